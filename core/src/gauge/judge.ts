@@ -1,0 +1,155 @@
+import type { JobFile, ReadingSet, Vehicle } from '../records/types.ts';
+import type { Book } from '../records/book.ts';
+import { attempt } from '../refusal.ts';
+import { axleOf } from '../layout/kinds.ts';
+import { slotById } from '../layout/graph.ts';
+import { type Bound, decide, type Judgement, type Verdict } from '../verdict/decide.ts';
+import { boundOf, findLimits, type LimitTarget, type LimitVersion } from '../verdict/limits.ts';
+import { compareSeverity } from '../verdict/severity.ts';
+import { type Wear, wear, type WearPoint } from '../verdict/wear.ts';
+import { type Characteristic, characteristic, GENERIC_LIMITS } from './characteristics.ts';
+import type { Reduced } from './reduce.ts';
+
+/** One figure held against its limit, with all it leans on. */
+export interface Judged {
+  readonly characteristic: Characteristic;
+  readonly setId: string;
+  readonly slotId: string;
+  readonly partId: string | null;
+  readonly phase: ReadingSet['phase'];
+  readonly reduced: Reduced;
+  readonly verdict: Verdict;
+  readonly lies: 'within' | 'past' | null;
+  readonly bandLeft: number | null;
+  readonly limit: LimitVersion | null;
+  readonly bound: Bound;
+  /** Another limit of the same rank says something else; the worse verdict holds. */
+  readonly conflict: boolean;
+  readonly enough: boolean;
+  readonly wear: Wear | null;
+  readonly toNextService: number;
+  /** What the verdict has to say about its own footing. */
+  readonly notes: readonly string[];
+}
+
+/** Distance to the next brake inspection where nothing else is known, km (house default). */
+export const DEFAULT_SERVICE_KM = 10000;
+
+/** What a limit is looked up by. */
+export function limitTarget(vehicle: Vehicle, id: string, axle: 'front' | 'rear' | null, partId: string | null, partNumber: string | null): LimitTarget {
+  return {
+    characteristic: id, axle, partId, partNumber, vehicleId: vehicle.id, make: vehicle.make, model: vehicle.model,
+    year: vehicle.year, variant: vehicle.variant,
+  };
+}
+
+/** Distance shown by the counter at an instant, km; null where it was never read by then. */
+export function counterAt(file: JobFile, instant: string): number | null {
+  return file.counters.filter((c) => c.happenedAt <= instant).sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1))[0]?.km ?? null;
+}
+
+/** km to the next inspection: the house default, or a year at this vehicle's own rate where that is nearer. */
+export function kmToNextService(file: JobFile): number {
+  const sorted = [...file.counters].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1));
+  const [first] = sorted;
+  const last = sorted.at(-1);
+  if (!first || !last) return DEFAULT_SERVICE_KM;
+  const years = (Date.parse(last.happenedAt) - Date.parse(first.happenedAt)) / 31557600000;
+  if (years < 0.25 || last.km <= first.km) return DEFAULT_SERVICE_KM;
+  return Math.min(DEFAULT_SERVICE_KM, (last.km - first.km) / years);
+}
+
+function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): Wear | null {
+  const { file } = book;
+  if (of.wears === null || set.partId === null || (bound.kind !== 'lower' && bound.kind !== 'upper')) return null;
+  const points: WearPoint[] = book.sets
+    .filter((s) => s.partId === set.partId && s.measurement === set.measurement && s.happenedAt <= set.happenedAt)
+    .flatMap((s): WearPoint[] => {
+      const run = counterAt(file, s.happenedAt);
+      const found = book.reduced(s).find((r) => r.characteristic === of.id);
+      if (run === null || !found || found.taken < found.needed) return [];
+      return [{ run, value: found.value, u: found.expanded / 2, afterMachining: s.phase === 'after_machining' }];
+    });
+  const fitted = file.partEvents.find((e) => e.partId === set.partId && e.kind === 'fitted');
+  const fittedRun = fitted ? counterAt(file, fitted.happenedAt) : null;
+  const fresh = fittedRun !== null && bound.nominal != null ? { run: fittedRun, value: bound.nominal } : null;
+  const tried = attempt(() => wear(points, of.wears ?? 'falls', bound.at, kmToNextService(file), fresh));
+  return tried.ok ? tried.value : null;
+}
+
+const RULES: readonly { readonly when: (set: ReadingSet) => boolean; readonly say: string }[] = [
+  { when: (s) => s.surface === 'dirty', say: 'Taken on a dirty surface: rust reads as runout. Provisional until taken clean.' },
+  { when: (s) => !s.cold, say: 'Taken warm. Parts are measured cold.' },
+];
+
+function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string): string[] {
+  const notes = RULES.filter((r) => r.when(set)).map((r) => r.say);
+  const used = reduced.governing.map((r) => r.gaugeVersionId);
+  if (used.includes(null)) notes.push('No gauge named: the usual gauge’s generic accuracy was taken.');
+  for (const id of new Set(used)) {
+    const gauge = file.gauges.find((g) => g.id === id);
+    if (gauge?.calibrationDue && gauge.calibrationDue < today.slice(0, 10)) {
+      notes.push(`${gauge.tag} is past its calibration date (${gauge.calibrationDue}).`);
+    }
+  }
+  return notes;
+}
+
+interface Held {
+  readonly limit: LimitVersion | null;
+  readonly bound: Bound;
+  readonly decision: Judgement;
+  readonly wear: Wear | null;
+}
+
+function holdAgainst(book: Book, set: ReadingSet, of: Characteristic, reduced: Reduced, limit: LimitVersion | null): Held {
+  const bound = boundOf(limit, set.phase === 'after_machining');
+  const worn = wearOf(book, set, of, bound);
+  const decision = decide(bound, reduced.value, reduced.expanded, worn ? worn.predictedBad : null);
+  return { limit, bound, decision, wear: worn };
+}
+
+/**
+ * Judges every figure of a set with the limits that apply now.
+ * @param book the job's records
+ * @param today instant, ISO 8601, for calibration dates
+ */
+export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
+  const { file } = book;
+  const slot = slotById(file.layout, set.slotId);
+  const part = file.parts.find((p) => p.id === set.partId);
+  return book.reduced(set).flatMap((reduced): Judged[] => {
+    const of = characteristic(reduced.characteristic);
+    if (!of) return [];
+    const target = limitTarget(file.vehicle, of.id, axleOf(slot?.corner ?? null), set.partId, part?.partNumber ?? null);
+    const found = findLimits([...file.limits, ...GENERIC_LIMITS], target);
+    const candidates: (LimitVersion | null)[] = [...found.governing, ...found.also];
+    if (candidates.length === 0) candidates.push(null);
+    const held = candidates
+      .map((limit) => holdAgainst(book, set, of, reduced, limit))
+      .sort((a, b) => compareSeverity(a.decision.verdict, b.decision.verdict));
+    const [worstHeld] = held;
+    if (!worstHeld) return [];
+    const enough = reduced.taken >= reduced.needed;
+    const early = !enough && worstHeld.decision.verdict !== 'past';
+    const notes = notesOf(file, set, reduced, today);
+    if (worstHeld.limit && worstHeld.limit.source !== 'generic' && worstHeld.limit.checkedBy === null) {
+      notes.push('The limit has not been checked against its source by a second person.');
+    }
+    if (worstHeld.limit && part?.partNumber && (worstHeld.limit.scope === 'vehicle' || worstHeld.limit.scope === 'type')) {
+      notes.push('The limit is the vehicle’s; this part has a number of its own.');
+    }
+    return [{
+      characteristic: of, setId: set.id, slotId: set.slotId, partId: set.partId, phase: set.phase, reduced,
+      verdict: early ? 'not_gauged' : worstHeld.decision.verdict,
+      lies: worstHeld.decision.lies, bandLeft: worstHeld.decision.bandLeft,
+      limit: worstHeld.limit, bound: worstHeld.bound,
+      conflict: found.governing.length > 1, enough, wear: worstHeld.wear, toNextService: kmToNextService(file), notes,
+    }];
+  });
+}
+
+/** A set on a dirty surface closes nothing: it becomes good only by being taken again. */
+export function isProvisional(set: ReadingSet): boolean {
+  return set.surface === 'dirty';
+}

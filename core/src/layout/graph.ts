@@ -1,0 +1,164 @@
+import { axleOf, type ComponentKind, type Corner } from './kinds.ts';
+
+/** A place in a vehicle's layout, or inside a part of it (a piston, a bleeder). */
+export interface Slot {
+  readonly id: string;
+  readonly kind: ComponentKind;
+  readonly name: string;
+  readonly corner: Corner | null;
+  /** Hydraulic circuits it belongs to; none for mechanical parts. The clutch is circuit 9. */
+  readonly circuits: readonly number[];
+  /** The slot whose part carries this one. */
+  readonly parentId: string | null;
+  /** Bore or piston diameter, mm. */
+  readonly boreMm: number | null;
+  /** Hoses: length, mm. */
+  readonly lengthMm: number | null;
+  /** fixed or floating, leading and trailing, tandem …: what the kind alone does not say. */
+  readonly style: string | null;
+}
+
+export type ConnectionKind = 'line' | 'rod' | 'cable' | 'feed';
+
+export interface Connection {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+  readonly kind: ConnectionKind;
+  readonly circuit: number | null;
+  readonly lengthMm: number | null;
+  readonly boreMm: number | null;
+}
+
+export interface Layout {
+  readonly id: string;
+  readonly vehicleId: string;
+  readonly template: string;
+  readonly slots: readonly Slot[];
+  readonly connections: readonly Connection[];
+}
+
+export const CLUTCH_CIRCUIT = 9;
+
+export function slotById(layout: Layout, id: string): Slot | undefined {
+  return layout.slots.find((s) => s.id === id);
+}
+
+/** Slots inside another. */
+export function childrenOf(layout: Layout, id: string): Slot[] {
+  return layout.slots.filter((s) => s.parentId === id);
+}
+
+/** Full name of a slot: its corner and its own name. */
+export function placeName(slot: Slot): string {
+  const corner = slot.corner ? { FL: 'Front left', FR: 'Front right', RL: 'Rear left', RR: 'Rear right' }[slot.corner] : null;
+  return corner ? `${corner} ${slot.name.toLowerCase()}` : slot.name;
+}
+
+/** The slot of the same kind and name on the other side of the axle. */
+export function counterpart(layout: Layout, slot: Slot): Slot | undefined {
+  if (!slot.corner) return undefined;
+  const axle = axleOf(slot.corner);
+  return layout.slots.find((s) => s.kind === slot.kind && s.name === slot.name && s.id !== slot.id && axleOf(s.corner) === axle);
+}
+
+/** Whether a layout has any hydraulics at all. */
+export function isHydraulic(layout: Layout): boolean {
+  return layout.slots.some((s) => s.kind === 'master_cylinder');
+}
+
+/** Slots joined to this one by a connection, or by carrying it. */
+export function neighbours(layout: Layout, id: string): string[] {
+  const joined = layout.connections.flatMap((c) => (c.from === id ? [c.to] : c.to === id ? [c.from] : []));
+  const own = slotById(layout, id);
+  return [...joined, ...(own?.parentId ? [own.parentId] : []), ...childrenOf(layout, id).map((s) => s.id)];
+}
+
+/** Shortest hydraulic way from a master cylinder to a slot, as slot ids; empty where none exists. */
+export function pathFromMaster(layout: Layout, target: string): string[] {
+  const masters = layout.slots.filter((s) => s.kind === 'master_cylinder' || s.kind === 'clutch_master').map((s) => s.id);
+  const cameFrom = new Map<string, string | null>(masters.map((m) => [m, null]));
+  const queue = [...masters];
+  for (let at = queue.shift(); at !== undefined; at = queue.shift()) {
+    if (at === target) break;
+    for (const c of layout.connections) {
+      if (c.kind !== 'line') continue;
+      const next = c.from === at ? c.to : c.to === at ? c.from : null;
+      if (next !== null && !cameFrom.has(next)) {
+        cameFrom.set(next, at);
+        queue.push(next);
+      }
+    }
+  }
+  if (!cameFrom.has(target)) return [];
+  const path: string[] = [];
+  for (let at: string | null = target; at !== null; at = cameFrom.get(at) ?? null) path.unshift(at);
+  return path;
+}
+
+/** Length of the hydraulic way to a slot, mm: its lines and hoses. */
+export function pathLength(layout: Layout, target: string): number {
+  const path = pathFromMaster(layout, target);
+  let length = 0;
+  path.forEach((id, i) => {
+    const slot = slotById(layout, id);
+    if (slot?.kind === 'hose') length += slot.lengthMm ?? 0;
+    const next = path[i + 1];
+    const joined = layout.connections.find((c) => (c.from === id && c.to === next) || (c.to === id && c.from === next));
+    length += joined?.lengthMm ?? 0;
+  });
+  return length;
+}
+
+export interface LayoutFault {
+  readonly code: 'unreached' | 'dangling' | 'no_cylinder';
+  readonly slotId: string | null;
+  readonly message: string;
+}
+
+/** What is wrong with a layout: a wheel unit no line reaches, a connection with an open end, a circuit without a cylinder. */
+export function checkLayout(layout: Layout): LayoutFault[] {
+  const ids = new Set(layout.slots.map((s) => s.id));
+  const faults: LayoutFault[] = [];
+  for (const c of layout.connections) {
+    if (!ids.has(c.from) || !ids.has(c.to)) faults.push({ code: 'dangling', slotId: null, message: 'A connection ends at nothing.' });
+  }
+  const units = layout.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave');
+  for (const unit of units) {
+    if (pathFromMaster(layout, unit.id).length === 0) {
+      faults.push({ code: 'unreached', slotId: unit.id, message: `No line reaches the ${placeName(unit).toLowerCase()}.` });
+    }
+  }
+  const fed = new Set(layout.slots.filter((s) => s.kind === 'master_cylinder' || s.kind === 'clutch_master').flatMap((s) => s.circuits));
+  for (const circuit of new Set(layout.slots.flatMap((s) => s.circuits))) {
+    if (!fed.has(circuit)) faults.push({ code: 'no_cylinder', slotId: null, message: `Circuit ${circuit} has no cylinder.` });
+  }
+  return faults;
+}
+
+/**
+ * Where an arrow key leads on the map: the neighbour lying most in that direction.
+ * @param at drawn positions of the slots, px
+ */
+export function walk(
+  layout: Layout, from: string, direction: 'up' | 'down' | 'left' | 'right', at: ReadonlyMap<string, { readonly x: number; readonly y: number }>,
+): string | null {
+  const origin = at.get(from);
+  if (!origin) return null;
+  const unit = { up: [0, -1], down: [0, 1], left: [-1, 0], right: [1, 0] }[direction];
+  const score = (id: string): number => {
+    const p = at.get(id);
+    if (!p || id === from) return -Infinity;
+    const [dx, dy] = [p.x - origin.x, p.y - origin.y];
+    const length = Math.hypot(dx, dy) || 1;
+    return (dx * (unit[0] ?? 0) + dy * (unit[1] ?? 0)) / length;
+  };
+  const best = neighbours(layout, from).filter((id) => score(id) > 0.3).sort((a, b) => score(b) - score(a))[0];
+  if (best) return best;
+  const near = [...at.keys()].filter((id) => score(id) > 0.7).sort((a, b) => {
+    const pa = at.get(a) ?? origin;
+    const pb = at.get(b) ?? origin;
+    return Math.hypot(pa.x - origin.x, pa.y - origin.y) - Math.hypot(pb.x - origin.x, pb.y - origin.y);
+  })[0];
+  return near ?? null;
+}

@@ -1,0 +1,63 @@
+import { type Corner, CORNER_NAME } from '../layout/kinds.ts';
+import type { Proof, ProofResult } from '../records/types.ts';
+import { observationFacts } from '../trace/observations.ts';
+
+/** Something that has to be proved standing or on the road before hand-back. */
+export interface ProofItem {
+  /** Stable name: what a proof refers to. */
+  readonly item: string;
+  readonly corner: Corner | null;
+  readonly question: string;
+  readonly how: string;
+  readonly answers: readonly ProofResult[];
+}
+
+export const RESULT_WORD: Readonly<Record<ProofResult, string>> = {
+  passed: 'Passed', failed: 'Failed', gone: 'Gone', less: 'Less', same: 'The same', not_tried: 'Not tried',
+};
+
+const CHECK: readonly ProofResult[] = ['passed', 'failed', 'not_tried'];
+const AGAIN: readonly ProofResult[] = ['gone', 'less', 'same', 'not_tried'];
+
+/** Answers that close an item. */
+export function proofCloses(result: ProofResult): boolean {
+  return result === 'passed' || result === 'gone' || result === 'less';
+}
+
+/**
+ * The list of proofs a vehicle owes before hand-back, from its complaint, what was seen at Trace, and its layout.
+ * Source: handbook 60, Proving.
+ */
+export function proofItems(input: {
+  readonly complaint: string;
+  readonly seen: readonly { readonly code: string; readonly corner: Corner | null }[];
+  readonly hydraulic: boolean;
+  readonly corners: readonly Corner[];
+}): ProofItem[] {
+  const item = (id: string, question: string, how: string, answers = CHECK, corner: Corner | null = null): ProofItem => ({ item: id, corner, question, how, answers });
+  return [
+    ...(input.complaint.trim() ? [item('complaint', input.complaint.trim(), 'The complaint, asked again in the owner’s words.', AGAIN)] : []),
+    ...input.seen.map((s) => {
+      const text = observationFacts(s.code)?.text ?? s.code;
+      const where = s.corner ? `${CORNER_NAME[s.corner]}: ${text.toLowerCase()}` : text;
+      return item(`again:${s.code}`, where, 'Seen at Trace, asked again in the same words.', AGAIN, s.corner);
+    }),
+    ...(input.hydraulic
+      ? [
+          item('pedal_hold', 'Pedal held for 60 s does not sink', 'Once hard and once light, engine stopped, servo vacuum used up.'),
+          item('leak_look', 'No leak at any union, bleeder or unit', 'Held under pressure, looked at with card.'),
+        ]
+      : []),
+    item('pedal_return', 'Pedal returns fully, with free play', 'By hand and by foot.'),
+    ...input.corners.map((c) => item('release', `${CORNER_NAME[c]} wheel turns at once after a hard press`, 'Press hard, let go, push the wheel lightly.', CHECK, c)),
+    item('parking', 'Parking brake holds and lets go', 'On the slope it has to hold on; then spin the wheels.'),
+    item('stop_lamp', 'Stop lamps light from each control', 'Pedal, and lever where there is one.'),
+    item('road_walk', 'First stops at walking pace, off the road', 'In a closed place, with the parking brake proved.'),
+    item('road', 'Road test', 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.'),
+  ];
+}
+
+/** The newest answer to an item. */
+export function answerTo(proofs: readonly Proof[], item: ProofItem): Proof | null {
+  return proofs.filter((p) => p.item === item.item && p.corner === item.corner).at(-1) ?? null;
+}

@@ -1,0 +1,40 @@
+import { type Reduced, reduceSet, type Taken, takenIn } from '../gauge/reduce.ts';
+import { standing, takenBackIds } from './standing.ts';
+import type { EventBase, JobFile, Reading, ReadingSet } from './types.ts';
+
+/** A job file opened for reading: what still stands, indexed once. */
+export interface Book {
+  readonly file: JobFile;
+  readonly gone: ReadonlySet<string>;
+  /** Standing sets of the vehicle, in order. */
+  readonly sets: readonly ReadingSet[];
+  readonly taken: (set: ReadingSet) => readonly Taken[];
+  readonly reduced: (set: ReadingSet) => readonly Reduced[];
+  /** Standing events of a family. */
+  readonly stand: <T extends EventBase>(events: readonly T[]) => T[];
+}
+
+/** Opens a job file. Pure: the same file gives the same book. */
+export function openBook(file: JobFile): Book {
+  const gone = takenBackIds(file.takeBacks);
+  const bySet = new Map<string, Reading[]>();
+  for (const r of file.readings) {
+    if (gone.has(r.id)) continue;
+    const list = bySet.get(r.setId);
+    if (list) list.push(r);
+    else bySet.set(r.setId, [r]);
+  }
+  const takenCache = new Map<string, readonly Taken[]>();
+  const reducedCache = new Map<string, readonly Reduced[]>();
+  const taken = (set: ReadingSet): readonly Taken[] => {
+    const known = takenCache.get(set.id) ?? takenIn(set, bySet.get(set.id) ?? [], file.gauges);
+    takenCache.set(set.id, known);
+    return known;
+  };
+  const reduced = (set: ReadingSet): readonly Reduced[] => {
+    const known = reducedCache.get(set.id) ?? reduceSet(set, taken(set));
+    reducedCache.set(set.id, known);
+    return known;
+  };
+  return { file, gone, sets: standing(file.sets, gone), taken, reduced, stand: (events) => standing(events, gone) };
+}

@@ -1,0 +1,118 @@
+import { type Judged, isProvisional, judgeSet } from '../gauge/judge.ts';
+import { MEASUREMENTS, type MeasurementId, type Measurement } from '../gauge/characteristics.ts';
+import { programmeOf } from '../gauge/programme.ts';
+import { runoutOf } from '../gauge/reduce.ts';
+import type { Runout } from '../gauge/rotorRunout.ts';
+import type { Slot } from '../layout/graph.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
+import type { Verdict } from '../verdict/decide.ts';
+import { worst } from '../verdict/severity.ts';
+import type { Book } from './book.ts';
+import { partIn } from './standing.ts';
+import type { Decision, Finding, FindingSeverity, Part, Phase, ReadingSet } from './types.ts';
+
+/** A measurement that the programme asks for and that has not been taken. */
+export interface Required {
+  readonly measurement: Measurement;
+  readonly phase: 'as_found' | 'as_fitted';
+  readonly done: boolean;
+  /** A set was begun, and this many positions taken. */
+  readonly taken: number;
+  readonly provisional: boolean;
+}
+
+/** A place of the layout as it stands: derived from the events, never stored. */
+export interface Component {
+  readonly slot: Slot;
+  readonly part: Part | null;
+  readonly inScope: boolean;
+  /** Nothing sits here. */
+  readonly empty: boolean;
+  /** The part that sits here was fitted during this job. */
+  readonly fittedHere: boolean;
+  readonly decision: Decision | null;
+  /** Figures of what sits here now: of each measurement the newest set. */
+  readonly judged: readonly Judged[];
+  readonly runout: Runout | null;
+  readonly findings: readonly Finding[];
+  readonly required: readonly Required[];
+  readonly lookRequired: boolean;
+  readonly lookDone: boolean;
+  readonly verdict: Verdict | null;
+}
+
+/** What a finding counts as. */
+export const FINDING_VERDICT: Readonly<Record<FindingSeverity, Verdict>> = {
+  note: 'holds', watch: 'watch', doubt: 'cant_tell', reject: 'past',
+};
+
+/** Findings that nothing has answered yet: on the part that sits there, and not settled by a later one. */
+export function openFindings(findings: readonly Finding[], slotId: string, partId: string | null): Finding[] {
+  const settled = new Set(findings.map((f) => f.settles).filter((id): id is string => id !== null));
+  return findings.filter((f) => f.slotId === slotId && (f.partId === null || f.partId === partId) && !settled.has(f.id));
+}
+
+/** Sets of what sits in a slot. */
+export function setsOf(book: Book, slotId: string, partId: string | null): ReadingSet[] {
+  return book.sets.filter((s) => (s.partId !== null ? s.partId === partId : s.slotId === slotId) && book.taken(s).length > 0);
+}
+
+/** The phase a new set is proposed for: as fitted once something was fitted here in this job, after machining after a cut. */
+export function proposedPhase(book: Book, component: Pick<Component, 'slot' | 'part' | 'fittedHere'>): Phase {
+  if (component.fittedHere) return 'as_fitted';
+  const machined = book.stand(book.file.partEvents).some((e) => e.kind === 'machined' && e.partId === component.part?.id && e.jobId === book.file.job.id);
+  return machined ? 'after_machining' : 'as_found';
+}
+
+function requiredOf(book: Book, slot: Slot, sets: readonly ReadingSet[], decision: Decision | null, inScope: boolean, today: string): Required[] {
+  if (!inScope) return [];
+  const programme = programmeOf(slot.kind);
+  const asFound = decision?.option === 'replace' ? [] : programme.asFound;
+  const asFitted = decision ? (programme.asFitted[decision.option] ?? []) : [];
+  const line = (id: MeasurementId, phase: 'as_found' | 'as_fitted'): Required => {
+    const mine = sets.filter((s) => s.measurement === id && s.phase === phase && s.jobId === book.file.job.id);
+    const newest = mine.at(-1);
+    const judged = newest ? judgeSet(book, newest, today) : [];
+    const main = judged.find((j) => j.characteristic.id === id);
+    const provisional = newest ? isProvisional(newest) : false;
+    return {
+      measurement: MEASUREMENTS[id], phase, provisional,
+      taken: newest ? book.taken(newest).length : 0,
+      done: (main?.enough ?? false) && !provisional,
+    };
+  };
+  return [...asFound.map((id) => line(id, 'as_found')), ...asFitted.map((id) => line(id, 'as_fitted'))];
+}
+
+/** Derives the state of one place. `today` is an ISO instant. */
+export function deriveComponent(book: Book, slot: Slot, today: string): Component {
+  const { file } = book;
+  const events = book.stand(file.partEvents);
+  const partId = partIn(slot.id, events);
+  const part = file.parts.find((p) => p.id === partId) ?? null;
+  const article = KIND_FACTS[slot.kind].article;
+  const inScope = slot.corner === null || file.job.scopeCorners.includes(slot.corner);
+  const decision = book.stand(file.decisions).filter((d) => d.slotId === slot.id).at(-1) ?? null;
+  const sets = setsOf(book, slot.id, partId);
+  const newest = new Map<MeasurementId, ReadingSet>();
+  for (const s of sets) newest.set(s.measurement, s);
+  const judged = [...newest.values()].flatMap((s) => judgeSet(book, s, today));
+  const sweep = newest.get('rotor_runout');
+  const findings = openFindings(book.stand(file.findings), slot.id, partId);
+  const gaugingOwed = file.job.kind !== 'fluid' && article;
+  const required = gaugingOwed ? requiredOf(book, slot, sets, decision, inScope, today) : [];
+  const lookRequired = gaugingOwed && inScope && programmeOf(slot.kind).look && decision?.option !== 'replace';
+  const lookDone = findings.some((f) => f.cleaning === 'after' && f.jobId === file.job.id);
+  const verdicts: Verdict[] = [
+    ...judged.map((j) => j.verdict),
+    ...findings.map((f) => FINDING_VERDICT[f.severity]),
+    ...(required.some((r) => !r.done) || (lookRequired && !lookDone) ? (['not_gauged'] as const) : []),
+  ];
+  const empty = article && partId === null;
+  return {
+    slot, part, inScope, empty, decision, judged, findings, required, lookRequired, lookDone,
+    fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === file.job.id),
+    runout: sweep ? runoutOf(book.taken(sweep)) : null,
+    verdict: empty || !article ? null : worst(verdicts),
+  };
+}

@@ -1,0 +1,126 @@
+import { isHydraulic } from '../layout/graph.ts';
+import { proofItems } from '../prove/items.ts';
+import { observationKey } from '../trace/observations.ts';
+import type { Verdict } from '../verdict/decide.ts';
+import { SEVERITY, worst } from '../verdict/severity.ts';
+import { type Book, openBook } from './book.ts';
+import { type Component, deriveComponent } from './components.ts';
+import {
+  bleedObligations, bookinObligations, decideObligations, gaugeObligations, proveObligations, rebuildObligations, type Situation, traceObligations,
+} from './obligations.ts';
+import { type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
+import type { JobFile, Observation } from './types.ts';
+
+/** Which rules a verdict was made with; part of every basis. */
+export const RULE_VERSION = '1';
+
+export interface StageState {
+  readonly stage: Stage;
+  readonly open: number;
+  readonly waiting: number;
+  readonly closed: number;
+  readonly all: number;
+  /** "done", "8 open", "after Decide". */
+  readonly note: string;
+  /** Why the stage does not apply; null where it does. */
+  readonly hatched: string | null;
+}
+
+/** A job as it stands. Everything in it follows from the file. */
+export interface JobState {
+  readonly file: JobFile;
+  readonly book: Book;
+  readonly components: readonly Component[];
+  readonly situation: Situation;
+  readonly obligations: readonly Obligation[];
+  readonly stages: readonly StageState[];
+  /** Earliest stage with something open, else waiting; null when all is done. */
+  readonly stage: Stage | null;
+  /** Share of that stage's work that is done, 0 to 1. */
+  readonly share: number;
+  readonly verdict: Verdict | null;
+  readonly counts: Readonly<Record<Verdict, number>>;
+  /** What keeps the vehicle from being released. */
+  readonly blocks: readonly Obligation[];
+  readonly released: boolean;
+}
+
+/** Newest answer to every observation, by its key. */
+export function observationAnswers(book: Book): Map<string, Observation> {
+  const answers = new Map<string, Observation>();
+  for (const o of book.stand(book.file.observations)) answers.set(observationKey(o.code, o.corner), o);
+  return answers;
+}
+
+function accept(list: readonly Obligation[], book: Book): Obligation[] {
+  const accepted = new Set(book.stand(book.file.acceptances).map((a) => a.obligation));
+  return list.map((o) => (o.state === 'open' && o.acceptBy !== null && accepted.has(o.key) ? { ...o, state: 'closed' as const, why: 'Accepted with a reason.' } : o));
+}
+
+function stageStates(obligations: readonly Obligation[], hydraulic: boolean): StageState[] {
+  const states: StageState[] = [];
+  for (const stage of STAGES) {
+    const mine = obligations.filter((o) => o.stage === stage);
+    const count = (state: Obligation['state']): number => mine.filter((o) => o.state === state).length;
+    const open = count('open');
+    const waiting = count('waiting');
+    const closed = count('closed') + count('put_off');
+    const before = states.findLast((s) => s.open + s.waiting > 0 || s.note.startsWith('after'));
+    const later = stage === 'rebuild' || stage === 'bleed' || stage === 'prove';
+    const hatched = stage === 'bleed' && !hydraulic ? 'no fluid' : null;
+    const depends = later && before !== undefined && closed === 0;
+    const note = hatched ?? (depends ? `after ${STAGE_NAME[before.stage]}` : open + waiting > 0 ? `${open + waiting} open` : mine.length === 0 ? 'nothing due' : 'done');
+    states.push({ stage, open, waiting, closed, all: mine.length, note, hatched });
+  }
+  return states;
+}
+
+/**
+ * Derives where a job stands from its records.
+ * @param file everything known of the job
+ * @param today instant, ISO 8601
+ * Source: handbook 15, Obligations and stage.
+ */
+export function deriveJob(file: JobFile, today: string): JobState {
+  const book = openBook(file);
+  const components = file.layout.slots.map((slot) => deriveComponent(book, slot, today));
+  const hydraulic = isHydraulic(file.layout);
+  const answers = observationAnswers(book);
+  const seen = [...answers.values()].filter((o) => o.state === 'seen').map(({ code, corner }) => ({ code, corner }));
+  const situation: Situation = {
+    book, components, answers, hydraulic,
+    proofItems: proofItems({ complaint: file.job.complaint, seen, hydraulic, corners: file.job.scopeCorners }),
+  };
+  const obligations = accept([
+    ...bookinObligations(situation), ...traceObligations(situation), ...gaugeObligations(situation), ...decideObligations(situation),
+    ...rebuildObligations(situation), ...bleedObligations(situation), ...proveObligations(situation),
+  ], book);
+  const stages = stageStates(obligations, hydraulic);
+  const current = stages.find((s) => s.open > 0) ?? stages.find((s) => s.waiting > 0) ?? null;
+  const verdicts = components.filter((c) => c.inScope).map((c) => c.verdict);
+  const counts: Record<Verdict, number> = { holds: 0, watch: 0, no_limit: 0, not_gauged: 0, cant_tell: 0, past: 0 };
+  for (const v of verdicts) if (v) counts[v] += 1;
+  return {
+    file, book, components, situation, obligations, stages,
+    stage: current?.stage ?? null,
+    share: current && current.all > 0 ? current.closed / current.all : 1,
+    verdict: worst(verdicts.filter((v): v is Verdict => v !== null)),
+    counts,
+    blocks: obligations.filter((o) => o.state === 'open' || o.state === 'waiting'),
+    released: file.release !== null,
+  };
+}
+
+/** Verdict counts in order of severity, only those that need a decision or a gauge. */
+export function countsThatMatter(counts: JobState['counts']): { verdict: Verdict; count: number }[] {
+  return SEVERITY.filter((v) => counts[v] > 0).map((verdict) => ({ verdict, count: counts[verdict] }));
+}
+
+/** The next thing that can be done on a job now. */
+export function nextAct(state: JobState): Obligation | null {
+  for (const stage of STAGES) {
+    const open = state.obligations.find((o) => o.stage === stage && o.state === 'open');
+    if (open) return open;
+  }
+  return null;
+}

@@ -1,0 +1,47 @@
+import type { EventBase, PartEvent, TakeBack } from './types.ts';
+
+/** Order of events: by when they happened, then by id (UUIDv7, so by when they were made). */
+export function inOrder<T extends Pick<EventBase, 'happenedAt' | 'id'>>(events: readonly T[]): T[] {
+  return [...events].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : a.happenedAt > b.happenedAt ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
+}
+
+/** Ids of the events that have been taken back. A take-back that was itself taken back undoes nothing. */
+export function takenBackIds(takeBacks: readonly TakeBack[]): ReadonlySet<string> {
+  const gone = new Set<string>();
+  for (const t of inOrder(takeBacks).reverse()) {
+    if (!gone.has(t.id) && t.corrects !== null) gone.add(t.corrects);
+  }
+  return gone;
+}
+
+/** Events that still stand, in order. */
+export function standing<T extends EventBase>(events: readonly T[], gone: ReadonlySet<string>): T[] {
+  return inOrder(events.filter((e) => !gone.has(e.id)));
+}
+
+/** The part that sits in a slot now; null where it is empty. */
+export function partIn(slotId: string, partEvents: readonly PartEvent[]): string | null {
+  let sitting: string | null = null;
+  for (const e of inOrder(partEvents)) {
+    if (e.slotId === slotId && (e.kind === 'found' || e.kind === 'fitted')) sitting = e.partId;
+    else if (e.partId === sitting && (e.kind === 'removed' || e.kind === 'sent' || e.kind === 'scrapped')) sitting = null;
+    else if (e.partId === sitting && e.kind === 'fitted' && e.slotId !== slotId) sitting = null;
+  }
+  return sitting;
+}
+
+export type Whereabouts =
+  | { readonly at: 'slot'; readonly slotId: string; readonly since: string }
+  | { readonly at: 'shelf' | 'away' | 'scrap' | 'unknown'; readonly since: string | null; readonly note: string };
+
+/** Where a part is: its newest fit, removal, send-out or scrapping. */
+export function whereabouts(partId: string, partEvents: readonly PartEvent[]): Whereabouts {
+  let now: Whereabouts = { at: 'unknown', since: null, note: '' };
+  for (const e of inOrder(partEvents.filter((p) => p.partId === partId))) {
+    if ((e.kind === 'found' || e.kind === 'fitted') && e.slotId !== null) now = { at: 'slot', slotId: e.slotId, since: e.happenedAt };
+    else if (e.kind === 'removed' || e.kind === 'returned') now = { at: 'shelf', since: e.happenedAt, note: e.note };
+    else if (e.kind === 'sent') now = { at: 'away', since: e.happenedAt, note: e.note };
+    else if (e.kind === 'scrapped') now = { at: 'scrap', since: e.happenedAt, note: e.note };
+  }
+  return now;
+}

@@ -1,0 +1,320 @@
+import type { GaugeKind, MeasurementId } from '../gauge/characteristics.ts';
+import type { Position } from '../gauge/positions.ts';
+import type { Layout } from '../layout/graph.ts';
+import type { ComponentKind, Corner } from '../layout/kinds.ts';
+import type { UnitId } from '../quantity/units.ts';
+import type { LimitVersion } from '../verdict/limits.ts';
+import type { Role } from '../verdict/severity.ts';
+
+/** What every event carries. Events are only ever added; a correction names what it corrects. */
+export interface EventBase {
+  readonly id: string;
+  readonly jobId: string;
+  readonly authorId: string;
+  readonly device: string;
+  /** Instant, ISO 8601 UTC, by the device. */
+  readonly happenedAt: string;
+  /** Instant, ISO 8601 UTC, by the server. */
+  readonly recordedAt: string;
+  readonly corrects: string | null;
+}
+
+export type Use = 'daily' | 'seasonal' | 'stands' | 'work' | 'competition';
+export type Climate = 'dry' | 'temperate' | 'damp';
+export type Storage = 'heated' | 'dry' | 'damp' | 'outside';
+
+export interface Vehicle {
+  readonly id: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly make: string;
+  readonly model: string;
+  readonly year: number | null;
+  readonly variant: string | null;
+  readonly body: string;
+  readonly use: Use;
+  readonly climate: Climate;
+  readonly storage: Storage;
+  readonly standsYears: number | null;
+  readonly distanceUnit: 'km' | 'mi' | 'none';
+  readonly ownerId: string | null;
+  readonly version: number;
+}
+
+export type JobKind = 'overhaul' | 'inspection' | 'fluid';
+
+export interface Job {
+  readonly id: string;
+  readonly vehicleId: string;
+  readonly kind: JobKind;
+  readonly complaint: string;
+  readonly wants: string;
+  readonly fluidKnown: string;
+  readonly promised: string | null;
+  readonly scopeCorners: readonly Corner[];
+  readonly openedAt: string;
+  readonly openedBy: string;
+  readonly version: number;
+}
+
+export interface Part {
+  readonly id: string;
+  readonly tag: string | null;
+  readonly kind: ComponentKind;
+  readonly name: string;
+  readonly partNumber: string | null;
+  readonly note: string;
+}
+
+export type PartEventKind =
+  | 'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated' | 'scrapped';
+
+export interface PartEvent extends EventBase {
+  readonly partId: string;
+  readonly kind: PartEventKind;
+  readonly slotId: string | null;
+  readonly note: string;
+}
+
+export type Phase = 'as_found' | 'after_machining' | 'as_fitted' | 'at_service';
+export type Surface = 'dirty' | 'wiped' | 'clean';
+
+export interface ReadingSet extends EventBase {
+  readonly slotId: string;
+  readonly partId: string | null;
+  readonly measurement: MeasurementId;
+  readonly phase: Phase;
+  readonly surface: Surface;
+  readonly cold: boolean;
+  readonly averages: boolean;
+  /** Positions meant to be taken round. */
+  readonly count: number;
+}
+
+export interface Reading extends EventBase, Position {
+  readonly setId: string;
+  readonly pass: number;
+  readonly gaugeVersionId: string | null;
+  readonly typed: string;
+  readonly unit: UnitId;
+  readonly canonical: number;
+  readonly resolution: number;
+  readonly fraction: boolean;
+}
+
+/** Takes another event back: `corrects` names it. */
+export type TakeBack = EventBase;
+
+export type FindingSeverity = 'note' | 'watch' | 'doubt' | 'reject';
+
+export interface Finding extends EventBase {
+  readonly slotId: string;
+  readonly partId: string | null;
+  readonly words: string;
+  readonly severity: FindingSeverity;
+  readonly cleaning: 'before' | 'after';
+  readonly rulesOut: readonly OptionId[];
+  /** An earlier finding that this one settles. */
+  readonly settles: string | null;
+}
+
+export interface Observation extends EventBase {
+  readonly code: string;
+  readonly corner: Corner | null;
+  readonly state: 'seen' | 'not_seen' | 'not_checked';
+}
+
+export type OptionId = 'use_again' | 'reseal' | 'machine' | 'replace' | 'put_off';
+
+export interface Decision extends EventBase {
+  readonly slotId: string;
+  readonly partId: string | null;
+  readonly option: OptionId;
+  readonly reason: string;
+  readonly reviewOn: string | null;
+}
+
+export interface Operation extends EventBase {
+  readonly slotId: string | null;
+  readonly title: string;
+  readonly attendedMinutes: number;
+}
+
+export interface OperationEvent extends EventBase {
+  readonly operationId: string;
+  readonly kind: 'start' | 'stop' | 'done';
+  readonly note: string;
+}
+
+export interface Torque extends EventBase {
+  readonly slotId: string | null;
+  readonly point: string;
+  readonly targetTyped: string;
+  readonly target: number;
+  readonly typed: string;
+  readonly unit: UnitId;
+  readonly canonical: number;
+  readonly wrench: string;
+}
+
+export interface BleedPull extends EventBase {
+  readonly slotId: string;
+  readonly volumeTyped: string;
+  readonly volumeMl: number;
+  readonly colour: 'dark' | 'amber' | 'clear';
+  readonly air: 'none' | 'bubbles' | 'foam';
+  readonly closed: boolean;
+}
+
+export type FluidClass = '3' | '4' | '5.1' | '6' | '5' | 'mineral' | 'castor';
+
+export interface FluidService extends EventBase {
+  readonly product: string;
+  readonly fluidClass: FluidClass;
+  readonly batch: string;
+  readonly lowMoisture: boolean;
+}
+
+export type ProofResult = 'passed' | 'failed' | 'gone' | 'less' | 'same' | 'not_tried';
+
+export interface Proof extends EventBase {
+  readonly item: string;
+  readonly slotId: string | null;
+  readonly corner: Corner | null;
+  readonly result: ProofResult;
+  readonly note: string;
+}
+
+export interface Acceptance extends EventBase {
+  /** Key of the obligation that is accepted. */
+  readonly obligation: string;
+  readonly reason: string;
+}
+
+export interface CautionAck extends EventBase {
+  readonly caution: string;
+}
+
+/** A reading of the distance counter. */
+export interface CounterReading extends EventBase {
+  readonly vehicleId: string;
+  readonly typed: string;
+  readonly km: number;
+}
+
+/** One version of a gauge on the rack. */
+export interface GaugeVersion {
+  readonly id: string;
+  readonly gaugeId: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly kind: GaugeKind;
+  /** mm (a torque wrench: N·m). */
+  readonly resolution: number;
+  readonly accuracy: number;
+  readonly shortSpan: number;
+  readonly rangeLow: number | null;
+  readonly rangeHigh: number | null;
+  readonly calibrationDue: string | null;
+  readonly enteredBy: string;
+  readonly enteredAt: string;
+}
+
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly initials: string;
+  readonly role: Role;
+  readonly active: boolean;
+}
+
+export interface ReleaseRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly releasedBy: string;
+  readonly releasedAt: string;
+  readonly ownWork: boolean;
+  readonly ruleVersion: string;
+  readonly sheet: HandbackSheet;
+}
+
+/** A job that was before this one, as far as the vehicle's life needs it. */
+export interface PastJob {
+  readonly id: string;
+  readonly kind: JobKind;
+  readonly complaint: string;
+  readonly openedAt: string;
+  readonly releasedAt: string | null;
+}
+
+/** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */
+export interface JobFile {
+  readonly job: Job;
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly parts: readonly Part[];
+  readonly partEvents: readonly PartEvent[];
+  /** All sets and readings of the vehicle's places and parts, of this job and of former ones. */
+  readonly sets: readonly ReadingSet[];
+  readonly readings: readonly Reading[];
+  readonly takeBacks: readonly TakeBack[];
+  readonly findings: readonly Finding[];
+  readonly observations: readonly Observation[];
+  readonly decisions: readonly Decision[];
+  readonly operations: readonly Operation[];
+  readonly operationEvents: readonly OperationEvent[];
+  readonly torques: readonly Torque[];
+  readonly bleedPulls: readonly BleedPull[];
+  readonly fluidServices: readonly FluidService[];
+  readonly proofs: readonly Proof[];
+  readonly acceptances: readonly Acceptance[];
+  readonly cautionAcks: readonly CautionAck[];
+  readonly counters: readonly CounterReading[];
+  readonly limits: readonly LimitVersion[];
+  readonly gauges: readonly GaugeVersion[];
+  readonly people: readonly Person[];
+  readonly pastJobs: readonly PastJob[];
+  readonly release: ReleaseRecord | null;
+}
+
+export interface SheetFigure {
+  readonly place: string;
+  readonly tag: string | null;
+  readonly characteristic: string;
+  readonly phase: Phase;
+  readonly figure: string;
+  readonly uncertainty: string;
+  readonly limit: string;
+  readonly source: string;
+  readonly verdict: string;
+  readonly gauges: string;
+  readonly takenBy: string;
+  readonly takenOn: string;
+}
+
+export interface SheetLine {
+  readonly place: string;
+  readonly text: string;
+  readonly by: string;
+  readonly on: string;
+}
+
+/** What the owner takes home, exactly as it was shown at release. */
+export interface HandbackSheet {
+  readonly vehicleTag: string;
+  readonly vehicleName: string;
+  readonly distance: string;
+  readonly complaint: string;
+  readonly complaintAnswer: string;
+  readonly figures: readonly SheetFigure[];
+  readonly findings: readonly SheetLine[];
+  readonly done: readonly SheetLine[];
+  readonly torques: readonly SheetLine[];
+  readonly parts: readonly SheetLine[];
+  readonly fluid: readonly SheetLine[];
+  readonly nextDue: readonly { readonly what: string; readonly on: string; readonly why: string }[];
+  readonly putOff: readonly SheetLine[];
+  readonly watch: readonly string[];
+  readonly accepted: readonly SheetLine[];
+  readonly proofs: readonly SheetLine[];
+}

@@ -1,0 +1,81 @@
+import { Refusal, SLACK } from '../refusal.ts';
+
+export type Verdict = 'holds' | 'watch' | 'no_limit' | 'not_gauged' | 'cant_tell' | 'past';
+
+/** What a figure is held against, all in the figure's canonical unit. */
+export type Bound =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'lower' | 'upper'; readonly at: number; readonly nominal?: number | null }
+  | { readonly kind: 'range'; readonly low: number; readonly high: number; readonly nominal?: number | null };
+
+export interface Judgement {
+  readonly verdict: Verdict;
+  /** On which side of the limit the value itself lies; null where there is no limit. */
+  readonly lies: 'within' | 'past' | null;
+  /** Share of the band from nominal to limit still left; null where there is none. */
+  readonly bandLeft: number | null;
+}
+
+/** Share of the band below which a part is watched when nothing is known of its wear (generic, a house rule). */
+export const WATCH_MARGIN = 0.1;
+
+/** Throws Refusal limit_inconsistent where nominal and limit do not lie in order. */
+export function checkBound(bound: Bound): void {
+  const nominal = bound.kind === 'none' ? null : (bound.nominal ?? null);
+  const bad =
+    (bound.kind === 'range' && (!(bound.low < bound.high) || (nominal !== null && (nominal < bound.low || nominal > bound.high)))) ||
+    (bound.kind === 'lower' && nominal !== null && !(nominal > bound.at)) ||
+    (bound.kind === 'upper' && nominal !== null && !(nominal < bound.at));
+  if (bad) throw new Refusal('limit_inconsistent', 'The limit contradicts itself: the nominal figure must lie on the good side of it.');
+}
+
+/**
+ * Guard-banded decision: past only when the figure lies beyond the limit by more than its expanded
+ * uncertainty, holds only when it lies within by at least as much, else the gauge cannot tell.
+ * @param bound limit
+ * @param value reduced figure
+ * @param expanded expanded uncertainty U, same unit
+ * @param predicted figure expected at the next service, null without usable wear history
+ * @throws Refusal limit_inconsistent, negative_uncertainty
+ * Source: ISO 14253-1 and JCGM 106, as the handbook applies them (Judgement rule).
+ */
+export function decide(bound: Bound, value: number, expanded: number, predicted: number | null = null): Judgement {
+  if (!(expanded >= 0)) throw new Refusal('negative_uncertainty', 'The uncertainty of a figure cannot be negative.');
+  checkBound(bound);
+  if (bound.kind === 'none') return { verdict: 'no_limit', lies: null, bandLeft: null };
+  const sides = bound.kind === 'range'
+    ? [roomTo('lower', bound.low, value), roomTo('upper', bound.high, value)]
+    : [roomTo(bound.kind, bound.at, value)];
+  const room = Math.min(...sides);
+  const lies = room >= -SLACK ? 'within' : 'past';
+  const bandLeft = shareLeft(bound, value);
+  if (room + expanded < -SLACK) return { verdict: 'past', lies, bandLeft };
+  if (room - expanded < -SLACK) return { verdict: 'cant_tell', lies, bandLeft };
+  const watched = predicted !== null ? beyond(bound, predicted) : bandLeft !== null && bandLeft < WATCH_MARGIN - SLACK;
+  return { verdict: watched ? 'watch' : 'holds', lies, bandLeft };
+}
+
+/** Signed distance to a limit, positive on the good side. */
+function roomTo(kind: 'lower' | 'upper', at: number, value: number): number {
+  return kind === 'lower' ? value - at : at - value;
+}
+
+/** Whether a plain figure lies beyond the limit; equality counts as inside. */
+export function beyond(bound: Bound, value: number): boolean {
+  if (bound.kind === 'none') return false;
+  if (bound.kind === 'range') return value < bound.low - SLACK || value > bound.high + SLACK;
+  return roomTo(bound.kind, bound.at, value) < -SLACK;
+}
+
+function shareLeft(bound: Bound, value: number): number | null {
+  if (bound.kind === 'none') return null;
+  if (bound.kind === 'range') {
+    const from = bound.nominal ?? (bound.low + bound.high) / 2;
+    const nearLow = Math.abs(value - bound.low) <= Math.abs(value - bound.high);
+    const band = nearLow ? from - bound.low : bound.high - from;
+    if (band <= SLACK) return null;
+    return (nearLow ? value - bound.low : bound.high - value) / band;
+  }
+  if (bound.nominal === undefined || bound.nominal === null) return null;
+  return roomTo(bound.kind, bound.at, value) / Math.abs(bound.nominal - bound.at);
+}
