@@ -57,3 +57,8 @@ export function plannedPositions(id: MeasurementId, count: number = USUAL_COUNT[
       })));
   }
 }
+
+/** Whether a figure lies outside what such a part can be: kept, but asked about at once. `plausible` in canonical units. */
+export function isImplausible(canonical: number, plausible: readonly [number, number]): boolean {
+  return canonical < plausible[0] || canonical > plausible[1];
+}

@@ -121,7 +121,7 @@ export function bleedObligations(s: Situation): Obligation[] {
       ...(closed ? {} : newest ? { why: !newest.closed ? 'The bleeder is not closed.' : newest.air !== 'none' ? 'Air was still coming.' : 'The fluid was not clear yet.' } : waiting),
     });
   });
-  const fluid = book.stand(book.file.fluidServices).length > 0;
+  const fluid = book.stand(book.file.fluidServices).some((f) => f.jobId === book.file.job.id);
   return [obligation('bleed', 'bleed:fluid', 'Name the fluid that goes in', fluid), ...bleeders];
 }
 

@@ -1,0 +1,6 @@
+/** The face of the contract: what server and web say to each other. */
+export * from './primitives.ts';
+export * from './endpoint.ts';
+export * from './events.ts';
+export * from './things.ts';
+export * from './endpoints.ts';

@@ -1,0 +1,39 @@
+import type { Kind, UnitId } from '@dauer/core';
+import { UNITS } from '@dauer/core';
+import { z } from 'zod';
+
+/** UUID made where the record is made (version 7), so that a write may be repeated safely. */
+export const id = z.uuid();
+/** Instant, ISO 8601 in UTC. */
+export const instant = z.iso.datetime();
+/** Day, ISO 8601. */
+export const day = z.iso.date();
+export const words = (max = 4000): z.ZodString => z.string().max(max);
+export const name = z.string().trim().min(1).max(120);
+export const typed = z.string().max(60);
+
+const unitIds = [...new Set(Object.values(UNITS).flatMap((list) => list.map((u) => u.id)))];
+export const unitId = z.enum(unitIds as [UnitId, ...UnitId[]]);
+export const kind = z.enum(Object.keys(UNITS) as [Kind, ...Kind[]]);
+
+export const role = z.enum(['reader', 'technician', 'lead']);
+export const corner = z.enum(['FL', 'FR', 'RL', 'RR']);
+export const axle = z.enum(['front', 'rear']);
+export const verdict = z.enum(['holds', 'watch', 'no_limit', 'not_gauged', 'cant_tell', 'past']);
+
+/** What every event says of itself when it is sent. */
+export const sentBase = z.object({ id, happenedAt: instant, device: words(80), corrects: id.nullable().default(null) });
+/** What every recorded event carries. */
+export const recordBase = z.object({
+  id, jobId: id, authorId: id, device: z.string(), happenedAt: instant, recordedAt: instant, corrects: id.nullable(),
+});
+
+/** Problem details, RFC 9457, with a stable code and the fields concerned. */
+export const problem = z.object({
+  type: z.string(), title: z.string(), status: z.number().int(), code: z.string(), detail: z.string(),
+  fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+  /** Both versions of a record that was changed meanwhile, what blocks a release, and the like. */
+  current: z.unknown().optional(),
+  blocks: z.array(z.object({ key: z.string(), stage: z.string(), what: z.string(), why: z.string().nullable() })).optional(),
+}).meta({ id: 'Problem' });
+export type Problem = z.infer<typeof problem>;

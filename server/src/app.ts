@@ -1,0 +1,75 @@
+import { existsSync } from 'node:fs';
+import fastifyCompress from '@fastify/compress';
+import fastifyHelmet from '@fastify/helmet';
+import fastifySession from '@fastify/secure-session';
+import fastifyStatic from '@fastify/static';
+import fastifySwagger from '@fastify/swagger';
+import { sql } from 'drizzle-orm';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
+import { connect } from './db/connect.ts';
+import { bleedHandlers } from './features/bleed/handlers.ts';
+import { bookinHandlers } from './features/bookin/handlers.ts';
+import { decideHandlers } from './features/decide/handlers.ts';
+import { gaugeHandlers } from './features/gauge/handlers.ts';
+import { limitsHandlers } from './features/limits/handlers.ts';
+import { partsHandlers } from './features/parts/handlers.ts';
+import { proveHandlers } from './features/prove/handlers.ts';
+import { rackHandlers } from './features/rack/handlers.ts';
+import { rebuildHandlers } from './features/rebuild/handlers.ts';
+import { shopHandlers } from './features/shop/handlers.ts';
+import { traceHandlers } from './features/trace/handlers.ts';
+import { yardHandlers } from './features/yard/handlers.ts';
+import { Fault, installProblems } from './platform/problem.ts';
+import { registerRoutes } from './platform/routes.ts';
+import { cookieKey } from './platform/session.ts';
+
+export interface AppOptions {
+  readonly databaseUrl: string;
+  /** Folder of the built web application; none is served where it is missing. */
+  readonly webRoot?: string;
+  readonly log?: boolean;
+}
+
+const handlers = {
+  ...shopHandlers, ...yardHandlers, ...bookinHandlers, ...traceHandlers, ...gaugeHandlers, ...decideHandlers, ...rebuildHandlers, ...bleedHandlers,
+  ...proveHandlers, ...partsHandlers, ...limitsHandlers, ...rackHandlers,
+};
+
+async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
+  await app.register(fastifyStatic, {
+    root, wildcard: false, preCompressed: true,
+    setHeaders: (reply, path) => void reply.header('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+  });
+  app.setNotFoundHandler(async (request, reply) => {
+    if (request.method === 'GET' && !request.url.startsWith('/api/') && !request.url.startsWith('/assets/')) return reply.header('cache-control', 'no-cache').sendFile('index.html');
+    throw new Fault(404, 'not_found', 'There is nothing under this address.');
+  });
+}
+
+/** Builds the application on a database. It holds no state of its own: any number may run side by side. */
+export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
+  const app = Fastify({ logger: options.log ? { level: 'warn' } : false, trustProxy: false, forceCloseConnections: true, bodyLimit: 4 * 2 ** 20 });
+  const connection = connect(options.databaseUrl, (error) => app.log.warn(error));
+  app.addHook('onClose', () => connection.close());
+  app.setValidatorCompiler(validatorCompiler);
+  app.setSerializerCompiler(serializerCompiler);
+  installProblems(app);
+  await app.register(fastifyHelmet, {
+    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], upgradeInsecureRequests: null } },
+    strictTransportSecurity: false,
+  });
+  await app.register(fastifyCompress);
+  await app.register(fastifySession, { key: await cookieKey(connection.db), expiry: 14 * 86400, cookieName: 'dauer', cookie: { path: '/', httpOnly: true, sameSite: 'strict', secure: 'auto' } });
+  await app.register(fastifySwagger, { openapi: { openapi: '3.1.0', info: { title: 'Dauer', version: '1' } }, transform: jsonSchemaTransform, transformObject: jsonSchemaTransformObject });
+  app.decorateRequest('person', null);
+  registerRoutes(app, connection.db, handlers);
+  app.get('/api/health', { schema: { hide: true } }, async () => {
+    await connection.db.execute(sql`select 1`);
+    return { ok: true };
+  });
+  app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
+  if (options.webRoot && existsSync(options.webRoot)) await serveWeb(app, options.webRoot);
+  else app.setNotFoundHandler(async () => { throw new Fault(404, 'not_found', 'There is nothing under this address.'); });
+  return app;
+}

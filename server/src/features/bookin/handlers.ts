@@ -1,0 +1,100 @@
+import { checkLayout, KIND_FACTS, parseQuantity } from '@dauer/core';
+import { and, desc, eq, sql } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import type { Database } from '../../db/connect.ts';
+import { job, owner, part, partEvent, vehicle } from '../../db/schema.ts';
+import { addEvent } from '../../platform/events.ts';
+import { eventRow, keeps } from '../../platform/handlers.ts';
+import { Fault, notFound } from '../../platform/problem.ts';
+import type { Call, Handlers } from '../../platform/routes.ts';
+import { openJobOf } from '../../records/jobFile.ts';
+import { insertLayout } from '../../records/layout.ts';
+import type { ENDPOINTS } from '@dauer/contract';
+
+async function vehicleOfJob(db: Database, jobId: string): Promise<string> {
+  const [row] = await db.select({ vehicleId: job.vehicleId }).from(job).where(eq(job.id, jobId));
+  if (!row) throw notFound('job');
+  return row.vehicleId;
+}
+
+/** Every article that the layout has room for exists from now on as a part, found in its place. */
+async function findParts(db: Database, call: Call<typeof ENDPOINTS.bookIn>): Promise<void> {
+  const at = new Date().toISOString();
+  const found = call.body.layout.slots.filter((s) => KIND_FACTS[s.kind].article).map((slot) => ({ slot, partId: v7() }));
+  if (found.length === 0) return;
+  await db.insert(part).values(found.map(({ slot, partId }) => ({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' })));
+  await db.insert(partEvent).values(found.map(({ slot, partId }) => ({
+    id: v7(), jobId: call.body.job.id, authorId: call.person.id, device: 'book in', happenedAt: at, corrects: null, partId, kind: 'found' as const, slotId: slot.id, note: '',
+  })));
+}
+
+type Names = 'bookIn' | 'openJob' | 'changeJob' | 'changeVehicle' | 'owner' | 'nextTag' | 'readCounter' | 'acknowledge' | 'takeBack';
+
+export const bookinHandlers: Pick<Handlers, Names> = {
+  bookIn: async (call) => {
+    const { db, body, person } = call;
+    const faults = checkLayout(body.layout);
+    const [fault] = faults;
+    if (fault) throw new Fault(422, 'layout', `The layout cannot be right: ${fault.message}`);
+    const [known] = await db.select({ id: job.id, vehicleId: job.vehicleId }).from(job).where(eq(job.id, body.job.id));
+    if (known) return { vehicleId: known.vehicleId, jobId: known.id };
+    await db.transaction(async (tx) => {
+      const ownerId = body.owner ? v7() : null;
+      if (body.owner && ownerId) await tx.insert(owner).values({ id: ownerId, ...body.owner });
+      await tx.insert(vehicle).values({ id: body.vehicleId, ...body.vehicle, ownerId });
+      await insertLayout(tx, { ...body.layout, vehicleId: body.vehicleId });
+      await tx.insert(job).values({ ...body.job, vehicleId: body.vehicleId, openedBy: person.id });
+      await findParts(tx, call);
+    });
+    return { vehicleId: body.vehicleId, jobId: body.job.id };
+  },
+  openJob: async ({ db, body, params, person }) => {
+    const [known] = await db.select({ id: vehicle.id }).from(vehicle).where(eq(vehicle.id, params.id));
+    if (!known) throw notFound('vehicle');
+    await db.transaction(async (tx) => {
+      await tx.execute(sql`select 1 from ${vehicle} where ${vehicle.id} = ${params.id} for update`);
+      const open = await openJobOf(tx, params.id);
+      if (open && open !== body.id) throw new Fault(409, 'already_open', 'This vehicle has an open job. A new complaint joins it.', { current: { jobId: open } });
+      await tx.insert(job).values({ ...body, vehicleId: params.id, openedBy: person.id }).onConflictDoNothing();
+    });
+    return { vehicleId: params.id, jobId: body.id };
+  },
+  changeJob: async ({ db, body, params }) => {
+    const { version, ...change } = body;
+    const [row] = await db.update(job).set({ ...change, version: version + 1 }).where(and(eq(job.id, params.jobId), eq(job.version, version))).returning();
+    if (row) return row;
+    const [current] = await db.select().from(job).where(eq(job.id, params.jobId));
+    if (!current) throw notFound('job');
+    throw new Fault(409, 'stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', { current });
+  },
+  changeVehicle: async ({ db, body, params }) => {
+    const { version, ...change } = body;
+    const [row] = await db.update(vehicle).set({ ...change, version: version + 1 }).where(and(eq(vehicle.id, params.id), eq(vehicle.version, version))).returning();
+    if (row) return row;
+    const [current] = await db.select().from(vehicle).where(eq(vehicle.id, params.id));
+    if (!current) throw notFound('vehicle');
+    throw new Fault(409, 'stale', 'Somebody changed this vehicle meanwhile. What you typed is kept; look at both versions and decide.', { current });
+  },
+  /** Technicians see the contact on vehicles they have worked on; leads always. */
+  owner: async ({ db, params, person }) => {
+    const [row] = await db.select({ name: owner.name, contact: owner.contact }).from(vehicle).innerJoin(owner, eq(owner.id, vehicle.ownerId)).where(eq(vehicle.id, params.id));
+    if (!row || person.role === 'lead') return row ?? null;
+    const worked = await db.execute(sql`select 1 from ${job} j where j.vehicle_id = ${params.id} and (j.opened_by = ${person.id}
+      or exists (select 1 from reading_set r where r.job_id = j.id and r.author_id = ${person.id}) or exists (select 1 from operation_event o where o.job_id = j.id and o.author_id = ${person.id})) limit 1`);
+    if (worked.rows.length === 0) throw new Fault(403, 'owner_contact', 'The owner’s contact is shown to those who have worked on the vehicle.');
+    return row;
+  },
+  nextTag: async ({ db }) => {
+    const [last] = await db.select({ tag: vehicle.tag }).from(vehicle).where(sql`${vehicle.tag} ~ '^V [0-9]+$'`).orderBy(desc(sql`substring(${vehicle.tag} from 3)::integer`)).limit(1);
+    const n = Number(last?.tag.slice(2) ?? 0) + 1;
+    return { tag: `V ${String(n).padStart(3, '0')}` };
+  },
+  readCounter: async (call) => {
+    const { unit, ...body } = call.body;
+    const km = parseQuantity(body.typed, 'distance_run', unit).canonical;
+    if (km < 0) throw new Fault(422, 'negative', 'A counter does not show less than nothing.');
+    return addEvent(call.db, 'counters', { ...eventRow(call, body), vehicleId: await vehicleOfJob(call.db, call.params.jobId), km });
+  },
+  acknowledge: keeps('cautionAcks', () => ({})),
+  takeBack: keeps('takeBacks', () => ({})),
+};

@@ -1,0 +1,58 @@
+import { bundle, type EventFamily } from '@dauer/contract';
+import { buildSheet, deriveJob, RULE_VERSION } from '@dauer/core';
+import { getTableColumns } from 'drizzle-orm';
+import type { PgTable } from 'drizzle-orm/pg-core';
+import type { z } from 'zod';
+import type { Database } from '../../db/connect.ts';
+import * as s from '../../db/schema.ts';
+import { EVENT_TABLES } from '../../platform/events.ts';
+import { readJobFile } from '../../records/jobFile.ts';
+import { basisOf } from '../../records/release.ts';
+import { insertLayout } from '../../records/layout.ts';
+import { addAccount } from './accounts.ts';
+
+/** Things first, then what leans on them. */
+const ORDER: readonly EventFamily[] = [
+  'counters', 'partEvents', 'sets', 'readings', 'findings', 'observations', 'decisions', 'operations', 'operationEvents', 'torques', 'bleedPulls', 'fluidServices',
+  'proofs', 'acceptances', 'cautionAcks', 'takeBacks',
+];
+/** PostgreSQL takes 65,535 parameters a statement. */
+const MOST_PARAMETERS = 60000;
+
+/** Writes rows, passing over ids that are already on record; says how many were new. */
+async function write(db: Database, table: PgTable, rows: readonly Record<string, unknown>[]): Promise<number> {
+  const chunk = Math.max(1, Math.floor(MOST_PARAMETERS / Object.keys(getTableColumns(table)).length));
+  let written = 0;
+  for (let i = 0; i < rows.length; i += chunk) {
+    const result = await db.insert(table).values(rows.slice(i, i + chunk)).onConflictDoNothing();
+    written += result.rowCount ?? 0;
+  }
+  return written;
+}
+
+/** Takes in a bundle of the past, all or nothing. Releases are derived from the records that came with them. */
+export async function importBundle(db: Database, given: z.output<typeof bundle>): Promise<{ written: number; known: number }> {
+  return db.transaction(async (tx) => {
+    let written = 0;
+    let offered = 0;
+    const put = async (table: PgTable, rows: readonly Record<string, unknown>[]): Promise<void> => {
+      offered += rows.length;
+      if (rows.length > 0) written += await write(tx, table, rows);
+    };
+    for (const p of given.people) await addAccount(tx, p);
+    await put(s.gauge, given.gauges);
+    await put(s.limit, given.limits);
+    await put(s.limitCheck, given.limits.flatMap((l) => (l.checkedBy && l.checkedAt ? [{ limitId: l.id, checkedBy: l.checkedBy, checkedAt: l.checkedAt }] : [])));
+    await put(s.vehicle, given.vehicles.map((v) => v.vehicle));
+    for (const v of given.vehicles) await insertLayout(tx, v.layout);
+    await put(s.job, given.jobs);
+    await put(s.part, given.parts);
+    for (const family of ORDER) await put(EVENT_TABLES[family], given.events[family] ?? []);
+    for (const r of given.releases) {
+      const file = await readJobFile(tx, r.jobId);
+      const state = deriveJob(file, r.releasedAt);
+      await put(s.release, [{ ...r, ownWork: file.sets.some((x) => x.authorId === r.releasedBy), ruleVersion: RULE_VERSION, sheet: buildSheet(state, r.releasedAt), basis: basisOf(state) }]);
+    }
+    return { written, known: offered - written };
+  });
+}

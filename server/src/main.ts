@@ -1,0 +1,29 @@
+import { fileURLToPath } from 'node:url';
+import { buildApp } from './app.ts';
+import { migrate } from './db/migrate.ts';
+
+/** Starts one process of the application: DATABASE_URL, PORT and HOST from the environment. */
+const databaseUrl = process.env['DATABASE_URL'];
+if (!databaseUrl) {
+  process.stderr.write('DATABASE_URL is not set. Use npm start, which brings its own database.\n');
+  process.exit(2);
+}
+try {
+  await migrate(databaseUrl);
+} catch (error) {
+  const reason = error instanceof Error ? (error.cause instanceof Error ? error.cause.message : error.message) : String(error);
+  process.stderr.write(`The database could not be brought up to date, and was left as it was: ${reason}\n`);
+  process.exit(3);
+}
+const app = await buildApp({ databaseUrl, webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)), log: true });
+const stop = (): void => void app.close().then(() => process.exit(0));
+process.on('SIGINT', stop);
+process.on('SIGTERM', stop);
+try {
+  await app.listen({ port: Number(process.env['PORT'] ?? 4680), host: process.env['HOST'] ?? '127.0.0.1' });
+  process.stdout.write('listening\n');
+} catch (error) {
+  const code = error instanceof Error && 'code' in error ? error.code : null;
+  process.stderr.write(code === 'EADDRINUSE' ? `Port ${process.env['PORT'] ?? 4680} is taken. Stop what uses it, or choose another with PORT=….\n` : `The server could not start: ${String(error)}\n`);
+  process.exit(4);
+}

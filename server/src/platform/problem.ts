@@ -1,0 +1,80 @@
+import type { Problem } from '@dauer/contract';
+import { Refusal } from '@dauer/core';
+import type { FastifyError, FastifyInstance } from 'fastify';
+import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+
+type More = Partial<Pick<Problem, 'fields' | 'current' | 'blocks'>>;
+
+/** An error with a code and a sentence for the technician; it leaves the server as problem+json. */
+export class Fault extends Error {
+  readonly status: number;
+  readonly code: string;
+  readonly more: More;
+  constructor(status: number, code: string, message: string, more: More = {}) {
+    super(message);
+    this.status = status;
+    this.code = code;
+    this.more = more;
+  }
+}
+
+export const notFound = (what: string): Fault => new Fault(404, 'not_found', `There is no such ${what}.`);
+
+const TITLES: Readonly<Record<number, string>> = {
+  400: 'Not understood', 401: 'Not signed in', 403: 'Not allowed', 404: 'Not found', 405: 'Not allowed here', 409: 'Does not fit what is on record', 413: 'Too large',
+  415: 'Wrong kind of content', 422: 'Cannot be used', 429: 'Too many tries', 500: 'Something broke', 503: 'Not available',
+};
+
+function problemOf(status: number, code: string, detail: string, more: More = {}): Problem {
+  return { type: `urn:dauer:${code}`, title: TITLES[status] ?? 'Refused', status, code, detail, ...more };
+}
+
+/** SQLSTATE of a database error, wherever in the chain of causes it sits. */
+export function sqlState(error: unknown): string | null {
+  for (let at: unknown = error; at instanceof Error; at = at.cause) {
+    const code = 'code' in at ? at.code : undefined;
+    if (typeof code === 'string' && /^[0-9A-Z]{5}$/.test(code)) return code;
+  }
+  return null;
+}
+
+const CONNECTION_LOST = /ECONNREFUSED|ECONNRESET|terminat|timeout exceeded|Connection ended|shutting down/i;
+
+function messages(error: unknown): string {
+  const all: string[] = [];
+  for (let at: unknown = error; at instanceof Error; at = at.cause) all.push(at.message, 'code' in at ? String(at.code) : '');
+  return all.join(' ');
+}
+
+/** Turns any error into a problem. SQL and values never leave the server. */
+export function toProblem(error: unknown): Problem {
+  if (error instanceof Fault) return problemOf(error.status, error.code, error.message, error.more);
+  if (error instanceof Refusal) return problemOf(422, error.code, error.message);
+  if (hasZodFastifySchemaValidationErrors(error)) {
+    const fields = error.validation.map((v) => ({ path: v.instancePath.replace(/^\//, '').replace(/\//g, '.'), message: v.message ?? 'not understood' }));
+    const first = fields[0];
+    return problemOf(400, 'invalid', first?.path ? `“${first.path}” cannot be used: ${first.message}.` : 'The request cannot be used.', { fields });
+  }
+  const state = sqlState(error);
+  if (state === 'DA002') return toProblem(notFound('job'));
+  if (state === '23505') return problemOf(409, 'already_used', 'This number or name is already in use. Choose another one.');
+  if (state === '23503') return problemOf(422, 'unknown_reference', 'This refers to something that is not on record. Load the page again.');
+  if (state === '22P05' || state === '22021') return problemOf(400, 'invalid', 'The text holds characters that cannot be kept.');
+  if (state?.startsWith('57') || state?.startsWith('08') || CONNECTION_LOST.test(messages(error))) {
+    return problemOf(503, 'book_away', 'The book cannot be reached just now. What you entered is kept on this device and sent again.');
+  }
+  const fastify = error as Partial<FastifyError>;
+  const status = typeof fastify.statusCode === 'number' ? fastify.statusCode : 500;
+  if (status === 413) return problemOf(413, 'too_large', 'This is too large to be taken in. The largest is 4 MB.');
+  if (status === 415) return problemOf(415, 'wrong_content', 'This kind of content is not taken here.');
+  if (status >= 400 && status < 500) return problemOf(status, 'invalid', 'The request cannot be read.');
+  return problemOf(500, 'broken', 'Something broke on the server. Nothing you entered was changed; try again.');
+}
+
+export function installProblems(app: FastifyInstance): void {
+  app.setErrorHandler(async (error, request, reply) => {
+    const problem = toProblem(error);
+    if (problem.status >= 500) request.log.error(error);
+    return reply.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  });
+}

@@ -1,0 +1,58 @@
+import { randomBytes } from 'node:crypto';
+import type { Person, Role } from '@dauer/core';
+import { and, eq, gt, isNull } from 'drizzle-orm';
+import type { FastifyRequest } from 'fastify';
+import { v7 } from 'uuid';
+import type { Database } from '../db/connect.ts';
+import { account, secret, session } from '../db/schema.ts';
+
+declare module '@fastify/secure-session' {
+  interface SessionData {
+    sessionId: string;
+  }
+}
+declare module 'fastify' {
+  interface FastifyRequest {
+    person: Person | null;
+  }
+}
+
+const DAYS = 14;
+
+/** The key that seals cookies: from the environment, or kept in the database so that all processes share it. */
+export async function cookieKey(db: Database): Promise<Buffer> {
+  const given = process.env['DAUER_COOKIE_KEY'];
+  if (given) return Buffer.from(given, 'base64');
+  await db.insert(secret).values({ name: 'cookie', value: randomBytes(32).toString('base64') }).onConflictDoNothing();
+  const [row] = await db.select().from(secret).where(eq(secret.name, 'cookie'));
+  return Buffer.from(row?.value ?? '', 'base64');
+}
+
+export async function beginSession(db: Database, request: FastifyRequest, accountId: string): Promise<void> {
+  const id = v7();
+  const expiresAt = new Date(Date.now() + DAYS * 86400000).toISOString();
+  await db.insert(session).values({ id, accountId, expiresAt });
+  request.session.set('sessionId', id);
+}
+
+export async function endSession(db: Database, request: FastifyRequest): Promise<void> {
+  const id = request.session.get('sessionId');
+  if (id) await db.update(session).set({ endedAt: new Date().toISOString() }).where(eq(session.id, id));
+  request.session.delete();
+}
+
+/** Ends every session of an account, on every process at once: sessions are looked up at each request. */
+export async function endAllSessions(db: Database, accountId: string): Promise<void> {
+  await db.update(session).set({ endedAt: new Date().toISOString() }).where(and(eq(session.accountId, accountId), isNull(session.endedAt)));
+}
+
+/** Who sends this request, with the role he has now; null where nobody is signed in. */
+export async function whoAsks(db: Database, request: FastifyRequest): Promise<Person | null> {
+  const id = request.session.get('sessionId');
+  if (!id) return null;
+  const [row] = await db
+    .select({ id: account.id, name: account.name, initials: account.initials, role: account.role, active: account.active })
+    .from(session).innerJoin(account, eq(account.id, session.accountId))
+    .where(and(eq(session.id, id), isNull(session.endedAt), gt(session.expiresAt, new Date().toISOString()), eq(account.active, true)));
+  return row ? { ...row, role: row.role satisfies Role } : null;
+}

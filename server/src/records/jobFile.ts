@@ -1,0 +1,98 @@
+import type { JobFile } from '@dauer/core';
+import { and, asc, desc, eq, inArray, or, type SQL } from 'drizzle-orm';
+import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
+import type { Database } from '../db/connect.ts';
+import * as s from '../db/schema.ts';
+import { notFound } from '../platform/problem.ts';
+import { readLimits } from './limits.ts';
+import { readPeople } from './people.ts';
+
+type EventTable = PgTable & { readonly jobId: PgColumn };
+
+/** The newest layout revision of a vehicle, with its slots in their order. */
+export async function readLayout(db: Database, vehicleId: string): Promise<JobFile['layout']> {
+  const [row] = await db.select().from(s.layout).where(eq(s.layout.vehicleId, vehicleId)).orderBy(desc(s.layout.createdAt), desc(s.layout.id)).limit(1);
+  if (!row) throw notFound('layout');
+  const [slots, connections] = await Promise.all([
+    db.select().from(s.slot).where(eq(s.slot.layoutId, row.id)).orderBy(asc(s.slot.ordinal)),
+    db.select().from(s.connection).where(eq(s.connection.layoutId, row.id)).orderBy(asc(s.connection.id)),
+  ]);
+  return {
+    id: row.id, vehicleId, template: row.template,
+    slots: slots.map(({ layoutId: _l, ordinal: _o, ...slot }) => slot),
+    connections: connections.map(({ layoutId: _l, ...c }) => c),
+  };
+}
+
+/**
+ * Reads everything a job stands on: its own events, and the life of the vehicle's parts and places.
+ * Nothing is derived here; the core does that, from the same file, wherever it runs.
+ */
+export async function readJobFile(db: Database, jobId: string): Promise<JobFile> {
+  const [head] = await db.select({ job: s.job, vehicle: s.vehicle }).from(s.job).innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId)).where(eq(s.job.id, jobId));
+  if (!head) throw notFound('job');
+  const [layout, jobs] = await Promise.all([
+    readLayout(db, head.vehicle.id),
+    db.select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
+      .from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).where(eq(s.job.vehicleId, head.vehicle.id)).orderBy(desc(s.job.openedAt)),
+  ]);
+  const allJobs = jobs.map((j) => j.id);
+  const slotIds = layout.slots.map((x) => x.id);
+  const ofJob = (t: EventTable): SQL => eq(t.jobId, jobId);
+  const ofVehicle = (t: EventTable): SQL => inArray(t.jobId, allJobs);
+  const lived = db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds));
+  const [partEvents, sets, takeBacks, findings, observations, decisions, operations, operationEvents, torques, bleedPulls, fluidServices, proofs, acceptances, cautionAcks, counters, limits, people, release] = await Promise.all([
+    db.select().from(s.partEvent).where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived))),
+    db.select().from(s.readingSet).where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived))),
+    db.select().from(s.takeBack).where(ofVehicle(s.takeBack)),
+    db.select().from(s.finding).where(ofVehicle(s.finding)),
+    db.select().from(s.observation).where(ofJob(s.observation)),
+    db.select().from(s.decision).where(ofJob(s.decision)),
+    db.select().from(s.operation).where(ofJob(s.operation)),
+    db.select().from(s.operationEvent).where(ofJob(s.operationEvent)),
+    db.select().from(s.torque).where(ofJob(s.torque)),
+    db.select().from(s.bleedPull).where(ofJob(s.bleedPull)),
+    db.select().from(s.fluidService).where(ofVehicle(s.fluidService)),
+    db.select().from(s.proof).where(ofJob(s.proof)),
+    db.select().from(s.acceptance).where(ofJob(s.acceptance)),
+    db.select().from(s.cautionAck).where(ofJob(s.cautionAck)),
+    db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id)),
+    readLimits(db, head.vehicle.id),
+    readPeople(db),
+    db.select().from(s.release).where(eq(s.release.jobId, jobId)),
+  ]);
+  const partIds = [...new Set(partEvents.map((e) => e.partId))];
+  const setIds = sets.map((x) => x.id);
+  const [parts, readings] = await Promise.all([
+    partIds.length > 0 ? db.select().from(s.part).where(inArray(s.part.id, partIds)) : [],
+    setIds.length > 0 ? db.select().from(s.reading).where(inArray(s.reading.setId, setIds)) : [],
+  ]);
+  const gauges = await readGauges(db);
+  const [kept] = release;
+  return {
+    job: head.job, vehicle: head.vehicle, layout, parts, partEvents, sets, readings, takeBacks, findings, observations, decisions, operations, operationEvents,
+    torques, bleedPulls, fluidServices, proofs, acceptances, cautionAcks, counters, limits, gauges, people,
+    pastJobs: jobs.filter((j) => j.id !== jobId), release: kept ? withoutBasis(kept) : null,
+  };
+}
+
+function withoutBasis({ basis: _basis, ...record }: typeof s.release.$inferSelect): JobFile['release'] {
+  return record;
+}
+
+/** All versions of the gauges: readings keep the version they were taken with. */
+export async function readGauges(db: Database): Promise<JobFile['gauges'][number][]> {
+  return db.select().from(s.gauge).orderBy(asc(s.gauge.id));
+}
+
+/** Ids of the jobs that are open, the oldest first. */
+export async function openJobIds(db: Database): Promise<string[]> {
+  const rows = await db.select({ id: s.job.id, released: s.release.id }).from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).orderBy(asc(s.job.openedAt));
+  return rows.filter((r) => r.released === null).map((r) => r.id);
+}
+
+/** The open job of a vehicle, if it has one. */
+export async function openJobOf(db: Database, vehicleId: string): Promise<string | null> {
+  const rows = await db.select({ id: s.job.id, released: s.release.id }).from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).where(and(eq(s.job.vehicleId, vehicleId)));
+  return rows.find((r) => r.released === null)?.id ?? null;
+}

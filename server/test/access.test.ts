@@ -1,0 +1,67 @@
+import { ENDPOINTS, type Endpoint, mayCall } from '@dauer/contract';
+import { expect } from 'chai';
+import { v7 } from 'uuid';
+import { openShop, PASSWORD, type Shop } from './harness.ts';
+
+describe('who may do what', () => {
+  let shop: Shop;
+  before(async () => { shop = await openShop(); });
+  after(() => shop.close());
+
+  const lines = Object.entries(ENDPOINTS) as [string, Endpoint][];
+  it('every endpoint names a role', () => {
+    for (const [name, line] of lines) expect(['public', 'reader', 'technician', 'lead'], name).to.include(line.role);
+  });
+
+  for (const [name, line] of lines.filter(([n]) => n !== 'signOut' && n !== 'firstLead' && n !== 'signIn')) {
+    it(`${name}: ${line.role} and above, nobody below`, async () => {
+      const url = line.path.replace(/:\w+/g, v7());
+      for (const [role, visitor] of [[null, shop.nobody], ['reader', shop.reader], ['technician', shop.technician], ['lead', shop.lead]] as const) {
+        const answer = await visitor.ask<{ code: string }>(line.method, url, line.method === 'GET' ? undefined : {});
+        const shut = answer.status === 401 || (answer.status === 403 && answer.body.code === 'role');
+        expect(shut, `${name} as ${role ?? 'nobody'}: ${answer.status}`).to.equal(!mayCall(line.role, role));
+        expect(answer.status, `${name} as ${role ?? 'nobody'}`).to.be.below(500);
+      }
+    });
+  }
+
+  it('the first lead is made once', async () => {
+    const again = await shop.nobody.ask('POST', '/api/first-lead', { id: v7(), shopName: 'X', timeZone: 'UTC', name: 'Y', login: 'y', password: PASSWORD });
+    expect(again.status).to.equal(409);
+  });
+
+  it('sign-in is slowed down after wrong passwords, by name, and says so', async () => {
+    for (let i = 0; i < 8; i += 1) expect((await shop.nobody.ask('POST', '/api/sign-in', { login: 'tess', password: 'wrong' })).status).to.equal(401);
+    const right = await shop.nobody.ask<{ code: string }>('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
+    expect([right.status, right.body.code]).to.deep.equal([429, 'too_many_tries']);
+    expect((await shop.technician.ask('GET', '/api/me')).status).to.equal(200);
+  });
+
+  it('a leaver and a changed role take effect at once', async () => {
+    const id = v7();
+    await shop.lead.ask('POST', '/api/people', { id, name: 'Nils Ostrow', login: 'nils', password: PASSWORD, role: 'technician' });
+    await shop.nobody.ask('POST', '/api/sign-in', { login: 'nils', password: PASSWORD });
+    expect((await shop.nobody.ask('GET', '/api/me')).status).to.equal(200);
+    expect((await shop.lead.ask('PATCH', `/api/people/${id}`, { version: 1, active: false })).status).to.equal(200);
+    expect((await shop.nobody.ask('GET', '/api/me')).status).to.equal(401);
+    expect((await shop.lead.ask('PATCH', `/api/people/${id}`, { version: 1, active: true })).status).to.equal(409);
+    expect((await shop.nobody.ask('POST', '/api/sign-in', { login: 'nils', password: PASSWORD })).status).to.equal(401);
+  });
+
+  it('signing out ends the session', async () => {
+    await shop.nobody.ask('POST', '/api/sign-in', { login: 'rhys', password: PASSWORD });
+    expect((await shop.nobody.ask('POST', '/api/sign-out')).status).to.equal(200);
+    expect((await shop.nobody.ask('GET', '/api/me')).status).to.equal(401);
+  });
+
+  it('a forged cookie is nobody', async () => {
+    const reply = await shop.app.inject({ method: 'GET', url: '/api/me', headers: { cookie: 'dauer=AAAA;BBBB' } });
+    expect(reply.statusCode).to.equal(401);
+  });
+
+  it('the description of the interface is made from the table', async () => {
+    const reply = await shop.app.inject({ method: 'GET', url: '/api/openapi.json' });
+    const { paths } = reply.json<{ paths: Record<string, unknown> }>();
+    for (const [, line] of lines) expect(Object.keys(paths)).to.include(line.path.replace(/:(\w+)/g, '{$1}'));
+  });
+});

@@ -1,0 +1,112 @@
+import type { Bundle, EventFamily, Sent } from '@dauer/contract';
+import { buildLayout, type JobFile, type Layout } from '@dauer/core';
+import type { FastifyInstance } from 'fastify';
+import pg from 'pg';
+import { v7 } from 'uuid';
+import { buildApp } from '../src/app.ts';
+import { migrate } from '../src/db/migrate.ts';
+
+const base = process.env['DAUER_TEST_DATABASE'];
+if (!base) throw new Error('DAUER_TEST_DATABASE names the cluster to test on; run npm test');
+
+export interface Answer<T = unknown> {
+  readonly status: number;
+  readonly body: T;
+  readonly type: string;
+}
+
+/** Somebody with a browser of his own. */
+export class Visitor {
+  private cookie = '';
+  private readonly app: () => FastifyInstance;
+  constructor(app: () => FastifyInstance) {
+    this.app = app;
+  }
+  async ask<T = Record<string, unknown>>(method: 'GET' | 'POST' | 'PATCH', url: string, payload?: object | string): Promise<Answer<T>> {
+    const reply = await this.app().inject({
+      method, url, headers: { ...(this.cookie ? { cookie: this.cookie } : {}), ...(typeof payload === 'string' ? { 'content-type': 'application/json' } : {}) },
+      ...(payload === undefined ? {} : { payload }),
+    });
+    const set = reply.headers['set-cookie'];
+    const line = Array.isArray(set) ? set[0] : set;
+    if (line) this.cookie = line.split(';')[0] ?? '';
+    return { status: reply.statusCode, body: reply.json<T>(), type: String(reply.headers['content-type']) };
+  }
+  async event<F extends EventFamily>(jobId: string, path: string, body: Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { id?: string }): Promise<Answer<{ status: string; record: { id: string } & Record<string, unknown>; code: string; detail: string }>> {
+    return this.ask('POST', `/api/jobs/${jobId}/${path}`, { id: v7(), happenedAt: new Date().toISOString(), device: 'test', ...body });
+  }
+  async file(jobId: string): Promise<JobFile> {
+    return (await this.ask<JobFile>('GET', `/api/jobs/${jobId}`)).body;
+  }
+}
+
+export interface Shop {
+  app: FastifyInstance;
+  readonly url: string;
+  readonly lead: Visitor;
+  readonly technician: Visitor;
+  readonly reader: Visitor;
+  readonly nobody: Visitor;
+  readonly restart: () => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+export const PASSWORD = 'a-long-enough-password';
+
+/** A shop of its own, on a database of its own, with one person of each role signed in. */
+export async function openShop(): Promise<Shop> {
+  const admin = new pg.Client({ connectionString: base });
+  await admin.connect();
+  const name = `t_${v7().replace(/-/g, '')}`;
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  const url = new URL(base ?? '');
+  url.pathname = `/${name}`;
+  await migrate(url.href);
+  let app = await buildApp({ databaseUrl: url.href });
+  const visitor = (): Visitor => new Visitor(() => app);
+  const shop = { lead: visitor(), technician: visitor(), reader: visitor(), nobody: visitor() };
+  await shop.lead.ask('POST', '/api/first-lead', { id: v7(), shopName: 'Test shop', timeZone: 'UTC', name: 'Lea Dunmore', login: 'lea', password: PASSWORD });
+  for (const [login, role] of [['tess', 'technician'], ['rhys', 'reader']] as const) {
+    await shop.lead.ask('POST', '/api/people', { id: v7(), name: `${login} Person`, login, password: PASSWORD, role });
+  }
+  await shop.technician.ask('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
+  await shop.reader.ask('POST', '/api/sign-in', { login: 'rhys', password: PASSWORD });
+  return {
+    ...shop, url: url.href,
+    get app() { return app; },
+    set app(next) { app = next; },
+    restart: async () => {
+      await app.close();
+      app = await buildApp({ databaseUrl: url.href });
+    },
+    close: () => app.close(),
+  };
+}
+
+export interface Booked {
+  readonly vehicleId: string;
+  readonly jobId: string;
+  readonly layout: Layout;
+  readonly slot: (kind: string, corner?: string) => string;
+}
+
+/** Books in a vehicle from a template. */
+export async function bookIn(who: Visitor, template = 'coupe_disc_disc_tandem_servo', over: Record<string, unknown> = {}): Promise<Booked> {
+  const vehicleId = v7();
+  const jobId = v7();
+  const layout = buildLayout(template, v7(), vehicleId, v7);
+  const answer = await who.ask('POST', '/api/vehicles', {
+    vehicleId, layout, owner: { name: 'Ada Fenwick', contact: '555 0100' },
+    vehicle: { tag: `V ${v7().slice(-6)}`, name: 'Test coupé', make: 'Tavell', model: 'Corrie', year: 1971, variant: 'GT', body: 'coupé', use: 'seasonal', climate: 'temperate', storage: 'dry', standsYears: null, distanceUnit: 'km' },
+    job: { id: jobId, kind: 'overhaul', complaint: 'Judder', wants: 'Sound brakes', fluidKnown: '', promised: null, scopeCorners: ['FL', 'FR'], ...over },
+  });
+  if (answer.status !== 200) throw new Error(JSON.stringify(answer.body));
+  return {
+    vehicleId, jobId, layout,
+    slot: (kind, corner) => layout.slots.find((s) => s.kind === kind && (corner === undefined || s.corner === corner))?.id ?? '',
+  };
+}
+
+/** A past job as a bundle, so that lives and rates have something to stand on. */
+export const emptyBundle: Bundle = { events: {} };

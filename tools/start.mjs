@@ -1,0 +1,26 @@
+import { join } from 'node:path';
+import { openCluster } from './lib/cluster.mjs';
+import { checkNode, ensureBuilt, ensureModules, ensurePackages, portFree, ROOT } from './lib/machine.mjs';
+import { run, say, Stop } from './lib/say.mjs';
+import { startServer, untilStopped } from './lib/serve.mjs';
+
+/** The shop's own book. With DATABASE_URL set, that server is used and no cluster is made. */
+await run(async () => {
+  const port = Number(process.env.PORT ?? 4680);
+  checkNode();
+  if (!(await portFree(port))) throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm start`);
+  const own = !process.env.DATABASE_URL;
+  if (own) ensurePackages();
+  ensureModules();
+  ensureBuilt();
+  const cluster = own ? await openCluster(join(ROOT, '.dauer', 'shop')) : null;
+  let server;
+  try {
+    server = await startServer({ databaseUrl: process.env.DATABASE_URL ?? cluster.database('dauer'), port });
+  } catch (error) {
+    cluster?.stop();
+    throw error;
+  }
+  say(`\nDauer is at ${server.url}\nThe first one to open it makes the first lead’s account. Ctrl-C stops it; everything is kept in .dauer.`);
+  await untilStopped(server, cluster);
+});

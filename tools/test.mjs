@@ -1,0 +1,68 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openCluster } from './lib/cluster.mjs';
+import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
+import { run, say } from './lib/say.mjs';
+
+/** Everything that has to hold: lint, types, import rules, and the tests on a real database and in a real browser. */
+const totals = { passed: 0, failed: 0, skipped: 0 };
+
+function check(name, command, args) {
+  const begun = Date.now();
+  const done = spawnSync(command, args, { cwd: ROOT, encoding: 'utf8', maxBuffer: 2 ** 26 });
+  const ok = done.status === 0;
+  totals[ok ? 'passed' : 'failed'] += 1;
+  say(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
+  if (!ok) say(`${done.stdout}${done.stderr}`.trim());
+}
+
+/** Runs mocha; a run that leaves no report counts as one failure. */
+function mocha(name, files, env, scratch) {
+  return new Promise((resolve) => {
+    const report = join(scratch, `${name}.json`);
+    const begun = Date.now();
+    say(`\n${name}`);
+    const child = spawn(process.execPath, ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...files], {
+      cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env, DAUER_REPORT: report },
+    });
+    child.on('exit', () => {
+      const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { passed: 0, failed: 1, skipped: 0 };
+      if (!existsSync(report)) say(`FAIL ${name}: the run ended without a report`);
+      for (const key of Object.keys(totals)) totals[key] += counts[key];
+      say(`${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
+      resolve();
+    });
+  });
+}
+
+await run(async () => {
+  checkNode();
+  ensurePackages({ browser: true });
+  ensureModules();
+  ensureBuilt();
+  const only = process.argv.slice(2);
+  const wanted = (name) => only.length === 0 || only.includes(name);
+  const bin = (name) => join('node_modules', '.bin', name);
+  if (wanted('lint')) check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+  if (wanted('types')) {
+    check('types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.json']);
+    check('types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json']);
+  }
+  if (wanted('rules')) check('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'web/src', 'demo/src']);
+  const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
+  if (wanted('core')) await mocha('core', ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts'], {}, scratch);
+  if (wanted('web')) await mocha('web', ['web/test/**/*.test.ts'], {}, scratch);
+  if (wanted('server') || wanted('e2e')) {
+    const quick = wanted('server') ? await openCluster(join(mkdtempSync(join(tmpdir(), 'dauer-pg-')), 'q'), { durable: false }) : null;
+    if (quick) {
+      await mocha('server', ['server/test/**/*.test.ts'], { DAUER_TEST_DATABASE: quick.database('test') }, scratch);
+      quick.destroy();
+    }
+    if (wanted('e2e')) await mocha('e2e', ['e2e/**/*.test.ts'], {}, scratch);
+  }
+  rmSync(scratch, { recursive: true, force: true });
+  say(`\n${totals.passed} passed, ${totals.failed} failed, ${totals.skipped} skipped`);
+  process.exit(totals.failed === 0 && totals.passed > 0 ? 0 : 1);
+});
