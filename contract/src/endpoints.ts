@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { endpoint, type Feature, none } from './endpoint.ts';
-import { EVENTS, stored } from './events.ts';
-import { day, id, instant, name, problem, role, verdict, words } from './primitives.ts';
+import { type EventFamily, EVENTS, stored } from './events.ts';
+import { day, id, instant, name, role, verdict, words } from './primitives.ts';
 import * as t from './things.ts';
 
 const ofJob = z.object({ jobId: id });
@@ -169,4 +169,11 @@ const rack = {
 /** The one table of endpoints. The server registers from it, the client is typed from it. */
 export const ENDPOINTS = { ...shop, ...yard, ...bookin, ...work, ...parts, ...limits, ...rack };
 export type EndpointName = keyof typeof ENDPOINTS;
-export { problem };
+
+/** The endpoint that takes events of a family. */
+export const EVENT_ENDPOINT = {
+  sets: 'beginSet', readings: 'takeReading', takeBacks: 'takeBack', findings: 'find', observations: 'observe', decisions: 'decide', operations: 'planOperation',
+  operationEvents: 'logOperation', torques: 'logTorque', bleedPulls: 'pull', fluidServices: 'serveFluid', proofs: 'prove', acceptances: 'accept', cautionAcks: 'acknowledge',
+  partEvents: 'logPart', counters: 'readCounter',
+} as const satisfies Record<EventFamily, EndpointName>;
+

@@ -70,7 +70,9 @@ function requiredOf(book: Book, slot: Slot, sets: readonly ReadingSet[], decisio
   const asFound = decision?.option === 'replace' ? [] : programme.asFound;
   const asFitted = decision ? (programme.asFitted[decision.option] ?? []) : [];
   const line = (id: MeasurementId, phase: 'as_found' | 'as_fitted'): Required => {
-    const mine = sets.filter((s) => s.measurement === id && s.phase === phase && s.jobId === book.file.job.id);
+    // As found is said of what sat here when the job began, wherever that part is by now.
+    const from = phase === 'as_found' ? book.sets.filter((s) => s.slotId === slot.id && book.taken(s).length > 0) : sets;
+    const mine = from.filter((s) => s.measurement === id && s.phase === phase && s.jobId === book.file.job.id);
     const newest = mine.at(-1);
     const judged = newest ? judgeSet(book, newest, today) : [];
     const main = judged.find((j) => j.characteristic.id === id);
@@ -102,7 +104,7 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
   const gaugingOwed = file.job.kind !== 'fluid' && article;
   const required = gaugingOwed ? requiredOf(book, slot, sets, decision, inScope, today) : [];
   const lookRequired = gaugingOwed && inScope && programmeOf(slot.kind).look && decision?.option !== 'replace';
-  const lookDone = findings.some((f) => f.cleaning === 'after' && f.jobId === file.job.id);
+  const lookDone = book.stand(file.findings).some((f) => f.slotId === slot.id && f.cleaning === 'after' && f.jobId === file.job.id);
   const verdicts: Verdict[] = [
     ...judged.map((j) => j.verdict),
     ...findings.map((f) => FINDING_VERDICT[f.severity]),

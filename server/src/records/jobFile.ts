@@ -13,10 +13,8 @@ type EventTable = PgTable & { readonly jobId: PgColumn };
 export async function readLayout(db: Database, vehicleId: string): Promise<JobFile['layout']> {
   const [row] = await db.select().from(s.layout).where(eq(s.layout.vehicleId, vehicleId)).orderBy(desc(s.layout.createdAt), desc(s.layout.id)).limit(1);
   if (!row) throw notFound('layout');
-  const [slots, connections] = await Promise.all([
-    db.select().from(s.slot).where(eq(s.slot.layoutId, row.id)).orderBy(asc(s.slot.ordinal)),
-    db.select().from(s.connection).where(eq(s.connection.layoutId, row.id)).orderBy(asc(s.connection.id)),
-  ]);
+  const slots = await db.select().from(s.slot).where(eq(s.slot.layoutId, row.id)).orderBy(asc(s.slot.ordinal));
+  const connections = await db.select().from(s.connection).where(eq(s.connection.layoutId, row.id)).orderBy(asc(s.connection.id));
   return {
     id: row.id, vehicleId, template: row.template,
     slots: slots.map(({ layoutId: _l, ordinal: _o, ...slot }) => slot),
@@ -26,47 +24,41 @@ export async function readLayout(db: Database, vehicleId: string): Promise<JobFi
 
 /**
  * Reads everything a job stands on: its own events, and the life of the vehicle's parts and places.
- * Nothing is derived here; the core does that, from the same file, wherever it runs.
+ * One query after the other, so that a job may also be read inside a transaction. Nothing is derived here; the core does that, from the same file, wherever it runs.
  */
 export async function readJobFile(db: Database, jobId: string): Promise<JobFile> {
   const [head] = await db.select({ job: s.job, vehicle: s.vehicle }).from(s.job).innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId)).where(eq(s.job.id, jobId));
   if (!head) throw notFound('job');
-  const [layout, jobs] = await Promise.all([
-    readLayout(db, head.vehicle.id),
-    db.select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
-      .from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).where(eq(s.job.vehicleId, head.vehicle.id)).orderBy(desc(s.job.openedAt)),
-  ]);
+  const layout = await readLayout(db, head.vehicle.id);
+  const jobs = await db.select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
+    .from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).where(eq(s.job.vehicleId, head.vehicle.id)).orderBy(desc(s.job.openedAt));
   const allJobs = jobs.map((j) => j.id);
   const slotIds = layout.slots.map((x) => x.id);
   const ofJob = (t: EventTable): SQL => eq(t.jobId, jobId);
   const ofVehicle = (t: EventTable): SQL => inArray(t.jobId, allJobs);
   const lived = db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds));
-  const [partEvents, sets, takeBacks, findings, observations, decisions, operations, operationEvents, torques, bleedPulls, fluidServices, proofs, acceptances, cautionAcks, counters, limits, people, release] = await Promise.all([
-    db.select().from(s.partEvent).where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived))),
-    db.select().from(s.readingSet).where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived))),
-    db.select().from(s.takeBack).where(ofVehicle(s.takeBack)),
-    db.select().from(s.finding).where(ofVehicle(s.finding)),
-    db.select().from(s.observation).where(ofJob(s.observation)),
-    db.select().from(s.decision).where(ofJob(s.decision)),
-    db.select().from(s.operation).where(ofJob(s.operation)),
-    db.select().from(s.operationEvent).where(ofJob(s.operationEvent)),
-    db.select().from(s.torque).where(ofJob(s.torque)),
-    db.select().from(s.bleedPull).where(ofJob(s.bleedPull)),
-    db.select().from(s.fluidService).where(ofVehicle(s.fluidService)),
-    db.select().from(s.proof).where(ofJob(s.proof)),
-    db.select().from(s.acceptance).where(ofJob(s.acceptance)),
-    db.select().from(s.cautionAck).where(ofJob(s.cautionAck)),
-    db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id)),
-    readLimits(db, head.vehicle.id),
-    readPeople(db),
-    db.select().from(s.release).where(eq(s.release.jobId, jobId)),
-  ]);
+  const partEvents = await db.select().from(s.partEvent).where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived)));
+  const sets = await db.select().from(s.readingSet).where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived)));
+  const takeBacks = await db.select().from(s.takeBack).where(ofVehicle(s.takeBack));
+  const findings = await db.select().from(s.finding).where(ofVehicle(s.finding));
+  const observations = await db.select().from(s.observation).where(ofJob(s.observation));
+  const decisions = await db.select().from(s.decision).where(ofJob(s.decision));
+  const operations = await db.select().from(s.operation).where(ofJob(s.operation));
+  const operationEvents = await db.select().from(s.operationEvent).where(ofJob(s.operationEvent));
+  const torques = await db.select().from(s.torque).where(ofJob(s.torque));
+  const bleedPulls = await db.select().from(s.bleedPull).where(ofJob(s.bleedPull));
+  const fluidServices = await db.select().from(s.fluidService).where(ofVehicle(s.fluidService));
+  const proofs = await db.select().from(s.proof).where(ofJob(s.proof));
+  const acceptances = await db.select().from(s.acceptance).where(ofJob(s.acceptance));
+  const cautionAcks = await db.select().from(s.cautionAck).where(ofJob(s.cautionAck));
+  const counters = await db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id));
+  const limits = await readLimits(db, head.vehicle.id);
+  const people = await readPeople(db);
+  const release = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
   const partIds = [...new Set(partEvents.map((e) => e.partId))];
   const setIds = sets.map((x) => x.id);
-  const [parts, readings] = await Promise.all([
-    partIds.length > 0 ? db.select().from(s.part).where(inArray(s.part.id, partIds)) : [],
-    setIds.length > 0 ? db.select().from(s.reading).where(inArray(s.reading.setId, setIds)) : [],
-  ]);
+  const parts = partIds.length > 0 ? await db.select().from(s.part).where(inArray(s.part.id, partIds)) : [];
+  const readings = setIds.length > 0 ? await db.select().from(s.reading).where(inArray(s.reading.setId, setIds)) : [];
   const gauges = await readGauges(db);
   const [kept] = release;
   return {

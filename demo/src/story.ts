@@ -1,0 +1,183 @@
+import type { Bundle, EventFamily, Recorded } from '@dauer/contract';
+import {
+  buildLayout, type Corner, type EventBase, type Job, type JobKind, KIND_FACTS, type Layout, type LimitVersion, MEASUREMENTS, type MeasurementId, type OptionId,
+  parseQuantity, type Phase, plannedPositions, type Position, type Slot, type UnitId, type Vehicle,
+} from '@dauer/core';
+import { v7 } from 'uuid';
+
+type Written = { [F in EventFamily]?: Recorded<F>[] };
+type Fields<F extends EventFamily> = Omit<Recorded<F>, keyof EventBase>;
+
+const DAY = 86400000;
+
+/** Writes down what happened in the demonstration shop, dated relative to a day, as an import bundle. */
+export class Story {
+  readonly people: NonNullable<Bundle['people']> = [];
+  readonly gauges: NonNullable<Bundle['gauges']> = [];
+  readonly limits: LimitVersion[] = [];
+  readonly vehicles: { vehicle: Vehicle; layout: Layout }[] = [];
+  readonly jobs: Job[] = [];
+  readonly parts: NonNullable<Bundle['parts']> = [];
+  readonly events: Written = {};
+  readonly releases: NonNullable<Bundle['releases']> = [];
+  private readonly today: number;
+  constructor(today: number) {
+    this.today = today;
+  }
+  /** Instant some days and hours ago. */
+  ago(days: number, hours = 0): string {
+    return new Date(this.today - days * DAY - hours * 3600000).toISOString();
+  }
+  /** Day some days from now. */
+  day(days: number): string {
+    return new Date(this.today + days * DAY).toISOString().slice(0, 10);
+  }
+  bundle(): Bundle {
+    return {
+      people: this.people, gauges: this.gauges, limits: this.limits, vehicles: this.vehicles.map((v) => structuredClone(v) as NonNullable<Bundle['vehicles']>[number]),
+      jobs: this.jobs.map((j) => ({ ...j, scopeCorners: [...j.scopeCorners] })), parts: this.parts, events: this.events as Bundle['events'], releases: this.releases,
+    };
+  }
+}
+
+/** One job being told: who does it, and the time moving on a minute with every event. */
+export class Telling {
+  private at: number;
+  private readonly written: Written;
+  readonly story: Story;
+  readonly car: Car;
+  readonly jobId: string;
+  author: string;
+  constructor(story: Story, car: Car, jobId: string, author: string, startedAt: string) {
+    this.story = story;
+    this.car = car;
+    this.jobId = jobId;
+    this.author = author;
+    this.at = Date.parse(startedAt);
+    this.written = story.events;
+  }
+  /** Goes on at another time. */
+  later(instant: string): this {
+    this.at = Date.parse(instant);
+    return this;
+  }
+  by(author: string): this {
+    this.author = author;
+    return this;
+  }
+  add<F extends EventFamily>(family: F, fields: Fields<F>): string {
+    this.at += 60000;
+    const happenedAt = new Date(this.at).toISOString();
+    const id = v7({ msecs: this.at });
+    const row = { id, jobId: this.jobId, authorId: this.author, device: 'bench', happenedAt, recordedAt: happenedAt, corrects: null, ...fields };
+    const list = (this.written[family] ?? []) as unknown[];
+    list.push(row);
+    this.written[family] = list as Written[F];
+    return id;
+  }
+  gauge(slot: Slot, measurement: MeasurementId, phase: Phase, gaugeVersionId: string, figures: readonly string[], surface: 'clean' | 'dirty' = 'clean'): void {
+    const count = measurement === 'pad_lining' ? 4 : measurement === 'drum_diameter' ? Math.round(figures.length / 3) : figures.length;
+    const setId = this.add('sets', { slotId: slot.id, partId: this.car.partIn(slot), measurement, phase, surface, cold: true, averages: false, count });
+    const positions = plannedPositions(measurement, count);
+    figures.forEach((typed, i) => {
+      const position = positions[i];
+      if (position) this.read(setId, position, measurement, gaugeVersionId, typed);
+    });
+  }
+  private read(setId: string, { frame, angleDeg, place }: Position, measurement: MeasurementId, gaugeVersionId: string, typed: string): void {
+    const unit: UnitId = MEASUREMENTS[measurement].unit;
+    const q = parseQuantity(typed, MEASUREMENTS[measurement].kind, unit);
+    this.add('readings', { setId, frame, angleDeg, place, pass: 1, gaugeVersionId, typed, unit, canonical: q.canonical, resolution: q.resolution, fraction: q.fraction });
+  }
+  look(slot: Slot, words: string, severity: 'note' | 'watch' | 'doubt' | 'reject' = 'note', rulesOut: OptionId[] = []): void {
+    this.add('findings', { slotId: slot.id, partId: this.car.partIn(slot), words, severity, cleaning: 'after', rulesOut, settles: null });
+  }
+  see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
+    this.add('observations', { code, corner, state });
+  }
+  decide(slot: Slot, option: OptionId, reason = ''): void {
+    this.add('decisions', { slotId: slot.id, partId: this.car.partIn(slot), option, reason, reviewOn: null });
+  }
+  counter(typed: string): void {
+    this.add('counters', { vehicleId: this.car.vehicle.id, typed, km: parseQuantity(typed, 'distance_run', 'km').canonical });
+  }
+  torque(point: string, slot: Slot | null, target: string, typed: string): void {
+    this.add('torques', {
+      slotId: slot?.id ?? null, point, targetTyped: target, target: parseQuantity(target, 'torque', 'Nm').canonical, typed, unit: 'Nm', canonical: parseQuantity(typed, 'torque', 'Nm').canonical, wrench: 'W-02',
+    });
+  }
+  prove(item: string, result: 'passed' | 'gone' = 'passed', corner: Corner | null = null, note = ''): void {
+    this.add('proofs', { item, slotId: null, corner, result, note });
+  }
+  fitNew(slot: Slot, tag: string | null, partNumber: string | null, note: string): string {
+    const partId = v7();
+    this.story.parts.push({ id: partId, tag, kind: slot.kind, name: slot.name, partNumber, note: '' });
+    const old = this.car.partIn(slot);
+    if (old) this.add('partEvents', { partId: old, kind: 'removed', slotId: slot.id, note: '' });
+    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note });
+    this.car.sits.set(slot.id, partId);
+    return partId;
+  }
+  part(slot: Slot, kind: 'removed' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated', note: string): void {
+    const partId = this.car.partIn(slot);
+    if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, note });
+  }
+  fluid(product: string, batch: string): void {
+    this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false });
+    for (const bleeder of this.car.layout.slots.filter((s) => s.kind === 'bleeder')) {
+      this.add('bleedPulls', { slotId: bleeder.id, volumeTyped: '120 mL', volumeMl: 120, colour: 'clear', air: 'none', closed: true });
+    }
+  }
+  release(by: string): void {
+    this.at += 3600000;
+    this.story.releases.push({ id: v7({ msecs: this.at }), jobId: this.jobId, releasedBy: by, releasedAt: new Date(this.at).toISOString() });
+  }
+}
+
+/** A vehicle of the shop, with what sits where while its story is told. */
+export class Car {
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly sits = new Map<string, string>();
+  private readonly story: Story;
+  constructor(story: Story, facts: Omit<Vehicle, 'id' | 'ownerId' | 'version'>, template: string) {
+    this.story = story;
+    this.vehicle = { id: v7(), ownerId: null, version: 1, ...facts };
+    this.layout = buildLayout(template, v7(), this.vehicle.id, v7);
+    story.vehicles.push({ vehicle: this.vehicle, layout: this.layout });
+  }
+  slot(kind: Slot['kind'], corner: Corner | null = null, name?: string): Slot {
+    const found = this.layout.slots.find((s) => s.kind === kind && s.corner === corner && (name === undefined || s.name === name));
+    if (!found) throw new Error(`no ${kind} at ${corner ?? 'the vehicle'}`);
+    return found;
+  }
+  all(kind: Slot['kind']): Slot[] {
+    return this.layout.slots.filter((s) => s.kind === kind);
+  }
+  partIn(slot: Slot): string | null {
+    return this.sits.get(slot.id) ?? null;
+  }
+  job(author: string, startedAt: string, over: Partial<Job> & { complaint: string; kind?: JobKind }): Telling {
+    const id = v7({ msecs: Date.parse(startedAt) });
+    this.story.jobs.push({
+      id, vehicleId: this.vehicle.id, kind: 'overhaul', wants: 'Safe and quiet, original parts where they hold.', fluidKnown: 'unknown', promised: null,
+      scopeCorners: ['FL', 'FR', 'RL', 'RR'], openedAt: startedAt, openedBy: author, version: 1, ...over,
+    });
+    const telling = new Telling(this.story, this, id, author, startedAt);
+    if (this.sits.size === 0) this.findParts(telling);
+    return telling;
+  }
+  private findParts(telling: Telling): void {
+    for (const slot of this.layout.slots.filter((s) => KIND_FACTS[s.kind].article)) {
+      const partId = v7();
+      this.story.parts.push({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' });
+      telling.add('partEvents', { partId, kind: 'found', slotId: slot.id, note: '' });
+      this.sits.set(slot.id, partId);
+    }
+  }
+  /** Binds a tag to what sits in a slot. */
+  tag(slot: Slot, tag: string): void {
+    const part = this.story.parts.find((p) => p.id === this.sits.get(slot.id));
+    if (part) part.tag = tag;
+  }
+}

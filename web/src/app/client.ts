@@ -1,0 +1,66 @@
+import { type Endpoint, ENDPOINTS, type EndpointName, type Problem } from '@dauer/contract';
+import type { z } from 'zod';
+
+/** A problem that the server stated, or that kept us from asking it. */
+export class ApiProblem extends Error {
+  readonly status: number;
+  readonly code: string;
+  readonly problem: Problem | null;
+  constructor(status: number, code: string, message: string, problem: Problem | null = null) {
+    super(message);
+    this.status = status;
+    this.code = code;
+    this.problem = problem;
+  }
+  /** Whether asking again later can help. */
+  get passes(): boolean {
+    return this.status === 0 || this.status === 401 || this.status === 429 || this.status >= 500;
+  }
+}
+
+type E<N extends EndpointName> = (typeof ENDPOINTS)[N];
+interface Args<N extends EndpointName> {
+  readonly params?: z.input<E<N>['params']>;
+  readonly query?: z.input<E<N>['query']>;
+  readonly body?: z.input<E<N>['body']>;
+}
+
+let onSignedOut: () => void = () => undefined;
+export function whenSignedOut(f: () => void): void {
+  onSignedOut = f;
+}
+
+function isProblem(value: unknown): value is Problem {
+  return typeof value === 'object' && value !== null && 'code' in value && 'detail' in value;
+}
+
+/**
+ * Calls an endpoint of the contract.
+ * @throws ApiProblem with status 0 where the server could not be reached
+ */
+export async function call<N extends EndpointName>(name: N, args: Args<N> = {}): Promise<z.output<E<N>['reply']>> {
+  const line: Endpoint = ENDPOINTS[name];
+  const values = new Map<string, unknown>(Object.entries(args.params ?? {}));
+  let url: string = line.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String(values.get(key))));
+  const query = new URLSearchParams(Object.entries(args.query ?? {}).flatMap(([k, v]) => (v === undefined ? [] : [[k, String(v)]])));
+  if (query.size > 0) url += `?${query.toString()}`;
+  let reply: Response;
+  try {
+    reply = await fetch(url, {
+      method: line.method, credentials: 'same-origin', signal: AbortSignal.timeout(20000),
+      ...(args.body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(args.body) }),
+    });
+  } catch {
+    throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now. What you entered is kept here.');
+  }
+  const content: unknown = await reply.json().catch(() => null);
+  if (reply.ok) return content as z.output<E<N>['reply']>;
+  const problem = isProblem(content) ? content : null;
+  if (reply.status === 401 && name !== 'signIn' && name !== 'me') onSignedOut();
+  throw new ApiProblem(reply.status, problem?.code ?? 'broken', problem?.detail ?? 'The server answered in a way that cannot be read.', problem);
+}
+
+/** The sentence of any error. */
+export function sentenceOf(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}

@@ -1,0 +1,52 @@
+import type { EventFamily, Recorded, Sent } from '@dauer/contract';
+import { type EventBase, type JobFile, MEASUREMENTS, type Part, parseQuantity } from '@dauer/core';
+import type { Waiting } from './outbox.ts';
+
+function base(item: Waiting): EventBase {
+  const { id, happenedAt, device } = item.body;
+  return { id, jobId: item.jobId, authorId: item.authorId, device, happenedAt, recordedAt: happenedAt, corrects: item.body.corrects ?? null };
+}
+
+/** What an event will be once it is in the book: the same core makes the same of it there. */
+function recordOf(item: Waiting, file: JobFile): object {
+  const own = { ...item.body, ...base(item) };
+  switch (item.family) {
+    case 'readings': {
+      const sent = item.body as Sent<'readings'>;
+      const set = file.sets.find((s) => s.id === sent.setId);
+      const q = parseQuantity(sent.typed, MEASUREMENTS[set?.measurement ?? 'rotor_thickness'].kind, sent.unit);
+      return { ...own, canonical: q.canonical, resolution: q.resolution, fraction: q.fraction };
+    }
+    case 'torques': {
+      const sent = item.body as Sent<'torques'>;
+      return { ...own, target: parseQuantity(sent.targetTyped, 'torque', sent.unit).canonical, canonical: parseQuantity(sent.typed, 'torque', sent.unit).canonical };
+    }
+    case 'bleedPulls': return { ...own, volumeMl: parseQuantity((item.body as Sent<'bleedPulls'>).volumeTyped, 'volume', 'mL').canonical };
+    case 'counters': {
+      const sent = item.body as Sent<'counters'>;
+      return { ...own, vehicleId: file.vehicle.id, km: parseQuantity(sent.typed, 'distance_run', sent.unit).canonical };
+    }
+    default: return own;
+  }
+}
+
+/** A file with one more event; one that is there already is replaced. */
+export function withRecord<F extends EventFamily>(file: JobFile, family: F, record: Recorded<F>): JobFile {
+  const list: readonly { readonly id: string }[] = file[family];
+  return { ...file, [family]: [...list.filter((e) => e.id !== record.id), record] };
+}
+
+function describedPart(item: Waiting): Part | null {
+  if (item.family !== 'partEvents') return null;
+  const sent = item.body as Sent<'partEvents'>;
+  return sent.part ? { id: sent.partId, ...sent.part } : null;
+}
+
+/** A file with everything that waits on this device laid over it. */
+export function withWaiting(file: JobFile, items: readonly Waiting[]): JobFile {
+  return items.filter((i) => i.jobId === file.job.id && i.aside === null).reduce((so, item) => {
+    const part = describedPart(item);
+    const known = part && !so.parts.some((p) => p.id === part.id) ? { ...so, parts: [...so.parts, part] } : so;
+    return withRecord(known, item.family, recordOf(item, known) as Recorded<EventFamily>);
+  }, file);
+}

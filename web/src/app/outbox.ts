@@ -1,0 +1,98 @@
+import { EVENT_ENDPOINT, type EventFamily, type Sent } from '@dauer/contract';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { ApiProblem, call, sentenceOf } from './client.ts';
+
+/** An event that is kept on this device until the book has it. */
+export interface Waiting<F extends EventFamily = EventFamily> {
+  readonly seq?: number;
+  readonly jobId: string;
+  readonly authorId: string;
+  readonly family: F;
+  readonly body: Sent<F>;
+  /** Why the server would not take it; null while it waits to be sent. */
+  aside: string | null;
+}
+
+interface Schema extends DBSchema {
+  outbox: { key: number; value: Waiting };
+}
+
+/** Keeps events here first, with a strictly durable commit, and sends them in their order. */
+export const useOutbox = defineStore('outbox', () => {
+  const items = ref<Waiting[]>([]);
+  const trouble = ref<string | null>(null);
+  const sending = ref(false);
+  let db: IDBPDatabase<Schema> | null = null;
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  let stored: (item: Waiting, record: unknown) => void = () => undefined;
+
+  async function open(): Promise<void> {
+    try {
+      db = await openDB<Schema>('dauer', 1, { upgrade: (d) => void d.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }) });
+      items.value = await db.getAll('outbox');
+    } catch {
+      db = null;
+    }
+    void flush();
+  }
+  function whenStored(f: (item: Waiting, record: unknown) => void): void {
+    stored = f;
+  }
+  async function keep(item: Waiting): Promise<void> {
+    const plain: Waiting = JSON.parse(JSON.stringify(item)) as Waiting;
+    const shown: Waiting = { ...plain };
+    items.value.push(shown);
+    if (db) {
+      const tx = db.transaction('outbox', 'readwrite', { durability: 'strict' });
+      const seq = await tx.store.add(plain);
+      await tx.done;
+      const at = items.value.findIndex((i) => i.body.id === plain.body.id);
+      const found = items.value[at];
+      if (found) items.value[at] = { ...found, seq };
+    }
+    void flush();
+  }
+  async function forget(item: Waiting): Promise<void> {
+    items.value = items.value.filter((i) => i.body.id !== item.body.id);
+    if (db && item.seq !== undefined) await db.delete('outbox', item.seq);
+  }
+  async function setAside(item: Waiting, reason: string | null): Promise<void> {
+    const found = items.value.find((i) => i.body.id === item.body.id);
+    if (!found) return;
+    found.aside = reason;
+    if (db && found.seq !== undefined) await db.put('outbox', JSON.parse(JSON.stringify(found)) as Waiting);
+  }
+  async function flush(): Promise<void> {
+    if (sending.value) return;
+    sending.value = true;
+    if (timer) clearTimeout(timer);
+    timer = null;
+    for (let next = items.value.find((i) => i.aside === null); next; next = items.value.find((i) => i.aside === null)) {
+      try {
+        const answer = (await call(EVENT_ENDPOINT[next.family] as 'takeBack', { params: { jobId: next.jobId }, body: next.body as Sent<'takeBacks'> })) as { record: unknown };
+        stored(next, answer.record);
+        await forget(next);
+        trouble.value = null;
+      } catch (error) {
+        if (error instanceof ApiProblem && !error.passes) {
+          await setAside(next, error.message);
+          continue;
+        }
+        trouble.value = sentenceOf(error);
+        timer = setTimeout(() => void flush(), 2500);
+        break;
+      }
+    }
+    sending.value = false;
+  }
+  async function retry(item: Waiting): Promise<void> {
+    await setAside(item, null);
+    await flush();
+  }
+  const unsent = computed(() => items.value.filter((i) => i.aside === null).length);
+  const aside = computed(() => items.value.filter((i) => i.aside !== null));
+  window.addEventListener('online', () => void flush());
+  return { items, trouble, unsent, aside, open, keep, forget, retry, flush, whenStored };
+});

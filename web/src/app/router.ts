@@ -1,0 +1,30 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useSession } from './session.ts';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'yard', component: () => import('../features/yard/YardScreen.vue'), meta: { title: 'Yard' } },
+    { path: '/sign-in', name: 'sign-in', component: () => import('../features/shop/SignInScreen.vue'), meta: { open: true, title: 'Sign in' } },
+    { path: '/book-in', component: () => import('../features/bookin/BookInScreen.vue'), meta: { title: 'Book in' } },
+    { path: '/jobs/:jobId/sheet', component: () => import('../features/prove/SheetScreen.vue'), meta: { title: 'Hand-back sheet' } },
+    { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: { title: 'Job' } },
+    { path: '/parts', component: () => import('../features/parts/PartsScreen.vue'), meta: { title: 'Parts' } },
+    { path: '/parts/:id', component: () => import('../features/parts/PartScreen.vue'), meta: { title: 'Part' } },
+    { path: '/limits', component: () => import('../features/limits/LimitsScreen.vue'), meta: { title: 'Limits' } },
+    { path: '/gauges', component: () => import('../features/rack/GaugesScreen.vue'), meta: { title: 'Gauges' } },
+    { path: '/shop', component: () => import('../features/shop/ShopScreen.vue'), meta: { title: 'Shop' } },
+    { path: '/:rest(.*)', component: () => import('./NothingHere.vue'), meta: { title: 'Nothing here' } },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  const session = useSession();
+  if (!session.asked) await session.resume();
+  if (!session.person && !to.meta['open']) return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
+  if (session.person && to.name === 'sign-in') return { name: 'yard' };
+  return true;
+});
+router.afterEach((to) => {
+  document.title = `${String(to.meta['title'] ?? '')} · Dauer`;
+});

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { type Component, mm, type OptionId, optionsOf, placeName, VERDICT_WORD } from '@dauer/core';
+import { computed, ref, watch } from 'vue';
+import ChoiceRow from '../../fittings/ChoiceRow.vue';
+import VerdictMark from '../../fittings/VerdictMark.vue';
+
+const props = defineProps<{ component: Component; writable: boolean; warning: string | null; picked: boolean }>();
+const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string] }>();
+const reason = ref(props.component.decision?.reason ?? '');
+const wanted = ref<OptionId | null>(null);
+watch(() => props.component.decision, (d) => { reason.value = d?.reason ?? ''; wanted.value = null; });
+const options = computed(() => optionsOf(props.component.slot.kind, props.component.judged, props.component.findings, props.component.runout));
+const out = computed(() => options.value.filter((o) => o.ruledOut !== null));
+const chosen = computed(() => wanted.value ?? props.component.decision?.option ?? null);
+/** What speaks: the worst figure or finding, in a line. */
+const because = computed(() => {
+  const bad = props.component.judged.find((j) => j.verdict === props.component.verdict && j.verdict !== 'holds');
+  if (bad) return `${bad.characteristic.short} ${mm(bad.reduced.value, bad.reduced.decimals)}, ${VERDICT_WORD[bad.verdict].toLowerCase()}`;
+  const told = props.component.findings.find((f) => f.severity !== 'note');
+  return told?.words ?? (props.component.verdict === 'holds' ? '' : 'not everything is gauged yet');
+});
+function choose(option: OptionId): void {
+  if (option === 'put_off' && reason.value.trim() === '') wanted.value = option;
+  else emit('decide', option, reason.value.trim());
+}
+</script>
+
+<template>
+  <div class="row" :class="{ picked }">
+    <button class="name" type="button" @click="emit('pick')"><VerdictMark v-if="component.verdict" :verdict="component.verdict" /><b class="plate-font">{{ placeName(component.slot) }}</b></button>
+    <span class="because second small">{{ because }}</span>
+    <ChoiceRow :model-value="chosen" :options="options.map((o) => ({ value: o.id, label: o.name, off: o.ruledOut }))" :label="`What is done with the ${placeName(component.slot).toLowerCase()}`" :disabled="!writable" @update:model-value="choose" />
+    <p v-for="o in out" :key="o.id" class="out small">{{ o.name }} is ruled out. {{ o.ruledOut }}</p>
+    <p v-if="warning" class="out small"><b>Pair:</b> {{ warning }}</p>
+    <form v-if="writable && (wanted === 'put_off' || component.decision)" class="why" @submit.prevent="chosen && emit('decide', chosen, reason.trim())"><v-text-field v-model="reason" density="compact" :label="wanted === 'put_off' ? 'Why it is put off (goes on the hand-back sheet)' : 'Reason'" :autofocus="wanted === 'put_off'" /><button v-if="reason.trim() !== (component.decision?.reason ?? '')" class="act slim" type="submit">Keep the reason</button></form>
+    <p v-else-if="component.decision?.reason" class="second small out">{{ component.decision.reason }}</p>
+  </div>
+</template>
+
+<style scoped>
+.row { display: grid; grid-template-columns: 230px minmax(0, 1fr) auto; gap: 2px 16px; align-items: center; padding: 6px 0; border-bottom: 1px solid var(--hair); }
+.picked { background: linear-gradient(90deg, var(--blue-tint) 4px, transparent 4px); }
+.name { display: flex; gap: 10px; align-items: center; min-height: 44px; background: none; border: 0; padding: 0 0 0 8px; color: var(--blue); cursor: pointer; text-align: left; font-size: 18px; }
+.because { line-height: 18px; }
+.out, .why { grid-column: 2 / -1; }
+.why { display: flex; gap: 8px; max-width: 640px; padding: 2px 0 6px; }
+@media (max-width: 1180px) { .row { grid-template-columns: 1fr; } .out, .why { grid-column: 1; } }
+</style>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { fixed, PAD_CORNERS, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
+
+/** The two pads, face to face, with their four corners. */
+const props = defineProps<{ positions: readonly PlannedPosition[]; taken: readonly Taken[]; now: number; decimals: number }>();
+const emit = defineEmits<{ go: [index: number] }>();
+const PADS = ['inner', 'outer'] as const;
+const at = (pad: string, corner: string) => {
+  const index = props.positions.findIndex((p) => p.place === `${pad}: ${corner}`);
+  const p = props.positions[index];
+  return { index, taken: p ? (props.taken.find((t) => t.key === positionKey(p)) ?? null) : null };
+};
+const least = () => Math.min(...props.taken.map((t) => t.value));
+</script>
+
+<template>
+  <div class="pads">
+    <section v-for="pad in PADS" :key="pad" class="pad" :aria-label="`${pad} pad`">
+      <h3>{{ pad === 'inner' ? 'Inner pad' : 'Outer pad' }}</h3>
+      <div class="face">
+        <button v-for="c in PAD_CORNERS" :key="c" type="button" class="corner" :class="{ now: at(pad, c).index === now, least: at(pad, c).taken && at(pad, c).taken?.value === least() }" @click="emit('go', at(pad, c).index)">
+          <span class="fig">{{ at(pad, c).taken ? fixed(at(pad, c).taken?.value ?? 0, decimals) : '·' }}</span><span class="second small">{{ c }}</span>
+        </button>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.pads { display: grid; grid-template-columns: repeat(auto-fit, minmax(250px, 1fr)); gap: 24px; max-width: 640px; }
+.face { display: grid; grid-template-columns: 1fr 1fr; gap: 4px; padding: 6px; border: 1.5px solid var(--ink); border-radius: 2px; background: var(--plate); }
+.corner { display: grid; justify-items: center; min-height: 60px; align-content: center; border: 1px solid var(--hair); background: none; cursor: pointer; border-radius: 2px; }
+.corner .fig { font-size: 17px; }
+.corner.now { outline: 2.5px solid var(--blue); background: var(--blue-tint); }
+.corner.least .fig { font-weight: 700; }
+</style>

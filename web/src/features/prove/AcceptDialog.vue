@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import type { Obligation } from '@dauer/core';
+import { ref } from 'vue';
+import { v7 } from 'uuid';
+import { call, sentenceOf } from '../../app/client.ts';
+import { useJob } from '../../app/job.ts';
+import { useSession } from '../../app/session.ts';
+
+const props = defineProps<{ obligation: Obligation }>();
+const emit = defineEmits<{ close: [] }>();
+const job = useJob();
+const session = useSession();
+const reason = ref('');
+const problem = ref('');
+const id = v7();
+async function accept(): Promise<void> {
+  const jobId = job.state?.file.job.id;
+  if (!jobId) return;
+  try {
+    await call('accept', { params: { jobId }, body: { id, happenedAt: new Date().toISOString(), device: 'desk', obligation: props.obligation.key, reason: reason.value } });
+    await job.refresh();
+    emit('close');
+  } catch (error) {
+    problem.value = sentenceOf(error);
+  }
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" @update:model-value="emit('close')">
+    <form class="dialog col" @submit.prevent="accept"><h2>Accept: {{ obligation.what }}</h2><p v-if="obligation.why">{{ obligation.why }}</p><p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
+      <v-textarea v-model="reason" label="Reason" autofocus /><p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts"><button class="act" type="button" @click="emit('close')">Not now</button><button class="act main" type="submit" :disabled="reason.trim().length < 3">Accept by name</button></div></form>
+  </v-dialog>
+</template>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { v7 } from 'uuid';
+import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
+import { useJob } from '../../app/job.ts';
+import { useOutbox } from '../../app/outbox.ts';
+import { useSession } from '../../app/session.ts';
+
+const emit = defineEmits<{ close: [] }>();
+const job = useJob();
+const outbox = useOutbox();
+const session = useSession();
+const router = useRouter();
+const password = ref('');
+const problem = ref('');
+const busy = ref(false);
+const id = v7();
+async function release(): Promise<void> {
+  const jobId = job.state?.file.job.id;
+  if (!jobId) return;
+  busy.value = true;
+  problem.value = '';
+  try {
+    if (outbox.unsent > 0) throw new Error('Something is still kept here and not sent. It has to be in the book first.');
+    await call('release', { params: { jobId }, body: { id, password: password.value } });
+    await job.refresh();
+    emit('close');
+    await router.push(`/jobs/${jobId}/sheet`);
+  } catch (error) {
+    problem.value = sentenceOf(error);
+    if (error instanceof ApiProblem && error.code === 'blocked') await job.refresh();
+  }
+  busy.value = false;
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" @update:model-value="emit('close')">
+    <form class="dialog col" @submit.prevent="release"><h2>Hand back {{ job.state?.file.vehicle.tag }} {{ job.state?.file.vehicle.name }}</h2>
+      <p>What was found, done, fitted and accepted is written down for good, as it stands now. Later work is a new job.</p>
+      <v-text-field v-model="password" :label="`Password of ${session.person?.name ?? ''}`" type="password" autocomplete="current-password" autofocus />
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts"><button class="act" type="button" @click="emit('close')">Not yet</button><button class="act main" type="submit" :disabled="busy || password === ''">Hand back</button></div></form>
+  </v-dialog>
+</template>

@@ -1,0 +1,17 @@
+import { PiniaColada } from '@pinia/colada';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import './app/base.css';
+import App from './app/App.vue';
+import { useOutbox } from './app/outbox.ts';
+import { router } from './app/router.ts';
+import { applyTheme, vuetify } from './app/theme.ts';
+
+const app = createApp(App);
+app.use(createPinia());
+app.use(PiniaColada);
+app.use(vuetify);
+applyTheme();
+void useOutbox().open();
+app.use(router);
+app.mount('#app');

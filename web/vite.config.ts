@@ -1,0 +1,9 @@
+import vue from '@vitejs/plugin-vue';
+import { defineConfig } from 'vite';
+import vuetify from 'vite-plugin-vuetify';
+
+export default defineConfig({
+  plugins: [vue(), vuetify({ autoImport: true })],
+  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  server: { proxy: { '/api': 'http://127.0.0.1:4680' } },
+});
