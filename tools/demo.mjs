@@ -27,7 +27,10 @@ await run(async () => {
     server = await startServer({ databaseUrl, port, demo: true });
     if (!existsSync(loaded)) {
       say('Filling the demonstration shop …');
-      const done = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'demo/src/main.ts'), server.url], { cwd: ROOT, encoding: 'utf8' });
+      const done = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'demo/src/main.ts'), server.url], {
+        cwd: ROOT,
+        encoding: 'utf8',
+      });
       if (done.status !== 0) {
         await server.stop();
         cluster.drop('dauer');
@@ -40,6 +43,8 @@ await run(async () => {
     cluster.stop();
     throw error;
   }
-  say(`\nDauer is at ${server.url}\nSign in as ines, tomasz or ruth; the password is shown on the page. Ctrl-C stops it; what you enter is kept.`);
+  say(
+    `\nDauer is at ${server.url}\nSign in as ines, tomasz or ruth; the password is shown on the page. Ctrl-C stops it; what you enter is kept.`,
+  );
   await untilStopped(server, cluster);
 });

@@ -21,6 +21,8 @@ await run(async () => {
     cluster?.stop();
     throw error;
   }
-  say(`\nDauer is at ${server.url}\nThe first one to open it makes the first lead’s account. Ctrl-C stops it; everything is kept in .dauer.`);
+  say(
+    `\nDauer is at ${server.url}\nThe first one to open it makes the first lead’s account. Ctrl-C stops it; everything is kept in .dauer.`,
+  );
   await untilStopped(server, cluster);
 });

@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
@@ -8,6 +8,13 @@ import { run, say } from './lib/say.mjs';
 
 /** Everything that has to hold: lint, types, import rules, and the tests on a real database and in a real browser. */
 const totals = { passed: 0, failed: 0, skipped: 0 };
+
+/** A new folder that PostgreSQL's account may enter. */
+function openFolder(prefix) {
+  const folder = mkdtempSync(join(tmpdir(), prefix));
+  chmodSync(folder, 0o755);
+  return folder;
+}
 
 function check(name, command, args) {
   const begun = Date.now();
@@ -24,9 +31,15 @@ function mocha(name, files, env, scratch) {
     const report = join(scratch, `${name}.json`);
     const begun = Date.now();
     say(`\n${name}`);
-    const child = spawn(process.execPath, ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...files], {
-      cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env, DAUER_REPORT: report },
-    });
+    const child = spawn(
+      process.execPath,
+      ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...files],
+      {
+        cwd: ROOT,
+        stdio: ['ignore', 'inherit', 'inherit'],
+        env: { ...process.env, ...env, DAUER_REPORT: report },
+      },
+    );
     child.on('exit', () => {
       const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { passed: 0, failed: 1, skipped: 0 };
       if (!existsSync(report)) say(`FAIL ${name}: the run ended without a report`);
@@ -50,12 +63,21 @@ await run(async () => {
     check('types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.json']);
     check('types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json']);
   }
-  if (wanted('rules')) check('import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'web/src', 'demo/src']);
+  if (wanted('rules'))
+    check('import rules', bin('depcruise'), [
+      '--config',
+      '.dependency-cruiser.cjs',
+      'core/src',
+      'contract/src',
+      'server/src',
+      'web/src',
+      'demo/src',
+    ]);
   const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
   if (wanted('core')) await mocha('core', ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts'], {}, scratch);
   if (wanted('web')) await mocha('web', ['web/test/**/*.test.ts'], {}, scratch);
   if (wanted('server') || wanted('e2e')) {
-    const quick = wanted('server') ? await openCluster(join(mkdtempSync(join(tmpdir(), 'dauer-pg-')), 'q'), { durable: false }) : null;
+    const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false }) : null;
     if (quick) {
       await mocha('server', ['server/test/**/*.test.ts'], { DAUER_TEST_DATABASE: quick.database('test') }, scratch);
       quick.destroy();

@@ -2,10 +2,15 @@ import { z } from 'zod';
 
 export type Access = 'public' | 'reader' | 'technician' | 'lead';
 export type Feature =
-  | 'yard' | 'bookin' | 'trace' | 'gauge' | 'decide' | 'rebuild' | 'bleed' | 'prove' | 'parts' | 'limits' | 'rack' | 'shop';
+  'yard' | 'bookin' | 'trace' | 'gauge' | 'decide' | 'rebuild' | 'bleed' | 'prove' | 'parts' | 'limits' | 'rack' | 'shop';
 
 /** One line of the table of endpoints: everything server and web have to agree upon. */
-export interface Endpoint<P extends z.ZodType = z.ZodType, Q extends z.ZodType = z.ZodType, B extends z.ZodType = z.ZodType, R extends z.ZodType = z.ZodType> {
+export interface Endpoint<
+  P extends z.ZodType = z.ZodType,
+  Q extends z.ZodType = z.ZodType,
+  B extends z.ZodType = z.ZodType,
+  R extends z.ZodType = z.ZodType,
+> {
   readonly feature: Feature;
   readonly method: 'GET' | 'POST' | 'PATCH';
   /** With :params, as Fastify and the client read it. */
@@ -27,7 +32,9 @@ export const noBody = z.undefined();
 export const none = { params: nothing, query: nothing, body: noBody };
 
 /** Keeps the schemas' own types while checking the line as a whole. */
-export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(line: Endpoint<P, Q, B, R>): Endpoint<P, Q, B, R> {
+export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
+  line: Endpoint<P, Q, B, R>,
+): Endpoint<P, Q, B, R> {
   return line;
 }
 

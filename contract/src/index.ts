@@ -3,4 +3,6 @@ export * from './primitives.ts';
 export * from './endpoint.ts';
 export * from './events.ts';
 export * from './things.ts';
+export * from './bundle.ts';
 export * from './endpoints.ts';
+export type { YardJob } from './features/yard.ts';

@@ -16,6 +16,9 @@ const unitIds = [...new Set(Object.values(UNITS).flatMap((list) => list.map((u) 
 export const unitId = z.enum(unitIds as [UnitId, ...UnitId[]]);
 export const kind = z.enum(Object.keys(UNITS) as [Kind, ...Kind[]]);
 
+/** A password on its way in: ten characters or more. */
+export const password = z.string().min(10).max(200);
+
 export const role = z.enum(['reader', 'technician', 'lead']);
 export const corner = z.enum(['FL', 'FR', 'RL', 'RR']);
 export const axle = z.enum(['front', 'rear']);
@@ -25,15 +28,27 @@ export const verdict = z.enum(['holds', 'watch', 'no_limit', 'not_gauged', 'cant
 export const sentBase = z.object({ id, happenedAt: instant, device: words(80), corrects: id.nullable().default(null) });
 /** What every recorded event carries. */
 export const recordBase = z.object({
-  id, jobId: id, authorId: id, device: z.string(), happenedAt: instant, recordedAt: instant, corrects: id.nullable(),
+  id,
+  jobId: id,
+  authorId: id,
+  device: z.string(),
+  happenedAt: instant,
+  recordedAt: instant,
+  corrects: id.nullable(),
 });
 
 /** Problem details, RFC 9457, with a stable code and the fields concerned. */
-export const problem = z.object({
-  type: z.string(), title: z.string(), status: z.number().int(), code: z.string(), detail: z.string(),
-  fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
-  /** Both versions of a record that was changed meanwhile, what blocks a release, and the like. */
-  current: z.unknown().optional(),
-  blocks: z.array(z.object({ key: z.string(), stage: z.string(), what: z.string(), why: z.string().nullable() })).optional(),
-}).meta({ id: 'Problem' });
+export const problem = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.number().int(),
+    code: z.string(),
+    detail: z.string(),
+    fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+    /** Both versions of a record that was changed meanwhile, what blocks a release, and the like. */
+    current: z.unknown().optional(),
+    blocks: z.array(z.object({ key: z.string(), stage: z.string(), what: z.string(), why: z.string().nullable() })).optional(),
+  })
+  .meta({ id: 'Problem' });
 export type Problem = z.infer<typeof problem>;

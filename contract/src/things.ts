@@ -9,69 +9,183 @@ export const storage = z.enum(['heated', 'dry', 'damp', 'outside']);
 export const jobKind = z.enum(['overhaul', 'inspection', 'fluid']);
 
 export const vehicleFields = z.object({
-  tag: z.string().trim().min(1).max(20), name, make: name, model: name, year: z.number().int().min(1885).max(2100).nullable(), variant: words(60).nullable(),
-  body: words(60), use, climate, storage, standsYears: z.number().min(0).max(150).nullable(), distanceUnit: z.enum(['km', 'mi', 'none']),
+  tag: z.string().trim().min(1).max(20),
+  name,
+  make: name,
+  model: name,
+  year: z.number().int().min(1885).max(2100).nullable(),
+  variant: words(60).nullable(),
+  body: words(60),
+  use,
+  climate,
+  storage,
+  standsYears: z.number().min(0).max(150).nullable(),
+  distanceUnit: z.enum(['km', 'mi', 'none']),
 });
-export const vehicle = vehicleFields.extend({ id, ownerId: id.nullable(), version: z.number().int() }).meta({ id: 'Vehicle' }) satisfies z.ZodType<core.Vehicle>;
+export const vehicle = vehicleFields
+  .extend({ id, ownerId: id.nullable(), version: z.number().int() })
+  .meta({ id: 'Vehicle' }) satisfies z.ZodType<core.Vehicle>;
 
-export const slot = z.object({
-  id, kind: e.componentKind, name, corner: corner.nullable(), circuits: z.array(z.number().int()), parentId: id.nullable(),
-  boreMm: z.number().nullable(), lengthMm: z.number().nullable(), style: z.string().nullable(),
-}).meta({ id: 'Slot' }) satisfies z.ZodType<core.Slot>;
-export const connection = z.object({
-  id, from: id, to: id, kind: z.enum(['line', 'rod', 'cable', 'feed']), circuit: z.number().int().nullable(), lengthMm: z.number().nullable(), boreMm: z.number().nullable(),
-}).meta({ id: 'Connection' }) satisfies z.ZodType<core.Connection>;
-export const layout = z.object({ id, vehicleId: id, template: z.string(), slots: z.array(slot).max(400), connections: z.array(connection).max(600) })
+export const slot = z
+  .object({
+    id,
+    kind: e.componentKind,
+    name,
+    corner: corner.nullable(),
+    circuits: z.array(z.number().int()),
+    parentId: id.nullable(),
+    boreMm: z.number().nullable(),
+    lengthMm: z.number().nullable(),
+    style: z.string().nullable(),
+  })
+  .meta({ id: 'Slot' }) satisfies z.ZodType<core.Slot>;
+export const connection = z
+  .object({
+    id,
+    from: id,
+    to: id,
+    kind: z.enum(['line', 'rod', 'cable', 'feed']),
+    circuit: z.number().int().nullable(),
+    lengthMm: z.number().nullable(),
+    boreMm: z.number().nullable(),
+  })
+  .meta({ id: 'Connection' }) satisfies z.ZodType<core.Connection>;
+export const layout = z
+  .object({ id, vehicleId: id, template: z.string(), slots: z.array(slot).max(400), connections: z.array(connection).max(600) })
   .meta({ id: 'Layout' }) satisfies z.ZodType<core.Layout>;
 
 export const jobFields = z.object({
-  kind: jobKind, complaint: words(2000), wants: words(2000), fluidKnown: words(200), promised: day.nullable(), scopeCorners: z.array(corner).max(4),
+  kind: jobKind,
+  complaint: words(2000),
+  wants: words(2000),
+  fluidKnown: words(200),
+  promised: day.nullable(),
+  scopeCorners: z.array(corner).max(4),
 });
-export const job = jobFields.extend({ id, vehicleId: id, openedAt: instant, openedBy: id, version: z.number().int() }).meta({ id: 'Job' }) satisfies z.ZodType<core.Job>;
+export const job = jobFields
+  .extend({ id, vehicleId: id, openedAt: instant, openedBy: id, version: z.number().int() })
+  .meta({ id: 'Job' }) satisfies z.ZodType<core.Job>;
 
-export const part = z.object({ id, tag: z.string().nullable(), kind: e.componentKind, name, partNumber: z.string().nullable(), note: z.string() })
+export const part = z
+  .object({ id, tag: z.string().nullable(), kind: e.componentKind, name, partNumber: z.string().nullable(), note: z.string() })
   .meta({ id: 'Part' }) satisfies z.ZodType<core.Part>;
 
 export const limitFields = z.object({
-  seriesId: z.string().min(1).max(80), characteristic: words(60).min(1), scope: z.enum(['part', 'part_number', 'vehicle', 'type', 'shop']), appliesTo: z.string().max(80).nullable(),
-  make: words(120).nullable(), model: words(120).nullable(), yearFrom: z.number().int().nullable(), yearTo: z.number().int().nullable(), variant: words(60).nullable(),
-  axle: axle.nullable(), bound: z.enum(['lower', 'upper', 'range']), nominal: z.number().nullable(), machineTo: z.number().nullable(), at: z.number().nullable(),
-  low: z.number().nullable(), high: z.number().nullable(), gravity: z.enum(['safety', 'function']), atLeast: z.boolean(),
-  source: z.enum(['stamped', 'maker', 'supplier', 'measured_new', 'house', 'generic']), sourceText: z.string().trim().min(1).max(200), asPrinted: words(200), printedUnit: words(20),
+  seriesId: z.string().min(1).max(80),
+  characteristic: words(60).min(1),
+  scope: z.enum(['part', 'part_number', 'vehicle', 'type', 'shop']),
+  appliesTo: z.string().max(80).nullable(),
+  make: words(120).nullable(),
+  model: words(120).nullable(),
+  yearFrom: z.number().int().nullable(),
+  yearTo: z.number().int().nullable(),
+  variant: words(60).nullable(),
+  axle: axle.nullable(),
+  bound: z.enum(['lower', 'upper', 'range']),
+  nominal: z.number().nullable(),
+  machineTo: z.number().nullable(),
+  at: z.number().nullable(),
+  low: z.number().nullable(),
+  high: z.number().nullable(),
+  gravity: z.enum(['safety', 'function']),
+  atLeast: z.boolean(),
+  source: z.enum(['stamped', 'maker', 'supplier', 'measured_new', 'house', 'generic']),
+  sourceText: z.string().trim().min(1).max(200),
+  asPrinted: words(200),
+  printedUnit: words(20),
 });
-export const limit = limitFields.extend({ id, enteredBy: id, enteredAt: instant, checkedBy: id.nullable(), checkedAt: instant.nullable() })
+export const limit = limitFields
+  .extend({ id, enteredBy: id, enteredAt: instant, checkedBy: id.nullable(), checkedAt: instant.nullable() })
   .meta({ id: 'LimitVersion' }) satisfies z.ZodType<core.LimitVersion>;
 
 export const gaugeFields = z.object({
-  gaugeId: id, tag: z.string().trim().min(1).max(20), name,
+  gaugeId: id,
+  tag: z.string().trim().min(1).max(20),
+  name,
   kind: z.enum(['micrometer', 'bore_gauge', 'dial', 'caliper', 'depth_gauge', 'drum_gauge', 'feeler', 'rule', 'tape', 'torque_wrench']),
-  resolution: z.number().positive(), accuracy: z.number().min(0), shortSpan: z.number().min(0), rangeLow: z.number().nullable(), rangeHigh: z.number().nullable(), calibrationDue: day.nullable(),
+  resolution: z.number().positive(),
+  accuracy: z.number().min(0),
+  shortSpan: z.number().min(0),
+  rangeLow: z.number().nullable(),
+  rangeHigh: z.number().nullable(),
+  calibrationDue: day.nullable(),
 });
-export const gauge = gaugeFields.extend({ id, enteredBy: id, enteredAt: instant }).meta({ id: 'GaugeVersion' }) satisfies z.ZodType<core.GaugeVersion>;
+export const gauge = gaugeFields
+  .extend({ id, enteredBy: id, enteredAt: instant })
+  .meta({ id: 'GaugeVersion' }) satisfies z.ZodType<core.GaugeVersion>;
 
-export const person = z.object({ id, name, initials: z.string(), role, active: z.boolean() }).meta({ id: 'Person' }) satisfies z.ZodType<core.Person>;
+export const person = z
+  .object({ id, name, initials: z.string(), role, active: z.boolean() })
+  .meta({ id: 'Person' }) satisfies z.ZodType<core.Person>;
 
 const sheetLine = z.object({ place: z.string(), text: z.string(), by: z.string(), on: instant });
-export const sheet = z.object({
-  vehicleTag: z.string(), vehicleName: z.string(), distance: z.string(), complaint: z.string(), complaintAnswer: z.string(),
-  figures: z.array(z.object({
-    place: z.string(), tag: z.string().nullable(), characteristic: z.string(), phase: z.enum(['as_found', 'after_machining', 'as_fitted', 'at_service']),
-    figure: z.string(), uncertainty: z.string(), limit: z.string(), source: z.string(), verdict: z.string(), gauges: z.string(), takenBy: z.string(), takenOn: instant,
-  })),
-  findings: z.array(sheetLine), done: z.array(sheetLine), torques: z.array(sheetLine), parts: z.array(sheetLine), fluid: z.array(sheetLine),
-  nextDue: z.array(z.object({ what: z.string(), on: day, why: z.string() })), putOff: z.array(sheetLine), watch: z.array(z.string()),
-  accepted: z.array(sheetLine), proofs: z.array(sheetLine),
-}).meta({ id: 'HandbackSheet' }) satisfies z.ZodType<core.HandbackSheet>;
+export const sheet = z
+  .object({
+    vehicleTag: z.string(),
+    vehicleName: z.string(),
+    distance: z.string(),
+    complaint: z.string(),
+    complaintAnswer: z.string(),
+    figures: z.array(
+      z.object({
+        place: z.string(),
+        tag: z.string().nullable(),
+        characteristic: z.string(),
+        phase: z.enum(['as_found', 'after_machining', 'as_fitted', 'at_service']),
+        figure: z.string(),
+        uncertainty: z.string(),
+        limit: z.string(),
+        source: z.string(),
+        verdict: z.string(),
+        gauges: z.string(),
+        takenBy: z.string(),
+        takenOn: instant,
+      }),
+    ),
+    findings: z.array(sheetLine),
+    done: z.array(sheetLine),
+    torques: z.array(sheetLine),
+    parts: z.array(sheetLine),
+    fluid: z.array(sheetLine),
+    nextDue: z.array(z.object({ what: z.string(), on: day, why: z.string() })),
+    putOff: z.array(sheetLine),
+    watch: z.array(z.string()),
+    accepted: z.array(sheetLine),
+    proofs: z.array(sheetLine),
+  })
+  .meta({ id: 'HandbackSheet' }) satisfies z.ZodType<core.HandbackSheet>;
 
-export const release = z.object({ id, jobId: id, releasedBy: id, releasedAt: instant, ownWork: z.boolean(), ruleVersion: z.string(), sheet })
+export const release = z
+  .object({ id, jobId: id, releasedBy: id, releasedAt: instant, ownWork: z.boolean(), ruleVersion: z.string(), sheet })
   .meta({ id: 'ReleaseRecord' }) satisfies z.ZodType<core.ReleaseRecord>;
 
 /** Everything that an opened job stands on. */
-export const jobFile = z.object({
-  job, vehicle, layout, parts: z.array(part), partEvents: z.array(e.partEventRecord), sets: z.array(e.readingSetRecord), readings: z.array(e.readingRecord),
-  takeBacks: z.array(e.takeBackRecord), findings: z.array(e.findingRecord), observations: z.array(e.observationRecord), decisions: z.array(e.decisionRecord),
-  operations: z.array(e.operationRecord), operationEvents: z.array(e.operationEventRecord), torques: z.array(e.torqueRecord), bleedPulls: z.array(e.bleedPullRecord),
-  fluidServices: z.array(e.fluidServiceRecord), proofs: z.array(e.proofRecord), acceptances: z.array(e.acceptanceRecord), cautionAcks: z.array(e.cautionAckRecord),
-  counters: z.array(e.counterRecord), limits: z.array(limit), gauges: z.array(gauge), people: z.array(person),
-  pastJobs: z.array(z.object({ id, kind: jobKind, complaint: z.string(), openedAt: instant, releasedAt: instant.nullable() })), release: release.nullable(),
-}).meta({ id: 'JobFile' }) satisfies z.ZodType<core.JobFile>;
+export const jobFile = z
+  .object({
+    job,
+    vehicle,
+    layout,
+    parts: z.array(part),
+    partEvents: z.array(e.partEventRecord),
+    sets: z.array(e.readingSetRecord),
+    readings: z.array(e.readingRecord),
+    takeBacks: z.array(e.takeBackRecord),
+    findings: z.array(e.findingRecord),
+    observations: z.array(e.observationRecord),
+    decisions: z.array(e.decisionRecord),
+    operations: z.array(e.operationRecord),
+    operationEvents: z.array(e.operationEventRecord),
+    torques: z.array(e.torqueRecord),
+    bleedPulls: z.array(e.bleedPullRecord),
+    fluidServices: z.array(e.fluidServiceRecord),
+    proofs: z.array(e.proofRecord),
+    acceptances: z.array(e.acceptanceRecord),
+    cautionAcks: z.array(e.cautionAckRecord),
+    counters: z.array(e.counterRecord),
+    limits: z.array(limit),
+    gauges: z.array(gauge),
+    people: z.array(person),
+    pastJobs: z.array(z.object({ id, kind: jobKind, complaint: z.string(), openedAt: instant, releasedAt: instant.nullable() })),
+    release: release.nullable(),
+  })
+  .meta({ id: 'JobFile' }) satisfies z.ZodType<core.JobFile>;

@@ -32,6 +32,7 @@ export * from './gauge/rotorThickness.ts';
 export * from './gauge/words.ts';
 export * from './decide/options.ts';
 export * from './rebuild/operations.ts';
+export * from './rebuild/running.ts';
 export * from './rebuild/torquePoints.ts';
 export * from './bleed/due.ts';
 export * from './bleed/fluid.ts';

@@ -1,9 +1,31 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { convert, display, fixed, groupThousands, type Kind, KINDS, parseQuantity, placesFor, Refusal, roundHalfAway, type UnitId, UNITS, writeQuantity } from '../src/index.ts';
+import {
+  convert,
+  display,
+  fixed,
+  groupThousands,
+  type Kind,
+  KINDS,
+  parseQuantity,
+  placesFor,
+  Refusal,
+  roundHalfAway,
+  type UnitId,
+  UNITS,
+  writeQuantity,
+} from '../src/index.ts';
 import { vectorTests } from './vectors.ts';
 
-interface Input { op: string; typed: string; kind: Kind; default_unit: UnitId; canonical: number; to_unit: UnitId; shown_unit: UnitId }
+interface Input {
+  op: string;
+  typed: string;
+  kind: Kind;
+  default_unit: UnitId;
+  canonical: number;
+  to_unit: UnitId;
+  shown_unit: UnitId;
+}
 
 describe('quantities', () => {
   vectorTests('quantities', (input: Input) => {
@@ -15,44 +37,55 @@ describe('quantities', () => {
 
   const unitCases = KINDS.flatMap((kind) => UNITS[kind].map((unit) => ({ kind, unit })));
   it('reads, writes and reads again to the same figure, for every kind and unit', () => {
-    fc.assert(fc.property(
-      fc.constantFrom(...unitCases), fc.integer({ min: -9999999, max: 9999999 }), fc.integer({ min: 0, max: 5 }), fc.boolean(),
-      ({ kind, unit }, n, d, comma) => {
-        let digits = (n / 10 ** d).toFixed(d);
-        if (comma && d !== 3) digits = digits.replace('.', ',');
-        let first;
-        try {
-          first = parseQuantity(digits, kind, unit.id);
-        } catch (error) {
-          expect(kind).to.equal('distance_run');
-          expect((error as Refusal).code).to.equal('ambiguous_separator');
-          return;
-        }
-        const again = parseQuantity(writeQuantity(first), kind, UNITS[kind][0]!.id);
-        expect(again.canonical).to.equal(first.canonical);
-        expect(again.unit).to.equal(first.unit);
-      },
-    ), { numRuns: 2000 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...unitCases),
+        fc.integer({ min: -9999999, max: 9999999 }),
+        fc.integer({ min: 0, max: 5 }),
+        fc.boolean(),
+        ({ kind, unit }, n, d, comma) => {
+          let digits = (n / 10 ** d).toFixed(d);
+          if (comma && d !== 3) digits = digits.replace('.', ',');
+          let first;
+          try {
+            first = parseQuantity(digits, kind, unit.id);
+          } catch (error) {
+            expect(kind).to.equal('distance_run');
+            expect((error as Refusal).code).to.equal('ambiguous_separator');
+            return;
+          }
+          const again = parseQuantity(writeQuantity(first), kind, UNITS[kind][0]!.id);
+          expect(again.canonical).to.equal(first.canonical);
+          expect(again.unit).to.equal(first.unit);
+        },
+      ),
+      { numRuns: 2000 },
+    );
   });
 
   it('reads inch fractions exactly and writes them back', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 12 }), fc.integer({ min: 1, max: 63 }), fc.constantFrom(2, 4, 8, 16, 32, 64), (w, n, q) => {
-      fc.pre(n < q);
-      const read = parseQuantity(w === 0 ? `${n}/${q} in` : `${w}-${n}/${q} in`, 'length', 'mm');
-      expect(read.canonical).to.be.closeTo((w + n / q) * 25.4, 1e-9);
-      expect(parseQuantity(writeQuantity(read), 'length', 'mm').canonical).to.equal(read.canonical);
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 12 }), fc.integer({ min: 1, max: 63 }), fc.constantFrom(2, 4, 8, 16, 32, 64), (w, n, q) => {
+        fc.pre(n < q);
+        const read = parseQuantity(w === 0 ? `${n}/${q} in` : `${w}-${n}/${q} in`, 'length', 'mm');
+        expect(read.canonical).to.be.closeTo((w + n / q) * 25.4, 1e-9);
+        expect(parseQuantity(writeQuantity(read), 'length', 'mm').canonical).to.equal(read.canonical);
+      }),
+    );
   });
 
   it('never answers nonsense with a figure: it reads it or refuses it with a code', () => {
-    fc.assert(fc.property(fc.string({ maxLength: 14 }), fc.constantFrom(...KINDS), (text, kind) => {
-      try {
-        expect(Number.isFinite(parseQuantity(text, kind, UNITS[kind][0]!.id).canonical)).to.equal(true);
-      } catch (error) {
-        expect(error).to.be.instanceOf(Refusal);
-        expect((error as Refusal).message).to.have.length.above(20);
-      }
-    }), { numRuns: 3000 });
+    fc.assert(
+      fc.property(fc.string({ maxLength: 14 }), fc.constantFrom(...KINDS), (text, kind) => {
+        try {
+          expect(Number.isFinite(parseQuantity(text, kind, UNITS[kind][0]!.id).canonical)).to.equal(true);
+        } catch (error) {
+          expect(error).to.be.instanceOf(Refusal);
+          expect((error as Refusal).message).to.have.length.above(20);
+        }
+      }),
+      { numRuns: 3000 },
+    );
   });
 
   it('offers both readings of an ambiguous separator', () => {

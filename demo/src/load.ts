@@ -21,11 +21,22 @@ export function demoBundle(today: number, password: string): Bundle {
 export async function loadDemo(url: string, password: string, today: number): Promise<void> {
   let cookie = '';
   const post = async (path: string, body: object): Promise<void> => {
-    const reply = await fetch(`${url}${path}`, { method: 'POST', headers: { 'content-type': 'application/json', cookie }, body: JSON.stringify(body) });
+    const reply = await fetch(`${url}${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie },
+      body: JSON.stringify(body),
+    });
     if (!reply.ok) throw new Error(`${path}: ${reply.status} ${(await reply.text()).slice(0, 2000)}`);
     cookie = reply.headers.getSetCookie()[0]?.split(';')[0] ?? cookie;
   };
   const { ines } = PEOPLE;
-  await post('/api/first-lead', { id: ines.id, shopName: DEMO_SHOP.name, timeZone: DEMO_SHOP.timeZone, name: ines.name, login: ines.login, password });
+  await post('/api/first-lead', {
+    id: ines.id,
+    shopName: DEMO_SHOP.name,
+    timeZone: DEMO_SHOP.timeZone,
+    name: ines.name,
+    login: ines.login,
+    password,
+  });
   await post('/api/import', demoBundle(today, password));
 }

@@ -20,10 +20,30 @@ export interface Rack {
 
 /** The gauges on the rack. */
 export function fillRack(story: Story): Rack {
-  const add = (tag: string, name: string, kind: 'micrometer' | 'dial' | 'drum_gauge' | 'caliper' | 'torque_wrench', resolution: number, accuracy: number, shortSpan: number, due: number): string => {
+  const add = (
+    tag: string,
+    name: string,
+    kind: 'micrometer' | 'dial' | 'drum_gauge' | 'caliper' | 'torque_wrench',
+    resolution: number,
+    accuracy: number,
+    shortSpan: number,
+    due: number,
+  ): string => {
     const id = v7();
     story.gauges.push({
-      id, gaugeId: v7(), tag, name, kind, resolution, accuracy, shortSpan, rangeLow: null, rangeHigh: null, calibrationDue: story.day(due), enteredBy: PEOPLE.ines.id, enteredAt: story.ago(900),
+      id,
+      gaugeId: v7(),
+      tag,
+      name,
+      kind,
+      resolution,
+      accuracy,
+      shortSpan,
+      rangeLow: null,
+      rangeHigh: null,
+      calibrationDue: story.day(due),
+      enteredBy: PEOPLE.ines.id,
+      enteredAt: story.ago(900),
     });
     return id;
   };
@@ -38,13 +58,39 @@ export function fillRack(story: Story): Rack {
 
 /** Enters a limit for a vehicle type, with its invented source. */
 export function typeLimit(
-  story: Story, car: Car, characteristic: CharacteristicId, axle: 'front' | 'rear' | null,
-  figures: { nominal: number | null; machineTo?: number | null; at: number; bound: 'lower' | 'upper'; gravity: 'safety' | 'function' }, sourceText: string, checked = true,
+  story: Story,
+  car: Car,
+  characteristic: CharacteristicId,
+  axle: 'front' | 'rear' | null,
+  figures: { nominal: number | null; machineTo?: number | null; at: number; bound: 'lower' | 'upper'; gravity: 'safety' | 'function' },
+  sourceText: string,
+  checked = true,
 ): void {
   const limit: LimitVersion = {
-    id: v7(), seriesId: v7(), characteristic, scope: 'type', appliesTo: null, make: car.vehicle.make, model: car.vehicle.model, yearFrom: null, yearTo: null, variant: null, axle,
-    machineTo: null, low: null, high: null, atLeast: false, source: 'maker', sourceText, asPrinted: `${figures.at} mm`, printedUnit: 'mm',
-    enteredBy: PEOPLE.tomasz.id, enteredAt: story.ago(700), checkedBy: checked ? PEOPLE.ines.id : null, checkedAt: checked ? story.ago(698) : null, ...figures,
+    id: v7(),
+    seriesId: v7(),
+    characteristic,
+    scope: 'type',
+    appliesTo: null,
+    make: car.vehicle.make,
+    model: car.vehicle.model,
+    yearFrom: null,
+    yearTo: null,
+    variant: null,
+    axle,
+    machineTo: null,
+    low: null,
+    high: null,
+    atLeast: false,
+    source: 'maker',
+    sourceText,
+    asPrinted: `${figures.at} mm`,
+    printedUnit: 'mm',
+    enteredBy: PEOPLE.tomasz.id,
+    enteredAt: story.ago(700),
+    checkedBy: checked ? PEOPLE.ines.id : null,
+    checkedAt: checked ? story.ago(698) : null,
+    ...figures,
   };
   story.limits.push(limit);
 }

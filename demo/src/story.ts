@@ -1,7 +1,23 @@
 import type { Bundle, EventFamily, Recorded } from '@dauer/contract';
 import {
-  buildLayout, type Corner, type EventBase, type Job, type JobKind, KIND_FACTS, type Layout, type LimitVersion, MEASUREMENTS, type MeasurementId, type OptionId,
-  parseQuantity, type Phase, plannedPositions, type Position, type Slot, type UnitId, type Vehicle,
+  buildLayout,
+  type Corner,
+  type EventBase,
+  type Job,
+  type JobKind,
+  KIND_FACTS,
+  type Layout,
+  type LimitVersion,
+  MEASUREMENTS,
+  type MeasurementId,
+  type OptionId,
+  parseQuantity,
+  type Phase,
+  plannedPositions,
+  type Position,
+  type Slot,
+  type UnitId,
+  type Vehicle,
 } from '@dauer/core';
 import { v7 } from 'uuid';
 
@@ -34,8 +50,14 @@ export class Story {
   }
   bundle(): Bundle {
     return {
-      people: this.people, gauges: this.gauges, limits: this.limits, vehicles: this.vehicles.map((v) => structuredClone(v) as NonNullable<Bundle['vehicles']>[number]),
-      jobs: this.jobs.map((j) => ({ ...j, scopeCorners: [...j.scopeCorners] })), parts: this.parts, events: this.events as Bundle['events'], releases: this.releases,
+      people: this.people,
+      gauges: this.gauges,
+      limits: this.limits,
+      vehicles: this.vehicles.map((v) => structuredClone(v) as NonNullable<Bundle['vehicles']>[number]),
+      jobs: this.jobs.map((j) => ({ ...j, scopeCorners: [...j.scopeCorners] })),
+      parts: this.parts,
+      events: this.events as Bundle['events'],
+      releases: this.releases,
     };
   }
 }
@@ -69,25 +91,68 @@ export class Telling {
     this.at += 60000;
     const happenedAt = new Date(this.at).toISOString();
     const id = v7({ msecs: this.at });
-    const row = { id, jobId: this.jobId, authorId: this.author, device: 'bench', happenedAt, recordedAt: happenedAt, corrects: null, ...fields };
+    const row = {
+      id,
+      jobId: this.jobId,
+      authorId: this.author,
+      device: 'bench',
+      happenedAt,
+      recordedAt: happenedAt,
+      corrects: null,
+      ...fields,
+    };
     const list = (this.written[family] ?? []) as unknown[];
     list.push(row);
     this.written[family] = list as Written[F];
     return id;
   }
-  gauge(slot: Slot, measurement: MeasurementId, phase: Phase, gaugeVersionId: string, figures: readonly string[], surface: 'clean' | 'dirty' = 'clean'): void {
+  gauge(
+    slot: Slot,
+    measurement: MeasurementId,
+    phase: Phase,
+    gaugeVersionId: string,
+    figures: readonly string[],
+    surface: 'clean' | 'dirty' = 'clean',
+  ): void {
     const count = measurement === 'pad_lining' ? 4 : measurement === 'drum_diameter' ? Math.round(figures.length / 3) : figures.length;
-    const setId = this.add('sets', { slotId: slot.id, partId: this.car.partIn(slot), measurement, phase, surface, cold: true, averages: false, count });
+    const setId = this.add('sets', {
+      slotId: slot.id,
+      partId: this.car.partIn(slot),
+      measurement,
+      phase,
+      surface,
+      cold: true,
+      averages: false,
+      count,
+    });
     const positions = plannedPositions(measurement, count);
     figures.forEach((typed, i) => {
       const position = positions[i];
       if (position) this.read(setId, position, measurement, gaugeVersionId, typed);
     });
   }
-  private read(setId: string, { frame, angleDeg, place }: Position, measurement: MeasurementId, gaugeVersionId: string, typed: string): void {
+  private read(
+    setId: string,
+    { frame, angleDeg, place }: Position,
+    measurement: MeasurementId,
+    gaugeVersionId: string,
+    typed: string,
+  ): void {
     const unit: UnitId = MEASUREMENTS[measurement].unit;
     const q = parseQuantity(typed, MEASUREMENTS[measurement].kind, unit);
-    this.add('readings', { setId, frame, angleDeg, place, pass: 1, gaugeVersionId, typed, unit, canonical: q.canonical, resolution: q.resolution, fraction: q.fraction });
+    this.add('readings', {
+      setId,
+      frame,
+      angleDeg,
+      place,
+      pass: 1,
+      gaugeVersionId,
+      typed,
+      unit,
+      canonical: q.canonical,
+      resolution: q.resolution,
+      fraction: q.fraction,
+    });
   }
   look(slot: Slot, words: string, severity: 'note' | 'watch' | 'doubt' | 'reject' = 'note', rulesOut: OptionId[] = []): void {
     this.add('findings', { slotId: slot.id, partId: this.car.partIn(slot), words, severity, cleaning: 'after', rulesOut, settles: null });
@@ -103,7 +168,14 @@ export class Telling {
   }
   torque(point: string, slot: Slot | null, target: string, typed: string): void {
     this.add('torques', {
-      slotId: slot?.id ?? null, point, targetTyped: target, target: parseQuantity(target, 'torque', 'Nm').canonical, typed, unit: 'Nm', canonical: parseQuantity(typed, 'torque', 'Nm').canonical, wrench: 'W-02',
+      slotId: slot?.id ?? null,
+      point,
+      targetTyped: target,
+      target: parseQuantity(target, 'torque', 'Nm').canonical,
+      typed,
+      unit: 'Nm',
+      canonical: parseQuantity(typed, 'torque', 'Nm').canonical,
+      wrench: 'W-02',
     });
   }
   prove(item: string, result: 'passed' | 'gone' = 'passed', corner: Corner | null = null, note = ''): void {
@@ -130,7 +202,12 @@ export class Telling {
   }
   release(by: string): void {
     this.at += 3600000;
-    this.story.releases.push({ id: v7({ msecs: this.at }), jobId: this.jobId, releasedBy: by, releasedAt: new Date(this.at).toISOString() });
+    this.story.releases.push({
+      id: v7({ msecs: this.at }),
+      jobId: this.jobId,
+      releasedBy: by,
+      releasedAt: new Date(this.at).toISOString(),
+    });
   }
 }
 
@@ -160,8 +237,17 @@ export class Car {
   job(author: string, startedAt: string, over: Partial<Job> & { complaint: string; kind?: JobKind }): Telling {
     const id = v7({ msecs: Date.parse(startedAt) });
     this.story.jobs.push({
-      id, vehicleId: this.vehicle.id, kind: 'overhaul', wants: 'Safe and quiet, original parts where they hold.', fluidKnown: 'unknown', promised: null,
-      scopeCorners: ['FL', 'FR', 'RL', 'RR'], openedAt: startedAt, openedBy: author, version: 1, ...over,
+      id,
+      vehicleId: this.vehicle.id,
+      kind: 'overhaul',
+      wants: 'Safe and quiet, original parts where they hold.',
+      fluidKnown: 'unknown',
+      promised: null,
+      scopeCorners: ['FL', 'FR', 'RL', 'RR'],
+      openedAt: startedAt,
+      openedBy: author,
+      version: 1,
+      ...over,
     });
     const telling = new Telling(this.story, this, id, author, startedAt);
     if (this.sits.size === 0) this.findParts(telling);

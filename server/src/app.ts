@@ -32,36 +32,71 @@ export interface AppOptions {
 }
 
 const handlers = {
-  ...shopHandlers, ...yardHandlers, ...bookinHandlers, ...traceHandlers, ...gaugeHandlers, ...decideHandlers, ...rebuildHandlers, ...bleedHandlers,
-  ...proveHandlers, ...partsHandlers, ...limitsHandlers, ...rackHandlers,
+  ...shopHandlers,
+  ...yardHandlers,
+  ...bookinHandlers,
+  ...traceHandlers,
+  ...gaugeHandlers,
+  ...decideHandlers,
+  ...rebuildHandlers,
+  ...bleedHandlers,
+  ...proveHandlers,
+  ...partsHandlers,
+  ...limitsHandlers,
+  ...rackHandlers,
 };
 
 async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
   await app.register(fastifyStatic, {
-    root, wildcard: false, preCompressed: true,
-    setHeaders: (reply, path) => void reply.header('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
+    root,
+    wildcard: false,
+    preCompressed: true,
+    setHeaders: (reply, path) =>
+      void reply.header('cache-control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'),
   });
   app.setNotFoundHandler(async (request, reply) => {
-    if (request.method === 'GET' && !request.url.startsWith('/api/') && !request.url.startsWith('/assets/')) return reply.header('cache-control', 'no-cache').sendFile('index.html');
+    if (request.method === 'GET' && !request.url.startsWith('/api/') && !request.url.startsWith('/assets/'))
+      return reply.header('cache-control', 'no-cache').sendFile('index.html');
     throw new Fault(404, 'not_found', 'There is nothing under this address.');
   });
 }
 
 /** Builds the application on a database. It holds no state of its own: any number may run side by side. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
-  const app = Fastify({ logger: options.log ? { level: 'warn' } : false, trustProxy: false, forceCloseConnections: true, bodyLimit: 4 * 2 ** 20 });
+  const app = Fastify({
+    logger: options.log ? { level: 'warn' } : false,
+    trustProxy: false,
+    forceCloseConnections: true,
+    bodyLimit: 4 * 2 ** 20,
+  });
   const connection = connect(options.databaseUrl, (error) => app.log.warn(error));
   app.addHook('onClose', () => connection.close());
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   installProblems(app);
   await app.register(fastifyHelmet, {
-    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], upgradeInsecureRequests: null } },
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        upgradeInsecureRequests: null,
+      },
+    },
     strictTransportSecurity: false,
   });
   await app.register(fastifyCompress);
-  await app.register(fastifySession, { key: await cookieKey(connection.db), expiry: 14 * 86400, cookieName: 'dauer', cookie: { path: '/', httpOnly: true, sameSite: 'strict', secure: 'auto' } });
-  await app.register(fastifySwagger, { openapi: { openapi: '3.1.0', info: { title: 'Dauer', version: '1' } }, transform: jsonSchemaTransform, transformObject: jsonSchemaTransformObject });
+  await app.register(fastifySession, {
+    key: await cookieKey(connection.db),
+    expiry: 14 * 86400,
+    cookieName: 'dauer',
+    cookie: { path: '/', httpOnly: true, sameSite: 'strict', secure: 'auto' },
+  });
+  await app.register(fastifySwagger, {
+    openapi: { openapi: '3.1.0', info: { title: 'Dauer', version: '1' } },
+    transform: jsonSchemaTransform,
+    transformObject: jsonSchemaTransformObject,
+  });
   app.decorateRequest('person', null);
   registerRoutes(app, connection.db, handlers);
   app.get('/api/health', { schema: { hide: true } }, async () => {
@@ -70,6 +105,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   });
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
   if (options.webRoot && existsSync(options.webRoot)) await serveWeb(app, options.webRoot);
-  else app.setNotFoundHandler(async () => { throw new Fault(404, 'not_found', 'There is nothing under this address.'); });
+  else
+    app.setNotFoundHandler(async () => {
+      throw new Fault(404, 'not_found', 'There is nothing under this address.');
+    });
   return app;
 }

@@ -24,6 +24,10 @@ try {
   process.stdout.write('listening\n');
 } catch (error) {
   const code = error instanceof Error && 'code' in error ? error.code : null;
-  process.stderr.write(code === 'EADDRINUSE' ? `Port ${process.env['PORT'] ?? 4680} is taken. Stop what uses it, or choose another with PORT=….\n` : `The server could not start: ${String(error)}\n`);
+  process.stderr.write(
+    code === 'EADDRINUSE'
+      ? `Port ${process.env['PORT'] ?? 4680} is taken. Stop what uses it, or choose another with PORT=….\n`
+      : `The server could not start: ${String(error)}\n`,
+  );
   process.exit(4);
 }

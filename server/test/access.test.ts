@@ -5,7 +5,9 @@ import { openShop, PASSWORD, type Shop } from './harness.ts';
 
 describe('who may do what', () => {
   let shop: Shop;
-  before(async () => { shop = await openShop(); });
+  before(async () => {
+    shop = await openShop();
+  });
   after(() => shop.close());
 
   const lines = Object.entries(ENDPOINTS) as [string, Endpoint][];
@@ -16,7 +18,12 @@ describe('who may do what', () => {
   for (const [name, line] of lines.filter(([n]) => n !== 'signOut' && n !== 'firstLead' && n !== 'signIn')) {
     it(`${name}: ${line.role} and above, nobody below`, async () => {
       const url = line.path.replace(/:\w+/g, v7());
-      for (const [role, visitor] of [[null, shop.nobody], ['reader', shop.reader], ['technician', shop.technician], ['lead', shop.lead]] as const) {
+      for (const [role, visitor] of [
+        [null, shop.nobody],
+        ['reader', shop.reader],
+        ['technician', shop.technician],
+        ['lead', shop.lead],
+      ] as const) {
         const answer = await visitor.ask<{ code: string }>(line.method, url, line.method === 'GET' ? undefined : {});
         const shut = answer.status === 401 || (answer.status === 403 && answer.body.code === 'role');
         expect(shut, `${name} as ${role ?? 'nobody'}: ${answer.status}`).to.equal(!mayCall(line.role, role));
@@ -26,12 +33,20 @@ describe('who may do what', () => {
   }
 
   it('the first lead is made once', async () => {
-    const again = await shop.nobody.ask('POST', '/api/first-lead', { id: v7(), shopName: 'X', timeZone: 'UTC', name: 'Y', login: 'y', password: PASSWORD });
+    const again = await shop.nobody.ask('POST', '/api/first-lead', {
+      id: v7(),
+      shopName: 'X',
+      timeZone: 'UTC',
+      name: 'Y',
+      login: 'y',
+      password: PASSWORD,
+    });
     expect(again.status).to.equal(409);
   });
 
   it('sign-in is slowed down after wrong passwords, by name, and says so', async () => {
-    for (let i = 0; i < 8; i += 1) expect((await shop.nobody.ask('POST', '/api/sign-in', { login: 'tess', password: 'wrong' })).status).to.equal(401);
+    for (let i = 0; i < 8; i += 1)
+      expect((await shop.nobody.ask('POST', '/api/sign-in', { login: 'tess', password: 'wrong' })).status).to.equal(401);
     const right = await shop.nobody.ask<{ code: string }>('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
     expect([right.status, right.body.code]).to.deep.equal([429, 'too_many_tries']);
     expect((await shop.technician.ask('GET', '/api/me')).status).to.equal(200);

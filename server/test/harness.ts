@@ -24,7 +24,12 @@ export class Visitor {
   }
   async ask<T = Record<string, unknown>>(method: 'GET' | 'POST' | 'PATCH', url: string, payload?: object | string): Promise<Answer<T>> {
     const reply = await this.app().inject({
-      method, url, headers: { ...(this.cookie ? { cookie: this.cookie } : {}), ...(typeof payload === 'string' ? { 'content-type': 'application/json' } : {}) },
+      method,
+      url,
+      headers: {
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(typeof payload === 'string' ? { 'content-type': 'application/json' } : {}),
+      },
       ...(payload === undefined ? {} : { payload }),
     });
     const set = reply.headers['set-cookie'];
@@ -32,7 +37,11 @@ export class Visitor {
     if (line) this.cookie = line.split(';')[0] ?? '';
     return { status: reply.statusCode, body: reply.json<T>(), type: String(reply.headers['content-type']) };
   }
-  async event<F extends EventFamily>(jobId: string, path: string, body: Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { id?: string }): Promise<Answer<{ status: string; record: { id: string } & Record<string, unknown>; code: string; detail: string }>> {
+  async event<F extends EventFamily>(
+    jobId: string,
+    path: string,
+    body: Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { id?: string },
+  ): Promise<Answer<{ status: string; record: { id: string } & Record<string, unknown>; code: string; detail: string }>> {
     return this.ask('POST', `/api/jobs/${jobId}/${path}`, { id: v7(), happenedAt: new Date().toISOString(), device: 'test', ...body });
   }
   async file(jobId: string): Promise<JobFile> {
@@ -66,16 +75,31 @@ export async function openShop(): Promise<Shop> {
   let app = await buildApp({ databaseUrl: url.href });
   const visitor = (): Visitor => new Visitor(() => app);
   const shop = { lead: visitor(), technician: visitor(), reader: visitor(), nobody: visitor() };
-  await shop.lead.ask('POST', '/api/first-lead', { id: v7(), shopName: 'Test shop', timeZone: 'UTC', name: 'Lea Dunmore', login: 'lea', password: PASSWORD });
-  for (const [login, role] of [['tess', 'technician'], ['rhys', 'reader']] as const) {
+  await shop.lead.ask('POST', '/api/first-lead', {
+    id: v7(),
+    shopName: 'Test shop',
+    timeZone: 'UTC',
+    name: 'Lea Dunmore',
+    login: 'lea',
+    password: PASSWORD,
+  });
+  for (const [login, role] of [
+    ['tess', 'technician'],
+    ['rhys', 'reader'],
+  ] as const) {
     await shop.lead.ask('POST', '/api/people', { id: v7(), name: `${login} Person`, login, password: PASSWORD, role });
   }
   await shop.technician.ask('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
   await shop.reader.ask('POST', '/api/sign-in', { login: 'rhys', password: PASSWORD });
   return {
-    ...shop, url: url.href,
-    get app() { return app; },
-    set app(next) { app = next; },
+    ...shop,
+    url: url.href,
+    get app() {
+      return app;
+    },
+    set app(next) {
+      app = next;
+    },
     restart: async () => {
       await app.close();
       app = await buildApp({ databaseUrl: url.href });
@@ -97,13 +121,39 @@ export async function bookIn(who: Visitor, template = 'coupe_disc_disc_tandem_se
   const jobId = v7();
   const layout = buildLayout(template, v7(), vehicleId, v7);
   const answer = await who.ask('POST', '/api/vehicles', {
-    vehicleId, layout, owner: { name: 'Ada Fenwick', contact: '555 0100' },
-    vehicle: { tag: `V ${v7().slice(-6)}`, name: 'Test coupé', make: 'Tavell', model: 'Corrie', year: 1971, variant: 'GT', body: 'coupé', use: 'seasonal', climate: 'temperate', storage: 'dry', standsYears: null, distanceUnit: 'km' },
-    job: { id: jobId, kind: 'overhaul', complaint: 'Judder', wants: 'Sound brakes', fluidKnown: '', promised: null, scopeCorners: ['FL', 'FR'], ...over },
+    vehicleId,
+    layout,
+    owner: { name: 'Ada Fenwick', contact: '555 0100' },
+    vehicle: {
+      tag: `V ${v7().slice(-6)}`,
+      name: 'Test coupé',
+      make: 'Tavell',
+      model: 'Corrie',
+      year: 1971,
+      variant: 'GT',
+      body: 'coupé',
+      use: 'seasonal',
+      climate: 'temperate',
+      storage: 'dry',
+      standsYears: null,
+      distanceUnit: 'km',
+    },
+    job: {
+      id: jobId,
+      kind: 'overhaul',
+      complaint: 'Judder',
+      wants: 'Sound brakes',
+      fluidKnown: '',
+      promised: null,
+      scopeCorners: ['FL', 'FR'],
+      ...over,
+    },
   });
   if (answer.status !== 200) throw new Error(JSON.stringify(answer.body));
   return {
-    vehicleId, jobId, layout,
+    vehicleId,
+    jobId,
+    layout,
     slot: (kind, corner) => layout.slots.find((s) => s.kind === kind && (corner === undefined || s.corner === corner))?.id ?? '',
   };
 }

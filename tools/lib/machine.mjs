@@ -13,7 +13,10 @@ export const isRoot = process.getuid?.() === 0;
 export function must(command, args, options = {}) {
   const done = spawnSync(command, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], ...options });
   if (done.error) throw new Stop(`“${command}” could not be run: ${done.error.message}`);
-  if (done.status !== 0) throw new Stop(`“${command} ${args.slice(0, 3).join(' ')} …” failed:\n${(done.stderr || done.stdout || '').trim().split('\n').slice(-12).join('\n')}`);
+  if (done.status !== 0)
+    throw new Stop(
+      `“${command} ${args.slice(0, 3).join(' ')} …” failed:\n${(done.stderr || done.stdout || '').trim().split('\n').slice(-12).join('\n')}`,
+    );
   return done.stdout ?? '';
 }
 
@@ -39,13 +42,18 @@ function aptInstall(packages) {
   const command = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   const sudo = !isRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status === 0;
   if (!existsSync('/usr/bin/apt-get') || (!isRoot && !sudo)) {
-    const how = existsSync('/usr/bin/apt-get') ? `Run this once, then start again:\n\n  sudo sh -c '${command}'` : 'Install them with your system’s package manager, then start again.';
+    const how = existsSync('/usr/bin/apt-get')
+      ? `Run this once, then start again:\n\n  sudo sh -c '${command}'`
+      : 'Install them with your system’s package manager, then start again.';
     throw new Stop(`Missing on this machine: ${packages.join(', ')}. ${how}`);
   }
   say(`Installing ${packages.join(', ')} from Debian …`);
   const script = [
-    'set -e', 'export DEBIAN_FRONTEND=noninteractive', 'mkdir -p /etc/postgresql-common/createcluster.d',
-    "[ -e /etc/postgresql-common/createcluster.d/no-main.conf ] || echo 'create_main_cluster = false' > /etc/postgresql-common/createcluster.d/no-main.conf", command,
+    'set -e',
+    'export DEBIAN_FRONTEND=noninteractive',
+    'mkdir -p /etc/postgresql-common/createcluster.d',
+    "[ -e /etc/postgresql-common/createcluster.d/no-main.conf ] || echo 'create_main_cluster = false' > /etc/postgresql-common/createcluster.d/no-main.conf",
+    command,
   ].join('\n');
   const [program, args] = isRoot ? ['sh', ['-c', script]] : ['sudo', ['-n', 'sh', '-c', script]];
   must(program, args);
@@ -67,12 +75,18 @@ export function ensureModules() {
 
 function newestIn(path) {
   if (!statSync(path).isDirectory()) return `${path}:${statSync(path).mtimeMs}`;
-  return readdirSync(path).filter((n) => n !== 'node_modules' && n !== 'dist').sort().map((n) => newestIn(join(path, n))).join('|');
+  return readdirSync(path)
+    .filter((n) => n !== 'node_modules' && n !== 'dist')
+    .sort()
+    .map((n) => newestIn(join(path, n)))
+    .join('|');
 }
 
 /** Builds the web application where its sources changed since the last build. */
 export function ensureBuilt() {
-  const sources = ['web/src', 'web/index.html', 'web/vite.config.ts', 'core/src', 'contract/src', 'package-lock.json'].map((p) => newestIn(join(ROOT, p))).join('|');
+  const sources = ['web/src', 'web/index.html', 'web/vite.config.ts', 'core/src', 'contract/src', 'package-lock.json']
+    .map((p) => newestIn(join(ROOT, p)))
+    .join('|');
   const stamp = createHash('sha256').update(sources).digest('hex');
   const mark = join(ROOT, 'web', 'dist', '.built');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === stamp) return;

@@ -6,11 +6,20 @@ module.exports = class Reporter extends Mocha.reporters.Base {
   constructor(runner, options) {
     super(runner, options);
     const counts = { passed: 0, failed: 0, skipped: 0 };
-    runner.on('pass', () => { counts.passed += 1; });
-    runner.on('pending', () => { counts.skipped += 1; });
+    runner.on('pass', () => {
+      counts.passed += 1;
+    });
+    runner.on('pending', () => {
+      counts.skipped += 1;
+    });
     runner.on('fail', (test, error) => {
       counts.failed += 1;
-      process.stdout.write(`FAIL ${test.fullTitle()}\n  ${String(error.stack ?? error).split('\n').slice(0, 12).join('\n  ')}\n`);
+      process.stdout.write(
+        `FAIL ${test.fullTitle()}\n  ${String(error.stack ?? error)
+          .split('\n')
+          .slice(0, 12)
+          .join('\n  ')}\n`,
+      );
     });
     runner.on('end', () => writeFileSync(process.env.DAUER_REPORT, JSON.stringify(counts)));
   }

@@ -6,16 +6,24 @@ import { Stop } from './say.mjs';
 
 /** Starts one server process and waits until it answers. */
 export async function startServer({ databaseUrl, port, demo = false }) {
-  if (!(await portFree(port))) throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm run ${demo ? 'demo' : 'start'}`);
+  if (!(await portFree(port)))
+    throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm run ${demo ? 'demo' : 'start'}`);
   const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
-    cwd: ROOT, detached: true, stdio: ['ignore', 'pipe', 'pipe'],
+    cwd: ROOT,
+    detached: true,
+    stdio: ['ignore', 'pipe', 'pipe'],
     env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), ...(demo ? { DAUER_DEMO: '1' } : {}) },
   });
   let printed = '';
-  child.stderr.on('data', (d) => { printed = (printed + d).slice(-4000); if (process.env.DAUER_VERBOSE) process.stderr.write(d); });
+  child.stderr.on('data', (d) => {
+    printed = (printed + d).slice(-4000);
+    if (process.env.DAUER_VERBOSE) process.stderr.write(d);
+  });
   child.stdout.on('data', () => undefined);
   let ended = null;
-  child.on('exit', (code) => { ended = code ?? -1; });
+  child.on('exit', (code) => {
+    ended = code ?? -1;
+  });
   for (let i = 0; i < 300 && ended === null; i += 1) {
     try {
       if ((await fetch(`http://127.0.0.1:${port}/api/health`)).ok) break;
@@ -25,15 +33,19 @@ export async function startServer({ databaseUrl, port, demo = false }) {
   }
   if (ended !== null) throw new Stop(printed.trim() || `The server ended at once (${ended}).`);
   return {
-    url: `http://127.0.0.1:${port}`, child,
+    url: `http://127.0.0.1:${port}`,
+    child,
     exited: () => ended !== null,
     onExit: (f) => child.on('exit', f),
-    stop: () => new Promise((resolve) => {
-      if (ended !== null) return resolve();
-      child.on('exit', () => resolve());
-      child.kill('SIGTERM');
-      setTimeout(() => { if (ended === null) child.kill('SIGKILL'); }, 5000).unref();
-    }),
+    stop: () =>
+      new Promise((resolve) => {
+        if (ended !== null) return resolve();
+        child.on('exit', () => resolve());
+        child.kill('SIGTERM');
+        setTimeout(() => {
+          if (ended === null) child.kill('SIGKILL');
+        }, 5000).unref();
+      }),
   };
 }
 

@@ -19,10 +19,18 @@ export function fluidState(service: FluidService, vehicle: Pick<Vehicle, 'use' |
   const facts = fluidClass(service.fluidClass);
   const kind = facts?.kind ?? 'mineral';
   const changed = service.happenedAt.slice(0, 10);
-  const tried = attempt(() => fluidDue({
-    kind, changed, climate: vehicle.climate, lowMoisture: service.lowMoisture, stands: vehicle.use === 'stands',
-    competition: vehicle.use === 'competition', dry: facts?.dry ?? 0, wet: facts?.wet ?? 0,
-  }));
+  const tried = attempt(() =>
+    fluidDue({
+      kind,
+      changed,
+      climate: vehicle.climate,
+      lowMoisture: service.lowMoisture,
+      stands: vehicle.use === 'stands',
+      competition: vehicle.use === 'competition',
+      dry: facts?.dry ?? 0,
+      wet: facts?.wet ?? 0,
+    }),
+  );
   const years = Math.max(0, yearsBetween(changed, today));
   return {
     changed,

@@ -94,8 +94,11 @@ export type DueReason = 'house_interval' | 'water_3_percent' | 'boiling_below_ne
 const REASONS: readonly DueReason[] = ['house_interval', 'water_3_percent', 'boiling_below_need', 'maker_interval', 'measured_saturated'];
 
 export const DUE_WORD: Readonly<Record<DueReason, string>> = {
-  house_interval: 'house interval', water_3_percent: 'water expected to reach 3 %', boiling_below_need: 'boiling point expected below need',
-  maker_interval: 'maker’s interval', measured_saturated: 'measured as saturated',
+  house_interval: 'house interval',
+  water_3_percent: 'water expected to reach 3 %',
+  boiling_below_need: 'boiling point expected below need',
+  maker_interval: 'maker’s interval',
+  measured_saturated: 'measured as saturated',
 };
 
 const DAY = 86400000;
@@ -125,7 +128,11 @@ const addYears = (iso: string, years: number): string =>
  * @throws Refusal wrong_fluid_for_need, measured_before_change, bad_boiling_points
  * Source: handbook 60, Next change due.
  */
-export function fluidDue(input: DueInput): { readonly due: string; readonly reason: DueReason; readonly candidates: Partial<Record<DueReason, string>> } {
+export function fluidDue(input: DueInput): {
+  readonly due: string;
+  readonly reason: DueReason;
+  readonly candidates: Partial<Record<DueReason, string>>;
+} {
   const often = input.climate === 'damp' || input.stands || input.competition;
   const candidates: Partial<Record<DueReason, string>> = { house_interval: addMonths(input.changed, often ? 12 : 24) };
   if (input.makerMonths != null) candidates.maker_interval = addMonths(input.changed, input.makerMonths);

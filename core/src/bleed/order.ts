@@ -16,7 +16,9 @@ export function bleedOrder(layout: Layout): BleedStep[] {
   const steps = layout.slots
     .filter((s) => s.kind === 'bleeder')
     .map((bleeder): BleedStep => ({
-      bleeder, circuit: bleeder.circuits[0] ?? 1, lengthMm: bleeder.parentId ? pathLength(layout, bleeder.parentId) : 0,
+      bleeder,
+      circuit: bleeder.circuits[0] ?? 1,
+      lengthMm: bleeder.parentId ? pathLength(layout, bleeder.parentId) : 0,
     }));
   const longest = new Map<number, number>();
   for (const s of steps) longest.set(s.circuit, Math.max(longest.get(s.circuit) ?? 0, s.lengthMm));

@@ -8,7 +8,11 @@ import type { Finding, OptionId } from '../records/types.ts';
 import { attempt } from '../refusal.ts';
 
 export const OPTION_NAME: Readonly<Record<OptionId, string>> = {
-  use_again: 'Use again', reseal: 'Clean and reseal', machine: 'Machine', replace: 'Replace', put_off: 'Put off',
+  use_again: 'Use again',
+  reseal: 'Clean and reseal',
+  machine: 'Machine',
+  replace: 'Replace',
+  put_off: 'Put off',
 };
 
 const SEALED: readonly ComponentKind[] = ['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave', 'valve'];
@@ -27,7 +31,8 @@ export function optionsFor(kind: ComponentKind): OptionId[] {
     'use_again',
     ...(SEALED.includes(kind) ? (['reseal'] as const) : []),
     ...(MACHINED.includes(kind) ? (['machine'] as const) : []),
-    'replace', 'put_off',
+    'replace',
+    'put_off',
   ];
 }
 
@@ -41,9 +46,11 @@ export function whyNotMachine(kind: ComponentKind, judged: readonly Judged[], ru
   if (!main?.limit || main.limit.at === null) return null;
   const { at, machineTo } = main.limit;
   const value = main.reduced.value;
-  const tried = attempt(() => kind === 'rotor'
-    ? machining({ min: value, discard: at, machineTo, warp: runout?.warp ?? 0, wobbleRemoved: runout?.wobble ?? 0 })
-    : turning({ max: value, discard: at, machineTo }));
+  const tried = attempt(() =>
+    kind === 'rotor'
+      ? machining({ min: value, discard: at, machineTo, warp: runout?.warp ?? 0, wobbleRemoved: runout?.wobble ?? 0 })
+      : turning({ max: value, discard: at, machineTo }),
+  );
   if (!tried.ok) return tried.refusal.message;
   const { state, after } = tried.value;
   if (state === 'no_machine_to_on_file') return 'No machine-to figure on file.';

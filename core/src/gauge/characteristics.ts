@@ -4,8 +4,7 @@ import type { LimitVersion } from '../verdict/limits.ts';
 import type { Gravity } from '../verdict/severity.ts';
 
 export type CharacteristicId =
-  | 'rotor_thickness' | 'rotor_thickness_variation' | 'rotor_runout'
-  | 'drum_diameter' | 'drum_out_of_round' | 'drum_taper' | 'pad_lining';
+  'rotor_thickness' | 'rotor_thickness_variation' | 'rotor_runout' | 'drum_diameter' | 'drum_out_of_round' | 'drum_taper' | 'pad_lining';
 
 /** What is taken with a gauge; other characteristics may be reduced from the same readings. */
 export type MeasurementId = 'rotor_thickness' | 'rotor_runout' | 'drum_diameter' | 'pad_lining';
@@ -46,15 +45,26 @@ export interface Measurement {
   readonly how: string;
 }
 
-export type GaugeKind = 'micrometer' | 'bore_gauge' | 'dial' | 'caliper' | 'depth_gauge' | 'drum_gauge' | 'feeler' | 'rule' | 'tape' | 'torque_wrench';
+export type GaugeKind =
+  'micrometer' | 'bore_gauge' | 'dial' | 'caliper' | 'depth_gauge' | 'drum_gauge' | 'feeler' | 'rule' | 'tape' | 'torque_wrench';
 
 export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
-  micrometer: 'Outside micrometer', bore_gauge: 'Bore gauge', dial: 'Dial indicator', caliper: 'Digital or vernier caliper',
-  depth_gauge: 'Depth gauge', drum_gauge: 'Drum gauge', feeler: 'Feeler', rule: 'Steel rule', tape: 'Tape', torque_wrench: 'Torque wrench',
+  micrometer: 'Outside micrometer',
+  bore_gauge: 'Bore gauge',
+  dial: 'Dial indicator',
+  caliper: 'Digital or vernier caliper',
+  depth_gauge: 'Depth gauge',
+  drum_gauge: 'Drum gauge',
+  feeler: 'Feeler',
+  rule: 'Steel rule',
+  tape: 'Tape',
+  torque_wrench: 'Torque wrench',
 };
 
 /** Generic accuracies when nothing is known of a gauge, mm half-widths; over a short span most of it cancels. Source: handbook 10. */
-export const GENERIC_GAUGE: Readonly<Record<GaugeKind, { readonly accuracy: number; readonly shortSpan: number; readonly resolution: number }>> = {
+export const GENERIC_GAUGE: Readonly<
+  Record<GaugeKind, { readonly accuracy: number; readonly shortSpan: number; readonly resolution: number }>
+> = {
   micrometer: { accuracy: 0.004, shortSpan: 0.001, resolution: 0.01 },
   bore_gauge: { accuracy: 0.005, shortSpan: 0.005, resolution: 0.001 },
   dial: { accuracy: 0.01, shortSpan: 0.003, resolution: 0.01 },
@@ -69,31 +79,157 @@ export const GENERIC_GAUGE: Readonly<Record<GaugeKind, { readonly accuracy: numb
 
 export const MEASUREMENTS: Readonly<Record<MeasurementId, Measurement>> = {
   rotor_thickness: {
-    id: 'rotor_thickness', name: 'Thickness', on: 'rotor', kind: 'length', unit: 'mm', usualGauge: 'micrometer',
-    plausible: [3, 45], least: 4, how: 'Micrometer, 10 to 15 mm in from the edge, evenly round from stud 1 in the direction in which studs are counted.',
+    id: 'rotor_thickness',
+    name: 'Thickness',
+    on: 'rotor',
+    kind: 'length',
+    unit: 'mm',
+    usualGauge: 'micrometer',
+    plausible: [3, 45],
+    least: 4,
+    how: 'Micrometer, 10 to 15 mm in from the edge, evenly round from stud 1 in the direction in which studs are counted.',
   },
   rotor_runout: {
-    id: 'rotor_runout', name: 'Runout', on: 'rotor', kind: 'length', unit: 'mm', usualGauge: 'dial',
-    plausible: [-2, 2], least: 6, how: 'Dial near the rim, every nut with plain washers at wheel torque, hub pushed the same way throughout. Plunger pushed in is positive.',
+    id: 'rotor_runout',
+    name: 'Runout',
+    on: 'rotor',
+    kind: 'length',
+    unit: 'mm',
+    usualGauge: 'dial',
+    plausible: [-2, 2],
+    least: 6,
+    how: 'Dial near the rim, every nut with plain washers at wheel torque, hub pushed the same way throughout. Plunger pushed in is positive.',
   },
   drum_diameter: {
-    id: 'drum_diameter', name: 'Diameter', on: 'drum', kind: 'length', unit: 'mm', usualGauge: 'drum_gauge',
-    plausible: [90, 520], least: 4, how: 'Drum gauge at 0, 45, 90 and 135°, at the open end, the middle and the closed end, clear of the ridge.',
+    id: 'drum_diameter',
+    name: 'Diameter',
+    on: 'drum',
+    kind: 'length',
+    unit: 'mm',
+    usualGauge: 'drum_gauge',
+    plausible: [90, 520],
+    least: 4,
+    how: 'Drum gauge at 0, 45, 90 and 135°, at the open end, the middle and the closed end, clear of the ridge.',
   },
   pad_lining: {
-    id: 'pad_lining', name: 'Lining', on: 'pads', kind: 'length', unit: 'mm', usualGauge: 'caliper',
-    plausible: [0, 30], least: 8, how: 'Friction material at the four corners of each pad, without the backing.',
+    id: 'pad_lining',
+    name: 'Lining',
+    on: 'pads',
+    kind: 'length',
+    unit: 'mm',
+    usualGauge: 'caliper',
+    plausible: [0, 30],
+    least: 8,
+    how: 'Friction material at the four corners of each pad, without the backing.',
   },
 };
 
 export const CHARACTERISTICS: readonly Characteristic[] = [
-  { id: 'rotor_thickness', name: 'Rotor thickness', short: 'Thickness', takenFrom: 'rotor_thickness', on: 'rotor', kind: 'length', unit: 'mm', bound: 'lower', wears: 'falls', gravity: 'safety', limitWord: 'Discard', newWord: 'New', subject: 'part' },
-  { id: 'rotor_thickness_variation', name: 'Rotor thickness variation', short: 'Variation', takenFrom: 'rotor_thickness', on: 'rotor', kind: 'length', unit: 'mm', bound: 'upper', wears: null, gravity: 'function', limitWord: 'Limit', newWord: 'Even', subject: 'part' },
-  { id: 'rotor_runout', name: 'Rotor runout', short: 'Runout', takenFrom: 'rotor_runout', on: 'rotor', kind: 'length', unit: 'mm', bound: 'upper', wears: null, gravity: 'function', limitWord: 'Limit', newWord: 'True', subject: 'fit' },
-  { id: 'drum_diameter', name: 'Drum diameter', short: 'Diameter', takenFrom: 'drum_diameter', on: 'drum', kind: 'length', unit: 'mm', bound: 'upper', wears: 'grows', gravity: 'safety', limitWord: 'Discard', newWord: 'New', subject: 'part' },
-  { id: 'drum_out_of_round', name: 'Drum out-of-round', short: 'Out-of-round', takenFrom: 'drum_diameter', on: 'drum', kind: 'length', unit: 'mm', bound: 'upper', wears: null, gravity: 'function', limitWord: 'Limit', newWord: 'Round', subject: 'part' },
-  { id: 'drum_taper', name: 'Drum taper', short: 'Taper', takenFrom: 'drum_diameter', on: 'drum', kind: 'length', unit: 'mm', bound: 'upper', wears: null, gravity: 'function', limitWord: 'Limit', newWord: 'Straight', subject: 'part' },
-  { id: 'pad_lining', name: 'Pad lining', short: 'Lining', takenFrom: 'pad_lining', on: 'pads', kind: 'length', unit: 'mm', bound: 'lower', wears: 'falls', gravity: 'safety', limitWord: 'Discard', newWord: 'New', subject: 'part' },
+  {
+    id: 'rotor_thickness',
+    name: 'Rotor thickness',
+    short: 'Thickness',
+    takenFrom: 'rotor_thickness',
+    on: 'rotor',
+    kind: 'length',
+    unit: 'mm',
+    bound: 'lower',
+    wears: 'falls',
+    gravity: 'safety',
+    limitWord: 'Discard',
+    newWord: 'New',
+    subject: 'part',
+  },
+  {
+    id: 'rotor_thickness_variation',
+    name: 'Rotor thickness variation',
+    short: 'Variation',
+    takenFrom: 'rotor_thickness',
+    on: 'rotor',
+    kind: 'length',
+    unit: 'mm',
+    bound: 'upper',
+    wears: null,
+    gravity: 'function',
+    limitWord: 'Limit',
+    newWord: 'Even',
+    subject: 'part',
+  },
+  {
+    id: 'rotor_runout',
+    name: 'Rotor runout',
+    short: 'Runout',
+    takenFrom: 'rotor_runout',
+    on: 'rotor',
+    kind: 'length',
+    unit: 'mm',
+    bound: 'upper',
+    wears: null,
+    gravity: 'function',
+    limitWord: 'Limit',
+    newWord: 'True',
+    subject: 'fit',
+  },
+  {
+    id: 'drum_diameter',
+    name: 'Drum diameter',
+    short: 'Diameter',
+    takenFrom: 'drum_diameter',
+    on: 'drum',
+    kind: 'length',
+    unit: 'mm',
+    bound: 'upper',
+    wears: 'grows',
+    gravity: 'safety',
+    limitWord: 'Discard',
+    newWord: 'New',
+    subject: 'part',
+  },
+  {
+    id: 'drum_out_of_round',
+    name: 'Drum out-of-round',
+    short: 'Out-of-round',
+    takenFrom: 'drum_diameter',
+    on: 'drum',
+    kind: 'length',
+    unit: 'mm',
+    bound: 'upper',
+    wears: null,
+    gravity: 'function',
+    limitWord: 'Limit',
+    newWord: 'Round',
+    subject: 'part',
+  },
+  {
+    id: 'drum_taper',
+    name: 'Drum taper',
+    short: 'Taper',
+    takenFrom: 'drum_diameter',
+    on: 'drum',
+    kind: 'length',
+    unit: 'mm',
+    bound: 'upper',
+    wears: null,
+    gravity: 'function',
+    limitWord: 'Limit',
+    newWord: 'Straight',
+    subject: 'part',
+  },
+  {
+    id: 'pad_lining',
+    name: 'Pad lining',
+    short: 'Lining',
+    takenFrom: 'pad_lining',
+    on: 'pads',
+    kind: 'length',
+    unit: 'mm',
+    bound: 'lower',
+    wears: 'falls',
+    gravity: 'safety',
+    limitWord: 'Discard',
+    newWord: 'New',
+    subject: 'part',
+  },
 ];
 
 export function characteristic(id: string): Characteristic | undefined {
@@ -109,11 +245,41 @@ export function measurementsOn(kind: ComponentKind): Measurement[] {
   return Object.values(MEASUREMENTS).filter((m) => m.on === kind);
 }
 
-const generic = (id: CharacteristicId, bound: 'lower' | 'upper', at: number, nominal: number | null, gravity: Gravity, where: string): LimitVersion => ({
-  id: `generic:${id}:1`, seriesId: `generic:${id}`, characteristic: id, scope: 'shop', appliesTo: null, make: null, model: null,
-  yearFrom: null, yearTo: null, variant: null, axle: null, bound, nominal, machineTo: null, at, low: null, high: null, gravity,
-  atLeast: false, source: 'generic', sourceText: where, asPrinted: `${at} mm`, printedUnit: 'mm',
-  enteredBy: 'generic', enteredAt: '2020-01-01T00:00:00.000Z', checkedBy: 'generic', checkedAt: '2020-01-01T00:00:00.000Z',
+const generic = (
+  id: CharacteristicId,
+  bound: 'lower' | 'upper',
+  at: number,
+  nominal: number | null,
+  gravity: Gravity,
+  where: string,
+): LimitVersion => ({
+  id: `generic:${id}:1`,
+  seriesId: `generic:${id}`,
+  characteristic: id,
+  scope: 'shop',
+  appliesTo: null,
+  make: null,
+  model: null,
+  yearFrom: null,
+  yearTo: null,
+  variant: null,
+  axle: null,
+  bound,
+  nominal,
+  machineTo: null,
+  at,
+  low: null,
+  high: null,
+  gravity,
+  atLeast: false,
+  source: 'generic',
+  sourceText: where,
+  asPrinted: `${at} mm`,
+  printedUnit: 'mm',
+  enteredBy: 'generic',
+  enteredAt: '2020-01-01T00:00:00.000Z',
+  checkedBy: 'generic',
+  checkedAt: '2020-01-01T00:00:00.000Z',
 });
 
 /** Common workshop practice, offered until somebody enters the figure for the vehicle. Source: handbook 20. */

@@ -94,14 +94,19 @@ export const DRUM_PAIR_DIFFERENCE = 0.25;
  * @returns difference and the diameters to turn to, mm
  */
 export function drumPair(
-  left: { readonly after: number; readonly turnable: boolean }, right: { readonly after: number; readonly turnable: boolean },
-  machineTo: number, allowed = DRUM_PAIR_DIFFERENCE,
+  left: { readonly after: number; readonly turnable: boolean },
+  right: { readonly after: number; readonly turnable: boolean },
+  machineTo: number,
+  allowed = DRUM_PAIR_DIFFERENCE,
 ): { readonly difference: number; readonly ok: boolean; readonly leftTo: number; readonly rightTo: number; readonly turnable: boolean } {
   const leftTo = Math.max(left.after, right.after - allowed);
   const rightTo = Math.max(right.after, left.after - allowed);
   const difference = Math.abs(left.after - right.after);
   return {
-    difference, ok: difference <= allowed + SLACK, leftTo, rightTo,
+    difference,
+    ok: difference <= allowed + SLACK,
+    leftTo,
+    rightTo,
     turnable: left.turnable && right.turnable && leftTo <= machineTo + SLACK && rightTo <= machineTo + SLACK,
   };
 }

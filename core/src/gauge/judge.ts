@@ -36,10 +36,23 @@ export interface Judged {
 export const DEFAULT_SERVICE_KM = 10000;
 
 /** What a limit is looked up by. */
-export function limitTarget(vehicle: Vehicle, id: string, axle: 'front' | 'rear' | null, partId: string | null, partNumber: string | null): LimitTarget {
+export function limitTarget(
+  vehicle: Vehicle,
+  id: string,
+  axle: 'front' | 'rear' | null,
+  partId: string | null,
+  partNumber: string | null,
+): LimitTarget {
   return {
-    characteristic: id, axle, partId, partNumber, vehicleId: vehicle.id, make: vehicle.make, model: vehicle.model,
-    year: vehicle.year, variant: vehicle.variant,
+    characteristic: id,
+    axle,
+    partId,
+    partNumber,
+    vehicleId: vehicle.id,
+    make: vehicle.make,
+    model: vehicle.model,
+    year: vehicle.year,
+    variant: vehicle.variant,
   };
 }
 
@@ -139,13 +152,26 @@ export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
     if (worstHeld.limit && part?.partNumber && (worstHeld.limit.scope === 'vehicle' || worstHeld.limit.scope === 'type')) {
       notes.push('The limit is the vehicle’s; this part has a number of its own.');
     }
-    return [{
-      characteristic: of, setId: set.id, slotId: set.slotId, partId: set.partId, phase: set.phase, reduced,
-      verdict: early ? 'not_gauged' : worstHeld.decision.verdict,
-      lies: worstHeld.decision.lies, bandLeft: worstHeld.decision.bandLeft,
-      limit: worstHeld.limit, bound: worstHeld.bound,
-      conflict: found.governing.length > 1, enough, wear: worstHeld.wear, toNextService: kmToNextService(file), notes,
-    }];
+    return [
+      {
+        characteristic: of,
+        setId: set.id,
+        slotId: set.slotId,
+        partId: set.partId,
+        phase: set.phase,
+        reduced,
+        verdict: early ? 'not_gauged' : worstHeld.decision.verdict,
+        lies: worstHeld.decision.lies,
+        bandLeft: worstHeld.decision.bandLeft,
+        limit: worstHeld.limit,
+        bound: worstHeld.bound,
+        conflict: found.governing.length > 1,
+        enough,
+        wear: worstHeld.wear,
+        toNextService: kmToNextService(file),
+        notes,
+      },
+    ];
   });
 }
 

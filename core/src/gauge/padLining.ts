@@ -57,7 +57,11 @@ function patternsOf(pads: Readonly<Partial<Record<PadPlace, PadReadings>>>, cali
   const across = apart(inner, outer);
   if (told(across)) {
     if (caliper === 'fixed') {
-      found.push({ code: 'fixed_uneven', difference: Math.abs(across), means: `The ${across > 0 ? 'inner' : 'outer'} piston may be seized and not applying, or the other not releasing.` });
+      found.push({
+        code: 'fixed_uneven',
+        difference: Math.abs(across),
+        means: `The ${across > 0 ? 'inner' : 'outer'} piston may be seized and not applying, or the other not releasing.`,
+      });
     } else if (across < 0) {
       found.push({ code: 'inner_thinner', difference: -across, means: 'Slides seized or dry, or the piston does not return.' });
     } else {
@@ -67,9 +71,19 @@ function patternsOf(pads: Readonly<Partial<Record<PadPlace, PadReadings>>>, cali
   for (const place of ['inner', 'outer'] as const) {
     const pad = pads[place] ?? {};
     const along = apart(averageOf(pad, ['leading top', 'leading bottom']), averageOf(pad, ['trailing top', 'trailing bottom']));
-    if (told(along)) found.push({ code: 'lengthwise', difference: Math.abs(along), means: `The ${place} pad is worn along its length: caliper not square, worn slides or abutments.` });
+    if (told(along))
+      found.push({
+        code: 'lengthwise',
+        difference: Math.abs(along),
+        means: `The ${place} pad is worn along its length: caliper not square, worn slides or abutments.`,
+      });
     const radial = apart(averageOf(pad, ['leading top', 'trailing top']), averageOf(pad, ['leading bottom', 'trailing bottom']));
-    if (told(radial)) found.push({ code: 'radial', difference: Math.abs(radial), means: `The ${place} pad is worn across its height: caliper spreading or rotor coning.` });
+    if (told(radial))
+      found.push({
+        code: 'radial',
+        difference: Math.abs(radial),
+        means: `The ${place} pad is worn across its height: caliper spreading or rotor coning.`,
+      });
   }
   return found;
 }

@@ -24,10 +24,16 @@ export function positionKey(p: Position): string {
 
 /** How many positions round are offered for a measurement. */
 export const COUNTS: Readonly<Record<MeasurementId, readonly number[]>> = {
-  rotor_thickness: [4, 6, 8, 12], rotor_runout: [6, 8, 12, 16], drum_diameter: [4, 6, 8], pad_lining: [4],
+  rotor_thickness: [4, 6, 8, 12],
+  rotor_runout: [6, 8, 12, 16],
+  drum_diameter: [4, 6, 8],
+  pad_lining: [4],
 };
 export const USUAL_COUNT: Readonly<Record<MeasurementId, number>> = {
-  rotor_thickness: 8, rotor_runout: 12, drum_diameter: 4, pad_lining: 4,
+  rotor_thickness: 8,
+  rotor_runout: 12,
+  drum_diameter: 4,
+  pad_lining: 4,
 };
 
 const round = (n: number, turn: number): number[] => Array.from({ length: n }, (_, i) => (turn * i) / n);
@@ -40,21 +46,40 @@ export function plannedPositions(id: MeasurementId, count: number = USUAL_COUNT[
   switch (id) {
     case 'rotor_thickness':
       return round(count, 360).map((angleDeg, i) => ({
-        frame: 'rotor_mark', angleDeg, place: 'outer ring', label: String(i + 1), name: `Position ${i + 1} of ${count}`,
+        frame: 'rotor_mark',
+        angleDeg,
+        place: 'outer ring',
+        label: String(i + 1),
+        name: `Position ${i + 1} of ${count}`,
       }));
     case 'rotor_runout':
       return round(count, 360).map((angleDeg, i) => ({
-        frame: 'hub_stud', angleDeg, place: null, label: String(i + 1), name: `${Math.round(angleDeg * 10) / 10}° from stud 1, ${i + 1} of ${count}`,
+        frame: 'hub_stud',
+        angleDeg,
+        place: null,
+        label: String(i + 1),
+        name: `${Math.round(angleDeg * 10) / 10}° from stud 1, ${i + 1} of ${count}`,
       }));
     case 'drum_diameter':
-      return DRUM_DEPTHS.flatMap((depth) => round(count, 180).map((angleDeg): PlannedPosition => ({
-        frame: 'drum_mark', angleDeg, place: depth, label: `${angleDeg}°`,
-        name: `${depth === 'middle' ? 'Middle' : `${depth === 'open' ? 'Open' : 'Closed'} end`}, ${angleDeg}°`,
-      })));
+      return DRUM_DEPTHS.flatMap((depth) =>
+        round(count, 180).map((angleDeg): PlannedPosition => ({
+          frame: 'drum_mark',
+          angleDeg,
+          place: depth,
+          label: `${angleDeg}°`,
+          name: `${depth === 'middle' ? 'Middle' : `${depth === 'open' ? 'Open' : 'Closed'} end`}, ${angleDeg}°`,
+        })),
+      );
     case 'pad_lining':
-      return (['inner', 'outer'] as const).flatMap((pad) => PAD_CORNERS.map((corner): PlannedPosition => ({
-        frame: 'pads', angleDeg: null, place: `${pad}: ${corner}`, label: corner, name: `${pad === 'inner' ? 'Inner' : 'Outer'} pad, ${corner}`,
-      })));
+      return (['inner', 'outer'] as const).flatMap((pad) =>
+        PAD_CORNERS.map((corner): PlannedPosition => ({
+          frame: 'pads',
+          angleDeg: null,
+          place: `${pad}: ${corner}`,
+          label: corner,
+          name: `${pad === 'inner' ? 'Inner' : 'Outer'} pad, ${corner}`,
+        })),
+      );
   }
 }
 

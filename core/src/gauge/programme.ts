@@ -14,7 +14,12 @@ export interface ProgrammeLine {
 
 /** What has to be gauged and looked at on each kind of component. Source: handbook 15, Scope and programme; 20. */
 export const PROGRAMME: readonly ProgrammeLine[] = [
-  { kind: 'rotor', asFound: ['rotor_thickness', 'rotor_runout'], asFitted: { replace: ['rotor_thickness', 'rotor_runout'], machine: ['rotor_thickness', 'rotor_runout'] }, look: true },
+  {
+    kind: 'rotor',
+    asFound: ['rotor_thickness', 'rotor_runout'],
+    asFitted: { replace: ['rotor_thickness', 'rotor_runout'], machine: ['rotor_thickness', 'rotor_runout'] },
+    look: true,
+  },
   { kind: 'drum', asFound: ['drum_diameter'], asFitted: { replace: ['drum_diameter'], machine: ['drum_diameter'] }, look: true },
   { kind: 'pads', asFound: ['pad_lining'], asFitted: { replace: ['pad_lining'] }, look: true },
   { kind: 'caliper', asFound: [], asFitted: {}, look: true },
@@ -23,6 +28,7 @@ export const PROGRAMME: readonly ProgrammeLine[] = [
   { kind: 'shoes', asFound: [], asFitted: {}, look: true },
   { kind: 'master_cylinder', asFound: [], asFitted: {}, look: true },
   { kind: 'servo', asFound: [], asFitted: {}, look: true },
+  { kind: 'valve', asFound: [], asFitted: {}, look: true },
   { kind: 'hose', asFound: [], asFitted: {}, look: true },
   { kind: 'hub', asFound: [], asFitted: {}, look: true },
   { kind: 'clutch_master', asFound: [], asFitted: {}, look: true },

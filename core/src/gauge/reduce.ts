@@ -52,12 +52,20 @@ export function takenIn(set: ReadingSet, readings: readonly Reading[], gauges: r
     if (!newest) return [];
     const gauge = gauges.find((g) => g.id === newest.gaugeVersionId);
     const repeats = set.averages ? list.map((r) => r.canonical) : [newest.canonical];
-    return [{
-      key, reading: newest, repeats, value: mean(repeats),
-      errors: errorsOf(newest, gauge, set, false), shortErrors: errorsOf(newest, gauge, set, true),
-    }];
+    return [
+      {
+        key,
+        reading: newest,
+        repeats,
+        value: mean(repeats),
+        errors: errorsOf(newest, gauge, set, false),
+        shortErrors: errorsOf(newest, gauge, set, true),
+      },
+    ];
   });
-  return taken.sort((a, b) => (a.reading.place ?? '').localeCompare(b.reading.place ?? '') || (a.reading.angleDeg ?? 0) - (b.reading.angleDeg ?? 0));
+  return taken.sort(
+    (a, b) => (a.reading.place ?? '').localeCompare(b.reading.place ?? '') || (a.reading.angleDeg ?? 0) - (b.reading.angleDeg ?? 0),
+  );
 }
 
 const decimalsOf = (taken: readonly Taken[]): number =>
@@ -71,10 +79,17 @@ function extreme(id: CharacteristicId, taken: readonly Taken[], pick: 'min' | 'm
   const [first] = taken;
   if (!first) return [];
   const governing = taken.reduce((a, b) => ((pick === 'min' ? b.value < a.value : b.value > a.value) ? b : a), first);
-  return [{
-    characteristic: id, value: governing.value, expanded: singleOf(governing), governing: [governing.reading],
-    taken: taken.length, needed, decimals: decimalsOf(taken),
-  }];
+  return [
+    {
+      characteristic: id,
+      value: governing.value,
+      expanded: singleOf(governing),
+      governing: [governing.reading],
+      taken: taken.length,
+      needed,
+      decimals: decimalsOf(taken),
+    },
+  ];
 }
 
 function range(id: CharacteristicId, taken: readonly Taken[], needed: number): Reduced[] {
@@ -82,10 +97,17 @@ function range(id: CharacteristicId, taken: readonly Taken[], needed: number): R
   if (!first || taken.length < 2) return [];
   const high = taken.reduce((a, b) => (b.value > a.value ? b : a), first);
   const low = taken.reduce((a, b) => (b.value < a.value ? b : a), first);
-  return [{
-    characteristic: id, value: high.value - low.value, expanded: ofTwo(high.shortErrors, low.shortErrors).expanded,
-    governing: [high.reading, low.reading], taken: taken.length, needed, decimals: decimalsOf(taken),
-  }];
+  return [
+    {
+      characteristic: id,
+      value: high.value - low.value,
+      expanded: ofTwo(high.shortErrors, low.shortErrors).expanded,
+      governing: [high.reading, low.reading],
+      taken: taken.length,
+      needed,
+      decimals: decimalsOf(taken),
+    },
+  ];
 }
 
 /** Worst of several figures of one characteristic. */
@@ -101,13 +123,20 @@ function reduceDrumSet(taken: readonly Taken[]): Reduced[] {
   const closed = at('closed');
   const [anyOpen] = open;
   const [anyClosed] = closed;
-  const taper: Reduced[] = anyOpen && anyClosed
-    ? [{
-        characteristic: 'drum_taper', value: mean(open.map((t) => t.value)) - mean(closed.map((t) => t.value)),
-        expanded: 2 * rootSumSquares(singleReading(anyOpen.shortErrors), singleReading(anyClosed.shortErrors)),
-        governing: [anyOpen.reading, anyClosed.reading], taken: Math.min(open.length, closed.length), needed: LEAST_DRUM, decimals: decimalsOf(taken),
-      }]
-    : [];
+  const taper: Reduced[] =
+    anyOpen && anyClosed
+      ? [
+          {
+            characteristic: 'drum_taper',
+            value: mean(open.map((t) => t.value)) - mean(closed.map((t) => t.value)),
+            expanded: 2 * rootSumSquares(singleReading(anyOpen.shortErrors), singleReading(anyClosed.shortErrors)),
+            governing: [anyOpen.reading, anyClosed.reading],
+            taken: Math.min(open.length, closed.length),
+            needed: LEAST_DRUM,
+            decimals: decimalsOf(taken),
+          },
+        ]
+      : [];
   return [...extreme('drum_diameter', taken, 'max', LEAST_DRUM), ...roundness, ...taper];
 }
 
@@ -129,15 +158,22 @@ export function reduceSet(set: ReadingSet, taken: readonly Taken[]): Reduced[] {
       const fit = runoutOf(taken);
       return range('rotor_runout', taken, fit || taken.length < LEAST_RUNOUT ? LEAST_RUNOUT : taken.length + 1);
     }
-    case 'drum_diameter': return reduceDrumSet(taken);
-    case 'pad_lining': return extreme('pad_lining', taken, 'min', MEASUREMENTS.pad_lining.least);
+    case 'drum_diameter':
+      return reduceDrumSet(taken);
+    case 'pad_lining':
+      return extreme('pad_lining', taken, 'min', MEASUREMENTS.pad_lining.least);
   }
 }
 
 /** The split of a runout sweep, null while it cannot be split. */
 export function runoutOf(taken: readonly Taken[]): Runout | null {
   const angles = taken.map((t) => t.reading.angleDeg ?? 0);
-  const fit = attempt(() => splitRunout(angles, taken.map((t) => t.value)));
+  const fit = attempt(() =>
+    splitRunout(
+      angles,
+      taken.map((t) => t.value),
+    ),
+  );
   return fit.ok ? fit.value : null;
 }
 

@@ -58,7 +58,9 @@ function checkSweep(angles: readonly number[], readings: readonly number[]): voi
  * Source: handbook, Rotor: runout; discrete Fourier terms by ordinary least squares.
  */
 export function splitRunout(
-  angles: readonly number[], readings: readonly number[], bearing?: { readonly endFloat: number; readonly limit: number } | null,
+  angles: readonly number[],
+  readings: readonly number[],
+  bearing?: { readonly endFloat: number; readonly limit: number } | null,
 ): Runout {
   checkSweep(angles, readings);
   const rows = angles.map((a) => basis(radians(a)));
@@ -75,9 +77,18 @@ export function splitRunout(
   const share = (part: number): number | null => (sum > 1e-12 ? part / sum : null);
   return {
     tir: Math.max(...readings) - Math.min(...readings),
-    a0, a1, b1, a2, b2, wobble, warp, residual,
+    a0,
+    a1,
+    b1,
+    a2,
+    b2,
+    wobble,
+    warp,
+    residual,
     wobbleHighAngle: wobble < 1e-9 ? null : wrap((Math.atan2(b1, a1) * 180) / Math.PI),
-    shareWobble: share(wobble), shareWarp: share(warp), shareResidual: share(residual),
+    shareWobble: share(wobble),
+    shareWarp: share(warp),
+    shareResidual: share(residual),
     bearingFirst: bearing ? bearing.endFloat > bearing.limit + SLACK : false,
   };
 }

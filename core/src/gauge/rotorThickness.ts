@@ -54,7 +54,8 @@ export function reduceThickness(outer: readonly number[], inner: readonly number
   const outerFigures = ringFigures(outer);
   const innerFigures = inner.length > 0 ? ringFigures(inner) : null;
   return {
-    min, minRing,
+    min,
+    minRing,
     minPosition: (minRing === 'outer' ? outer : inner).indexOf(min) + 1,
     outer: outerFigures,
     inner: innerFigures,
@@ -106,15 +107,20 @@ export function machining(input: MachiningInput): Machining {
   const removalOuter = (input.scoreOuter ?? 0) + common;
   const after = input.min - removalInner - removalOuter;
   const state: MachiningState =
-    input.min < input.discard - SLACK ? 'past_discard'
-    : machineTo === null ? 'no_machine_to_on_file'
-    : after >= machineTo - SLACK ? 'machinable'
-    : 'usable_not_machinable';
+    input.min < input.discard - SLACK
+      ? 'past_discard'
+      : machineTo === null
+        ? 'no_machine_to_on_file'
+        : after >= machineTo - SLACK
+          ? 'machinable'
+          : 'usable_not_machinable';
   const rate = input.wearPer1000Km ?? null;
   return {
-    removalInner, removalOuter, after, state,
-    underDiscardBeforeService: state === 'machinable' && rate !== null
-      ? after - (rate * (input.kmToNextService ?? 0)) / 1000 < input.discard - SLACK
-      : null,
+    removalInner,
+    removalOuter,
+    after,
+    state,
+    underDiscardBeforeService:
+      state === 'machinable' && rate !== null ? after - (rate * (input.kmToNextService ?? 0)) / 1000 < input.discard - SLACK : null,
   };
 }

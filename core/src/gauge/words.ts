@@ -5,7 +5,10 @@ import type { Judged } from './judge.ts';
 import type { Runout } from './rotorRunout.ts';
 
 export const PHASE_WORD: Readonly<Record<Phase, string>> = {
-  as_found: 'as found', after_machining: 'after machining', as_fitted: 'as fitted', at_service: 'at service',
+  as_found: 'as found',
+  after_machining: 'after machining',
+  as_fitted: 'as fitted',
+  at_service: 'at service',
 };
 
 /** A figure in mm with the decimals its readings are worth. */
@@ -13,11 +16,9 @@ export function mm(value: number, decimals: number): string {
   return `${fixed(value, decimals)} mm`;
 }
 
-/** An uncertainty to two figures that matter: "±0.007 mm". */
-export function plusMinus(expanded: number): string {
-  if (!(expanded > 0)) return '±0 mm';
-  const decimals = Math.min(4, Math.max(0, 1 - Math.floor(Math.log10(expanded))));
-  return `±${fixed(expanded, decimals)} mm`;
+/** An uncertainty, one decimal finer than the readings: "±0.007 mm". */
+export function plusMinus(expanded: number, decimals: number): string {
+  return `±${fixed(expanded, Math.min(4, decimals + 1))} mm`;
 }
 
 /** The figure in inches, one more decimal than its millimetres carry. */
@@ -27,7 +28,9 @@ export function inches(valueMm: number, decimals: number): string {
 
 const limitName = (j: Judged): string => {
   if (j.phase === 'after_machining' && j.limit?.machineTo != null) return 'machine-to figure';
-  return j.limit?.bound === 'range' ? 'end of the range' : `${j.characteristic.limitWord.toLowerCase()}${j.characteristic.limitWord === 'Limit' ? '' : ' limit'}`;
+  return j.limit?.bound === 'range'
+    ? 'end of the range'
+    : `${j.characteristic.limitWord.toLowerCase()}${j.characteristic.limitWord === 'Limit' ? '' : ' limit'}`;
 };
 
 /** Distance of the figure to the governing end of its limit, positive on the good side, mm; null without a limit. */
@@ -41,14 +44,17 @@ export function roomLeft(j: Judged): number | null {
 /** One sentence under the rule: what is left, or what is wrong, in words. */
 export function sentence(j: Judged): string {
   const room = roomLeft(j);
-  const d = Math.max(j.reduced.decimals, 2);
-  if (!j.enough && j.verdict === 'not_gauged') return `${j.reduced.taken} of at least ${j.reduced.needed} positions taken: too few to judge.`;
+  const least = Math.max(j.reduced.decimals, 2);
+  const d = room !== null && Number(fixed(room, least)) === 0 ? least + 1 : least;
+  if (!j.enough && j.verdict === 'not_gauged')
+    return `${j.reduced.taken} of at least ${j.reduced.needed} positions taken: too few to judge.`;
   if (room === null) return 'No limit on file. Enter it from the maker’s document, or a lead accepts it with a reason.';
   switch (j.verdict) {
-    case 'past': return `${mm(-room, d)} past the ${limitName(j)}. The gauge’s ${plusMinus(j.reduced.expanded)} does not change that.`;
+    case 'past':
+      return `${mm(-room, d)} past the ${limitName(j)}. The gauge’s ${plusMinus(j.reduced.expanded, j.reduced.decimals)} does not change that.`;
     case 'cant_tell': {
       const side = j.lies === 'within' ? `${mm(Math.abs(room), d)} inside` : `${mm(Math.abs(room), d)} outside`;
-      return `${side} the ${limitName(j)}, and the gauge can be ${plusMinus(j.reduced.expanded)} out. A finer gauge would settle it.`;
+      return `${side} the ${limitName(j)}, and the gauge can be ${plusMinus(j.reduced.expanded, j.reduced.decimals)} out. A finer gauge would settle it.`;
     }
     default: {
       const left = `${mm(room, d)} left before the ${limitName(j)}`;
@@ -88,18 +94,30 @@ export interface Meaning {
 }
 
 const VERDICT_PHRASE: Partial<Record<Judged['verdict'], string>> = {
-  past: 'is past its limit', cant_tell: 'cannot be told from its limit with this gauge', watch: 'holds, but not to the next service or by little', no_limit: 'has no limit on file',
+  past: 'is past its limit',
+  cant_tell: 'cannot be told from its limit with this gauge',
+  watch: 'holds, but not to the next service or by little',
+  no_limit: 'has no limit on file',
 };
 
 function runoutCause(r: Runout): { means: string; next: string } {
   const w = fixed(r.wobble, 2);
   if ((r.shareWobble ?? 0) >= 0.5) {
-    return { means: `${w} mm of it is wobble, once a turn: seating face, debris, a bent hub or the order of the nuts. Warp is ${fixed(r.warp, 2)} mm.`, next: 'Clean hub face and seat to metal, torque the nuts in order, sweep again. Then turn the rotor on its studs and sweep once more.' };
+    return {
+      means: `${w} mm of it is wobble, once a turn: seating face, debris, a bent hub or the order of the nuts. Warp is ${fixed(r.warp, 2)} mm.`,
+      next: 'Clean hub face and seat to metal, torque the nuts in order, sweep again. Then turn the rotor on its studs and sweep once more.',
+    };
   }
   if ((r.shareWarp ?? 0) >= 0.5) {
-    return { means: `${fixed(r.warp, 2)} mm of it is warp, twice a turn: heat or casting stress in the rotor itself.`, next: 'Decide: machine the rotor if the thickness allows, or replace both of the axle.' };
+    return {
+      means: `${fixed(r.warp, 2)} mm of it is warp, twice a turn: heat or casting stress in the rotor itself.`,
+      next: 'Decide: machine the rotor if the thickness allows, or replace both of the axle.',
+    };
   }
-  return { means: `${fixed(r.residual, 2)} mm is neither wobble nor warp: rust or noise on the surface.`, next: 'Clean the swept faces to metal and sweep again before blaming anything.' };
+  return {
+    means: `${fixed(r.residual, 2)} mm is neither wobble nor warp: rust or noise on the surface.`,
+    next: 'Clean the swept faces to metal and sweep again before blaming anything.',
+  };
 }
 
 /**
@@ -111,19 +129,34 @@ function runoutCause(r: Runout): { means: string; next: string } {
 export function meaningOf(judged: readonly Judged[], runout: Runout | null, missing: readonly string[]): Meaning {
   const told = judged.filter((j) => j.enough || j.verdict === 'past');
   const matters = told.filter((j) => VERDICT_PHRASE[j.verdict] !== undefined);
-  const phrases = matters.map((j) => `${j.characteristic.short} ${mm(j.reduced.value, j.reduced.decimals)} ${VERDICT_PHRASE[j.verdict] ?? ''}`);
-  const found = told.length === 0 ? 'Nothing judged yet.'
-    : phrases.length === 0 ? 'Everything taken so far holds.'
-    : `${phrases.join('. ')}.${matters.length < told.length ? ' All else holds.' : ''}`;
+  const phrases = matters.map(
+    (j) => `${j.characteristic.short} ${mm(j.reduced.value, j.reduced.decimals)} ${VERDICT_PHRASE[j.verdict] ?? ''}`,
+  );
+  const found =
+    told.length === 0
+      ? 'Nothing judged yet.'
+      : phrases.length === 0
+        ? 'Everything taken so far holds.'
+        : `${phrases.join('. ')}.${matters.length < told.length ? ' All else holds.' : ''}`;
   const bad = matters.find((j) => j.verdict === 'past') ?? matters.find((j) => j.verdict === 'cant_tell');
   if (bad?.characteristic.id === 'rotor_runout' && runout) return { found, ...runoutCause(runout) };
   if (bad?.verdict === 'past') {
-    const word = bad.characteristic.gravity === 'safety' ? 'It may not be used again; this is answered by the part, not by a waiver.' : 'It will be felt at the pedal or wear the linings.';
+    const word =
+      bad.characteristic.gravity === 'safety'
+        ? 'It may not be used again; this is answered by the part, not by a waiver.'
+        : 'It will be felt at the pedal or wear the linings.';
     return { found, means: word, next: 'Decide for this side and the other together.' };
   }
-  if (bad?.verdict === 'cant_tell') return { found, means: `The figure lies ${bad.lies === 'within' ? 'inside' : 'outside'} the limit, but nearer than the gauge can tell.`, next: 'Take it again with a finer gauge, or clean and repeat.' };
+  if (bad?.verdict === 'cant_tell')
+    return {
+      found,
+      means: `The figure lies ${bad.lies === 'within' ? 'inside' : 'outside'} the limit, but nearer than the gauge can tell.`,
+      next: 'Take it again with a finer gauge, or clean and repeat.',
+    };
   if (missing.length > 0) return { found, means: 'Not enough is known to decide.', next: `Take ${missing.join(' and ').toLowerCase()}.` };
-  if (matters.some((j) => j.verdict === 'no_limit')) return { found, means: 'Without a limit nothing is judged.', next: 'Enter the limit from the maker’s document.' };
-  if (told.length === 0) return { found, means: 'A part without a figure is not good, it is not gauged.', next: 'Take the first position.' };
+  if (matters.some((j) => j.verdict === 'no_limit'))
+    return { found, means: 'Without a limit nothing is judged.', next: 'Enter the limit from the maker’s document.' };
+  if (told.length === 0)
+    return { found, means: 'A part without a figure is not good, it is not gauged.', next: 'Take the first position.' };
   return { found, means: 'Nothing here needs deciding for its own sake.', next: 'Gauge the other side of the axle, then decide for both.' };
 }

@@ -141,7 +141,10 @@ export function checkLayout(layout: Layout): LayoutFault[] {
  * @param at drawn positions of the slots, px
  */
 export function walk(
-  layout: Layout, from: string, direction: 'up' | 'down' | 'left' | 'right', at: ReadonlyMap<string, { readonly x: number; readonly y: number }>,
+  layout: Layout,
+  from: string,
+  direction: 'up' | 'down' | 'left' | 'right',
+  at: ReadonlyMap<string, { readonly x: number; readonly y: number }>,
 ): string | null {
   const origin = at.get(from);
   if (!origin) return null;
@@ -153,12 +156,16 @@ export function walk(
     const length = Math.hypot(dx, dy) || 1;
     return (dx * (unit[0] ?? 0) + dy * (unit[1] ?? 0)) / length;
   };
-  const best = neighbours(layout, from).filter((id) => score(id) > 0.3).sort((a, b) => score(b) - score(a))[0];
+  const best = neighbours(layout, from)
+    .filter((id) => score(id) > 0.3)
+    .sort((a, b) => score(b) - score(a))[0];
   if (best) return best;
-  const near = [...at.keys()].filter((id) => score(id) > 0.7).sort((a, b) => {
-    const pa = at.get(a) ?? origin;
-    const pb = at.get(b) ?? origin;
-    return Math.hypot(pa.x - origin.x, pa.y - origin.y) - Math.hypot(pb.x - origin.x, pb.y - origin.y);
-  })[0];
+  const near = [...at.keys()]
+    .filter((id) => score(id) > 0.7)
+    .sort((a, b) => {
+      const pa = at.get(a) ?? origin;
+      const pb = at.get(b) ?? origin;
+      return Math.hypot(pa.x - origin.x, pa.y - origin.y) - Math.hypot(pb.x - origin.x, pb.y - origin.y);
+    })[0];
   return near ?? null;
 }

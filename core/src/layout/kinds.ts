@@ -1,14 +1,35 @@
 /** Kinds of component a brake layout is made of. */
 export type ComponentKind =
-  | 'pedal' | 'hand_lever' | 'servo' | 'master_cylinder' | 'reservoir' | 'valve' | 'union' | 'hose'
-  | 'caliper' | 'piston' | 'pads' | 'rotor' | 'hub' | 'wheel_cylinder' | 'shoes' | 'drum' | 'bleeder'
-  | 'parking_lever' | 'equaliser' | 'clutch_master' | 'clutch_slave';
+  | 'pedal'
+  | 'hand_lever'
+  | 'servo'
+  | 'master_cylinder'
+  | 'reservoir'
+  | 'valve'
+  | 'union'
+  | 'hose'
+  | 'caliper'
+  | 'piston'
+  | 'pads'
+  | 'rotor'
+  | 'hub'
+  | 'wheel_cylinder'
+  | 'shoes'
+  | 'drum'
+  | 'bleeder'
+  | 'parking_lever'
+  | 'equaliser'
+  | 'clutch_master'
+  | 'clutch_slave';
 
 export type Corner = 'FL' | 'FR' | 'RL' | 'RR';
 export const CORNERS: readonly Corner[] = ['FL', 'FR', 'RL', 'RR'];
 
 export const CORNER_NAME: Readonly<Record<Corner, string>> = {
-  FL: 'Front left', FR: 'Front right', RL: 'Rear left', RR: 'Rear right',
+  FL: 'Front left',
+  FR: 'Front right',
+  RL: 'Rear left',
+  RR: 'Rear right',
 };
 
 export function axleOf(corner: Corner | null): 'front' | 'rear' | null {

@@ -31,32 +31,52 @@ interface FourWheelPlan extends TemplateFacts {
 
 const PLANS: readonly FourWheelPlan[] = [
   {
-    id: 'saloon_disc_drum_single', name: 'Saloon, front discs, rear drums, one circuit',
+    id: 'saloon_disc_drum_single',
+    name: 'Saloon, front discs, rear drums, one circuit',
     about: 'Fixed two-piston calipers in front, one wheel cylinder each behind, no servo, hydraulic clutch with its own reservoir.',
     front: { unit: 'disc', circuit: 1, caliper: 'fixed', pistons: 2, pistonMm: 53.98, hoses: 'wheel' },
     rear: { unit: 'drum', circuit: 1, cylinders: 1, pistonMm: 19.05, hoses: 'axle' },
-    cylinder: 'single', cylinderMm: 19.05, servo: false, rearValve: false, clutch: true,
+    cylinder: 'single',
+    cylinderMm: 19.05,
+    servo: false,
+    rearValve: false,
+    clutch: true,
   },
   {
-    id: 'coupe_disc_disc_tandem_servo', name: 'Coupé, four discs, tandem cylinder, servo',
+    id: 'coupe_disc_disc_tandem_servo',
+    name: 'Coupé, four discs, tandem cylinder, servo',
     about: 'Fixed two-piston calipers in front, floating calipers with parking lever behind, one circuit an axle, limiting valve behind.',
     front: { unit: 'disc', circuit: 1, caliper: 'fixed', pistons: 2, pistonMm: 48, hoses: 'wheel' },
     rear: { unit: 'disc', circuit: 2, caliper: 'floating', pistons: 1, pistonMm: 38.1, hoses: 'axle' },
-    cylinder: 'tandem', cylinderMm: 20.64, servo: true, rearValve: true, clutch: false,
+    cylinder: 'tandem',
+    cylinderMm: 20.64,
+    servo: true,
+    rearValve: true,
+    clutch: false,
   },
   {
-    id: 'lorry_drums_single_servo', name: 'Light lorry, four drums, one circuit, servo',
+    id: 'lorry_drums_single_servo',
+    name: 'Light lorry, four drums, one circuit, servo',
     about: 'Two wheel cylinders a drum in front, one behind, single circuit with servo.',
     front: { unit: 'drum', circuit: 1, cylinders: 2, pistonMm: 28.58, hoses: 'wheel' },
     rear: { unit: 'drum', circuit: 1, cylinders: 1, pistonMm: 25.4, hoses: 'axle' },
-    cylinder: 'single', cylinderMm: 25.4, servo: true, rearValve: false, clutch: false,
+    cylinder: 'single',
+    cylinderMm: 25.4,
+    servo: true,
+    rearValve: false,
+    clutch: false,
   },
   {
-    id: 'utility_rods', name: 'Four drums on rods, no fluid',
+    id: 'utility_rods',
+    name: 'Four drums on rods, no fluid',
     about: 'Rods and wedges to four drums; nothing hydraulic.',
     front: { unit: 'drum', circuit: null, cylinders: 0, hoses: 'axle' },
     rear: { unit: 'drum', circuit: null, cylinders: 0, hoses: 'axle' },
-    cylinder: 'none', cylinderMm: null, servo: false, rearValve: false, clutch: false,
+    cylinder: 'none',
+    cylinderMm: null,
+    servo: false,
+    rearValve: false,
+    clutch: false,
   },
 ];
 
@@ -71,7 +91,16 @@ class Builder {
   }
   slot(kind: ComponentKind, name: string, more: Partial<Omit<Slot, 'id' | 'kind' | 'name'>> = {}): Slot {
     const slot: Slot = {
-      id: this.makeId(), kind, name, corner: null, circuits: [], parentId: null, boreMm: null, lengthMm: null, style: null, ...more,
+      id: this.makeId(),
+      kind,
+      name,
+      corner: null,
+      circuits: [],
+      parentId: null,
+      boreMm: null,
+      lengthMm: null,
+      style: null,
+      ...more,
     };
     this.slots.push(slot);
     return slot;
@@ -144,8 +173,10 @@ export function buildLayout(templateId: string, id: string, vehicleId: string, m
   const circuits = [...new Set([plan.front.circuit, plan.rear.circuit].filter((c): c is number => c !== null))];
   const pedal = b.slot('pedal', 'Pedal');
   const servo = plan.servo ? b.slot('servo', 'Servo') : null;
-  const master = plan.cylinder === 'none' ? null
-    : b.slot('master_cylinder', 'Master cylinder', { circuits, boreMm: plan.cylinderMm, style: plan.cylinder });
+  const master =
+    plan.cylinder === 'none'
+      ? null
+      : b.slot('master_cylinder', 'Master cylinder', { circuits, boreMm: plan.cylinderMm, style: plan.cylinder });
   if (master) {
     const reservoir = b.slot('reservoir', 'Reservoir', { circuits });
     b.join(reservoir, master, 'feed');

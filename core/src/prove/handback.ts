@@ -23,42 +23,84 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
   const tagOf = (partId: string | null): string | null => file.parts.find((p) => p.id === partId)?.tag ?? null;
   const line = (e: EventBase, where: string, text: string): SheetLine => ({ place: where, text, by: who(e.authorId), on: e.happenedAt });
   const counter = [...file.counters].sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1))[0];
-  const figures = book.sets.filter((s) => s.jobId === file.job.id).flatMap((s) =>
-    judgeSet(book, s, today).filter((j) => j.enough || j.verdict === 'past').map((j): SheetFigure => figureLine(j, {
-      place: place(j.slotId), tag: tagOf(j.partId), takenBy: who(s.authorId), takenOn: s.happenedAt,
-      gauges: [...new Set(j.reduced.governing.map((r) => file.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? 'not named'))].join(', '),
-    })),
-  );
+  const figures = book.sets
+    .filter((s) => s.jobId === file.job.id)
+    .flatMap((s) =>
+      judgeSet(book, s, today)
+        .filter((j) => j.enough || j.verdict === 'past')
+        .map((j): SheetFigure =>
+          figureLine(j, {
+            place: place(j.slotId),
+            tag: tagOf(j.partId),
+            takenBy: who(s.authorId),
+            takenOn: s.happenedAt,
+            gauges: [
+              ...new Set(j.reduced.governing.map((r) => file.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? 'not named')),
+            ].join(', '),
+          }),
+        ),
+    );
   const decisions = state.components.flatMap((c) => (c.decision && c.decision.jobId === file.job.id ? [c.decision] : []));
   const service = here(file.fluidServices).at(-1);
   const due = service ? fluidState(service, file.vehicle, today) : null;
-  const complaint = here(file.proofs).filter((p) => p.item === 'complaint').at(-1);
-  const partWords = { fitted: 'fitted', machined: 'machined', resealed: 'resealed', removed: 'taken off', scrapped: 'scrapped', coated: 'coated', sent: 'sent out', returned: 'back', found: '' };
+  const complaint = here(file.proofs)
+    .filter((p) => p.item === 'complaint')
+    .at(-1);
+  const partWords = {
+    fitted: 'fitted',
+    machined: 'machined',
+    resealed: 'resealed',
+    removed: 'taken off',
+    scrapped: 'scrapped',
+    coated: 'coated',
+    sent: 'sent out',
+    returned: 'back',
+    found: '',
+  };
   return {
-    vehicleTag: file.vehicle.tag, vehicleName: file.vehicle.name,
+    vehicleTag: file.vehicle.tag,
+    vehicleName: file.vehicle.name,
     distance: counter ? `${groupThousands(counter.km)} km` : 'not counted',
     complaint: file.job.complaint,
     complaintAnswer: complaint ? RESULT_WORD[complaint.result] : 'Not asked again',
     figures,
-    findings: here(file.findings).filter((f) => f.severity !== 'note').map((f) => line(f, place(f.slotId), f.words)),
-    done: here(file.operationEvents).filter((e) => e.kind === 'done').map((e) => {
-      const op = file.operations.find((o) => o.id === e.operationId);
-      return line(e, place(op?.slotId ?? null), op?.title ?? 'operation');
-    }),
-    torques: here(file.torques).map((t) => line(t, torquePlace(t.point, place(t.slotId)), `${t.typed} (target ${t.targetTyped})${t.wrench ? `, ${t.wrench}` : ''}`)),
-    parts: here(file.partEvents).filter((e) => e.kind !== 'found').map((e) => {
-      const part = file.parts.find((p) => p.id === e.partId);
-      const name = [part?.tag, part?.name, part?.partNumber].filter(Boolean).join(' · ');
-      return line(e, place(e.slotId), `${name} ${partWords[e.kind]}`);
-    }),
-    fluid: here(file.fluidServices).map((f) => line(f, 'Hydraulics', `${f.product}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${f.batch}` : ''}`)),
-    nextDue: [
-      ...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : []),
-    ],
+    findings: here(file.findings)
+      .filter((f) => f.severity !== 'note')
+      .map((f) => line(f, place(f.slotId), f.words)),
+    done: here(file.operationEvents)
+      .filter((e) => e.kind === 'done')
+      .map((e) => {
+        const op = file.operations.find((o) => o.id === e.operationId);
+        return line(e, place(op?.slotId ?? null), op?.title ?? 'operation');
+      }),
+    torques: here(file.torques).map((t) =>
+      line(t, torquePlace(t.point, place(t.slotId)), `${t.typed} (target ${t.targetTyped})${t.wrench ? `, ${t.wrench}` : ''}`),
+    ),
+    parts: here(file.partEvents)
+      .filter((e) => e.kind !== 'found')
+      .map((e) => {
+        const part = file.parts.find((p) => p.id === e.partId);
+        const name = [part?.tag, part?.name, part?.partNumber].filter(Boolean).join(' · ');
+        return line(e, place(e.slotId), `${name} ${partWords[e.kind]}`);
+      }),
+    fluid: here(file.fluidServices).map((f) =>
+      line(f, 'Hydraulics', `${f.product}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${f.batch}` : ''}`),
+    ),
+    nextDue: [...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : [])],
     putOff: decisions.filter((d) => d.option === 'put_off').map((d) => line(d, place(d.slotId), `${OPTION_NAME.put_off}: ${d.reason}`)),
-    watch: state.components.flatMap((c) => c.judged.filter((j) => j.verdict === 'watch').map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${mm(j.reduced.value, j.reduced.decimals)}`)),
+    watch: state.components.flatMap((c) =>
+      c.judged
+        .filter((j) => j.verdict === 'watch')
+        .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${mm(j.reduced.value, j.reduced.decimals)}`),
+    ),
     accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), a.reason)),
-    proofs: here(file.proofs).map((p) => line(p, p.corner ? CORNER_NAME[p.corner] : file.vehicle.name, `${state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item}: ${RESULT_WORD[p.result].toLowerCase()}${p.note ? `. ${p.note}` : ''}`)),
+    proofs: here(file.proofs).map((p) =>
+      line(
+        p,
+        p.corner ? CORNER_NAME[p.corner] : file.vehicle.name,
+        `${state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item}: ${RESULT_WORD[p.result].toLowerCase()}${p.note ? `. ${p.note}` : ''}`,
+      ),
+    ),
   };
 }
 
@@ -73,8 +115,13 @@ function obligationName(state: JobState, key: string): string {
 
 function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenBy' | 'takenOn' | 'gauges'>): SheetFigure {
   return {
-    ...more, characteristic: j.characteristic.name, phase: j.phase,
-    figure: mm(j.reduced.value, j.reduced.decimals), uncertainty: plusMinus(j.reduced.expanded),
-    limit: limitText(j), source: sourceOf(j), verdict: VERDICT_WORD[j.verdict],
+    ...more,
+    characteristic: j.characteristic.name,
+    phase: j.phase,
+    figure: mm(j.reduced.value, j.reduced.decimals),
+    uncertainty: plusMinus(j.reduced.expanded, j.reduced.decimals),
+    limit: limitText(j),
+    source: sourceOf(j),
+    verdict: VERDICT_WORD[j.verdict],
   };
 }

@@ -13,7 +13,12 @@ export interface ProofItem {
 }
 
 export const RESULT_WORD: Readonly<Record<ProofResult, string>> = {
-  passed: 'Passed', failed: 'Failed', gone: 'Gone', less: 'Less', same: 'The same', not_tried: 'Not tried',
+  passed: 'Passed',
+  failed: 'Failed',
+  gone: 'Gone',
+  less: 'Less',
+  same: 'The same',
+  not_tried: 'Not tried',
 };
 
 const CHECK: readonly ProofResult[] = ['passed', 'failed', 'not_tried'];
@@ -34,9 +39,17 @@ export function proofItems(input: {
   readonly hydraulic: boolean;
   readonly corners: readonly Corner[];
 }): ProofItem[] {
-  const item = (id: string, question: string, how: string, answers = CHECK, corner: Corner | null = null): ProofItem => ({ item: id, corner, question, how, answers });
+  const item = (id: string, question: string, how: string, answers = CHECK, corner: Corner | null = null): ProofItem => ({
+    item: id,
+    corner,
+    question,
+    how,
+    answers,
+  });
   return [
-    ...(input.complaint.trim() ? [item('complaint', input.complaint.trim(), 'The complaint, asked again in the owner’s words.', AGAIN)] : []),
+    ...(input.complaint.trim()
+      ? [item('complaint', input.complaint.trim(), 'The complaint, asked again in the owner’s words.', AGAIN)]
+      : []),
     ...input.seen.map((s) => {
       const text = observationFacts(s.code)?.text ?? s.code;
       const where = s.corner ? `${CORNER_NAME[s.corner]}: ${text.toLowerCase()}` : text;
@@ -49,7 +62,9 @@ export function proofItems(input: {
         ]
       : []),
     item('pedal_return', 'Pedal returns fully, with free play', 'By hand and by foot.'),
-    ...input.corners.map((c) => item('release', `${CORNER_NAME[c]} wheel turns at once after a hard press`, 'Press hard, let go, push the wheel lightly.', CHECK, c)),
+    ...input.corners.map((c) =>
+      item('release', `${CORNER_NAME[c]} wheel turns at once after a hard press`, 'Press hard, let go, push the wheel lightly.', CHECK, c),
+    ),
     item('parking', 'Parking brake holds and lets go', 'On the slope it has to hold on; then spin the wheels.'),
     item('stop_lamp', 'Stop lamps light from each control', 'Pedal, and lever where there is one.'),
     item('road_walk', 'First stops at walking pace, off the road', 'In a closed place, with the parking brake proved.'),

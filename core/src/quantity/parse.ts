@@ -23,9 +23,18 @@ interface Magnitude {
 }
 
 const EXAMPLES: Record<Kind, string> = {
-  length: '12.08, 0.4757 in or 7/16 in', angle: '30 or 12.5 deg', volume: '250 mL or 0.25 L', mass: '12 kg or 26 lb',
-  force: '40 N or 9 lbf', torque: '25 Nm or 18 lbf ft', pressure: '80 bar or 1160 psi', vacuum: '68 kPa or 20 inHg',
-  temperature: '120 C or 248 F', time: '60 s or 5 min', distance_run: '12,000 km or 8000 mi', ratio: '0.35',
+  length: '12.08, 0.4757 in or 7/16 in',
+  angle: '30 or 12.5 deg',
+  volume: '250 mL or 0.25 L',
+  mass: '12 kg or 26 lb',
+  force: '40 N or 9 lbf',
+  torque: '25 Nm or 18 lbf ft',
+  pressure: '80 bar or 1160 psi',
+  vacuum: '68 kPa or 20 inHg',
+  temperature: '120 C or 248 F',
+  time: '60 s or 5 min',
+  distance_run: '12,000 km or 8000 mi',
+  ratio: '0.35',
 };
 
 /**
@@ -38,7 +47,10 @@ const EXAMPLES: Record<Kind, string> = {
  * Source: handbook, Quantities.
  */
 export function parseQuantity(typed: string, kind: Kind, defaultUnit: UnitId): Quantity {
-  const text = typed.replace(/[\u00a0\u2007\u2009\u202f]/g, ' ').replace(/\u2212/g, '-').trim();
+  const text = typed
+    .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
+    .replace(/\u2212/g, '-')
+    .trim();
   if (text === '') throw new Refusal('empty', `Nothing was typed. Type a figure such as ${EXAMPLES[kind]}.`);
   const split = /^([+-]?)(\d+(?: +|-)\d+\/\d+|\d+\/\d+|[\d.,]*\d[\d.,]*)(.*)$/s.exec(text);
   const notANumber = (): Refusal =>
@@ -50,7 +62,9 @@ export function parseQuantity(typed: string, kind: Kind, defaultUnit: UnitId): Q
   const magnitude = digits.includes('/') ? readFraction(digits, unit, typed) : readDecimal(digits, kind, typed, notANumber);
   const value = sign === '-' ? -magnitude.value : magnitude.value;
   return {
-    typed, kind, unit: unit.id,
+    typed,
+    kind,
+    unit: unit.id,
     canonical: value * unit.factor + unit.offset,
     resolution: magnitude.resolution * unit.factor,
     fraction: magnitude.fraction,
@@ -62,7 +76,11 @@ function resolveUnit(rest: string, kind: Kind, defaultUnit: UnitId, typed: strin
   if (name === '') return unitOf(kind, defaultUnit);
   const own = UNITS[kind].find((u) => u.aliases.includes(name));
   if (own) return own;
-  const accepted = UNITS[kind].map((u) => u.symbol).filter(Boolean).join(', ') || 'no unit';
+  const accepted =
+    UNITS[kind]
+      .map((u) => u.symbol)
+      .filter(Boolean)
+      .join(', ') || 'no unit';
   for (const other of Object.values(UNITS)) {
     if (other.some((u) => u.aliases.includes(name))) {
       throw new Refusal('wrong_kind', `“${typed.trim()}” has a unit of another kind. This field takes ${accepted}.`);
@@ -73,7 +91,10 @@ function resolveUnit(rest: string, kind: Kind, defaultUnit: UnitId, typed: strin
 
 function readFraction(digits: string, unit: Unit, typed: string): Magnitude {
   if (unit.id !== 'in') {
-    throw new Refusal('fraction_not_inch', `“${typed.trim()}” is a fraction; fractions are read in inches only. Add “in”, or type a decimal.`);
+    throw new Refusal(
+      'fraction_not_inch',
+      `“${typed.trim()}” is a fraction; fractions are read in inches only. Add “in”, or type a decimal.`,
+    );
   }
   const match = /^(?:(\d+)(?: +|-))?(\d+)\/(\d+)$/.exec(digits);
   const whole = Number(match?.[1] ?? 0);

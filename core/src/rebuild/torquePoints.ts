@@ -18,7 +18,12 @@ export function isWorked(c: Component): boolean {
 }
 
 const BY_KIND: Readonly<Partial<Record<Component['slot']['kind'], string>>> = {
-  caliper: 'mounting bolts', hose: 'end unions', wheel_cylinder: 'fixing', master_cylinder: 'fixing nuts', servo: 'fixing nuts', valve: 'unions',
+  caliper: 'mounting bolts',
+  hose: 'end unions',
+  wheel_cylinder: 'fixing',
+  master_cylinder: 'fixing nuts',
+  servo: 'fixing nuts',
+  valve: 'unions',
 };
 
 /**
@@ -26,13 +31,17 @@ const BY_KIND: Readonly<Partial<Record<Component['slot']['kind'], string>>> = {
  * Source: handbook 50, Torque; 60, Standing and lapsing.
  */
 export function torquePoints(components: readonly Component[], corners: readonly Corner[], wheelsOff: boolean): TorquePoint[] {
-  const discWork = new Set(components.filter((c) => isWorked(c) && ['rotor', 'caliper', 'piston'].includes(c.slot.kind)).map((c) => c.slot.corner));
+  const discWork = new Set(
+    components.filter((c) => isWorked(c) && ['rotor', 'caliper', 'piston'].includes(c.slot.kind)).map((c) => c.slot.corner),
+  );
   const points = components.flatMap((c): TorquePoint[] => {
     const fastener = BY_KIND[c.slot.kind];
     if (!fastener) return [];
     const due = c.slot.kind === 'caliper' ? discWork.has(c.slot.corner) : isWorked(c);
     return due ? [{ point: `${c.slot.kind}:${c.slot.id}`, slotId: c.slot.id, name: `${placeName(c.slot)} ${fastener}` }] : [];
   });
-  const wheels = wheelsOff ? corners.map((corner): TorquePoint => ({ point: `wheel:${corner}`, slotId: null, name: `${CORNER_NAME[corner]} wheel nuts` })) : [];
+  const wheels = wheelsOff
+    ? corners.map((corner): TorquePoint => ({ point: `wheel:${corner}`, slotId: null, name: `${CORNER_NAME[corner]} wheel nuts` }))
+    : [];
   return [...points, ...wheels];
 }

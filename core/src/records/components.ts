@@ -43,7 +43,10 @@ export interface Component {
 
 /** What a finding counts as. */
 export const FINDING_VERDICT: Readonly<Record<FindingSeverity, Verdict>> = {
-  note: 'holds', watch: 'watch', doubt: 'cant_tell', reject: 'past',
+  note: 'holds',
+  watch: 'watch',
+  doubt: 'cant_tell',
+  reject: 'past',
 };
 
 /** Findings that nothing has answered yet: on the part that sits there, and not settled by a later one. */
@@ -60,11 +63,20 @@ export function setsOf(book: Book, slotId: string, partId: string | null): Readi
 /** The phase a new set is proposed for: as fitted once something was fitted here in this job, after machining after a cut. */
 export function proposedPhase(book: Book, component: Pick<Component, 'slot' | 'part' | 'fittedHere'>): Phase {
   if (component.fittedHere) return 'as_fitted';
-  const machined = book.stand(book.file.partEvents).some((e) => e.kind === 'machined' && e.partId === component.part?.id && e.jobId === book.file.job.id);
+  const machined = book
+    .stand(book.file.partEvents)
+    .some((e) => e.kind === 'machined' && e.partId === component.part?.id && e.jobId === book.file.job.id);
   return machined ? 'after_machining' : 'as_found';
 }
 
-function requiredOf(book: Book, slot: Slot, sets: readonly ReadingSet[], decision: Decision | null, inScope: boolean, today: string): Required[] {
+function requiredOf(
+  book: Book,
+  slot: Slot,
+  sets: readonly ReadingSet[],
+  decision: Decision | null,
+  inScope: boolean,
+  today: string,
+): Required[] {
   if (!inScope) return [];
   const programme = programmeOf(slot.kind);
   const asFound = decision?.option === 'replace' ? [] : programme.asFound;
@@ -78,7 +90,9 @@ function requiredOf(book: Book, slot: Slot, sets: readonly ReadingSet[], decisio
     const main = judged.find((j) => j.characteristic.id === id);
     const provisional = newest ? isProvisional(newest) : false;
     return {
-      measurement: MEASUREMENTS[id], phase, provisional,
+      measurement: MEASUREMENTS[id],
+      phase,
+      provisional,
       taken: newest ? book.taken(newest).length : 0,
       done: (main?.enough ?? false) && !provisional,
     };
@@ -94,7 +108,11 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
   const part = file.parts.find((p) => p.id === partId) ?? null;
   const article = KIND_FACTS[slot.kind].article;
   const inScope = slot.corner === null || file.job.scopeCorners.includes(slot.corner);
-  const decision = book.stand(file.decisions).filter((d) => d.slotId === slot.id).at(-1) ?? null;
+  const decision =
+    book
+      .stand(file.decisions)
+      .filter((d) => d.slotId === slot.id)
+      .at(-1) ?? null;
   const sets = setsOf(book, slot.id, partId);
   const newest = new Map<MeasurementId, ReadingSet>();
   for (const s of sets) newest.set(s.measurement, s);
@@ -112,7 +130,16 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
   ];
   const empty = article && partId === null;
   return {
-    slot, part, inScope, empty, decision, judged, findings, required, lookRequired, lookDone,
+    slot,
+    part,
+    inScope,
+    empty,
+    decision,
+    judged,
+    findings,
+    required,
+    lookRequired,
+    lookDone,
     fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === file.job.id),
     runout: sweep ? runoutOf(book.taken(sweep)) : null,
     verdict: empty || !article ? null : worst(verdicts),

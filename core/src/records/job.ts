@@ -6,7 +6,14 @@ import { SEVERITY, worst } from '../verdict/severity.ts';
 import { type Book, openBook } from './book.ts';
 import { type Component, deriveComponent } from './components.ts';
 import {
-  bleedObligations, bookinObligations, decideObligations, gaugeObligations, proveObligations, rebuildObligations, type Situation, traceObligations,
+  bleedObligations,
+  bookinObligations,
+  decideObligations,
+  gaugeObligations,
+  proveObligations,
+  rebuildObligations,
+  type Situation,
+  traceObligations,
 } from './obligations.ts';
 import { type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
 import type { JobFile, Observation } from './types.ts';
@@ -54,7 +61,11 @@ export function observationAnswers(book: Book): Map<string, Observation> {
 
 function accept(list: readonly Obligation[], book: Book): Obligation[] {
   const accepted = new Set(book.stand(book.file.acceptances).map((a) => a.obligation));
-  return list.map((o) => (o.state === 'open' && o.acceptBy !== null && accepted.has(o.key) ? { ...o, state: 'closed' as const, why: 'Accepted with a reason.' } : o));
+  return list.map((o) =>
+    o.state === 'open' && o.acceptBy !== null && accepted.has(o.key)
+      ? { ...o, state: 'closed' as const, why: 'Accepted with a reason.' }
+      : o,
+  );
 }
 
 function stageStates(obligations: readonly Obligation[], hydraulic: boolean): StageState[] {
@@ -69,7 +80,15 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean): St
     const later = stage === 'rebuild' || stage === 'bleed' || stage === 'prove';
     const hatched = stage === 'bleed' && !hydraulic ? 'no fluid' : null;
     const depends = later && before !== undefined && closed === 0;
-    const note = hatched ?? (depends ? `after ${STAGE_NAME[before.stage]}` : open + waiting > 0 ? `${open + waiting} open` : mine.length === 0 ? 'nothing due' : 'done');
+    const note =
+      hatched ??
+      (depends
+        ? `after ${STAGE_NAME[before.stage]}`
+        : open + waiting > 0
+          ? `${open + waiting} open`
+          : mine.length === 0
+            ? 'nothing due'
+            : 'done');
     states.push({ stage, open, waiting, closed, all: mine.length, note, hatched });
   }
   return states;
@@ -88,20 +107,36 @@ export function deriveJob(file: JobFile, today: string): JobState {
   const answers = observationAnswers(book);
   const seen = [...answers.values()].filter((o) => o.state === 'seen').map(({ code, corner }) => ({ code, corner }));
   const situation: Situation = {
-    book, components, answers, hydraulic,
+    book,
+    components,
+    answers,
+    hydraulic,
     proofItems: proofItems({ complaint: file.job.complaint, seen, hydraulic, corners: file.job.scopeCorners }),
   };
-  const obligations = accept([
-    ...bookinObligations(situation), ...traceObligations(situation), ...gaugeObligations(situation), ...decideObligations(situation),
-    ...rebuildObligations(situation), ...bleedObligations(situation), ...proveObligations(situation),
-  ], book);
+  const obligations = accept(
+    [
+      ...bookinObligations(situation),
+      ...traceObligations(situation),
+      ...gaugeObligations(situation),
+      ...decideObligations(situation),
+      ...rebuildObligations(situation),
+      ...bleedObligations(situation),
+      ...proveObligations(situation),
+    ],
+    book,
+  );
   const stages = stageStates(obligations, hydraulic);
   const current = stages.find((s) => s.open > 0) ?? stages.find((s) => s.waiting > 0) ?? null;
   const verdicts = components.filter((c) => c.inScope).map((c) => c.verdict);
   const counts: Record<Verdict, number> = { holds: 0, watch: 0, no_limit: 0, not_gauged: 0, cant_tell: 0, past: 0 };
   for (const v of verdicts) if (v) counts[v] += 1;
   return {
-    file, book, components, situation, obligations, stages,
+    file,
+    book,
+    components,
+    situation,
+    obligations,
+    stages,
     stage: current?.stage ?? null,
     share: current && current.all > 0 ? current.closed / current.all : 1,
     verdict: worst(verdicts.filter((v): v is Verdict => v !== null)),

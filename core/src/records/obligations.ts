@@ -37,25 +37,63 @@ export function traceObligations({ book, answers, hydraulic }: Situation): Oblig
   if (job.kind === 'fluid') return [];
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
   return [
-    obligation('trace', 'trace:pedal', 'Feel the pedal', answered((o) => o.code.startsWith('pedal_'))),
-    ...(hydraulic ? [obligation('trace', 'trace:reservoir', 'Look into the reservoir', answered((o) => o.code.startsWith('level_') || o.code.startsWith('fluid_')))] : []),
-    ...job.scopeCorners.map((c) => obligation('trace', `trace:wheel:${c}`, `Spin the ${CORNER_NAME[c].toLowerCase()} wheel`, answered((o) => o.corner === c && (o.code === 'drags' || o.code === 'locked')))),
-    obligation('trace', 'trace:parking', 'Work the parking brake', answered((o) => o.code.startsWith('park_'))),
+    obligation(
+      'trace',
+      'trace:pedal',
+      'Feel the pedal',
+      answered((o) => o.code.startsWith('pedal_')),
+    ),
+    ...(hydraulic
+      ? [
+          obligation(
+            'trace',
+            'trace:reservoir',
+            'Look into the reservoir',
+            answered((o) => o.code.startsWith('level_') || o.code.startsWith('fluid_')),
+          ),
+        ]
+      : []),
+    ...job.scopeCorners.map((c) =>
+      obligation(
+        'trace',
+        `trace:wheel:${c}`,
+        `Spin the ${CORNER_NAME[c].toLowerCase()} wheel`,
+        answered((o) => o.corner === c && (o.code === 'drags' || o.code === 'locked')),
+      ),
+    ),
+    obligation(
+      'trace',
+      'trace:parking',
+      'Work the parking brake',
+      answered((o) => o.code.startsWith('park_')),
+    ),
   ];
 }
 
 export function gaugeObligations({ components }: Situation): Obligation[] {
   return components.flatMap((c) => [
-    ...c.required.map((r) => obligation(
-      'gauge', `gauge:${c.slot.id}:${r.measurement.id}:${r.phase}`,
-      `${placeName(c.slot)} ${r.measurement.name.toLowerCase()}, ${PHASE_WORD[r.phase]}`, r.done,
-      {
-        slotId: c.slot.id,
-        why: r.provisional ? 'Taken on a dirty surface: clean it and take it again.' : r.done ? null : r.taken > 0 ? `${r.taken} taken so far` : null,
-        ...(r.phase === 'as_fitted' && !r.done && !c.fittedHere ? { state: 'waiting' as const, why: 'Nothing fitted here yet.' } : {}),
-      },
-    )),
-    ...(c.lookRequired ? [obligation('gauge', `look:${c.slot.id}`, `Look at the ${placeName(c.slot).toLowerCase()}`, c.lookDone, { slotId: c.slot.id })] : []),
+    ...c.required.map((r) =>
+      obligation(
+        'gauge',
+        `gauge:${c.slot.id}:${r.measurement.id}:${r.phase}`,
+        `${placeName(c.slot)} ${r.measurement.name.toLowerCase()}, ${PHASE_WORD[r.phase]}`,
+        r.done,
+        {
+          slotId: c.slot.id,
+          why: r.provisional
+            ? 'Taken on a dirty surface: clean it and take it again.'
+            : r.done
+              ? null
+              : r.taken > 0
+                ? `${r.taken} taken so far`
+                : null,
+          ...(r.phase === 'as_fitted' && !r.done && !c.fittedHere ? { state: 'waiting' as const, why: 'Nothing fitted here yet.' } : {}),
+        },
+      ),
+    ),
+    ...(c.lookRequired
+      ? [obligation('gauge', `look:${c.slot.id}`, `Look at the ${placeName(c.slot).toLowerCase()}`, c.lookDone, { slotId: c.slot.id })]
+      : []),
   ]);
 }
 
@@ -67,36 +105,74 @@ export function needsDecision(c: Component, kind: string): boolean {
 export function decideObligations({ book, components }: Situation): Obligation[] {
   return components
     .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
-    .map((c) => obligation('decide', `decide:${c.slot.id}`, `Decide about the ${placeName(c.slot).toLowerCase()}`, c.decision !== null, { slotId: c.slot.id }));
+    .map((c) =>
+      obligation('decide', `decide:${c.slot.id}`, `Decide about the ${placeName(c.slot).toLowerCase()}`, c.decision !== null, {
+        slotId: c.slot.id,
+      }),
+    );
 }
 
 function workDone(book: Book, c: Component): boolean {
   const mine = book.stand(book.file.partEvents).filter((e) => e.jobId === book.file.job.id && e.partId === c.part?.id);
   switch (c.decision?.option) {
-    case 'replace': return c.fittedHere;
-    case 'machine': return mine.some((e) => e.kind === 'machined');
-    case 'reseal': return mine.some((e) => e.kind === 'resealed');
-    default: return true;
+    case 'replace':
+      return c.fittedHere;
+    case 'machine':
+      return mine.some((e) => e.kind === 'machined');
+    case 'reseal':
+      return mine.some((e) => e.kind === 'resealed');
+    default:
+      return true;
   }
 }
 
 export function rebuildObligations({ book, components }: Situation): Obligation[] {
   const { file } = book;
-  const work = components.filter(isWorked).map((c) => obligation(
-    'rebuild', `work:${c.slot.id}`, `${placeName(c.slot)}: ${(c.decision ? OPTION_NAME[c.decision.option] : '').toLowerCase()}`, workDone(book, c), { slotId: c.slot.id },
-  ));
-  const open = components.filter((c) => c.empty).map((c) => obligation('rebuild', `fit:${c.slot.id}`, `${placeName(c.slot)} is off the vehicle`, false, { slotId: c.slot.id }));
+  const work = components
+    .filter(isWorked)
+    .map((c) =>
+      obligation(
+        'rebuild',
+        `work:${c.slot.id}`,
+        `${placeName(c.slot)}: ${(c.decision ? OPTION_NAME[c.decision.option] : '').toLowerCase()}`,
+        workDone(book, c),
+        { slotId: c.slot.id },
+      ),
+    );
+  const open = components
+    .filter((c) => c.empty)
+    .map((c) => obligation('rebuild', `fit:${c.slot.id}`, `${placeName(c.slot)} is off the vehicle`, false, { slotId: c.slot.id }));
   const events = book.stand(file.operationEvents);
-  const operations = book.stand(file.operations).map((o) => obligation(
-    'rebuild', `op:${o.id}`, o.title, events.some((e) => e.operationId === o.id && e.kind === 'done'), { slotId: o.slotId },
-  ));
+  const operations = book.stand(file.operations).map((o) =>
+    obligation(
+      'rebuild',
+      `op:${o.id}`,
+      o.title,
+      events.some((e) => e.operationId === o.id && e.kind === 'done'),
+      { slotId: o.slotId },
+    ),
+  );
   const torques = book.stand(file.torques);
   const wheelsOff = file.job.kind !== 'fluid';
-  const owed = components.some(isWorked) || components.some((c) => c.fittedHere) || (wheelsOff && components.some((c) => c.judged.some((j) => book.sets.some((s) => s.id === j.setId && s.jobId === file.job.id))));
+  const owed =
+    components.some(isWorked) ||
+    components.some((c) => c.fittedHere) ||
+    (wheelsOff && components.some((c) => c.judged.some((j) => book.sets.some((s) => s.id === j.setId && s.jobId === file.job.id))));
   const points = owed ? torquePoints(components, file.job.scopeCorners, wheelsOff) : [];
-  return [...work, ...open, ...operations, ...points.map((p) => obligation(
-    'rebuild', `torque:${p.point}`, `Torque of ${p.name.toLowerCase()}`, torques.some((t) => t.point === p.point), { slotId: p.slotId },
-  ))];
+  return [
+    ...work,
+    ...open,
+    ...operations,
+    ...points.map((p) =>
+      obligation(
+        'rebuild',
+        `torque:${p.point}`,
+        `Torque of ${p.name.toLowerCase()}`,
+        torques.some((t) => t.point === p.point),
+        { slotId: p.slotId },
+      ),
+    ),
+  ];
 }
 
 /** Circuits whose fluid this job has to change: opened by its decisions, or all for a fluid job. */
@@ -110,17 +186,40 @@ export function bleedObligations(s: Situation): Obligation[] {
   const { book, components } = s;
   const circuits = circuitsToBleed(s);
   if (circuits.length === 0) return [];
-  const stillOpen = components.filter((c) => KIND_FACTS[c.slot.kind].hydraulic && (c.empty || (isWorked(c) && !workDone(book, c))) && c.slot.circuits.some((n) => circuits.includes(n)));
+  const stillOpen = components.filter(
+    (c) =>
+      KIND_FACTS[c.slot.kind].hydraulic &&
+      (c.empty || (isWorked(c) && !workDone(book, c))) &&
+      c.slot.circuits.some((n) => circuits.includes(n)),
+  );
   const pulls = book.stand(book.file.bleedPulls);
-  const waiting = stillOpen.length > 0 ? { state: 'waiting' as const, why: `All hydraulic parts first: ${stillOpen.map((c) => placeName(c.slot).toLowerCase()).join(', ')}.` } : {};
-  const bleeders = bleedOrder(book.file.layout).filter((b) => circuits.includes(b.circuit)).map((b) => {
-    const newest = pulls.filter((p) => p.slotId === b.bleeder.id).at(-1);
-    const closed = newest !== undefined && newest.closed && newest.air === 'none' && newest.colour === 'clear';
-    return obligation('bleed', `bleed:${b.bleeder.id}`, `Bleed at the ${placeName(b.bleeder).toLowerCase()}`, closed, {
-      slotId: b.bleeder.id,
-      ...(closed ? {} : newest ? { why: !newest.closed ? 'The bleeder is not closed.' : newest.air !== 'none' ? 'Air was still coming.' : 'The fluid was not clear yet.' } : waiting),
+  const waiting =
+    stillOpen.length > 0
+      ? {
+          state: 'waiting' as const,
+          why: `All hydraulic parts first: ${stillOpen.map((c) => placeName(c.slot).toLowerCase()).join(', ')}.`,
+        }
+      : {};
+  const bleeders = bleedOrder(book.file.layout)
+    .filter((b) => circuits.includes(b.circuit))
+    .map((b) => {
+      const newest = pulls.filter((p) => p.slotId === b.bleeder.id).at(-1);
+      const closed = newest !== undefined && newest.closed && newest.air === 'none' && newest.colour === 'clear';
+      return obligation('bleed', `bleed:${b.bleeder.id}`, `Bleed at the ${placeName(b.bleeder).toLowerCase()}`, closed, {
+        slotId: b.bleeder.id,
+        ...(closed
+          ? {}
+          : newest
+            ? {
+                why: !newest.closed
+                  ? 'The bleeder is not closed.'
+                  : newest.air !== 'none'
+                    ? 'Air was still coming.'
+                    : 'The fluid was not clear yet.',
+              }
+            : waiting),
+      });
     });
-  });
   const fluid = book.stand(book.file.fluidServices).some((f) => f.jobId === book.file.job.id);
   return [obligation('bleed', 'bleed:fluid', 'Name the fluid that goes in', fluid), ...bleeders];
 }
@@ -128,12 +227,29 @@ export function bleedObligations(s: Situation): Obligation[] {
 function verdictObligations(c: Component): Obligation[] {
   const figures = c.judged
     .filter((j) => c.inScope && (j.enough || j.verdict === 'past') && blocksRelease(j.verdict))
-    .map((j) => obligation('prove', `verdict:${c.slot.id}:${j.characteristic.id}`, `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}`, false, {
-      slotId: c.slot.id, why: sentence(j), acceptBy: acceptRole(whoMayAccept(j.verdict, j.limit?.gravity ?? j.characteristic.gravity, j.lies, j.limit?.source === 'generic')),
-    }));
+    .map((j) =>
+      obligation(
+        'prove',
+        `verdict:${c.slot.id}:${j.characteristic.id}`,
+        `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}`,
+        false,
+        {
+          slotId: c.slot.id,
+          why: sentence(j),
+          acceptBy: acceptRole(
+            whoMayAccept(j.verdict, j.limit?.gravity ?? j.characteristic.gravity, j.lies, j.limit?.source === 'generic'),
+          ),
+        },
+      ),
+    );
   const findings = c.findings
     .filter((f) => f.severity === 'doubt' || f.severity === 'reject')
-    .map((f) => obligation('prove', `finding:${f.id}`, `${placeName(c.slot)}: ${f.words}`, false, { slotId: c.slot.id, why: f.severity === 'doubt' ? 'Needs a further look that settles it.' : 'The part has to go, or a later look has to settle it.' }));
+    .map((f) =>
+      obligation('prove', `finding:${f.id}`, `${placeName(c.slot)}: ${f.words}`, false, {
+        slotId: c.slot.id,
+        why: f.severity === 'doubt' ? 'Needs a further look that settles it.' : 'The part has to go, or a later look has to settle it.',
+      }),
+    );
   return [...figures, ...findings];
 }
 

@@ -2,7 +2,9 @@ import type { EventBase, PartEvent, TakeBack } from './types.ts';
 
 /** Order of events: by when they happened, then by id (UUIDv7, so by when they were made). */
 export function inOrder<T extends Pick<EventBase, 'happenedAt' | 'id'>>(events: readonly T[]): T[] {
-  return [...events].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : a.happenedAt > b.happenedAt ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
+  return [...events].sort((a, b) =>
+    a.happenedAt < b.happenedAt ? -1 : a.happenedAt > b.happenedAt ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0,
+  );
 }
 
 /** Ids of the events that have been taken back. A take-back that was itself taken back undoes nothing. */

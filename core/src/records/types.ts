@@ -66,8 +66,7 @@ export interface Part {
   readonly note: string;
 }
 
-export type PartEventKind =
-  | 'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated' | 'scrapped';
+export type PartEventKind = 'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated' | 'scrapped';
 
 export interface PartEvent extends EventBase {
   readonly partId: string;

@@ -13,13 +13,22 @@ export interface ObservationFacts {
 }
 
 export const GROUP_NAME: Readonly<Record<ObservationGroup, string>> = {
-  pedal: 'At the pedal or lever', road: 'On the road', wheel: 'At the wheel', reservoir: 'In the reservoir and lines',
-  parking: 'Parking brake', servo: 'Servo', lamps: 'Lamps and switches',
+  pedal: 'At the pedal or lever',
+  road: 'On the road',
+  wheel: 'At the wheel',
+  reservoir: 'In the reservoir and lines',
+  parking: 'Parking brake',
+  servo: 'Servo',
+  lamps: 'Lamps and switches',
 };
 export const GROUPS = Object.keys(GROUP_NAME) as readonly ObservationGroup[];
 
-const rows = (group: ObservationGroup, perCorner: boolean, needs: ObservationFacts['needs'], list: readonly (readonly [string, string])[]): ObservationFacts[] =>
-  list.map(([code, text]) => ({ code, group, text, perCorner, needs }));
+const rows = (
+  group: ObservationGroup,
+  perCorner: boolean,
+  needs: ObservationFacts['needs'],
+  list: readonly (readonly [string, string])[],
+): ObservationFacts[] => list.map(([code, text]) => ({ code, group, text, perCorner, needs }));
 
 /** What can be seen, felt or heard. Source: handbook 30, What is observed. */
 export const OBSERVATIONS: readonly ObservationFacts[] = [
@@ -39,30 +48,58 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
   ]),
   ...rows('pedal', false, 'clutch', [['clutch_spongy', 'Clutch pedal spongy or low']]),
   ...rows('road', false, null, [
-    ['pulls_left', 'Pulls left'], ['pulls_right', 'Pulls right'], ['judder', 'Judder'], ['locks_front', 'A front wheel locks early'],
-    ['locks_rear', 'A rear wheel locks early'], ['long_stop', 'Long stopping distance'], ['fades', 'Fades when hot'],
-    ['smell', 'Smell or smoke'], ['noise', 'Squeal, grind or knock'], ['tightens_warm', 'Brakes tighten as they warm'],
+    ['pulls_left', 'Pulls left'],
+    ['pulls_right', 'Pulls right'],
+    ['judder', 'Judder'],
+    ['locks_front', 'A front wheel locks early'],
+    ['locks_rear', 'A rear wheel locks early'],
+    ['long_stop', 'Long stopping distance'],
+    ['fades', 'Fades when hot'],
+    ['smell', 'Smell or smoke'],
+    ['noise', 'Squeal, grind or knock'],
+    ['tightens_warm', 'Brakes tighten as they warm'],
   ]),
   ...rows('wheel', true, null, [
-    ['drags', 'Drags after release'], ['locked', 'Cannot be turned at all'], ['no_braking', 'Turns with the pedal hard down'],
-    ['hot', 'Hot after a run'], ['blued', 'Rotor or drum blued by heat'], ['lining_bad', 'Lining glazed or contaminated'],
-    ['bearing_play', 'Bearing play'], ['drum_stuck', 'Drum will not come off'],
+    ['drags', 'Drags after release'],
+    ['locked', 'Cannot be turned at all'],
+    ['no_braking', 'Turns with the pedal hard down'],
+    ['hot', 'Hot after a run'],
+    ['blued', 'Rotor or drum blued by heat'],
+    ['lining_bad', 'Lining glazed or contaminated'],
+    ['bearing_play', 'Bearing play'],
+    ['drum_stuck', 'Drum will not come off'],
   ]),
   ...rows('wheel', true, 'hydraulic', [
-    ['fluid_at_wheel', 'Fluid at the wheel'], ['bleeder_dry', 'Bleeder dry'], ['bleeder_blocked', 'Bleeder blocked'],
+    ['fluid_at_wheel', 'Fluid at the wheel'],
+    ['bleeder_dry', 'Bleeder dry'],
+    ['bleeder_blocked', 'Bleeder blocked'],
   ]),
   ...rows('reservoir', false, 'hydraulic', [
-    ['level_low', 'Level low'], ['level_empty', 'Empty'], ['fluid_dark', 'Fluid dark'], ['fluid_sludge', 'Rusty or sludge'],
-    ['fluid_water', 'Water in it'], ['cap_swollen', 'Cap seal swollen'], ['wet_below_master', 'Wet below the master cylinder'],
-    ['hose_bad', 'A hose swollen, cracked or hard'], ['line_rusted', 'A line rusted'], ['repair_visible', 'Previous repair visible'],
+    ['level_low', 'Level low'],
+    ['level_empty', 'Empty'],
+    ['fluid_dark', 'Fluid dark'],
+    ['fluid_sludge', 'Rusty or sludge'],
+    ['fluid_water', 'Water in it'],
+    ['cap_swollen', 'Cap seal swollen'],
+    ['wet_below_master', 'Wet below the master cylinder'],
+    ['hose_bad', 'A hose swollen, cracked or hard'],
+    ['line_rusted', 'A line rusted'],
+    ['repair_visible', 'Previous repair visible'],
   ]),
   ...rows('parking', false, null, [
-    ['park_no_hold', 'Does not hold'], ['park_long', 'Lever travel long'], ['park_frozen', 'Lever frozen'],
-    ['park_drags', 'Drags'], ['park_no_grip', 'Moves the shoes but no grip'],
+    ['park_no_hold', 'Does not hold'],
+    ['park_long', 'Lever travel long'],
+    ['park_frozen', 'Lever frozen'],
+    ['park_drags', 'Drags'],
+    ['park_no_grip', 'Moves the shoes but no grip'],
   ]),
   ...rows('servo', false, 'servo', [
-    ['servo_none', 'No assistance'], ['servo_hiss', 'Hiss with the pedal down'], ['servo_vacuum_lost', 'Vacuum lost'],
-    ['servo_no_fall', 'Pedal does not fall on start'], ['servo_rattle', 'Push-rod rattles'], ['servo_wet', 'Wet inside the servo'],
+    ['servo_none', 'No assistance'],
+    ['servo_hiss', 'Hiss with the pedal down'],
+    ['servo_vacuum_lost', 'Vacuum lost'],
+    ['servo_no_fall', 'Pedal does not fall on start'],
+    ['servo_rattle', 'Push-rod rattles'],
+    ['servo_wet', 'Wet inside the servo'],
   ]),
   ...rows('lamps', false, null, [['stop_lamp', 'Stop lamp dead or stuck']]),
   ...rows('lamps', false, 'hydraulic', [['difference_lamp', 'Pressure-difference lamp on']]),
@@ -73,7 +110,11 @@ export function observationFacts(code: string): ObservationFacts | undefined {
 }
 
 /** Observations that a layout can show. */
-export function observationsFor(has: { readonly hydraulic: boolean; readonly servo: boolean; readonly clutch: boolean }): ObservationFacts[] {
+export function observationsFor(has: {
+  readonly hydraulic: boolean;
+  readonly servo: boolean;
+  readonly clutch: boolean;
+}): ObservationFacts[] {
   return OBSERVATIONS.filter((o) => o.needs === null || has[o.needs]);
 }
 

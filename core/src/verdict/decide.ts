@@ -43,9 +43,10 @@ export function decide(bound: Bound, value: number, expanded: number, predicted:
   if (!(expanded >= 0)) throw new Refusal('negative_uncertainty', 'The uncertainty of a figure cannot be negative.');
   checkBound(bound);
   if (bound.kind === 'none') return { verdict: 'no_limit', lies: null, bandLeft: null };
-  const sides = bound.kind === 'range'
-    ? [roomTo('lower', bound.low, value), roomTo('upper', bound.high, value)]
-    : [roomTo(bound.kind, bound.at, value)];
+  const sides =
+    bound.kind === 'range'
+      ? [roomTo('lower', bound.low, value), roomTo('upper', bound.high, value)]
+      : [roomTo(bound.kind, bound.at, value)];
   const room = Math.min(...sides);
   const lies = room >= -SLACK ? 'within' : 'past';
   const bandLeft = shareLeft(bound, value);

@@ -9,8 +9,12 @@ export type LimitSource = 'stamped' | 'maker' | 'supplier' | 'measured_new' | 'h
 export const SOURCE_RANK: readonly LimitSource[] = ['stamped', 'maker', 'supplier', 'measured_new', 'house', 'generic'];
 
 export const SOURCE_WORD: Readonly<Record<LimitSource, string>> = {
-  stamped: 'stamped on the part', maker: 'maker’s document', supplier: 'supplier’s sheet',
-  measured_new: 'measured from new', house: 'house rule', generic: 'generic',
+  stamped: 'stamped on the part',
+  maker: 'maker’s document',
+  supplier: 'supplier’s sheet',
+  measured_new: 'measured from new',
+  house: 'house rule',
+  generic: 'generic',
 };
 
 export type LimitScope = 'part' | 'part_number' | 'vehicle' | 'type' | 'shop';
@@ -120,11 +124,16 @@ export function rankOf(limit: LimitVersion, target: LimitTarget): number | null 
   if (limit.axle !== null && limit.axle !== target.axle) return null;
   const axleTerm = limit.axle === null ? 0.5 : 0;
   switch (limit.scope) {
-    case 'part': return limit.appliesTo !== null && limit.appliesTo === target.partId ? axleTerm : null;
-    case 'part_number': return same(limit.appliesTo, target.partNumber) ? 10 + axleTerm : null;
-    case 'vehicle': return limit.appliesTo === target.vehicleId ? 20 + axleTerm : null;
-    case 'type': return rankOfType(limit, target, axleTerm);
-    case 'shop': return (limit.source === 'generic' ? 50 : 40) + axleTerm;
+    case 'part':
+      return limit.appliesTo !== null && limit.appliesTo === target.partId ? axleTerm : null;
+    case 'part_number':
+      return same(limit.appliesTo, target.partNumber) ? 10 + axleTerm : null;
+    case 'vehicle':
+      return limit.appliesTo === target.vehicleId ? 20 + axleTerm : null;
+    case 'type':
+      return rankOfType(limit, target, axleTerm);
+    case 'shop':
+      return (limit.source === 'generic' ? 50 : 40) + axleTerm;
   }
 }
 

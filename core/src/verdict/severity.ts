@@ -5,7 +5,12 @@ export const SEVERITY: readonly Verdict[] = ['past', 'cant_tell', 'not_gauged', 
 
 /** The word each verdict has on screen. */
 export const VERDICT_WORD: Readonly<Record<Verdict, string>> = {
-  holds: 'Holds', watch: 'Watch', cant_tell: 'Can’t tell', past: 'Past limit', no_limit: 'No limit on file', not_gauged: 'Not gauged',
+  holds: 'Holds',
+  watch: 'Watch',
+  cant_tell: 'Can’t tell',
+  past: 'Past limit',
+  no_limit: 'No limit on file',
+  not_gauged: 'Not gauged',
 };
 
 /** Negative where `a` is worse than `b`. */

@@ -6,8 +6,7 @@ export interface GaugeErrors {
   readonly resolution: number;
 }
 
-export type Reduction =
-  | 'single' | 'min' | 'max' | 'range' | 'mean_of_repeats' | 'difference_of_means' | 'difference_of_gauges';
+export type Reduction = 'single' | 'min' | 'max' | 'range' | 'mean_of_repeats' | 'difference_of_means' | 'difference_of_gauges';
 
 export interface Uncertainty {
   /** Standard uncertainty u. */

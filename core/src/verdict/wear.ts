@@ -39,7 +39,10 @@ export interface Wear {
  * Source: handbook, Wear; ordinary least squares.
  */
 export function wear(
-  points: readonly WearPoint[], direction: 'falls' | 'grows', limit: number, toNextService: number,
+  points: readonly WearPoint[],
+  direction: 'falls' | 'grows',
+  limit: number,
+  toNextService: number,
   fresh?: { readonly run: number; readonly value: number } | null,
 ): Wear {
   const sorted = [...points].sort((a, b) => a.run - b.run);
@@ -60,7 +63,10 @@ export function wear(
   const bound: Bound = { kind: direction === 'falls' ? 'lower' : 'upper', at: limit };
   const predicted = latest + fit.slope * toNextService;
   return {
-    slope: fit.slope, error: fit.error, pointsUsed: counting.length, predicted,
+    slope: fit.slope,
+    error: fit.error,
+    pointsUsed: counting.length,
+    predicted,
     predictedPast: beyond(bound, predicted),
     predictedBad: latest + (fit.slope + sign * (fit.error ?? 0)) * toNextService,
     remaining: Math.max(0, (limit - latest) / fit.slope),

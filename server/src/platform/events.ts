@@ -7,9 +7,22 @@ import { Fault, sqlState } from './problem.ts';
 
 /** The table of each family of events. */
 export const EVENT_TABLES = {
-  sets: s.readingSet, readings: s.reading, takeBacks: s.takeBack, findings: s.finding, observations: s.observation, decisions: s.decision, operations: s.operation,
-  operationEvents: s.operationEvent, torques: s.torque, bleedPulls: s.bleedPull, fluidServices: s.fluidService, proofs: s.proof, acceptances: s.acceptance,
-  cautionAcks: s.cautionAck, partEvents: s.partEvent, counters: s.counter,
+  sets: s.readingSet,
+  readings: s.reading,
+  takeBacks: s.takeBack,
+  findings: s.finding,
+  observations: s.observation,
+  decisions: s.decision,
+  operations: s.operation,
+  operationEvents: s.operationEvent,
+  torques: s.torque,
+  bleedPulls: s.bleedPull,
+  fluidServices: s.fluidService,
+  proofs: s.proof,
+  acceptances: s.acceptance,
+  cautionAcks: s.cautionAck,
+  partEvents: s.partEvent,
+  counters: s.counter,
 } as const satisfies Record<EventFamily, unknown>;
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */
@@ -32,7 +45,11 @@ function sameContent(sent: object, kept: object): boolean {
  * Adds one event. Safe to repeat: the same id with the same content is answered as it was the first
  * time, also after release; the same id with other content is refused.
  */
-export async function addEvent<F extends EventFamily>(db: Database, family: F, row: Omit<Recorded<F>, 'recordedAt'>): Promise<Stored<Recorded<F>>> {
+export async function addEvent<F extends EventFamily>(
+  db: Database,
+  family: F,
+  row: Omit<Recorded<F>, 'recordedAt'>,
+): Promise<Stored<Recorded<F>>> {
   const table = EVENT_TABLES[family as 'takeBacks'];
   const values = row as Omit<Recorded<'takeBacks'>, 'recordedAt'>;
   let record: unknown;
@@ -58,7 +75,9 @@ async function findEvent<F extends EventFamily>(db: Database, family: F, id: str
 
 function repeat<R extends object>(known: R, sent: object): Stored<R> {
   if (!sameContent(sent, known)) {
-    throw new Fault(409, 'id_reused', 'Something else is already on record under this id. What is on record stays as it is.', { current: known });
+    throw new Fault(409, 'id_reused', 'Something else is already on record under this id. What is on record stays as it is.', {
+      current: known,
+    });
   }
   return { status: 'already_stored', record: known };
 }

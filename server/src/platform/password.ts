@@ -7,7 +7,9 @@ const LENGTH = 32;
 
 function derive(password: string, salt: Buffer, n: number): Promise<Buffer> {
   return new Promise((resolve, reject) => {
-    scrypt(password.normalize('NFKC'), salt, LENGTH, { N: n, r: R, p: P, maxmem: 256 * n * R }, (error, key) => (error ? reject(error) : resolve(key)));
+    scrypt(password.normalize('NFKC'), salt, LENGTH, { N: n, r: R, p: P, maxmem: 256 * n * R }, (error, key) =>
+      error ? reject(error) : resolve(key),
+    );
   });
 }
 

@@ -21,8 +21,18 @@ export class Fault extends Error {
 export const notFound = (what: string): Fault => new Fault(404, 'not_found', `There is no such ${what}.`);
 
 const TITLES: Readonly<Record<number, string>> = {
-  400: 'Not understood', 401: 'Not signed in', 403: 'Not allowed', 404: 'Not found', 405: 'Not allowed here', 409: 'Does not fit what is on record', 413: 'Too large',
-  415: 'Wrong kind of content', 422: 'Cannot be used', 429: 'Too many tries', 500: 'Something broke', 503: 'Not available',
+  400: 'Not understood',
+  401: 'Not signed in',
+  403: 'Not allowed',
+  404: 'Not found',
+  405: 'Not allowed here',
+  409: 'Does not fit what is on record',
+  413: 'Too large',
+  415: 'Wrong kind of content',
+  422: 'Cannot be used',
+  429: 'Too many tries',
+  500: 'Something broke',
+  503: 'Not available',
 };
 
 function problemOf(status: number, code: string, detail: string, more: More = {}): Problem {
@@ -47,13 +57,18 @@ function messages(error: unknown): string {
 }
 
 /** Turns any error into a problem. SQL and values never leave the server. */
-export function toProblem(error: unknown): Problem {
+function toProblem(error: unknown): Problem {
   if (error instanceof Fault) return problemOf(error.status, error.code, error.message, error.more);
   if (error instanceof Refusal) return problemOf(422, error.code, error.message);
   if (hasZodFastifySchemaValidationErrors(error)) {
-    const fields = error.validation.map((v) => ({ path: v.instancePath.replace(/^\//, '').replace(/\//g, '.'), message: v.message ?? 'not understood' }));
+    const fields = error.validation.map((v) => ({
+      path: v.instancePath.replace(/^\//, '').replace(/\//g, '.'),
+      message: v.message ?? 'not understood',
+    }));
     const first = fields[0];
-    return problemOf(400, 'invalid', first?.path ? `“${first.path}” cannot be used: ${first.message}.` : 'The request cannot be used.', { fields });
+    return problemOf(400, 'invalid', first?.path ? `“${first.path}” cannot be used: ${first.message}.` : 'The request cannot be used.', {
+      fields,
+    });
   }
   const state = sqlState(error);
   if (state === 'DA002') return toProblem(notFound('job'));

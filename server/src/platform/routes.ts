@@ -17,7 +17,11 @@ export interface Call<E extends Endpoint> {
 }
 
 /** What the core hands out is read-only all the way down; a reply may be. */
-export type DeepReadonly<T> = T extends readonly (infer I)[] ? readonly DeepReadonly<I>[] : T extends object ? { readonly [K in keyof T]: DeepReadonly<T[K]> } : T;
+export type DeepReadonly<T> = T extends readonly (infer I)[]
+  ? readonly DeepReadonly<I>[]
+  : T extends object
+    ? { readonly [K in keyof T]: DeepReadonly<T[K]> }
+    : T;
 export type Handler<E extends Endpoint> = (call: Call<E>) => Promise<DeepReadonly<z.input<E['reply']>>>;
 export type Handlers = { readonly [K in EndpointName]: Handler<(typeof ENDPOINTS)[K]> };
 
@@ -28,7 +32,8 @@ const NOBODY: Person = { id: '', name: '', initials: '', role: 'reader', active:
  * role does not start, and a request is let in only where the role of its sender, looked up now, allows it.
  */
 export function registerRoutes(app: FastifyInstance, db: Database, handlers: Handlers): void {
-  for (const name of Object.keys(ENDPOINTS) as EndpointName[]) register(app, db, name, ENDPOINTS[name], handlers[name] as Handler<Endpoint>);
+  for (const name of Object.keys(ENDPOINTS) as EndpointName[])
+    register(app, db, name, ENDPOINTS[name], handlers[name] as Handler<Endpoint>);
 }
 
 function register(app: FastifyInstance, db: Database, name: string, line: Endpoint, handler: Handler<Endpoint>): void {
@@ -38,16 +43,22 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
     url: line.path,
     bodyLimit: name === 'importBundle' ? 64 * 2 ** 20 : 4 * 2 ** 20,
     schema: {
-      summary: line.summary, tags: [line.feature], params: line.params, querystring: line.query,
-      ...(line.method === 'GET' || line.body.safeParse(undefined).success ? {} : { body: line.body }), response: { 200: line.reply },
+      summary: line.summary,
+      tags: [line.feature],
+      params: line.params,
+      querystring: line.query,
+      ...(line.method === 'GET' || line.body.safeParse(undefined).success ? {} : { body: line.body }),
+      response: { 200: line.reply },
     },
     preValidation: async (request) => {
       request.person = await whoAsks(db, request);
-      if (line.role !== 'public' && !request.person) throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again; nothing typed is lost.');
+      if (line.role !== 'public' && !request.person)
+        throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again; nothing typed is lost.');
       if (!mayCall(line.role, request.person?.role ?? null)) {
         throw new Fault(403, 'role', `This takes the role of ${line.role}; you are signed in as ${request.person?.role ?? 'nobody'}.`);
       }
     },
-    handler: (request) => handler({ params: request.params, query: request.query, body: request.body, db, person: request.person ?? NOBODY, request }),
+    handler: (request) =>
+      handler({ params: request.params, query: request.query, body: request.body, db, person: request.person ?? NOBODY, request }),
   });
 }

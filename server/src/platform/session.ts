@@ -23,7 +23,10 @@ const DAYS = 14;
 export async function cookieKey(db: Database): Promise<Buffer> {
   const given = process.env['DAUER_COOKIE_KEY'];
   if (given) return Buffer.from(given, 'base64');
-  await db.insert(secret).values({ name: 'cookie', value: randomBytes(32).toString('base64') }).onConflictDoNothing();
+  await db
+    .insert(secret)
+    .values({ name: 'cookie', value: randomBytes(32).toString('base64') })
+    .onConflictDoNothing();
   const [row] = await db.select().from(secret).where(eq(secret.name, 'cookie'));
   return Buffer.from(row?.value ?? '', 'base64');
 }
@@ -43,7 +46,10 @@ export async function endSession(db: Database, request: FastifyRequest): Promise
 
 /** Ends every session of an account, on every process at once: sessions are looked up at each request. */
 export async function endAllSessions(db: Database, accountId: string): Promise<void> {
-  await db.update(session).set({ endedAt: new Date().toISOString() }).where(and(eq(session.accountId, accountId), isNull(session.endedAt)));
+  await db
+    .update(session)
+    .set({ endedAt: new Date().toISOString() })
+    .where(and(eq(session.accountId, accountId), isNull(session.endedAt)));
 }
 
 /** Who sends this request, with the role he has now; null where nobody is signed in. */
@@ -52,7 +58,8 @@ export async function whoAsks(db: Database, request: FastifyRequest): Promise<Pe
   if (!id) return null;
   const [row] = await db
     .select({ id: account.id, name: account.name, initials: account.initials, role: account.role, active: account.active })
-    .from(session).innerJoin(account, eq(account.id, session.accountId))
+    .from(session)
+    .innerJoin(account, eq(account.id, session.accountId))
     .where(and(eq(session.id, id), isNull(session.endedAt), gt(session.expiresAt, new Date().toISOString()), eq(account.active, true)));
   return row ? { ...row, role: row.role satisfies Role } : null;
 }

@@ -10,13 +10,20 @@ import { readPeople } from './people.ts';
 type EventTable = PgTable & { readonly jobId: PgColumn };
 
 /** The newest layout revision of a vehicle, with its slots in their order. */
-export async function readLayout(db: Database, vehicleId: string): Promise<JobFile['layout']> {
-  const [row] = await db.select().from(s.layout).where(eq(s.layout.vehicleId, vehicleId)).orderBy(desc(s.layout.createdAt), desc(s.layout.id)).limit(1);
+async function readLayout(db: Database, vehicleId: string): Promise<JobFile['layout']> {
+  const [row] = await db
+    .select()
+    .from(s.layout)
+    .where(eq(s.layout.vehicleId, vehicleId))
+    .orderBy(desc(s.layout.createdAt), desc(s.layout.id))
+    .limit(1);
   if (!row) throw notFound('layout');
   const slots = await db.select().from(s.slot).where(eq(s.slot.layoutId, row.id)).orderBy(asc(s.slot.ordinal));
   const connections = await db.select().from(s.connection).where(eq(s.connection.layoutId, row.id)).orderBy(asc(s.connection.id));
   return {
-    id: row.id, vehicleId, template: row.template,
+    id: row.id,
+    vehicleId,
+    template: row.template,
     slots: slots.map(({ layoutId: _l, ordinal: _o, ...slot }) => slot),
     connections: connections.map(({ layoutId: _l, ...c }) => c),
   };
@@ -27,18 +34,32 @@ export async function readLayout(db: Database, vehicleId: string): Promise<JobFi
  * One query after the other, so that a job may also be read inside a transaction. Nothing is derived here; the core does that, from the same file, wherever it runs.
  */
 export async function readJobFile(db: Database, jobId: string): Promise<JobFile> {
-  const [head] = await db.select({ job: s.job, vehicle: s.vehicle }).from(s.job).innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId)).where(eq(s.job.id, jobId));
+  const [head] = await db
+    .select({ job: s.job, vehicle: s.vehicle })
+    .from(s.job)
+    .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
+    .where(eq(s.job.id, jobId));
   if (!head) throw notFound('job');
   const layout = await readLayout(db, head.vehicle.id);
-  const jobs = await db.select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
-    .from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).where(eq(s.job.vehicleId, head.vehicle.id)).orderBy(desc(s.job.openedAt));
+  const jobs = await db
+    .select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
+    .from(s.job)
+    .leftJoin(s.release, eq(s.release.jobId, s.job.id))
+    .where(eq(s.job.vehicleId, head.vehicle.id))
+    .orderBy(desc(s.job.openedAt));
   const allJobs = jobs.map((j) => j.id);
   const slotIds = layout.slots.map((x) => x.id);
   const ofJob = (t: EventTable): SQL => eq(t.jobId, jobId);
   const ofVehicle = (t: EventTable): SQL => inArray(t.jobId, allJobs);
   const lived = db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds));
-  const partEvents = await db.select().from(s.partEvent).where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived)));
-  const sets = await db.select().from(s.readingSet).where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived)));
+  const partEvents = await db
+    .select()
+    .from(s.partEvent)
+    .where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived)));
+  const sets = await db
+    .select()
+    .from(s.readingSet)
+    .where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived)));
   const takeBacks = await db.select().from(s.takeBack).where(ofVehicle(s.takeBack));
   const findings = await db.select().from(s.finding).where(ofVehicle(s.finding));
   const observations = await db.select().from(s.observation).where(ofJob(s.observation));
@@ -62,9 +83,31 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   const gauges = await readGauges(db);
   const [kept] = release;
   return {
-    job: head.job, vehicle: head.vehicle, layout, parts, partEvents, sets, readings, takeBacks, findings, observations, decisions, operations, operationEvents,
-    torques, bleedPulls, fluidServices, proofs, acceptances, cautionAcks, counters, limits, gauges, people,
-    pastJobs: jobs.filter((j) => j.id !== jobId), release: kept ? withoutBasis(kept) : null,
+    job: head.job,
+    vehicle: head.vehicle,
+    layout,
+    parts,
+    partEvents,
+    sets,
+    readings,
+    takeBacks,
+    findings,
+    observations,
+    decisions,
+    operations,
+    operationEvents,
+    torques,
+    bleedPulls,
+    fluidServices,
+    proofs,
+    acceptances,
+    cautionAcks,
+    counters,
+    limits,
+    gauges,
+    people,
+    pastJobs: jobs.filter((j) => j.id !== jobId),
+    release: kept ? withoutBasis(kept) : null,
   };
 }
 
@@ -79,12 +122,20 @@ export async function readGauges(db: Database): Promise<JobFile['gauges'][number
 
 /** Ids of the jobs that are open, the oldest first. */
 export async function openJobIds(db: Database): Promise<string[]> {
-  const rows = await db.select({ id: s.job.id, released: s.release.id }).from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).orderBy(asc(s.job.openedAt));
+  const rows = await db
+    .select({ id: s.job.id, released: s.release.id })
+    .from(s.job)
+    .leftJoin(s.release, eq(s.release.jobId, s.job.id))
+    .orderBy(asc(s.job.openedAt));
   return rows.filter((r) => r.released === null).map((r) => r.id);
 }
 
 /** The open job of a vehicle, if it has one. */
 export async function openJobOf(db: Database, vehicleId: string): Promise<string | null> {
-  const rows = await db.select({ id: s.job.id, released: s.release.id }).from(s.job).leftJoin(s.release, eq(s.release.jobId, s.job.id)).where(and(eq(s.job.vehicleId, vehicleId)));
+  const rows = await db
+    .select({ id: s.job.id, released: s.release.id })
+    .from(s.job)
+    .leftJoin(s.release, eq(s.release.jobId, s.job.id))
+    .where(and(eq(s.job.vehicleId, vehicleId)));
   return rows.find((r) => r.released === null)?.id ?? null;
 }

@@ -6,13 +6,20 @@ import { limit, limitCheck } from '../db/schema.ts';
 
 /** Newest versions of the limits that could apply to a vehicle; all of the book where none is named. */
 export async function readLimits(db: Database, vehicleId?: string): Promise<LimitVersion[]> {
-  const rows = await db.select({ limit, check: limitCheck }).from(limit).leftJoin(limitCheck, eq(limitCheck.limitId, limit.id))
+  const rows = await db
+    .select({ limit, check: limitCheck })
+    .from(limit)
+    .leftJoin(limitCheck, eq(limitCheck.limitId, limit.id))
     .where(vehicleId ? or(ne(limit.scope, 'vehicle'), and(eq(limit.scope, 'vehicle'), eq(limit.appliesTo, vehicleId))) : undefined)
     .orderBy(asc(limit.id));
   return currentLimits(rows.map((r) => ({ ...r.limit, checkedBy: r.check?.checkedBy ?? null, checkedAt: r.check?.checkedAt ?? null })));
 }
 
 export async function readLimit(db: Database, id: string): Promise<LimitVersion | null> {
-  const [row] = await db.select({ limit, check: limitCheck }).from(limit).leftJoin(limitCheck, eq(limitCheck.limitId, limit.id)).where(eq(limit.id, id));
+  const [row] = await db
+    .select({ limit, check: limitCheck })
+    .from(limit)
+    .leftJoin(limitCheck, eq(limitCheck.limitId, limit.id))
+    .where(eq(limit.id, id));
   return row ? { ...row.limit, checkedBy: row.check?.checkedBy ?? null, checkedAt: row.check?.checkedAt ?? null } : null;
 }

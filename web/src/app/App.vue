@@ -12,7 +12,13 @@ const outbox = useOutbox();
 const route = useRoute();
 const top = ref<InstanceType<typeof TopPlate> | null>(null);
 useGlobalKeys(() => top.value?.focusSearch());
-const NAV = [['/', 'Yard'], ['/parts', 'Parts'], ['/limits', 'Limits'], ['/gauges', 'Gauges'], ['/shop', 'Shop']] as const;
+const NAV = [
+  ['/', 'Yard'],
+  ['/parts', 'Parts'],
+  ['/limits', 'Limits'],
+  ['/gauges', 'Gauges'],
+  ['/shop', 'Shop'],
+] as const;
 const inJob = computed(() => typeof route.params['jobId'] === 'string');
 const insecure = !window.isSecureContext;
 const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route.path.startsWith(to));
@@ -23,32 +29,109 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
     <a class="skip" href="#work">To the work</a>
     <TopPlate v-if="session.person" ref="top" />
     <nav v-if="session.person && !inJob" class="nav no-print" aria-label="Rooms of the shop">
-      <RouterLink v-for="[to, label] in NAV" :key="to" :to="to" :class="{ here: isHere(to) }" :aria-current="isHere(to) ? 'page' : undefined">{{ label }}</RouterLink>
+      <RouterLink
+        v-for="[to, label] in NAV"
+        :key="to"
+        :to="to"
+        :class="{ here: isHere(to) }"
+        :aria-current="isHere(to) ? 'page' : undefined"
+      >
+        {{ label }}
+      </RouterLink>
     </nav>
-    <p v-if="insecure" class="problem no-print">This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the server.</p>
-    <p v-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">{{ outbox.trouble }} {{ outbox.unsent }} kept here; sent as soon as it answers.</p>
+    <p v-if="insecure" class="problem no-print">
+      This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the
+      server.
+    </p>
+    <p v-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">
+      {{ outbox.trouble }} {{ outbox.unsent }} kept here; sent as soon as it answers.
+    </p>
     <div v-for="item in outbox.aside" :key="item.body.id" class="problem no-print aside" role="alert">
       <span>Set aside: {{ item.aside }}</span>
-      <button class="link" type="button" @click="outbox.retry(item)">Send again</button><button class="link" type="button" @click="outbox.forget(item)">Drop it</button>
+      <button class="link" type="button" @click="outbox.retry(item)">Send again</button>
+      <button class="link" type="button" @click="outbox.forget(item)">Drop it</button>
     </div>
     <div id="work" class="work"><RouterView /></div>
     <SignInAgain v-if="session.expired" />
     <v-dialog v-model="keyList" max-width="560">
-      <div class="dialog" role="document"><h2>Keys</h2><table><tbody><tr v-for="k in KEYS" :key="k.keys"><td class="fig keys">{{ k.keys }}</td><td>{{ k.does }}</td></tr></tbody></table><div class="acts"><button class="act" type="button" @click="keyList = false">Close</button></div></div>
+      <div class="dialog" role="document">
+        <h2>Keys</h2>
+        <table>
+          <tbody>
+            <tr v-for="k in KEYS" :key="k.keys">
+              <td class="fig keys">{{ k.keys }}</td>
+              <td>{{ k.does }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <div class="acts"><button class="act" type="button" @click="keyList = false">Close</button></div>
+      </div>
     </v-dialog>
   </v-app>
 </template>
 
 <style scoped>
-.nav { display: flex; height: 48px; padding: 0 24px; background: var(--plate); border-bottom: 1px solid var(--hair); overflow-x: auto; }
-.nav a { display: flex; align-items: center; padding: 3px 20px 0; font: 600 19px/24px var(--plate-font); color: var(--blue); text-decoration: none; border-bottom: 3px solid transparent; }
-.nav .here { background: var(--blue-tint); color: var(--ink); border-bottom-color: var(--blue); }
-.skip { position: absolute; left: -999px; }
-.skip:focus { left: 8px; top: 8px; z-index: 99; background: var(--plate); padding: 8px; }
-.problem { margin: 8px 24px; }
-.aside { display: flex; gap: 16px; align-items: center; flex-wrap: wrap; }
-.aside span { flex: 1; }
-.keys { white-space: nowrap; width: 170px; }
-.work { display: contents; }
-@media (max-width: 720px) { .nav { padding: 0; } .nav a { padding: 3px 14px 0; } .problem { margin: 8px 12px; } }
+.nav {
+  display: flex;
+  height: 48px;
+  padding: 0 24px;
+  background: var(--plate);
+  border-bottom: 1px solid var(--hair);
+  overflow-x: auto;
+}
+.nav a {
+  display: flex;
+  align-items: center;
+  padding: 3px 20px 0;
+  font: 600 19px/24px var(--plate-font);
+  color: var(--blue);
+  text-decoration: none;
+  border-bottom: 3px solid transparent;
+}
+.nav .here {
+  background: var(--blue-tint);
+  color: var(--ink);
+  border-bottom-color: var(--blue);
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 99;
+  background: var(--plate);
+  padding: 8px;
+}
+.problem {
+  margin: 8px 24px;
+}
+.aside {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.aside span {
+  flex: 1;
+}
+.keys {
+  white-space: nowrap;
+  width: 170px;
+}
+.work {
+  display: contents;
+}
+@media (max-width: 720px) {
+  .nav {
+    padding: 0;
+  }
+  .nav a {
+    padding: 3px 14px 0;
+  }
+  .problem {
+    margin: 8px 12px;
+  }
+}
 </style>

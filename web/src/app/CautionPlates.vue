@@ -5,7 +5,7 @@ import { useJob } from './job.ts';
 import { useSession } from './session.ts';
 
 /** Cautions at the step they belong to. The critical ones wait for a name, once a job; `ready` says whether they have it. */
-const props = defineProps<{ steps: readonly CautionStep[] }>();
+const props = withDefaults(defineProps<{ steps: readonly CautionStep[]; show?: 'both' | 'open' | 'quiet' }>(), { show: 'both' });
 const job = useJob();
 const session = useSession();
 const acks = computed(() => (job.state ? job.state.book.stand(job.state.file.cautionAcks) : []));
@@ -16,12 +16,22 @@ const quiet = computed(() => list.value.filter((c) => !open.value.includes(c)));
 
 <template>
   <div class="cautions no-print">
-    <div v-for="c in open" :key="c.id" class="caution">
+    <div v-for="c in show === 'quiet' ? [] : open" :key="c.id" class="caution">
       <span class="hatch" aria-hidden="true" />
-      <p><b class="plate-font">Caution</b> {{ c.text }}</p>
-      <button v-if="session.may('technician') && !job.state?.released" class="act slim" type="button" @click="job.add('cautionAcks', { caution: c.id })">Read, {{ session.person?.name.split(' ')[0] }}</button>
+      <p>
+        <b class="plate-font">Caution</b>
+        {{ c.text }}
+      </p>
+      <button
+        v-if="session.may('technician') && !job.state?.released"
+        class="act slim"
+        type="button"
+        @click="job.add('cautionAcks', { caution: c.id })"
+      >
+        Read, {{ session.person?.name.split(' ')[0] }}
+      </button>
     </div>
-    <details v-if="quiet.length > 0" class="quiet">
+    <details v-if="quiet.length > 0 && show !== 'open'" class="quiet">
       <summary>{{ quiet.length === 1 ? 'One caution' : `${quiet.length} cautions` }} for this step</summary>
       <p v-for="c in quiet" :key="c.id">{{ c.text }}</p>
     </details>
@@ -29,13 +39,51 @@ const quiet = computed(() => list.value.filter((c) => !open.value.includes(c)));
 </template>
 
 <style scoped>
-.cautions { display: grid; gap: 8px; margin: 8px 0; }
-.caution { display: flex; align-items: center; gap: 12px; min-height: 44px; border: 1px solid var(--ink); background: var(--plate); padding-right: 8px; }
-.caution p { flex: 1; font-size: 15px; line-height: 20px; padding: 6px 0; }
-.caution b { font-size: 18px; margin-right: 6px; }
-.hatch { align-self: stretch; flex: none; width: 28px; background: repeating-linear-gradient(135deg, var(--ink) 0 4px, var(--plate) 4px 9px); }
-.act.slim { min-height: 44px; margin: 4px 0; white-space: nowrap; }
-.quiet { font-size: 14px; line-height: 20px; color: var(--ink2); }
-.quiet summary { cursor: pointer; min-height: 24px; }
-.quiet p { padding: 2px 0 2px 16px; }
+.cautions {
+  display: grid;
+  gap: 8px;
+  margin: 8px 0;
+}
+.caution {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 44px;
+  border: 1px solid var(--ink);
+  background: var(--plate);
+  padding-right: 8px;
+}
+.caution p {
+  flex: 1;
+  font-size: 15px;
+  line-height: 20px;
+  padding: 6px 0;
+}
+.caution b {
+  font-size: 18px;
+  margin-right: 6px;
+}
+.hatch {
+  align-self: stretch;
+  flex: none;
+  width: 28px;
+  background: repeating-linear-gradient(135deg, var(--ink) 0 4px, var(--plate) 4px 9px);
+}
+.act.slim {
+  min-height: 44px;
+  margin: 4px 0;
+  white-space: nowrap;
+}
+.quiet {
+  font-size: 14px;
+  line-height: 20px;
+  color: var(--ink2);
+}
+.quiet summary {
+  cursor: pointer;
+  min-height: 24px;
+}
+.quiet p {
+  padding: 2px 0 2px 16px;
+}
 </style>

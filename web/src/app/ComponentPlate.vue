@@ -6,6 +6,7 @@ import VerdictMark from '../fittings/VerdictMark.vue';
 import { call, sentenceOf } from './client.ts';
 import { useJob } from './job.ts';
 import { useSession } from './session.ts';
+import { dayText } from '../fittings/dates.ts';
 
 /** The picked component: what it is, which tag it carries, where it is, its verdict, and its neighbours at the corner. */
 const emit = defineEmits<{ pick: [slotId: string] }>();
@@ -25,7 +26,12 @@ const verdictOf = (id: string) => job.state?.components.find((x) => x.slot.id ==
 const what = computed(() => {
   const s = c.value?.slot;
   if (!s) return '';
-  const bits = [s.style ? `${s.style} ${KIND_FACTS[s.kind].name.toLowerCase()}` : KIND_FACTS[s.kind].name, s.boreMm ? `${s.boreMm} mm` : null, s.lengthMm ? `${s.lengthMm} mm long` : null, c.value?.part?.partNumber ? `no. ${c.value.part.partNumber}` : null];
+  const bits = [
+    s.style ? `${s.style} ${KIND_FACTS[s.kind].name.toLowerCase()}` : KIND_FACTS[s.kind].name,
+    s.boreMm ? `${s.boreMm} mm` : null,
+    s.lengthMm ? `${s.lengthMm} mm long` : null,
+    c.value?.part?.partNumber ? `no. ${c.value.part.partNumber}` : null,
+  ];
   const text = bits.filter(Boolean).join(', ');
   return text.charAt(0).toUpperCase() + text.slice(1);
 });
@@ -40,7 +46,7 @@ const life = computed(() => {
   const events = job.state.book.stand(job.state.file.partEvents).filter((e) => e.partId === c.value?.part?.id);
   const at = whereabouts(c.value.part.id, events);
   const machined = events.some((e) => e.kind === 'machined') ? 'machined' : 'never machined';
-  return at.since ? `Known here since ${at.since.slice(0, 10)}, ${machined}` : machined;
+  return at.since ? `Here since ${dayText(at.since)}, ${machined}` : machined;
 });
 async function bind(): Promise<void> {
   if (!c.value?.part || tag.value.trim() === '') return;
@@ -65,29 +71,115 @@ async function bind(): Promise<void> {
       <span v-else-if="c.empty" class="plate-font">Empty</span>
     </div>
     <dl>
-      <dt>What</dt><dd>{{ what }}</dd>
-      <dt>Where</dt><dd>{{ where }}</dd>
-      <template v-if="life"><dt>Life</dt><dd>{{ life }} <RouterLink v-if="c.part?.tag" :to="`/parts/${c.part.id}`">its life</RouterLink>
-        <button v-else-if="c.part && session.may('technician') && !binding" class="link" type="button" @click="binding = true">bind a tag</button></dd></template>
+      <dt>What</dt>
+      <dd>{{ what }}</dd>
+      <dt>Where</dt>
+      <dd>{{ where }}</dd>
+      <template v-if="life">
+        <dt>Life</dt>
+        <dd>
+          {{ life }}
+          <RouterLink v-if="c.part?.tag" :to="`/parts/${c.part.id}`">its life</RouterLink>
+          <button v-else-if="c.part && session.may('technician') && !binding" class="link" type="button" @click="binding = true">
+            bind a tag
+          </button>
+        </dd>
+      </template>
     </dl>
-    <form v-if="binding" class="bind" @submit.prevent="bind"><v-text-field v-model="tag" label="Tag on the part" placeholder="P 2207" autofocus :error-messages="problem" /><button class="act slim" type="submit">Bind</button><button class="act slim" type="button" @click="binding = false">Not now</button></form>
+    <form v-if="binding" class="bind" @submit.prevent="bind">
+      <v-text-field v-model="tag" label="Tag on the part" placeholder="P 2207" autofocus :error-messages="problem" />
+      <button class="act slim" type="submit">Bind</button>
+      <button class="act slim" type="button" @click="binding = false">Not now</button>
+    </form>
     <div v-if="cells.length > 0" class="cells" role="group" :aria-label="c.slot.corner ? CORNER_NAME[c.slot.corner] : ''">
-      <button v-for="s in cells" :key="s.id" type="button" :aria-pressed="s.id === c.slot.id" :aria-label="placeName(s)" @click="emit('pick', s.id)"><VerdictMark :verdict="verdictOf(s.id) ?? 'not_gauged'" :size="15" /><span>{{ s.name }}</span></button>
+      <button
+        v-for="s in cells"
+        :key="s.id"
+        type="button"
+        :aria-pressed="s.id === c.slot.id"
+        :aria-label="placeName(s)"
+        @click="emit('pick', s.id)"
+      >
+        <VerdictMark :verdict="verdictOf(s.id) ?? 'not_gauged'" :size="15" />
+        <span>{{ s.name }}</span>
+      </button>
     </div>
   </section>
-  <section v-else class="component none"><p class="second">Pick a component on the map, or with <kbd class="fig">m</kbd> and the arrows. Until then the right side shows the whole vehicle.</p></section>
+  <section v-else class="component none">
+    <p class="second">
+      Pick a component on the map, or with
+      <kbd class="fig">m</kbd>
+      and the arrows. Until then the right side shows the whole vehicle.
+    </p>
+  </section>
 </template>
 
 <style scoped>
-.component { border-top: 1.5px solid var(--blue); padding: 12px 24px 16px; }
-.none { border-top-color: var(--hair); font-size: 15px; line-height: 21px; }
-.title { display: flex; align-items: center; gap: 12px; margin-bottom: 6px; }
-.title h2 { flex: 1; font-size: 22px; }
-dl { display: grid; grid-template-columns: 56px 1fr; font-size: 15px; line-height: 21px; }
-dt { color: var(--ink2); }
-.cells { display: grid; grid-template-columns: repeat(auto-fit, minmax(64px, 1fr)); border: 1px solid var(--blue); border-radius: 2px; margin-top: 10px; background: var(--plate); gap: 1px; }
-.cells button { min-height: 50px; border: 0; border-bottom: 3px solid transparent; background: none; padding: 4px 2px 1px; display: grid; justify-items: center; gap: 1px; font: 600 15px/18px var(--plate-font); color: var(--blue); cursor: pointer; box-shadow: 1px 0 0 var(--hair); }
-.cells button[aria-pressed='true'] { background: var(--blue-tint); color: var(--ink); border-bottom-color: var(--blue); }
-.bind { display: flex; gap: 8px; margin-top: 8px; align-items: flex-start; }
-@media (max-width: 860px) { .component { padding: 8px 12px 12px; } }
+.component {
+  border-top: 1.5px solid var(--blue);
+  padding: 12px 24px 16px;
+}
+.none {
+  border-top-color: var(--hair);
+  font-size: 15px;
+  line-height: 21px;
+}
+.title {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-bottom: 6px;
+}
+.title h2 {
+  flex: 1;
+  font-size: 22px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 56px 1fr;
+  font-size: 15px;
+  line-height: 21px;
+}
+dt {
+  color: var(--ink2);
+}
+.cells {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(45px, 1fr));
+  border: 1px solid var(--blue);
+  border-radius: 2px;
+  margin-top: 10px;
+  background: var(--plate);
+  gap: 1px;
+}
+.cells button {
+  min-height: 50px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  padding: 4px 2px 1px;
+  display: grid;
+  justify-items: center;
+  gap: 1px;
+  font: 600 14px/17px var(--plate-font);
+  color: var(--blue);
+  cursor: pointer;
+  box-shadow: 1px 0 0 var(--hair);
+}
+.cells button[aria-pressed='true'] {
+  background: var(--blue-tint);
+  color: var(--ink);
+  border-bottom-color: var(--blue);
+}
+.bind {
+  display: flex;
+  gap: 8px;
+  margin-top: 8px;
+  align-items: flex-start;
+}
+@media (max-width: 860px) {
+  .component {
+    padding: 8px 12px 12px;
+  }
+}
 </style>

@@ -28,16 +28,33 @@ const SCREENS = {
 const jobId = computed(() => String(route.params['jobId'] ?? ''));
 const stage = computed<Stage>(() => STAGES.find((s) => s === route.params['stage']) ?? job.state?.stage ?? 'prove');
 const screen = computed(() => SCREENS[stage.value]);
-const verdicts = computed(() => new Map<string, Verdict | null>((job.state?.components ?? []).map((c) => [c.slot.id, c.inScope ? c.verdict : null])));
-const counts = computed(() => (['past', 'cant_tell', 'watch', 'no_limit', 'holds', 'not_gauged'] as const).flatMap((v) => ((job.state?.counts[v] ?? 0) > 0 ? [{ v, n: job.state?.counts[v] ?? 0 }] : [])));
+const verdicts = computed(
+  () => new Map<string, Verdict | null>((job.state?.components ?? []).map((c) => [c.slot.id, c.inScope ? c.verdict : null])),
+);
+const counts = computed(() =>
+  (['past', 'cant_tell', 'watch', 'no_limit', 'holds', 'not_gauged'] as const).flatMap((v) =>
+    (job.state?.counts[v] ?? 0) > 0 ? [{ v, n: job.state?.counts[v] ?? 0 }] : [],
+  ),
+);
 /** The governing figure of each wheel, where one was taken. */
-const figures = computed(() => new Map<Corner, string>((job.state?.components ?? []).flatMap((c) => {
-  const main = c.judged.find((j) => j.characteristic.id === 'rotor_thickness' || j.characteristic.id === 'drum_diameter');
-  return c.slot.corner && main ? [[c.slot.corner, fixed(main.reduced.value, main.reduced.decimals)] as const] : [];
-})));
+const figures = computed(
+  () =>
+    new Map<Corner, string>(
+      (job.state?.components ?? []).flatMap((c) => {
+        const main = c.judged.find((j) => j.characteristic.id === 'rotor_thickness' || j.characteristic.id === 'drum_diameter');
+        return c.slot.corner && main ? [[c.slot.corner, fixed(main.reduced.value, main.reduced.decimals)] as const] : [];
+      }),
+    ),
+);
 
 watch(jobId, (id) => void job.load(id), { immediate: true });
-watch(() => route.query['pick'], (slot) => { if (typeof slot === 'string') job.picked = slot; }, { immediate: true });
+watch(
+  () => route.query['pick'],
+  (slot) => {
+    if (typeof slot === 'string') job.picked = slot;
+  },
+  { immediate: true },
+);
 useEventListener(window, 'focus', () => void job.refresh());
 const off = onLetter('KeyM', () => map.value?.focus());
 onBeforeUnmount(off);
@@ -48,40 +65,118 @@ function pick(slotId: string | null): void {
 </script>
 
 <template>
-  <div v-if="job.problem && !job.file" class="screen"><h1>This job cannot be shown</h1><p class="problem" role="alert">{{ job.problem }}</p><p class="gap"><button class="act" type="button" @click="job.load(jobId)">Try again</button> <RouterLink class="act" to="/">To the yard</RouterLink></p></div>
+  <div v-if="job.problem && !job.file" class="screen">
+    <h1>This job cannot be shown</h1>
+    <p class="problem" role="alert">{{ job.problem }}</p>
+    <p class="gap">
+      <button class="act" type="button" @click="job.load(jobId)">Try again</button>
+      <RouterLink class="act" to="/">To the yard</RouterLink>
+    </p>
+  </div>
   <template v-else-if="job.state">
     <div class="stagebar no-print"><StageRule :state="job.state" :shown="stage" :job-id="jobId" /></div>
     <div class="frame" :class="{ capturing: stage === 'gauge' }">
       <aside class="left no-print">
         <MapStrip :label="job.component ? job.component.slot.name : 'whole vehicle'">
-          <div class="maphead"><h3>Brake map</h3><span class="counts"><span v-for="c in counts" :key="c.v" class="count"><VerdictMark :verdict="c.v" :size="15" /><b class="plate-font">{{ c.n }}</b></span></span></div>
-          <BrakeMap ref="map" :layout="job.state.file.layout" :picked="job.picked" :verdicts="verdicts" :figures="stage === 'gauge' || stage === 'decide' ? figures : undefined" :in-scope="job.state.file.job.scopeCorners.length > 0 ? job.state.file.job.scopeCorners : undefined" @pick="pick" />
+          <div class="maphead">
+            <h2 class="mapname">Brake map</h2>
+            <span class="counts">
+              <span v-for="c in counts" :key="c.v" class="count">
+                <VerdictMark :verdict="c.v" :size="15" />
+                <b class="plate-font">{{ c.n }}</b>
+              </span>
+            </span>
+          </div>
+          <BrakeMap
+            ref="map"
+            :layout="job.state.file.layout"
+            :picked="job.picked"
+            :verdicts="verdicts"
+            :figures="stage === 'gauge' || stage === 'decide' ? figures : undefined"
+            :in-scope="job.state.file.job.scopeCorners.length > 0 ? job.state.file.job.scopeCorners : undefined"
+            @pick="pick"
+          />
           <ComponentPlate @pick="pick" />
         </MapStrip>
       </aside>
       <main class="right">
-        <p v-if="job.state.released" class="problem released no-print">Handed back on {{ job.state.file.release?.releasedAt.slice(0, 10) }}. Everything stands as it was then; a new complaint is a new job. <RouterLink :to="`/jobs/${jobId}/sheet`">Hand-back sheet</RouterLink></p>
+        <p v-if="job.state.released" class="problem released no-print">
+          Handed back on {{ job.state.file.release?.releasedAt.slice(0, 10) }}. Everything stands as it was then; a new complaint is a new
+          job.
+          <RouterLink :to="`/jobs/${jobId}/sheet`">Hand-back sheet</RouterLink>
+        </p>
         <component :is="screen" />
       </main>
     </div>
   </template>
-  <div v-else class="frame loading" aria-busy="true"><aside class="left" /><main class="right"><h1 class="second">Opening the job …</h1></main></div>
+  <div v-else class="frame loading" aria-busy="true">
+    <aside class="left" />
+    <main class="right"><h1 class="second">Opening the job …</h1></main>
+  </div>
 </template>
 
 <style scoped>
-.stagebar { background: var(--plate); border-bottom: 1px solid var(--hair); }
-.frame { display: grid; grid-template-columns: 384px minmax(0, 1fr); align-items: start; min-height: calc(100vh - 104px); }
-.left { background: var(--plate); border-right: 1px solid var(--hair); min-height: calc(100vh - 104px); position: sticky; top: 0; align-self: stretch; }
-.maphead { display: flex; justify-content: space-between; align-items: center; padding: 6px 24px 0; }
-.counts { display: flex; gap: 12px; }
-.count { display: inline-flex; gap: 4px; align-items: center; font-size: 18px; }
-.right { padding: 0 24px 24px; min-width: 0; }
-.capturing .right { padding-bottom: 104px; }
-.released { margin-top: 8px; }
-.gap { margin-top: 16px; }
+.stagebar {
+  background: var(--plate);
+  border-bottom: 1px solid var(--hair);
+}
+.frame {
+  display: grid;
+  grid-template-columns: 384px minmax(0, 1fr);
+  align-items: start;
+  min-height: calc(100vh - 104px);
+}
+.left {
+  background: var(--plate);
+  border-right: 1px solid var(--hair);
+  min-height: calc(100vh - 104px);
+  position: sticky;
+  top: 0;
+  align-self: stretch;
+}
+.maphead {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 6px 24px 0;
+}
+.mapname {
+  font-size: 18px;
+}
+.counts {
+  display: flex;
+  gap: 12px;
+}
+.count {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  font-size: 18px;
+}
+.right {
+  padding: 0 24px 24px;
+  min-width: 0;
+}
+.capturing .right {
+  padding-bottom: 104px;
+}
+.released {
+  margin-top: 8px;
+}
+.gap {
+  margin-top: 16px;
+}
 @media (max-width: 860px) {
-  .frame { grid-template-columns: 1fr; }
-  .left { position: static; min-height: 0; border-right: 0; }
-  .right { padding: 0 12px 24px; }
+  .frame {
+    grid-template-columns: 1fr;
+  }
+  .left {
+    position: static;
+    min-height: 0;
+    border-right: 0;
+  }
+  .right {
+    padding: 0 12px 24px;
+  }
 }
 </style>

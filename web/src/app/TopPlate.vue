@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core';
-import { computed, nextTick, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import TagPlate from '../fittings/TagPlate.vue';
-import { call } from './client.ts';
 import { useJob } from './job.ts';
 import { useOutbox } from './outbox.ts';
+import RunningClocks from './RunningClocks.vue';
+import SearchBox from './SearchBox.vue';
 import { useSession } from './session.ts';
 import WordMark from './WordMark.vue';
 
@@ -13,43 +13,10 @@ const session = useSession();
 const job = useJob();
 const outbox = useOutbox();
 const route = useRoute();
-const router = useRouter();
-const input = ref<HTMLInputElement | null>(null);
-const typed = ref('');
-const active = ref(0);
-const hits = ref<Awaited<ReturnType<typeof call<'search'>>>>([]);
-const searched = ref(false);
 const inJob = computed(() => typeof route.params['jobId'] === 'string' && job.file !== null);
 
-const look = useDebounceFn(async () => {
-  if (typed.value.trim() === '') return;
-  hits.value = await call('search', { query: { q: typed.value } }).catch(() => []);
-  active.value = 0;
-  searched.value = true;
-}, 150);
-watch(typed, (text) => {
-  searched.value = false;
-  if (text.trim() === '') hits.value = [];
-  else void look();
-});
-function close(): void {
-  typed.value = '';
-  hits.value = [];
-  input.value?.blur();
-}
-function go(to: string): void {
-  close();
-  void router.push(to);
-}
-function onKey(event: KeyboardEvent): void {
-  if (event.key === 'Escape') close();
-  else if (event.key === 'ArrowDown') active.value = Math.min(hits.value.length - 1, active.value + 1);
-  else if (event.key === 'ArrowUp') active.value = Math.max(0, active.value - 1);
-  else if (event.key === 'Enter' && hits.value[active.value]) go(hits.value[active.value]?.to ?? '/');
-  else return;
-  event.preventDefault();
-}
-defineExpose({ focusSearch: () => void nextTick(() => input.value?.focus()) });
+const search = ref<InstanceType<typeof SearchBox> | null>(null);
+defineExpose({ focusSearch: () => search.value?.focus() });
 </script>
 
 <template>
@@ -57,47 +24,105 @@ defineExpose({ focusSearch: () => void nextTick(() => input.value?.focus()) });
     <RouterLink class="home" to="/" aria-label="Dauer, to the yard"><WordMark /></RouterLink>
     <span class="shop plate-font">{{ session.shop.name }}</span>
     <div class="middle">
-      <template v-if="inJob && job.file"><TagPlate :tag="job.file.vehicle.tag" /><span class="vehicle plate-font">{{ job.file.vehicle.name }}</span></template>
+      <template v-if="inJob && job.file">
+        <TagPlate :tag="job.file.vehicle.tag" />
+        <span class="vehicle plate-font">{{ job.file.vehicle.name }}</span>
+      </template>
     </div>
-    <div v-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status"><b class="fig">{{ outbox.unsent + outbox.aside.length }}</b> {{ outbox.aside.length > 0 ? 'set aside' : 'kept here, not sent' }}</div>
-    <div class="search" role="search">
-      <input ref="input" v-model="typed" type="search" placeholder="Search" aria-label="Search vehicles and parts" autocomplete="off" role="combobox" :aria-expanded="hits.length > 0" aria-controls="search-hits" @keydown="onKey" />
-      <kbd aria-hidden="true">/</kbd>
-      <ul v-if="typed.trim() !== '' && (hits.length > 0 || searched)" id="search-hits" class="hits" role="listbox">
-        <li v-for="(h, i) in hits" :key="h.to + h.title" role="option" :aria-selected="i === active" :class="{ active: i === active }" @mousedown.prevent="go(h.to)"><TagPlate v-if="h.tag" :tag="h.tag" small /><b>{{ h.title }}</b><span class="second small">{{ h.note }}</span></li>
-        <li v-if="hits.length === 0" class="second" role="option" aria-selected="false">Nothing by this tag or name.</li>
-      </ul>
+    <div v-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status">
+      <b class="fig">{{ outbox.unsent + outbox.aside.length }}</b>
+      {{ outbox.aside.length > 0 ? 'set aside' : 'kept here, not sent' }}
     </div>
-    <RouterLink class="who plate-font" to="/shop" :title="`Signed in as ${session.person?.name ?? ''}`">{{ session.person?.name.split(' ')[0] }} {{ session.person?.name.split(' ').at(-1)?.[0] }}.</RouterLink>
+    <RunningClocks />
+    <SearchBox ref="search" />
+    <RouterLink class="who plate-font" to="/shop" :title="`Signed in as ${session.person?.name ?? ''}`">
+      {{ session.person?.name.split(' ')[0] }} {{ session.person?.name.split(' ').at(-1)?.[0] }}.
+    </RouterLink>
   </header>
 </template>
 
 <style scoped>
-.top { display: flex; align-items: center; gap: 16px; height: 56px; padding: 0 24px; background: var(--plate); border-bottom: 1px solid var(--hair); position: relative; z-index: 30; }
-.home { text-decoration: none; display: flex; min-height: 44px; align-items: center; }
-.shop { font-size: 17px; color: var(--ink2); border-left: 1px solid var(--hair); padding-left: 16px; white-space: nowrap; }
-.middle { display: flex; align-items: center; gap: 14px; flex: 1; min-width: 0; padding-left: 24px; }
-.vehicle { font-size: 24px; line-height: 28px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.unsent { font-size: 14px; line-height: 18px; border: 1px solid var(--ink); padding: 4px 10px; border-radius: 2px; white-space: nowrap; }
-.search { position: relative; flex: 0 1 220px; min-width: 120px; }
-.search input { width: 100%; height: 44px; padding: 0 44px 0 14px; border: 1px solid var(--slate); border-radius: 2px; background: var(--plate); color: var(--ink); font: 400 16px var(--text-font); }
-.search input::placeholder { color: var(--ink2); opacity: 1; }
-.search input::-webkit-search-cancel-button { display: none; }
-kbd { position: absolute; right: 10px; top: 10px; width: 24px; height: 24px; border: 1px solid var(--slate); border-radius: 2px; font: 400 14px/22px var(--figure-font); text-align: center; color: var(--ink2); pointer-events: none; }
-.hits { position: absolute; top: 46px; right: 0; width: max(100%, 320px); background: var(--plate); border: 1px solid var(--blue); border-radius: 2px; }
-.hits li { display: flex; align-items: center; gap: 10px; min-height: 44px; padding: 6px 12px; cursor: pointer; }
-.hits .active { background: var(--blue-tint); }
-.who { border-left: 1px solid var(--hair); padding-left: 16px; font-size: 17px; color: var(--blue); text-decoration: none; white-space: nowrap; min-height: 44px; display: flex; align-items: center; }
-@media (max-width: 1000px) { .shop { display: none; } }
+.top {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  height: 56px;
+  padding: 0 24px;
+  background: var(--plate);
+  border-bottom: 1px solid var(--hair);
+  position: relative;
+  z-index: 30;
+}
+.home {
+  text-decoration: none;
+  display: flex;
+  min-height: 44px;
+  align-items: center;
+}
+.shop {
+  font-size: 17px;
+  color: var(--ink2);
+  border-left: 1px solid var(--hair);
+  padding-left: 16px;
+  white-space: nowrap;
+}
+.middle {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  flex: 1;
+  min-width: 0;
+  padding-left: 24px;
+}
+.vehicle {
+  font-size: 24px;
+  line-height: 28px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.unsent {
+  font-size: 14px;
+  line-height: 18px;
+  border: 1px solid var(--ink);
+  padding: 4px 10px;
+  border-radius: 2px;
+  white-space: nowrap;
+}
+.who {
+  border-left: 1px solid var(--hair);
+  padding-left: 16px;
+  font-size: 17px;
+  color: var(--blue);
+  text-decoration: none;
+  white-space: nowrap;
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+}
+@media (max-width: 1000px) {
+  .shop {
+    display: none;
+  }
+}
 @media (max-width: 720px) {
-  .top { padding: 0 12px; gap: 10px; }
-  .home :deep(.wordmark) { font-size: 0; gap: 0; }
-  .middle { padding-left: 0; gap: 8px; }
-  .vehicle { font-size: 19px; }
-  .search { flex: 0 1 92px; min-width: 72px; }
-  kbd { display: none; }
-  .search input { padding: 0 8px; }
-  .hits { right: -60px; width: calc(100vw - 24px); }
-  .who { padding-left: 10px; }
+  .top {
+    padding: 0 12px;
+    gap: 10px;
+  }
+  .home :deep(.wordmark) {
+    font-size: 0;
+    gap: 0;
+  }
+  .middle {
+    padding-left: 0;
+    gap: 8px;
+  }
+  .vehicle {
+    font-size: 19px;
+  }
+  .who {
+    padding-left: 10px;
+  }
 }
 </style>

@@ -47,7 +47,9 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   let reply: Response;
   try {
     reply = await fetch(url, {
-      method: line.method, credentials: 'same-origin', signal: AbortSignal.timeout(20000),
+      method: line.method,
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(20000),
       ...(args.body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(args.body) }),
     });
   } catch {
@@ -57,7 +59,12 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   if (reply.ok) return content as z.output<E<N>['reply']>;
   const problem = isProblem(content) ? content : null;
   if (reply.status === 401 && name !== 'signIn' && name !== 'me') onSignedOut();
-  throw new ApiProblem(reply.status, problem?.code ?? 'broken', problem?.detail ?? 'The server answered in a way that cannot be read.', problem);
+  throw new ApiProblem(
+    reply.status,
+    problem?.code ?? 'broken',
+    problem?.detail ?? 'The server answered in a way that cannot be read.',
+    problem,
+  );
 }
 
 /** The sentence of any error. */

@@ -19,7 +19,9 @@ export const useJob = defineStore('job', () => {
   const problem = ref<string | null>(null);
   const picked = ref<string | null>(null);
   const today = ref(new Date().toISOString());
-  useIntervalFn(() => { today.value = new Date().toISOString(); }, 60000);
+  useIntervalFn(() => {
+    today.value = new Date().toISOString();
+  }, 60000);
 
   outbox.whenStored((item, record) => {
     if (file.value?.job.id === item.jobId) file.value = withRecord(file.value, item.family, record as Recorded<EventFamily>);

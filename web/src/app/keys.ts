@@ -42,33 +42,45 @@ export function useGlobalKeys(search: () => void): void {
     void router.push(`/jobs/${jobId}/${stage}`);
     return true;
   }
-  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-    const digit = /^(?:Digit|Numpad)([1-7])$/.exec(event.code)?.[1];
-    if (event.altKey && !event.ctrlKey && !event.metaKey && digit) {
-      if (goStage(Number(digit))) event.preventDefault();
-      return;
-    }
-    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector('.v-overlay--active [role="dialog"], .v-overlay--active .dialog')) return;
-    if (stagePending && digit && goStage(Number(digit))) {
-      event.preventDefault();
-      event.stopImmediatePropagation();
-      stagePending = false;
-      return;
-    }
-    stagePending = false;
-    if (event.key === '/') {
-      event.preventDefault();
-      search();
-    } else if (event.key === '?') {
-      keyList.value = true;
-    } else if (lettersOn.value && event.code === 'KeyS') {
-      stagePending = true;
-    } else if (lettersOn.value) {
-      const acts = listeners.get(event.code);
-      if (acts && acts.size > 0) {
-        event.preventDefault();
-        acts.forEach((act) => act());
+  useEventListener(
+    window,
+    'keydown',
+    (event: KeyboardEvent) => {
+      const digit = /^(?:Digit|Numpad)([1-7])$/.exec(event.code)?.[1];
+      if (event.altKey && !event.ctrlKey && !event.metaKey && digit) {
+        if (goStage(Number(digit))) event.preventDefault();
+        return;
       }
-    }
-  }, { capture: true });
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        isTyping(event.target) ||
+        document.querySelector('.v-overlay--active [role="dialog"], .v-overlay--active .dialog')
+      )
+        return;
+      if (stagePending && digit && goStage(Number(digit))) {
+        event.preventDefault();
+        event.stopImmediatePropagation();
+        stagePending = false;
+        return;
+      }
+      stagePending = false;
+      if (event.key === '/') {
+        event.preventDefault();
+        search();
+      } else if (event.key === '?') {
+        keyList.value = true;
+      } else if (lettersOn.value && event.code === 'KeyS') {
+        stagePending = true;
+      } else if (lettersOn.value) {
+        const acts = listeners.get(event.code);
+        if (acts && acts.size > 0) {
+          event.preventDefault();
+          acts.forEach((act) => act());
+        }
+      }
+    },
+    { capture: true },
+  );
 }

@@ -4,7 +4,15 @@ import type { Waiting } from './outbox.ts';
 
 function base(item: Waiting): EventBase {
   const { id, happenedAt, device } = item.body;
-  return { id, jobId: item.jobId, authorId: item.authorId, device, happenedAt, recordedAt: happenedAt, corrects: item.body.corrects ?? null };
+  return {
+    id,
+    jobId: item.jobId,
+    authorId: item.authorId,
+    device,
+    happenedAt,
+    recordedAt: happenedAt,
+    corrects: item.body.corrects ?? null,
+  };
 }
 
 /** What an event will be once it is in the book: the same core makes the same of it there. */
@@ -19,14 +27,20 @@ function recordOf(item: Waiting, file: JobFile): object {
     }
     case 'torques': {
       const sent = item.body as Sent<'torques'>;
-      return { ...own, target: parseQuantity(sent.targetTyped, 'torque', sent.unit).canonical, canonical: parseQuantity(sent.typed, 'torque', sent.unit).canonical };
+      return {
+        ...own,
+        target: parseQuantity(sent.targetTyped, 'torque', sent.unit).canonical,
+        canonical: parseQuantity(sent.typed, 'torque', sent.unit).canonical,
+      };
     }
-    case 'bleedPulls': return { ...own, volumeMl: parseQuantity((item.body as Sent<'bleedPulls'>).volumeTyped, 'volume', 'mL').canonical };
+    case 'bleedPulls':
+      return { ...own, volumeMl: parseQuantity((item.body as Sent<'bleedPulls'>).volumeTyped, 'volume', 'mL').canonical };
     case 'counters': {
       const sent = item.body as Sent<'counters'>;
       return { ...own, vehicleId: file.vehicle.id, km: parseQuantity(sent.typed, 'distance_run', sent.unit).canonical };
     }
-    default: return own;
+    default:
+      return own;
   }
 }
 
@@ -44,9 +58,11 @@ function describedPart(item: Waiting): Part | null {
 
 /** A file with everything that waits on this device laid over it. */
 export function withWaiting(file: JobFile, items: readonly Waiting[]): JobFile {
-  return items.filter((i) => i.jobId === file.job.id && i.aside === null).reduce((so, item) => {
-    const part = describedPart(item);
-    const known = part && !so.parts.some((p) => p.id === part.id) ? { ...so, parts: [...so.parts, part] } : so;
-    return withRecord(known, item.family, recordOf(item, known) as Recorded<EventFamily>);
-  }, file);
+  return items
+    .filter((i) => i.jobId === file.job.id && i.aside === null)
+    .reduce((so, item) => {
+      const part = describedPart(item);
+      const known = part && !so.parts.some((p) => p.id === part.id) ? { ...so, parts: [...so.parts, part] } : so;
+      return withRecord(known, item.family, recordOf(item, known) as Recorded<EventFamily>);
+    }, file);
 }

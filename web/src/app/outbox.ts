@@ -19,6 +19,9 @@ interface Schema extends DBSchema {
   outbox: { key: number; value: Waiting };
 }
 
+/** A plain copy, without the reactivity that a database cannot store. */
+const copyOf = (item: Waiting): Waiting => JSON.parse(JSON.stringify(item)) as Waiting;
+
 /** Keeps events here first, with a strictly durable commit, and sends them in their order. */
 export const useOutbox = defineStore('outbox', () => {
   const items = ref<Waiting[]>([]);
@@ -30,7 +33,9 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function open(): Promise<void> {
     try {
-      db = await openDB<Schema>('dauer', 1, { upgrade: (d) => void d.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }) });
+      db = await openDB<Schema>('dauer', 1, {
+        upgrade: (d) => void d.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }),
+      });
       items.value = await db.getAll('outbox');
     } catch {
       db = null;
@@ -40,18 +45,15 @@ export const useOutbox = defineStore('outbox', () => {
   function whenStored(f: (item: Waiting, record: unknown) => void): void {
     stored = f;
   }
+  /** Keeps an event. It counts as taken, and is shown, only once it is safe on this device. */
   async function keep(item: Waiting): Promise<void> {
-    const plain: Waiting = JSON.parse(JSON.stringify(item)) as Waiting;
-    const shown: Waiting = { ...plain };
-    items.value.push(shown);
+    const plain = copyOf(item);
     if (db) {
       const tx = db.transaction('outbox', 'readwrite', { durability: 'strict' });
       const seq = await tx.store.add(plain);
       await tx.done;
-      const at = items.value.findIndex((i) => i.body.id === plain.body.id);
-      const found = items.value[at];
-      if (found) items.value[at] = { ...found, seq };
-    }
+      items.value.push({ ...plain, seq });
+    } else items.value.push(plain);
     void flush();
   }
   async function forget(item: Waiting): Promise<void> {
@@ -62,7 +64,7 @@ export const useOutbox = defineStore('outbox', () => {
     const found = items.value.find((i) => i.body.id === item.body.id);
     if (!found) return;
     found.aside = reason;
-    if (db && found.seq !== undefined) await db.put('outbox', JSON.parse(JSON.stringify(found)) as Waiting);
+    if (db && found.seq !== undefined) await db.put('outbox', copyOf(found));
   }
   async function flush(): Promise<void> {
     if (sending.value) return;
@@ -71,7 +73,10 @@ export const useOutbox = defineStore('outbox', () => {
     timer = null;
     for (let next = items.value.find((i) => i.aside === null); next; next = items.value.find((i) => i.aside === null)) {
       try {
-        const answer = (await call(EVENT_ENDPOINT[next.family] as 'takeBack', { params: { jobId: next.jobId }, body: next.body as Sent<'takeBacks'> })) as { record: unknown };
+        const answer = (await call(EVENT_ENDPOINT[next.family] as 'takeBack', {
+          params: { jobId: next.jobId },
+          body: next.body as Sent<'takeBacks'>,
+        })) as { record: unknown };
         stored(next, answer.record);
         await forget(next);
         trouble.value = null;

@@ -5,7 +5,12 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'yard', component: () => import('../features/yard/YardScreen.vue'), meta: { title: 'Yard' } },
-    { path: '/sign-in', name: 'sign-in', component: () => import('../features/shop/SignInScreen.vue'), meta: { open: true, title: 'Sign in' } },
+    {
+      path: '/sign-in',
+      name: 'sign-in',
+      component: () => import('../features/shop/SignInScreen.vue'),
+      meta: { open: true, title: 'Sign in' },
+    },
     { path: '/book-in', component: () => import('../features/bookin/BookInScreen.vue'), meta: { title: 'Book in' } },
     { path: '/jobs/:jobId/sheet', component: () => import('../features/prove/SheetScreen.vue'), meta: { title: 'Hand-back sheet' } },
     { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: { title: 'Job' } },

@@ -33,7 +33,9 @@ export const useSession = defineStore('session', () => {
     await call('signOut').catch(() => undefined);
     person.value = null;
   }
-  whenSignedOut(() => { if (person.value) expired.value = true; });
+  whenSignedOut(() => {
+    if (person.value) expired.value = true;
+  });
   const role = computed<Role | null>(() => person.value?.role ?? null);
   const may = (access: Access): boolean => mayCall(access, role.value);
   return { person, shop, asked, expired, role, may, take, resume, signIn, signOut };

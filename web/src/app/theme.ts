@@ -8,14 +8,41 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 /** Vuetify, themed once for all screens. */
 export const vuetify = createVuetify({
   icons: {
-    defaultSet: 'mdi', sets: { mdi },
-    aliases: { ...aliases, dropdown: mdiChevronDown, clear: mdiClose, checkboxOn: mdiCheckboxMarkedOutline, checkboxOff: mdiCheckboxBlankOutline },
+    defaultSet: 'mdi',
+    sets: { mdi },
+    aliases: {
+      ...aliases,
+      dropdown: mdiChevronDown,
+      clear: mdiClose,
+      checkboxOn: mdiCheckboxMarkedOutline,
+      checkboxOff: mdiCheckboxBlankOutline,
+    },
   },
   theme: {
     defaultTheme: 'day',
     themes: {
-      day: { dark: false, colors: { background: '#F2F1EB', surface: '#FBFAF6', primary: '#1D4E89', error: '#8C1C2B', 'on-surface': '#1B2226', 'on-background': '#1B2226' } },
-      night: { dark: true, colors: { background: '#14191C', surface: '#1C2327', primary: '#8FB8E8', error: '#F08A94', 'on-surface': '#ECE8DC', 'on-background': '#ECE8DC' } },
+      day: {
+        dark: false,
+        colors: {
+          background: '#F2F1EB',
+          surface: '#FBFAF6',
+          primary: '#1D4E89',
+          error: '#8C1C2B',
+          'on-surface': '#1B2226',
+          'on-background': '#1B2226',
+        },
+      },
+      night: {
+        dark: true,
+        colors: {
+          background: '#14191C',
+          surface: '#1C2327',
+          primary: '#8FB8E8',
+          error: '#F08A94',
+          'on-surface': '#ECE8DC',
+          'on-background': '#ECE8DC',
+        },
+      },
     },
   },
   defaults: {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { isTyping } from './typing.ts';
+import { useCaptureKeys } from './useCaptureKeys.ts';
 
 /** The one reversed plate: while it is open, what is typed and not meant for a field goes to it. */
 const props = defineProps<{
@@ -20,128 +19,289 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ take: [text: string]; back: []; move: [step: number]; unit: []; gauge: []; typed: [text: string] }>();
 const typed = ref('');
-defineExpose({ clear: () => { typed.value = ''; }, put: (text: string) => { typed.value = text; } });
+defineExpose({
+  clear: () => {
+    typed.value = '';
+  },
+  put: (text: string) => {
+    typed.value = text;
+  },
+});
 
-const TYPES = /^[0-9.,/"″+\-−a-zA-Zµμ°· ]$/;
-/** Three or more characters within 60 ms closing with Enter are a gauge, wherever the focus is. */
-const BURST_MS = 60;
-let burst: { text: string; from: number; field: { el: HTMLInputElement | HTMLTextAreaElement; value: string } | null } = { text: '', from: 0, field: null };
-
-function watchBurst(event: KeyboardEvent): string | null {
-  const now = event.timeStamp;
-  if (event.key.length === 1) {
-    const el = event.target;
-    if (now - burst.from > BURST_MS || burst.text === '') {
-      const field = el instanceof HTMLInputElement || el instanceof HTMLTextAreaElement ? { el, value: el.value } : null;
-      burst = { text: '', from: now, field };
-    }
-    burst.text += event.key;
-    return null;
-  }
-  if (event.key !== 'Enter') return null;
-  const isGauge = burst.text.length >= 3 && now - burst.from <= BURST_MS && /\d/.test(burst.text);
-  const text = burst.text;
-  if (isGauge && burst.field) {
-    burst.field.el.value = burst.field.value;
-    burst.field.el.dispatchEvent(new Event('input', { bubbles: true }));
-  }
-  burst = { text: '', from: 0, field: null };
-  return isGauge ? text : null;
-}
 function take(text: string): void {
   typed.value = text;
   emit('take', text);
 }
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const gauged = watchBurst(event);
-  if (gauged !== null) {
-    event.preventDefault();
-    event.stopImmediatePropagation();
-    take(gauged);
-    return;
-  }
-  const target = event.target;
-  if (isTyping(target) || event.ctrlKey || event.metaKey || event.altKey || document.querySelector('.v-overlay--active')) return;
-  if (target instanceof Element && target.closest('[data-map]') && event.key.startsWith('Arrow')) return;
-  const empty = typed.value === '';
-  if (event.key === 'Enter') {
-    if (empty && target instanceof HTMLElement && target !== document.body && /^(BUTTON|A|SUMMARY)$/.test(target.tagName)) return;
-    event.preventDefault();
-    take(typed.value);
-  } else if (event.key === 'Backspace') {
-    event.preventDefault();
-    if (empty) emit('back');
-    else typed.value = typed.value.slice(0, -1);
-  } else if (event.key === 'Escape') typed.value = '';
-  else if (event.key === 'ArrowRight' || event.key === 'ArrowDown') {
-    event.preventDefault();
-    emit('move', 1);
-  } else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') {
-    event.preventDefault();
-    emit('move', -1);
-  } else if (empty && event.code === 'KeyU' && !event.shiftKey) {
-    event.preventDefault();
-    event.stopImmediatePropagation();
-    emit('unit');
-  } else if (event.key.length === 1 && TYPES.test(event.key) && (!empty || /[0-9.,\-−+]/.test(event.key))) {
-    if (event.key === ' ' && target instanceof HTMLElement && target.tagName === 'BUTTON' && empty) return;
-    event.preventDefault();
-    event.stopImmediatePropagation();
-    typed.value += event.key;
-  } else return;
-  emit('typed', typed.value);
-}, { capture: true });
+useCaptureKeys(typed, {
+  take,
+  back: () => emit('back'),
+  move: (step) => emit('move', step),
+  unit: () => emit('unit'),
+  typed: () => emit('typed', typed.value),
+});
 
 const shown = computed(() => (typed.value !== '' ? typed.value : (props.standing ?? '–')));
-const ring = computed(() => props.dots.slice(0, 24).map((d, i, all) => {
-  const a = (i / all.length) * 2 * Math.PI - Math.PI / 2;
-  return { ...d, x: 28 + 22 * Math.cos(a), y: 28 + 22 * Math.sin(a) };
-}));
-const phoneTyped = computed({ get: () => typed.value, set: (v: string) => { typed.value = v; emit('typed', v); } });
+const ring = computed(() =>
+  props.dots.slice(0, 24).map((d, i, all) => {
+    const a = (i / all.length) * 2 * Math.PI - Math.PI / 2;
+    return { ...d, x: 28 + 22 * Math.cos(a), y: 28 + 22 * Math.sin(a) };
+  }),
+);
+const phoneTyped = computed({
+  get: () => typed.value,
+  set: (v: string) => {
+    typed.value = v;
+    emit('typed', v);
+  },
+});
 </script>
 
 <template>
   <section class="bar no-print" aria-label="Capture bar" data-capture>
-    <svg class="dots" width="56" height="56" aria-hidden="true"><circle cx="28" cy="28" r="22" fill="none" stroke="var(--bar-edge)" /><circle v-for="d in ring" :key="d.key" :cx="d.x" :cy="d.y" :r="d.now ? 5 : 3" :fill="d.now ? 'var(--bar-live)' : d.taken ? 'var(--bar-text)' : 'var(--bar)'" :stroke="d.now ? 'var(--bar-live)' : 'var(--bar-edge)'" /></svg>
-    <div class="where"><div class="pos">{{ position }}</div><div class="what">{{ what }}</div></div>
-    <div class="figure" :class="{ stood: typed === '' }"><output class="live" aria-live="polite" :aria-label="`Figure: ${shown} ${unit}`">{{ shown }}</output><span class="units"><button type="button" class="unit" tabindex="-1" @click="emit('unit')">{{ unit }}</button><span class="otherunit fig">{{ other }}</span></span></div>
-    <div class="says"><p v-if="message" class="message" role="alert">{{ message }}</p><p v-else class="note">{{ note }}</p></div>
-    <button class="gauge" type="button" @click="emit('gauge')"><b>{{ gauge }}</b><span>{{ gaugeNote }}</span></button>
-    <form class="phone" @submit.prevent="take(typed)"><input v-model="phoneTyped" inputmode="decimal" aria-label="Figure" placeholder="figure" /><button type="submit">Take</button><button type="button" @click="emit('back')">Back</button></form>
-    <dl class="keys" aria-hidden="true"><dt>Enter</dt><dd>take</dd><dt>←→</dt><dd>move</dd><dt>Bksp</dt><dd>take back</dd><dt>u</dt><dd>unit</dd></dl>
+    <svg class="dots" width="56" height="56" aria-hidden="true">
+      <circle cx="28" cy="28" r="22" fill="none" stroke="var(--bar-edge)" />
+      <circle
+        v-for="d in ring"
+        :key="d.key"
+        :cx="d.x"
+        :cy="d.y"
+        :r="d.now ? 5 : 3"
+        :fill="d.now ? 'var(--bar-live)' : d.taken ? 'var(--bar-text)' : 'var(--bar)'"
+        :stroke="d.now ? 'var(--bar-live)' : 'var(--bar-edge)'"
+      />
+    </svg>
+    <div class="where">
+      <div class="pos">{{ position }}</div>
+      <div class="what">{{ what }}</div>
+    </div>
+    <div class="figure" :class="{ stood: typed === '' }">
+      <output class="live" aria-live="polite" :aria-label="`Figure: ${shown} ${unit}`">
+        <span class="fig">{{ shown }}</span>
+      </output>
+      <span class="units">
+        <button type="button" class="unit" tabindex="-1" @click="emit('unit')">{{ unit }}</button>
+        <span class="otherunit">
+          <span class="fig">{{ other }}</span>
+        </span>
+      </span>
+    </div>
+    <p class="note">{{ note }}</p>
+    <p v-if="message" class="message" role="alert">{{ message }}</p>
+    <button class="gauge" type="button" @click="emit('gauge')">
+      <b>{{ gauge }}</b>
+      <span>{{ gaugeNote }}</span>
+    </button>
+    <form class="phone" @submit.prevent="take(typed)">
+      <input v-model="phoneTyped" inputmode="decimal" aria-label="Figure" placeholder="figure" />
+      <button type="submit">Take</button>
+      <button type="button" @click="emit('back')">Back</button>
+    </form>
+    <dl class="keys" aria-hidden="true">
+      <dt>Enter</dt>
+      <dd>take</dd>
+      <dt>←→</dt>
+      <dd>move</dd>
+      <dt>Bksp</dt>
+      <dd>take back</dd>
+      <dt>u</dt>
+      <dd>unit</dd>
+    </dl>
   </section>
 </template>
 
 <style scoped>
-.bar { position: fixed; left: 0; right: 0; bottom: 0; z-index: 40; height: 80px; display: grid; grid-template-columns: 56px 300px minmax(250px, auto) minmax(0, 1fr) auto auto; gap: 16px; align-items: center; padding: 0 24px; background: var(--bar); color: var(--bar-text); border-top: var(--bar-top); }
-.pos { font: 600 25px/28px var(--plate-font); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.what { font-size: 15px; line-height: 20px; color: var(--bar-text2); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.figure { display: flex; align-items: center; gap: 10px; }
-.live { font: 400 56px/64px var(--figure-font); color: var(--bar-figure); letter-spacing: -0.05em; white-space: nowrap; max-width: 420px; overflow: hidden; }
-.stood .live { color: var(--bar-text2); }
-.units { display: grid; }
-.unit { background: none; border: 0; color: var(--bar-text); font: 400 20px/24px var(--text-font); padding: 0; text-align: left; cursor: pointer; min-height: 24px; }
-.otherunit { font-size: 14px; line-height: 18px; color: var(--bar-text2); }
-.says { min-width: 0; font-size: 15px; line-height: 20px; }
-.message { color: var(--bar-figure); border-left: 4px solid var(--bar-live); padding-left: 10px; }
-.note { color: var(--bar-text2); }
-.gauge { display: grid; text-align: left; background: none; border: 1px solid var(--bar-edge); border-radius: 2px; padding: 4px 12px; min-height: 56px; cursor: pointer; font-size: 14px; line-height: 18px; color: var(--bar-text2); }
-.gauge b { font: 600 18px/22px var(--plate-font); color: var(--bar-text); }
-.keys { display: grid; grid-template-columns: auto auto auto auto; gap: 6px 8px; font-size: 14px; line-height: 24px; }
-.keys dt { border: 1px solid var(--bar-edge); border-radius: 2px; padding: 0 8px; font: 400 13px/24px var(--figure-font); text-align: center; }
-.keys dd { color: var(--bar-text2); }
-.phone { display: none; }
-.bar :focus-visible { outline-color: var(--bar-live); }
-@media (max-width: 1180px) { .keys { display: none; } .bar { grid-template-columns: 56px 220px auto minmax(0, 1fr) auto; } }
+.bar {
+  position: fixed;
+  left: 0;
+  right: 0;
+  bottom: 0;
+  z-index: 40;
+  height: 80px;
+  display: grid;
+  grid-template-columns: 56px minmax(200px, 290px) auto minmax(0, 1fr) auto auto;
+  gap: 16px;
+  align-items: center;
+  padding: 0 24px;
+  background: var(--bar);
+  color: var(--bar-text);
+  border-top: var(--bar-top);
+}
+.pos {
+  font: 600 25px/28px var(--plate-font);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.what {
+  font-size: 15px;
+  line-height: 20px;
+  color: var(--bar-text2);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.figure {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.live {
+  font: 400 56px/64px var(--figure-font);
+  color: var(--bar-figure);
+  white-space: nowrap;
+  max-width: 420px;
+  overflow: hidden;
+}
+.live :deep(.fig) {
+  font-size: 1em;
+}
+.stood .live {
+  color: var(--bar-text2);
+}
+.units {
+  display: grid;
+}
+.unit {
+  background: none;
+  border: 0;
+  color: var(--bar-text);
+  font: 400 20px/24px var(--text-font);
+  padding: 0;
+  text-align: left;
+  cursor: pointer;
+  min-height: 24px;
+}
+.otherunit {
+  font-size: 14px;
+  line-height: 18px;
+  color: var(--bar-text2);
+}
+.message {
+  position: absolute;
+  left: 0;
+  right: 0;
+  bottom: 100%;
+  padding: 10px 24px;
+  background: var(--bar);
+  color: var(--bar-figure);
+  border-bottom: 1px solid var(--bar-edge);
+  border-top: var(--bar-top);
+  font-size: 16px;
+  line-height: 22px;
+}
+.note {
+  color: var(--bar-text2);
+  font-size: 14px;
+  line-height: 18px;
+  max-height: 54px;
+  overflow: hidden;
+}
+.gauge {
+  display: grid;
+  text-align: left;
+  background: none;
+  border: 1px solid var(--bar-edge);
+  border-radius: 2px;
+  padding: 4px 12px;
+  min-height: 56px;
+  cursor: pointer;
+  font-size: 14px;
+  line-height: 18px;
+  color: var(--bar-text2);
+}
+.gauge b {
+  font: 600 18px/22px var(--plate-font);
+  color: var(--bar-text);
+}
+.keys {
+  display: grid;
+  grid-template-columns: auto auto auto auto;
+  gap: 6px 8px;
+  font-size: 14px;
+  line-height: 24px;
+}
+.keys dt {
+  border: 1px solid var(--bar-edge);
+  border-radius: 2px;
+  padding: 0 8px;
+  font: 400 13px/24px var(--figure-font);
+  text-align: center;
+}
+.keys dd {
+  color: var(--bar-text2);
+}
+.phone {
+  display: none;
+}
+.bar :focus-visible {
+  outline-color: var(--bar-live);
+}
+@media (max-width: 1180px) {
+  .keys {
+    display: none;
+  }
+  .bar {
+    grid-template-columns: 56px 220px auto minmax(0, 1fr) auto;
+  }
+}
 @media (max-width: 860px) {
-  .bar { height: auto; grid-template-columns: 1fr auto; padding: 8px 12px; gap: 6px 12px; }
-  .dots, .gauge { display: none; }
-  .live { font-size: 44px; line-height: 48px; }
-  .pos { font-size: 20px; line-height: 24px; }
-  .says { grid-column: 1 / -1; }
-  .note { display: none; }
-  .phone { display: flex; gap: 8px; grid-column: 1 / -1; }
-  .phone input { flex: 1; min-width: 0; height: 48px; font: 400 20px var(--figure-font); padding: 0 12px; border: 1px solid var(--bar-edge); border-radius: 2px; background: var(--bar); color: var(--bar-figure); }
-  .phone button { min-width: 72px; min-height: 48px; border: 1px solid var(--bar-edge); background: none; color: var(--bar-text); font: 600 18px var(--plate-font); border-radius: 2px; }
+  .bar {
+    height: auto;
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 8px 12px;
+    gap: 6px 12px;
+  }
+  .dots,
+  .gauge {
+    display: none;
+  }
+  .live {
+    font-size: 40px;
+    line-height: 44px;
+  }
+  .figure {
+    gap: 6px;
+    min-width: 0;
+  }
+  .otherunit {
+    font-size: 13px;
+  }
+  .unit {
+    font-size: 16px;
+    line-height: 20px;
+  }
+  .pos {
+    font-size: 20px;
+    line-height: 24px;
+  }
+  .note {
+    display: none;
+  }
+  .phone {
+    display: flex;
+    gap: 8px;
+    grid-column: 1 / -1;
+    min-width: 0;
+  }
+  .phone input {
+    flex: 1;
+    min-width: 0;
+    height: 48px;
+    font: 400 20px var(--figure-font);
+    padding: 0 12px;
+    border: 1px solid var(--bar-edge);
+    border-radius: 2px;
+    background: var(--bar);
+    color: var(--bar-figure);
+  }
+  .phone button {
+    min-width: 72px;
+    min-height: 48px;
+    border: 1px solid var(--bar-edge);
+    background: none;
+    color: var(--bar-text);
+    font: 600 18px var(--plate-font);
+    border-radius: 2px;
+  }
 }
 </style>

@@ -8,17 +8,44 @@ const open = ref(false);
 
 <template>
   <div class="strip" :class="{ open }">
-    <button class="handle" type="button" :aria-expanded="open" @click="open = !open"><span class="plate-font">Brake map</span><span class="second small">{{ label }}</span><span class="link">{{ open ? 'fold' : 'open' }}</span></button>
+    <button class="handle" type="button" :aria-expanded="open" @click="open = !open">
+      <span class="plate-font">Brake map</span>
+      <span class="second small">{{ label }}</span>
+      <span class="link">{{ open ? 'fold' : 'open' }}</span>
+    </button>
     <div class="inside"><slot /></div>
   </div>
 </template>
 
 <style scoped>
-.handle { display: none; }
+.handle {
+  display: none;
+}
 @media (max-width: 860px) {
-  .handle { display: flex; width: 100%; align-items: center; gap: 12px; min-height: 48px; padding: 0 16px; background: var(--plate); border: 0; border-bottom: 1px solid var(--ink); cursor: pointer; text-align: left; }
-  .handle .second { flex: 1; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-  .inside { display: none; }
-  .open .inside { display: block; }
+  .handle {
+    display: flex;
+    width: 100%;
+    align-items: center;
+    gap: 12px;
+    min-height: 48px;
+    padding: 0 16px;
+    background: var(--plate);
+    border: 0;
+    border-bottom: 1px solid var(--ink);
+    cursor: pointer;
+    text-align: left;
+  }
+  .handle .second {
+    flex: 1;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .inside {
+    display: none;
+  }
+  .open .inside {
+    display: block;
+  }
 }
 </style>

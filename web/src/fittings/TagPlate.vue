@@ -3,12 +3,42 @@ defineProps<{ tag: string; small?: boolean }>();
 </script>
 
 <template>
-  <span class="tag" :class="{ small }"><i aria-hidden="true" />{{ tag }}</span>
+  <span class="tag" :class="{ small }">
+    <i aria-hidden="true" />
+    {{ tag }}
+  </span>
 </template>
 
 <style scoped>
-.tag { display: inline-flex; align-items: center; gap: 8px; height: 28px; padding: 0 10px 0 9px; background: var(--ink); color: var(--plate); border-radius: 2px; font: 600 17px/28px var(--plate-font); letter-spacing: 0.08em; text-transform: uppercase; white-space: nowrap; }
-.tag i { width: 8px; height: 8px; border-radius: 50%; background: var(--page); }
-.tag.small { height: 24px; font-size: 15px; line-height: 24px; padding: 0 8px; gap: 7px; }
-.tag.small i { width: 6px; height: 6px; }
+.tag {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  height: 28px;
+  padding: 0 10px 0 9px;
+  background: var(--ink);
+  color: var(--plate);
+  border-radius: 2px;
+  font: 600 17px/28px var(--plate-font);
+  letter-spacing: 0.08em;
+  text-transform: uppercase;
+  white-space: nowrap;
+}
+.tag i {
+  width: 8px;
+  height: 8px;
+  border-radius: 50%;
+  background: var(--page);
+}
+.tag.small {
+  height: 24px;
+  font-size: 15px;
+  line-height: 24px;
+  padding: 0 8px;
+  gap: 7px;
+}
+.tag.small i {
+  width: 6px;
+  height: 6px;
+}
 </style>

@@ -10,7 +10,14 @@ const colour = computed(() => MARK_COLOUR[props.verdict]);
 
 <template>
   <span class="verdict" :style="{ color: colour }">
-    <svg :width="size" :height="size" viewBox="-8.5 -8.5 17 17" :aria-hidden="word" role="img" :aria-label="word ? undefined : VERDICT_WORD[verdict]">
+    <svg
+      :width="size"
+      :height="size"
+      viewBox="-8.5 -8.5 17 17"
+      :aria-hidden="word"
+      role="img"
+      :aria-label="word ? undefined : VERDICT_WORD[verdict]"
+    >
       <MarkShape :verdict="verdict" />
     </svg>
     <span v-if="word" class="word">{{ VERDICT_WORD[verdict] }}</span>
@@ -18,7 +25,17 @@ const colour = computed(() => MARK_COLOUR[props.verdict]);
 </template>
 
 <style scoped>
-.verdict { display: inline-flex; align-items: center; gap: 7px; vertical-align: middle; }
-.verdict svg { flex: none; }
-.word { font: 600 18px/24px var(--plate-font); white-space: nowrap; }
+.verdict {
+  display: inline-flex;
+  align-items: center;
+  gap: 7px;
+  vertical-align: middle;
+}
+.verdict svg {
+  flex: none;
+}
+.word {
+  font: 600 18px/24px var(--plate-font);
+  white-space: nowrap;
+}
 </style>

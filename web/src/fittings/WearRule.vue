@@ -19,7 +19,9 @@ const { width: measured } = useElementSize(box);
 const width = computed(() => Math.max(240, Math.round(measured.value || 480)));
 const hatch = useId();
 
-const foretold = computed(() => props.ghost ?? (props.judged.wear ? { value: props.judged.wear.predicted, says: 'by next service' } : null));
+const foretold = computed(
+  () => props.ghost ?? (props.judged.wear ? { value: props.judged.wear.predicted, says: 'by next service' } : null),
+);
 const extra = computed(() => [props.judged.reduced.value, ...(props.readings ?? []), ...(foretold.value ? [foretold.value.value] : [])]);
 const scale = computed(() => ruleScale(props.judged, width.value, extra.value));
 const value = computed(() => props.judged.reduced.value);
@@ -38,11 +40,18 @@ const labels = computed(() => {
     const before = sorted[i - 1];
     const tight = 132;
     if (next && next.x - l.x < tight) return { ...l, anchor: 'end' as const, at: l.x + 2 };
-    if (before && l.x - before.x < tight) return { ...l, anchor: l.x > width.value - 100 ? ('end' as const) : ('start' as const), at: l.x > width.value - 100 ? width.value : l.x - 2 };
+    if (before && l.x - before.x < tight)
+      return {
+        ...l,
+        anchor: l.x > width.value - 100 ? ('end' as const) : ('start' as const),
+        at: l.x > width.value - 100 ? width.value : l.x - 2,
+      };
     return { ...l, anchor: anchorAt(l.x), at: Math.min(Math.max(l.x, 2), width.value - 2) };
   });
 });
-const ghostText = computed(() => (foretold.value ? `${fixed(foretold.value.value, Math.max(2, decimals.value - 1))} ${foretold.value.says}` : ''));
+const ghostText = computed(() =>
+  foretold.value ? `${fixed(foretold.value.value, Math.max(2, decimals.value - 1))} ${foretold.value.says}` : '',
+);
 </script>
 
 <template>
@@ -50,56 +59,178 @@ const ghostText = computed(() => (foretold.value ? `${fixed(foretold.value.value
     <div class="left">
       <div class="name">{{ judged.characteristic.short }}</div>
       <VerdictMark :verdict="judged.verdict" word :size="15" />
-      <div class="other fig second">{{ inch ? `${figure} mm` : inches(value, decimals) }}</div>
+      <div class="other second">
+        <span class="fig">{{ inch ? `${figure} mm` : inches(value, decimals) }}</span>
+      </div>
     </div>
     <div ref="box" class="band">
-      <svg :width="width" height="78" :viewBox="`0 0 ${width} 78`" role="img" :aria-label="`${judged.characteristic.name} ${figure} mm, ${VERDICT_WORD[judged.verdict]}. ${sentence(judged)}`">
+      <svg
+        :width="width"
+        height="78"
+        :viewBox="`0 0 ${width} 78`"
+        role="img"
+        :aria-label="`${judged.characteristic.name} ${figure} mm, ${VERDICT_WORD[judged.verdict]}. ${sentence(judged)}`"
+      >
         <defs>
-          <pattern :id="`${hatch}m`" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="var(--slate)" opacity="0.55" /></pattern>
+          <pattern :id="`${hatch}m`" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <path d="M0 0V7" stroke="var(--slate)" opacity="0.55" />
+          </pattern>
           <pattern :id="`${hatch}b`" width="4.5" height="4.5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <path d="M0 0V4.5" :stroke="past ? 'var(--past)' : 'var(--ink2)'" stroke-width="1.5" opacity="0.7" />
           </pattern>
         </defs>
         <rect x="0.5" y="30" :width="width - 1" height="28" fill="var(--plate)" stroke="var(--slate)" />
-        <rect v-for="(z, i) in scale.zones" :key="`z${i}`" :x="Math.min(z.from, z.to)" y="31" :width="Math.abs(z.to - z.from)" height="26.5" :fill="`url(#${hatch}${z.kind === 'machine' ? 'm' : 'b'})`" />
+        <rect
+          v-for="(z, i) in scale.zones"
+          :key="`z${i}`"
+          :x="Math.min(z.from, z.to)"
+          y="31"
+          :width="Math.abs(z.to - z.from)"
+          height="26.5"
+          :fill="`url(#${hatch}${z.kind === 'machine' ? 'm' : 'b'})`"
+        />
         <path :d="`M0 30H${width}`" stroke="var(--ink)" stroke-width="1.5" />
         <g stroke="var(--ink)">
-          <path v-for="(g, i) in scale.graduations" :key="`g${i}`" :d="`M${g.x} 30v${g.size === 'major' ? 12 : g.size === 'middle' ? 8 : 5}`" :stroke-width="g.size === 'major' ? 1.1 : 0.8" />
+          <path
+            v-for="(g, i) in scale.graduations"
+            :key="`g${i}`"
+            :d="`M${g.x} 30v${g.size === 'major' ? 12 : g.size === 'middle' ? 8 : 5}`"
+            :stroke-width="g.size === 'major' ? 1.1 : 0.8"
+          />
         </g>
         <g class="numeral">
-          <text v-for="(g, i) in scale.graduations.filter((s) => s.text)" :key="`t${i}`" :x="g.x" y="54" text-anchor="middle">{{ g.text }}</text>
+          <text v-for="(g, i) in scale.graduations.filter((s) => s.text)" :key="`t${i}`" :x="g.x" y="54" text-anchor="middle">
+            {{ g.text ?? '' }}
+          </text>
         </g>
-        <path v-for="(l, i) in scale.limits" :key="`l${i}`" :d="l.kind === 'limit' ? `M${l.x} 22V58` : `M${l.x} 30V58`" stroke="var(--ink)" :stroke-width="l.kind === 'limit' ? 3 : l.kind === 'machine' ? 2 : 1.25" />
+        <path
+          v-for="(l, i) in scale.limits"
+          :key="`l${i}`"
+          :d="l.kind === 'limit' ? `M${l.x} 22V58` : `M${l.x} 30V58`"
+          stroke="var(--ink)"
+          :stroke-width="l.kind === 'limit' ? 3 : l.kind === 'machine' ? 2 : 1.25"
+        />
         <path v-for="(r, i) in readings ?? []" :key="`r${i}`" :d="`M${scale.x(r)} 30v-10`" stroke="var(--ink)" />
         <path v-if="live != null" :d="`M${scale.x(live)} 30v-13`" stroke="var(--blue)" stroke-width="2" />
         <g v-if="foretold">
-          <path :d="`M${scale.x(foretold.value)} 30l-5.5-11h11zM${scale.x(foretold.value)} 30v14`" fill="var(--page)" stroke="var(--slate)" stroke-width="1.25" stroke-dasharray="2.5 1.8" />
-          <text class="ghost" :x="scale.x(foretold.value) + (scale.x(foretold.value) > width * 0.62 ? -10 : 10)" y="13" :text-anchor="scale.x(foretold.value) > width * 0.62 ? 'end' : 'start'">{{ Math.abs(scale.x(foretold.value) - cursor) > 90 || scale.x(foretold.value) <= width * 0.62 && scale.x(foretold.value) > cursor + 34 ? ghostText : '' }}</text>
+          <path
+            :d="`M${scale.x(foretold.value)} 30l-5.5-11h11zM${scale.x(foretold.value)} 30v14`"
+            fill="var(--page)"
+            stroke="var(--slate)"
+            stroke-width="1.25"
+            stroke-dasharray="2.5 1.8"
+          />
+          <text
+            class="ghost"
+            :x="scale.x(foretold.value) + (scale.x(foretold.value) > width * 0.62 ? -10 : 10)"
+            y="13"
+            :text-anchor="scale.x(foretold.value) > width * 0.62 ? 'end' : 'start'"
+          >
+            {{
+              Math.abs(scale.x(foretold.value) - cursor) > 90 ||
+              (scale.x(foretold.value) <= width * 0.62 && scale.x(foretold.value) > cursor + 34)
+                ? ghostText
+                : ''
+            }}
+          </text>
         </g>
-        <path v-if="whisker >= 4" :d="`M${cursor - whisker} 18H${cursor + whisker}M${cursor - whisker} 14v8M${cursor + whisker} 14v8`" :stroke="colour" stroke-width="1.5" />
+        <path
+          v-if="whisker >= 4"
+          :d="`M${cursor - whisker} 18H${cursor + whisker}M${cursor - whisker} 14v8M${cursor + whisker} 14v8`"
+          :stroke="colour"
+          stroke-width="1.5"
+        />
         <path :d="`M${cursor} 30l-6-12h12z`" :fill="colour" />
         <path :d="`M${cursor} 30v14`" :stroke="colour" stroke-width="2" />
-        <text class="governing" :x="Math.min(Math.max(cursor, 4), width - 4)" y="13" :text-anchor="cursor < 30 ? 'start' : cursor > width - 30 ? 'end' : 'middle'" :fill="colour">{{ figure }}</text>
-        <text v-for="(l, i) in labels" :key="`n${i}`" class="limit" :x="l.at" y="74" :text-anchor="l.anchor">{{ l.label }} <tspan class="lf">{{ l.figure }}</tspan></text>
+        <text
+          class="governing"
+          :x="Math.min(Math.max(cursor, 4), width - 4)"
+          y="13"
+          :text-anchor="cursor < 30 ? 'start' : cursor > width - 30 ? 'end' : 'middle'"
+          :fill="colour"
+        >
+          {{ figure }}
+        </text>
+        <text v-for="(l, i) in labels" :key="`n${i}`" class="limit" :x="l.at" y="74" :text-anchor="l.anchor">
+          {{ l.label }}
+          <tspan class="lf">{{ l.figure }}</tspan>
+        </text>
       </svg>
-      <p class="sentence" :title="sourceOf(judged)">{{ sentence(judged) }} <span v-if="judged.notes.length > 0" class="second">{{ judged.notes.join(' ') }}</span></p>
+      <p class="sentence" :title="sourceOf(judged)">{{ sentence(judged) }}</p>
+      <p v-if="judged.notes.length > 0" class="footing second">{{ judged.notes.join(' ') }}</p>
     </div>
   </div>
 </template>
 
 <style scoped>
-.rule { display: grid; grid-template-columns: 108px minmax(0, 1fr); column-gap: 8px; margin-bottom: 8px; }
-.left { padding-top: 22px; }
-.name { font: 600 21px/22px var(--plate-font); }
-.left :deep(.word) { font-size: 17px; line-height: 22px; }
-.other { font-size: 13px; line-height: 18px; }
-.band { min-width: 0; }
-svg { display: block; overflow: visible; }
-.numeral { font: 400 13px var(--figure-font); fill: var(--ink2); paint-order: stroke; stroke: var(--plate); stroke-width: 4px; letter-spacing: -0.04em; }
-.governing { font: 700 15px var(--figure-font); paint-order: stroke; stroke: var(--page); stroke-width: 4px; letter-spacing: -0.04em; }
-.ghost { font: 400 14px var(--text-font); fill: var(--ink2); }
-.limit { font: 400 14px var(--text-font); fill: var(--ink); }
-.lf { font: 400 13px var(--figure-font); letter-spacing: -0.04em; }
-.sentence { font-size: 15px; line-height: 20px; }
-@media (max-width: 560px) { .rule { grid-template-columns: 1fr; } .left { display: flex; gap: 12px; align-items: center; padding-top: 8px; } }
+.rule {
+  display: grid;
+  grid-template-columns: 108px minmax(0, 1fr);
+  column-gap: 8px;
+  margin-bottom: 8px;
+}
+.left {
+  padding-top: 22px;
+}
+.name {
+  font: 600 21px/22px var(--plate-font);
+}
+.left :deep(.word) {
+  font-size: 17px;
+  line-height: 22px;
+}
+.other {
+  font-size: 13px;
+  line-height: 18px;
+}
+.band {
+  min-width: 0;
+}
+svg {
+  display: block;
+  overflow: visible;
+}
+.numeral {
+  font: 400 13px var(--figure-font);
+  fill: var(--ink2);
+  paint-order: stroke;
+  stroke: var(--plate);
+  stroke-width: 4px;
+}
+.governing {
+  font: 700 15px var(--figure-font);
+  paint-order: stroke;
+  stroke: var(--page);
+  stroke-width: 4px;
+}
+.ghost {
+  font: 400 14px var(--text-font);
+  fill: var(--ink2);
+}
+.limit {
+  font: 400 14px var(--text-font);
+  fill: var(--ink);
+}
+.lf {
+  font: 400 13px var(--figure-font);
+}
+.footing {
+  font-size: 14px;
+  line-height: 18px;
+}
+.sentence {
+  font-size: 15px;
+  line-height: 20px;
+}
+@media (max-width: 560px) {
+  .rule {
+    grid-template-columns: 1fr;
+  }
+  .left {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    padding-top: 8px;
+  }
+}
 </style>

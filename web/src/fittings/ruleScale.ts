@@ -5,7 +5,12 @@ import { fixed } from '@dauer/core';
 export interface RuleScale {
   readonly x: (value: number) => number;
   readonly graduations: readonly { readonly x: number; readonly size: 'minor' | 'middle' | 'major'; readonly text: string | null }[];
-  readonly limits: readonly { readonly x: number; readonly kind: 'new' | 'machine' | 'limit'; readonly label: string; readonly figure: string }[];
+  readonly limits: readonly {
+    readonly x: number;
+    readonly kind: 'new' | 'machine' | 'limit';
+    readonly label: string;
+    readonly figure: string;
+  }[];
   readonly zones: readonly { readonly from: number; readonly to: number; readonly kind: 'machine' | 'beyond' }[];
 }
 
@@ -64,7 +69,13 @@ export function ruleScale(judged: Judged, width: number, extra: readonly number[
   }
 }
 
-function graduate(left: number, right: number, px: number, x: (v: number) => number, keepClear: readonly number[]): RuleScale['graduations'] {
+function graduate(
+  left: number,
+  right: number,
+  px: number,
+  x: (v: number) => number,
+  keepClear: readonly number[],
+): RuleScale['graduations'] {
   const step = stepFor(Math.abs(right - left) / px);
   const from = Math.ceil(Math.min(left, right) / step - 1e-6);
   const to = Math.floor(Math.max(left, right) / step + 1e-6);
@@ -75,7 +86,11 @@ function graduate(left: number, right: number, px: number, x: (v: number) => num
     const at = x(i * step);
     const major = i % majorEvery === 0;
     const clear = keepClear.every((k) => Math.abs(k - at) > 26);
-    out.push({ x: at, size: major ? 'major' : i % (majorEvery / 2) === 0 ? 'middle' : 'minor', text: major && clear && at > 14 && at < px + 20 ? fixed(i * step, decimals) : null });
+    out.push({
+      x: at,
+      size: major ? 'major' : i % (majorEvery / 2) === 0 ? 'middle' : 'minor',
+      text: major && clear && at > 14 && at < px + 20 ? fixed(i * step, decimals) : null,
+    });
   }
   return out;
 }

@@ -22,10 +22,23 @@ async function findParts(db: Database, call: Call<typeof ENDPOINTS.bookIn>): Pro
   const at = new Date().toISOString();
   const found = call.body.layout.slots.filter((s) => KIND_FACTS[s.kind].article).map((slot) => ({ slot, partId: v7() }));
   if (found.length === 0) return;
-  await db.insert(part).values(found.map(({ slot, partId }) => ({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' })));
-  await db.insert(partEvent).values(found.map(({ slot, partId }) => ({
-    id: v7(), jobId: call.body.job.id, authorId: call.person.id, device: 'book in', happenedAt: at, corrects: null, partId, kind: 'found' as const, slotId: slot.id, note: '',
-  })));
+  await db
+    .insert(part)
+    .values(found.map(({ slot, partId }) => ({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' })));
+  await db.insert(partEvent).values(
+    found.map(({ slot, partId }) => ({
+      id: v7(),
+      jobId: call.body.job.id,
+      authorId: call.person.id,
+      device: 'book in',
+      happenedAt: at,
+      corrects: null,
+      partId,
+      kind: 'found' as const,
+      slotId: slot.id,
+      note: '',
+    })),
+  );
 }
 
 type Names = 'bookIn' | 'openJob' | 'changeJob' | 'changeVehicle' | 'owner' | 'nextTag' | 'readCounter' | 'acknowledge' | 'takeBack';
@@ -54,38 +67,64 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     await db.transaction(async (tx) => {
       await tx.execute(sql`select 1 from ${vehicle} where ${vehicle.id} = ${params.id} for update`);
       const open = await openJobOf(tx, params.id);
-      if (open && open !== body.id) throw new Fault(409, 'already_open', 'This vehicle has an open job. A new complaint joins it.', { current: { jobId: open } });
-      await tx.insert(job).values({ ...body, vehicleId: params.id, openedBy: person.id }).onConflictDoNothing();
+      if (open && open !== body.id)
+        throw new Fault(409, 'already_open', 'This vehicle has an open job. A new complaint joins it.', { current: { jobId: open } });
+      await tx
+        .insert(job)
+        .values({ ...body, vehicleId: params.id, openedBy: person.id })
+        .onConflictDoNothing();
     });
     return { vehicleId: params.id, jobId: body.id };
   },
   changeJob: async ({ db, body, params }) => {
     const { version, ...change } = body;
-    const [row] = await db.update(job).set({ ...change, version: version + 1 }).where(and(eq(job.id, params.jobId), eq(job.version, version))).returning();
+    const [row] = await db
+      .update(job)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(job.id, params.jobId), eq(job.version, version)))
+      .returning();
     if (row) return row;
     const [current] = await db.select().from(job).where(eq(job.id, params.jobId));
     if (!current) throw notFound('job');
-    throw new Fault(409, 'stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', { current });
+    throw new Fault(409, 'stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', {
+      current,
+    });
   },
   changeVehicle: async ({ db, body, params }) => {
     const { version, ...change } = body;
-    const [row] = await db.update(vehicle).set({ ...change, version: version + 1 }).where(and(eq(vehicle.id, params.id), eq(vehicle.version, version))).returning();
+    const [row] = await db
+      .update(vehicle)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(vehicle.id, params.id), eq(vehicle.version, version)))
+      .returning();
     if (row) return row;
     const [current] = await db.select().from(vehicle).where(eq(vehicle.id, params.id));
     if (!current) throw notFound('vehicle');
-    throw new Fault(409, 'stale', 'Somebody changed this vehicle meanwhile. What you typed is kept; look at both versions and decide.', { current });
+    throw new Fault(409, 'stale', 'Somebody changed this vehicle meanwhile. What you typed is kept; look at both versions and decide.', {
+      current,
+    });
   },
   /** Technicians see the contact on vehicles they have worked on; leads always. */
   owner: async ({ db, params, person }) => {
-    const [row] = await db.select({ name: owner.name, contact: owner.contact }).from(vehicle).innerJoin(owner, eq(owner.id, vehicle.ownerId)).where(eq(vehicle.id, params.id));
+    const [row] = await db
+      .select({ name: owner.name, contact: owner.contact })
+      .from(vehicle)
+      .innerJoin(owner, eq(owner.id, vehicle.ownerId))
+      .where(eq(vehicle.id, params.id));
     if (!row || person.role === 'lead') return row ?? null;
     const worked = await db.execute(sql`select 1 from ${job} j where j.vehicle_id = ${params.id} and (j.opened_by = ${person.id}
       or exists (select 1 from reading_set r where r.job_id = j.id and r.author_id = ${person.id}) or exists (select 1 from operation_event o where o.job_id = j.id and o.author_id = ${person.id})) limit 1`);
-    if (worked.rows.length === 0) throw new Fault(403, 'owner_contact', 'The owner’s contact is shown to those who have worked on the vehicle.');
+    if (worked.rows.length === 0)
+      throw new Fault(403, 'owner_contact', 'The owner’s contact is shown to those who have worked on the vehicle.');
     return row;
   },
   nextTag: async ({ db }) => {
-    const [last] = await db.select({ tag: vehicle.tag }).from(vehicle).where(sql`${vehicle.tag} ~ '^V [0-9]+$'`).orderBy(desc(sql`substring(${vehicle.tag} from 3)::integer`)).limit(1);
+    const [last] = await db
+      .select({ tag: vehicle.tag })
+      .from(vehicle)
+      .where(sql`${vehicle.tag} ~ '^V [0-9]+$'`)
+      .orderBy(desc(sql`substring(${vehicle.tag} from 3)::integer`))
+      .limit(1);
     const n = Number(last?.tag.slice(2) ?? 0) + 1;
     return { tag: `V ${String(n).padStart(3, '0')}` };
   },

@@ -16,8 +16,10 @@ export const decideHandlers: Pick<Handlers, 'decide'> = {
     const component = deriveComponent(openBook(file), slot, new Date().toISOString());
     const option = optionsOf(slot.kind, component.judged, component.findings, component.runout).find((o) => o.id === body.option);
     if (!option) throw new Fault(422, 'no_such_option', `${placeName(slot)}: this cannot be done with such a part.`);
-    if (option.ruledOut !== null && !already) throw new Fault(409, 'ruled_out', `${placeName(slot)}: “${option.name}” is ruled out. ${option.ruledOut}`);
-    if (body.option === 'put_off' && body.reason.trim() === '') throw new Fault(422, 'reason', 'Putting off needs a reason; it stands on the hand-back sheet.');
+    if (option.ruledOut !== null && !already)
+      throw new Fault(409, 'ruled_out', `${placeName(slot)}: “${option.name}” is ruled out. ${option.ruledOut}`);
+    if (body.option === 'put_off' && body.reason.trim() === '')
+      throw new Fault(422, 'reason', 'Putting off needs a reason; it stands on the hand-back sheet.');
     return addEvent(db, 'decisions', eventRow(call, body));
   },
 };

@@ -8,8 +8,12 @@ export const gaugeHandlers = {
   beginSet: keeps('sets', () => ({})),
   /** What was typed is kept; the canonical value is worked out here again by the same core. */
   takeReading: keeps('readings', async (body, db) => {
-    const [set] = await db.select({ measurement: readingSet.measurement, jobId: readingSet.jobId }).from(readingSet).where(eq(readingSet.id, body.setId));
-    if (!set) throw new Fault(422, 'unknown_reference', 'This reading belongs to a set that is not on record yet. It is sent again after the set.');
+    const [set] = await db
+      .select({ measurement: readingSet.measurement, jobId: readingSet.jobId })
+      .from(readingSet)
+      .where(eq(readingSet.id, body.setId));
+    if (!set)
+      throw new Fault(422, 'unknown_reference', 'This reading belongs to a set that is not on record yet. It is sent again after the set.');
     const q = parseQuantity(body.typed, MEASUREMENTS[set.measurement].kind, body.unit);
     return { canonical: q.canonical, resolution: q.resolution, fraction: q.fraction };
   }),

@@ -10,7 +10,10 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'enterLimit' | 'checkLimi
   enterLimit: async ({ db, body, person }) => {
     if (!characteristic(body.characteristic)) throw new Fault(422, 'unknown_characteristic', 'This characteristic is not known.');
     checkLimit(body);
-    await db.insert(limit).values({ ...body, enteredBy: person.id }).onConflictDoNothing();
+    await db
+      .insert(limit)
+      .values({ ...body, enteredBy: person.id })
+      .onConflictDoNothing();
     const kept = await readLimit(db, body.id);
     if (!kept) throw notFound('limit');
     const sent: Record<string, unknown> = { ...body };
@@ -21,7 +24,8 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'enterLimit' | 'checkLimi
   checkLimit: async ({ db, params, person }) => {
     const found = await readLimit(db, params.id);
     if (!found) throw notFound('limit');
-    if (found.enteredBy === person.id) throw new Fault(403, 'own_limit', 'A limit is checked by a second person, not by the one who entered it.');
+    if (found.enteredBy === person.id)
+      throw new Fault(403, 'own_limit', 'A limit is checked by a second person, not by the one who entered it.');
     await db.insert(limitCheck).values({ limitId: found.id, checkedBy: person.id }).onConflictDoNothing();
     return (await readLimit(db, params.id)) ?? found;
   },

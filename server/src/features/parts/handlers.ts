@@ -8,19 +8,40 @@ import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
 const LIFE_WORD = {
-  found: 'Found on the vehicle', removed: 'Taken off', fitted: 'Fitted', sent: 'Sent out', returned: 'Back', machined: 'Machined', resealed: 'Resealed', coated: 'Coated', scrapped: 'Scrapped',
+  found: 'Found on the vehicle',
+  removed: 'Taken off',
+  fitted: 'Fitted',
+  sent: 'Sent out',
+  returned: 'Back',
+  machined: 'Machined',
+  resealed: 'Resealed',
+  coated: 'Coated',
+  scrapped: 'Scrapped',
 } as const;
 
 /** Where parts are now, from their events. */
 async function locate(db: Database, parts: readonly Part[]) {
   const ids = parts.map((p) => p.id);
   if (ids.length === 0) return [];
-  const events = await db.select().from(partEvent).where(inArray(partEvent.partId, ids)).orderBy(asc(partEvent.happenedAt), asc(partEvent.id));
+  const events = await db
+    .select()
+    .from(partEvent)
+    .where(inArray(partEvent.partId, ids))
+    .orderBy(asc(partEvent.happenedAt), asc(partEvent.id));
   const slotIds = [...new Set(events.map((e) => e.slotId).filter((x): x is string => x !== null))];
   const jobIds = [...new Set(events.map((e) => e.jobId))];
   const [slots, jobs] = await Promise.all([
-    slotIds.length > 0 ? db.select({ slot, vehicle }).from(slot).innerJoin(layout, eq(layout.id, slot.layoutId)).innerJoin(vehicle, eq(vehicle.id, layout.vehicleId)).where(inArray(slot.id, slotIds)) : [],
-    jobIds.length > 0 ? db.select({ id: job.id, vehicle }).from(job).innerJoin(vehicle, eq(vehicle.id, job.vehicleId)).where(inArray(job.id, jobIds)) : [],
+    slotIds.length > 0
+      ? db
+          .select({ slot, vehicle })
+          .from(slot)
+          .innerJoin(layout, eq(layout.id, slot.layoutId))
+          .innerJoin(vehicle, eq(vehicle.id, layout.vehicleId))
+          .where(inArray(slot.id, slotIds))
+      : [],
+    jobIds.length > 0
+      ? db.select({ id: job.id, vehicle }).from(job).innerJoin(vehicle, eq(vehicle.id, job.vehicleId)).where(inArray(job.id, jobIds))
+      : [],
   ]);
   return parts.map((p) => {
     const mine = events.filter((e) => e.partId === p.id);
@@ -28,14 +49,26 @@ async function locate(db: Database, parts: readonly Part[]) {
     const last = mine.at(-1);
     const sits = where.at === 'slot' ? slots.find((x) => x.slot.id === where.slotId) : undefined;
     const known = sits?.vehicle ?? jobs.find((x) => x.id === last?.jobId)?.vehicle;
-    return { part: p, vehicleTag: known?.tag ?? null, vehicleName: known?.name ?? null, place: sits ? placeName(sits.slot) : null, jobId: last?.jobId ?? null, where: where.at };
+    return {
+      part: p,
+      vehicleTag: known?.tag ?? null,
+      vehicleName: known?.name ?? null,
+      place: sits ? placeName(sits.slot) : null,
+      jobId: last?.jobId ?? null,
+      where: where.at,
+    };
   });
 }
 
 export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPart'> = {
   parts: async ({ db, query }) => {
     const q = `%${(query.q ?? '').replace(/[%_\\]/g, '\\$&')}%`;
-    const rows = await db.select().from(part).where(and(isNotNull(part.tag), or(ilike(part.tag, q), ilike(part.name, q), ilike(part.partNumber, q)))).orderBy(asc(part.tag)).limit(200);
+    const rows = await db
+      .select()
+      .from(part)
+      .where(and(isNotNull(part.tag), or(ilike(part.tag, q), ilike(part.name, q), ilike(part.partNumber, q))))
+      .orderBy(asc(part.tag))
+      .limit(200);
     return locate(db, rows);
   },
   part: async ({ db, params }) => {
@@ -44,9 +77,23 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const [located] = await locate(db, [row]);
     if (!located) throw notFound('part');
     const [events, sets, findings, people, slots] = await Promise.all([
-      db.select().from(partEvent).where(eq(partEvent.partId, row.id)), db.select().from(readingSet).where(eq(readingSet.partId, row.id)),
-      db.select().from(finding).where(eq(finding.partId, row.id)), db.select({ id: account.id, name: account.name }).from(account),
-      db.select({ id: slot.id, name: slot.name, kind: slot.kind, corner: slot.corner, circuits: slot.circuits, parentId: slot.parentId, boreMm: slot.boreMm, lengthMm: slot.lengthMm, style: slot.style }).from(slot),
+      db.select().from(partEvent).where(eq(partEvent.partId, row.id)),
+      db.select().from(readingSet).where(eq(readingSet.partId, row.id)),
+      db.select().from(finding).where(eq(finding.partId, row.id)),
+      db.select({ id: account.id, name: account.name }).from(account),
+      db
+        .select({
+          id: slot.id,
+          name: slot.name,
+          kind: slot.kind,
+          corner: slot.corner,
+          circuits: slot.circuits,
+          parentId: slot.parentId,
+          boreMm: slot.boreMm,
+          lengthMm: slot.lengthMm,
+          style: slot.style,
+        })
+        .from(slot),
     ]);
     const who = (id: string): string => people.find((p) => p.id === id)?.name ?? 'unknown';
     const place = (id: string | null): string => {
@@ -54,9 +101,27 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
       return found ? placeName(found) : '';
     };
     const life = [
-      ...events.map((e) => ({ at: e.happenedAt, what: [LIFE_WORD[e.kind], e.note].filter(Boolean).join(': '), where: place(e.slotId), by: who(e.authorId), jobId: e.jobId })),
-      ...sets.map((e) => ({ at: e.happenedAt, what: `Gauged: ${e.measurement.replace(/_/g, ' ')}, ${e.phase.replace(/_/g, ' ')}`, where: place(e.slotId), by: who(e.authorId), jobId: e.jobId })),
-      ...findings.map((e) => ({ at: e.happenedAt, what: `Finding: ${e.words}`, where: place(e.slotId), by: who(e.authorId), jobId: e.jobId })),
+      ...events.map((e) => ({
+        at: e.happenedAt,
+        what: [LIFE_WORD[e.kind], e.note].filter(Boolean).join(': '),
+        where: place(e.slotId),
+        by: who(e.authorId),
+        jobId: e.jobId,
+      })),
+      ...sets.map((e) => ({
+        at: e.happenedAt,
+        what: `Gauged: ${e.measurement.replace(/_/g, ' ')}, ${e.phase.replace(/_/g, ' ')}`,
+        where: place(e.slotId),
+        by: who(e.authorId),
+        jobId: e.jobId,
+      })),
+      ...findings.map((e) => ({
+        at: e.happenedAt,
+        what: `Finding: ${e.words}`,
+        where: place(e.slotId),
+        by: who(e.authorId),
+        jobId: e.jobId,
+      })),
     ];
     return { ...located, life: life.sort((a, b) => (a.at < b.at ? 1 : -1)) };
   },
@@ -64,13 +129,22 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
   bindTag: async ({ db, params, body }) => {
     const [known] = await db.select().from(part).where(eq(part.id, params.id));
     if (!known) throw notFound('part');
-    if (known.tag !== null && known.tag !== body.tag) throw new Fault(409, 'tagged', `This part already carries the tag ${known.tag}.`, { current: known });
-    const [row] = await db.update(part).set({ tag: body.tag, partNumber: body.partNumber ?? known.partNumber }).where(eq(part.id, params.id)).returning();
+    if (known.tag !== null && known.tag !== body.tag)
+      throw new Fault(409, 'tagged', `This part already carries the tag ${known.tag}.`, { current: known });
+    const [row] = await db
+      .update(part)
+      .set({ tag: body.tag, partNumber: body.partNumber ?? known.partNumber })
+      .where(eq(part.id, params.id))
+      .returning();
     return row ?? known;
   },
   logPart: async (call) => {
     const { part: described, ...body } = call.body;
-    if (described) await call.db.insert(part).values({ id: body.partId, ...described }).onConflictDoNothing({ target: part.id });
+    if (described)
+      await call.db
+        .insert(part)
+        .values({ id: body.partId, ...described })
+        .onConflictDoNothing({ target: part.id });
     return addEvent(call.db, 'partEvents', eventRow(call, body));
   },
 };

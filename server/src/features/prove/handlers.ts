@@ -20,13 +20,15 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release'> = {
       const found = state.obligations.find((o) => o.key === body.obligation && o.state === 'open');
       if (!found) throw new Fault(409, 'nothing_to_accept', 'This does not block any more, or never did.');
       if (!found.acceptBy) throw new Fault(409, 'no_waiver', `${found.what}: this is answered by the work, not by a waiver.`);
-      if (found.acceptBy === 'lead' && person.role !== 'lead') throw new Fault(403, 'role', `${found.what}: a lead accepts this, with a reason.`);
+      if (found.acceptBy === 'lead' && person.role !== 'lead')
+        throw new Fault(403, 'role', `${found.what}: a lead accepts this, with a reason.`);
     }
     return addEvent(db, 'acceptances', eventRow(call, body));
   },
   release: async ({ db, body, params, person }) => {
     const [own] = await db.select({ hash: account.passwordHash }).from(account).where(eq(account.id, person.id));
-    if (!own || !(await verifyPassword(body.password, own.hash))) throw new Fault(403, 'wrong_password', 'The password does not fit. Handing back asks for it once more.');
+    if (!own || !(await verifyPassword(body.password, own.hash)))
+      throw new Fault(403, 'wrong_password', 'The password does not fit. Handing back asks for it once more.');
     return db.transaction(async (tx) => {
       await tx.execute(sql`select 1 from ${job} where ${job.id} = ${params.jobId} for update`);
       const file = await readJobFile(tx, params.jobId);
@@ -37,13 +39,26 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release'> = {
       const at = new Date().toISOString();
       const state = deriveJob(file, at);
       if (state.blocks.length > 0) {
-        throw new Fault(409, 'blocked', `${state.blocks.length} ${state.blocks.length === 1 ? 'thing stands' : 'things stand'} in the way of handing back.`, {
-          blocks: state.blocks.map((b) => ({ key: b.key, stage: b.stage, what: b.what, why: b.why })),
-        });
+        throw new Fault(
+          409,
+          'blocked',
+          `${state.blocks.length} ${state.blocks.length === 1 ? 'thing stands' : 'things stand'} in the way of handing back.`,
+          {
+            blocks: state.blocks.map((b) => ({ key: b.key, stage: b.stage, what: b.what, why: b.why })),
+          },
+        );
       }
       const mine = (e: { authorId: string; jobId: string }): boolean => e.authorId === person.id && e.jobId === params.jobId;
       const ownWork = file.sets.some(mine) || file.operationEvents.some(mine) || file.torques.some(mine) || file.partEvents.some(mine);
-      const record = { id: body.id, jobId: params.jobId, releasedBy: person.id, releasedAt: at, ownWork, ruleVersion: RULE_VERSION, sheet: buildSheet(state, at) };
+      const record = {
+        id: body.id,
+        jobId: params.jobId,
+        releasedBy: person.id,
+        releasedAt: at,
+        ownWork,
+        ruleVersion: RULE_VERSION,
+        sheet: buildSheet(state, at),
+      };
       await tx.insert(release).values({ ...record, basis: basisOf(state) });
       return record;
     });

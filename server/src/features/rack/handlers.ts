@@ -10,7 +10,10 @@ export const rackHandlers: Pick<Handlers, 'gauges' | 'enterGauge'> = {
     return [...newest.values()].sort((a, b) => a.tag.localeCompare(b.tag));
   },
   enterGauge: async ({ db, body, person }) => {
-    await db.insert(gauge).values({ ...body, enteredBy: person.id }).onConflictDoNothing();
+    await db
+      .insert(gauge)
+      .values({ ...body, enteredBy: person.id })
+      .onConflictDoNothing();
     const [kept] = await db.select().from(gauge).where(eq(gauge.id, body.id));
     if (!kept) throw notFound('gauge');
     return kept;

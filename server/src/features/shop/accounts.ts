@@ -7,7 +7,7 @@ import { Fault } from '../../platform/problem.ts';
 import { hashPassword, verifyPassword } from '../../platform/password.ts';
 
 /** Initials of a name: "Ines Okafor-Lind" → "IO". */
-export function initialsOf(name: string): string {
+function initialsOf(name: string): string {
   const words = name.trim().split(/\s+/);
   return `${words[0]?.[0] ?? ''}${words.length > 1 ? (words.at(-1)?.[0] ?? '') : ''}`.toUpperCase();
 }
@@ -24,7 +24,10 @@ export type AccountRow = typeof account.$inferSelect;
 
 export async function addAccount(db: Database, a: NewAccount): Promise<AccountRow> {
   const passwordHash = await hashPassword(a.password);
-  await db.insert(account).values({ id: a.id, name: a.name, initials: initialsOf(a.name), login: a.login.toLowerCase(), passwordHash, role: a.role }).onConflictDoNothing({ target: account.id });
+  await db
+    .insert(account)
+    .values({ id: a.id, name: a.name, initials: initialsOf(a.name), login: a.login.toLowerCase(), passwordHash, role: a.role })
+    .onConflictDoNothing({ target: account.id });
   const [row] = await db.select().from(account).where(eq(account.id, a.id));
   if (!row) throw new Fault(409, 'already_used', 'This sign-in name is already in use. Choose another one.');
   return row;
@@ -43,7 +46,10 @@ const DUMMY = await hashPassword(v7());
 export async function checkSignIn(db: Database, login: string, password: string, address: string): Promise<AccountRow> {
   const name = login.trim().toLowerCase();
   const since = new Date(Date.now() - WINDOW_MINUTES * 60000).toISOString();
-  const failures = await db.select({ id: signInFailure.id }).from(signInFailure).where(and(eq(signInFailure.login, name), gt(signInFailure.at, since)));
+  const failures = await db
+    .select({ id: signInFailure.id })
+    .from(signInFailure)
+    .where(and(eq(signInFailure.login, name), gt(signInFailure.at, since)));
   if (failures.length >= MOST_FAILURES) {
     throw new Fault(429, 'too_many_tries', `Too many wrong passwords for this name. Wait ${WINDOW_MINUTES} minutes and try again.`);
   }

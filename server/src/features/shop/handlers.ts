@@ -22,8 +22,11 @@ export const shopHandlers: Pick<Handlers, Names> = {
     const [own] = await db.select().from(shop);
     const accounts = own ? await db.select().from(account).orderBy(asc(account.createdAt)) : [];
     return {
-      shopName: own?.name ?? '', needsFirstLead: accounts.length === 0,
-      demoAccounts: own?.demo ? accounts.filter((a) => a.active).map((a) => ({ name: a.name, login: a.login, password: DEMO_PASSWORD, role: a.role })) : [],
+      shopName: own?.name ?? '',
+      needsFirstLead: accounts.length === 0,
+      demoAccounts: own?.demo
+        ? accounts.filter((a) => a.active).map((a) => ({ name: a.name, login: a.login, password: DEMO_PASSWORD, role: a.role }))
+        : [],
     };
   },
   firstLead: async ({ db, body, request }) => {
@@ -32,7 +35,10 @@ export const shopHandlers: Pick<Handlers, Names> = {
       const [any] = await tx.select({ id: account.id }).from(account).limit(1);
       if (any) throw new Fault(409, 'already_set_up', 'This shop already has its first lead. Sign in.');
       const demo = process.env['DAUER_DEMO'] === '1';
-      await tx.insert(shop).values({ id: 1, name: body.shopName, timeZone: body.timeZone, demo }).onConflictDoUpdate({ target: shop.id, set: { name: body.shopName, timeZone: body.timeZone } });
+      await tx
+        .insert(shop)
+        .values({ id: 1, name: body.shopName, timeZone: body.timeZone, demo })
+        .onConflictDoUpdate({ target: shop.id, set: { name: body.shopName, timeZone: body.timeZone } });
       return addAccount(tx, { ...body, role: 'lead' });
     });
     await beginSession(db, request, made.id);
@@ -63,11 +69,17 @@ export const shopHandlers: Pick<Handlers, Names> = {
       throw new Fault(409, 'own_account', 'You cannot take the role of lead from yourself. Another lead has to do it.');
     }
     const set = { ...change, ...(password ? { passwordHash: await hashPassword(password) } : {}), version: version + 1 };
-    const [row] = await db.update(account).set(set).where(sql`${account.id} = ${params.id} and ${account.version} = ${version}`).returning();
+    const [row] = await db
+      .update(account)
+      .set(set)
+      .where(sql`${account.id} = ${params.id} and ${account.version} = ${version}`)
+      .returning();
     if (!row) {
       const [current] = await db.select().from(account).where(eq(account.id, params.id));
       if (!current) throw notFound('account');
-      throw new Fault(409, 'stale', `${current.name} was changed meanwhile. Nothing was overwritten; look at both and decide.`, { current: personOf(current) });
+      throw new Fault(409, 'stale', `${current.name} was changed meanwhile. Nothing was overwritten; look at both and decide.`, {
+        current: personOf(current),
+      });
     }
     await endAllSessions(db, row.id);
     return personOf(row);
@@ -77,16 +89,36 @@ export const shopHandlers: Pick<Handlers, Names> = {
     const q = `%${query.q.trim().replace(/[%_\\]/g, '\\$&')}%`;
     if (query.q.trim() === '') return [];
     const [vehicles, parts] = await Promise.all([
-      db.select({ vehicle, jobId: sql<string | null>`(select ${job.id} from ${job} where ${job.vehicleId} = ${vehicle.id} order by ${job.openedAt} desc limit 1)` }).from(vehicle)
-        .where(or(ilike(vehicle.tag, q), ilike(vehicle.name, q))).orderBy(asc(vehicle.tag)).limit(12),
-      db.select().from(part).where(or(ilike(part.tag, q), ilike(part.partNumber, q))).orderBy(asc(part.tag)).limit(12),
+      db
+        .select({
+          vehicle,
+          jobId: sql<
+            string | null
+          >`(select ${job.id} from ${job} where ${job.vehicleId} = ${vehicle.id} order by ${job.openedAt} desc limit 1)`,
+        })
+        .from(vehicle)
+        .where(or(ilike(vehicle.tag, q), ilike(vehicle.name, q)))
+        .orderBy(asc(vehicle.tag))
+        .limit(12),
+      db
+        .select()
+        .from(part)
+        .where(or(ilike(part.tag, q), ilike(part.partNumber, q)))
+        .orderBy(asc(part.tag))
+        .limit(12),
     ]);
     return [
-      ...vehicles.map((v) => ({ kind: 'vehicle' as const, tag: v.vehicle.tag, title: v.vehicle.name, note: v.vehicle.body, to: v.jobId ? `/jobs/${v.jobId}` : '/' })),
+      ...vehicles.map((v) => ({
+        kind: 'vehicle' as const,
+        tag: v.vehicle.tag,
+        title: v.vehicle.name,
+        note: v.vehicle.body,
+        to: v.jobId ? `/jobs/${v.jobId}` : '/',
+      })),
       ...parts.map((p) => ({ kind: 'part' as const, tag: p.tag, title: p.name, note: p.partNumber ?? '', to: `/parts/${p.id}` })),
     ];
   },
 };
 
 /** The demonstration shop's password, shown on its sign-in page. No other shop has it. */
-export const DEMO_PASSWORD = 'brakes-hold-lives';
+const DEMO_PASSWORD = 'brakes-hold-lives';

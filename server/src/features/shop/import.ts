@@ -1,4 +1,4 @@
-import { bundle, type EventFamily } from '@dauer/contract';
+import { type bundle, type EventFamily } from '@dauer/contract';
 import { buildSheet, deriveJob, RULE_VERSION } from '@dauer/core';
 import { getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
@@ -13,8 +13,22 @@ import { addAccount } from './accounts.ts';
 
 /** Things first, then what leans on them. */
 const ORDER: readonly EventFamily[] = [
-  'counters', 'partEvents', 'sets', 'readings', 'findings', 'observations', 'decisions', 'operations', 'operationEvents', 'torques', 'bleedPulls', 'fluidServices',
-  'proofs', 'acceptances', 'cautionAcks', 'takeBacks',
+  'counters',
+  'partEvents',
+  'sets',
+  'readings',
+  'findings',
+  'observations',
+  'decisions',
+  'operations',
+  'operationEvents',
+  'torques',
+  'bleedPulls',
+  'fluidServices',
+  'proofs',
+  'acceptances',
+  'cautionAcks',
+  'takeBacks',
 ];
 /** PostgreSQL takes 65,535 parameters a statement. */
 const MOST_PARAMETERS = 60000;
@@ -24,7 +38,10 @@ async function write(db: Database, table: PgTable, rows: readonly Record<string,
   const chunk = Math.max(1, Math.floor(MOST_PARAMETERS / Object.keys(getTableColumns(table)).length));
   let written = 0;
   for (let i = 0; i < rows.length; i += chunk) {
-    const result = await db.insert(table).values(rows.slice(i, i + chunk)).onConflictDoNothing();
+    const result = await db
+      .insert(table)
+      .values(rows.slice(i, i + chunk))
+      .onConflictDoNothing();
     written += result.rowCount ?? 0;
   }
   return written;
@@ -42,8 +59,14 @@ export async function importBundle(db: Database, given: z.output<typeof bundle>)
     for (const p of given.people) await addAccount(tx, p);
     await put(s.gauge, given.gauges);
     await put(s.limit, given.limits);
-    await put(s.limitCheck, given.limits.flatMap((l) => (l.checkedBy && l.checkedAt ? [{ limitId: l.id, checkedBy: l.checkedBy, checkedAt: l.checkedAt }] : [])));
-    await put(s.vehicle, given.vehicles.map((v) => v.vehicle));
+    await put(
+      s.limitCheck,
+      given.limits.flatMap((l) => (l.checkedBy && l.checkedAt ? [{ limitId: l.id, checkedBy: l.checkedBy, checkedAt: l.checkedAt }] : [])),
+    );
+    await put(
+      s.vehicle,
+      given.vehicles.map((v) => v.vehicle),
+    );
     for (const v of given.vehicles) await insertLayout(tx, v.layout);
     await put(s.job, given.jobs);
     await put(s.part, given.parts);
@@ -51,7 +74,15 @@ export async function importBundle(db: Database, given: z.output<typeof bundle>)
     for (const r of given.releases) {
       const file = await readJobFile(tx, r.jobId);
       const state = deriveJob(file, r.releasedAt);
-      await put(s.release, [{ ...r, ownWork: file.sets.some((x) => x.authorId === r.releasedBy), ruleVersion: RULE_VERSION, sheet: buildSheet(state, r.releasedAt), basis: basisOf(state) }]);
+      await put(s.release, [
+        {
+          ...r,
+          ownWork: file.sets.some((x) => x.authorId === r.releasedBy),
+          ruleVersion: RULE_VERSION,
+          sheet: buildSheet(state, r.releasedAt),
+          basis: basisOf(state),
+        },
+      ]);
     }
     return { written, known: offered - written };
   });

@@ -6,7 +6,8 @@ export const traceHandlers = {
   observe: keeps('observations', (body) => {
     const facts = observationFacts(body.code);
     if (!facts) throw new Fault(422, 'unknown_observation', 'This observation is not on the list.');
-    if (facts.perCorner !== (body.corner !== null)) throw new Fault(422, 'corner', facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.');
+    if (facts.perCorner !== (body.corner !== null))
+      throw new Fault(422, 'corner', facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.');
     return {};
   }),
 };

@@ -14,12 +14,18 @@ const stage = computed(() => job.state?.stages.find((s) => s.stage === 'bleed') 
 const circuits = computed(() => (job.state ? circuitsToBleed(job.state.situation) : []));
 const order = computed(() => (job.state ? bleedOrder(job.state.file.layout) : []));
 const pulls = computed(() => (job.state ? job.state.book.stand(job.state.file.bleedPulls) : []));
-const here = computed(() => (job.state ? job.state.book.stand(job.state.file.fluidServices).filter((f) => f.jobId === job.state?.file.job.id) : []));
+const here = computed(() =>
+  job.state ? job.state.book.stand(job.state.file.fluidServices).filter((f) => f.jobId === job.state?.file.job.id) : [],
+);
 const newest = computed(() => (job.state ? job.state.book.stand(job.state.file.fluidServices).at(-1) : undefined));
 const due = computed(() => (newest.value && job.state ? fluidState(newest.value, job.state.file.vehicle, job.today) : null));
 const waits = computed(() => (job.state?.obligations ?? []).find((o) => o.stage === 'bleed' && o.state === 'waiting')?.why ?? null);
-const doneCount = computed(() => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid' && o.state === 'closed').length);
-const owedCount = computed(() => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid').length);
+const doneCount = computed(
+  () => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid' && o.state === 'closed').length,
+);
+const owedCount = computed(
+  () => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid').length,
+);
 const product = ref('');
 const kind = ref<FluidClass>('4');
 const batch = ref('');
@@ -28,38 +34,118 @@ const lowMoisture = ref(false);
 const mixes = computed(() => {
   const before = newest.value ? fluidClass(newest.value.fluidClass) : null;
   const after = fluidClass(kind.value);
-  return before && after && before.kind !== after.kind ? `${before.name} was in it before. Changing kind needs every rubber part renewed and the system flushed.` : null;
+  return before && after && before.kind !== after.kind
+    ? `${before.name} was in it before. Changing kind needs every rubber part renewed and the system flushed.`
+    : null;
 });
 function serve(): void {
   if (product.value.trim() === '') return;
-  job.add('fluidServices', { product: product.value.trim(), fluidClass: kind.value, batch: batch.value.trim(), lowMoisture: lowMoisture.value });
+  job.add('fluidServices', {
+    product: product.value.trim(),
+    fluidClass: kind.value,
+    batch: batch.value.trim(),
+    lowMoisture: lowMoisture.value,
+  });
   product.value = '';
 }
 </script>
 
 <template>
-  <div class="head"><h1>Bleed</h1><span class="second">{{ stage?.hatched ? 'this vehicle has no fluid' : circuits.length === 0 ? 'no circuit has to be bled so far' : `${doneCount} of ${owedCount} bleeders closed clear` }}</span></div>
+  <div class="head">
+    <h1>Bleed</h1>
+    <span class="second">
+      {{
+        stage?.hatched
+          ? 'this vehicle has no fluid'
+          : circuits.length === 0
+            ? 'no circuit has to be bled so far'
+            : `${doneCount} of ${owedCount} bleeders closed clear`
+      }}
+    </span>
+  </div>
   <p v-if="stage?.hatched" class="second empty">Rods and cables: there is nothing to bleed here.</p>
   <template v-else>
     <CautionPlates :steps="['bleed']" />
     <p v-if="waits" class="problem">{{ waits }} Bleeding counts once they are on.</p>
-    <section><h2>Fluid</h2>
-      <p v-for="f in here" :key="f.id" class="served"><b>{{ f.product }}</b>, {{ fluidClass(f.fluidClass)?.name }}<template v-if="f.batch">, batch {{ f.batch }}</template>. <span class="second">{{ job.who(f.authorId) }}, {{ f.happenedAt.slice(0, 10) }}</span> <button v-if="writable" class="link" type="button" @click="job.takeBack(f.id)">Take back</button></p>
-      <p v-if="due" class="due">Next due <b class="fig">{{ due.due }}</b> ({{ due.why }})<template v-if="due.water !== null">; water now about <span class="fig">{{ due.water.toFixed(1) }} %</span></template>, changed <span class="fig">{{ due.changed }}</span>.</p>
+    <section>
+      <h2>Fluid</h2>
+      <p v-for="f in here" :key="f.id" class="served">
+        <b>{{ f.product }}</b>
+        , {{ fluidClass(f.fluidClass)?.name }}
+        <template v-if="f.batch">, batch {{ f.batch }}</template>
+        .
+        <span class="second">{{ job.who(f.authorId) }}, {{ f.happenedAt.slice(0, 10) }}</span>
+        <button v-if="writable" class="link" type="button" @click="job.takeBack(f.id)">Take back</button>
+      </p>
+      <p v-if="due" class="due">
+        Next due
+        <b class="fig">{{ due.due }}</b>
+        ({{ due.why }})
+        <template v-if="due.water !== null">
+          ; water now about
+          <span class="fig">{{ due.water.toFixed(1) }} %</span>
+        </template>
+        , changed
+        <span class="fig">{{ due.changed }}</span>
+        .
+      </p>
       <p v-else class="second">When the fluid was last changed is not on record. Unknown fluid is not topped up: flush it.</p>
-      <form v-if="writable && here.length === 0" class="form" @submit.prevent="serve"><v-text-field v-model="product" label="Product" /><v-select v-model="kind" label="Class" :items="FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))" /><v-text-field v-model="batch" label="Batch" /><v-checkbox v-model="lowMoisture" label="Low-moisture" /><button class="act main" type="submit" :disabled="product.trim() === ''">This goes in</button></form>
+      <form v-if="writable && here.length === 0" class="form" @submit.prevent="serve">
+        <v-text-field v-model="product" label="Product" />
+        <v-select v-model="kind" label="Class" :items="FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))" />
+        <v-text-field v-model="batch" label="Batch" />
+        <v-checkbox v-model="lowMoisture" label="Low-moisture" />
+        <button class="act main" type="submit" :disabled="product.trim() === ''">This goes in</button>
+      </form>
       <p v-if="mixes && here.length === 0" class="problem" role="alert">{{ mixes }}</p>
     </section>
-    <section><h2>Bleeders, in order</h2>
-      <p class="second small">From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this.</p>
-      <BleederRow v-for="(b, i) in order" :key="b.bleeder.id" :n="i + 1" :step="b" :name="placeName(b.bleeder)" :owed="circuits.includes(b.circuit)" :pulls="pulls.filter((p) => p.slotId === b.bleeder.id)" :writable="writable" />
+    <section>
+      <h2>Bleeders, in order</h2>
+      <p class="second small">
+        From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this.
+      </p>
+      <BleederRow
+        v-for="(b, i) in order"
+        :key="b.bleeder.id"
+        :n="i + 1"
+        :step="b"
+        :name="placeName(b.bleeder)"
+        :owed="circuits.includes(b.circuit)"
+        :pulls="pulls.filter((p) => p.slotId === b.bleeder.id)"
+        :writable="writable"
+      />
     </section>
   </template>
 </template>
 
 <style scoped>
-section { margin-top: 16px; }
-h2 { border-bottom: 1px solid var(--slate); padding-bottom: 6px; margin-bottom: 6px; }
-.form { display: flex; gap: 12px; flex-wrap: wrap; align-items: flex-start; margin-top: 12px; } .form > * { flex: 1 1 160px; } .form .act { flex: 0 0 auto; min-height: 48px; }
-.empty { margin: 16px 0; } .served, .due { padding: 4px 0; }
+section {
+  margin-top: 16px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 6px;
+}
+.form {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  align-items: flex-start;
+  margin-top: 12px;
+}
+.form > * {
+  flex: 1 1 160px;
+}
+.form .act {
+  flex: 0 0 auto;
+  min-height: 48px;
+}
+.empty {
+  margin: 16px 0;
+}
+.served,
+.due {
+  padding: 4px 0;
+}
 </style>

@@ -24,7 +24,13 @@ function log(): void {
     return;
   }
   problem.value = '';
-  job.add('bleedPulls', { slotId: props.step.bleeder.id, volumeTyped: volume.value, colour: colour.value, air: air.value, closed: closed.value === 'closed' });
+  job.add('bleedPulls', {
+    slotId: props.step.bleeder.id,
+    volumeTyped: volume.value,
+    colour: colour.value,
+    air: air.value,
+    closed: closed.value === 'closed',
+  });
   volume.value = '';
   open.value = false;
 }
@@ -33,21 +39,96 @@ function log(): void {
 <template>
   <div class="bleeder">
     <span class="no fig">{{ n }}</span>
-    <span class="name"><b class="plate-font">{{ name }}</b> <span class="second small">{{ step.circuit === CLUTCH_CIRCUIT ? 'clutch' : `circuit ${step.circuit}` }}, <span class="fig">{{ (step.lengthMm / 1000).toFixed(2) }} m</span></span></span>
-    <span class="state"><template v-if="last"><span class="fig">{{ total }} mL</span> {{ last.colour }}, {{ last.air === 'none' ? 'no air' : last.air }}, {{ last.closed ? 'closed' : 'open' }}<b v-if="good" class="plate-font"> done</b></template><span v-else class="second">{{ owed ? 'not bled' : 'not asked for' }}</span></span>
-    <button v-if="writable && !open" class="act slim" type="button" :aria-label="`Record what came at the ${name.toLowerCase()}`" @click="open = true">Record</button>
+    <span class="name">
+      <b class="plate-font">{{ name }}</b>
+      <span class="second small">
+        {{ step.circuit === CLUTCH_CIRCUIT ? 'clutch' : `circuit ${step.circuit}` }},
+        <span class="fig">{{ (step.lengthMm / 1000).toFixed(2) }} m</span>
+      </span>
+    </span>
+    <span class="state">
+      <template v-if="last">
+        <span class="fig">{{ total }} mL</span>
+        {{ last.colour }}, {{ last.air === 'none' ? 'no air' : last.air }}, {{ last.closed ? 'closed' : 'open' }}
+        <b v-if="good" class="plate-font">done</b>
+      </template>
+      <span v-else class="second">{{ owed ? 'not bled' : 'not asked for' }}</span>
+    </span>
+    <button
+      v-if="writable && !open"
+      class="act slim"
+      type="button"
+      :aria-label="`Record what came at the ${name.toLowerCase()}`"
+      @click="open = true"
+    >
+      Record
+    </button>
     <form v-if="open" class="form" @submit.prevent="log">
       <v-text-field v-model="volume" label="Volume drawn" placeholder="120 mL" :error-messages="problem" autofocus />
-      <ChoiceRow v-model="colour" :options="[{ value: 'dark', label: 'Dark' }, { value: 'amber', label: 'Amber' }, { value: 'clear', label: 'Clear' }]" label="Colour at the end" />
-      <ChoiceRow v-model="air" :options="[{ value: 'none', label: 'No air' }, { value: 'bubbles', label: 'Bubbles' }, { value: 'foam', label: 'Foam' }]" label="Air at the end" />
-      <ChoiceRow v-model="closed" :options="[{ value: 'closed', label: 'Closed' }, { value: 'open', label: 'Still open' }]" label="Bleeder" />
-      <button class="act main" type="submit">Record</button><button class="act" type="button" @click="open = false">Not yet</button>
+      <ChoiceRow
+        v-model="colour"
+        :options="[
+          { value: 'dark', label: 'Dark' },
+          { value: 'amber', label: 'Amber' },
+          { value: 'clear', label: 'Clear' },
+        ]"
+        label="Colour at the end"
+      />
+      <ChoiceRow
+        v-model="air"
+        :options="[
+          { value: 'none', label: 'No air' },
+          { value: 'bubbles', label: 'Bubbles' },
+          { value: 'foam', label: 'Foam' },
+        ]"
+        label="Air at the end"
+      />
+      <ChoiceRow
+        v-model="closed"
+        :options="[
+          { value: 'closed', label: 'Closed' },
+          { value: 'open', label: 'Still open' },
+        ]"
+        label="Bleeder"
+      />
+      <button class="act main" type="submit">Record</button>
+      <button class="act" type="button" @click="open = false">Not yet</button>
     </form>
   </div>
 </template>
 
 <style scoped>
-.bleeder { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: center; border-bottom: 1px solid var(--hair); min-height: 56px; padding: 4px 0; }
-.no { width: 20px; color: var(--ink2); } .name { flex: 0 1 320px; } .name b { font-size: 18px; } .state { flex: 1 1 220px; }
-.form { flex: 1 1 100%; display: flex; gap: 12px; flex-wrap: wrap; align-items: center; padding: 4px 0 8px; } .form > :first-child { flex: 0 1 200px; }
+.bleeder {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+  min-height: 56px;
+  padding: 4px 0;
+}
+.no {
+  width: 20px;
+  color: var(--ink2);
+}
+.name {
+  flex: 0 1 320px;
+}
+.name b {
+  font-size: 18px;
+}
+.state {
+  flex: 1 1 220px;
+}
+.form {
+  flex: 1 1 100%;
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  align-items: center;
+  padding: 4px 0 8px;
+}
+.form > :first-child {
+  flex: 0 1 200px;
+}
 </style>

@@ -11,14 +11,40 @@ import { CLIMATES, JOB_KINDS, STORAGES, USES } from './words.ts';
 /** Books a vehicle in. What is typed stays on this device until it is in the book. */
 const router = useRouter();
 const blank = () => ({
-  vehicleId: v7(), jobId: v7(), layoutId: v7(), tag: '', name: '', make: '', model: '', year: '', variant: '', body: '', use: 'seasonal' as Use, climate: 'temperate' as Climate, storage: 'dry' as Storage,
-  standsYears: '', distanceUnit: 'km' as 'km' | 'mi' | 'none', ownerName: '', ownerContact: '', template: TEMPLATES[0]?.id ?? '', kind: 'overhaul' as JobKind, complaint: '', wants: '', fluidKnown: '', promised: '', corners: [...CORNERS] as Corner[],
+  vehicleId: v7(),
+  jobId: v7(),
+  layoutId: v7(),
+  tag: '',
+  name: '',
+  make: '',
+  model: '',
+  year: '',
+  variant: '',
+  body: '',
+  use: 'seasonal' as Use,
+  climate: 'temperate' as Climate,
+  storage: 'dry' as Storage,
+  standsYears: '',
+  distanceUnit: 'km' as 'km' | 'mi' | 'none',
+  ownerName: '',
+  ownerContact: '',
+  template: TEMPLATES[0]?.id ?? '',
+  kind: 'overhaul' as JobKind,
+  complaint: '',
+  wants: '',
+  fluidKnown: '',
+  promised: '',
+  corners: [...CORNERS] as Corner[],
 });
 const form = useSessionStorage('dauer.bookin', blank());
 const problem = ref('');
 const busy = ref(false);
 const fields = ref<Record<string, string>>({});
-void call('nextTag').then((r) => { if (form.value.tag === '') form.value.tag = r.tag; }).catch(() => undefined);
+void call('nextTag')
+  .then((r) => {
+    if (form.value.tag === '') form.value.tag = r.tag;
+  })
+  .catch(() => undefined);
 const layout = computed(() => {
   let n = 0;
   return buildLayout(form.value.template, form.value.layoutId, form.value.vehicleId, () => `preview-${(n += 1)}`);
@@ -32,7 +58,8 @@ function check(): boolean {
   const found: Record<string, string> = {};
   for (const key of ['tag', 'name', 'make', 'model'] as const) if (f[key].trim() === '') found[key] = 'This is needed.';
   const year = Number(f.year);
-  if (f.year.trim() !== '' && !(Number.isInteger(year) && year >= 1885 && year <= 2100)) found['year'] = `“${f.year}” is not a year. Leave it empty where it is not known.`;
+  if (f.year.trim() !== '' && !(Number.isInteger(year) && year >= 1885 && year <= 2100))
+    found['year'] = `“${f.year}” is not a year. Leave it empty where it is not known.`;
   const stood = Number(f.standsYears.replace(',', '.'));
   if (f.standsYears.trim() !== '' && !(stood >= 0 && stood <= 150)) found['standsYears'] = `“${f.standsYears}” cannot be read as years.`;
   fields.value = found;
@@ -48,12 +75,36 @@ async function bookIn(): Promise<void> {
   }
   busy.value = true;
   try {
-    const done = await call('bookIn', { body: {
-      vehicleId: f.vehicleId, layout: buildLayout(f.template, f.layoutId, f.vehicleId, v7) as never,
-      vehicle: { tag: f.tag, name: f.name, make: f.make, model: f.model, year: f.year.trim() ? Number(f.year) : null, variant: orNull(f.variant), body: f.body, use: f.use, climate: f.climate, storage: f.storage, standsYears: f.standsYears.trim() ? Number(f.standsYears.replace(',', '.')) : null, distanceUnit: f.distanceUnit },
-      owner: f.ownerName.trim() ? { name: f.ownerName, contact: f.ownerContact } : null,
-      job: { id: f.jobId, kind: f.kind, complaint: f.complaint, wants: f.wants, fluidKnown: f.fluidKnown, promised: orNull(f.promised), scopeCorners: f.kind === 'fluid' ? [] : f.corners },
-    } });
+    const done = await call('bookIn', {
+      body: {
+        vehicleId: f.vehicleId,
+        layout: buildLayout(f.template, f.layoutId, f.vehicleId, v7) as never,
+        vehicle: {
+          tag: f.tag,
+          name: f.name,
+          make: f.make,
+          model: f.model,
+          year: f.year.trim() ? Number(f.year) : null,
+          variant: orNull(f.variant),
+          body: f.body,
+          use: f.use,
+          climate: f.climate,
+          storage: f.storage,
+          standsYears: f.standsYears.trim() ? Number(f.standsYears.replace(',', '.')) : null,
+          distanceUnit: f.distanceUnit,
+        },
+        owner: f.ownerName.trim() ? { name: f.ownerName, contact: f.ownerContact } : null,
+        job: {
+          id: f.jobId,
+          kind: f.kind,
+          complaint: f.complaint,
+          wants: f.wants,
+          fluidKnown: f.fluidKnown,
+          promised: orNull(f.promised),
+          scopeCorners: f.kind === 'fluid' ? [] : f.corners,
+        },
+      },
+    });
     form.value = blank();
     await router.push(`/jobs/${done.jobId}/bookin`);
   } catch (error) {
@@ -67,28 +118,161 @@ async function bookIn(): Promise<void> {
   <main class="screen">
     <div class="head"><h1>Book in a vehicle</h1></div>
     <form @submit.prevent="bookIn">
-      <section><h2>The vehicle</h2><div class="fields">
-        <v-text-field v-model="form.tag" label="Tag" :error-messages="fields['tag']" /><v-text-field v-model="form.name" label="Name it goes by" :error-messages="fields['name']" autofocus /><v-text-field v-model="form.make" label="Make" :error-messages="fields['make']" /><v-text-field v-model="form.model" label="Model" :error-messages="fields['model']" />
-        <v-text-field v-model="form.year" label="Year" inputmode="numeric" :error-messages="fields['year']" /><v-text-field v-model="form.variant" label="Variant" /><v-text-field v-model="form.body" label="Body (saloon, coupé …)" />
-        <v-select v-model="form.use" label="Use" :items="USES" /><v-select v-model="form.climate" label="Climate" :items="CLIMATES" /><v-select v-model="form.storage" label="Storage" :items="STORAGES" /><v-text-field v-model="form.standsYears" label="Stood, years" inputmode="decimal" :error-messages="fields['standsYears']" /><v-select v-model="form.distanceUnit" label="Counter in" :items="[{ title: 'km', value: 'km' }, { title: 'miles', value: 'mi' }, { title: 'no counter', value: 'none' }]" />
-      </div></section>
-      <section class="brakes"><div><h2>Its brakes</h2><p class="second">A start from which the layout is drawn; pick the one that is nearest.</p><div class="templates" role="radiogroup" aria-label="Layout"><button v-for="t in TEMPLATES" :key="t.id" type="button" role="radio" :aria-checked="form.template === t.id" class="template" :class="{ on: form.template === t.id }" @click="form.template = t.id"><b class="plate-font">{{ t.name }}</b><span class="second small">{{ t.about }}</span></button></div></div><div class="preview plate"><BrakeMap :layout="layout" :picked="null" :verdicts="noVerdicts" /></div></section>
-      <section><h2>The job</h2><div class="fields">
-        <v-select v-model="form.kind" label="Kind of job" :items="JOB_KINDS" /><v-text-field v-model="form.promised" label="Promised for" type="date" /><v-text-field v-model="form.fluidKnown" label="What is known of the fluid" /></div>
-        <div class="two"><v-textarea v-model="form.complaint" label="Complaint, in the owner’s words" /><v-textarea v-model="form.wants" label="What the owner wants" /></div>
-        <div v-if="form.kind !== 'fluid'" class="scope"><span class="second">Taken in </span><span class="choice" role="group" aria-label="Corners taken in"><button v-for="c in CORNERS" :key="c" type="button" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">{{ CORNER_NAME[c] }}</button></span></div></section>
-      <section><h2>The owner</h2><div class="fields"><v-text-field v-model="form.ownerName" label="Name" autocomplete="off" /><v-text-field v-model="form.ownerContact" label="Contact" hint="Shown to leads and to those who work on the vehicle." autocomplete="off" /></div></section>
+      <section>
+        <h2>The vehicle</h2>
+        <div class="fields">
+          <v-text-field v-model="form.tag" label="Tag" :error-messages="fields['tag']" />
+          <v-text-field v-model="form.name" label="Name it goes by" :error-messages="fields['name']" autofocus />
+          <v-text-field v-model="form.make" label="Make" :error-messages="fields['make']" />
+          <v-text-field v-model="form.model" label="Model" :error-messages="fields['model']" />
+          <v-text-field v-model="form.year" label="Year" inputmode="numeric" :error-messages="fields['year']" />
+          <v-text-field v-model="form.variant" label="Variant" />
+          <v-text-field v-model="form.body" label="Body (saloon, coupé …)" />
+          <v-select v-model="form.use" label="Use" :items="USES" />
+          <v-select v-model="form.climate" label="Climate" :items="CLIMATES" />
+          <v-select v-model="form.storage" label="Storage" :items="STORAGES" />
+          <v-text-field v-model="form.standsYears" label="Stood, years" inputmode="decimal" :error-messages="fields['standsYears']" />
+          <v-select
+            v-model="form.distanceUnit"
+            label="Counter in"
+            :items="[
+              { title: 'km', value: 'km' },
+              { title: 'miles', value: 'mi' },
+              { title: 'no counter', value: 'none' },
+            ]"
+          />
+        </div>
+      </section>
+      <section class="brakes">
+        <div>
+          <h2>Its brakes</h2>
+          <p class="second">A start from which the layout is drawn; pick the one that is nearest.</p>
+          <div class="templates" role="radiogroup" aria-label="Layout">
+            <button
+              v-for="t in TEMPLATES"
+              :key="t.id"
+              type="button"
+              role="radio"
+              :aria-checked="form.template === t.id"
+              class="template"
+              :class="{ on: form.template === t.id }"
+              @click="form.template = t.id"
+            >
+              <b class="plate-font">{{ t.name }}</b>
+              <span class="second small">{{ t.about }}</span>
+            </button>
+          </div>
+        </div>
+        <div class="preview plate"><BrakeMap :layout="layout" :picked="null" :verdicts="noVerdicts" /></div>
+      </section>
+      <section>
+        <h2>The job</h2>
+        <div class="fields">
+          <v-select v-model="form.kind" label="Kind of job" :items="JOB_KINDS" />
+          <v-text-field v-model="form.promised" label="Promised for" type="date" />
+          <v-text-field v-model="form.fluidKnown" label="What is known of the fluid" />
+        </div>
+        <div class="two">
+          <v-textarea v-model="form.complaint" label="Complaint, in the owner’s words" />
+          <v-textarea v-model="form.wants" label="What the owner wants" />
+        </div>
+        <div v-if="form.kind !== 'fluid'" class="scope">
+          <span class="second">Taken in</span>
+          <span class="choice" role="group" aria-label="Corners taken in">
+            <button v-for="c in CORNERS" :key="c" type="button" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">
+              {{ CORNER_NAME[c] }}
+            </button>
+          </span>
+        </div>
+      </section>
+      <section>
+        <h2>The owner</h2>
+        <div class="fields">
+          <v-text-field v-model="form.ownerName" label="Name" autocomplete="off" />
+          <v-text-field
+            v-model="form.ownerContact"
+            label="Contact"
+            hint="Shown to leads and to those who work on the vehicle."
+            autocomplete="off"
+          />
+        </div>
+      </section>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div class="acts"><button class="act main" type="submit" :disabled="busy">Book it in</button><RouterLink class="act" to="/">Not now</RouterLink><span class="second small">What is typed is kept on this device meanwhile.</span></div>
+      <div class="acts">
+        <button class="act main" type="submit" :disabled="busy">Book it in</button>
+        <RouterLink class="act" to="/">Not now</RouterLink>
+        <span class="second small">What is typed is kept on this device meanwhile.</span>
+      </div>
     </form>
   </main>
 </template>
 
 <style scoped>
-section { margin-top: 20px; } h2 { border-bottom: 1px solid var(--slate); padding-bottom: 6px; margin-bottom: 12px; }
-.brakes { display: grid; grid-template-columns: minmax(0, 1fr) 400px; gap: 24px; } .templates { display: grid; gap: 8px; margin-top: 12px; }
-.template { display: grid; text-align: left; min-height: 60px; padding: 8px 14px; background: var(--plate); border: 1px solid var(--blue); border-bottom-width: 3px; border-bottom-color: transparent; border-radius: 2px; cursor: pointer; color: var(--blue); } .template b { font-size: 18px; } .template.on { background: var(--blue-tint); color: var(--ink); border-bottom-color: var(--blue); }
-.two { display: grid; grid-template-columns: repeat(auto-fit, minmax(280px, 1fr)); gap: 16px; margin: 16px 0; } .scope { display: flex; gap: 12px; align-items: center; flex-wrap: wrap; } .scope .choice { flex-wrap: wrap; }
-.problem { margin-top: 16px; } .acts { display: flex; gap: 12px; align-items: center; margin-top: 20px; flex-wrap: wrap; }
-@media (max-width: 960px) { .brakes { grid-template-columns: 1fr; } }
+section {
+  margin-top: 20px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 12px;
+}
+.brakes {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 24px;
+}
+.templates {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
+}
+.template {
+  display: grid;
+  text-align: left;
+  min-height: 60px;
+  padding: 8px 14px;
+  background: var(--plate);
+  border: 1px solid var(--blue);
+  border-radius: 2px;
+  cursor: pointer;
+  color: var(--blue);
+}
+.template b {
+  font-size: 18px;
+}
+.template.on {
+  background: var(--blue-tint);
+  color: var(--ink);
+  box-shadow: inset 0 -3px 0 var(--blue);
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 16px;
+  margin: 16px 0;
+}
+.scope {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.scope .choice {
+  flex-wrap: wrap;
+}
+.problem {
+  margin-top: 16px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  margin-top: 20px;
+  flex-wrap: wrap;
+}
+@media (max-width: 960px) {
+  .brakes {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

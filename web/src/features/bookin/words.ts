@@ -1,5 +1,24 @@
 /** The words of Book in, as they are offered. */
-export const USES = [{ title: 'daily', value: 'daily' }, { title: 'seasonal', value: 'seasonal' }, { title: 'stands', value: 'stands' }, { title: 'work', value: 'work' }, { title: 'competition', value: 'competition' }];
-export const CLIMATES = [{ title: 'dry', value: 'dry' }, { title: 'temperate', value: 'temperate' }, { title: 'damp', value: 'damp' }];
-export const STORAGES = [{ title: 'heated', value: 'heated' }, { title: 'dry', value: 'dry' }, { title: 'damp', value: 'damp' }, { title: 'outside', value: 'outside' }];
-export const JOB_KINDS = [{ title: 'Full overhaul', value: 'overhaul' }, { title: 'Inspection', value: 'inspection' }, { title: 'Fluid only', value: 'fluid' }];
+export const USES = [
+  { title: 'daily', value: 'daily' },
+  { title: 'seasonal', value: 'seasonal' },
+  { title: 'stands', value: 'stands' },
+  { title: 'work', value: 'work' },
+  { title: 'competition', value: 'competition' },
+];
+export const CLIMATES = [
+  { title: 'dry', value: 'dry' },
+  { title: 'temperate', value: 'temperate' },
+  { title: 'damp', value: 'damp' },
+];
+export const STORAGES = [
+  { title: 'heated', value: 'heated' },
+  { title: 'dry', value: 'dry' },
+  { title: 'damp', value: 'damp' },
+  { title: 'outside', value: 'outside' },
+];
+export const JOB_KINDS = [
+  { title: 'Full overhaul', value: 'overhaul' },
+  { title: 'Inspection', value: 'inspection' },
+  { title: 'Fluid only', value: 'fluid' },
+];

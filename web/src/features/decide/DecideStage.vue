@@ -9,36 +9,92 @@ import DecisionRow from './DecisionRow.vue';
 const job = useJob();
 const session = useSession();
 const writable = computed(() => session.may('technician') && job.state?.released === false);
-const due = computed(() => (job.state?.components ?? []).filter((c) => KIND_FACTS[c.slot.kind].article && c.inScope && (needsDecision(c, job.state?.file.job.kind ?? '') || c.decision !== null || c.verdict === 'past')));
-const GROUPS = [['front', 'Front axle'], ['rear', 'Rear axle'], [null, 'The rest of the vehicle']] as const;
-const groups = computed(() => GROUPS.map(([axle, name]) => ({ name, rows: due.value.filter((c) => axleOf(c.slot.corner) === axle).sort((a, b) => a.slot.kind.localeCompare(b.slot.kind) || (a.slot.corner ?? '').localeCompare(b.slot.corner ?? '')) })).filter((g) => g.rows.length > 0));
+const due = computed(() =>
+  (job.state?.components ?? []).filter(
+    (c) =>
+      KIND_FACTS[c.slot.kind].article &&
+      c.inScope &&
+      (needsDecision(c, job.state?.file.job.kind ?? '') || c.decision !== null || c.verdict === 'past'),
+  ),
+);
+const GROUPS = [
+  ['front', 'Front axle'],
+  ['rear', 'Rear axle'],
+  [null, 'The rest of the vehicle'],
+] as const;
+const groups = computed(() =>
+  GROUPS.map(([axle, name]) => ({
+    name,
+    rows: due.value
+      .filter((c) => axleOf(c.slot.corner) === axle)
+      .sort((a, b) => a.slot.kind.localeCompare(b.slot.kind) || (a.slot.corner ?? '').localeCompare(b.slot.corner ?? '')),
+  })).filter((g) => g.rows.length > 0),
+);
 const open = computed(() => due.value.filter((c) => c.decision === null));
 const sound = computed(() => open.value.filter((c) => c.verdict === 'holds' || c.verdict === 'watch'));
 function decide(c: Component, option: OptionId, reason: string): void {
   job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, reviewOn: null });
 }
 function useAllThatHold(): void {
-  for (const c of sound.value) if (optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === 'use_again')?.ruledOut === null) decide(c, 'use_again', '');
+  for (const c of sound.value)
+    if (optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === 'use_again')?.ruledOut === null)
+      decide(c, 'use_again', '');
 }
 /** Both sides of an axle get the same decision unless a reason says otherwise. */
 function differs(c: Component): string | null {
   if (!c.decision || !c.slot.corner) return null;
-  const other = due.value.find((x) => x.slot.kind === c.slot.kind && x.slot.name === c.slot.name && x.slot.id !== c.slot.id && axleOf(x.slot.corner) === axleOf(c.slot.corner));
-  if (!other?.decision || other.decision.option === c.decision.option || c.decision.reason.trim() !== '' || other.decision.reason.trim() !== '') return null;
+  const other = due.value.find(
+    (x) =>
+      x.slot.kind === c.slot.kind &&
+      x.slot.name === c.slot.name &&
+      x.slot.id !== c.slot.id &&
+      axleOf(x.slot.corner) === axleOf(c.slot.corner),
+  );
+  if (
+    !other?.decision ||
+    other.decision.option === c.decision.option ||
+    c.decision.reason.trim() !== '' ||
+    other.decision.reason.trim() !== ''
+  )
+    return null;
   return `${placeName(other.slot)} is decided otherwise (${OPTION_NAME[other.decision.option].toLowerCase()}). Both sides alike, or a reason.`;
 }
 </script>
 
 <template>
-  <div class="head"><h1>What is done with each part</h1><span class="second">{{ open.length === 0 ? 'all decided' : `${open.length} to decide` }}</span><span class="grow" /><button v-if="writable && sound.length > 0" class="act slim" type="button" @click="useAllThatHold">Use again what holds ({{ sound.length }})</button></div>
+  <div class="head">
+    <h1>What is done with each part</h1>
+    <span class="second">{{ open.length === 0 ? 'all decided' : `${open.length} to decide` }}</span>
+    <span class="grow" />
+    <button v-if="writable && sound.length > 0" class="act slim" type="button" @click="useAllThatHold">
+      Use again what holds ({{ sound.length }})
+    </button>
+  </div>
   <p v-if="due.length === 0" class="second empty">Nothing has to be decided in a job of this kind.</p>
-  <section v-for="g in groups" :key="g.name" class="group"><h2>{{ g.name }}</h2>
-    <DecisionRow v-for="c in g.rows" :key="c.slot.id" :component="c" :writable="writable" :warning="differs(c)" :picked="job.picked === c.slot.id" @pick="job.picked = c.slot.id" @decide="(o, r) => decide(c, o, r)" />
+  <section v-for="g in groups" :key="g.name" class="group">
+    <h2>{{ g.name }}</h2>
+    <DecisionRow
+      v-for="c in g.rows"
+      :key="c.slot.id"
+      :component="c"
+      :writable="writable"
+      :warning="differs(c)"
+      :picked="job.picked === c.slot.id"
+      @pick="job.picked = c.slot.id"
+      @decide="(o, r) => decide(c, o, r)"
+    />
   </section>
 </template>
 
 <style scoped>
-.group { margin-top: 16px; }
-h2 { border-bottom: 1px solid var(--slate); padding-bottom: 6px; }
-.empty { margin: 16px 0; }
+.group {
+  margin-top: 16px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+}
+.empty {
+  margin: 16px 0;
+}
 </style>

@@ -8,9 +8,28 @@ const props = defineProps<{ component: Component; writable: boolean; warning: st
 const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string] }>();
 const reason = ref(props.component.decision?.reason ?? '');
 const wanted = ref<OptionId | null>(null);
-watch(() => props.component.decision, (d) => { reason.value = d?.reason ?? ''; wanted.value = null; });
-const options = computed(() => optionsOf(props.component.slot.kind, props.component.judged, props.component.findings, props.component.runout));
-const out = computed(() => options.value.filter((o) => o.ruledOut !== null));
+const editing = ref(false);
+watch(
+  () => props.component.decision,
+  (d) => {
+    reason.value = d?.reason ?? '';
+    wanted.value = null;
+    editing.value = false;
+  },
+);
+const options = computed(() =>
+  optionsOf(props.component.slot.kind, props.component.judged, props.component.findings, props.component.runout),
+);
+/** What is ruled out, by its reason: options with the same one stand together. */
+const out = computed(() => {
+  const byReason = new Map<string, string[]>();
+  for (const o of options.value) if (o.ruledOut !== null) byReason.set(o.ruledOut, [...(byReason.get(o.ruledOut) ?? []), o.name]);
+  return [...byReason].map(([reason, names]) => ({
+    reason,
+    names: names.map((n, i) => (i === 0 ? n : n.toLowerCase())).join(' and '),
+    verb: names.length > 1 ? 'are' : 'is',
+  }));
+});
 const chosen = computed(() => wanted.value ?? props.component.decision?.option ?? null);
 /** What speaks: the worst figure or finding, in a line. */
 const because = computed(() => {
@@ -27,22 +46,96 @@ function choose(option: OptionId): void {
 
 <template>
   <div class="row" :class="{ picked }">
-    <button class="name" type="button" @click="emit('pick')"><VerdictMark v-if="component.verdict" :verdict="component.verdict" /><b class="plate-font">{{ placeName(component.slot) }}</b></button>
+    <button class="name" type="button" @click="emit('pick')">
+      <VerdictMark v-if="component.verdict" :verdict="component.verdict" />
+      <b class="plate-font">{{ placeName(component.slot) }}</b>
+    </button>
     <span class="because second small">{{ because }}</span>
-    <ChoiceRow :model-value="chosen" :options="options.map((o) => ({ value: o.id, label: o.name, off: o.ruledOut }))" :label="`What is done with the ${placeName(component.slot).toLowerCase()}`" :disabled="!writable" @update:model-value="choose" />
-    <p v-for="o in out" :key="o.id" class="out small">{{ o.name }} is ruled out. {{ o.ruledOut }}</p>
-    <p v-if="warning" class="out small"><b>Pair:</b> {{ warning }}</p>
-    <form v-if="writable && (wanted === 'put_off' || component.decision)" class="why" @submit.prevent="chosen && emit('decide', chosen, reason.trim())"><v-text-field v-model="reason" density="compact" :label="wanted === 'put_off' ? 'Why it is put off (goes on the hand-back sheet)' : 'Reason'" :autofocus="wanted === 'put_off'" /><button v-if="reason.trim() !== (component.decision?.reason ?? '')" class="act slim" type="submit">Keep the reason</button></form>
-    <p v-else-if="component.decision?.reason" class="second small out">{{ component.decision.reason }}</p>
+    <ChoiceRow
+      :model-value="chosen"
+      :options="options.map((o) => ({ value: o.id, label: o.name, off: o.ruledOut }))"
+      :label="`What is done with the ${placeName(component.slot).toLowerCase()}`"
+      :disabled="!writable"
+      @update:model-value="choose"
+    />
+    <p v-for="o in out" :key="o.reason" class="out small">{{ o.names }} {{ o.verb }} ruled out. {{ o.reason }}</p>
+    <p v-if="warning" class="out small">
+      <b>Pair:</b>
+      {{ warning }}
+    </p>
+    <form
+      v-if="writable && (wanted === 'put_off' || editing)"
+      class="why"
+      @submit.prevent="chosen && emit('decide', chosen, reason.trim())"
+    >
+      <v-text-field
+        v-model="reason"
+        density="compact"
+        :label="wanted === 'put_off' ? 'Why it is put off (goes on the hand-back sheet)' : 'Reason'"
+        autofocus
+      />
+      <button class="act slim" type="submit" :disabled="reason.trim() === (component.decision?.reason ?? '')">Keep the reason</button>
+    </form>
+    <p v-else-if="component.decision" class="second small out">
+      {{ component.decision.reason }}
+      <button
+        v-if="writable"
+        class="link"
+        type="button"
+        :aria-label="`Reason for the ${placeName(component.slot).toLowerCase()}`"
+        @click="editing = true"
+      >
+        {{ component.decision.reason ? 'change' : 'give a reason' }}
+      </button>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.row { display: grid; grid-template-columns: 230px minmax(0, 1fr) auto; gap: 2px 16px; align-items: center; padding: 6px 0; border-bottom: 1px solid var(--hair); }
-.picked { background: linear-gradient(90deg, var(--blue-tint) 4px, transparent 4px); }
-.name { display: flex; gap: 10px; align-items: center; min-height: 44px; background: none; border: 0; padding: 0 0 0 8px; color: var(--blue); cursor: pointer; text-align: left; font-size: 18px; }
-.because { line-height: 18px; }
-.out, .why { grid-column: 2 / -1; }
-.why { display: flex; gap: 8px; max-width: 640px; padding: 2px 0 6px; }
-@media (max-width: 1180px) { .row { grid-template-columns: 1fr; } .out, .why { grid-column: 1; } }
+.row {
+  display: grid;
+  grid-template-columns: 230px minmax(0, 1fr) auto;
+  gap: 2px 16px;
+  align-items: center;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.picked {
+  background: linear-gradient(90deg, var(--blue-tint) 4px, transparent 4px);
+}
+.name {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+  background: none;
+  border: 0;
+  padding: 0 0 0 8px;
+  color: var(--blue);
+  cursor: pointer;
+  text-align: left;
+  font-size: 18px;
+}
+.because {
+  line-height: 18px;
+}
+.out,
+.why {
+  grid-column: 2 / -1;
+}
+.why {
+  display: flex;
+  gap: 8px;
+  max-width: 640px;
+  padding: 2px 0 6px;
+}
+@media (max-width: 1180px) {
+  .row {
+    grid-template-columns: 1fr;
+  }
+  .out,
+  .why {
+    grid-column: 1;
+  }
+}
 </style>

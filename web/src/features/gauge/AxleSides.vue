@@ -9,10 +9,19 @@ const props = defineProps<{ measurement: MeasurementId; slotId: string; otherId:
 const emit = defineEmits<{ pick: [slotId: string] }>();
 const job = useJob();
 const at = (id: string): Component | null => job.state?.components.find((c) => c.slot.id === id) ?? null;
-const sides = computed(() => [at(props.slotId), at(props.otherId)].filter((c): c is Component => c !== null).sort((a, b) => (a.slot.corner ?? '').localeCompare(b.slot.corner ?? '')));
-const ids = computed(() => [...new Set(sides.value.flatMap((c) => c.judged.filter((j) => j.characteristic.takenFrom === props.measurement).map((j) => j.characteristic.id)))]);
+const sides = computed(() =>
+  [at(props.slotId), at(props.otherId)]
+    .filter((c): c is Component => c !== null)
+    .sort((a, b) => (a.slot.corner ?? '').localeCompare(b.slot.corner ?? '')),
+);
+const ids = computed(() => [
+  ...new Set(
+    sides.value.flatMap((c) => c.judged.filter((j) => j.characteristic.takenFrom === props.measurement).map((j) => j.characteristic.id)),
+  ),
+]);
 const of = (c: Component, id: string): Judged | null => c.judged.find((j) => j.characteristic.id === id) ?? null;
-const nameOf = (id: string): string => sides.value.flatMap((c) => c.judged).find((j) => j.characteristic.id === id)?.characteristic.short ?? id;
+const nameOf = (id: string): string =>
+  sides.value.flatMap((c) => c.judged).find((j) => j.characteristic.id === id)?.characteristic.short ?? id;
 const apart = (id: string): string => {
   const [a, b] = sides.value.map((c) => of(c, id));
   return a && b ? `${fixed(Math.abs(a.reduced.value - b.reduced.value), Math.max(a.reduced.decimals, b.reduced.decimals))} mm apart` : '';
@@ -20,25 +29,43 @@ const apart = (id: string): string => {
 const former = (c: Component, id: string) => {
   const book = job.state?.book;
   if (!book) return [];
-  return book.sets.filter((s) => s.partId === c.part?.id && s.jobId !== book.file.job.id && s.measurement === props.measurement).flatMap((s) => {
-    const r = book.reduced(s).find((x) => x.characteristic === id);
-    return r ? [{ on: s.happenedAt.slice(0, 7), phase: PHASE_WORD[s.phase], figure: fixed(r.value, r.decimals) }] : [];
-  });
+  return book.sets
+    .filter((s) => s.partId === c.part?.id && s.jobId !== book.file.job.id && s.measurement === props.measurement)
+    .flatMap((s) => {
+      const r = book.reduced(s).find((x) => x.characteristic === id);
+      return r ? [{ on: s.happenedAt.slice(0, 7), phase: PHASE_WORD[s.phase], figure: fixed(r.value, r.decimals) }] : [];
+    });
 };
 </script>
 
 <template>
   <section v-if="ids.length > 0" class="sides">
-    <h3>Both sides of the axle</h3>
+    <h2>Both sides of the axle</h2>
     <table>
-      <thead><tr><td /><th v-for="c in sides" :key="c.slot.id" scope="col"><button v-if="c.slot.id !== slotId" class="link" type="button" @click="emit('pick', c.slot.id)">{{ placeName(c.slot) }}</button><template v-else>{{ placeName(c.slot) }}</template></th><td /></tr></thead>
+      <thead>
+        <tr>
+          <td />
+          <th v-for="c in sides" :key="c.slot.id" scope="col">
+            <button v-if="c.slot.id !== slotId" class="link" type="button" @click="emit('pick', c.slot.id)">{{ placeName(c.slot) }}</button>
+            <template v-else>{{ placeName(c.slot) }}</template>
+          </th>
+          <td />
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="id in ids" :key="id">
           <th scope="row">{{ nameOf(id) }}</th>
           <td v-for="c in sides" :key="c.slot.id">
-            <template v-if="of(c, id)"><VerdictMark :verdict="of(c, id)?.verdict ?? 'not_gauged'" :size="14" /> <span class="fig fig-b">{{ fixed(of(c, id)?.reduced.value ?? 0, of(c, id)?.reduced.decimals ?? 2) }}</span> <span class="second small">{{ PHASE_WORD[of(c, id)?.phase ?? 'as_found'] }}</span></template>
+            <template v-if="of(c, id)">
+              <VerdictMark :verdict="of(c, id)?.verdict ?? 'not_gauged'" :size="14" />
+              <span class="fig fig-b">{{ fixed(of(c, id)?.reduced.value ?? 0, of(c, id)?.reduced.decimals ?? 2) }}</span>
+              <span class="second small">{{ PHASE_WORD[of(c, id)?.phase ?? 'as_found'] }}</span>
+            </template>
             <span v-else class="second">not gauged</span>
-            <div v-for="f in former(c, id)" :key="f.on" class="second small"><span class="fig">{{ f.figure }}</span> in {{ f.on }}, {{ f.phase }}</div>
+            <div v-for="f in former(c, id)" :key="f.on" class="second small">
+              <span class="fig">{{ f.figure }}</span>
+              in {{ f.on }}, {{ f.phase }}
+            </div>
           </td>
           <td class="fig second small">{{ apart(id) }}</td>
         </tr>
@@ -48,7 +75,14 @@ const former = (c: Component, id: string) => {
 </template>
 
 <style scoped>
-.sides { margin-top: 16px; max-width: 820px; }
-th .link { font: inherit; }
-th[scope='row'] { border-bottom: 1px solid var(--hair); }
+.sides {
+  margin-top: 16px;
+  max-width: 820px;
+}
+th .link {
+  font: inherit;
+}
+th[scope='row'] {
+  border-bottom: 1px solid var(--hair);
+}
 </style>

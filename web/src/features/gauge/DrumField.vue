@@ -17,21 +17,67 @@ const cell = (depth: string, angle: number) => {
 
 <template>
   <table class="drum" aria-label="Drum diameters by depth and angle">
-    <thead><tr><td /><th v-for="a in angles" :key="a" scope="col" class="fig">{{ a }}°</th></tr></thead>
+    <thead>
+      <tr>
+        <td />
+        <th v-for="a in angles" :key="a" scope="col" class="fig">{{ a }}°</th>
+      </tr>
+    </thead>
     <tbody>
       <tr v-for="d in DRUM_DEPTHS" :key="d">
         <th scope="row">{{ NAME[d] }}</th>
-        <td v-for="a in angles" :key="a"><button type="button" class="cell fig" :class="{ now: cell(d, a).index === now, most: cell(d, a).taken && cell(d, a).taken?.value === highest }" :aria-label="`${NAME[d]}, ${a} degrees`" @click="emit('go', cell(d, a).index)">{{ cell(d, a).taken ? fixed(cell(d, a).taken?.value ?? 0, decimals) : '·' }}</button></td>
+        <td v-for="a in angles" :key="a">
+          <button
+            type="button"
+            class="cell fig"
+            :class="{ now: cell(d, a).index === now, most: cell(d, a).taken && cell(d, a).taken?.value === highest }"
+            :aria-label="`${NAME[d]}, ${a} degrees`"
+            @click="emit('go', cell(d, a).index)"
+          >
+            {{ cell(d, a).taken ? fixed(cell(d, a).taken?.value ?? 0, decimals) : '·' }}
+          </button>
+        </td>
       </tr>
     </tbody>
   </table>
 </template>
 
 <style scoped>
-.drum { max-width: 620px; border-top: 1.5px solid var(--ink); border-bottom: 4px solid var(--ink); }
-th { border: 0; padding: 4px 8px 4px 0; white-space: nowrap; } thead th { text-align: center; font-weight: 400; font-size: 14px; }
-td { padding: 2px; border: 0; }
-.cell { width: 100%; min-width: 72px; min-height: 44px; border: 1px solid var(--hair); background: var(--plate); font-size: 15px; cursor: pointer; border-radius: 2px; color: var(--ink); }
-.cell.now { outline: 2.5px solid var(--blue); background: var(--blue-tint); }
-.cell.most { font-weight: 700; }
+.drum {
+  max-width: 620px;
+  border-top: 1.5px solid var(--ink);
+  border-bottom: 4px solid var(--ink);
+}
+th {
+  border: 0;
+  padding: 4px 8px 4px 0;
+  white-space: nowrap;
+}
+thead th {
+  text-align: center;
+  font-weight: 400;
+  font-size: 14px;
+}
+td {
+  padding: 2px;
+  border: 0;
+}
+.cell {
+  width: 100%;
+  min-width: 72px;
+  min-height: 44px;
+  border: 1px solid var(--hair);
+  background: var(--plate);
+  font-size: 15px;
+  cursor: pointer;
+  border-radius: 2px;
+  color: var(--ink);
+}
+.cell.now {
+  outline: 2.5px solid var(--blue);
+  background: var(--blue-tint);
+}
+.cell.most {
+  font-weight: 700;
+}
 </style>

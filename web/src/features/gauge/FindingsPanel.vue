@@ -16,11 +16,29 @@ const cleaning = ref<'before' | 'after'>('after');
 const rulesOut = ref<OptionId[]>([]);
 const settles = ref<string | null>(null);
 const writable = computed(() => session.may('technician') && job.state?.released === false);
-const SEVERITIES: readonly { value: FindingSeverity; label: string }[] = [{ value: 'note', label: 'Note' }, { value: 'watch', label: 'Watch' }, { value: 'doubt', label: 'Doubt' }, { value: 'reject', label: 'Reject' }];
-const MEANS: Record<FindingSeverity, string> = { note: 'Written down; counts as holding.', watch: 'Goes on the hand-back sheet.', doubt: 'Needs a further look that settles it; blocks until then.', reject: 'Past. Name what it rules out.' };
+const SEVERITIES: readonly { value: FindingSeverity; label: string }[] = [
+  { value: 'note', label: 'Note' },
+  { value: 'watch', label: 'Watch' },
+  { value: 'doubt', label: 'Doubt' },
+  { value: 'reject', label: 'Reject' },
+];
+const MEANS: Record<FindingSeverity, string> = {
+  note: 'Written down; counts as holding.',
+  watch: 'Goes on the hand-back sheet.',
+  doubt: 'Needs a further look that settles it; blocks until then.',
+  reject: 'Past. Name what it rules out.',
+};
 const answerable = computed(() => props.component.findings.filter((f) => f.severity !== 'note'));
 function note(words: string, as: FindingSeverity): void {
-  job.add('findings', { slotId: props.component.slot.id, partId: props.component.part?.id ?? null, words, severity: as, cleaning: cleaning.value, rulesOut: as === 'reject' ? rulesOut.value : [], settles: settles.value });
+  job.add('findings', {
+    slotId: props.component.slot.id,
+    partId: props.component.part?.id ?? null,
+    words,
+    severity: as,
+    cleaning: cleaning.value,
+    rulesOut: as === 'reject' ? rulesOut.value : [],
+    settles: settles.value,
+  });
   text.value = '';
   severity.value = 'note';
   rulesOut.value = [];
@@ -34,27 +52,90 @@ function toggle(o: OptionId): void {
 <template>
   <div class="panel">
     <ul v-if="component.findings.length > 0" class="list">
-      <li v-for="f in component.findings" :key="f.id"><VerdictMark :verdict="FINDING_VERDICT[f.severity]" /><div class="words">{{ f.words }}<div class="second small">{{ f.cleaning === 'before' ? 'before cleaning, ' : '' }}{{ job.who(f.authorId) }}, {{ f.happenedAt.slice(0, 10) }}<template v-if="f.rulesOut.length > 0">; rules out {{ f.rulesOut.map((o) => OPTION_NAME[o].toLowerCase()).join(', ') }}</template></div></div>
-        <button v-if="writable && f.jobId === job.state?.file.job.id" class="link" type="button" @click="job.takeBack(f.id)">Take back</button></li>
+      <li v-for="f in component.findings" :key="f.id">
+        <VerdictMark :verdict="FINDING_VERDICT[f.severity]" />
+        <div class="words">
+          {{ f.words }}
+          <div class="second small">
+            {{ f.cleaning === 'before' ? 'before cleaning, ' : '' }}{{ job.who(f.authorId) }}, {{ f.happenedAt.slice(0, 10) }}
+            <template v-if="f.rulesOut.length > 0">
+              ; rules out {{ f.rulesOut.map((o) => OPTION_NAME[o].toLowerCase()).join(', ') }}
+            </template>
+          </div>
+        </div>
+        <button v-if="writable && f.jobId === job.state?.file.job.id" class="link" type="button" @click="job.takeBack(f.id)">
+          Take back
+        </button>
+      </li>
     </ul>
-    <p v-else class="second empty">Nothing has been said of this part yet. A part that nobody looked at is not good: it is not looked at.</p>
+    <p v-else class="second empty">
+      Nothing has been said of this part yet. A part that nobody looked at is not good: it is not looked at.
+    </p>
     <form v-if="writable && !component.empty" class="form" @submit.prevent="text.trim() && note(text.trim(), severity)">
-      <ChoiceRow v-model="cleaning" :options="[{ value: 'after', label: 'After cleaning' }, { value: 'before', label: 'Before cleaning' }]" label="When it was looked at" />
+      <ChoiceRow
+        v-model="cleaning"
+        :options="[
+          { value: 'after', label: 'After cleaning' },
+          { value: 'before', label: 'Before cleaning' },
+        ]"
+        label="When it was looked at"
+      />
       <button class="act" type="button" @click="note('Looked at, nothing found.', 'note')">Looked at, nothing found</button>
       <v-textarea v-model="text" class="wide" label="What was found" />
-      <ChoiceRow v-model="severity" :options="SEVERITIES" label="Severity" /><span class="second small">{{ MEANS[severity] }}</span>
-      <div v-if="severity === 'reject'" class="wide"><span class="second">Rules out </span><span class="choice" role="group" aria-label="What it rules out"><button v-for="o in optionsFor(component.slot.kind).filter((x) => x !== 'replace')" :key="o" type="button" :aria-pressed="rulesOut.includes(o)" @click="toggle(o)">{{ OPTION_NAME[o] }}</button></span></div>
-      <v-select v-if="answerable.length > 0" v-model="settles" class="wide" clearable label="Settles an earlier finding" :items="answerable.map((f) => ({ title: f.words, value: f.id }))" />
+      <ChoiceRow v-model="severity" :options="SEVERITIES" label="Severity" />
+      <span class="second small">{{ MEANS[severity] }}</span>
+      <div v-if="severity === 'reject'" class="wide">
+        <span class="second">Rules out</span>
+        <span class="choice" role="group" aria-label="What it rules out">
+          <button
+            v-for="o in optionsFor(component.slot.kind).filter((x) => x !== 'replace')"
+            :key="o"
+            type="button"
+            :aria-pressed="rulesOut.includes(o)"
+            @click="toggle(o)"
+          >
+            {{ OPTION_NAME[o] }}
+          </button>
+        </span>
+      </div>
+      <v-select
+        v-if="answerable.length > 0"
+        v-model="settles"
+        class="wide"
+        clearable
+        label="Settles an earlier finding"
+        :items="answerable.map((f) => ({ title: f.words, value: f.id }))"
+      />
       <button class="act main" type="submit" :disabled="text.trim() === ''">Write it down</button>
     </form>
   </div>
 </template>
 
 <style scoped>
-.panel { max-width: 860px; }
-.list li { display: flex; gap: 12px; align-items: flex-start; padding: 10px 0; border-bottom: 1px solid var(--hair); }
-.words { flex: 1; }
-.empty { margin: 12px 0; }
-.form { display: flex; flex-wrap: wrap; gap: 12px; align-items: center; margin-top: 16px; }
-.wide { flex: 1 1 100%; }
+.panel {
+  max-width: 860px;
+}
+.list li {
+  display: flex;
+  gap: 12px;
+  align-items: flex-start;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.words {
+  flex: 1;
+}
+.empty {
+  margin: 12px 0;
+}
+.form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+  margin-top: 16px;
+}
+.wide {
+  flex: 1 1 100%;
+}
 </style>

@@ -1,14 +1,18 @@
 <script setup lang="ts">
+import type { CautionStep } from '@dauer/core';
+import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import CautionPlates from '../../app/CautionPlates.vue';
 import ComponentBench from './ComponentBench.vue';
 import ToGauge from './ToGauge.vue';
 
 const job = useJob();
+const steps = computed<CautionStep[]>(() => (job.component?.slot.corner === null ? ['gauge_drum'] : ['strip']));
 </script>
 
 <template>
-  <CautionPlates v-if="job.component" :steps="job.component.slot.kind === 'shoes' || job.component.slot.kind === 'drum' ? ['strip', 'gauge_drum'] : ['strip']" />
+  <CautionPlates :steps="steps" show="open" />
   <ComponentBench v-if="job.component" :key="job.component.slot.id" />
   <ToGauge v-else />
+  <CautionPlates :steps="steps" show="quiet" />
 </template>

@@ -16,10 +16,18 @@ const least = () => Math.min(...props.taken.map((t) => t.value));
 <template>
   <div class="pads">
     <section v-for="pad in PADS" :key="pad" class="pad" :aria-label="`${pad} pad`">
-      <h3>{{ pad === 'inner' ? 'Inner pad' : 'Outer pad' }}</h3>
+      <h2>{{ pad === 'inner' ? 'Inner pad' : 'Outer pad' }}</h2>
       <div class="face">
-        <button v-for="c in PAD_CORNERS" :key="c" type="button" class="corner" :class="{ now: at(pad, c).index === now, least: at(pad, c).taken && at(pad, c).taken?.value === least() }" @click="emit('go', at(pad, c).index)">
-          <span class="fig">{{ at(pad, c).taken ? fixed(at(pad, c).taken?.value ?? 0, decimals) : '·' }}</span><span class="second small">{{ c }}</span>
+        <button
+          v-for="c in PAD_CORNERS"
+          :key="c"
+          type="button"
+          class="corner"
+          :class="{ now: at(pad, c).index === now, least: at(pad, c).taken && at(pad, c).taken?.value === least() }"
+          @click="emit('go', at(pad, c).index)"
+        >
+          <span class="fig">{{ at(pad, c).taken ? fixed(at(pad, c).taken?.value ?? 0, decimals) : '·' }}</span>
+          <span class="second small">{{ c }}</span>
         </button>
       </div>
     </section>
@@ -27,10 +35,39 @@ const least = () => Math.min(...props.taken.map((t) => t.value));
 </template>
 
 <style scoped>
-.pads { display: grid; grid-template-columns: repeat(auto-fit, minmax(250px, 1fr)); gap: 24px; max-width: 640px; }
-.face { display: grid; grid-template-columns: 1fr 1fr; gap: 4px; padding: 6px; border: 1.5px solid var(--ink); border-radius: 2px; background: var(--plate); }
-.corner { display: grid; justify-items: center; min-height: 60px; align-content: center; border: 1px solid var(--hair); background: none; cursor: pointer; border-radius: 2px; }
-.corner .fig { font-size: 17px; }
-.corner.now { outline: 2.5px solid var(--blue); background: var(--blue-tint); }
-.corner.least .fig { font-weight: 700; }
+.pads {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
+  gap: 24px;
+  max-width: 640px;
+}
+.face {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4px;
+  padding: 6px;
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  background: var(--plate);
+}
+.corner {
+  display: grid;
+  justify-items: center;
+  min-height: 60px;
+  align-content: center;
+  border: 1px solid var(--hair);
+  background: none;
+  cursor: pointer;
+  border-radius: 2px;
+}
+.corner .fig {
+  font-size: 17px;
+}
+.corner.now {
+  outline: 2.5px solid var(--blue);
+  background: var(--blue-tint);
+}
+.corner.least .fig {
+  font-weight: 700;
+}
 </style>

@@ -10,20 +10,31 @@ const patterns = computed(() => {
   const slots = job.state?.file.layout.slots ?? [];
   const corner = slots.find((s) => s.id === props.slotId)?.corner;
   const style = slots.find((s) => s.kind === 'caliper' && s.corner === corner)?.style === 'floating' ? 'floating' : 'fixed';
-  const pad = (name: string): PadReadings => Object.fromEntries(PAD_CORNERS.flatMap((c) => {
-    const t = props.taken.find((x) => x.reading.place === `${name}: ${c}`);
-    return t ? [[c, t.value]] : [];
-  }));
+  const pad = (name: string): PadReadings =>
+    Object.fromEntries(
+      PAD_CORNERS.flatMap((c) => {
+        const t = props.taken.find((x) => x.reading.place === `${name}: ${c}`);
+        return t ? [[c, t.value]] : [];
+      }),
+    );
   const tried = attempt(() => reducePads({ inner: pad('inner'), outer: pad('outer') }, style));
   return tried.ok ? tried.value.patterns : [];
 });
 </script>
 
 <template>
-  <p v-for="p in patterns" :key="p.code"><b class="plate-font">Uneven by {{ p.difference.toFixed(1) }} mm</b> {{ p.means }}</p>
+  <p v-for="p in patterns" :key="p.code">
+    <b class="plate-font">Uneven by {{ p.difference.toFixed(1) }} mm</b>
+    {{ p.means }}
+  </p>
 </template>
 
 <style scoped>
-p { margin-top: 8px; }
-b { margin-right: 4px; font-size: 16px; }
+p {
+  margin-top: 8px;
+}
+b {
+  margin-right: 4px;
+  font-size: 16px;
+}
 </style>

@@ -8,41 +8,120 @@ import VerdictMark from '../../fittings/VerdictMark.vue';
 /** The whole vehicle: what is gauged, what is still owed, in walking order. */
 const job = useJob();
 const session = useSession();
-interface Group { readonly name: string; readonly components: readonly Component[] }
+interface Group {
+  readonly name: string;
+  readonly components: readonly Component[];
+}
 const groups = computed<Group[]>(() => {
   const all = (job.state?.components ?? []).filter((c) => c.inScope && KIND_FACTS[c.slot.kind].article);
-  return [...CORNERS.map((corner) => ({ name: CORNER_NAME[corner], components: all.filter((c) => c.slot.corner === corner) })), { name: 'The rest of the vehicle', components: all.filter((c) => c.slot.corner === null) }].filter((g) => g.components.length > 0);
+  return [
+    ...CORNERS.map((corner) => ({ name: CORNER_NAME[corner], components: all.filter((c) => c.slot.corner === corner) })),
+    { name: 'The rest of the vehicle', components: all.filter((c) => c.slot.corner === null) },
+  ].filter((g) => g.components.length > 0);
 });
 const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'gauge' && o.state !== 'closed'));
 const openAt = (slotId: string): Obligation[] => open.value.filter((o) => o.slotId === slotId);
 const short = (o: Obligation, c: Component): string => (o.key.startsWith('look:') ? 'a look' : o.what.replace(`${placeName(c.slot)} `, ''));
 function lookedAt(c: Component): void {
-  job.add('findings', { slotId: c.slot.id, partId: c.part?.id ?? null, words: 'Looked at, nothing found.', severity: 'note', cleaning: 'after', rulesOut: [], settles: null });
+  job.add('findings', {
+    slotId: c.slot.id,
+    partId: c.part?.id ?? null,
+    words: 'Looked at, nothing found.',
+    severity: 'note',
+    cleaning: 'after',
+    rulesOut: [],
+    settles: null,
+  });
 }
 </script>
 
 <template>
-  <div class="head"><h1>To gauge</h1><span class="second">{{ open.length === 0 ? 'everything that was asked for is gauged' : `${open.length} still open; pick one` }}</span></div>
-  <p v-if="groups.length === 0" class="second empty">This job takes no corner in, so nothing is asked for here. <RouterLink :to="`/jobs/${job.state?.file.job.id}/bookin`">Take corners in at Book in</RouterLink>.</p>
+  <div class="head">
+    <h1>To gauge</h1>
+    <span class="second">{{ open.length === 0 ? 'everything that was asked for is gauged' : `${open.length} still open; pick one` }}</span>
+  </div>
+  <p v-if="groups.length === 0" class="second empty">
+    This job takes no corner in, so nothing is asked for here.
+    <RouterLink :to="`/jobs/${job.state?.file.job.id}/bookin`">Take corners in at Book in</RouterLink>
+    .
+  </p>
   <section v-for="g in groups" :key="g.name" class="group">
-    <h3>{{ g.name }}</h3>
+    <h2>{{ g.name }}</h2>
     <ul>
       <li v-for="c in g.components" :key="c.slot.id">
-        <button type="button" class="pick" @click="job.picked = c.slot.id"><VerdictMark :verdict="c.verdict ?? 'not_gauged'" /><b class="plate-font">{{ c.slot.name }}</b><span class="second small">{{ openAt(c.slot.id).length === 0 ? 'done' : openAt(c.slot.id).map((o) => short(o, c)).join(', ') }}</span></button>
-        <button v-if="c.lookRequired && !c.lookDone && session.may('technician') && !job.state?.released" class="act slim quick" type="button" :aria-label="`${placeName(c.slot)}: looked at after cleaning, nothing found`" @click="lookedAt(c)">Nothing found</button>
+        <button type="button" class="pick" @click="job.picked = c.slot.id">
+          <VerdictMark :verdict="c.verdict ?? 'not_gauged'" />
+          <b class="plate-font">{{ c.slot.name }}</b>
+          <span class="second small">
+            {{
+              openAt(c.slot.id).length === 0
+                ? 'done'
+                : openAt(c.slot.id)
+                    .map((o) => short(o, c))
+                    .join(', ')
+            }}
+          </span>
+        </button>
+        <button
+          v-if="c.lookRequired && !c.lookDone && session.may('technician') && !job.state?.released"
+          class="act slim quick"
+          type="button"
+          :aria-label="`${placeName(c.slot)}: looked at after cleaning, nothing found`"
+          @click="lookedAt(c)"
+        >
+          Nothing found
+        </button>
       </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-.group { margin-top: 16px; }
-ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(380px, 1fr)); column-gap: 32px; border-top: 1px solid var(--slate); }
-li { display: flex; align-items: center; gap: 8px; border-bottom: 1px solid var(--hair); min-height: 52px; }
-.pick { flex: 1; display: flex; align-items: center; gap: 12px; min-height: 48px; background: none; border: 0; cursor: pointer; text-align: left; color: var(--blue); }
-.pick b { font-size: 18px; white-space: nowrap; }
-.pick:hover b { text-decoration: underline; text-underline-offset: 3px; }
-.quick { white-space: nowrap; }
-.empty { margin-top: 16px; }
-@media (max-width: 860px) { ul { grid-template-columns: 1fr; } }
+.group {
+  margin-top: 16px;
+}
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
+  column-gap: 32px;
+  border-top: 1px solid var(--slate);
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  border-bottom: 1px solid var(--hair);
+  min-height: 52px;
+}
+.pick {
+  flex: 1;
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 48px;
+  background: none;
+  border: 0;
+  cursor: pointer;
+  text-align: left;
+  color: var(--blue);
+}
+.pick b {
+  font-size: 18px;
+  white-space: nowrap;
+}
+.pick:hover b {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.quick {
+  white-space: nowrap;
+}
+.empty {
+  margin-top: 16px;
+}
+@media (max-width: 860px) {
+  ul {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { attempt, CHARACTERISTICS, characteristic, checkLimit, type LimitScope, type LimitSource, type LimitVersion, parseQuantity, SOURCE_WORD, type UnitId } from '@dauer/core';
+import {
+  attempt,
+  CHARACTERISTICS,
+  characteristic,
+  checkLimit,
+  type LimitScope,
+  type LimitSource,
+  type LimitVersion,
+  parseQuantity,
+  SOURCE_WORD,
+  type UnitId,
+} from '@dauer/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
@@ -11,8 +22,21 @@ const id = v7();
 const seriesId = props.from?.seriesId ?? v7();
 const text = (v: number | null | undefined): string => (v == null ? '' : String(v));
 const f = ref({
-  characteristic: props.from?.characteristic ?? 'rotor_thickness', scope: (props.from?.scope ?? 'type') as LimitScope, make: props.from?.make ?? '', model: props.from?.model ?? '', variant: props.from?.variant ?? '', yearFrom: text(props.from?.yearFrom), yearTo: text(props.from?.yearTo),
-  appliesTo: props.from?.appliesTo ?? '', axle: (props.from?.axle ?? 'both') as 'front' | 'rear' | 'both', unit: 'mm' as UnitId, nominal: text(props.from?.nominal), machineTo: text(props.from?.machineTo), at: text(props.from?.at), source: (props.from?.source ?? 'maker') as LimitSource, sourceText: props.from?.sourceText ?? '',
+  characteristic: props.from?.characteristic ?? 'rotor_thickness',
+  scope: (props.from?.scope ?? 'type') as LimitScope,
+  make: props.from?.make ?? '',
+  model: props.from?.model ?? '',
+  variant: props.from?.variant ?? '',
+  yearFrom: text(props.from?.yearFrom),
+  yearTo: text(props.from?.yearTo),
+  appliesTo: props.from?.appliesTo ?? '',
+  axle: (props.from?.axle ?? 'both') as 'front' | 'rear' | 'both',
+  unit: 'mm' as UnitId,
+  nominal: text(props.from?.nominal),
+  machineTo: text(props.from?.machineTo),
+  at: text(props.from?.at),
+  source: (props.from?.source ?? 'maker') as LimitSource,
+  sourceText: props.from?.sourceText ?? '',
 });
 const problem = ref('');
 const about = computed(() => characteristic(f.value.characteristic));
@@ -38,25 +62,103 @@ async function enter(): Promise<void> {
   }
   const type = v.scope === 'type';
   try {
-    await call('enterLimit', { body: {
-      id, seriesId, characteristic: v.characteristic, scope: v.scope, appliesTo: type || v.scope === 'shop' ? null : v.appliesTo.trim(), make: type ? v.make.trim() : null, model: type ? v.model.trim() : null, variant: type && v.variant.trim() ? v.variant.trim() : null,
-      yearFrom: type ? year(v.yearFrom) : null, yearTo: type ? year(v.yearTo) : null, axle: v.axle === 'both' ? null : v.axle, ...tried.value, gravity: of.gravity, atLeast: false, source: v.source, sourceText: v.sourceText.trim(), asPrinted: v.at.trim(), printedUnit: v.unit,
-    } });
+    await call('enterLimit', {
+      body: {
+        id,
+        seriesId,
+        characteristic: v.characteristic,
+        scope: v.scope,
+        appliesTo: type || v.scope === 'shop' ? null : v.appliesTo.trim(),
+        make: type ? v.make.trim() : null,
+        model: type ? v.model.trim() : null,
+        variant: type && v.variant.trim() ? v.variant.trim() : null,
+        yearFrom: type ? year(v.yearFrom) : null,
+        yearTo: type ? year(v.yearTo) : null,
+        axle: v.axle === 'both' ? null : v.axle,
+        ...tried.value,
+        gravity: of.gravity,
+        atLeast: false,
+        source: v.source,
+        sourceText: v.sourceText.trim(),
+        asPrinted: v.at.trim(),
+        printedUnit: v.unit,
+      },
+    });
     emit('entered');
   } catch (error) {
     problem.value = sentenceOf(error);
   }
 }
-const SCOPES = computed(() => [{ title: 'a vehicle type', value: 'type' }, { title: 'a part number', value: 'part_number' }, { title: 'the whole shop', value: 'shop' }, ...(props.from && (props.from.scope === 'vehicle' || props.from.scope === 'part') ? [{ title: 'one vehicle or part', value: props.from.scope }] : [])]);
+const SCOPES = computed(() => [
+  { title: 'a vehicle type', value: 'type' },
+  { title: 'a part number', value: 'part_number' },
+  { title: 'the whole shop', value: 'shop' },
+  ...(props.from && (props.from.scope === 'vehicle' || props.from.scope === 'part')
+    ? [{ title: 'one vehicle or part', value: props.from.scope }]
+    : []),
+]);
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
-    <form class="dialog col" @submit.prevent="enter"><h2>{{ from ? 'A new version of this limit' : 'Enter a limit' }}</h2>
-      <div class="fields"><v-select v-model="f.characteristic" label="Characteristic" :items="CHARACTERISTICS.map((c) => ({ title: c.name, value: c.id }))" :readonly="from !== null" /><v-select v-model="f.scope" label="Applies to" :items="SCOPES" /><v-select v-model="f.axle" label="Axle" :items="[{ title: 'front and rear', value: 'both' }, { title: 'front', value: 'front' }, { title: 'rear', value: 'rear' }]" />
-        <template v-if="f.scope === 'type'"><v-text-field v-model="f.make" label="Make" /><v-text-field v-model="f.model" label="Model" /><v-text-field v-model="f.variant" label="Variant (any if empty)" /><v-text-field v-model="f.yearFrom" label="From year" inputmode="numeric" /><v-text-field v-model="f.yearTo" label="To year" inputmode="numeric" /></template><v-text-field v-else-if="f.scope === 'part_number'" v-model="f.appliesTo" label="Part number" /></div>
-      <div class="fields"><v-select v-model="f.unit" label="Unit as printed" :items="[{ title: 'mm', value: 'mm' }, { title: 'inch', value: 'in' }]" /><v-text-field v-model="f.nominal" label="When new" /><v-text-field v-if="about?.gravity === 'safety' && about.id !== 'pad_lining'" v-model="f.machineTo" label="Machine to" /><v-text-field v-model="f.at" :label="about?.bound === 'lower' ? 'Discard: at least' : 'At most'" /></div>
-      <div class="fields"><v-select v-model="f.source" label="Kind of source" :items="Object.entries(SOURCE_WORD).filter(([k]) => k !== 'generic').map(([value, title]) => ({ title, value }))" /><v-text-field v-model="f.sourceText" class="wide" label="Document and page, or where it is stamped" /></div>
+    <form class="dialog col" @submit.prevent="enter">
+      <h2>{{ from ? 'A new version of this limit' : 'Enter a limit' }}</h2>
+      <div class="fields">
+        <v-select
+          v-model="f.characteristic"
+          label="Characteristic"
+          :items="CHARACTERISTICS.map((c) => ({ title: c.name, value: c.id }))"
+          :readonly="from !== null"
+        />
+        <v-select v-model="f.scope" label="Applies to" :items="SCOPES" />
+        <v-select
+          v-model="f.axle"
+          label="Axle"
+          :items="[
+            { title: 'front and rear', value: 'both' },
+            { title: 'front', value: 'front' },
+            { title: 'rear', value: 'rear' },
+          ]"
+        />
+        <template v-if="f.scope === 'type'">
+          <v-text-field v-model="f.make" label="Make" />
+          <v-text-field v-model="f.model" label="Model" />
+          <v-text-field v-model="f.variant" label="Variant (any if empty)" />
+          <v-text-field v-model="f.yearFrom" label="From year" inputmode="numeric" />
+          <v-text-field v-model="f.yearTo" label="To year" inputmode="numeric" />
+        </template>
+        <v-text-field v-else-if="f.scope === 'part_number'" v-model="f.appliesTo" label="Part number" />
+      </div>
+      <div class="fields">
+        <v-select
+          v-model="f.unit"
+          label="Unit as printed"
+          :items="[
+            { title: 'mm', value: 'mm' },
+            { title: 'inch', value: 'in' },
+          ]"
+        />
+        <v-text-field v-model="f.nominal" label="When new" />
+        <v-text-field v-if="about?.gravity === 'safety' && about.id !== 'pad_lining'" v-model="f.machineTo" label="Machine to" />
+        <v-text-field v-model="f.at" :label="about?.bound === 'lower' ? 'Discard: at least' : 'At most'" />
+      </div>
+      <div class="fields">
+        <v-select
+          v-model="f.source"
+          label="Kind of source"
+          :items="
+            Object.entries(SOURCE_WORD)
+              .filter(([k]) => k !== 'generic')
+              .map(([value, title]) => ({ title, value }))
+          "
+        />
+        <v-text-field v-model="f.sourceText" class="wide" label="Document and page, or where it is stamped" />
+      </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div class="acts"><button class="act" type="button" @click="emit('close')">Not now</button><button class="act main" type="submit" :disabled="f.at.trim() === '' || f.sourceText.trim() === ''">Enter it</button></div></form></v-dialog>
+      <div class="acts">
+        <button class="act" type="button" @click="emit('close')">Not now</button>
+        <button class="act main" type="submit" :disabled="f.at.trim() === '' || f.sourceText.trim() === ''">Enter it</button>
+      </div>
+    </form>
+  </v-dialog>
 </template>

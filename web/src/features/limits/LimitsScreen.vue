@@ -15,9 +15,20 @@ const problem = ref('');
 const { data, error, refetch } = useQuery({ key: ['limits'], query: () => call('limits', { query: {} }) });
 void refetch();
 const all = computed<LimitVersion[]>(() => [...(data.value ?? []), ...GENERIC_LIMITS]);
-const applies = (l: LimitVersion): string => ({ part: 'this very part', part_number: `part number ${l.appliesTo ?? ''}`, vehicle: 'one vehicle', type: [l.make, l.model, l.variant, l.yearFrom || l.yearTo ? `${l.yearFrom ?? ''}–${l.yearTo ?? ''}` : null].filter(Boolean).join(' '), shop: l.source === 'generic' ? 'anything, until its own is entered' : 'the whole shop' })[l.scope];
+const applies = (l: LimitVersion): string =>
+  ({
+    part: 'this very part',
+    part_number: `part number ${l.appliesTo ?? ''}`,
+    vehicle: 'one vehicle',
+    type: [l.make, l.model, l.variant, l.yearFrom || l.yearTo ? `${l.yearFrom ?? ''}–${l.yearTo ?? ''}` : null].filter(Boolean).join(' '),
+    shop: l.source === 'generic' ? 'anything, until its own is entered' : 'the whole shop',
+  })[l.scope];
 const nameOf = (l: LimitVersion): string => characteristic(l.characteristic)?.name ?? l.characteristic;
-const rows = computed(() => all.value.filter((l) => `${nameOf(l)} ${applies(l)} ${l.sourceText}`.toLowerCase().includes(find.value.trim().toLowerCase())).sort((a, b) => applies(a).localeCompare(applies(b)) || nameOf(a).localeCompare(nameOf(b))));
+const rows = computed(() =>
+  all.value
+    .filter((l) => `${nameOf(l)} ${applies(l)} ${l.sourceText}`.toLowerCase().includes(find.value.trim().toLowerCase()))
+    .sort((a, b) => applies(a).localeCompare(applies(b)) || nameOf(a).localeCompare(nameOf(b))),
+);
 const figure = (v: number | null): string => (v === null ? '–' : fixed(v, Math.max(2, String(v).split('.')[1]?.length ?? 0)));
 const mine = (l: LimitVersion): boolean => l.enteredBy === session.person?.id;
 async function check(l: LimitVersion): Promise<void> {
@@ -33,20 +44,104 @@ function entered(): void {
   editing.value = null;
   void refetch();
 }
-const off = onLetter('KeyN', () => { if (session.may('technician')) editing.value = 'new'; });
+const off = onLetter('KeyN', () => {
+  if (session.may('technician')) editing.value = 'new';
+});
 onBeforeUnmount(off);
 </script>
 
 <template>
-  <main class="screen"><div class="head"><h1>Limits</h1><span class="second">{{ data ? `${data.length} entered, ${data.filter((l) => !l.checkedBy).length} unchecked` : '' }}</span><span class="grow" /><v-text-field v-model="find" class="find" label="Find" density="compact" /><button v-if="session.may('technician')" class="act main" type="button" @click="editing = 'new'">Enter a limit</button></div>
+  <main class="screen">
+    <div class="head">
+      <h1>Limits</h1>
+      <span class="second">{{ data ? `${data.length} entered, ${data.filter((l) => !l.checkedBy).length} unchecked` : '' }}</span>
+      <span class="grow" />
+      <v-text-field v-model="find" class="find" label="Find" density="compact" />
+      <button v-if="session.may('technician')" class="act main" type="button" @click="editing = 'new'">Enter a limit</button>
+    </div>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
-    <div class="scroll"><table><thead><tr><th>Characteristic</th><th>Applies to</th><th class="num">New</th><th class="num">Machine to</th><th class="num">Limit</th><th>Source</th><th>Checked</th><td /></tr></thead>
-      <tbody><tr v-for="l in rows" :key="l.id"><td>{{ nameOf(l) }}<span v-if="l.axle" class="second small"> {{ l.axle }}</span></td><td>{{ applies(l) }}</td><td class="num fig">{{ figure(l.nominal) }}</td><td class="num fig">{{ figure(l.machineTo) }}</td><td class="num"><span class="fig fig-b">{{ l.bound === 'range' ? `${figure(l.low)}–${figure(l.high)}` : figure(l.at) }}</span><div class="second small">{{ { lower: 'at least', upper: 'at most', range: 'between' }[l.bound] }}, mm</div></td><td>{{ SOURCE_WORD[l.source] }}<div class="second small">{{ l.sourceText }}</div></td>
-        <td>{{ l.source === 'generic' ? 'generic' : l.checkedBy ? 'yes' : 'not yet' }}</td><td class="acts"><template v-if="l.source !== 'generic' && session.may('technician')"><button v-if="!l.checkedBy && !mine(l)" class="act slim" type="button" :aria-label="`I checked ${nameOf(l)} against its source`" @click="check(l)">I checked it</button><button class="act slim" type="button" :aria-label="`New version of ${nameOf(l)}, ${applies(l)}`" @click="editing = l">New version</button></template></td></tr></tbody></table></div>
-    <LimitForm v-if="editing" :from="editing === 'new' ? null : editing" @close="editing = null" @entered="entered" /></main>
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr>
+            <th>Characteristic</th>
+            <th>Applies to</th>
+            <th class="num">New</th>
+            <th class="num">Machine to</th>
+            <th class="num">Limit</th>
+            <th>Source</th>
+            <th>Checked</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="l in rows" :key="l.id">
+            <td>
+              {{ nameOf(l) }}
+              <span v-if="l.axle" class="second small">{{ l.axle }}</span>
+            </td>
+            <td>{{ applies(l) }}</td>
+            <td class="num fig">{{ figure(l.nominal) }}</td>
+            <td class="num fig">{{ figure(l.machineTo) }}</td>
+            <td class="num">
+              <span class="fig fig-b">{{ l.bound === 'range' ? `${figure(l.low)}–${figure(l.high)}` : figure(l.at) }}</span>
+              <div class="second small">{{ { lower: 'at least', upper: 'at most', range: 'between' }[l.bound] }}, mm</div>
+            </td>
+            <td>
+              {{ SOURCE_WORD[l.source] }}
+              <div class="second small">{{ l.sourceText }}</div>
+            </td>
+            <td>{{ l.source === 'generic' ? 'generic' : l.checkedBy ? 'yes' : 'not yet' }}</td>
+            <td class="acts">
+              <template v-if="l.source !== 'generic' && session.may('technician')">
+                <button
+                  v-if="!l.checkedBy && !mine(l)"
+                  class="act slim"
+                  type="button"
+                  :aria-label="`I checked ${nameOf(l)} against its source`"
+                  @click="check(l)"
+                >
+                  I checked it
+                </button>
+                <button class="act slim" type="button" :aria-label="`New version of ${nameOf(l)}, ${applies(l)}`" @click="editing = l">
+                  New version
+                </button>
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <LimitForm v-if="editing" :from="editing === 'new' ? null : editing" @close="editing = null" @entered="entered" />
+  </main>
 </template>
 
 <style scoped>
-.find { max-width: 240px; } .scroll { overflow-x: auto; } .num { text-align: right; white-space: nowrap; } .acts { white-space: nowrap; text-align: right; } .acts .act { margin-left: 6px; }
-@media (max-width: 720px) { .head { flex-wrap: wrap; padding-bottom: 8px; } .find { max-width: none; flex: 1 1 100%; } }
+.find {
+  max-width: 240px;
+}
+.scroll {
+  overflow-x: auto;
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+}
+.acts {
+  white-space: nowrap;
+  text-align: right;
+}
+.acts .act {
+  margin-left: 6px;
+}
+@media (max-width: 720px) {
+  .head {
+    flex-wrap: wrap;
+    padding-bottom: 8px;
+  }
+  .find {
+    max-width: none;
+    flex: 1 1 100%;
+  }
+}
 </style>

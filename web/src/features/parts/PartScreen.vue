@@ -7,17 +7,56 @@ import TagPlate from '../../fittings/TagPlate.vue';
 
 /** A part and its life: only ever added to. */
 const route = useRoute();
-const { data, error } = useQuery({ key: () => ['part', String(route.params['id'])], query: () => call('part', { params: { id: String(route.params['id']) } }) });
+const { data, error } = useQuery({
+  key: () => ['part', String(route.params['id'])],
+  query: () => call('part', { params: { id: String(route.params['id']) } }),
+});
 const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scrapped', unknown: 'Not known' } as const;
 </script>
 
 <template>
-  <main class="screen"><p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
-    <template v-if="data"><div class="head"><TagPlate v-if="data.part.tag" :tag="data.part.tag" /><h1>{{ KIND_FACTS[data.part.kind].name }}</h1><span class="second">{{ data.part.partNumber ? `no. ${data.part.partNumber}` : 'number not known' }}</span></div>
-      <p class="where">{{ WHERE[data.where] }}<template v-if="data.place">: {{ data.place.toLowerCase() }} of</template><template v-else-if="data.vehicleTag">; last on</template> <RouterLink v-if="data.jobId" :to="`/jobs/${data.jobId}`">{{ data.vehicleTag }} {{ data.vehicleName }}</RouterLink></p>
-      <h2>Its life</h2><ol><li v-for="(l, i) in data.life" :key="i"><span class="fig">{{ l.at.slice(0, 10) }}</span><span><b>{{ l.what }}</b><template v-if="l.where"> at the {{ l.where.toLowerCase() }}</template> <span class="second small">{{ l.by }}</span></span></li></ol></template></main>
+  <main class="screen">
+    <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
+    <template v-if="data">
+      <div class="head">
+        <TagPlate v-if="data.part.tag" :tag="data.part.tag" />
+        <h1>{{ KIND_FACTS[data.part.kind].name }}</h1>
+        <span class="second">{{ data.part.partNumber ? `no. ${data.part.partNumber}` : 'number not known' }}</span>
+      </div>
+      <p class="where">
+        {{ WHERE[data.where] }}
+        <template v-if="data.place">: {{ data.place.toLowerCase() }} of</template>
+        <template v-else-if="data.vehicleTag">; last on</template>
+        <RouterLink v-if="data.jobId" :to="`/jobs/${data.jobId}`">{{ data.vehicleTag }} {{ data.vehicleName }}</RouterLink>
+      </p>
+      <h2>Its life</h2>
+      <ol>
+        <li v-for="(l, i) in data.life" :key="i">
+          <span class="fig">{{ l.at.slice(0, 10) }}</span>
+          <span>
+            <b>{{ l.what }}</b>
+            <template v-if="l.where">at the {{ l.where.toLowerCase() }}</template>
+            <span class="second small">{{ l.by }}</span>
+          </span>
+        </li>
+      </ol>
+    </template>
+  </main>
 </template>
 
 <style scoped>
-.where { margin: 12px 0 20px; } h2 { border-bottom: 1px solid var(--slate); padding-bottom: 6px; } li { display: grid; grid-template-columns: 120px 1fr; gap: 16px; padding: 8px 0; border-bottom: 1px solid var(--hair); }
+.where {
+  margin: 12px 0 20px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+}
+li {
+  display: grid;
+  grid-template-columns: 120px 1fr;
+  gap: 16px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
 </style>

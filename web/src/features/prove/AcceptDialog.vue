@@ -17,7 +17,10 @@ async function accept(): Promise<void> {
   const jobId = job.state?.file.job.id;
   if (!jobId) return;
   try {
-    await call('accept', { params: { jobId }, body: { id, happenedAt: new Date().toISOString(), device: 'desk', obligation: props.obligation.key, reason: reason.value } });
+    await call('accept', {
+      params: { jobId },
+      body: { id, happenedAt: new Date().toISOString(), device: 'desk', obligation: props.obligation.key, reason: reason.value },
+    });
     await job.refresh();
     emit('close');
   } catch (error) {
@@ -28,8 +31,16 @@ async function accept(): Promise<void> {
 
 <template>
   <v-dialog :model-value="true" @update:model-value="emit('close')">
-    <form class="dialog col" @submit.prevent="accept"><h2>Accept: {{ obligation.what }}</h2><p v-if="obligation.why">{{ obligation.why }}</p><p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
-      <v-textarea v-model="reason" label="Reason" autofocus /><p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div class="acts"><button class="act" type="button" @click="emit('close')">Not now</button><button class="act main" type="submit" :disabled="reason.trim().length < 3">Accept by name</button></div></form>
+    <form class="dialog col" @submit.prevent="accept">
+      <h2>Accept: {{ obligation.what }}</h2>
+      <p v-if="obligation.why">{{ obligation.why }}</p>
+      <p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
+      <v-textarea v-model="reason" label="Reason" autofocus />
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts">
+        <button class="act" type="button" @click="emit('close')">Not now</button>
+        <button class="act main" type="submit" :disabled="reason.trim().length < 3">Accept by name</button>
+      </div>
+    </form>
   </v-dialog>
 </template>

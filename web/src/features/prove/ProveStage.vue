@@ -12,7 +12,11 @@ const job = useJob();
 const session = useSession();
 const writable = computed(() => session.may('technician') && job.state?.released === false);
 const blocks = computed(() => job.state?.blocks ?? []);
-const grouped = computed(() => STAGES.map((stage) => ({ stage, list: blocks.value.filter((b) => b.stage === stage && !b.key.startsWith('proof:')) })).filter((g) => g.list.length > 0));
+const grouped = computed(() =>
+  STAGES.map((stage) => ({ stage, list: blocks.value.filter((b) => b.stage === stage && !b.key.startsWith('proof:')) })).filter(
+    (g) => g.list.length > 0,
+  ),
+);
 const items = computed(() => job.state?.situation.proofItems ?? []);
 const proofs = computed(() => (job.state ? job.state.book.stand(job.state.file.proofs) : []));
 const answerOf = (item: ProofItem) => answerTo(proofs.value, item);
@@ -21,6 +25,8 @@ const acceptable = (key: string): Obligation | undefined => blocks.value.find((b
 const keyOf = (item: ProofItem): string => `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`;
 const accepting = ref<Obligation | null>(null);
 const releasing = ref(false);
+/** Stages whose list is shown in full. */
+const all = ref<string[]>([]);
 const mayAccept = (o: Obligation): boolean => writable.value && o.acceptBy !== null && session.may(o.acceptBy);
 function answer(item: ProofItem, result: ProofResult): void {
   job.add('proofs', { item: item.item, slotId: null, corner: item.corner, result, note: '' });
@@ -28,35 +34,133 @@ function answer(item: ProofItem, result: ProofResult): void {
 </script>
 
 <template>
-  <div class="head"><h1>{{ job.state?.released ? 'Handed back' : 'Prove and hand back' }}</h1><span class="second">{{ blocks.length === 0 ? 'nothing stands in the way' : `${blocks.length} ${blocks.length === 1 ? 'thing stands' : 'things stand'} in the way` }}</span><span class="grow" />
+  <div class="head">
+    <h1>{{ job.state?.released ? 'Handed back' : 'Prove and hand back' }}</h1>
+    <span class="second">
+      {{
+        blocks.length === 0
+          ? 'nothing stands in the way'
+          : `${blocks.length} ${blocks.length === 1 ? 'thing stands' : 'things stand'} in the way`
+      }}
+    </span>
+    <span class="grow" />
     <RouterLink v-if="job.state?.released" class="act main" :to="`/jobs/${job.state.file.job.id}/sheet`">Hand-back sheet</RouterLink>
-    <button v-else-if="session.may('lead')" class="act" :class="{ main: blocks.length === 0 }" type="button" :disabled="blocks.length > 0" @click="releasing = true">Hand the vehicle back</button>
+    <button
+      v-else-if="session.may('lead')"
+      class="act"
+      :class="{ main: blocks.length === 0 }"
+      type="button"
+      :disabled="blocks.length > 0"
+      @click="releasing = true"
+    >
+      Hand the vehicle back
+    </button>
     <span v-else class="second">A lead hands it back</span>
   </div>
   <template v-if="!job.state?.released">
     <CautionPlates :steps="['leak_look', 'road_test', 'release']" />
-    <section v-if="grouped.length > 0"><h2>In the way, stage by stage</h2>
-      <div v-for="g in grouped" :key="g.stage" class="stage"><h3>{{ STAGE_NAME[g.stage] }} <span class="second fig">{{ g.list.length }}</span></h3>
-        <ul><li v-for="b in g.list" :key="b.key"><span class="what">{{ b.what }} <span v-if="b.why" class="second small">{{ b.why }}</span></span>
-          <button v-if="mayAccept(b)" class="act slim" type="button" @click="accepting = b">Accept with a reason</button>
-          <span v-else-if="b.acceptBy === 'lead'" class="second small">a lead may accept this</span>
-          <RouterLink v-if="g.stage !== 'prove' || b.slotId" class="act slim" :to="{ path: `/jobs/${job.state?.file.job.id}/${g.stage === 'prove' ? 'gauge' : g.stage}`, query: b.slotId ? { pick: b.slotId } : {} }" :aria-label="`${b.what}: go there`">Go there</RouterLink></li></ul></div>
+    <section v-if="grouped.length > 0">
+      <h2>In the way, stage by stage</h2>
+      <div v-for="g in grouped" :key="g.stage" class="stage">
+        <h3>
+          {{ STAGE_NAME[g.stage] }}
+          <span class="second fig">{{ g.list.length }}</span>
+        </h3>
+        <ul>
+          <li v-for="b in all.includes(g.stage) ? g.list : g.list.slice(0, 5)" :key="b.key">
+            <span class="what">
+              {{ b.what }}
+              <span v-if="b.why" class="second small">{{ b.why }}</span>
+            </span>
+            <button v-if="mayAccept(b)" class="act slim" type="button" @click="accepting = b">Accept with a reason</button>
+            <span v-else-if="b.acceptBy === 'lead'" class="second small">a lead may accept this</span>
+            <RouterLink
+              v-if="g.stage !== 'prove' || b.slotId"
+              class="act slim"
+              :to="{
+                path: `/jobs/${job.state?.file.job.id}/${g.stage === 'prove' ? 'gauge' : g.stage}`,
+                query: b.slotId ? { pick: b.slotId } : {},
+              }"
+              :aria-label="`${b.what}: go there`"
+            >
+              Go there
+            </RouterLink>
+          </li>
+        </ul>
+        <button v-if="g.list.length > 5 && !all.includes(g.stage)" class="link more" type="button" @click="all.push(g.stage)">
+          All {{ g.list.length }} of {{ STAGE_NAME[g.stage] }}
+        </button>
+      </div>
     </section>
   </template>
-  <section><h2>Proofs</h2><p class="second small">{{ openProofs.length === 0 ? 'All answered.' : `${openProofs.length} still to answer.` }} What the records contradict cannot be ticked away.</p>
-    <ul><li v-for="i in items" :key="keyOf(i)" class="proof"><span class="what">{{ i.question }} <span class="second small">{{ i.how }}</span></span>
-      <div class="choice" role="group" :aria-label="i.question"><button v-for="r in i.answers" :key="r" type="button" :aria-pressed="answerOf(i)?.result === r" :disabled="!writable" @click="answer(i, r)">{{ RESULT_WORD[r] }}</button></div>
-      <button v-if="acceptable(keyOf(i)) && mayAccept(acceptable(keyOf(i))!)" class="act slim" type="button" @click="accepting = acceptable(keyOf(i)) ?? null">Accept with a reason</button></li></ul>
+  <section>
+    <h2>Proofs</h2>
+    <p class="second small">
+      {{ openProofs.length === 0 ? 'All answered.' : `${openProofs.length} still to answer.` }} What the records contradict cannot be ticked
+      away.
+    </p>
+    <ul>
+      <li v-for="i in items" :key="keyOf(i)" class="proof">
+        <span class="what">
+          {{ i.question }}
+          <span class="second small">{{ i.how }}</span>
+        </span>
+        <div class="choice" role="group" :aria-label="i.question">
+          <button
+            v-for="r in i.answers"
+            :key="r"
+            type="button"
+            :aria-pressed="answerOf(i)?.result === r"
+            :disabled="!writable"
+            @click="answer(i, r)"
+          >
+            {{ RESULT_WORD[r] }}
+          </button>
+        </div>
+        <button
+          v-if="acceptable(keyOf(i)) && mayAccept(acceptable(keyOf(i))!)"
+          class="act slim"
+          type="button"
+          @click="accepting = acceptable(keyOf(i)) ?? null"
+        >
+          Accept with a reason
+        </button>
+      </li>
+    </ul>
   </section>
   <AcceptDialog v-if="accepting" :obligation="accepting" @close="accepting = null" />
   <ReleaseDialog v-if="releasing" @close="releasing = false" />
 </template>
 
 <style scoped>
-section { margin-top: 16px; }
-h2 { border-bottom: 1px solid var(--slate); padding-bottom: 6px; }
-.stage { margin-top: 8px; }
-li { display: flex; gap: 12px; align-items: center; min-height: 52px; border-bottom: 1px solid var(--hair); padding: 3px 0; flex-wrap: wrap; }
-.what { flex: 1 1 300px; line-height: 20px; }
-.what .small { display: block; line-height: 18px; }
+section {
+  margin-top: 16px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+}
+.stage {
+  margin-top: 8px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 52px;
+  border-bottom: 1px solid var(--hair);
+  padding: 3px 0;
+  flex-wrap: wrap;
+}
+.more {
+  min-height: 44px;
+}
+.what {
+  flex: 1 1 300px;
+  line-height: 20px;
+}
+.what .small {
+  display: block;
+  line-height: 18px;
+}
 </style>

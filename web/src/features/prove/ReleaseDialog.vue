@@ -37,10 +37,21 @@ async function release(): Promise<void> {
 
 <template>
   <v-dialog :model-value="true" @update:model-value="emit('close')">
-    <form class="dialog col" @submit.prevent="release"><h2>Hand back {{ job.state?.file.vehicle.tag }} {{ job.state?.file.vehicle.name }}</h2>
+    <form class="dialog col" @submit.prevent="release">
+      <h2>Hand back {{ job.state?.file.vehicle.tag }} {{ job.state?.file.vehicle.name }}</h2>
       <p>What was found, done, fitted and accepted is written down for good, as it stands now. Later work is a new job.</p>
-      <v-text-field v-model="password" :label="`Password of ${session.person?.name ?? ''}`" type="password" autocomplete="current-password" autofocus />
+      <v-text-field
+        v-model="password"
+        :label="`Password of ${session.person?.name ?? ''}`"
+        type="password"
+        autocomplete="current-password"
+        autofocus
+      />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div class="acts"><button class="act" type="button" @click="emit('close')">Not yet</button><button class="act main" type="submit" :disabled="busy || password === ''">Hand back</button></div></form>
+      <div class="acts">
+        <button class="act" type="button" @click="emit('close')">Not yet</button>
+        <button class="act main" type="submit" :disabled="busy || password === ''">Hand back</button>
+      </div>
+    </form>
   </v-dialog>
 </template>

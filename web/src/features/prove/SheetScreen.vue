@@ -15,43 +15,175 @@ watch(jobId, (id) => void job.load(id), { immediate: true });
 const release = computed(() => job.state?.file.release ?? null);
 const sheet = computed(() => release.value?.sheet ?? (job.state ? buildSheet(job.state, job.today) : null));
 const by = computed(() => job.state?.file.people.find((p) => p.id === release.value?.releasedBy)?.name ?? '');
-const sections = computed<{ title: string; lines: readonly SheetLine[]; none: string }[]>(() => (sheet.value ? [
-  { title: 'Found', lines: sheet.value.findings, none: 'Nothing beyond the figures above.' },
-  { title: 'Parts', lines: sheet.value.parts, none: 'No part was moved.' },
-  { title: 'Done', lines: sheet.value.done, none: 'No operation was logged.' },
-  { title: 'Torques', lines: sheet.value.torques, none: 'None recorded.' },
-  { title: 'Fluid', lines: sheet.value.fluid, none: 'The fluid was not changed.' },
-  { title: 'Proved', lines: sheet.value.proofs, none: 'Nothing proved yet.' },
-  { title: 'Put off', lines: sheet.value.putOff, none: 'Nothing.' },
-  { title: 'Accepted by name', lines: sheet.value.accepted, none: 'Nothing.' },
-] : []));
+const sections = computed<{ title: string; lines: readonly SheetLine[]; none: string }[]>(() =>
+  sheet.value
+    ? [
+        { title: 'Found', lines: sheet.value.findings, none: 'Nothing beyond the figures above.' },
+        { title: 'Parts', lines: sheet.value.parts, none: 'No part was moved.' },
+        { title: 'Done', lines: sheet.value.done, none: 'No operation was logged.' },
+        { title: 'Torques', lines: sheet.value.torques, none: 'None recorded.' },
+        { title: 'Fluid', lines: sheet.value.fluid, none: 'The fluid was not changed.' },
+        { title: 'Proved', lines: sheet.value.proofs, none: 'Nothing proved yet.' },
+        { title: 'Put off', lines: sheet.value.putOff, none: 'Nothing.' },
+        { title: 'Accepted by name', lines: sheet.value.accepted, none: 'Nothing.' },
+      ]
+    : [],
+);
 const print = (): void => window.print();
 </script>
 
 <template>
   <main v-if="sheet && job.state" class="sheet">
-    <div class="acts no-print"><RouterLink class="act" :to="`/jobs/${jobId}/prove`">Back to the job</RouterLink><button class="act main" type="button" @click="print">Print</button></div>
-    <header><div><p class="plate-font shop">{{ session.shop.name }}</p><h1>Hand-back sheet</h1></div><div class="who"><TagPlate :tag="sheet.vehicleTag" /><b class="plate-font">{{ sheet.vehicleName }}</b><span class="second">{{ sheet.distance }}</span></div></header>
+    <div class="acts no-print">
+      <RouterLink class="act" :to="`/jobs/${jobId}/prove`">Back to the job</RouterLink>
+      <button class="act main" type="button" @click="print">Print</button>
+    </div>
+    <header>
+      <div>
+        <p class="plate-font shop">{{ session.shop.name }}</p>
+        <h1>Hand-back sheet</h1>
+      </div>
+      <div class="who">
+        <TagPlate :tag="sheet.vehicleTag" />
+        <b class="plate-font">{{ sheet.vehicleName }}</b>
+        <span class="second">{{ sheet.distance }}</span>
+      </div>
+    </header>
     <p v-if="!release" class="problem">Not handed back yet: this is how the sheet stands now.</p>
-    <p v-else>Handed back by {{ by }} on <span class="fig">{{ release.releasedAt.slice(0, 10) }}</span>{{ release.ownWork ? ' (own work)' : '' }}.</p>
-    <p><b class="plate-font">Complaint</b> {{ sheet.complaint || 'none' }} <span class="second">Asked again: {{ sheet.complaintAnswer.toLowerCase() }}.</span></p>
-    <section><h2>Figures against limits</h2>
-      <div class="scroll"><table v-if="sheet.figures.length > 0"><thead><tr><th>Place</th><th>Characteristic</th><th>When</th><th class="num">Figure</th><th>Limit</th><th>Verdict</th></tr></thead>
-        <tbody><tr v-for="(f, i) in sheet.figures" :key="i"><td>{{ f.place }}<span v-if="f.tag" class="second small"> {{ f.tag }}</span></td><td>{{ f.characteristic }}</td><td>{{ PHASE_WORD[f.phase] }}</td><td class="num"><span class="fig fig-b">{{ f.figure }}</span><div class="second small fig">{{ f.uncertainty }}</div></td><td><span class="fig">{{ f.limit }}</span><div class="second small">{{ f.source }}</div></td><td>{{ f.verdict }}</td></tr></tbody></table>
-      <p v-else class="second">No figure was taken.</p></div>
+    <p v-else>
+      Handed back by {{ by }} on
+      <span class="fig">{{ release.releasedAt.slice(0, 10) }}</span>
+      {{ release.ownWork ? ' (own work)' : '' }}.
+    </p>
+    <p>
+      <b class="plate-font">Complaint</b>
+      {{ sheet.complaint || 'none' }}
+      <span class="second">Asked again: {{ sheet.complaintAnswer.toLowerCase() }}.</span>
+    </p>
+    <section>
+      <h2>Figures against limits</h2>
+      <div class="scroll">
+        <table v-if="sheet.figures.length > 0">
+          <thead>
+            <tr>
+              <th>Place</th>
+              <th>Characteristic</th>
+              <th>When</th>
+              <th class="num">Figure</th>
+              <th>Limit</th>
+              <th>Verdict</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(f, i) in sheet.figures" :key="i">
+              <td>
+                {{ f.place }}
+                <span v-if="f.tag" class="second small">{{ f.tag }}</span>
+              </td>
+              <td>{{ f.characteristic }}</td>
+              <td>{{ PHASE_WORD[f.phase] }}</td>
+              <td class="num">
+                <span class="fig fig-b">{{ f.figure }}</span>
+                <div class="second small fig">{{ f.uncertainty }}</div>
+              </td>
+              <td>
+                <span class="fig">{{ f.limit }}</span>
+                <div class="second small">{{ f.source }}</div>
+              </td>
+              <td>{{ f.verdict }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-else class="second">No figure was taken.</p>
+      </div>
     </section>
-    <section v-if="sheet.nextDue.length > 0 || sheet.watch.length > 0"><h2>Next, and to watch</h2><ul><li v-for="d in sheet.nextDue" :key="d.what">{{ d.what }} due <b class="fig">{{ d.on }}</b> <span class="second">({{ d.why }})</span></li><li v-for="w in sheet.watch" :key="w">{{ w }}</li></ul></section>
-    <section v-for="s in sections" :key="s.title"><h2>{{ s.title }}</h2><ul v-if="s.lines.length > 0"><li v-for="(l, i) in s.lines" :key="i"><b v-if="l.place !== sheet.vehicleName">{{ l.place }}:</b> {{ l.text }} <span class="second small">{{ l.by }}, {{ l.on.slice(0, 10) }}</span></li></ul><p v-else class="second">{{ s.none }}</p></section>
-    <p class="second small foot">± is the expanded uncertainty of the gauge. Dauer calculates and records; it does not certify. The maker’s data and the law of the place come first. Wheel nuts: torque again after 50 to 100 km.</p>
+    <section v-if="sheet.nextDue.length > 0 || sheet.watch.length > 0">
+      <h2>Next, and to watch</h2>
+      <ul>
+        <li v-for="d in sheet.nextDue" :key="d.what">
+          {{ d.what }} due
+          <b class="fig">{{ d.on }}</b>
+          <span class="second">({{ d.why }})</span>
+        </li>
+        <li v-for="w in sheet.watch" :key="w">{{ w }}</li>
+      </ul>
+    </section>
+    <section v-for="s in sections" :key="s.title">
+      <h2>{{ s.title }}</h2>
+      <ul v-if="s.lines.length > 0">
+        <li v-for="(l, i) in s.lines" :key="i">
+          <b v-if="l.place !== sheet.vehicleName">{{ l.place }}:</b>
+          {{ l.text }}
+          <span class="second small">{{ l.by }}, {{ l.on.slice(0, 10) }}</span>
+        </li>
+      </ul>
+      <p v-else class="second">{{ s.none }}</p>
+    </section>
+    <p class="second small foot">
+      ± is the expanded uncertainty of the gauge. Dauer calculates and records; it does not certify. The maker’s data and the law of the
+      place come first. Wheel nuts: torque again after 50 to 100 km.
+    </p>
   </main>
-  <main v-else class="screen"><h1>{{ job.problem ?? 'Opening the sheet …' }}</h1></main>
+  <main v-else class="screen">
+    <h1>{{ job.problem ?? 'Opening the sheet …' }}</h1>
+  </main>
 </template>
 
 <style scoped>
-.sheet { max-width: 900px; margin: 0 auto; padding: 16px 24px 48px; }
-header { display: flex; justify-content: space-between; align-items: flex-end; border-bottom: 2px solid var(--ink); padding-bottom: 8px; margin-bottom: 12px; flex-wrap: wrap; gap: 8px; }
-.shop { color: var(--ink2); } .who { display: flex; gap: 12px; align-items: center; font-size: 22px; } .who .second { font-size: 15px; }
-.acts { display: flex; gap: 12px; justify-content: flex-end; margin-bottom: 8px; }
-section { margin-top: 20px; break-inside: avoid-page; } h2 { border-bottom: 1px solid var(--slate); padding-bottom: 4px; margin-bottom: 6px; }
-li { padding: 4px 0; border-bottom: 1px solid var(--hair); } .num { text-align: right; padding-right: 24px; } .scroll { overflow-x: auto; } .foot { margin-top: 24px; }
+.sheet {
+  max-width: 900px;
+  margin: 0 auto;
+  padding: 16px 24px 48px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-end;
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 8px;
+  margin-bottom: 12px;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.shop {
+  color: var(--ink2);
+}
+.who {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  font-size: 22px;
+}
+.who .second {
+  font-size: 15px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  justify-content: flex-end;
+  margin-bottom: 8px;
+}
+section {
+  margin-top: 20px;
+  break-inside: avoid-page;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 4px;
+  margin-bottom: 6px;
+}
+li {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.num {
+  text-align: right;
+  padding-right: 24px;
+}
+.scroll {
+  overflow-x: auto;
+}
+.foot {
+  margin-top: 24px;
+}
 </style>

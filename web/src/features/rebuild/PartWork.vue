@@ -20,13 +20,18 @@ const lastPart = computed(() => {
   return job.state?.file.parts.find((p) => p.id === (here ?? last)) ?? null;
 });
 const where = computed(() => (lastPart.value ? whereabouts(lastPart.value.id, events.value) : null));
-const did = (kind: string): boolean => events.value.some((e) => e.kind === kind && e.partId === lastPart.value?.id && e.jobId === job.state?.file.job.id);
+const did = (kind: string): boolean =>
+  events.value.some((e) => e.kind === kind && e.partId === lastPart.value?.id && e.jobId === job.state?.file.job.id);
 const done = computed(() => {
   switch (props.component.decision?.option) {
-    case 'replace': return props.component.fittedHere;
-    case 'machine': return did('machined') && !props.component.empty;
-    case 'reseal': return did('resealed') && !props.component.empty;
-    default: return !props.component.empty;
+    case 'replace':
+      return props.component.fittedHere;
+    case 'machine':
+      return did('machined') && !props.component.empty;
+    case 'reseal':
+      return did('resealed') && !props.component.empty;
+    default:
+      return !props.component.empty;
   }
 });
 const words = computed(() => {
@@ -37,14 +42,29 @@ const words = computed(() => {
 });
 function log(kind: 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'resealed'): void {
   if (!lastPart.value) return;
-  job.add('partEvents', { partId: lastPart.value.id, kind, slotId: kind === 'fitted' || kind === 'removed' ? props.component.slot.id : null, note: note.value.trim(), part: null });
+  job.add('partEvents', {
+    partId: lastPart.value.id,
+    kind,
+    slotId: kind === 'fitted' || kind === 'removed' ? props.component.slot.id : null,
+    note: note.value.trim(),
+    part: null,
+  });
   note.value = '';
 }
 function fitNew(): void {
   if (!props.component.empty && props.component.part) log('removed');
   job.add('partEvents', {
-    partId: v7(), kind: 'fitted', slotId: props.component.slot.id, note: note.value.trim(),
-    part: { tag: tag.value.trim() || null, kind: props.component.slot.kind, name: props.component.slot.name, partNumber: number.value.trim() || null, note: '' },
+    partId: v7(),
+    kind: 'fitted',
+    slotId: props.component.slot.id,
+    note: note.value.trim(),
+    part: {
+      tag: tag.value.trim() || null,
+      kind: props.component.slot.kind,
+      name: props.component.slot.name,
+      partNumber: number.value.trim() || null,
+      note: '',
+    },
   });
   fitting.value = false;
   tag.value = '';
@@ -55,25 +75,90 @@ function fitNew(): void {
 
 <template>
   <div class="part">
-    <div class="what"><b class="plate-font">{{ placeName(component.slot) }}</b><TagPlate v-if="lastPart?.tag" :tag="lastPart.tag" small /><span class="second">{{ component.decision ? OPTION_NAME[component.decision.option].toLowerCase() : 'off the vehicle' }}; {{ words }}{{ done ? '; done' : '' }}</span></div>
+    <div class="what">
+      <b class="plate-font">{{ placeName(component.slot) }}</b>
+      <TagPlate v-if="lastPart?.tag" :tag="lastPart.tag" small />
+      <span class="second">
+        {{ component.decision ? OPTION_NAME[component.decision.option].toLowerCase() : 'off the vehicle' }}; {{ words
+        }}{{ done ? '; done' : '' }}
+      </span>
+    </div>
     <div v-if="writable && !fitting" class="acts">
       <button v-if="!component.empty && !done" class="act slim" type="button" @click="log('removed')">Taken off</button>
       <template v-if="component.empty || where?.at === 'away'">
         <button v-if="where?.at === 'shelf'" class="act slim" type="button" @click="log('sent')">Sent out</button>
         <button v-if="where?.at === 'away'" class="act slim" type="button" @click="log('returned')">Back</button>
-        <button v-if="where?.at === 'shelf' && component.decision?.option !== 'replace'" class="act slim" type="button" @click="log('fitted')">Fitted again</button>
+        <button
+          v-if="where?.at === 'shelf' && component.decision?.option !== 'replace'"
+          class="act slim"
+          type="button"
+          @click="log('fitted')"
+        >
+          Fitted again
+        </button>
       </template>
-      <button v-if="component.decision?.option === 'machine' && !did('machined')" class="act slim" type="button" @click="log('machined')">Machined</button>
-      <button v-if="component.decision?.option === 'reseal' && !did('resealed')" class="act slim" type="button" @click="log('resealed')">Resealed</button>
-      <button v-if="component.decision?.option === 'replace' && !component.fittedHere" class="act slim" type="button" @click="fitting = true">New part fitted</button>
+      <button v-if="component.decision?.option === 'machine' && !did('machined')" class="act slim" type="button" @click="log('machined')">
+        Machined
+      </button>
+      <button v-if="component.decision?.option === 'reseal' && !did('resealed')" class="act slim" type="button" @click="log('resealed')">
+        Resealed
+      </button>
+      <button
+        v-if="component.decision?.option === 'replace' && !component.fittedHere"
+        class="act slim"
+        type="button"
+        @click="fitting = true"
+      >
+        New part fitted
+      </button>
     </div>
-    <form v-if="fitting" class="fit" @submit.prevent="fitNew"><v-text-field v-model="tag" label="Tag" placeholder="P 2230" autofocus /><v-text-field v-model="number" label="Part number" /><v-text-field v-model="note" label="Note (supplier, lot, torque slip)" /><button class="act main" type="submit">Fitted</button><button class="act" type="button" @click="fitting = false">Not yet</button></form>
+    <form v-if="fitting" class="fit" @submit.prevent="fitNew">
+      <v-text-field v-model="tag" label="Tag" placeholder="P 2230" autofocus />
+      <v-text-field v-model="number" label="Part number" />
+      <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
+      <button class="act main" type="submit">Fitted</button>
+      <button class="act" type="button" @click="fitting = false">Not yet</button>
+    </form>
   </div>
 </template>
 
 <style scoped>
-.part { display: flex; flex-wrap: wrap; gap: 8px 16px; align-items: center; padding: 8px 0; border-bottom: 1px solid var(--hair); min-height: 56px; }
-.what { flex: 1 1 320px; display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; } .what b { font-size: 18px; }
-.acts { display: flex; gap: 8px; flex-wrap: wrap; }
-.fit { flex: 1 1 100%; display: flex; gap: 12px; align-items: flex-start; flex-wrap: wrap; } .fit > * { flex: 1 1 160px; } .fit .act { flex: 0 0 auto; min-height: 48px; }
+.part {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+  min-height: 56px;
+}
+.what {
+  flex: 1 1 320px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: center;
+}
+.what b {
+  font-size: 18px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.fit {
+  flex: 1 1 100%;
+  display: flex;
+  gap: 12px;
+  align-items: flex-start;
+  flex-wrap: wrap;
+}
+.fit > * {
+  flex: 1 1 160px;
+}
+.fit .act {
+  flex: 0 0 auto;
+  min-height: 48px;
+}
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isWorked, operationFor, OPTION_NAME, placeName, torquePoints } from '@dauer/core';
+import { isWorked, operationFor, operationState, type OperationState, OPTION_NAME, placeName, torquePoints } from '@dauer/core';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
@@ -13,23 +13,23 @@ const session = useSession();
 const writable = computed(() => session.may('technician') && job.state?.released === false);
 const worked = computed(() => (job.state?.components ?? []).filter((c) => isWorked(c) || c.empty));
 const operations = computed(() => (job.state ? job.state.book.stand(job.state.file.operations) : []));
-const events = computed(() => (job.state ? job.state.book.stand(job.state.file.operationEvents) : []));
-const stateOf = (id: string): 'open' | 'running' | 'stopped' | 'done' => {
-  const last = events.value.filter((e) => e.operationId === id).at(-1);
-  return !last ? 'open' : last.kind === 'start' ? 'running' : last.kind === 'stop' ? 'stopped' : 'done';
-};
+const stateOf = (id: string): OperationState => (job.state ? operationState(job.state.book, id) : 'open');
 const WORD = { open: 'not begun', running: 'running', stopped: 'stopped', done: 'done' } as const;
 const placeOf = (slotId: string | null): string => {
   const c = job.state?.components.find((x) => x.slot.id === slotId);
   return c ? placeName(c.slot) : 'Whole vehicle';
 };
-const proposals = computed(() => worked.value.flatMap((c) => {
-  const t = c.decision ? operationFor(c.slot.kind, c.decision.option) : undefined;
-  return t && !operations.value.some((o) => o.slotId === c.slot.id && o.title === t.title) ? [{ c, t }] : [];
-}));
+const proposals = computed(() =>
+  worked.value.flatMap((c) => {
+    const t = c.decision ? operationFor(c.slot.kind, c.decision.option) : undefined;
+    return t && !operations.value.some((o) => o.slotId === c.slot.id && o.title === t.title) ? [{ c, t }] : [];
+  }),
+);
 const owed = computed(() => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('torque:')).map((o) => o.key.slice(7)));
 const torques = computed(() => (job.state ? job.state.book.stand(job.state.file.torques) : []));
-const points = computed(() => (job.state ? torquePoints(job.state.components, job.state.file.job.scopeCorners, true).filter((p) => owed.value.includes(p.point)) : []));
+const points = computed(() =>
+  job.state ? torquePoints(job.state.components, job.state.file.job.scopeCorners, true).filter((p) => owed.value.includes(p.point)) : [],
+);
 const title = ref('');
 const minutes = ref('30');
 function plan(slotId: string | null, name: string, attendedMinutes: number): void {
@@ -44,35 +44,159 @@ function planTyped(): void {
 </script>
 
 <template>
-  <div class="head"><h1>Rebuild</h1><span class="second">{{ job.state?.stages.find((s) => s.stage === 'rebuild')?.note }}</span></div>
+  <div class="head">
+    <h1>Rebuild</h1>
+    <span class="second">{{ job.state?.stages.find((s) => s.stage === 'rebuild')?.note }}</span>
+  </div>
   <CautionPlates :steps="['rebuild']" />
-  <section><h2>Parts</h2>
-    <p v-if="worked.length === 0" class="second empty">No part has to be worked on: nothing was decided that takes one apart. <RouterLink :to="`/jobs/${job.state?.file.job.id}/decide`">Decide</RouterLink></p>
+  <section>
+    <h2>Parts</h2>
+    <p v-if="worked.length === 0" class="second empty">
+      No part has to be worked on: nothing was decided that takes one apart.
+      <RouterLink :to="`/jobs/${job.state?.file.job.id}/decide`">Decide</RouterLink>
+    </p>
     <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
   </section>
-  <section><h2>Operations</h2>
-    <table v-if="operations.length > 0"><thead><tr><th>Operation</th><th>Where</th><th class="num">Minutes</th><th>State</th><td /></tr></thead>
-      <tbody><tr v-for="o in operations" :key="o.id"><td>{{ o.title }}</td><td class="second">{{ placeOf(o.slotId) }}</td><td class="num fig">{{ o.attendedMinutes }}</td><td>{{ WORD[stateOf(o.id)] }}</td>
-        <td class="acts"><template v-if="writable && stateOf(o.id) !== 'done'"><button v-if="stateOf(o.id) !== 'running'" class="act slim" type="button" @click="job.add('operationEvents', { operationId: o.id, kind: 'start', note: '' })">Start</button><button v-else class="act slim" type="button" @click="job.add('operationEvents', { operationId: o.id, kind: 'stop', note: '' })">Stop</button><button class="act slim" type="button" :aria-label="`${o.title}: done`" @click="job.add('operationEvents', { operationId: o.id, kind: 'done', note: '' })">Done</button></template></td></tr></tbody></table>
+  <section>
+    <h2>Operations</h2>
+    <table v-if="operations.length > 0">
+      <thead>
+        <tr>
+          <th>Operation</th>
+          <th>Where</th>
+          <th class="num">Minutes</th>
+          <th>State</th>
+          <td />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="o in operations" :key="o.id">
+          <td>{{ o.title }}</td>
+          <td class="second">{{ placeOf(o.slotId) }}</td>
+          <td class="num fig">{{ o.attendedMinutes }}</td>
+          <td>{{ WORD[stateOf(o.id)] }}</td>
+          <td class="acts">
+            <template v-if="writable && stateOf(o.id) !== 'done'">
+              <button
+                v-if="stateOf(o.id) !== 'running'"
+                class="act slim"
+                type="button"
+                @click="job.add('operationEvents', { operationId: o.id, kind: 'start', note: '' })"
+              >
+                Start
+              </button>
+              <button
+                v-else
+                class="act slim"
+                type="button"
+                @click="job.add('operationEvents', { operationId: o.id, kind: 'stop', note: '' })"
+              >
+                Stop
+              </button>
+              <button
+                class="act slim"
+                type="button"
+                :aria-label="`${o.title}: done`"
+                @click="job.add('operationEvents', { operationId: o.id, kind: 'done', note: '' })"
+              >
+                Done
+              </button>
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
     <p v-else class="second empty">No operation is on the list.</p>
-    <div v-if="writable && proposals.length > 0" class="proposals"><span class="second">Usual for what was decided:</span><button v-for="p in proposals" :key="p.c.slot.id" class="act slim" type="button" @click="plan(p.c.slot.id, p.t.title, p.t.attendedMinutes)">{{ placeName(p.c.slot) }}: {{ p.t.title }} <span class="fig">{{ p.t.attendedMinutes }} min</span></button></div>
-    <form v-if="writable" class="add" @submit.prevent="planTyped"><v-text-field v-model="title" label="Another operation" /><v-text-field v-model="minutes" class="min" label="Attended minutes" inputmode="numeric" /><button class="act" type="submit" :disabled="title.trim() === ''">Put on the list</button></form>
+    <div v-if="writable && proposals.length > 0" class="proposals">
+      <span class="second">Usual for what was decided:</span>
+      <button
+        v-for="p in proposals"
+        :key="p.c.slot.id"
+        class="act slim"
+        type="button"
+        @click="plan(p.c.slot.id, p.t.title, p.t.attendedMinutes)"
+      >
+        {{ placeName(p.c.slot) }}: {{ p.t.title }}
+        <span class="fig">{{ p.t.attendedMinutes }} min</span>
+      </button>
+    </div>
+    <form v-if="writable" class="add" @submit.prevent="planTyped">
+      <v-text-field v-model="title" label="Another operation" />
+      <v-text-field v-model="minutes" class="min" label="Attended minutes" inputmode="numeric" />
+      <button class="act" type="submit" :disabled="title.trim() === ''">Put on the list</button>
+    </form>
   </section>
-  <section><h2>Torques</h2>
-    <p v-if="points.length === 0" class="second empty">No critical torque is due yet. They follow from what is opened and from the wheels that come off.</p>
+  <section>
+    <h2>Torques</h2>
+    <p v-if="points.length === 0" class="second empty">
+      No critical torque is due yet. They follow from what is opened and from the wheels that come off.
+    </p>
     <TorqueRow v-for="p in points" :key="p.point" :point="p" :logged="torques.filter((t) => t.point === p.point)" :writable="writable" />
   </section>
-  <p class="second small note">Decided: {{ worked.filter((c) => c.decision).map((c) => `${placeName(c.slot).toLowerCase()} ${OPTION_NAME[c.decision!.option].toLowerCase()}`).join('; ') || 'nothing that takes a part apart' }}.</p>
+  <p class="second small note">
+    Decided:
+    {{
+      worked
+        .filter((c) => c.decision)
+        .map((c) => `${placeName(c.slot).toLowerCase()} ${OPTION_NAME[c.decision!.option].toLowerCase()}`)
+        .join('; ') || 'nothing that takes a part apart'
+    }}.
+  </p>
 </template>
 
 <style scoped>
-section { margin-top: 16px; }
-h2 { border-bottom: 1px solid var(--slate); padding-bottom: 6px; }
-.empty { margin: 8px 0; }
-.num { text-align: right; }
-.acts { text-align: right; white-space: nowrap; } .acts .act { margin-left: 8px; }
-td { vertical-align: middle; }
-.proposals { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; margin: 12px 0; } .proposals .act { font: 400 15px/20px var(--text-font); text-align: left; }
-.add { display: flex; gap: 12px; margin: 12px 0; align-items: flex-start; flex-wrap: wrap; } .add > * { flex: 1 1 200px; } .add .min { max-width: 160px; } .add .act { flex: 0 0 auto; min-height: 48px; }
-.note { margin-top: 16px; }
+section {
+  margin-top: 16px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+}
+.empty {
+  margin: 8px 0;
+}
+.num {
+  text-align: right;
+}
+.acts {
+  text-align: right;
+  white-space: nowrap;
+}
+.acts .act {
+  margin-left: 8px;
+}
+td {
+  vertical-align: middle;
+}
+.proposals {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin: 12px 0;
+}
+.proposals .act {
+  font: 400 15px/20px var(--text-font);
+  text-align: left;
+}
+.add {
+  display: flex;
+  gap: 12px;
+  margin: 12px 0;
+  align-items: flex-start;
+  flex-wrap: wrap;
+}
+.add > * {
+  flex: 1 1 200px;
+}
+.add .min {
+  max-width: 160px;
+}
+.add .act {
+  flex: 0 0 auto;
+  min-height: 48px;
+}
+.note {
+  margin-top: 16px;
+}
 </style>

@@ -27,7 +27,14 @@ function check(text: string): string {
 function log(): void {
   problems.value = { target: check(target.value), value: check(value.value) };
   if (problems.value.target || problems.value.value) return;
-  job.add('torques', { slotId: props.point.slotId, point: props.point.point, targetTyped: target.value, typed: value.value, unit: 'Nm', wrench: wrench.value });
+  job.add('torques', {
+    slotId: props.point.slotId,
+    point: props.point.point,
+    targetTyped: target.value,
+    typed: value.value,
+    unit: 'Nm',
+    wrench: wrench.value,
+  });
   open.value = false;
 }
 </script>
@@ -35,15 +42,66 @@ function log(): void {
 <template>
   <div class="torque">
     <span class="name">{{ point.name }}</span>
-    <span v-if="last" class="set"><span class="fig fig-b">{{ last.typed }}</span> <span class="second small">target {{ last.targetTyped }}<template v-if="last.wrench">, {{ last.wrench }}</template>, {{ job.who(last.authorId) }}</span><span v-if="off" class="small"> {{ off }}</span></span>
+    <span v-if="last" class="set">
+      <span class="fig fig-b">{{ last.typed }}</span>
+      <span class="second small">
+        target {{ last.targetTyped }}
+        <template v-if="last.wrench">, {{ last.wrench }}</template>
+        , {{ job.who(last.authorId) }}
+      </span>
+      <span v-if="off" class="small">{{ off }}</span>
+    </span>
     <span v-else class="set second">not recorded</span>
-    <template v-if="writable"><button v-if="last" class="link" type="button" @click="job.takeBack(last.id)">Take back</button><button v-if="!open && !last" class="act slim" type="button" :aria-label="`Record the torque of ${point.name.toLowerCase()}`" @click="open = true">Record</button></template>
-    <form v-if="open" class="form" @submit.prevent="log"><v-text-field v-model="target" label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" autofocus /><v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" /><v-text-field v-model="wrench" label="Wrench" /><button class="act main" type="submit">Record</button><button class="act" type="button" @click="open = false">Not yet</button></form>
+    <template v-if="writable">
+      <button v-if="last" class="link" type="button" @click="job.takeBack(last.id)">Take back</button>
+      <button
+        v-if="!open && !last"
+        class="act slim"
+        type="button"
+        :aria-label="`Record the torque of ${point.name.toLowerCase()}`"
+        @click="open = true"
+      >
+        Record
+      </button>
+    </template>
+    <form v-if="open" class="form" @submit.prevent="log">
+      <v-text-field v-model="target" label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" autofocus />
+      <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
+      <v-text-field v-model="wrench" label="Wrench" />
+      <button class="act main" type="submit">Record</button>
+      <button class="act" type="button" @click="open = false">Not yet</button>
+    </form>
   </div>
 </template>
 
 <style scoped>
-.torque { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: center; border-bottom: 1px solid var(--hair); min-height: 52px; padding: 4px 0; }
-.name { flex: 0 1 300px; } .set { flex: 1 1 220px; }
-.form { flex: 1 1 100%; display: flex; gap: 12px; flex-wrap: wrap; align-items: flex-start; } .form > * { flex: 1 1 150px; } .form .act { flex: 0 0 auto; min-height: 48px; }
+.torque {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+  min-height: 52px;
+  padding: 4px 0;
+}
+.name {
+  flex: 0 1 300px;
+}
+.set {
+  flex: 1 1 220px;
+}
+.form {
+  flex: 1 1 100%;
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  align-items: flex-start;
+}
+.form > * {
+  flex: 1 1 150px;
+}
+.form .act {
+  flex: 0 0 auto;
+  min-height: 48px;
+}
 </style>

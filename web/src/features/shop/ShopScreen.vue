@@ -19,7 +19,11 @@ void refetch();
 const open = ref(false);
 const problem = ref('');
 const f = ref({ name: '', login: '', password: '', role: 'technician' as Role });
-const ROLES: readonly { value: Role; label: string }[] = [{ value: 'reader', label: 'Reader' }, { value: 'technician', label: 'Technician' }, { value: 'lead', label: 'Lead' }];
+const ROLES: readonly { value: Role; label: string }[] = [
+  { value: 'reader', label: 'Reader' },
+  { value: 'technician', label: 'Technician' },
+  { value: 'lead', label: 'Lead' },
+];
 async function add(): Promise<void> {
   problem.value = '';
   try {
@@ -47,17 +51,159 @@ async function signOut(): Promise<void> {
 </script>
 
 <template>
-  <main class="screen"><div class="head"><h1>{{ session.shop.name }}</h1><span class="second">days and hours in {{ session.shop.timeZone }}</span><span class="grow" /><button class="act" type="button" @click="signOut">Sign out {{ session.person?.name }}</button></div>
+  <main class="screen">
+    <div class="head">
+      <h1>{{ session.shop.name }}</h1>
+      <span class="second">days and hours in {{ session.shop.timeZone }}</span>
+      <span class="grow" />
+      <button class="act" type="button" @click="signOut">Sign out {{ session.person?.name }}</button>
+    </div>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
-    <section><div class="head2"><h2>People</h2><button v-if="session.may('lead')" class="act slim" type="button" @click="open = true">Add somebody</button></div>
-      <div class="scroll"><table><thead><tr><th>Name</th><th>Signs in as</th><th>Role</th><td /></tr></thead><tbody><tr v-for="p in data ?? []" :key="p.id" :class="{ left: !p.active }"><td>{{ p.name }} <span v-if="!p.active" class="second small">has left</span></td><td class="second">{{ p.login }}</td><td><ChoiceRow v-if="session.may('lead') && p.active && p.id !== session.person?.id" :model-value="p.role" :options="ROLES" :label="`Role of ${p.name}`" @update:model-value="(r) => change(p.id, p.version, { role: r })" /><template v-else>{{ p.role }}</template></td><td class="acts"><button v-if="session.may('lead') && p.id !== session.person?.id" class="act slim" type="button" @click="change(p.id, p.version, { active: !p.active })">{{ p.active ? 'Has left' : 'Is back' }}</button></td></tr></tbody></table></div>
-      <p class="second small">A changed role and a leaver take effect at once, on every device.</p></section>
-    <section><h2>This device</h2><p class="line"><span>Light</span><ChoiceRow v-model="chosen" :options="[{ value: 'day', label: 'Day' }, { value: 'night', label: 'Night bench' }, { value: 'device', label: 'As the device' }]" label="Theme" /></p><p class="line"><span>Single letters as keys</span><ChoiceRow :model-value="lettersOn ? 'on' : 'off'" :options="[{ value: 'on', label: 'On' }, { value: 'off', label: 'Off' }]" label="Single letters as keys" @update:model-value="(v) => (lettersOn = v === 'on')" /><button class="link" type="button" @click="keyList = true">All keys</button></p></section>
-    <section><h2>What Dauer is not</h2><p class="second">Work on brakes is for trained people, by the vehicle maker’s data and the law of the place. Dauer calculates and records; it does not certify.</p></section>
-    <v-dialog v-model="open"><form class="dialog col" @submit.prevent="add"><h2>Add somebody</h2><div class="fields"><v-text-field v-model="f.name" label="Name" autofocus /><v-text-field v-model="f.login" label="Signs in as" autocomplete="off" /><v-text-field v-model="f.password" label="First password (10 or more)" type="password" autocomplete="new-password" /></div><ChoiceRow v-model="f.role" :options="ROLES" label="Role" /><p v-if="problem" class="problem" role="alert">{{ problem }}</p><div class="acts"><button class="act" type="button" @click="open = false">Not now</button><button class="act main" type="submit" :disabled="!f.name.trim() || !f.login.trim() || f.password.length < 10">Add</button></div></form></v-dialog></main>
+    <section>
+      <div class="head2">
+        <h2>People</h2>
+        <button v-if="session.may('lead')" class="act slim" type="button" @click="open = true">Add somebody</button>
+      </div>
+      <div class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th>Name</th>
+              <th>Signs in as</th>
+              <th>Role</th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="p in data ?? []" :key="p.id" :class="{ left: !p.active }">
+              <td>
+                {{ p.name }}
+                <span v-if="!p.active" class="second small">has left</span>
+              </td>
+              <td class="second">{{ p.login }}</td>
+              <td>
+                <ChoiceRow
+                  v-if="session.may('lead') && p.active && p.id !== session.person?.id"
+                  :model-value="p.role"
+                  :options="ROLES"
+                  :label="`Role of ${p.name}`"
+                  @update:model-value="(r) => change(p.id, p.version, { role: r })"
+                />
+                <template v-else>{{ p.role }}</template>
+              </td>
+              <td class="acts">
+                <button
+                  v-if="session.may('lead') && p.id !== session.person?.id"
+                  class="act slim"
+                  type="button"
+                  @click="change(p.id, p.version, { active: !p.active })"
+                >
+                  {{ p.active ? 'Has left' : 'Is back' }}
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="second small">A changed role and a leaver take effect at once, on every device.</p>
+    </section>
+    <section>
+      <h2>This device</h2>
+      <p class="line">
+        <span>Light</span>
+        <ChoiceRow
+          v-model="chosen"
+          :options="[
+            { value: 'day', label: 'Day' },
+            { value: 'night', label: 'Night bench' },
+            { value: 'device', label: 'As the device' },
+          ]"
+          label="Theme"
+        />
+      </p>
+      <p class="line">
+        <span>Single letters as keys</span>
+        <ChoiceRow
+          :model-value="lettersOn ? 'on' : 'off'"
+          :options="[
+            { value: 'on', label: 'On' },
+            { value: 'off', label: 'Off' },
+          ]"
+          label="Single letters as keys"
+          @update:model-value="(v) => (lettersOn = v === 'on')"
+        />
+        <button class="link" type="button" @click="keyList = true">All keys</button>
+      </p>
+    </section>
+    <section>
+      <h2>What Dauer is not</h2>
+      <p class="second">
+        Work on brakes is for trained people, by the vehicle maker’s data and the law of the place. Dauer calculates and records; it does
+        not certify.
+      </p>
+    </section>
+    <v-dialog v-model="open">
+      <form class="dialog col" @submit.prevent="add">
+        <h2>Add somebody</h2>
+        <div class="fields">
+          <v-text-field v-model="f.name" label="Name" autofocus />
+          <v-text-field v-model="f.login" label="Signs in as" autocomplete="off" />
+          <v-text-field v-model="f.password" label="First password (10 or more)" type="password" autocomplete="new-password" />
+        </div>
+        <ChoiceRow v-model="f.role" :options="ROLES" label="Role" />
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <div class="acts">
+          <button class="act" type="button" @click="open = false">Not now</button>
+          <button class="act main" type="submit" :disabled="!f.name.trim() || !f.login.trim() || f.password.length < 10">Add</button>
+        </div>
+      </form>
+    </v-dialog>
+  </main>
 </template>
 
 <style scoped>
-section { margin-top: 24px; } h2 { padding-bottom: 6px; } section > h2 { border-bottom: 1px solid var(--slate); } .head2 { display: flex; justify-content: space-between; align-items: center; border-bottom: 1px solid var(--slate); padding-bottom: 4px; } .line { display: flex; gap: 16px; align-items: center; margin-top: 12px; flex-wrap: wrap; } .line > span { min-width: 180px; } .acts { text-align: right; } td { vertical-align: middle; } .left td { color: var(--ink2); } .scroll { overflow-x: auto; }
-@media (max-width: 560px) { .head { flex-wrap: wrap; padding-bottom: 8px; } }
+section {
+  margin-top: 24px;
+}
+h2 {
+  padding-bottom: 6px;
+}
+section > h2 {
+  border-bottom: 1px solid var(--slate);
+}
+.head2 {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 4px;
+}
+.line {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  margin-top: 12px;
+  flex-wrap: wrap;
+}
+.line > span {
+  min-width: 180px;
+}
+.acts {
+  text-align: right;
+}
+td {
+  vertical-align: middle;
+}
+.left td {
+  color: var(--ink2);
+}
+.scroll {
+  overflow-x: auto;
+}
+@media (max-width: 560px) {
+  .head {
+    flex-wrap: wrap;
+    padding-bottom: 8px;
+  }
+}
 </style>

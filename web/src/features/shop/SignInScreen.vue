@@ -41,7 +41,21 @@ async function go(act: () => Promise<void>): Promise<void> {
   busy.value = false;
 }
 const signIn = () => go(() => session.signIn(login.value, password.value));
-const begin = () => go(async () => session.take(await call('firstLead', { body: { id: v7(), shopName: first.value.shopName, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, name: first.value.name, login: login.value, password: password.value } })));
+const begin = () =>
+  go(async () =>
+    session.take(
+      await call('firstLead', {
+        body: {
+          id: v7(),
+          shopName: first.value.shopName,
+          timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+          name: first.value.name,
+          login: login.value,
+          password: password.value,
+        },
+      }),
+    ),
+  );
 function pick(a: { login: string; password: string }): void {
   login.value = a.login;
   password.value = a.password;
@@ -50,17 +64,91 @@ function pick(a: { login: string; password: string }): void {
 </script>
 
 <template>
-  <main class="page"><div class="card">
-    <WordMark />
-    <template v-if="welcome?.needsFirstLead"><h1>A new shop</h1><p class="second">The first account is the lead’s: who signs work off, sets limits and lets others in.</p>
-      <form class="form" @submit.prevent="begin"><v-text-field v-model="first.shopName" label="Name of the workshop" autofocus /><v-text-field v-model="first.name" label="Your name" autocomplete="name" /><v-text-field v-model="login" label="Sign in as" autocomplete="username" /><v-text-field v-model="password" label="Password (10 or more)" type="password" autocomplete="new-password" /><p v-if="problem" class="problem" role="alert">{{ problem }}</p><button class="act main" type="submit" :disabled="busy || !first.shopName.trim() || !first.name.trim() || !login.trim() || password.length < 10">Open the shop</button></form></template>
-    <template v-else><h1>{{ welcome?.shopName ?? 'Sign in' }}</h1>
-      <form class="form" @submit.prevent="signIn"><v-text-field v-model="login" label="Name" autocomplete="username" autofocus /><v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" /><p v-if="problem" class="problem" role="alert">{{ problem }} <button v-if="!welcome" class="link" type="button" @click="look">Try again</button></p><button class="act main" type="submit" :disabled="busy || !login || !password">Sign in</button></form>
-      <div v-if="welcome && welcome.demoAccounts.length > 0" class="demo"><p class="second small">This is the demonstration shop; everything in it is made up. The password of all three is <b class="fig">{{ welcome.demoAccounts[0]?.password }}</b>.</p><div class="accounts"><button v-for="a in welcome.demoAccounts" :key="a.login" class="act slim" type="button" @click="pick(a)">{{ a.login }}, {{ a.role }}</button></div></div></template>
-    <p class="small second caution">Work on brakes only if you are trained for it, by the vehicle maker’s data and the law of the place. Dauer calculates and records; it does not certify.</p>
-  </div></main>
+  <main class="page">
+    <div class="card">
+      <WordMark />
+      <template v-if="welcome?.needsFirstLead">
+        <h1>A new shop</h1>
+        <p class="second">The first account is the lead’s: who signs work off, sets limits and lets others in.</p>
+        <form class="form" @submit.prevent="begin">
+          <v-text-field v-model="first.shopName" label="Name of the workshop" autofocus />
+          <v-text-field v-model="first.name" label="Your name" autocomplete="name" />
+          <v-text-field v-model="login" label="Sign in as" autocomplete="username" />
+          <v-text-field v-model="password" label="Password (10 or more)" type="password" autocomplete="new-password" />
+          <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+          <button
+            class="act main"
+            type="submit"
+            :disabled="busy || !first.shopName.trim() || !first.name.trim() || !login.trim() || password.length < 10"
+          >
+            Open the shop
+          </button>
+        </form>
+      </template>
+      <template v-else>
+        <h1>{{ welcome?.shopName ?? 'Sign in' }}</h1>
+        <form class="form" @submit.prevent="signIn">
+          <v-text-field v-model="login" label="Name" autocomplete="username" autofocus />
+          <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" />
+          <p v-if="problem" class="problem" role="alert">
+            {{ problem }}
+            <button v-if="!welcome" class="link" type="button" @click="look">Try again</button>
+          </p>
+          <button class="act main" type="submit" :disabled="busy || !login || !password">Sign in</button>
+        </form>
+        <div v-if="welcome && welcome.demoAccounts.length > 0" class="demo">
+          <p class="second small">
+            This is the demonstration shop; everything in it is made up. The password of all three is
+            <b class="fig">{{ welcome.demoAccounts[0]?.password }}</b>
+            .
+          </p>
+          <div class="accounts">
+            <button v-for="a in welcome.demoAccounts" :key="a.login" class="act slim" type="button" @click="pick(a)">
+              {{ a.login }}, {{ a.role }}
+            </button>
+          </div>
+        </div>
+      </template>
+      <p class="small second caution">
+        Work on brakes only if you are trained for it, by the vehicle maker’s data and the law of the place. Dauer calculates and records;
+        it does not certify.
+      </p>
+    </div>
+  </main>
 </template>
 
 <style scoped>
-.page { min-height: 100vh; display: grid; place-items: center; padding: 24px 16px; } .card { width: 100%; max-width: 420px; } h1 { border-bottom: 1.5px solid var(--ink); margin: 20px 0 16px; } .form { display: grid; gap: 16px; margin-top: 8px; } .demo { margin-top: 24px; border-top: 1px solid var(--hair); padding-top: 12px; } .accounts { display: flex; gap: 8px; margin-top: 10px; flex-wrap: wrap; } .caution { margin-top: 32px; }
+.page {
+  min-height: 100vh;
+  display: grid;
+  place-items: center;
+  padding: 24px 16px;
+}
+.card {
+  width: 100%;
+  max-width: 420px;
+}
+h1 {
+  border-bottom: 1.5px solid var(--ink);
+  margin: 20px 0 16px;
+}
+.form {
+  display: grid;
+  gap: 16px;
+  margin-top: 8px;
+}
+.demo {
+  margin-top: 24px;
+  border-top: 1px solid var(--hair);
+  padding-top: 12px;
+}
+.accounts {
+  display: flex;
+  gap: 8px;
+  margin-top: 10px;
+  flex-wrap: wrap;
+}
+.caution {
+  margin-top: 32px;
+}
 </style>

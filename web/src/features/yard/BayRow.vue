@@ -6,43 +6,187 @@ import MiniMap from '../../fittings/map/MiniMap.vue';
 import MiniStageRule from '../../fittings/MiniStageRule.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
+import { dayText } from '../../fittings/dates.ts';
 
 const props = defineProps<{ n: number; job: YardJob }>();
-const told = computed(() => (['past', 'cant_tell', 'no_limit', 'watch'] as const).flatMap((v) => ((props.job.counts[v] ?? 0) > 0 ? [{ v, n: props.job.counts[v] ?? 0 }] : [])));
+const told = computed(() =>
+  (['past', 'cant_tell', 'no_limit', 'watch'] as const).flatMap((v) =>
+    (props.job.counts[v] ?? 0) > 0 ? [{ v, n: props.job.counts[v] ?? 0 }] : [],
+  ),
+);
 const about = computed(() => {
   const kinds = props.job.layout.slots.map((s) => s.kind);
   const discs = kinds.filter((k) => k === 'rotor').length;
   const drums = kinds.filter((k) => k === 'drum').length;
   const master = props.job.layout.slots.find((s) => s.kind === 'master_cylinder');
-  return [discs ? `${discs} discs` : null, drums ? `${drums} drums` : null, master ? (master.style === 'tandem' ? 'two circuits' : 'one circuit') : 'on rods', kinds.includes('servo') ? 'servo' : null].filter(Boolean).join(', ');
+  return [
+    discs ? `${discs} discs` : null,
+    drums ? `${drums} drums` : null,
+    master ? (master.style === 'tandem' ? 'two circuits' : 'one circuit') : 'on rods',
+    kinds.includes('servo') ? 'servo' : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
 });
 const late = computed(() => props.job.promised !== null && props.job.promised < new Date().toISOString().slice(0, 10));
-const target = computed(() => ({ path: `/jobs/${props.job.jobId}/${props.job.next?.stage ?? props.job.stage ?? 'prove'}`, query: props.job.next?.slotId ? { pick: props.job.next.slotId } : {} }));
+const target = computed(() => ({
+  path: `/jobs/${props.job.jobId}/${props.job.next?.stage ?? props.job.stage ?? 'prove'}`,
+  query: props.job.next?.slotId ? { pick: props.job.next.slotId } : {},
+}));
 </script>
 
 <template>
   <section class="bay" :aria-label="`${job.vehicle.tag} ${job.vehicle.name}`">
     <span class="no" aria-hidden="true">{{ n }}</span>
     <MiniMap class="map" :layout="job.layout" :marks="job.marks" />
-    <div class="plate-col"><div class="tagline"><TagPlate :tag="job.vehicle.tag" /><span v-for="t in told" :key="t.v" class="told"><VerdictMark :verdict="t.v" :size="15" /><b class="plate-font">{{ t.n }} {{ VERDICT_WORD[t.v].toLowerCase() }}</b></span></div>
-      <h2><RouterLink :to="`/jobs/${job.jobId}`">{{ job.vehicle.name }}</RouterLink></h2><p class="second small">{{ job.vehicle.year }} {{ job.vehicle.body }}</p><p class="second small">{{ about }}</p></div>
-    <div class="rule"><MiniStageRule :stage="job.stage" :share="job.share" :hatched="job.stages.filter((s) => s.hatched).map((s) => ({ stage: s.stage, why: s.hatched ?? '' }))" />
-      <p class="waits"><b class="plate-font">Waits for</b> {{ job.waits.length > 0 ? job.waits[0] : 'nothing' }}<template v-if="job.running > 0">; {{ job.running }} running</template></p>
-      <p v-if="job.promised" class="small second"><span v-if="late" class="late">Late</span> promised <span class="fig">{{ job.promised }}</span></p></div>
-    <RouterLink v-if="job.next" class="next" :to="target"><span class="small">Can be done now</span><b class="plate-font">{{ job.next.what }}</b></RouterLink>
-    <div v-else class="next none"><span class="small">Can be done now</span><b class="plate-font">{{ job.blocks === 0 ? 'Hand it back' : 'Nothing' }}</b></div>
+    <div class="plate-col">
+      <div class="tagline">
+        <TagPlate :tag="job.vehicle.tag" />
+        <span v-for="t in told" :key="t.v" class="told">
+          <VerdictMark :verdict="t.v" :size="15" />
+          <b class="plate-font">{{ t.n }} {{ VERDICT_WORD[t.v].toLowerCase() }}</b>
+        </span>
+      </div>
+      <h2>
+        <RouterLink :to="`/jobs/${job.jobId}`">{{ job.vehicle.name }}</RouterLink>
+      </h2>
+      <p class="second small">{{ job.vehicle.year }} {{ job.vehicle.body }}</p>
+      <p class="second small">{{ about }}</p>
+    </div>
+    <div class="rule">
+      <MiniStageRule
+        :stage="job.stage"
+        :share="job.share"
+        :hatched="job.stages.filter((s) => s.hatched).map((s) => ({ stage: s.stage, why: s.hatched ?? '' }))"
+      />
+      <p class="waits">
+        <b class="plate-font">Waits for</b>
+        {{ job.waits.length > 0 ? job.waits[0] : 'nothing' }}
+        <template v-if="job.running > 0">; {{ job.running }} running</template>
+      </p>
+      <p v-if="job.promised" class="small second">
+        <span v-if="late" class="late">Late</span>
+        promised for {{ dayText(job.promised) }}
+      </p>
+    </div>
+    <RouterLink v-if="job.next" class="next" :to="target">
+      <span class="small">Can be done now</span>
+      <b class="plate-font">{{ job.next.what }}</b>
+    </RouterLink>
+    <div v-else class="next none">
+      <span class="small">Can be done now</span>
+      <b class="plate-font">{{ job.blocks === 0 ? 'Hand it back' : 'Nothing' }}</b>
+    </div>
   </section>
 </template>
 
 <style scoped>
-.bay { display: grid; grid-template-columns: 28px 84px minmax(180px, 220px) minmax(0, 1fr) 192px; gap: 12px; align-items: center; min-height: 128px; padding: 8px 0; border-bottom: 1.5px solid var(--ink); }
-.no { font: 600 44px/46px var(--plate-font); color: var(--ink2); align-self: start; }
-.tagline { display: flex; gap: 10px; align-items: center; flex-wrap: wrap; } .told { display: inline-flex; gap: 5px; align-items: center; font-size: 16px; color: var(--ink); }
-h2 { font-size: 24px; line-height: 30px; margin-top: 4px; } h2 a { color: var(--ink); text-decoration: none; } h2 a:hover { text-decoration: underline; }
-.plate-col { align-self: start; } .rule { align-self: start; padding-top: 4px; } .waits { margin-top: 4px; font-size: 15px; line-height: 20px; } .waits b { font-size: 16px; }
-.next { display: grid; align-content: center; gap: 2px; min-height: 96px; padding: 8px 14px; background: var(--plate); border: 1px solid var(--blue); border-radius: 2px; text-decoration: none; color: var(--ink2); } .next b { font-size: 19px; line-height: 22px; color: var(--blue); } a.next:hover { background: var(--blue-tint); }
-.none { border: 0; background: none; } .none b { color: var(--ink2); }
-.late { background: var(--ink); color: var(--plate); font: 600 14px/18px var(--plate-font); padding: 1px 6px; border-radius: 2px; }
-@media (max-width: 1180px) { .bay { grid-template-columns: 84px minmax(180px, 1fr) minmax(0, 1.4fr) 180px; } .no { display: none; } }
-@media (max-width: 860px) { .bay { grid-template-columns: 84px 1fr; } .rule, .next { grid-column: 1 / -1; } .next { min-height: 60px; } }
+.bay {
+  display: grid;
+  grid-template-columns: 28px 84px minmax(180px, 220px) minmax(0, 1fr) 192px;
+  gap: 12px;
+  align-items: center;
+  min-height: 128px;
+  padding: 8px 0;
+  border-bottom: 1.5px solid var(--ink);
+}
+.no {
+  font: 600 44px/46px var(--plate-font);
+  color: var(--ink2);
+  align-self: start;
+}
+.tagline {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.told {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  font-size: 16px;
+  color: var(--ink);
+}
+h2 {
+  font-size: 24px;
+  line-height: 30px;
+  margin-top: 4px;
+}
+h2 a {
+  color: var(--ink);
+  text-decoration: none;
+}
+h2 a:hover {
+  text-decoration: underline;
+}
+.plate-col {
+  align-self: start;
+}
+.rule {
+  align-self: start;
+  padding-top: 4px;
+}
+.waits {
+  margin-top: 4px;
+  font-size: 15px;
+  line-height: 20px;
+}
+.waits b {
+  font-size: 16px;
+}
+.next {
+  display: grid;
+  align-content: center;
+  gap: 2px;
+  min-height: 96px;
+  padding: 8px 14px;
+  background: var(--plate);
+  border: 1px solid var(--blue);
+  border-radius: 2px;
+  text-decoration: none;
+  color: var(--ink2);
+}
+.next b {
+  font-size: 19px;
+  line-height: 22px;
+  color: var(--blue);
+}
+a.next:hover {
+  background: var(--blue-tint);
+}
+.none {
+  border: 0;
+  background: none;
+}
+.none b {
+  color: var(--ink2);
+}
+.late {
+  background: var(--ink);
+  color: var(--plate);
+  font: 600 14px/18px var(--plate-font);
+  padding: 1px 6px;
+  border-radius: 2px;
+}
+@media (max-width: 1180px) {
+  .bay {
+    grid-template-columns: 84px minmax(180px, 1fr) minmax(0, 1.4fr) 180px;
+  }
+  .no {
+    display: none;
+  }
+}
+@media (max-width: 860px) {
+  .bay {
+    grid-template-columns: 84px 1fr;
+  }
+  .rule,
+  .next {
+    grid-column: 1 / -1;
+  }
+  .next {
+    min-height: 60px;
+  }
+}
 </style>

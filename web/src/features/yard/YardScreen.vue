@@ -8,6 +8,7 @@ import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import BayRow from './BayRow.vue';
 import FluidDue from './FluidDue.vue';
+import { dayText } from '../../fittings/dates.ts';
 
 /** The vehicles in the shop: where each stands, what it waits for, what can be done right now, what is due. */
 const session = useSession();
@@ -15,42 +16,119 @@ const router = useRouter();
 const { data, error, refetch } = useQuery({ key: ['yard'], query: () => call('yard') });
 useIntervalFn(() => void refetch(), 30000);
 void refetch();
-const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => (a.promised ?? '9') < (b.promised ?? '9') ? -1 : 1));
+const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => ((a.promised ?? '9') < (b.promised ?? '9') ? -1 : 1)));
 const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];
 const title = computed(() => `${NUMBERS[jobs.value.length] ?? String(jobs.value.length)} in the shop`);
 const workable = computed(() => jobs.value.filter((j) => j.next !== null).length);
 const now = useNow({ interval: 10000 });
-const clock = computed(() => new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: session.shop.timeZone }).format(now.value));
-const off = onLetter('KeyN', () => { if (session.may('technician')) void router.push('/book-in'); });
+const clock = computed(() =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: session.shop.timeZone,
+  }).format(now.value),
+);
+const off = onLetter('KeyN', () => {
+  if (session.may('technician')) void router.push('/book-in');
+});
 onBeforeUnmount(off);
 </script>
 
 <template>
   <main class="screen yard">
     <div class="main">
-      <div class="head"><h1>{{ title }}</h1><span v-if="data" class="second">{{ workable === jobs.length ? 'all can be worked on now' : `${workable} can be worked on now` }}</span><span class="grow" /><RouterLink v-if="session.may('technician')" class="act main book" to="/book-in">Book in a vehicle <kbd aria-hidden="true">n</kbd></RouterLink></div>
-      <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }} <button class="link" type="button" @click="refetch()">Try again</button></p>
-      <template v-if="data"><BayRow v-for="(j, i) in jobs" :key="j.jobId" :n="i + 1" :job="j" />
-        <p v-if="jobs.length === 0" class="second empty">Vehicles that are in the shop stand here, each with its stage and what can be done next. Book the first one in.</p></template>
+      <div class="head">
+        <h1>{{ title }}</h1>
+        <span v-if="data" class="second">
+          {{ workable === jobs.length ? 'all can be worked on now' : `${workable} can be worked on now` }}
+        </span>
+        <span class="grow" />
+        <RouterLink v-if="session.may('technician')" class="act main book" to="/book-in">
+          Book in a vehicle
+          <kbd aria-hidden="true">n</kbd>
+        </RouterLink>
+      </div>
+      <p v-if="error" class="problem" role="alert">
+        {{ sentenceOf(error) }}
+        <button class="link" type="button" @click="refetch()">Try again</button>
+      </p>
+      <template v-if="data">
+        <BayRow v-for="(j, i) in jobs" :key="j.jobId" :n="i + 1" :job="j" />
+        <p v-if="jobs.length === 0" class="second empty">
+          Vehicles that are in the shop stand here, each with its stage and what can be done next. Book the first one in.
+        </p>
+      </template>
       <p v-else-if="!error" class="second empty" aria-busy="true">Looking into the yard …</p>
     </div>
     <aside class="side" aria-label="Falling due">
-      <div class="head"><h2>Fluid falling due</h2><span class="grow" /><span class="second clock">{{ clock }}</span></div>
+      <div class="head">
+        <h2>Fluid falling due</h2>
+        <span class="grow" />
+        <span class="second clock">{{ clock }}</span>
+      </div>
       <FluidDue v-for="f in data?.fluid ?? []" :key="f.vehicleId" :fluid="f" />
       <p v-if="data && data.fluid.length === 0" class="second empty">No fluid service is on record yet.</p>
       <div class="head"><h2>Handed back</h2></div>
-      <ul><li v-for="h in data?.handedBack ?? []" :key="h.jobId"><RouterLink :to="`/jobs/${h.jobId}/sheet`">{{ h.tag }} {{ h.name }}</RouterLink> <span class="second small fig">{{ h.releasedAt.slice(0, 10) }}</span></li></ul>
+      <ul>
+        <li v-for="h in data?.handedBack ?? []" :key="h.jobId">
+          <RouterLink :to="`/jobs/${h.jobId}/sheet`">{{ h.tag }} {{ h.name }}</RouterLink>
+          <span class="second small when">{{ dayText(h.releasedAt) }}</span>
+        </li>
+      </ul>
       <p v-if="data && data.handedBack.length === 0" class="second empty">Nothing yet.</p>
     </aside>
   </main>
 </template>
 
 <style scoped>
-.yard { display: grid; grid-template-columns: minmax(0, 1fr) 272px; gap: 24px; }
-.book kbd { border: 1px solid currentColor; border-radius: 2px; padding: 0 7px; font: 400 14px/22px var(--figure-font); }
-.side .head { margin-bottom: 4px; } .clock { font-size: 14px; white-space: nowrap; }
-.side li { padding: 8px 0; border-bottom: 1px solid var(--hair); display: flex; justify-content: space-between; gap: 8px; align-items: baseline; }
-.empty { margin: 16px 0; }
-@media (max-width: 1040px) { .yard { grid-template-columns: 1fr; } }
-@media (max-width: 560px) { .head { flex-wrap: wrap; gap: 0 12px; padding-bottom: 8px; } .book kbd { display: none; } }
+.yard {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 272px;
+  gap: 24px;
+}
+.book kbd {
+  border: 1px solid currentColor;
+  border-radius: 2px;
+  padding: 0 7px;
+  font: 400 14px/22px var(--figure-font);
+}
+.side .head {
+  margin-bottom: 4px;
+}
+.clock {
+  font-size: 14px;
+  white-space: nowrap;
+}
+.side li {
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  align-items: baseline;
+}
+.when {
+  white-space: nowrap;
+}
+.empty {
+  margin: 16px 0;
+}
+@media (max-width: 1040px) {
+  .yard {
+    grid-template-columns: 1fr;
+  }
+}
+@media (max-width: 560px) {
+  .head {
+    flex-wrap: wrap;
+    gap: 0 12px;
+    padding-bottom: 8px;
+  }
+  .book kbd {
+    display: none;
+  }
+}
 </style>

@@ -23,7 +23,11 @@ const pickedSlot = computed(() => props.layout.slots.find((s) => s.id === props.
 const pickedDrawn = computed<Drawn | null>(() => {
   const slot = pickedSlot.value;
   if (!slot) return null;
-  return plan.value.drawn.find((d) => d.slot.id === slot.id) ?? plan.value.drawn.find((d) => d.slot.id === slot.parentId || carried(props.layout, d.slot).some((s) => s.id === slot.id)) ?? null;
+  return (
+    plan.value.drawn.find((d) => d.slot.id === slot.id) ??
+    plan.value.drawn.find((d) => d.slot.id === slot.parentId || carried(props.layout, d.slot).some((s) => s.id === slot.id)) ??
+    null
+  );
 });
 function verdictAt(d: Drawn): Verdict | null {
   const all = [d.slot, ...carried(props.layout, d.slot)].map((s) => props.verdicts.get(s.id) ?? null);
@@ -35,7 +39,12 @@ const bodyless = (c: Corner): boolean => props.inScope !== undefined && !props.i
 const corners = computed(() => CORNERS.filter((c) => props.layout.slots.some((s) => s.corner === c)));
 
 const places = computed(() => new Map(plan.value.drawn.map((d) => [d.slot.id, { x: d.x, y: d.y }])));
-const ARROWS: Readonly<Record<string, 'up' | 'down' | 'left' | 'right'>> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'left', ArrowRight: 'right' };
+const ARROWS: Readonly<Record<string, 'up' | 'down' | 'left' | 'right'>> = {
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+};
 function onKey(event: KeyboardEvent): void {
   const direction = ARROWS[event.key];
   if (direction) {
@@ -61,70 +70,172 @@ const bracket = computed(() => {
   const [l, r, t, b] = [d.x - w, d.x + w, d.y - h, d.y + h];
   return `M${l} ${t + 9}V${t}H${l + 9}M${r - 9} ${t}H${r}V${t + 9}M${r} ${b - 9}V${b}H${r - 9}M${l + 9} ${b}H${l}V${b - 9}`;
 });
-const labelAt = (d: Drawn): { x: number; anchor: 'start' | 'end' } => (d.mark.x < 0 ? { x: d.mark.x - 12, anchor: 'end' } : { x: d.mark.x + 12, anchor: 'start' });
+const labelAt = (d: Drawn): { x: number; anchor: 'start' | 'end' } =>
+  d.mark.x < 0 ? { x: d.mark.x - 12, anchor: 'end' } : { x: d.mark.x + 12, anchor: 'start' };
 defineExpose({ focus: () => root.value?.focus() });
 </script>
 
 <template>
   <svg
-    ref="root" class="map" :viewBox="`0 0 384 ${plan.height}`" tabindex="0" role="listbox" aria-label="Brake map. Arrow keys walk along the hydraulics." data-map
-    :aria-activedescendant="pickedDrawn ? `map-${pickedDrawn.slot.id}` : undefined" @keydown="onKey"
+    ref="root"
+    class="map"
+    :viewBox="`0 0 384 ${plan.height}`"
+    tabindex="0"
+    role="listbox"
+    aria-label="Brake map. Arrow keys walk along the hydraulics."
+    data-map
+    :aria-activedescendant="pickedDrawn ? `map-${pickedDrawn.slot.id}` : undefined"
+    @keydown="onKey"
   >
-    <path class="body" d="M116 22 150 4H234L268 22 276 96V282L264 330 246 344H138L120 330 108 282V96ZM120 122 132 106H252L264 122M126 304 136 292H248L258 304" aria-hidden="true" />
+    <path
+      class="body"
+      d="M116 22 150 4H234L268 22 276 96V290L264 338 246 352H138L120 338 108 290V96ZM120 122 132 106H252L264 122M126 312 136 300H248L258 312"
+      aria-hidden="true"
+    />
     <g aria-hidden="true">
       <g v-for="r in plan.routes" :key="r.id">
         <path v-if="r.kind !== 'line'" class="rod" :d="r.d" />
-        <template v-else-if="r.stroke === 2"><path class="line double" :d="r.d" /><path class="line gap" :d="r.d" /></template>
+        <template v-else-if="r.stroke === 2">
+          <path class="line double" :d="r.d" />
+          <path class="line gap" :d="r.d" />
+        </template>
         <path v-else class="line" :class="{ dashdot: r.stroke === 3 }" :d="r.d" />
       </g>
     </g>
     <text class="front" x="192" y="20" text-anchor="middle" aria-hidden="true">FRONT</text>
     <g v-for="c in corners" :key="c" class="wheel" :class="{ out: bodyless(c) }">
       <text class="wheelname" :x="WHEELS[c].x" :y="WHEELS[c].y - 42" text-anchor="middle">{{ CORNER_NAME[c] }}</text>
-      <text v-if="figures?.get(c)" class="figure" :x="WHEELS[c].x" :y="WHEELS[c].y + 52" text-anchor="middle">{{ figures.get(c) }}</text>
+      <text v-if="figures?.get(c)" class="figure" :x="WHEELS[c].x" :y="WHEELS[c].y + 52" text-anchor="middle">
+        {{ figures.get(c) ?? '' }}
+      </text>
       <rect class="hit" :x="WHEELS[c].x - 56" :y="WHEELS[c].y - 56" width="112" height="112" :data-corner="c" @click="pickWheel(c)" />
     </g>
     <g
-      v-for="d in plan.drawn" :id="`map-${d.slot.id}`" :key="d.slot.id" :transform="`translate(${d.x} ${d.y})`" role="option" :aria-selected="pickedDrawn?.slot.id === d.slot.id" :aria-label="labelOf(d)"
-      :class="{ out: d.slot.corner !== null && bodyless(d.slot.corner), drawn: true }" @click.stop="emit('pick', d.slot.id)"
+      v-for="d in plan.drawn"
+      :id="`map-${d.slot.id}`"
+      :key="d.slot.id"
+      :transform="`translate(${d.x} ${d.y})`"
+      role="option"
+      :aria-selected="pickedDrawn?.slot.id === d.slot.id"
+      :aria-label="labelOf(d)"
+      :class="{ out: d.slot.corner !== null && bodyless(d.slot.corner), drawn: true }"
+      @click.stop="emit('pick', d.slot.id)"
     >
       <rect class="hit" :x="-d.hit.w / 2" :y="-d.hit.h / 2" :width="d.hit.w" :height="d.hit.h" />
       <ComponentShape :d="d" :tandem="tandem" :picked="pickedDrawn?.slot.id === d.slot.id" />
-      <g v-if="verdictAt(d)" :transform="`translate(${d.mark.x} ${d.mark.y}) scale(${verdictAt(d) === 'past' ? 1.1 : 0.82})`"><MarkShape :verdict="verdictAt(d) ?? 'not_gauged'" /></g>
+      <g v-if="verdictAt(d)" :transform="`translate(${d.mark.x} ${d.mark.y}) scale(${verdictAt(d) === 'past' ? 1.1 : 0.82})`">
+        <MarkShape :verdict="verdictAt(d) ?? 'not_gauged'" />
+      </g>
       <text v-if="d.label" class="label" :x="labelAt(d).x" y="4.5" :text-anchor="labelAt(d).anchor">
-        <template v-if="d.slot.kind === 'master_cylinder'"><tspan :x="labelAt(d).x" y="-2">Master</tspan><tspan :x="labelAt(d).x" y="14">cylinder</tspan></template>
+        <template v-if="d.slot.kind === 'master_cylinder'">
+          <tspan :x="labelAt(d).x" y="-2">Master</tspan>
+          <tspan :x="labelAt(d).x" y="14">cylinder</tspan>
+        </template>
         <template v-else>{{ d.label }}</template>
       </text>
     </g>
     <path v-if="bracket" class="bracket" :d="bracket" aria-hidden="true" />
-    <g class="legend" transform="translate(24 364)" aria-hidden="true">
+    <g class="legend" transform="translate(24 373)" aria-hidden="true">
       <template v-for="(c, i) in plan.circuits" :key="c">
         <g :transform="`translate(${i * 108} 0)`">
-          <template v-if="c === 2"><path class="line double" d="M0-4h30" /><path class="line gap" d="M0-4h30" /></template><path v-else class="line" :class="{ dashdot: c === 9 || c === 3 }" d="M0-4h30" />
+          <template v-if="c === 2">
+            <path class="line double" d="M0-4h30" />
+            <path class="line gap" d="M0-4h30" />
+          </template>
+          <path v-else class="line" :class="{ dashdot: c === 9 || c === 3 }" d="M0-4h30" />
           <text x="38">{{ c === 9 ? 'Clutch' : `Circuit ${c}` }}</text>
         </g>
       </template>
-      <g v-if="plan.mechanical" :transform="`translate(${plan.circuits.length * 108} 0)`"><path class="rod" d="M0-4h30" /><text x="38">{{ plan.circuits.length === 0 ? 'Rod' : 'Cable, rod' }}</text></g>
+      <g v-if="plan.mechanical" :transform="`translate(${plan.circuits.length * 108} 0)`">
+        <path class="rod" d="M0-4h30" />
+        <text x="38">{{ plan.circuits.length === 0 ? 'Rod' : 'Cable, rod' }}</text>
+      </g>
     </g>
   </svg>
 </template>
 
 <style scoped>
-.map { display: block; width: 100%; max-width: 384px; height: auto; margin: 0 auto; background: var(--plate); cursor: default; }
-.map:focus-visible { outline-offset: -3px; }
-.body { fill: none; stroke: var(--hair); stroke-width: 1.25; }
-.line { fill: none; stroke: var(--copper); stroke-width: 2.25; }
-.double { stroke-width: 5; }
-.gap { stroke: var(--plate); stroke-width: 2.2; }
-.dashdot { stroke-dasharray: 10 4 2 4; }
-.rod { fill: none; stroke: var(--ink); stroke-width: 1; }
-.hit { fill: transparent; }
-.drawn, .wheel .hit { cursor: pointer; }
-.out { opacity: 0.45; }
-.wheelname { font: 600 16px var(--plate-font); fill: var(--ink); }
-.front { font: 600 13px var(--plate-font); letter-spacing: 0.12em; fill: var(--ink2); paint-order: stroke; stroke: var(--plate); stroke-width: 4px; }
-.figure { font: 400 15px var(--figure-font); fill: var(--ink2); letter-spacing: -0.03em; paint-order: stroke; stroke: var(--plate); stroke-width: 4px; }
-.label { font: 400 14px var(--text-font); fill: var(--ink); paint-order: stroke; stroke: var(--plate); stroke-width: 4px; }
-.bracket { fill: none; stroke: var(--blue); stroke-width: 2.5; pointer-events: none; }
-.legend text { font: 400 14px var(--text-font); fill: var(--ink2); }
+.map {
+  display: block;
+  width: 100%;
+  max-width: 384px;
+  height: auto;
+  margin: 0 auto;
+  background: var(--plate);
+  cursor: default;
+}
+.map:focus-visible {
+  outline-offset: -3px;
+}
+.body {
+  fill: none;
+  stroke: var(--hair);
+  stroke-width: 1.25;
+}
+.line {
+  fill: none;
+  stroke: var(--copper);
+  stroke-width: 2.25;
+}
+.double {
+  stroke-width: 5;
+}
+.gap {
+  stroke: var(--plate);
+  stroke-width: 2.2;
+}
+.dashdot {
+  stroke-dasharray: 10 4 2 4;
+}
+.rod {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+.hit {
+  fill: transparent;
+}
+.drawn,
+.wheel .hit {
+  cursor: pointer;
+}
+.out {
+  opacity: 0.45;
+}
+.wheelname {
+  font: 600 16px var(--plate-font);
+  fill: var(--ink);
+}
+.front {
+  font: 600 13px var(--plate-font);
+  letter-spacing: 0.12em;
+  fill: var(--ink2);
+  paint-order: stroke;
+  stroke: var(--plate);
+  stroke-width: 4px;
+}
+.figure {
+  font: 400 15px var(--figure-font);
+  fill: var(--ink2);
+  paint-order: stroke;
+  stroke: var(--plate);
+  stroke-width: 4px;
+}
+.label {
+  font: 400 14px var(--text-font);
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--plate);
+  stroke-width: 4px;
+}
+.bracket {
+  fill: none;
+  stroke: var(--blue);
+  stroke-width: 2.5;
+  pointer-events: none;
+}
+.legend text {
+  font: 400 14px var(--text-font);
+  fill: var(--ink2);
+}
 </style>

@@ -13,29 +13,51 @@ const sector = (dir: number): string => {
 
 <template>
   <g class="shape" :class="{ picked }">
-    <template v-if="d.slot.kind === 'rotor'"><circle class="fill" r="32" /><circle class="hairline" r="28.5" /><circle class="fill" r="15" /></template>
+    <template v-if="d.slot.kind === 'rotor'">
+      <circle class="fill" r="32" />
+      <circle class="hairline" r="28.5" />
+      <circle class="fill" r="15" />
+    </template>
     <template v-else-if="d.slot.kind === 'drum'">
-      <circle class="fill" r="32" /><circle class="inner none" r="28" />
-      <path class="shoe" d="M-15-17.5A23 23 0 0 0-15 17.5M15-17.5A23 23 0 0 1 15 17.5" /><rect class="fill" x="-6" y="18" width="12" height="6" /><circle class="fill" r="10" />
+      <circle class="fill" r="32" />
+      <circle class="inner none" r="28" />
+      <path class="shoe" d="M-15-17.5A23 23 0 0 0-15 17.5M15-17.5A23 23 0 0 1 15 17.5" />
+      <rect class="fill" x="-6" y="18" width="12" height="6" />
+      <circle class="fill" r="10" />
     </template>
     <template v-else-if="d.slot.kind === 'caliper'">
-      <g :transform="`translate(${-31 * d.dir} 0)`"><path class="fill" :d="sector(d.dir)" /><path class="none" :d="`M${34 * d.dir}-21l${3 * d.dir}-6`" stroke-width="2.5" /></g>
+      <g :transform="`translate(${-31 * d.dir} 0)`">
+        <path class="fill" :d="sector(d.dir)" />
+        <path class="none" :d="`M${34 * d.dir}-21l${3 * d.dir}-6`" stroke-width="2.5" />
+      </g>
     </template>
     <rect v-else-if="d.slot.kind === 'wheel_cylinder'" class="fill" x="-10" y="-4" width="20" height="8" />
     <template v-else-if="d.slot.kind === 'hose'">
       <g :transform="d.slot.corner ? '' : 'rotate(90)'">
-        <rect class="hose" x="-14" y="-3.5" width="28" height="7" /><path class="weave" d="M-10 3.5l3-7M-6 3.5l3-7M-2 3.5l3-7M2 3.5l3-7M6 3.5l3-7M10 3.5l3-7" />
+        <rect class="hose" x="-14" y="-3.5" width="28" height="7" />
+        <path class="weave" d="M-10 3.5l3-7M-6 3.5l3-7M-2 3.5l3-7M2 3.5l3-7M6 3.5l3-7M10 3.5l3-7" />
         <path class="ferrule" d="M-18-4.5h5v9h-5zM13-4.5h5v9h-5z" />
       </g>
     </template>
     <rect v-else-if="d.slot.kind === 'union'" class="ferrule" x="-4" y="-4" width="8" height="8" />
     <template v-else-if="d.slot.kind === 'master_cylinder'">
-      <rect class="fill" x="-8" :y="tandem ? -29 : -23" width="16" :height="tandem ? 58 : 46" /><path v-if="tandem" class="inner" d="M-8 0h16" />
+      <rect class="fill" x="-8" :y="tandem ? -29 : -23" width="16" :height="tandem ? 58 : 46" />
+      <path v-if="tandem" class="inner" d="M-8 0h16" />
       <rect v-for="y in tandem ? [-15, 15] : [-8]" :key="y" class="tank" x="-5" :y="y - 5" width="10" height="10" />
     </template>
-    <template v-else-if="d.slot.kind === 'reservoir'"><rect class="tank" x="-9" y="-7" width="18" height="11" /><path class="inner" d="M-6-10h12" /></template>
-    <template v-else-if="d.slot.kind === 'servo'"><rect class="fill" x="-20" y="-10" width="40" height="20" /><rect class="fill" x="-24" y="-14" width="48" height="8" /><path class="inner" d="M-24-10h48" /></template>
-    <template v-else-if="d.slot.kind === 'pedal'"><rect class="fill" x="-10" y="-5" width="20" height="10" /><path class="inner" d="M-5-4v8M-1.7-4v8M1.7-4v8M5-4v8" /></template>
+    <template v-else-if="d.slot.kind === 'reservoir'">
+      <rect class="tank" x="-9" y="-7" width="18" height="11" />
+      <path class="inner" d="M-6-10h12" />
+    </template>
+    <template v-else-if="d.slot.kind === 'servo'">
+      <rect class="fill" x="-20" y="-10" width="40" height="20" />
+      <rect class="fill" x="-24" y="-14" width="48" height="8" />
+      <path class="inner" d="M-24-10h48" />
+    </template>
+    <template v-else-if="d.slot.kind === 'pedal'">
+      <rect class="fill" x="-10" y="-5" width="20" height="10" />
+      <path class="inner" d="M-5-4v8M-1.7-4v8M1.7-4v8M5-4v8" />
+    </template>
     <path v-else-if="d.slot.kind === 'valve'" class="fill" d="M0-10 8-5v10l-8 5-8-5v-10z" />
     <rect v-else-if="d.slot.kind === 'parking_lever'" class="fill" x="-3" y="-14" width="6" height="24" />
     <rect v-else-if="d.slot.kind === 'equaliser'" class="fill" x="-7" y="-3.5" width="14" height="7" />
@@ -45,15 +67,52 @@ const sector = (dir: number): string => {
 </template>
 
 <style scoped>
-.fill { fill: var(--plate); stroke: var(--ink); stroke-width: 1.5; }
-.picked .fill { fill: var(--blue-tint); }
-.none { fill: none; stroke: var(--ink); stroke-width: 1.5; }
-.inner { fill: none; stroke: var(--ink); stroke-width: 1.1; }
-.hairline { fill: none; stroke: var(--hair); }
-.shoe { fill: none; stroke: var(--ink); stroke-width: 4.5; }
-.hose { fill: var(--copper-tint); stroke: var(--copper); stroke-width: 1.25; }
-.picked .hose { fill: var(--blue-tint); }
-.weave { stroke: var(--copper); stroke-width: 1; fill: none; }
-.ferrule { fill: var(--copper); }
-.tank { fill: var(--copper-tint); stroke: var(--ink); stroke-width: 1.1; }
+.fill {
+  fill: var(--plate);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.picked .fill {
+  fill: var(--blue-tint);
+}
+.none {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.inner {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
+.hairline {
+  fill: none;
+  stroke: var(--hair);
+}
+.shoe {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 4.5;
+}
+.hose {
+  fill: var(--copper-tint);
+  stroke: var(--copper);
+  stroke-width: 1.25;
+}
+.picked .hose {
+  fill: var(--blue-tint);
+}
+.weave {
+  stroke: var(--copper);
+  stroke-width: 1;
+  fill: none;
+}
+.ferrule {
+  fill: var(--copper);
+}
+.tank {
+  fill: var(--copper-tint);
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
 </style>

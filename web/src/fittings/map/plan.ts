@@ -13,7 +13,7 @@ export interface Drawn {
   readonly hit: { readonly w: number; readonly h: number };
 }
 
-export interface Route {
+interface Route {
   readonly id: string;
   readonly kind: ConnectionKind;
   /** How it is drawn: the first circuit solid, the second double, the third dash-dot. */
@@ -30,19 +30,40 @@ export interface MapPlan {
 }
 
 const WHEEL: Readonly<Record<Corner, { x: number; y: number; dir: 1 | -1 }>> = {
-  FL: { x: 60, y: 82, dir: 1 }, FR: { x: 324, y: 82, dir: -1 }, RL: { x: 60, y: 296, dir: 1 }, RR: { x: 324, y: 296, dir: -1 },
+  FL: { x: 60, y: 82, dir: 1 },
+  FR: { x: 324, y: 82, dir: -1 },
+  RL: { x: 60, y: 304, dir: 1 },
+  RR: { x: 324, y: 304, dir: -1 },
 };
 /** Where the wheel name stands above each wheel. */
 export const WHEELS = WHEEL;
 
 /** Parts that share one drawing at a wheel with the part that carries their mark. */
 const DRAWN_KINDS: readonly Slot['kind'][] = [
-  'rotor', 'drum', 'caliper', 'wheel_cylinder', 'hose', 'union', 'master_cylinder', 'reservoir', 'servo', 'pedal', 'valve', 'parking_lever', 'equaliser', 'clutch_master', 'clutch_slave',
+  'rotor',
+  'drum',
+  'caliper',
+  'wheel_cylinder',
+  'hose',
+  'union',
+  'master_cylinder',
+  'reservoir',
+  'servo',
+  'pedal',
+  'valve',
+  'parking_lever',
+  'equaliser',
+  'clutch_master',
+  'clutch_slave',
 ];
 
 /** The corner's slots whose mark a drawn part carries with its own. */
 export function carried(layout: Layout, slot: Slot): Slot[] {
-  const mates: Partial<Record<Slot['kind'], readonly Slot['kind'][]>> = { rotor: ['hub'], drum: ['shoes', 'hub'], caliper: ['piston', 'pads'] };
+  const mates: Partial<Record<Slot['kind'], readonly Slot['kind'][]>> = {
+    rotor: ['hub'],
+    drum: ['shoes', 'hub'],
+    caliper: ['piston', 'pads'],
+  };
   const kinds = mates[slot.kind] ?? [];
   return layout.slots.filter((s) => s.corner === slot.corner && slot.corner !== null && kinds.includes(s.kind));
 }
@@ -58,37 +79,85 @@ function place(layout: Layout, slot: Slot): Omit<Drawn, 'slot'> | null {
   const tandem = layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem');
   const servo = layout.slots.some((s) => s.kind === 'servo');
   const beside = { x: 22, y: 0 };
-  const at = (x: number, y: number, more: Partial<Omit<Drawn, 'slot' | 'x' | 'y'>> = {}): Omit<Drawn, 'slot'> => ({ x, y, dir: 1, label: null, mark: beside, hit: { w: 44, h: 36 }, ...more });
-  const masterY = 146;
+  const at = (x: number, y: number, more: Partial<Omit<Drawn, 'slot' | 'x' | 'y'>> = {}): Omit<Drawn, 'slot'> => ({
+    x,
+    y,
+    dir: 1,
+    label: null,
+    mark: beside,
+    hit: { w: 44, h: 36 },
+    ...more,
+  });
+  const masterY = 150;
   if (slot.corner) {
     const w = WHEEL[slot.corner];
     switch (slot.kind) {
-      case 'rotor': case 'drum': return { ...w, label: null, mark: { x: 0, y: 0 }, hit: { w: 76, h: 76 } };
-      case 'caliper': return { x: w.x + 31 * w.dir, y: w.y, dir: w.dir, label: null, mark: { x: 0, y: 0 }, hit: { w: 26, h: 48 } };
+      case 'rotor':
+      case 'drum':
+        return { ...w, label: null, mark: { x: 0, y: 0 }, hit: { w: 76, h: 76 } };
+      case 'caliper':
+        return { x: w.x + 31 * w.dir, y: w.y, dir: w.dir, label: null, mark: { x: 0, y: 0 }, hit: { w: 26, h: 48 } };
       case 'wheel_cylinder': {
         const second = slot.name.endsWith('2');
-        return { x: w.x, y: w.y + (second ? cylinderDrop : -cylinderDrop), dir: w.dir, label: null, mark: { x: -18 * w.dir, y: second ? 14 : -10 }, hit: { w: 30, h: 18 } };
+        return {
+          x: w.x,
+          y: w.y + (second ? cylinderDrop : -cylinderDrop),
+          dir: w.dir,
+          label: null,
+          mark: { x: 41 * w.dir, y: 0 },
+          hit: { w: 30, h: 18 },
+        };
       }
-      case 'hose': return { x: w.x + 64 * w.dir, y: inletY(layout, slot.corner), dir: w.dir, label: null, mark: { x: 0, y: 16 }, hit: { w: 40, h: 28 } };
-      default: return null;
+      case 'hose':
+        return {
+          x: w.x + 64 * w.dir,
+          y: inletY(layout, slot.corner),
+          dir: w.dir,
+          label: null,
+          mark: { x: 0, y: 16 },
+          hit: { w: 40, h: 28 },
+        };
+      default:
+        return null;
     }
   }
   const rearY = inletY(layout, 'RL');
   const frontY = inletY(layout, 'FL');
-  const front = slot.circuits.length > 0 && layout.connections.some((c) => (c.from === slot.id || c.to === slot.id) && reaches(layout, slot.id, 'front'));
+  const front =
+    slot.circuits.length > 0 &&
+    layout.connections.some((c) => (c.from === slot.id || c.to === slot.id) && reaches(layout, slot.id, 'front'));
   switch (slot.kind) {
-    case 'master_cylinder': return at(226, masterY, { label: 'Master cylinder', mark: { x: 24, y: tandem ? -6 : 0 } });
-    case 'reservoir': return at(226, masterY - (tandem ? 42 : 36), { label: null, mark: { x: 20, y: 0 }, hit: { w: 30, h: 22 } });
-    case 'servo': return at(226, masterY + 48, { label: 'Servo', mark: { x: 36, y: 0 }, hit: { w: 52, h: 34 } });
-    case 'pedal': return at(226, servo ? masterY + 92 : layout.slots.some((s) => s.kind === 'master_cylinder') ? masterY + 62 : 170, { label: 'Pedal', mark: { x: 24, y: 0 } });
-    case 'valve': return at(172, 216, { label: slot.name, mark: { x: -20, y: 0 }, hit: { w: 40, h: 36 } });
-    case 'union': return front ? at(192, frontY - 26, { mark: { x: 0, y: -14 }, hit: { w: 28, h: 24 } }) : at(172, rearY, { mark: { x: 0, y: 16 }, hit: { w: 28, h: 24 } });
-    case 'hose': return at(172, 256, { label: slot.name, mark: { x: -18, y: 0 }, hit: { w: 30, h: 40 } });
-    case 'parking_lever': return at(200, 256, { label: slot.name, mark: { x: 18, y: 0 }, hit: { w: 28, h: 40 } });
-    case 'equaliser': return layout.slots.some((s) => s.kind === 'master_cylinder') ? at(200, 338, { mark: { x: 0, y: 14 }, hit: { w: 30, h: 20 } }) : at(192, 204, { label: slot.name, mark: { x: 24, y: -12 } });
-    case 'clutch_master': return at(266, 116, { label: 'Clutch', mark: { x: 16, y: 8 }, hit: { w: 24, h: 34 } });
-    case 'clutch_slave': return at(258, 216, { label: 'Clutch slave', mark: { x: 16, y: 0 }, hit: { w: 26, h: 32 } });
-    default: return null;
+    case 'master_cylinder':
+      return at(226, masterY, { label: 'Master cylinder', mark: { x: 24, y: tandem ? -6 : 0 } });
+    case 'reservoir':
+      return at(226, masterY - (tandem ? 42 : 36), { label: null, mark: { x: 20, y: 0 }, hit: { w: 30, h: 22 } });
+    case 'servo':
+      return at(226, masterY + 46, { label: 'Servo', mark: { x: 36, y: 0 }, hit: { w: 52, h: 34 } });
+    case 'pedal':
+      return at(226, servo ? masterY + 82 : layout.slots.some((s) => s.kind === 'master_cylinder') ? masterY + 62 : 170, {
+        label: 'Pedal',
+        mark: { x: 24, y: 0 },
+      });
+    case 'valve':
+      return at(172, 206, { label: slot.name, mark: { x: -20, y: 0 }, hit: { w: 40, h: 36 } });
+    case 'union':
+      return front
+        ? at(192, frontY - 26, { mark: { x: 0, y: -14 }, hit: { w: 28, h: 24 } })
+        : at(172, rearY, { mark: { x: 0, y: 16 }, hit: { w: 28, h: 24 } });
+    case 'hose':
+      return at(172, 250, { label: null, mark: { x: -18, y: 0 }, hit: { w: 30, h: 40 } });
+    case 'parking_lever':
+      return at(208, 268, { label: 'Lever', mark: { x: 2, y: 0 }, hit: { w: 28, h: 40 } });
+    case 'equaliser':
+      return layout.slots.some((s) => s.kind === 'master_cylinder')
+        ? at(208, 346, { mark: { x: 0, y: 14 }, hit: { w: 30, h: 20 } })
+        : at(192, 204, { label: slot.name, mark: { x: 24, y: -12 } });
+    case 'clutch_master':
+      return at(130, 150, { label: 'Clutch', mark: { x: 16, y: 0 }, hit: { w: 24, h: 34 } });
+    case 'clutch_slave':
+      return at(130, 214, { label: null, mark: { x: 18, y: 0 }, hit: { w: 26, h: 32 } });
+    default:
+      return null;
   }
 }
 
@@ -112,14 +181,24 @@ function reaches(layout: Layout, from: string, axle: 'front' | 'rear'): boolean 
 /** Where a line leaves or enters a drawn part. */
 function port(d: Drawn, other: Drawn, circuit: number | null, tandem: boolean): { x: number; y: number } {
   switch (d.slot.kind) {
-    case 'master_cylinder': return { x: d.x - 8, y: d.y + (tandem ? (circuit === 1 ? -15 : 15) : reachesUp(other, d) ? -8 : 10) };
-    case 'caliper': return { x: d.x + 12 * d.dir, y: d.y };
-    case 'wheel_cylinder': return { x: d.x + 10 * d.dir, y: d.y };
-    case 'hose': return d.slot.corner ? { x: d.x + (Math.sign(other.x - d.x) || 1) * 18, y: d.y } : { x: d.x, y: d.y + (Math.sign(other.y - d.y) || 1) * 18 };
-    case 'valve': return { x: d.x, y: d.y + (Math.sign(other.y - d.y) || 1) * 10 };
-    case 'clutch_master': return { x: d.x, y: d.y + 12 };
-    case 'clutch_slave': return { x: d.x, y: d.y - 10 };
-    default: return { x: d.x, y: d.y };
+    case 'master_cylinder':
+      return { x: d.x - 8, y: d.y + (tandem ? (circuit === 1 ? -15 : 15) : reachesUp(other, d) ? -8 : 10) };
+    case 'caliper':
+      return { x: d.x + 12 * d.dir, y: d.y };
+    case 'wheel_cylinder':
+      return { x: d.x + 10 * d.dir, y: d.y };
+    case 'hose':
+      return d.slot.corner
+        ? { x: d.x + (Math.sign(other.x - d.x) || 1) * 18, y: d.y }
+        : { x: d.x, y: d.y + (Math.sign(other.y - d.y) || 1) * 18 };
+    case 'valve':
+      return { x: d.x, y: d.y + (Math.sign(other.y - d.y) || 1) * 10 };
+    case 'clutch_master':
+      return { x: d.x, y: d.y + 12 };
+    case 'clutch_slave':
+      return { x: d.x, y: d.y - 10 };
+    default:
+      return { x: d.x, y: d.y };
   }
 }
 const reachesUp = (other: Drawn, d: Drawn): boolean => other.y < d.y;
@@ -145,10 +224,12 @@ function rodRoute(a: Drawn, b: Drawn): string {
 
 /** Lays a brake system out in plan view, front up, from its graph alone. Box 384 wide. */
 export function planMap(layout: Layout): MapPlan {
-  const drawn = layout.slots.filter((s) => DRAWN_KINDS.includes(s.kind)).flatMap((slot): Drawn[] => {
-    const placed = place(layout, slot);
-    return placed ? [{ slot, ...placed }] : [];
-  });
+  const drawn = layout.slots
+    .filter((s) => DRAWN_KINDS.includes(s.kind))
+    .flatMap((slot): Drawn[] => {
+      const placed = place(layout, slot);
+      return placed ? [{ slot, ...placed }] : [];
+    });
   const byId = new Map(drawn.map((d) => [d.slot.id, d]));
   const tandem = layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem');
   const circuits = [...new Set(layout.connections.map((c) => c.circuit).filter((n): n is number => n !== null))].sort((x, y) => x - y);
@@ -160,5 +241,5 @@ export function planMap(layout: Layout): MapPlan {
     const d = c.kind === 'line' ? lineRoute(c, a, b, tandem) : rodRoute(a, b);
     return [{ id: c.id, kind: c.kind, stroke: strokeOf(c.circuit), d }];
   });
-  return { height: 372, drawn, routes, circuits, mechanical: layout.connections.some((c) => c.kind === 'cable' || c.kind === 'rod') };
+  return { height: 380, drawn, routes, circuits, mechanical: layout.connections.some((c) => c.kind === 'cable' || c.kind === 'rod') };
 }

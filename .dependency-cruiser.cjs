@@ -1,0 +1,58 @@
+/** The import rules of the house: web and server lean on contract, contract on core, never back, never across features. */
+const rule = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
+const FEATURES = 'yard|bookin|trace|gauge|decide|rebuild|bleed|prove|parts|limits|rack|shop';
+module.exports = {
+  forbidden: [
+    rule('no-circles', {}, { circular: true }, 'Circles hide which room a thing belongs to.'),
+    rule(
+      'core-is-pure',
+      { path: '^core/src' },
+      { pathNot: '^core/src' },
+      'The core leans on nothing: no framework, no clock, no database.',
+    ),
+    rule('contract-on-core', { path: '^contract/src' }, { path: '^(server|web|demo|tools)/' }, 'The contract knows the core alone.'),
+    rule('server-not-web', { path: '^server/src' }, { path: '^(web|demo|e2e)/' }, 'The server knows nothing of the interface.'),
+    rule('web-not-server', { path: '^web/src' }, { path: '^(server|demo|e2e)/' }, 'The interface speaks through the contract.'),
+    rule(
+      'demo-through-contract',
+      { path: '^demo/src' },
+      { path: '^(server|web)/' },
+      'The demonstration shop is built through the contract.',
+    ),
+    rule(
+      'server-features-apart',
+      { path: `^server/src/features/(${FEATURES})/` },
+      { path: `^server/src/features/(${FEATURES})/`, pathNot: '^server/src/features/$1/' },
+      'Features meet in core, contract, records or platform.',
+    ),
+    rule(
+      'web-features-apart',
+      { path: `^web/src/features/(${FEATURES})/` },
+      { path: `^web/src/features/(${FEATURES})/`, pathNot: '^web/src/features/$1/' },
+      'Features meet in core, contract or fittings.',
+    ),
+    rule(
+      'fittings-below-app',
+      { path: '^web/src/fittings' },
+      { path: '^web/src/(app|features)' },
+      'Shared pieces know neither the shell nor the features.',
+    ),
+    rule(
+      'platform-below-features',
+      { path: '^server/src/(platform|db|records)' },
+      { path: '^server/src/features' },
+      'What features share knows none of them.',
+    ),
+    rule('resolved', {}, { couldNotResolve: true, pathNot: '^virtual:' }, 'Every import is found.'),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+      extensions: ['.ts', '.vue', '.js', '.mjs'],
+    },
+  },
+};

@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { endpoint, none } from '../endpoint.ts';
+import { byId, eventEndpoint } from '../eventEndpoint.ts';
+import { EVENTS } from '../events.ts';
+import { id, instant, words } from '../primitives.ts';
+import * as t from '../things.ts';
+
+const partFacts = z.object({
+  part: t.part,
+  vehicleTag: z.string().nullable(),
+  vehicleName: z.string().nullable(),
+  place: z.string().nullable(),
+  jobId: id.nullable(),
+  where: z.enum(['slot', 'shelf', 'away', 'scrap', 'unknown']),
+});
+export const parts = {
+  logPart: eventEndpoint('parts', EVENTS.partEvents, 'part-events', 'Records what happened to a part'),
+
+  parts: endpoint({
+    ...none,
+    feature: 'parts',
+    method: 'GET',
+    path: '/api/parts',
+    role: 'reader',
+    summary: 'Tagged parts',
+    query: z.object({ q: z.string().max(80).optional() }),
+    reply: z.array(partFacts),
+  }),
+  part: endpoint({
+    ...none,
+    feature: 'parts',
+    method: 'GET',
+    path: '/api/parts/:id',
+    role: 'reader',
+    summary: 'A part and its life',
+    params: byId,
+    reply: partFacts.extend({ life: z.array(z.object({ at: instant, what: z.string(), where: z.string(), by: z.string(), jobId: id })) }),
+  }),
+  bindTag: endpoint({
+    ...none,
+    feature: 'parts',
+    method: 'POST',
+    path: '/api/parts/:id/tag',
+    role: 'technician',
+    summary: 'Binds a physical tag to a part',
+    params: byId,
+    body: z.object({ tag: z.string().trim().min(1).max(20), partNumber: words(60).nullable() }),
+    reply: t.part,
+  }),
+};

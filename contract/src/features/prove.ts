@@ -1,0 +1,22 @@
+import { z } from 'zod';
+import { endpoint, none } from '../endpoint.ts';
+import { eventEndpoint, ofJob } from '../eventEndpoint.ts';
+import { EVENTS } from '../events.ts';
+import { id } from '../primitives.ts';
+import * as t from '../things.ts';
+
+export const prove = {
+  prove: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),
+  accept: eventEndpoint('prove', EVENTS.acceptances, 'acceptances', 'Accepts what blocks, by name and with a reason'),
+  release: endpoint({
+    ...none,
+    feature: 'prove',
+    method: 'POST',
+    path: '/api/jobs/:jobId/release',
+    role: 'lead',
+    summary: 'Hands the vehicle back',
+    params: ofJob,
+    body: z.object({ id, password: z.string().max(200) }),
+    reply: t.release,
+  }),
+};

@@ -1,0 +1,8 @@
+import { eventEndpoint } from '../eventEndpoint.ts';
+import { EVENTS } from '../events.ts';
+
+export const rebuild = {
+  planOperation: eventEndpoint('rebuild', EVENTS.operations, 'operations', 'Puts an operation on the list'),
+  logOperation: eventEndpoint('rebuild', EVENTS.operationEvents, 'operation-events', 'Starts, stops or finishes an operation'),
+  logTorque: eventEndpoint('rebuild', EVENTS.torques, 'torques', 'Records a torque'),
+};

@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { endpoint, none } from '../endpoint.ts';
+import { ofJob } from '../eventEndpoint.ts';
+import { day, id, instant, verdict } from '../primitives.ts';
+import * as t from '../things.ts';
+
+const yardJob = z.object({
+  jobId: id,
+  vehicle: t.vehicle,
+  layout: t.layout,
+  kind: t.jobKind,
+  promised: day.nullable(),
+  stage: z.string().nullable(),
+  share: z.number(),
+  stages: z.array(
+    z.object({
+      stage: z.string(),
+      note: z.string(),
+      hatched: z.string().nullable(),
+      open: z.number(),
+      waiting: z.number(),
+      all: z.number(),
+    }),
+  ),
+  counts: z.record(verdict, z.number()),
+  marks: z.array(z.object({ slotId: id, verdict })),
+  blocks: z.number().int(),
+  next: z.object({ stage: z.string(), what: z.string(), slotId: id.nullable() }).nullable(),
+  waits: z.array(z.string()),
+  running: z.number().int(),
+});
+export type YardJob = z.infer<typeof yardJob>;
+
+export const yard = {
+  yard: endpoint({
+    ...none,
+    feature: 'yard',
+    method: 'GET',
+    path: '/api/yard',
+    role: 'reader',
+    summary: 'The vehicles in the shop, and what falls due',
+    reply: z.object({
+      jobs: z.array(yardJob),
+      fluid: z.array(
+        z.object({
+          vehicleId: id,
+          tag: z.string(),
+          name: z.string(),
+          changed: day,
+          due: day,
+          why: z.string(),
+          water: z.number().nullable(),
+          jobId: id.nullable(),
+        }),
+      ),
+      handedBack: z.array(z.object({ jobId: id, vehicleId: id, tag: z.string(), name: z.string(), releasedAt: instant })),
+    }),
+  }),
+  job: endpoint({
+    ...none,
+    feature: 'yard',
+    method: 'GET',
+    path: '/api/jobs/:jobId',
+    role: 'reader',
+    summary: 'Everything a job stands on',
+    params: ofJob,
+    reply: t.jobFile,
+  }),
+};

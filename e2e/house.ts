@@ -1,0 +1,118 @@
+import { chmodSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
+import { loadDemo } from '@dauer/demo';
+import { openBrowser } from '../tools/lib/browser.mjs';
+import { openCluster } from '../tools/lib/cluster.mjs';
+import { freePort } from '../tools/lib/machine.mjs';
+import { startServer } from '../tools/lib/serve.mjs';
+
+/** The application as it is installed: a durable cluster, a server process, a browser. */
+export class House {
+  private cluster!: Awaited<ReturnType<typeof openCluster>>;
+  private server!: Awaited<ReturnType<typeof startServer>>;
+  private databaseUrl = '';
+  private port = 0;
+  browser!: Browser;
+  private readonly contexts: BrowserContext[] = [];
+
+  async open(demo: boolean): Promise<void> {
+    const home = mkdtempSync(join(tmpdir(), 'dauer-e2e-'));
+    chmodSync(home, 0o755);
+    this.cluster = await openCluster(join(home, 'c'));
+    this.databaseUrl = this.cluster.database('dauer');
+    this.port = await freePort(47100);
+    await this.start(demo);
+    if (demo) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
+    this.browser = await openBrowser();
+  }
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+  async start(demo = false): Promise<void> {
+    this.server = await startServer({ databaseUrl: this.databaseUrl, port: this.port, demo });
+  }
+  /** The server dies without a word. */
+  async killServer(): Promise<void> {
+    const gone = new Promise<void>((resolve) => this.server.onExit(() => resolve()));
+    this.server.child.kill('SIGKILL');
+    await gone;
+  }
+  /** The database dies without a word, and is started again. */
+  async killDatabase(): Promise<void> {
+    process.kill(this.cluster.postmasterPid(), 'SIGKILL');
+    await this.cluster.restart();
+  }
+  async page(options: { width?: number; height?: number; night?: boolean } = {}): Promise<Page> {
+    const context = await this.browser.newContext({
+      viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
+      colorScheme: options.night ? 'dark' : 'light',
+      reducedMotion: 'reduce',
+    });
+    context.setDefaultTimeout(8000);
+    this.contexts.push(context);
+    const page = await context.newPage();
+    page.on('pageerror', (error) => this.errors.push(error.message));
+    return page;
+  }
+  /** Errors thrown in any page; there should be none. */
+  readonly errors: string[] = [];
+  async close(): Promise<void> {
+    for (const c of this.contexts) await c.close().catch(() => undefined);
+    await this.browser.close();
+    await this.server.stop();
+    this.cluster.destroy();
+  }
+}
+
+export const DEMO_PASSWORD = 'brakes-hold-lives';
+
+export async function signIn(page: Page, url: string, login: string, password = DEMO_PASSWORD): Promise<void> {
+  await page.goto(`${url}/sign-in`);
+  await page.getByLabel('Name', { exact: true }).fill(login);
+  await page.getByLabel('Password', { exact: true }).fill(password);
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await page.getByRole('heading', { name: /in the shop/ }).waitFor();
+}
+
+/** Types figures as a hand does, Enter after each. */
+export async function typeFigures(page: Page, figures: readonly string[]): Promise<void> {
+  for (const f of figures) {
+    await page.keyboard.type(f, { delay: 25 });
+    await page.keyboard.press('Enter');
+  }
+}
+
+/** Types as a gauge does: all within a few milliseconds. */
+export async function gaugeTypes(page: Page, figure: string): Promise<void> {
+  await page.evaluate((text) => {
+    const target = document.activeElement ?? document.body;
+    for (const key of [...text, 'Enter']) {
+      const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+      const went = target.dispatchEvent(event);
+      if (went && key.length === 1 && (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement)) {
+        target.value += key;
+        target.dispatchEvent(new Event('input', { bubbles: true }));
+      }
+    }
+  }, figure);
+}
+
+/** Waits until nothing is kept on this device only. */
+export async function allSent(page: Page): Promise<void> {
+  await page.getByText('kept here, not sent').waitFor({ state: 'detached', timeout: 15000 });
+}
+
+/** Presses every one of a kind of button, each of which goes away once what it does is kept. */
+export async function pressAll(buttons: Locator, then: () => Promise<void> = async () => undefined): Promise<void> {
+  for (let left = await buttons.count(); left > 0; left = await buttons.count()) {
+    await buttons.first().click();
+    await then();
+    const until = Date.now() + 8000;
+    while ((await buttons.count()) >= left) {
+      if (Date.now() > until) throw new Error(`a button stays after it was pressed: ${await buttons.first().innerText()}`);
+      await new Promise((resolve) => setTimeout(resolve, 15));
+    }
+  }
+}

@@ -1,0 +1,169 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { allSent, gaugeTypes, House, signIn, typeFigures } from './house.ts';
+
+interface Yard {
+  jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
+}
+
+describe('nothing is lost', function () {
+  this.timeout(180000);
+  const house = new House();
+  let page: Page;
+  let jobId = '';
+  let slotId = '';
+  before(async () => {
+    await house.open(true);
+    page = await house.page();
+    await signIn(page, house.url, 'tomasz');
+    const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const job = yard.jobs.find((j) => j.vehicle.tag === 'V 071')!;
+    jobId = job.jobId;
+    slotId = job.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'RL')!.id;
+  });
+  after(() => house.close());
+
+  const openBench = async (where: Page): Promise<void> => {
+    await where.goto(`${house.url}/jobs/${jobId}/gauge?pick=${slotId}`);
+    await where.getByRole('heading', { name: 'Rear left rotor' }).first().waitFor();
+  };
+  const kept = async (): Promise<string[]> => {
+    const file = (await (await page.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as {
+      sets: { id: string; slotId: string; jobId: string }[];
+      readings: { setId: string; typed: string; happenedAt: string }[];
+      takeBacks: { corrects: string }[];
+    };
+    const mine = file.sets.filter((s) => s.slotId === slotId && s.jobId === jobId).map((s) => s.id);
+    return file.readings
+      .filter((r) => mine.includes(r.setId))
+      .sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1))
+      .map((r) => r.typed);
+  };
+  const ring = (label: string) => page.locator('.ring').getByRole('button', { name: label });
+
+  it('what was taken while the server is dead is kept here and sent in order, once', async () => {
+    await openBench(page);
+    await typeFigures(page, ['9.81', '9.80', '9.82']);
+    await allSent(page);
+    await house.killServer();
+    await typeFigures(page, ['9.79', '9.80']);
+    await page.getByText('kept here, not sent').waitFor();
+    await ring('Position 5 of 8, 9.80 mm').waitFor();
+    await house.start();
+    await allSent(page);
+    expect(await kept()).to.deep.equal(['9.81', '9.80', '9.82', '9.79', '9.80']);
+  });
+
+  it('a tablet that dies with figures unsent still has them when it comes back', async () => {
+    await house.killServer();
+    await typeFigures(page, ['9.83']);
+    await page.getByText('kept here, not sent').waitFor();
+    await house.start();
+    await page.reload();
+    await page.getByRole('heading', { name: 'Rear left rotor' }).first().waitFor();
+    await allSent(page);
+    expect((await kept()).at(-1)).to.equal('9.83');
+  });
+
+  it('what was acknowledged survives the death of the database', async () => {
+    await typeFigures(page, ['9.84']);
+    await allSent(page);
+    await house.killDatabase();
+    await house.killServer();
+    await house.start();
+    expect(await kept()).to.have.length(7);
+    expect((await kept()).at(-1)).to.equal('9.84');
+  });
+
+  it('a figure that cannot be read stays in the bar with the reason', async () => {
+    for (const [typed, reason] of [
+      ['9..8', /cannot be read/],
+      ['9.8 kg', /unit of another kind/],
+      ['7/16', /fractions are read in inches/],
+      ['9.8 ells', /is not known here/],
+    ] as const) {
+      await typeFigures(page, [typed]);
+      await page.locator('[data-capture]').getByText(reason).waitFor();
+      expect(await page.locator('output.live').innerText()).to.equal(typed);
+      await page.keyboard.press('Escape');
+    }
+    expect(await kept()).to.have.length(7);
+  });
+
+  it('a figure far outside is kept and asked about', async () => {
+    await typeFigures(page, ['98.5']);
+    await page.getByText('98.5 mm for thickness of a rotor? It is kept.').waitFor();
+    await page.getByRole('button', { name: 'Take it back' }).click();
+    await ring('Position 8 of 8, not taken').waitFor();
+  });
+
+  it('Backspace deletes what is typed, and takes the last reading back when nothing is', async () => {
+    await page.keyboard.type('12');
+    await page.keyboard.press('Backspace');
+    expect(await page.locator('output.live').innerText()).to.equal('1');
+    await page.keyboard.press('Backspace');
+    await page.keyboard.press('Backspace');
+    await page.getByText('9.84 at Position 7 of 8 is taken back.').waitFor();
+    await ring('Position 7 of 8, not taken').waitFor();
+  });
+
+  it('u switches the unit, and what was typed keeps its own', async () => {
+    await page.keyboard.press('u');
+    await typeFigures(page, ['.386']);
+    await ring('Position 7 of 8, 9.804 mm').waitFor();
+    await page.keyboard.press('u');
+  });
+
+  it('a gauge that types is heard wherever the focus is, and never presses a button', async () => {
+    await page.keyboard.press('/');
+    await page.getByRole('combobox', { name: 'Search vehicles and parts' }).fill('Corr');
+    await gaugeTypes(page, '9.777');
+    await ring('Position 8 of 8, 9.777 mm').waitFor();
+    expect(await page.getByRole('combobox', { name: 'Search vehicles and parts' }).inputValue()).to.equal('Corr');
+    await page.keyboard.press('Escape');
+    await page.getByRole('tab', { name: /^Runout/ }).focus();
+    await gaugeTypes(page, '9.801');
+    expect(await page.getByRole('tab', { name: /^Thickness/ }).getAttribute('aria-selected')).to.equal('true');
+  });
+
+  it('an ended session is asked for in place; what was taken meanwhile goes in', async () => {
+    await allSent(page);
+    const before = (await kept()).length;
+    await page.request.post(`${house.url}/api/sign-out`);
+    await typeFigures(page, ['9.81']);
+    await page.getByRole('heading', { name: 'Sign in again' }).waitFor();
+    const dialog = page.locator('.dialog');
+    await dialog.getByLabel('Name', { exact: true }).fill('tomasz');
+    await dialog.getByLabel('Password', { exact: true }).fill('brakes-hold-lives');
+    await dialog.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('heading', { name: 'Sign in again' }).waitFor({ state: 'detached' });
+    await allSent(page);
+    expect(await kept()).to.have.length(before + 1);
+  });
+
+  it('a stale edit shows both versions and loses nothing', async () => {
+    const other = await house.page();
+    await signIn(other, house.url, 'ruth');
+    for (const p of [page, other]) {
+      await p.goto(`${house.url}/jobs/${jobId}/bookin`);
+      await p.getByLabel('What the owner wants').waitFor();
+    }
+    await other.getByLabel('What the owner wants').fill('Ready a week early');
+    await other.getByRole('button', { name: 'Keep changes' }).click();
+    await other.getByText('Kept.').waitFor();
+    await page.getByLabel('What the owner wants').fill('A quiet brake');
+    await page.getByRole('button', { name: 'Keep changes' }).click();
+    await page.getByRole('alert').getByText('Ready a week early').waitFor();
+    expect(await page.getByLabel('What the owner wants').inputValue()).to.equal('A quiet brake');
+    await page.getByRole('button', { name: 'Keep mine' }).click();
+    await page.getByText('Kept.').waitFor();
+    expect(house.errors).to.deep.equal([]);
+  });
+
+  it('an unknown job is said to be unknown', async () => {
+    await page.goto(`${house.url}/jobs/0190c0de-0000-7000-8000-000000000000/gauge`);
+    await page.getByText('There is no such job.').waitFor();
+    await page.goto(`${house.url}/nowhere`);
+    await page.getByText('Nothing under this address').waitFor();
+  });
+});

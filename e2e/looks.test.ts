@@ -1,0 +1,114 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { House, signIn } from './house.ts';
+
+interface Yard {
+  jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
+  handedBack: { jobId: string }[];
+}
+
+describe('every screen', function () {
+  this.timeout(240000);
+  const house = new House();
+  before(() => house.open(true));
+  after(() => house.close());
+
+  async function screens(page: Page): Promise<[string, string][]> {
+    const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const job = (tag: string) => yard.jobs.find((j) => j.vehicle.tag === tag)!;
+    const slot = (tag: string, kind: string, corner: string | null) =>
+      job(tag).layout.slots.find((s) => s.kind === kind && s.corner === corner)!.id;
+    const parts = (await (await page.request.get(`${house.url}/api/parts`)).json()) as { part: { id: string } }[];
+    const at = (tag: string, rest: string): string => `/jobs/${job(tag).jobId}/${rest}`;
+    return [
+      ['yard', '/'],
+      ['book in a vehicle', '/book-in'],
+      ['parts', '/parts'],
+      ['a part', `/parts/${parts[0]!.part.id}`],
+      ['limits', '/limits'],
+      ['gauges', '/gauges'],
+      ['shop', '/shop'],
+      ['book in', at('V 071', 'bookin')],
+      ['trace', at('V 068', 'trace')],
+      ['to gauge', at('V 071', 'gauge')],
+      ['rotor', at('V 071', `gauge?pick=${slot('V 071', 'rotor', 'FL')}`)],
+      ['pads', at('V 071', `gauge?pick=${slot('V 071', 'pads', 'FR')}`)],
+      ['drum', at('V 059', `gauge?pick=${slot('V 059', 'drum', 'RL')}`)],
+      ['by eye', at('V 071', `gauge?pick=${slot('V 071', 'hose', 'FL')}`)],
+      ['decide', at('V 071', 'decide')],
+      ['rebuild', at('V 063', 'rebuild')],
+      ['bleed', at('V 063', 'bleed')],
+      ['prove', at('V 071', 'prove')],
+      ['hand-back sheet', `/jobs/${yard.handedBack[0]!.jobId}/sheet`],
+    ];
+  }
+
+  for (const night of [false, true]) {
+    it(`has nothing for axe to find, ${night ? 'night bench' : 'day'}`, async () => {
+      const page = await house.page({ night });
+      await page.goto(`${house.url}/sign-in`);
+      await page.locator('.demo').waitFor();
+      const look = async (name: string): Promise<void> => {
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        const told = violations.map(
+          (v) =>
+            `${name}: ${v.id}: ${v.nodes
+              .map((n) => `${n.target.join(' ')} ${n.any[0]?.message ?? ''}`)
+              .slice(0, 3)
+              .join(' | ')}`,
+        );
+        expect(told).to.deep.equal([]);
+      };
+      await look('sign in');
+      await signIn(page, house.url, 'ines');
+      for (const [name, path] of await screens(page)) {
+        await page.goto(`${house.url}${path}`);
+        await page.locator('h1').first().waitFor();
+        await page.waitForLoadState('networkidle');
+        await look(name);
+      }
+      expect(house.errors).to.deep.equal([]);
+    });
+  }
+
+  it('shows nothing sideways at phone width', async () => {
+    const page = await house.page({ width: 390, height: 844 });
+    await signIn(page, house.url, 'ines');
+    for (const [name, path] of await screens(page)) {
+      await page.goto(`${house.url}${path}`);
+      await page.locator('h1').first().waitFor();
+      await page.waitForLoadState('networkidle');
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(over, name).to.be.at.most(0);
+    }
+  });
+
+  it('is walked by the keys: stages, the map, the list of keys', async () => {
+    const page = await house.page();
+    await signIn(page, house.url, 'ines');
+    await page.getByRole('link', { name: 'Tavell Corrie GT' }).first().click();
+    await page.locator('[data-map]').waitFor();
+    await page.keyboard.press('Alt+4');
+    await page.getByRole('heading', { name: 'What is done with each part' }).waitFor();
+    await page.keyboard.press('s');
+    await page.keyboard.press('3');
+    await page.getByRole('heading', { name: 'To gauge' }).waitFor();
+    await page.keyboard.press('m');
+    await page.keyboard.press('ArrowUp');
+    const first = await page.locator('[role=option][aria-selected=true]').getAttribute('aria-label');
+    await page.keyboard.press('ArrowUp');
+    const second = await page.locator('[role=option][aria-selected=true]').getAttribute('aria-label');
+    expect(first).to.match(/^Pedal/);
+    expect(second).to.match(/^Servo/);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('?');
+    await page.getByRole('heading', { name: 'Keys' }).waitFor();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('P 2207');
+    await page.getByRole('option', { name: /Rotor/ }).waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Its life' }).waitFor();
+  });
+});

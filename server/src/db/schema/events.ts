@@ -1,0 +1,221 @@
+/** What happened: only ever added to; the database itself refuses to change it. */
+import type {
+  BleedPull,
+  Corner,
+  Finding,
+  FluidClass,
+  HandbackSheet,
+  MeasurementId,
+  Observation,
+  OperationEvent,
+  OptionId,
+  PartEventKind,
+  Phase,
+  Position,
+  ProofResult,
+  Surface,
+  UnitId,
+} from '@dauer/core';
+import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { instant, now } from './instant.ts';
+import { account, gauge, job, part, vehicle } from './things.ts';
+
+const event = () => ({
+  id: uuid().primaryKey(),
+  jobId: uuid()
+    .notNull()
+    .references(() => job.id),
+  authorId: uuid()
+    .notNull()
+    .references(() => account.id),
+  device: text().notNull(),
+  happenedAt: instant().notNull(),
+  recordedAt: instant().notNull().$default(now),
+  corrects: uuid(),
+});
+
+export const readingSet = pgTable(
+  'reading_set',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    partId: uuid().references(() => part.id),
+    measurement: text().$type<MeasurementId>().notNull(),
+    phase: text().$type<Phase>().notNull(),
+    surface: text().$type<Surface>().notNull(),
+    cold: boolean().notNull(),
+    averages: boolean().notNull(),
+    count: integer().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
+);
+export const reading = pgTable(
+  'reading',
+  {
+    ...event(),
+    setId: uuid()
+      .notNull()
+      .references(() => readingSet.id),
+    frame: text().$type<Position['frame']>().notNull(),
+    angleDeg: doublePrecision(),
+    place: text(),
+    pass: integer().notNull(),
+    gaugeVersionId: uuid().references(() => gauge.id),
+    typed: text().notNull(),
+    unit: text().$type<UnitId>().notNull(),
+    canonical: doublePrecision().notNull(),
+    resolution: doublePrecision().notNull(),
+    fraction: boolean().notNull(),
+  },
+  (t) => [index().on(t.setId)],
+);
+export const takeBack = pgTable('take_back', event(), (t) => [index().on(t.jobId), index().on(t.corrects)]);
+export const finding = pgTable(
+  'finding',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    partId: uuid().references(() => part.id),
+    words: text().notNull(),
+    severity: text().$type<Finding['severity']>().notNull(),
+    cleaning: text().$type<'before' | 'after'>().notNull(),
+    rulesOut: text().array().$type<OptionId[]>().notNull(),
+    settles: uuid(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const observation = pgTable(
+  'observation',
+  { ...event(), code: text().notNull(), corner: text().$type<Corner>(), state: text().$type<Observation['state']>().notNull() },
+  (t) => [index().on(t.jobId)],
+);
+export const decision = pgTable(
+  'decision',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    partId: uuid().references(() => part.id),
+    option: text().$type<OptionId>().notNull(),
+    reason: text().notNull(),
+    reviewOn: date(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const operation = pgTable(
+  'operation',
+  { ...event(), slotId: uuid(), title: text().notNull(), attendedMinutes: integer().notNull() },
+  (t) => [index().on(t.jobId)],
+);
+export const operationEvent = pgTable(
+  'operation_event',
+  {
+    ...event(),
+    operationId: uuid()
+      .notNull()
+      .references(() => operation.id),
+    kind: text().$type<OperationEvent['kind']>().notNull(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const torque = pgTable(
+  'torque',
+  {
+    ...event(),
+    slotId: uuid(),
+    point: text().notNull(),
+    targetTyped: text().notNull(),
+    target: doublePrecision().notNull(),
+    typed: text().notNull(),
+    unit: text().$type<UnitId>().notNull(),
+    canonical: doublePrecision().notNull(),
+    wrench: text().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const bleedPull = pgTable(
+  'bleed_pull',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    volumeTyped: text().notNull(),
+    volumeMl: doublePrecision().notNull(),
+    colour: text().$type<BleedPull['colour']>().notNull(),
+    air: text().$type<BleedPull['air']>().notNull(),
+    closed: boolean().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const fluidService = pgTable(
+  'fluid_service',
+  {
+    ...event(),
+    product: text().notNull(),
+    fluidClass: text().$type<FluidClass>().notNull(),
+    batch: text().notNull(),
+    lowMoisture: boolean().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const proof = pgTable(
+  'proof',
+  {
+    ...event(),
+    item: text().notNull(),
+    slotId: uuid(),
+    corner: text().$type<Corner>(),
+    result: text().$type<ProofResult>().notNull(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const acceptance = pgTable('acceptance', { ...event(), obligation: text().notNull(), reason: text().notNull() }, (t) => [
+  index().on(t.jobId),
+]);
+export const cautionAck = pgTable('caution_ack', { ...event(), caution: text().notNull() }, (t) => [index().on(t.jobId)]);
+export const partEvent = pgTable(
+  'part_event',
+  {
+    ...event(),
+    partId: uuid()
+      .notNull()
+      .references(() => part.id),
+    kind: text().$type<PartEventKind>().notNull(),
+    slotId: uuid(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
+);
+export const counter = pgTable(
+  'counter_reading',
+  {
+    ...event(),
+    vehicleId: uuid()
+      .notNull()
+      .references(() => vehicle.id),
+    typed: text().notNull(),
+    km: doublePrecision().notNull(),
+  },
+  (t) => [index().on(t.vehicleId)],
+);
+
+/** Immutable: what was handed back, exactly as shown. One a job. */
+export const release = pgTable(
+  'release_record',
+  {
+    id: uuid().primaryKey(),
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    releasedBy: uuid()
+      .notNull()
+      .references(() => account.id),
+    releasedAt: instant().notNull(),
+    ownWork: boolean().notNull(),
+    ruleVersion: text().notNull(),
+    sheet: jsonb().$type<HandbackSheet>().notNull(),
+    /** Ids of the limit and gauge versions it stands on. */
+    basis: jsonb().$type<{ limits: string[]; gauges: string[] }>().notNull(),
+  },
+  (t) => [unique().on(t.jobId)],
+);

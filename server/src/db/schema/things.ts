@@ -1,0 +1,228 @@
+/** What is: people, vehicles, places, parts, gauges and limits. */
+import type {
+  Climate,
+  ComponentKind,
+  ConnectionKind,
+  Corner,
+  GaugeKind,
+  JobKind,
+  LimitScope,
+  LimitSource,
+  Storage,
+  Use,
+  Vehicle,
+} from '@dauer/core';
+import { boolean, date, doublePrecision, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { instant, now } from './instant.ts';
+
+export const shop = pgTable('shop', {
+  id: integer().primaryKey(),
+  name: text().notNull(),
+  timeZone: text().notNull(),
+  demo: boolean().notNull().default(false),
+  version: integer().notNull().default(1),
+});
+/** Keys the processes share; never in the code, never sent. */
+export const secret = pgTable('secret', { name: text().primaryKey(), value: text().notNull() });
+
+export const account = pgTable('account', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+  initials: text().notNull(),
+  login: text().notNull().unique(),
+  passwordHash: text().notNull(),
+  role: text().$type<'reader' | 'technician' | 'lead'>().notNull(),
+  active: boolean().notNull().default(true),
+  createdAt: instant().notNull().$default(now),
+  version: integer().notNull().default(1),
+});
+export const session = pgTable(
+  'session',
+  {
+    id: uuid().primaryKey(),
+    accountId: uuid()
+      .notNull()
+      .references(() => account.id),
+    startedAt: instant().notNull().$default(now),
+    expiresAt: instant().notNull(),
+    endedAt: instant(),
+  },
+  (t) => [index().on(t.accountId)],
+);
+export const signInFailure = pgTable(
+  'sign_in_failure',
+  { id: uuid().primaryKey(), login: text().notNull(), address: text().notNull(), at: instant().notNull() },
+  (t) => [index().on(t.login, t.at)],
+);
+
+// Things ----------------------------------------------------------------------
+
+export const owner = pgTable('owner', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+  contact: text().notNull(),
+  version: integer().notNull().default(1),
+});
+
+export const vehicle = pgTable('vehicle', {
+  id: uuid().primaryKey(),
+  tag: text().notNull().unique(),
+  name: text().notNull(),
+  make: text().notNull(),
+  model: text().notNull(),
+  year: integer(),
+  variant: text(),
+  body: text().notNull(),
+  use: text().$type<Use>().notNull(),
+  climate: text().$type<Climate>().notNull(),
+  storage: text().$type<Storage>().notNull(),
+  standsYears: doublePrecision(),
+  distanceUnit: text().$type<Vehicle['distanceUnit']>().notNull(),
+  ownerId: uuid().references(() => owner.id),
+  version: integer().notNull().default(1),
+});
+/** A revision of a vehicle's layout; slots keep their ids across revisions. */
+export const layout = pgTable(
+  'layout',
+  {
+    id: uuid().primaryKey(),
+    vehicleId: uuid()
+      .notNull()
+      .references(() => vehicle.id),
+    template: text().notNull(),
+    createdAt: instant().notNull().$default(now),
+  },
+  (t) => [index().on(t.vehicleId)],
+);
+export const slot = pgTable(
+  'slot',
+  {
+    layoutId: uuid()
+      .notNull()
+      .references(() => layout.id),
+    id: uuid().notNull(),
+    ordinal: integer().notNull(),
+    kind: text().$type<ComponentKind>().notNull(),
+    name: text().notNull(),
+    corner: text().$type<Corner>(),
+    circuits: integer().array().notNull(),
+    parentId: uuid(),
+    boreMm: doublePrecision(),
+    lengthMm: doublePrecision(),
+    style: text(),
+  },
+  (t) => [primaryKey({ columns: [t.layoutId, t.id] }), index().on(t.id)],
+);
+export const connection = pgTable(
+  'connection',
+  {
+    layoutId: uuid()
+      .notNull()
+      .references(() => layout.id),
+    id: uuid().notNull(),
+    from: uuid('from_slot').notNull(),
+    to: uuid('to_slot').notNull(),
+    kind: text().$type<ConnectionKind>().notNull(),
+    circuit: integer(),
+    lengthMm: doublePrecision(),
+    boreMm: doublePrecision(),
+  },
+  (t) => [primaryKey({ columns: [t.layoutId, t.id] })],
+);
+
+export const job = pgTable(
+  'job',
+  {
+    id: uuid().primaryKey(),
+    vehicleId: uuid()
+      .notNull()
+      .references(() => vehicle.id),
+    kind: text().$type<JobKind>().notNull(),
+    complaint: text().notNull(),
+    wants: text().notNull(),
+    fluidKnown: text().notNull(),
+    promised: date(),
+    scopeCorners: text().array().$type<Corner[]>().notNull(),
+    openedAt: instant().notNull().$default(now),
+    openedBy: uuid()
+      .notNull()
+      .references(() => account.id),
+    version: integer().notNull().default(1),
+  },
+  (t) => [index().on(t.vehicleId)],
+);
+
+export const part = pgTable('part', {
+  id: uuid().primaryKey(),
+  tag: text().unique(),
+  kind: text().$type<ComponentKind>().notNull(),
+  name: text().notNull(),
+  partNumber: text(),
+  note: text().notNull().default(''),
+});
+
+export const gauge = pgTable(
+  'gauge_version',
+  {
+    id: uuid().primaryKey(),
+    gaugeId: uuid().notNull(),
+    tag: text().notNull(),
+    name: text().notNull(),
+    kind: text().$type<GaugeKind>().notNull(),
+    resolution: doublePrecision().notNull(),
+    accuracy: doublePrecision().notNull(),
+    shortSpan: doublePrecision().notNull(),
+    rangeLow: doublePrecision(),
+    rangeHigh: doublePrecision(),
+    calibrationDue: date(),
+    enteredBy: uuid()
+      .notNull()
+      .references(() => account.id),
+    enteredAt: instant().notNull().$default(now),
+  },
+  (t) => [index().on(t.gaugeId)],
+);
+
+export const limit = pgTable(
+  'limit_version',
+  {
+    id: uuid().primaryKey(),
+    seriesId: text().notNull(),
+    characteristic: text().notNull(),
+    scope: text().$type<LimitScope>().notNull(),
+    appliesTo: text(),
+    make: text(),
+    model: text(),
+    yearFrom: integer(),
+    yearTo: integer(),
+    variant: text(),
+    axle: text().$type<'front' | 'rear'>(),
+    bound: text().$type<'lower' | 'upper' | 'range'>().notNull(),
+    nominal: doublePrecision(),
+    machineTo: doublePrecision(),
+    at: doublePrecision('at_figure'),
+    low: doublePrecision(),
+    high: doublePrecision(),
+    gravity: text().$type<'safety' | 'function'>().notNull(),
+    atLeast: boolean().notNull(),
+    source: text().$type<LimitSource>().notNull(),
+    sourceText: text().notNull(),
+    asPrinted: text().notNull(),
+    printedUnit: text().notNull(),
+    enteredBy: uuid()
+      .notNull()
+      .references(() => account.id),
+    enteredAt: instant().notNull().$default(now),
+  },
+  (t) => [index().on(t.seriesId), index().on(t.characteristic)],
+);
+/** A second person's check of a limit version: an event of its own, the version itself never changes. */
+export const limitCheck = pgTable('limit_check', {
+  limitId: uuid()
+    .primaryKey()
+    .references(() => limit.id),
+  checkedBy: uuid()
+    .notNull()
+    .references(() => account.id),
+  checkedAt: instant().notNull().$default(now),
+});

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core';
+import { nextTick, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import TagPlate from '../fittings/TagPlate.vue';
+import { call } from './client.ts';
+
+/** Vehicles and parts by tag or name, from anywhere. */
+const router = useRouter();
+const input = ref<HTMLInputElement | null>(null);
+const typed = ref('');
+const active = ref(0);
+const hits = ref<Awaited<ReturnType<typeof call<'search'>>>>([]);
+const searched = ref(false);
+const look = useDebounceFn(async () => {
+  if (typed.value.trim() === '') return;
+  hits.value = await call('search', { query: { q: typed.value } }).catch(() => []);
+  active.value = 0;
+  searched.value = true;
+}, 150);
+watch(typed, (text) => {
+  searched.value = false;
+  if (text.trim() === '') hits.value = [];
+  else void look();
+});
+function close(): void {
+  typed.value = '';
+  hits.value = [];
+  input.value?.blur();
+}
+function go(to: string): void {
+  close();
+  void router.push(to);
+}
+function onKey(event: KeyboardEvent): void {
+  if (event.key === 'Escape') close();
+  else if (event.key === 'ArrowDown') active.value = Math.min(hits.value.length - 1, active.value + 1);
+  else if (event.key === 'ArrowUp') active.value = Math.max(0, active.value - 1);
+  else if (event.key === 'Enter' && hits.value[active.value]) go(hits.value[active.value]?.to ?? '/');
+  else return;
+  event.preventDefault();
+}
+defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
+</script>
+
+<template>
+  <div class="search" role="search">
+    <input
+      ref="input"
+      v-model="typed"
+      type="search"
+      placeholder="Search"
+      aria-label="Search vehicles and parts"
+      autocomplete="off"
+      role="combobox"
+      :aria-expanded="hits.length > 0"
+      aria-controls="search-hits"
+      @keydown="onKey"
+    />
+    <kbd aria-hidden="true">/</kbd>
+    <ul v-if="typed.trim() !== '' && (hits.length > 0 || searched)" id="search-hits" class="hits" role="listbox">
+      <li
+        v-for="(h, i) in hits"
+        :key="h.to + h.title"
+        role="option"
+        :aria-selected="i === active"
+        :class="{ active: i === active }"
+        @mousedown.prevent="go(h.to)"
+      >
+        <TagPlate v-if="h.tag" :tag="h.tag" small />
+        <b>{{ h.title }}</b>
+        <span class="second small">{{ h.note }}</span>
+      </li>
+      <li v-if="hits.length === 0" class="second" role="option" aria-selected="false">Nothing by this tag or name.</li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.search {
+  position: relative;
+  flex: 0 1 220px;
+  min-width: 120px;
+}
+.search input {
+  width: 100%;
+  height: 44px;
+  padding: 0 44px 0 14px;
+  border: 1px solid var(--slate);
+  border-radius: 2px;
+  background: var(--plate);
+  color: var(--ink);
+  font: 400 16px var(--text-font);
+}
+.search input::placeholder {
+  color: var(--ink2);
+  opacity: 1;
+}
+.search input::-webkit-search-cancel-button {
+  display: none;
+}
+kbd {
+  position: absolute;
+  right: 10px;
+  top: 10px;
+  width: 24px;
+  height: 24px;
+  border: 1px solid var(--slate);
+  border-radius: 2px;
+  font: 400 14px/22px var(--figure-font);
+  text-align: center;
+  color: var(--ink2);
+  pointer-events: none;
+}
+.hits {
+  position: absolute;
+  top: 46px;
+  right: 0;
+  width: max(100%, 320px);
+  background: var(--plate);
+  border: 1px solid var(--blue);
+  border-radius: 2px;
+}
+.hits li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+  padding: 6px 12px;
+  cursor: pointer;
+}
+.hits .active {
+  background: var(--blue-tint);
+}
+@media (max-width: 720px) {
+  .search {
+    flex: 0 1 92px;
+    min-width: 72px;
+  }
+  kbd {
+    display: none;
+  }
+  .search input {
+    padding: 0 8px;
+  }
+  .hits {
+    right: -60px;
+    width: calc(100vw - 24px);
+  }
+}
+</style>

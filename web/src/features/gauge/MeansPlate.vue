@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { type Component, type Judged, meaningOf, type Taken } from '@dauer/core';
+import { computed } from 'vue';
+import PadPatterns from './PadPatterns.vue';
+
+/** What was found, what it means, what to do next. */
+const props = defineProps<{
+  judged: readonly Judged[];
+  component: Component;
+  missing: readonly string[];
+  taken: readonly Taken[];
+  pads: boolean;
+}>();
+const meaning = computed(() => meaningOf(props.judged, props.component.runout, props.missing));
+const decide = computed(() => props.judged.some((j) => j.verdict === 'past'));
+</script>
+
+<template>
+  <section class="means plate">
+    <h2>What this means</h2>
+    <p>
+      <b class="plate-font">Found</b>
+      {{ meaning.found }}
+    </p>
+    <p>
+      <b class="plate-font">Means</b>
+      {{ meaning.means }}
+    </p>
+    <p>
+      <b class="plate-font">Next</b>
+      {{ meaning.next }}
+    </p>
+    <PadPatterns v-if="pads" :taken="taken" :slot-id="component.slot.id" />
+    <RouterLink v-if="decide" class="act main" :to="{ params: { stage: 'decide' } }">Decide about this axle</RouterLink>
+  </section>
+</template>
+
+<style scoped>
+.means {
+  padding: 12px 16px 16px;
+  border-top: 2px solid var(--ink);
+  font-size: 15px;
+  line-height: 20px;
+  margin-top: 12px;
+}
+.means p {
+  margin-top: 8px;
+}
+.means b {
+  margin-right: 4px;
+  font-size: 16px;
+}
+.means .act {
+  margin-top: 14px;
+  width: 100%;
+}
+</style>
