@@ -25,7 +25,7 @@ export function bookinObligations({ book }: Situation): Obligation[] {
   const { job, vehicle, counters } = book.file;
   const counter = counters.some((c) => c.jobId === job.id);
   return [
-    obligation('bookin', 'bookin:complaint', 'The complaint, in the owner’s words', job.complaint.trim() !== ''),
+    ...(job.kind === 'fluid' ? [] : [obligation('bookin', 'bookin:complaint', 'The complaint, in the owner’s words', job.complaint.trim() !== '')]),
     obligation('bookin', 'bookin:wants', 'What the owner wants', job.wants.trim() !== ''),
     ...(vehicle.distanceUnit === 'none' ? [] : [obligation('bookin', 'bookin:counter', 'Distance run, read off the counter', counter)]),
     obligation('bookin', 'bookin:scope', 'Corners taken in', job.scopeCorners.length > 0 || job.kind === 'fluid'),

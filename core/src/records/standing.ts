@@ -26,7 +26,8 @@ export function partIn(slotId: string, partEvents: readonly PartEvent[]): string
   let sitting: string | null = null;
   for (const e of inOrder(partEvents)) {
     if (e.slotId === slotId && (e.kind === 'found' || e.kind === 'fitted')) sitting = e.partId;
-    else if (e.partId === sitting && (e.kind === 'removed' || e.kind === 'sent' || e.kind === 'scrapped')) sitting = null;
+    else if (e.partId === sitting && (e.kind === 'removed' || e.kind === 'sent' || e.kind === 'returned' || e.kind === 'scrapped'))
+      sitting = null;
     else if (e.partId === sitting && e.kind === 'fitted' && e.slotId !== slotId) sitting = null;
   }
   return sitting;

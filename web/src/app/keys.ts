@@ -2,7 +2,7 @@ import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { STAGES } from '@dauer/core';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { isTyping } from '../fittings/typing.ts';
+import { captureTyping, isTyping } from '../fittings/typing.ts';
 
 /** All keys, as `?` lists them. Letters go by physical key and can be switched off in Shop. */
 export const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
@@ -56,6 +56,7 @@ export function useGlobalKeys(search: () => void): void {
         event.metaKey ||
         event.altKey ||
         isTyping(event.target) ||
+        captureTyping.value ||
         document.querySelector('.v-overlay--active [role="dialog"], .v-overlay--active .dialog')
       )
         return;

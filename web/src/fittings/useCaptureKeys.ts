@@ -1,7 +1,7 @@
 import { useEventListener } from '@vueuse/core';
-import type { Ref } from 'vue';
+import { onScopeDispose, type Ref, watch } from 'vue';
 import { GaugeBurst } from './gaugeBurst.ts';
-import { isTyping } from './typing.ts';
+import { captureTyping, isTyping } from './typing.ts';
 
 export interface CaptureActs {
   readonly take: (text: string) => void;
@@ -81,5 +81,7 @@ export function useCaptureKeys(typed: Ref<string>, acts: CaptureActs): void {
     }
     return typed.value !== before;
   }
+  watch(typed, (text) => (captureTyping.value = text !== ''), { flush: 'sync' });
+  onScopeDispose(() => (captureTyping.value = false));
   useEventListener(window, 'keydown', onKey, { capture: true });
 }

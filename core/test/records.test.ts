@@ -1,0 +1,473 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  bleedOrder,
+  buildLayout,
+  checkLayout,
+  type Corner,
+  deriveJob,
+  type EventBase,
+  type Finding,
+  GENERIC_LIMITS,
+  type JobFile,
+  type Layout,
+  type LimitVersion,
+  meaningOf,
+  nextAct,
+  openBook,
+  optionsOf,
+  partIn,
+  type PartEvent,
+  pathFromMaster,
+  plannedPositions,
+  type Reading,
+  type ReadingSet,
+  sentence,
+  takenBackIds,
+  TEMPLATES,
+  walk,
+  whereabouts,
+  buildSheet,
+  parseQuantity,
+  type OptionId,
+} from '../src/index.ts';
+
+let counter = 0;
+const id = (): string => `id-${String((counter += 1)).padStart(6, '0')}`;
+const base = (minute: number, over: Partial<EventBase> = {}): EventBase => ({
+  id: id(),
+  jobId: 'job',
+  authorId: 'ann',
+  device: 'd',
+  happenedAt: new Date(Date.UTC(2026, 0, 1) + minute * 60000).toISOString(),
+  recordedAt: '',
+  corrects: null,
+  ...over,
+});
+const NOW = '2026-06-01T00:00:00.000Z';
+
+const LIMIT: LimitVersion = {
+  ...GENERIC_LIMITS[0]!,
+  id: 'lim',
+  seriesId: 'lim',
+  characteristic: 'rotor_thickness',
+  scope: 'vehicle',
+  appliesTo: 'car',
+  bound: 'lower',
+  nominal: 12.7,
+  machineTo: 11.4,
+  at: 11,
+  source: 'maker',
+  gravity: 'safety',
+  sourceText: 'works manual',
+  axle: 'front',
+  checkedBy: null,
+};
+
+class Told {
+  readonly layout: Layout = buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id);
+  readonly file: { -readonly [K in keyof JobFile]: JobFile[K] };
+  private minute = 1;
+  constructor(corners: readonly Corner[] = ['FL'], limits: readonly LimitVersion[] = [LIMIT]) {
+    const found: PartEvent[] = this.layout.slots.map((s) => ({
+      ...base(0),
+      partId: `part:${s.id}`,
+      kind: 'found',
+      slotId: s.id,
+      note: '',
+    }));
+    this.file = {
+      job: {
+        id: 'job',
+        vehicleId: 'car',
+        kind: 'overhaul',
+        complaint: 'Judder',
+        wants: 'None',
+        fluidKnown: '',
+        promised: null,
+        scopeCorners: corners,
+        openedAt: NOW,
+        openedBy: 'ann',
+        version: 1,
+      },
+      vehicle: {
+        id: 'car',
+        tag: 'V 1',
+        name: 'Car',
+        make: 'Tavell',
+        model: 'Corrie',
+        year: 1971,
+        variant: null,
+        body: '',
+        use: 'seasonal',
+        climate: 'temperate',
+        storage: 'dry',
+        standsYears: null,
+        distanceUnit: 'km',
+        ownerId: null,
+        version: 1,
+      },
+      layout: this.layout,
+      parts: this.layout.slots.map((s) => ({ id: `part:${s.id}`, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' })),
+      partEvents: found,
+      sets: [],
+      readings: [],
+      takeBacks: [],
+      findings: [],
+      observations: [],
+      decisions: [],
+      operations: [],
+      operationEvents: [],
+      torques: [],
+      bleedPulls: [],
+      fluidServices: [],
+      proofs: [],
+      acceptances: [],
+      cautionAcks: [],
+      counters: [],
+      limits,
+      gauges: [],
+      people: [{ id: 'ann', name: 'Ann', initials: 'A', role: 'lead', active: true }],
+      pastJobs: [],
+      release: null,
+    };
+  }
+  slot(kind: string, corner: Corner | null = 'FL'): string {
+    return this.layout.slots.find((s) => s.kind === kind && s.corner === corner)!.id;
+  }
+  next(): number {
+    return (this.minute += 1);
+  }
+  gauge(slotId: string, figures: readonly string[], over: Partial<ReadingSet> = {}): ReadingSet {
+    const set: ReadingSet = {
+      ...base(this.next()),
+      slotId,
+      partId: partIn(slotId, this.file.partEvents),
+      measurement: 'rotor_thickness',
+      phase: 'as_found',
+      surface: 'clean',
+      cold: true,
+      averages: false,
+      count: figures.length,
+      ...over,
+    };
+    this.file.sets = [...this.file.sets, set];
+    plannedPositions(set.measurement, set.count).forEach((p, i) => {
+      const typed = figures[i];
+      if (typed !== undefined) this.read(set, p.angleDeg, p.frame, p.place, typed);
+    });
+    return set;
+  }
+  read(set: ReadingSet, angleDeg: number | null, frame: Reading['frame'], place: string | null, typed: string): Reading {
+    const q = parseQuantity(typed, 'length', 'mm');
+    const r: Reading = {
+      ...base(this.next()),
+      setId: set.id,
+      frame,
+      angleDeg,
+      place,
+      pass: 1,
+      gaugeVersionId: null,
+      typed,
+      unit: 'mm',
+      canonical: q.canonical,
+      resolution: q.resolution,
+      fraction: q.fraction,
+    };
+    this.file.readings = [...this.file.readings, r];
+    return r;
+  }
+  find(slotId: string, over: Partial<Finding> = {}): Finding {
+    const f: Finding = {
+      ...base(this.next()),
+      slotId,
+      partId: partIn(slotId, this.file.partEvents),
+      words: 'seen',
+      severity: 'note',
+      cleaning: 'after',
+      rulesOut: [],
+      settles: null,
+      ...over,
+    };
+    this.file.findings = [...this.file.findings, f];
+    return f;
+  }
+  part(slotId: string, kind: PartEvent['kind'], partId = partIn(slotId, this.file.partEvents) ?? ''): void {
+    this.file.partEvents = [...this.file.partEvents, { ...base(this.next()), partId, kind, slotId, note: '' }];
+  }
+  decide(slotId: string, option: OptionId): void {
+    this.file.decisions = [...this.file.decisions, { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null }];
+  }
+  takeBack(corrects: string): void {
+    this.file.takeBacks = [...this.file.takeBacks, base(this.next(), { corrects })];
+  }
+  component(slotId: string) {
+    return deriveJob(this.file, NOW).components.find((c) => c.slot.id === slotId)!;
+  }
+}
+
+describe('layouts', () => {
+  for (const t of TEMPLATES) {
+    it(`${t.name}: nothing wrong with it`, () => {
+      const layout = buildLayout(t.id, 'l', 'v', id);
+      expect(checkLayout(layout)).to.deep.equal([]);
+      for (const s of layout.slots.filter((x) => x.kind === 'bleeder'))
+        expect(pathFromMaster(layout, s.parentId!)[0]).to.not.equal(undefined);
+    });
+  }
+  it('says what is wrong: an open end, a wheel no line reaches', () => {
+    const layout = buildLayout('coupe_disc_disc_tandem_servo', 'l', 'v', id);
+    const [first] = layout.connections;
+    expect(checkLayout({ ...layout, connections: [{ ...first!, to: 'nothing' }] }).map((f) => f.code)).to.include.members([
+      'dangling',
+      'unreached',
+    ]);
+    expect(checkLayout({ ...layout, slots: layout.slots.filter((s) => s.kind !== 'master_cylinder') }).map((f) => f.code)).to.include(
+      'no_cylinder',
+    );
+  });
+  it('bleeds the clutch first, then the circuit with the longest path, from far to near', () => {
+    const order = bleedOrder(buildLayout('saloon_disc_drum_single', 'l', 'v', id));
+    expect(order.map((s) => s.bleeder.corner)).to.deep.equal([null, 'RL', 'RR', 'FL', 'FR']);
+    const brakes = order.slice(1).map((s) => s.lengthMm);
+    expect([...brakes].sort((a, b) => b - a)).to.deep.equal(brakes);
+  });
+  it('walks along the hydraulics by arrow, and stays where nothing lies that way', () => {
+    const layout = buildLayout('coupe_disc_disc_tandem_servo', 'l', 'v', id);
+    const [pedal, servo] = ['pedal', 'servo'].map((k) => layout.slots.find((s) => s.kind === k)!.id);
+    const places = new Map([
+      [pedal!, { x: 0, y: 50 }],
+      [servo!, { x: 0, y: 0 }],
+    ]);
+    expect(walk(layout, pedal!, 'up', places)).to.equal(servo);
+    expect(walk(layout, servo!, 'up', places)).to.equal(null);
+  });
+});
+
+describe('what stands', () => {
+  it('a take-back of a take-back restores what was taken back, to any depth', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 8 }), (depth) => {
+        const chain = Array.from({ length: depth }, (_, i) => base(i, { id: `t${i}`, corrects: i === 0 ? 'reading' : `t${i - 1}` }));
+        expect(takenBackIds(chain).has('reading')).to.equal(depth % 2 === 1);
+      }),
+    );
+  });
+  it('does not depend on the order in which events arrive', () => {
+    const t = new Told();
+    const set = t.gauge(t.slot('rotor'), ['12.1', '12.0', '12.2', '12.3', '12.4', '12.1', '12.1', '12.0']);
+    t.read(set, 0, 'rotor_mark', 'outer ring', '11.9');
+    t.find(t.slot('hose'), { severity: 'watch' });
+    t.takeBack(t.file.readings[1]!.id);
+    const straight = deriveJob(t.file, NOW);
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...t.file.readings], { minLength: t.file.readings.length }), (readings) => {
+        const mixed = deriveJob({ ...t.file, readings, partEvents: [...t.file.partEvents].reverse() }, NOW);
+        expect(mixed.obligations).to.deep.equal(straight.obligations);
+        expect(mixed.components.map((c) => c.verdict)).to.deep.equal(straight.components.map((c) => c.verdict));
+      }),
+      { numRuns: 30 },
+    );
+  });
+  it('the newest reading of a position counts, or the mean where the set averages', () => {
+    const t = new Told();
+    const set = t.gauge(t.slot('rotor'), ['12.0', '12.0', '12.0', '12.0']);
+    t.read(set, 0, 'rotor_mark', 'outer ring', '11.8');
+    expect(openBook(t.file).reduced(set)[0]!.value).to.equal(11.8);
+    t.file.sets = [{ ...set, averages: true }];
+    expect(openBook(t.file).taken({ ...set, averages: true })[0]!.value).to.be.closeTo(11.9, 1e-9);
+  });
+  it('a part is where its newest event puts it, and never in two places', () => {
+    const kinds = ['removed', 'fitted', 'sent', 'returned', 'scrapped'] as const;
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.constantFrom(...kinds), fc.constantFrom('s1', 's2')), { maxLength: 12 }), (story) => {
+        const events: PartEvent[] = [
+          { ...base(0), partId: 'p', kind: 'found', slotId: 's1', note: '' },
+          ...story.map(([kind, slotId], i): PartEvent => ({
+            ...base(i + 1),
+            partId: 'p',
+            kind,
+            slotId: kind === 'fitted' ? slotId : null,
+            note: '',
+          })),
+        ];
+        const sits = ['s1', 's2'].filter((s) => partIn(s, events) === 'p');
+        expect(sits.length).to.be.at.most(1);
+        const where = whereabouts('p', events);
+        expect(sits).to.deep.equal(where.at === 'slot' ? [where.slotId] : []);
+      }),
+    );
+  });
+});
+
+describe('a component', () => {
+  it('is not gauged until the least positions are taken; a figure past its limit speaks at once', () => {
+    const t = new Told();
+    t.gauge(t.slot('rotor'), ['12.1', '12.0', '12.2']);
+    expect(t.component(t.slot('rotor')).judged.find((j) => j.characteristic.id === 'rotor_thickness')?.verdict).to.equal('not_gauged');
+    const u = new Told();
+    u.gauge(u.slot('rotor'), ['10.90']);
+    expect(u.component(u.slot('rotor')).judged[0]?.verdict).to.equal('past');
+  });
+  it('criteria do not average: one bad finding on a rotor of full thickness rejects it', () => {
+    const t = new Told();
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '12.60'),
+    );
+    t.find(t.slot('rotor'), { severity: 'reject', words: 'Blue', rulesOut: ['use_again'] });
+    const c = t.component(t.slot('rotor'));
+    expect(c.verdict).to.equal('past');
+    expect(optionsOf('rotor', c.judged, c.findings, null).find((o) => o.id === 'use_again')?.ruledOut).to.include('Blue');
+  });
+  it('a figure taken dirty closes nothing', () => {
+    const t = new Told();
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '12.60'),
+      { surface: 'dirty' },
+    );
+    expect(t.component(t.slot('rotor')).required.find((r) => r.measurement.id === 'rotor_thickness')?.done).to.equal(false);
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '12.60'),
+    );
+    expect(t.component(t.slot('rotor')).required.find((r) => r.measurement.id === 'rotor_thickness')?.done).to.equal(true);
+  });
+  it('figures go with the part: a new one in the place is not gauged', () => {
+    const t = new Told();
+    const slot = t.slot('rotor');
+    t.gauge(
+      slot,
+      Array.from({ length: 8 }, () => '10.80'),
+    );
+    expect(t.component(slot).verdict).to.equal('past');
+    t.decide(slot, 'replace');
+    t.part(slot, 'removed');
+    expect(t.component(slot).verdict).to.equal(null);
+    t.file.parts = [...t.file.parts, { id: 'new', tag: 'P 1', kind: 'rotor', name: 'Rotor', partNumber: null, note: '' }];
+    t.part(slot, 'fitted', 'new');
+    expect(t.component(slot).verdict).to.equal('not_gauged');
+    t.gauge(
+      slot,
+      Array.from({ length: 8 }, () => '12.70'),
+      { phase: 'as_fitted', partId: 'new' },
+    );
+    expect(t.component(slot).judged.map((j) => j.partId)).to.deep.equal(['new', 'new']);
+  });
+  it('after machining it is judged against machine-to, not discard', () => {
+    const t = new Told();
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '11.20'),
+      { phase: 'after_machining' },
+    );
+    const j = t.component(t.slot('rotor')).judged.find((x) => x.characteristic.id === 'rotor_thickness')!;
+    expect(j.verdict).to.equal('past');
+    expect(sentence(j)).to.include('machine-to figure');
+  });
+  it('a doubt is settled by a later finding that names it, and only by that', () => {
+    const t = new Told();
+    const doubt = t.find(t.slot('hose'), { severity: 'doubt' });
+    t.find(t.slot('hose'));
+    expect(t.component(t.slot('hose')).verdict).to.equal('cant_tell');
+    t.find(t.slot('hose'), { settles: doubt.id });
+    expect(t.component(t.slot('hose')).verdict).to.equal('holds');
+  });
+  it('two limits of one rank: the worse verdict, and the conflict is said', () => {
+    const t = new Told(['FL'], [LIMIT, { ...LIMIT, id: 'other', seriesId: 'other', at: 12.65 }]);
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '12.60'),
+    );
+    const j = t.component(t.slot('rotor')).judged.find((x) => x.characteristic.id === 'rotor_thickness')!;
+    expect([j.verdict, j.conflict]).to.deep.equal(['past', true]);
+  });
+  it('says what was found, what it means and what to do next, in whole sentences', () => {
+    const t = new Told();
+    for (const figures of [
+      [],
+      ['12.6', '12.6'],
+      Array.from({ length: 8 }, () => '12.6'),
+      Array.from({ length: 8 }, () => '10.6'),
+      Array.from({ length: 8 }, () => '11.00'),
+    ]) {
+      const u = new Told();
+      if (figures.length > 0) u.gauge(u.slot('rotor'), figures);
+      const c = u.component(u.slot('rotor'));
+      const m = meaningOf(c.judged, null, ['Runout']);
+      for (const text of [m.found, m.means, m.next]) expect(text).to.match(/^[A-Z0-9].*\.$/s);
+      for (const j of c.judged) expect(sentence(j)).to.match(/[.]$/);
+    }
+    expect(t.component(t.slot('rotor')).verdict).to.equal('not_gauged');
+  });
+});
+
+describe('a job', () => {
+  it('stands in the earliest stage with something open, and what it owes shrinks as it is done', () => {
+    const t = new Told();
+    const open = (): number => deriveJob(t.file, NOW).blocks.length;
+    const before = open();
+    expect(deriveJob(t.file, NOW).stage).to.equal('bookin');
+    expect(nextAct(deriveJob(t.file, NOW))?.key).to.equal('bookin:counter');
+    t.file.counters = [{ ...base(1), vehicleId: 'car', typed: '1', km: 1 }];
+    expect(open()).to.equal(before - 1);
+    expect(deriveJob(t.file, NOW).stage).to.equal('trace');
+    t.find(t.slot('caliper'));
+    expect(open()).to.equal(before - 2);
+  });
+  it('is never released by a tick while a safety figure is past', () => {
+    const t = new Told();
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '10.80'),
+    );
+    const block = deriveJob(t.file, NOW).blocks.find((b) => b.key.startsWith('verdict:'))!;
+    expect(block.acceptBy).to.equal(null);
+    t.file.acceptances = [{ ...base(99), obligation: block.key, reason: 'because' }];
+    expect(deriveJob(t.file, NOW).blocks.map((b) => b.key)).to.include(block.key);
+  });
+  it('a missing limit blocks until a lead accepts it by name', () => {
+    const t = new Told(['FL'], []);
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '12.60'),
+    );
+    const block = deriveJob(t.file, NOW).blocks.find((b) => b.key.endsWith(':rotor_thickness'))!;
+    expect(block.acceptBy).to.equal('lead');
+    t.file.acceptances = [{ ...base(99), obligation: block.key, reason: 'measured against the other side' }];
+    expect(deriveJob(t.file, NOW).blocks.map((b) => b.key)).to.not.include(block.key);
+  });
+  it('bleeding waits while a hydraulic part is off', () => {
+    const t = new Told();
+    t.decide(t.slot('hose'), 'replace');
+    t.part(t.slot('hose'), 'removed');
+    const bleed = deriveJob(t.file, NOW).obligations.filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid');
+    expect(bleed.map((o) => o.state)).to.deep.equal(['waiting', 'waiting']);
+    expect(bleed[0]?.why).to.include('front left hose');
+  });
+  it('what is out of scope obliges nothing', () => {
+    const state = deriveJob(new Told(['FL']).file, NOW);
+    const others = state.components.filter((c) => !c.inScope).map((c) => c.slot.id);
+    expect(state.obligations.filter((o) => o.slotId !== null && others.includes(o.slotId))).to.deep.equal([]);
+    expect(others.length).to.be.above(10);
+  });
+  it('the sheet carries every judged figure with its limit, source and uncertainty', () => {
+    const t = new Told();
+    t.gauge(
+      t.slot('rotor'),
+      Array.from({ length: 8 }, () => '12.60'),
+    );
+    const sheet = buildSheet(deriveJob(t.file, NOW), NOW);
+    const line = sheet.figures.find((f) => f.characteristic === 'Rotor thickness')!;
+    expect(line).to.include({
+      figure: '12.60 mm',
+      limit: 'at least 11.00 mm',
+      verdict: 'Holds',
+      takenBy: 'Ann',
+      place: 'Front left rotor',
+    });
+    expect(line.source).to.include('works manual, unchecked');
+    expect(line.uncertainty).to.match(/^±0\.\d+ mm$/);
+  });
+});

@@ -1,0 +1,227 @@
+import { demoBundle } from '@dauer/demo';
+import { deriveJob, type JobFile } from '@dauer/core';
+import { expect } from 'chai';
+import { v7 } from 'uuid';
+import { type Booked, bookIn, openShop, PASSWORD, type Shop } from './harness.ts';
+
+describe('handing back', () => {
+  let shop: Shop;
+  let car: Booked;
+  before(async () => {
+    shop = await openShop();
+    car = await bookIn(shop.technician, 'coupe_disc_disc_tandem_servo', {
+      kind: 'fluid',
+      complaint: '',
+      wants: 'Fluid change',
+      scopeCorners: [],
+    });
+  });
+  after(() => shop.close());
+
+  const release = (password = PASSWORD, id = v7()) =>
+    shop.lead.ask<{
+      code: string;
+      id: string;
+      blocks: { key: string; stage: string; what: string }[];
+      sheet: { fluid: { text: string }[] };
+      ownWork: boolean;
+    }>('POST', `/api/jobs/${car.jobId}/release`, { id, password });
+
+  it('is refused while anything blocks, and names all of it', async () => {
+    const answer = await release();
+    expect([answer.status, answer.body.code]).to.deep.equal([409, 'blocked']);
+    const keys = answer.body.blocks.map((b) => b.key);
+    expect(keys).to.include.members(['bookin:counter', 'bleed:fluid', 'proof:pedal_hold', 'proof:road']);
+    expect(answer.body.blocks.filter((b) => b.stage === 'bleed')).to.have.length(5);
+  });
+
+  it('asks for the password again', async () => {
+    expect((await release('something else')).body.code).to.equal('wrong_password');
+  });
+
+  it('what does not block cannot be accepted, and what is answered by work is no waiver', async () => {
+    const accept = (obligation: string) => shop.lead.event<'acceptances'>(car.jobId, 'acceptances', { obligation, reason: 'because' });
+    expect((await accept('verdict:nothing')).body.code).to.equal('nothing_to_accept');
+    expect((await accept('proof:pedal_hold')).body.code).to.equal('no_waiver');
+  });
+
+  it('a complaint that is still the same goes home only by a lead’s reason', async () => {
+    const other = await bookIn(shop.technician, 'utility_rods', { kind: 'fluid', complaint: 'Squeals', wants: 'Quiet', scopeCorners: [] });
+    await shop.technician.event<'proofs'>(other.jobId, 'proofs', {
+      item: 'complaint',
+      slotId: null,
+      corner: null,
+      result: 'same',
+      note: '',
+    });
+    const accept = (who: typeof shop.lead) =>
+      who.event<'acceptances'>(other.jobId, 'acceptances', { obligation: 'proof:complaint', reason: 'Owner will live with it' });
+    expect((await accept(shop.technician)).body.code).to.equal('role');
+    expect((await accept(shop.lead)).status).to.equal(200);
+    const state = deriveJob(await shop.reader.file(other.jobId), new Date().toISOString());
+    expect(state.blocks.map((b) => b.key)).to.not.include('proof:complaint');
+  });
+
+  async function finish(): Promise<void> {
+    const t = shop.technician;
+    await t.event<'counters'>(car.jobId, 'counters', { typed: '79,400 km', unit: 'km' });
+    await t.event<'fluidServices'>(car.jobId, 'fluid-services', {
+      product: 'Class 4 fluid',
+      fluidClass: '4',
+      batch: 'L 1',
+      lowMoisture: false,
+    });
+    for (const b of car.layout.slots.filter((s) => s.kind === 'bleeder'))
+      await t.event<'bleedPulls'>(car.jobId, 'bleed-pulls', {
+        slotId: b.id,
+        volumeTyped: '120 ml',
+        colour: 'clear',
+        air: 'none',
+        closed: true,
+      });
+    const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
+    for (const item of state.situation.proofItems)
+      await t.event<'proofs'>(car.jobId, 'proofs', { item: item.item, slotId: null, corner: item.corner, result: 'passed', note: '' });
+  }
+
+  it('a bleeder left open, dark or airy is not bled', async () => {
+    const [bleeder] = car.layout.slots.filter((s) => s.kind === 'bleeder');
+    for (const wrong of [{ closed: false }, { colour: 'dark' as const }, { air: 'bubbles' as const }]) {
+      await shop.technician.event<'bleedPulls'>(car.jobId, 'bleed-pulls', {
+        slotId: bleeder!.id,
+        volumeTyped: '50',
+        colour: 'clear',
+        air: 'none',
+        closed: true,
+        ...wrong,
+      });
+      const state = deriveJob(await shop.reader.file(car.jobId), new Date().toISOString());
+      expect(state.obligations.find((o) => o.key === `bleed:${bleeder!.id}`)?.state).to.equal('open');
+    }
+  });
+
+  it('is written once, and a repeat is answered the same', async () => {
+    await finish();
+    const id = v7();
+    const [first, twin] = await Promise.all([release(PASSWORD, id), release(PASSWORD, id)]);
+    expect([first.status, twin.status]).to.deep.equal([200, 200]);
+    expect(twin.body).to.deep.equal(first.body);
+    expect(first.body.sheet.fluid[0]?.text).to.include('Class 4 fluid');
+    expect(first.body.ownWork).to.equal(false);
+    expect((await release()).body.code).to.equal('released');
+  });
+
+  it('after it, nothing is added; a repeat of what was there before is still answered', async () => {
+    const file = await shop.reader.file(car.jobId);
+    const known = file.counters[0]!;
+    const late = await shop.technician.event<'findings'>(car.jobId, 'findings', {
+      slotId: car.slot('hose', 'FL'),
+      partId: null,
+      words: 'too late',
+      severity: 'note',
+      cleaning: 'after',
+      rulesOut: [],
+      settles: null,
+    });
+    expect([late.status, late.body.code]).to.deep.equal([409, 'released']);
+    const fluid = file.fluidServices[0]!;
+    const again = await shop.technician.ask<{ status: string }>('POST', `/api/jobs/${car.jobId}/fluid-services`, {
+      id: fluid.id,
+      happenedAt: fluid.happenedAt,
+      device: fluid.device,
+      product: fluid.product,
+      fluidClass: fluid.fluidClass,
+      batch: fluid.batch,
+      lowMoisture: fluid.lowMoisture,
+    });
+    expect([again.status, again.body.status]).to.deep.equal([200, 'already_stored']);
+    expect(known.km).to.equal(79400);
+  });
+
+  it('a new complaint is a new job, which names the old', async () => {
+    const id = v7();
+    const answer = await shop.technician.ask('POST', `/api/vehicles/${car.vehicleId}/jobs`, {
+      id,
+      kind: 'inspection',
+      complaint: 'Spongy',
+      wants: '',
+      fluidKnown: '',
+      promised: null,
+      scopeCorners: ['FL'],
+    });
+    expect(answer.status).to.equal(200);
+    const file = await shop.reader.file(id);
+    expect(file.pastJobs.map((p) => p.id)).to.deep.equal([car.jobId]);
+    expect(file.fluidServices).to.have.length(1);
+  });
+});
+
+describe('the import', () => {
+  let shop: Shop;
+  const bundle = demoBundle(Date.now(), PASSWORD);
+  before(async () => {
+    shop = await openShop();
+    const id = (await shop.lead.ask<{ person: { id: string } }>('GET', '/api/me')).body.person.id;
+    const text = JSON.stringify(bundle);
+    const lead = /"enteredBy":"([^"]+)"/.exec(text)?.[1] ?? '';
+    Object.assign(bundle, JSON.parse(text.replaceAll(lead, id)));
+  });
+  after(() => shop.close());
+
+  it('takes the whole demonstration shop, and the same again without doubles', async () => {
+    const first = await shop.lead.ask<{ written: number; known: number }>('POST', '/api/import', bundle);
+    expect(first.status, JSON.stringify(first.body)).to.equal(200);
+    const again = await shop.lead.ask<{ written: number; known: number }>('POST', '/api/import', { ...bundle, events: {}, releases: [] });
+    expect([again.status, again.body.written]).to.deep.equal([200, 0]);
+  });
+
+  it('is all or nothing', async () => {
+    const broken = structuredClone(bundle);
+    const [job] = broken.jobs!;
+    broken.vehicles = [];
+    broken.jobs = [{ ...job!, id: v7(), vehicleId: v7() }];
+    broken.parts = [{ id: v7(), tag: 'P 9999', kind: 'rotor', name: 'x', partNumber: null, note: '' }];
+    broken.events = {};
+    broken.releases = [];
+    expect((await shop.lead.ask('POST', '/api/import', broken)).status).to.equal(422);
+    expect((await shop.lead.ask<unknown[]>('GET', '/api/search?q=P%209999')).body).to.have.length(0);
+  });
+
+  it('the yard stands as the shop’s own derivation says', async () => {
+    const yard = (
+      await shop.reader.ask<{
+        jobs: { jobId: string; stage: string; share: number; blocks: number; vehicle: { tag: string } }[];
+        fluid: { tag: string; due: string }[];
+      }>('GET', '/api/yard')
+    ).body;
+    expect(yard.jobs.map((j) => j.vehicle.tag).sort()).to.deep.equal(['V 059', 'V 063', 'V 068', 'V 071']);
+    for (const j of yard.jobs) {
+      const state = deriveJob(await shop.reader.file(j.jobId), new Date().toISOString());
+      expect([j.stage, j.share, j.blocks]).to.deep.equal([state.stage, state.share, state.blocks.length]);
+    }
+    expect(yard.fluid.map((f) => f.due)).to.deep.equal(yard.fluid.map((f) => f.due).sort());
+  });
+
+  it('a rotor carries its life: a rate of wear from its former figures', async () => {
+    const { jobs } = (await shop.reader.ask<{ jobs: { jobId: string; vehicle: { tag: string } }[] }>('GET', '/api/yard')).body;
+    const file: JobFile = await shop.reader.file(jobs.find((j) => j.vehicle.tag === 'V 071')!.jobId);
+    const state = deriveJob(file, new Date().toISOString());
+    const rotor = state.components.find((c) => c.slot.kind === 'rotor' && c.slot.corner === 'FL')!;
+    const thickness = rotor.judged.find((j) => j.characteristic.id === 'rotor_thickness')!;
+    expect(thickness.wear?.pointsUsed).to.equal(2);
+    expect(thickness.wear?.slope).to.be.closeTo((12.066 - 12.701) / (79400 - 41200), 1e-9);
+    const part = (await shop.reader.ask<{ life: { what: string }[]; place: string }>('GET', `/api/parts/${rotor.part!.id}`)).body;
+    expect(part.life.map((l) => l.what)).to.include('Fitted: new, pair');
+    expect(part.place).to.equal('Front left rotor');
+  });
+
+  it('a tag is bound once', async () => {
+    const file = await shop.reader.file((await shop.reader.ask<{ jobs: { jobId: string }[] }>('GET', '/api/yard')).body.jobs[0]!.jobId);
+    const [first, second] = file.parts.filter((p) => p.tag === null);
+    const bind = (id: string, tag: string) =>
+      shop.technician.ask<{ code: string; tag: string }>('POST', `/api/parts/${id}/tag`, { tag, partNumber: null });
+    expect((await bind(first!.id, 'P 7000')).body.tag).to.equal('P 7000');
+    expect((await bind(second!.id, 'P 7000')).body.code).to.equal('already_used');
+    expect((await bind(first!.id, 'P 7001')).body.code).to.equal('tagged');
+  });
+});
