@@ -35,6 +35,7 @@ export class House {
   }
   /** The server dies without a word. */
   async killServer(): Promise<void> {
+    if (this.server.exited()) return;
     const gone = new Promise<void>((resolve) => this.server.onExit(() => resolve()));
     this.server.child.kill('SIGKILL');
     await gone;
@@ -82,21 +83,6 @@ export async function typeFigures(page: Page, figures: readonly string[]): Promi
     await page.keyboard.type(f, { delay: 25 });
     await page.keyboard.press('Enter');
   }
-}
-
-/** Types as a gauge does: all within a few milliseconds. */
-export async function gaugeTypes(page: Page, figure: string): Promise<void> {
-  await page.evaluate((text) => {
-    const target = document.activeElement ?? document.body;
-    for (const key of [...text, 'Enter']) {
-      const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
-      const went = target.dispatchEvent(event);
-      if (went && key.length === 1 && (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement)) {
-        target.value += key;
-        target.dispatchEvent(new Event('input', { bubbles: true }));
-      }
-    }
-  }, figure);
 }
 
 /** Waits until nothing is kept on this device only. */

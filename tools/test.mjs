@@ -60,7 +60,8 @@ await run(async () => {
   const bin = (name) => join('node_modules', '.bin', name);
   if (wanted('lint')) check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
   if (wanted('types')) {
-    check('types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.json']);
+    check('types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.node.json']);
+    check('types of the browser tests', bin('tsc'), ['-p', 'tsconfig.json']);
     check('types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json']);
   }
   if (wanted('rules'))

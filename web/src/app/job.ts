@@ -23,7 +23,10 @@ export const useJob = defineStore('job', () => {
     today.value = new Date().toISOString();
   }, 60000);
 
+  /** How many events went into the book since this page was opened. */
+  let written = 0;
   outbox.whenStored((item, record) => {
+    written += 1;
     if (file.value?.job.id === item.jobId) file.value = withRecord(file.value, item.family, record as Recorded<EventFamily>);
     if (item.family === 'partEvents') void refresh();
   });
@@ -39,7 +42,10 @@ export const useJob = defineStore('job', () => {
     }
     problem.value = null;
     try {
-      file.value = await call('job', { params: { jobId } });
+      const before = written;
+      const read = await call('job', { params: { jobId } });
+      // Something went in while the job was being read: it may be in neither.
+      file.value = before === written ? read : await call('job', { params: { jobId } });
     } catch (error) {
       problem.value = sentenceOf(error);
     }

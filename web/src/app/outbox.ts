@@ -45,16 +45,32 @@ export const useOutbox = defineStore('outbox', () => {
   function whenStored(f: (item: Waiting, record: unknown) => void): void {
     stored = f;
   }
-  /** Keeps an event. It counts as taken, and is shown, only once it is safe on this device. */
-  async function keep(item: Waiting): Promise<void> {
-    const plain = copyOf(item);
-    if (db) {
+  /** The key under which this device holds an event for good; none where its storage fails, and the page alone holds it. */
+  async function storeDurably(plain: Waiting): Promise<number | undefined> {
+    if (!db) return undefined;
+    try {
       const tx = db.transaction('outbox', 'readwrite', { durability: 'strict' });
       const seq = await tx.store.add(plain);
       await tx.done;
+      return seq;
+    } catch {
+      trouble.value = 'This device cannot store what is taken; keep the page open until it is sent.';
+      return undefined;
+    }
+  }
+  let queue: Promise<void> = Promise.resolve();
+  /**
+   * Keeps an event. It counts as taken, and is shown, only once it is safe on this device; one after the
+   * other, so that a reading never overtakes its set.
+   */
+  function keep(item: Waiting): Promise<void> {
+    const plain = copyOf(item);
+    queue = queue.then(async () => {
+      const seq = await storeDurably(plain);
       items.value.push({ ...plain, seq });
-    } else items.value.push(plain);
-    void flush();
+      void flush();
+    });
+    return queue;
   }
   async function forget(item: Waiting): Promise<void> {
     items.value = items.value.filter((i) => i.body.id !== item.body.id);

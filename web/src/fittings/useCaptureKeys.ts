@@ -39,17 +39,18 @@ export function useCaptureKeys(typed: Ref<string>, acts: CaptureActs): void {
     event.stopImmediatePropagation();
   };
   function onKey(event: KeyboardEvent): void {
+    const { target } = event;
     const gauged = burst.feed(event.key, event.timeStamp);
-    if (burst.begun) guard.remember(event.target);
-    if (gauged !== null) {
+    if (burst.begun) guard.remember(target);
+    const elsewhere = event.ctrlKey || event.metaKey || event.altKey || document.querySelector('.v-overlay--active') !== null;
+    if (isTyping(target) || elsewhere) {
+      // A gauge is heard through a field or a dialog too. Where the bar has the keys, its own text counts, whole.
+      if (gauged === null) return;
       guard.restore();
       swallow(event);
       acts.take(gauged);
       return;
     }
-    const { target } = event;
-    const elsewhere = event.ctrlKey || event.metaKey || event.altKey || document.querySelector('.v-overlay--active') !== null;
-    if (isTyping(target) || elsewhere) return;
     if (target instanceof Element && target.closest('[data-map]') && event.key in STEPS) return;
     if (handle(event)) acts.typed();
   }

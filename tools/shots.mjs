@@ -1,0 +1,59 @@
+import { chmodSync, mkdirSync, mkdtempSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openBrowser } from './lib/browser.mjs';
+import { openCluster } from './lib/cluster.mjs';
+import { ensureBuilt, ensureModules, ensurePackages, freePort, ROOT } from './lib/machine.mjs';
+import { run, say, Stop } from './lib/say.mjs';
+import { startServer } from './lib/serve.mjs';
+
+/** Pictures of the main views, from the demonstration shop. */
+const VIEWS = [
+  ['yard', '/'],
+  ['gauge', 'V 071', 'gauge', 'rotor', 'FL'],
+  ['gauge-night', 'V 071', 'gauge', 'rotor', 'FL', { colorScheme: 'dark' }],
+  ['gauge-phone', 'V 071', 'gauge', 'rotor', 'FL', { viewport: { width: 390, height: 844 } }],
+  ['trace', 'V 068', 'trace'],
+  ['decide', 'V 071', 'decide'],
+  ['rebuild', 'V 063', 'rebuild'],
+  ['prove', 'V 071', 'prove'],
+];
+
+await run(async () => {
+  ensurePackages({ browser: true });
+  ensureModules();
+  ensureBuilt();
+  const home = mkdtempSync(join(tmpdir(), 'dauer-shots-'));
+  chmodSync(home, 0o755);
+  const cluster = await openCluster(join(home, 'c'), { durable: false });
+  const server = await startServer({ databaseUrl: cluster.database('dauer'), port: await freePort(47500), demo: true });
+  const browser = await openBrowser();
+  try {
+    const filled = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'demo/src/main.ts'), server.url], {
+      cwd: ROOT,
+      encoding: 'utf8',
+    });
+    if (filled.status !== 0) throw new Stop(filled.stderr);
+    const folder = join(ROOT, 'docs', 'screenshots');
+    mkdirSync(folder, { recursive: true });
+    for (const [name, place, stage, kind, corner, look] of VIEWS) {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', ...look });
+      await context.request.post(`${server.url}/api/sign-in`, { data: { login: 'ines', password: 'brakes-hold-lives' } });
+      const page = await context.newPage();
+      const yard = await (await context.request.get(`${server.url}/api/yard`)).json();
+      const job = yard.jobs.find((j) => j.vehicle.tag === place);
+      const slot = job?.layout.slots.find((s) => s.kind === kind && s.corner === corner);
+      await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
+      await page.locator('h1').first().waitFor();
+      await page.waitForLoadState('networkidle');
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      await context.close();
+      say(`docs/screenshots/${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await server.stop();
+    cluster.destroy();
+  }
+});
