@@ -77,7 +77,7 @@ const proofFields = {
   result: z.enum(['passed', 'failed', 'gone', 'less', 'same', 'not_tried']),
   note: words(500),
 };
-const acceptanceFields = { obligation: words(200).min(1), reason: z.string().trim().min(3).max(500) };
+const acceptanceFields = { obligation: words(400).min(1), reason: z.string().trim().min(3).max(500) };
 const cautionFields = { caution: words(60).min(1) };
 const partEventFields = {
   partId: id,

@@ -1,17 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  acceptanceKey,
   bleedOrder,
   buildLayout,
   checkLayout,
-  type Corner,
   deriveJob,
-  type EventBase,
-  type Finding,
-  GENERIC_LIMITS,
-  type JobFile,
-  type Layout,
-  type LimitVersion,
   meaningOf,
   nextAct,
   openBook,
@@ -19,192 +13,15 @@ import {
   partIn,
   type PartEvent,
   pathFromMaster,
-  plannedPositions,
-  type Reading,
-  type ReadingSet,
   sentence,
   takenBackIds,
   TEMPLATES,
   walk,
   whereabouts,
   buildSheet,
-  parseQuantity,
-  type OptionId,
 } from '../src/index.ts';
+import { base, id, LIMIT, NOW, Told } from './told.ts';
 
-let counter = 0;
-const id = (): string => `id-${String((counter += 1)).padStart(6, '0')}`;
-const base = (minute: number, over: Partial<EventBase> = {}): EventBase => ({
-  id: id(),
-  jobId: 'job',
-  authorId: 'ann',
-  device: 'd',
-  happenedAt: new Date(Date.UTC(2026, 0, 1) + minute * 60000).toISOString(),
-  recordedAt: '',
-  corrects: null,
-  ...over,
-});
-const NOW = '2026-06-01T00:00:00.000Z';
-
-const LIMIT: LimitVersion = {
-  ...GENERIC_LIMITS[0]!,
-  id: 'lim',
-  seriesId: 'lim',
-  characteristic: 'rotor_thickness',
-  scope: 'vehicle',
-  appliesTo: 'car',
-  bound: 'lower',
-  nominal: 12.7,
-  machineTo: 11.4,
-  at: 11,
-  source: 'maker',
-  gravity: 'safety',
-  sourceText: 'works manual',
-  axle: 'front',
-  checkedBy: null,
-};
-
-class Told {
-  readonly layout: Layout = buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id);
-  readonly file: { -readonly [K in keyof JobFile]: JobFile[K] };
-  private minute = 1;
-  constructor(corners: readonly Corner[] = ['FL'], limits: readonly LimitVersion[] = [LIMIT]) {
-    const found: PartEvent[] = this.layout.slots.map((s) => ({
-      ...base(0),
-      partId: `part:${s.id}`,
-      kind: 'found',
-      slotId: s.id,
-      note: '',
-    }));
-    this.file = {
-      job: {
-        id: 'job',
-        vehicleId: 'car',
-        kind: 'overhaul',
-        complaint: 'Judder',
-        wants: 'None',
-        fluidKnown: '',
-        promised: null,
-        scopeCorners: corners,
-        openedAt: NOW,
-        openedBy: 'ann',
-        version: 1,
-      },
-      vehicle: {
-        id: 'car',
-        tag: 'V 1',
-        name: 'Car',
-        make: 'Tavell',
-        model: 'Corrie',
-        year: 1971,
-        variant: null,
-        body: '',
-        use: 'seasonal',
-        climate: 'temperate',
-        storage: 'dry',
-        standsYears: null,
-        distanceUnit: 'km',
-        ownerId: null,
-        version: 1,
-      },
-      layout: this.layout,
-      parts: this.layout.slots.map((s) => ({ id: `part:${s.id}`, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' })),
-      partEvents: found,
-      sets: [],
-      readings: [],
-      takeBacks: [],
-      findings: [],
-      observations: [],
-      decisions: [],
-      operations: [],
-      operationEvents: [],
-      torques: [],
-      bleedPulls: [],
-      fluidServices: [],
-      proofs: [],
-      acceptances: [],
-      cautionAcks: [],
-      counters: [],
-      limits,
-      gauges: [],
-      people: [{ id: 'ann', name: 'Ann', initials: 'A', role: 'lead', active: true }],
-      pastJobs: [],
-      release: null,
-    };
-  }
-  slot(kind: string, corner: Corner | null = 'FL'): string {
-    return this.layout.slots.find((s) => s.kind === kind && s.corner === corner)!.id;
-  }
-  next(): number {
-    return (this.minute += 1);
-  }
-  gauge(slotId: string, figures: readonly string[], over: Partial<ReadingSet> = {}): ReadingSet {
-    const set: ReadingSet = {
-      ...base(this.next()),
-      slotId,
-      partId: partIn(slotId, this.file.partEvents),
-      measurement: 'rotor_thickness',
-      phase: 'as_found',
-      surface: 'clean',
-      cold: true,
-      averages: false,
-      count: figures.length,
-      ...over,
-    };
-    this.file.sets = [...this.file.sets, set];
-    plannedPositions(set.measurement, set.count).forEach((p, i) => {
-      const typed = figures[i];
-      if (typed !== undefined) this.read(set, p.angleDeg, p.frame, p.place, typed);
-    });
-    return set;
-  }
-  read(set: ReadingSet, angleDeg: number | null, frame: Reading['frame'], place: string | null, typed: string): Reading {
-    const q = parseQuantity(typed, 'length', 'mm');
-    const r: Reading = {
-      ...base(this.next()),
-      setId: set.id,
-      frame,
-      angleDeg,
-      place,
-      pass: 1,
-      gaugeVersionId: null,
-      typed,
-      unit: 'mm',
-      canonical: q.canonical,
-      resolution: q.resolution,
-      fraction: q.fraction,
-    };
-    this.file.readings = [...this.file.readings, r];
-    return r;
-  }
-  find(slotId: string, over: Partial<Finding> = {}): Finding {
-    const f: Finding = {
-      ...base(this.next()),
-      slotId,
-      partId: partIn(slotId, this.file.partEvents),
-      words: 'seen',
-      severity: 'note',
-      cleaning: 'after',
-      rulesOut: [],
-      settles: null,
-      ...over,
-    };
-    this.file.findings = [...this.file.findings, f];
-    return f;
-  }
-  part(slotId: string, kind: PartEvent['kind'], partId = partIn(slotId, this.file.partEvents) ?? ''): void {
-    this.file.partEvents = [...this.file.partEvents, { ...base(this.next()), partId, kind, slotId, note: '' }];
-  }
-  decide(slotId: string, option: OptionId): void {
-    this.file.decisions = [...this.file.decisions, { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null }];
-  }
-  takeBack(corrects: string): void {
-    this.file.takeBacks = [...this.file.takeBacks, base(this.next(), { corrects })];
-  }
-  component(slotId: string) {
-    return deriveJob(this.file, NOW).components.find((c) => c.slot.id === slotId)!;
-  }
-}
 
 describe('layouts', () => {
   for (const t of TEMPLATES) {
@@ -424,7 +241,7 @@ describe('a job', () => {
     );
     const block = deriveJob(t.file, NOW).blocks.find((b) => b.key.startsWith('verdict:'))!;
     expect(block.acceptBy).to.equal(null);
-    t.file.acceptances = [{ ...base(99), obligation: block.key, reason: 'because' }];
+    t.file.acceptances = [{ ...base(99), obligation: acceptanceKey(block), reason: 'because' }];
     expect(deriveJob(t.file, NOW).blocks.map((b) => b.key)).to.include(block.key);
   });
   it('a missing limit blocks until a lead accepts it by name', () => {
@@ -435,7 +252,7 @@ describe('a job', () => {
     );
     const block = deriveJob(t.file, NOW).blocks.find((b) => b.key.endsWith(':rotor_thickness'))!;
     expect(block.acceptBy).to.equal('lead');
-    t.file.acceptances = [{ ...base(99), obligation: block.key, reason: 'measured against the other side' }];
+    t.file.acceptances = [{ ...base(99), obligation: acceptanceKey(block), reason: 'measured against the other side' }];
     expect(deriveJob(t.file, NOW).blocks.map((b) => b.key)).to.not.include(block.key);
   });
   it('bleeding waits while a hydraulic part is off', () => {

@@ -6,6 +6,7 @@ import App from './app/App.vue';
 import { useOutbox } from './app/outbox.ts';
 import { router } from './app/router.ts';
 import { applyTheme, vuetify } from './app/theme.ts';
+import { vFocus } from './fittings/focus.ts';
 
 const app = createApp(App);
 app.use(createPinia());
@@ -13,5 +14,6 @@ app.use(PiniaColada);
 app.use(vuetify);
 applyTheme();
 void useOutbox().open();
+app.directive('focus', vFocus);
 app.use(router);
 app.mount('#app');

@@ -6,6 +6,8 @@ import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
 import { planMap } from '../src/fittings/map/plan.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
 import { withWaiting } from '../src/app/optimistic.ts';
+import type { Waiting } from '../src/app/outbox.ts';
+import { nextToSend } from '../src/app/sending.ts';
 
 describe('a gauge that types', () => {
   const feed = (burst: GaugeBurst, text: string, gap: number): string | null => {
@@ -193,11 +195,39 @@ describe('what waits on this device', () => {
       release: null,
     };
     const body = { id: 'c1', happenedAt: '2026-01-01T00:00:00Z', device: 'd', typed: '100', unit: 'mi' as const };
-    const waiting = { jobId: 'j', authorId: 'a', family: 'counters' as const, body, aside: null };
+    const waiting = { jobId: 'j', authorId: 'a', authorName: 'Ann', family: 'counters' as const, body, aside: null };
     const over = withWaiting(file, [waiting]);
     expect(over.counters[0]).to.include({ km: 160.9344, vehicleId: 'car', authorId: 'a' });
     expect(deriveJob(over, '2026-02-01T00:00:00Z').obligations.find((o) => o.key === 'bookin:counter')?.state).to.equal('closed');
     expect(withWaiting(file, [{ ...waiting, aside: 'refused' }]).counters).to.deep.equal([]);
     expect(withWaiting(file, [{ ...waiting, jobId: 'other' }]).counters).to.deep.equal([]);
+  });
+
+  it('is sent by its own author only, in order, and never before what it leans on', () => {
+    const item = (id: string, authorId: string, more: { setId?: string; aside?: string } = {}): Waiting => ({
+      jobId: 'j',
+      authorId,
+      authorName: authorId,
+      family: 'readings',
+      body: {
+        id,
+        setId: more.setId ?? 'sent',
+        happenedAt: '',
+        device: 'd',
+        frame: 'pads',
+        angleDeg: null,
+        place: 'inner: x',
+        pass: 1,
+        gaugeVersionId: null,
+        typed: '1',
+        unit: 'mm',
+      },
+      aside: more.aside ?? null,
+    });
+    const items = [item('r0', 'ann', { aside: 'refused' }), item('r1', 'ann'), item('r2', 'ben', { setId: 'r1' }), item('r3', 'ben')];
+    expect(nextToSend(items, 'ann')?.body.id).to.equal('r1');
+    expect(nextToSend(items, 'ben')?.body.id).to.equal('r3');
+    expect(nextToSend(items.slice(2), 'ben')?.body.id).to.equal('r2');
+    expect(nextToSend(items, null)).to.equal(undefined);
   });
 });

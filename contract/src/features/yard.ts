@@ -46,7 +46,7 @@ export const yard = {
           vehicleId: id,
           tag: z.string(),
           name: z.string(),
-          changed: day,
+          changed: day.nullable(),
           due: day,
           why: z.string(),
           water: z.number().nullable(),

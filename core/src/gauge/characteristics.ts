@@ -25,14 +25,14 @@ export interface Characteristic {
   /** Word for the last limit on the rule. */
   readonly limitWord: string;
   readonly newWord: string;
-  /** Belongs to a part, or to the fit of a part in its place. */
-  readonly subject: 'part' | 'fit';
 }
 
 export interface Measurement {
   readonly id: MeasurementId;
   readonly name: string;
   readonly on: ComponentKind;
+  /** Whose figure it is: a part's, or that of the fit of a part in its place. */
+  readonly subject: 'part' | 'fit';
   readonly kind: Kind;
   readonly unit: UnitId;
   /** Gauge whose generic accuracy applies when none is named. */
@@ -82,6 +82,7 @@ export const MEASUREMENTS: Readonly<Record<MeasurementId, Measurement>> = {
     id: 'rotor_thickness',
     name: 'Thickness',
     on: 'rotor',
+    subject: 'part',
     kind: 'length',
     unit: 'mm',
     usualGauge: 'micrometer',
@@ -93,6 +94,7 @@ export const MEASUREMENTS: Readonly<Record<MeasurementId, Measurement>> = {
     id: 'rotor_runout',
     name: 'Runout',
     on: 'rotor',
+    subject: 'fit',
     kind: 'length',
     unit: 'mm',
     usualGauge: 'dial',
@@ -104,6 +106,7 @@ export const MEASUREMENTS: Readonly<Record<MeasurementId, Measurement>> = {
     id: 'drum_diameter',
     name: 'Diameter',
     on: 'drum',
+    subject: 'part',
     kind: 'length',
     unit: 'mm',
     usualGauge: 'drum_gauge',
@@ -115,6 +118,7 @@ export const MEASUREMENTS: Readonly<Record<MeasurementId, Measurement>> = {
     id: 'pad_lining',
     name: 'Lining',
     on: 'pads',
+    subject: 'part',
     kind: 'length',
     unit: 'mm',
     usualGauge: 'caliper',
@@ -138,7 +142,6 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
     gravity: 'safety',
     limitWord: 'Discard',
     newWord: 'New',
-    subject: 'part',
   },
   {
     id: 'rotor_thickness_variation',
@@ -153,7 +156,6 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
     gravity: 'function',
     limitWord: 'Limit',
     newWord: 'Even',
-    subject: 'part',
   },
   {
     id: 'rotor_runout',
@@ -168,7 +170,6 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
     gravity: 'function',
     limitWord: 'Limit',
     newWord: 'True',
-    subject: 'fit',
   },
   {
     id: 'drum_diameter',
@@ -183,7 +184,6 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
     gravity: 'safety',
     limitWord: 'Discard',
     newWord: 'New',
-    subject: 'part',
   },
   {
     id: 'drum_out_of_round',
@@ -198,7 +198,6 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
     gravity: 'function',
     limitWord: 'Limit',
     newWord: 'Round',
-    subject: 'part',
   },
   {
     id: 'drum_taper',
@@ -213,7 +212,6 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
     gravity: 'function',
     limitWord: 'Limit',
     newWord: 'Straight',
-    subject: 'part',
   },
   {
     id: 'pad_lining',
@@ -228,7 +226,6 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
     gravity: 'safety',
     limitWord: 'Discard',
     newWord: 'New',
-    subject: 'part',
   },
 ];
 

@@ -5,7 +5,7 @@ import { type Judged, judgeSet } from '../gauge/judge.ts';
 import { limitText, mm, plusMinus, sourceOf } from '../gauge/words.ts';
 import { placeName, slotById } from '../layout/graph.ts';
 import { CORNER_NAME } from '../layout/kinds.ts';
-import { groupThousands } from '../quantity/display.ts';
+import { displayWithUnit, groupThousands } from '../quantity/display.ts';
 import type { JobState } from '../records/job.ts';
 import type { EventBase, HandbackSheet, SheetFigure, SheetLine } from '../records/types.ts';
 import { VERDICT_WORD } from '../verdict/severity.ts';
@@ -41,8 +41,8 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
         ),
     );
   const decisions = state.components.flatMap((c) => (c.decision && c.decision.jobId === file.job.id ? [c.decision] : []));
-  const service = here(file.fluidServices).at(-1);
-  const due = service ? fluidState(service, file.vehicle, today) : null;
+  const records = { services: book.stand(file.fluidServices), pulls: book.stand(file.bleedPulls) };
+  const due = fluidState(file.layout, records, file.vehicle, today);
   const complaint = here(file.proofs)
     .filter((p) => p.item === 'complaint')
     .at(-1);
@@ -83,9 +83,18 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
         const name = [part?.tag, part?.name, part?.partNumber].filter(Boolean).join(' · ');
         return line(e, place(e.slotId), `${name} ${partWords[e.kind]}`);
       }),
-    fluid: here(file.fluidServices).map((f) =>
-      line(f, 'Hydraulics', `${f.product}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${f.batch}` : ''}`),
-    ),
+    fluid: [
+      ...here(file.fluidServices).map((f) =>
+        line(f, 'Hydraulics', `${f.product}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${f.batch}` : ''}`),
+      ),
+      ...here(file.bleedPulls).map((p) =>
+        line(
+          p,
+          place(p.slotId),
+          `${displayWithUnit(p.volumeMl, 'volume', 1, 'mL')} drawn, ${p.colour}, ${p.air === 'none' ? 'no air' : p.air}, ${p.closed ? 'closed' : 'left open'}`,
+        ),
+      ),
+    ],
     nextDue: [...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : [])],
     putOff: decisions.filter((d) => d.option === 'put_off').map((d) => line(d, place(d.slotId), `${OPTION_NAME.put_off}: ${d.reason}`)),
     watch: state.components.flatMap((c) =>
@@ -97,7 +106,7 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     proofs: here(file.proofs).map((p) =>
       line(
         p,
-        p.corner ? CORNER_NAME[p.corner] : file.vehicle.name,
+        file.vehicle.name,
         `${state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item}: ${RESULT_WORD[p.result].toLowerCase()}${p.note ? `. ${p.note}` : ''}`,
       ),
     ),
@@ -110,7 +119,7 @@ function torquePlace(point: string, fallback: string): string {
 }
 
 function obligationName(state: JobState, key: string): string {
-  return state.obligations.find((o) => o.key === key)?.what ?? key;
+  return state.obligations.find((o) => o.key === key.split('|')[0])?.what ?? key;
 }
 
 function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenBy' | 'takenOn' | 'gauges'>): SheetFigure {

@@ -8,8 +8,8 @@ import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { worst } from '../verdict/severity.ts';
 import type { Book } from './book.ts';
-import { partIn } from './standing.ts';
-import type { Decision, Finding, FindingSeverity, Part, Phase, ReadingSet } from './types.ts';
+import { inOrder, partIn } from './standing.ts';
+import type { Decision, Finding, FindingSeverity, Part, PartEvent, Phase, ReadingSet } from './types.ts';
 
 /** A measurement that the programme asks for and that has not been taken. */
 export interface Required {
@@ -55,9 +55,28 @@ export function openFindings(findings: readonly Finding[], slotId: string, partI
   return findings.filter((f) => f.slotId === slotId && (f.partId === null || f.partId === partId) && !settled.has(f.id));
 }
 
-/** Sets of what sits in a slot. */
+/** Since when a part sits in a slot without a break, ISO instant; null where it does not sit there. */
+export function sitsSince(slotId: string, partId: string | null, partEvents: readonly PartEvent[]): string | null {
+  if (partId === null || partIn(slotId, partEvents) !== partId) return null;
+  return (
+    inOrder(partEvents).findLast((e) => e.partId === partId && e.slotId === slotId && (e.kind === 'found' || e.kind === 'fitted'))
+      ?.happenedAt ?? null
+  );
+}
+
+/**
+ * Sets of what sits in a slot. A part's figures go where the part goes; those of a fit (a rotor on this
+ * hub) end with the fit, also when the same part comes back.
+ * Source: handbook 15, Subjects, limits, basis.
+ */
 export function setsOf(book: Book, slotId: string, partId: string | null): ReadingSet[] {
-  return book.sets.filter((s) => (s.partId !== null ? s.partId === partId : s.slotId === slotId) && book.taken(s).length > 0);
+  const since = sitsSince(slotId, partId, book.stand(book.file.partEvents));
+  const stands = (s: ReadingSet): boolean => {
+    if (s.partId === null) return s.slotId === slotId;
+    if (s.partId !== partId) return false;
+    return MEASUREMENTS[s.measurement].subject === 'part' || (s.slotId === slotId && since !== null && s.happenedAt >= since);
+  };
+  return book.sets.filter((s) => stands(s) && book.taken(s).length > 0);
 }
 
 /** The phase a new set is proposed for: as fitted once something was fitted here in this job, after machining after a cut. */

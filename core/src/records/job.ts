@@ -3,6 +3,7 @@ import { proofItems } from '../prove/items.ts';
 import { observationKey } from '../trace/observations.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { SEVERITY, worst } from '../verdict/severity.ts';
+import { fileAsOf } from './asOf.ts';
 import { type Book, openBook } from './book.ts';
 import { type Component, deriveComponent } from './components.ts';
 import {
@@ -15,7 +16,7 @@ import {
   type Situation,
   traceObligations,
 } from './obligations.ts';
-import { type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
+import { acceptanceKey, type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
 import type { JobFile, Observation } from './types.ts';
 
 /** Which rules a verdict was made with; part of every basis. */
@@ -62,7 +63,7 @@ export function observationAnswers(book: Book): Map<string, Observation> {
 function accept(list: readonly Obligation[], book: Book): Obligation[] {
   const accepted = new Set(book.stand(book.file.acceptances).map((a) => a.obligation));
   return list.map((o) =>
-    o.state === 'open' && o.acceptBy !== null && accepted.has(o.key)
+    o.state === 'open' && o.acceptBy !== null && accepted.has(acceptanceKey(o))
       ? { ...o, state: 'closed' as const, why: 'Accepted with a reason.' }
       : o,
   );
@@ -95,14 +96,16 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean): St
 }
 
 /**
- * Derives where a job stands from its records.
- * @param file everything known of the job
+ * Derives where a job stands from its records. A job that was handed back is derived as it stood then.
+ * @param given everything known of the job
  * @param today instant, ISO 8601
  * Source: handbook 15, Obligations and stage.
  */
-export function deriveJob(file: JobFile, today: string): JobState {
+export function deriveJob(given: JobFile, today: string): JobState {
+  const at = given.release?.releasedAt ?? today;
+  const file = given.release ? fileAsOf(given, at) : given;
   const book = openBook(file);
-  const components = file.layout.slots.map((slot) => deriveComponent(book, slot, today));
+  const components = file.layout.slots.map((slot) => deriveComponent(book, slot, at));
   const hydraulic = isHydraulic(file.layout);
   const answers = observationAnswers(book);
   const seen = [...answers.values()].filter((o) => o.state === 'seen').map(({ code, corner }) => ({ code, corner }));

@@ -1,7 +1,10 @@
+import { closedClear } from '../bleed/due.ts';
 import { bleedOrder } from '../bleed/order.ts';
 import { placeName } from '../layout/graph.ts';
 import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
-import { OPTION_NAME } from '../decide/options.ts';
+import { OPTION_NAME, optionsOf } from '../decide/options.ts';
+import { finerGauge } from '../gauge/finest.ts';
+import type { Judged } from '../gauge/judge.ts';
 import { PHASE_WORD, sentence } from '../gauge/words.ts';
 import { answerTo, proofCloses, type ProofItem, RESULT_WORD } from '../prove/items.ts';
 import { isWorked, torquePoints } from '../rebuild/torquePoints.ts';
@@ -102,12 +105,20 @@ export function needsDecision(c: Component, kind: string): boolean {
   return kind === 'overhaul' && c.inScope && KIND_FACTS[c.slot.kind].article;
 }
 
+/** Why a decision no longer stands: a reading or finding since then rules it out for the part it was made about. */
+function fallen(book: Book, c: Component): string | null {
+  if (!c.decision || (isWorked(c) && workDone(book, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
+  const option = optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === c.decision?.option);
+  return option?.ruledOut ? `“${option.name}” was decided and is ruled out since. ${option.ruledOut}` : null;
+}
+
 export function decideObligations({ book, components }: Situation): Obligation[] {
   return components
     .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
     .map((c) =>
-      obligation('decide', `decide:${c.slot.id}`, `Decide about the ${placeName(c.slot).toLowerCase()}`, c.decision !== null, {
+      obligation('decide', `decide:${c.slot.id}`, `Decide about the ${placeName(c.slot).toLowerCase()}`, c.decision !== null && !fallen(book, c), {
         slotId: c.slot.id,
+        why: fallen(book, c),
       }),
     );
 }
@@ -192,7 +203,7 @@ export function bleedObligations(s: Situation): Obligation[] {
       (c.empty || (isWorked(c) && !workDone(book, c))) &&
       c.slot.circuits.some((n) => circuits.includes(n)),
   );
-  const pulls = book.stand(book.file.bleedPulls);
+  const pulls = book.stand(book.file.bleedPulls).filter((p) => p.jobId === book.file.job.id);
   const waiting =
     stillOpen.length > 0
       ? {
@@ -204,7 +215,7 @@ export function bleedObligations(s: Situation): Obligation[] {
     .filter((b) => circuits.includes(b.circuit))
     .map((b) => {
       const newest = pulls.filter((p) => p.slotId === b.bleeder.id).at(-1);
-      const closed = newest !== undefined && newest.closed && newest.air === 'none' && newest.colour === 'clear';
+      const closed = closedClear(newest);
       return obligation('bleed', `bleed:${b.bleeder.id}`, `Bleed at the ${placeName(b.bleeder).toLowerCase()}`, closed, {
         slotId: b.bleeder.id,
         ...(closed
@@ -224,24 +235,29 @@ export function bleedObligations(s: Situation): Obligation[] {
   return [obligation('bleed', 'bleed:fluid', 'Name the fluid that goes in', fluid), ...bleeders];
 }
 
-function verdictObligations(c: Component): Obligation[] {
+/** A figure that blocks, and who may accept it: on safety only after the finest gauge on the rack was used. */
+function figureObligation(book: Book, c: Component, j: Judged): Obligation {
+  const gravity = j.limit?.gravity ?? j.characteristic.gravity;
+  const finer = j.verdict === 'cant_tell' && gravity === 'safety' ? finerGauge(j, book.file.gauges) : null;
+  const role = finer ? null : whoMayAccept(j.verdict, gravity, j.lies, j.limit?.source === 'generic');
+  return obligation(
+    'prove',
+    `verdict:${c.slot.id}:${j.characteristic.id}`,
+    `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}`,
+    false,
+    {
+      slotId: c.slot.id,
+      why: finer ? `${sentence(j)} Take it with ${finer.tag}, the finest on the rack.` : sentence(j),
+      acceptBy: acceptRole(role),
+      rests: [j.setId, j.verdict, j.reduced.value, j.reduced.expanded, j.limit?.id ?? ''].join(':'),
+    },
+  );
+}
+
+function verdictObligations(book: Book, c: Component): Obligation[] {
   const figures = c.judged
     .filter((j) => c.inScope && (j.enough || j.verdict === 'past') && blocksRelease(j.verdict))
-    .map((j) =>
-      obligation(
-        'prove',
-        `verdict:${c.slot.id}:${j.characteristic.id}`,
-        `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}`,
-        false,
-        {
-          slotId: c.slot.id,
-          why: sentence(j),
-          acceptBy: acceptRole(
-            whoMayAccept(j.verdict, j.limit?.gravity ?? j.characteristic.gravity, j.lies, j.limit?.source === 'generic'),
-          ),
-        },
-      ),
-    );
+    .map((j) => figureObligation(book, c, j));
   const findings = c.findings
     .filter((f) => f.severity === 'doubt' || f.severity === 'reject')
     .map((f) =>
@@ -266,7 +282,8 @@ export function proveObligations({ book, components, proofItems }: Situation): O
     return obligation('prove', `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`, item.question, closed, {
       why: answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null,
       acceptBy: answer && !closed && again ? 'lead' : null,
+      rests: answer?.id ?? '',
     });
   });
-  return [...components.flatMap(verdictObligations), ...items];
+  return [...components.flatMap((c) => verdictObligations(book, c)), ...items];
 }

@@ -13,7 +13,7 @@ export const STAGE_NAME: Readonly<Record<Stage, string>> = {
 
 /** Something a job still owes, or has done: derived, never stored. */
 export interface Obligation {
-  /** Stable name, what an acceptance refers to. */
+  /** Stable name. */
   readonly key: string;
   readonly stage: Stage;
   readonly slotId: string | null;
@@ -23,8 +23,15 @@ export interface Obligation {
   readonly why: string | null;
   /** Who may accept it with a reason; null where it has to be answered by the work. */
   readonly acceptBy: 'technician' | 'lead' | null;
+  /** What it rests on now: an acceptance holds only for this, and falls when a figure, a verdict or an answer changes. */
+  readonly rests: string;
+}
+
+/** What an acceptance refers to: the obligation, who may accept it, and what it rests on. */
+export function acceptanceKey(o: Obligation): string {
+  return `${o.key}|${o.acceptBy ?? ''}|${o.rests}`;
 }
 
 export function obligation(stage: Stage, key: string, what: string, closed: boolean, more: Partial<Obligation> = {}): Obligation {
-  return { key, stage, slotId: null, what, state: closed ? 'closed' : 'open', why: null, acceptBy: null, ...more };
+  return { key, stage, slotId: null, what, state: closed ? 'closed' : 'open', why: null, acceptBy: null, rests: '', ...more };
 }

@@ -27,6 +27,7 @@ export const EVENT_TABLES = {
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */
 const RELEASED = 'DA001';
+export const RELEASED_WORDS = 'This job has been handed back. Book the vehicle in again; a new job names the old one.';
 
 export interface Stored<R> {
   readonly status: 'stored' | 'already_stored';
@@ -58,7 +59,7 @@ export async function addEvent<F extends EventFamily>(
   } catch (error) {
     if (sqlState(error) !== RELEASED) throw error;
     const known = await findEvent(db, family, values.id);
-    if (!known) throw new Fault(409, 'released', 'This job has been handed back. Book the vehicle in again; a new job names the old one.');
+    if (!known) throw new Fault(409, 'released', RELEASED_WORDS);
     return repeat(known, values);
   }
   if (record) return { status: 'stored', record: record as Recorded<F> };

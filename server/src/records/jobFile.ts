@@ -4,13 +4,13 @@ import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
 import * as s from '../db/schema.ts';
 import { notFound } from '../platform/problem.ts';
-import { readLimits } from './limits.ts';
+import { readLimitVersions } from './limits.ts';
 import { readPeople } from './people.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
 
 /** The newest layout revision of a vehicle, with its slots in their order. */
-async function readLayout(db: Database, vehicleId: string): Promise<JobFile['layout']> {
+export async function readLayout(db: Database, vehicleId: string): Promise<JobFile['layout']> {
   const [row] = await db
     .select()
     .from(s.layout)
@@ -67,13 +67,13 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   const operations = await db.select().from(s.operation).where(ofJob(s.operation));
   const operationEvents = await db.select().from(s.operationEvent).where(ofJob(s.operationEvent));
   const torques = await db.select().from(s.torque).where(ofJob(s.torque));
-  const bleedPulls = await db.select().from(s.bleedPull).where(ofJob(s.bleedPull));
+  const bleedPulls = await db.select().from(s.bleedPull).where(ofVehicle(s.bleedPull));
   const fluidServices = await db.select().from(s.fluidService).where(ofVehicle(s.fluidService));
   const proofs = await db.select().from(s.proof).where(ofJob(s.proof));
   const acceptances = await db.select().from(s.acceptance).where(ofJob(s.acceptance));
   const cautionAcks = await db.select().from(s.cautionAck).where(ofJob(s.cautionAck));
   const counters = await db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id));
-  const limits = await readLimits(db, head.vehicle.id);
+  const limits = await readLimitVersions(db, head.vehicle.id);
   const people = await readPeople(db);
   const release = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
   const partIds = [...new Set(partEvents.map((e) => e.partId))];

@@ -4,15 +4,20 @@ import { asc, eq, ne, or, and } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { limit, limitCheck } from '../db/schema.ts';
 
-/** Newest versions of the limits that could apply to a vehicle; all of the book where none is named. */
-export async function readLimits(db: Database, vehicleId?: string): Promise<LimitVersion[]> {
+/** All versions of the limits that could apply to a vehicle, or of the whole book: what was handed back keeps those of its day. */
+export async function readLimitVersions(db: Database, vehicleId?: string): Promise<LimitVersion[]> {
   const rows = await db
     .select({ limit, check: limitCheck })
     .from(limit)
     .leftJoin(limitCheck, eq(limitCheck.limitId, limit.id))
     .where(vehicleId ? or(ne(limit.scope, 'vehicle'), and(eq(limit.scope, 'vehicle'), eq(limit.appliesTo, vehicleId))) : undefined)
     .orderBy(asc(limit.id));
-  return currentLimits(rows.map((r) => ({ ...r.limit, checkedBy: r.check?.checkedBy ?? null, checkedAt: r.check?.checkedAt ?? null })));
+  return rows.map((r) => ({ ...r.limit, checkedBy: r.check?.checkedBy ?? null, checkedAt: r.check?.checkedAt ?? null }));
+}
+
+/** The book as it stands: the newest version of every limit. */
+export async function readLimits(db: Database, vehicleId?: string): Promise<LimitVersion[]> {
+  return currentLimits(await readLimitVersions(db, vehicleId));
 }
 
 export async function readLimit(db: Database, id: string): Promise<LimitVersion | null> {

@@ -46,6 +46,9 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
     <p v-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">
       {{ outbox.trouble }} {{ outbox.unsent }} kept here; sent as soon as it answers.
     </p>
+    <p v-if="session.person && outbox.others.length > 0" class="problem no-print" role="status">
+      Kept here for {{ outbox.others.join(' and ') }}: sent under the right name when signed in again on this device.
+    </p>
     <div v-for="item in outbox.aside" :key="item.body.id" class="problem no-print aside" role="alert">
       <span>Set aside: {{ item.aside }}</span>
       <button class="link" type="button" @click="outbox.retry(item)">Send again</button>

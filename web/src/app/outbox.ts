@@ -1,14 +1,17 @@
 import { EVENT_ENDPOINT, type EventFamily, type Sent } from '@dauer/contract';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from './client.ts';
+import { nextToSend } from './sending.ts';
+import { useSession } from './session.ts';
 
 /** An event that is kept on this device until the book has it. */
 export interface Waiting<F extends EventFamily = EventFamily> {
   readonly seq?: number;
   readonly jobId: string;
   readonly authorId: string;
+  readonly authorName: string;
   readonly family: F;
   readonly body: Sent<F>;
   /** Why the server would not take it; null while it waits to be sent. */
@@ -24,6 +27,7 @@ const copyOf = (item: Waiting): Waiting => JSON.parse(JSON.stringify(item)) as W
 
 /** Keeps events here first, with a strictly durable commit, and sends them in their order. */
 export const useOutbox = defineStore('outbox', () => {
+  const session = useSession();
   const items = ref<Waiting[]>([]);
   const trouble = ref<string | null>(null);
   const sending = ref(false);
@@ -82,12 +86,14 @@ export const useOutbox = defineStore('outbox', () => {
     found.aside = reason;
     if (db && found.seq !== undefined) await db.put('outbox', copyOf(found));
   }
+  /** Only its own author may send an event: the book names whoever is signed in. */
+  const due = (): Waiting | undefined => nextToSend(items.value, session.person?.id ?? null);
   async function flush(): Promise<void> {
     if (sending.value) return;
     sending.value = true;
     if (timer) clearTimeout(timer);
     timer = null;
-    for (let next = items.value.find((i) => i.aside === null); next; next = items.value.find((i) => i.aside === null)) {
+    for (let next = due(); next; next = due()) {
       try {
         const answer = (await call(EVENT_ENDPOINT[next.family] as 'takeBack', {
           params: { jobId: next.jobId },
@@ -112,8 +118,16 @@ export const useOutbox = defineStore('outbox', () => {
     await setAside(item, null);
     await flush();
   }
+  /** Who else has something here that waits for him to sign in. */
+  const others = computed(() => [
+    ...new Set(items.value.filter((i) => i.aside === null && i.authorId !== session.person?.id).map((i) => i.authorName)),
+  ]);
+  watch(
+    () => session.person?.id,
+    () => void flush(),
+  );
   const unsent = computed(() => items.value.filter((i) => i.aside === null).length);
   const aside = computed(() => items.value.filter((i) => i.aside !== null));
   window.addEventListener('online', () => void flush());
-  return { items, trouble, unsent, aside, open, keep, forget, retry, flush, whenStored };
+  return { items, trouble, unsent, others, aside, open, keep, forget, retry, flush, whenStored };
 });

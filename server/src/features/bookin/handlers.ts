@@ -2,8 +2,8 @@ import { checkLayout, KIND_FACTS, parseQuantity } from '@dauer/core';
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
-import { job, owner, part, partEvent, vehicle } from '../../db/schema.ts';
-import { addEvent } from '../../platform/events.ts';
+import { job, owner, part, partEvent, release, vehicle } from '../../db/schema.ts';
+import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
 import { eventRow, keeps } from '../../platform/handlers.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
@@ -76,20 +76,25 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     });
     return { vehicleId: params.id, jobId: body.id };
   },
-  changeJob: async ({ db, body, params }) => {
-    const { version, ...change } = body;
-    const [row] = await db
-      .update(job)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(job.id, params.jobId), eq(job.version, version)))
-      .returning();
-    if (row) return row;
-    const [current] = await db.select().from(job).where(eq(job.id, params.jobId));
-    if (!current) throw notFound('job');
-    throw new Fault(409, 'stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', {
-      current,
-    });
-  },
+  /** Waits for a release that is under way, and is refused after it. */
+  changeJob: async ({ db, body, params }) =>
+    db.transaction(async (tx) => {
+      const { version, ...change } = body;
+      const [current] = await tx.select().from(job).where(eq(job.id, params.jobId)).for('update');
+      if (!current) throw notFound('job');
+      const [released] = await tx.select({ id: release.id }).from(release).where(eq(release.jobId, params.jobId));
+      if (released) throw new Fault(409, 'released', RELEASED_WORDS);
+      if (current.version !== version)
+        throw new Fault(409, 'stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', {
+          current,
+        });
+      const [row] = await tx
+        .update(job)
+        .set({ ...change, version: version + 1 })
+        .where(eq(job.id, params.jobId))
+        .returning();
+      return row ?? current;
+    }),
   changeVehicle: async ({ db, body, params }) => {
     const { version, ...change } = body;
     const [row] = await db

@@ -1,4 +1,4 @@
-import { buildSheet, deriveJob, RULE_VERSION } from '@dauer/core';
+import { acceptanceKey, buildSheet, deriveJob, RULE_VERSION } from '@dauer/core';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
 import { addEvent } from '../../platform/events.ts';
@@ -17,7 +17,7 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release'> = {
     const file = await readJobFile(db, params.jobId);
     if (!file.acceptances.some((a) => a.id === body.id)) {
       const state = deriveJob(file, new Date().toISOString());
-      const found = state.obligations.find((o) => o.key === body.obligation && o.state === 'open');
+      const found = state.obligations.find((o) => acceptanceKey(o) === body.obligation && o.state === 'open');
       if (!found) throw new Fault(409, 'nothing_to_accept', 'This does not block any more, or never did.');
       if (!found.acceptBy) throw new Fault(409, 'no_waiver', `${found.what}: this is answered by the work, not by a waiver.`);
       if (found.acceptBy === 'lead' && person.role !== 'lead')

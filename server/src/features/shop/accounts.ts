@@ -1,5 +1,5 @@
 import type { Role } from '@dauer/core';
-import { and, eq, gt } from 'drizzle-orm';
+import { and, eq, gt, or } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
 import { account, signInFailure } from '../../db/schema.ts';
@@ -35,23 +35,28 @@ export async function addAccount(db: Database, a: NewAccount): Promise<AccountRo
 
 const WINDOW_MINUTES = 15;
 const MOST_FAILURES = 8;
+/** From one address, whatever the names tried: a shop's own tablets may share one. */
+const MOST_FROM_ADDRESS = 60;
 
 /** Fitting hash of nothing: signing in takes as long for an unknown name as for a wrong password. */
 const DUMMY = await hashPassword(v7());
 
 /**
  * Checks a sign-in. Failures are counted in the database, so that every process counts them together.
- * @throws Fault 429 after eight failures in a quarter of an hour, 401 where name and password do not fit
+ * @throws Fault 429 after eight failures by a name, or sixty from an address, in a quarter of an hour; 401 where name and password do not fit
  */
 export async function checkSignIn(db: Database, login: string, password: string, address: string): Promise<AccountRow> {
   const name = login.trim().toLowerCase();
   const since = new Date(Date.now() - WINDOW_MINUTES * 60000).toISOString();
   const failures = await db
-    .select({ id: signInFailure.id })
+    .select({ login: signInFailure.login })
     .from(signInFailure)
-    .where(and(eq(signInFailure.login, name), gt(signInFailure.at, since)));
-  if (failures.length >= MOST_FAILURES) {
+    .where(and(or(eq(signInFailure.login, name), eq(signInFailure.address, address)), gt(signInFailure.at, since)));
+  if (failures.filter((f) => f.login === name).length >= MOST_FAILURES) {
     throw new Fault(429, 'too_many_tries', `Too many wrong passwords for this name. Wait ${WINDOW_MINUTES} minutes and try again.`);
+  }
+  if (failures.length >= MOST_FROM_ADDRESS) {
+    throw new Fault(429, 'too_many_tries', `Too many wrong passwords from this device. Wait ${WINDOW_MINUTES} minutes and try again.`);
   }
   const [row] = await db.select().from(account).where(eq(account.login, name));
   const fits = await verifyPassword(password, row?.passwordHash ?? DUMMY);

@@ -1,5 +1,5 @@
 import { type bundle, type EventFamily } from '@dauer/contract';
-import { buildSheet, deriveJob, RULE_VERSION } from '@dauer/core';
+import { buildSheet, deriveJob, fileAsOf, RULE_VERSION } from '@dauer/core';
 import { getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { z } from 'zod';
@@ -73,7 +73,7 @@ export async function importBundle(db: Database, given: z.output<typeof bundle>)
     for (const family of ORDER) await put(EVENT_TABLES[family], given.events[family] ?? []);
     for (const r of given.releases) {
       const file = await readJobFile(tx, r.jobId);
-      const state = deriveJob(file, r.releasedAt);
+      const state = deriveJob(fileAsOf(file, r.releasedAt), r.releasedAt);
       await put(s.release, [
         {
           ...r,

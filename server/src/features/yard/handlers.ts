@@ -1,10 +1,10 @@
-import { deriveJob, fluidState, type JobState, nextAct, runningOperations, whereabouts } from '@dauer/core';
-import { desc, eq, sql } from 'drizzle-orm';
+import { deriveJob, fluidState, type JobState, nextAct, runningOperations, standing, takenBackIds, whereabouts } from '@dauer/core';
+import { eq, inArray, sql } from 'drizzle-orm';
 import type { YardJob } from '@dauer/contract';
 import type { Database } from '../../db/connect.ts';
-import { fluidService, job, release, vehicle } from '../../db/schema.ts';
+import { bleedPull, fluidService, job, release, takeBack, vehicle } from '../../db/schema.ts';
 import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
-import { openJobIds, readJobFile } from '../../records/jobFile.ts';
+import { openJobIds, readJobFile, readLayout } from '../../records/jobFile.ts';
 
 /** What a job waits for now: parts that are away, and what the stage it stands in cannot begin without. */
 function waitsOf(state: JobState): string[] {
@@ -49,23 +49,38 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
   };
 }
 
+/** Most vehicles listed by their fluid. */
+const MOST_DUE = 6;
+
 async function fluidDues(db: Database, today: string) {
-  const newest = await db
-    .selectDistinctOn([job.vehicleId], { vehicle, service: fluidService, jobId: job.id })
+  const served = await db
+    .select({ vehicle, service: fluidService })
     .from(fluidService)
     .innerJoin(job, eq(job.id, fluidService.jobId))
-    .innerJoin(vehicle, eq(vehicle.id, job.vehicleId))
-    .orderBy(job.vehicleId, desc(fluidService.happenedAt));
-  return newest
-    .map((n) => ({
-      vehicleId: n.vehicle.id,
-      tag: n.vehicle.tag,
-      name: n.vehicle.name,
-      jobId: n.jobId,
-      ...fluidState(n.service, n.vehicle, today),
-    }))
+    .innerJoin(vehicle, eq(vehicle.id, job.vehicleId));
+  const jobs = [...new Set(served.map((r) => r.service.jobId))];
+  if (jobs.length === 0) return [];
+  const pulls = await db.select().from(bleedPull).where(inArray(bleedPull.jobId, jobs));
+  const gone = takenBackIds(await db.select().from(takeBack).where(inArray(takeBack.jobId, jobs)));
+  const vehicles = new Map(served.map((r) => [r.vehicle.id, r.vehicle]));
+  const states = await Promise.all(
+    [...vehicles.values()].map(async (v) => {
+      const services = standing(
+        served.filter((r) => r.vehicle.id === v.id).map((r) => r.service),
+        gone,
+      );
+      const mine = standing(
+        pulls.filter((p) => services.some((x) => x.jobId === p.jobId)),
+        gone,
+      );
+      const state = fluidState(await readLayout(db, v.id), { services, pulls: mine }, v, today);
+      return state ? [{ vehicleId: v.id, tag: v.tag, name: v.name, jobId: services.at(-1)?.jobId ?? null, ...state }] : [];
+    }),
+  );
+  return states
+    .flat()
     .sort((a, b) => (a.due < b.due ? -1 : 1))
-    .slice(0, 6);
+    .slice(0, MOST_DUE);
 }
 
 export const yardHandlers: Pick<Handlers, 'yard' | 'job'> = {

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
+import { dayText } from '../../fittings/dates.ts';
 import BleederRow from './BleederRow.vue';
 
 /** The fluid that goes in, and what came at each bleeder: it is changed only when every bleeder is closed. */
@@ -13,12 +14,28 @@ const writable = computed(() => session.may('technician') && job.state?.released
 const stage = computed(() => job.state?.stages.find((s) => s.stage === 'bleed') ?? null);
 const circuits = computed(() => (job.state ? circuitsToBleed(job.state.situation) : []));
 const order = computed(() => (job.state ? bleedOrder(job.state.file.layout) : []));
-const pulls = computed(() => (job.state ? job.state.book.stand(job.state.file.bleedPulls) : []));
+const allPulls = computed(() => (job.state ? job.state.book.stand(job.state.file.bleedPulls) : []));
+const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state?.file.job.id));
 const here = computed(() =>
   job.state ? job.state.book.stand(job.state.file.fluidServices).filter((f) => f.jobId === job.state?.file.job.id) : [],
 );
-const newest = computed(() => (job.state ? job.state.book.stand(job.state.file.fluidServices).at(-1) : undefined));
-const due = computed(() => (newest.value && job.state ? fluidState(newest.value, job.state.file.vehicle, job.today) : null));
+const services = computed(() => (job.state ? job.state.book.stand(job.state.file.fluidServices) : []));
+const newest = computed(() => services.value.at(-1));
+const due = computed(() =>
+  job.state
+    ? fluidState(job.state.file.layout, { services: services.value, pulls: allPulls.value }, job.state.file.vehicle, job.today)
+    : null,
+);
+const dueText = computed(() => {
+  if (!due.value) return '';
+  const { why, water, changed } = due.value;
+  const rest = [
+    why,
+    ...(water === null ? [] : [`water now about ${water.toFixed(1)} %`]),
+    changed === null ? 'no whole change on record' : `changed ${dayText(changed)}`,
+  ];
+  return `${rest.join('; ')}.`;
+});
 const waits = computed(() => (job.state?.obligations ?? []).find((o) => o.stage === 'bleed' && o.state === 'waiting')?.why ?? null);
 const doneCount = computed(
   () => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid' && o.state === 'closed').length,
@@ -71,23 +88,12 @@ function serve(): void {
       <h2>Fluid</h2>
       <p v-for="f in here" :key="f.id" class="served">
         <b>{{ f.product }}</b>
-        , {{ fluidClass(f.fluidClass)?.name }}
-        <template v-if="f.batch">, batch {{ f.batch }}</template>
-        .
-        <span class="second">{{ job.who(f.authorId) }}, {{ f.happenedAt.slice(0, 10) }}</span>
+        <span>{{ [fluidClass(f.fluidClass)?.name, f.batch ? `batch ${f.batch}` : ''].filter(Boolean).join(', ') }}</span>
+        <span class="second">{{ job.who(f.authorId) }}, {{ dayText(f.happenedAt) }}</span>
         <button v-if="writable" class="link" type="button" @click="job.takeBack(f.id)">Take back</button>
       </p>
       <p v-if="due" class="due">
-        Next due
-        <b class="fig">{{ due.due }}</b>
-        ({{ due.why }})
-        <template v-if="due.water !== null">
-          ; water now about
-          <span class="fig">{{ due.water.toFixed(1) }} %</span>
-        </template>
-        , changed
-        <span class="fig">{{ due.changed }}</span>
-        .
+        Next due <b>{{ dayText(due.due) }}</b>: {{ dueText }}
       </p>
       <p v-else class="second">When the fluid was last changed is not on record. Unknown fluid is not topped up: flush it.</p>
       <form v-if="writable && here.length === 0" class="form" @submit.prevent="serve">
@@ -147,5 +153,11 @@ h2 {
 .served,
 .due {
   padding: 4px 0;
+}
+.served {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  flex-wrap: wrap;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BleedPull, type BleedStep, CLUTCH_CIRCUIT, parseQuantity, Refusal } from '@dauer/core';
+import { type BleedPull, type BleedStep, circuitName, closedClear, parseQuantity, Refusal } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -14,7 +14,7 @@ const air = ref<BleedPull['air']>('none');
 const closed = ref<'closed' | 'open'>('closed');
 const problem = ref('');
 const last = computed(() => props.pulls.at(-1) ?? null);
-const good = computed(() => last.value?.closed === true && last.value.air === 'none' && last.value.colour === 'clear');
+const good = computed(() => closedClear(props.pulls.at(-1)));
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {
   try {
@@ -42,8 +42,7 @@ function log(): void {
     <span class="name">
       <b class="plate-font">{{ name }}</b>
       <span class="second small">
-        {{ step.circuit === CLUTCH_CIRCUIT ? 'clutch' : `circuit ${step.circuit}` }},
-        <span class="fig">{{ (step.lengthMm / 1000).toFixed(2) }} m</span>
+        {{ circuitName(step.circuit) }}, <span class="fig">{{ (step.lengthMm / 1000).toFixed(2) }} m</span>
       </span>
     </span>
     <span class="state">
@@ -64,7 +63,7 @@ function log(): void {
       Record
     </button>
     <form v-if="open" class="form" @submit.prevent="log">
-      <v-text-field v-model="volume" label="Volume drawn" placeholder="120 mL" :error-messages="problem" autofocus />
+      <v-text-field v-model="volume" label="Volume drawn" placeholder="120 mL" :error-messages="problem" v-focus />
       <ChoiceRow
         v-model="colour"
         :options="[

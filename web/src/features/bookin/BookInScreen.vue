@@ -122,7 +122,7 @@ async function bookIn(): Promise<void> {
         <h2>The vehicle</h2>
         <div class="fields">
           <v-text-field v-model="form.tag" label="Tag" :error-messages="fields['tag']" />
-          <v-text-field v-model="form.name" label="Name it goes by" :error-messages="fields['name']" autofocus />
+          <v-text-field v-model="form.name" label="Name it goes by" :error-messages="fields['name']" v-focus />
           <v-text-field v-model="form.make" label="Make" :error-messages="fields['make']" />
           <v-text-field v-model="form.model" label="Model" :error-messages="fields['model']" />
           <v-text-field v-model="form.year" label="Year" inputmode="numeric" :error-messages="fields['year']" />

@@ -72,7 +72,7 @@ function choose(option: OptionId): void {
         v-model="reason"
         density="compact"
         :label="wanted === 'put_off' ? 'Why it is put off (goes on the hand-back sheet)' : 'Reason'"
-        autofocus
+        v-focus
       />
       <button class="act slim" type="submit" :disabled="reason.trim() === (component.decision?.reason ?? '')">Keep the reason</button>
     </form>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Obligation } from '@dauer/core';
+import { acceptanceKey, type Obligation } from '@dauer/core';
 import { ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf } from '../../app/client.ts';
@@ -19,7 +19,7 @@ async function accept(): Promise<void> {
   try {
     await call('accept', {
       params: { jobId },
-      body: { id, happenedAt: new Date().toISOString(), device: 'desk', obligation: props.obligation.key, reason: reason.value },
+      body: { id, happenedAt: new Date().toISOString(), device: 'desk', obligation: acceptanceKey(props.obligation), reason: reason.value },
     });
     await job.refresh();
     emit('close');
@@ -35,7 +35,7 @@ async function accept(): Promise<void> {
       <h2>Accept: {{ obligation.what }}</h2>
       <p v-if="obligation.why">{{ obligation.why }}</p>
       <p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
-      <v-textarea v-model="reason" label="Reason" autofocus />
+      <v-textarea v-model="reason" label="Reason" v-focus />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <button class="act" type="button" @click="emit('close')">Not now</button>

@@ -45,7 +45,7 @@ async function release(): Promise<void> {
         :label="`Password of ${session.person?.name ?? ''}`"
         type="password"
         autocomplete="current-password"
-        autofocus
+        v-focus
       />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">

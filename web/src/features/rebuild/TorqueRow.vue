@@ -65,7 +65,7 @@ function log(): void {
       </button>
     </template>
     <form v-if="open" class="form" @submit.prevent="log">
-      <v-text-field v-model="target" label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" autofocus />
+      <v-text-field v-model="target" label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" v-focus />
       <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
       <v-text-field v-model="wrench" label="Wrench" />
       <button class="act main" type="submit">Record</button>

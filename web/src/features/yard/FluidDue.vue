@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { WATER_DUE } from '@dauer/core';
+import { fluidVerdict, WATER_DUE } from '@dauer/core';
 import { useId, computed } from 'vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import { dayText } from '../../fittings/dates.ts';
@@ -20,8 +20,7 @@ const W = 272;
 const TOP = 6;
 const x = (v: number): number => 12 + (Math.min(v, TOP) / TOP) * (W - 24);
 const today = new Date().toISOString().slice(0, 10);
-const soon = new Date(Date.now() + 60 * 86400000).toISOString().slice(0, 10);
-const verdict = computed(() => (props.fluid.due <= today ? 'past' : props.fluid.due <= soon ? 'watch' : 'holds'));
+const verdict = computed(() => fluidVerdict(props.fluid.due, today));
 const colour = computed(() => ({ past: 'var(--past)', watch: 'var(--watch)', holds: 'var(--ink)' })[verdict.value]);
 </script>
 

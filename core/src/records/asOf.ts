@@ -1,0 +1,39 @@
+import type { LimitVersion } from '../verdict/limits.ts';
+import type { EventBase, JobFile } from './types.ts';
+
+/**
+ * A job file as it stood at an instant: later events, limits and checks are not in it.
+ * What was handed back is derived from this, so that nothing found later can change what was handed back.
+ * @param instant ISO 8601 UTC
+ */
+export function fileAsOf(file: JobFile, instant: string): JobFile {
+  const until = <T extends EventBase>(events: readonly T[]): T[] => events.filter((e) => e.happenedAt <= instant);
+  return {
+    ...file,
+    partEvents: until(file.partEvents),
+    sets: until(file.sets),
+    readings: until(file.readings),
+    takeBacks: until(file.takeBacks),
+    findings: until(file.findings),
+    observations: until(file.observations),
+    decisions: until(file.decisions),
+    operations: until(file.operations),
+    operationEvents: until(file.operationEvents),
+    torques: until(file.torques),
+    bleedPulls: until(file.bleedPulls),
+    fluidServices: until(file.fluidServices),
+    proofs: until(file.proofs),
+    acceptances: until(file.acceptances),
+    cautionAcks: until(file.cautionAcks),
+    counters: until(file.counters),
+    limits: limitsAsOf(file.limits, instant),
+    gauges: file.gauges.filter((g) => g.enteredAt <= instant),
+    pastJobs: file.pastJobs.filter((j) => j.openedAt <= instant),
+  };
+}
+
+function limitsAsOf(limits: readonly LimitVersion[], instant: string): LimitVersion[] {
+  return limits
+    .filter((l) => l.enteredAt <= instant)
+    .map((l) => (l.checkedAt !== null && l.checkedAt > instant ? { ...l, checkedBy: null, checkedAt: null } : l));
+}

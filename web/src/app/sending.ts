@@ -1,0 +1,12 @@
+import type { Waiting } from './outbox.ts';
+
+/**
+ * The next event to send: the oldest of whoever is signed in. What leans on somebody else's unsent event
+ * waits for it, so that nothing is refused for coming too early.
+ */
+export function nextToSend(items: readonly Waiting[], personId: string | null): Waiting | undefined {
+  const waiting = items.filter((i) => i.aside === null);
+  const foreign = new Set(waiting.filter((i) => i.authorId !== personId).map((i) => i.body.id));
+  const leans = (i: Waiting): boolean => Object.values(i.body).some((v) => typeof v === 'string' && v !== i.body.id && foreign.has(v));
+  return waiting.find((i) => i.authorId === personId && !leans(i));
+}
