@@ -32,7 +32,7 @@ export const slot = z
     kind: e.componentKind,
     name,
     corner: corner.nullable(),
-    circuits: z.array(z.number().int()),
+    circuits: z.array(z.number().int()).readonly(),
     parentId: id.nullable(),
     boreMm: z.number().nullable(),
     lengthMm: z.number().nullable(),
@@ -51,7 +51,13 @@ export const connection = z
   })
   .meta({ id: 'Connection' }) satisfies z.ZodType<core.Connection>;
 export const layout = z
-  .object({ id, vehicleId: id, template: z.string(), slots: z.array(slot).max(400), connections: z.array(connection).max(600) })
+  .object({
+    id,
+    vehicleId: id,
+    template: z.string(),
+    slots: z.array(slot).max(400).readonly(),
+    connections: z.array(connection).max(600).readonly(),
+  })
   .meta({ id: 'Layout' }) satisfies z.ZodType<core.Layout>;
 
 export const jobFields = z.object({

@@ -41,4 +41,5 @@ export * from './bleed/fluid.ts';
 export * from './bleed/order.ts';
 export * from './prove/handback.ts';
 export * from './prove/items.ts';
+export * from './yard/waits.ts';
 export * from './caution/cautions.ts';

@@ -22,7 +22,6 @@ import {
 } from '../src/index.ts';
 import { base, id, LIMIT, NOW, Told } from './told.ts';
 
-
 describe('layouts', () => {
   for (const t of TEMPLATES) {
     it(`${t.name}: nothing wrong with it`, () => {

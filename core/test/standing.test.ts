@@ -248,3 +248,23 @@ describe('fluid, nipple by nipple', () => {
     ]);
   });
 });
+
+describe('what was sent out', () => {
+  it('is waited for, and is no work that can be done now', () => {
+    const t = new Told();
+    const rotor = t.slot('rotor');
+    t.decide(rotor, 'machine');
+    const part = t.component(rotor).part!.id;
+    const states = (): (string | undefined)[] =>
+      ['work', 'fit'].map((k) => deriveJob(t.file, NOW).obligations.find((o) => o.key === `${k}:${rotor}`)?.state);
+    expect(states()).to.deep.equal(['open', undefined]);
+    t.part(rotor, 'removed');
+    t.part(rotor, 'sent', part);
+    expect(states()).to.deep.equal(['waiting', 'waiting']);
+    t.part(rotor, 'returned', part);
+    expect(states()).to.deep.equal(['open', 'open']);
+    t.part(rotor, 'machined', part);
+    t.part(rotor, 'fitted', part);
+    expect(states()).to.deep.equal(['closed', undefined]);
+  });
+});

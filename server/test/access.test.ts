@@ -52,6 +52,15 @@ describe('who may do what', () => {
     expect((await shop.technician.ask('GET', '/api/me')).status).to.equal(200);
   });
 
+  it('and by address, whatever the names tried', async () => {
+    const elsewhere = (login: string, remoteAddress: string) =>
+      shop.app.inject({ method: 'POST', url: '/api/sign-in', remoteAddress, payload: { login, password: 'wrong' } });
+    for (let i = 0; i < 40; i += 1) expect((await elsewhere(`guess${i}`, '10.9.8.7')).statusCode).to.equal(401);
+    const next = await elsewhere('another', '10.9.8.7');
+    expect([next.statusCode, next.json<{ code: string }>().code]).to.deep.equal([429, 'too_many_tries']);
+    expect((await elsewhere('another', '10.9.8.6')).statusCode).to.equal(401);
+  });
+
   it('a leaver and a changed role take effect at once', async () => {
     const id = v7();
     await shop.lead.ask('POST', '/api/people', { id, name: 'Nils Ostrow', login: 'nils', password: PASSWORD, role: 'technician' });

@@ -1,5 +1,5 @@
 import { demoBundle } from '@dauer/demo';
-import { deriveJob, type JobFile } from '@dauer/core';
+import { acceptanceKey, deriveJob, type JobFile } from '@dauer/core';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, openShop, PASSWORD, type Shop } from './harness.ts';
@@ -42,7 +42,7 @@ describe('handing back', () => {
   it('what does not block cannot be accepted, and what is answered by work is no waiver', async () => {
     const accept = (obligation: string) => shop.lead.event<'acceptances'>(car.jobId, 'acceptances', { obligation, reason: 'because' });
     expect((await accept('verdict:nothing')).body.code).to.equal('nothing_to_accept');
-    expect((await accept('proof:pedal_hold')).body.code).to.equal('no_waiver');
+    expect((await accept('proof:pedal_hold||')).body.code).to.equal('no_waiver');
   });
 
   it('a complaint that is still the same goes home only by a lead’s reason', async () => {
@@ -54,8 +54,10 @@ describe('handing back', () => {
       result: 'same',
       note: '',
     });
+    const asked = deriveJob(await shop.reader.file(other.jobId), new Date().toISOString());
+    const obligation = acceptanceKey(asked.blocks.find((b) => b.key === 'proof:complaint')!);
     const accept = (who: typeof shop.lead) =>
-      who.event<'acceptances'>(other.jobId, 'acceptances', { obligation: 'proof:complaint', reason: 'Owner will live with it' });
+      who.event<'acceptances'>(other.jobId, 'acceptances', { obligation, reason: 'Owner will live with it' });
     expect((await accept(shop.technician)).body.code).to.equal('role');
     expect((await accept(shop.lead)).status).to.equal(200);
     const state = deriveJob(await shop.reader.file(other.jobId), new Date().toISOString());
@@ -136,6 +138,10 @@ describe('handing back', () => {
     });
     expect([again.status, again.body.status]).to.deep.equal([200, 'already_stored']);
     expect(known.km).to.equal(79400);
+    const { id: _id, vehicleId: _vehicle, openedAt: _at, openedBy: _by, ...fields } = file.job;
+    const edited = await shop.technician.ask<{ code: string }>('PATCH', `/api/jobs/${car.jobId}`, { ...fields, complaint: 'Never said' });
+    expect([edited.status, edited.body.code]).to.deep.equal([409, 'released']);
+    expect((await shop.reader.file(car.jobId)).job.complaint).to.equal(file.job.complaint);
   });
 
   it('a new complaint is a new job, which names the old', async () => {
@@ -171,8 +177,18 @@ describe('the import', () => {
   it('takes the whole demonstration shop, and the same again without doubles', async () => {
     const first = await shop.lead.ask<{ written: number; known: number }>('POST', '/api/import', bundle);
     expect(first.status, JSON.stringify(first.body)).to.equal(200);
-    const again = await shop.lead.ask<{ written: number; known: number }>('POST', '/api/import', { ...bundle, events: {}, releases: [] });
-    expect([again.status, again.body.written]).to.deep.equal([200, 0]);
+    const again = await shop.lead.ask<{ written: number; known: number }>('POST', '/api/import', bundle);
+    expect([again.status, again.body.written, again.body.known]).to.deep.equal([200, 0, first.body.written]);
+  });
+
+  it('a job of the past is handed back as it stood then, not as the vehicle stands now', async () => {
+    const yard = (await shop.reader.ask<{ handedBack: { jobId: string; tag: string; releasedAt: string }[] }>('GET', '/api/yard')).body;
+    const oldest = yard.handedBack.filter((h) => h.tag === 'V 071').at(-1)!;
+    const { release } = await shop.reader.file(oldest.jobId);
+    expect(release?.sheet.distance).to.equal('41,200 km');
+    expect(release?.sheet.watch).to.deep.equal([]);
+    expect(release?.sheet.figures.every((f) => f.takenOn <= oldest.releasedAt)).to.equal(true);
+    expect(release?.sheet.figures.find((f) => f.characteristic === 'Pad lining')?.figure).to.equal('9.00 mm');
   });
 
   it('is all or nothing', async () => {

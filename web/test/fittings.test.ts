@@ -6,8 +6,7 @@ import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
 import { planMap } from '../src/fittings/map/plan.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
 import { withWaiting } from '../src/app/optimistic.ts';
-import type { Waiting } from '../src/app/outbox.ts';
-import { nextToSend } from '../src/app/sending.ts';
+import { nextToSend, type Waiting } from '../src/app/sending.ts';
 
 describe('a gauge that types', () => {
   const feed = (burst: GaugeBurst, text: string, gap: number): string | null => {
@@ -53,7 +52,6 @@ const judged = (bound: Judged['bound'], value: number, machineTo: number | null)
     gravity: 'safety',
     limitWord: 'Limit',
     newWord: 'New',
-    subject: 'part',
   },
   setId: '',
   slotId: '',
@@ -69,6 +67,7 @@ const judged = (bound: Judged['bound'], value: number, machineTo: number | null)
   enough: true,
   wear: null,
   toNextService: 0,
+  distanceUnit: 'km',
   notes: [],
 });
 

@@ -27,7 +27,8 @@ const yardJob = z.object({
   blocks: z.number().int(),
   next: z.object({ stage: z.string(), what: z.string(), slotId: id.nullable() }).nullable(),
   waits: z.array(z.string()),
-  running: z.number().int(),
+  /** Operations under way, the longest first. */
+  running: z.array(z.object({ title: z.string(), minutes: z.number(), attendedMinutes: z.number() })),
 });
 export type YardJob = z.infer<typeof yardJob>;
 

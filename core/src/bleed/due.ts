@@ -107,7 +107,12 @@ export function fluidState(
     if (half) {
       const places = half.missing.length === 1 ? 'one bleeder' : `${half.missing.length} bleeders`;
       const day = half.service.happenedAt.slice(0, 10);
-      return { changed: known?.changed ?? null, due: day, why: `${circuitName(circuit)} half done: ${places} to go`, water: known?.water ?? null };
+      return {
+        changed: known?.changed ?? null,
+        due: day,
+        why: `${circuitName(circuit)} half done: ${places} to go`,
+        water: known?.water ?? null,
+      };
     }
     return known ?? { changed: null, due: since, why: `${circuitName(circuit)}: no change on record`, water: null };
   });

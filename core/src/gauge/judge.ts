@@ -1,4 +1,4 @@
-import type { JobFile, ReadingSet, Vehicle } from '../records/types.ts';
+import type { CounterReading, JobFile, ReadingSet, Vehicle } from '../records/types.ts';
 import type { Book } from '../records/book.ts';
 import { attempt } from '../refusal.ts';
 import { axleOf } from '../layout/kinds.ts';
@@ -28,6 +28,8 @@ export interface Judged {
   readonly enough: boolean;
   readonly wear: Wear | null;
   readonly toNextService: number;
+  /** What distances are said in for this vehicle. */
+  readonly distanceUnit: 'km' | 'mi';
   /** What the verdict has to say about its own footing. */
   readonly notes: readonly string[];
 }
@@ -57,13 +59,13 @@ export function limitTarget(
 }
 
 /** Distance shown by the counter at an instant, km; null where it was never read by then. */
-export function counterAt(file: JobFile, instant: string): number | null {
-  return file.counters.filter((c) => c.happenedAt <= instant).sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1))[0]?.km ?? null;
+export function counterAt(counters: readonly CounterReading[], instant: string): number | null {
+  return counters.filter((c) => c.happenedAt <= instant).sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1))[0]?.km ?? null;
 }
 
 /** km to the next inspection: the house default, or a year at this vehicle's own rate where that is nearer. */
-export function kmToNextService(file: JobFile): number {
-  const sorted = [...file.counters].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1));
+export function kmToNextService(counters: readonly CounterReading[]): number {
+  const sorted = [...counters].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1));
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) return DEFAULT_SERVICE_KM;
@@ -74,19 +76,20 @@ export function kmToNextService(file: JobFile): number {
 
 function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): Wear | null {
   const { file } = book;
+  const counters = book.stand(file.counters);
   if (of.wears === null || set.partId === null || (bound.kind !== 'lower' && bound.kind !== 'upper')) return null;
   const points: WearPoint[] = book.sets
     .filter((s) => s.partId === set.partId && s.measurement === set.measurement && s.happenedAt <= set.happenedAt)
     .flatMap((s): WearPoint[] => {
-      const run = counterAt(file, s.happenedAt);
+      const run = counterAt(counters, s.happenedAt);
       const found = book.reduced(s).find((r) => r.characteristic === of.id);
       if (run === null || !found || found.taken < found.needed) return [];
       return [{ run, value: found.value, u: found.expanded / 2, afterMachining: s.phase === 'after_machining' }];
     });
-  const fitted = file.partEvents.find((e) => e.partId === set.partId && e.kind === 'fitted');
-  const fittedRun = fitted ? counterAt(file, fitted.happenedAt) : null;
+  const fitted = book.stand(file.partEvents).find((e) => e.partId === set.partId && e.kind === 'fitted');
+  const fittedRun = fitted ? counterAt(counters, fitted.happenedAt) : null;
   const fresh = fittedRun !== null && bound.nominal != null ? { run: fittedRun, value: bound.nominal } : null;
-  const tried = attempt(() => wear(points, of.wears ?? 'falls', bound.at, kmToNextService(file), fresh));
+  const tried = attempt(() => wear(points, of.wears ?? 'falls', bound.at, kmToNextService(counters), fresh));
   return tried.ok ? tried.value : null;
 }
 
@@ -168,7 +171,8 @@ export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
         conflict: found.governing.length > 1,
         enough,
         wear: worstHeld.wear,
-        toNextService: kmToNextService(file),
+        toNextService: kmToNextService(book.stand(file.counters)),
+        distanceUnit: file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km',
         notes,
       },
     ];

@@ -59,9 +59,9 @@ export function sentence(j: Judged): string {
     default: {
       const left = `${mm(room, d)} left before the ${limitName(j)}`;
       if (!j.wear) return `${left}.`;
-      const km = groupThousands(roundTo(j.wear.remaining, 2));
+      const far = groupThousands(roundTo(convert(j.wear.remaining, 'distance_run', j.distanceUnit), 2));
       const tail = j.verdict === 'watch' ? '; not enough for the next service' : '';
-      return `${left}; about ${km} km at this vehicle’s rate${tail}.`;
+      return `${left}; about ${far} ${j.distanceUnit} at this vehicle’s rate${tail}.`;
     }
   }
 }

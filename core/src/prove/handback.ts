@@ -5,7 +5,7 @@ import { type Judged, judgeSet } from '../gauge/judge.ts';
 import { limitText, mm, plusMinus, sourceOf } from '../gauge/words.ts';
 import { placeName, slotById } from '../layout/graph.ts';
 import { CORNER_NAME } from '../layout/kinds.ts';
-import { displayWithUnit, groupThousands } from '../quantity/display.ts';
+import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
 import type { JobState } from '../records/job.ts';
 import type { EventBase, HandbackSheet, SheetFigure, SheetLine } from '../records/types.ts';
 import { VERDICT_WORD } from '../verdict/severity.ts';
@@ -22,7 +22,8 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
   };
   const tagOf = (partId: string | null): string | null => file.parts.find((p) => p.id === partId)?.tag ?? null;
   const line = (e: EventBase, where: string, text: string): SheetLine => ({ place: where, text, by: who(e.authorId), on: e.happenedAt });
-  const counter = [...file.counters].sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1))[0];
+  const unit = file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
+  const counter = book.stand(file.counters).at(-1);
   const figures = book.sets
     .filter((s) => s.jobId === file.job.id)
     .flatMap((s) =>
@@ -60,7 +61,7 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
   return {
     vehicleTag: file.vehicle.tag,
     vehicleName: file.vehicle.name,
-    distance: counter ? `${groupThousands(counter.km)} km` : 'not counted',
+    distance: counter ? `${groupThousands(convert(counter.km, 'distance_run', unit))} ${unit}` : 'not counted',
     complaint: file.job.complaint,
     complaintAnswer: complaint ? RESULT_WORD[complaint.result] : 'Not asked again',
     figures,

@@ -12,6 +12,7 @@ import { blocksRelease, whoMayAccept } from '../verdict/severity.ts';
 import type { Book } from './book.ts';
 import type { Component } from './components.ts';
 import { type Obligation, obligation } from './stages.ts';
+import { lastPartIn, whereabouts } from './standing.ts';
 import type { Observation } from './types.ts';
 
 /** What the derivations of obligations start from. */
@@ -25,10 +26,12 @@ export interface Situation {
 }
 
 export function bookinObligations({ book }: Situation): Obligation[] {
-  const { job, vehicle, counters } = book.file;
-  const counter = counters.some((c) => c.jobId === job.id);
+  const { job, vehicle } = book.file;
+  const counter = book.stand(book.file.counters).some((c) => c.jobId === job.id);
   return [
-    ...(job.kind === 'fluid' ? [] : [obligation('bookin', 'bookin:complaint', 'The complaint, in the owner’s words', job.complaint.trim() !== '')]),
+    ...(job.kind === 'fluid'
+      ? []
+      : [obligation('bookin', 'bookin:complaint', 'The complaint, in the owner’s words', job.complaint.trim() !== '')]),
     obligation('bookin', 'bookin:wants', 'What the owner wants', job.wants.trim() !== ''),
     ...(vehicle.distanceUnit === 'none' ? [] : [obligation('bookin', 'bookin:counter', 'Distance run, read off the counter', counter)]),
     obligation('bookin', 'bookin:scope', 'Corners taken in', job.scopeCorners.length > 0 || job.kind === 'fluid'),
@@ -116,10 +119,16 @@ export function decideObligations({ book, components }: Situation): Obligation[]
   return components
     .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
     .map((c) =>
-      obligation('decide', `decide:${c.slot.id}`, `Decide about the ${placeName(c.slot).toLowerCase()}`, c.decision !== null && !fallen(book, c), {
-        slotId: c.slot.id,
-        why: fallen(book, c),
-      }),
+      obligation(
+        'decide',
+        `decide:${c.slot.id}`,
+        `Decide about the ${placeName(c.slot).toLowerCase()}`,
+        c.decision !== null && !fallen(book, c),
+        {
+          slotId: c.slot.id,
+          why: fallen(book, c),
+        },
+      ),
     );
 }
 
@@ -137,6 +146,14 @@ function workDone(book: Book, c: Component): boolean {
   }
 }
 
+/** Waiting for what was sent out of this place to come back; nothing where it is here. */
+function waitsAway(book: Book, c: Component): Partial<Obligation> {
+  const events = book.stand(book.file.partEvents);
+  const last = lastPartIn(c.slot.id, events);
+  const where = last === null ? null : whereabouts(last, events);
+  return where?.at === 'away' ? { state: 'waiting', why: `Sent out${where.note ? `: ${where.note}` : ''}.` } : {};
+}
+
 export function rebuildObligations({ book, components }: Situation): Obligation[] {
   const { file } = book;
   const work = components
@@ -147,12 +164,17 @@ export function rebuildObligations({ book, components }: Situation): Obligation[
         `work:${c.slot.id}`,
         `${placeName(c.slot)}: ${(c.decision ? OPTION_NAME[c.decision.option] : '').toLowerCase()}`,
         workDone(book, c),
-        { slotId: c.slot.id },
+        { slotId: c.slot.id, ...(workDone(book, c) ? {} : waitsAway(book, c)) },
       ),
     );
   const open = components
     .filter((c) => c.empty)
-    .map((c) => obligation('rebuild', `fit:${c.slot.id}`, `${placeName(c.slot)} is off the vehicle`, false, { slotId: c.slot.id }));
+    .map((c) =>
+      obligation('rebuild', `fit:${c.slot.id}`, `${placeName(c.slot)} is off the vehicle`, false, {
+        slotId: c.slot.id,
+        ...waitsAway(book, c),
+      }),
+    );
   const events = book.stand(file.operationEvents);
   const operations = book.stand(file.operations).map((o) =>
     obligation(

@@ -33,6 +33,11 @@ export function partIn(slotId: string, partEvents: readonly PartEvent[]): string
   return sitting;
 }
 
+/** The part that sits in a slot, or the one that sat there last. */
+export function lastPartIn(slotId: string, partEvents: readonly PartEvent[]): string | null {
+  return inOrder(partEvents).findLast((e) => e.slotId === slotId && (e.kind === 'found' || e.kind === 'fitted'))?.partId ?? null;
+}
+
 export type Whereabouts =
   | { readonly at: 'slot'; readonly slotId: string; readonly since: string }
   | { readonly at: 'shelf' | 'away' | 'scrap' | 'unknown'; readonly since: string | null; readonly note: string };

@@ -12,10 +12,11 @@ const acks = computed(() => (job.state ? job.state.book.stand(job.state.file.cau
 const list = computed(() => cautionsAt(...props.steps));
 const open = computed(() => list.value.filter((c) => c.critical && !acks.value.some((a) => a.caution === c.id)));
 const quiet = computed(() => list.value.filter((c) => !open.value.includes(c)));
+const any = computed(() => (props.show !== 'quiet' && open.value.length > 0) || (props.show !== 'open' && quiet.value.length > 0));
 </script>
 
 <template>
-  <div class="cautions no-print">
+  <div v-if="any" class="cautions no-print">
     <div v-for="c in show === 'quiet' ? [] : open" :key="c.id" class="caution">
       <span class="hatch" aria-hidden="true" />
       <p>

@@ -87,7 +87,7 @@ async function bind(): Promise<void> {
       </template>
     </dl>
     <form v-if="binding" class="bind" @submit.prevent="bind">
-      <v-text-field v-model="tag" label="Tag on the part" placeholder="P 2207" v-focus :error-messages="problem" />
+      <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
       <button class="act slim" type="submit">Bind</button>
       <button class="act slim" type="button" @click="binding = false">Not now</button>
     </form>

@@ -3,6 +3,7 @@ import { type Corner, fixed, type Stage, STAGES, type Verdict } from '@dauer/cor
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { dayText } from '../fittings/dates.ts';
 import BrakeMap from '../fittings/map/BrakeMap.vue';
 import MapStrip from '../fittings/MapStrip.vue';
 import StageRule from '../fittings/StageRule.vue';
@@ -101,7 +102,7 @@ function pick(slotId: string | null): void {
       </aside>
       <main class="right">
         <p v-if="job.state.released" class="problem released no-print">
-          Handed back on {{ job.state.file.release?.releasedAt.slice(0, 10) }}. Everything stands as it was then; a new complaint is a new
+          Handed back on {{ dayText(job.state.file.release?.releasedAt ?? '') }}. Everything stands as it was then; a new complaint is a new
           job.
           <RouterLink :to="`/jobs/${jobId}/sheet`">Hand-back sheet</RouterLink>
         </p>

@@ -26,7 +26,7 @@ async function go(): Promise<void> {
     <form class="dialog col" @submit.prevent="go">
       <h2>Sign in again</h2>
       <p>Your session has ended. What you typed is still there, and what you took is kept here.</p>
-      <v-text-field v-model="login" label="Name" autocomplete="username" v-focus />
+      <v-text-field v-model="login" v-focus label="Name" autocomplete="username" />
       <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts"><button class="act main" type="submit">Sign in</button></div>

@@ -58,7 +58,14 @@ export const useJob = defineStore('job', () => {
     if (!file.value || !session.person) throw new Error('no job is open');
     const id = body.id ?? v7();
     const whole = { ...body, id, happenedAt: new Date().toISOString(), device: DEVICE } as Sent<F>;
-    void outbox.keep({ jobId: file.value.job.id, authorId: session.person.id, authorName: session.person.name, family, body: whole as Sent<EventFamily>, aside: null });
+    void outbox.keep({
+      jobId: file.value.job.id,
+      authorId: session.person.id,
+      authorName: session.person.name,
+      family,
+      body: whole as Sent<EventFamily>,
+      aside: null,
+    });
     return id;
   }
   function takeBack(id: string): void {

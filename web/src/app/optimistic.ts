@@ -1,6 +1,6 @@
 import type { EventFamily, Recorded, Sent } from '@dauer/contract';
 import { type EventBase, type JobFile, MEASUREMENTS, type Part, parseQuantity } from '@dauer/core';
-import type { Waiting } from './outbox.ts';
+import type { Waiting } from './sending.ts';
 
 function base(item: Waiting): EventBase {
   const { id, happenedAt, device } = item.body;

@@ -1,22 +1,10 @@
-import { EVENT_ENDPOINT, type EventFamily, type Sent } from '@dauer/contract';
+import { EVENT_ENDPOINT, type Sent } from '@dauer/contract';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from './client.ts';
-import { nextToSend } from './sending.ts';
+import { nextToSend, type Waiting } from './sending.ts';
 import { useSession } from './session.ts';
-
-/** An event that is kept on this device until the book has it. */
-export interface Waiting<F extends EventFamily = EventFamily> {
-  readonly seq?: number;
-  readonly jobId: string;
-  readonly authorId: string;
-  readonly authorName: string;
-  readonly family: F;
-  readonly body: Sent<F>;
-  /** Why the server would not take it; null while it waits to be sent. */
-  aside: string | null;
-}
 
 interface Schema extends DBSchema {
   outbox: { key: number; value: Waiting };

@@ -1,4 +1,16 @@
-import type { Waiting } from './outbox.ts';
+import type { EventFamily, Sent } from '@dauer/contract';
+
+/** An event that is kept on this device until the book has it. */
+export interface Waiting<F extends EventFamily = EventFamily> {
+  readonly seq?: number;
+  readonly jobId: string;
+  readonly authorId: string;
+  readonly authorName: string;
+  readonly family: F;
+  readonly body: Sent<F>;
+  /** Why the server would not take it; null while it waits to be sent. */
+  aside: string | null;
+}
 
 /**
  * The next event to send: the oldest of whoever is signed in. What leans on somebody else's unsent event

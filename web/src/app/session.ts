@@ -2,6 +2,7 @@ import type { Person, Role } from '@dauer/core';
 import { mayCall, type Access } from '@dauer/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { useZone } from '../fittings/dates.ts';
 import { ApiProblem, call, whenSignedOut } from './client.ts';
 
 /** Who is signed in on this device. */
@@ -15,6 +16,7 @@ export const useSession = defineStore('session', () => {
   function take(me: { person: Person; shop: { name: string; timeZone: string } }): void {
     person.value = me.person;
     shop.value = me.shop;
+    useZone(me.shop.timeZone);
     expired.value = false;
     asked.value = true;
   }

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import LiveScale from './LiveScale.vue';
+import PhoneCapture from './PhoneCapture.vue';
 import { useCaptureKeys } from './useCaptureKeys.ts';
 
 /** The one reversed plate: while it is open, what is typed and not meant for a field goes to it. */
@@ -16,6 +18,8 @@ const props = defineProps<{
   gaugeNote: string;
   message: string | null;
   note: string;
+  /** What was taken and the live figure, in the unit shown. */
+  scale: { readonly values: readonly number[]; readonly live: number | null; readonly decimals: number };
 }>();
 const emit = defineEmits<{ take: [text: string]; back: []; move: [step: number]; unit: []; gauge: []; typed: [text: string] }>();
 const typed = ref('');
@@ -85,17 +89,16 @@ const phoneTyped = computed({
         </span>
       </span>
     </div>
-    <p class="note">{{ note }}</p>
+    <div class="note">
+      <LiveScale v-if="scale.values.length > 1" v-bind="scale" :title="note" />
+      <p v-else>{{ note }}</p>
+    </div>
     <p v-if="message" class="message" role="alert">{{ message }}</p>
     <button class="gauge" type="button" @click="emit('gauge')">
       <b>{{ gauge }}</b>
       <span>{{ gaugeNote }}</span>
     </button>
-    <form class="phone" @submit.prevent="take(typed)">
-      <input v-model="phoneTyped" inputmode="decimal" aria-label="Figure" placeholder="figure" />
-      <button type="submit">Take</button>
-      <button type="button" @click="emit('back')">Back</button>
-    </form>
+    <PhoneCapture v-model="phoneTyped" @take="take(typed)" @back="emit('back')" />
     <dl class="keys" aria-hidden="true">
       <dt>Enter</dt>
       <dd>take</dd>
@@ -118,8 +121,8 @@ const phoneTyped = computed({
   z-index: 40;
   height: 80px;
   display: grid;
-  grid-template-columns: 56px minmax(200px, 290px) auto minmax(0, 1fr) auto auto;
-  gap: 16px;
+  grid-template-columns: 56px minmax(180px, 232px) auto minmax(150px, 1fr) auto auto;
+  gap: 14px;
   align-items: center;
   padding: 0 24px;
   background: var(--bar);
@@ -193,7 +196,7 @@ const phoneTyped = computed({
   color: var(--bar-text2);
   font-size: 14px;
   line-height: 18px;
-  max-height: 54px;
+  min-width: 0;
   overflow: hidden;
 }
 .gauge {
@@ -229,9 +232,6 @@ const phoneTyped = computed({
 }
 .keys dd {
   color: var(--bar-text2);
-}
-.phone {
-  display: none;
 }
 .bar :focus-visible {
   outline-color: var(--bar-live);
@@ -276,32 +276,6 @@ const phoneTyped = computed({
   }
   .note {
     display: none;
-  }
-  .phone {
-    display: flex;
-    gap: 8px;
-    grid-column: 1 / -1;
-    min-width: 0;
-  }
-  .phone input {
-    flex: 1;
-    min-width: 0;
-    height: 48px;
-    font: 400 20px var(--figure-font);
-    padding: 0 12px;
-    border: 1px solid var(--bar-edge);
-    border-radius: 2px;
-    background: var(--bar);
-    color: var(--bar-figure);
-  }
-  .phone button {
-    min-width: 72px;
-    min-height: 48px;
-    border: 1px solid var(--bar-edge);
-    background: none;
-    color: var(--bar-text);
-    font: 600 18px var(--plate-font);
-    border-radius: 2px;
   }
 }
 </style>

@@ -156,6 +156,8 @@ const ghostText = computed(() =>
           <tspan class="lf">{{ l.figure }}</tspan>
         </text>
       </svg>
+    </div>
+    <div class="words">
       <p class="sentence" :title="sourceOf(judged)">{{ sentence(judged) }}</p>
       <p v-if="judged.notes.length > 0" class="footing second">{{ judged.notes.join(' ') }}</p>
     </div>
@@ -170,7 +172,7 @@ const ghostText = computed(() =>
   margin-bottom: 8px;
 }
 .left {
-  padding-top: 22px;
+  padding-top: 14px;
 }
 .name {
   font: 600 21px/22px var(--plate-font);
@@ -214,6 +216,13 @@ svg {
 .lf {
   font: 400 13px var(--figure-font);
 }
+/* Words begin under the rule, and reach to the left of it only where they need the room for one line. */
+.words {
+  grid-column: 1 / -1;
+  justify-self: end;
+  width: fit-content;
+  min-width: calc(100% - 116px);
+}
 .footing {
   font-size: 14px;
   line-height: 18px;
@@ -224,7 +233,11 @@ svg {
 }
 @media (max-width: 560px) {
   .rule {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .words {
+    justify-self: start;
+    min-width: 0;
   }
   .left {
     display: flex;

@@ -1,8 +1,35 @@
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
-const NEAR = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+const NEAR_MS = 183 * 86400000;
 
-/** A day as the shop says it: "Thu 3 Dec" within half a year, "6 Oct 2021" else. */
+function formats(zone: string): { near: Intl.DateTimeFormat; far: Intl.DateTimeFormat; time: Intl.DateTimeFormat } {
+  return {
+    near: new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }),
+    far: new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }),
+    time: new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }),
+  };
+}
+const plain = formats('UTC');
+let shop = plain;
+
+/** Instants are told in the shop's one time zone from now on, wherever this device is. */
+export function useZone(zone: string): void {
+  shop = formats(zone);
+}
+
+/** A day as the shop says it: "Thu 3 Dec" within half a year, "6 Oct 2021" else. Takes a day or an instant. */
 export function dayText(iso: string, today = new Date()): string {
-  const at = new Date(`${iso.slice(0, 10)}T00:00:00Z`);
-  return Math.abs(at.getTime() - today.getTime()) < 183 * 86400000 ? NEAR.format(at) : DAY.format(at);
+  if (iso === '') return '';
+  const isDay = iso.length === 10;
+  const at = new Date(isDay ? `${iso}T00:00:00Z` : iso);
+  const { near, far } = isDay ? plain : shop;
+  return (Math.abs(at.getTime() - today.getTime()) < NEAR_MS ? near : far).format(at);
+}
+
+/** Minutes as a clock is read: "3 h 12". */
+export function hoursText(minutes: number): string {
+  return `${Math.floor(minutes / 60)} h ${String(Math.floor(minutes % 60)).padStart(2, '0')}`;
+}
+
+/** Time of day of an instant, by the shop's clock. */
+export function timeText(iso: string): string {
+  return shop.time.format(new Date(iso));
 }

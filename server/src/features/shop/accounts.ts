@@ -36,14 +36,14 @@ export async function addAccount(db: Database, a: NewAccount): Promise<AccountRo
 const WINDOW_MINUTES = 15;
 const MOST_FAILURES = 8;
 /** From one address, whatever the names tried: a shop's own tablets may share one. */
-const MOST_FROM_ADDRESS = 60;
+const MOST_FROM_ADDRESS = 40;
 
 /** Fitting hash of nothing: signing in takes as long for an unknown name as for a wrong password. */
 const DUMMY = await hashPassword(v7());
 
 /**
  * Checks a sign-in. Failures are counted in the database, so that every process counts them together.
- * @throws Fault 429 after eight failures by a name, or sixty from an address, in a quarter of an hour; 401 where name and password do not fit
+ * @throws Fault 429 after eight failures by a name, or forty from an address, in a quarter of an hour; 401 where name and password do not fit
  */
 export async function checkSignIn(db: Database, login: string, password: string, address: string): Promise<AccountRow> {
   const name = login.trim().toLowerCase();

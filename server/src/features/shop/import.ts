@@ -1,6 +1,6 @@
 import { type bundle, type EventFamily } from '@dauer/contract';
 import { buildSheet, deriveJob, fileAsOf, RULE_VERSION } from '@dauer/core';
-import { getTableColumns } from 'drizzle-orm';
+import { getTableColumns, inArray } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
@@ -33,14 +33,27 @@ const ORDER: readonly EventFamily[] = [
 /** PostgreSQL takes 65,535 parameters a statement. */
 const MOST_PARAMETERS = 60000;
 
-/** Writes rows, passing over ids that are already on record; says how many were new. */
-async function write(db: Database, table: PgTable, rows: readonly Record<string, unknown>[]): Promise<number> {
+type Row = Record<string, unknown>;
+
+/** Rows whose id is not on record yet: the events of a job that was handed back may be offered again, but not added to. */
+async function newOnes(db: Database, table: PgTable, rows: readonly Row[]): Promise<readonly Row[]> {
+  const { id } = getTableColumns(table);
+  if (!id) return rows;
+  const ids = rows.map((r) => r['id']);
+  const known = new Set((await db.select({ id }).from(table).where(inArray(id, ids))).map((r) => r.id));
+  return rows.filter((r) => !known.has(r['id']));
+}
+
+/** Writes rows, passing over those that are already on record; says how many were new. */
+async function write(db: Database, table: PgTable, rows: readonly Row[]): Promise<number> {
   const chunk = Math.max(1, Math.floor(MOST_PARAMETERS / Object.keys(getTableColumns(table)).length));
   let written = 0;
   for (let i = 0; i < rows.length; i += chunk) {
+    const fresh = await newOnes(db, table, rows.slice(i, i + chunk));
+    if (fresh.length === 0) continue;
     const result = await db
       .insert(table)
-      .values(rows.slice(i, i + chunk))
+      .values([...fresh])
       .onConflictDoNothing();
     written += result.rowCount ?? 0;
   }
@@ -52,7 +65,7 @@ export async function importBundle(db: Database, given: z.output<typeof bundle>)
   return db.transaction(async (tx) => {
     let written = 0;
     let offered = 0;
-    const put = async (table: PgTable, rows: readonly Record<string, unknown>[]): Promise<void> => {
+    const put = async (table: PgTable, rows: readonly Row[]): Promise<void> => {
       offered += rows.length;
       if (rows.length > 0) written += await write(tx, table, rows);
     };

@@ -1,4 +1,4 @@
-import { deriveJob, fluidState, type JobState, nextAct, runningOperations, standing, takenBackIds, whereabouts } from '@dauer/core';
+import { deriveJob, fluidState, type JobState, nextAct, runningOperations, standing, takenBackIds, waitsOf } from '@dauer/core';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { YardJob } from '@dauer/contract';
 import type { Database } from '../../db/connect.ts';
@@ -6,25 +6,8 @@ import { bleedPull, fluidService, job, release, takeBack, vehicle } from '../../
 import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
 import { openJobIds, readJobFile, readLayout } from '../../records/jobFile.ts';
 
-/** What a job waits for now: parts that are away, and what the stage it stands in cannot begin without. */
-function waitsOf(state: JobState): string[] {
-  const events = state.book.stand(state.file.partEvents);
-  const away = state.file.parts.flatMap((p) => {
-    const where = whereabouts(p.id, events);
-    return where.at === 'away' ? [{ name: p.name.toLowerCase(), note: where.note }] : [];
-  });
-  const byNote = new Map<string, string[]>();
-  for (const a of away) byNote.set(a.note, [...(byNote.get(a.note) ?? []), a.name]);
-  const parts = [...byNote].map(([note, names]) => {
-    const what =
-      names.length === 1 ? (names[0] ?? '') : `${names.length} ${new Set(names).size === 1 ? `${names[0] ?? 'part'}s` : 'parts'}`;
-    return note ? `${what}, ${note}` : `${what}, sent out`;
-  });
-  const waiting = state.obligations
-    .filter((o) => o.state === 'waiting' && o.stage === state.stage && o.why !== null)
-    .map((o) => o.why ?? '');
-  return [...parts, ...new Set(waiting)].slice(0, 3);
-}
+/** Most reasons for waiting listed of a job. */
+const MOST_WAITS = 3;
 
 function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
   const { file } = state;
@@ -44,8 +27,12 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
     ),
     blocks: state.blocks.length,
     next: next ? { stage: next.stage, what: next.what, slotId: next.slotId } : null,
-    waits: waitsOf(state),
-    running: runningOperations(state.book, today).length,
+    waits: waitsOf(state).slice(0, MOST_WAITS),
+    running: runningOperations(state.book, today).map(({ operation, minutes }) => ({
+      title: operation.title,
+      minutes,
+      attendedMinutes: operation.attendedMinutes,
+    })),
   };
 }
 

@@ -93,7 +93,9 @@ function serve(): void {
         <button v-if="writable" class="link" type="button" @click="job.takeBack(f.id)">Take back</button>
       </p>
       <p v-if="due" class="due">
-        Next due <b>{{ dayText(due.due) }}</b>: {{ dueText }}
+        Next due
+        <b>{{ dayText(due.due) }}</b>
+        : {{ dueText }}
       </p>
       <p v-else class="second">When the fluid was last changed is not on record. Unknown fluid is not topped up: flush it.</p>
       <form v-if="writable && here.length === 0" class="form" @submit.prevent="serve">

@@ -42,7 +42,8 @@ function log(): void {
     <span class="name">
       <b class="plate-font">{{ name }}</b>
       <span class="second small">
-        {{ circuitName(step.circuit) }}, <span class="fig">{{ (step.lengthMm / 1000).toFixed(2) }} m</span>
+        {{ circuitName(step.circuit) }},
+        <span class="fig">{{ (step.lengthMm / 1000).toFixed(2) }} m</span>
       </span>
     </span>
     <span class="state">
@@ -63,7 +64,7 @@ function log(): void {
       Record
     </button>
     <form v-if="open" class="form" @submit.prevent="log">
-      <v-text-field v-model="volume" label="Volume drawn" placeholder="120 mL" :error-messages="problem" v-focus />
+      <v-text-field v-model="volume" v-focus label="Volume drawn" placeholder="120 mL" :error-messages="problem" />
       <ChoiceRow
         v-model="colour"
         :options="[

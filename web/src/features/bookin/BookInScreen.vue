@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { buildLayout, type Climate, CORNERS, CORNER_NAME, type Corner, type JobKind, type Storage, TEMPLATES, type Use } from '@dauer/core';
+import { buildLayout, CORNERS, CORNER_NAME, type Corner, type JobKind, TEMPLATES } from '@dauer/core';
 import { useSessionStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
 import BrakeMap from '../../fittings/map/BrakeMap.vue';
-import { CLIMATES, JOB_KINDS, STORAGES, USES } from './words.ts';
+import { blankVehicle, faultsOf, orNull, vehicleOf } from './vehicleDraft.ts';
+import VehicleFields from './VehicleFields.vue';
+import { JOB_KINDS } from './words.ts';
 
 /** Books a vehicle in. What is typed stays on this device until it is in the book. */
 const router = useRouter();
@@ -14,18 +16,7 @@ const blank = () => ({
   vehicleId: v7(),
   jobId: v7(),
   layoutId: v7(),
-  tag: '',
-  name: '',
-  make: '',
-  model: '',
-  year: '',
-  variant: '',
-  body: '',
-  use: 'seasonal' as Use,
-  climate: 'temperate' as Climate,
-  storage: 'dry' as Storage,
-  standsYears: '',
-  distanceUnit: 'km' as 'km' | 'mi' | 'none',
+  vehicle: blankVehicle(),
   ownerName: '',
   ownerContact: '',
   template: TEMPLATES[0]?.id ?? '',
@@ -36,13 +27,13 @@ const blank = () => ({
   promised: '',
   corners: [...CORNERS] as Corner[],
 });
-const form = useSessionStorage('dauer.bookin', blank());
+const form = useSessionStorage('dauer.bookin.2', blank());
 const problem = ref('');
 const busy = ref(false);
 const fields = ref<Record<string, string>>({});
 void call('nextTag')
   .then((r) => {
-    if (form.value.tag === '') form.value.tag = r.tag;
+    if (form.value.vehicle.tag === '') form.value.vehicle.tag = r.tag;
   })
   .catch(() => undefined);
 const layout = computed(() => {
@@ -54,18 +45,9 @@ function toggle(c: Corner): void {
   form.value.corners = form.value.corners.includes(c) ? form.value.corners.filter((x) => x !== c) : [...form.value.corners, c];
 }
 function check(): boolean {
-  const f = form.value;
-  const found: Record<string, string> = {};
-  for (const key of ['tag', 'name', 'make', 'model'] as const) if (f[key].trim() === '') found[key] = 'This is needed.';
-  const year = Number(f.year);
-  if (f.year.trim() !== '' && !(Number.isInteger(year) && year >= 1885 && year <= 2100))
-    found['year'] = `“${f.year}” is not a year. Leave it empty where it is not known.`;
-  const stood = Number(f.standsYears.replace(',', '.'));
-  if (f.standsYears.trim() !== '' && !(stood >= 0 && stood <= 150)) found['standsYears'] = `“${f.standsYears}” cannot be read as years.`;
-  fields.value = found;
-  return Object.keys(found).length === 0;
+  fields.value = faultsOf(form.value.vehicle);
+  return Object.keys(fields.value).length === 0;
 }
-const orNull = (text: string): string | null => text.trim() || null;
 async function bookIn(): Promise<void> {
   const f = form.value;
   problem.value = '';
@@ -78,21 +60,8 @@ async function bookIn(): Promise<void> {
     const done = await call('bookIn', {
       body: {
         vehicleId: f.vehicleId,
-        layout: buildLayout(f.template, f.layoutId, f.vehicleId, v7) as never,
-        vehicle: {
-          tag: f.tag,
-          name: f.name,
-          make: f.make,
-          model: f.model,
-          year: f.year.trim() ? Number(f.year) : null,
-          variant: orNull(f.variant),
-          body: f.body,
-          use: f.use,
-          climate: f.climate,
-          storage: f.storage,
-          standsYears: f.standsYears.trim() ? Number(f.standsYears.replace(',', '.')) : null,
-          distanceUnit: f.distanceUnit,
-        },
+        layout: buildLayout(f.template, f.layoutId, f.vehicleId, v7),
+        vehicle: vehicleOf(f.vehicle),
         owner: f.ownerName.trim() ? { name: f.ownerName, contact: f.ownerContact } : null,
         job: {
           id: f.jobId,
@@ -120,28 +89,7 @@ async function bookIn(): Promise<void> {
     <form @submit.prevent="bookIn">
       <section>
         <h2>The vehicle</h2>
-        <div class="fields">
-          <v-text-field v-model="form.tag" label="Tag" :error-messages="fields['tag']" />
-          <v-text-field v-model="form.name" label="Name it goes by" :error-messages="fields['name']" v-focus />
-          <v-text-field v-model="form.make" label="Make" :error-messages="fields['make']" />
-          <v-text-field v-model="form.model" label="Model" :error-messages="fields['model']" />
-          <v-text-field v-model="form.year" label="Year" inputmode="numeric" :error-messages="fields['year']" />
-          <v-text-field v-model="form.variant" label="Variant" />
-          <v-text-field v-model="form.body" label="Body (saloon, coupé …)" />
-          <v-select v-model="form.use" label="Use" :items="USES" />
-          <v-select v-model="form.climate" label="Climate" :items="CLIMATES" />
-          <v-select v-model="form.storage" label="Storage" :items="STORAGES" />
-          <v-text-field v-model="form.standsYears" label="Stood, years" inputmode="decimal" :error-messages="fields['standsYears']" />
-          <v-select
-            v-model="form.distanceUnit"
-            label="Counter in"
-            :items="[
-              { title: 'km', value: 'km' },
-              { title: 'miles', value: 'mi' },
-              { title: 'no counter', value: 'none' },
-            ]"
-          />
-        </div>
+        <VehicleFields v-model="form.vehicle" :faults="fields" />
       </section>
       <section class="brakes">
         <div>

@@ -1,9 +1,13 @@
 <script setup lang="ts">
-import { convert, CORNER_NAME, CORNERS, type Corner, groupThousands, type Job, parseQuantity, placeName, Refusal } from '@dauer/core';
+import { CORNER_NAME, CORNERS, type Corner, type Job, placeName } from '@dauer/core';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
+import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
+import CounterSection from './CounterSection.vue';
+import StaleTable from './StaleTable.vue';
+import VehicleSection from './VehicleSection.vue';
 import { JOB_KINDS } from './words.ts';
 
 /** What was said and seen at the desk: complaint, wish, scope, promise, distance, and the layout as a list. */
@@ -58,6 +62,20 @@ async function save(): Promise<void> {
     if (error instanceof ApiProblem && error.code === 'stale') theirs.value = (error.problem?.current as Job | undefined) ?? null;
   }
 }
+const rows = computed(() => {
+  const mine = draft.value;
+  if (!mine || !theirs.value) return [];
+  const other = fromJob(theirs.value);
+  const corners = (list: readonly Corner[]): string => list.map((c) => CORNER_NAME[c].toLowerCase()).join(', ');
+  return [
+    { what: 'Kind of job', mine: mine.kind, theirs: other.kind },
+    { what: 'Complaint', mine: mine.complaint, theirs: other.complaint },
+    { what: 'Wants', mine: mine.wants, theirs: other.wants },
+    { what: 'Fluid', mine: mine.fluidKnown, theirs: other.fluidKnown },
+    { what: 'Promised', mine: mine.promised, theirs: other.promised },
+    { what: 'Taken in', mine: corners(mine.scopeCorners), theirs: corners(other.scopeCorners) },
+  ];
+});
 /** What I typed goes over what is on record now. */
 function overwrite(): void {
   if (draft.value && theirs.value) draft.value.version = theirs.value.version;
@@ -68,21 +86,6 @@ function takeTheirs(): void {
   theirs.value = null;
   problem.value = '';
   void job.refresh();
-}
-const counter = ref('');
-const counterProblem = ref('');
-const unit = computed(() => (file.value?.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
-const counters = computed(() => [...(file.value?.counters ?? [])].sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1)));
-function readCounter(): void {
-  try {
-    parseQuantity(counter.value, 'distance_run', unit.value);
-  } catch (error) {
-    counterProblem.value = error instanceof Refusal ? error.message : String(error);
-    return;
-  }
-  counterProblem.value = '';
-  job.add('counters', { typed: counter.value, unit: unit.value });
-  counter.value = '';
 }
 const owner = ref<{ name: string; contact: string } | null>(null);
 const ownerProblem = ref('');
@@ -100,10 +103,7 @@ async function showOwner(): Promise<void> {
   <template v-if="file && draft">
     <div class="head">
       <h1>{{ file.vehicle.name }}</h1>
-      <span class="second">
-        {{ file.vehicle.year }} {{ file.vehicle.make }} {{ file.vehicle.model }} {{ file.vehicle.variant }}; {{ file.vehicle.use }},
-        {{ file.vehicle.climate }}, stored {{ file.vehicle.storage }}
-      </span>
+      <span class="second">booked in {{ dayText(file.job.openedAt) }} by {{ job.who(file.job.openedBy) }}</span>
     </div>
     <form class="desk" @submit.prevent="save">
       <div class="fields">
@@ -130,70 +130,15 @@ async function showOwner(): Promise<void> {
           </button>
         </span>
       </div>
-      <div v-if="theirs" class="problem" role="alert">
-        <p>{{ problem }}</p>
-        <table>
-          <thead>
-            <tr>
-              <td />
-              <th>Yours</th>
-              <th>On record</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr>
-              <th>Complaint</th>
-              <td>{{ draft.complaint }}</td>
-              <td>{{ theirs.complaint }}</td>
-            </tr>
-            <tr>
-              <th>Wants</th>
-              <td>{{ draft.wants }}</td>
-              <td>{{ theirs.wants }}</td>
-            </tr>
-            <tr>
-              <th>Promised</th>
-              <td>{{ draft.promised }}</td>
-              <td>{{ theirs.promised }}</td>
-            </tr>
-            <tr>
-              <th>Taken in</th>
-              <td>{{ draft.scopeCorners.join(', ') }}</td>
-              <td>{{ theirs.scopeCorners.join(', ') }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <div class="acts">
-          <button class="act" type="button" @click="overwrite">Keep mine</button>
-          <button class="act" type="button" @click="takeTheirs">Take what is on record</button>
-        </div>
-      </div>
+      <StaleTable v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="writable" class="acts">
         <button class="act" :class="{ main: changed }" type="submit" :disabled="!changed">Keep changes</button>
         <span v-if="kept && !changed" class="second small" role="status">Kept.</span>
       </div>
     </form>
-    <section v-if="file.vehicle.distanceUnit !== 'none'">
-      <h2>Distance on the counter</h2>
-      <form v-if="writable" class="row" @submit.prevent="readCounter">
-        <v-text-field
-          v-model="counter"
-          :label="`Counter now (${unit})`"
-          placeholder="41,960"
-          :error-messages="counterProblem"
-          inputmode="decimal"
-        />
-        <button class="act" type="submit" :disabled="counter.trim() === ''">Note it</button>
-      </form>
-      <ul>
-        <li v-for="c in counters" :key="c.id">
-          <span class="fig">{{ groupThousands(convert(c.km, 'distance_run', unit)) }} {{ unit }}</span>
-          <span class="second small">on {{ c.happenedAt.slice(0, 10) }}, {{ job.who(c.authorId) }}</span>
-        </li>
-      </ul>
-      <p v-if="counters.length === 0" class="second">Not read yet. Wear rates need it.</p>
-    </section>
+    <CounterSection v-if="file.vehicle.distanceUnit !== 'none'" :writable="writable" />
+    <VehicleSection :vehicle="file.vehicle" :writable="writable" />
     <section>
       <h2>Owner</h2>
       <p v-if="owner">{{ owner.name }}, {{ owner.contact }}</p>
@@ -218,7 +163,7 @@ async function showOwner(): Promise<void> {
       <h2>Earlier jobs here</h2>
       <ul>
         <li v-for="p in file.pastJobs" :key="p.id">
-          <RouterLink :to="`/jobs/${p.id}/sheet`">{{ p.openedAt.slice(0, 10) }}</RouterLink>
+          <RouterLink :to="`/jobs/${p.id}/sheet`">{{ dayText(p.openedAt) }}</RouterLink>
           {{ p.complaint || p.kind }}
           <span class="second small">{{ p.releasedAt ? 'handed back' : 'open' }}</span>
         </li>
@@ -252,15 +197,6 @@ h2 {
   align-items: center;
   flex-wrap: wrap;
   margin-top: 12px;
-}
-.row {
-  display: flex;
-  gap: 12px;
-  max-width: 460px;
-  margin-bottom: 8px;
-}
-.row .act {
-  min-height: 48px;
 }
 .slots {
   columns: 240px;

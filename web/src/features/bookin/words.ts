@@ -17,6 +17,11 @@ export const STORAGES = [
   { title: 'damp', value: 'damp' },
   { title: 'outside', value: 'outside' },
 ];
+export const COUNTERS = [
+  { title: 'km', value: 'km' },
+  { title: 'miles', value: 'mi' },
+  { title: 'no counter', value: 'none' },
+];
 export const JOB_KINDS = [
   { title: 'Full overhaul', value: 'overhaul' },
   { title: 'Inspection', value: 'inspection' },

@@ -70,9 +70,9 @@ function choose(option: OptionId): void {
     >
       <v-text-field
         v-model="reason"
+        v-focus
         density="compact"
         :label="wanted === 'put_off' ? 'Why it is put off (goes on the hand-back sheet)' : 'Reason'"
-        v-focus
       />
       <button class="act slim" type="submit" :disabled="reason.trim() === (component.decision?.reason ?? '')">Keep the reason</button>
     </form>

@@ -1,37 +1,29 @@
 <script setup lang="ts">
 import {
+  attempt,
+  convert,
   counterpart,
   display,
-  fixed,
-  type Judged,
-  judgeSet,
   measurementsOn,
   type MeasurementId,
+  parseQuantity,
   type Phase,
   PHASE_WORD,
   placeName,
-  type PlannedPosition,
-  plannedPositions,
-  runoutOf,
-  type Surface,
-  type Taken,
-  USUAL_COUNT,
 } from '@dauer/core';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import CaptureBar from '../../fittings/CaptureBar.vue';
-import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import WearRule from '../../fittings/WearRule.vue';
 import AxleSides from './AxleSides.vue';
-import DrumField from './DrumField.vue';
+import BenchDrawing from './BenchDrawing.vue';
 import FindingsPanel from './FindingsPanel.vue';
 import GaugeChooser from './GaugeChooser.vue';
 import MeansPlate from './MeansPlate.vue';
-import PadField from './PadField.vue';
-import RotorRing from './RotorRing.vue';
-import SweepChart from './SweepChart.vue';
+import SetUpRow from './SetUpRow.vue';
+import { useBenchFigures } from './useBenchFigures.ts';
 import { useCapture } from './useCapture.ts';
 
 /** The bench for one component: drawn as what is being measured, judged below, said in words beside. */
@@ -45,78 +37,20 @@ const measurement = computed(() => measurements.value.find((m) => m.id === tab.v
 const phase = ref<Phase>(job.phase);
 const capture = useCapture(component, measurement, phase);
 const { unit, message, asked, at, standing, positions, taken, index } = capture;
+const { judged, inTab, others, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);
 const bar = ref<InstanceType<typeof CaptureBar> | null>(null);
 const choosing = ref(false);
 const liveText = ref('');
 
 const writable = computed(() => session.may('technician') && job.state?.released === false && component.value?.empty === false);
-const decimals = computed(() => component.value?.judged.find((j) => j.characteristic.takenFrom === tab.value)?.reduced.decimals ?? 2);
-/** Figures to show: of the set in hand first, of every other measurement the newest that stands. */
-const judged = computed<Judged[]>(() => {
-  const all = component.value?.judged ?? [];
-  const own = capture.set.value && job.state ? judgeSet(job.state.book, capture.set.value, job.today) : null;
-  const list = all.flatMap((j) => (own && j.characteristic.takenFrom === tab.value ? [] : [j]));
-  return [...(own ?? []), ...list].sort(
-    (a, b) => Number(b.characteristic.takenFrom === tab.value) - Number(a.characteristic.takenFrom === tab.value),
-  );
-});
-const inTab = computed(() => judged.value.filter((j) => j.characteristic.takenFrom === tab.value));
-const others = computed(() => judged.value.filter((j) => j.characteristic.takenFrom !== tab.value));
-const missing = computed(() =>
-  (component.value?.required ?? []).filter((r) => !r.done && r.phase === phase.value).map((r) => r.measurement.name),
-);
-const main = computed(() => inTab.value[0] ?? null);
-interface Field {
-  readonly positions: readonly PlannedPosition[];
-  readonly taken: readonly Taken[];
-  readonly decimals: number;
-}
-/** What stands of a measurement in the phase shown: the set in hand, or the newest of the other one. */
-function fieldOf(id: MeasurementId): Field {
-  const own = tab.value === id;
-  const book = job.state?.book;
-  const set = own
-    ? capture.set.value
-    : book?.sets
-        .filter(
-          (s) =>
-            s.slotId === component.value?.slot.id &&
-            s.partId === (component.value.part?.id ?? null) &&
-            s.measurement === id &&
-            s.phase === phase.value &&
-            s.jobId === book.file.job.id,
-        )
-        .at(-1);
-  const held = own ? taken.value : set && book ? book.taken(set) : [];
-  return {
-    positions: own ? positions.value : plannedPositions(id, set?.count ?? USUAL_COUNT[id]),
-    taken: held,
-    decimals: judged.value.find((j) => j.characteristic.takenFrom === id)?.reduced.decimals ?? 2,
-  };
-}
-const ring = computed(() => fieldOf('rotor_thickness'));
-const sweep = computed(() => fieldOf('rotor_runout'));
-const sweepFit = computed(() => runoutOf(sweep.value.taken));
-const sweepLimit = computed(() => {
-  const j = judged.value.find((x) => x.characteristic.id === 'rotor_runout');
-  return j?.bound.kind === 'upper' ? j.bound.at : null;
-});
-const variation = computed(() => {
-  const j = judged.value.find((x) => x.characteristic.id === 'rotor_thickness_variation');
-  return j ? fixed(j.reduced.value, j.reduced.decimals) : null;
-});
 /** Whether the figure is one of the readings, so that they can stand on its rule. */
-const single = (j: Judged): boolean => j.characteristic.id === j.characteristic.takenFrom && tab.value !== 'rotor_runout';
+const single = (id: string): boolean => id === tab.value && tab.value !== 'rotor_runout';
 function go(id: MeasurementId, i: number): void {
   tab.value = id;
   void nextTick(() => {
     index.value = i;
   });
 }
-const count = (id: MeasurementId): string => {
-  const r = component.value?.required.find((x) => x.measurement.id === id && x.phase === phase.value);
-  return r ? `${r.taken}/${fieldOf(id).positions.length}` : '';
-};
 const standingText = computed(() => {
   const t = standing.value;
   return t ? display(t.value, 'length', t.reading.resolution, unit.value, t.reading.fraction) : null;
@@ -124,6 +58,17 @@ const standingText = computed(() => {
 const otherUnit = computed(() =>
   standing.value ? capture.inUnit(standing.value, unit.value === 'mm' ? 'in' : 'mm') : unit.value === 'mm' ? 'in with u' : 'mm with u',
 );
+/** The short scale in the bar: what was taken, and the figure typed or standing here, in the unit shown. */
+const shortScale = computed(() => {
+  const shown = (mm: number): number => convert(mm, 'length', unit.value);
+  const typed = attempt(() => parseQuantity(liveText.value, 'length', unit.value).canonical);
+  const live = typed.ok ? typed.value : (standing.value?.value ?? null);
+  return {
+    values: taken.value.map((t) => shown(t.value)),
+    live: live === null ? null : shown(live),
+    decimals: decimalsOf(tab.value) + (unit.value === 'in' ? 1 : 0),
+  };
+});
 const dots = computed(() => positions.value.map((p, i) => ({ key: `${i}`, taken: capture.isTaken(p), now: i === index.value })));
 const other = computed(() => (component.value && job.state ? (counterpart(job.state.file.layout, component.value.slot) ?? null) : null));
 
@@ -137,21 +82,14 @@ function take(text: string): void {
     liveText.value = '';
   }
 }
+function afresh(): void {
+  capture.afresh.value = true;
+  index.value = 0;
+}
 const off = onLetter('KeyG', () => {
   choosing.value = true;
 });
 onBeforeUnmount(off);
-const SURFACES: readonly { value: Surface; label: string }[] = [
-  { value: 'clean', label: 'Clean' },
-  { value: 'wiped', label: 'Wiped' },
-  { value: 'dirty', label: 'Dirty' },
-];
-const PHASES = computed<{ value: Phase; label: string }[]>(() =>
-  (['as_found', 'after_machining', 'as_fitted'] as const).map((value) => ({
-    value,
-    label: PHASE_WORD[value].charAt(0).toUpperCase() + PHASE_WORD[value].slice(1),
-  })),
-);
 function chooseGauge(id: string): void {
   if (measurement.value) capture.chosenGauges.value = { ...capture.chosenGauges.value, [measurement.value.id]: id };
   choosing.value = false;
@@ -180,22 +118,14 @@ function chooseGauge(id: string): void {
 
     <FindingsPanel v-if="tab === 'eye'" :component="component" />
     <template v-else-if="measurement">
-      <div v-if="!component.empty" class="setup">
-        <ChoiceRow v-model="phase" :options="PHASES" label="Phase" />
-        <span v-if="capture.set.value" class="second">on a {{ capture.set.value.surface }} surface</span>
-        <ChoiceRow v-else v-model="capture.surface.value" :options="SURFACES" label="Surface" />
-        <button
-          v-if="capture.set.value && writable"
-          class="act slim"
-          type="button"
-          @click="
-            capture.afresh.value = true;
-            index = 0;
-          "
-        >
-          Take all again
-        </button>
-      </div>
+      <SetUpRow
+        v-if="!component.empty"
+        v-model:phase="phase"
+        v-model:next="capture.surface.value"
+        :surface="capture.set.value?.surface ?? null"
+        :may-begin-afresh="writable"
+        @afresh="afresh"
+      />
       <p v-if="component.empty" class="problem">
         This place is empty: there is nothing here to gauge. What was taken of the part that was here stands in its life.
       </p>
@@ -213,49 +143,16 @@ function chooseGauge(id: string): void {
         </button>
         <button class="act slim" type="button" @click="capture.takeBack()">Take it back</button>
       </p>
-      <div v-if="!component.empty" class="drawing" :class="{ rotor: component.slot.kind === 'rotor' }">
-        <template v-if="component.slot.kind === 'rotor'">
-          <figure>
-            <figcaption class="plate-font">
-              Thickness at {{ ring.positions.length }} positions
-              <span class="second small">mm</span>
-            </figcaption>
-            <RotorRing
-              :positions="ring.positions"
-              :taken="ring.taken"
-              :now="tab === 'rotor_thickness' ? index : -1"
-              :decimals="ring.decimals"
-              :variation="variation"
-              :live="tab === 'rotor_thickness' ? liveText || null : null"
-              @go="(i) => go('rotor_thickness', i)"
-            />
-          </figure>
-          <figure>
-            <figcaption class="plate-font">
-              Runout over one turn
-              <span class="second small">mm</span>
-            </figcaption>
-            <SweepChart
-              :positions="sweep.positions"
-              :taken="sweep.taken"
-              :runout="sweepFit"
-              :limit="sweepLimit"
-              :now="tab === 'rotor_runout' ? index : -1"
-              :past="judged.some((j) => j.characteristic.id === 'rotor_runout' && j.verdict === 'past')"
-              @go="(i) => go('rotor_runout', i)"
-            />
-          </figure>
-        </template>
-        <DrumField
-          v-else-if="tab === 'drum_diameter'"
-          :positions="positions"
-          :taken="taken"
-          :now="index"
-          :decimals="decimals"
-          @go="(i) => (index = i)"
-        />
-        <PadField v-else :positions="positions" :taken="taken" :now="index" :decimals="decimals" @go="(i) => (index = i)" />
-      </div>
+      <BenchDrawing
+        v-if="!component.empty"
+        :kind="component.slot.kind"
+        :measurement="measurement.id"
+        :field-of="fieldOf"
+        :judged="judged"
+        :now="index"
+        :live="liveText || null"
+        @go="go"
+      />
       <div class="judged">
         <div>
           <p v-if="taken.length === 0 && !component.empty" class="how second">{{ measurement.how }}</p>
@@ -264,8 +161,8 @@ function chooseGauge(id: string): void {
             :key="j.characteristic.id"
             :judged="j"
             :inch="unit === 'in'"
-            :readings="single(j) ? taken.map((t) => t.value) : undefined"
-            :live="standing && single(j) ? standing.value : null"
+            :readings="single(j.characteristic.id) ? taken.map((t) => t.value) : undefined"
+            :live="standing && single(j.characteristic.id) ? standing.value : null"
           />
           <WearRule v-for="j in others" :key="`o${j.characteristic.id}`" :judged="j" :inch="unit === 'in'" />
         </div>
@@ -299,11 +196,8 @@ function chooseGauge(id: string): void {
       :gauge="capture.gaugeName.value"
       :gauge-note="capture.gaugeNote.value"
       :message="message"
-      :note="
-        main
-          ? `${fixed(main.reduced.value, decimals)} mm governs, ${main.reduced.taken} of ${positions.length} taken`
-          : 'Type the figure, Enter takes it'
-      "
+      :note="governs"
+      :scale="shortScale"
       @take="take"
       @back="capture.takeBack()"
       @move="capture.move"
@@ -354,31 +248,10 @@ function chooseGauge(id: string): void {
   background: var(--blue);
   color: var(--on-blue);
 }
-.setup {
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
-  margin: 8px 0;
-}
-.setup {
-  align-items: center;
-}
-.drawing {
-  margin: 4px 0 0;
-}
-.rotor {
-  display: grid;
-  grid-template-columns: minmax(0, 11fr) minmax(0, 15fr);
-  gap: 16px;
-}
-figcaption {
-  font-size: 18px;
-  line-height: 22px;
-}
 .judged {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 240px;
-  gap: 24px;
+  grid-template-columns: minmax(0, 1fr) 232px;
+  gap: 20px;
   align-items: start;
 }
 .how {
@@ -395,11 +268,6 @@ figcaption {
 }
 @media (max-width: 1080px) {
   .judged {
-    grid-template-columns: 1fr;
-  }
-}
-@media (max-width: 720px) {
-  .rotor {
     grid-template-columns: 1fr;
   }
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { type Component, FINDING_VERDICT, type FindingSeverity, OPTION_NAME, type OptionId, optionsFor } from '@dauer/core';
+import { type Component, type Finding, FINDING_VERDICT, type FindingSeverity, OPTION_NAME, type OptionId, optionsFor } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
+import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
@@ -47,6 +48,10 @@ function note(words: string, as: FindingSeverity): void {
 function toggle(o: OptionId): void {
   rulesOut.value = rulesOut.value.includes(o) ? rulesOut.value.filter((x) => x !== o) : [...rulesOut.value, o];
 }
+function about(f: Finding): string {
+  const said = `${f.cleaning === 'before' ? 'before cleaning, ' : ''}${job.who(f.authorId)}, ${dayText(f.happenedAt)}`;
+  return f.rulesOut.length > 0 ? `${said}; rules out ${f.rulesOut.map((o) => OPTION_NAME[o].toLowerCase()).join(', ')}` : said;
+}
 </script>
 
 <template>
@@ -57,10 +62,7 @@ function toggle(o: OptionId): void {
         <div class="words">
           {{ f.words }}
           <div class="second small">
-            {{ f.cleaning === 'before' ? 'before cleaning, ' : '' }}{{ job.who(f.authorId) }}, {{ f.happenedAt.slice(0, 10) }}
-            <template v-if="f.rulesOut.length > 0">
-              ; rules out {{ f.rulesOut.map((o) => OPTION_NAME[o].toLowerCase()).join(', ') }}
-            </template>
+            {{ about(f) }}
           </div>
         </div>
         <button v-if="writable && f.jobId === job.state?.file.job.id" class="link" type="button" @click="job.takeBack(f.id)">

@@ -45,7 +45,7 @@ const line = computed(() => {
 </script>
 
 <template>
-  <svg class="ring" viewBox="0 0 352 248" role="group" aria-label="Thickness round the rotor">
+  <svg class="ring" viewBox="0 20 352 208" role="group" aria-label="Thickness round the rotor">
     <circle cx="176" cy="124" :r="R" class="edge" />
     <circle cx="176" cy="124" r="62" class="mean" />
     <circle cx="176" cy="124" r="46" class="edge thin" />

@@ -47,6 +47,12 @@ const wobble = computed(() => {
 const warpScale = computed(() => Math.min(800, 17 / Math.max(0.005, (props.runout?.warp ?? 0) / 2)));
 const limitY = computed(() => (props.limit === null ? null : y(low.value + props.limit)));
 const highest = computed(() => Math.max(...values.value));
+const lowest = computed(() => Math.min(...values.value));
+/** A dimension line with arrowheads where there is room for them. */
+function dimension(at: number, top: number, bottom: number): string {
+  const heads = bottom - top > 16 ? `m-3 -7l3 7 3-7M${at - 3} ${top + 7}l3-7 3 7` : '';
+  return `M${at - 5} ${top}h10M${at - 5} ${bottom}h10M${at} ${top}V${bottom}${heads}`;
+}
 </script>
 
 <template>
@@ -82,13 +88,14 @@ const highest = computed(() => Math.max(...values.value));
     <circle v-if="whole && dots[0]" :cx="x(360)" :cy="y(dots[0].v)" r="3.5" fill="var(--page)" stroke="var(--ink)" stroke-width="1.5" />
     <g v-if="runout">
       <g class="dim" :class="{ past }">
-        <path :d="`M${X0 + W + 14} ${y(highest)}V${y(low)}m-4 0h8m-8 ${y(highest) - y(low)}h8`" />
-        <text :x="X0 + W + 22" :y="(y(highest) + y(low)) / 2 - 4" class="dn">Total</text>
-        <text :x="X0 + W + 22" :y="(y(highest) + y(low)) / 2 + 13" class="df">{{ fixed(runout.tir, 2) }}</text>
+        <path :d="dimension(X0 + W + 14, y(highest), y(lowest))" />
+        <text :x="X0 + W + 22" :y="(y(highest) + y(lowest)) / 2 - 4" class="dn">Total</text>
+        <text :x="X0 + W + 22" :y="(y(highest) + y(lowest)) / 2 + 13" class="df">{{ fixed(runout.tir, 2) }}</text>
       </g>
       <g class="dim">
-        <text :x="X0 + W + 76" :y="Y0 + 56" class="dn">Wobble</text>
-        <text :x="X0 + W + 76" :y="Y0 + 73" class="df">{{ fixed(runout.wobble, 2) }}</text>
+        <path :d="dimension(X0 + W + 68, y(runout.a0 + runout.wobble / 2), y(runout.a0 - runout.wobble / 2))" />
+        <text :x="X0 + W + 76" :y="y(runout.a0) - 4" class="dn">Wobble</text>
+        <text :x="X0 + W + 76" :y="y(runout.a0) + 13" class="df">{{ fixed(runout.wobble, 2) }}</text>
       </g>
       <path :d="`M${X0} ${Y0 + H + 34}H${X0 + W}`" stroke="var(--ink)" />
       <rect
@@ -101,6 +108,7 @@ const highest = computed(() => Math.max(...values.value));
         fill="var(--ink2)"
       />
       <g class="dim">
+        <path :d="dimension(X0 + W + 14, Y0 + H + 34 - (runout.warp / 2) * warpScale, Y0 + H + 34 + (runout.warp / 2) * warpScale)" />
         <text :x="X0 + W + 22" :y="Y0 + H + 30" class="dn">Warp</text>
         <text :x="X0 + W + 22" :y="Y0 + H + 47" class="df">{{ fixed(runout.warp, 2) }}</text>
       </g>

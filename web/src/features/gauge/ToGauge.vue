@@ -43,7 +43,6 @@ function lookedAt(c: Component): void {
   <p v-if="groups.length === 0" class="second empty">
     This job takes no corner in, so nothing is asked for here.
     <RouterLink :to="`/jobs/${job.state?.file.job.id}/bookin`">Take corners in at Book in</RouterLink>
-    .
   </p>
   <section v-for="g in groups" :key="g.name" class="group">
     <h2>{{ g.name }}</h2>

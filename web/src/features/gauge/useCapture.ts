@@ -230,3 +230,5 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     inUnit,
   };
 }
+
+export type Capture = ReturnType<typeof useCapture>;

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { KIND_FACTS } from '@dauer/core';
 import { useQuery } from '@pinia/colada';
+import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import { dayText } from '../../fittings/dates.ts';
 import { call, sentenceOf } from '../../app/client.ts';
 import TagPlate from '../../fittings/TagPlate.vue';
 
@@ -10,6 +12,12 @@ const route = useRoute();
 const { data, error } = useQuery({
   key: () => ['part', String(route.params['id'])],
   query: () => call('part', { params: { id: String(route.params['id']) } }),
+});
+const whereText = computed(() => {
+  if (!data.value) return '';
+  const { where, place, vehicleTag } = data.value;
+  if (place) return `${WHERE[where]}: ${place.toLowerCase()} of`;
+  return vehicleTag ? `${WHERE[where]}; last on` : WHERE[where];
 });
 const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scrapped', unknown: 'Not known' } as const;
 </script>
@@ -24,15 +32,13 @@ const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scr
         <span class="second">{{ data.part.partNumber ? `no. ${data.part.partNumber}` : 'number not known' }}</span>
       </div>
       <p class="where">
-        {{ WHERE[data.where] }}
-        <template v-if="data.place">: {{ data.place.toLowerCase() }} of</template>
-        <template v-else-if="data.vehicleTag">; last on</template>
+        {{ whereText }}
         <RouterLink v-if="data.jobId" :to="`/jobs/${data.jobId}`">{{ data.vehicleTag }} {{ data.vehicleName }}</RouterLink>
       </p>
       <h2>Its life</h2>
       <ol>
         <li v-for="(l, i) in data.life" :key="i">
-          <span class="fig">{{ l.at.slice(0, 10) }}</span>
+          <span class="second">{{ dayText(l.at) }}</span>
           <span>
             <b>{{ l.what }}</b>
             <template v-if="l.where">at the {{ l.where.toLowerCase() }}</template>

@@ -35,7 +35,7 @@ async function accept(): Promise<void> {
       <h2>Accept: {{ obligation.what }}</h2>
       <p v-if="obligation.why">{{ obligation.why }}</p>
       <p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
-      <v-textarea v-model="reason" label="Reason" v-focus />
+      <v-textarea v-model="reason" v-focus label="Reason" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <button class="act" type="button" @click="emit('close')">Not now</button>

@@ -42,10 +42,10 @@ async function release(): Promise<void> {
       <p>What was found, done, fitted and accepted is written down for good, as it stands now. Later work is a new job.</p>
       <v-text-field
         v-model="password"
+        v-focus
         :label="`Password of ${session.person?.name ?? ''}`"
         type="password"
         autocomplete="current-password"
-        v-focus
       />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">

@@ -4,6 +4,7 @@ import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
+import { dayText } from '../../fittings/dates.ts';
 import TagPlate from '../../fittings/TagPlate.vue';
 
 /** The hand-back sheet, for paper: as it was shown at release, or as it would be now. */
@@ -50,11 +51,7 @@ const print = (): void => window.print();
       </div>
     </header>
     <p v-if="!release" class="problem">Not handed back yet: this is how the sheet stands now.</p>
-    <p v-else>
-      Handed back by {{ by }} on
-      <span class="fig">{{ release.releasedAt.slice(0, 10) }}</span>
-      {{ release.ownWork ? ' (own work)' : '' }}.
-    </p>
+    <p v-else>Handed back by {{ by }} on {{ dayText(release.releasedAt) }}{{ release.ownWork ? ' (own work)' : '' }}.</p>
     <p>
       <b class="plate-font">Complaint</b>
       {{ sheet.complaint || 'none' }}
@@ -78,7 +75,7 @@ const print = (): void => window.print();
             <tr v-for="(f, i) in sheet.figures" :key="i">
               <td>
                 {{ f.place }}
-                <span v-if="f.tag" class="second small">{{ f.tag }}</span>
+                <span v-if="f.tag" class="second small tag">{{ f.tag }}</span>
               </td>
               <td>{{ f.characteristic }}</td>
               <td>{{ PHASE_WORD[f.phase] }}</td>
@@ -102,8 +99,8 @@ const print = (): void => window.print();
       <ul>
         <li v-for="d in sheet.nextDue" :key="d.what">
           {{ d.what }} due
-          <b class="fig">{{ d.on }}</b>
-          <span class="second">({{ d.why }})</span>
+          <b>{{ dayText(d.on) }}</b>
+          <span class="second">{{ d.why }}</span>
         </li>
         <li v-for="w in sheet.watch" :key="w">{{ w }}</li>
       </ul>
@@ -114,7 +111,7 @@ const print = (): void => window.print();
         <li v-for="(l, i) in s.lines" :key="i">
           <b v-if="l.place !== sheet.vehicleName">{{ l.place }}:</b>
           {{ l.text }}
-          <span class="second small">{{ l.by }}, {{ l.on.slice(0, 10) }}</span>
+          <span class="second small">{{ l.by }}, {{ dayText(l.on) }}</span>
         </li>
       </ul>
       <p v-else class="second">{{ s.none }}</p>
@@ -185,5 +182,8 @@ li {
 }
 .foot {
   margin-top: 24px;
+}
+.tag {
+  white-space: nowrap;
 }
 </style>

@@ -113,7 +113,7 @@ function fitNew(): void {
       </button>
     </div>
     <form v-if="fitting" class="fit" @submit.prevent="fitNew">
-      <v-text-field v-model="tag" label="Tag" placeholder="P 2230" v-focus />
+      <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />
       <v-text-field v-model="number" label="Part number" />
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
       <button class="act main" type="submit">Fitted</button>

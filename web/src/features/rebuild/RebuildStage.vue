@@ -6,6 +6,7 @@ import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 import PartWork from './PartWork.vue';
 import TorqueRow from './TorqueRow.vue';
+import UsualOperations from './UsualOperations.vue';
 
 /** What the decisions ask for: parts off and on, operations with their minutes, torques. */
 const job = useJob();
@@ -107,19 +108,7 @@ function planTyped(): void {
       </tbody>
     </table>
     <p v-else class="second empty">No operation is on the list.</p>
-    <div v-if="writable && proposals.length > 0" class="proposals">
-      <span class="second">Usual for what was decided:</span>
-      <button
-        v-for="p in proposals"
-        :key="p.c.slot.id"
-        class="act slim"
-        type="button"
-        @click="plan(p.c.slot.id, p.t.title, p.t.attendedMinutes)"
-      >
-        {{ placeName(p.c.slot) }}: {{ p.t.title }}
-        <span class="fig">{{ p.t.attendedMinutes }} min</span>
-      </button>
-    </div>
+    <UsualOperations v-if="writable && proposals.length > 0" :proposals="proposals" @plan="plan" />
     <form v-if="writable" class="add" @submit.prevent="planTyped">
       <v-text-field v-model="title" label="Another operation" />
       <v-text-field v-model="minutes" class="min" label="Attended minutes" inputmode="numeric" />
@@ -167,17 +156,6 @@ h2 {
 }
 td {
   vertical-align: middle;
-}
-.proposals {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  margin: 12px 0;
-}
-.proposals .act {
-  font: 400 15px/20px var(--text-font);
-  text-align: left;
 }
 .add {
   display: flex;

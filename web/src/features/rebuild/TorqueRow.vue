@@ -44,11 +44,7 @@ function log(): void {
     <span class="name">{{ point.name }}</span>
     <span v-if="last" class="set">
       <span class="fig fig-b">{{ last.typed }}</span>
-      <span class="second small">
-        target {{ last.targetTyped }}
-        <template v-if="last.wrench">, {{ last.wrench }}</template>
-        , {{ job.who(last.authorId) }}
-      </span>
+      <span class="second small">target {{ [last.targetTyped, last.wrench, job.who(last.authorId)].filter(Boolean).join(', ') }}</span>
       <span v-if="off" class="small">{{ off }}</span>
     </span>
     <span v-else class="set second">not recorded</span>
@@ -65,7 +61,7 @@ function log(): void {
       </button>
     </template>
     <form v-if="open" class="form" @submit.prevent="log">
-      <v-text-field v-model="target" label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" v-focus />
+      <v-text-field v-model="target" v-focus label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" />
       <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
       <v-text-field v-model="wrench" label="Wrench" />
       <button class="act main" type="submit">Record</button>

@@ -146,7 +146,7 @@ async function signOut(): Promise<void> {
       <form class="dialog col" @submit.prevent="add">
         <h2>Add somebody</h2>
         <div class="fields">
-          <v-text-field v-model="f.name" label="Name" v-focus />
+          <v-text-field v-model="f.name" v-focus label="Name" />
           <v-text-field v-model="f.login" label="Signs in as" autocomplete="off" />
           <v-text-field v-model="f.password" label="First password (10 or more)" type="password" autocomplete="new-password" />
         </div>

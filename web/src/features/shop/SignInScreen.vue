@@ -71,7 +71,7 @@ function pick(a: { login: string; password: string }): void {
         <h1>A new shop</h1>
         <p class="second">The first account is the lead’s: who signs work off, sets limits and lets others in.</p>
         <form class="form" @submit.prevent="begin">
-          <v-text-field v-model="first.shopName" label="Name of the workshop" v-focus />
+          <v-text-field v-model="first.shopName" v-focus label="Name of the workshop" />
           <v-text-field v-model="first.name" label="Your name" autocomplete="name" />
           <v-text-field v-model="login" label="Sign in as" autocomplete="username" />
           <v-text-field v-model="password" label="Password (10 or more)" type="password" autocomplete="new-password" />
@@ -88,7 +88,7 @@ function pick(a: { login: string; password: string }): void {
       <template v-else>
         <h1>{{ welcome?.shopName ?? 'Sign in' }}</h1>
         <form class="form" @submit.prevent="signIn">
-          <v-text-field v-model="login" label="Name" autocomplete="username" v-focus />
+          <v-text-field v-model="login" v-focus label="Name" autocomplete="username" />
           <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" />
           <p v-if="problem" class="problem" role="alert">
             {{ problem }}
@@ -98,9 +98,8 @@ function pick(a: { login: string; password: string }): void {
         </form>
         <div v-if="welcome && welcome.demoAccounts.length > 0" class="demo">
           <p class="second small">
-            This is the demonstration shop; everything in it is made up. The password of all three is
+            This is the demonstration shop; everything in it is made up. One tap signs in; the password is
             <b class="fig">{{ welcome.demoAccounts[0]?.password }}</b>
-            .
           </p>
           <div class="accounts">
             <button v-for="a in welcome.demoAccounts" :key="a.login" class="act slim" type="button" @click="pick(a)">

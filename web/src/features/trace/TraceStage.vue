@@ -36,6 +36,14 @@ const STATES = [
 const checked = computed(() => [...(job.state?.situation.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
 const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'trace' && o.state === 'open'));
 const NEXT: Record<Observation['state'], Observation['state']> = { not_checked: 'seen', seen: 'not_seen', not_seen: 'not_checked' };
+const stillText = computed(() => {
+  const next = open.value
+    .slice(0, 3)
+    .map((o) => o.what.toLowerCase())
+    .join(', ');
+  const more = open.value.length > 3 ? ` and ${open.value.length - 3} more` : '';
+  return `${checked.value} answered${next ? `; still to do: ${next}${more}` : ''}`;
+});
 </script>
 
 <template>
@@ -48,16 +56,7 @@ const NEXT: Record<Observation['state'], Observation['state']> = { not_checked: 
   <div class="tools">
     <v-text-field v-model="find" class="find" label="Find an observation" clearable @click:clear="find = ''" />
     <span class="second still">
-      {{ checked }} answered
-      <template v-if="open.length > 0">
-        ; still to do:
-        {{
-          open
-            .slice(0, 3)
-            .map((o) => o.what.toLowerCase())
-            .join(', ')
-        }}{{ open.length > 3 ? ` and ${open.length - 3} more` : '' }}
-      </template>
+      {{ stillText }}
     </span>
   </div>
   <div class="groups">

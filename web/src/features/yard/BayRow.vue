@@ -6,7 +6,8 @@ import MiniMap from '../../fittings/map/MiniMap.vue';
 import MiniStageRule from '../../fittings/MiniStageRule.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
-import { dayText } from '../../fittings/dates.ts';
+import ClockFace from '../../fittings/ClockFace.vue';
+import { dayText, hoursText } from '../../fittings/dates.ts';
 
 const props = defineProps<{ n: number; job: YardJob }>();
 const told = computed(() =>
@@ -28,6 +29,7 @@ const about = computed(() => {
     .filter(Boolean)
     .join(', ');
 });
+const running = computed(() => props.job.running[0] ?? null);
 const late = computed(() => props.job.promised !== null && props.job.promised < new Date().toISOString().slice(0, 10));
 const target = computed(() => ({
   path: `/jobs/${props.job.jobId}/${props.job.next?.stage ?? props.job.stage ?? 'prove'}`,
@@ -59,15 +61,22 @@ const target = computed(() => ({
         :share="job.share"
         :hatched="job.stages.filter((s) => s.hatched).map((s) => ({ stage: s.stage, why: s.hatched ?? '' }))"
       />
-      <p class="waits">
-        <b class="plate-font">Waits for</b>
-        {{ job.waits.length > 0 ? job.waits[0] : 'nothing' }}
-        <template v-if="job.running > 0">; {{ job.running }} running</template>
-      </p>
-      <p v-if="job.promised" class="small second">
-        <span v-if="late" class="late">Late</span>
-        promised for {{ dayText(job.promised) }}
-      </p>
+      <div class="waits" :class="{ clocked: running }">
+        <ClockFace v-if="running" class="face" :minutes="running.minutes" :given="running.attendedMinutes" :size="44" />
+        <p v-if="running">
+          <b class="plate-font">Running</b>
+          {{ running.title }},
+          <span class="fig">{{ hoursText(running.minutes) }}</span>
+        </p>
+        <p>
+          <b class="plate-font">Waits for</b>
+          {{ job.waits[0] ?? 'nothing' }}
+        </p>
+        <p v-if="job.promised" class="small second">
+          <span v-if="late" class="late">Late</span>
+          promised for {{ dayText(job.promised) }}
+        </p>
+      </div>
     </div>
     <RouterLink v-if="job.next" class="next" :to="target">
       <span class="small">Can be done now</span>
@@ -83,7 +92,7 @@ const target = computed(() => ({
 <style scoped>
 .bay {
   display: grid;
-  grid-template-columns: 28px 84px minmax(180px, 220px) minmax(0, 1fr) 192px;
+  grid-template-columns: 28px 84px 232px minmax(0, 1fr) 192px;
   gap: 12px;
   align-items: center;
   min-height: 128px;
@@ -97,15 +106,15 @@ const target = computed(() => ({
 }
 .tagline {
   display: flex;
-  gap: 10px;
+  gap: 8px;
   align-items: center;
-  flex-wrap: wrap;
 }
 .told {
   display: inline-flex;
-  gap: 5px;
+  gap: 4px;
   align-items: center;
-  font-size: 16px;
+  font-size: 15px;
+  white-space: nowrap;
   color: var(--ink);
 }
 h2 {
@@ -134,6 +143,18 @@ h2 a:hover {
 }
 .waits b {
   font-size: 16px;
+}
+.clocked {
+  position: relative;
+  padding-left: 56px;
+}
+.face {
+  position: absolute;
+  left: 0;
+  top: 2px;
+}
+.fig {
+  word-spacing: -0.35em;
 }
 .next {
   display: grid;

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { convert, groupThousands, parseQuantity, Refusal } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+import { dayText } from '../../fittings/dates.ts';
+
+/** The distance counter, read by read: wear rates need it. */
+defineProps<{ writable: boolean }>();
+const job = useJob();
+const typed = ref('');
+const problem = ref('');
+const unit = computed(() => (job.state?.file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
+const counters = computed(() => (job.state ? job.state.book.stand(job.state.file.counters).reverse() : []));
+function read(): void {
+  try {
+    parseQuantity(typed.value, 'distance_run', unit.value);
+  } catch (error) {
+    problem.value = error instanceof Refusal ? error.message : String(error);
+    return;
+  }
+  problem.value = '';
+  job.add('counters', { typed: typed.value, unit: unit.value });
+  typed.value = '';
+}
+</script>
+
+<template>
+  <section>
+    <h2>Distance on the counter</h2>
+    <form v-if="writable" class="row" @submit.prevent="read">
+      <v-text-field v-model="typed" :label="`Counter now (${unit})`" placeholder="41,960" :error-messages="problem" inputmode="decimal" />
+      <button class="act" type="submit" :disabled="typed.trim() === ''">Note it</button>
+    </form>
+    <ul>
+      <li v-for="c in counters" :key="c.id">
+        <span class="fig">{{ groupThousands(convert(c.km, 'distance_run', unit)) }} {{ unit }}</span>
+        <span class="second small">{{ dayText(c.happenedAt) }}, {{ job.who(c.authorId) }}</span>
+        <button v-if="writable && c.jobId === job.state?.file.job.id" class="link small" type="button" @click="job.takeBack(c.id)">
+          Take back
+        </button>
+      </li>
+    </ul>
+    <p v-if="counters.length === 0" class="second">Not read yet. Wear rates need it.</p>
+  </section>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  gap: 12px;
+  align-items: flex-start;
+  max-width: 460px;
+}
+.row .act {
+  min-height: 48px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  padding: 2px 0;
+}
+ul {
+  margin-top: 8px;
+}
+</style>

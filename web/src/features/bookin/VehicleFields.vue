@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { VehicleDraft } from './vehicleDraft.ts';
+import { CLIMATES, COUNTERS, STORAGES, USES } from './words.ts';
+
+/** What a vehicle is and how it is used: the same fields when it is booked in and when they are changed. */
+defineProps<{ faults: Readonly<Record<string, string>> }>();
+const d = defineModel<VehicleDraft>({ required: true });
+</script>
+
+<template>
+  <div class="fields">
+    <v-text-field v-model="d.tag" label="Tag" :error-messages="faults['tag']" />
+    <v-text-field v-model="d.name" v-focus label="Name it goes by" :error-messages="faults['name']" />
+    <v-text-field v-model="d.make" label="Make" :error-messages="faults['make']" />
+    <v-text-field v-model="d.model" label="Model" :error-messages="faults['model']" />
+    <v-text-field v-model="d.year" label="Year" inputmode="numeric" :error-messages="faults['year']" />
+    <v-text-field v-model="d.variant" label="Variant" />
+    <v-text-field v-model="d.body" label="Body (saloon, coupé …)" />
+    <v-select v-model="d.use" label="Use" :items="USES" />
+    <v-select v-model="d.climate" label="Climate" :items="CLIMATES" />
+    <v-select v-model="d.storage" label="Storage" :items="STORAGES" />
+    <v-text-field v-model="d.standsYears" label="Stood, years" inputmode="decimal" :error-messages="faults['standsYears']" />
+    <v-select v-model="d.distanceUnit" label="Counter in" :items="COUNTERS" />
+  </div>
+</template>

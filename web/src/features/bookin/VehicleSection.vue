@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import type { Vehicle } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
+import { useJob } from '../../app/job.ts';
+import StaleTable from './StaleTable.vue';
+import { draftOf, faultsOf, type VehicleDraft, vehicleOf } from './vehicleDraft.ts';
+import VehicleFields from './VehicleFields.vue';
+
+/** What is known of the vehicle itself, and its change; a stale one shows both. */
+const props = defineProps<{ vehicle: Vehicle; writable: boolean }>();
+const job = useJob();
+const draft = ref<VehicleDraft | null>(null);
+const version = ref(0);
+const theirs = ref<Vehicle | null>(null);
+const problem = ref('');
+const faults = ref<Record<string, string>>({});
+const facts = computed(() => {
+  const v = props.vehicle;
+  const stood = v.standsYears === null ? '' : `, stood ${v.standsYears} years`;
+  return [
+    ['What', [v.year, v.make, v.model, v.variant, v.body].filter(Boolean).join(' ')],
+    ['Use', `${v.use}, ${v.climate} climate, stored ${v.storage}${stood}`],
+  ] as const;
+});
+const WORDS: Readonly<Record<keyof VehicleDraft, string>> = {
+  tag: 'Tag',
+  name: 'Name',
+  make: 'Make',
+  model: 'Model',
+  year: 'Year',
+  variant: 'Variant',
+  body: 'Body',
+  use: 'Use',
+  climate: 'Climate',
+  storage: 'Storage',
+  standsYears: 'Stood, years',
+  distanceUnit: 'Counter in',
+};
+const rows = computed(() => {
+  const mine = draft.value;
+  if (!mine || !theirs.value) return [];
+  const other = draftOf(theirs.value);
+  return (Object.keys(WORDS) as (keyof VehicleDraft)[]).map((k) => ({ what: WORDS[k], mine: mine[k], theirs: other[k] }));
+});
+function edit(): void {
+  draft.value = draftOf(props.vehicle);
+  version.value = props.vehicle.version;
+}
+function leave(): void {
+  draft.value = null;
+  theirs.value = null;
+  problem.value = '';
+}
+async function save(): Promise<void> {
+  if (!draft.value) return;
+  faults.value = faultsOf(draft.value);
+  if (Object.keys(faults.value).length > 0) return;
+  try {
+    await call('changeVehicle', { params: { id: props.vehicle.id }, body: { ...vehicleOf(draft.value), version: version.value } });
+    await job.refresh();
+    leave();
+  } catch (error) {
+    problem.value = sentenceOf(error);
+    if (error instanceof ApiProblem && error.code === 'stale') theirs.value = (error.problem?.current as Vehicle | undefined) ?? null;
+  }
+}
+function overwrite(): void {
+  if (theirs.value) version.value = theirs.value.version;
+  theirs.value = null;
+  void save();
+}
+function takeTheirs(): void {
+  leave();
+  void job.refresh();
+}
+</script>
+
+<template>
+  <section>
+    <h2>The vehicle</h2>
+    <form v-if="draft" @submit.prevent="save">
+      <VehicleFields v-model="draft" :faults="faults" />
+      <StaleTable v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
+      <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts">
+        <button class="act main" type="submit">Keep what is known</button>
+        <button class="act" type="button" @click="leave">Leave as it was</button>
+      </div>
+    </form>
+    <template v-else>
+      <dl>
+        <template v-for="[what, text] in facts" :key="what">
+          <dt class="second">{{ what }}</dt>
+          <dd>{{ text }}</dd>
+        </template>
+      </dl>
+      <button v-if="writable" class="act slim" type="button" @click="edit">Change what is known</button>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 64px 1fr;
+  gap: 2px 12px;
+  margin-bottom: 8px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  margin-top: 12px;
+}
+.problem {
+  margin-top: 12px;
+}
+</style>
