@@ -72,6 +72,49 @@ describe('nothing is lost', function () {
     expect((await kept()).at(-1)).to.equal('9.83');
   });
 
+  it('what one person took is never sent under another name', async () => {
+    await openBench(page);
+    await page.route('**/readings', (route) => route.abort());
+    await typeFigures(page, ['9.84']);
+    await page.getByText('kept here, not sent').waitFor();
+    await page.goto(`${house.url}/shop`);
+    await page.getByRole('button', { name: /^Sign out/ }).click();
+    await page.getByLabel('Password', { exact: true }).waitFor();
+    await page.unroute('**/readings');
+    await signIn(page, house.url, 'ruth');
+    await page.getByText('Kept here for Tomasz Verrill').waitFor();
+    expect(await kept()).to.not.include('9.84');
+    await page.goto(`${house.url}/shop`);
+    await page.getByRole('button', { name: /^Sign out/ }).click();
+    await signIn(page, house.url, 'tomasz');
+    await allSent(page);
+    await page.getByText('Kept here for').waitFor({ state: 'detached' });
+    expect((await kept()).at(-1)).to.equal('9.84');
+    const file = (await (await page.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as {
+      readings: { typed: string; authorId: string }[];
+      people: { id: string; name: string }[];
+    };
+    const author = file.readings.find((r) => r.typed === '9.84')?.authorId;
+    expect(file.people.find((p) => p.id === author)?.name).to.equal('Tomasz Verrill');
+  });
+
+  it('a stale edit of the vehicle shows what differs, and nothing else', async () => {
+    await page.goto(`${house.url}/jobs/${jobId}/bookin`);
+    await page.getByRole('button', { name: 'Change what is known' }).click();
+    const id = (
+      (await (await page.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as { vehicle: Record<string, unknown> & { id: string } }
+    ).vehicle;
+    const { id: vehicleId, ownerId: _owner, ...fields } = id;
+    await page.request.patch(`${house.url}/api/vehicles/${vehicleId}`, { data: { ...fields, storage: 'heated' } });
+    await page.getByLabel('Variant').fill('GT Mk 2');
+    await page.getByRole('button', { name: 'Keep what is known' }).click();
+    const alert = page.getByRole('alert');
+    await alert.getByText('heated').waitFor();
+    expect(await alert.locator('tbody tr').count()).to.equal(2);
+    await alert.getByRole('button', { name: 'Keep mine' }).click();
+    await page.getByText('Corrie GT Mk 2').waitFor();
+  });
+
   it('a stale edit shows both versions and loses nothing', async () => {
     const other = await house.page();
     await signIn(other, house.url, 'ruth');

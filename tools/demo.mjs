@@ -1,10 +1,27 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, portFree, ROOT } from './lib/machine.mjs';
 import { run, say, Stop } from './lib/say.mjs';
-import { startServer, untilStopped } from './lib/serve.mjs';
+import { keeper, startServer } from './lib/serve.mjs';
+
+const home = join(ROOT, '.dauer', 'demo');
+/** Is there once the whole demonstration is in the book; without it, it is filled anew from nothing. */
+const loaded = join(home, 'loaded');
+
+async function fill(url) {
+  say('Filling the demonstration shop …');
+  const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'demo/src/main.ts'), url], {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 'pipe'],
+  });
+  let printed = '';
+  child.stderr.on('data', (d) => (printed += d));
+  const status = await new Promise((resolve) => child.on('close', resolve));
+  if (status !== 0) throw new Stop(`The demonstration shop could not be filled; it is begun anew next time.\n${printed.trim()}`);
+  writeFileSync(loaded, new Date().toISOString());
+}
 
 /** The demonstration shop: everything it needs is installed, built, filled and served. */
 await run(async () => {
@@ -14,37 +31,21 @@ await run(async () => {
   ensurePackages();
   ensureModules();
   ensureBuilt();
-  const home = join(ROOT, '.dauer', 'demo');
-  const loaded = join(home, 'loaded');
-  const cluster = await openCluster(home);
-  let server = null;
-  try {
+  const kept = keeper();
+  const server = await kept.starting(async () => {
+    const cluster = await openCluster(home);
+    kept.add(cluster.stop);
     if (process.argv.includes('--fresh') || !existsSync(loaded)) {
       rmSync(loaded, { force: true });
       cluster.drop('dauer');
     }
-    const databaseUrl = process.env.DATABASE_URL ?? cluster.database('dauer');
-    server = await startServer({ databaseUrl, port, demo: true });
-    if (!existsSync(loaded)) {
-      say('Filling the demonstration shop …');
-      const done = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'demo/src/main.ts'), server.url], {
-        cwd: ROOT,
-        encoding: 'utf8',
-      });
-      if (done.status !== 0) {
-        await server.stop();
-        cluster.drop('dauer');
-        throw new Stop(`The demonstration shop could not be filled; nothing of it was kept.\n${done.stderr.trim()}`);
-      }
-      writeFileSync(loaded, new Date().toISOString());
-    }
-  } catch (error) {
-    await server?.stop();
-    cluster.stop();
-    throw error;
-  }
+    // Always the demonstration's own cluster: made-up vehicles never go into a shop's book.
+    const up = await startServer({ databaseUrl: cluster.database('dauer'), port, demo: true, onSpawn: kept.add });
+    if (!existsSync(loaded)) await fill(up.url);
+    return up;
+  });
   say(
     `\nDauer is at ${server.url}\nSign in as ines, tomasz or ruth; the password is shown on the page. Ctrl-C stops it; what you enter is kept.`,
   );
-  await untilStopped(server, cluster);
+  await kept.untilStopped(server);
 });

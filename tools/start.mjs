@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, portFree, ROOT } from './lib/machine.mjs';
 import { run, say, Stop } from './lib/say.mjs';
-import { startServer, untilStopped } from './lib/serve.mjs';
+import { keeper, startServer } from './lib/serve.mjs';
 
 /** The shop's own book. With DATABASE_URL set, that server is used and no cluster is made. */
 await run(async () => {
@@ -13,16 +13,14 @@ await run(async () => {
   if (own) ensurePackages();
   ensureModules();
   ensureBuilt();
-  const cluster = own ? await openCluster(join(ROOT, '.dauer', 'shop')) : null;
-  let server;
-  try {
-    server = await startServer({ databaseUrl: process.env.DATABASE_URL ?? cluster.database('dauer'), port });
-  } catch (error) {
-    cluster?.stop();
-    throw error;
-  }
+  const kept = keeper();
+  const server = await kept.starting(async () => {
+    const cluster = own ? await openCluster(join(ROOT, '.dauer', 'shop')) : null;
+    if (cluster) kept.add(cluster.stop);
+    return startServer({ databaseUrl: process.env.DATABASE_URL ?? cluster.database('dauer'), port, onSpawn: kept.add });
+  });
   say(
     `\nDauer is at ${server.url}\nThe first one to open it makes the first lead’s account. Ctrl-C stops it; everything is kept in .dauer.`,
   );
-  await untilStopped(server, cluster);
+  await kept.untilStopped(server);
 });

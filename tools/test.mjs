@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -18,11 +18,28 @@ function openFolder(prefix) {
 
 function check(name, command, args) {
   const begun = Date.now();
-  const done = spawnSync(command, args, { cwd: ROOT, encoding: 'utf8', maxBuffer: 2 ** 26 });
-  const ok = done.status === 0;
-  totals[ok ? 'passed' : 'failed'] += 1;
-  say(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
-  if (!ok) say(`${done.stdout}${done.stderr}`.trim());
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let printed = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => (printed += d));
+    child.on('error', (error) => (printed += error.message));
+    child.on('close', (status) => {
+      const ok = status === 0;
+      totals[ok ? 'passed' : 'failed'] += 1;
+      say(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
+      if (!ok) say(printed.trim());
+      resolve();
+    });
+  });
+}
+
+/** Runs checks two at a time, as many as there are cores to count on. */
+async function checkAll(list) {
+  const left = [...list];
+  const next = async () => {
+    for (let one = left.shift(); one; one = left.shift()) await check(...one);
+  };
+  await Promise.all([next(), next()]);
 }
 
 /** Runs mocha; a run that leaves no report counts as one failure. */
@@ -58,22 +75,18 @@ await run(async () => {
   const only = process.argv.slice(2);
   const wanted = (name) => only.length === 0 || only.includes(name);
   const bin = (name) => join('node_modules', '.bin', name);
-  if (wanted('lint')) check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-  if (wanted('types')) {
-    check('types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.node.json']);
-    check('types of the browser tests', bin('tsc'), ['-p', 'tsconfig.json']);
-    check('types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json']);
-  }
-  if (wanted('rules'))
-    check('import rules', bin('depcruise'), [
-      '--config',
-      '.dependency-cruiser.cjs',
-      'core/src',
-      'contract/src',
-      'server/src',
-      'web/src',
-      'demo/src',
-    ]);
+  const rooms = ['core/src', 'contract/src', 'server/src', 'web/src', 'demo/src'];
+  await checkAll(
+    [
+      ['types', 'types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json']],
+      ['lint', 'lint', bin('eslint'), ['.', '--max-warnings', '0']],
+      ['types', 'types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.node.json']],
+      ['types', 'types of the browser tests', bin('tsc'), ['-p', 'tsconfig.json']],
+      ['rules', 'import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...rooms]],
+    ]
+      .filter(([group]) => wanted(group))
+      .map(([, ...one]) => one),
+  );
   const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
   if (wanted('core')) await mocha('core', ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts'], {}, scratch);
   if (wanted('web')) await mocha('web', ['web/test/**/*.test.ts'], {}, scratch);

@@ -43,7 +43,7 @@ export function fillRack(story: Story): Rack {
       rangeHigh: null,
       calibrationDue: story.day(due),
       enteredBy: PEOPLE.ines.id,
-      enteredAt: story.ago(900),
+      enteredAt: story.ago(2400),
     });
     return id;
   };
@@ -87,9 +87,9 @@ export function typeLimit(
     asPrinted: `${figures.at} mm`,
     printedUnit: 'mm',
     enteredBy: PEOPLE.tomasz.id,
-    enteredAt: story.ago(700),
+    enteredAt: story.ago(2390),
     checkedBy: checked ? PEOPLE.ines.id : null,
-    checkedAt: checked ? story.ago(698) : null,
+    checkedAt: checked ? story.ago(2388) : null,
     ...figures,
   };
   story.limits.push(limit);

@@ -70,7 +70,7 @@ export function corrie(story: Story, rack: Rack): void {
     ['FR', 'P 2208'],
   ] as const) {
     first.fitNew(car.slot('rotor', corner), tag, 'TC 4411', 'new, pair');
-    first.gauge(car.slot('rotor', corner), 'rotor_thickness', 'as_found', rack.mic, [
+    first.gauge(car.slot('rotor', corner), 'rotor_thickness', 'as_fitted', rack.mic, [
       '12.704',
       '12.702',
       '12.703',
@@ -80,7 +80,7 @@ export function corrie(story: Story, rack: Rack): void {
       '12.701',
       '12.703',
     ]);
-    first.gauge(car.slot('rotor', corner), 'rotor_runout', 'as_found', rack.dial, [
+    first.gauge(car.slot('rotor', corner), 'rotor_runout', 'as_fitted', rack.dial, [
       '0.00',
       '0.01',
       '0.02',

@@ -5,7 +5,7 @@ import { portFree, ROOT } from './machine.mjs';
 import { Stop } from './say.mjs';
 
 /** Starts one server process and waits until it answers. */
-export async function startServer({ databaseUrl, port, demo = false }) {
+export async function startServer({ databaseUrl, port, demo = false, onSpawn = () => undefined }) {
   if (!(await portFree(port)))
     throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm run ${demo ? 'demo' : 'start'}`);
   const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
@@ -24,6 +24,16 @@ export async function startServer({ databaseUrl, port, demo = false }) {
   child.on('exit', (code) => {
     ended = code ?? -1;
   });
+  const stop = () =>
+    new Promise((resolve) => {
+      if (ended !== null) return resolve();
+      child.on('exit', () => resolve());
+      child.kill('SIGTERM');
+      setTimeout(() => {
+        if (ended === null) child.kill('SIGKILL');
+      }, 5000).unref();
+    });
+  onSpawn(stop);
   for (let i = 0; i < 300 && ended === null; i += 1) {
     try {
       if ((await fetch(`http://127.0.0.1:${port}/api/health`)).ok) break;
@@ -37,38 +47,45 @@ export async function startServer({ databaseUrl, port, demo = false }) {
     child,
     exited: () => ended !== null,
     onExit: (f) => child.on('exit', f),
-    stop: () =>
-      new Promise((resolve) => {
-        if (ended !== null) return resolve();
-        child.on('exit', () => resolve());
-        child.kill('SIGTERM');
-        setTimeout(() => {
-          if (ended === null) child.kill('SIGKILL');
-        }, 5000).unref();
-      }),
+    stop,
   };
 }
 
-/** Keeps a script up until Ctrl-C or until the server ends by itself; then stops everything it started. */
-export function untilStopped(server, cluster) {
-  return new Promise((resolve) => {
-    let stopping = false;
-    const stop = async (code) => {
-      if (stopping) return;
-      stopping = true;
-      await server.stop();
-      cluster?.stop();
-      resolve();
+/**
+ * Remembers how to stop whatever a script has started, and does it, the newest first, when the script is
+ * ended by Ctrl-C or a signal at any moment, when it fails, or when the server ends by itself.
+ */
+export function keeper() {
+  const stops = [];
+  let stopping = null;
+  const stopAll = (code) => {
+    stopping ??= (async () => {
+      for (const stop of stops.reverse()) await stop();
       process.exit(code);
-    };
-    process.on('SIGINT', () => void stop(0));
-    process.on('SIGTERM', () => void stop(0));
-    process.on('SIGHUP', () => void stop(0));
-    server.onExit((code) => {
-      if (!stopping) {
-        process.stderr.write('\nThe server ended by itself. Start again: nothing that was acknowledged is lost.\n');
-        void stop(code || 1);
+    })();
+    return stopping;
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stopAll(0));
+  return {
+    add: (stop) => stops.push(stop),
+    /** Runs what has to be kept up; where it throws, everything is stopped and the error goes on. */
+    async starting(work) {
+      try {
+        return await work();
+      } catch (error) {
+        if (stopping) await stopping;
+        for (const stop of stops.reverse()) await stop();
+        stops.length = 0;
+        throw error;
       }
-    });
-  });
+    },
+    untilStopped: (server) =>
+      new Promise(() => {
+        server.onExit((code) => {
+          if (stopping) return;
+          process.stderr.write('\nThe server ended by itself. Start again: nothing that was acknowledged is lost.\n');
+          void stopAll(code || 1);
+        });
+      }),
+  };
 }

@@ -2,6 +2,7 @@ import { PiniaColada } from '@pinia/colada';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import './app/base.css';
+import './app/vuetify.css';
 import App from './app/App.vue';
 import { useOutbox } from './app/outbox.ts';
 import { router } from './app/router.ts';
@@ -17,3 +18,12 @@ void useOutbox().open();
 app.directive('focus', vFocus);
 app.use(router);
 app.mount('#app');
+
+/** A page that was open while a new version was put in its place finds its later parts gone: it is loaded anew, once. */
+window.addEventListener('vite:preloadError', (event) => {
+  const last = Number(sessionStorage.getItem('dauer.reloaded') ?? 0);
+  if (Date.now() - last < 30000) return;
+  event.preventDefault();
+  sessionStorage.setItem('dauer.reloaded', String(Date.now()));
+  window.location.reload();
+});

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiMagnify } from '@mdi/js';
 import { useDebounceFn } from '@vueuse/core';
 import { nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -57,6 +58,7 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
       aria-controls="search-hits"
       @keydown="onKey"
     />
+    <svg class="glass" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiMagnify" fill="currentColor" /></svg>
     <kbd aria-hidden="true">/</kbd>
     <ul v-if="typed.trim() !== '' && (hits.length > 0 || searched)" id="search-hits" class="hits" role="listbox">
       <li
@@ -85,7 +87,7 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
 .search input {
   width: 100%;
   height: 44px;
-  padding: 0 44px 0 14px;
+  padding: 0 44px 0 38px;
   border: 1px solid var(--slate);
   border-radius: 2px;
   background: var(--plate);
@@ -98,6 +100,15 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
 }
 .search input::-webkit-search-cancel-button {
   display: none;
+}
+.glass {
+  position: absolute;
+  left: 10px;
+  top: 11px;
+  width: 22px;
+  height: 22px;
+  color: var(--blue);
+  pointer-events: none;
 }
 kbd {
   position: absolute;
@@ -133,15 +144,19 @@ kbd {
   background: var(--blue-tint);
 }
 @media (max-width: 720px) {
+  /* A glass until it is touched; then it takes the top plate. */
   .search {
-    flex: 0 1 92px;
-    min-width: 72px;
+    flex: 0 0 44px;
+    min-width: 0;
+  }
+  .search:focus-within {
+    flex: 1 0 60%;
   }
   kbd {
     display: none;
   }
   .search input {
-    padding: 0 8px;
+    padding: 0 0 0 42px;
   }
   .hits {
     right: -60px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type JobState, type Stage, STAGE_NAME, STAGES } from '@dauer/core';
-import { computed } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 
 const props = defineProps<{ state: JobState; shown: Stage; jobId: string }>();
 const reached = computed(() => (props.state.stage ? STAGES.indexOf(props.state.stage) : 7));
@@ -8,11 +8,19 @@ const reached = computed(() => (props.state.stage ? STAGES.indexOf(props.state.s
 const cursor = computed(() => (reached.value === 7 ? 7 : reached.value + Math.min(0.92, Math.max(0.08, props.state.share))));
 const note = (stage: Stage): string => props.state.stages.find((s) => s.stage === stage)?.note ?? '';
 const hatched = (stage: Stage): boolean => (props.state.stages.find((s) => s.stage === stage)?.hatched ?? null) !== null;
+const rule = ref<HTMLElement | null>(null);
+/** On a narrow screen the stages run off to the right: the one that is shown is brought into sight. */
+watch(
+  () => props.shown,
+  () =>
+    void nextTick(() => rule.value?.querySelector('.shown')?.scrollIntoView({ inline: 'center', block: 'nearest', behavior: 'instant' })),
+  { immediate: true },
+);
 const ticks = Array.from({ length: 113 }, (_, i) => ({ x: i * 11, h: i % 16 === 0 ? 48 : i % 8 === 0 ? 10 : i % 4 === 0 ? 8 : 5 }));
 </script>
 
 <template>
-  <nav class="rule" aria-label="Stages of the job">
+  <nav ref="rule" class="rule" aria-label="Stages of the job">
     <svg class="ticks" viewBox="0 0 1232 48" preserveAspectRatio="none" aria-hidden="true">
       <path
         v-for="t in ticks"

@@ -34,7 +34,7 @@ const dueText = computed(() => {
     ...(water === null ? [] : [`water now about ${water.toFixed(1)} %`]),
     changed === null ? 'no whole change on record' : `changed ${dayText(changed)}`,
   ];
-  return `${rest.join('; ')}.`;
+  return `${rest.join('; ').replace(/^./, (c) => c.toUpperCase())}.`;
 });
 const waits = computed(() => (job.state?.obligations ?? []).find((o) => o.stage === 'bleed' && o.state === 'waiting')?.why ?? null);
 const doneCount = computed(
@@ -93,9 +93,8 @@ function serve(): void {
         <button v-if="writable" class="link" type="button" @click="job.takeBack(f.id)">Take back</button>
       </p>
       <p v-if="due" class="due">
-        Next due
-        <b>{{ dayText(due.due) }}</b>
-        : {{ dueText }}
+        <b>Next due {{ dayText(due.due) }}</b>
+        {{ dueText }}
       </p>
       <p v-else class="second">When the fluid was last changed is not on record. Unknown fluid is not topped up: flush it.</p>
       <form v-if="writable && here.length === 0" class="form" @submit.prevent="serve">

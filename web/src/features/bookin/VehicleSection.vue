@@ -107,6 +107,9 @@ dl {
   gap: 2px 12px;
   margin-bottom: 8px;
 }
+form {
+  margin-top: 16px;
+}
 .acts {
   display: flex;
   gap: 12px;

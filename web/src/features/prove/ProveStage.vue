@@ -150,14 +150,20 @@ li {
   min-height: 52px;
   border-bottom: 1px solid var(--hair);
   padding: 3px 0;
+}
+.proof {
   flex-wrap: wrap;
 }
 .more {
   min-height: 44px;
 }
 .what {
-  flex: 1 1 300px;
+  flex: 1 1 0;
+  min-width: 0;
   line-height: 20px;
+}
+.proof .what {
+  flex: 1 1 300px;
 }
 .what .small {
   display: block;
