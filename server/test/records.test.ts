@@ -88,6 +88,7 @@ describe('records', () => {
     ['an id that is none', { setId: 'twelve' }, 400, 'invalid'],
     ['a set that is not on record', { setId: v7() }, 422, 'unknown_reference'],
     ['an angle beyond the turn', { angleDeg: 720 }, 400, 'invalid'],
+    ['a default unit of another kind', { typed: '12', unit: 'kg' }, 422, 'wrong_kind'],
   ];
   for (const [name, over, status, code] of nonsense) {
     it(`refuses ${name} with a sentence`, async () => {
@@ -139,6 +140,39 @@ describe('records', () => {
         })
       ).status,
     ).to.be.within(400, 422);
+  });
+
+  it('takes nothing for a place of another vehicle, nor a set or a correction of another job', async () => {
+    const other = await bookIn(shop.technician, 'utility_rods');
+    const elsewhere = await shop.technician.event<'sets'>(other.jobId, 'sets', {
+      slotId: car.slot('rotor', 'FL'),
+      partId: null,
+      measurement: 'rotor_thickness',
+      phase: 'as_found',
+      surface: 'clean',
+      cold: true,
+      averages: false,
+      count: 8,
+    });
+    expect([elsewhere.status, elsewhere.body.code]).to.deep.equal([422, 'unknown_place']);
+    const reading = await shop.technician.event<'readings'>(other.jobId, 'readings', {
+      setId,
+      ...at(0),
+      typed: '12',
+      unit: 'mm',
+    });
+    expect([reading.status, reading.body.code]).to.deep.equal([409, 'other_job']);
+    const back = await shop.technician.event<'takeBacks'>(other.jobId, 'take-backs', { corrects: setId });
+    expect([back.status, back.body.code]).to.deep.equal([409, 'other_job']);
+    const unknown = await shop.technician.event<'takeBacks'>(other.jobId, 'take-backs', { corrects: v7() });
+    expect([unknown.status, unknown.body.code]).to.deep.equal([422, 'unknown_reference']);
+  });
+
+  it('a figure beyond what can be kept is refused with a sentence', async () => {
+    const { vehicle } = await shop.reader.file(car.jobId);
+    const { id, ownerId: _owner, ...fields } = vehicle;
+    const answer = await shop.technician.ask<{ code: string }>('PATCH', `/api/vehicles/${id}`, { ...fields, version: 2 ** 40 });
+    expect([answer.status, answer.body.code]).to.deep.equal([400, 'invalid']);
   });
 
   it('takes a reading back without losing it', async () => {

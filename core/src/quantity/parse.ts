@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal.ts';
-import { type Kind, type Unit, type UnitId, UNITS, unitOf } from './units.ts';
+import { findUnit, type Kind, type Unit, type UnitId, UNITS } from './units.ts';
 
 /** A typed figure, understood. What was typed is never lost. */
 export interface Quantity {
@@ -73,7 +73,11 @@ export function parseQuantity(typed: string, kind: Kind, defaultUnit: UnitId): Q
 
 function resolveUnit(rest: string, kind: Kind, defaultUnit: UnitId, typed: string): Unit {
   const name = rest.replace(/\s+/g, '').toLowerCase();
-  if (name === '') return unitOf(kind, defaultUnit);
+  if (name === '') {
+    const usual = findUnit(kind, defaultUnit);
+    if (!usual) throw new Refusal('wrong_kind', `This field does not take ${defaultUnit}.`);
+    return usual;
+  }
   const own = UNITS[kind].find((u) => u.aliases.includes(name));
   if (own) return own;
   const accepted =

@@ -1,6 +1,5 @@
 import { type EventFamily, type EVENTS, type Recorded } from '@dauer/contract';
 import type { z } from 'zod';
-import type { Database } from '../db/connect.ts';
 import { addEvent, type Stored } from './events.ts';
 import type { Call } from './routes.ts';
 
@@ -17,10 +16,10 @@ export function eventRow<B extends { happenedAt: string }>(call: EventCall, body
 /** Handler of an event family whose record holds what was sent, and what `derive` makes of it. */
 export function keeps<F extends EventFamily>(
   family: F,
-  derive: (body: Output<F>, db: Database) => Derived<F> | Promise<Derived<F>>,
+  derive: (body: Output<F>, call: EventCall) => Derived<F> | Promise<Derived<F>>,
 ): (call: EventCall & { readonly body: Output<F> }) => Promise<Stored<Recorded<F>>> {
   return async (call) => {
-    const row = { ...eventRow(call, call.body), ...(await derive(call.body, call.db)) };
+    const row = { ...eventRow(call, call.body), ...(await derive(call.body, call)) };
     return addEvent(call.db, family, row as Omit<Recorded<F>, 'recordedAt'>);
   };
 }

@@ -75,6 +75,7 @@ function toProblem(error: unknown): Problem {
   if (state === '23505') return problemOf(409, 'already_used', 'This number or name is already in use. Choose another one.');
   if (state === '23503') return problemOf(422, 'unknown_reference', 'This refers to something that is not on record. Load the page again.');
   if (state === '22P05' || state === '22021') return problemOf(400, 'invalid', 'The text holds characters that cannot be kept.');
+  if (state?.startsWith('22')) return problemOf(400, 'invalid', 'A figure or date in this is beyond what can be kept.');
   if (state?.startsWith('57') || state?.startsWith('08') || CONNECTION_LOST.test(messages(error))) {
     return problemOf(503, 'book_away', 'The book cannot be reached just now. What you entered is kept on this device and sent again.');
   }

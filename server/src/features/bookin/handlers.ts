@@ -7,6 +7,7 @@ import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
 import { eventRow, keeps } from '../../platform/handlers.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
+import { requireEvent } from '../../records/belongs.ts';
 import { openJobOf } from '../../records/jobFile.ts';
 import { insertLayout } from '../../records/layout.ts';
 import type { ENDPOINTS } from '@dauer/contract';
@@ -140,5 +141,8 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     return addEvent(call.db, 'counters', { ...eventRow(call, body), vehicleId: await vehicleOfJob(call.db, call.params.jobId), km });
   },
   acknowledge: keeps('cautionAcks', () => ({})),
-  takeBack: keeps('takeBacks', () => ({})),
+  takeBack: keeps('takeBacks', async (body, { db, params }) => {
+    await requireEvent(db, params.jobId, body.corrects);
+    return {};
+  }),
 };

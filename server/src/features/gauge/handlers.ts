@@ -3,19 +3,27 @@ import { eq } from 'drizzle-orm';
 import { readingSet } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { Fault } from '../../platform/problem.ts';
+import { requirePlace } from '../../records/belongs.ts';
 
 export const gaugeHandlers = {
-  beginSet: keeps('sets', () => ({})),
+  beginSet: keeps('sets', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    return {};
+  }),
   /** What was typed is kept; the canonical value is worked out here again by the same core. */
-  takeReading: keeps('readings', async (body, db) => {
+  takeReading: keeps('readings', async (body, { db, params }) => {
     const [set] = await db
       .select({ measurement: readingSet.measurement, jobId: readingSet.jobId })
       .from(readingSet)
       .where(eq(readingSet.id, body.setId));
     if (!set)
       throw new Fault(422, 'unknown_reference', 'This reading belongs to a set that is not on record yet. It is sent again after the set.');
+    if (set.jobId !== params.jobId) throw new Fault(409, 'other_job', 'This set of readings was begun in another job.');
     const q = parseQuantity(body.typed, MEASUREMENTS[set.measurement].kind, body.unit);
     return { canonical: q.canonical, resolution: q.resolution, fraction: q.fraction };
   }),
-  find: keeps('findings', () => ({})),
+  find: keeps('findings', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    return {};
+  }),
 };

@@ -1,11 +1,12 @@
 import { type Part, placeName, whereabouts } from '@dauer/core';
 import { asc, eq, ilike, inArray, isNotNull, or, and } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { account, finding, job, layout, part, partEvent, readingSet, slot, vehicle } from '../../db/schema.ts';
+import { account, finding, job, layout, part, partEvent, readingSet, release, slot, vehicle } from '../../db/schema.ts';
 import { addEvent } from '../../platform/events.ts';
 import { eventRow } from '../../platform/handlers.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
+import { requirePlace } from '../../records/belongs.ts';
 
 const LIFE_WORD = {
   found: 'Found on the vehicle',
@@ -140,7 +141,10 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
   },
   logPart: async (call) => {
     const { part: described, ...body } = call.body;
-    if (described)
+    await requirePlace(call.db, call.params.jobId, body.slotId);
+    // A part is not described to a job that was handed back: the event is refused below, and nothing is left of it.
+    const [released] = await call.db.select({ id: release.id }).from(release).where(eq(release.jobId, call.params.jobId));
+    if (described && !released)
       await call.db
         .insert(part)
         .values({ id: body.partId, ...described })

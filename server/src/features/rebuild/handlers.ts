@@ -1,11 +1,18 @@
 import { parseQuantity } from '@dauer/core';
 import { keeps } from '../../platform/handlers.ts';
+import { requirePlace } from '../../records/belongs.ts';
 
 export const rebuildHandlers = {
-  planOperation: keeps('operations', () => ({})),
+  planOperation: keeps('operations', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    return {};
+  }),
   logOperation: keeps('operationEvents', () => ({})),
-  logTorque: keeps('torques', (body) => ({
-    target: parseQuantity(body.targetTyped, 'torque', body.unit).canonical,
-    canonical: parseQuantity(body.typed, 'torque', body.unit).canonical,
-  })),
+  logTorque: keeps('torques', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    return {
+      target: parseQuantity(body.targetTyped, 'torque', body.unit).canonical,
+      canonical: parseQuantity(body.typed, 'torque', body.unit).canonical,
+    };
+  }),
 };
