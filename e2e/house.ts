@@ -67,7 +67,7 @@ export class House {
   }
 }
 
-export const DEMO_PASSWORD = 'brakes-hold-lives';
+const DEMO_PASSWORD = 'brakes-hold-lives';
 
 export async function signIn(page: Page, url: string, login: string, password = DEMO_PASSWORD): Promise<void> {
   await page.goto(`${url}/sign-in`);

@@ -1,6 +1,3 @@
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { chromium } from 'playwright-core';
 import { chromium as where } from './machine.mjs';
 
@@ -22,6 +19,3 @@ export function openBrowser() {
     ],
   });
 }
-
-/** A new folder for pictures that are not kept. */
-export const scratch = () => mkdtempSync(join(tmpdir(), 'dauer-shots-'));

@@ -1,4 +1,5 @@
-import type { CounterReading, JobFile, ReadingSet, Vehicle } from '../records/types.ts';
+import type { JobFile } from '../records/jobFile.ts';
+import type { CounterReading, ReadingSet, Vehicle } from '../records/types.ts';
 import type { Book } from '../records/book.ts';
 import { attempt } from '../refusal.ts';
 import { axleOf } from '../layout/kinds.ts';

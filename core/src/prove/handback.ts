@@ -7,7 +7,8 @@ import { placeName, slotById } from '../layout/graph.ts';
 import { CORNER_NAME } from '../layout/kinds.ts';
 import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
 import type { JobState } from '../records/job.ts';
-import type { EventBase, HandbackSheet, SheetFigure, SheetLine } from '../records/types.ts';
+import type { HandbackSheet, SheetFigure, SheetLine } from '../records/release.ts';
+import type { EventBase } from '../records/types.ts';
 import { VERDICT_WORD } from '../verdict/severity.ts';
 import { RESULT_WORD } from './items.ts';
 

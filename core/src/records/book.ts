@@ -1,6 +1,7 @@
 import { type Reduced, reduceSet, type Taken, takenIn } from '../gauge/reduce.ts';
 import { standing, takenBackIds } from './standing.ts';
-import type { EventBase, JobFile, Reading, ReadingSet } from './types.ts';
+import type { JobFile } from './jobFile.ts';
+import type { EventBase, Reading, ReadingSet } from './types.ts';
 
 /** A job file opened for reading: what still stands, indexed once. */
 export interface Book {

@@ -6,18 +6,17 @@ import { SEVERITY, worst } from '../verdict/severity.ts';
 import { fileAsOf } from './asOf.ts';
 import { type Book, openBook } from './book.ts';
 import { type Component, deriveComponent } from './components.ts';
-import {
-  bleedObligations,
-  bookinObligations,
-  decideObligations,
-  gaugeObligations,
-  proveObligations,
-  rebuildObligations,
-  type Situation,
-  traceObligations,
-} from './obligations.ts';
+import { bleedObligations } from '../bleed/obligations.ts';
+import { bookinObligations } from '../bookin/obligations.ts';
+import { decideObligations } from '../decide/obligations.ts';
+import { gaugeObligations } from '../gauge/obligations.ts';
+import { proveObligations } from '../prove/obligations.ts';
+import { rebuildObligations } from '../rebuild/obligations.ts';
+import { traceObligations } from '../trace/obligations.ts';
+import type { Situation } from './situation.ts';
 import { acceptanceKey, type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
-import type { JobFile, Observation } from './types.ts';
+import type { JobFile } from './jobFile.ts';
+import type { Observation } from './types.ts';
 
 /** Which rules a verdict was made with; part of every basis. */
 export const RULE_VERSION = '1';

@@ -1,9 +1,7 @@
 import type { GaugeKind, MeasurementId } from '../gauge/characteristics.ts';
 import type { Position } from '../gauge/positions.ts';
-import type { Layout } from '../layout/graph.ts';
 import type { ComponentKind, Corner } from '../layout/kinds.ts';
 import type { UnitId } from '../quantity/units.ts';
-import type { LimitVersion } from '../verdict/limits.ts';
 import type { Role } from '../verdict/severity.ts';
 
 /** What every event carries. Events are only ever added; a correction names what it corrects. */
@@ -225,95 +223,4 @@ export interface Person {
   readonly initials: string;
   readonly role: Role;
   readonly active: boolean;
-}
-
-export interface ReleaseRecord {
-  readonly id: string;
-  readonly jobId: string;
-  readonly releasedBy: string;
-  readonly releasedAt: string;
-  readonly ownWork: boolean;
-  readonly ruleVersion: string;
-  readonly sheet: HandbackSheet;
-}
-
-/** A job that was before this one, as far as the vehicle's life needs it. */
-export interface PastJob {
-  readonly id: string;
-  readonly kind: JobKind;
-  readonly complaint: string;
-  readonly openedAt: string;
-  readonly releasedAt: string | null;
-}
-
-/** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */
-export interface JobFile {
-  readonly job: Job;
-  readonly vehicle: Vehicle;
-  readonly layout: Layout;
-  readonly parts: readonly Part[];
-  readonly partEvents: readonly PartEvent[];
-  /** All sets and readings of the vehicle's places and parts, of this job and of former ones. */
-  readonly sets: readonly ReadingSet[];
-  readonly readings: readonly Reading[];
-  readonly takeBacks: readonly TakeBack[];
-  readonly findings: readonly Finding[];
-  readonly observations: readonly Observation[];
-  readonly decisions: readonly Decision[];
-  readonly operations: readonly Operation[];
-  readonly operationEvents: readonly OperationEvent[];
-  readonly torques: readonly Torque[];
-  readonly bleedPulls: readonly BleedPull[];
-  readonly fluidServices: readonly FluidService[];
-  readonly proofs: readonly Proof[];
-  readonly acceptances: readonly Acceptance[];
-  readonly cautionAcks: readonly CautionAck[];
-  readonly counters: readonly CounterReading[];
-  readonly limits: readonly LimitVersion[];
-  readonly gauges: readonly GaugeVersion[];
-  readonly people: readonly Person[];
-  readonly pastJobs: readonly PastJob[];
-  readonly release: ReleaseRecord | null;
-}
-
-export interface SheetFigure {
-  readonly place: string;
-  readonly tag: string | null;
-  readonly characteristic: string;
-  readonly phase: Phase;
-  readonly figure: string;
-  readonly uncertainty: string;
-  readonly limit: string;
-  readonly source: string;
-  readonly verdict: string;
-  readonly gauges: string;
-  readonly takenBy: string;
-  readonly takenOn: string;
-}
-
-export interface SheetLine {
-  readonly place: string;
-  readonly text: string;
-  readonly by: string;
-  readonly on: string;
-}
-
-/** What the owner takes home, exactly as it was shown at release. */
-export interface HandbackSheet {
-  readonly vehicleTag: string;
-  readonly vehicleName: string;
-  readonly distance: string;
-  readonly complaint: string;
-  readonly complaintAnswer: string;
-  readonly figures: readonly SheetFigure[];
-  readonly findings: readonly SheetLine[];
-  readonly done: readonly SheetLine[];
-  readonly torques: readonly SheetLine[];
-  readonly parts: readonly SheetLine[];
-  readonly fluid: readonly SheetLine[];
-  readonly nextDue: readonly { readonly what: string; readonly on: string; readonly why: string }[];
-  readonly putOff: readonly SheetLine[];
-  readonly watch: readonly string[];
-  readonly accepted: readonly SheetLine[];
-  readonly proofs: readonly SheetLine[];
 }

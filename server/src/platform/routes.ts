@@ -22,7 +22,7 @@ export type DeepReadonly<T> = T extends readonly (infer I)[]
   : T extends object
     ? { readonly [K in keyof T]: DeepReadonly<T[K]> }
     : T;
-export type Handler<E extends Endpoint> = (call: Call<E>) => Promise<DeepReadonly<z.input<E['reply']>>>;
+type Handler<E extends Endpoint> = (call: Call<E>) => Promise<DeepReadonly<z.input<E['reply']>>>;
 export type Handlers = { readonly [K in EndpointName]: Handler<(typeof ENDPOINTS)[K]> };
 
 const NOBODY: Person = { id: '', name: '', initials: '', role: 'reader', active: false };

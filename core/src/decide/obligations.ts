@@ -1,0 +1,38 @@
+import { placeName } from '../layout/graph.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
+import { workDone } from '../rebuild/obligations.ts';
+import { isWorked } from '../rebuild/torquePoints.ts';
+import type { Book } from '../records/book.ts';
+import type { Component } from '../records/components.ts';
+import type { Situation } from '../records/situation.ts';
+import { type Obligation, obligation } from '../records/stages.ts';
+import { optionsOf } from './options.ts';
+
+/** Whether the owner and the shop have to decide about this place. */
+export function needsDecision(c: Component, kind: string): boolean {
+  return kind === 'overhaul' && c.inScope && KIND_FACTS[c.slot.kind].article;
+}
+
+/** Why a decision no longer stands: a reading or finding since then rules it out for the part it was made about. */
+function fallen(book: Book, c: Component): string | null {
+  if (!c.decision || (isWorked(c) && workDone(book, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
+  const option = optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === c.decision?.option);
+  return option?.ruledOut ? `“${option.name}” was decided and is ruled out since. ${option.ruledOut}` : null;
+}
+
+export function decideObligations({ book, components }: Situation): Obligation[] {
+  return components
+    .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
+    .map((c) =>
+      obligation(
+        'decide',
+        `decide:${c.slot.id}`,
+        `Decide about the ${placeName(c.slot).toLowerCase()}`,
+        c.decision !== null && !fallen(book, c),
+        {
+          slotId: c.slot.id,
+          why: fallen(book, c),
+        },
+      ),
+    );
+}

@@ -1,0 +1,66 @@
+import type { Layout } from '../layout/graph.ts';
+import type { LimitVersion } from '../verdict/limits.ts';
+import type { ReleaseRecord } from './release.ts';
+import type {
+  Vehicle,
+  JobKind,
+  Job,
+  Part,
+  PartEvent,
+  ReadingSet,
+  Reading,
+  TakeBack,
+  Finding,
+  Observation,
+  Decision,
+  Operation,
+  OperationEvent,
+  Torque,
+  BleedPull,
+  FluidService,
+  Proof,
+  Acceptance,
+  CautionAck,
+  CounterReading,
+  GaugeVersion,
+  Person,
+} from './types.ts';
+
+/** A job that was before this one, as far as the vehicle's life needs it. */
+export interface PastJob {
+  readonly id: string;
+  readonly kind: JobKind;
+  readonly complaint: string;
+  readonly openedAt: string;
+  readonly releasedAt: string | null;
+}
+
+/** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */
+export interface JobFile {
+  readonly job: Job;
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly parts: readonly Part[];
+  readonly partEvents: readonly PartEvent[];
+  /** All sets and readings of the vehicle's places and parts, of this job and of former ones. */
+  readonly sets: readonly ReadingSet[];
+  readonly readings: readonly Reading[];
+  readonly takeBacks: readonly TakeBack[];
+  readonly findings: readonly Finding[];
+  readonly observations: readonly Observation[];
+  readonly decisions: readonly Decision[];
+  readonly operations: readonly Operation[];
+  readonly operationEvents: readonly OperationEvent[];
+  readonly torques: readonly Torque[];
+  readonly bleedPulls: readonly BleedPull[];
+  readonly fluidServices: readonly FluidService[];
+  readonly proofs: readonly Proof[];
+  readonly acceptances: readonly Acceptance[];
+  readonly cautionAcks: readonly CautionAck[];
+  readonly counters: readonly CounterReading[];
+  readonly limits: readonly LimitVersion[];
+  readonly gauges: readonly GaugeVersion[];
+  readonly people: readonly Person[];
+  readonly pastJobs: readonly PastJob[];
+  readonly release: ReleaseRecord | null;
+}

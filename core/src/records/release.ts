@@ -1,0 +1,54 @@
+import type { Phase } from './types.ts';
+
+/** Immutable: what was handed back, by whom, and exactly what was shown. */
+export interface ReleaseRecord {
+  readonly id: string;
+  readonly jobId: string;
+  readonly releasedBy: string;
+  readonly releasedAt: string;
+  readonly ownWork: boolean;
+  readonly ruleVersion: string;
+  readonly sheet: HandbackSheet;
+}
+
+export interface SheetFigure {
+  readonly place: string;
+  readonly tag: string | null;
+  readonly characteristic: string;
+  readonly phase: Phase;
+  readonly figure: string;
+  readonly uncertainty: string;
+  readonly limit: string;
+  readonly source: string;
+  readonly verdict: string;
+  readonly gauges: string;
+  readonly takenBy: string;
+  readonly takenOn: string;
+}
+
+export interface SheetLine {
+  readonly place: string;
+  readonly text: string;
+  readonly by: string;
+  readonly on: string;
+}
+
+/** What the owner takes home, exactly as it was shown at release. */
+export interface HandbackSheet {
+  readonly vehicleTag: string;
+  readonly vehicleName: string;
+  readonly distance: string;
+  readonly complaint: string;
+  readonly complaintAnswer: string;
+  readonly figures: readonly SheetFigure[];
+  readonly findings: readonly SheetLine[];
+  readonly done: readonly SheetLine[];
+  readonly torques: readonly SheetLine[];
+  readonly parts: readonly SheetLine[];
+  readonly fluid: readonly SheetLine[];
+  readonly nextDue: readonly { readonly what: string; readonly on: string; readonly why: string }[];
+  readonly putOff: readonly SheetLine[];
+  readonly watch: readonly string[];
+  readonly accepted: readonly SheetLine[];
+  readonly proofs: readonly SheetLine[];
+}

@@ -1,0 +1,14 @@
+import type { ProofItem } from '../prove/items.ts';
+import type { Book } from './book.ts';
+import type { Component } from './components.ts';
+import type { Observation } from './types.ts';
+
+/** What the derivations of obligations start from. */
+export interface Situation {
+  readonly book: Book;
+  readonly components: readonly Component[];
+  /** Newest answer per observation key. */
+  readonly answers: ReadonlyMap<string, Observation>;
+  readonly proofItems: readonly ProofItem[];
+  readonly hydraulic: boolean;
+}

@@ -1,0 +1,42 @@
+import { CORNER_NAME } from '../layout/kinds.ts';
+import type { Situation } from '../records/situation.ts';
+import { type Obligation, obligation } from '../records/stages.ts';
+import type { Observation } from '../records/types.ts';
+
+export function traceObligations({ book, answers, hydraulic }: Situation): Obligation[] {
+  const { job } = book.file;
+  if (job.kind === 'fluid') return [];
+  const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
+  return [
+    obligation(
+      'trace',
+      'trace:pedal',
+      'Feel the pedal',
+      answered((o) => o.code.startsWith('pedal_')),
+    ),
+    ...(hydraulic
+      ? [
+          obligation(
+            'trace',
+            'trace:reservoir',
+            'Look into the reservoir',
+            answered((o) => o.code.startsWith('level_') || o.code.startsWith('fluid_')),
+          ),
+        ]
+      : []),
+    ...job.scopeCorners.map((c) =>
+      obligation(
+        'trace',
+        `trace:wheel:${c}`,
+        `Spin the ${CORNER_NAME[c].toLowerCase()} wheel`,
+        answered((o) => o.corner === c && (o.code === 'drags' || o.code === 'locked')),
+      ),
+    ),
+    obligation(
+      'trace',
+      'trace:parking',
+      'Work the parking brake',
+      answered((o) => o.code.startsWith('park_')),
+    ),
+  ];
+}
