@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { allSent, House, signIn, typeFigures } from './house.ts';
+import { allSent, DEMO_PASSWORD, House, signIn, typeFigures } from './house.ts';
 
 interface Yard {
   jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
 }
 
 describe('nothing is lost', function () {
-  this.timeout(180000);
+  this.timeout(900000);
   const house = new House();
   let page: Page;
   let jobId = '';
@@ -96,6 +96,41 @@ describe('nothing is lost', function () {
     };
     const author = file.readings.find((r) => r.typed === '9.84')?.authorId;
     expect(file.people.find((p) => p.id === author)?.name).to.equal('Tomasz Verrill');
+  });
+
+  it('a session that ended is asked for in place, and what was taken meanwhile goes in after it', async () => {
+    await openBench(page);
+    await page.context().clearCookies();
+    await typeFigures(page, ['9.85']);
+    const again = page.getByRole('dialog');
+    await again.getByText('Your session has ended').waitFor();
+    await again.getByLabel('Name').fill('tomasz');
+    await again.getByLabel('Password').fill('not the password');
+    await again.getByRole('button', { name: 'Sign in' }).click();
+    await again.getByText('Name and password do not fit together.').waitFor();
+    await again.getByLabel('Password').fill(DEMO_PASSWORD);
+    await again.getByRole('button', { name: 'Sign in' }).click();
+    await again.waitFor({ state: 'detached' });
+    await allSent(page);
+    expect((await kept()).at(-1)).to.equal('9.85');
+  });
+
+  it('a figure far outside what the part can be is kept, and asked about', async () => {
+    await openBench(page);
+    await typeFigures(page, ['98.2']);
+    await page.getByText('98.2 mm for thickness of a rotor? It is kept.').waitFor();
+    await page.getByRole('button', { name: 'Take it back' }).click();
+    await page.getByText(/98\.2 at .* is taken back/).waitFor();
+    await typeFigures(page, ['9.8.2']);
+    await page.getByText('“9.8.2” cannot be read as one figure').waitFor();
+    await page.keyboard.press('Escape');
+    await allSent(page);
+    const back = (await (await page.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as {
+      readings: { id: string; typed: string }[];
+      takeBacks: { corrects: string }[];
+    };
+    const wrong = back.readings.find((r) => r.typed === '98.2');
+    expect(back.takeBacks.map((t) => t.corrects)).to.include(wrong?.id);
   });
 
   it('a stale edit of the vehicle shows what differs, and nothing else', async () => {

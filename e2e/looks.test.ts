@@ -9,7 +9,7 @@ interface Yard {
 }
 
 describe('every screen', function () {
-  this.timeout(240000);
+  this.timeout(900000);
   const house = new House();
   before(() => house.open(true));
   after(() => house.close());

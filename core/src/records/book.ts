@@ -11,8 +11,8 @@ export interface Book {
   readonly sets: readonly ReadingSet[];
   readonly taken: (set: ReadingSet) => readonly Taken[];
   readonly reduced: (set: ReadingSet) => readonly Reduced[];
-  /** Standing events of a family. */
-  readonly stand: <T extends EventBase>(events: readonly T[]) => T[];
+  /** Standing events of a family, in order; worked out once. */
+  readonly stand: <T extends EventBase>(events: readonly T[]) => readonly T[];
 }
 
 /** Opens a job file. Pure: the same file gives the same book. */
@@ -37,5 +37,13 @@ export function openBook(file: JobFile): Book {
     reducedCache.set(set.id, known);
     return known;
   };
-  return { file, gone, sets: standing(file.sets, gone), taken, reduced, stand: (events) => standing(events, gone) };
+  const stood = new Map<readonly EventBase[], readonly EventBase[]>();
+  function stand<T extends EventBase>(events: readonly T[]): readonly T[] {
+    const known = stood.get(events) as readonly T[] | undefined;
+    if (known) return known;
+    const now = standing(events, gone);
+    stood.set(events, now);
+    return now;
+  }
+  return { file, gone, sets: stand(file.sets), taken, reduced, stand };
 }

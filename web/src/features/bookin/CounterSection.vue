@@ -10,7 +10,7 @@ const job = useJob();
 const typed = ref('');
 const problem = ref('');
 const unit = computed(() => (job.state?.file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
-const counters = computed(() => (job.state ? job.state.book.stand(job.state.file.counters).reverse() : []));
+const counters = computed(() => (job.state ? [...job.state.book.stand(job.state.file.counters)].reverse() : []));
 function read(): void {
   try {
     parseQuantity(typed.value, 'distance_run', unit.value);
