@@ -46,5 +46,8 @@ export * from './bleed/obligations.ts';
 export * from './bleed/order.ts';
 export * from './prove/handback.ts';
 export * from './prove/items.ts';
+export * from './standing/disturbed.ts';
+export * from './standing/lapsing.ts';
+export * from './standing/stands.ts';
 export * from './yard/waits.ts';
 export * from './caution/cautions.ts';

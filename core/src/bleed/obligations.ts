@@ -4,6 +4,7 @@ import { workDone } from '../rebuild/obligations.ts';
 import { isWorked } from '../rebuild/torquePoints.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
+import { lapseWords } from '../standing/stands.ts';
 import { closedClear } from './due.ts';
 import { bleedOrder } from './order.ts';
 
@@ -24,7 +25,6 @@ export function bleedObligations(s: Situation): Obligation[] {
       (c.empty || (isWorked(c) && !workDone(book, c))) &&
       c.slot.circuits.some((n) => circuits.includes(n)),
   );
-  const pulls = book.stand(book.file.bleedPulls).filter((p) => p.jobId === book.file.job.id);
   const waiting =
     stillOpen.length > 0
       ? {
@@ -35,19 +35,22 @@ export function bleedObligations(s: Situation): Obligation[] {
   const bleeders = bleedOrder(book.file.layout)
     .filter((b) => circuits.includes(b.circuit))
     .map((b) => {
-      const newest = pulls.filter((p) => p.slotId === b.bleeder.id).at(-1);
-      const closed = closedClear(newest);
+      const now = s.standing.pull(b.bleeder.id);
+      const newest = now?.record;
+      const closed = closedClear(newest) && now?.lapsed === null;
       return obligation('bleed', `bleed:${b.bleeder.id}`, `Bleed at the ${placeName(b.bleeder).toLowerCase()}`, closed, {
         slotId: b.bleeder.id,
         ...(closed
           ? {}
           : newest
             ? {
-                why: !newest.closed
-                  ? 'The bleeder is not closed.'
-                  : newest.air !== 'none'
-                    ? 'Air was still coming.'
-                    : 'The fluid was not clear yet.',
+                why: now?.lapsed
+                  ? lapseWords(now.lapsed)
+                  : !newest.closed
+                    ? 'The bleeder is not closed.'
+                    : newest.air !== 'none'
+                      ? 'Air was still coming.'
+                      : 'The fluid was not clear yet.',
               }
             : waiting),
       });

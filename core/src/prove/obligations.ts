@@ -7,7 +7,8 @@ import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { blocksRelease, whoMayAccept } from '../verdict/severity.ts';
-import { answerTo, proofCloses, RESULT_WORD } from './items.ts';
+import { lapseWords } from '../standing/stands.ts';
+import { proofCloses, RESULT_WORD } from './items.ts';
 
 function acceptRole(role: 'reader' | 'technician' | 'lead' | null): 'technician' | 'lead' | null {
   return role === 'reader' ? null : role;
@@ -47,15 +48,16 @@ function verdictObligations(book: Book, c: Component): Obligation[] {
   return [...figures, ...findings];
 }
 
-export function proveObligations({ book, components, proofItems }: Situation): Obligation[] {
-  const proofs = book.stand(book.file.proofs);
+export function proveObligations({ book, components, proofItems, standing }: Situation): Obligation[] {
   const items = proofItems.map((item) => {
-    const answer = answerTo(proofs, item);
-    const closed = answer !== null && proofCloses(answer.result);
+    const now = standing.answer(item);
+    const answer = now?.record ?? null;
+    const lapsed = now?.lapsed ?? null;
+    const closed = answer !== null && lapsed === null && proofCloses(answer.result);
     const again = item.answers.includes('same');
     return obligation('prove', `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`, item.question, closed, {
-      why: answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null,
-      acceptBy: answer && !closed && again ? 'lead' : null,
+      why: lapsed ? lapseWords(lapsed) : answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null,
+      acceptBy: answer && !closed && !lapsed && again ? 'lead' : null,
       rests: answer?.id ?? '',
     });
   });

@@ -5,7 +5,8 @@ import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { lastPartIn, whereabouts } from '../records/standing.ts';
-import { isWorked, torquePoints } from './torquePoints.ts';
+import { lapseWords } from '../standing/stands.ts';
+import { isWorked, torqueFault, torquePoints } from './torquePoints.ts';
 
 /** Whether what was decided about a place has been done to the part that sits there. */
 export function workDone(book: Book, c: Component): boolean {
@@ -30,7 +31,7 @@ function waitsAway(book: Book, c: Component): Partial<Obligation> {
   return where?.at === 'away' ? { state: 'waiting', why: `Sent out${where.note ? `: ${where.note}` : ''}.` } : {};
 }
 
-export function rebuildObligations({ book, components }: Situation): Obligation[] {
+export function rebuildObligations({ book, components, standing }: Situation): Obligation[] {
   const { file } = book;
   const work = components
     .filter(isWorked)
@@ -61,7 +62,11 @@ export function rebuildObligations({ book, components }: Situation): Obligation[
       { slotId: o.slotId },
     ),
   );
-  const torques = book.stand(file.torques);
+  const torqueWrong = (point: string): string | null => {
+    const now = standing.torque(point);
+    if (!now) return null;
+    return now.lapsed ? lapseWords(now.lapsed) : torqueFault(now.record);
+  };
   const wheelsOff = file.job.kind !== 'fluid';
   const owed =
     components.some(isWorked) ||
@@ -77,8 +82,11 @@ export function rebuildObligations({ book, components }: Situation): Obligation[
         'rebuild',
         `torque:${p.point}`,
         `Torque of ${p.name.toLowerCase()}`,
-        torques.some((t) => t.point === p.point),
-        { slotId: p.slotId },
+        standing.torque(p.point) !== null && torqueWrong(p.point) === null,
+        {
+          slotId: p.slotId,
+          why: torqueWrong(p.point),
+        },
       ),
     ),
   ];

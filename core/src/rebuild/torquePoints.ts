@@ -1,3 +1,4 @@
+import { SLACK } from '../refusal.ts';
 import type { Component } from '../records/components.ts';
 import { type Corner, CORNER_NAME } from '../layout/kinds.ts';
 import { placeName } from '../layout/graph.ts';
@@ -44,4 +45,14 @@ export function torquePoints(components: readonly Component[], corners: readonly
     ? corners.map((corner): TorquePoint => ({ point: `wheel:${corner}`, slotId: null, name: `${CORNER_NAME[corner]} wheel nuts` }))
     : [];
   return [...points, ...wheels];
+}
+
+/** How far a torque may lie off its target, as a share of it (generic; a click wrench is good to 4 %). */
+export const TORQUE_TOLERANCE = 0.1;
+
+/** What is wrong with a torque, in a sentence; null where it is good. Figures in N·m. */
+export function torqueFault(torque: { readonly target: number; readonly canonical: number }): string | null {
+  if (!(torque.target > 0)) return 'It has no target to be held against.';
+  const off = Math.abs(torque.canonical - torque.target) / torque.target;
+  return off > TORQUE_TOLERANCE + SLACK ? 'More than a tenth off its target.' : null;
 }

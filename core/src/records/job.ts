@@ -1,5 +1,6 @@
 import { isHydraulic } from '../layout/graph.ts';
 import { proofItems } from '../prove/items.ts';
+import { openStanding } from '../standing/stands.ts';
 import { observationKey } from '../trace/observations.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { SEVERITY, worst } from '../verdict/severity.ts';
@@ -113,6 +114,7 @@ export function deriveJob(given: JobFile, today: string): JobState {
     components,
     answers,
     hydraulic,
+    standing: openStanding(book),
     proofItems: proofItems({ complaint: file.job.complaint, seen, hydraulic, corners: file.job.scopeCorners }),
   };
   const obligations = accept(

@@ -1,4 +1,5 @@
 import type { ProofItem } from '../prove/items.ts';
+import type { Standing } from '../standing/stands.ts';
 import type { Book } from './book.ts';
 import type { Component } from './components.ts';
 import type { Observation } from './types.ts';
@@ -11,4 +12,6 @@ export interface Situation {
   readonly answers: ReadonlyMap<string, Observation>;
   readonly proofItems: readonly ProofItem[];
   readonly hydraulic: boolean;
+  /** What was proved, and what ended it since. */
+  readonly standing: Standing;
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { answerTo, type Obligation, type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core';
+import { lapseWords, type Obligation, type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
+import { dayText } from '../../fittings/dates.ts';
 import AcceptDialog from './AcceptDialog.vue';
 import ReleaseDialog from './ReleaseDialog.vue';
 
@@ -18,8 +19,16 @@ const grouped = computed(() =>
   ),
 );
 const items = computed(() => job.state?.situation.proofItems ?? []);
-const proofs = computed(() => (job.state ? job.state.book.stand(job.state.file.proofs) : []));
-const answerOf = (item: ProofItem) => answerTo(proofs.value, item);
+const answerOf = (item: ProofItem) => job.state?.situation.standing.answer(item) ?? null;
+/** The answer that counts: one that a later event ended does not. */
+const counts = (item: ProofItem, r: ProofResult): boolean => {
+  const now = answerOf(item);
+  return now !== null && now.lapsed === null && now.record.result === r;
+};
+const lapsed = (item: ProofItem): string | null => {
+  const now = answerOf(item);
+  return now?.lapsed ? `${RESULT_WORD[now.record.result]} on ${dayText(now.record.happenedAt)}. ${lapseWords(now.lapsed)}` : null;
+};
 const openProofs = computed(() => blocks.value.filter((b) => b.key.startsWith('proof:')));
 const acceptable = (key: string): Obligation | undefined => blocks.value.find((b) => b.key === key && b.acceptBy !== null);
 const keyOf = (item: ProofItem): string => `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`;
@@ -104,16 +113,10 @@ function answer(item: ProofItem, result: ProofResult): void {
         <span class="what">
           {{ i.question }}
           <span class="second small">{{ i.how }}</span>
+          <span v-if="lapsed(i)" class="small lapsed">{{ lapsed(i) }}</span>
         </span>
         <div class="choice" role="group" :aria-label="i.question">
-          <button
-            v-for="r in i.answers"
-            :key="r"
-            type="button"
-            :aria-pressed="answerOf(i)?.result === r"
-            :disabled="!writable"
-            @click="answer(i, r)"
-          >
+          <button v-for="r in i.answers" :key="r" type="button" :aria-pressed="counts(i, r)" :disabled="!writable" @click="answer(i, r)">
             {{ RESULT_WORD[r] }}
           </button>
         </div>
@@ -153,6 +156,10 @@ li {
 }
 .proof {
   flex-wrap: wrap;
+}
+.lapsed {
+  border-left: 3px solid var(--ink);
+  padding-left: 8px;
 }
 .more {
   min-height: 44px;

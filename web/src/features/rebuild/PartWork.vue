@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Component, OPTION_NAME, partIn, placeName, whereabouts } from '@dauer/core';
+import { type Component, OPTION_NAME, partIn, placeName, whereabouts, wouldUndo } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { useJob } from '../../app/job.ts';
@@ -39,6 +39,14 @@ const words = computed(() => {
   if (!w) return 'not known';
   if (w.at === 'slot') return props.component.fittedHere ? 'fitted' : 'in its place';
   return { shelf: 'on the shelf', away: 'away', scrap: 'scrapped', unknown: 'not known' }[w.at] + (w.note ? `, ${w.note}` : '');
+});
+/** What the next step here would undo of what was proved: said before it is taken. */
+const undoes = computed(() => {
+  const s = job.state;
+  if (!s || done.value) return [];
+  const { slot } = props.component;
+  const steps = props.component.empty ? (['fitted'] as const) : (['removed', 'machined', 'resealed'] as const);
+  return [...new Set(steps.flatMap((step) => wouldUndo(s.book, s.situation.standing, s.situation.proofItems, slot, step)))];
 });
 function log(kind: 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'resealed'): void {
   if (!lastPart.value) return;
@@ -112,6 +120,10 @@ function fitNew(): void {
         New part fitted
       </button>
     </div>
+    <p v-if="writable && undoes.length > 0" class="undoes small">
+      <b class="plate-font">Working on it undoes</b>
+      {{ undoes.join('; ').toLowerCase() }}
+    </p>
     <form v-if="fitting" class="fit" @submit.prevent="fitNew">
       <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />
       <v-text-field v-model="number" label="Part number" />
@@ -131,6 +143,11 @@ function fitNew(): void {
   padding: 8px 0;
   border-bottom: 1px solid var(--hair);
   min-height: 56px;
+}
+.undoes {
+  flex: 1 1 100%;
+  border-left: 3px solid var(--ink);
+  padding-left: 8px;
 }
 .what {
   flex: 1 1 320px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { parseQuantity, Refusal, type Torque, type TorquePoint } from '@dauer/core';
+import { lapseWords, parseQuantity, Refusal, type Torque, torqueFault, type TorquePoint } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -13,9 +13,11 @@ const value = ref('');
 const problems = ref<{ target: string; value: string }>({ target: '', value: '' });
 const wrenches = computed(() => (job.state?.file.gauges ?? []).filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
 const wrench = ref(wrenches.value[0] ?? '');
+/** Why it has to be set again: something loosened it since, or it lies off its target. */
 const off = computed(() => {
-  const t = last.value;
-  return t && t.target > 0 && Math.abs(t.canonical - t.target) / t.target > 0.1 ? 'More than a tenth off its target.' : null;
+  const lapsed = job.state?.situation.standing.torque(props.point.point)?.lapsed;
+  if (lapsed) return lapseWords(lapsed);
+  return last.value ? torqueFault(last.value) : null;
 });
 function check(text: string): string {
   try {
@@ -51,7 +53,7 @@ function log(): void {
     <template v-if="writable">
       <button v-if="last" class="link" type="button" @click="job.takeBack(last.id)">Take back</button>
       <button
-        v-if="!open && !last"
+        v-if="!open && (!last || off)"
         class="act slim"
         type="button"
         :aria-label="`Record the torque of ${point.name.toLowerCase()}`"

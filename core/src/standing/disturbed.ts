@@ -1,0 +1,79 @@
+import { childrenOf, type Layout, pathFromMaster, placeName, type Slot, slotById } from '../layout/graph.ts';
+import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
+import type { Book } from '../records/book.ts';
+import { inOrder } from '../records/standing.ts';
+import type { PartEvent, PartEventKind } from '../records/types.ts';
+
+/** What an event does to the vehicle, as far as proofs depend on it. */
+export type Disturbance = 'hydraulic' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';
+
+/** An event that disturbed something at a place. */
+export interface Disturbed {
+  readonly eventId: string;
+  readonly at: string;
+  readonly slot: Slot;
+  readonly does: readonly Disturbance[];
+  /** In words: "front left hose fitted". */
+  readonly what: string;
+}
+
+/** What moving a part of a kind disturbs. Source: handbook 60, Standing and lapsing. */
+const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> = {
+  rotor: ['wheel', 'lining'],
+  drum: ['wheel', 'lining'],
+  hub: ['wheel'],
+  pads: ['lining'],
+  shoes: ['lining', 'parking'],
+  servo: ['control'],
+};
+
+/** Events of a part that disturb the place where it sat or sits, and the word each has. */
+const MOVES: Readonly<Partial<Record<PartEventKind, string>>> = {
+  removed: 'taken off',
+  fitted: 'fitted',
+  machined: 'machined',
+  resealed: 'resealed',
+};
+
+/** What an event on a part of this kind disturbs; nothing for events that leave the vehicle as it was. */
+export function disturbs(kind: ComponentKind, event: PartEventKind): readonly Disturbance[] {
+  if (MOVES[event] === undefined) return [];
+  const own = TOUCHES[kind] ?? [];
+  if (event === 'machined') return own.filter((d) => d === 'lining');
+  return [...own, ...(KIND_FACTS[kind].hydraulic ? (['hydraulic'] as const) : []), 'fastener'];
+}
+
+/** The place an event is about: its own, or where its part sat last before it. */
+function placeOf(layout: Layout, event: PartEvent, before: readonly PartEvent[]): Slot | undefined {
+  const id = event.slotId ?? before.findLast((e) => e.partId === event.partId && e.slotId !== null)?.slotId ?? null;
+  return id === null ? undefined : slotById(layout, id);
+}
+
+/** Everything that disturbed the vehicle, in order. */
+export function disturbances(book: Book): Disturbed[] {
+  const { layout, parts, partEvents } = book.file;
+  const events = inOrder(book.stand(partEvents));
+  return events.flatMap((event, i): Disturbed[] => {
+    const slot = placeOf(layout, event, events.slice(0, i));
+    const kind = parts.find((p) => p.id === event.partId)?.kind ?? slot?.kind;
+    const does = kind ? disturbs(kind, event.kind) : [];
+    if (!slot || does.length === 0) return [];
+    return [{ eventId: event.id, at: event.happenedAt, slot, does, what: `${placeName(slot).toLowerCase()} ${MOVES[event.kind] ?? ''}` }];
+  });
+}
+
+/**
+ * Bleeders whose fluid comes through a place, or that share its wheel unit: what opening it lets air into.
+ * @returns slot ids
+ */
+export function bleedersFedThrough(layout: Layout, slot: Slot): string[] {
+  return layout.slots
+    .filter((s) => s.kind === 'bleeder' && s.circuits.some((c) => slot.circuits.includes(c)))
+    .filter((b) => {
+      if (slot.corner !== null && slot.corner === b.corner) return true;
+      const unit = b.parentId ?? b.id;
+      const inside = childrenOf(layout, slot.id).some((c) => c.id === unit);
+      return inside || pathFromMaster(layout, unit).includes(slot.id) || pathFromMaster(layout, unit).includes(slot.parentId ?? '');
+    })
+    .map((b) => b.id);
+}
