@@ -198,6 +198,22 @@ describe('one vehicle from book-in to hand-back', function () {
     await page.getByText(/Next due/).waitFor();
   });
 
+  it('a block put in locks the pedal and the hand-back until it is taken out', async () => {
+    await stage('prove');
+    await page.locator('[data-corner=FL]').click({ position: { x: 56, y: 56 }, force: true });
+    await button('Front left caliper').click();
+    await button('Put something in').click();
+    await button('Block').click();
+    await page.getByText('Do not press: block in the front left caliper.').first().waitFor();
+    const held = page.getByRole('group', { name: 'Pedal held for 60 s does not sink' });
+    expect(await held.getByRole('button', { name: 'Passed' }).isDisabled()).to.equal(true);
+    expect(await held.getByRole('button', { name: 'Not tried' }).isDisabled()).to.equal(false);
+    await page.getByText('Take out: block at the front left caliper').waitFor();
+    await button('Taken out').click();
+    await page.getByText('Pedal locked').waitFor({ state: 'detached' });
+    expect(await held.getByRole('button', { name: 'Passed' }).isDisabled()).to.equal(false);
+  });
+
   it('proves and hands back', async () => {
     await stage('prove');
     expect(await button('Hand the vehicle back').isDisabled()).to.equal(true);

@@ -31,6 +31,8 @@ export const bundle = z
         cautionAcks: z.array(EVENTS.cautionAcks.record),
         partEvents: z.array(EVENTS.partEvents.record),
         counters: z.array(EVENTS.counters.record),
+        putIns: z.array(EVENTS.putIns.record),
+        takenOuts: z.array(EVENTS.takenOuts.record),
       })
       .partial(),
     /** Jobs handed back then: the sheet is derived here, from the records. */

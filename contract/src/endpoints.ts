@@ -46,5 +46,7 @@ export const EVENT_ENDPOINT = {
   acceptances: 'accept',
   cautionAcks: 'acknowledge',
   partEvents: 'logPart',
+  putIns: 'putIn',
+  takenOuts: 'takeOut',
   counters: 'readCounter',
 } as const satisfies Record<EventFamily, EndpointName>;

@@ -84,6 +84,12 @@ const partEventFields = {
   kind: z.enum(['found', 'removed', 'fitted', 'sent', 'returned', 'machined', 'resealed', 'coated', 'scrapped']),
   slotId: id.nullable(),
   note: words(500),
+  temporary: z.boolean().default(false),
+};
+const putInFields = {
+  slotId: id,
+  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'other']),
+  note: words(300),
 };
 
 export const readingSetRecord = recordBase.extend(setFields).meta({ id: 'ReadingSet' }) satisfies Fields<core.ReadingSet>;
@@ -109,6 +115,8 @@ export const proofRecord = recordBase.extend(proofFields).meta({ id: 'Proof' }) 
 export const acceptanceRecord = recordBase.extend(acceptanceFields).meta({ id: 'Acceptance' }) satisfies Fields<core.Acceptance>;
 export const cautionAckRecord = recordBase.extend(cautionFields).meta({ id: 'CautionAck' }) satisfies Fields<core.CautionAck>;
 export const partEventRecord = recordBase.extend(partEventFields).meta({ id: 'PartEvent' }) satisfies Fields<core.PartEvent>;
+export const putInRecord = recordBase.extend(putInFields).meta({ id: 'PutIn' }) satisfies Fields<core.PutIn>;
+export const takenOutRecord = recordBase.extend({ putInId: id }).meta({ id: 'TakenOut' }) satisfies Fields<core.TakenOut>;
 export const counterRecord = recordBase
   .extend({ vehicleId: id, typed, km: z.number() })
   .meta({ id: 'CounterReading' }) satisfies Fields<core.CounterReading>;
@@ -140,6 +148,8 @@ export const EVENTS = {
     }),
     record: partEventRecord,
   },
+  putIns: { sent: sentBase.extend(putInFields), record: putInRecord },
+  takenOuts: { sent: sentBase.extend({ putInId: id }), record: takenOutRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const;
 export type EventFamily = keyof typeof EVENTS;

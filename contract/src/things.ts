@@ -173,6 +173,8 @@ export const jobFile = z
     layout,
     parts: z.array(part),
     partEvents: z.array(e.partEventRecord),
+    putIns: z.array(e.putInRecord),
+    takenOuts: z.array(e.takenOutRecord),
     sets: z.array(e.readingSetRecord),
     readings: z.array(e.readingRecord),
     takeBacks: z.array(e.takeBackRecord),

@@ -98,13 +98,14 @@ describe('what stands', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.constantFrom(...kinds), fc.constantFrom('s1', 's2')), { maxLength: 12 }), (story) => {
         const events: PartEvent[] = [
-          { ...base(0), partId: 'p', kind: 'found', slotId: 's1', note: '' },
+          { ...base(0), partId: 'p', kind: 'found', slotId: 's1', note: '', temporary: false },
           ...story.map(([kind, slotId], i): PartEvent => ({
             ...base(i + 1),
             partId: 'p',
             kind,
             slotId: kind === 'fitted' ? slotId : null,
             note: '',
+            temporary: false,
           })),
         ];
         const sits = ['s1', 's2'].filter((s) => partIn(s, events) === 'p');

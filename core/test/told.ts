@@ -62,6 +62,7 @@ export class Told {
       kind: 'found',
       slotId: s.id,
       note: '',
+      temporary: false,
     }));
     this.file = {
       job: {
@@ -97,6 +98,8 @@ export class Told {
       layout: this.layout,
       parts: this.layout.slots.map((s) => ({ id: `part:${s.id}`, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' })),
       partEvents: found,
+      putIns: [],
+      takenOuts: [],
       sets: [],
       readings: [],
       takeBacks: [],
@@ -180,7 +183,7 @@ export class Told {
     return f;
   }
   part(slotId: string, kind: PartEvent['kind'], partId = partIn(slotId, this.file.partEvents) ?? ''): void {
-    this.file.partEvents = [...this.file.partEvents, { ...base(this.next()), partId, kind, slotId, note: '' }];
+    this.file.partEvents = [...this.file.partEvents, { ...base(this.next()), partId, kind, slotId, note: '', temporary: false }];
   }
   decide(slotId: string, option: OptionId): void {
     this.file.decisions = [...this.file.decisions, { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null }];

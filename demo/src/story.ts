@@ -14,6 +14,7 @@ import {
   parseQuantity,
   type Phase,
   plannedPositions,
+  type PutInKind,
   type Position,
   type Slot,
   type UnitId,
@@ -185,20 +186,31 @@ export class Telling {
     const partId = v7();
     this.story.parts.push({ id: partId, tag, kind: slot.kind, name: slot.name, partNumber, note: '' });
     const old = this.car.partIn(slot);
-    if (old) this.add('partEvents', { partId: old, kind: 'removed', slotId: slot.id, note: '' });
-    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note });
+    if (old) this.add('partEvents', { partId: old, kind: 'removed', slotId: slot.id, note: '', temporary: false });
+    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: false });
     this.car.sits.set(slot.id, partId);
     return partId;
   }
   part(slot: Slot, kind: 'removed' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated', note: string): void {
     const partId = this.car.partIn(slot);
-    if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, note });
+    if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, note, temporary: false });
   }
   fluid(product: string, batch: string): void {
     this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false });
     for (const bleeder of this.car.layout.slots.filter((s) => s.kind === 'bleeder')) {
       this.add('bleedPulls', { slotId: bleeder.id, volumeTyped: '120 mL', volumeMl: 120, colour: 'clear', air: 'none', closed: true });
     }
+  }
+  putIn(slot: Slot, what: PutInKind, note = ''): void {
+    this.add('putIns', { slotId: slot.id, what, note });
+  }
+  /** What belongs here is off; something else is fitted for now. */
+  fitForNow(slot: Slot, note: string): void {
+    const partId = v7();
+    this.story.parts.push({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' });
+    this.part(slot, 'removed', '');
+    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: true });
+    this.car.sits.set(slot.id, partId);
   }
   release(by: string): void {
     this.at += 3600000;
@@ -257,7 +269,7 @@ export class Car {
     for (const slot of this.layout.slots.filter((s) => KIND_FACTS[s.kind].article)) {
       const partId = v7();
       this.story.parts.push({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' });
-      telling.add('partEvents', { partId, kind: 'found', slotId: slot.id, note: '' });
+      telling.add('partEvents', { partId, kind: 'found', slotId: slot.id, note: '', temporary: false });
       this.sits.set(slot.id, partId);
     }
   }

@@ -293,6 +293,7 @@ export function sallow(story: Story, rack: Rack): void {
   now.see('hot', 'seen', 'RL');
   now.see('drags', 'not_seen', 'RR');
   now.see('fluid_at_wheel', 'not_seen', 'RR');
+  now.putIn(car.slot('caliper', 'FL'), 'block', 'piston pushed back to try the other one');
 }
 
 /** V 063: drums at the turner, the rest waiting for them. */
@@ -375,6 +376,9 @@ export function quillon(story: Story, rack: Rack): void {
     for (const cylinder of car.layout.slots.filter((s) => s.kind === 'wheel_cylinder' && s.corner === corner))
       now.part(cylinder, 'resealed', 'kit, batch K 77');
   }
+  now.part(car.slot('wheel_cylinder', 'RL'), 'removed', '');
+  now.part(car.slot('wheel_cylinder', 'RL'), 'sent', 'to the coater, Friday');
+  now.fitForNow(car.slot('hose', null), 'old hose, until the new one comes');
   const coat = now.add('operations', { slotId: null, title: 'Coat the backing plates', attendedMinutes: 90 });
   now.later(story.ago(0, 3)).add('operationEvents', { operationId: coat, kind: 'start', note: 'first coat' });
 }

@@ -168,6 +168,22 @@ describe('records', () => {
     expect([unknown.status, unknown.body.code]).to.deep.equal([422, 'unknown_reference']);
   });
 
+  it('what presses the pedal is refused while something on it is open, and names it', async () => {
+    const prove = (result: 'passed' | 'not_tried') =>
+      shop.technician.event<'proofs'>(car.jobId, 'proofs', { item: 'pedal_hold', slotId: null, corner: null, result, note: '' });
+    const put = await shop.technician.event<'putIns'>(car.jobId, 'put-ins', { slotId: car.slot('caliper', 'FL'), what: 'block', note: '' });
+    expect(put.status).to.equal(200);
+    const refused = await prove('passed');
+    expect([refused.status, refused.body.code]).to.deep.equal([409, 'control_locked']);
+    expect(refused.body.detail).to.include('block in the front left caliper');
+    expect((await prove('not_tried')).status).to.equal(200);
+    const out = await shop.technician.event<'takenOuts'>(car.jobId, 'taken-outs', { putInId: put.body.record.id });
+    expect(out.status).to.equal(200);
+    expect((await prove('passed')).status).to.equal(200);
+    const elsewhere = await shop.technician.event<'putIns'>(car.jobId, 'put-ins', { slotId: v7(), what: 'plug', note: '' });
+    expect(elsewhere.body.code).to.equal('unknown_place');
+  });
+
   it('a figure beyond what can be kept is refused with a sentence', async () => {
     const { vehicle } = await shop.reader.file(car.jobId);
     const { id, ownerId: _owner, ...fields } = vehicle;

@@ -172,6 +172,8 @@ describe('what waits on this device', () => {
       layout,
       parts: [],
       partEvents: [],
+      putIns: [],
+      takenOuts: [],
       sets: [],
       readings: [],
       takeBacks: [],

@@ -27,6 +27,7 @@ const yardJob = z.object({
   blocks: z.number().int(),
   next: z.object({ stage: z.string(), what: z.string(), slotId: id.nullable() }).nullable(),
   waits: z.array(z.string()),
+  move: z.object({ level: z.enum(['do_not_move', 'yard_only', 'road_test', 'handed_back']), reasons: z.array(z.string()) }),
   /** Operations under way, the longest first. */
   running: z.array(z.object({ title: z.string(), minutes: z.number(), attendedMinutes: z.number() })),
 });

@@ -2,9 +2,10 @@ import { placeName } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import { workDone } from '../rebuild/obligations.ts';
 import { isWorked } from '../rebuild/torquePoints.ts';
+import type { BleedPull } from '../records/types.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
-import { lapseWords } from '../standing/stands.ts';
+import { whyNotGood } from '../standing/stands.ts';
 import { closedClear } from './due.ts';
 import { bleedOrder } from './order.ts';
 
@@ -13,6 +14,11 @@ export function circuitsToBleed({ book, components }: Situation): number[] {
   const hydraulic = components.filter((c) => KIND_FACTS[c.slot.kind].hydraulic && c.slot.kind !== 'bleeder');
   const touched = book.file.job.kind === 'fluid' ? hydraulic : hydraulic.filter((c) => isWorked(c) || c.fittedHere || c.empty);
   return [...new Set(touched.flatMap((c) => c.slot.circuits))];
+}
+
+function pullFault(pull: BleedPull): string {
+  if (!pull.closed) return 'The bleeder is not closed.';
+  return pull.air !== 'none' ? 'Air was still coming.' : 'The fluid was not clear yet.';
 }
 
 export function bleedObligations(s: Situation): Obligation[] {
@@ -37,20 +43,15 @@ export function bleedObligations(s: Situation): Obligation[] {
     .map((b) => {
       const now = s.standing.pull(b.bleeder.id);
       const newest = now?.record;
-      const closed = closedClear(newest) && now?.lapsed === null;
+      const wrong = whyNotGood(now);
+      const closed = closedClear(newest) && wrong === null;
       return obligation('bleed', `bleed:${b.bleeder.id}`, `Bleed at the ${placeName(b.bleeder).toLowerCase()}`, closed, {
         slotId: b.bleeder.id,
         ...(closed
           ? {}
           : newest
             ? {
-                why: now?.lapsed
-                  ? lapseWords(now.lapsed)
-                  : !newest.closed
-                    ? 'The bleeder is not closed.'
-                    : newest.air !== 'none'
-                      ? 'Air was still coming.'
-                      : 'The fluid was not clear yet.',
+                why: wrong ?? pullFault(newest),
               }
             : waiting),
       });

@@ -7,7 +7,9 @@ import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { blocksRelease, whoMayAccept } from '../verdict/severity.ts';
-import { lapseWords } from '../standing/stands.ts';
+import type { ControlLock } from '../standing/pedalLock.ts';
+import { type Standing, whyNotGood } from '../standing/stands.ts';
+import { PUT_IN_NAME } from '../standing/unitState.ts';
 import { proofCloses, RESULT_WORD } from './items.ts';
 
 function acceptRole(role: 'reader' | 'technician' | 'lead' | null): 'technician' | 'lead' | null {
@@ -48,18 +50,45 @@ function verdictObligations(book: Book, c: Component): Obligation[] {
   return [...figures, ...findings];
 }
 
+/** A control that must not be pressed: a lead's reason passes it, where no piston can come out. */
+function lockObligation(lock: ControlLock): Obligation {
+  return obligation('prove', `lock:${lock.control.slotId}`, `${lock.control.name} is locked`, false, {
+    slotId: lock.by[0]?.slot.id ?? null,
+    why: lock.why,
+    acceptBy: lock.passable ? 'lead' : null,
+    rests: [lock.by.length, ...lock.by.slice(0, 12).map((s) => `${s.slot.id.slice(-12)}=${s.state}`)].join(','),
+  });
+}
+
+/** What was put in must come out. */
+function takeOuts({ places }: Standing): Obligation[] {
+  return places.flatMap(({ slot, inside }) =>
+    inside.map((p) =>
+      obligation('prove', `out:${p.id}`, `Take out: ${PUT_IN_NAME[p.what].toLowerCase()} at the ${placeName(slot).toLowerCase()}`, false, {
+        slotId: slot.id,
+        why: p.note || null,
+      }),
+    ),
+  );
+}
+
 export function proveObligations({ book, components, proofItems, standing }: Situation): Obligation[] {
   const items = proofItems.map((item) => {
     const now = standing.answer(item);
     const answer = now?.record ?? null;
-    const lapsed = now?.lapsed ?? null;
-    const closed = answer !== null && lapsed === null && proofCloses(answer.result);
+    const wrong = whyNotGood(now);
+    const closed = answer !== null && wrong === null && proofCloses(answer.result);
     const again = item.answers.includes('same');
     return obligation('prove', `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`, item.question, closed, {
-      why: lapsed ? lapseWords(lapsed) : answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null,
-      acceptBy: answer && !closed && !lapsed && again ? 'lead' : null,
+      why: wrong ?? (answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null),
+      acceptBy: answer && !closed && wrong === null && again ? 'lead' : null,
       rests: answer?.id ?? '',
     });
   });
-  return [...components.flatMap((c) => verdictObligations(book, c)), ...items];
+  return [
+    ...components.flatMap((c) => verdictObligations(book, c)),
+    ...standing.locks.map(lockObligation),
+    ...takeOuts(standing),
+    ...items,
+  ];
 }

@@ -5,7 +5,7 @@ import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { lastPartIn, whereabouts } from '../records/standing.ts';
-import { lapseWords } from '../standing/stands.ts';
+import { whyNotGood } from '../standing/stands.ts';
 import { isWorked, torqueFault, torquePoints } from './torquePoints.ts';
 
 /** Whether what was decided about a place has been done to the part that sits there. */
@@ -64,8 +64,7 @@ export function rebuildObligations({ book, components, standing }: Situation): O
   );
   const torqueWrong = (point: string): string | null => {
     const now = standing.torque(point);
-    if (!now) return null;
-    return now.lapsed ? lapseWords(now.lapsed) : torqueFault(now.record);
+    return now ? (whyNotGood(now) ?? torqueFault(now.record)) : null;
   };
   const wheelsOff = file.job.kind !== 'fluid';
   const owed =

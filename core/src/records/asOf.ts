@@ -12,6 +12,8 @@ export function fileAsOf(file: JobFile, instant: string): JobFile {
   return {
     ...file,
     partEvents: until(file.partEvents),
+    putIns: until(file.putIns),
+    takenOuts: until(file.takenOuts),
     sets: until(file.sets),
     readings: until(file.readings),
     takeBacks: until(file.takeBacks),

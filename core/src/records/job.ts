@@ -1,5 +1,6 @@
 import { isHydraulic } from '../layout/graph.ts';
 import { proofItems } from '../prove/items.ts';
+import { type ControlLock, lockedItem } from '../standing/pedalLock.ts';
 import { openStanding } from '../standing/stands.ts';
 import { observationKey } from '../trace/observations.ts';
 import type { Verdict } from '../verdict/decide.ts';
@@ -148,6 +149,12 @@ export function deriveJob(given: JobFile, today: string): JobState {
     blocks: obligations.filter((o) => o.state === 'open' || o.state === 'waiting'),
     released: file.release !== null,
   };
+}
+
+/** The lock that keeps an item of proof from being done now: over what its control reaches, unless a lead passed it. */
+export function itemLock(state: JobState, item: string): ControlLock | null {
+  const open = new Set(state.obligations.filter((o) => o.state === 'open').map((o) => o.key));
+  return lockedItem(item, state.situation.standing.locks, (c) => !open.has(`lock:${c.slotId}`));
 }
 
 /** Verdict counts in order of severity, only those that need a decision or a gauge. */

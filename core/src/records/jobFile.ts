@@ -7,9 +7,11 @@ import type {
   Job,
   Part,
   PartEvent,
+  PutIn,
   ReadingSet,
   Reading,
   TakeBack,
+  TakenOut,
   Finding,
   Observation,
   Decision,
@@ -42,6 +44,8 @@ export interface JobFile {
   readonly layout: Layout;
   readonly parts: readonly Part[];
   readonly partEvents: readonly PartEvent[];
+  readonly putIns: readonly PutIn[];
+  readonly takenOuts: readonly TakenOut[];
   /** All sets and readings of the vehicle's places and parts, of this job and of former ones. */
   readonly sets: readonly ReadingSet[];
   readonly readings: readonly Reading[];

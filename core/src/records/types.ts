@@ -71,6 +71,21 @@ export interface PartEvent extends EventBase {
   readonly kind: PartEventKind;
   readonly slotId: string | null;
   readonly note: string;
+  /** Fitted for now only: shows everywhere until what belongs there is fitted. */
+  readonly temporary: boolean;
+}
+
+export type PutInKind = 'block' | 'cap' | 'plug' | 'clamp' | 'mask' | 'tie' | 'chock' | 'other';
+
+/** Something put in at a place that must come out again. */
+export interface PutIn extends EventBase {
+  readonly slotId: string;
+  readonly what: PutInKind;
+  readonly note: string;
+}
+
+export interface TakenOut extends EventBase {
+  readonly putInId: string;
 }
 
 export type Phase = 'as_found' | 'after_machining' | 'as_fitted' | 'at_service';

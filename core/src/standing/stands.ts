@@ -1,20 +1,29 @@
 import { closedClear } from '../bleed/due.ts';
 import { CORNER_NAME } from '../layout/kinds.ts';
 import { placeName, type Slot } from '../layout/graph.ts';
+import { type Control, controlsOf } from '../layout/reach.ts';
 import { answerTo, proofCloses, type ProofItem } from '../prove/items.ts';
 import type { Book } from '../records/book.ts';
 import type { BleedPull, PartEventKind, Proof, Torque } from '../records/types.ts';
 import { disturbances, type Disturbed, disturbs } from './disturbed.ts';
 import { endedBy, ends, type Proved } from './lapsing.ts';
+import { type ControlLock, lockOf, pressedBy } from './pedalLock.ts';
+import { type PlaceState, placeStates } from './unitState.ts';
 
 /** A record with the event that ended it since; null while it stands. */
 export interface Stands<T> {
   readonly record: T;
   readonly lapsed: Disturbed | null;
+  /** A place on its control that was not complete when it was made: kept, shown, closes nothing. */
+  readonly provisional: PlaceState | null;
 }
 
 /** What was proved on this job, each with what became of it. */
 export interface Standing {
+  /** Every place of the layout as it stands now. */
+  readonly places: readonly PlaceState[];
+  /** Controls that must not be pressed now. */
+  readonly locks: readonly ControlLock[];
   readonly disturbed: readonly Disturbed[];
   /** Newest answer to an item of proof. */
   readonly answer: (item: ProofItem) => Stands<Proof> | null;
@@ -29,17 +38,51 @@ export function lapseWords(by: Disturbed): string {
   return `Lapsed: ${by.what} since.`;
 }
 
+/** Why a record counts for nothing now, in a sentence; null where it counts. */
+export function whyNotGood(stands: Stands<unknown> | null): string | null {
+  if (stands?.lapsed) return lapseWords(stands.lapsed);
+  return stands?.provisional ? `Provisional: ${stands.provisional.why ?? 'something'} when it was done. Do it again.` : null;
+}
+
+/** Whether a record closes what it is about. */
+export function isGood(stands: Stands<unknown> | null): boolean {
+  return stands !== null && stands.lapsed === null && stands.provisional === null;
+}
+
+function controlOfBleeder(controls: readonly Control[], slotId: string): Control['kind'] | null {
+  return controls.find((c) => c.reach.has(slotId))?.kind ?? null;
+}
+
 /** Opens the proofs of a job for reading: newest answers, and the events that ended them. */
 export function openStanding(book: Book): Standing {
   const { file } = book;
   const disturbed = disturbances(book);
-  const with_ = <T>(record: T | undefined, proved: (r: T) => Proved): Stands<T> | null =>
-    record === undefined ? null : { record, lapsed: endedBy(file.layout, disturbed, proved(record)) };
+  const controls = controlsOf(file.layout);
+  const places = placeStates(book, file.layout);
+  const then = new Map<string, readonly PlaceState[]>();
+  const placesAt = (instant: string): readonly PlaceState[] => {
+    const known = then.get(instant) ?? placeStates(book, file.layout, instant);
+    then.set(instant, known);
+    return known;
+  };
+  /** The first place on the control of a record that was not complete at its moment. */
+  const incomplete = (kind: Control['kind'] | null, instant: string): PlaceState | null => {
+    const control = controls.find((c) => c.kind === kind);
+    return control ? (placesAt(instant).find((s) => s.state !== 'complete' && control.reach.has(s.slot.id)) ?? null) : null;
+  };
+  const with_ = <T>(record: T | undefined, proved: (r: T) => Proved): Stands<T> | null => {
+    if (record === undefined) return null;
+    const p = proved(record);
+    const control = p.kind === 'item' ? pressedBy(p.item) : p.kind === 'bleed' ? controlOfBleeder(controls, p.slotId) : null;
+    return { record, lapsed: endedBy(file.layout, disturbed, p), provisional: incomplete(control, p.at) };
+  };
   const ofJob = <T extends { readonly jobId: string }>(list: readonly T[]): T[] => list.filter((e) => e.jobId === file.job.id);
   const proofs = ofJob(book.stand(file.proofs));
   const pulls = ofJob(book.stand(file.bleedPulls));
   const torques = ofJob(book.stand(file.torques));
   return {
+    places,
+    locks: controls.flatMap((c) => lockOf(file.layout, c, places) ?? []),
     disturbed,
     answer: (item) =>
       with_(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, at: p.happenedAt })),
@@ -63,13 +106,13 @@ export function wouldUndo(book: Book, standing: Standing, items: readonly ProofI
   const ended = (proved: Proved): boolean => ends(layout, by, proved);
   const proofs = items.flatMap((item) => {
     const now = standing.answer(item);
-    const stands = now !== null && now.lapsed === null && proofCloses(now.record.result);
+    const stands = now !== null && isGood(now) && proofCloses(now.record.result);
     const proved: Proved = { kind: 'item', item: item.item, corner: item.corner, at: '' };
     return stands && ended(proved) ? [item.question] : [];
   });
   const bleeders = layout.slots.flatMap((s) => {
     const now = s.kind === 'bleeder' ? standing.pull(s.id) : null;
-    const stands = now !== null && now.lapsed === null && closedClear(now.record);
+    const stands = now !== null && isGood(now) && closedClear(now.record);
     return stands && ended({ kind: 'bleed', slotId: s.id, at: '' }) ? [`Bleeding at the ${placeName(s).toLowerCase()}`] : [];
   });
   const points = [...new Set(book.stand(torques).map((t) => t.point))].flatMap((point) => {

@@ -23,6 +23,8 @@ export const EVENT_TABLES = {
   cautionAcks: s.cautionAck,
   partEvents: s.partEvent,
   counters: s.counter,
+  putIns: s.putIn,
+  takenOuts: s.takenOut,
 } as const satisfies Record<EventFamily, unknown>;
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */

@@ -56,6 +56,8 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     .select()
     .from(s.partEvent)
     .where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived)));
+  const putIns = await db.select().from(s.putIn).where(ofVehicle(s.putIn));
+  const takenOuts = await db.select().from(s.takenOut).where(ofVehicle(s.takenOut));
   const sets = await db
     .select()
     .from(s.readingSet)
@@ -88,6 +90,8 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     layout,
     parts,
     partEvents,
+    putIns,
+    takenOuts,
     sets,
     readings,
     takeBacks,

@@ -5,6 +5,7 @@ import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
 import { call, sentenceOf } from './client.ts';
 import { useJob } from './job.ts';
+import PutIns from './PutIns.vue';
 import { useSession } from './session.ts';
 import { dayText } from '../fittings/dates.ts';
 
@@ -22,6 +23,8 @@ const cells = computed<Slot[]>(() => {
   if (!corner || !job.state) return [];
   return job.state.file.layout.slots.filter((s) => s.corner === corner && KIND_FACTS[s.kind].article);
 });
+const place = computed(() => job.state?.situation.standing.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
+const writable = computed(() => session.may('technician') && job.state?.released === false);
 const verdictOf = (id: string) => job.state?.components.find((x) => x.slot.id === id)?.verdict ?? null;
 const what = computed(() => {
   const s = c.value?.slot;
@@ -37,7 +40,9 @@ const what = computed(() => {
 });
 const where = computed(() => {
   if (!c.value || !job.state) return '';
+  if (place.value?.state === 'away') return 'Away: this place is empty';
   if (c.value.empty) return 'Off the vehicle: this place is empty';
+  if (place.value?.state === 'temporary') return 'In its place for now only';
   if (!c.value.inScope) return 'In its place, out of the scope of this job';
   return c.value.fittedHere ? 'In its place, fitted in this job' : 'In its place, as found';
 });
@@ -86,6 +91,7 @@ async function bind(): Promise<void> {
         </dd>
       </template>
     </dl>
+    <PutIns v-if="place && (writable || place.inside.length > 0)" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
       <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
       <button class="act slim" type="submit">Bind</button>

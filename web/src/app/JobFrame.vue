@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Corner, fixed, type Stage, STAGES, type Verdict } from '@dauer/core';
+import { type Corner, fixed, type Stage, STAGES, STATE_WORD, type Verdict } from '@dauer/core';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -48,6 +48,18 @@ const figures = computed(
     ),
 );
 
+/** What is off, away, blocked or fitted for now: shown from Rebuild on, where it decides what may be done. */
+const flags = computed(
+  () =>
+    new Map(
+      ['rebuild', 'bleed', 'prove'].includes(stage.value)
+        ? (job.state?.situation.standing.places ?? []).flatMap((p) =>
+            p.state === 'complete' ? [] : [[p.slot.id, STATE_WORD[p.state]] as const],
+          )
+        : [],
+    ),
+);
+
 watch(jobId, (id) => void job.load(id), { immediate: true });
 watch(
   () => route.query['pick'],
@@ -93,6 +105,7 @@ function pick(slotId: string | null): void {
             :layout="job.state.file.layout"
             :picked="job.picked"
             :verdicts="verdicts"
+            :flags="flags"
             :figures="stage === 'gauge' || stage === 'decide' ? figures : undefined"
             :in-scope="job.state.file.job.scopeCorners.length > 0 ? job.state.file.job.scopeCorners : undefined"
             @pick="pick"

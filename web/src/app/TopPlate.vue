@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { mayMove } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
+import MoveMark from '../fittings/MoveMark.vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import { useJob } from './job.ts';
 import { useOutbox } from './outbox.ts';
@@ -15,6 +17,8 @@ const outbox = useOutbox();
 const route = useRoute();
 const inJob = computed(() => typeof route.params['jobId'] === 'string' && job.file !== null);
 
+const move = computed(() => (job.state ? mayMove(job.state) : null));
+
 const search = ref<InstanceType<typeof SearchBox> | null>(null);
 defineExpose({ focusSearch: () => search.value?.focus() });
 </script>
@@ -27,6 +31,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
       <template v-if="inJob && job.file">
         <TagPlate :tag="job.file.vehicle.tag" />
         <span class="vehicle plate-font">{{ job.file.vehicle.name }}</span>
+        <MoveMark v-if="move" class="moves" :level="move.level" :reasons="move.reasons" />
       </template>
     </div>
     <div v-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status">
@@ -106,6 +111,9 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   }
 }
 @media (max-width: 720px) {
+  .moves {
+    display: none;
+  }
   .top {
     padding: 0 12px;
     gap: 10px;

@@ -13,6 +13,7 @@ import type {
   Phase,
   Position,
   ProofResult,
+  PutInKind,
   Surface,
   UnitId,
 } from '@dauer/core';
@@ -183,8 +184,24 @@ export const partEvent = pgTable(
     kind: text().$type<PartEventKind>().notNull(),
     slotId: uuid(),
     note: text().notNull(),
+    temporary: boolean().notNull().default(false),
   },
   (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
+);
+export const putIn = pgTable(
+  'put_in',
+  { ...event(), slotId: uuid().notNull(), what: text().$type<PutInKind>().notNull(), note: text().notNull() },
+  (t) => [index().on(t.jobId)],
+);
+export const takenOut = pgTable(
+  'taken_out',
+  {
+    ...event(),
+    putInId: uuid()
+      .notNull()
+      .references(() => putIn.id),
+  },
+  (t) => [index().on(t.jobId), index().on(t.putInId)],
 );
 export const counter = pgTable(
   'counter_reading',

@@ -1,4 +1,4 @@
-import { acceptanceKey, buildSheet, deriveJob, RULE_VERSION } from '@dauer/core';
+import { acceptanceKey, buildSheet, deriveJob, itemLock, RULE_VERSION } from '@dauer/core';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
 import { addEvent } from '../../platform/events.ts';
@@ -10,7 +10,15 @@ import { readJobFile } from '../../records/jobFile.ts';
 import { basisOf } from '../../records/release.ts';
 
 export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release'> = {
-  prove: keeps('proofs', () => ({})),
+  /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
+  prove: keeps('proofs', async (body, { db, params }) => {
+    if (body.result === 'not_tried') return {};
+    const file = await readJobFile(db, params.jobId);
+    if (file.release || file.proofs.some((p) => p.id === body.id)) return {};
+    const lock = itemLock(deriveJob(file, new Date().toISOString()), body.item);
+    if (lock) throw new Fault(409, 'control_locked', `${lock.control.name}: ${lock.why}`);
+    return {};
+  }),
   /** Only what blocks now, and only by the role that the verdict asks for. */
   accept: async (call) => {
     const { db, body, params, person } = call;

@@ -3,6 +3,11 @@ import { keeps } from '../../platform/handlers.ts';
 import { requirePlace } from '../../records/belongs.ts';
 
 export const rebuildHandlers = {
+  putIn: keeps('putIns', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    return {};
+  }),
+  takeOut: keeps('takenOuts', () => ({})),
   planOperation: keeps('operations', async (body, { db, params }) => {
     await requirePlace(db, params.jobId, body.slotId);
     return {};

@@ -28,6 +28,8 @@ const ORDER: readonly EventFamily[] = [
   'proofs',
   'acceptances',
   'cautionAcks',
+  'putIns',
+  'takenOuts',
   'takeBacks',
 ];
 /** PostgreSQL takes 65,535 parameters a statement. */

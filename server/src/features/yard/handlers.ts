@@ -1,4 +1,4 @@
-import { deriveJob, fluidState, type JobState, nextAct, runningOperations, standing, takenBackIds, waitsOf } from '@dauer/core';
+import { deriveJob, fluidState, type JobState, mayMove, nextAct, runningOperations, standing, takenBackIds, waitsOf } from '@dauer/core';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { YardJob } from '@dauer/contract';
 import type { Database } from '../../db/connect.ts';
@@ -28,6 +28,7 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
     blocks: state.blocks.length,
     next: next ? { stage: next.stage, what: next.what, slotId: next.slotId } : null,
     waits: waitsOf(state).slice(0, MOST_WAITS),
+    move: { level: mayMove(state).level, reasons: mayMove(state).reasons.slice(0, MOST_WAITS) },
     running: runningOperations(state.book, today).map(({ operation, minutes }) => ({
       title: operation.title,
       minutes,

@@ -2,6 +2,7 @@
 import { bleedOrder, circuitsToBleed, FLUID_CLASSES, fluidClass, type FluidClass, fluidState, placeName } from '@dauer/core';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
+import LockPlate from '../../app/LockPlate.vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
@@ -82,6 +83,7 @@ function serve(): void {
   </div>
   <p v-if="stage?.hatched" class="second empty">Rods and cables: there is nothing to bleed here.</p>
   <template v-else>
+    <LockPlate />
     <CautionPlates :steps="['bleed']" />
     <p v-if="waits" class="problem">{{ waits }} Bleeding counts once they are on.</p>
     <section>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BleedPull, type BleedStep, circuitName, closedClear, lapseWords, parseQuantity, Refusal } from '@dauer/core';
+import { type BleedPull, type BleedStep, circuitName, closedClear, parseQuantity, Refusal, whyNotGood } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -14,8 +14,8 @@ const air = ref<BleedPull['air']>('none');
 const closed = ref<'closed' | 'open'>('closed');
 const problem = ref('');
 const last = computed(() => props.pulls.at(-1) ?? null);
-const lapsed = computed(() => job.state?.situation.standing.pull(props.step.bleeder.id)?.lapsed ?? null);
-const good = computed(() => closedClear(props.pulls.at(-1)) && lapsed.value === null);
+const wrong = computed(() => whyNotGood(job.state?.situation.standing.pull(props.step.bleeder.id) ?? null));
+const good = computed(() => closedClear(props.pulls.at(-1)) && wrong.value === null);
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {
   try {
@@ -52,7 +52,7 @@ function log(): void {
         <span class="fig">{{ total }} mL</span>
         {{ last.colour }}, {{ last.air === 'none' ? 'no air' : last.air }}, {{ last.closed ? 'closed' : 'open' }}
         <b v-if="good" class="plate-font">done</b>
-        <span v-if="lapsed" class="small">{{ lapseWords(lapsed) }}</span>
+        <span v-if="wrong" class="small">{{ wrong }}</span>
       </template>
       <span v-else class="second">{{ owed ? 'not bled' : 'not asked for' }}</span>
     </span>

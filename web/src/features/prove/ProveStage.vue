@@ -1,10 +1,23 @@
 <script setup lang="ts">
-import { lapseWords, type Obligation, type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core';
+import {
+  isGood,
+  itemLock,
+  mayMove,
+  type Obligation,
+  type ProofItem,
+  type ProofResult,
+  RESULT_WORD,
+  STAGE_NAME,
+  STAGES,
+  whyNotGood,
+} from '@dauer/core';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
+import MoveMark from '../../fittings/MoveMark.vue';
+import LockPlate from '../../app/LockPlate.vue';
 import AcceptDialog from './AcceptDialog.vue';
 import ReleaseDialog from './ReleaseDialog.vue';
 
@@ -18,17 +31,24 @@ const grouped = computed(() =>
     (g) => g.list.length > 0,
   ),
 );
+const move = computed(() => (job.state ? mayMove(job.state) : null));
 const items = computed(() => job.state?.situation.proofItems ?? []);
 const answerOf = (item: ProofItem) => job.state?.situation.standing.answer(item) ?? null;
 /** The answer that counts: one that a later event ended does not. */
 const counts = (item: ProofItem, r: ProofResult): boolean => {
   const now = answerOf(item);
-  return now !== null && now.lapsed === null && now.record.result === r;
+  return now !== null && isGood(now) && now.record.result === r;
 };
 const lapsed = (item: ProofItem): string | null => {
   const now = answerOf(item);
-  return now?.lapsed ? `${RESULT_WORD[now.record.result]} on ${dayText(now.record.happenedAt)}. ${lapseWords(now.lapsed)}` : null;
+  const wrong = whyNotGood(now);
+  return now && wrong ? `${RESULT_WORD[now.record.result]} on ${dayText(now.record.happenedAt)}. ${wrong}` : null;
 };
+/** An answer that presses a locked control cannot be given; that it was not tried always can. */
+const locked = (item: ProofItem, r: ProofResult): boolean =>
+  r !== 'not_tried' && job.state !== null && itemLock(job.state, item.item) !== null;
+/** Where an obligation is worked off. */
+const placeFor = (o: Obligation): string => (o.stage !== 'prove' ? o.stage : /^(lock|out):/.test(o.key) ? 'rebuild' : 'gauge');
 const openProofs = computed(() => blocks.value.filter((b) => b.key.startsWith('proof:')));
 const acceptable = (key: string): Obligation | undefined => blocks.value.find((b) => b.key === key && b.acceptBy !== null);
 const keyOf = (item: ProofItem): string => `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`;
@@ -67,7 +87,12 @@ function answer(item: ProofItem, result: ProofResult): void {
     <span v-else class="second">A lead hands it back</span>
   </div>
   <template v-if="!job.state?.released">
+    <LockPlate />
     <CautionPlates :steps="['leak_look', 'road_test', 'release']" />
+    <p v-if="move" class="moverow">
+      <MoveMark :level="move.level" :reasons="[]" />
+      <span class="second">{{ move.reasons.slice(0, 2).join(' ') }}</span>
+    </p>
     <section v-if="grouped.length > 0">
       <h2>In the way, stage by stage</h2>
       <div v-for="g in grouped" :key="g.stage" class="stage">
@@ -87,7 +112,7 @@ function answer(item: ProofItem, result: ProofResult): void {
               v-if="g.stage !== 'prove' || b.slotId"
               class="act slim"
               :to="{
-                path: `/jobs/${job.state?.file.job.id}/${g.stage === 'prove' ? 'gauge' : g.stage}`,
+                path: `/jobs/${job.state?.file.job.id}/${placeFor(b)}`,
                 query: b.slotId ? { pick: b.slotId } : {},
               }"
               :aria-label="`${b.what}: go there`"
@@ -116,7 +141,14 @@ function answer(item: ProofItem, result: ProofResult): void {
           <span v-if="lapsed(i)" class="small lapsed">{{ lapsed(i) }}</span>
         </span>
         <div class="choice" role="group" :aria-label="i.question">
-          <button v-for="r in i.answers" :key="r" type="button" :aria-pressed="counts(i, r)" :disabled="!writable" @click="answer(i, r)">
+          <button
+            v-for="r in i.answers"
+            :key="r"
+            type="button"
+            :aria-pressed="counts(i, r)"
+            :disabled="!writable || locked(i, r)"
+            @click="answer(i, r)"
+          >
             {{ RESULT_WORD[r] }}
           </button>
         </div>
@@ -145,6 +177,12 @@ h2 {
 }
 .stage {
   margin-top: 8px;
+}
+.moverow {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  margin-top: 12px;
 }
 li {
   display: flex;

@@ -12,6 +12,8 @@ const fitting = ref(false);
 const tag = ref('');
 const number = ref('');
 const note = ref('');
+/** Fitted for now only: it stays marked until what belongs there is fitted. */
+const temporary = ref(false);
 const events = computed(() => (job.state ? job.state.book.stand(job.state.file.partEvents) : []));
 /** The part this is about: what sits here, or what sat here last. */
 const lastPart = computed(() => {
@@ -55,6 +57,7 @@ function log(kind: 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 're
     kind,
     slotId: kind === 'fitted' || kind === 'removed' ? props.component.slot.id : null,
     note: note.value.trim(),
+    temporary: false,
     part: null,
   });
   note.value = '';
@@ -66,6 +69,7 @@ function fitNew(): void {
     kind: 'fitted',
     slotId: props.component.slot.id,
     note: note.value.trim(),
+    temporary: temporary.value,
     part: {
       tag: tag.value.trim() || null,
       kind: props.component.slot.kind,
@@ -78,6 +82,7 @@ function fitNew(): void {
   tag.value = '';
   number.value = '';
   note.value = '';
+  temporary.value = false;
 }
 </script>
 
@@ -128,6 +133,7 @@ function fitNew(): void {
       <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />
       <v-text-field v-model="number" label="Part number" />
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
+      <v-checkbox v-model="temporary" label="For now only" />
       <button class="act main" type="submit">Fitted</button>
       <button class="act" type="button" @click="fitting = false">Not yet</button>
     </form>

@@ -2,6 +2,7 @@
 import { isWorked, operationFor, operationState, type OperationState, OPTION_NAME, placeName, torquePoints } from '@dauer/core';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
+import LockPlate from '../../app/LockPlate.vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 import PartWork from './PartWork.vue';
@@ -49,6 +50,7 @@ function planTyped(): void {
     <h1>Rebuild</h1>
     <span class="second">{{ job.state?.stages.find((s) => s.stage === 'rebuild')?.note }}</span>
   </div>
+  <LockPlate />
   <CautionPlates :steps="['rebuild']" />
   <section>
     <h2>Parts</h2>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lapseWords, parseQuantity, Refusal, type Torque, torqueFault, type TorquePoint } from '@dauer/core';
+import { parseQuantity, Refusal, type Torque, torqueFault, type TorquePoint, whyNotGood } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -15,9 +15,8 @@ const wrenches = computed(() => (job.state?.file.gauges ?? []).filter((g) => g.k
 const wrench = ref(wrenches.value[0] ?? '');
 /** Why it has to be set again: something loosened it since, or it lies off its target. */
 const off = computed(() => {
-  const lapsed = job.state?.situation.standing.torque(props.point.point)?.lapsed;
-  if (lapsed) return lapseWords(lapsed);
-  return last.value ? torqueFault(last.value) : null;
+  const wrong = whyNotGood(job.state?.situation.standing.torque(props.point.point) ?? null);
+  return wrong ?? (last.value ? torqueFault(last.value) : null);
 });
 function check(text: string): string {
   try {

@@ -4,6 +4,7 @@ import { VERDICT_WORD } from '@dauer/core';
 import { computed } from 'vue';
 import MiniMap from '../../fittings/map/MiniMap.vue';
 import MiniStageRule from '../../fittings/MiniStageRule.vue';
+import MoveMark from '../../fittings/MoveMark.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import ClockFace from '../../fittings/ClockFace.vue';
@@ -54,6 +55,7 @@ const target = computed(() => ({
       </h2>
       <p class="second small">{{ job.vehicle.year }} {{ job.vehicle.body }}</p>
       <p class="second small">{{ about }}</p>
+      <MoveMark class="moves" :level="job.move.level" :reasons="job.move.reasons" />
     </div>
     <div class="rule">
       <MiniStageRule
@@ -128,6 +130,9 @@ h2 a {
 }
 h2 a:hover {
   text-decoration: underline;
+}
+.moves {
+  margin-top: 4px;
 }
 .plate-col {
   align-self: start;

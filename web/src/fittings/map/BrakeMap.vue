@@ -3,6 +3,7 @@ import { CORNER_NAME, CORNERS, type Corner, type Layout, placeName, type Slot, t
 import { computed, ref } from 'vue';
 import MarkShape from '../MarkShape.vue';
 import ComponentShape from './ComponentShape.vue';
+import MapFlag from './MapFlag.vue';
 import { carried, type Drawn, planMap, WHEELS } from './plan.ts';
 
 const props = defineProps<{
@@ -12,6 +13,8 @@ const props = defineProps<{
   /** Figure under each wheel, where the stage has one. */
   figures?: ReadonlyMap<Corner, string>;
   inScope?: readonly Corner[];
+  /** What is not complete, by slot, in a word or two; drawn as flags. */
+  flags?: ReadonlyMap<string, string>;
 }>();
 const emit = defineEmits<{ pick: [slotId: string | null] }>();
 const root = ref<SVGSVGElement | null>(null);
@@ -34,7 +37,16 @@ function verdictAt(d: Drawn): Verdict | null {
   return worst(all.filter((v): v is Verdict => v !== null));
 }
 const nameOf = (slot: Slot, v: Verdict | null): string => (v ? `${placeName(slot)}, ${VERDICT_WORD[v]}` : placeName(slot));
-const labelOf = (d: Drawn): string => nameOf(d.slot, verdictAt(d));
+const labelOf = (d: Drawn): string => [nameOf(d.slot, verdictAt(d)), props.flags?.get(d.slot.id)].filter(Boolean).join(', ');
+/** The flag of a wheel: of the first thing there that is not complete, and how many more there are. */
+function flagAt(corner: Corner): string | null {
+  const told = props.layout.slots.flatMap((s) => {
+    const flag = s.corner === corner ? props.flags?.get(s.id) : undefined;
+    return flag ? [`${s.name} ${flag}`] : [];
+  });
+  const [first] = told;
+  return first ? `${first}${told.length > 1 ? ` +${told.length - 1}` : ''}` : null;
+}
 const bodyless = (c: Corner): boolean => props.inScope !== undefined && !props.inScope.includes(c);
 const corners = computed(() => CORNERS.filter((c) => props.layout.slots.some((s) => s.corner === c)));
 
@@ -105,7 +117,13 @@ defineExpose({ focus: () => root.value?.focus() });
     <text class="front" x="192" y="20" text-anchor="middle" aria-hidden="true">FRONT</text>
     <g v-for="c in corners" :key="c" class="wheel" :class="{ out: bodyless(c) }">
       <text class="wheelname" :x="WHEELS[c].x" :y="WHEELS[c].y - 42" text-anchor="middle">{{ CORNER_NAME[c] }}</text>
-      <text v-if="figures?.get(c)" class="figure" :x="WHEELS[c].x" :y="WHEELS[c].y + 52" text-anchor="middle">
+      <MapFlag
+        v-if="flagAt(c)"
+        :text="flagAt(c) ?? ''"
+        :anchor="c.endsWith('L') ? 'start' : 'end'"
+        :transform="`translate(${c.endsWith('L') ? 20 : 364} ${WHEELS[c].y + 48})`"
+      />
+      <text v-else-if="figures?.get(c)" class="figure" :x="WHEELS[c].x" :y="WHEELS[c].y + 52" text-anchor="middle">
         {{ figures.get(c) ?? '' }}
       </text>
       <rect class="hit" :x="WHEELS[c].x - 56" :y="WHEELS[c].y - 56" width="112" height="112" :data-corner="c" @click="pickWheel(c)" />
@@ -133,6 +151,7 @@ defineExpose({ focus: () => root.value?.focus() });
         </template>
         <template v-else>{{ d.label }}</template>
       </text>
+      <MapFlag v-if="d.slot.corner === null && flags?.get(d.slot.id)" :text="flags.get(d.slot.id) ?? ''" transform="translate(0 -20)" />
     </g>
     <path v-if="bracket" class="bracket" :d="bracket" aria-hidden="true" />
     <g class="legend" transform="translate(24 373)" aria-hidden="true">

@@ -1,0 +1,61 @@
+import { CLUTCH_CIRCUIT, type ConnectionKind, type Layout, placeName, type Slot } from './graph.ts';
+
+/** Something a hand or foot presses: a control, with everything that moves when it does. */
+export interface Control {
+  /** The slot of the pedal or lever; of the clutch its master cylinder. */
+  readonly slotId: string;
+  readonly name: string;
+  readonly kind: 'pedal' | 'parking' | 'clutch';
+  /** Slot ids that pressing it reaches, wheel units whole. */
+  readonly reach: ReadonlySet<string>;
+}
+
+/** What force or pressure passes through: the pedal's rods and lines, the parking lever's cables and rods. */
+const CARRIES: Readonly<Record<Control['kind'], readonly ConnectionKind[]>> = {
+  pedal: ['rod', 'line'],
+  parking: ['cable', 'rod'],
+  clutch: ['line'],
+};
+
+function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[]): Set<string> {
+  const found = new Set([from.id]);
+  const queue = [from.id];
+  for (let at = queue.shift(); at !== undefined; at = queue.shift()) {
+    for (const c of layout.connections) {
+      if (!carries.includes(c.kind)) continue;
+      const next = c.from === at ? c.to : c.to === at ? c.from : null;
+      if (next !== null && !found.has(next)) {
+        found.add(next);
+        queue.push(next);
+      }
+    }
+  }
+  // A wheel unit moves as one: whatever is missing at the corner lets its pistons or shoes go too far.
+  const corners = new Set(layout.slots.filter((s) => found.has(s.id) && s.corner !== null).map((s) => s.corner));
+  for (const s of layout.slots) {
+    const inUnit = s.corner !== null && corners.has(s.corner);
+    if (inUnit || (s.parentId !== null && found.has(s.parentId))) found.add(s.id);
+  }
+  return found;
+}
+
+/**
+ * The controls of a layout, each with what it reaches: through both chambers of a tandem cylinder, over the parking
+ * linkage, never over a reservoir's feed.
+ * Source: handbook 05, One open corner makes the whole vehicle's pedal dangerous.
+ */
+export function controlsOf(layout: Layout): Control[] {
+  return layout.slots.flatMap((slot): Control[] => {
+    const kind =
+      slot.kind === 'pedal' || slot.kind === 'hand_lever'
+        ? 'pedal'
+        : slot.kind === 'parking_lever'
+          ? 'parking'
+          : slot.kind === 'clutch_master' && slot.circuits.includes(CLUTCH_CIRCUIT)
+            ? 'clutch'
+            : null;
+    if (kind === null) return [];
+    const name = kind === 'clutch' ? 'Clutch pedal' : placeName(slot);
+    return [{ slotId: slot.id, name, kind, reach: reachFrom(layout, slot, CARRIES[kind]) }];
+  });
+}

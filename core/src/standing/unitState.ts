@@ -1,0 +1,86 @@
+import { type Layout, placeName, type Slot } from '../layout/graph.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
+import type { Book } from '../records/book.ts';
+import { lastPartIn, partIn, whereabouts } from '../records/standing.ts';
+import type { PartEvent, PutIn, PutInKind, TakenOut } from '../records/types.ts';
+
+/** How a place stands as a thing that can be pressed or driven, from what was done to it and nothing else. */
+export type UnitState = 'complete' | 'temporary' | 'blocked' | 'away' | 'open';
+/** Worst first. */
+export const UNIT_STATES: readonly UnitState[] = ['open', 'away', 'blocked', 'temporary', 'complete'];
+
+/** Short word of a state, as it is flagged on the map. */
+export const STATE_WORD: Readonly<Record<UnitState, string>> = {
+  open: 'off',
+  away: 'away',
+  blocked: 'blocked',
+  temporary: 'for now',
+  complete: 'complete',
+};
+
+export const PUT_IN_NAME: Readonly<Record<PutInKind, string>> = {
+  block: 'Block',
+  cap: 'Cap',
+  plug: 'Plug',
+  clamp: 'Hose clamp',
+  mask: 'Mask',
+  tie: 'Lever tie',
+  chock: 'Chock',
+  other: 'Something else',
+};
+
+export interface PlaceState {
+  readonly slot: Slot;
+  readonly state: UnitState;
+  /** In words, what makes it so; null where it is complete. */
+  readonly why: string | null;
+  /** What was put in here and not taken out. */
+  readonly inside: readonly PutIn[];
+}
+
+/** What was put in and has not been taken out, oldest first. */
+export function stillIn(putIns: readonly PutIn[], takenOuts: readonly TakenOut[]): PutIn[] {
+  const out = new Set(takenOuts.map((t) => t.putInId));
+  return putIns.filter((p) => !out.has(p.id));
+}
+
+interface Seen {
+  readonly partEvents: readonly PartEvent[];
+  readonly inside: readonly PutIn[];
+}
+
+function stateOf(slot: Slot, seen: Seen): PlaceState {
+  const inside = seen.inside.filter((p) => p.slotId === slot.id);
+  const name = placeName(slot).toLowerCase();
+  const part = partIn(slot.id, seen.partEvents);
+  if (KIND_FACTS[slot.kind].article && part === null) {
+    const last = lastPartIn(slot.id, seen.partEvents);
+    const away = last !== null && whereabouts(last, seen.partEvents).at === 'away';
+    const is = slot.kind === 'pads' || slot.kind === 'shoes' ? 'are' : 'is';
+    return { slot, inside, state: away ? 'away' : 'open', why: `${name} ${is} ${away ? 'away' : 'off'}` };
+  }
+  const [first] = inside;
+  if (first) return { slot, inside, state: 'blocked', why: `${PUT_IN_NAME[first.what].toLowerCase()} in the ${name}` };
+  const fit = seen.partEvents.findLast((e) => e.partId === part && e.slotId === slot.id && (e.kind === 'fitted' || e.kind === 'found'));
+  if (fit?.temporary) return { slot, inside, state: 'temporary', why: `${name} is temporary` };
+  return { slot, inside, state: 'complete', why: null };
+}
+
+/**
+ * The state of every place of a layout.
+ * @param instant only what happened until then counts; all of it where none is given
+ * Source: handbook 15, Standing and lapsing.
+ */
+export function placeStates(book: Book, layout: Layout, instant?: string): PlaceState[] {
+  const until = <T extends { readonly happenedAt: string }>(events: readonly T[]): readonly T[] =>
+    instant === undefined ? events : events.filter((e) => e.happenedAt <= instant);
+  const { file } = book;
+  const seen: Seen = {
+    partEvents: until(book.stand(file.partEvents)),
+    inside: stillIn(until(book.stand(file.putIns)), until(book.stand(file.takenOuts))),
+  };
+  return layout.slots.map((slot) => stateOf(slot, seen));
+}
+
+/** Hours after which a clamped hose has to be renewed (generic). */
+export const CLAMP_HOURS = 24;

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { itemLock } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from './job.ts';
+
+/** What must not be pressed now, which unit makes it so, and whether a lead may pass it. */
+const job = useJob();
+const ITEM = { pedal: 'pedal_hold', parking: 'parking', clutch: '' } as const;
+const locks = computed(() => {
+  const s = job.state;
+  if (!s || s.released) return [];
+  return s.situation.standing.locks.map((l) => {
+    const passed = l.passable && itemLock(s, ITEM[l.control.kind]) === null;
+    const who = passed
+      ? 'Passed by a lead with a reason.'
+      : l.passable
+        ? 'A lead may pass it with a reason.'
+        : 'A piston can come out: nobody passes this.';
+    return { l, who };
+  });
+});
+</script>
+
+<template>
+  <div v-if="locks.length > 0" class="locks" role="status">
+    <p v-for="{ l, who } in locks" :key="l.control.slotId" class="lock">
+      <b class="plate-font">{{ l.control.name }} locked</b>
+      <span>{{ l.why }}</span>
+      <span class="second small">{{ who }}</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.locks {
+  margin: 8px 0;
+  border: 2px solid var(--ink);
+  background: var(--plate);
+  border-radius: 2px;
+}
+.lock {
+  display: flex;
+  gap: 4px 12px;
+  flex-wrap: wrap;
+  align-items: baseline;
+  padding: 8px 12px;
+}
+.lock + .lock {
+  border-top: 1px solid var(--hair);
+}
+b {
+  font-size: 19px;
+  line-height: 24px;
+}
+</style>
