@@ -98,6 +98,27 @@ describe('nothing is lost', function () {
     expect(file.people.find((p) => p.id === author)?.name).to.equal('Tomasz Verrill');
   });
 
+  it('what one tablet takes another shows within moments, also after the server was away', async () => {
+    const other = await house.page();
+    await signIn(other, house.url, 'ruth');
+    const rearRight = await page.evaluate(async (id) => {
+      const file = (await (await fetch(`/api/jobs/${id}`)).json()) as { layout: { slots: { id: string; kind: string; corner: string }[] } };
+      return file.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'RR')!.id;
+    }, jobId);
+    for (const p of [page, other]) {
+      await p.goto(`${house.url}/jobs/${jobId}/gauge?pick=${rearRight}`);
+      await p.getByRole('heading', { name: 'Rear right rotor' }).first().waitFor();
+    }
+    const there = (label: string) => other.locator('.ring').getByRole('button', { name: label });
+    await typeFigures(page, ['9.71']);
+    await there('Position 1 of 8, 9.71 mm').waitFor();
+    await house.killServer();
+    await house.start();
+    await typeFigures(page, ['9.72']);
+    await there('Position 2 of 8, 9.72 mm').waitFor();
+    await allSent(page);
+  });
+
   it('a session that ended is asked for in place, and what was taken meanwhile goes in after it', async () => {
     await openBench(page);
     await page.context().clearCookies();

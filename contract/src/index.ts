@@ -4,5 +4,6 @@ export * from './endpoint.ts';
 export * from './events.ts';
 export * from './things.ts';
 export * from './bundle.ts';
+export * from './live.ts';
 export * from './endpoints.ts';
 export type { YardJob } from './features/yard.ts';

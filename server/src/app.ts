@@ -20,6 +20,7 @@ import { rebuildHandlers } from './features/rebuild/handlers.ts';
 import { shopHandlers } from './features/shop/handlers.ts';
 import { traceHandlers } from './features/trace/handlers.ts';
 import { yardHandlers } from './features/yard/handlers.ts';
+import { serveLive } from './platform/live.ts';
 import { Fault, installProblems } from './platform/problem.ts';
 import { registerRoutes } from './platform/routes.ts';
 import { cookieKey } from './platform/session.ts';
@@ -99,6 +100,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   });
   app.decorateRequest('person', null);
   registerRoutes(app, connection.db, handlers);
+  serveLive(app, connection.db, options.databaseUrl);
   app.get('/api/health', { schema: { hide: true } }, async () => {
     await connection.db.execute(sql`select 1`);
     return { ok: true };

@@ -3,6 +3,7 @@ import type { Person } from '@dauer/core';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
 import type { Database } from '../db/connect.ts';
+import { pageOf, tell } from './live.ts';
 import { Fault } from './problem.ts';
 import { whoAsks } from './session.ts';
 
@@ -57,6 +58,12 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
       if (!mayCall(line.role, request.person?.role ?? null)) {
         throw new Fault(403, 'role', `This takes the role of ${line.role}; you are signed in as ${request.person?.role ?? 'nobody'}.`);
       }
+    },
+    // Whoever looks at this job elsewhere is told, after the answer has gone out.
+    onResponse: async (request, reply) => {
+      if (line.method === 'GET' || reply.statusCode !== 200 || line.role === 'public' || line.role === 'reader') return;
+      const { jobId } = request.params as { jobId?: string };
+      tell(db, { jobId: jobId ?? null, page: pageOf(request) });
     },
     handler: (request) =>
       handler({ params: request.params, query: request.query, body: request.body, db, person: request.person ?? NOBODY, request }),

@@ -1,13 +1,19 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { KEYS, keyList, useGlobalKeys } from './keys.ts';
+import { listen } from './live.ts';
 import SignInAgain from './SignInAgain.vue';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
 import TopPlate from './TopPlate.vue';
 
 const session = useSession();
+watch(
+  () => session.person !== null && !session.expired,
+  (here) => listen(here),
+  { immediate: true },
+);
 const outbox = useOutbox();
 const route = useRoute();
 const top = ref<InstanceType<typeof TopPlate> | null>(null);

@@ -1,4 +1,4 @@
-import { type Endpoint, ENDPOINTS, type EndpointName, type Problem } from '@dauer/contract';
+import { type Endpoint, ENDPOINTS, type EndpointName, PAGE_HEADER, type Problem } from '@dauer/contract';
 import type { z } from 'zod';
 
 /** A problem that the server stated, or that kept us from asking it. */
@@ -17,6 +17,9 @@ export class ApiProblem extends Error {
     return this.status === 0 || this.status === 401 || this.status === 429 || this.status >= 500;
   }
 }
+
+/** This page, as the stream of changes names it. */
+export const PAGE = crypto.randomUUID?.() ?? `page-${Math.random().toString(36).slice(2)}`;
 
 type E<N extends EndpointName> = (typeof ENDPOINTS)[N];
 interface Args<N extends EndpointName> {
@@ -50,7 +53,8 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
       method: line.method,
       credentials: 'same-origin',
       signal: AbortSignal.timeout(20000),
-      ...(args.body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(args.body) }),
+      headers: { [PAGE_HEADER]: PAGE, ...(args.body === undefined ? {} : { 'content-type': 'application/json' }) },
+      ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
     });
   } catch {
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now. What you entered is kept here.');

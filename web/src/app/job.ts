@@ -5,6 +5,7 @@ import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { call, sentenceOf } from './client.ts';
+import { onChangeOf } from './live.ts';
 import { useOutbox } from './outbox.ts';
 import { withRecord, withWaiting } from './optimistic.ts';
 import { useSession } from './session.ts';
@@ -53,6 +54,10 @@ export const useJob = defineStore('job', () => {
   async function refresh(): Promise<void> {
     if (file.value) await load(file.value.job.id);
   }
+  onChangeOf(
+    () => file.value?.job.id ?? null,
+    () => void refresh(),
+  );
   /** Adds an event: kept here first, then sent. Returns its id. */
   function add<F extends EventFamily>(family: F, body: Body<F>): string {
     if (!file.value || !session.person) throw new Error('no job is open');

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@pinia/colada';
-import { useIntervalFn, useNow } from '@vueuse/core';
+import { useDebounceFn, useIntervalFn, useNow } from '@vueuse/core';
 import { computed, onBeforeUnmount } from 'vue';
 import { useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
 import { onLetter } from '../../app/keys.ts';
+import { onChange } from '../../app/live.ts';
 import { useSession } from '../../app/session.ts';
 import BayRow from './BayRow.vue';
 import FluidDue from './FluidDue.vue';
@@ -15,6 +16,7 @@ const session = useSession();
 const router = useRouter();
 const { data, error, refetch } = useQuery({ key: ['yard'], query: () => call('yard') });
 useIntervalFn(() => void refetch(), 30000);
+onChange(useDebounceFn(() => void refetch(), 400));
 void refetch();
 const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => ((a.promised ?? '9') < (b.promised ?? '9') ? -1 : 1)));
 const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];

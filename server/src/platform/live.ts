@@ -1,0 +1,97 @@
+import { LIVE, type LiveMessage, mayCall, PAGE_HEADER } from '@dauer/contract';
+import { sql } from 'drizzle-orm';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import pg from 'pg';
+import type { Database } from '../db/connect.ts';
+import { Fault } from './problem.ts';
+import { whoAsks } from './session.ts';
+
+const CHANNEL = 'dauer';
+const RETRY_MS = 1000;
+const HEARTBEAT_MS = 20000;
+
+/** Tells every process that something changed; carries ids only. Never waited for: a lost message is caught up with. */
+export function tell(db: Database, message: LiveMessage): void {
+  db.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(message)})`).catch(() => undefined);
+}
+
+/** The page that sent a request, as it names itself; empty where it does not. */
+export function pageOf(request: FastifyRequest): string {
+  const given = request.headers[PAGE_HEADER];
+  return typeof given === 'string' && /^[\w-]{1,40}$/.test(given) ? given : '';
+}
+
+/** Passes what PostgreSQL announces on to the pages that listen here; comes back by itself when its connection is lost. */
+class Listener {
+  private client: pg.Client | null = null;
+  private timer: NodeJS.Timeout | null = null;
+  private closed = false;
+  readonly readers = new Set<FastifyReply>();
+  private readonly url: string;
+  constructor(url: string) {
+    this.url = url;
+  }
+  async open(): Promise<void> {
+    if (this.closed) return;
+    const client = new pg.Client({ connectionString: this.url });
+    this.client = client;
+    let again = false;
+    // A lost client both fails and ends: it comes back once.
+    const lost = (): void => {
+      if (again || this.closed) return;
+      again = true;
+      client.removeAllListeners('notification');
+      client.end().catch(() => undefined);
+      this.timer = setTimeout(() => void this.open(), RETRY_MS);
+    };
+    client.on('error', lost);
+    client.on('end', lost);
+    client.on('notification', ({ payload }) => this.send(payload ?? ''));
+    try {
+      await client.connect();
+      await client.query(`listen ${CHANNEL}`);
+      // Whatever was announced while nobody listened is caught up with by reading again.
+      this.send(JSON.stringify({ jobId: null, page: '' }));
+    } catch {
+      lost();
+    }
+  }
+  private send(payload: string): void {
+    for (const reader of this.readers) reader.raw.write(`data: ${payload}\n\n`);
+  }
+  async close(): Promise<void> {
+    this.closed = true;
+    if (this.timer) clearTimeout(this.timer);
+    for (const reader of this.readers) reader.raw.end();
+    await this.client?.end().catch(() => undefined);
+  }
+}
+
+/** Serves the stream of changes. Whoever has left or signed out is let go at the next heartbeat. */
+export function serveLive(app: FastifyInstance, db: Database, databaseUrl: string): void {
+  const listener = new Listener(databaseUrl);
+  app.addHook('onReady', () => listener.open());
+  app.addHook('preClose', () => listener.close());
+  app.get(LIVE.path, { schema: { hide: true } }, async (request, reply) => {
+    const person = await whoAsks(db, request);
+    if (!person) throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again.');
+    if (!mayCall(LIVE.role, person.role)) throw new Fault(403, 'role', `This takes the role of ${LIVE.role}.`);
+    reply.hijack();
+    reply.raw.writeHead(200, {
+      ...(reply.getHeaders() as Record<string, string>),
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+    });
+    reply.raw.write(`retry: ${RETRY_MS}\n\n`);
+    listener.readers.add(reply);
+    const beat = setInterval(() => {
+      whoAsks(db, request)
+        .then((still) => (still ? reply.raw.write(': here\n\n') : reply.raw.end()))
+        .catch(() => undefined);
+    }, HEARTBEAT_MS);
+    request.raw.on('close', () => {
+      clearInterval(beat);
+      listener.readers.delete(reply);
+    });
+  });
+}

@@ -1,0 +1,50 @@
+import { LIVE, liveMessage } from '@dauer/contract';
+import { tryOnScopeDispose, useDebounceFn } from '@vueuse/core';
+import { PAGE } from './client.ts';
+
+type Heard = (jobId: string | null) => void;
+const listeners = new Set<Heard>();
+let source: EventSource | null = null;
+
+/** Somebody else changed something: in a job, or (null) in anything, also after a break in which changes may have been missed. */
+export function onChange(heard: (jobId: string | null) => void): void {
+  listeners.add(heard);
+  tryOnScopeDispose(() => listeners.delete(heard));
+}
+
+/** Reads again, at most a few times a second however much changes. */
+export function onChangeOf(jobId: () => string | null, read: () => void): void {
+  const soon = useDebounceFn(read, 120, { maxWait: 600 });
+  onChange((changed) => {
+    const own = jobId();
+    if (own !== null && (changed === null || changed === own)) void soon();
+  });
+}
+
+/** Listens while somebody is signed in. The browser comes back by itself; what was missed meanwhile is read again. */
+export function listen(on: boolean): void {
+  if (!on) {
+    source?.close();
+    source = null;
+    return;
+  }
+  if (source) return;
+  let dropped = false;
+  source = new EventSource(LIVE.path);
+  source.onmessage = (event: MessageEvent<string>) => {
+    const message = liveMessage.safeParse(JSON.parse(event.data));
+    if (message.success && message.data.page !== PAGE) for (const heard of listeners) heard(message.data.jobId);
+  };
+  source.onerror = () => {
+    dropped = true;
+    // A stream that the server refused is not tried again by the browser.
+    if (source?.readyState === EventSource.CLOSED) {
+      source = null;
+      setTimeout(() => listen(true), 5000);
+    }
+  };
+  source.onopen = () => {
+    if (dropped) for (const heard of listeners) heard(null);
+    dropped = false;
+  };
+}
