@@ -31,6 +31,7 @@ export const bundle = z
         cautionAcks: z.array(EVENTS.cautionAcks.record),
         partEvents: z.array(EVENTS.partEvents.record),
         counters: z.array(EVENTS.counters.record),
+        setMoves: z.array(EVENTS.setMoves.record),
         putIns: z.array(EVENTS.putIns.record),
         takenOuts: z.array(EVENTS.takenOuts.record),
       })

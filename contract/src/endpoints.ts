@@ -48,5 +48,6 @@ export const EVENT_ENDPOINT = {
   partEvents: 'logPart',
   putIns: 'putIn',
   takenOuts: 'takeOut',
+  setMoves: 'moveSet',
   counters: 'readCounter',
 } as const satisfies Record<EventFamily, EndpointName>;

@@ -117,6 +117,8 @@ export const cautionAckRecord = recordBase.extend(cautionFields).meta({ id: 'Cau
 export const partEventRecord = recordBase.extend(partEventFields).meta({ id: 'PartEvent' }) satisfies Fields<core.PartEvent>;
 export const putInRecord = recordBase.extend(putInFields).meta({ id: 'PutIn' }) satisfies Fields<core.PutIn>;
 export const takenOutRecord = recordBase.extend({ putInId: id }).meta({ id: 'TakenOut' }) satisfies Fields<core.TakenOut>;
+const moveFields = { setId: id, slotId: id, partId: id.nullable() };
+export const setMoveRecord = recordBase.extend(moveFields).meta({ id: 'SetMove' }) satisfies Fields<core.SetMove>;
 export const counterRecord = recordBase
   .extend({ vehicleId: id, typed, km: z.number() })
   .meta({ id: 'CounterReading' }) satisfies Fields<core.CounterReading>;
@@ -150,6 +152,7 @@ export const EVENTS = {
   },
   putIns: { sent: sentBase.extend(putInFields), record: putInRecord },
   takenOuts: { sent: sentBase.extend({ putInId: id }), record: takenOutRecord },
+  setMoves: { sent: sentBase.extend(moveFields), record: setMoveRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const;
 export type EventFamily = keyof typeof EVENTS;

@@ -176,6 +176,7 @@ export const jobFile = z
     putIns: z.array(e.putInRecord),
     takenOuts: z.array(e.takenOutRecord),
     sets: z.array(e.readingSetRecord),
+    setMoves: z.array(e.setMoveRecord),
     readings: z.array(e.readingRecord),
     takeBacks: z.array(e.takeBackRecord),
     findings: z.array(e.findingRecord),

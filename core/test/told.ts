@@ -101,6 +101,7 @@ export class Told {
       putIns: [],
       takenOuts: [],
       sets: [],
+      setMoves: [],
       readings: [],
       takeBacks: [],
       findings: [],

@@ -168,6 +168,31 @@ describe('records', () => {
     expect([unknown.status, unknown.body.code]).to.deep.equal([422, 'unknown_reference']);
   });
 
+  it('a set taken on the wrong side is moved, never to a place of another kind, and the part’s life follows', async () => {
+    const here = await bookIn(shop.technician, 'coupe_disc_disc_tandem_servo');
+    const file = await shop.technician.file(here.jobId);
+    const partAt = (slotId: string): string => file.partEvents.find((e) => e.slotId === slotId)!.partId;
+    const [left, right] = [here.slot('rotor', 'FL'), here.slot('rotor', 'FR')];
+    const set = await shop.technician.event<'sets'>(here.jobId, 'sets', {
+      slotId: left,
+      partId: partAt(left),
+      measurement: 'rotor_thickness',
+      phase: 'as_found',
+      surface: 'clean',
+      cold: true,
+      averages: false,
+      count: 8,
+    });
+    const move = (slotId: string) =>
+      shop.technician.event<'setMoves'>(here.jobId, 'set-moves', { setId: set.body.record.id, slotId, partId: partAt(slotId) });
+    expect((await move(here.slot('hose', 'FL'))).body.code).to.equal('wrong_place');
+    expect((await move(right)).status).to.equal(200);
+    const life = async (slotId: string) =>
+      (await shop.technician.ask<{ life: { what: string }[] }>('GET', `/api/parts/${partAt(slotId)}`)).body.life.map((l) => l.what);
+    expect((await life(right)).join()).to.include('Gauged');
+    expect((await life(left)).join()).to.not.include('Gauged');
+  });
+
   it('what presses the pedal is refused while something on it is open, and names it', async () => {
     const prove = (result: 'passed' | 'not_tried') =>
       shop.technician.event<'proofs'>(car.jobId, 'proofs', { item: 'pedal_hold', slotId: null, corner: null, result, note: '' });

@@ -175,6 +175,7 @@ describe('what waits on this device', () => {
       putIns: [],
       takenOuts: [],
       sets: [],
+      setMoves: [],
       readings: [],
       takeBacks: [],
       findings: [],

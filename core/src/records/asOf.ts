@@ -15,6 +15,7 @@ export function fileAsOf(file: JobFile, instant: string): JobFile {
     putIns: until(file.putIns),
     takenOuts: until(file.takenOuts),
     sets: until(file.sets),
+    setMoves: until(file.setMoves),
     readings: until(file.readings),
     takeBacks: until(file.takeBacks),
     findings: until(file.findings),

@@ -1,4 +1,5 @@
 import { type Reduced, reduceSet, type Taken, takenIn } from '../gauge/reduce.ts';
+import { moved } from './moved.ts';
 import { standing, takenBackIds } from './standing.ts';
 import type { JobFile } from './jobFile.ts';
 import type { EventBase, Reading, ReadingSet } from './types.ts';
@@ -45,5 +46,5 @@ export function openBook(file: JobFile): Book {
     stood.set(events, now);
     return now;
   }
-  return { file, gone, sets: stand(file.sets), taken, reduced, stand };
+  return { file, gone, sets: moved(stand(file.sets), stand(file.setMoves)), taken, reduced, stand };
 }

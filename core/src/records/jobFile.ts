@@ -9,6 +9,7 @@ import type {
   PartEvent,
   PutIn,
   ReadingSet,
+  SetMove,
   Reading,
   TakeBack,
   TakenOut,
@@ -48,6 +49,7 @@ export interface JobFile {
   readonly takenOuts: readonly TakenOut[];
   /** All sets and readings of the vehicle's places and parts, of this job and of former ones. */
   readonly sets: readonly ReadingSet[];
+  readonly setMoves: readonly SetMove[];
   readonly readings: readonly Reading[];
   readonly takeBacks: readonly TakeBack[];
   readonly findings: readonly Finding[];

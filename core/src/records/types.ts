@@ -114,6 +114,13 @@ export interface Reading extends EventBase, Position {
   readonly fraction: boolean;
 }
 
+/** Says that a set was taken at another place: `corrects` names the set, or the move before. */
+export interface SetMove extends EventBase {
+  readonly setId: string;
+  readonly slotId: string;
+  readonly partId: string | null;
+}
+
 /** Takes another event back: `corrects` names it. */
 export type TakeBack = EventBase;
 

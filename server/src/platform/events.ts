@@ -23,6 +23,7 @@ export const EVENT_TABLES = {
   cautionAcks: s.cautionAck,
   partEvents: s.partEvent,
   counters: s.counter,
+  setMoves: s.setMove,
   putIns: s.putIn,
   takenOuts: s.takenOut,
 } as const satisfies Record<EventFamily, unknown>;

@@ -62,6 +62,10 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     .select()
     .from(s.readingSet)
     .where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived)));
+  const moves = await db
+    .select()
+    .from(s.setMove)
+    .where(or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived)));
   const takeBacks = await db.select().from(s.takeBack).where(ofVehicle(s.takeBack));
   const findings = await db.select().from(s.finding).where(ofVehicle(s.finding));
   const observations = await db.select().from(s.observation).where(ofJob(s.observation));
@@ -93,6 +97,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     putIns,
     takenOuts,
     sets,
+    setMoves: moves,
     readings,
     takeBacks,
     findings,

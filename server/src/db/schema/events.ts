@@ -70,6 +70,18 @@ export const reading = pgTable(
   },
   (t) => [index().on(t.setId)],
 );
+export const setMove = pgTable(
+  'set_move',
+  {
+    ...event(),
+    setId: uuid()
+      .notNull()
+      .references(() => readingSet.id),
+    slotId: uuid().notNull(),
+    partId: uuid().references(() => part.id),
+  },
+  (t) => [index().on(t.jobId), index().on(t.setId), index().on(t.partId)],
+);
 export const takeBack = pgTable('take_back', event(), (t) => [index().on(t.jobId), index().on(t.corrects)]);
 export const finding = pgTable(
   'finding',

@@ -1,7 +1,7 @@
-import { type Part, placeName, whereabouts } from '@dauer/core';
+import { moved, type Part, placeName, standing, takenBackIds, whereabouts } from '@dauer/core';
 import { asc, eq, ilike, inArray, isNotNull, or, and } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { account, finding, job, layout, part, partEvent, readingSet, release, slot, vehicle } from '../../db/schema.ts';
+import { account, finding, job, layout, part, partEvent, readingSet, release, setMove, slot, takeBack, vehicle } from '../../db/schema.ts';
 import { addEvent } from '../../platform/events.ts';
 import { eventRow } from '../../platform/handlers.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
@@ -79,7 +79,15 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     if (!located) throw notFound('part');
     const [events, sets, findings, people, slots] = await Promise.all([
       db.select().from(partEvent).where(eq(partEvent.partId, row.id)),
-      db.select().from(readingSet).where(eq(readingSet.partId, row.id)),
+      db
+        .select()
+        .from(readingSet)
+        .where(
+          or(
+            eq(readingSet.partId, row.id),
+            inArray(readingSet.id, db.select({ id: setMove.setId }).from(setMove).where(eq(setMove.partId, row.id))),
+          ),
+        ),
       db.select().from(finding).where(eq(finding.partId, row.id)),
       db.select({ id: account.id, name: account.name }).from(account),
       db
@@ -96,27 +104,33 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
         })
         .from(slot),
     ]);
+    // Where its figures were really taken: moves and take-backs count here as they do in a job.
+    const setIds = sets.map((x) => x.id);
+    const moves = setIds.length > 0 ? await db.select().from(setMove).where(inArray(setMove.setId, setIds)) : [];
+    const ids = [...setIds, ...moves.map((m) => m.id), ...events.map((e) => e.id), ...findings.map((f) => f.id)];
+    const gone = takenBackIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, ids)) : []);
+    const own = moved(standing(sets, gone), standing(moves, gone)).filter((x) => x.partId === row.id);
     const who = (id: string): string => people.find((p) => p.id === id)?.name ?? 'unknown';
     const place = (id: string | null): string => {
       const found = slots.find((x) => x.id === id);
       return found ? placeName(found) : '';
     };
     const life = [
-      ...events.map((e) => ({
+      ...standing(events, gone).map((e) => ({
         at: e.happenedAt,
         what: [LIFE_WORD[e.kind], e.note].filter(Boolean).join(': '),
         where: place(e.slotId),
         by: who(e.authorId),
         jobId: e.jobId,
       })),
-      ...sets.map((e) => ({
+      ...own.map((e) => ({
         at: e.happenedAt,
         what: `Gauged: ${e.measurement.replace(/_/g, ' ')}, ${e.phase.replace(/_/g, ' ')}`,
         where: place(e.slotId),
         by: who(e.authorId),
         jobId: e.jobId,
       })),
-      ...findings.map((e) => ({
+      ...standing(findings, gone).map((e) => ({
         at: e.happenedAt,
         what: `Finding: ${e.words}`,
         where: place(e.slotId),

@@ -17,6 +17,7 @@ const ORDER: readonly EventFamily[] = [
   'partEvents',
   'sets',
   'readings',
+  'setMoves',
   'findings',
   'observations',
   'decisions',

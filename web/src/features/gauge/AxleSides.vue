@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { type Component, fixed, type Judged, type MeasurementId, PHASE_WORD, placeName } from '@dauer/core';
-import { computed } from 'vue';
+import { type Component, fixed, type Judged, type MeasurementId, type Phase, PHASE_WORD, placeName, swapSides } from '@dauer/core';
+import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
+import { useSession } from '../../app/session.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 
 /** Left and right of an axle, side by side, and what each figure was at former visits: they are always judged together. */
-const props = defineProps<{ measurement: MeasurementId; slotId: string; otherId: string }>();
+const props = defineProps<{ measurement: MeasurementId; phase: Phase; slotId: string; otherId: string }>();
 const emit = defineEmits<{ pick: [slotId: string] }>();
 const job = useJob();
 const at = (id: string): Component | null => job.state?.components.find((c) => c.slot.id === id) ?? null;
@@ -26,6 +27,18 @@ const apart = (id: string): string => {
   const [a, b] = sides.value.map((c) => of(c, id));
   return a && b ? `${fixed(Math.abs(a.reduced.value - b.reduced.value), Math.max(a.reduced.decimals, b.reduced.decimals))} mm apart` : '';
 };
+const session = useSession();
+const writable = computed(() => session.may('technician') && job.state?.released === false);
+const asking = ref(false);
+/** The moves that would put the figures of this job on the other side. */
+const swap = computed(() => {
+  const [a, b] = sides.value;
+  return job.state && a && b ? swapSides(job.state.book, a.slot.id, b.slot.id, props.measurement, props.phase) : [];
+});
+function swapNow(): void {
+  for (const m of swap.value) job.add('setMoves', { ...m, corrects: m.setId });
+  asking.value = false;
+}
 const former = (c: Component, id: string) => {
   const book = job.state?.book;
   if (!book) return [];
@@ -40,7 +53,17 @@ const former = (c: Component, id: string) => {
 
 <template>
   <section v-if="ids.length > 0" class="sides">
-    <h2>Both sides of the axle</h2>
+    <div class="top">
+      <h2>Both sides of the axle</h2>
+      <template v-if="writable && swap.length > 0">
+        <button v-if="!asking" class="act slim" type="button" @click="asking = true">Swap left and right</button>
+        <template v-else>
+          <span class="second small">Were these taken on the other side? Nothing is lost; swapping again puts them back.</span>
+          <button class="act slim main" type="button" @click="swapNow">Swap them</button>
+          <button class="act slim" type="button" @click="asking = false">Leave them</button>
+        </template>
+      </template>
+    </div>
     <table>
       <thead>
         <tr>

@@ -178,6 +178,7 @@ function chooseGauge(id: string): void {
       <AxleSides
         v-if="other"
         :measurement="measurement.id"
+        :phase="phase"
         :slot-id="component.slot.id"
         :other-id="other.id"
         @pick="(id) => (job.picked = id)"
