@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { allSent, House, pressAll, signIn, typeFigures } from './house.ts';
@@ -257,6 +258,19 @@ describe('one vehicle from book-in to hand-back', function () {
   }
 
   it('the sheet says what was found and done', sheetStands);
+
+  it('the record is given out as an open data file', async () => {
+    await page.goto(`${jobUrl}/sheet`);
+    const [download] = await Promise.all([page.waitForEvent('download'), button('Data file').click()]);
+    const file = JSON.parse(await readFile(await download.path(), 'utf8')) as {
+      format: string;
+      releasedBy: string;
+      ownWork: boolean;
+      sheet: { figures: { figure: string }[] };
+    };
+    expect(file).to.include({ format: 'dauer.handback', releasedBy: 'Lea Dunmore', ownWork: true });
+    expect(file.sheet.figures.map((f) => f.figure)).to.include('12.70 mm');
+  });
 
   it('everything is still there after server and database were killed', async () => {
     await house.killServer();

@@ -16,8 +16,10 @@ const VIEWS = [
   ['gauge-phone', 'V 071', 'gauge', 'rotor', 'FL', { viewport: { width: 390, height: 844 } }],
   ['trace', 'V 068', 'trace'],
   ['decide', 'V 071', 'decide'],
-  ['rebuild', 'V 063', 'rebuild'],
-  ['prove', 'V 071', 'prove'],
+  ['rebuild', 'V 063', 'rebuild', 'drum', 'RL'],
+  ['bleed', 'V 071', 'bleed'],
+  ['prove', 'V 068', 'prove', 'caliper', 'FL'],
+  ['sheet', 'handed back', 'V 071'],
 ];
 
 await run(async () => {
@@ -44,7 +46,9 @@ await run(async () => {
       const yard = await (await context.request.get(`${server.url}/api/yard`)).json();
       const job = yard.jobs.find((j) => j.vehicle.tag === place);
       const slot = job?.layout.slots.find((s) => s.kind === kind && s.corner === corner);
-      await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
+      const back = place === 'handed back' ? yard.handedBack.findLast((h) => h.tag === stage) : null;
+      if (back) await page.goto(`${server.url}/jobs/${back.jobId}/sheet`);
+      else await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
       await page.locator('h1').first().waitFor();
       await page.waitForLoadState('networkidle');
       await page.screenshot({ path: join(folder, `${name}.png`) });

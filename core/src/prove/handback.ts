@@ -115,6 +115,27 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
   };
 }
 
+/** The open data file of a hand-back: what the sheet shows, and what it stands on. Its fields are described in docs/handback-file.md. */
+export interface HandbackFile {
+  readonly format: 'dauer.handback';
+  readonly version: 1;
+  readonly jobId: string;
+  readonly releasedAt: string;
+  readonly releasedBy: string;
+  readonly ownWork: boolean;
+  readonly ruleVersion: string;
+  readonly sheet: HandbackSheet;
+}
+
+/** @returns null for a job that has not been handed back: what may still change is no record */
+export function handbackFile(state: JobState): HandbackFile | null {
+  const { release, people } = state.file;
+  if (!release) return null;
+  const { jobId, releasedAt, ownWork, ruleVersion, sheet } = release;
+  const releasedBy = people.find((p) => p.id === release.releasedBy)?.name ?? 'unknown';
+  return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, ownWork, ruleVersion, sheet };
+}
+
 function torquePlace(point: string, fallback: string): string {
   const wheel = /^wheel:(FL|FR|RL|RR)$/.exec(point)?.[1];
   return wheel === 'FL' || wheel === 'FR' || wheel === 'RL' || wheel === 'RR' ? `${CORNER_NAME[wheel]} wheel nuts` : fallback;

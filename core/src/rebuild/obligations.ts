@@ -52,6 +52,14 @@ export function rebuildObligations({ book, components, standing }: Situation): O
         ...waitsAway(book, c),
       }),
     );
+  const forNow = standing.places
+    .filter((p) => p.state === 'temporary')
+    .map((p) =>
+      obligation('rebuild', `for_now:${p.slot.id}`, `${placeName(p.slot)} is fitted for now only`, false, {
+        slotId: p.slot.id,
+        why: 'What belongs there has to be fitted; proofs taken meanwhile are provisional.',
+      }),
+    );
   const events = book.stand(file.operationEvents);
   const operations = book.stand(file.operations).map((o) =>
     obligation(
@@ -75,6 +83,7 @@ export function rebuildObligations({ book, components, standing }: Situation): O
   return [
     ...work,
     ...open,
+    ...forNow,
     ...operations,
     ...points.map((p) =>
       obligation(

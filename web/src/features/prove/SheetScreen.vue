@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { buildSheet, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { buildSheet, handbackFile, PHASE_WORD, type SheetLine } from '@dauer/core';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useJob } from '../../app/job.ts';
@@ -31,12 +31,23 @@ const sections = computed<{ title: string; lines: readonly SheetLine[]; none: st
     : [],
 );
 const print = (): void => window.print();
+/** The record as an open data file, for whoever keeps it next. */
+function saveFile(): void {
+  const file = job.state ? handbackFile(job.state) : null;
+  if (!file) return;
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }));
+  link.download = `${file.sheet.vehicleTag.replace(/\W+/g, '-')}-${file.releasedAt.slice(0, 10)}.json`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
 </script>
 
 <template>
   <main v-if="sheet && job.state" class="sheet">
     <div class="acts no-print">
       <RouterLink class="act" :to="`/jobs/${jobId}/prove`">Back to the job</RouterLink>
+      <button v-if="release" class="act" type="button" @click="saveFile">Data file</button>
       <button class="act main" type="button" @click="print">Print</button>
     </div>
     <header>

@@ -13,7 +13,11 @@ import UsualOperations from './UsualOperations.vue';
 const job = useJob();
 const session = useSession();
 const writable = computed(() => session.may('technician') && job.state?.released === false);
-const worked = computed(() => (job.state?.components ?? []).filter((c) => isWorked(c) || c.empty));
+/** Places where something is fitted for now: what belongs there is still to come. */
+const temporary = computed(
+  () => new Set((job.state?.situation.standing.places ?? []).filter((p) => p.state === 'temporary').map((p) => p.slot.id)),
+);
+const worked = computed(() => (job.state?.components ?? []).filter((c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id)));
 const operations = computed(() => (job.state ? job.state.book.stand(job.state.file.operations) : []));
 const stateOf = (id: string): OperationState => (job.state ? operationState(job.state.book, id) : 'open');
 const WORD = { open: 'not begun', running: 'running', stopped: 'stopped', done: 'done' } as const;
