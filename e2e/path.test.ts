@@ -203,7 +203,7 @@ describe('one vehicle from book-in to hand-back', function () {
     await stage('prove');
     await page.locator('[data-corner=FL]').click({ position: { x: 56, y: 56 }, force: true });
     await button('Front left caliper').click();
-    await button('Put something in').click();
+    await button('put something in').click();
     await button('Block').click();
     await page.getByText('Do not press: block in the front left caliper.').first().waitFor();
     const held = page.getByRole('group', { name: 'Pedal held for 60 s does not sink' });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CORNER_NAME, KIND_FACTS, placeName, type Slot, whereabouts } from '@dauer/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
 import { call, sentenceOf } from './client.ts';
@@ -15,9 +15,17 @@ const job = useJob();
 const session = useSession();
 const c = computed(() => job.component);
 const binding = ref(false);
+const choosing = ref(false);
 const tag = ref('');
 const problem = ref('');
 
+watch(
+  () => c.value?.slot.id,
+  () => {
+    choosing.value = false;
+    binding.value = false;
+  },
+);
 const cells = computed<Slot[]>(() => {
   const corner = c.value?.slot.corner;
   if (!corner || !job.state) return [];
@@ -79,7 +87,10 @@ async function bind(): Promise<void> {
       <dt>What</dt>
       <dd>{{ what }}</dd>
       <dt>Where</dt>
-      <dd>{{ where }}</dd>
+      <dd>
+        {{ where }}
+        <button v-if="writable && !choosing" class="link" type="button" @click="choosing = true">put something in</button>
+      </dd>
       <template v-if="life">
         <dt>Life</dt>
         <dd>
@@ -91,7 +102,7 @@ async function bind(): Promise<void> {
         </dd>
       </template>
     </dl>
-    <PutIns v-if="place && (writable || place.inside.length > 0)" :place="place" :writable="writable" />
+    <PutIns v-if="place && (choosing || place.inside.length > 0)" v-model:choosing="choosing" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
       <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
       <button class="act slim" type="submit">Bind</button>

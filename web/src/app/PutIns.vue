@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { type PlaceState, PUT_IN_NAME, type PutInKind } from '@dauer/core';
-import { ref } from 'vue';
 import { dayText, timeText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
 
 /** What was put in at a place and must come out: in by two taps, out by one. */
 defineProps<{ place: PlaceState; writable: boolean }>();
 const job = useJob();
-const choosing = ref(false);
+/** Whether the kinds are offered: the first of the two taps is beside the place. */
+const choosing = defineModel<boolean>('choosing', { required: true });
 const KINDS = Object.entries(PUT_IN_NAME) as [PutInKind, string][];
 function put(slotId: string, what: PutInKind): void {
   job.add('putIns', { slotId, what, note: '' });
@@ -22,20 +22,15 @@ function put(slotId: string, what: PutInKind): void {
       <span class="second small">{{ job.who(p.authorId) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}</span>
       <button v-if="writable" class="act slim" type="button" @click="job.add('takenOuts', { putInId: p.id })">Taken out</button>
     </p>
-    <template v-if="writable">
-      <button v-if="!choosing" class="link small" type="button" @click="choosing = true">Put something in</button>
-      <div v-else class="kinds" role="group" aria-label="What was put in">
-        <button v-for="[kind, name] in KINDS" :key="kind" class="act slim" type="button" @click="put(place.slot.id, kind)">
-          {{ name }}
-        </button>
-        <button class="link small" type="button" @click="choosing = false">Nothing</button>
-      </div>
-    </template>
+    <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">
+      <button v-for="[kind, name] in KINDS" :key="kind" class="act slim" type="button" @click="put(place.slot.id, kind)">{{ name }}</button>
+      <button class="link small" type="button" @click="choosing = false">Nothing</button>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.putins {
+.putins:not(:empty) {
   margin: 0 0 8px;
 }
 .in {
