@@ -1,0 +1,160 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  attempt,
+  type ComponentKind,
+  type Corner,
+  deriveJob,
+  isWorked,
+  KIND_FACTS,
+  OPERATION_TEMPLATES,
+  operationFor,
+  OPTION_NAME,
+  type OptionId,
+  optionsFor,
+  optionsOf,
+  TORQUE_TOLERANCE,
+  torqueFault,
+  torquePoints,
+  whyNotMachine,
+} from '../src/index.ts';
+import { base, LIMIT, NOW, Told } from './told.ts';
+
+const KINDS = Object.keys(KIND_FACTS) as ComponentKind[];
+const eight = (figure: string): string[] => Array.from({ length: 8 }, () => figure);
+const ruled = (t: Told, slotId: string): Record<string, string | null> => {
+  const c = t.component(slotId);
+  return Object.fromEntries(optionsOf(c.slot.kind, c.judged, c.findings, c.runout).map((o) => [o.id, o.ruledOut]));
+};
+
+describe('options', () => {
+  it('every kind can be used again, replaced or put off; only what has seals is resealed, only rotors and drums are machined', () => {
+    for (const kind of KINDS) {
+      const options = optionsFor(kind);
+      expect(options, kind).to.include.members(['use_again', 'replace', 'put_off']);
+      expect(options.includes('machine'), kind).to.equal(kind === 'rotor' || kind === 'drum');
+      expect(new Set(options).size, kind).to.equal(options.length);
+      for (const o of options) expect(OPTION_NAME[o]).to.be.a('string');
+    }
+    expect(optionsFor('caliper')).to.include('reseal');
+    expect(optionsFor('pads')).to.not.include('reseal');
+  });
+  it('past on safety rules out keeping it, by the reading', () => {
+    const t = new Told();
+    t.gauge(t.slot('rotor'), eight('10.80'));
+    const by = ruled(t, t.slot('rotor'));
+    for (const id of ['use_again', 'put_off'] as const)
+      expect(by[id], id).to.equal('Rotor thickness 10.80 mm, limit at least 11.00 mm: past.');
+    expect(by['replace']).to.equal(null);
+    expect(by['machine']).to.include('beyond machining');
+  });
+  it('past on function leaves the choice, and blocks the hand-back by itself', () => {
+    const t = new Told();
+    t.gauge(t.slot('rotor'), ['0.00', '0.05', '0.12', '0.20', '0.22', '0.18', '0.10', '0.03'], { measurement: 'rotor_runout' });
+    expect(ruled(t, t.slot('rotor'))['use_again']).to.equal(null);
+    expect(deriveJob(t.file, NOW).blocks.some((b) => b.key.endsWith(':rotor_runout'))).to.equal(true);
+  });
+  it('a finding rules out what it names, and no more', () => {
+    const t = new Told();
+    t.find(t.slot('piston'), { severity: 'reject', words: 'Pitted where the seal sits', rulesOut: ['use_again'] });
+    const by = ruled(t, t.slot('piston'));
+    expect([by['use_again'], by['put_off'], by['replace']]).to.deep.equal(['Finding: Pitted where the seal sits', null, null]);
+  });
+  it('a watch or a note rules out nothing', () => {
+    const t = new Told();
+    for (const severity of ['note', 'watch', 'doubt'] as const) t.find(t.slot('hose'), { severity, rulesOut: ['use_again'] });
+    expect(Object.values(ruled(t, t.slot('hose'))).every((v) => v === null)).to.equal(true);
+  });
+  it('what the part allows to be cut decides about machining, and says by how much it misses', () => {
+    const t = new Told();
+    t.gauge(t.slot('rotor'), eight('11.45'));
+    expect(ruled(t, t.slot('rotor'))['machine']).to.equal('From 11.45 mm it would come out at 11.35 mm; machine-to is 11.40 mm.');
+    const thick = new Told();
+    thick.gauge(thick.slot('rotor'), eight('12.40'));
+    expect(ruled(thick, thick.slot('rotor'))['machine']).to.equal(null);
+  });
+  it('without a machine-to figure nothing is machined', () => {
+    const t = new Told(['FL'], [{ ...LIMIT, machineTo: null }]);
+    t.gauge(t.slot('rotor'), eight('12.40'));
+    expect(ruled(t, t.slot('rotor'))['machine']).to.equal('No machine-to figure on file.');
+  });
+  it('nothing measured rules out nothing', () => {
+    const t = new Told();
+    expect(Object.values(ruled(t, t.slot('rotor'))).every((v) => v === null)).to.equal(true);
+    expect(whyNotMachine('rotor', [], null)).to.equal(null);
+  });
+  it('the thinner the rotor, the less may be done with it', () => {
+    const figure = fc.integer({ min: 1080, max: 1270 });
+    fc.assert(
+      fc.property(figure, figure, (a, b) => {
+        const free = (hundredths: number): string[] => {
+          const t = new Told();
+          t.gauge(t.slot('rotor'), eight((hundredths / 100).toFixed(2)));
+          return Object.entries(ruled(t, t.slot('rotor'))).flatMap(([id, why]) => (why === null ? [id] : []));
+        };
+        expect(free(Math.max(a, b))).to.include.members(free(Math.min(a, b)));
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('operations and torques', () => {
+  it('a usual operation belongs to a kind and an option that such a part has', () => {
+    for (const t of OPERATION_TEMPLATES) {
+      expect(optionsFor(t.kind), `${t.kind} ${t.option}`).to.include(t.option);
+      expect(t.attendedMinutes).to.be.above(0);
+      expect(operationFor(t.kind, t.option)).to.equal(t);
+    }
+    expect(operationFor('pedal', 'replace')).to.equal(undefined);
+  });
+
+  const pointsOf = (t: Told, corners: Corner[] = ['FL']): string[] =>
+    torquePoints(deriveJob(t.file, NOW).components, corners, true).map((p) => p.name);
+  it('wheels of every corner taken in, and what was opened', () => {
+    const t = new Told();
+    expect(pointsOf(t, ['FL', 'RR'])).to.deep.equal(['Front left wheel nuts', 'Rear right wheel nuts']);
+    t.decide(t.slot('hose'), 'replace');
+    t.decide(t.slot('rotor'), 'machine');
+    expect(pointsOf(t)).to.deep.equal(['Front left caliper mounting bolts', 'Front left hose end unions', 'Front left wheel nuts']);
+  });
+  it('what is used again or put off is not taken apart', () => {
+    const options: OptionId[] = ['use_again', 'put_off'];
+    for (const option of options) {
+      const t = new Told();
+      t.decide(t.slot('caliper'), option);
+      expect(isWorked(t.component(t.slot('caliper')))).to.equal(false);
+      expect(pointsOf(t)).to.deep.equal(['Front left wheel nuts']);
+    }
+  });
+  it('a torque a tenth off its target still holds, beyond that it is set again', () => {
+    expect(torqueFault({ target: 100, canonical: 110 })).to.equal(null);
+    expect(torqueFault({ target: 100, canonical: 90 })).to.equal(null);
+    expect(torqueFault({ target: 100, canonical: 110.1 })).to.equal('More than a tenth off its target.');
+    expect(torqueFault({ target: 0, canonical: 10 })).to.equal('It has no target to be held against.');
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 500, noNaN: true }), fc.double({ min: -0.3, max: 0.3, noNaN: true }), (target, off) => {
+        fc.pre(Math.abs(Math.abs(off) - TORQUE_TOLERANCE) > 1e-6);
+        expect(torqueFault({ target, canonical: target * (1 + off) }) === null).to.equal(Math.abs(off) < TORQUE_TOLERANCE);
+      }),
+    );
+  });
+  it('a torque far off its target closes nothing', () => {
+    const t = new Told();
+    t.gauge(t.slot('rotor'), eight('12.40'));
+    const torque = (canonical: number) => {
+      const row = { ...base(t.next()), slotId: null, point: 'wheel:FL', targetTyped: '88', target: 88, typed: '', unit: 'Nm' as const };
+      t.file.torques = [...t.file.torques, { ...row, canonical, wrench: '' }];
+    };
+    const state = () => deriveJob(t.file, NOW).obligations.find((o) => o.key === 'torque:wheel:FL')?.state;
+    expect(state()).to.equal('open');
+    torque(60);
+    expect(state()).to.equal('open');
+    torque(88);
+    expect(state()).to.equal('closed');
+  });
+  it('a refusal is a value where it is asked for, and anything else goes on being thrown', () => {
+    expect(attempt(() => 3)).to.deep.equal({ ok: true, value: 3 });
+    expect(() => attempt(() => JSON.parse('{'))).to.throw(SyntaxError);
+  });
+});

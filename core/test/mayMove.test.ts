@@ -1,0 +1,116 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { buildSheet, type Corner, CORNERS, deriveJob, type JobFile, MOVE_NAME, mayMove, type MoveLevel, waitsOf } from '../src/index.ts';
+import { base, NOW, Told } from './told.ts';
+
+/** A job about fluid only: little is owed, so that how far the vehicle may move can be walked through. */
+class Vehicle extends Told {
+  constructor() {
+    super(CORNERS);
+    this.file.job = { ...this.file.job, kind: 'fluid', complaint: '', wants: 'Fluid change', scopeCorners: [] };
+    this.file.counters = [{ ...base(this.next()), vehicleId: 'car', typed: '1', km: 1 }];
+  }
+  prove(item: string, corner: Corner | null = null): void {
+    this.file.proofs = [...this.file.proofs, { ...base(this.next()), item, slotId: null, corner, result: 'passed', note: '' }];
+  }
+  fluid(): void {
+    this.file.fluidServices = [{ ...base(this.next()), product: 'p', fluidClass: '4', batch: '', lowMoisture: false }];
+    for (const b of this.layout.slots.filter((s) => s.kind === 'bleeder')) {
+      const pull = {
+        ...base(this.next()),
+        slotId: b.id,
+        volumeTyped: '1',
+        volumeMl: 1,
+        colour: 'clear',
+        air: 'none',
+        closed: true,
+      } as const;
+      this.file.bleedPulls = [...this.file.bleedPulls, pull];
+    }
+  }
+  standing(): void {
+    this.fluid();
+    const items = deriveJob(this.file, NOW).situation.proofItems.filter((i) => !i.item.startsWith('road'));
+    for (const i of items) this.prove(i.item, i.corner);
+  }
+  move() {
+    return mayMove(deriveJob(this.file, NOW));
+  }
+}
+
+describe('may it move', () => {
+  it('not before the parking brake is proved, and says so', () => {
+    const t = new Vehicle();
+    expect(t.move().level).to.equal('do_not_move');
+    expect(t.move().reasons).to.deep.equal(['The parking brake is not proved.']);
+    expect(t.move().next?.key).to.equal('proof:parking');
+  });
+  it('in the yard once it holds, with what is left before the road', () => {
+    const t = new Vehicle();
+    t.prove('parking');
+    expect(t.move().level).to.equal('yard_only');
+    expect(t.move().reasons[0]).to.match(/^\d+ to do before the road$/);
+  });
+  it('on the road once all that can be proved standing is, the road itself being left', () => {
+    const t = new Vehicle();
+    t.standing();
+    expect(t.move()).to.deep.include({ level: 'road_test' });
+    expect(t.move().next?.key).to.equal('proof:road_walk');
+  });
+  it('falls back at once when a unit is opened, and names it', () => {
+    const t = new Vehicle();
+    t.standing();
+    t.part(t.slot('hose'), 'removed');
+    expect(t.move().level).to.equal('do_not_move');
+    expect(t.move().reasons[0]).to.equal('Do not press: front left hose is off.');
+  });
+  it('is handed back when it is', () => {
+    const t = new Vehicle();
+    t.standing();
+    const sheet = buildSheet(deriveJob(t.file, NOW), NOW);
+    const release = { id: 'r', jobId: 'job', releasedBy: 'ann', releasedAt: NOW, ownWork: true, ruleVersion: '1', sheet };
+    const file: JobFile = { ...t.file, release };
+    expect(mayMove(deriveJob(file, NOW))).to.deep.equal({ level: 'handed_back', reasons: [], next: null });
+  });
+  it('has a word for every level', () => {
+    const levels: MoveLevel[] = ['do_not_move', 'yard_only', 'road_test', 'handed_back'];
+    expect(new Set(levels.map((l) => MOVE_NAME[l])).size).to.equal(4);
+  });
+  it('is never more than standing still while a control is locked, whatever was proved', () => {
+    const kinds = fc.constantFrom('hose', 'caliper', 'pads', 'rotor', 'piston');
+    fc.assert(
+      fc.property(kinds, fc.constantFrom(...CORNERS), fc.boolean(), (kind, corner, proved) => {
+        const t = new Vehicle();
+        const slot = t.layout.slots.find((s) => s.kind === kind && s.corner === corner);
+        if (proved) t.standing();
+        if (!slot) return;
+        t.part(slot.id, 'removed');
+        expect(t.move().level).to.equal('do_not_move');
+      }),
+      { numRuns: 30 },
+    );
+  });
+});
+
+describe('what a job waits for', () => {
+  const waits = (t: Told): string[] => waitsOf(deriveJob(t.file, NOW));
+  function away(t: Told, corner: Corner, note: string): void {
+    const slot = t.slot('rotor', corner);
+    const part = t.component(slot).part!.id;
+    t.part(slot, 'removed');
+    t.part(slot, 'sent', part);
+    t.file.partEvents = t.file.partEvents.map((e) => (e.partId === part && e.kind === 'sent' ? { ...e, note } : e));
+  }
+  it('is nothing while all of it is here', () => {
+    expect(waits(new Told())).to.deep.equal([]);
+  });
+  it('tells parts that went together as one', () => {
+    const t = new Told(CORNERS);
+    away(t, 'FL', 'to the turner');
+    expect(waits(t)[0]).to.equal('rotor, to the turner');
+    away(t, 'FR', 'to the turner');
+    expect(waits(t)[0]).to.equal('2 rotors, to the turner');
+    away(t, 'RL', '');
+    expect(waits(t)).to.include('rotor, sent out');
+  });
+});
