@@ -281,6 +281,8 @@ describe('one vehicle from book-in to hand-back', function () {
     await sheetStands();
     await page.goto(`${jobUrl}/gauge`);
     await page.getByText(/Everything stands as it was then/).waitFor();
+    await button('Judge again with today’s book').click();
+    await page.getByText('Today’s book judges all of it as it was judged then.').waitFor();
     expect(house.errors).to.deep.equal([]);
   });
 

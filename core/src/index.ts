@@ -49,6 +49,7 @@ export * from './bleed/obligations.ts';
 export * from './bleed/order.ts';
 export * from './prove/handback.ts';
 export * from './prove/items.ts';
+export * from './prove/judgeAgain.ts';
 export * from './standing/disturbed.ts';
 export * from './standing/lapsing.ts';
 export * from './standing/mayMove.ts';

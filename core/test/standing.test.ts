@@ -14,6 +14,7 @@ import {
   fluidState,
   fluidVerdict,
   type GaugeVersion,
+  judgeAgain,
   type JobFile,
   type LimitVersion,
   type ReleaseRecord,
@@ -67,6 +68,21 @@ describe('what was handed back', () => {
     expect(state.components.find((c) => c.slot.id === t.slot('rotor'))?.findings).to.deep.equal([]);
     t.file.release = null;
     expect(t.component(t.slot('rotor')).verdict).to.equal('past');
+  });
+  it('may be judged again with today’s book, which says what falls differently and changes nothing', () => {
+    const t = new Told();
+    t.gauge(t.slot('rotor'), eight('11.20'));
+    t.file.release = releaseAt(base(t.next()).happenedAt);
+    t.gauge(t.slot('rotor'), eight('9.00'));
+    expect(judgeAgain(t.file, NOW)).to.deep.equal([]);
+    t.file.limits = [LIMIT, { ...LIMIT, id: 'lim2', at: 11.3, machineTo: 11.4, enteredAt: '2026-03-01T00:00:00.000Z' }];
+    const before = structuredClone(t.file);
+    expect(judgeAgain(t.file, NOW)).to.deep.equal([
+      { place: 'Front left rotor', characteristic: 'Rotor thickness', then: 'holds', now: 'past' },
+    ]);
+    expect(t.file).to.deep.equal(before);
+    t.file.release = null;
+    expect(judgeAgain(t.file, NOW)).to.deep.equal([]);
   });
   it('a check made later does not reach back', () => {
     const file = { ...new Told().file, limits: [{ ...LIMIT, checkedBy: 'ben', checkedAt: '2026-05-01T00:00:00.000Z' }] };

@@ -3,11 +3,11 @@ import { type Corner, fixed, type Stage, STAGES, STATE_WORD, type Verdict } from
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { dayText } from '../fittings/dates.ts';
 import BrakeMap from '../fittings/map/BrakeMap.vue';
 import MapStrip from '../fittings/MapStrip.vue';
 import StageRule from '../fittings/StageRule.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
+import ClosedPlate from './ClosedPlate.vue';
 import ComponentPlate from './ComponentPlate.vue';
 import { useJob } from './job.ts';
 import { onLetter } from './keys.ts';
@@ -114,11 +114,7 @@ function pick(slotId: string | null): void {
         </MapStrip>
       </aside>
       <main class="right">
-        <p v-if="job.state.released" class="problem released no-print">
-          Handed back on {{ dayText(job.state.file.release?.releasedAt ?? '') }}. Everything stands as it was then; a new complaint is a new
-          job.
-          <RouterLink :to="`/jobs/${jobId}/sheet`">Hand-back sheet</RouterLink>
-        </p>
+        <ClosedPlate />
         <component :is="screen" />
       </main>
     </div>
@@ -173,9 +169,6 @@ function pick(slotId: string | null): void {
 }
 .capturing .right {
   padding-bottom: 104px;
-}
-.released {
-  margin-top: 8px;
 }
 .gap {
   margin-top: 16px;
