@@ -154,6 +154,30 @@ describe('nothing is lost', function () {
     expect(back.takeBacks.map((t) => t.corrects)).to.include(wrong?.id);
   });
 
+  it('left and right taken the wrong way round are swapped, and swapped back, and nothing else moves', async () => {
+    const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const job = yard.jobs.find((j) => j.vehicle.tag === 'V 071')!;
+    const frontLeft = job.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'FL')!.id;
+    await page.goto(`${house.url}/jobs/${jobId}/gauge?pick=${frontLeft}`);
+    await page.getByRole('tab', { name: /^Thickness/ }).click();
+    await ring('Position 1 of 8, 12.079 mm').waitFor();
+    const swap = async (): Promise<void> => {
+      await page.getByRole('button', { name: 'Swap left and right' }).click();
+      await page.getByRole('button', { name: 'Swap them' }).click();
+    };
+    await swap();
+    await ring('Position 1 of 8, 12.084 mm').waitFor();
+    await page.getByRole('tab', { name: /^Runout/ }).click();
+    await page.locator('.rule[data-verdict=past]').first().waitFor();
+    await page.getByRole('tab', { name: /^Thickness/ }).click();
+    await swap();
+    await ring('Position 1 of 8, 12.079 mm').waitFor();
+    await allSent(page);
+    await page.reload();
+    await page.getByRole('tab', { name: /^Thickness/ }).click();
+    await ring('Position 1 of 8, 12.079 mm').waitFor();
+  });
+
   it('a stale edit of the vehicle shows what differs, and nothing else', async () => {
     await page.goto(`${house.url}/jobs/${jobId}/bookin`);
     await page.getByRole('button', { name: 'Change what is known' }).click();

@@ -1,0 +1,176 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  bleedersFedThrough,
+  bleedOrder,
+  buildLayout,
+  CAUTIONS,
+  type CautionStep,
+  cautionsAt,
+  checkLayout,
+  childrenOf,
+  circuitName,
+  counterpart,
+  GROUPS,
+  isHydraulic,
+  KIND_FACTS,
+  type Layout,
+  neighbours,
+  OBSERVATIONS,
+  observationFacts,
+  observationKey,
+  observationsFor,
+  pathFromMaster,
+  pathLength,
+  placeName,
+  programmeOf,
+  proofItems,
+  PROGRAMME,
+  TEMPLATES,
+  walk,
+} from '../src/index.ts';
+import { id } from './told.ts';
+
+const build = (template: string): Layout => buildLayout(template, 'l', 'v', id);
+const HYDRAULIC = TEMPLATES.filter((t) => isHydraulic(build(t.id)));
+
+describe('every layout', () => {
+  for (const t of TEMPLATES) {
+    const layout = build(t.id);
+    it(`${t.name}: every place has a name of its own`, () => {
+      const names = layout.slots.map(placeName);
+      expect(new Set(names).size).to.equal(names.length);
+    });
+    it(`${t.name}: the other side’s other side is this side, and nothing is its own`, () => {
+      for (const s of layout.slots) {
+        const other = counterpart(layout, s);
+        if (!other) continue;
+        expect(other.id).to.not.equal(s.id);
+        expect(other.kind).to.equal(s.kind);
+        expect(counterpart(layout, other)?.id).to.equal(s.id);
+      }
+      for (const s of layout.slots.filter((x) => x.corner !== null)) expect(counterpart(layout, s), placeName(s)).to.not.equal(undefined);
+    });
+    it(`${t.name}: neighbours are each other’s neighbours`, () => {
+      for (const s of layout.slots) for (const n of neighbours(layout, s.id)) expect(neighbours(layout, n)).to.include(s.id);
+    });
+    it(`${t.name}: what is carried by a part is at its corner and in its circuit`, () => {
+      for (const s of layout.slots) {
+        for (const c of childrenOf(layout, s.id)) {
+          expect(c.corner).to.equal(s.corner);
+          expect(s.circuits).to.include.members([...c.circuits]);
+        }
+      }
+    });
+    it(`${t.name}: the arrows lead somewhere on the map or nowhere, never off it`, () => {
+      const at = new Map(layout.slots.map((s, i) => [s.id, { x: (i * 37) % 300, y: (i * 53) % 400 }]));
+      fc.assert(
+        fc.property(fc.constantFrom(...layout.slots), fc.constantFrom('up', 'down', 'left', 'right'), (from, direction) => {
+          const to = walk(layout, from.id, direction, at);
+          if (to === null) return;
+          expect(to).to.not.equal(from.id);
+          expect(at.has(to)).to.equal(true);
+        }),
+      );
+    });
+  }
+});
+
+describe('every hydraulic layout', () => {
+  for (const t of HYDRAULIC) {
+    const layout = build(t.id);
+    it(`${t.name}: bleeds every bleeder once, circuit by circuit, from far to near`, () => {
+      const order = bleedOrder(layout);
+      expect(order.map((s) => s.bleeder.id).sort()).to.deep.equal(
+        layout.slots
+          .filter((s) => s.kind === 'bleeder')
+          .map((s) => s.id)
+          .sort(),
+      );
+      order.slice(1).forEach((step, i) => {
+        const before = order[i]!;
+        if (before.circuit === step.circuit) expect(before.lengthMm).to.be.at.least(step.lengthMm);
+        else expect(order.slice(i + 1).some((later) => later.circuit === before.circuit)).to.equal(false);
+      });
+      for (const s of order) expect(circuitName(s.circuit)).to.match(/^(clutch|circuit \d)$/);
+    });
+    it(`${t.name}: a way leads to every unit, and the longer it is the longer its lines`, () => {
+      for (const s of layout.slots.filter((x) => x.kind === 'caliper' || x.kind === 'wheel_cylinder')) {
+        const path = pathFromMaster(layout, s.id);
+        expect(path.at(-1)).to.equal(s.id);
+        expect(pathLength(layout, s.id)).to.be.above(0);
+        for (const on of path.slice(1, -1)) expect(pathLength(layout, s.id)).to.be.at.least(pathLength(layout, on));
+      }
+    });
+    it(`${t.name}: any line taken out is missed`, () => {
+      const lines = layout.connections.filter((c) => c.kind === 'line');
+      fc.assert(
+        fc.property(fc.constantFrom(...lines), (line) => {
+          const cut = { ...layout, connections: layout.connections.filter((c) => c.id !== line.id) };
+          expect(checkLayout(cut).map((f) => f.code)).to.include('unreached');
+        }),
+        { numRuns: 20 },
+      );
+    });
+    it(`${t.name}: what is opened is bled at a bleeder of its own circuit, and the master cylinder at all of its own`, () => {
+      for (const s of layout.slots.filter((x) => KIND_FACTS[x.kind].article && KIND_FACTS[x.kind].hydraulic)) {
+        const fed = bleedersFedThrough(layout, s);
+        expect(fed, placeName(s)).to.not.have.length(0);
+        for (const b of fed) expect(layout.slots.find((x) => x.id === b)!.circuits.some((c) => s.circuits.includes(c))).to.equal(true);
+      }
+      const master = layout.slots.find((s) => s.kind === 'master_cylinder')!;
+      const own = layout.slots.filter((s) => s.kind === 'bleeder' && s.circuits.some((c) => master.circuits.includes(c)));
+      expect(bleedersFedThrough(layout, master).sort()).to.deep.equal(own.map((s) => s.id).sort());
+    });
+  }
+});
+
+describe('the lists of the handbook', () => {
+  it('observations have codes of their own, a group, and words', () => {
+    expect(new Set(OBSERVATIONS.map((o) => o.code)).size).to.equal(OBSERVATIONS.length);
+    for (const o of OBSERVATIONS) {
+      expect(GROUPS).to.include(o.group);
+      expect(o.text.length).to.be.above(2);
+      expect(observationFacts(o.code)).to.equal(o);
+      expect(o.group === 'wheel').to.equal(o.perCorner);
+    }
+    expect(observationKey('drags', 'FL')).to.not.equal(observationKey('drags', 'FR'));
+    expect(observationKey('judder', null)).to.equal('judder');
+  });
+  it('only what a vehicle has is asked about', () => {
+    const none = observationsFor({ hydraulic: false, servo: false, clutch: false });
+    expect(none.every((o) => o.needs === null)).to.equal(true);
+    expect(observationsFor({ hydraulic: true, servo: true, clutch: true })).to.have.length(OBSERVATIONS.length);
+    expect(none.map((o) => o.code)).to.not.include.members(['pedal_spongy']);
+  });
+  it('cautions are sentences with the action first, each at a step', () => {
+    expect(new Set(CAUTIONS.map((c) => c.id)).size).to.equal(CAUTIONS.length);
+    for (const c of CAUTIONS) {
+      expect(c.text, c.id).to.match(/^[A-Z][a-z]+ .*\.$/);
+      expect(cautionsAt(c.step)).to.include(c);
+    }
+    const critical: CautionStep[] = ['trace', 'strip', 'rebuild', 'bleed', 'leak_look', 'road_test'];
+    for (const step of critical)
+      expect(
+        cautionsAt(step).some((c) => c.critical),
+        step,
+      ).to.equal(true);
+    expect(CAUTIONS.map((c) => c.text).join()).to.not.include('!');
+  });
+  it('the programme asks only for what is measured on such a part', () => {
+    for (const line of PROGRAMME) {
+      expect(KIND_FACTS[line.kind].article, line.kind).to.equal(true);
+      for (const measured of [...line.asFound, ...Object.values(line.asFitted).flat()])
+        expect(measured.startsWith(line.kind.replace('pads', 'pad'))).to.equal(true);
+    }
+    expect(programmeOf('pedal')).to.deep.equal({ kind: 'pedal', asFound: [], asFitted: {}, look: false });
+  });
+  it('proofs: what was seen is asked again, and only fluid asks for the pedal to be held', () => {
+    const items = (hydraulic: boolean) =>
+      proofItems({ complaint: 'Judders', seen: [{ code: 'drags', corner: 'RL' }], hydraulic, corners: ['RL', 'RR'] }).map((i) => i.item);
+    expect(items(true)).to.include.members(['complaint', 'again:drags', 'pedal_hold', 'leak_look', 'parking', 'road']);
+    expect(items(false)).to.not.include.members(['pedal_hold']);
+    expect(items(true).filter((i) => i === 'release')).to.have.length(2);
+    expect(proofItems({ complaint: ' ', seen: [], hydraulic: true, corners: [] }).map((i) => i.item)).to.not.include('complaint');
+  });
+});
