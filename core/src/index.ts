@@ -37,6 +37,7 @@ export * from './gauge/rotorRunout.ts';
 export * from './gauge/rotorThickness.ts';
 export * from './gauge/words.ts';
 export * from './correct/swapSides.ts';
+export * from './decide/bothSides.ts';
 export * from './decide/obligations.ts';
 export * from './decide/options.ts';
 export * from './rebuild/obligations.ts';

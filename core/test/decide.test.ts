@@ -13,6 +13,7 @@ import {
   type OptionId,
   optionsFor,
   optionsOf,
+  sidesDiffer,
   TORQUE_TOLERANCE,
   torqueFault,
   torquePoints,
@@ -77,6 +78,30 @@ describe('options', () => {
     const t = new Told(['FL'], [{ ...LIMIT, machineTo: null }]);
     t.gauge(t.slot('rotor'), eight('12.40'));
     expect(ruled(t, t.slot('rotor'))['machine']).to.equal('No machine-to figure on file.');
+  });
+  it('the two sides of an axle are decided alike, or a reason says why not', () => {
+    const t = new Told(['FL', 'FR']);
+    const said = (corner: Corner): string | null => {
+      const { components } = deriveJob(t.file, NOW);
+      return sidesDiffer(
+        t.layout,
+        components,
+        components.find((c) => c.slot.id === t.slot('rotor', corner))!,
+      );
+    };
+    const decide = (corner: Corner, option: OptionId, reason: string): void => {
+      t.decide(t.slot('rotor', corner), option);
+      t.file.decisions = t.file.decisions.map((d, i, all) => (i === all.length - 1 ? { ...d, reason } : d));
+    };
+    decide('FL', 'replace', '');
+    expect(said('FL')).to.equal(null);
+    decide('FR', 'use_again', '');
+    expect(said('FL')).to.equal('Front right rotor is decided otherwise (use again). Both sides alike, or a reason.');
+    expect(said('FR')).to.include('Front left rotor is decided otherwise (replace)');
+    decide('FR', 'use_again', 'New last month');
+    expect([said('FL'), said('FR')]).to.deep.equal([null, null]);
+    decide('FR', 'replace', '');
+    expect(said('FL')).to.equal(null);
   });
   it('nothing measured rules out nothing', () => {
     const t = new Told();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { axleOf, type Component, KIND_FACTS, needsDecision, OPTION_NAME, type OptionId, optionsOf, placeName } from '@dauer/core';
+import { axleOf, type Component, KIND_FACTS, needsDecision, type OptionId, optionsOf, sidesDiffer } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
@@ -30,7 +30,11 @@ const groups = computed(() =>
       .sort((a, b) => a.slot.kind.localeCompare(b.slot.kind) || (a.slot.corner ?? '').localeCompare(b.slot.corner ?? '')),
   })).filter((g) => g.rows.length > 0),
 );
-const open = computed(() => due.value.filter((c) => c.decision === null));
+/** Undecided, or decided for something that a reading has ruled out since. */
+const open = computed(() => {
+  const owed = new Set((job.state?.obligations ?? []).filter((o) => o.stage === 'decide' && o.state === 'open').map((o) => o.slotId));
+  return due.value.filter((c) => c.decision === null || owed.has(c.slot.id));
+});
 const sound = computed(() => open.value.filter((c) => c.verdict === 'holds' || c.verdict === 'watch'));
 function decide(c: Component, option: OptionId, reason: string): void {
   job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, reviewOn: null });
@@ -40,25 +44,7 @@ function useAllThatHold(): void {
     if (optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === 'use_again')?.ruledOut === null)
       decide(c, 'use_again', '');
 }
-/** Both sides of an axle get the same decision unless a reason says otherwise. */
-function differs(c: Component): string | null {
-  if (!c.decision || !c.slot.corner) return null;
-  const other = due.value.find(
-    (x) =>
-      x.slot.kind === c.slot.kind &&
-      x.slot.name === c.slot.name &&
-      x.slot.id !== c.slot.id &&
-      axleOf(x.slot.corner) === axleOf(c.slot.corner),
-  );
-  if (
-    !other?.decision ||
-    other.decision.option === c.decision.option ||
-    c.decision.reason.trim() !== '' ||
-    other.decision.reason.trim() !== ''
-  )
-    return null;
-  return `${placeName(other.slot)} is decided otherwise (${OPTION_NAME[other.decision.option].toLowerCase()}). Both sides alike, or a reason.`;
-}
+const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.state.file.layout, job.state.components, c) : null);
 </script>
 
 <template>
