@@ -34,6 +34,12 @@ export const bundle = z
         setMoves: z.array(EVENTS.setMoves.record),
         putIns: z.array(EVENTS.putIns.record),
         takenOuts: z.array(EVENTS.takenOuts.record),
+        jointEvents: z.array(EVENTS.jointEvents.record),
+        partCorrections: z.array(EVENTS.partCorrections.record),
+        voids: z.array(EVENTS.voids.record),
+        afterCares: z.array(EVENTS.afterCares.record),
+        amendments: z.array(EVENTS.amendments.record),
+        redactions: z.array(EVENTS.redactions.record),
       })
       .partial(),
     /** Jobs handed back then: the sheet is derived here, from the records. */

@@ -50,4 +50,10 @@ export const EVENT_ENDPOINT = {
   takenOuts: 'takeOut',
   setMoves: 'moveSet',
   counters: 'readCounter',
+  jointEvents: 'logJoint',
+  partCorrections: 'correctPart',
+  voids: 'voidJob',
+  afterCares: 'answerAfterCare',
+  amendments: 'amend',
+  redactions: 'redact',
 } as const satisfies Record<EventFamily, EndpointName>;

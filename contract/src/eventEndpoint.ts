@@ -13,13 +13,14 @@ export function eventEndpoint<S extends z.ZodType, R extends z.ZodType>(
   family: { readonly sent: S; readonly record: R },
   path: string,
   summary: string,
+  role: 'technician' | 'lead' = 'technician',
 ) {
   return endpoint({
     ...none,
     feature,
     method: 'POST',
     path: `/api/jobs/:jobId/${path}`,
-    role: 'technician',
+    role,
     summary,
     params: ofJob,
     body: family.sent,

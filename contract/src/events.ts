@@ -1,6 +1,6 @@
 import type * as core from '@dauer/core';
 import { z } from 'zod';
-import { corner, id, name, recordBase, sentBase, typed, unitId, words } from './primitives.ts';
+import { corner, day, id, instant, name, recordBase, sentBase, typed, unitId, words } from './primitives.ts';
 
 /** A record's own fields are exactly those that the core knows, so the two cannot drift apart. */
 type Fields<T extends core.EventBase> = z.ZodType<T>;
@@ -52,13 +52,22 @@ const findingFields = {
   slotId: id,
   partId: id.nullable(),
   words: words(500).min(1),
+  code: z.enum(['no_lining', 'fluid_here', 'blue', 'seized', 'broken', 'rub_mark', 'pitted', 'worn_lip']).nullable().default(null),
   severity: z.enum(['note', 'watch', 'doubt', 'reject']),
   cleaning: z.enum(['before', 'after']),
   rulesOut: z.array(option).max(5),
   settles: id.nullable(),
 };
 const observationFields = { code: words(60), corner: corner.nullable(), state: z.enum(['seen', 'not_seen', 'not_checked']) };
-const decisionFields = { slotId: id, partId: id.nullable(), option, reason: words(500), reviewOn: z.iso.date().nullable() };
+const decisionFields = {
+  slotId: id,
+  partId: id.nullable(),
+  option,
+  reason: words(500),
+  reviewOn: day.nullable(),
+  untilKm: z.number().min(0).max(10_000_000).nullable().default(null),
+  access: words(80).nullable().default(null),
+};
 const operationFields = { slotId: id.nullable(), title: name, attendedMinutes: z.number().int().min(0).max(6000) };
 const operationEventFields = { operationId: id, kind: z.enum(['start', 'stop', 'done']), note: words(500) };
 const torqueSent = { slotId: id.nullable(), point: words(120).min(1), targetTyped: typed, typed, unit: unitId, wrench: words(80) };
@@ -81,10 +90,11 @@ const acceptanceFields = { obligation: words(400).min(1), reason: z.string().tri
 const cautionFields = { caution: words(60).min(1) };
 const partEventFields = {
   partId: id,
-  kind: z.enum(['found', 'removed', 'fitted', 'sent', 'returned', 'machined', 'resealed', 'coated', 'scrapped']),
+  kind: z.enum(['found', 'removed', 'fitted', 'sent', 'returned', 'machined', 'freed', 'opened', 'resealed', 'coated', 'scrapped']),
   slotId: id.nullable(),
   note: words(500),
   temporary: z.boolean().default(false),
+  until: day.nullable().default(null),
 };
 const putInFields = {
   slotId: id,
@@ -96,7 +106,8 @@ export const readingSetRecord = recordBase.extend(setFields).meta({ id: 'Reading
 export const readingRecord = recordBase
   .extend({ ...readingSent, canonical: z.number(), resolution: z.number(), fraction: z.boolean() })
   .meta({ id: 'Reading' }) satisfies Fields<core.Reading>;
-export const takeBackRecord = recordBase.meta({ id: 'TakeBack' }) satisfies Fields<core.TakeBack>;
+const reason = z.string().trim().min(3).max(500);
+export const takeBackRecord = recordBase.extend({ reason: words(500) }).meta({ id: 'TakeBack' }) satisfies Fields<core.TakeBack>;
 export const findingRecord = recordBase.extend(findingFields).meta({ id: 'Finding' }) satisfies Fields<core.Finding>;
 export const observationRecord = recordBase.extend(observationFields).meta({ id: 'Observation' }) satisfies Fields<core.Observation>;
 export const decisionRecord = recordBase.extend(decisionFields).meta({ id: 'Decision' }) satisfies Fields<core.Decision>;
@@ -119,6 +130,25 @@ export const putInRecord = recordBase.extend(putInFields).meta({ id: 'PutIn' }) 
 export const takenOutRecord = recordBase.extend({ putInId: id }).meta({ id: 'TakenOut' }) satisfies Fields<core.TakenOut>;
 const moveFields = { setId: id, slotId: id, partId: id.nullable() };
 export const setMoveRecord = recordBase.extend(moveFields).meta({ id: 'SetMove' }) satisfies Fields<core.SetMove>;
+const jointFields = {
+  connectionId: id,
+  slotId: id,
+  kind: z.enum(['opened', 'made', 'torqued', 'looked', 'held', 'weeps']),
+  seal: z.enum(['flare', 'washers', 'taper_sealant', 'o_ring', 'other']).nullable().default(null),
+  note: words(300),
+};
+export const jointRecord = recordBase.extend(jointFields).meta({ id: 'JointEvent' }) satisfies Fields<core.JointEvent>;
+const partCorrectionFields = { kind: z.enum(['join', 'split']), partId: id, otherId: id, since: instant.nullable(), reason };
+export const partCorrectionRecord = recordBase
+  .extend(partCorrectionFields)
+  .meta({ id: 'PartCorrection' }) satisfies Fields<core.PartCorrection>;
+export const voidRecord = recordBase.extend({ reason }).meta({ id: 'JobVoid' }) satisfies Fields<core.JobVoid>;
+const afterCareFields = { item: words(120).min(1), result: z.enum(['done', 'taken_over', 'failed']), note: words(500) };
+export const afterCareRecord = recordBase.extend(afterCareFields).meta({ id: 'AfterCareAnswer' }) satisfies Fields<core.AfterCareAnswer>;
+const amendmentFields = { words: words(1000).min(3), reason };
+export const amendmentRecord = recordBase.extend(amendmentFields).meta({ id: 'Amendment' }) satisfies Fields<core.Amendment>;
+const redactionFields = { field: words(40).min(1), reason };
+export const redactionRecord = recordBase.extend(redactionFields).meta({ id: 'Redaction' }) satisfies Fields<core.Redaction>;
 export const counterRecord = recordBase
   .extend({ vehicleId: id, typed, km: z.number() })
   .meta({ id: 'CounterReading' }) satisfies Fields<core.CounterReading>;
@@ -127,7 +157,7 @@ export const counterRecord = recordBase
 export const EVENTS = {
   sets: { sent: sentBase.extend(setFields), record: readingSetRecord },
   readings: { sent: sentBase.extend(readingSent), record: readingRecord },
-  takeBacks: { sent: sentBase.extend({ corrects: id }), record: takeBackRecord },
+  takeBacks: { sent: sentBase.extend({ corrects: id, reason: words(500).default('') }), record: takeBackRecord },
   findings: { sent: sentBase.extend(findingFields), record: findingRecord },
   observations: { sent: sentBase.extend(observationFields), record: observationRecord },
   decisions: { sent: sentBase.extend(decisionFields), record: decisionRecord },
@@ -137,7 +167,8 @@ export const EVENTS = {
   bleedPulls: { sent: sentBase.extend(bleedSent), record: bleedPullRecord },
   fluidServices: { sent: sentBase.extend(fluidFields), record: fluidServiceRecord },
   proofs: { sent: sentBase.extend(proofFields), record: proofRecord },
-  acceptances: { sent: sentBase.extend(acceptanceFields), record: acceptanceRecord },
+  /** Asks for the password once more: a tablet is left lying about. */
+  acceptances: { sent: sentBase.extend({ ...acceptanceFields, password: z.string().max(200) }), record: acceptanceRecord },
   cautionAcks: { sent: sentBase.extend(cautionFields), record: cautionAckRecord },
   /** A part fitted for the first time is described in the same breath. */
   partEvents: {
@@ -153,6 +184,13 @@ export const EVENTS = {
   putIns: { sent: sentBase.extend(putInFields), record: putInRecord },
   takenOuts: { sent: sentBase.extend({ putInId: id }), record: takenOutRecord },
   setMoves: { sent: sentBase.extend(moveFields), record: setMoveRecord },
+  jointEvents: { sent: sentBase.extend(jointFields), record: jointRecord },
+  /** The article split off is described in the same breath. */
+  partCorrections: { sent: sentBase.extend(partCorrectionFields), record: partCorrectionRecord },
+  voids: { sent: sentBase.extend({ reason }), record: voidRecord },
+  afterCares: { sent: sentBase.extend(afterCareFields), record: afterCareRecord },
+  amendments: { sent: sentBase.extend(amendmentFields), record: amendmentRecord },
+  redactions: { sent: sentBase.extend({ corrects: id, ...redactionFields }), record: redactionRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const;
 export type EventFamily = keyof typeof EVENTS;

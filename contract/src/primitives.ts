@@ -1,5 +1,5 @@
-import type { Kind, UnitId } from '@dauer/core';
-import { UNITS } from '@dauer/core';
+import type { Corner, Kind, UnitId } from '@dauer/core';
+import { CORNERS, UNITS } from '@dauer/core';
 import { z } from 'zod';
 
 /** UUID made where the record is made (version 7), so that a write may be repeated safely. */
@@ -20,7 +20,7 @@ export const kind = z.enum(Object.keys(UNITS) as [Kind, ...Kind[]]);
 export const password = z.string().min(10).max(200);
 
 export const role = z.enum(['reader', 'technician', 'lead']);
-export const corner = z.enum(['FL', 'FR', 'RL', 'RR']);
+export const corner = z.enum(CORNERS as [Corner, ...Corner[]]);
 export const axle = z.enum(['front', 'rear']);
 export const verdict = z.enum(['holds', 'watch', 'no_limit', 'not_gauged', 'cant_tell', 'past']);
 

@@ -6,7 +6,7 @@ import * as e from './events.ts';
 export const use = z.enum(['daily', 'seasonal', 'stands', 'work', 'competition']);
 export const climate = z.enum(['dry', 'temperate', 'damp']);
 export const storage = z.enum(['heated', 'dry', 'damp', 'outside']);
-export const jobKind = z.enum(['overhaul', 'inspection', 'fluid']);
+export const jobKind = z.enum(['overhaul', 'axle', 'unit', 'fluid', 'inspection', 'conversion']);
 
 export const vehicleFields = z.object({
   tag: z.string().trim().min(1).max(20),
@@ -66,7 +66,9 @@ export const jobFields = z.object({
   wants: words(2000),
   fluidKnown: words(200),
   promised: day.nullable(),
-  scopeCorners: z.array(corner).max(4),
+  scopeCorners: z.array(corner).max(6),
+  scopeIn: z.array(id).max(400).default([]),
+  scopeOut: z.array(id).max(400).default([]),
 });
 export const job = jobFields
   .extend({ id, vehicleId: id, openedAt: instant, openedBy: id, version: z.number().int() })
@@ -158,6 +160,8 @@ export const sheet = z
     watch: z.array(z.string()),
     accepted: z.array(sheetLine),
     proofs: z.array(sheetLine),
+    afterCare: z.array(z.object({ item: z.string(), what: z.string(), on: day, km: z.number().nullable(), why: z.string() })).default([]),
+    outOfScope: z.array(z.string()).default([]),
   })
   .meta({ id: 'HandbackSheet' }) satisfies z.ZodType<core.HandbackSheet>;
 
@@ -191,6 +195,12 @@ export const jobFile = z
     acceptances: z.array(e.acceptanceRecord),
     cautionAcks: z.array(e.cautionAckRecord),
     counters: z.array(e.counterRecord),
+    jointEvents: z.array(e.jointRecord),
+    partCorrections: z.array(e.partCorrectionRecord),
+    voids: z.array(e.voidRecord),
+    afterCares: z.array(e.afterCareRecord),
+    amendments: z.array(e.amendmentRecord),
+    redactions: z.array(e.redactionRecord),
     limits: z.array(limit),
     gauges: z.array(gauge),
     people: z.array(person),

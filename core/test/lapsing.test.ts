@@ -3,7 +3,6 @@ import fc from 'fast-check';
 import {
   bleedersFedThrough,
   type Corner,
-  CORNERS,
   deriveJob,
   ENDINGS,
   KIND_FACTS,
@@ -17,7 +16,7 @@ import {
   type Slot,
   wouldUndo,
 } from '../src/index.ts';
-import { base, NOW, Told } from './told.ts';
+import { base, NOW, Told, FOUR } from './told.ts';
 
 class Proving extends Told {
   prove(item: string, corner: Corner | null = null, result: Proof['result'] = 'passed'): void {
@@ -51,7 +50,7 @@ class Proving extends Told {
   proveAll(): void {
     for (const s of this.bleeders()) this.pull(s.id);
     for (const i of deriveJob(this.file, NOW).situation.proofItems) this.prove(i.item, i.corner);
-    for (const c of CORNERS) this.torque(`wheel:${c}`, null);
+    for (const c of FOUR) this.torque(`wheel:${c}`, null);
     for (const s of this.layout.slots.filter((x) => x.kind === 'hose' || x.kind === 'caliper')) this.torque(`${s.kind}:${s.id}`, s.id);
   }
   bleeders(): Slot[] {
@@ -73,29 +72,29 @@ class Proving extends Told {
 
 describe('standing and lapsing', () => {
   it('the table ends only what there is to end', () => {
-    const items = proofItems({ complaint: 'x', seen: [], hydraulic: true, corners: CORNERS }).map((i) => i.item);
+    const items = proofItems({ complaint: 'x', seen: [], hydraulic: true, lever: false, parking: true, corners: FOUR }).map((i) => i.item);
     for (const e of ENDINGS) expect([...items, 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);
   });
 
   it('a hose that was opened ends what went through it, and nothing on the other circuit', () => {
-    const t = new Proving(CORNERS);
+    const t = new Proving(FOUR);
     t.proveAll();
     expect(t.lapsed()).to.deep.equal([]);
     t.again(t.slot('hose'));
     expect(t.lapsed()).to.have.members([
-      ...['pedal_hold', 'leak_look', 'pedal_return', 'release@FL', 'road_walk', 'road', 'bleed@FL', 'hose'],
+      ...['pedal_hold', 'pedal_reserve', 'hose_clear', 'leak_look', 'pedal_return', 'release@FL', 'road_walk', 'road', 'bleed@FL', 'hose'],
     ]);
   });
 
   it('a rotor turned ends its wheel nuts, its release and the road, not the bleeding', () => {
-    const t = new Proving(CORNERS);
+    const t = new Proving(FOUR);
     t.proveAll();
     t.part(t.slot('rotor'), 'machined');
-    expect(t.lapsed()).to.have.members(['release@FL', 'pedal_hold', 'wheel:FL', 'road_walk', 'road']);
+    expect(t.lapsed()).to.have.members(['release@FL', 'pedal_hold', 'pedal_reserve', 'wheel:FL', 'road_walk', 'road']);
   });
 
   it('a master cylinder ends the bleeding everywhere', () => {
-    const t = new Proving(CORNERS);
+    const t = new Proving(FOUR);
     t.proveAll();
     t.again(t.slot('master_cylinder', null));
     expect(t.lapsed()).to.include.members(['bleed@FL', 'bleed@FR', 'bleed@RL', 'bleed@RR', 'leak_look', 'road']);
@@ -132,11 +131,11 @@ describe('standing and lapsing', () => {
 
   it('what a step would undo is what it then undoes', () => {
     const kinds: PartEventKind[] = ['removed', 'machined', 'resealed'];
-    const sample = new Proving(CORNERS);
+    const sample = new Proving(FOUR);
     const slots = sample.layout.slots.filter((s) => KIND_FACTS[s.kind].article).map((s) => placeName(s));
     fc.assert(
       fc.property(fc.constantFrom(...slots), fc.constantFrom(...kinds), (place, kind) => {
-        const t = new Proving(CORNERS);
+        const t = new Proving(FOUR);
         t.proveAll();
         const slot = t.layout.slots.find((s) => placeName(s) === place)!;
         const book = openBook(t.file);
@@ -154,7 +153,7 @@ describe('standing and lapsing', () => {
     const step = fc.oneof(place, fc.constantFrom('all', 'leak_look', 'road'));
     fc.assert(
       fc.property(fc.array(step, { maxLength: 8 }), fc.integer(), (steps, seed) => {
-        const t = new Proving(CORNERS);
+        const t = new Proving(FOUR);
         for (const s of steps) {
           const [kind, corner] = s.split('@');
           if (s === 'all') t.proveAll();

@@ -23,10 +23,12 @@ import {
   pathFromMaster,
   pathLength,
   placeName,
-  programmeOf,
+  programmeFor,
+  looksAt,
   proofItems,
   PROGRAMME,
   TEMPLATES,
+  otherSide,
   walk,
 } from '../src/index.ts';
 import { id } from './told.ts';
@@ -49,7 +51,8 @@ describe('every layout', () => {
         expect(other.kind).to.equal(s.kind);
         expect(counterpart(layout, other)?.id).to.equal(s.id);
       }
-      for (const s of layout.slots.filter((x) => x.corner !== null)) expect(counterpart(layout, s), placeName(s)).to.not.equal(undefined);
+      for (const s of layout.slots.filter((x) => x.corner !== null && otherSide(x.corner) !== null))
+        expect(counterpart(layout, s), placeName(s)).to.not.equal(undefined);
     });
     it(`${t.name}: neighbours are each other’s neighbours`, () => {
       for (const s of layout.slots) for (const n of neighbours(layout, s.id)) expect(neighbours(layout, n)).to.include(s.id);
@@ -160,17 +163,28 @@ describe('the lists of the handbook', () => {
   it('the programme asks only for what is measured on such a part', () => {
     for (const line of PROGRAMME) {
       expect(KIND_FACTS[line.kind].article, line.kind).to.equal(true);
-      for (const measured of [...line.asFound, ...Object.values(line.asFitted).flat()])
-        expect(measured.startsWith(line.kind.replace('pads', 'pad'))).to.equal(true);
+      expect(line.measurement.startsWith(line.kind.replace('pads', 'pad'))).to.equal(true);
+      expect(line.least).to.be.greaterThan(0);
     }
-    expect(programmeOf('pedal')).to.deep.equal({ kind: 'pedal', asFound: [], asFitted: {}, look: false });
+    expect(programmeFor('pedal', 'found')).to.deep.equal([]);
+    expect(looksAt('pedal')).to.equal(false);
+    expect(looksAt('hose')).to.equal(true);
   });
   it('proofs: what was seen is asked again, and only fluid asks for the pedal to be held', () => {
     const items = (hydraulic: boolean) =>
-      proofItems({ complaint: 'Judders', seen: [{ code: 'drags', corner: 'RL' }], hydraulic, corners: ['RL', 'RR'] }).map((i) => i.item);
+      proofItems({
+        complaint: 'Judders',
+        seen: [{ code: 'drags', corner: 'RL' }],
+        hydraulic,
+        lever: false,
+        parking: true,
+        corners: ['RL', 'RR'],
+      }).map((i) => i.item);
     expect(items(true)).to.include.members(['complaint', 'again:drags', 'pedal_hold', 'leak_look', 'parking', 'road']);
     expect(items(false)).to.not.include.members(['pedal_hold']);
     expect(items(true).filter((i) => i === 'release')).to.have.length(2);
-    expect(proofItems({ complaint: ' ', seen: [], hydraulic: true, corners: [] }).map((i) => i.item)).to.not.include('complaint');
+    expect(
+      proofItems({ complaint: ' ', seen: [], hydraulic: true, lever: false, parking: true, corners: [] }).map((i) => i.item),
+    ).to.not.include('complaint');
   });
 });

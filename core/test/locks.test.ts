@@ -5,7 +5,6 @@ import {
   buildLayout,
   type Control,
   controlsOf,
-  CORNERS,
   deriveJob,
   itemLock,
   KIND_FACTS,
@@ -17,7 +16,7 @@ import {
   type Slot,
   TEMPLATES,
 } from '../src/index.ts';
-import { base, id, NOW, Told } from './told.ts';
+import { base, id, NOW, Told, FOUR } from './told.ts';
 
 class Shop extends Told {
   putIn(slotId: string, what: PutInKind): string {
@@ -31,7 +30,7 @@ class Shop extends Told {
   temporary(slotId: string): void {
     this.file.partEvents = [
       ...this.file.partEvents,
-      { ...base(this.next()), partId: id(), kind: 'fitted', slotId, note: 'until the new one comes', temporary: true },
+      { ...base(this.next()), partId: id(), kind: 'fitted', slotId, note: 'until the new one comes', temporary: true, until: null },
     ];
   }
   prove(item: string): void {
@@ -110,7 +109,7 @@ describe('controls', () => {
 
 describe('the pedal lock', () => {
   it('one corner open locks the whole pedal, across the circuits, and not the lever', () => {
-    const t = new Shop(CORNERS);
+    const t = new Shop(FOUR);
     expect(t.lock('pedal_hold')).to.equal(null);
     t.part(t.slot('pads', 'RR'), 'removed');
     expect(t.lock('pedal_hold')).to.equal('Do not press: rear right pads are off.');
@@ -120,14 +119,14 @@ describe('the pedal lock', () => {
   });
 
   it('the lever is free while only the front is open', () => {
-    const t = new Shop(CORNERS);
+    const t = new Shop(FOUR);
     t.part(t.slot('caliper', 'FL'), 'removed');
     expect(t.lock('pedal_hold')).to.not.equal(null);
     expect(t.lock('parking')).to.equal(null);
   });
 
   it('is never passed while a piston can come out', () => {
-    const t = new Shop(CORNERS);
+    const t = new Shop(FOUR);
     t.part(t.slot('rotor'), 'removed');
     const lock = t.obligation(`lock:${t.slot('pedal', null)}`)!;
     expect(lock.acceptBy).to.equal(null);
@@ -136,7 +135,7 @@ describe('the pedal lock', () => {
   });
 
   it('a block is passed by a lead’s named reason, for that block only', () => {
-    const t = new Shop(CORNERS);
+    const t = new Shop(FOUR);
     t.putIn(t.slot('caliper'), 'block');
     const key = `lock:${t.slot('pedal', null)}`;
     const lock = t.obligation(key)!;
@@ -148,7 +147,7 @@ describe('the pedal lock', () => {
   });
 
   it('a result taken meanwhile is provisional: kept, and closes nothing until it is taken again', () => {
-    const t = new Shop(CORNERS);
+    const t = new Shop(FOUR);
     const put = t.putIn(t.slot('caliper'), 'block');
     t.prove('pedal_hold');
     t.takeOut(put);
@@ -173,6 +172,7 @@ describe('the pedal lock', () => {
             inside: [],
             state: off.includes(slot) ? ('open' as const) : ('complete' as const),
             why: off.includes(slot) ? 'off' : null,
+            loose: null,
           }));
           for (const c of controls) {
             const touched = off.filter((s) => c.reach.has(s.id));

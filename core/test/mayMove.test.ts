@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { buildSheet, type Corner, CORNERS, deriveJob, type JobFile, MOVE_NAME, mayMove, type MoveLevel, waitsOf } from '../src/index.ts';
-import { base, NOW, Told } from './told.ts';
+import { buildSheet, type Corner, deriveJob, type JobFile, MOVE_NAME, mayMove, type MoveLevel, waitsOf } from '../src/index.ts';
+import { base, NOW, Told, FOUR } from './told.ts';
 
 /** A job about fluid only: little is owed, so that how far the vehicle may move can be walked through. */
 class Vehicle extends Told {
   constructor() {
-    super(CORNERS);
+    super(FOUR);
     this.file.job = { ...this.file.job, kind: 'fluid', complaint: '', wants: 'Fluid change', scopeCorners: [] };
     this.file.counters = [{ ...base(this.next()), vehicleId: 'car', typed: '1', km: 1 }];
   }
@@ -79,7 +79,7 @@ describe('may it move', () => {
   it('is never more than standing still while a control is locked, whatever was proved', () => {
     const kinds = fc.constantFrom('hose', 'caliper', 'pads', 'rotor', 'piston');
     fc.assert(
-      fc.property(kinds, fc.constantFrom(...CORNERS), fc.boolean(), (kind, corner, proved) => {
+      fc.property(kinds, fc.constantFrom(...FOUR), fc.boolean(), (kind, corner, proved) => {
         const t = new Vehicle();
         const slot = t.layout.slots.find((s) => s.kind === kind && s.corner === corner);
         if (proved) t.standing();
@@ -105,7 +105,7 @@ describe('what a job waits for', () => {
     expect(waits(new Told())).to.deep.equal([]);
   });
   it('tells parts that went together as one', () => {
-    const t = new Told(CORNERS);
+    const t = new Told(FOUR);
     away(t, 'FL', 'to the turner');
     expect(waits(t)[0]).to.equal('rotor, to the turner');
     away(t, 'FR', 'to the turner');

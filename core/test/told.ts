@@ -17,6 +17,9 @@ import {
   type ReadingSet,
 } from '../src/index.ts';
 
+/** The four wheels of the vehicle that is told of. */
+export const FOUR: readonly Corner[] = ['FL', 'FR', 'RL', 'RR'];
+
 let counter = 0;
 /** An id of its own, in order. */
 export const id = (): string => `id-${String((counter += 1)).padStart(6, '0')}`;
@@ -63,6 +66,7 @@ export class Told {
       slotId: s.id,
       note: '',
       temporary: false,
+      until: null,
     }));
     this.file = {
       job: {
@@ -74,6 +78,8 @@ export class Told {
         fluidKnown: '',
         promised: null,
         scopeCorners: corners,
+        scopeIn: [],
+        scopeOut: [],
         openedAt: NOW,
         openedBy: 'ann',
         version: 1,
@@ -116,6 +122,12 @@ export class Told {
       acceptances: [],
       cautionAcks: [],
       counters: [],
+      jointEvents: [],
+      partCorrections: [],
+      voids: [],
+      afterCares: [],
+      amendments: [],
+      redactions: [],
       limits,
       gauges: [],
       people: [{ id: 'ann', name: 'Ann', initials: 'A', role: 'lead', active: true }],
@@ -174,6 +186,7 @@ export class Told {
       slotId,
       partId: partIn(slotId, this.file.partEvents),
       words: 'seen',
+      code: null,
       severity: 'note',
       cleaning: 'after',
       rulesOut: [],
@@ -184,13 +197,19 @@ export class Told {
     return f;
   }
   part(slotId: string, kind: PartEvent['kind'], partId = partIn(slotId, this.file.partEvents) ?? ''): void {
-    this.file.partEvents = [...this.file.partEvents, { ...base(this.next()), partId, kind, slotId, note: '', temporary: false }];
+    this.file.partEvents = [
+      ...this.file.partEvents,
+      { ...base(this.next()), partId, kind, slotId, note: '', temporary: false, until: null },
+    ];
   }
   decide(slotId: string, option: OptionId): void {
-    this.file.decisions = [...this.file.decisions, { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null }];
+    this.file.decisions = [
+      ...this.file.decisions,
+      { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null, untilKm: null, access: null },
+    ];
   }
   takeBack(corrects: string): void {
-    this.file.takeBacks = [...this.file.takeBacks, base(this.next(), { corrects })];
+    this.file.takeBacks = [...this.file.takeBacks, { ...base(this.next(), { corrects }), reason: '' }];
   }
   component(slotId: string) {
     return deriveJob(this.file, NOW).components.find((c) => c.slot.id === slotId)!;

@@ -55,7 +55,7 @@ export class Story {
       gauges: this.gauges,
       limits: this.limits,
       vehicles: this.vehicles.map((v) => structuredClone(v) as NonNullable<Bundle['vehicles']>[number]),
-      jobs: this.jobs.map((j) => ({ ...j, scopeCorners: [...j.scopeCorners] })),
+      jobs: this.jobs.map((j) => ({ ...j, scopeCorners: [...j.scopeCorners], scopeIn: [...j.scopeIn], scopeOut: [...j.scopeOut] })),
       parts: this.parts,
       events: this.events as Bundle['events'],
       releases: this.releases,
@@ -156,13 +156,13 @@ export class Telling {
     });
   }
   look(slot: Slot, words: string, severity: 'note' | 'watch' | 'doubt' | 'reject' = 'note', rulesOut: OptionId[] = []): void {
-    this.add('findings', { slotId: slot.id, partId: this.car.partIn(slot), words, severity, cleaning: 'after', rulesOut, settles: null });
+    this.add('findings', { slotId: slot.id, partId: this.car.partIn(slot), words, code: null, severity, cleaning: 'after', rulesOut, settles: null });
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
     this.add('observations', { code, corner, state });
   }
   decide(slot: Slot, option: OptionId, reason = ''): void {
-    this.add('decisions', { slotId: slot.id, partId: this.car.partIn(slot), option, reason, reviewOn: null });
+    this.add('decisions', { slotId: slot.id, partId: this.car.partIn(slot), option, reason, reviewOn: null, untilKm: null, access: null });
   }
   counter(typed: string): void {
     this.add('counters', { vehicleId: this.car.vehicle.id, typed, km: parseQuantity(typed, 'distance_run', 'km').canonical });
@@ -186,14 +186,14 @@ export class Telling {
     const partId = v7();
     this.story.parts.push({ id: partId, tag, kind: slot.kind, name: slot.name, partNumber, note: '' });
     const old = this.car.partIn(slot);
-    if (old) this.add('partEvents', { partId: old, kind: 'removed', slotId: slot.id, note: '', temporary: false });
-    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: false });
+    if (old) this.add('partEvents', { partId: old, kind: 'removed', slotId: slot.id, note: '', temporary: false, until: null });
+    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: false, until: null });
     this.car.sits.set(slot.id, partId);
     return partId;
   }
   part(slot: Slot, kind: 'removed' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated', note: string): void {
     const partId = this.car.partIn(slot);
-    if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, note, temporary: false });
+    if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, note, temporary: false, until: null });
   }
   fluid(product: string, batch: string): void {
     this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false });
@@ -205,11 +205,11 @@ export class Telling {
     this.add('putIns', { slotId: slot.id, what, note });
   }
   /** What belongs here is off; something else is fitted for now. */
-  fitForNow(slot: Slot, note: string): void {
+  fitForNow(slot: Slot, note: string, until: string): void {
     const partId = v7();
     this.story.parts.push({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' });
     this.part(slot, 'removed', '');
-    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: true });
+    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: true, until });
     this.car.sits.set(slot.id, partId);
   }
   release(by: string): void {
@@ -256,6 +256,8 @@ export class Car {
       fluidKnown: 'unknown',
       promised: null,
       scopeCorners: ['FL', 'FR', 'RL', 'RR'],
+      scopeIn: [],
+      scopeOut: [],
       openedAt: startedAt,
       openedBy: author,
       version: 1,
@@ -269,7 +271,7 @@ export class Car {
     for (const slot of this.layout.slots.filter((s) => KIND_FACTS[s.kind].article)) {
       const partId = v7();
       this.story.parts.push({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' });
-      telling.add('partEvents', { partId, kind: 'found', slotId: slot.id, note: '', temporary: false });
+      telling.add('partEvents', { partId, kind: 'found', slotId: slot.id, note: '', temporary: false, until: null });
       this.sits.set(slot.id, partId);
     }
   }

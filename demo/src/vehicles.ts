@@ -1,15 +1,30 @@
-import { CORNERS, type Corner } from '@dauer/core';
+import type { Corner } from '@dauer/core';
 import { PEOPLE, type Rack, typeLimit } from './shop.ts';
 import { Car, type Story, type Telling } from './story.ts';
 
 const { ines, tomasz, ruth } = { ines: PEOPLE.ines.id, tomasz: PEOPLE.tomasz.id, ruth: PEOPLE.ruth.id };
+const FOUR = ['FL', 'FR', 'RL', 'RR'] as const;
 const FRONT: readonly Corner[] = ['FL', 'FR'];
 const REAR: readonly Corner[] = ['RL', 'RR'];
+
+/** What every vehicle with fluid is asked before it goes. */
+const STANDING = [
+  'pedal_hold',
+  'pedal_reserve',
+  'warning_lamps',
+  'hose_clear',
+  'leak_look',
+  'pedal_return',
+  'parking',
+  'stop_lamp',
+  'road_walk',
+  'road',
+];
 
 function proveAll(t: Telling, corners: readonly Corner[], seen: readonly (readonly [string, Corner | null])[] = []): void {
   t.prove('complaint', 'gone');
   for (const [code, corner] of seen) t.prove(`again:${code}`, 'gone', corner);
-  for (const item of ['pedal_hold', 'leak_look', 'pedal_return', 'parking', 'stop_lamp', 'road_walk', 'road']) t.prove(item);
+  for (const item of STANDING) t.prove(item);
   for (const c of corners) t.prove('release', 'passed', c);
 }
 
@@ -119,7 +134,7 @@ export function corrie(story: Story, rack: Rack): void {
   const fluid = car.job(ruth, story.ago(610), { complaint: '', kind: 'fluid', wants: 'Fluid change', scopeCorners: [] });
   fluid.counter('52,800 km');
   fluid.fluid('Class 4 fluid, shop drum', 'L 0418');
-  for (const item of ['pedal_hold', 'leak_look', 'pedal_return', 'parking', 'stop_lamp', 'road_walk', 'road']) fluid.prove(item);
+  for (const item of STANDING) fluid.prove(item);
   fluid.release(ines);
 
   const now = car.job(tomasz, story.ago(6), {
@@ -132,7 +147,7 @@ export function corrie(story: Story, rack: Rack): void {
   now.see('pedal_pulses', 'seen');
   now.see('pedal_spongy', 'not_seen');
   now.see('level_low', 'not_seen');
-  for (const c of CORNERS) now.see('drags', c === 'FL' ? 'seen' : 'not_seen', c);
+  for (const c of FOUR) now.see('drags', c === 'FL' ? 'seen' : 'not_seen', c);
   now.see('park_no_hold', 'not_seen');
   now.later(story.ago(2)).add('cautionAcks', { caution: 'asbestos' });
   now.gauge(car.slot('rotor', 'FL'), 'rotor_thickness', 'as_found', rack.mic, [
@@ -331,14 +346,14 @@ export function quillon(story: Story, rack: Rack): void {
   });
   now.counter('88,430 mi');
   now.see('pulls_left', 'seen');
-  traced(now, CORNERS);
-  const figures: Record<Corner, readonly [string, string]> = {
+  traced(now, FOUR);
+  const figures: Readonly<Record<(typeof FOUR)[number], readonly [string, string]>> = {
     FL: ['280.20', '280.35'],
     FR: ['280.10', '280.15'],
     RL: ['279.90', '280.05'],
     RR: ['279.85', '279.95'],
   };
-  CORNERS.forEach((corner, i) => {
+  FOUR.forEach((corner, i) => {
     const drum = car.slot('drum', corner);
     car.tag(drum, `P 21${60 + i}`);
     const [low, high] = figures[corner];
@@ -378,7 +393,7 @@ export function quillon(story: Story, rack: Rack): void {
   }
   now.part(car.slot('wheel_cylinder', 'RL'), 'removed', '');
   now.part(car.slot('wheel_cylinder', 'RL'), 'sent', 'to the coater, Friday');
-  now.fitForNow(car.slot('hose', null), 'old hose, until the new one comes');
+  now.fitForNow(car.slot('hose', null), 'old hose, until the new one comes', story.day(12));
   const coat = now.add('operations', { slotId: null, title: 'Coat the backing plates', attendedMinutes: 90 });
   now.later(story.ago(0, 3)).add('operationEvents', { operationId: coat, kind: 'start', note: 'first coat' });
 }
@@ -417,9 +432,9 @@ export function pellam(story: Story, rack: Rack): void {
     promised: story.day(20),
   });
   now.see('pedal_hard_no_stop', 'seen');
-  for (const c of CORNERS) now.see('drags', 'not_seen', c);
+  for (const c of FOUR) now.see('drags', 'not_seen', c);
   now.see('park_no_hold', 'seen');
-  for (const corner of CORNERS) {
+  for (const corner of FOUR) {
     now.gauge(
       car.slot('drum', corner),
       'drum_diameter',
@@ -464,6 +479,6 @@ export function marl(story: Story): void {
   const done = car.job(ruth, story.ago(690), { complaint: '', kind: 'fluid', wants: 'Fluid change before the winter', scopeCorners: [] });
   done.counter('61,020 mi');
   done.fluid('Class 4 fluid, tin', 'L 0391');
-  for (const item of ['pedal_hold', 'leak_look', 'pedal_return', 'parking', 'stop_lamp', 'road_walk', 'road']) done.prove(item);
+  for (const item of STANDING) done.prove(item);
   done.release(ines);
 }

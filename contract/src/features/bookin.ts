@@ -76,5 +76,7 @@ export const bookin = {
   }),
   readCounter: eventEndpoint('bookin', EVENTS.counters, 'counters', 'Notes the distance on the counter'),
   acknowledge: eventEndpoint('bookin', EVENTS.cautionAcks, 'caution-acks', 'Acknowledges a caution by name'),
+  voidJob: eventEndpoint('bookin', EVENTS.voids, 'voids', 'Voids a job that was booked twice', 'lead'),
+  redact: eventEndpoint('bookin', EVENTS.redactions, 'redactions', 'Blacks out a text for good', 'lead'),
   takeBack: eventEndpoint('bookin', EVENTS.takeBacks, 'take-backs', 'Takes an event back'),
 };

@@ -16,6 +16,8 @@ const partFacts = z.object({
 export const parts = {
   logPart: eventEndpoint('parts', EVENTS.partEvents, 'part-events', 'Records what happened to a part'),
 
+  correctPart: eventEndpoint('parts', EVENTS.partCorrections, 'part-corrections', 'Says that two articles are one, or one is two'),
+
   parts: endpoint({
     ...none,
     feature: 'parts',

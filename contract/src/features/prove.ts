@@ -8,6 +8,8 @@ import * as t from '../things.ts';
 export const prove = {
   prove: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),
   accept: eventEndpoint('prove', EVENTS.acceptances, 'acceptances', 'Accepts what blocks, by name and with a reason'),
+  answerAfterCare: eventEndpoint('prove', EVENTS.afterCares, 'after-cares', 'Answers an item of after-care'),
+  amend: eventEndpoint('prove', EVENTS.amendments, 'amendments', 'Adds to the record of a job handed back', 'lead'),
   release: endpoint({
     ...none,
     feature: 'prove',

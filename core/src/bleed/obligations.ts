@@ -2,18 +2,38 @@ import { placeName } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import { workDone } from '../rebuild/obligations.ts';
 import { isWorked } from '../rebuild/torquePoints.ts';
+import type { Book } from '../records/book.ts';
 import type { BleedPull } from '../records/types.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { whyNotGood } from '../standing/stands.ts';
-import { closedClear } from './due.ts';
+import { circuitFluids, closedClear } from './due.ts';
 import { bleedOrder } from './order.ts';
 
+/** Whether nobody knows what is in the circuits that will be opened: then nothing may be mixed. */
+export function unknownFluid(book: Book, circuits: readonly number[]): boolean {
+  if (circuits.length === 0) return false;
+  const records = {
+    services: book.stand(book.file.fluidServices).filter((f) => f.jobId !== book.file.job.id),
+    pulls: book.stand(book.file.bleedPulls),
+  };
+  return circuitFluids(book.file.layout, records).some((c) => circuits.includes(c.circuit) && c.service === null);
+}
+
+/** Circuits fed from the same reservoir as these. */
+function sharing(book: Book, circuits: readonly number[]): number[] {
+  const { layout } = book.file;
+  return layout.slots.filter((s) => s.kind === 'reservoir' && s.circuits.some((c) => circuits.includes(c))).flatMap((s) => s.circuits);
+}
+
 /** Circuits whose fluid this job has to change: opened by its decisions, or all for a fluid job. */
-export function circuitsToBleed({ book, components }: Situation): number[] {
+export function circuitsToBleed({ book, components, standing }: Situation): number[] {
   const hydraulic = components.filter((c) => KIND_FACTS[c.slot.kind].hydraulic && c.slot.kind !== 'bleeder');
-  const touched = book.file.job.kind === 'fluid' ? hydraulic : hydraulic.filter((c) => isWorked(c) || c.fittedHere || c.empty);
-  return [...new Set(touched.flatMap((c) => c.slot.circuits))];
+  const joints = new Set(standing.joints.map((j) => j.joint.slot.id));
+  const touched =
+    book.file.job.kind === 'fluid' ? hydraulic : hydraulic.filter((c) => isWorked(c) || c.fittedHere || c.empty || joints.has(c.slot.id));
+  const circuits = [...new Set([...touched.flatMap((c) => c.slot.circuits), ...standing.joints.flatMap((j) => j.joint.slot.circuits)])];
+  return unknownFluid(book, circuits) ? [...new Set([...circuits, ...sharing(book, circuits)])] : circuits;
 }
 
 function pullFault(pull: BleedPull): string {
@@ -47,6 +67,7 @@ export function bleedObligations(s: Situation): Obligation[] {
       const closed = closedClear(newest) && wrong === null;
       return obligation('bleed', `bleed:${b.bleeder.id}`, `Bleed at the ${placeName(b.bleeder).toLowerCase()}`, closed, {
         slotId: b.bleeder.id,
+        closedBy: newest?.id ?? null,
         ...(closed
           ? {}
           : newest
@@ -57,5 +78,11 @@ export function bleedObligations(s: Situation): Obligation[] {
       });
     });
   const fluid = book.stand(book.file.fluidServices).some((f) => f.jobId === book.file.job.id);
-  return [obligation('bleed', 'bleed:fluid', 'Name the fluid that goes in', fluid), ...bleeders];
+  const unknown = unknownFluid(book, circuits);
+  return [
+    obligation('bleed', 'bleed:fluid', 'Name the fluid that goes in', fluid, {
+      why: unknown && !fluid ? 'What is in it is not known: nothing is mixed, every bleeder of the reservoir is drawn clear.' : null,
+    }),
+    ...bleeders,
+  ];
 }

@@ -2,6 +2,9 @@ import { placeName } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import { workDone } from '../rebuild/obligations.ts';
 import { isWorked } from '../rebuild/torquePoints.ts';
+import { groupThousands } from '../quantity/display.ts';
+import { KIND_OF_JOB } from '../records/scope.ts';
+import type { Decision, JobKind } from '../records/types.ts';
 import type { Book } from '../records/book.ts';
 import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
@@ -9,8 +12,8 @@ import { type Obligation, obligation } from '../records/stages.ts';
 import { optionsOf } from './options.ts';
 
 /** Whether the owner and the shop have to decide about this place. */
-export function needsDecision(c: Component, kind: string): boolean {
-  return kind === 'overhaul' && c.inScope && KIND_FACTS[c.slot.kind].article;
+export function needsDecision(c: Component, kind: JobKind): boolean {
+  return KIND_OF_JOB[kind].decides && c.inScope && KIND_FACTS[c.slot.kind].article;
 }
 
 /** Why a decision no longer stands: a reading or finding since then rules it out for the part it was made about. */
@@ -18,6 +21,16 @@ function fallen(book: Book, c: Component): string | null {
   if (!c.decision || (isWorked(c) && workDone(book, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
   const option = optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === c.decision?.option);
   return option?.ruledOut ? `“${option.name}” was decided and is ruled out since. ${option.ruledOut}` : null;
+}
+
+/** Until when something is put off, in words. */
+export function putOffWords(d: Pick<Decision, 'reviewOn' | 'untilKm' | 'access'>): string {
+  const until = [
+    d.reviewOn ? `until ${d.reviewOn}` : null,
+    d.untilKm !== null ? `until ${groupThousands(d.untilKm)} km` : null,
+    d.access ? `until ${d.access}` : null,
+  ].filter((x) => x !== null);
+  return until.length > 0 ? `Put off ${until.join(', or ')}.` : 'Put off; until when is not said.';
 }
 
 export function decideObligations({ book, components }: Situation): Obligation[] {
@@ -32,6 +45,8 @@ export function decideObligations({ book, components }: Situation): Obligation[]
         {
           slotId: c.slot.id,
           why: fallen(book, c),
+          closedBy: c.decision?.id ?? null,
+          ...(c.decision?.option === 'put_off' && !fallen(book, c) ? { state: 'put_off' as const, why: putOffWords(c.decision) } : {}),
         },
       ),
     );

@@ -1,31 +1,45 @@
 import { placeName } from '../layout/graph.ts';
+import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { PHASE_WORD } from './words.ts';
 
-export function gaugeObligations({ components }: Situation): Obligation[] {
-  return components.flatMap((c) => [
-    ...c.required.map((r) =>
-      obligation(
-        'gauge',
-        `gauge:${c.slot.id}:${r.measurement.id}:${r.phase}`,
-        `${placeName(c.slot)} ${r.measurement.name.toLowerCase()}, ${PHASE_WORD[r.phase]}`,
-        r.done,
-        {
-          slotId: c.slot.id,
-          why: r.provisional
-            ? 'Taken on a dirty surface: clean it and take it again.'
-            : r.done
-              ? null
-              : r.taken > 0
-                ? `${r.taken} taken so far`
-                : null,
-          ...(r.phase === 'as_fitted' && !r.done && !c.fittedHere ? { state: 'waiting' as const, why: 'Nothing fitted here yet.' } : {}),
-        },
+export function gaugeObligations({ components, owed }: Situation): Obligation[] {
+  const because = owed
+    .filter(
+      (x) =>
+        x.measurement === null ||
+        !components.some((c) => c.slot.id === x.slot.id && c.required.some((r) => r.measurement.id === x.measurement)),
+    )
+    .map((x) => obligation('gauge', x.key, x.what, x.done, { slotId: x.slot.id, why: x.done ? null : x.because, closedBy: x.closedBy }));
+  return [...components.flatMap(ofComponent), ...because];
+}
+
+function ofComponent(c: Component): Obligation[] {
+  return [
+    ...c.required
+      .filter((r) => r.need === 'required')
+      .map((r) =>
+        obligation(
+          'gauge',
+          `gauge:${c.slot.id}:${r.measurement.id}:${r.phase}`,
+          `${placeName(c.slot)} ${r.measurement.name.toLowerCase()}, ${PHASE_WORD[r.phase]}`,
+          r.done,
+          {
+            slotId: c.slot.id,
+            why: r.provisional
+              ? 'Taken on a dirty surface: clean it and take it again.'
+              : r.done
+                ? null
+                : r.taken > 0
+                  ? `${r.taken} taken so far`
+                  : null,
+            ...(r.phase === 'as_fitted' && !r.done && !c.fittedHere ? { state: 'waiting' as const, why: 'Nothing fitted here yet.' } : {}),
+          },
+        ),
       ),
-    ),
     ...(c.lookRequired
       ? [obligation('gauge', `look:${c.slot.id}`, `Look at the ${placeName(c.slot).toLowerCase()}`, c.lookDone, { slotId: c.slot.id })]
       : []),
-  ]);
+  ];
 }

@@ -1,4 +1,4 @@
-import { axleOf, type ComponentKind, type Corner } from './kinds.ts';
+import { axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS } from './kinds.ts';
 
 /** A place in a vehicle's layout, or inside a part of it (a piston, a bleeder). */
 export interface Slot {
@@ -51,7 +51,7 @@ export function childrenOf(layout: Layout, id: string): Slot[] {
 
 /** Full name of a slot: its corner and its own name. */
 export function placeName(slot: Slot): string {
-  const corner = slot.corner ? { FL: 'Front left', FR: 'Front right', RL: 'Rear left', RR: 'Rear right' }[slot.corner] : null;
+  const corner = slot.corner ? CORNER_NAME[slot.corner] : null;
   return corner ? `${corner} ${slot.name.toLowerCase()}` : slot.name;
 }
 
@@ -59,7 +59,12 @@ export function placeName(slot: Slot): string {
 export function counterpart(layout: Layout, slot: Slot): Slot | undefined {
   if (!slot.corner) return undefined;
   const axle = axleOf(slot.corner);
-  return layout.slots.find((s) => s.kind === slot.kind && s.name === slot.name && s.id !== slot.id && axleOf(s.corner) === axle);
+  return layout.slots.find((s) => s.kind === slot.kind && s.name === slot.name && s.corner !== slot.corner && axleOf(s.corner) === axle);
+}
+
+/** The wheels a layout has, in their order. */
+export function cornersOf(layout: Pick<Layout, 'slots'>): Corner[] {
+  return CORNERS.filter((c) => layout.slots.some((s) => s.corner === c));
 }
 
 /** Whether a layout has any hydraulics at all. */

@@ -22,14 +22,17 @@ export type ComponentKind =
   | 'clutch_master'
   | 'clutch_slave';
 
-export type Corner = 'FL' | 'FR' | 'RL' | 'RR';
-export const CORNERS: readonly Corner[] = ['FL', 'FR', 'RL', 'RR'];
+/** Where a wheel is, seated facing forward; F and R where an axle has one wheel. */
+export type Corner = 'FL' | 'FR' | 'RL' | 'RR' | 'F' | 'R';
+export const CORNERS: readonly Corner[] = ['FL', 'FR', 'RL', 'RR', 'F', 'R'];
 
 export const CORNER_NAME: Readonly<Record<Corner, string>> = {
   FL: 'Front left',
   FR: 'Front right',
   RL: 'Rear left',
   RR: 'Rear right',
+  F: 'Front',
+  R: 'Rear',
 };
 
 export function axleOf(corner: Corner | null): 'front' | 'rear' | null {
@@ -37,10 +40,10 @@ export function axleOf(corner: Corner | null): 'front' | 'rear' | null {
   return corner.startsWith('F') ? 'front' : 'rear';
 }
 
-/** The same place on the other side of the axle, seated facing forward. */
-export function otherSide(corner: Corner): Corner {
-  const pairs: Record<Corner, Corner> = { FL: 'FR', FR: 'FL', RL: 'RR', RR: 'RL' };
-  return pairs[corner];
+/** The same place on the other side of the axle; null where the axle has one wheel. */
+export function otherSide(corner: Corner): Corner | null {
+  const pairs: Readonly<Partial<Record<Corner, Corner>>> = { FL: 'FR', FR: 'FL', RL: 'RR', RR: 'RL' };
+  return pairs[corner] ?? null;
 }
 
 export interface KindFacts {

@@ -55,7 +55,14 @@ export function controlsOf(layout: Layout): Control[] {
             ? 'clutch'
             : null;
     if (kind === null) return [];
-    const name = kind === 'clutch' ? 'Clutch pedal' : placeName(slot);
+    const name = kind === 'clutch' ? 'Clutch pedal' : kind === 'parking' ? 'Parking lever' : placeName(slot);
     return [{ slotId: slot.id, name, kind, reach: reachFrom(layout, slot, CARRIES[kind]) }];
   });
+}
+
+/** Controls that are fed from the same reservoir as this one: pressure or a leak there concerns them too. */
+export function sharesReservoir(layout: Layout, control: Control, others: readonly Control[]): Control[] {
+  const feeds = layout.connections.filter((c) => c.kind === 'feed');
+  const tanks = new Set(feeds.filter((c) => control.reach.has(c.to)).map((c) => c.from));
+  return others.filter((o) => o.slotId !== control.slotId && feeds.some((c) => tanks.has(c.from) && o.reach.has(c.to)));
 }

@@ -80,7 +80,13 @@ const PLANS: readonly FourWheelPlan[] = [
   },
 ];
 
-export const TEMPLATES: readonly TemplateFacts[] = PLANS.map(({ id, name, about }) => ({ id, name, about }));
+const MOTORCYCLE: TemplateFacts = {
+  id: 'motorcycle_disc_rod',
+  name: 'Motorcycle, front disc on the hand lever, rear drum on a rod',
+  about: 'One fixed two-piston caliper on its own cylinder at the handlebar; a foot lever and a rod to the rear drum.',
+};
+
+export const TEMPLATES: readonly TemplateFacts[] = [...PLANS.map(({ id, name, about }) => ({ id, name, about })), MOTORCYCLE];
 
 class Builder {
   readonly slots: Slot[] = [];
@@ -161,12 +167,32 @@ function plumbAxle(b: Builder, source: Slot, axle: Axle, which: 'front' | 'rear'
   }
 }
 
+function buildMotorcycle(id: string, vehicleId: string, makeId: () => string): Layout {
+  const b = new Builder(makeId);
+  const circuits = [1];
+  const lever = b.slot('hand_lever', 'Hand lever');
+  const master = b.slot('master_cylinder', 'Master cylinder', { circuits, boreMm: 15.87, style: 'single' });
+  const reservoir = b.slot('reservoir', 'Reservoir', { circuits });
+  b.join(reservoir, master, 'feed');
+  b.join(lever, master, 'rod');
+  const caliper = wheelUnit(b, 'F', { unit: 'disc', circuit: 1, caliper: 'fixed', pistons: 2, pistonMm: 38.1, hoses: 'wheel' });
+  const hose = b.slot('hose', 'Hose', { corner: 'F', circuits, lengthMm: 780, boreMm: 3.2 });
+  b.join(master, hose, 'line', 1, 60);
+  if (caliper) b.join(hose, caliper, 'line', 1, 40);
+  wheelUnit(b, 'R', { unit: 'drum', circuit: null, cylinders: 0, hoses: 'axle' });
+  const foot = b.slot('pedal', 'Foot lever');
+  const drum = b.slots.find((s) => s.kind === 'drum');
+  if (drum) b.join(foot, drum, 'rod');
+  return { id, vehicleId, template: MOTORCYCLE.id, slots: b.slots, connections: b.connections };
+}
+
 /**
  * Builds a layout from a template.
  * @param makeId gives a fresh id at each call (the core makes none itself)
  * @throws Error for an unknown template
  */
 export function buildLayout(templateId: string, id: string, vehicleId: string, makeId: () => string): Layout {
+  if (templateId === MOTORCYCLE.id) return buildMotorcycle(id, vehicleId, makeId);
   const plan = PLANS.find((p) => p.id === templateId);
   if (!plan) throw new Error(`unknown layout template ${templateId}`);
   const b = new Builder(makeId);

@@ -1,15 +1,17 @@
 import { fluidState } from '../bleed/due.ts';
 import { fluidClass } from '../bleed/fluid.ts';
-import { OPTION_NAME } from '../decide/options.ts';
+import { putOffWords } from '../decide/obligations.ts';
+import { causeMissing } from '../gauge/consequences.ts';
 import { type Judged, judgeSet } from '../gauge/judge.ts';
 import { limitText, mm, plusMinus, sourceOf } from '../gauge/words.ts';
 import { placeName, slotById } from '../layout/graph.ts';
-import { CORNER_NAME } from '../layout/kinds.ts';
+import { CORNER_NAME, CORNERS, KIND_FACTS } from '../layout/kinds.ts';
 import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
 import type { JobState } from '../records/job.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../records/release.ts';
 import type { EventBase } from '../records/types.ts';
 import { VERDICT_WORD } from '../verdict/severity.ts';
+import { afterCareOf } from './afterCare.ts';
 import { RESULT_WORD } from './items.ts';
 
 /** Builds the hand-back sheet from the records: what was found, done, fitted, filled, put off and accepted. */
@@ -48,10 +50,13 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
   const complaint = here(file.proofs)
     .filter((p) => p.item === 'complaint')
     .at(-1);
+  const settled = new Set(here(file.findings).map((f) => f.settles));
   const partWords = {
     fitted: 'fitted',
     machined: 'machined',
     resealed: 'resealed',
+    freed: 'freed',
+    opened: 'opened',
     removed: 'taken off',
     scrapped: 'scrapped',
     coated: 'coated',
@@ -68,7 +73,7 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     figures,
     findings: here(file.findings)
       .filter((f) => f.severity !== 'note')
-      .map((f) => line(f, place(f.slotId), f.words)),
+      .map((f) => line(f, place(f.slotId), causeMissing(f.code, settled.has(f.id)) ? `${f.words} Its cause was not found.` : f.words)),
     done: here(file.operationEvents)
       .filter((e) => e.kind === 'done')
       .map((e) => {
@@ -97,14 +102,25 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
         ),
       ),
     ],
-    nextDue: [...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : [])],
-    putOff: decisions.filter((d) => d.option === 'put_off').map((d) => line(d, place(d.slotId), `${OPTION_NAME.put_off}: ${d.reason}`)),
+    nextDue: [
+      ...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : []),
+      ...decisions.flatMap((d) =>
+        d.option === 'put_off' && d.reviewOn ? [{ what: `${place(d.slotId)}, put off`, on: d.reviewOn, why: d.reason || 'put off' }] : [],
+      ),
+    ],
+    putOff: decisions
+      .filter((d) => d.option === 'put_off')
+      .map((d) => line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${d.reason}` : ''}`)),
     watch: state.components.flatMap((c) =>
       c.judged
         .filter((j) => j.verdict === 'watch')
         .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${mm(j.reduced.value, j.reduced.decimals)}`),
     ),
     accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), a.reason)),
+    afterCare: afterCareOf(state, today),
+    outOfScope: state.components
+      .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
+      .map((c) => `${placeName(c.slot)}${c.verdict ? `: ${VERDICT_WORD[c.verdict].toLowerCase()} when last judged` : ''}`),
     proofs: here(file.proofs).map((p) =>
       line(
         p,
@@ -137,8 +153,8 @@ export function handbackFile(state: JobState): HandbackFile | null {
 }
 
 function torquePlace(point: string, fallback: string): string {
-  const wheel = /^wheel:(FL|FR|RL|RR)$/.exec(point)?.[1];
-  return wheel === 'FL' || wheel === 'FR' || wheel === 'RL' || wheel === 'RR' ? `${CORNER_NAME[wheel]} wheel nuts` : fallback;
+  const wheel = CORNERS.find((c) => point === `wheel:${c}`);
+  return wheel ? `${CORNER_NAME[wheel]} wheel nuts` : fallback;
 }
 
 function obligationName(state: JobState, key: string): string {

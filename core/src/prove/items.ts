@@ -37,6 +37,8 @@ export function proofItems(input: {
   readonly complaint: string;
   readonly seen: readonly { readonly code: string; readonly corner: Corner | null }[];
   readonly hydraulic: boolean;
+  readonly lever: boolean;
+  readonly parking: boolean;
   readonly corners: readonly Corner[];
 }): ProofItem[] {
   const item = (id: string, question: string, how: string, answers = CHECK, corner: Corner | null = null): ProofItem => ({
@@ -58,14 +60,37 @@ export function proofItems(input: {
     ...(input.hydraulic
       ? [
           item('pedal_hold', 'Pedal held for 60 s does not sink', 'Once hard and once light, engine stopped, servo vacuum used up.'),
+          item(
+            'pedal_reserve',
+            'Pedal has reserve, and its free play',
+            'Distance from the floor under a hard press; play before the push-rod touches.',
+          ),
+          item(
+            'warning_lamps',
+            'Level and pressure-difference lamps light and go out',
+            'Where the vehicle has them; say so where it has none.',
+          ),
+          item('hose_clear', 'Hoses and lines clear of everything', 'At full lock both ways, at full droop and full bump.'),
           item('leak_look', 'No leak at any union, bleeder or unit', 'Held under pressure, looked at with card.'),
         ]
       : []),
-    item('pedal_return', 'Pedal returns fully, with free play', 'By hand and by foot.'),
+    item(
+      'pedal_return',
+      input.lever ? 'Pedal and lever return fully, switch and all' : 'Pedal returns fully, with free play',
+      'By hand and by foot.',
+    ),
     ...input.corners.map((c) =>
       item('release', `${CORNER_NAME[c]} wheel turns at once after a hard press`, 'Press hard, let go, push the wheel lightly.', CHECK, c),
     ),
-    item('parking', 'Parking brake holds and lets go', 'On the slope it has to hold on; then spin the wheels.'),
+    ...(input.parking
+      ? [
+          item(
+            'parking',
+            'Parking brake holds and lets go',
+            'On the slope it has to hold on; then spin the wheels, drag of the parking brake noted apart.',
+          ),
+        ]
+      : []),
     item('stop_lamp', 'Stop lamps light from each control', 'Pedal, and lever where there is one.'),
     item('road_walk', 'First stops at walking pace, off the road', 'In a closed place, with the parking brake proved.'),
     item('road', 'Road test', 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.'),

@@ -1,8 +1,10 @@
 import { placeName } from '../layout/graph.ts';
 import { fileAsOf } from '../records/asOf.ts';
+import { fileWithLate } from '../records/late.ts';
 import { deriveJob, type JobState } from '../records/job.ts';
 import type { JobFile } from '../records/jobFile.ts';
 import type { Verdict } from '../verdict/decide.ts';
+import { VERDICT_WORD } from '../verdict/severity.ts';
 
 /** A figure that today's book judges otherwise than the book of its day. */
 export interface JudgedOtherwise {
@@ -32,11 +34,38 @@ export function judgeAgain(file: JobFile, today: string): JudgedOtherwise[] {
   if (!file.release) return [];
   const then = deriveJob(file, today);
   const events = fileAsOf(file, file.release.releasedAt);
-  const now = verdictsOf(deriveJob({ ...events, limits: file.limits, gauges: file.gauges, release: null }, today));
+  return differing(then, deriveJob({ ...events, limits: file.limits, gauges: file.gauges, release: null }, today));
+}
+
+/** Figures judged otherwise in one state than in the other. */
+function differing(then: JobState, now: JobState): JudgedOtherwise[] {
+  const is = verdictsOf(now);
   return [...verdictsOf(then)].flatMap(([key, was]) => {
-    const is = now.get(key);
-    return is && is.verdict !== was.verdict
-      ? [{ place: was.place, characteristic: was.characteristic, then: was.verdict, now: is.verdict }]
+    const by = is.get(key);
+    return by && by.verdict !== was.verdict
+      ? [{ place: was.place, characteristic: was.characteristic, then: was.verdict, now: by.verdict }]
       : [];
   });
+}
+
+/** What would have stood otherwise at the hand-back, had nothing come late. */
+export interface LateWeight {
+  readonly figures: readonly JudgedOtherwise[];
+  /** What would have been in the way. */
+  readonly blocks: readonly string[];
+}
+
+/** Weighs what came in late against the record; the record stays as it was. */
+export function weighLate(file: JobFile, today: string): LateWeight {
+  if (!file.release) return { figures: [], blocks: [] };
+  const then = deriveJob(file, today);
+  const now = deriveJob(fileWithLate(file), today);
+  const known = new Set(then.blocks.map((b) => b.key));
+  const worse = now.components.flatMap((c) => {
+    const was = then.components.find((x) => x.slot.id === c.slot.id)?.verdict ?? null;
+    return c.verdict !== null && was !== null && c.verdict !== was
+      ? [`${placeName(c.slot)}: ${VERDICT_WORD[was]} then, ${VERDICT_WORD[c.verdict]} with it`]
+      : [];
+  });
+  return { figures: differing(then, now), blocks: [...worse, ...now.blocks.filter((b) => !known.has(b.key)).map((b) => b.what)] };
 }

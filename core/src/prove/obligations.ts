@@ -39,7 +39,7 @@ function verdictObligations(book: Book, c: Component): Obligation[] {
   const figures = c.judged
     .filter((j) => c.inScope && (j.enough || j.verdict === 'past') && blocksRelease(j.verdict))
     .map((j) => figureObligation(book, c, j));
-  const findings = c.findings
+  const findings = (c.inScope ? c.findings : [])
     .filter((f) => f.severity === 'doubt' || f.severity === 'reject')
     .map((f) =>
       obligation('prove', `finding:${f.id}`, `${placeName(c.slot)}: ${f.words}`, false, {
@@ -48,6 +48,23 @@ function verdictObligations(book: Book, c: Component): Obligation[] {
       }),
     );
   return [...figures, ...findings];
+}
+
+/** A hazard that the job did not take in: it is taken in, or a lead leaves it out by name on the hand-back sheet. */
+function hazardOutOfScope(c: Component): Obligation[] {
+  if (c.inScope) return [];
+  const finding = c.findings.find((f) => f.severity === 'reject' || f.code === 'fluid_here');
+  const figure = c.judged.find((j) => j.verdict === 'past' && (j.limit?.gravity ?? j.characteristic.gravity) === 'safety');
+  if (!finding && !figure) return [];
+  const why = finding ? finding.words : figure ? sentence(figure) : '';
+  return [
+    obligation('prove', `hazard:${c.slot.id}`, `${placeName(c.slot)} is out of scope, and a hazard`, false, {
+      slotId: c.slot.id,
+      why: `${why} Take it in, or a lead leaves it out by name.`,
+      acceptBy: 'lead',
+      rests: finding?.id ?? figure?.setId ?? '',
+    }),
+  ];
 }
 
 /** A control that must not be pressed: a lead's reason passes it, where no piston can come out. */
@@ -83,10 +100,12 @@ export function proveObligations({ book, components, proofItems, standing }: Sit
       why: wrong ?? (answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null),
       acceptBy: answer && !closed && wrong === null && again ? 'lead' : null,
       rests: answer?.id ?? '',
+      closedBy: answer?.id ?? null,
     });
   });
   return [
     ...components.flatMap((c) => verdictObligations(book, c)),
+    ...components.flatMap((c) => hazardOutOfScope(c)),
     ...standing.locks.map(lockObligation),
     ...takeOuts(standing),
     ...items,

@@ -1,5 +1,9 @@
 import { OPTION_NAME } from '../decide/options.ts';
-import { placeName } from '../layout/graph.ts';
+import { placeName, type Slot, slotById } from '../layout/graph.ts';
+import { cornersTakenIn } from '../records/scope.ts';
+import type { JointStands } from '../standing/joints.ts';
+import { CLAMP_HOURS } from '../standing/unitState.ts';
+import { careFault, careOf } from './care.ts';
 import type { Book } from '../records/book.ts';
 import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
@@ -31,7 +35,49 @@ function waitsAway(book: Book, c: Component): Partial<Obligation> {
   return where?.at === 'away' ? { state: 'waiting', why: `Sent out${where.note ? `: ${where.note}` : ''}.` } : {};
 }
 
-export function rebuildObligations({ book, components, standing }: Situation): Obligation[] {
+function forNowUntil(book: Book, slotId: string): string {
+  const fit = book.stand(book.file.partEvents).findLast((e) => e.slotId === slotId && e.kind === 'fitted');
+  return fit?.until ? `Until ${fit.until}. ` : '';
+}
+
+/** What a joint that was opened owes: made, torqued, and looked at under held pressure. */
+function jointObligations(j: JointStands): Obligation[] {
+  const where = j.joint.name;
+  const upper = where.charAt(0).toUpperCase() + where.slice(1);
+  const slotId = j.joint.slot.id;
+  const closedBy = j.last?.id ?? null;
+  return [
+    obligation('rebuild', `joint:${j.joint.key}:made`, `Make the joint: ${where}`, j.state === 'made' || j.state === 'torqued', {
+      slotId,
+      closedBy,
+    }),
+    obligation('rebuild', `joint:${j.joint.key}:torqued`, `Torque the joint: ${where}`, j.state === 'torqued', { slotId, closedBy }),
+    obligation('prove', `joint:${j.joint.key}:held`, `${upper}: dry under held pressure`, j.held !== null && !j.weeps, {
+      slotId,
+      why: j.weeps ? 'It weeps.' : j.looked ? 'Looked at without pressure only.' : null,
+      closedBy: j.held?.id ?? null,
+    }),
+  ];
+}
+
+/** Hoses that carry or carried a clamp longer than they stand, and were not renewed since. */
+export function clampedTooLong(book: Book, today: string): { readonly slot: Slot; readonly hours: number }[] {
+  const outs = book.stand(book.file.takenOuts);
+  const longest = new Map<string, { readonly slot: Slot; readonly hours: number }>();
+  for (const p of book.stand(book.file.putIns)) {
+    const slot = slotById(book.file.layout, p.slotId);
+    if (p.what !== 'clamp' || slot?.kind !== 'hose' || p.jobId !== book.file.job.id) continue;
+    const out = outs.find((t) => t.putInId === p.id)?.happenedAt ?? today;
+    const hours = Math.floor((Date.parse(out) - Date.parse(p.happenedAt)) / 3600000);
+    const renewed = book
+      .stand(book.file.partEvents)
+      .some((e) => e.slotId === slot.id && e.kind === 'fitted' && !e.temporary && e.happenedAt > p.happenedAt);
+    if (!renewed && hours > CLAMP_HOURS) longest.set(slot.id, { slot, hours: Math.max(hours, longest.get(slot.id)?.hours ?? 0) });
+  }
+  return [...longest.values()];
+}
+
+export function rebuildObligations({ book, components, standing, today }: Situation): Obligation[] {
   const { file } = book;
   const work = components
     .filter(isWorked)
@@ -57,7 +103,7 @@ export function rebuildObligations({ book, components, standing }: Situation): O
     .map((p) =>
       obligation('rebuild', `for_now:${p.slot.id}`, `${placeName(p.slot)} is fitted for now only`, false, {
         slotId: p.slot.id,
-        why: 'What belongs there has to be fitted; proofs taken meanwhile are provisional.',
+        why: `${forNowUntil(book, p.slot.id)}What belongs there has to be fitted; proofs taken meanwhile are provisional.`,
       }),
     );
   const events = book.stand(file.operationEvents);
@@ -70,6 +116,25 @@ export function rebuildObligations({ book, components, standing }: Situation): O
       { slotId: o.slotId },
     ),
   );
+  const care = components.flatMap((c) => {
+    const fault = careFault(book, c);
+    return fault === null
+      ? []
+      : [
+          obligation('rebuild', `care:${c.slot.id}`, `${placeName(c.slot)} was found seized`, false, {
+            slotId: c.slot.id,
+            why: fault,
+            acceptBy: 'lead',
+            rests: careOf(book, c),
+          }),
+        ];
+  });
+  const clamped = clampedTooLong(book, today).map(({ slot, hours }) =>
+    obligation('rebuild', `clamped:${slot.id}`, `${placeName(slot)} was clamped for ${hours} h: renew it`, false, {
+      slotId: slot.id,
+      why: `Longer than ${CLAMP_HOURS} h (generic).`,
+    }),
+  );
   const torqueWrong = (point: string): string | null => {
     const now = standing.torque(point);
     return now ? (whyNotGood(now) ?? torqueFault(now.record)) : null;
@@ -79,12 +144,15 @@ export function rebuildObligations({ book, components, standing }: Situation): O
     components.some(isWorked) ||
     components.some((c) => c.fittedHere) ||
     (wheelsOff && components.some((c) => c.judged.some((j) => book.sets.some((s) => s.id === j.setId && s.jobId === file.job.id))));
-  const points = owed ? torquePoints(components, file.job.scopeCorners, wheelsOff) : [];
+  const points = owed ? torquePoints(components, cornersTakenIn(file.job, file.layout), wheelsOff) : [];
   return [
     ...work,
     ...open,
     ...forNow,
     ...operations,
+    ...standing.joints.flatMap(jointObligations),
+    ...care,
+    ...clamped,
     ...points.map((p) =>
       obligation(
         'rebuild',

@@ -3,12 +3,13 @@ import type { JobFile } from './jobFile.ts';
 import type { EventBase } from './types.ts';
 
 /**
- * A job file as it stood at an instant: later events, limits and checks are not in it.
+ * A job file as it stood at an instant: later events, limits and checks are not in it, nor what happened before and came in after.
  * What was handed back is derived from this, so that nothing found later can change what was handed back.
  * @param instant ISO 8601 UTC
  */
 export function fileAsOf(file: JobFile, instant: string): JobFile {
-  const until = <T extends EventBase>(events: readonly T[]): T[] => events.filter((e) => e.happenedAt <= instant);
+  const until = <T extends EventBase>(events: readonly T[]): T[] =>
+    events.filter((e) => e.happenedAt <= instant && e.recordedAt <= instant);
   return {
     ...file,
     partEvents: until(file.partEvents),
@@ -30,6 +31,9 @@ export function fileAsOf(file: JobFile, instant: string): JobFile {
     acceptances: until(file.acceptances),
     cautionAcks: until(file.cautionAcks),
     counters: until(file.counters),
+    jointEvents: until(file.jointEvents),
+    partCorrections: until(file.partCorrections),
+    voids: until(file.voids),
     limits: limitsAsOf(file.limits, instant),
     gauges: file.gauges.filter((g) => g.enteredAt <= instant),
     pastJobs: file.pastJobs.filter((j) => j.openedAt <= instant),

@@ -1,5 +1,7 @@
 import { type Reduced, reduceSet, type Taken, takenIn } from '../gauge/reduce.ts';
 import { moved } from './moved.ts';
+import { voidedJobs } from './voided.ts';
+import { withOneName } from '../correct/sameArticle.ts';
 import { standing, takenBackIds } from './standing.ts';
 import type { JobFile } from './jobFile.ts';
 import type { EventBase, Reading, ReadingSet } from './types.ts';
@@ -16,9 +18,36 @@ export interface Book {
   readonly stand: <T extends EventBase>(events: readonly T[]) => readonly T[];
 }
 
+/** Ids of what was told in voided jobs. That a part was found stays: the vehicle did not lose it. */
+function voidedEvents(file: JobFile, voided: ReadonlySet<string>): string[] {
+  if (voided.size === 0) return [];
+  const families: readonly (readonly EventBase[])[] = [
+    file.sets,
+    file.readings,
+    file.findings,
+    file.observations,
+    file.decisions,
+    file.operations,
+    file.operationEvents,
+    file.torques,
+    file.bleedPulls,
+    file.fluidServices,
+    file.proofs,
+    file.acceptances,
+    file.putIns,
+    file.takenOuts,
+    file.jointEvents,
+    file.counters,
+    file.partEvents.filter((e) => e.kind !== 'found'),
+  ];
+  return families.flat().flatMap((e) => (voided.has(e.jobId) ? [e.id] : []));
+}
+
 /** Opens a job file. Pure: the same file gives the same book. */
-export function openBook(file: JobFile): Book {
-  const gone = takenBackIds(file.takeBacks);
+export function openBook(given: JobFile): Book {
+  const takenBack = takenBackIds(given.takeBacks);
+  const file = withOneName(given, takenBack);
+  const gone = new Set([...takenBack, ...voidedEvents(file, voidedJobs(file.voids, takenBack))]);
   const bySet = new Map<string, Reading[]>();
   for (const r of file.readings) {
     if (gone.has(r.id)) continue;

@@ -1,6 +1,6 @@
 import { type Judged, isProvisional, judgeSet } from '../gauge/judge.ts';
 import { MEASUREMENTS, type MeasurementId, type Measurement } from '../gauge/characteristics.ts';
-import { programmeOf } from '../gauge/programme.ts';
+import { looksAt, type Need, programmeFor, type ProgrammeLine, recordedOnly } from '../gauge/programme.ts';
 import { runoutOf } from '../gauge/reduce.ts';
 import type { Runout } from '../gauge/rotorRunout.ts';
 import type { Slot } from '../layout/graph.ts';
@@ -8,6 +8,7 @@ import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { worst } from '../verdict/severity.ts';
 import type { Book } from './book.ts';
+import { KIND_OF_JOB, takesIn } from './scope.ts';
 import { inOrder, partIn } from './standing.ts';
 import type { Decision, Finding, FindingSeverity, Part, PartEvent, Phase, ReadingSet } from './types.ts';
 
@@ -19,6 +20,8 @@ export interface Required {
   /** A set was begun, and this many positions taken. */
   readonly taken: number;
   readonly provisional: boolean;
+  /** Required owes it; wanted and recorded only do not. */
+  readonly need: Need;
 }
 
 /** A place of the layout as it stands: derived from the events, never stored. */
@@ -64,6 +67,14 @@ export function sitsSince(slotId: string, partId: string | null, partEvents: rea
   );
 }
 
+/** Whether the hub that a part is fitted to was taken off, fitted or replaced since an instant. */
+function hubMovedSince(book: Book, slotId: string, instant: string): boolean {
+  const { layout, partEvents } = book.file;
+  const corner = layout.slots.find((s) => s.id === slotId)?.corner ?? null;
+  const hub = corner === null ? undefined : layout.slots.find((s) => s.kind === 'hub' && s.corner === corner && s.id !== slotId);
+  return hub !== undefined && book.stand(partEvents).some((e) => e.slotId === hub.id && e.kind !== 'found' && e.happenedAt > instant);
+}
+
 /**
  * Sets of what sits in a slot. A part's figures go where the part goes; those of a fit (a rotor on this
  * hub) end with the fit, also when the same part comes back.
@@ -74,7 +85,8 @@ export function setsOf(book: Book, slotId: string, partId: string | null): Readi
   const stands = (s: ReadingSet): boolean => {
     if (s.partId === null) return s.slotId === slotId;
     if (s.partId !== partId) return false;
-    return MEASUREMENTS[s.measurement].subject === 'part' || (s.slotId === slotId && since !== null && s.happenedAt >= since);
+    if (MEASUREMENTS[s.measurement].subject === 'part') return true;
+    return s.slotId === slotId && since !== null && s.happenedAt >= since && !hubMovedSince(book, slotId, s.happenedAt);
   };
   return book.sets.filter((s) => stands(s) && book.taken(s).length > 0);
 }
@@ -97,10 +109,7 @@ function requiredOf(
   today: string,
 ): Required[] {
   if (!inScope) return [];
-  const programme = programmeOf(slot.kind);
-  const asFound = decision?.option === 'replace' ? [] : programme.asFound;
-  const asFitted = decision ? (programme.asFitted[decision.option] ?? []) : [];
-  const line = (id: MeasurementId, phase: 'as_found' | 'as_fitted'): Required => {
+  const line = ({ measurement: id, need, least }: ProgrammeLine, phase: 'as_found' | 'as_fitted'): Required => {
     // As found is said of what sat here when the job began, wherever that part is by now.
     const from = phase === 'as_found' ? book.sets.filter((s) => s.slotId === slot.id && book.taken(s).length > 0) : sets;
     const mine = from.filter((s) => s.measurement === id && s.phase === phase && s.jobId === book.file.job.id);
@@ -113,10 +122,14 @@ function requiredOf(
       phase,
       provisional,
       taken: newest ? book.taken(newest).length : 0,
-      done: (main?.enough ?? false) && !provisional,
+      need,
+      done: (main?.enough ?? false) && !provisional && (newest ? book.taken(newest).length : 0) >= least,
     };
   };
-  return [...asFound.map((id) => line(id, 'as_found')), ...asFitted.map((id) => line(id, 'as_fitted'))];
+  // Replacing closes the gauging of the part as found; what was done asks for its own as fitted.
+  const asFound = decision?.option === 'replace' ? [] : programmeFor(slot.kind, 'found');
+  const asFitted = decision ? programmeFor(slot.kind, decision.option) : [];
+  return [...asFound.map((l) => line(l, 'as_found')), ...asFitted.map((l) => line(l, 'as_fitted'))];
 }
 
 /** Derives the state of one place. `today` is an ISO instant. */
@@ -126,7 +139,7 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
   const partId = partIn(slot.id, events);
   const part = file.parts.find((p) => p.id === partId) ?? null;
   const article = KIND_FACTS[slot.kind].article;
-  const inScope = slot.corner === null || file.job.scopeCorners.includes(slot.corner);
+  const inScope = takesIn(file.job, file.layout, slot);
   const decision =
     book
       .stand(file.decisions)
@@ -138,14 +151,14 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
   const judged = [...newest.values()].flatMap((s) => judgeSet(book, s, today));
   const sweep = newest.get('rotor_runout');
   const findings = openFindings(book.stand(file.findings), slot.id, partId);
-  const gaugingOwed = file.job.kind !== 'fluid' && article;
+  const gaugingOwed = KIND_OF_JOB[file.job.kind].gauges && article;
   const required = gaugingOwed ? requiredOf(book, slot, sets, decision, inScope, today) : [];
-  const lookRequired = gaugingOwed && inScope && programmeOf(slot.kind).look && decision?.option !== 'replace';
+  const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && decision?.option !== 'replace';
   const lookDone = book.stand(file.findings).some((f) => f.slotId === slot.id && f.cleaning === 'after' && f.jobId === file.job.id);
   const verdicts: Verdict[] = [
-    ...judged.map((j) => j.verdict),
+    ...judged.filter((j) => !recordedOnly(slot.kind, j)).map((j) => j.verdict),
     ...findings.map((f) => FINDING_VERDICT[f.severity]),
-    ...(required.some((r) => !r.done) || (lookRequired && !lookDone) ? (['not_gauged'] as const) : []),
+    ...(required.some((r) => r.need === 'required' && !r.done) || (lookRequired && !lookDone) ? (['not_gauged'] as const) : []),
   ];
   const empty = article && partId === null;
   return {

@@ -1,6 +1,7 @@
 import { isHydraulic } from '../layout/graph.ts';
 import { proofItems } from '../prove/items.ts';
 import { type ControlLock, lockedItem } from '../standing/pedalLock.ts';
+import { yardOffer } from '../standing/mayMove.ts';
 import { openStanding } from '../standing/stands.ts';
 import { observationKey } from '../trace/observations.ts';
 import type { Verdict } from '../verdict/decide.ts';
@@ -15,10 +16,14 @@ import { gaugeObligations } from '../gauge/obligations.ts';
 import { proveObligations } from '../prove/obligations.ts';
 import { rebuildObligations } from '../rebuild/obligations.ts';
 import { traceObligations } from '../trace/obligations.ts';
+import { cornersTakenIn, KIND_OF_JOB } from './scope.ts';
+import { takenBackIds } from './standing.ts';
+import { voidedJobs } from './voided.ts';
+import { consequencesOf } from '../gauge/consequences.ts';
 import type { Situation } from './situation.ts';
 import { acceptanceKey, type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
 import type { JobFile } from './jobFile.ts';
-import type { Observation } from './types.ts';
+import type { JobKind, Observation } from './types.ts';
 
 /** Which rules a verdict was made with; part of every basis. */
 export const RULE_VERSION = '1';
@@ -51,7 +56,11 @@ export interface JobState {
   readonly counts: Readonly<Record<Verdict, number>>;
   /** What keeps the vehicle from being released. */
   readonly blocks: readonly Obligation[];
+  /** What a lead may grant by name that blocks nothing. */
+  readonly offers: readonly Obligation[];
   readonly released: boolean;
+  /** Booked twice: nothing told in it counts. */
+  readonly voided: boolean;
 }
 
 /** Newest answer to every observation, by its key. */
@@ -70,7 +79,7 @@ function accept(list: readonly Obligation[], book: Book): Obligation[] {
   );
 }
 
-function stageStates(obligations: readonly Obligation[], hydraulic: boolean): StageState[] {
+function stageStates(obligations: readonly Obligation[], hydraulic: boolean, kind: JobKind): StageState[] {
   const states: StageState[] = [];
   for (const stage of STAGES) {
     const mine = obligations.filter((o) => o.stage === stage);
@@ -80,7 +89,8 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean): St
     const closed = count('closed') + count('put_off');
     const before = states.findLast((s) => s.open + s.waiting > 0 || s.note.startsWith('after'));
     const later = stage === 'rebuild' || stage === 'bleed' || stage === 'prove';
-    const hatched = stage === 'bleed' && !hydraulic ? 'no fluid' : null;
+    const without = stage === 'bleed' && !hydraulic ? 'no fluid' : (KIND_OF_JOB[kind].without[stage] ?? null);
+    const hatched = mine.length === 0 ? without : null;
     const depends = later && before !== undefined && closed === 0;
     const note =
       hatched ??
@@ -106,6 +116,7 @@ export function deriveJob(given: JobFile, today: string): JobState {
   const at = given.release?.releasedAt ?? today;
   const file = given.release ? fileAsOf(given, at) : given;
   const book = openBook(file);
+  const voided = voidedJobs(file.voids, takenBackIds(file.takeBacks)).has(file.job.id);
   const components = file.layout.slots.map((slot) => deriveComponent(book, slot, at));
   const hydraulic = isHydraulic(file.layout);
   const answers = observationAnswers(book);
@@ -115,29 +126,39 @@ export function deriveJob(given: JobFile, today: string): JobState {
     components,
     answers,
     hydraulic,
+    today: at,
+    owed: consequencesOf(book, answers, at),
     standing: openStanding(book),
-    proofItems: proofItems({ complaint: file.job.complaint, seen, hydraulic, corners: file.job.scopeCorners }),
+    proofItems: proofItems({
+      complaint: file.job.complaint,
+      seen,
+      hydraulic,
+      lever: file.layout.slots.some((s) => s.kind === 'hand_lever'),
+      parking: file.layout.slots.some((s) => s.kind === 'parking_lever'),
+      corners: cornersTakenIn(file.job, file.layout),
+    }),
   };
-  const obligations = accept(
-    [
-      ...bookinObligations(situation),
-      ...traceObligations(situation),
-      ...gaugeObligations(situation),
-      ...decideObligations(situation),
-      ...rebuildObligations(situation),
-      ...bleedObligations(situation),
-      ...proveObligations(situation),
-    ],
-    book,
-  );
-  const stages = stageStates(obligations, hydraulic);
+  const list = voided
+    ? []
+    : [
+        ...bookinObligations(situation),
+        ...traceObligations(situation),
+        ...gaugeObligations(situation),
+        ...decideObligations(situation),
+        ...rebuildObligations(situation),
+        ...bleedObligations(situation),
+        ...proveObligations(situation),
+      ];
+  const obligations = accept(list, book);
+  const stages = stageStates(obligations, hydraulic, file.job.kind);
   const current = stages.find((s) => s.open > 0) ?? stages.find((s) => s.waiting > 0) ?? null;
   const verdicts = components.filter((c) => c.inScope).map((c) => c.verdict);
   const counts: Record<Verdict, number> = { holds: 0, watch: 0, no_limit: 0, not_gauged: 0, cant_tell: 0, past: 0 };
   for (const v of verdicts) if (v) counts[v] += 1;
   return {
-    file,
+    file: book.file,
     book,
+    voided,
     components,
     situation,
     obligations,
@@ -146,6 +167,7 @@ export function deriveJob(given: JobFile, today: string): JobState {
     share: current && current.all > 0 ? current.closed / current.all : 1,
     verdict: worst(verdicts.filter((v): v is Verdict => v !== null)),
     counts,
+    offers: voided ? [] : accept([yardOffer(obligations)], book),
     blocks: obligations.filter((o) => o.state === 'open' || o.state === 'waiting'),
     released: file.release !== null,
   };
@@ -162,11 +184,15 @@ export function countsThatMatter(counts: JobState['counts']): { verdict: Verdict
   return SEVERITY.filter((v) => counts[v] > 0).map((verdict) => ({ verdict, count: counts[verdict] }));
 }
 
+/** What can be done on a job now, in the order of the stages: open, and not in a stage that waits for an earlier one. */
+export function doableNow(state: JobState): Obligation[] {
+  return STAGES.flatMap((stage) => {
+    const waits = state.stages.find((s) => s.stage === stage)?.note.startsWith('after') === true;
+    return waits ? [] : state.obligations.filter((o) => o.stage === stage && o.state === 'open');
+  });
+}
+
 /** The next thing that can be done on a job now. */
 export function nextAct(state: JobState): Obligation | null {
-  for (const stage of STAGES) {
-    const open = state.obligations.find((o) => o.stage === stage && o.state === 'open');
-    if (open) return open;
-  }
-  return null;
+  return doableNow(state)[0] ?? state.obligations.find((o) => o.state === 'open') ?? null;
 }

@@ -25,6 +25,12 @@ import type {
   Acceptance,
   CautionAck,
   CounterReading,
+  JointEvent,
+  PartCorrection,
+  JobVoid,
+  AfterCareAnswer,
+  Amendment,
+  Redaction,
   GaugeVersion,
   Person,
 } from './types.ts';
@@ -64,6 +70,12 @@ export interface JobFile {
   readonly acceptances: readonly Acceptance[];
   readonly cautionAcks: readonly CautionAck[];
   readonly counters: readonly CounterReading[];
+  readonly jointEvents: readonly JointEvent[];
+  readonly partCorrections: readonly PartCorrection[];
+  readonly voids: readonly JobVoid[];
+  readonly afterCares: readonly AfterCareAnswer[];
+  readonly amendments: readonly Amendment[];
+  readonly redactions: readonly Redaction[];
   readonly limits: readonly LimitVersion[];
   readonly gauges: readonly GaugeVersion[];
   readonly people: readonly Person[];

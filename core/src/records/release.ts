@@ -51,4 +51,14 @@ export interface HandbackSheet {
   readonly watch: readonly string[];
   readonly accepted: readonly SheetLine[];
   readonly proofs: readonly SheetLine[];
+  /** What has to be done after hand-back, by when. */
+  readonly afterCare: readonly {
+    readonly item: string;
+    readonly what: string;
+    readonly on: string;
+    readonly km: number | null;
+    readonly why: string;
+  }[];
+  /** Left out of scope, with their last verdict. */
+  readonly outOfScope: readonly string[];
 }

@@ -1,3 +1,4 @@
+import type { Owed } from '../gauge/consequences.ts';
 import type { ProofItem } from '../prove/items.ts';
 import type { Standing } from '../standing/stands.ts';
 import type { Book } from './book.ts';
@@ -12,6 +13,10 @@ export interface Situation {
   readonly answers: ReadonlyMap<string, Observation>;
   readonly proofItems: readonly ProofItem[];
   readonly hydraulic: boolean;
+  /** What is owed because of what was found. */
+  readonly owed: readonly Owed[];
+  /** ISO instant. */
+  readonly today: string;
   /** What was proved, and what ended it since. */
   readonly standing: Standing;
 }

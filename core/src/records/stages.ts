@@ -25,6 +25,8 @@ export interface Obligation {
   readonly acceptBy: 'technician' | 'lead' | null;
   /** What it rests on now: an acceptance holds only for this, and falls when a figure, a verdict or an answer changes. */
   readonly rests: string;
+  /** Id of the record that closed it, where one record did. */
+  readonly closedBy: string | null;
 }
 
 /** What an acceptance refers to: the obligation, who may accept it, and what it rests on. */
@@ -33,5 +35,16 @@ export function acceptanceKey(o: Obligation): string {
 }
 
 export function obligation(stage: Stage, key: string, what: string, closed: boolean, more: Partial<Obligation> = {}): Obligation {
-  return { key, stage, slotId: null, what, state: closed ? 'closed' : 'open', why: null, acceptBy: null, rests: '', ...more };
+  return {
+    key,
+    stage,
+    slotId: null,
+    what,
+    state: closed ? 'closed' : 'open',
+    why: null,
+    acceptBy: null,
+    rests: '',
+    closedBy: null,
+    ...more,
+  };
 }

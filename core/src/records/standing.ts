@@ -1,4 +1,4 @@
-import type { EventBase, PartEvent, TakeBack } from './types.ts';
+import type { EventBase, PartEvent } from './types.ts';
 
 /** Order of events: by when they happened, then by id (UUIDv7, so by when they were made). */
 export function inOrder<T extends Pick<EventBase, 'happenedAt' | 'id'>>(events: readonly T[]): T[] {
@@ -8,7 +8,7 @@ export function inOrder<T extends Pick<EventBase, 'happenedAt' | 'id'>>(events: 
 }
 
 /** Ids of the events that have been taken back. A take-back that was itself taken back undoes nothing. */
-export function takenBackIds(takeBacks: readonly TakeBack[]): ReadonlySet<string> {
+export function takenBackIds(takeBacks: readonly EventBase[]): ReadonlySet<string> {
   const gone = new Set<string>();
   for (const t of inOrder(takeBacks).reverse()) {
     if (!gone.has(t.id) && t.corrects !== null) gone.add(t.corrects);

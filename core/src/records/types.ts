@@ -39,7 +39,7 @@ export interface Vehicle {
   readonly version: number;
 }
 
-export type JobKind = 'overhaul' | 'inspection' | 'fluid';
+export type JobKind = 'overhaul' | 'axle' | 'unit' | 'fluid' | 'inspection' | 'conversion';
 
 export interface Job {
   readonly id: string;
@@ -50,6 +50,9 @@ export interface Job {
   readonly fluidKnown: string;
   readonly promised: string | null;
   readonly scopeCorners: readonly Corner[];
+  /** Places taken in or left out by hand, beyond what the kind of job takes in. */
+  readonly scopeIn: readonly string[];
+  readonly scopeOut: readonly string[];
   readonly openedAt: string;
   readonly openedBy: string;
   readonly version: number;
@@ -64,7 +67,8 @@ export interface Part {
   readonly note: string;
 }
 
-export type PartEventKind = 'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated' | 'scrapped';
+export type PartEventKind =
+  'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'freed' | 'opened' | 'resealed' | 'coated' | 'scrapped';
 
 export interface PartEvent extends EventBase {
   readonly partId: string;
@@ -73,6 +77,8 @@ export interface PartEvent extends EventBase {
   readonly note: string;
   /** Fitted for now only: shows everywhere until what belongs there is fitted. */
   readonly temporary: boolean;
+  /** Day until which something fitted for now may stay; null where none was set. */
+  readonly until: string | null;
 }
 
 export type PutInKind = 'block' | 'cap' | 'plug' | 'clamp' | 'mask' | 'tie' | 'chock' | 'other';
@@ -121,15 +127,68 @@ export interface SetMove extends EventBase {
   readonly partId: string | null;
 }
 
-/** Takes another event back: `corrects` names it. */
-export type TakeBack = EventBase;
+/** Takes another event back: `corrects` names it. Of somebody else's entry with a reason; both are shown. */
+export interface TakeBack extends EventBase {
+  readonly reason: string;
+}
 
+export type JointEventKind = 'opened' | 'made' | 'torqued' | 'looked' | 'held' | 'weeps';
+export type JointSeal = 'flare' | 'washers' | 'taper_sealant' | 'o_ring' | 'other';
+
+/** What happened to a joint: the end of a line at a place. */
+export interface JointEvent extends EventBase {
+  readonly connectionId: string;
+  readonly slotId: string;
+  readonly kind: JointEventKind;
+  /** How it was sealed when it was made. */
+  readonly seal: JointSeal | null;
+  readonly note: string;
+}
+
+/** Says that two articles on record are one (join), or that one is two from an instant on (split). */
+export interface PartCorrection extends EventBase {
+  readonly kind: 'join' | 'split';
+  readonly partId: string;
+  /** The article that stays (join), or the new one (split). */
+  readonly otherId: string;
+  /** Split: what happened from this instant on happened to the other one. */
+  readonly since: string | null;
+  readonly reason: string;
+}
+
+/** A job that was booked twice: nothing told in it counts. */
+export interface JobVoid extends EventBase {
+  readonly reason: string;
+}
+
+/** An answer to an item of after-care, after hand-back. */
+export interface AfterCareAnswer extends EventBase {
+  readonly item: string;
+  readonly result: 'done' | 'taken_over' | 'failed';
+  readonly note: string;
+}
+
+/** Added to a release record after the fact; `corrects` names what it is about, where that is an event. */
+export interface Amendment extends EventBase {
+  readonly words: string;
+  readonly reason: string;
+}
+
+/** Says that a text was blacked out: `corrects` names the event it stood in. */
+export interface Redaction extends EventBase {
+  readonly field: string;
+  readonly reason: string;
+}
+
+export type FindingCode = 'no_lining' | 'fluid_here' | 'blue' | 'seized' | 'broken' | 'rub_mark' | 'pitted' | 'worn_lip';
 export type FindingSeverity = 'note' | 'watch' | 'doubt' | 'reject';
 
 export interface Finding extends EventBase {
   readonly slotId: string;
   readonly partId: string | null;
   readonly words: string;
+  /** What it is called, where it is one that others follow from. */
+  readonly code: FindingCode | null;
   readonly severity: FindingSeverity;
   readonly cleaning: 'before' | 'after';
   readonly rulesOut: readonly OptionId[];
@@ -151,6 +210,9 @@ export interface Decision extends EventBase {
   readonly option: OptionId;
   readonly reason: string;
   readonly reviewOn: string | null;
+  /** Put off until this distance run, km, or until this access is open. */
+  readonly untilKm: number | null;
+  readonly access: string | null;
 }
 
 export interface Operation extends EventBase {

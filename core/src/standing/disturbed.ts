@@ -5,7 +5,7 @@ import { inOrder } from '../records/standing.ts';
 import type { PartEvent, PartEventKind } from '../records/types.ts';
 
 /** What an event does to the vehicle, as far as proofs depend on it. */
-export type Disturbance = 'hydraulic' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';
+export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';
 
 /** An event that disturbed something at a place. */
 export interface Disturbed {
@@ -33,12 +33,15 @@ const MOVES: Readonly<Partial<Record<PartEventKind, string>>> = {
   fitted: 'fitted',
   machined: 'machined',
   resealed: 'resealed',
+  opened: 'opened',
+  freed: 'freed',
 };
 
 /** What an event on a part of this kind disturbs; nothing for events that leave the vehicle as it was. */
 export function disturbs(kind: ComponentKind, event: PartEventKind): readonly Disturbance[] {
   if (MOVES[event] === undefined) return [];
   const own = TOUCHES[kind] ?? [];
+  if (event === 'freed') return [];
   if (event === 'machined') return own.filter((d) => d === 'lining');
   return [...own, ...(KIND_FACTS[kind].hydraulic ? (['hydraulic'] as const) : []), 'fastener'];
 }
@@ -49,8 +52,7 @@ function placeOf(layout: Layout, event: PartEvent, before: readonly PartEvent[])
   return id === null ? undefined : slotById(layout, id);
 }
 
-/** Everything that disturbed the vehicle, in order. */
-export function disturbances(book: Book): Disturbed[] {
+function byParts(book: Book): Disturbed[] {
   const { layout, parts, partEvents } = book.file;
   const events = inOrder(book.stand(partEvents));
   return events.flatMap((event, i): Disturbed[] => {
@@ -60,6 +62,29 @@ export function disturbances(book: Book): Disturbed[] {
     if (!slot || does.length === 0) return [];
     return [{ eventId: event.id, at: event.happenedAt, slot, does, what: `${placeName(slot).toLowerCase()} ${MOVES[event.kind] ?? ''}` }];
   });
+}
+
+/** A joint opened lets air in; a bleeder opened may weep, and its pedal is another one. */
+function byFluid(book: Book): Disturbed[] {
+  const { layout, jointEvents, bleedPulls } = book.file;
+  const joints = book.stand(jointEvents).flatMap((e): Disturbed[] => {
+    const slot = e.kind === 'opened' ? slotById(layout, e.slotId) : undefined;
+    return slot
+      ? [{ eventId: e.id, at: e.happenedAt, slot, does: ['hydraulic'], what: `a joint at the ${placeName(slot).toLowerCase()} opened` }]
+      : [];
+  });
+  const bleeders = book.stand(bleedPulls).flatMap((e): Disturbed[] => {
+    const slot = slotById(layout, e.slotId);
+    return slot ? [{ eventId: e.id, at: e.happenedAt, slot, does: ['bleeder'], what: `${placeName(slot).toLowerCase()} opened` }] : [];
+  });
+  return [...joints, ...bleeders];
+}
+
+/** Everything that disturbed the vehicle, in order. */
+export function disturbances(book: Book): Disturbed[] {
+  return [...byParts(book), ...byFluid(book)].sort((a, b) =>
+    a.at < b.at ? -1 : a.at > b.at ? 1 : a.eventId < b.eventId ? -1 : a.eventId > b.eventId ? 1 : 0,
+  );
 }
 
 /**

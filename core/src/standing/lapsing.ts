@@ -27,6 +27,14 @@ export const ENDINGS: readonly Ending[] = [
   { when: 'hydraulic', ends: 'pedal_hold', reach: 'vehicle' },
   { when: 'hydraulic', ends: 'pedal_return', reach: 'vehicle' },
   { when: 'hydraulic', ends: 'release', reach: 'fed' },
+  { when: 'bleeder', ends: 'leak_look', reach: 'vehicle' },
+  { when: 'bleeder', ends: 'pedal_hold', reach: 'vehicle' },
+  { when: 'bleeder', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'hose_clear', reach: 'vehicle' },
+  { when: 'control', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'lining', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'parking', ends: 'pedal_reserve', reach: 'vehicle' },
   { when: 'control', ends: 'pedal_hold', reach: 'vehicle' },
   { when: 'control', ends: 'pedal_return', reach: 'vehicle' },
   { when: 'control', ends: 'stop_lamp', reach: 'vehicle' },
@@ -38,7 +46,7 @@ export const ENDINGS: readonly Ending[] = [
   { when: 'parking', ends: 'parking', reach: 'vehicle' },
   { when: 'parking', ends: 'pedal_return', reach: 'vehicle' },
   { when: 'fastener', ends: 'torque', reach: 'slot' },
-  ...(['hydraulic', 'control', 'wheel', 'lining', 'parking'] as const).flatMap((when): Ending[] => [
+  ...(['hydraulic', 'bleeder', 'control', 'wheel', 'lining', 'parking'] as const).flatMap((when): Ending[] => [
     { when, ends: 'road_walk', reach: 'vehicle' },
     { when, ends: 'road', reach: 'vehicle' },
   ]),

@@ -1,5 +1,5 @@
 import type { Layout } from '../layout/graph.ts';
-import type { Control } from '../layout/reach.ts';
+import { type Control, sharesReservoir } from '../layout/reach.ts';
 import type { PlaceState } from './unitState.ts';
 
 /** Why a control must not be pressed now. */
@@ -26,20 +26,29 @@ function letsPistonOut(layout: Layout, at: PlaceState): boolean {
  * The lock of a control, over everything it reaches; null where it may be pressed.
  * Source: handbook 05, One open corner makes the whole vehicle's pedal dangerous.
  */
-export function lockOf(layout: Layout, control: Control, states: readonly PlaceState[]): ControlLock | null {
+export function lockOf(
+  layout: Layout,
+  control: Control,
+  states: readonly PlaceState[],
+  controls: readonly Control[] = [],
+): ControlLock | null {
   const by = states
     .filter((s) => control.reach.has(s.slot.id) && LOCKS.includes(s.state))
     .sort((a, b) => LOCKS.indexOf(a.state) - LOCKS.indexOf(b.state));
   if (by.length === 0) return null;
   const told = by.slice(0, 3).map((s) => s.why ?? '');
   const more = by.length > 3 ? ` and ${by.length - 3} more` : '';
+  const shared = sharesReservoir(layout, control, controls);
   return {
     control,
     by,
     passable: !by.some((s) => letsPistonOut(layout, s)),
-    why: `Do not press: ${told.join(', ')}${more}.`,
+    why: `Do not press: ${told.join(', ')}${more}.${shared.length > 0 ? ` It shares its reservoir with the ${shared.map((c) => c.name.toLowerCase()).join(' and the ')}.` : ''}`,
   };
 }
+
+/** What stays free while a control is locked. */
+export const STILL_FREE = 'Gravity and vacuum at another unit stay free; no pedal, no lever, no pressure on the reservoir.';
 
 /** The lock that keeps an item of proof from being done now; null where it may be done, or a lead has passed the lock. */
 export function lockedItem(item: string, locks: readonly ControlLock[], passed: (control: Control) => boolean): ControlLock | null {
@@ -50,6 +59,6 @@ export function lockedItem(item: string, locks: readonly ControlLock[], passed: 
 /** Items of proof that press a control. */
 export function pressedBy(item: string): Control['kind'] | null {
   if (item === 'parking') return 'parking';
-  const pedal = ['pedal_hold', 'pedal_return', 'leak_look', 'release', 'stop_lamp', 'road_walk', 'road'];
+  const pedal = ['pedal_hold', 'pedal_reserve', 'pedal_return', 'leak_look', 'release', 'stop_lamp', 'road_walk', 'road'];
   return pedal.includes(item) || item === 'complaint' || item.startsWith('again:') ? 'pedal' : null;
 }

@@ -1,5 +1,5 @@
 import { closedClear } from '../bleed/due.ts';
-import { CORNER_NAME } from '../layout/kinds.ts';
+import { CORNER_NAME, CORNERS } from '../layout/kinds.ts';
 import { placeName, type Slot } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
 import { answerTo, proofCloses, type ProofItem } from '../prove/items.ts';
@@ -8,7 +8,8 @@ import type { BleedPull, PartEventKind, Proof, Torque } from '../records/types.t
 import { disturbances, type Disturbed, disturbs } from './disturbed.ts';
 import { endedBy, ends, type Proved } from './lapsing.ts';
 import { type ControlLock, lockOf, pressedBy } from './pedalLock.ts';
-import { type PlaceState, placeStates } from './unitState.ts';
+import { type JointStands, touchedJoints } from './joints.ts';
+import { notComplete, type PlaceState, placeStates } from './unitState.ts';
 
 /** A record with the event that ended it since; null while it stands. */
 export interface Stands<T> {
@@ -22,6 +23,8 @@ export interface Stands<T> {
 export interface Standing {
   /** Every place of the layout as it stands now. */
   readonly places: readonly PlaceState[];
+  /** Joints touched on this job, as they stand. */
+  readonly joints: readonly JointStands[];
   /** Controls that must not be pressed now. */
   readonly locks: readonly ControlLock[];
   readonly disturbed: readonly Disturbed[];
@@ -41,7 +44,9 @@ export function lapseWords(by: Disturbed): string {
 /** Why a record counts for nothing now, in a sentence; null where it counts. */
 export function whyNotGood(stands: Stands<unknown> | null): string | null {
   if (stands?.lapsed) return lapseWords(stands.lapsed);
-  return stands?.provisional ? `Provisional: ${stands.provisional.why ?? 'something'} when it was done. Do it again.` : null;
+  return stands?.provisional
+    ? `Provisional: ${notComplete(stands.provisional) ?? 'something was open'} when it was done. Do it again.`
+    : null;
 }
 
 /** Whether a record closes what it is about. */
@@ -68,7 +73,7 @@ export function openStanding(book: Book): Standing {
   /** The first place on the control of a record that was not complete at its moment. */
   const incomplete = (kind: Control['kind'] | null, instant: string): PlaceState | null => {
     const control = controls.find((c) => c.kind === kind);
-    return control ? (placesAt(instant).find((s) => s.state !== 'complete' && control.reach.has(s.slot.id)) ?? null) : null;
+    return control ? (placesAt(instant).find((s) => notComplete(s) !== null && control.reach.has(s.slot.id)) ?? null) : null;
   };
   const with_ = <T>(record: T | undefined, proved: (r: T) => Proved): Stands<T> | null => {
     if (record === undefined) return null;
@@ -82,7 +87,8 @@ export function openStanding(book: Book): Standing {
   const torques = ofJob(book.stand(file.torques));
   return {
     places,
-    locks: controls.flatMap((c) => lockOf(file.layout, c, places) ?? []),
+    joints: touchedJoints(file.layout, ofJob(book.stand(file.jointEvents))),
+    locks: controls.flatMap((c) => lockOf(file.layout, c, places, controls) ?? []),
     disturbed,
     answer: (item) =>
       with_(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, at: p.happenedAt })),
@@ -100,9 +106,15 @@ export function openStanding(book: Book): Standing {
 }
 
 /** What a step would undo of what stands now, in words: said before it is taken. */
-export function wouldUndo(book: Book, standing: Standing, items: readonly ProofItem[], slot: Slot, event: PartEventKind): string[] {
+export function wouldUndo(
+  book: Book,
+  standing: Standing,
+  items: readonly ProofItem[],
+  slot: Slot,
+  event: PartEventKind | 'joint_opened',
+): string[] {
   const { layout, torques } = book.file;
-  const by = { slot, does: disturbs(slot.kind, event) };
+  const by = { slot, does: event === 'joint_opened' ? (['hydraulic'] as const) : disturbs(slot.kind, event) };
   const ended = (proved: Proved): boolean => ends(layout, by, proved);
   const proofs = items.flatMap((item) => {
     const now = standing.answer(item);
@@ -118,7 +130,7 @@ export function wouldUndo(book: Book, standing: Standing, items: readonly ProofI
   const points = [...new Set(book.stand(torques).map((t) => t.point))].flatMap((point) => {
     const now = standing.torque(point);
     if (now === null || now.lapsed !== null || !ended({ kind: 'torque', slotId: now.record.slotId, point, at: '' })) return [];
-    const corner = (['FL', 'FR', 'RL', 'RR'] as const).find((c) => point === `wheel:${c}`);
+    const corner = CORNERS.find((c) => point === `wheel:${c}`);
     return [corner ? `Torque of the ${CORNER_NAME[corner].toLowerCase()} wheel nuts` : `Torque at the ${placeName(slot).toLowerCase()}`];
   });
   return [...bleeders, ...points, ...proofs];

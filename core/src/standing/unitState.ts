@@ -2,7 +2,8 @@ import { type Layout, placeName, type Slot } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Book } from '../records/book.ts';
 import { lastPartIn, partIn, whereabouts } from '../records/standing.ts';
-import type { PartEvent, PutIn, PutInKind, TakenOut } from '../records/types.ts';
+import type { BleedPull, JointEvent, PartEvent, PutIn, PutInKind, TakenOut } from '../records/types.ts';
+import { touchedJoints } from './joints.ts';
 
 /** How a place stands as a thing that can be pressed or driven, from what was done to it and nothing else. */
 export type UnitState = 'complete' | 'temporary' | 'blocked' | 'away' | 'open';
@@ -36,6 +37,8 @@ export interface PlaceState {
   readonly why: string | null;
   /** What was put in here and not taken out. */
   readonly inside: readonly PutIn[];
+  /** Complete to be pressed, and not to be believed yet: a joint not torqued, a bleeder left open; null where nothing is. */
+  readonly loose: string | null;
 }
 
 /** What was put in and has not been taken out, oldest first. */
@@ -47,23 +50,42 @@ export function stillIn(putIns: readonly PutIn[], takenOuts: readonly TakenOut[]
 interface Seen {
   readonly partEvents: readonly PartEvent[];
   readonly inside: readonly PutIn[];
+  /** Joints that stand open, and joints made and not torqued, by slot id. */
+  readonly openJoints: ReadonlyMap<string, string>;
+  readonly looseJoints: ReadonlyMap<string, string>;
+  readonly pulls: readonly BleedPull[];
+}
+
+function looseAt(slot: Slot, seen: Seen): string | null {
+  const joint = seen.looseJoints.get(slot.id);
+  if (joint !== undefined) return `joint at the ${joint} is not torqued`;
+  const pull = seen.pulls.findLast((p) => p.slotId === slot.id);
+  return pull && !pull.closed ? `${placeName(slot).toLowerCase()} is not closed` : null;
 }
 
 function stateOf(slot: Slot, seen: Seen): PlaceState {
   const inside = seen.inside.filter((p) => p.slotId === slot.id);
   const name = placeName(slot).toLowerCase();
   const part = partIn(slot.id, seen.partEvents);
+  const place = (state: UnitState, why: string | null): PlaceState => ({ slot, inside, state, why, loose: looseAt(slot, seen) });
   if (KIND_FACTS[slot.kind].article && part === null) {
     const last = lastPartIn(slot.id, seen.partEvents);
     const away = last !== null && whereabouts(last, seen.partEvents).at === 'away';
     const is = slot.kind === 'pads' || slot.kind === 'shoes' ? 'are' : 'is';
-    return { slot, inside, state: away ? 'away' : 'open', why: `${name} ${is} ${away ? 'away' : 'off'}` };
+    return place(away ? 'away' : 'open', `${name} ${is} ${away ? 'away' : 'off'}`);
   }
+  const joint = seen.openJoints.get(slot.id);
+  if (joint !== undefined) return place('open', `a joint is open at the ${joint}`);
   const [first] = inside;
-  if (first) return { slot, inside, state: 'blocked', why: `${PUT_IN_NAME[first.what].toLowerCase()} in the ${name}` };
+  if (first) return place('blocked', `${PUT_IN_NAME[first.what].toLowerCase()} in the ${name}`);
   const fit = seen.partEvents.findLast((e) => e.partId === part && e.slotId === slot.id && (e.kind === 'fitted' || e.kind === 'found'));
-  if (fit?.temporary) return { slot, inside, state: 'temporary', why: `${name} is temporary` };
-  return { slot, inside, state: 'complete', why: null };
+  if (fit?.temporary) return place('temporary', `${name} is temporary`);
+  return place('complete', null);
+}
+
+/** Why a place makes what is proved through it provisional; null where it does not. */
+export function notComplete(place: PlaceState): string | null {
+  return place.state === 'complete' ? place.loose : place.why;
 }
 
 /**
@@ -75,7 +97,13 @@ export function placeStates(book: Book, layout: Layout, instant?: string): Place
   const until = <T extends { readonly happenedAt: string }>(events: readonly T[]): readonly T[] =>
     instant === undefined ? events : events.filter((e) => e.happenedAt <= instant);
   const { file } = book;
+  const joints = touchedJoints(layout, until<JointEvent>(book.stand(file.jointEvents)));
+  const at = (state: 'open' | 'made'): Map<string, string> =>
+    new Map(joints.filter((j) => j.state === state).map((j) => [j.joint.slot.id, j.joint.name]));
   const seen: Seen = {
+    openJoints: at('open'),
+    looseJoints: at('made'),
+    pulls: until(book.stand(file.bleedPulls)),
     partEvents: until(book.stand(file.partEvents)),
     inside: stillIn(until(book.stand(file.putIns)), until(book.stand(file.takenOuts))),
   };

@@ -1,11 +1,12 @@
 import { CORNER_NAME } from '../layout/kinds.ts';
+import { cornersTakenIn, KIND_OF_JOB } from '../records/scope.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import type { Observation } from '../records/types.ts';
 
 export function traceObligations({ book, answers, hydraulic }: Situation): Obligation[] {
   const { job } = book.file;
-  if (job.kind === 'fluid') return [];
+  if (KIND_OF_JOB[job.kind].without.trace !== undefined) return [];
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
   return [
     obligation(
@@ -24,7 +25,7 @@ export function traceObligations({ book, answers, hydraulic }: Situation): Oblig
           ),
         ]
       : []),
-    ...job.scopeCorners.map((c) =>
+    ...cornersTakenIn(job, book.file.layout).map((c) =>
       obligation(
         'trace',
         `trace:wheel:${c}`,
@@ -32,11 +33,15 @@ export function traceObligations({ book, answers, hydraulic }: Situation): Oblig
         answered((o) => o.corner === c && (o.code === 'drags' || o.code === 'locked')),
       ),
     ),
-    obligation(
-      'trace',
-      'trace:parking',
-      'Work the parking brake',
-      answered((o) => o.code.startsWith('park_')),
-    ),
+    ...(book.file.layout.slots.some((s) => s.kind === 'parking_lever')
+      ? [
+          obligation(
+            'trace',
+            'trace:parking',
+            'Work the parking brake',
+            answered((o) => o.code.startsWith('park_')),
+          ),
+        ]
+      : []),
   ];
 }

@@ -26,6 +26,12 @@ export const EVENT_TABLES = {
   setMoves: s.setMove,
   putIns: s.putIn,
   takenOuts: s.takenOut,
+  jointEvents: s.jointEvent,
+  partCorrections: s.partCorrection,
+  voids: s.jobVoid,
+  afterCares: s.afterCare,
+  amendments: s.amendment,
+  redactions: s.redaction,
 } as const satisfies Record<EventFamily, unknown>;
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */
@@ -37,8 +43,8 @@ export interface Stored<R> {
   readonly record: R;
 }
 
-/** Fields that the server adds: a repeat may differ in them. */
-const SERVER_FIELDS = new Set(['recordedAt']);
+/** Fields that the server adds or sets right: a repeat may differ in them. */
+const SERVER_FIELDS = new Set(['recordedAt', 'happenedAt']);
 
 function sameContent(sent: object, kept: object): boolean {
   const known = new Map<string, unknown>(Object.entries(kept));

@@ -1,5 +1,5 @@
 import type { JobFile } from '@dauer/core';
-import { and, asc, desc, eq, inArray, or, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
 import * as s from '../db/schema.ts';
@@ -79,6 +79,15 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   const acceptances = await db.select().from(s.acceptance).where(ofJob(s.acceptance));
   const cautionAcks = await db.select().from(s.cautionAck).where(ofJob(s.cautionAck));
   const counters = await db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id));
+  const jointEvents = await db.select().from(s.jointEvent).where(ofVehicle(s.jointEvent));
+  const partCorrections = await db
+    .select()
+    .from(s.partCorrection)
+    .where(or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived)));
+  const voids = await db.select().from(s.jobVoid).where(ofVehicle(s.jobVoid));
+  const afterCares = await db.select().from(s.afterCare).where(ofJob(s.afterCare));
+  const amendments = await db.select().from(s.amendment).where(ofJob(s.amendment));
+  const redactions = await db.select().from(s.redaction).where(ofJob(s.redaction));
   const limits = await readLimitVersions(db, head.vehicle.id);
   const people = await readPeople(db);
   const release = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
@@ -112,6 +121,12 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     acceptances,
     cautionAcks,
     counters,
+    jointEvents,
+    partCorrections,
+    voids,
+    afterCares,
+    amendments,
+    redactions,
     limits,
     gauges,
     people,
@@ -129,22 +144,27 @@ export async function readGauges(db: Database): Promise<JobFile['gauges'][number
   return db.select().from(s.gauge).orderBy(asc(s.gauge.id));
 }
 
+/** A job that no standing void closes. */
+const NOT_VOID = sql`not exists (select 1 from ${s.jobVoid} v where v.job_id = ${s.job.id}
+  and not exists (select 1 from ${s.takeBack} t where t.corrects = v.id))`;
+
 /** Ids of the jobs that are open, the oldest first. */
 export async function openJobIds(db: Database): Promise<string[]> {
   const rows = await db
-    .select({ id: s.job.id, released: s.release.id })
+    .select({ id: s.job.id })
     .from(s.job)
     .leftJoin(s.release, eq(s.release.jobId, s.job.id))
+    .where(and(isNull(s.release.id), NOT_VOID))
     .orderBy(asc(s.job.openedAt));
-  return rows.filter((r) => r.released === null).map((r) => r.id);
+  return rows.map((r) => r.id);
 }
 
 /** The open job of a vehicle, if it has one. */
 export async function openJobOf(db: Database, vehicleId: string): Promise<string | null> {
   const rows = await db
-    .select({ id: s.job.id, released: s.release.id })
+    .select({ id: s.job.id })
     .from(s.job)
     .leftJoin(s.release, eq(s.release.jobId, s.job.id))
-    .where(and(eq(s.job.vehicleId, vehicleId)));
-  return rows.find((r) => r.released === null)?.id ?? null;
+    .where(and(eq(s.job.vehicleId, vehicleId), isNull(s.release.id), NOT_VOID));
+  return rows[0]?.id ?? null;
 }

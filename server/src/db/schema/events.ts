@@ -2,13 +2,18 @@
 import type {
   BleedPull,
   Corner,
+  AfterCareAnswer,
   Finding,
+  FindingCode,
   FluidClass,
   HandbackSheet,
+  JointEventKind,
+  JointSeal,
   MeasurementId,
   Observation,
   OperationEvent,
   OptionId,
+  PartCorrection,
   PartEventKind,
   Phase,
   Position,
@@ -82,7 +87,10 @@ export const setMove = pgTable(
   },
   (t) => [index().on(t.jobId), index().on(t.setId), index().on(t.partId)],
 );
-export const takeBack = pgTable('take_back', event(), (t) => [index().on(t.jobId), index().on(t.corrects)]);
+export const takeBack = pgTable('take_back', { ...event(), reason: text().notNull().default('') }, (t) => [
+  index().on(t.jobId),
+  index().on(t.corrects),
+]);
 export const finding = pgTable(
   'finding',
   {
@@ -90,6 +98,7 @@ export const finding = pgTable(
     slotId: uuid().notNull(),
     partId: uuid().references(() => part.id),
     words: text().notNull(),
+    code: text().$type<FindingCode>(),
     severity: text().$type<Finding['severity']>().notNull(),
     cleaning: text().$type<'before' | 'after'>().notNull(),
     rulesOut: text().array().$type<OptionId[]>().notNull(),
@@ -111,6 +120,8 @@ export const decision = pgTable(
     option: text().$type<OptionId>().notNull(),
     reason: text().notNull(),
     reviewOn: date(),
+    untilKm: doublePrecision(),
+    access: text(),
   },
   (t) => [index().on(t.jobId)],
 );
@@ -197,6 +208,7 @@ export const partEvent = pgTable(
     slotId: uuid(),
     note: text().notNull(),
     temporary: boolean().notNull().default(false),
+    until: date(),
   },
   (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
 );
@@ -215,6 +227,50 @@ export const takenOut = pgTable(
   },
   (t) => [index().on(t.jobId), index().on(t.putInId)],
 );
+export const jointEvent = pgTable(
+  'joint_event',
+  {
+    ...event(),
+    connectionId: uuid().notNull(),
+    slotId: uuid().notNull(),
+    kind: text().$type<JointEventKind>().notNull(),
+    seal: text().$type<JointSeal>(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const partCorrection = pgTable(
+  'part_correction',
+  {
+    ...event(),
+    kind: text().$type<PartCorrection['kind']>().notNull(),
+    partId: uuid()
+      .notNull()
+      .references(() => part.id),
+    otherId: uuid()
+      .notNull()
+      .references(() => part.id),
+    since: instant(),
+    reason: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.otherId)],
+);
+export const jobVoid = pgTable('job_void', { ...event(), reason: text().notNull() }, (t) => [index().on(t.jobId)]);
+export const afterCare = pgTable(
+  'after_care',
+  { ...event(), item: text().notNull(), result: text().$type<AfterCareAnswer['result']>().notNull(), note: text().notNull() },
+  (t) => [index().on(t.jobId)],
+);
+export const amendment = pgTable('amendment', { ...event(), words: text().notNull(), reason: text().notNull() }, (t) => [
+  index().on(t.jobId),
+]);
+export const redaction = pgTable('redaction', { ...event(), field: text().notNull(), reason: text().notNull() }, (t) => [
+  index().on(t.jobId),
+]);
+/** Events that came in after the hand-back of their job, and happened before it: kept, marked, put before a lead. */
+export const lateEvent = pgTable('late_event', { id: uuid().primaryKey(), jobId: uuid().notNull(), family: text().notNull() }, (t) => [
+  index().on(t.jobId),
+]);
 export const counter = pgTable(
   'counter_reading',
   {

@@ -31,6 +31,8 @@ export const account = pgTable('account', {
   initials: text().notNull(),
   login: text().notNull().unique(),
   passwordHash: text().notNull(),
+  /** Opens only a registered tablet. */
+  pinHash: text(),
   role: text().$type<'reader' | 'technician' | 'lead'>().notNull(),
   active: boolean().notNull().default(true),
   createdAt: instant().notNull().$default(now),
@@ -46,9 +48,20 @@ export const session = pgTable(
     startedAt: instant().notNull().$default(now),
     expiresAt: instant().notNull(),
     endedAt: instant(),
+    tabletId: uuid(),
   },
   (t) => [index().on(t.accountId)],
 );
+/** A tablet that people switch on with a PIN; its cookie holds the id. */
+export const tablet = pgTable('tablet', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+  registeredBy: uuid()
+    .notNull()
+    .references(() => account.id),
+  registeredAt: instant().notNull().$default(now),
+  endedAt: instant(),
+});
 export const signInFailure = pgTable(
   'sign_in_failure',
   { id: uuid().primaryKey(), login: text().notNull(), address: text().notNull(), at: instant().notNull() },
@@ -61,6 +74,10 @@ export const owner = pgTable('owner', {
   id: uuid().primaryKey(),
   name: text().notNull(),
   contact: text().notNull(),
+  /** Blanked on request: when, by whom, why. */
+  erasedAt: instant(),
+  erasedBy: uuid().references(() => account.id),
+  erasedWhy: text(),
   version: integer().notNull().default(1),
 });
 
@@ -143,6 +160,8 @@ export const job = pgTable(
     fluidKnown: text().notNull(),
     promised: date(),
     scopeCorners: text().array().$type<Corner[]>().notNull(),
+    scopeIn: uuid().array().notNull().default([]),
+    scopeOut: uuid().array().notNull().default([]),
     openedAt: instant().notNull().$default(now),
     openedBy: uuid()
       .notNull()

@@ -15,6 +15,8 @@ const LIFE_WORD = {
   sent: 'Sent out',
   returned: 'Back',
   machined: 'Machined',
+  freed: 'Freed',
+  opened: 'Opened',
   resealed: 'Resealed',
   coated: 'Coated',
   scrapped: 'Scrapped',

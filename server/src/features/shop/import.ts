@@ -29,10 +29,16 @@ const ORDER: readonly EventFamily[] = [
   'proofs',
   'acceptances',
   'cautionAcks',
+  'jointEvents',
+  'partCorrections',
   'putIns',
   'takenOuts',
   'takeBacks',
+  'voids',
+  'redactions',
 ];
+/** What belongs to a record that exists by then. */
+const AFTER_RELEASE: readonly EventFamily[] = ['afterCares', 'amendments'];
 /** PostgreSQL takes 65,535 parameters a statement. */
 const MOST_PARAMETERS = 60000;
 
@@ -100,6 +106,7 @@ export async function importBundle(db: Database, given: z.output<typeof bundle>)
         },
       ]);
     }
+    for (const family of AFTER_RELEASE) await put(EVENT_TABLES[family], given.events[family] ?? []);
     return { written, known: offered - written };
   });
 }

@@ -1,0 +1,66 @@
+import { placeName, type Slot } from '../layout/graph.ts';
+import type { ComponentKind } from '../layout/kinds.ts';
+import type { JobState } from '../records/job.ts';
+import type { Obligation } from '../records/stages.ts';
+
+/** What gives access to what: fitting the one closes the way to the others of its corner. */
+export interface Access {
+  readonly name: string;
+  readonly closedBy: ComponentKind;
+  readonly gives: readonly ComponentKind[];
+}
+
+/** Source: handbook 05, Before you close it. */
+export const ACCESSES: readonly Access[] = [
+  { name: 'drum off', closedBy: 'drum', gives: ['shoes', 'wheel_cylinder', 'hub'] },
+  { name: 'pads out', closedBy: 'pads', gives: ['piston'] },
+  { name: 'caliper off', closedBy: 'caliper', gives: ['rotor', 'hub'] },
+  { name: 'rotor off', closedBy: 'rotor', gives: ['hub'] },
+  { name: 'master off servo', closedBy: 'master_cylinder', gives: ['servo'] },
+];
+
+/** Something that can only be done while an access is open. */
+export interface OnlyNow {
+  readonly obligation: Obligation;
+  readonly minutes: number;
+}
+
+/** Minutes that an open obligation takes, by its stage (generic). */
+function minutesOf(o: Obligation): number {
+  if (o.key.startsWith('gauge:')) return 5;
+  if (o.key.startsWith('out:')) return 1;
+  if (o.key.startsWith('decide:')) return 10;
+  return 2;
+}
+
+/**
+ * What can only be done now, before a step closes an access: not gauged, not looked at, still plugged, put off until
+ * this is open.
+ * @param slot the place at which something is about to be fitted
+ * Source: handbook 05, Before you close it.
+ */
+export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
+  const access = ACCESSES.filter((a) => a.closedBy === slot.kind);
+  const behind = new Set(
+    state.file.layout.slots.filter((s) => s.corner === slot.corner && access.some((a) => a.gives.includes(s.kind))).map((s) => s.id),
+  );
+  const names = access.map((a) => a.name);
+  const waits = (o: Obligation): boolean => {
+    const c = state.components.find((x) => x.slot.id === o.slotId);
+    return o.state === 'put_off' && c?.decision?.access !== null && names.includes(c?.decision?.access ?? '');
+  };
+  return state.obligations
+    .filter((o) => o.slotId !== null && behind.has(o.slotId))
+    .filter((o) => (o.state === 'open' && /^(gauge|look|because|out|work|joint):/.test(o.key)) || waits(o))
+    .map((obligation) => ({ obligation, minutes: minutesOf(obligation) }));
+}
+
+/** Names of the accesses under which something may be put off, for a place. */
+export function accessesOver(slot: Slot): string[] {
+  return ACCESSES.filter((a) => a.gives.includes(slot.kind)).map((a) => a.name);
+}
+
+/** The name of a step that closes an access, as it is said. */
+export function closingWords(slot: Slot): string {
+  return `Before the ${placeName(slot).toLowerCase()} closes it`;
+}

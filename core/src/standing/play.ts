@@ -1,0 +1,182 @@
+import { type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
+import { type Control, controlsOf } from '../layout/reach.ts';
+import type { Book } from '../records/book.ts';
+import { bleedersFedThrough } from './disturbed.ts';
+import type { Standing } from './stands.ts';
+import { notComplete, type PlaceState, stillIn } from './unitState.ts';
+
+/** What a place does when a control is pressed, or something is opened. */
+export type PlayDoes = 'presses' | 'moves' | 'held' | 'comes_out' | 'leaks' | 'soft' | 'runs_out' | 'drains' | 'spoils' | 'not_sure';
+
+export interface PlayStep {
+  readonly slotId: string;
+  readonly does: PlayDoes;
+  /** In words. */
+  readonly words: string;
+}
+
+/** A step played beforehand, on the layout and the present states. */
+export interface Play {
+  readonly title: string;
+  readonly steps: readonly PlayStep[];
+  /** Connections through which force, pressure or fluid goes. */
+  readonly through: readonly string[];
+  /** Something would move that must not. */
+  readonly danger: boolean;
+}
+
+const MOVING: readonly Slot['kind'][] = ['piston', 'wheel_cylinder', 'clutch_slave'];
+
+/** How a mechanical or hydraulic press ends at a place. */
+function pressed(layout: Layout, place: PlaceState, all: readonly PlaceState[]): PlayStep | null {
+  const { slot } = place;
+  const name = placeName(slot).toLowerCase();
+  const step = (does: PlayDoes, words: string): PlayStep => ({ slotId: slot.id, does, words });
+  const hydraulicCorner =
+    slot.circuits.length > 0 || (slot.corner !== null && layout.slots.some((s) => s.corner === slot.corner && s.circuits.length > 0));
+  if (place.state === 'open' || place.state === 'away') {
+    if (slot.circuits.length > 0) {
+      return step('leaks', `Fluid comes out where the ${name} ${place.why?.startsWith('a joint') ? 'is open at a joint' : 'was'}.`);
+    }
+    return hydraulicCorner
+      ? step('comes_out', `Nothing stops the pistons: ${place.why ?? name}.`)
+      : step('comes_out', `Nothing stops the shoes: ${place.why ?? name}.`);
+  }
+  if (place.state === 'blocked') return step('held', `Held, and tells nothing: ${place.why ?? name}.`);
+  if (place.loose !== null) return step('leaks', `May weep: ${place.loose}.`);
+  if (!MOVING.includes(slot.kind)) return null;
+  const gone = all.find((p) => p.slot.corner !== null && p.slot.corner === slot.corner && (p.state === 'open' || p.state === 'away'));
+  return gone ? step('comes_out', `The ${name} goes too far: ${gone.why ?? ''}.`) : step('moves', `The ${name} moves.`);
+}
+
+/** Bleeders that were closed on this job and whose fluid was disturbed since: where air lies. */
+function airAt(layout: Layout, standing: Standing): Slot[] {
+  return layout.slots.filter((s) => {
+    if (s.kind !== 'bleeder') return false;
+    const pull = standing.pull(s.id);
+    if (pull?.record.air === 'bubbles' || pull?.record.air === 'foam' || (pull !== null && pull.lapsed !== null)) return true;
+    return standing.disturbed.some(
+      (d) =>
+        d.does.includes('hydraulic') &&
+        (pull === null || d.at > pull.record.happenedAt) &&
+        bleedersFedThrough(layout, d.slot).includes(s.id),
+    );
+  });
+}
+
+const RANK: readonly PlayDoes[] = ['comes_out', 'leaks', 'spoils', 'drains', 'runs_out', 'soft', 'held', 'not_sure', 'moves', 'presses'];
+
+/**
+ * Plays a press of a control: which pistons move, which unit is open, which joint is loose, where air lies.
+ * Source: handbook 60, If I press now.
+ */
+export function ifPressed(layout: Layout, control: Control, standing: Standing): Play {
+  const places = standing.places.filter((p) => control.reach.has(p.slot.id));
+  const steps = places.flatMap((p) => pressed(layout, p, places) ?? []);
+  const air = airAt(layout, standing)
+    .filter((s) => control.reach.has(s.id))
+    .map((s): PlayStep => ({
+      slotId: s.id,
+      does: 'soft',
+      words: `Air lies at the ${placeName(s).toLowerCase()}: the pedal is soft and proves nothing.`,
+    }));
+  const all = [...steps, ...air].sort((a, b) => RANK.indexOf(a.does) - RANK.indexOf(b.does));
+  return {
+    title: `If I press the ${control.name.toLowerCase()} now`,
+    steps: all,
+    through: layout.connections.filter((c) => c.kind !== 'feed' && control.reach.has(c.from) && control.reach.has(c.to)).map((c) => c.id),
+    danger: all.some((s) => s.does === 'comes_out' || s.does === 'leaks'),
+  };
+}
+
+/** Reservoirs from which a place is fed, by lines and feeds, upwards. */
+function reservoirsOf(layout: Layout, slot: Slot): { readonly tanks: Slot[]; readonly through: string[] } {
+  const seen = new Set([slot.id, ...(slot.parentId ? [slot.parentId] : [])]);
+  const through: string[] = [];
+  const queue = [...seen];
+  for (let at = queue.shift(); at !== undefined; at = queue.shift()) {
+    for (const c of layout.connections) {
+      if (c.kind !== 'line' && c.kind !== 'feed') continue;
+      const next = c.from === at ? c.to : c.to === at ? c.from : null;
+      if (next === null) continue;
+      through.push(c.id);
+      if (!seen.has(next)) {
+        seen.add(next);
+        queue.push(next);
+      }
+    }
+  }
+  return { tanks: layout.slots.filter((s) => s.kind === 'reservoir' && seen.has(s.id)), through: [...new Set(through)] };
+}
+
+/** Hours after a coat within which fluid spoils it (generic: a week). */
+const FRESH_PAINT_HOURS = 168;
+
+/**
+ * Plays the opening of a place: what runs out, which reservoir drains and what it feeds besides, and which fresh paint lies below.
+ * @param today ISO instant
+ * Source: handbook 60, If I press now; 80.
+ */
+export function ifOpened(book: Book, standing: Standing, slot: Slot, today: string): Play {
+  const { layout } = book.file;
+  const name = placeName(slot).toLowerCase();
+  if (slot.circuits.length === 0) return { title: `If I open the ${name}`, steps: [], through: [], danger: false };
+  const { tanks, through } = reservoirsOf(layout, slot);
+  const clamp = stillIn(book.stand(book.file.putIns), book.stand(book.file.takenOuts)).find(
+    (p) => p.what === 'clamp' && layout.slots.some((s) => s.id === p.slotId && s.circuits.some((c) => slot.circuits.includes(c))),
+  );
+  const steps: PlayStep[] = [{ slotId: slot.id, does: 'runs_out', words: `Fluid runs out at the ${name}.` }];
+  for (const t of tanks) {
+    const feeds = [
+      ...new Set(
+        layout.slots
+          .filter((s) => s.kind === 'bleeder' && t.circuits.some((c) => s.circuits.includes(c)))
+          .map((s) => placeName(s).toLowerCase()),
+      ),
+    ];
+    const drains = clamp
+      ? `The ${placeName(t).toLowerCase()} is held back by a clamp; without it, it drains.`
+      : `The ${placeName(t).toLowerCase()} drains by itself; it stands above everything${feeds.length > 1 ? ` and feeds ${feeds.length} bleeders` : ''}.`;
+    steps.push({ slotId: t.id, does: 'drains', words: drains });
+  }
+  for (const id of bleedersFedThrough(layout, slot)) {
+    const s = slotById(layout, id);
+    if (s) steps.push({ slotId: id, does: 'soft', words: `Air goes to the ${placeName(s).toLowerCase()}: bleed again.` });
+  }
+  const since = new Date(Date.parse(today) - FRESH_PAINT_HOURS * 3600000).toISOString();
+  for (const e of book.stand(book.file.partEvents).filter((x) => x.kind === 'coated' && x.happenedAt > since)) {
+    const below = slotById(layout, e.slotId ?? '');
+    const near = below && (below.corner === slot.corner || slot.corner === null);
+    const masked = below && standing.places.some((p) => p.slot.id === below.id && p.inside.some((i) => i.what === 'mask'));
+    if (below && near && !masked) {
+      steps.push({
+        slotId: below.id,
+        does: 'spoils',
+        words: `Fresh paint on the ${placeName(below).toLowerCase()}: cover it first, fluid strips it.`,
+      });
+    }
+  }
+  return { title: `If I open the ${name}`, steps, through, danger: steps.some((s) => s.does === 'spoils') };
+}
+
+/** The controls that can be played, each with what it would do. */
+export function playsOf(layout: Layout, standing: Standing): { readonly control: Control; readonly play: Play }[] {
+  return controlsOf(layout).map((control) => ({ control, play: ifPressed(layout, control, standing) }));
+}
+
+/** In one sentence, what a press would do: the worst first. */
+export function playSentence(play: Play): string {
+  const bad = play.steps.filter((s) => s.does === 'comes_out' || s.does === 'leaks' || s.does === 'spoils');
+  if (bad.length > 0)
+    return bad
+      .slice(0, 2)
+      .map((s) => s.words)
+      .join(' ');
+  const soft = play.steps.find((s) => s.does === 'soft' || s.does === 'held');
+  return soft ? soft.words : 'Everything on it is closed and complete.';
+}
+
+/** Whether what is proved through a place now would be provisional. */
+export function spoilsProof(place: PlaceState): boolean {
+  return notComplete(place) !== null;
+}
