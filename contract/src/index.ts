@@ -6,4 +6,5 @@ export * from './things.ts';
 export * from './bundle.ts';
 export * from './live.ts';
 export * from './endpoints.ts';
+export { SHEET_PDF } from './features/prove.ts';
 export type { YardJob } from './features/yard.ts';

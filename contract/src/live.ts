@@ -3,6 +3,10 @@ import type { Access } from './endpoint.ts';
 import { id } from './primitives.ts';
 
 /** The stream of changes: who listens is told that something changed, and reads it himself. */
+/** By what clock a page stamps what it sends, ms; and the server's, on every answer: so that a wrong clock is set right. */
+export const CLOCK_HEADER = 'x-dauer-clock';
+export const NOW_HEADER = 'x-dauer-now';
+
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };
 
 /** One change: which job it was in (null: something that any job may lean on), and which page made it. Never what it was. */

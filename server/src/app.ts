@@ -1,4 +1,5 @@
 import { existsSync } from 'node:fs';
+import { NOW_HEADER } from '@dauer/contract';
 import fastifyCompress from '@fastify/compress';
 import fastifyHelmet from '@fastify/helmet';
 import fastifySession from '@fastify/secure-session';
@@ -20,6 +21,7 @@ import { rebuildHandlers } from './features/rebuild/handlers.ts';
 import { shopHandlers } from './features/shop/handlers.ts';
 import { traceHandlers } from './features/trace/handlers.ts';
 import { yardHandlers } from './features/yard/handlers.ts';
+import { serveSheetPdf } from './features/prove/pdf.ts';
 import { serveLive } from './platform/live.ts';
 import { Fault, installProblems } from './platform/problem.ts';
 import { registerRoutes } from './platform/routes.ts';
@@ -99,7 +101,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     transformObject: jsonSchemaTransformObject,
   });
   app.decorateRequest('person', null);
+  app.addHook('onSend', async (_request, reply) => void reply.header(NOW_HEADER, String(Date.now())));
   registerRoutes(app, connection.db, handlers);
+  serveSheetPdf(app, connection.db);
   serveLive(app, connection.db, options.databaseUrl);
   app.get('/api/health', { schema: { hide: true } }, async () => {
     await connection.db.execute(sql`select 1`);

@@ -22,11 +22,17 @@ export class Visitor {
   constructor(app: () => FastifyInstance) {
     this.app = app;
   }
-  async ask<T = Record<string, unknown>>(method: 'GET' | 'POST' | 'PATCH', url: string, payload?: object | string): Promise<Answer<T>> {
+  async ask<T = Record<string, unknown>>(
+    method: 'GET' | 'POST' | 'PATCH',
+    url: string,
+    payload?: object | string,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const reply = await this.app().inject({
       method,
       url,
       headers: {
+        ...headers,
         ...(this.cookie ? { cookie: this.cookie } : {}),
         ...(typeof payload === 'string' ? { 'content-type': 'application/json' } : {}),
       },

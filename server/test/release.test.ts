@@ -40,7 +40,8 @@ describe('handing back', () => {
   });
 
   it('what does not block cannot be accepted, and what is answered by work is no waiver', async () => {
-    const accept = (obligation: string) => shop.lead.event<'acceptances'>(car.jobId, 'acceptances', { obligation, reason: 'because' });
+    const accept = (obligation: string) =>
+      shop.lead.event<'acceptances'>(car.jobId, 'acceptances', { obligation, reason: 'because', password: PASSWORD });
     expect((await accept('verdict:nothing')).body.code).to.equal('nothing_to_accept');
     expect((await accept('proof:pedal_hold||')).body.code).to.equal('no_waiver');
   });
@@ -57,7 +58,7 @@ describe('handing back', () => {
     const asked = deriveJob(await shop.reader.file(other.jobId), new Date().toISOString());
     const obligation = acceptanceKey(asked.blocks.find((b) => b.key === 'proof:complaint')!);
     const accept = (who: typeof shop.lead) =>
-      who.event<'acceptances'>(other.jobId, 'acceptances', { obligation, reason: 'Owner will live with it' });
+      who.event<'acceptances'>(other.jobId, 'acceptances', { obligation, reason: 'Owner will live with it', password: PASSWORD });
     expect((await accept(shop.technician)).body.code).to.equal('role');
     expect((await accept(shop.lead)).status).to.equal(200);
     const state = deriveJob(await shop.reader.file(other.jobId), new Date().toISOString());

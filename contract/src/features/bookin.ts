@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { byId, eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
-import { id, words } from '../primitives.ts';
+import { id, instant, words } from '../primitives.ts';
 import * as t from '../things.ts';
 
 export const bookin = {
@@ -63,7 +63,18 @@ export const bookin = {
     role: 'technician',
     summary: 'The owner’s contact, for those who need it',
     params: byId,
-    reply: z.object({ name: z.string(), contact: z.string() }).nullable(),
+    reply: z.object({ name: z.string(), contact: z.string(), erasedAt: instant.nullable() }).nullable(),
+  }),
+  eraseOwner: endpoint({
+    ...none,
+    feature: 'bookin',
+    method: 'POST',
+    path: '/api/vehicles/:id/owner/erase',
+    role: 'lead',
+    summary: 'Blanks the owner’s name and contact for good',
+    params: byId,
+    body: z.object({ reason: z.string().trim().min(3).max(300) }),
+    reply: z.object({ erasedAt: instant }),
   }),
   nextTag: endpoint({
     ...none,

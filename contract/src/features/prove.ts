@@ -1,9 +1,12 @@
 import { z } from 'zod';
-import { endpoint, none } from '../endpoint.ts';
+import { type Access, endpoint, none } from '../endpoint.ts';
 import { eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id } from '../primitives.ts';
 import * as t from '../things.ts';
+
+/** The hand-back sheet for paper, as PDF. */
+export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
 
 export const prove = {
   prove: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),

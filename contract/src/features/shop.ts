@@ -1,11 +1,15 @@
 import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
-import { id, name, role, words, password } from '../primitives.ts';
+import { id, instant, name, role, words, password } from '../primitives.ts';
 import * as t from '../things.ts';
 import { bundle } from '../bundle.ts';
 
-const me = z.object({ person: t.person, shop: z.object({ name, timeZone: z.string() }) });
+const me = z.object({ person: t.person, hasPin: z.boolean(), shop: z.object({ name, timeZone: z.string() }) });
+const tablet = z.object({ id, name, registeredBy: id, registeredAt: instant, endedAt: instant.nullable() });
+/** Short, for switching on a tablet of the shop, and useless elsewhere. */
+const pin = z.string().regex(/^\d{4,8}$/);
+
 export const shop = {
   welcome: endpoint({
     ...none,
@@ -48,6 +52,77 @@ export const shop = {
     role: 'reader',
     summary: 'Signs out',
     reply: z.object({ done: z.literal(true) }),
+  }),
+  signOutEverywhere: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/sign-out-everywhere',
+    role: 'reader',
+    summary: 'Ends one’s sessions on every device',
+    reply: z.object({ done: z.literal(true) }),
+  }),
+  registerTablet: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/tablets',
+    role: 'lead',
+    summary: 'Makes the device that asks a tablet of the shop: people switch on it with a PIN',
+    body: z.object({ id, name, password: z.string().max(200) }),
+    reply: tablet,
+  }),
+  tablets: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'GET',
+    path: '/api/tablets',
+    role: 'lead',
+    summary: 'Tablets of the shop',
+    reply: z.array(tablet),
+  }),
+  endTablet: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/tablets/:id/end',
+    role: 'lead',
+    summary: 'No PIN opens this tablet any more; whoever is on it is signed out',
+    params: byId,
+    body: z.object({}),
+    reply: tablet,
+  }),
+  setPin: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/pin',
+    role: 'reader',
+    summary: 'Sets one’s own PIN for the tablets of the shop',
+    body: z.object({ pin, password: z.string().max(200) }),
+    reply: z.object({ done: z.literal(true) }),
+  }),
+  onTablet: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'GET',
+    path: '/api/on-tablet',
+    role: 'public',
+    summary: 'Who may switch on this tablet; nobody where it is none of the shop’s',
+    reply: z.object({
+      tablet: z.object({ id, name }).nullable(),
+      people: z.array(z.object({ id, name, initials: z.string() })),
+    }),
+  }),
+  switchTo: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/switch',
+    role: 'public',
+    summary: 'Switches to somebody by PIN, on a tablet of the shop',
+    body: z.object({ personId: id, pin: z.string().max(12) }),
+    reply: me,
   }),
   me: endpoint({ ...none, feature: 'shop', method: 'GET', path: '/api/me', role: 'reader', summary: 'Who is signed in', reply: me }),
   people: endpoint({

@@ -27,6 +27,10 @@ const yardJob = z.object({
   blocks: z.number().int(),
   next: z.object({ stage: z.string(), what: z.string(), slotId: id.nullable() }).nullable(),
   waits: z.array(z.string()),
+  /** How much can be done now. */
+  doable: z.number().int(),
+  /** What is fitted for now, and until when. */
+  forNow: z.array(z.string()),
   move: z.object({ level: z.enum(['do_not_move', 'yard_only', 'road_test', 'handed_back']), reasons: z.array(z.string()) }),
   /** Operations under way, the longest first. */
   running: z.array(z.object({ title: z.string(), minutes: z.number(), attendedMinutes: z.number() })),
@@ -55,7 +59,19 @@ export const yard = {
           jobId: id.nullable(),
         }),
       ),
-      handedBack: z.array(z.object({ jobId: id, vehicleId: id, tag: z.string(), name: z.string(), releasedAt: instant })),
+      handedBack: z.array(
+        z.object({
+          jobId: id,
+          vehicleId: id,
+          tag: z.string(),
+          name: z.string(),
+          releasedAt: instant,
+          /** After-care that is not answered, by the day on which it is due. */
+          afterCare: z.array(z.object({ what: z.string(), on: day })),
+        }),
+      ),
+      /** What came in after a hand-back and waits for a lead. */
+      late: z.array(z.object({ jobId: id, tag: z.string(), name: z.string(), count: z.number().int() })),
     }),
   }),
   job: endpoint({

@@ -14,6 +14,11 @@ function named(c: PartCorrection, e: OfPart): string | null {
   return c.since !== null && e.happenedAt >= c.since ? c.otherId : e.partId;
 }
 
+/** What was told of articles, each by the one name that standing corrections give it, oldest correction first. */
+export function byOneName<T extends OfPart>(corrections: readonly PartCorrection[], list: readonly T[]): T[] {
+  return corrections.reduce<T[]>((so, c) => so.map((e) => ({ ...e, partId: named(c, e) })), [...list]);
+}
+
 /**
  * A file in which every article goes by one name: what was told of an article joined to another is the other's, and
  * what happened to one from the instant at which it was split is the new one's. Everything else is as it was.

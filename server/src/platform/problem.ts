@@ -72,6 +72,7 @@ function toProblem(error: unknown): Problem {
   }
   const state = sqlState(error);
   if (state === 'DA002') return toProblem(notFound('job'));
+  if (state === 'DA003') return problemOf(409, 'not_released', 'This belongs to a job that has been handed back; this one has not.');
   if (state === '23505') return problemOf(409, 'already_used', 'This number or name is already in use. Choose another one.');
   if (state === '23503') return problemOf(422, 'unknown_reference', 'This refers to something that is not on record. Load the page again.');
   if (state === '22P05' || state === '22021') return problemOf(400, 'invalid', 'The text holds characters that cannot be kept.');

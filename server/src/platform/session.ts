@@ -9,6 +9,7 @@ import { account, secret, session } from '../db/schema.ts';
 declare module '@fastify/secure-session' {
   interface SessionData {
     sessionId: string;
+    tabletId: string;
   }
 }
 declare module 'fastify' {
@@ -31,17 +32,23 @@ export async function cookieKey(db: Database): Promise<Buffer> {
   return Buffer.from(row?.value ?? '', 'base64');
 }
 
-export async function beginSession(db: Database, request: FastifyRequest, accountId: string): Promise<void> {
+export async function beginSession(
+  db: Database,
+  request: FastifyRequest,
+  accountId: string,
+  tabletId: string | null = null,
+): Promise<void> {
   const id = v7();
   const expiresAt = new Date(Date.now() + DAYS * 86400000).toISOString();
-  await db.insert(session).values({ id, accountId, expiresAt });
+  await db.insert(session).values({ id, accountId, expiresAt, tabletId });
   request.session.set('sessionId', id);
 }
 
 export async function endSession(db: Database, request: FastifyRequest): Promise<void> {
   const id = request.session.get('sessionId');
   if (id) await db.update(session).set({ endedAt: new Date().toISOString() }).where(eq(session.id, id));
-  request.session.delete();
+  // A tablet of the shop stays one.
+  request.session.set('sessionId', undefined);
 }
 
 /** Ends every session of an account, on every process at once: sessions are looked up at each request. */

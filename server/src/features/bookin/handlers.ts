@@ -1,5 +1,5 @@
 import { checkLayout, KIND_FACTS, parseQuantity } from '@dauer/core';
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
 import { job, owner, part, partEvent, release, vehicle } from '../../db/schema.ts';
@@ -7,6 +7,7 @@ import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
 import { eventRow, keeps } from '../../platform/handlers.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
+import { redact } from './redact.ts';
 import { requireEvent } from '../../records/belongs.ts';
 import { openJobOf } from '../../records/jobFile.ts';
 import { insertLayout } from '../../records/layout.ts';
@@ -42,7 +43,19 @@ async function findParts(db: Database, call: Call<typeof ENDPOINTS.bookIn>): Pro
   );
 }
 
-type Names = 'bookIn' | 'openJob' | 'changeJob' | 'changeVehicle' | 'owner' | 'nextTag' | 'readCounter' | 'acknowledge' | 'takeBack';
+type Names =
+  | 'bookIn'
+  | 'openJob'
+  | 'changeJob'
+  | 'changeVehicle'
+  | 'owner'
+  | 'nextTag'
+  | 'readCounter'
+  | 'acknowledge'
+  | 'takeBack'
+  | 'voidJob'
+  | 'redact'
+  | 'eraseOwner';
 
 export const bookinHandlers: Pick<Handlers, Names> = {
   bookIn: async (call) => {
@@ -113,7 +126,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
   /** Technicians see the contact on vehicles they have worked on; leads always. */
   owner: async ({ db, params, person }) => {
     const [row] = await db
-      .select({ name: owner.name, contact: owner.contact })
+      .select({ name: owner.name, contact: owner.contact, erasedAt: owner.erasedAt })
       .from(vehicle)
       .innerJoin(owner, eq(owner.id, vehicle.ownerId))
       .where(eq(vehicle.id, params.id));
@@ -140,9 +153,27 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     if (km < 0) throw new Fault(422, 'negative', 'A counter does not show less than nothing.');
     return addEvent(call.db, 'counters', { ...eventRow(call, body), vehicleId: await vehicleOfJob(call.db, call.params.jobId), km });
   },
+  voidJob: keeps('voids', () => ({})),
+  redact,
+  eraseOwner: async ({ db, params, body, person }) => {
+    const erasedAt = new Date().toISOString();
+    const [of] = await db.select({ ownerId: vehicle.ownerId }).from(vehicle).where(eq(vehicle.id, params.id));
+    if (!of?.ownerId) throw notFound('owner');
+    const [row] = await db
+      .update(owner)
+      .set({ name: '', contact: '', erasedAt, erasedBy: person.id, erasedWhy: body.reason })
+      .where(and(eq(owner.id, of.ownerId), isNull(owner.erasedAt)))
+      .returning();
+    if (row) return { erasedAt };
+    const [known] = await db.select({ erasedAt: owner.erasedAt }).from(owner).where(eq(owner.id, of.ownerId));
+    return { erasedAt: known?.erasedAt ?? erasedAt };
+  },
   acknowledge: keeps('cautionAcks', () => ({})),
-  takeBack: keeps('takeBacks', async (body, { db, params }) => {
-    await requireEvent(db, params.jobId, body.corrects);
+  /** One's own without a word; somebody else's with a reason, and both are shown. */
+  takeBack: keeps('takeBacks', async (body, { db, params, person }) => {
+    const { authorId } = await requireEvent(db, params.jobId, body.corrects);
+    if (authorId !== person.id && person.role !== 'lead' && body.reason.trim().length < 3)
+      throw new Fault(422, 'reason', 'This was entered by somebody else. Say why it is taken back; both are shown.');
     return {};
   }),
 };

@@ -1,6 +1,7 @@
 import { characteristic, checkLimit } from '@dauer/core';
 import { isDeepStrictEqual } from 'node:util';
-import { limit, limitCheck } from '../../db/schema.ts';
+import { and, eq, ne } from 'drizzle-orm';
+import { account, limit, limitCheck, shop } from '../../db/schema.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readLimit, readLimits } from '../../records/limits.ts';
@@ -24,8 +25,19 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'enterLimit' | 'checkLimi
   checkLimit: async ({ db, params, person }) => {
     const found = await readLimit(db, params.id);
     if (!found) throw notFound('limit');
-    if (found.enteredBy === person.id)
-      throw new Fault(403, 'own_limit', 'A limit is checked by a second person, not by the one who entered it.');
+    if (found.enteredBy === person.id) {
+      const others = await db
+        .select({ id: account.id })
+        .from(account)
+        .where(and(ne(account.id, person.id), ne(account.role, 'reader'), eq(account.active, true)))
+        .limit(1);
+      if (others.length > 0) throw new Fault(403, 'own_limit', 'A limit is checked by a second person, not by the one who entered it.');
+      // Alone in the shop, and on a later day: it shows as checked alone.
+      const [own] = await db.select({ zone: shop.timeZone }).from(shop);
+      const dayOf = (at: string | Date): string => new Intl.DateTimeFormat('sv-SE', { timeZone: own?.zone ?? 'UTC' }).format(new Date(at));
+      if (dayOf(found.enteredAt) >= dayOf(new Date()))
+        throw new Fault(409, 'same_day', 'Alone in the shop, a limit is checked on a later day than it was entered.');
+    }
     await db.insert(limitCheck).values({ limitId: found.id, checkedBy: person.id }).onConflictDoNothing();
     return (await readLimit(db, params.id)) ?? found;
   },

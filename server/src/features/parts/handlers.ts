@@ -1,9 +1,23 @@
-import { moved, type Part, placeName, standing, takenBackIds, whereabouts } from '@dauer/core';
-import { asc, eq, ilike, inArray, isNotNull, or, and } from 'drizzle-orm';
+import { byOneName, moved, type Part, placeName, standing, takenBackIds, whereabouts } from '@dauer/core';
+import { asc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { account, finding, job, layout, part, partEvent, readingSet, release, setMove, slot, takeBack, vehicle } from '../../db/schema.ts';
+import {
+  account,
+  finding,
+  job,
+  layout,
+  part,
+  partCorrection,
+  partEvent,
+  readingSet,
+  release,
+  setMove,
+  slot,
+  takeBack,
+  vehicle,
+} from '../../db/schema.ts';
 import { addEvent } from '../../platform/events.ts';
-import { eventRow } from '../../platform/handlers.ts';
+import { eventRow, keeps } from '../../platform/handlers.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { requirePlace } from '../../records/belongs.ts';
@@ -63,13 +77,36 @@ async function locate(db: Database, parts: readonly Part[]) {
   });
 }
 
-export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPart'> = {
+/** Left out where it was found to be another article on record. */
+const NOT_JOINED = sql`not exists (select 1 from ${partCorrection} c where c.kind = 'join' and c.part_id = ${part.id}
+  and not exists (select 1 from ${takeBack} t where t.corrects = c.id))`;
+
+/** Every article that a part was ever taken for, with the standing corrections that say so, oldest first. */
+async function namesOf(db: Database, partId: string) {
+  const known = new Set([partId]);
+  let corrections: (typeof partCorrection.$inferSelect)[] = [];
+  for (let size = 0; size !== known.size;) {
+    size = known.size;
+    const ids = [...known];
+    const rows = await db
+      .select()
+      .from(partCorrection)
+      .where(or(inArray(partCorrection.partId, ids), inArray(partCorrection.otherId, ids)));
+    const rowIds = rows.map((r) => r.id);
+    const gone = takenBackIds(rowIds.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, rowIds)) : []);
+    corrections = standing(rows, gone);
+    for (const c of corrections) known.add(c.partId).add(c.otherId);
+  }
+  return { ids: [...known], corrections };
+}
+
+export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPart' | 'correctPart'> = {
   parts: async ({ db, query }) => {
     const q = `%${(query.q ?? '').replace(/[%_\\]/g, '\\$&')}%`;
     const rows = await db
       .select()
       .from(part)
-      .where(and(isNotNull(part.tag), or(ilike(part.tag, q), ilike(part.name, q), ilike(part.partNumber, q))))
+      .where(and(isNotNull(part.tag), NOT_JOINED, or(ilike(part.tag, q), ilike(part.name, q), ilike(part.partNumber, q))))
       .orderBy(asc(part.tag))
       .limit(200);
     return locate(db, rows);
@@ -79,18 +116,19 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     if (!row) throw notFound('part');
     const [located] = await locate(db, [row]);
     if (!located) throw notFound('part');
+    const { ids: known, corrections } = await namesOf(db, row.id);
     const [events, sets, findings, people, slots] = await Promise.all([
-      db.select().from(partEvent).where(eq(partEvent.partId, row.id)),
+      db.select().from(partEvent).where(inArray(partEvent.partId, known)),
       db
         .select()
         .from(readingSet)
         .where(
           or(
-            eq(readingSet.partId, row.id),
-            inArray(readingSet.id, db.select({ id: setMove.setId }).from(setMove).where(eq(setMove.partId, row.id))),
+            inArray(readingSet.partId, known),
+            inArray(readingSet.id, db.select({ id: setMove.setId }).from(setMove).where(inArray(setMove.partId, known))),
           ),
         ),
-      db.select().from(finding).where(eq(finding.partId, row.id)),
+      db.select().from(finding).where(inArray(finding.partId, known)),
       db.select({ id: account.id, name: account.name }).from(account),
       db
         .select({
@@ -111,14 +149,16 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const moves = setIds.length > 0 ? await db.select().from(setMove).where(inArray(setMove.setId, setIds)) : [];
     const ids = [...setIds, ...moves.map((m) => m.id), ...events.map((e) => e.id), ...findings.map((f) => f.id)];
     const gone = takenBackIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, ids)) : []);
-    const own = moved(standing(sets, gone), standing(moves, gone)).filter((x) => x.partId === row.id);
+    const mine = <T extends { readonly partId: string | null; readonly happenedAt: string }>(list: readonly T[]): T[] =>
+      byOneName(corrections, list).filter((x) => x.partId === row.id);
+    const own = mine(moved(standing(sets, gone), standing(moves, gone)));
     const who = (id: string): string => people.find((p) => p.id === id)?.name ?? 'unknown';
     const place = (id: string | null): string => {
       const found = slots.find((x) => x.id === id);
       return found ? placeName(found) : '';
     };
     const life = [
-      ...standing(events, gone).map((e) => ({
+      ...mine(standing(events, gone)).map((e) => ({
         at: e.happenedAt,
         what: [LIFE_WORD[e.kind], e.note].filter(Boolean).join(': '),
         where: place(e.slotId),
@@ -132,7 +172,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
         by: who(e.authorId),
         jobId: e.jobId,
       })),
-      ...standing(findings, gone).map((e) => ({
+      ...mine(standing(findings, gone)).map((e) => ({
         at: e.happenedAt,
         what: `Finding: ${e.words}`,
         where: place(e.slotId),
@@ -155,6 +195,25 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
       .returning();
     return row ?? known;
   },
+  /** Both articles have to be on record; the one split off is written down as a copy of what it was taken for. */
+  correctPart: keeps('partCorrections', async (body, { db, params }) => {
+    if (body.partId === body.otherId) throw new Fault(422, 'same_part', 'These are the same article already.');
+    if ((body.kind === 'split') !== (body.since !== null)) throw new Fault(422, 'since', 'A split says from when on; a join does not.');
+    const [own] = await db.select().from(part).where(eq(part.id, body.partId));
+    if (!own) throw notFound('part');
+    const told = await db.execute(sql`select 1 from ${partEvent} e join ${job} j on j.id = e.job_id
+      where e.part_id = ${body.partId} and j.vehicle_id = (select vehicle_id from ${job} where id = ${params.jobId}) limit 1`);
+    if (told.rows.length === 0) throw new Fault(422, 'unknown_reference', 'Nothing was told of this part on this vehicle.');
+    const [other] = await db.select().from(part).where(eq(part.id, body.otherId));
+    if (body.kind === 'join' && !other) throw notFound('part');
+    if (body.kind === 'join' && other && other.kind !== own.kind) throw new Fault(422, 'wrong_kind', 'These are parts of two kinds.');
+    if (body.kind === 'split' && !other)
+      await db
+        .insert(part)
+        .values({ ...own, id: body.otherId, tag: null })
+        .onConflictDoNothing();
+    return {};
+  }),
   logPart: async (call) => {
     const { part: described, ...body } = call.body;
     await requirePlace(call.db, call.params.jobId, body.slotId);

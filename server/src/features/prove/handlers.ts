@@ -1,15 +1,16 @@
 import { acceptanceKey, buildSheet, deriveJob, itemLock, RULE_VERSION } from '@dauer/core';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
-import { addEvent } from '../../platform/events.ts';
+import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
 import { eventRow, keeps } from '../../platform/handlers.ts';
-import { verifyPassword } from '../../platform/password.ts';
 import { Fault } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
+import { requireEvent } from '../../records/belongs.ts';
+import { requirePassword } from '../../records/people.ts';
 import { basisOf } from '../../records/release.ts';
 
-export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release'> = {
+export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
   /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
   prove: keeps('proofs', async (body, { db, params }) => {
     if (body.result === 'not_tried') return {};
@@ -21,11 +22,14 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release'> = {
   }),
   /** Only what blocks now, and only by the role that the verdict asks for. */
   accept: async (call) => {
-    const { db, body, params, person } = call;
+    const { db, params, person } = call;
+    const { password, ...body } = call.body;
+    await requirePassword(db, person.id, password);
     const file = await readJobFile(db, params.jobId);
     if (!file.acceptances.some((a) => a.id === body.id)) {
       const state = deriveJob(file, new Date().toISOString());
-      const found = state.obligations.find((o) => acceptanceKey(o) === body.obligation && o.state === 'open');
+      if (file.release) throw new Fault(409, 'released', RELEASED_WORDS);
+      const found = [...state.obligations, ...state.offers].find((o) => acceptanceKey(o) === body.obligation && o.state === 'open');
       if (!found) throw new Fault(409, 'nothing_to_accept', 'This does not block any more, or never did.');
       if (!found.acceptBy) throw new Fault(409, 'no_waiver', `${found.what}: this is answered by the work, not by a waiver.`);
       if (found.acceptBy === 'lead' && person.role !== 'lead')
@@ -33,11 +37,28 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release'> = {
     }
     return addEvent(db, 'acceptances', eventRow(call, body));
   },
+  /** Of what the sheet names, and nothing else; the owner takes it over by name. */
+  answerAfterCare: keeps('afterCares', async (body, { db, params }) => {
+    const [kept] = await db.select({ sheet: release.sheet }).from(release).where(eq(release.jobId, params.jobId));
+    if (kept && !kept.sheet.afterCare.some((a) => a.item === body.item))
+      throw new Fault(422, 'unknown_reference', 'The hand-back sheet does not name this.');
+    if (body.result === 'taken_over' && body.note.trim().length < 3) throw new Fault(422, 'name', 'Say who takes it over, by name.');
+    return {};
+  }),
+  amend: keeps('amendments', async (body, { db, params }) => {
+    if (body.corrects !== null) await requireEvent(db, params.jobId, body.corrects);
+    return {};
+  }),
   release: async ({ db, body, params, person }) => {
-    const [own] = await db.select({ hash: account.passwordHash }).from(account).where(eq(account.id, person.id));
-    if (!own || !(await verifyPassword(body.password, own.hash)))
-      throw new Fault(403, 'wrong_password', 'The password does not fit. Handing back asks for it once more.');
+    await requirePassword(db, person.id, body.password);
     return db.transaction(async (tx) => {
+      // Whoever was let in as a lead may have lost the role since; it is held until this is written down.
+      const [now] = await tx
+        .select({ role: account.role, active: account.active })
+        .from(account)
+        .where(eq(account.id, person.id))
+        .for('share');
+      if (now?.role !== 'lead' || !now.active) throw new Fault(403, 'role', 'Your role has changed meanwhile. A lead hands back.');
       await tx.execute(sql`select 1 from ${job} where ${job.id} = ${params.jobId} for update`);
       const file = await readJobFile(tx, params.jobId);
       if (file.release) {

@@ -1,8 +1,12 @@
 import { parseQuantity } from '@dauer/core';
 import { keeps } from '../../platform/handlers.ts';
-import { requirePlace } from '../../records/belongs.ts';
+import { requireJoint, requirePlace } from '../../records/belongs.ts';
 
 export const rebuildHandlers = {
+  logJoint: keeps('jointEvents', async (body, { db, params }) => {
+    await requireJoint(db, params.jobId, body.connectionId, body.slotId);
+    return {};
+  }),
   putIn: keeps('putIns', async (body, { db, params }) => {
     await requirePlace(db, params.jobId, body.slotId);
     return {};

@@ -4,20 +4,37 @@ import { hashPassword } from '../../platform/password.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { beginSession, endAllSessions, endSession } from '../../platform/session.ts';
-import type { Database } from '../../db/connect.ts';
-import { type AccountRow, addAccount, checkSignIn } from './accounts.ts';
+import { addAccount, checkSignIn } from './accounts.ts';
 import { importBundle } from './import.ts';
+import { meOf, personOf } from './me.ts';
+import { tabletHandlers } from './tablets.ts';
 
-const personOf = ({ id, name, initials, role, active }: AccountRow) => ({ id, name, initials, role, active });
-
-async function meOf(db: Database, row: AccountRow) {
-  const [own] = await db.select().from(shop);
-  return { person: personOf(row), shop: { name: own?.name ?? 'Workshop', timeZone: own?.timeZone ?? 'UTC' } };
-}
-
-type Names = 'welcome' | 'firstLead' | 'signIn' | 'signOut' | 'me' | 'people' | 'addPerson' | 'changePerson' | 'importBundle' | 'search';
+type Names =
+  | 'signOutEverywhere'
+  | 'registerTablet'
+  | 'tablets'
+  | 'endTablet'
+  | 'setPin'
+  | 'onTablet'
+  | 'switchTo'
+  | 'welcome'
+  | 'firstLead'
+  | 'signIn'
+  | 'signOut'
+  | 'me'
+  | 'people'
+  | 'addPerson'
+  | 'changePerson'
+  | 'importBundle'
+  | 'search';
 
 export const shopHandlers: Pick<Handlers, Names> = {
+  ...tabletHandlers,
+  signOutEverywhere: async ({ db, person, request }) => {
+    await endAllSessions(db, person.id);
+    request.session.set('sessionId', undefined);
+    return { done: true };
+  },
   welcome: async ({ db }) => {
     const [own] = await db.select().from(shop);
     const accounts = own ? await db.select().from(account).orderBy(asc(account.createdAt)) : [];

@@ -92,7 +92,13 @@ export async function importBundle(db: Database, given: z.output<typeof bundle>)
     for (const v of given.vehicles) await insertLayout(tx, v.layout);
     await put(s.job, given.jobs);
     await put(s.part, given.parts);
-    for (const family of ORDER) await put(EVENT_TABLES[family], given.events[family] ?? []);
+    // What was told of a job handed back then was told in time, whenever it is written up here.
+    const handedBack = new Map(given.releases.map((r) => [r.jobId, r.releasedAt]));
+    const inTime = (e: Row & { readonly jobId: string; readonly recordedAt: string }): Row => {
+      const at = handedBack.get(e.jobId);
+      return at !== undefined && e.recordedAt > at ? { ...e, recordedAt: at } : e;
+    };
+    for (const family of ORDER) await put(EVENT_TABLES[family], (given.events[family] ?? []).map(inTime));
     for (const r of given.releases) {
       const file = await readJobFile(tx, r.jobId);
       const state = deriveJob(fileAsOf(file, r.releasedAt), r.releasedAt);

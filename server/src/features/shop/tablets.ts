@@ -1,0 +1,94 @@
+import { and, asc, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import type { FastifyRequest } from 'fastify';
+import type { Database } from '../../db/connect.ts';
+import { account, session, signInFailure, tablet } from '../../db/schema.ts';
+import { hashPassword, verifyPassword } from '../../platform/password.ts';
+import { Fault, notFound } from '../../platform/problem.ts';
+import type { Handlers } from '../../platform/routes.ts';
+import { beginSession } from '../../platform/session.ts';
+import { requirePassword } from '../../records/people.ts';
+import { meOf } from './me.ts';
+
+const WINDOW_MINUTES = 15;
+const MOST_FAILURES = 5;
+const DUMMY = await hashPassword(v7());
+
+/** The tablet of the shop that asks; null where the device is none, or is none any more. */
+async function tabletOf(db: Database, request: FastifyRequest): Promise<typeof tablet.$inferSelect | null> {
+  const id = request.session.get('tabletId');
+  if (!id) return null;
+  const [row] = await db
+    .select()
+    .from(tablet)
+    .where(and(eq(tablet.id, id), isNull(tablet.endedAt)));
+  return row ?? null;
+}
+
+type Names = 'registerTablet' | 'tablets' | 'endTablet' | 'setPin' | 'onTablet' | 'switchTo';
+
+/** Tablets of the shop, and switching on them with a PIN. Source: handbook 15, People, time, distance, privacy. */
+export const tabletHandlers: Pick<Handlers, Names> = {
+  registerTablet: async ({ db, body, person, request }) => {
+    await requirePassword(db, person.id, body.password);
+    await db.insert(tablet).values({ id: body.id, name: body.name, registeredBy: person.id }).onConflictDoNothing();
+    const [row] = await db.select().from(tablet).where(eq(tablet.id, body.id));
+    if (!row) throw notFound('tablet');
+    request.session.set('tabletId', row.id);
+    return row;
+  },
+  tablets: async ({ db }) => db.select().from(tablet).orderBy(desc(tablet.registeredAt)),
+  endTablet: async ({ db, params }) => {
+    const endedAt = new Date().toISOString();
+    await db
+      .update(tablet)
+      .set({ endedAt })
+      .where(and(eq(tablet.id, params.id), isNull(tablet.endedAt)));
+    await db
+      .update(session)
+      .set({ endedAt })
+      .where(and(eq(session.tabletId, params.id), isNull(session.endedAt)));
+    const [row] = await db.select().from(tablet).where(eq(tablet.id, params.id));
+    if (!row) throw notFound('tablet');
+    return row;
+  },
+  setPin: async ({ db, body, person }) => {
+    await requirePassword(db, person.id, body.password);
+    await db
+      .update(account)
+      .set({ pinHash: await hashPassword(body.pin) })
+      .where(eq(account.id, person.id));
+    return { done: true };
+  },
+  onTablet: async ({ db, request }) => {
+    const own = await tabletOf(db, request);
+    if (!own) return { tablet: null, people: [] };
+    const people = await db
+      .select({ id: account.id, name: account.name, initials: account.initials })
+      .from(account)
+      .where(and(isNotNull(account.pinHash), eq(account.active, true)))
+      .orderBy(asc(account.createdAt));
+    return { tablet: { id: own.id, name: own.name }, people };
+  },
+  /** Failures are counted by person and tablet in the database, so that every process counts them together. */
+  switchTo: async ({ db, body, request }) => {
+    const own = await tabletOf(db, request);
+    if (!own) throw new Fault(403, 'not_a_tablet', 'A PIN opens only a tablet of the shop. Sign in with the password.');
+    const login = `pin:${body.personId}`;
+    const since = new Date(Date.now() - WINDOW_MINUTES * 60000).toISOString();
+    const failures = await db
+      .select({ id: signInFailure.id })
+      .from(signInFailure)
+      .where(and(eq(signInFailure.login, login), gt(signInFailure.at, since)));
+    if (failures.length >= MOST_FAILURES)
+      throw new Fault(429, 'too_many_tries', `Too many wrong PINs. Wait ${WINDOW_MINUTES} minutes, or sign in with the password.`);
+    const [row] = await db.select().from(account).where(eq(account.id, body.personId));
+    const fits = await verifyPassword(body.pin, row?.pinHash ?? DUMMY);
+    if (!row?.active || !row.pinHash || !fits) {
+      await db.insert(signInFailure).values({ id: v7(), login, address: `tablet:${own.id}`, at: new Date().toISOString() });
+      throw new Fault(401, 'wrong_sign_in', 'The PIN does not fit.');
+    }
+    await beginSession(db, request, row.id, own.id);
+    return meOf(db, row);
+  },
+};
