@@ -67,5 +67,6 @@ export * from './standing/pedalLock.ts';
 export * from './standing/play.ts';
 export * from './standing/stands.ts';
 export * from './standing/unitState.ts';
+export * from './standing/yardOffer.ts';
 export * from './yard/waits.ts';
 export * from './caution/cautions.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  buildSheet,
   controlsOf,
   deriveJob,
   endedBy,
@@ -18,7 +19,6 @@ import {
   pressedBy,
   proofCloses,
   type PutInKind,
-  type ReleaseRecord,
   type Slot,
   voidedJobs,
   weighLate,
@@ -331,7 +331,7 @@ describe('over random valid histories', () => {
       fc.property(history, (steps) => {
         const t = new Life([...steps, ['gauge', 0] as const]);
         const at = base(t.next()).happenedAt;
-        const sheet = { afterCare: [] } as unknown as ReleaseRecord['sheet'];
+        const sheet = buildSheet(t.state(), at);
         t.file.release = { id: 'r', jobId: 'job', releasedBy: 'ann', releasedAt: at, ownWork: false, ruleVersion: '1', sheet };
         const before = t.state();
         const late = { ...base(1), recordedAt: new Date(Date.parse(at) + 3600000).toISOString() };

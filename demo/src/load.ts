@@ -1,7 +1,7 @@
 import type { Bundle } from '@dauer/contract';
 import { DEMO_SHOP, fillRack, PEOPLE } from './shop.ts';
 import { Story } from './story.ts';
-import { corrie, marl, pellam, quillon, sallow } from './vehicles.ts';
+import { corrie, marl, marrek, pellam, quillon, sallow } from './vehicles.ts';
 
 /** The whole demonstration shop as an import bundle, dated relative to `today` (milliseconds). */
 export function demoBundle(today: number, password: string): Bundle {
@@ -13,6 +13,7 @@ export function demoBundle(today: number, password: string): Bundle {
   pellam(story, rack);
   quillon(story, rack);
   sallow(story, rack);
+  marrek(story, rack);
   corrie(story, rack);
   return story.bundle();
 }

@@ -5,6 +5,9 @@ import {
   type EventBase,
   type Job,
   type JobKind,
+  jointsOf,
+  type JointEventKind,
+  type JointSeal,
   KIND_FACTS,
   type Layout,
   type LimitVersion,
@@ -156,7 +159,16 @@ export class Telling {
     });
   }
   look(slot: Slot, words: string, severity: 'note' | 'watch' | 'doubt' | 'reject' = 'note', rulesOut: OptionId[] = []): void {
-    this.add('findings', { slotId: slot.id, partId: this.car.partIn(slot), words, code: null, severity, cleaning: 'after', rulesOut, settles: null });
+    this.add('findings', {
+      slotId: slot.id,
+      partId: this.car.partIn(slot),
+      words,
+      code: null,
+      severity,
+      cleaning: 'after',
+      rulesOut,
+      settles: null,
+    });
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
     this.add('observations', { code, corner, state });
@@ -179,8 +191,8 @@ export class Telling {
       wrench: 'W-02',
     });
   }
-  prove(item: string, result: 'passed' | 'gone' = 'passed', corner: Corner | null = null, note = ''): void {
-    this.add('proofs', { item, slotId: null, corner, result, note });
+  prove(item: string, result: 'passed' | 'gone' | 'same' = 'passed', corner: Corner | null = null, note = ''): string {
+    return this.add('proofs', { item, slotId: null, corner, result, note });
   }
   fitNew(slot: Slot, tag: string | null, partNumber: string | null, note: string): string {
     const partId = v7();
@@ -191,9 +203,17 @@ export class Telling {
     this.car.sits.set(slot.id, partId);
     return partId;
   }
-  part(slot: Slot, kind: 'removed' | 'sent' | 'returned' | 'machined' | 'resealed' | 'coated', note: string): void {
+  part(slot: Slot, kind: 'removed' | 'sent' | 'returned' | 'machined' | 'opened' | 'resealed' | 'coated', note: string): void {
     const partId = this.car.partIn(slot);
     if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, note, temporary: false, until: null });
+  }
+  /** A lead lets something go by name: what it is, and what it rests on. */
+  accept(obligation: string, reason: string): void {
+    this.add('acceptances', { obligation, reason });
+  }
+  joint(slot: Slot, kind: JointEventKind, seal: JointSeal | null = null): void {
+    const joint = jointsOf(this.car.layout).find((j) => j.slot.id === slot.id);
+    if (joint) this.add('jointEvents', { connectionId: joint.connection.id, slotId: slot.id, kind, seal, note: '' });
   }
   fluid(product: string, batch: string): void {
     this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false });

@@ -1,7 +1,7 @@
 import { isHydraulic } from '../layout/graph.ts';
 import { proofItems } from '../prove/items.ts';
 import { type ControlLock, lockedItem } from '../standing/pedalLock.ts';
-import { yardOffer } from '../standing/mayMove.ts';
+import { yardOffer } from '../standing/yardOffer.ts';
 import { openStanding } from '../standing/stands.ts';
 import { observationKey } from '../trace/observations.ts';
 import type { Verdict } from '../verdict/decide.ts';

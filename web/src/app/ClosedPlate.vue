@@ -1,21 +1,40 @@
 <script setup lang="ts">
-import { judgeAgain, VERDICT_WORD } from '@dauer/core';
+import { afterCareStates, judgeAgain, lateEvents, VERDICT_WORD } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
+import { useSession } from './session.ts';
 
 /** A job that was handed back: everything stands as it was then; today's book may be held against it, and writes nothing. */
 const job = useJob();
+const session = useSession();
+function unvoid(): void {
+  const v = job.file?.voids.findLast((x) => x.jobId === job.file?.job.id);
+  if (v) job.takeBack(v.id);
+}
 const release = computed(() => job.file?.release ?? null);
 const asked = ref(false);
+const careText = computed(() => {
+  const s = job.state;
+  if (!s || !job.file) return '';
+  const late = lateEvents(job.file).filter((l) => !l.answered).length;
+  if (late > 0) return `${late} came in late`;
+  const open = afterCareStates(s).filter((a) => a.answer === 'open' || a.answer === 'failed').length;
+  return open > 0 ? `${open} of after-care open` : 'After-care answered';
+});
 const otherwise = computed(() => (asked.value && job.file ? judgeAgain(job.file, job.today) : []));
 </script>
 
 <template>
+  <p v-if="job.state?.voided" class="problem closed">
+    Voided: booked twice. Nothing told here counts. {{ job.file?.voids.find((v) => v.jobId === job.file?.job.id)?.reason }}
+    <button v-if="session.may('lead')" class="link" type="button" @click="unvoid">It counts after all</button>
+  </p>
   <div v-if="release" class="problem closed no-print">
     <p>
       Handed back on {{ dayText(release.releasedAt) }}. Everything stands as it was then; a new complaint is a new job.
       <RouterLink :to="`/jobs/${release.jobId}/sheet`">Hand-back sheet</RouterLink>
+      <RouterLink class="link" :to="`/jobs/${release.jobId}/prove`">{{ careText }}</RouterLink>
       <button v-if="!asked" class="link" type="button" @click="asked = true">Judge again with today’s book</button>
     </p>
     <template v-if="asked">

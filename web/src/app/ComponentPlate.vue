@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CORNER_NAME, KIND_FACTS, placeName, type Slot, whereabouts } from '@dauer/core';
+import { CORNER_NAME, KIND_FACTS, controlsOf, lastOpen, openDue, placeName, type Slot, whereabouts } from '@dauer/core';
 import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
@@ -33,6 +33,26 @@ const cells = computed<Slot[]>(() => {
 });
 const place = computed(() => job.state?.situation.standing.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
 const writable = computed(() => session.may('technician') && job.state?.released === false);
+const article = computed(() => c.value !== null && KIND_FACTS[c.value.slot.kind].article);
+/** A control can be pressed, what holds fluid can be opened: both are played on the map. */
+const playable = computed<'press' | 'open' | null>(() => {
+  const s = job.state;
+  const slot = c.value?.slot;
+  if (!s || !slot || s.released) return null;
+  if (controlsOf(s.file.layout).some((x) => x.slotId === slot.id)) return 'press';
+  return slot.circuits.length > 0 ? 'open' : null;
+});
+function playIt(): void {
+  if (!c.value || !playable.value) return;
+  job.playing = job.playing?.slotId === c.value.slot.id ? null : { step: playable.value, slotId: c.value.slot.id };
+}
+/** When it was last open: a clock of its own, whatever the fluid looks like. */
+const opened = computed(() => {
+  const s = job.state;
+  if (!s || !c.value || !article.value || !KIND_FACTS[c.value.slot.kind].hydraulic || c.value.slot.kind === 'hose') return '';
+  const at = lastOpen(s.book, c.value);
+  return at ? `Last open ${dayText(at)}` : (openDue(s.book, c.value, job.today) ?? 'Never open as far as is known');
+});
 const verdictOf = (id: string) => job.state?.components.find((x) => x.slot.id === id)?.verdict ?? null;
 const what = computed(() => {
   const s = c.value?.slot;
@@ -51,7 +71,10 @@ const where = computed(() => {
   if (place.value?.state === 'away') return 'Away: this place is empty';
   if (c.value.empty) return 'Off the vehicle: this place is empty';
   if (place.value?.state === 'temporary') return 'In its place for now only';
-  if (!c.value.inScope) return 'In its place, out of the scope of this job';
+  if (!c.value.inScope)
+    return c.value.judged.at(-1)
+      ? `Out of scope; last judged ${dayText(job.state.book.sets.find((s) => s.id === c.value?.judged.at(-1)?.setId)?.happenedAt ?? '')}`
+      : 'In its place, out of the scope of this job';
   return c.value.fittedHere ? 'In its place, fitted in this job' : 'In its place, as found';
 });
 const life = computed(() => {
@@ -90,7 +113,14 @@ async function bind(): Promise<void> {
       <dd>
         {{ where }}
         <button v-if="writable && !choosing" class="link" type="button" @click="choosing = true">put something in</button>
+        <button v-if="writable && article" class="link" type="button" @click="job.takeIn(c.slot.id, !c.inScope)">
+          {{ c.inScope ? 'leave out of the job' : 'take into the job' }}
+        </button>
       </dd>
+      <template v-if="opened">
+        <dt>Open</dt>
+        <dd>{{ opened }}</dd>
+      </template>
       <template v-if="life">
         <dt>Life</dt>
         <dd>
@@ -102,6 +132,11 @@ async function bind(): Promise<void> {
         </dd>
       </template>
     </dl>
+    <p v-if="playable" class="plays">
+      <button class="act slim" type="button" :aria-pressed="job.playing?.slotId === c.slot.id" @click="playIt">
+        {{ playable === 'press' ? 'If I press now' : 'If I open this' }}
+      </button>
+    </p>
     <PutIns v-if="place && (choosing || place.inside.length > 0)" v-model:choosing="choosing" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
       <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
@@ -159,6 +194,9 @@ dl {
 }
 dt {
   color: var(--ink2);
+}
+.plays {
+  margin-top: 8px;
 }
 .cells {
   display: grid;

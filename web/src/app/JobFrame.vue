@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Corner, fixed, type Stage, STAGES, STATE_WORD, type Verdict } from '@dauer/core';
+import { controlsOf, type Corner, cornersTakenIn, fixed, playsOf, type Stage, STAGES, STATE_WORD, type Verdict } from '@dauer/core';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -10,6 +10,8 @@ import VerdictMark from '../fittings/VerdictMark.vue';
 import ClosedPlate from './ClosedPlate.vue';
 import ComponentPlate from './ComponentPlate.vue';
 import { useJob } from './job.ts';
+import PlayPlate from './PlayPlate.vue';
+import TakeBackDialog from './TakeBackDialog.vue';
 import { onLetter } from './keys.ts';
 
 const job = useJob();
@@ -48,6 +50,7 @@ const figures = computed(
     ),
 );
 
+const corners = computed(() => (job.state ? cornersTakenIn(job.state.file.job, job.state.file.layout) : []));
 /** What is off, away, blocked or fitted for now: shown from Rebuild on, where it decides what may be done. */
 const flags = computed(
   () =>
@@ -71,8 +74,23 @@ watch(
 useEventListener(window, 'focus', () => void job.refresh());
 const off = onLetter('KeyM', () => map.value?.focus());
 onBeforeUnmount(off);
+/** Before a pedal step it plays by itself, when something would move that must not. */
+watch(
+  [stage, () => job.state?.file.job.id],
+  () => {
+    job.playing = null;
+    const s = job.state;
+    if (!s || s.released || (stage.value !== 'bleed' && stage.value !== 'prove')) return;
+    const danger = playsOf(s.file.layout, s.situation.standing).find((p) => p.play.danger);
+    if (danger) job.playing = { step: 'press', slotId: danger.control.slotId };
+  },
+  { immediate: true },
+);
+/** A control that is tapped plays its press. */
 function pick(slotId: string | null): void {
   job.picked = slotId;
+  const control = job.state && !job.state.released && controlsOf(job.state.file.layout).find((c) => c.slotId === slotId);
+  job.playing = control ? { step: 'press', slotId: control.slotId } : null;
   if (route.query['pick'] !== undefined) void router.replace({ path: route.path });
 }
 </script>
@@ -106,10 +124,12 @@ function pick(slotId: string | null): void {
             :picked="job.picked"
             :verdicts="verdicts"
             :flags="flags"
+            :play="job.play"
             :figures="stage === 'gauge' || stage === 'decide' ? figures : undefined"
-            :in-scope="job.state.file.job.scopeCorners.length > 0 ? job.state.file.job.scopeCorners : undefined"
+            :in-scope="corners.length > 0 ? corners : undefined"
             @pick="pick"
           />
+          <PlayPlate />
           <ComponentPlate @pick="pick" />
         </MapStrip>
       </aside>
@@ -118,6 +138,7 @@ function pick(slotId: string | null): void {
         <component :is="screen" />
       </main>
     </div>
+    <TakeBackDialog />
   </template>
   <div v-else class="frame loading" aria-busy="true">
     <aside class="left" />

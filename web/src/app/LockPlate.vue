@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { itemLock } from '@dauer/core';
+import { itemLock, STILL_FREE } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from './job.ts';
 
@@ -26,7 +26,8 @@ const locks = computed(() => {
     <p v-for="{ l, who } in locks" :key="l.control.slotId" class="lock">
       <b class="plate-font">{{ l.control.name }} locked</b>
       <span>{{ l.why }}</span>
-      <span class="second small">{{ who }}</span>
+      <span class="second small">{{ who }} {{ STILL_FREE }}</span>
+      <button class="link small" type="button" @click="job.playing = { step: 'press', slotId: l.control.slotId }">If I press now</button>
     </p>
   </div>
 </template>

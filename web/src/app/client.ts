@@ -1,4 +1,4 @@
-import { type Endpoint, ENDPOINTS, type EndpointName, PAGE_HEADER, type Problem } from '@dauer/contract';
+import { type Endpoint, ENDPOINTS, type EndpointName, CLOCK_HEADER, NOW_HEADER, PAGE_HEADER, type Problem } from '@dauer/contract';
 import type { z } from 'zod';
 
 /** A problem that the server stated, or that kept us from asking it. */
@@ -26,6 +26,20 @@ interface Args<N extends EndpointName> {
   readonly params?: z.input<E<N>['params']>;
   readonly query?: z.input<E<N>['query']>;
   readonly body?: z.input<E<N>['body']>;
+  /** How far the clock was set right when what is sent was stamped, ms; as it is now where none is given. */
+  readonly clockOffset?: number;
+}
+
+/** How far this device's clock is behind the server's, ms, as measured at the last answer. */
+let offset = 0;
+function heard(asked: number, answered: number, serverNow: string | null): void {
+  const now = Number(serverNow);
+  if (Number.isFinite(now) && now > 0 && answered - asked < 5000) offset = Math.round(now - (asked + answered) / 2);
+}
+
+/** The time now by the server's clock, as far as it is known, and how far this device's was set right for it. */
+export function timeNow(): { readonly at: string; readonly offset: number } {
+  return { at: new Date(Date.now() + offset).toISOString(), offset };
 }
 
 let onSignedOut: () => void = () => undefined;
@@ -48,17 +62,23 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   const query = new URLSearchParams(Object.entries(args.query ?? {}).flatMap(([k, v]) => (v === undefined ? [] : [[k, String(v)]])));
   if (query.size > 0) url += `?${query.toString()}`;
   let reply: Response;
+  const asked = Date.now();
   try {
     reply = await fetch(url, {
       method: line.method,
       credentials: 'same-origin',
       signal: AbortSignal.timeout(20000),
-      headers: { [PAGE_HEADER]: PAGE, ...(args.body === undefined ? {} : { 'content-type': 'application/json' }) },
+      headers: {
+        [PAGE_HEADER]: PAGE,
+        [CLOCK_HEADER]: String(asked + (args.clockOffset ?? offset)),
+        ...(args.body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
     });
   } catch {
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now. What you entered is kept here.');
   }
+  heard(asked, Date.now(), reply.headers.get(NOW_HEADER));
   const content: unknown = await reply.json().catch(() => null);
   if (reply.ok) return content as z.output<E<N>['reply']>;
   const problem = isProblem(content) ? content : null;

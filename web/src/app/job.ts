@@ -1,10 +1,21 @@
 import type { EventFamily, Recorded, Sent } from '@dauer/contract';
-import { type Component, deriveJob, type JobFile, type JobState, proposedPhase, type Phase } from '@dauer/core';
+import {
+  type Component,
+  deriveJob,
+  type EventBase,
+  ifOpened,
+  type JobFile,
+  type JobState,
+  type Play,
+  playsOf,
+  proposedPhase,
+  type Phase,
+} from '@dauer/core';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
-import { call, sentenceOf } from './client.ts';
+import { call, sentenceOf, timeNow } from './client.ts';
 import { onChangeOf } from './live.ts';
 import { useOutbox } from './outbox.ts';
 import { withRecord, withWaiting } from './optimistic.ts';
@@ -62,24 +73,94 @@ export const useJob = defineStore('job', () => {
   function add<F extends EventFamily>(family: F, body: Body<F>): string {
     if (!file.value || !session.person) throw new Error('no job is open');
     const id = body.id ?? v7();
-    const whole = { ...body, id, happenedAt: new Date().toISOString(), device: DEVICE } as Sent<F>;
+    const now = timeNow();
+    const whole = { ...body, id, happenedAt: now.at, device: DEVICE } as Sent<F>;
     void outbox.keep({
       jobId: file.value.job.id,
       authorId: session.person.id,
       authorName: session.person.name,
       family,
       body: whole as Sent<EventFamily>,
+      clockOffset: now.offset,
       aside: null,
     });
     return id;
   }
-  function takeBack(id: string): void {
-    add('takeBacks', { corrects: id });
+  /** What is about to be taken back and needs a reason first: somebody else's entry. */
+  const askedBack = ref<{ readonly id: string; readonly author: string } | null>(null);
+  function authorOf(id: string): string | null {
+    const families: readonly unknown[] = Object.values(file.value ?? {});
+    for (const list of families) {
+      if (!Array.isArray(list)) continue;
+      const found = (list as readonly Partial<EventBase>[]).find((e) => e.id === id);
+      if (found?.authorId) return found.authorId;
+    }
+    return null;
   }
+  /** Takes an event back: one's own at once, somebody else's once a reason is given. */
+  function takeBack(id: string, reason = ''): void {
+    const author = authorOf(id);
+    const others = author !== null && author !== session.person?.id;
+    if (others && reason === '') {
+      askedBack.value = { id, author };
+      return;
+    }
+    askedBack.value = null;
+    add('takeBacks', { corrects: id, reason });
+  }
+  /** Takes a place into the job by hand, or leaves it out. */
+  async function takeIn(slotId: string, on: boolean): Promise<void> {
+    const j = file.value?.job;
+    if (!j) return;
+    const without = (list: readonly string[]): string[] => list.filter((x) => x !== slotId);
+    problem.value = null;
+    try {
+      const { id, vehicleId: _v, openedAt: _o, openedBy: _b, ...fields } = j;
+      await call('changeJob', {
+        params: { jobId: id },
+        body: {
+          ...fields,
+          scopeCorners: [...j.scopeCorners],
+          scopeIn: on ? [...without(j.scopeIn), slotId] : without(j.scopeIn),
+          scopeOut: on ? without(j.scopeOut) : [...without(j.scopeOut), slotId],
+        },
+      });
+    } catch (error) {
+      problem.value = sentenceOf(error);
+    }
+    await refresh();
+  }
+  /** What is played on the map: a press of a control, or the opening of a place. */
+  const playing = ref<{ readonly step: 'press' | 'open'; readonly slotId: string } | null>(null);
+  const play = computed<Play | null>(() => {
+    const s = state.value;
+    const p = playing.value;
+    const slot = s?.file.layout.slots.find((x) => x.id === p?.slotId);
+    if (!s || !p || !slot) return null;
+    if (p.step === 'open') return ifOpened(s.book, s.situation.standing, slot, today.value);
+    return playsOf(s.file.layout, s.situation.standing).find((x) => x.control.slotId === slot.id)?.play ?? null;
+  });
   function who(id: string): string {
     return file.value?.people.find((p) => p.id === id)?.name ?? session.person?.name ?? '';
   }
-  return { file, state, problem, picked, component, phase, today, load, refresh, add, takeBack, who };
+  return {
+    askedBack,
+    takeIn,
+    playing,
+    play,
+    file,
+    state,
+    problem,
+    picked,
+    component,
+    phase,
+    today,
+    load,
+    refresh,
+    add,
+    takeBack,
+    who,
+  };
 });
 
 const KEY = 'dauer.device';

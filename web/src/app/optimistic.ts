@@ -1,4 +1,4 @@
-import type { EventFamily, Recorded, Sent } from '@dauer/contract';
+import { type EventFamily, EVENTS, type Recorded, type Sent } from '@dauer/contract';
 import { type EventBase, type JobFile, MEASUREMENTS, type Part, parseQuantity } from '@dauer/core';
 import type { Waiting } from './sending.ts';
 
@@ -17,7 +17,13 @@ function base(item: Waiting): EventBase {
 
 /** What an event will be once it is in the book: the same core makes the same of it there. */
 function recordOf(item: Waiting, file: JobFile): object {
-  const own = { ...item.body, ...base(item) };
+  // What was left out is what the book takes it for.
+  const {
+    password: _p,
+    part: _q,
+    ...sent
+  } = { password: null, part: null, ...(EVENTS[item.family].sent.safeParse(item.body).data ?? item.body) };
+  const own = { ...sent, ...base(item) };
   switch (item.family) {
     case 'readings': {
       const sent = item.body as Sent<'readings'>;

@@ -86,6 +86,7 @@ export const useOutbox = defineStore('outbox', () => {
         const answer = (await call(EVENT_ENDPOINT[next.family] as 'takeBack', {
           params: { jobId: next.jobId },
           body: next.body as Sent<'takeBacks'>,
+          ...(next.clockOffset === undefined ? {} : { clockOffset: next.clockOffset }),
         })) as { record: unknown };
         stored(next, answer.record);
         await forget(next);

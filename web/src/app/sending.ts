@@ -8,6 +8,8 @@ export interface Waiting<F extends EventFamily = EventFamily> {
   readonly authorName: string;
   readonly family: F;
   readonly body: Sent<F>;
+  /** How far this device's clock was set right when it was stamped, ms. */
+  readonly clockOffset?: number;
   /** Why the server would not take it; null while it waits to be sent. */
   aside: string | null;
 }

@@ -9,12 +9,14 @@ import { ApiProblem, call, whenSignedOut } from './client.ts';
 export const useSession = defineStore('session', () => {
   const person = ref<Person | null>(null);
   const shop = ref<{ name: string; timeZone: string }>({ name: '', timeZone: 'UTC' });
+  const hasPin = ref(false);
   const asked = ref(false);
   /** The session ended while somebody was working: asked for again in place, so that nothing typed is lost. */
   const expired = ref(false);
 
-  function take(me: { person: Person; shop: { name: string; timeZone: string } }): void {
+  function take(me: { person: Person; hasPin: boolean; shop: { name: string; timeZone: string } }): void {
     person.value = me.person;
+    hasPin.value = me.hasPin;
     shop.value = me.shop;
     useZone(me.shop.timeZone);
     expired.value = false;
@@ -40,5 +42,5 @@ export const useSession = defineStore('session', () => {
   });
   const role = computed<Role | null>(() => person.value?.role ?? null);
   const may = (access: Access): boolean => mayCall(access, role.value);
-  return { person, shop, asked, expired, role, may, take, resume, signIn, signOut };
+  return { person, hasPin, shop, asked, expired, role, may, take, resume, signIn, signOut };
 });

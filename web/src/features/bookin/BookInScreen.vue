@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { buildLayout, CORNERS, CORNER_NAME, type Corner, type JobKind, TEMPLATES } from '@dauer/core';
+import { buildLayout, cornersOf, CORNERS, CORNER_NAME, KIND_OF_JOB, type Corner, type JobKind, TEMPLATES } from '@dauer/core';
 import { useSessionStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -70,7 +70,7 @@ async function bookIn(): Promise<void> {
           wants: f.wants,
           fluidKnown: f.fluidKnown,
           promised: orNull(f.promised),
-          scopeCorners: f.kind === 'fluid' ? [] : f.corners,
+          scopeCorners: KIND_OF_JOB[f.kind].corners ? f.corners.filter((c) => cornersOf(layout.value).includes(c)) : [],
         },
       },
     });
@@ -124,10 +124,11 @@ async function bookIn(): Promise<void> {
           <v-textarea v-model="form.complaint" label="Complaint, in the owner’s words" />
           <v-textarea v-model="form.wants" label="What the owner wants" />
         </div>
-        <div v-if="form.kind !== 'fluid'" class="scope">
+        <p class="second small">{{ KIND_OF_JOB[form.kind].takesIn }}</p>
+        <div v-if="KIND_OF_JOB[form.kind].corners" class="scope">
           <span class="second">Taken in</span>
           <span class="choice" role="group" aria-label="Corners taken in">
-            <button v-for="c in CORNERS" :key="c" type="button" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">
+            <button v-for="c in cornersOf(layout)" :key="c" type="button" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">
               {{ CORNER_NAME[c] }}
             </button>
           </span>

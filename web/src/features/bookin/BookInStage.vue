@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { CORNER_NAME, CORNERS, type Corner, type Job, placeName } from '@dauer/core';
+import { CORNER_NAME, cornersOf, type Corner, type Job, KIND_OF_JOB, placeName, slotById } from '@dauer/core';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
 import CounterSection from './CounterSection.vue';
+import RecordSection from './RecordSection.vue';
 import StaleTable from './StaleTable.vue';
 import VehicleSection from './VehicleSection.vue';
 import { JOB_KINDS } from './words.ts';
@@ -15,7 +16,13 @@ const job = useJob();
 const session = useSession();
 const writable = computed(() => session.may('technician') && job.state?.released === false);
 const file = computed(() => job.state?.file ?? null);
-type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown'> & { promised: string; scopeCorners: Corner[]; version: number };
+type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown'> & {
+  scopeIn: string[];
+  scopeOut: string[];
+  promised: string;
+  scopeCorners: Corner[];
+  version: number;
+};
 const draft = ref<Draft | null>(null);
 const theirs = ref<Job | null>(null);
 const problem = ref('');
@@ -27,15 +34,19 @@ const fromJob = (j: Job): Draft => ({
   fluidKnown: j.fluidKnown,
   promised: j.promised ?? '',
   scopeCorners: [...j.scopeCorners],
+  scopeIn: [...j.scopeIn],
+  scopeOut: [...j.scopeOut],
   version: j.version,
 });
 watch(
-  () => file.value?.job.id,
-  () => {
-    draft.value = file.value ? fromJob(file.value.job) : null;
+  () => file.value?.job,
+  (now, before) => {
+    // What was changed elsewhere is taken over, unless something is typed here.
+    if (!now || now.id !== before?.id || !draft.value || !before || sameAs(draft.value, before)) draft.value = now ? fromJob(now) : null;
   },
   { immediate: true },
 );
+const sameAs = (d: Draft, j: Job): boolean => JSON.stringify({ ...d, version: 0 }) === JSON.stringify({ ...fromJob(j), version: 0 });
 const changed = computed(
   () =>
     draft.value !== null &&
@@ -62,6 +73,15 @@ async function save(): Promise<void> {
     if (error instanceof ApiProblem && error.code === 'stale') theirs.value = (error.problem?.current as Job | undefined) ?? null;
   }
 }
+const byHand = computed(() => {
+  const f = file.value;
+  if (!f) return [];
+  const named = (id: string, on: boolean) => {
+    const slot = slotById(f.layout, id);
+    return slot ? [{ id, on, name: placeName(slot) }] : [];
+  };
+  return [...f.job.scopeIn.flatMap((id) => named(id, true)), ...f.job.scopeOut.flatMap((id) => named(id, false))];
+});
 const rows = computed(() => {
   const mine = draft.value;
   if (!mine || !theirs.value) return [];
@@ -87,7 +107,7 @@ function takeTheirs(): void {
   problem.value = '';
   void job.refresh();
 }
-const owner = ref<{ name: string; contact: string } | null>(null);
+const owner = ref<{ name: string; contact: string; erasedAt: string | null } | null>(null);
 const ownerProblem = ref('');
 async function showOwner(): Promise<void> {
   try {
@@ -115,11 +135,12 @@ async function showOwner(): Promise<void> {
         <v-textarea v-model="draft.complaint" label="Complaint, in the owner’s words" :readonly="!writable" />
         <v-textarea v-model="draft.wants" label="What the owner wants" :readonly="!writable" />
       </div>
+      <p class="second small">{{ KIND_OF_JOB[draft.kind].takesIn }} A component picked on the map is taken in or left out by hand.</p>
       <div class="scope">
         <span class="second">Taken in</span>
-        <span class="choice" role="group" aria-label="Corners taken in">
+        <span v-if="KIND_OF_JOB[draft.kind].corners" class="choice" role="group" aria-label="Corners taken in">
           <button
-            v-for="c in CORNERS"
+            v-for="c in cornersOf(file.layout)"
             :key="c"
             type="button"
             :aria-pressed="draft.scopeCorners.includes(c)"
@@ -130,6 +151,15 @@ async function showOwner(): Promise<void> {
           </button>
         </span>
       </div>
+      <p v-if="byHand.length > 0" class="hand">
+        <span v-for="h in byHand" :key="h.id">
+          <b class="plate-font">{{ h.name }}</b>
+          {{ h.on ? 'taken in' : 'left out' }} by hand
+          <button v-if="writable" class="link small" type="button" @click="job.takeIn(h.id, !h.on)">
+            {{ h.on ? 'leave it out' : 'take it in' }}
+          </button>
+        </span>
+      </p>
       <StaleTable v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="writable" class="acts">
@@ -141,7 +171,8 @@ async function showOwner(): Promise<void> {
     <VehicleSection :vehicle="file.vehicle" :writable="writable" />
     <section>
       <h2>Owner</h2>
-      <p v-if="owner">{{ owner.name }}, {{ owner.contact }}</p>
+      <p v-if="owner?.erasedAt" class="second">Blanked on {{ dayText(owner.erasedAt) }}.</p>
+      <p v-else-if="owner">{{ owner.name }}, {{ owner.contact }}</p>
       <p v-else-if="ownerProblem" class="second">{{ ownerProblem }}</p>
       <button v-else-if="session.may('technician')" class="link" type="button" @click="showOwner">Show the owner’s contact</button>
     </section>
@@ -159,6 +190,7 @@ async function showOwner(): Promise<void> {
         </li>
       </ul>
     </section>
+    <RecordSection v-if="session.may('lead') && !job.state?.voided" />
     <section v-if="file.pastJobs.length > 0">
       <h2>Earlier jobs here</h2>
       <ul>
@@ -197,6 +229,12 @@ h2 {
   align-items: center;
   flex-wrap: wrap;
   margin-top: 12px;
+}
+.hand {
+  display: flex;
+  gap: 6px 20px;
+  flex-wrap: wrap;
+  margin-top: 8px;
 }
 .slots {
   columns: 240px;

@@ -1,3 +1,5 @@
+import { KIND_OF_JOB } from '@dauer/core';
+
 /** The words of Book in, as they are offered. */
 export const USES = [
   { title: 'daily', value: 'daily' },
@@ -22,8 +24,4 @@ export const COUNTERS = [
   { title: 'miles', value: 'mi' },
   { title: 'no counter', value: 'none' },
 ];
-export const JOB_KINDS = [
-  { title: 'Full overhaul', value: 'overhaul' },
-  { title: 'Inspection', value: 'inspection' },
-  { title: 'Fluid only', value: 'fluid' },
-];
+export const JOB_KINDS = Object.entries(KIND_OF_JOB).map(([value, k]) => ({ title: k.name, value }));

@@ -14,7 +14,7 @@ const due = computed(() =>
     (c) =>
       KIND_FACTS[c.slot.kind].article &&
       c.inScope &&
-      (needsDecision(c, job.state?.file.job.kind ?? '') || c.decision !== null || c.verdict === 'past'),
+      (needsDecision(c, job.state?.file.job.kind ?? 'overhaul') || c.decision !== null || c.verdict === 'past'),
   ),
 );
 const GROUPS = [
@@ -36,8 +36,14 @@ const open = computed(() => {
   return due.value.filter((c) => c.decision === null || owed.has(c.slot.id));
 });
 const sound = computed(() => open.value.filter((c) => c.verdict === 'holds' || c.verdict === 'watch'));
-function decide(c: Component, option: OptionId, reason: string): void {
-  job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, reviewOn: null });
+interface Until {
+  readonly reviewOn: string | null;
+  readonly untilKm: number | null;
+  readonly access: string | null;
+}
+const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
+function decide(c: Component, option: OptionId, reason: string, until: Until = NO_TIME): void {
+  job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, ...until });
 }
 function useAllThatHold(): void {
   for (const c of sound.value)
@@ -66,8 +72,9 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
       :writable="writable"
       :warning="differs(c)"
       :picked="job.picked === c.slot.id"
+      :distance-unit="job.file?.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
       @pick="job.picked = c.slot.id"
-      @decide="(o, r) => decide(c, o, r)"
+      @decide="(o, r, until) => decide(c, o, r, until)"
     />
   </section>
 </template>

@@ -1,12 +1,41 @@
 <script setup lang="ts">
-import { type Component, mm, type OptionId, optionsOf, placeName, VERDICT_WORD } from '@dauer/core';
+import {
+  accessesOver,
+  attempt,
+  type Component,
+  mm,
+  parseQuantity,
+  putOffWords,
+  type OptionId,
+  optionsOf,
+  placeName,
+  VERDICT_WORD,
+} from '@dauer/core';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 
-const props = defineProps<{ component: Component; writable: boolean; warning: string | null; picked: boolean }>();
-const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string] }>();
+const props = defineProps<{
+  component: Component;
+  writable: boolean;
+  warning: string | null;
+  picked: boolean;
+  distanceUnit: 'km' | 'mi';
+}>();
+const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string, until: Until] }>();
+
+/** Until when something is put off: a day, a distance, an access. */
+interface Until {
+  readonly reviewOn: string | null;
+  readonly untilKm: number | null;
+  readonly access: string | null;
+}
 const reason = ref(props.component.decision?.reason ?? '');
+const on = ref(props.component.decision?.reviewOn ?? '');
+const km = ref('');
+const access = ref<string | null>(props.component.decision?.access ?? null);
+const accesses = computed(() => accessesOver(props.component.slot));
+const kmWrong = ref('');
 const wanted = ref<OptionId | null>(null);
 const editing = ref(false);
 watch(
@@ -39,9 +68,19 @@ const because = computed(() => {
   return told?.words ?? (props.component.verdict === 'holds' ? '' : 'not everything is gauged yet');
 });
 function choose(option: OptionId): void {
-  if (option === 'put_off' && reason.value.trim() === '') wanted.value = option;
-  else emit('decide', option, reason.value.trim());
+  if (option === 'put_off') wanted.value = option;
+  else emit('decide', option, reason.value.trim(), NO_TIME);
 }
+const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
+function keep(): void {
+  if (!chosen.value) return;
+  if (chosen.value !== 'put_off') return emit('decide', chosen.value, reason.value.trim(), NO_TIME);
+  const read = km.value.trim() === '' ? null : attempt(() => parseQuantity(km.value, 'distance_run', props.distanceUnit).canonical);
+  kmWrong.value = read && !read.ok ? read.refusal.message : '';
+  if (read && !read.ok) return;
+  emit('decide', 'put_off', reason.value.trim(), { reviewOn: on.value || null, untilKm: read?.value ?? null, access: access.value });
+}
+const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' || km.value.trim() !== '' || access.value !== null);
 </script>
 
 <template>
@@ -63,21 +102,28 @@ function choose(option: OptionId): void {
       <b>Pair:</b>
       {{ warning }}
     </p>
-    <form
-      v-if="writable && (wanted === 'put_off' || editing)"
-      class="why"
-      @submit.prevent="chosen && emit('decide', chosen, reason.trim())"
-    >
+    <form v-if="writable && (wanted === 'put_off' || editing)" class="why" @submit.prevent="keep">
       <v-text-field
         v-model="reason"
         v-focus
         density="compact"
         :label="wanted === 'put_off' ? 'Why it is put off (goes on the hand-back sheet)' : 'Reason'"
       />
-      <button class="act slim" type="submit" :disabled="reason.trim() === (component.decision?.reason ?? '')">Keep the reason</button>
+      <template v-if="chosen === 'put_off'">
+        <v-text-field v-model="on" density="compact" type="date" label="Until the day" />
+        <v-text-field v-model="km" density="compact" :label="`Until the counter shows (${distanceUnit})`" :error-messages="kmWrong" />
+        <v-select v-if="accesses.length > 0" v-model="access" density="compact" clearable label="Until this is open" :items="accesses" />
+      </template>
+      <button
+        class="act slim"
+        type="submit"
+        :disabled="chosen === 'put_off' ? reason.trim() === '' || !saysWhen : reason.trim() === (component.decision?.reason ?? '')"
+      >
+        {{ wanted === 'put_off' ? 'Put it off' : 'Keep the reason' }}
+      </button>
     </form>
     <p v-else-if="component.decision" class="second small out">
-      {{ component.decision.reason }}
+      {{ component.decision.option === 'put_off' ? putOffWords(component.decision) : '' }} {{ component.decision.reason }}
       <button
         v-if="writable"
         class="link"
@@ -125,9 +171,14 @@ function choose(option: OptionId): void {
 }
 .why {
   display: flex;
+  flex-wrap: wrap;
+  align-items: flex-start;
   gap: 8px;
-  max-width: 640px;
+  max-width: 760px;
   padding: 2px 0 6px;
+}
+.why > :deep(.v-input) {
+  flex: 1 1 200px;
 }
 @media (max-width: 1180px) {
   .row {

@@ -22,6 +22,7 @@ import BenchDrawing from './BenchDrawing.vue';
 import FindingsPanel from './FindingsPanel.vue';
 import GaugeChooser from './GaugeChooser.vue';
 import MeansPlate from './MeansPlate.vue';
+import MoveSet from './MoveSet.vue';
 import SetUpRow from './SetUpRow.vue';
 import { useBenchFigures } from './useBenchFigures.ts';
 import { useCapture } from './useCapture.ts';
@@ -175,6 +176,7 @@ function chooseGauge(id: string): void {
           :pads="tab === 'pad_lining'"
         />
       </div>
+      <MoveSet v-if="writable" :slot-id="component.slot.id" :measurement="measurement.id" :phase="phase" />
       <AxleSides
         v-if="other"
         :measurement="measurement.id"

@@ -1,7 +1,20 @@
 <script setup lang="ts">
-import { type Component, type Finding, FINDING_VERDICT, type FindingSeverity, OPTION_NAME, type OptionId, optionsFor } from '@dauer/core';
+import {
+  causeMissing,
+  type Component,
+  type Finding,
+  FINDING_CODES,
+  FINDING_VERDICT,
+  type FindingCode,
+  type FindingSeverity,
+  OPTION_NAME,
+  type OptionId,
+  optionsFor,
+  writtenUpLater,
+} from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
+import RedactDialog from '../../app/RedactDialog.vue';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -15,6 +28,19 @@ const text = ref('');
 const severity = ref<FindingSeverity>('note');
 const cleaning = ref<'before' | 'after'>('after');
 const rulesOut = ref<OptionId[]>([]);
+const code = ref<FindingCode | null>(null);
+const codes = computed(() =>
+  (Object.entries(FINDING_CODES) as [FindingCode, (typeof FINDING_CODES)[FindingCode]][]).filter(([, c]) =>
+    c.on.includes(props.component.slot.kind),
+  ),
+);
+const black = ref<Finding | null>(null);
+/** A name for what was found: others follow from it. */
+function call_(c: FindingCode): void {
+  code.value = code.value === c ? null : c;
+  if (code.value && text.value.trim() === '') text.value = `${FINDING_CODES[code.value].name}.`;
+  if (code.value && severity.value === 'note') severity.value = 'reject';
+}
 const settles = ref<string | null>(null);
 const writable = computed(() => session.may('technician') && job.state?.released === false);
 const SEVERITIES: readonly { value: FindingSeverity; label: string }[] = [
@@ -35,6 +61,7 @@ function note(words: string, as: FindingSeverity): void {
     slotId: props.component.slot.id,
     partId: props.component.part?.id ?? null,
     words,
+    code: as === 'note' ? null : code.value,
     severity: as,
     cleaning: cleaning.value,
     rulesOut: as === 'reject' ? rulesOut.value : [],
@@ -44,12 +71,15 @@ function note(words: string, as: FindingSeverity): void {
   severity.value = 'note';
   rulesOut.value = [];
   settles.value = null;
+  code.value = null;
 }
 function toggle(o: OptionId): void {
   rulesOut.value = rulesOut.value.includes(o) ? rulesOut.value.filter((x) => x !== o) : [...rulesOut.value, o];
 }
 function about(f: Finding): string {
-  const said = `${f.cleaning === 'before' ? 'before cleaning, ' : ''}${job.who(f.authorId)}, ${dayText(f.happenedAt)}`;
+  const cause = causeMissing(f.code, false) ? 'its cause is asked for; ' : '';
+  const late = writtenUpLater(f) ? ', written up later' : '';
+  const said = `${cause}${f.cleaning === 'before' ? 'before cleaning, ' : ''}${job.who(f.authorId)}, ${dayText(f.happenedAt)}${late}`;
   return f.rulesOut.length > 0 ? `${said}; rules out ${f.rulesOut.map((o) => OPTION_NAME[o].toLowerCase()).join(', ')}` : said;
 }
 </script>
@@ -68,6 +98,7 @@ function about(f: Finding): string {
         <button v-if="writable && f.jobId === job.state?.file.job.id" class="link" type="button" @click="job.takeBack(f.id)">
           Take back
         </button>
+        <button v-if="session.may('lead') && f.jobId === job.file?.job.id" class="link" type="button" @click="black = f">Black out</button>
       </li>
     </ul>
     <p v-else class="second empty">
@@ -83,6 +114,9 @@ function about(f: Finding): string {
         label="When it was looked at"
       />
       <button class="act" type="button" @click="note('Looked at, nothing found.', 'note')">Looked at, nothing found</button>
+      <span v-if="codes.length > 0" class="choice wide" role="group" aria-label="What it is called">
+        <button v-for="[c, facts] in codes" :key="c" type="button" :aria-pressed="code === c" @click="call_(c)">{{ facts.name }}</button>
+      </span>
       <v-textarea v-model="text" class="wide" label="What was found" />
       <ChoiceRow v-model="severity" :options="SEVERITIES" label="Severity" />
       <span class="second small">{{ MEANS[severity] }}</span>
@@ -110,6 +144,7 @@ function about(f: Finding): string {
       />
       <button class="act main" type="submit" :disabled="text.trim() === ''">Write it down</button>
     </form>
+    <RedactDialog v-if="black" :corrects="black.id" field="words" :text="black.words" @close="black = null" />
   </div>
 </template>
 

@@ -12,16 +12,17 @@ interface Group {
   readonly name: string;
   readonly components: readonly Component[];
 }
+const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'gauge' && o.state !== 'closed'));
+const openAt = (slotId: string): Obligation[] => open.value.filter((o) => o.slotId === slotId);
 const groups = computed<Group[]>(() => {
-  const all = (job.state?.components ?? []).filter((c) => c.inScope && KIND_FACTS[c.slot.kind].article);
+  const all = (job.state?.components ?? []).filter((c) => (c.inScope && KIND_FACTS[c.slot.kind].article) || openAt(c.slot.id).length > 0);
   return [
     ...CORNERS.map((corner) => ({ name: CORNER_NAME[corner], components: all.filter((c) => c.slot.corner === corner) })),
     { name: 'The rest of the vehicle', components: all.filter((c) => c.slot.corner === null) },
   ].filter((g) => g.components.length > 0);
 });
-const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'gauge' && o.state !== 'closed'));
-const openAt = (slotId: string): Obligation[] => open.value.filter((o) => o.slotId === slotId);
-const short = (o: Obligation, c: Component): string => (o.key.startsWith('look:') ? 'a look' : o.what.replace(`${placeName(c.slot)} `, ''));
+const short = (o: Obligation, c: Component): string =>
+  o.key.startsWith('look:') ? 'a look' : o.what.replace(`${placeName(c.slot)}: `, '').replace(`${placeName(c.slot)} `, '');
 function lookedAt(c: Component): void {
   job.add('findings', {
     slotId: c.slot.id,

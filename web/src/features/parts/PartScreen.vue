@@ -2,14 +2,21 @@
 import { KIND_FACTS } from '@dauer/core';
 import { useQuery } from '@pinia/colada';
 import { computed } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { dayText } from '../../fittings/dates.ts';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useSession } from '../../app/session.ts';
+import SamePart from './SamePart.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 
 /** A part and its life: only ever added to. */
 const route = useRoute();
-const { data, error } = useQuery({
+const session = useSession();
+const router = useRouter();
+function corrected(to: string): void {
+  void (to === String(route.params['id']) ? refetch() : router.push(`/parts/${to}`));
+}
+const { data, error, refetch } = useQuery({
   key: () => ['part', String(route.params['id'])],
   query: () => call('part', { params: { id: String(route.params['id']) } }),
 });
@@ -35,6 +42,14 @@ const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scr
         {{ whereText }}
         <RouterLink v-if="data.jobId" :to="`/jobs/${data.jobId}`">{{ data.vehicleTag }} {{ data.vehicleName }}</RouterLink>
       </p>
+      <SamePart
+        v-if="session.may('technician') && data.jobId"
+        :part-id="data.part.id"
+        :job-id="data.jobId"
+        :kind="data.part.kind"
+        :life="data.life"
+        @done="corrected"
+      />
       <h2>Its life</h2>
       <ol>
         <li v-for="(l, i) in data.life" :key="i">

@@ -2,7 +2,7 @@
 import { acceptanceKey, type Obligation } from '@dauer/core';
 import { ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call, sentenceOf, timeNow } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 
@@ -11,6 +11,7 @@ const emit = defineEmits<{ close: [] }>();
 const job = useJob();
 const session = useSession();
 const reason = ref('');
+const password = ref('');
 const problem = ref('');
 const id = v7();
 async function accept(): Promise<void> {
@@ -19,7 +20,14 @@ async function accept(): Promise<void> {
   try {
     await call('accept', {
       params: { jobId },
-      body: { id, happenedAt: new Date().toISOString(), device: 'desk', obligation: acceptanceKey(props.obligation), reason: reason.value },
+      body: {
+        id,
+        happenedAt: timeNow().at,
+        device: 'desk',
+        obligation: acceptanceKey(props.obligation),
+        reason: reason.value,
+        password: password.value,
+      },
     });
     await job.refresh();
     emit('close');
@@ -36,10 +44,16 @@ async function accept(): Promise<void> {
       <p v-if="obligation.why">{{ obligation.why }}</p>
       <p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
       <v-textarea v-model="reason" v-focus label="Reason" />
+      <v-text-field
+        v-model="password"
+        :label="`Password of ${session.person?.name ?? ''}`"
+        type="password"
+        autocomplete="current-password"
+      />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <button class="act" type="button" @click="emit('close')">Not now</button>
-        <button class="act main" type="submit" :disabled="reason.trim().length < 3">Accept by name</button>
+        <button class="act main" type="submit" :disabled="reason.trim().length < 3 || password === ''">Accept by name</button>
       </div>
     </form>
   </v-dialog>

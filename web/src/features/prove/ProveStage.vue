@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  afterCareOf,
   isGood,
   itemLock,
   mayMove,
@@ -19,6 +20,8 @@ import { dayText } from '../../fittings/dates.ts';
 import MoveMark from '../../fittings/MoveMark.vue';
 import LockPlate from '../../app/LockPlate.vue';
 import AcceptDialog from './AcceptDialog.vue';
+import AfterCareList from './AfterCareList.vue';
+import AmendedSince from './AmendedSince.vue';
 import ReleaseDialog from './ReleaseDialog.vue';
 
 /** What blocks hand-back, with the way to each; the proofs; and the release. */
@@ -48,7 +51,7 @@ const lapsed = (item: ProofItem): string | null => {
 const locked = (item: ProofItem, r: ProofResult): boolean =>
   r !== 'not_tried' && job.state !== null && itemLock(job.state, item.item) !== null;
 /** Where an obligation is worked off. */
-const placeFor = (o: Obligation): string => (o.stage !== 'prove' ? o.stage : /^(lock|out):/.test(o.key) ? 'rebuild' : 'gauge');
+const placeFor = (o: Obligation): string => (o.stage !== 'prove' ? o.stage : /^(lock|out|joint):/.test(o.key) ? 'rebuild' : 'gauge');
 const openProofs = computed(() => blocks.value.filter((b) => b.key.startsWith('proof:')));
 const acceptable = (key: string): Obligation | undefined => blocks.value.find((b) => b.key === key && b.acceptBy !== null);
 const keyOf = (item: ProofItem): string => `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`;
@@ -56,6 +59,8 @@ const accepting = ref<Obligation | null>(null);
 const releasing = ref(false);
 /** Stages whose list is shown in full. */
 const all = ref<string[]>([]);
+const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state?.offers.find((o) => o.state === 'open') ?? null) : null));
+const care = computed(() => (job.state && !job.state.released ? afterCareOf(job.state, job.today) : []));
 const mayAccept = (o: Obligation): boolean => writable.value && o.acceptBy !== null && session.may(o.acceptBy);
 function answer(item: ProofItem, result: ProofResult): void {
   job.add('proofs', { item: item.item, slotId: null, corner: item.corner, result, note: '' });
@@ -92,6 +97,7 @@ function answer(item: ProofItem, result: ProofResult): void {
     <p v-if="move" class="moverow">
       <MoveMark :level="move.level" :reasons="[]" />
       <span class="second">{{ move.reasons.slice(0, 2).join(' ') }}</span>
+      <button v-if="offer && mayAccept(offer)" class="act slim" type="button" @click="accepting = offer">Yard only, by my name</button>
     </p>
     <section v-if="grouped.length > 0">
       <h2>In the way, stage by stage</h2>
@@ -127,6 +133,21 @@ function answer(item: ProofItem, result: ProofResult): void {
       </div>
     </section>
   </template>
+  <template v-else>
+    <AfterCareList />
+    <AmendedSince />
+  </template>
+  <section v-if="care.length > 0">
+    <h2>After-care that it will leave</h2>
+    <ul>
+      <li v-for="a in care" :key="a.item">
+        <span class="what">
+          {{ a.what }}
+          <span class="second small">by {{ dayText(a.on) }}{{ a.km === null ? '' : `, or after ${a.km} km` }}. {{ a.why }}</span>
+        </span>
+      </li>
+    </ul>
+  </section>
   <section>
     <h2>Proofs</h2>
     <p class="second small">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { buildSheet, handbackFile, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { SHEET_PDF } from '@dauer/contract';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useJob } from '../../app/job.ts';
@@ -30,6 +31,8 @@ const sections = computed<{ title: string; lines: readonly SheetLine[]; none: st
       ]
     : [],
 );
+const pdf = computed(() => SHEET_PDF.path.replace(':jobId', jobId.value));
+const amendments = computed(() => job.state?.book.stand(job.file?.amendments ?? []) ?? []);
 const print = (): void => window.print();
 /** The record as an open data file, for whoever keeps it next. */
 function saveFile(): void {
@@ -48,6 +51,7 @@ function saveFile(): void {
     <div class="acts no-print">
       <RouterLink class="act" :to="`/jobs/${jobId}/prove`">Back to the job</RouterLink>
       <button v-if="release" class="act" type="button" @click="saveFile">Data file</button>
+      <a class="act" :href="pdf" target="_blank" rel="noopener">PDF</a>
       <button class="act main" type="button" @click="print">Print</button>
     </div>
     <header>
@@ -68,6 +72,26 @@ function saveFile(): void {
       {{ sheet.complaint || 'none' }}
       <span class="second">Asked again: {{ sheet.complaintAnswer.toLowerCase() }}.</span>
     </p>
+    <section v-if="amendments.length > 0">
+      <h2>Amended since</h2>
+      <ul>
+        <li v-for="a in amendments" :key="a.id">
+          {{ a.words }}
+          <span class="second small">{{ a.reason }}; {{ job.who(a.authorId) }}, {{ dayText(a.happenedAt) }}</span>
+        </li>
+      </ul>
+    </section>
+    <section>
+      <h2>Still to do, by when</h2>
+      <ul v-if="sheet.afterCare.length > 0">
+        <li v-for="a in sheet.afterCare" :key="a.item">
+          <b>{{ a.what }}</b>
+          by {{ dayText(a.on) }}{{ a.km === null ? '' : `, or after ${a.km} km` }}
+          <span class="second small">{{ a.why }}</span>
+        </li>
+      </ul>
+      <p v-else class="second">Nothing.</p>
+    </section>
     <section>
       <h2>Figures against limits</h2>
       <div class="scroll">
@@ -127,9 +151,13 @@ function saveFile(): void {
       </ul>
       <p v-else class="second">{{ s.none }}</p>
     </section>
+    <section v-if="sheet.outOfScope.length > 0">
+      <h2>Not part of this job</h2>
+      <p class="second small">{{ sheet.outOfScope.join('; ') }}</p>
+    </section>
     <p class="second small foot">
       ± is the expanded uncertainty of the gauge. Dauer calculates and records; it does not certify. The maker’s data and the law of the
-      place come first. Wheel nuts: torque again after 50 to 100 km.
+      place come first.
     </p>
   </main>
   <main v-else class="screen">

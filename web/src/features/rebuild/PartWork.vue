@@ -1,8 +1,20 @@
 <script setup lang="ts">
-import { type Component, OPTION_NAME, partIn, placeName, whereabouts, wouldUndo } from '@dauer/core';
+import {
+  careFault,
+  type Component,
+  jointsOf,
+  jointStands,
+  KIND_FACTS,
+  OPTION_NAME,
+  partIn,
+  placeName,
+  whereabouts,
+  wouldUndo,
+} from '@dauer/core';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { useJob } from '../../app/job.ts';
+import OnlyNow from './OnlyNow.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 
 /** One part that is being worked on: off, away, machined, resealed, back on; or a new one in its place. */
@@ -14,6 +26,8 @@ const number = ref('');
 const note = ref('');
 /** Fitted for now only: it stays marked until what belongs there is fitted. */
 const temporary = ref(false);
+/** Day until which it may stay. */
+const until = ref('');
 const events = computed(() => (job.state ? job.state.book.stand(job.state.file.partEvents) : []));
 /** The part this is about: what sits here, or what sat here last. */
 const lastPart = computed(() => {
@@ -36,6 +50,13 @@ const done = computed(() => {
       return !props.component.empty;
   }
 });
+const seized = computed(
+  () =>
+    job.state !== null &&
+    job.state.book.stand(job.state.file.findings).some((f) => f.slotId === props.component.slot.id && f.code === 'seized') &&
+    KIND_FACTS[props.component.slot.kind].hydraulic,
+);
+const care = computed(() => (job.state ? careFault(job.state.book, props.component) : null));
 const words = computed(() => {
   const w = where.value;
   if (!w) return 'not known';
@@ -50,8 +71,19 @@ const undoes = computed(() => {
   const steps = props.component.empty ? (['fitted'] as const) : (['removed', 'machined', 'resealed'] as const);
   return [...new Set(steps.flatMap((step) => wouldUndo(s.book, s.situation.standing, s.situation.proofItems, slot, step)))];
 });
-function log(kind: 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'resealed'): void {
+/** Taking off what holds fluid opens its joints: they are owed made, torqued and looked at again. */
+function openJoints(): void {
+  const s = job.state;
+  if (!s) return;
+  const events = s.book.stand(s.file.jointEvents);
+  for (const j of jointsOf(s.file.layout)) {
+    if (j.slot.id !== props.component.slot.id || jointStands(j, events).state === 'open') continue;
+    job.add('jointEvents', { connectionId: j.connection.id, slotId: j.slot.id, kind: 'opened', seal: null, note: '' });
+  }
+}
+function log(kind: 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'freed' | 'opened' | 'resealed'): void {
   if (!lastPart.value) return;
+  if (kind === 'removed') openJoints();
   job.add('partEvents', {
     partId: lastPart.value.id,
     kind,
@@ -70,6 +102,7 @@ function fitNew(): void {
     slotId: props.component.slot.id,
     note: note.value.trim(),
     temporary: temporary.value,
+    until: temporary.value ? until.value || null : null,
     part: {
       tag: tag.value.trim() || null,
       kind: props.component.slot.kind,
@@ -83,6 +116,7 @@ function fitNew(): void {
   number.value = '';
   note.value = '';
   temporary.value = false;
+  until.value = '';
 }
 </script>
 
@@ -113,9 +147,25 @@ function fitNew(): void {
       <button v-if="component.decision?.option === 'machine' && !did('machined')" class="act slim" type="button" @click="log('machined')">
         Machined
       </button>
-      <button v-if="component.decision?.option === 'reseal' && !did('resealed')" class="act slim" type="button" @click="log('resealed')">
+      <button
+        v-if="component.decision?.option === 'reseal' && !did('resealed') && !seized"
+        class="act slim"
+        type="button"
+        @click="log('resealed')"
+      >
         Resealed
       </button>
+      <template v-if="seized">
+        <button
+          v-for="k in (['freed', 'opened', 'resealed'] as const).filter((x) => !did(x))"
+          :key="k"
+          class="act slim"
+          type="button"
+          @click="log(k)"
+        >
+          {{ k.charAt(0).toUpperCase() + k.slice(1) }}
+        </button>
+      </template>
       <button
         v-if="component.decision?.option === 'replace' && !component.fittedHere"
         class="act slim"
@@ -129,11 +179,17 @@ function fitNew(): void {
       <b class="plate-font">Working on it undoes</b>
       {{ undoes.join('; ').toLowerCase() }}
     </p>
+    <OnlyNow v-if="writable && component.empty" :place="component.slot" />
+    <p v-if="care" class="undoes small">
+      <b class="plate-font">Found seized</b>
+      {{ care }}
+    </p>
     <form v-if="fitting" class="fit" @submit.prevent="fitNew">
       <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />
       <v-text-field v-model="number" label="Part number" />
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
       <v-checkbox v-model="temporary" label="For now only" />
+      <v-text-field v-if="temporary" v-model="until" type="date" label="Until" />
       <button class="act main" type="submit">Fitted</button>
       <button class="act" type="button" @click="fitting = false">Not yet</button>
     </form>

@@ -1,10 +1,21 @@
 <script setup lang="ts">
-import { isWorked, operationFor, operationState, type OperationState, OPTION_NAME, placeName, torquePoints } from '@dauer/core';
+import {
+  careFault,
+  cornersTakenIn,
+  isWorked,
+  operationFor,
+  operationState,
+  type OperationState,
+  OPTION_NAME,
+  placeName,
+  torquePoints,
+} from '@dauer/core';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import LockPlate from '../../app/LockPlate.vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
+import JointRows from './JointRows.vue';
 import PartWork from './PartWork.vue';
 import TorqueRow from './TorqueRow.vue';
 import UsualOperations from './UsualOperations.vue';
@@ -17,7 +28,11 @@ const writable = computed(() => session.may('technician') && job.state?.released
 const temporary = computed(
   () => new Set((job.state?.situation.standing.places ?? []).filter((p) => p.state === 'temporary').map((p) => p.slot.id)),
 );
-const worked = computed(() => (job.state?.components ?? []).filter((c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id)));
+const worked = computed(() =>
+  (job.state?.components ?? []).filter(
+    (c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id) || (job.state && careFault(job.state.book, c) !== null),
+  ),
+);
 const operations = computed(() => (job.state ? job.state.book.stand(job.state.file.operations) : []));
 const stateOf = (id: string): OperationState => (job.state ? operationState(job.state.book, id) : 'open');
 const WORD = { open: 'not begun', running: 'running', stopped: 'stopped', done: 'done' } as const;
@@ -34,7 +49,14 @@ const proposals = computed(() =>
 const owed = computed(() => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('torque:')).map((o) => o.key.slice(7)));
 const torques = computed(() => (job.state ? job.state.book.stand(job.state.file.torques) : []));
 const points = computed(() =>
-  job.state ? torquePoints(job.state.components, job.state.file.job.scopeCorners, true).filter((p) => owed.value.includes(p.point)) : [],
+  job.state
+    ? torquePoints(job.state.components, cornersTakenIn(job.state.file.job, job.state.file.layout), true).filter((p) =>
+        owed.value.includes(p.point),
+      )
+    : [],
+);
+const jointsShown = computed(
+  () => job.state !== null && (job.state.situation.standing.joints.length > 0 || (job.component?.slot.circuits.length ?? 0) > 0),
 );
 const title = ref('');
 const minutes = ref('30');
@@ -64,6 +86,10 @@ function planTyped(): void {
     </p>
     <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
   </section>
+  <JointRows :writable="writable" />
+  <p v-if="!jointsShown" class="second small">
+    Pick something on the map that holds fluid to enter a joint opened, made, torqued or looked at.
+  </p>
   <section>
     <h2>Operations</h2>
     <table v-if="operations.length > 0">

@@ -8,6 +8,7 @@ import { call, sentenceOf } from '../../app/client.ts';
 import { keyList, lettersOn } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import { useTheme } from '../../app/theme.ts';
+import TabletSection from './TabletSection.vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** People, and how this device behaves. */
@@ -44,6 +45,10 @@ async function change(id: string, version: number, what: { role?: Role; active?:
   }
   await refetch();
 }
+async function everywhere(): Promise<void> {
+  await call('signOutEverywhere').catch(() => undefined);
+  await signOut();
+}
 async function signOut(): Promise<void> {
   await session.signOut();
   await router.push('/sign-in');
@@ -56,6 +61,7 @@ async function signOut(): Promise<void> {
       <h1>{{ session.shop.name }}</h1>
       <span class="second">days and hours in {{ session.shop.timeZone }}</span>
       <span class="grow" />
+      <button class="act" type="button" @click="everywhere">Sign out everywhere</button>
       <button class="act" type="button" @click="signOut">Sign out {{ session.person?.name }}</button>
     </div>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
@@ -107,6 +113,7 @@ async function signOut(): Promise<void> {
       </div>
       <p class="second small">A changed role and a leaver take effect at once, on every device.</p>
     </section>
+    <TabletSection />
     <section>
       <h2>This device</h2>
       <p class="line">

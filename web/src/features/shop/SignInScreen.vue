@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
+import PinPad from './PinPad.vue';
 import { useOutbox } from '../../app/outbox.ts';
 import { useSession } from '../../app/session.ts';
 import WordMark from '../../app/WordMark.vue';
@@ -18,6 +19,14 @@ const busy = ref(false);
 const login = ref('');
 const password = ref('');
 const first = ref({ shopName: '', name: '' });
+const tablet = ref<Awaited<ReturnType<typeof call<'onTablet'>>> | null>(null);
+void call('onTablet')
+  .then((t) => (tablet.value = t))
+  .catch(() => undefined);
+async function inNow(): Promise<void> {
+  void outbox.flush();
+  await router.push(to.value);
+}
 async function look(): Promise<void> {
   problem.value = '';
   try {
@@ -87,8 +96,9 @@ function pick(a: { login: string; password: string }): void {
       </template>
       <template v-else>
         <h1>{{ welcome?.shopName ?? 'Sign in' }}</h1>
+        <PinPad v-if="tablet?.tablet && tablet.people.length > 0" :tablet="tablet.tablet.name" :people="tablet.people" @in="inNow" />
         <form class="form" @submit.prevent="signIn">
-          <v-text-field v-model="login" v-focus label="Name" autocomplete="username" />
+          <v-text-field v-model="login" v-focus="!tablet?.tablet" label="Name" autocomplete="username" />
           <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" />
           <p v-if="problem" class="problem" role="alert">
             {{ problem }}

@@ -74,6 +74,10 @@ const target = computed(() => ({
           <b class="plate-font">Waits for</b>
           {{ job.waits[0] ?? 'nothing' }}
         </p>
+        <p v-if="job.forNow[0]" class="small">
+          <b class="plate-font">For now</b>
+          {{ job.forNow[0].replace(' for now', '') }}{{ job.forNow.length > 1 ? ` and ${job.forNow.length - 1} more` : '' }}
+        </p>
         <p v-if="job.promised" class="small second">
           <span v-if="late" class="late">Late</span>
           promised for {{ dayText(job.promised) }}
@@ -81,7 +85,7 @@ const target = computed(() => ({
       </div>
     </div>
     <RouterLink v-if="job.next" class="next" :to="target">
-      <span class="small">Can be done now</span>
+      <span class="small">Can be done now{{ job.doable > 1 ? `, 1 of ${job.doable}` : '' }}</span>
       <b class="plate-font">{{ job.next.what }}</b>
     </RouterLink>
     <div v-else class="next none">

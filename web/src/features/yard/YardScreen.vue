@@ -73,10 +73,24 @@ onBeforeUnmount(off);
       </div>
       <FluidDue v-for="f in data?.fluid ?? []" :key="f.vehicleId" :fluid="f" />
       <p v-if="data && data.fluid.length === 0" class="second empty">No fluid service is on record yet.</p>
+      <template v-if="data && data.late.length > 0">
+        <div class="head"><h2>Came in after the hand-back</h2></div>
+        <ul>
+          <li v-for="l in data.late" :key="l.jobId">
+            <RouterLink :to="`/jobs/${l.jobId}/prove`">{{ l.tag }} {{ l.name }}</RouterLink>
+            <span class="second small when">{{ l.count }}</span>
+          </li>
+        </ul>
+      </template>
       <div class="head"><h2>Handed back</h2></div>
       <ul>
         <li v-for="h in data?.handedBack ?? []" :key="h.jobId">
-          <RouterLink :to="`/jobs/${h.jobId}/sheet`">{{ h.tag }} {{ h.name }}</RouterLink>
+          <span>
+            <RouterLink :to="`/jobs/${h.jobId}/sheet`">{{ h.tag }} {{ h.name }}</RouterLink>
+            <RouterLink v-for="a in h.afterCare.slice(0, 2)" :key="a.what" class="care small" :to="`/jobs/${h.jobId}/prove`">
+              {{ a.what }}, by {{ dayText(a.on) }}
+            </RouterLink>
+          </span>
           <span class="second small when">{{ dayText(h.releasedAt) }}</span>
         </li>
       </ul>
@@ -111,6 +125,11 @@ onBeforeUnmount(off);
   justify-content: space-between;
   gap: 8px;
   align-items: baseline;
+}
+.care {
+  display: block;
+  line-height: 18px;
+  padding: 3px 0;
 }
 .when {
   white-space: nowrap;

@@ -1,10 +1,23 @@
 <script setup lang="ts">
-import { CORNER_NAME, CORNERS, type Corner, type Layout, placeName, type Slot, type Verdict, VERDICT_WORD, walk, worst } from '@dauer/core';
+import {
+  CORNER_NAME,
+  cornersOf,
+  type Corner,
+  type Layout,
+  placeName,
+  type Play,
+  type PlayDoes,
+  type Slot,
+  type Verdict,
+  VERDICT_WORD,
+  walk,
+  worst,
+} from '@dauer/core';
 import { computed, ref } from 'vue';
 import MarkShape from '../MarkShape.vue';
 import ComponentShape from './ComponentShape.vue';
 import MapFlag from './MapFlag.vue';
-import { carried, type Drawn, planMap, WHEELS } from './plan.ts';
+import { carried, type Drawn, isInLine, planMap, WHEELS } from './plan.ts';
 
 const props = defineProps<{
   layout: Layout;
@@ -15,6 +28,8 @@ const props = defineProps<{
   inScope?: readonly Corner[];
   /** What is not complete, by slot, in a word or two; drawn as flags. */
   flags?: ReadonlyMap<string, string>;
+  /** A press or an opening that is played: where it goes, and what each place does. */
+  play?: Play | null;
 }>();
 const emit = defineEmits<{ pick: [slotId: string | null] }>();
 const root = ref<SVGSVGElement | null>(null);
@@ -37,18 +52,35 @@ function verdictAt(d: Drawn): Verdict | null {
   return worst(all.filter((v): v is Verdict => v !== null));
 }
 const nameOf = (slot: Slot, v: Verdict | null): string => (v ? `${placeName(slot)}, ${VERDICT_WORD[v]}` : placeName(slot));
-const labelOf = (d: Drawn): string => [nameOf(d.slot, verdictAt(d)), props.flags?.get(d.slot.id)].filter(Boolean).join(', ');
+const labelOf = (d: Drawn): string => [nameOf(d.slot, verdictAt(d)), flagOf(d.slot.id)].filter(Boolean).join(', ');
+/** What a place does in the play, in a word; what it is, where nothing is played. */
+const DOES: Readonly<Partial<Record<PlayDoes, string>>> = {
+  comes_out: 'lets a piston out',
+  leaks: 'leaks',
+  held: 'held',
+  soft: 'air',
+  runs_out: 'runs out',
+  drains: 'drains',
+  spoils: 'paint',
+};
+function flagOf(slotId: string): string | undefined {
+  if (!props.play) return props.flags?.get(slotId);
+  const step = props.play.steps.find((s) => s.slotId === slotId);
+  return step ? DOES[step.does] : undefined;
+}
+const moving = computed(() => new Set(props.play?.steps.filter((s) => s.does === 'moves').map((s) => s.slotId)));
+const moves = (d: Drawn): boolean => moving.value.has(d.slot.id) || carried(props.layout, d.slot).some((s) => moving.value.has(s.id));
 /** The flag of a wheel: of the first thing there that is not complete, and how many more there are. */
 function flagAt(corner: Corner): string | null {
   const told = props.layout.slots.flatMap((s) => {
-    const flag = s.corner === corner ? props.flags?.get(s.id) : undefined;
+    const flag = s.corner === corner ? flagOf(s.id) : undefined;
     return flag ? [`${s.name} ${flag}`] : [];
   });
   const [first] = told;
   return first ? `${first}${told.length > 1 ? ` +${told.length - 1}` : ''}` : null;
 }
 const bodyless = (c: Corner): boolean => props.inScope !== undefined && !props.inScope.includes(c);
-const corners = computed(() => CORNERS.filter((c) => props.layout.slots.some((s) => s.corner === c)));
+const corners = computed(() => cornersOf(props.layout));
 
 const places = computed(() => new Map(plan.value.drawn.map((d) => [d.slot.id, { x: d.x, y: d.y }])));
 const ARROWS: Readonly<Record<string, 'up' | 'down' | 'left' | 'right'>> = {
@@ -100,6 +132,7 @@ defineExpose({ focus: () => root.value?.focus() });
     @keydown="onKey"
   >
     <path
+      v-if="!isInLine(layout)"
       class="body"
       d="M116 22 150 4H234L268 22 276 96V290L264 338 246 352H138L120 338 108 290V96ZM120 122 132 106H252L264 122M126 312 136 300H248L258 312"
       aria-hidden="true"
@@ -114,7 +147,10 @@ defineExpose({ focus: () => root.value?.focus() });
         <path v-else class="line" :class="{ dashdot: r.stroke === 3 }" :d="r.d" />
       </g>
     </g>
-    <text class="front" x="192" y="20" text-anchor="middle" aria-hidden="true">FRONT</text>
+    <g v-if="play" aria-hidden="true">
+      <path v-for="r in plan.routes.filter((x) => play?.through.includes(x.id))" :key="`p${play.title}${r.id}`" class="through" :d="r.d" />
+    </g>
+    <text class="front" x="192" :y="isInLine(layout) ? 16 : 20" text-anchor="middle" aria-hidden="true">FRONT</text>
     <g v-for="c in corners" :key="c" class="wheel" :class="{ out: bodyless(c) }">
       <text class="wheelname" :x="WHEELS[c].x" :y="WHEELS[c].y - 42" text-anchor="middle">{{ CORNER_NAME[c] }}</text>
       <MapFlag
@@ -136,7 +172,7 @@ defineExpose({ focus: () => root.value?.focus() });
       role="option"
       :aria-selected="pickedDrawn?.slot.id === d.slot.id"
       :aria-label="labelOf(d)"
-      :class="{ out: d.slot.corner !== null && bodyless(d.slot.corner), drawn: true }"
+      :class="{ out: d.slot.corner !== null && bodyless(d.slot.corner), drawn: true, moves: moves(d) }"
       @click.stop="emit('pick', d.slot.id)"
     >
       <rect class="hit" :x="-d.hit.w / 2" :y="-d.hit.h / 2" :width="d.hit.w" :height="d.hit.h" />
@@ -151,7 +187,7 @@ defineExpose({ focus: () => root.value?.focus() });
         </template>
         <template v-else>{{ d.label }}</template>
       </text>
-      <MapFlag v-if="d.slot.corner === null && flags?.get(d.slot.id)" :text="flags.get(d.slot.id) ?? ''" transform="translate(0 -20)" />
+      <MapFlag v-if="d.slot.corner === null && flagOf(d.slot.id)" :text="flagOf(d.slot.id) ?? ''" transform="translate(0 -20)" />
     </g>
     <path v-if="bracket" class="bracket" :d="bracket" aria-hidden="true" />
     <g class="legend" transform="translate(24 373)" aria-hidden="true">
@@ -210,6 +246,34 @@ defineExpose({ focus: () => root.value?.focus() });
   fill: none;
   stroke: var(--ink);
   stroke-width: 1;
+}
+/* Where force and fluid go: it runs three times, and stays as a trace. */
+.through {
+  fill: none;
+  stroke: var(--blue);
+  stroke-width: 3;
+  stroke-dasharray: 3 9;
+  stroke-linecap: round;
+  animation: run 0.45s linear 3;
+}
+@keyframes run {
+  from {
+    stroke-dashoffset: 12;
+  }
+}
+.moves .shape {
+  animation: press 0.15s ease-out 6 alternate;
+}
+@keyframes press {
+  to {
+    transform: translate(0, 2px);
+  }
+}
+@media (prefers-reduced-motion: reduce) {
+  .through,
+  .moves .shape {
+    animation: none;
+  }
 }
 .hit {
   fill: transparent;

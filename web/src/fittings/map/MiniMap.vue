@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { axleOf, CORNERS, type Layout, type Verdict, worst } from '@dauer/core';
+import { axleOf, cornersOf, type Layout, type Verdict, worst } from '@dauer/core';
 import { computed } from 'vue';
 import MarkShape from '../MarkShape.vue';
+import { isInLine } from './plan.ts';
 
 /** The brake system at a glance: only marks that need a decision. */
 const props = defineProps<{ layout: Layout; marks: readonly { readonly slotId: string; readonly verdict: Verdict }[] }>();
-const AT = { FL: [14, 28], FR: [66, 28], RL: [14, 92], RR: [66, 92] } as const;
+const AT = { FL: [14, 28], FR: [66, 28], RL: [14, 92], RR: [66, 92], F: [40, 28], R: [40, 92] } as const;
 const wheels = computed(() =>
-  CORNERS.map((c) => {
+  cornersOf(props.layout).map((c) => {
     const here = props.layout.slots.filter((s) => s.corner === c);
     const verdicts = props.marks.filter((m) => here.some((s) => s.id === m.slotId)).map((m) => m.verdict);
     return {
@@ -21,14 +22,24 @@ const wheels = computed(() =>
     };
   }),
 );
+const inLine = computed(() => isInLine(props.layout));
 const hydraulic = computed(() => props.layout.slots.some((s) => s.kind === 'master_cylinder'));
 const rear = computed(() => wheels.value.find((w) => axleOf(w.c) === 'rear')?.circuit ?? null);
 </script>
 
 <template>
   <svg class="mini" viewBox="0 0 80 114" width="80" height="114" aria-hidden="true">
-    <path d="M22 12 30 4H50L58 12 60 30V92L56 106 50 110H30L24 106 20 92V30ZM26 42 30 36H50L54 42" fill="none" stroke="var(--hair)" />
-    <template v-if="hydraulic">
+    <path
+      v-if="!inLine"
+      d="M22 12 30 4H50L58 12 60 30V92L56 106 50 110H30L24 106 20 92V30ZM26 42 30 36H50L54 42"
+      fill="none"
+      stroke="var(--hair)"
+    />
+    <template v-if="inLine">
+      <path d="M46 28H60V52" class="line" />
+      <rect x="57" y="46" width="6" height="16" class="box" />
+    </template>
+    <template v-else-if="hydraulic">
       <path d="M14 28H66M40 28V52" class="line" />
       <path v-if="rear === 2" d="M38 56V92M14 92H66" class="line" stroke-width="4" />
       <path v-if="rear === 2" d="M38 56V92M14 92H66" stroke="var(--page)" stroke-width="1.5" fill="none" />

@@ -34,6 +34,8 @@ const WHEEL: Readonly<Record<Corner, { x: number; y: number; dir: 1 | -1 }>> = {
   FR: { x: 324, y: 82, dir: -1 },
   RL: { x: 60, y: 304, dir: 1 },
   RR: { x: 324, y: 304, dir: -1 },
+  F: { x: 192, y: 82, dir: 1 },
+  R: { x: 192, y: 304, dir: 1 },
 };
 /** Where the wheel name stands above each wheel. */
 export const WHEELS = WHEEL;
@@ -50,6 +52,7 @@ const DRAWN_KINDS: readonly Slot['kind'][] = [
   'reservoir',
   'servo',
   'pedal',
+  'hand_lever',
   'valve',
   'parking_lever',
   'equaliser',
@@ -66,6 +69,11 @@ export function carried(layout: Layout, slot: Slot): Slot[] {
   };
   const kinds = mates[slot.kind] ?? [];
   return layout.slots.filter((s) => s.corner === slot.corner && slot.corner !== null && kinds.includes(s.kind));
+}
+
+/** One wheel before the other: no body is drawn round them. */
+export function isInLine(layout: Layout): boolean {
+  return layout.slots.some((s) => s.corner === 'F');
 }
 
 const cylinderDrop = 24;
@@ -88,7 +96,9 @@ function place(layout: Layout, slot: Slot): Omit<Drawn, 'slot'> | null {
     hit: { w: 44, h: 36 },
     ...more,
   });
-  const masterY = 150;
+  const bike = isInLine(layout);
+  const masterY = bike ? 140 : 150;
+  const middleX = bike ? 282 : 226;
   if (slot.corner) {
     const w = WHEEL[slot.corner];
     switch (slot.kind) {
@@ -128,12 +138,15 @@ function place(layout: Layout, slot: Slot): Omit<Drawn, 'slot'> | null {
     layout.connections.some((c) => (c.from === slot.id || c.to === slot.id) && reaches(layout, slot.id, 'front'));
   switch (slot.kind) {
     case 'master_cylinder':
-      return at(226, masterY, { label: 'Master cylinder', mark: { x: 24, y: tandem ? -6 : 0 } });
+      return at(middleX, masterY, { label: 'Master cylinder', mark: { x: 24, y: tandem ? -6 : 0 } });
     case 'reservoir':
-      return at(226, masterY - (tandem ? 42 : 36), { label: null, mark: { x: 20, y: 0 }, hit: { w: 30, h: 22 } });
+      return at(middleX, masterY - (tandem ? 42 : 36), { label: null, mark: { x: 20, y: 0 }, hit: { w: 30, h: 22 } });
     case 'servo':
       return at(226, masterY + 46, { label: 'Servo', mark: { x: 36, y: 0 }, hit: { w: 52, h: 34 } });
+    case 'hand_lever':
+      return at(middleX, 200, { label: slot.name, mark: { x: 20, y: 0 } });
     case 'pedal':
+      if (bike) return at(middleX, 272, { label: slot.name, mark: { x: 24, y: 0 } });
       return at(226, servo ? masterY + 82 : layout.slots.some((s) => s.kind === 'master_cylinder') ? masterY + 62 : 170, {
         label: 'Pedal',
         mark: { x: 24, y: 0 },

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useJob } from './job.ts';
+
+/** What a press or an opening would do, in words, beside the map that plays it. */
+const job = useJob();
+const SHOWN = 6;
+const steps = computed(() => job.play?.steps.slice(0, SHOWN) ?? []);
+const more = computed(() => Math.max(0, (job.play?.steps.length ?? 0) - SHOWN));
+</script>
+
+<template>
+  <section v-if="job.play" class="play" :class="{ danger: job.play.danger }" role="status" :aria-label="job.play.title">
+    <div class="top">
+      <h2>{{ job.play.title }}</h2>
+      <button class="link small" type="button" @click="job.playing = null">Put away</button>
+    </div>
+    <p v-if="job.play.steps.length === 0" class="second">Nothing moves, and nothing runs out.</p>
+    <ol>
+      <li v-for="s in steps" :key="s.slotId + s.does" :class="{ bad: ['comes_out', 'leaks', 'spoils'].includes(s.does) }">{{ s.words }}</li>
+    </ol>
+    <p v-if="more > 0" class="second small">and {{ more }} more</p>
+  </section>
+</template>
+
+<style scoped>
+.play {
+  padding: 10px 24px;
+  border-top: 1.5px solid var(--blue);
+}
+.danger {
+  border: 2px solid var(--ink);
+}
+.top {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+}
+.top h2 {
+  flex: 1;
+}
+.top .link {
+  min-height: 44px;
+}
+li {
+  line-height: 20px;
+  padding: 2px 0 2px 10px;
+  border-left: 3px solid transparent;
+  font-size: 15px;
+}
+.bad {
+  border-left-color: var(--ink);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { type MeasurementId, MEASUREMENTS, partIn, type Phase, placeName } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** A set taken at the wrong place goes to the right one, as it was taken. */
+const props = defineProps<{ slotId: string; measurement: MeasurementId; phase: Phase }>();
+const job = useJob();
+const open = ref(false);
+const set = computed(() =>
+  job.state?.book.sets.findLast(
+    (s) =>
+      s.slotId === props.slotId && s.measurement === props.measurement && s.phase === props.phase && s.jobId === job.state?.file.job.id,
+  ),
+);
+const places = computed(() =>
+  (job.state?.file.layout.slots ?? []).filter((s) => s.kind === MEASUREMENTS[props.measurement].on && s.id !== props.slotId),
+);
+function move(slotId: string): void {
+  const s = job.state;
+  if (!s || !set.value) return;
+  const then = s.book.stand(s.file.partEvents).filter((e) => e.happenedAt <= (set.value?.happenedAt ?? ''));
+  job.add('setMoves', { setId: set.value.id, slotId, partId: partIn(slotId, then), corrects: set.value.id });
+  open.value = false;
+  job.picked = slotId;
+}
+</script>
+
+<template>
+  <p v-if="set && places.length > 0" class="move">
+    <button v-if="!open" class="link small" type="button" @click="open = true">Taken at another place</button>
+    <template v-else>
+      <span class="second">It was taken at the</span>
+      <button v-for="p in places" :key="p.id" class="act slim" type="button" @click="move(p.id)">{{ placeName(p) }}</button>
+      <button class="link small" type="button" @click="open = false">Leave it</button>
+    </template>
+  </p>
+</template>
+
+<style scoped>
+.move {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  align-items: center;
+  min-height: 44px;
+}
+</style>

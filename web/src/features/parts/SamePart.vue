@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { v7 } from 'uuid';
+import { call, sentenceOf, timeNow } from '../../app/client.ts';
+import { dayText } from '../../fittings/dates.ts';
+
+/** Two articles on record that are one, or one that is two: said by name and with a reason, nothing is lost. */
+const props = defineProps<{
+  partId: string;
+  jobId: string;
+  kind: string;
+  life: readonly { readonly at: string; readonly what: string; readonly where: string }[];
+}>();
+const emit = defineEmits<{ done: [to: string] }>();
+const doing = ref<'join' | 'split' | null>(null);
+const find = ref('');
+const others = ref<{ id: string; label: string }[]>([]);
+const other = ref<string | null>(null);
+const since = ref<string | null>(null);
+const reason = ref('');
+const problem = ref('');
+async function look(): Promise<void> {
+  const found = await call('parts', { query: { q: find.value } }).catch(() => []);
+  others.value = found
+    .filter((p) => p.part.id !== props.partId && p.part.kind === props.kind)
+    .map((p) => ({ id: p.part.id, label: [p.part.tag, p.part.name, p.vehicleTag].filter(Boolean).join(' · ') }));
+}
+async function go(): Promise<void> {
+  if (!doing.value) return;
+  problem.value = '';
+  const otherId = doing.value === 'join' ? other.value : v7();
+  if (!otherId) return;
+  try {
+    await call('correctPart', {
+      params: { jobId: props.jobId },
+      body: {
+        id: v7(),
+        happenedAt: timeNow().at,
+        device: 'desk',
+        kind: doing.value,
+        partId: props.partId,
+        otherId,
+        since: doing.value === 'split' ? since.value : null,
+        reason: reason.value.trim(),
+      },
+    });
+    emit('done', doing.value === 'join' ? otherId : props.partId);
+    doing.value = null;
+  } catch (error) {
+    problem.value = sentenceOf(error);
+  }
+}
+</script>
+
+<template>
+  <section>
+    <p v-if="!doing" class="acts">
+      <button
+        class="act slim"
+        type="button"
+        @click="
+          doing = 'join';
+          look();
+        "
+      >
+        It is another part on record
+      </button>
+      <button class="act slim" type="button" @click="doing = 'split'">It is two parts</button>
+    </p>
+    <form v-else class="form" @submit.prevent="go">
+      <template v-if="doing === 'join'">
+        <p>What was told of this part is told of the other one from then on; this one leaves the list.</p>
+        <v-text-field v-model="find" v-focus label="Find it by tag, name or number" @update:model-value="look" />
+        <v-select v-model="other" label="The part that it is" :items="others.map((o) => ({ title: o.label, value: o.id }))" />
+      </template>
+      <template v-else>
+        <p>What happened from an event on happened to the other one, which is written down as a part of its own.</p>
+        <v-select
+          v-model="since"
+          label="From this event on it was the other one"
+          :items="life.map((l) => ({ title: `${dayText(l.at)}: ${l.what} ${l.where.toLowerCase()}`, value: l.at }))"
+        />
+      </template>
+      <v-text-field v-model="reason" label="Reason" />
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts">
+        <button class="act" type="button" @click="doing = null">Leave it</button>
+        <button class="act main" type="submit" :disabled="reason.trim().length < 3 || (doing === 'join' ? !other : !since)">
+          {{ doing === 'join' ? 'They are one' : 'They are two' }}
+        </button>
+      </div>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin: 12px 0;
+}
+.form {
+  display: grid;
+  gap: 12px;
+  max-width: 560px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+</style>

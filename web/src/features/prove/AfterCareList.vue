@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { type AfterCareState, afterCareStates, isClosed } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+import { useSession } from '../../app/session.ts';
+import { dayText } from '../../fittings/dates.ts';
+
+/** What is owed after hand-back, by when: done here, or taken over by the owner by name. */
+const job = useJob();
+const session = useSession();
+const items = computed(() => (job.state ? afterCareStates(job.state) : []));
+const closed = computed(() => job.state !== null && isClosed(job.state));
+const taking = ref<string | null>(null);
+const name = ref('');
+const WORD = { open: 'open', done: 'done', taken_over: 'taken over', failed: 'not good: book it in again' } as const;
+const today = computed(() => job.today.slice(0, 10));
+const overdue = (a: AfterCareState): boolean => a.answer === 'open' && a.on < today.value;
+function answer(item: string, result: 'done' | 'taken_over' | 'failed'): void {
+  job.add('afterCares', { item, result, note: result === 'taken_over' ? name.value.trim() : '' });
+  taking.value = null;
+  name.value = '';
+}
+</script>
+
+<template>
+  <section class="care">
+    <h2>After-care</h2>
+    <p class="second small">
+      {{
+        items.length === 0
+          ? 'Nothing was left to do.'
+          : closed
+            ? 'All answered: the job is closed.'
+            : 'The job closes when all of it is answered.'
+      }}
+    </p>
+    <ul>
+      <li v-for="a in items" :key="a.item">
+        <span class="what">
+          <b>{{ a.what }}</b>
+          <span class="second small">
+            by {{ dayText(a.on) }}{{ a.km === null ? '' : `, or after ${a.km} km` }}{{ overdue(a) ? ', overdue' : '' }}. {{ a.why }}
+          </span>
+        </span>
+        <span v-if="a.answer !== 'open'" class="said">
+          {{ WORD[a.answer] }}{{ a.note ? ` by ${a.note}` : '' }}
+          <span class="second small">{{ a.by ? job.who(a.by) : '' }}</span>
+        </span>
+        <form v-if="taking === a.item" class="acts" @submit.prevent="answer(a.item, 'taken_over')">
+          <v-text-field v-model="name" v-focus density="compact" label="Name of the owner" />
+          <button class="act slim" type="submit" :disabled="name.trim().length < 3">Taken over</button>
+        </form>
+        <span v-else-if="session.may('technician') && (a.answer === 'open' || a.answer === 'failed')" class="acts">
+          <button class="act slim" type="button" @click="answer(a.item, 'done')">Done</button>
+          <button class="act slim" type="button" @click="answer(a.item, 'failed')">Not good</button>
+          <button class="act slim" type="button" @click="taking = a.item">The owner takes it over</button>
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.care {
+  margin-top: 16px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+  min-height: 52px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.what {
+  flex: 1 1 300px;
+}
+.what .small,
+.said .small {
+  display: block;
+  line-height: 18px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.acts :deep(.v-input) {
+  min-width: 220px;
+}
+</style>

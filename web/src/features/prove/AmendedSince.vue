@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { lateEvents, weighLate } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { v7 } from 'uuid';
+import { call, sentenceOf, timeNow } from '../../app/client.ts';
+import { useJob } from '../../app/job.ts';
+import { useSession } from '../../app/session.ts';
+import { dayText, timeText } from '../../fittings/dates.ts';
+
+/** What came in after the hand-back and waits for a lead, and what was added to the record since. */
+const job = useJob();
+const session = useSession();
+const late = computed(() => (job.file ? lateEvents(job.file) : []));
+const waiting = computed(() => late.value.filter((l) => !l.answered));
+const weight = computed(() => (job.file && waiting.value.length > 0 ? weighLate(job.file, job.today) : null));
+const amendments = computed(() => job.state?.book.stand(job.file?.amendments ?? []) ?? []);
+/** Being written: about an event that came late, or about the record as such. */
+const about = ref<string | null | undefined>(undefined);
+const words = ref('');
+const reason = ref('');
+const problem = ref('');
+let id = v7();
+async function amend(): Promise<void> {
+  const jobId = job.file?.job.id;
+  if (!jobId || about.value === undefined) return;
+  problem.value = '';
+  try {
+    await call('amend', {
+      params: { jobId },
+      body: { id, happenedAt: timeNow().at, device: 'desk', corrects: about.value, words: words.value.trim(), reason: reason.value.trim() },
+    });
+    id = v7();
+    about.value = undefined;
+    words.value = '';
+    reason.value = '';
+    await job.refresh();
+  } catch (error) {
+    problem.value = sentenceOf(error);
+  }
+}
+</script>
+
+<template>
+  <section class="since">
+    <div v-if="late.length > 0" class="late" :class="{ waits: waiting.length > 0 }">
+      <h2>Came in after the hand-back</h2>
+      <p v-if="waiting.length > 0">
+        It happened before and was kept. The record stands as it was; a lead says what follows from it.
+        <template v-if="weight && weight.figures.length + weight.blocks.length > 0">
+          <b>With it, this would have stood otherwise:</b>
+          {{ [...weight.figures.map((f) => `${f.place} ${f.characteristic.toLowerCase()}`), ...weight.blocks].join('; ') }}.
+        </template>
+        <template v-else>Nothing would have stood otherwise.</template>
+      </p>
+      <ul>
+        <li v-for="l in late" :key="l.event.id">
+          <span class="what">
+            {{ l.what.charAt(0).toUpperCase() + l.what.slice(1) }}, {{ dayText(l.event.happenedAt) }} {{ timeText(l.event.happenedAt) }}
+            <span class="second small">
+              {{ job.who(l.event.authorId) }}; came in {{ dayText(l.event.recordedAt) }} {{ timeText(l.event.recordedAt) }}
+            </span>
+          </span>
+          <span v-if="l.answered" class="second">answered below</span>
+          <button v-else-if="session.may('lead')" class="act slim" type="button" @click="about = l.event.id">Answer it</button>
+          <span v-else class="second small">waits for a lead</span>
+        </li>
+      </ul>
+    </div>
+    <div class="top">
+      <h2>Amended since</h2>
+      <button v-if="session.may('lead') && about === undefined" class="act slim" type="button" @click="about = null">
+        Amend the record
+      </button>
+    </div>
+    <form v-if="about !== undefined" class="form" @submit.prevent="amend">
+      <v-textarea v-model="words" v-focus label="What is added to the record" />
+      <v-text-field v-model="reason" label="Reason" />
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts">
+        <button class="act" type="button" @click="about = undefined">Not now</button>
+        <button class="act main" type="submit" :disabled="words.trim().length < 3 || reason.trim().length < 3">Amend by name</button>
+      </div>
+    </form>
+    <ul>
+      <li v-for="a in amendments" :key="a.id">
+        <span class="what">
+          {{ a.words }}
+          <span class="second small">{{ a.reason }}; {{ job.who(a.authorId) }}, {{ dayText(a.happenedAt) }}</span>
+        </span>
+      </li>
+    </ul>
+    <p v-if="amendments.length === 0" class="second small">Nothing: the record is as it was handed back.</p>
+  </section>
+</template>
+
+<style scoped>
+.since {
+  margin-top: 20px;
+}
+.late {
+  margin-bottom: 16px;
+}
+.waits {
+  border: 2px solid var(--ink);
+  border-radius: 2px;
+  padding: 10px 12px;
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 4px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 48px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.what {
+  flex: 1;
+}
+.what .small {
+  display: block;
+  line-height: 18px;
+}
+.form {
+  display: grid;
+  gap: 12px;
+  margin: 12px 0;
+  max-width: 640px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import {
+  JOINT_WORD,
+  jointsOf,
+  jointStands,
+  type JointEventKind,
+  type JointSeal,
+  type JointStands,
+  SEAL_NAME,
+  wouldUndo,
+} from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+import { dayText, timeText } from '../../fittings/dates.ts';
+
+/** Joints of what is picked, and every joint that was touched: opened, made, torqued, looked at. */
+const props = defineProps<{ writable: boolean }>();
+const job = useJob();
+const making = ref<string | null>(null);
+const SEALS = Object.entries(SEAL_NAME) as [JointSeal, string][];
+const rows = computed<JointStands[]>(() => {
+  const s = job.state;
+  if (!s) return [];
+  const events = s.book.stand(s.file.jointEvents);
+  return jointsOf(s.file.layout)
+    .map((j) => jointStands(j, events))
+    .filter((j) => j.state !== 'untouched' || j.joint.slot.id === job.picked);
+});
+const STATE = { untouched: 'as found', open: 'open', made: 'made, not torqued', torqued: 'torqued' } as const;
+const next = (j: JointStands): JointEventKind[] => {
+  if (j.state === 'untouched') return ['opened'];
+  if (j.state === 'open') return ['made'];
+  if (j.state === 'made') return ['torqued', 'opened'];
+  return [
+    ...(j.looked ? [] : (['looked'] as const)),
+    ...(j.held ? [] : (['held'] as const)),
+    ...(j.weeps ? [] : (['weeps'] as const)),
+    'opened',
+  ];
+};
+function log(j: JointStands, kind: JointEventKind, seal: JointSeal | null = null): void {
+  if (kind === 'made' && seal === null) {
+    making.value = j.joint.key;
+    return;
+  }
+  making.value = null;
+  job.add('jointEvents', { connectionId: j.joint.connection.id, slotId: j.joint.slot.id, kind, seal, note: '' });
+}
+/** What opening it would undo: said before it is opened. */
+const undoes = (j: JointStands): string[] => {
+  const s = job.state;
+  return s && props.writable && j.state !== 'open'
+    ? wouldUndo(s.book, s.situation.standing, s.situation.proofItems, j.joint.slot, 'joint_opened')
+    : [];
+};
+const upper = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
+</script>
+
+<template>
+  <section v-if="rows.length > 0" class="joints">
+    <h2>Joints</h2>
+    <ul>
+      <li v-for="j in rows" :key="j.joint.key">
+        <span class="what">
+          {{ upper(j.joint.name) }}
+          <span class="second small">
+            {{ j.weeps ? 'weeps' : STATE[j.state] }}{{ j.seal ? `, ${SEAL_NAME[j.seal].toLowerCase()}` : ''
+            }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''
+            }}{{ j.last ? `; ${job.who(j.last.authorId)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
+          </span>
+          <span v-if="undoes(j).length > 0" class="second small">Opening it undoes {{ undoes(j).join('; ').toLowerCase() }}</span>
+        </span>
+        <span v-if="writable && making === j.joint.key" class="acts" role="group" aria-label="Sealed how">
+          <button v-for="[seal, name] in SEALS" :key="seal" class="act slim" type="button" @click="log(j, 'made', seal)">{{ name }}</button>
+        </span>
+        <span v-else-if="writable" class="acts">
+          <button
+            v-for="k in next(j)"
+            :key="k"
+            class="act slim"
+            type="button"
+            :aria-label="`${JOINT_WORD[k]}: ${j.joint.name}`"
+            @click="log(j, k)"
+          >
+            {{ JOINT_WORD[k] }}
+          </button>
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.joints {
+  margin-top: 20px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+  min-height: 52px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.what {
+  flex: 1 1 280px;
+  line-height: 20px;
+}
+.what .small {
+  display: block;
+  line-height: 18px;
+}
+.acts {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { closingWords, onlyNow, type Slot } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** Before a step closes an access: what can only be done now, with minutes each. One tap does it. */
+const props = defineProps<{ place: Slot }>();
+const job = useJob();
+const list = computed(() => (job.state ? onlyNow(job.state, props.place) : []));
+const minutes = computed(() => list.value.reduce((sum, x) => sum + x.minutes, 0));
+const stageOf = (key: string): string => (/^(gauge|look|because):/.test(key) ? 'gauge' : key.startsWith('decide:') ? 'decide' : 'rebuild');
+</script>
+
+<template>
+  <div v-if="list.length > 0" class="now" role="note">
+    <b class="plate-font">{{ closingWords(place) }}: {{ list.length }} to do, about {{ minutes }} min</b>
+    <ul>
+      <li v-for="x in list" :key="x.obligation.key">
+        <RouterLink :to="{ path: `/jobs/${job.file?.job.id}/${stageOf(x.obligation.key)}`, query: { pick: x.obligation.slotId } }">
+          {{ x.obligation.what }}
+        </RouterLink>
+        <span class="second small fig">{{ x.minutes }} min</span>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.now {
+  flex: 1 1 100%;
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  padding: 8px 12px;
+}
+b {
+  font-size: 18px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  min-height: 32px;
+}
+</style>

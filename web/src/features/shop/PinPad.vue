@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { call, sentenceOf } from '../../app/client.ts';
+import { useSession } from '../../app/session.ts';
+
+/** Who works here now: a name, and a short PIN. */
+interface Somebody {
+  readonly id: string;
+  readonly name: string;
+}
+defineProps<{ tablet: string; people: readonly Somebody[] }>();
+const emit = defineEmits<{ in: [] }>();
+const session = useSession();
+const who = ref<Somebody | null>(null);
+const pin = ref('');
+const problem = ref('');
+const busy = ref(false);
+async function go(): Promise<void> {
+  if (!who.value) return;
+  busy.value = true;
+  problem.value = '';
+  try {
+    session.take(await call('switchTo', { body: { personId: who.value.id, pin: pin.value } }));
+    emit('in');
+  } catch (error) {
+    problem.value = sentenceOf(error);
+    pin.value = '';
+  }
+  busy.value = false;
+}
+</script>
+
+<template>
+  <section class="pad" :aria-label="`People on ${tablet}`">
+    <h2>{{ tablet }}</h2>
+    <div class="people">
+      <button
+        v-for="p in people"
+        :key="p.id"
+        class="act"
+        type="button"
+        :aria-pressed="who?.id === p.id"
+        @click="
+          who = p;
+          problem = '';
+        "
+      >
+        {{ p.name }}
+      </button>
+    </div>
+    <form v-if="who" class="pin" @submit.prevent="go">
+      <v-text-field
+        v-model="pin"
+        v-focus
+        :label="`PIN of ${who.name}`"
+        type="password"
+        inputmode="numeric"
+        autocomplete="off"
+        maxlength="8"
+      />
+      <button class="act main" type="submit" :disabled="busy || pin.length < 4">Go on</button>
+    </form>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.pad {
+  margin: 16px 0;
+  border-bottom: 1px solid var(--hair);
+  padding-bottom: 16px;
+}
+.people {
+  display: grid;
+  gap: 8px;
+  margin: 8px 0;
+}
+.people .act[aria-pressed='true'] {
+  background: var(--blue-tint);
+}
+.pin {
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+}
+.pin .act {
+  min-height: 56px;
+}
+</style>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { useQuery } from '@pinia/colada';
+import { computed, ref } from 'vue';
+import { v7 } from 'uuid';
+import { call, sentenceOf } from '../../app/client.ts';
+import { useSession } from '../../app/session.ts';
+import { dayText } from '../../fittings/dates.ts';
+
+/** This device as a tablet of the shop, people switching on it with a PIN, and one's own PIN. */
+const session = useSession();
+const problem = ref('');
+const said = ref('');
+const open = ref<'tablet' | 'pin' | null>(null);
+const f = ref({ name: 'Bench tablet', pin: '', password: '' });
+const here = useQuery({ key: ['on-tablet'], query: () => call('onTablet') });
+const list = useQuery({ key: ['tablets'], query: () => call('tablets'), enabled: () => session.may('lead') });
+void here.refetch();
+const tablets = computed(() => (list.data.value ?? []).filter((t) => t.endedAt === null));
+async function go(): Promise<void> {
+  problem.value = '';
+  try {
+    if (open.value === 'tablet') {
+      await call('registerTablet', { body: { id: v7(), name: f.value.name, password: f.value.password } });
+      said.value = 'This device is a tablet of the shop now.';
+    } else {
+      await call('setPin', { body: { pin: f.value.pin, password: f.value.password } });
+      session.hasPin = true;
+      said.value = 'Your PIN opens the tablets of the shop, and nothing else.';
+    }
+    open.value = null;
+    f.value.password = '';
+    f.value.pin = '';
+    await Promise.all([here.refetch(), session.may('lead') ? list.refetch() : null]);
+  } catch (error) {
+    problem.value = sentenceOf(error);
+  }
+}
+async function end(id: string): Promise<void> {
+  problem.value = '';
+  try {
+    await call('endTablet', { params: { id }, body: {} });
+    await Promise.all([here.refetch(), list.refetch()]);
+  } catch (error) {
+    problem.value = sentenceOf(error);
+  }
+}
+</script>
+
+<template>
+  <section>
+    <div class="head2">
+      <h2>Tablets and PINs</h2>
+      <span class="acts">
+        <button class="act slim" type="button" @click="open = 'pin'">{{ session.hasPin ? 'Change my PIN' : 'Set my PIN' }}</button>
+        <button v-if="session.may('lead') && !here.data.value?.tablet" class="act slim" type="button" @click="open = 'tablet'">
+          Make this device a tablet
+        </button>
+      </span>
+    </div>
+    <p class="second small">
+      {{
+        here.data.value?.tablet
+          ? `This device is “${here.data.value.tablet.name}”: people switch on it with their PIN.`
+          : 'This device is none of the shop’s tablets: everybody signs in on it with the password.'
+      }}
+      Release, acceptances and what cannot be undone ask for the password all the same.
+    </p>
+    <p v-if="said" role="status">{{ said }}</p>
+    <ul v-if="session.may('lead')">
+      <li v-for="t in tablets" :key="t.id">
+        <b class="plate-font">{{ t.name }}</b>
+        <span class="second small">since {{ dayText(t.registeredAt) }}</span>
+        <button class="act slim" type="button" @click="end(t.id)">No more</button>
+      </li>
+    </ul>
+    <p v-if="problem && !open" class="problem" role="alert">{{ problem }}</p>
+    <v-dialog :model-value="open !== null" max-width="440" @update:model-value="open = null">
+      <form class="dialog col" @submit.prevent="go">
+        <h2>{{ open === 'pin' ? 'Your PIN' : 'Make this device a tablet' }}</h2>
+        <v-text-field v-if="open === 'tablet'" v-model="f.name" v-focus label="Name of the tablet" />
+        <v-text-field v-else v-model="f.pin" v-focus label="PIN, 4 to 8 digits" inputmode="numeric" type="password" autocomplete="off" />
+        <v-text-field
+          v-model="f.password"
+          :label="`Password of ${session.person?.name ?? ''}`"
+          type="password"
+          autocomplete="current-password"
+        />
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <div class="acts">
+          <button class="act" type="button" @click="open = null">Not now</button>
+          <button
+            class="act main"
+            type="submit"
+            :disabled="!f.password || (open === 'pin' ? !/^\d{4,8}$/.test(f.pin) : f.name.trim() === '')"
+          >
+            {{ open === 'pin' ? 'Set it' : 'Make it one' }}
+          </button>
+        </div>
+      </form>
+    </v-dialog>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 24px;
+}
+.head2 {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 8px;
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 4px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 48px;
+  border-bottom: 1px solid var(--hair);
+}
+li .act {
+  margin-left: auto;
+}
+</style>
