@@ -4,17 +4,19 @@ import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, portFree, ROOT } from './lib/machine.mjs';
 import { run, say, Stop } from './lib/say.mjs';
+import { asksForLan, ensureCertificate, keepCertificate, lanUrl } from './lib/authority.mjs';
 import { keeper, startServer } from './lib/serve.mjs';
 
 const home = join(ROOT, '.dauer', 'demo');
 /** Is there once the whole demonstration is in the book; without it, it is filled anew from nothing. */
 const loaded = join(home, 'loaded');
 
-async function fill(url) {
+async function fill(url, lan) {
   say('Filling the demonstration shop …');
   const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'demo/src/main.ts'), url], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 'pipe'],
+    env: { ...process.env, ...(lan ? { NODE_EXTRA_CA_CERTS: lan.authority } : {}) },
   });
   let printed = '';
   child.stderr.on('data', (d) => (printed += d));
@@ -32,6 +34,9 @@ await run(async () => {
   ensureModules();
   ensureBuilt();
   const kept = keeper();
+  const authority = join(ROOT, '.dauer', 'authority');
+  const lan = asksForLan() ? { ...ensureCertificate(authority), url: lanUrl(port) } : null;
+  if (lan) kept.add(keepCertificate(authority));
   const server = await kept.starting(async () => {
     const cluster = await openCluster(home);
     kept.add(cluster.stop);
@@ -40,12 +45,13 @@ await run(async () => {
       cluster.drop('dauer');
     }
     // Always the demonstration's own cluster: made-up vehicles never go into a shop's book.
-    const up = await startServer({ databaseUrl: cluster.database('dauer'), port, demo: true, onSpawn: kept.add });
-    if (!existsSync(loaded)) await fill(up.url);
+    const up = await startServer({ databaseUrl: cluster.database('dauer'), port, demo: true, lan, onSpawn: kept.add });
+    if (!existsSync(loaded)) await fill(lan ? `https://127.0.0.1:${port}` : up.url, lan);
     return up;
   });
   say(
     `\nDauer is at ${server.url}\nSign in as ines, tomasz or ruth; the password is shown on the page. Ctrl-C stops it; what you enter is kept.`,
   );
+  if (lan) say(`On the network over HTTPS. Shop, “Add a tablet”, shows each tablet the way; its authority is ${server.url}/authority.crt`);
   await kept.untilStopped(server);
 });

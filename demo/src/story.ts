@@ -232,7 +232,8 @@ export class Telling {
     this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: true, until });
     this.car.sits.set(slot.id, partId);
   }
-  release(by: string): void {
+  /** Hands back; what is owed after it is answered some days later, where it is said. */
+  release(by: string, cared: readonly string[] = []): void {
     this.at += 3600000;
     this.story.releases.push({
       id: v7({ msecs: this.at }),
@@ -240,6 +241,10 @@ export class Telling {
       releasedBy: by,
       releasedAt: new Date(this.at).toISOString(),
     });
+    for (const item of cared) {
+      this.at += DAY;
+      this.add('afterCares', { item, result: 'done', note: '' });
+    }
   }
 }
 

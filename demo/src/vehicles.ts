@@ -129,13 +129,13 @@ export function corrie(story: Story, rack: Rack): void {
   for (const kind of ['master_cylinder', 'servo', 'valve'] as const) first.look(car.slot(kind), 'Dry, free.');
   first.look(car.slot('hose', null), 'Supple.');
   proveAll(first, FRONT);
-  first.release(ines);
+  first.release(ines, ['leak_next_day', 'retorque', 'bedding_in']);
 
   const fluid = car.job(ruth, story.ago(610), { complaint: '', kind: 'fluid', wants: 'Fluid change', scopeCorners: [] });
   fluid.counter('52,800 km');
   fluid.fluid('Class 4 fluid, shop drum', 'L 0418');
   for (const item of STANDING) fluid.prove(item);
-  fluid.release(ines);
+  fluid.release(ines, ['leak_next_day']);
 
   const now = car.job(tomasz, story.ago(6), {
     complaint: 'Judders when braking from speed',
@@ -290,7 +290,7 @@ export function sallow(story: Story, rack: Rack): void {
     old.look(slot, 'Dry.');
   old.fluid('Class 4 fluid, tin', 'L 0107');
   proveAll(old, REAR);
-  old.release(ines);
+  old.release(ines, ['leak_next_day', 'retorque']);
 
   const now = car.job(ruth, story.ago(3), {
     complaint: 'Stood four years. Pedal spongy, rear left hot after a short run',
@@ -487,7 +487,7 @@ export function marl(story: Story): void {
   for (const item of STANDING) done.prove(item);
   const same = done.prove('complaint', 'same', null, 'for the first two stops only');
   done.by(ines).accept(`proof:complaint|lead|${same}`, 'Linings are sound; the owner will live with it until the spring.');
-  done.release(ines);
+  done.release(ines, ['leak_next_day']);
 }
 
 /** V 074: caliper resealed and bled, then a joint opened again: the bleeding has lapsed. */

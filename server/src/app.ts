@@ -23,6 +23,7 @@ import { traceHandlers } from './features/trace/handlers.ts';
 import { yardHandlers } from './features/yard/handlers.ts';
 import { serveSheetPdf } from './features/prove/pdf.ts';
 import { serveLive } from './platform/live.ts';
+import { overTls, serveAuthority, type TlsOptions } from './platform/tls.ts';
 import { Fault, installProblems } from './platform/problem.ts';
 import { registerRoutes } from './platform/routes.ts';
 import { cookieKey } from './platform/session.ts';
@@ -32,6 +33,8 @@ export interface AppOptions {
   /** Folder of the built web application; none is served where it is missing. */
   readonly webRoot?: string;
   readonly log?: boolean;
+  /** Served over TLS with this certificate and key; in the clear where none is given. */
+  readonly tls?: TlsOptions;
 }
 
 const handlers = {
@@ -67,6 +70,7 @@ async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
 /** Builds the application on a database. It holds no state of its own: any number may run side by side. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
+    ...(options.tls ? { serverFactory: overTls(options.tls) } : {}),
     logger: options.log ? { level: 'warn' } : false,
     trustProxy: false,
     forceCloseConnections: true,
@@ -104,6 +108,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   app.addHook('onSend', async (_request, reply) => void reply.header(NOW_HEADER, String(Date.now())));
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
+  serveAuthority(app);
   serveLive(app, connection.db, options.databaseUrl);
   app.get('/api/health', { schema: { hide: true } }, async () => {
     await connection.db.execute(sql`select 1`);

@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
+import { tlsFromEnvironment } from './platform/tls.ts';
 import { migrate } from './db/migrate.ts';
 
 /** Starts one process of the application: DATABASE_URL, PORT and HOST from the environment. */
@@ -15,7 +16,14 @@ try {
   process.stderr.write(`The database could not be brought up to date, and was left as it was: ${reason}\n`);
   process.exit(3);
 }
-const app = await buildApp({ databaseUrl, webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)), log: true });
+const tls = tlsFromEnvironment();
+const app = await buildApp({
+  databaseUrl,
+  ...(tls ? { tls: tls.options } : {}),
+  webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+  log: true,
+});
+if (tls) tls.follow(app.server);
 const stop = (): void => void app.close().then(() => process.exit(0));
 process.on('SIGINT', stop);
 process.on('SIGTERM', stop);

@@ -2,7 +2,7 @@ import { chromium } from 'playwright-core';
 import { chromium as where } from './machine.mjs';
 
 /** Debian's Chromium with an empty profile of its own, kept from reaching out. */
-export function openBrowser() {
+export function openBrowser(more = []) {
   return chromium.launch({
     executablePath: where() ?? '/usr/bin/chromium',
     headless: true,
@@ -16,6 +16,7 @@ export function openBrowser() {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      ...more,
     ],
   });
 }

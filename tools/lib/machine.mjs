@@ -65,6 +65,12 @@ export function ensurePackages({ browser = false } = {}) {
   if (missing.length > 0) aptInstall(missing);
 }
 
+/** Makes sure of programs that are Debian packages of the same name. */
+export function ensureTools(names) {
+  const missing = names.filter((n) => !['/usr/bin', '/bin', '/usr/local/bin'].some((d) => existsSync(join(d, n))));
+  if (missing.length > 0) aptInstall(missing);
+}
+
 /** Installs the packages of the lock file where they are not installed, or not those. */
 export function ensureModules() {
   const mark = join(ROOT, 'node_modules', '.package-lock.json');

@@ -1,18 +1,49 @@
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { portFree, ROOT } from './machine.mjs';
 import { Stop } from './say.mjs';
 
+/** On the network only over TLS, with the certificate of the shop's own authority. */
+const overTls = (lan) => ({
+  HOST: '0.0.0.0',
+  DAUER_TLS_CERT: lan.cert,
+  DAUER_TLS_KEY: lan.key,
+  DAUER_TLS_AUTHORITY: lan.authority,
+  DAUER_LAN_URL: lan.url,
+});
+
+/** Whether the server answers; over TLS only as whom its certificate says it is. */
+function answers(port, lan) {
+  return new Promise((resolve, reject) => {
+    const options = { host: '127.0.0.1', port, path: '/api/health', timeout: 2000, ...(lan ? { ca: readFileSync(lan.authority) } : {}) };
+    const request = (lan ? https : http).get(options, (reply) => {
+      reply.resume();
+      resolve(reply.statusCode === 200);
+    });
+    request.on('error', reject);
+    request.on('timeout', () => request.destroy(new Error('timeout')));
+  });
+}
+
 /** Starts one server process and waits until it answers. */
-export async function startServer({ databaseUrl, port, demo = false, onSpawn = () => undefined }) {
+export async function startServer({ databaseUrl, port, demo = false, lan = null, onSpawn = () => undefined }) {
   if (!(await portFree(port)))
     throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm run ${demo ? 'demo' : 'start'}`);
   const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
     cwd: ROOT,
     detached: true,
     stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), ...(demo ? { DAUER_DEMO: '1' } : {}) },
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      ...(demo ? { DAUER_DEMO: '1' } : {}),
+      ...(lan ? overTls(lan) : {}),
+    },
   });
   let printed = '';
   child.stderr.on('data', (d) => {
@@ -36,14 +67,14 @@ export async function startServer({ databaseUrl, port, demo = false, onSpawn = (
   onSpawn(stop);
   for (let i = 0; i < 300 && ended === null; i += 1) {
     try {
-      if ((await fetch(`http://127.0.0.1:${port}/api/health`)).ok) break;
+      if (await answers(port, lan)) break;
     } catch {
       await wait(100);
     }
   }
   if (ended !== null) throw new Stop(printed.trim() || `The server ended at once (${ended}).`);
   return {
-    url: `http://127.0.0.1:${port}`,
+    url: lan ? lan.url : `http://127.0.0.1:${port}`,
     child,
     exited: () => ended !== null,
     onExit: (f) => child.on('exit', f),

@@ -102,6 +102,20 @@ export const shop = {
     body: z.object({ pin, password: z.string().max(200) }),
     reply: z.object({ done: z.literal(true) }),
   }),
+  lan: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'GET',
+    path: '/api/lan',
+    role: 'reader',
+    summary: 'Where tablets reach this shop; nowhere but on this machine where it is not on the network',
+    reply: z.object({
+      url: z.string().nullable(),
+      /** The address as a QR code, and the authority’s, as SVG. */
+      qr: z.string().nullable(),
+      authorityQr: z.string().nullable(),
+    }),
+  }),
   onTablet: endpoint({
     ...none,
     feature: 'shop',

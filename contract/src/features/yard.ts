@@ -30,7 +30,7 @@ const yardJob = z.object({
   /** How much can be done now. */
   doable: z.number().int(),
   /** What is fitted for now, and until when. */
-  forNow: z.array(z.string()),
+  forNow: z.array(z.object({ what: z.string(), until: day.nullable() })),
   move: z.object({ level: z.enum(['do_not_move', 'yard_only', 'road_test', 'handed_back']), reasons: z.array(z.string()) }),
   /** Operations under way, the longest first. */
   running: z.array(z.object({ title: z.string(), minutes: z.number(), attendedMinutes: z.number() })),

@@ -1,4 +1,4 @@
-import { type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
+import { cornersOf, type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
 import type { Book } from '../records/book.ts';
 import { bleedersFedThrough } from './disturbed.ts';
@@ -27,26 +27,33 @@ export interface Play {
 
 const MOVING: readonly Slot['kind'][] = ['piston', 'wheel_cylinder', 'clutch_slave'];
 
-/** How a mechanical or hydraulic press ends at a place. */
-function pressed(layout: Layout, place: PlaceState, all: readonly PlaceState[]): PlayStep | null {
+const GONE: readonly PlaceState['state'][] = ['open', 'away'];
+
+/** How a mechanical or hydraulic press ends at a place whose wheel unit is whole. */
+function pressed(place: PlaceState): PlayStep | null {
   const { slot } = place;
   const name = placeName(slot).toLowerCase();
   const step = (does: PlayDoes, words: string): PlayStep => ({ slotId: slot.id, does, words });
-  const hydraulicCorner =
-    slot.circuits.length > 0 || (slot.corner !== null && layout.slots.some((s) => s.corner === slot.corner && s.circuits.length > 0));
-  if (place.state === 'open' || place.state === 'away') {
-    if (slot.circuits.length > 0) {
-      return step('leaks', `Fluid comes out where the ${name} ${place.why?.startsWith('a joint') ? 'is open at a joint' : 'was'}.`);
-    }
-    return hydraulicCorner
-      ? step('comes_out', `Nothing stops the pistons: ${place.why ?? name}.`)
-      : step('comes_out', `Nothing stops the shoes: ${place.why ?? name}.`);
+  if (GONE.includes(place.state)) {
+    return slot.circuits.length > 0
+      ? step('leaks', `Fluid comes out where the ${name} ${place.why?.startsWith('a joint') ? 'is open at a joint' : 'was'}.`)
+      : step('comes_out', `Nothing holds against it: ${place.why ?? name}.`);
   }
   if (place.state === 'blocked') return step('held', `Held, and tells nothing: ${place.why ?? name}.`);
   if (place.loose !== null) return step('leaks', `May weep: ${place.loose}.`);
-  if (!MOVING.includes(slot.kind)) return null;
-  const gone = all.find((p) => p.slot.corner !== null && p.slot.corner === slot.corner && (p.state === 'open' || p.state === 'away'));
-  return gone ? step('comes_out', `The ${name} goes too far: ${gone.why ?? ''}.`) : step('moves', `The ${name} moves.`);
+  return MOVING.includes(slot.kind) ? step('moves', `The ${name} moves.`) : null;
+}
+
+/** A wheel unit with something missing goes out as one: what it says of itself once, for all that is missing there. */
+function openUnits(layout: Layout, places: readonly PlaceState[]): PlayStep[] {
+  return cornersOf(layout).flatMap((corner): PlayStep[] => {
+    const gone = places.filter((p) => p.slot.corner === corner && GONE.includes(p.state) && !p.why?.startsWith('a joint'));
+    const [first] = gone;
+    if (!first) return [];
+    const hydraulic = layout.slots.some((s) => s.corner === corner && s.circuits.length > 0);
+    const what = hydraulic ? 'pistons' : 'shoes';
+    return [{ slotId: first.slot.id, does: 'comes_out', words: `Nothing stops the ${what}: ${gone.map((p) => p.why ?? '').join(', ')}.` }];
+  });
 }
 
 /** Bleeders that were closed on this job and whose fluid was disturbed since: where air lies. */
@@ -72,7 +79,9 @@ const RANK: readonly PlayDoes[] = ['comes_out', 'leaks', 'spoils', 'drains', 'ru
  */
 export function ifPressed(layout: Layout, control: Control, standing: Standing): Play {
   const places = standing.places.filter((p) => control.reach.has(p.slot.id));
-  const steps = places.flatMap((p) => pressed(layout, p, places) ?? []);
+  const units = openUnits(layout, places);
+  const openAt = new Set(units.map((u) => slotById(layout, u.slotId)?.corner));
+  const steps = [...units, ...places.flatMap((p) => (p.slot.corner !== null && openAt.has(p.slot.corner) ? [] : (pressed(p) ?? [])))];
   const air = airAt(layout, standing)
     .filter((s) => control.reach.has(s.id))
     .map((s): PlayStep => ({

@@ -29,13 +29,13 @@ export function waitsOf(state: JobState): string[] {
 /** How the reason of everything begins that waits for a part to come back. */
 export const SENT_OUT = 'Sent out';
 
-/** What is fitted for now, in words, and until when. Source: handbook 05, Temporary parts are forgotten. */
-export function forNowOf(state: JobState): string[] {
+/** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */
+export function forNowOf(state: JobState): { readonly what: string; readonly until: string | null }[] {
   const events = state.book.stand(state.file.partEvents);
   return state.situation.standing.places
     .filter((p) => p.state === 'temporary')
-    .map((p) => {
-      const until = events.findLast((e) => e.slotId === p.slot.id && e.kind === 'fitted')?.until ?? null;
-      return `${placeName(p.slot)} for now${until ? `, until ${until}` : ''}`;
-    });
+    .map((p) => ({
+      what: placeName(p.slot),
+      until: events.findLast((e) => e.slotId === p.slot.id && e.kind === 'fitted')?.until ?? null,
+    }));
 }

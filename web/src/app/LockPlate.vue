@@ -23,10 +23,10 @@ const locks = computed(() => {
 
 <template>
   <div v-if="locks.length > 0" class="locks" role="status">
-    <p v-for="{ l, who } in locks" :key="l.control.slotId" class="lock">
+    <p v-for="({ l, who }, i) in locks" :key="l.control.slotId" class="lock">
       <b class="plate-font">{{ l.control.name }} locked</b>
       <span>{{ l.why }}</span>
-      <span class="second small">{{ who }} {{ STILL_FREE }}</span>
+      <span class="second small">{{ who }} {{ i === 0 ? STILL_FREE : '' }}</span>
       <button class="link small" type="button" @click="job.playing = { step: 'press', slotId: l.control.slotId }">If I press now</button>
     </p>
   </div>

@@ -5,8 +5,11 @@ import { useJob } from './job.ts';
 /** What a press or an opening would do, in words, beside the map that plays it. */
 const job = useJob();
 const SHOWN = 6;
-const steps = computed(() => job.play?.steps.slice(0, SHOWN) ?? []);
-const more = computed(() => Math.max(0, (job.play?.steps.length ?? 0) - SHOWN));
+const BAD = ['comes_out', 'leaks', 'spoils'];
+/** Where something moves that must not, only that is told. */
+const told = computed(() => job.play?.steps.filter((s) => !job.play?.danger || BAD.includes(s.does)) ?? []);
+const steps = computed(() => told.value.slice(0, SHOWN));
+const more = computed(() => Math.max(0, told.value.length - SHOWN));
 </script>
 
 <template>
@@ -17,7 +20,7 @@ const more = computed(() => Math.max(0, (job.play?.steps.length ?? 0) - SHOWN));
     </div>
     <p v-if="job.play.steps.length === 0" class="second">Nothing moves, and nothing runs out.</p>
     <ol>
-      <li v-for="s in steps" :key="s.slotId + s.does" :class="{ bad: ['comes_out', 'leaks', 'spoils'].includes(s.does) }">{{ s.words }}</li>
+      <li v-for="s in steps" :key="s.slotId + s.does" :class="{ bad: BAD.includes(s.does) }">{{ s.words }}</li>
     </ol>
     <p v-if="more > 0" class="second small">and {{ more }} more</p>
   </section>

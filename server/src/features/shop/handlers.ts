@@ -16,6 +16,7 @@ type Names =
   | 'endTablet'
   | 'setPin'
   | 'onTablet'
+  | 'lan'
   | 'switchTo'
   | 'welcome'
   | 'firstLead'

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm';
+import QRCode from 'qrcode';
 import { v7 } from 'uuid';
 import type { FastifyRequest } from 'fastify';
 import type { Database } from '../../db/connect.ts';
@@ -25,7 +26,7 @@ async function tabletOf(db: Database, request: FastifyRequest): Promise<typeof t
   return row ?? null;
 }
 
-type Names = 'registerTablet' | 'tablets' | 'endTablet' | 'setPin' | 'onTablet' | 'switchTo';
+type Names = 'registerTablet' | 'tablets' | 'endTablet' | 'setPin' | 'onTablet' | 'switchTo' | 'lan';
 
 /** Tablets of the shop, and switching on them with a PIN. Source: handbook 15, People, time, distance, privacy. */
 export const tabletHandlers: Pick<Handlers, Names> = {
@@ -59,6 +60,11 @@ export const tabletHandlers: Pick<Handlers, Names> = {
       .set({ pinHash: await hashPassword(body.pin) })
       .where(eq(account.id, person.id));
     return { done: true };
+  },
+  lan: async () => {
+    const url = process.env['DAUER_LAN_URL'] ?? null;
+    const code = (text: string): Promise<string> => QRCode.toString(text, { type: 'svg', margin: 2, errorCorrectionLevel: 'M' });
+    return { url, qr: url ? await code(url) : null, authorityQr: url ? await code(`${url}/authority.crt`) : null };
   },
   onTablet: async ({ db, request }) => {
     const own = await tabletOf(db, request);

@@ -59,6 +59,11 @@ const accepting = ref<Obligation | null>(null);
 const releasing = ref(false);
 /** Stages whose list is shown in full. */
 const all = ref<string[]>([]);
+/** What keeps it there, beside the locks that are told above. */
+const reasons = computed(() => {
+  const told = move.value?.reasons.filter((r) => !r.startsWith('Do not press')).slice(0, 2) ?? [];
+  return told.length > 0 ? told.join(' ') : 'A control is locked.';
+});
 const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state?.offers.find((o) => o.state === 'open') ?? null) : null));
 const care = computed(() => (job.state && !job.state.released ? afterCareOf(job.state, job.today) : []));
 const mayAccept = (o: Obligation): boolean => writable.value && o.acceptBy !== null && session.may(o.acceptBy);
@@ -96,8 +101,10 @@ function answer(item: ProofItem, result: ProofResult): void {
     <CautionPlates :steps="['leak_look', 'road_test', 'release']" />
     <p v-if="move" class="moverow">
       <MoveMark :level="move.level" :reasons="[]" />
-      <span class="second">{{ move.reasons.slice(0, 2).join(' ') }}</span>
-      <button v-if="offer && mayAccept(offer)" class="act slim" type="button" @click="accepting = offer">Yard only, by my name</button>
+      <span class="second">{{ reasons }}</span>
+      <button v-if="offer && mayAccept(offer)" class="act slim offer" type="button" @click="accepting = offer">
+        Yard only, by my name
+      </button>
     </p>
     <section v-if="grouped.length > 0">
       <h2>In the way, stage by stage</h2>
@@ -212,6 +219,10 @@ li {
   min-height: 52px;
   border-bottom: 1px solid var(--hair);
   padding: 3px 0;
+}
+.offer {
+  margin-left: auto;
+  flex: 0 0 auto;
 }
 .proof {
   flex-wrap: wrap;

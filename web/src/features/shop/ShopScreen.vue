@@ -8,6 +8,7 @@ import { call, sentenceOf } from '../../app/client.ts';
 import { keyList, lettersOn } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import { useTheme } from '../../app/theme.ts';
+import AddTablet from './AddTablet.vue';
 import TabletSection from './TabletSection.vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
@@ -114,6 +115,7 @@ async function signOut(): Promise<void> {
       <p class="second small">A changed role and a leaver take effect at once, on every device.</p>
     </section>
     <TabletSection />
+    <AddTablet v-if="session.may('lead')" />
     <section>
       <h2>This device</h2>
       <p class="line">

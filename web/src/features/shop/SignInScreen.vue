@@ -15,6 +15,7 @@ const router = useRouter();
 const route = useRoute();
 const welcome = ref<Awaited<ReturnType<typeof call<'welcome'>>> | null>(null);
 const problem = ref('');
+const insecure = !window.isSecureContext;
 const busy = ref(false);
 const login = ref('');
 const password = ref('');
@@ -118,6 +119,9 @@ function pick(a: { login: string; password: string }): void {
           </div>
         </div>
       </template>
+      <p v-if="insecure" class="problem">
+        This page was reached insecurely: this device can neither open without the server nor use its camera.
+      </p>
       <p class="small second caution">
         Work on brakes only if you are trained for it, by the vehicle maker’s data and the law of the place. Dauer calculates and records;
         it does not certify.

@@ -22,8 +22,8 @@ const about = computed(() => {
   const drums = kinds.filter((k) => k === 'drum').length;
   const master = props.job.layout.slots.find((s) => s.kind === 'master_cylinder');
   return [
-    discs ? `${discs} discs` : null,
-    drums ? `${drums} drums` : null,
+    discs ? `${discs} ${discs === 1 ? 'disc' : 'discs'}` : null,
+    drums ? `${drums} ${drums === 1 ? 'drum' : 'drums'}` : null,
     master ? (master.style === 'tandem' ? 'two circuits' : 'one circuit') : 'on rods',
     kinds.includes('servo') ? 'servo' : null,
   ]
@@ -76,7 +76,8 @@ const target = computed(() => ({
         </p>
         <p v-if="job.forNow[0]" class="small">
           <b class="plate-font">For now</b>
-          {{ job.forNow[0].replace(' for now', '') }}{{ job.forNow.length > 1 ? ` and ${job.forNow.length - 1} more` : '' }}
+          {{ job.forNow[0].what }}{{ job.forNow[0].until ? `, until ${dayText(job.forNow[0].until)}` : ''
+          }}{{ job.forNow.length > 1 ? `, and ${job.forNow.length - 1} more` : '' }}
         </p>
         <p v-if="job.promised" class="small second">
           <span v-if="late" class="late">Late</span>
@@ -112,7 +113,8 @@ const target = computed(() => ({
 }
 .tagline {
   display: flex;
-  gap: 8px;
+  flex-wrap: wrap;
+  gap: 4px 8px;
   align-items: center;
 }
 .told {

@@ -55,7 +55,7 @@ const nameOf = (slot: Slot, v: Verdict | null): string => (v ? `${placeName(slot
 const labelOf = (d: Drawn): string => [nameOf(d.slot, verdictAt(d)), flagOf(d.slot.id)].filter(Boolean).join(', ');
 /** What a place does in the play, in a word; what it is, where nothing is played. */
 const DOES: Readonly<Partial<Record<PlayDoes, string>>> = {
-  comes_out: 'lets a piston out',
+  comes_out: 'comes out',
   leaks: 'leaks',
   held: 'held',
   soft: 'air',
@@ -74,9 +74,10 @@ const moves = (d: Drawn): boolean => moving.value.has(d.slot.id) || carried(prop
 function flagAt(corner: Corner): string | null {
   const told = props.layout.slots.flatMap((s) => {
     const flag = s.corner === corner ? flagOf(s.id) : undefined;
-    return flag ? [`${s.name} ${flag}`] : [];
+    return flag ? [props.play ? flag : `${s.name} ${flag}`] : [];
   });
   const [first] = told;
+  if (props.play) return [...new Set(told)].join(', ') || null;
   return first ? `${first}${told.length > 1 ? ` +${told.length - 1}` : ''}` : null;
 }
 const bodyless = (c: Corner): boolean => props.inScope !== undefined && !props.inScope.includes(c);
@@ -156,8 +157,8 @@ defineExpose({ focus: () => root.value?.focus() });
       <MapFlag
         v-if="flagAt(c)"
         :text="flagAt(c) ?? ''"
-        :anchor="c.endsWith('L') ? 'start' : 'end'"
-        :transform="`translate(${c.endsWith('L') ? 20 : 364} ${WHEELS[c].y + 48})`"
+        :anchor="c.endsWith('R') && c !== 'R' ? 'end' : 'start'"
+        :transform="`translate(${c.endsWith('R') && c !== 'R' ? 364 : 20} ${WHEELS[c].y + 48})`"
       />
       <text v-else-if="figures?.get(c)" class="figure" :x="WHEELS[c].x" :y="WHEELS[c].y + 52" text-anchor="middle">
         {{ figures.get(c) ?? '' }}
