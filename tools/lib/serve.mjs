@@ -29,7 +29,12 @@ function answers(port, lan) {
   });
 }
 
-/** Starts one server process and waits until it answers. */
+/**
+ * Starts one server process and waits until it answers.
+ * @param {{ databaseUrl: string, port: number, demo?: boolean,
+ *   lan?: { cert: string, key: string, authority: string, url: string } | null,
+ *   onSpawn?: (stop: () => Promise<void>) => void }} options
+ */
 export async function startServer({ databaseUrl, port, demo = false, lan = null, onSpawn = () => undefined }) {
   if (!(await portFree(port)))
     throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm run ${demo ? 'demo' : 'start'}`);
@@ -55,6 +60,7 @@ export async function startServer({ databaseUrl, port, demo = false, lan = null,
   child.on('exit', (code) => {
     ended = code ?? -1;
   });
+  /** @returns {Promise<void>} */
   const stop = () =>
     new Promise((resolve) => {
       if (ended !== null) return resolve();

@@ -4,12 +4,13 @@ import { putOffWords } from '../decide/obligations.ts';
 import { causeMissing } from '../gauge/consequences.ts';
 import { type Judged, judgeSet } from '../gauge/judge.ts';
 import { limitText, mm, plusMinus, sourceOf } from '../gauge/words.ts';
-import { placeName, slotById } from '../layout/graph.ts';
+import { type Layout, placeName, slotById } from '../layout/graph.ts';
+import { JOINT_WORD, jointKey, jointsOf, SEAL_NAME } from '../standing/joints.ts';
 import { CORNER_NAME, CORNERS, KIND_FACTS } from '../layout/kinds.ts';
 import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
 import type { JobState } from '../records/job.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../records/release.ts';
-import type { EventBase } from '../records/types.ts';
+import type { EventBase, JointEvent } from '../records/types.ts';
 import { VERDICT_WORD } from '../verdict/severity.ts';
 import { afterCareOf } from './afterCare.ts';
 import { RESULT_WORD } from './items.ts';
@@ -74,12 +75,15 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     findings: here(file.findings)
       .filter((f) => f.severity !== 'note')
       .map((f) => line(f, place(f.slotId), causeMissing(f.code, settled.has(f.id)) ? `${f.words} Its cause was not found.` : f.words)),
-    done: here(file.operationEvents)
-      .filter((e) => e.kind === 'done')
-      .map((e) => {
-        const op = file.operations.find((o) => o.id === e.operationId);
-        return line(e, place(op?.slotId ?? null), op?.title ?? 'operation');
-      }),
+    done: [
+      ...here(file.operationEvents)
+        .filter((e) => e.kind === 'done')
+        .map((e) => {
+          const op = file.operations.find((o) => o.id === e.operationId);
+          return line(e, place(op?.slotId ?? null), op?.title ?? 'operation');
+        }),
+      ...here(file.jointEvents).map((e) => line(e, place(e.slotId), jointText(file.layout, e))),
+    ],
     torques: here(file.torques).map((t) =>
       line(t, torquePlace(t.point, place(t.slotId)), `${t.typed} (target ${t.targetTyped})${t.wrench ? `, ${t.wrench}` : ''}`),
     ),
@@ -150,6 +154,13 @@ export function handbackFile(state: JobState): HandbackFile | null {
   const { jobId, releasedAt, ownWork, ruleVersion, sheet } = release;
   const releasedBy = people.find((p) => p.id === release.releasedBy)?.name ?? 'unknown';
   return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, ownWork, ruleVersion, sheet };
+}
+
+/** What happened to a joint, in words: "joint towards the front union made (banjo, new washers)". */
+function jointText(layout: Layout, e: JointEvent): string {
+  const joint = jointsOf(layout).find((j) => j.key === jointKey(e.connectionId, e.slotId));
+  const towards = joint?.name.split('end towards ')[1] ?? 'another place';
+  return `joint towards ${towards}: ${JOINT_WORD[e.kind].toLowerCase()}${e.seal ? ` (${SEAL_NAME[e.seal].toLowerCase()})` : ''}`;
 }
 
 function torquePlace(point: string, fallback: string): string {

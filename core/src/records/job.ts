@@ -179,6 +179,12 @@ export function itemLock(state: JobState, item: string): ControlLock | null {
   return lockedItem(item, state.situation.standing.locks, (c) => !open.has(`lock:${c.slotId}`));
 }
 
+/** The lock that keeps a place from being put under pressure now: of a control that reaches it, unless a lead passed it. */
+export function placeLock(state: JobState, slotId: string): ControlLock | null {
+  const open = new Set(state.obligations.filter((o) => o.state === 'open').map((o) => o.key));
+  return state.situation.standing.locks.find((l) => l.control.reach.has(slotId) && open.has(`lock:${l.control.slotId}`)) ?? null;
+}
+
 /** Verdict counts in order of severity, only those that need a decision or a gauge. */
 export function countsThatMatter(counts: JobState['counts']): { verdict: Verdict; count: number }[] {
   return SEVERITY.filter((v) => counts[v] > 0).map((verdict) => ({ verdict, count: counts[verdict] }));

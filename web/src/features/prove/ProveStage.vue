@@ -188,6 +188,7 @@ function answer(item: ProofItem, result: ProofResult): void {
         >
           Accept with a reason
         </button>
+        <span v-else-if="writable && acceptable(keyOf(i))" class="second small">a lead may accept this</span>
       </li>
     </ul>
   </section>

@@ -6,6 +6,7 @@ import {
   type JointEventKind,
   type JointSeal,
   type JointStands,
+  placeLock,
   SEAL_NAME,
   wouldUndo,
 } from '@dauer/core';
@@ -53,6 +54,8 @@ const undoes = (j: JointStands): string[] => {
     ? wouldUndo(s.book, s.situation.standing, s.situation.proofItems, j.joint.slot, 'joint_opened')
     : [];
 };
+/** Held under pressure presses a control: not while anything that it reaches is open. */
+const locked = (j: JointStands): boolean => job.state !== null && placeLock(job.state, j.joint.slot.id) !== null;
 const upper = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 </script>
 
@@ -80,6 +83,7 @@ const upper = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
             class="act slim"
             type="button"
             :aria-label="`${JOINT_WORD[k]}: ${j.joint.name}`"
+            :disabled="k === 'held' && locked(j)"
             @click="log(j, k)"
           >
             {{ JOINT_WORD[k] }}

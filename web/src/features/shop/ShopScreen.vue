@@ -62,7 +62,7 @@ async function signOut(): Promise<void> {
       <h1>{{ session.shop.name }}</h1>
       <span class="second">days and hours in {{ session.shop.timeZone }}</span>
       <span class="grow" />
-      <button class="act" type="button" @click="everywhere">Sign out everywhere</button>
+      <button class="act" type="button" @click="everywhere">Sign me out everywhere</button>
       <button class="act" type="button" @click="signOut">Sign out {{ session.person?.name }}</button>
     </div>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>

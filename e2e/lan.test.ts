@@ -1,0 +1,109 @@
+import { expect } from 'chai';
+import { createHash, X509Certificate } from 'node:crypto';
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser } from 'playwright-core';
+import { ensureCertificate } from '../tools/lib/authority.mjs';
+import { openBrowser } from '../tools/lib/browser.mjs';
+import { openCluster } from '../tools/lib/cluster.mjs';
+import { freePort } from '../tools/lib/machine.mjs';
+import { startServer } from '../tools/lib/serve.mjs';
+
+const NAME = 'bench.test';
+const NAMES = { dns: [NAME, 'localhost'], ip: ['127.0.0.1'] };
+
+describe('on the shop’s network', function () {
+  this.timeout(240000);
+  const home = mkdtempSync(join(tmpdir(), 'dauer-lan-'));
+  chmodSync(home, 0o755);
+  const folder = join(home, 'authority');
+  let cluster: Awaited<ReturnType<typeof openCluster>>;
+  let server: Awaited<ReturnType<typeof startServer>>;
+  let browser: Browser;
+  let port = 0;
+  let files: ReturnType<typeof ensureCertificate>;
+
+  before(async () => {
+    files = ensureCertificate(folder, NAMES);
+    cluster = await openCluster(join(home, 'c'));
+    port = await freePort(47300);
+    const lan = { ...files, url: `https://${NAME}:${port}` };
+    server = await startServer({ databaseUrl: cluster.database('dauer'), port, lan });
+    const key = new X509Certificate(readFileSync(files.cert)).publicKey.export({ type: 'spki', format: 'der' });
+    // This very key and no other is taken for good, as if the authority had been installed.
+    const pin = createHash('sha256').update(key).digest('base64');
+    browser = await openBrowser([`--host-resolver-rules=MAP ${NAME} 127.0.0.1`, `--ignore-certificate-errors-spki-list=${pin}`]);
+  });
+  after(async () => {
+    await browser.close();
+    await server.stop();
+    cluster.destroy();
+    rmSync(home, { recursive: true, force: true });
+  });
+
+  const ask = (servername: string, path: string) =>
+    new Promise<{ status: number; text: string }>((resolve, reject) => {
+      https
+        .get({ host: '127.0.0.1', port, servername, path, ca: readFileSync(files.authority), headers: { host: servername } }, (reply) => {
+          let text = '';
+          reply.setEncoding('utf8').on('data', (d: string) => (text += d));
+          reply.on('end', () => resolve({ status: reply.statusCode ?? 0, text }));
+        })
+        .on('error', reject);
+    });
+
+  it('the certificate is kept, renewed for a new name, and always of the same authority', () => {
+    const authority = readFileSync(files.authority, 'utf8');
+    expect(files.made).to.equal(true);
+    expect(ensureCertificate(folder, NAMES).made).to.equal(false);
+    const elsewhere = join(home, 'other');
+    const first = ensureCertificate(elsewhere, NAMES);
+    const old = readFileSync(first.authority, 'utf8');
+    const next = ensureCertificate(elsewhere, { ...NAMES, dns: [...NAMES.dns, 'yard.test'] });
+    expect(next.made).to.equal(true);
+    expect(readFileSync(next.authority, 'utf8')).to.equal(old);
+    expect(new X509Certificate(readFileSync(next.cert)).checkHost('yard.test')).to.equal('yard.test');
+    expect(readFileSync(files.authority, 'utf8')).to.equal(authority);
+  });
+
+  it('whoever trusts the authority trusts the shop under its name, and nobody under another', async () => {
+    expect((await ask(NAME, '/api/health')).status).to.equal(200);
+    expect((await ask(NAME, '/authority.crt')).text).to.equal(readFileSync(files.authority, 'utf8'));
+    const other = await ask('other.test', '/api/health').then(
+      () => 'trusted',
+      (error: Error) => error.message,
+    );
+    expect(other).to.include('does not match');
+    const plain = await new Promise<string>((resolve) => {
+      http.get({ host: '127.0.0.1', port, path: '/api/health' }, () => resolve('answered')).on('error', () => resolve('refused'));
+    });
+    expect(plain).to.equal('refused');
+  });
+
+  it('a tablet signs in over HTTPS under that name, in a secure page, and is shown the way for the next', async () => {
+    const page = await (await browser.newContext({ reducedMotion: 'reduce' })).newPage();
+    const password = 'long-enough-for-a-lead';
+    await page.goto(`https://${NAME}:${port}/`);
+    await page.getByLabel('Name of the workshop').fill('Network shop');
+    await page.getByLabel('Your name').fill('Lea Dunmore');
+    await page.getByLabel('Sign in as').fill('lea');
+    await page.getByLabel('Password (10 or more)').fill(password);
+    await page.getByRole('button', { name: 'Open the shop' }).click();
+    await page.getByRole('heading', { name: /in the shop/ }).waitFor();
+    expect(await page.evaluate(() => window.isSecureContext && 'serviceWorker' in navigator && location.hostname)).to.equal(NAME);
+    const [cookie] = await page.context().cookies();
+    expect(cookie).to.include({ secure: true, httpOnly: true, sameSite: 'Strict' });
+    await page.goto(`https://${NAME}:${port}/shop`);
+    await page.getByRole('button', { name: 'Show the codes' }).click();
+    await page.getByText(`https://${NAME}:${port}/authority.crt`).waitFor();
+    const drawn = await page.locator('figure img').evaluateAll((all) => all.map((i) => (i as HTMLImageElement).naturalWidth > 0));
+    expect(drawn).to.deep.equal([true, true]);
+    await page.getByRole('button', { name: 'Make this device a tablet' }).click();
+    await page.getByLabel(/^Password of/).fill(password);
+    await page.getByRole('button', { name: 'Make it one' }).click();
+    await page.getByText('This device is a tablet of the shop now.').waitFor();
+  });
+});
