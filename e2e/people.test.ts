@@ -1,7 +1,7 @@
 import { buildLayout } from '@dauer/core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { v7 } from 'uuid';
+import { randomUUID as v7 } from 'node:crypto';
 import { DEMO_PASSWORD, House, pressAll, signIn } from './house.ts';
 
 /** A brake job over two tablets and three people: a lapse, an acceptance, an amendment. */

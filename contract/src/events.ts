@@ -77,6 +77,7 @@ const bleedSent = {
   colour: z.enum(['dark', 'amber', 'clear']),
   air: z.enum(['none', 'bubbles', 'foam']),
   closed: z.boolean(),
+  method: z.enum(['pedal', 'vacuum', 'pressure', 'gravity', 'reverse']).nullable().default(null),
 };
 const fluidFields = { product: name, fluidClass, batch: words(80), lowMoisture: z.boolean() };
 const proofFields = {

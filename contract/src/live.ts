@@ -2,15 +2,20 @@ import { z } from 'zod';
 import type { Access } from './endpoint.ts';
 import { id } from './primitives.ts';
 
-/** The stream of changes: who listens is told that something changed, and reads it himself. */
 /** By what clock a page stamps what it sends, ms; and the server's, on every answer: so that a wrong clock is set right. */
 export const CLOCK_HEADER = 'x-dauer-clock';
 export const NOW_HEADER = 'x-dauer-now';
 
+/** The stream of changes: who listens is told that something changed, and reads it himself. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };
 
 /** One change: which job it was in (null: something that any job may lean on), and which page made it. Never what it was. */
-export const liveMessage = z.object({ jobId: id.nullable(), page: z.string().max(40) });
+export const liveMessage = z.object({
+  jobId: id.nullable(),
+  page: z.string().max(40),
+  /** Somebody’s sessions ended, or his role changed: streams that are not his to hear any more end at once. */
+  people: z.boolean().optional(),
+});
 export type LiveMessage = z.infer<typeof liveMessage>;
 
 /** Header by which a page names itself, so that it need not be told of its own doings. */

@@ -99,7 +99,7 @@ class Life extends Told {
         this.layout.slots.filter((s) => s.kind === 'bleeder'),
         n,
       );
-      const pulled = { volumeTyped: '10 mL', volumeMl: 10, colour: 'clear', air: 'none', closed: n % 5 !== 0 } as const;
+      const pulled = { volumeTyped: '10 mL', volumeMl: 10, colour: 'clear', air: 'none', closed: n % 5 !== 0, method: null } as const;
       this.file.bleedPulls = [...this.file.bleedPulls, { ...base(this.next()), slotId: bleeder.id, ...pulled }];
     } else if (what === 'find') {
       this.find(slot.id, { severity: this.pick<Finding['severity']>(['note', 'watch', 'doubt', 'reject'], n) });

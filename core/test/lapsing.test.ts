@@ -25,7 +25,7 @@ class Proving extends Told {
   pull(slotId: string): void {
     this.file.bleedPulls = [
       ...this.file.bleedPulls,
-      { ...base(this.next()), slotId, volumeTyped: '100', volumeMl: 100, colour: 'clear', air: 'none', closed: true },
+      { ...base(this.next()), slotId, volumeTyped: '100', volumeMl: 100, colour: 'clear', air: 'none', closed: true, method: null },
     ];
   }
   torque(point: string, slotId: string | null): void {

@@ -24,6 +24,7 @@ class Vehicle extends Told {
         colour: 'clear',
         air: 'none',
         closed: true,
+        method: null,
       } as const;
       this.file.bleedPulls = [...this.file.bleedPulls, pull];
     }

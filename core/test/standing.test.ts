@@ -219,6 +219,7 @@ describe('fluid, nipple by nipple', () => {
     volumeTyped: '120',
     volumeMl: 120,
     colour: 'clear',
+    method: null,
     air: 'none',
     closed: true,
     ...over,

@@ -218,7 +218,15 @@ export class Telling {
   fluid(product: string, batch: string): void {
     this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false });
     for (const bleeder of this.car.layout.slots.filter((s) => s.kind === 'bleeder')) {
-      this.add('bleedPulls', { slotId: bleeder.id, volumeTyped: '120 mL', volumeMl: 120, colour: 'clear', air: 'none', closed: true });
+      this.add('bleedPulls', {
+        slotId: bleeder.id,
+        volumeTyped: '120 mL',
+        volumeMl: 120,
+        colour: 'clear',
+        air: 'none',
+        closed: true,
+        method: 'vacuum',
+      });
     }
   }
   putIn(slot: Slot, what: PutInKind, note = ''): void {

@@ -11,6 +11,8 @@ class Ear {
   readonly heard: LiveMessage[] = [];
   private readonly stop = new AbortController();
   status = 0;
+  /** The server let go of it. */
+  ended = false;
   async open(app: FastifyInstance, login: string | null): Promise<this> {
     const origin = await app.listen({ port: 0, host: '127.0.0.1' });
     const headers: Record<string, string> = {};
@@ -35,6 +37,7 @@ class Ear {
           if (line.startsWith('data: ')) this.heard.push(liveMessage.parse(JSON.parse(line.slice(6))));
         }
       }
+      this.ended = true;
     } catch {
       // Closed from here.
     }
@@ -94,5 +97,16 @@ describe('the stream of changes', () => {
     const deaf = await new Ear().open(third, null);
     expect(deaf.status).to.equal(401);
     await third.close();
+  });
+
+  it('lets go at once, on every process, of whoever signed out everywhere, and of nobody else', async () => {
+    const another = await buildApp({ databaseUrl: shop.url });
+    const tess = await new Ear().open(another, 'tess');
+    await shop.reader.ask('POST', '/api/sign-out-everywhere');
+    for (let i = 0; i < 150 && !ear.ended; i += 1) await wait(10);
+    expect(ear.ended).to.equal(true);
+    expect(tess.ended).to.equal(false);
+    tess.close();
+    await another.close();
   });
 });

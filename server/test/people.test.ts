@@ -305,6 +305,24 @@ describe('corrections', () => {
     expect(deriveJob(await shop.reader.file(car.jobId), now()).situation.standing.locks[0]?.passable).to.equal(false);
   });
 
+  it('what presses is refused while a joint is open: the pedal and pressure, not vacuum and gravity, nor a look held under pressure', async () => {
+    const bleeder = car.layout.slots.find((s) => s.kind === 'bleeder')!.id;
+    const pull = (method: 'pedal' | 'pressure' | 'vacuum' | 'gravity') =>
+      shop.technician.event<'bleedPulls'>(car.jobId, 'bleed-pulls', {
+        slotId: bleeder,
+        volumeTyped: '50 ml',
+        colour: 'clear',
+        air: 'none',
+        closed: true,
+        method,
+      });
+    for (const method of ['pedal', 'pressure'] as const) expect((await pull(method)).body.code, method).to.equal('control_locked');
+    for (const method of ['vacuum', 'gravity'] as const) expect((await pull(method)).status, method).to.equal(200);
+    const joint = jointsOf(car.layout)[0]!;
+    const held = { connectionId: joint.connection.id, slotId: joint.slot.id, kind: 'held', seal: null, note: '' } as const;
+    expect((await shop.technician.event<'jointEvents'>(car.jobId, 'joints', held)).body.code).to.equal('control_locked');
+  });
+
   it('the yard by a lead’s name asks for the password, and falls when something else comes off', async () => {
     const offer = () => deriveJob(shopFile, now()).offers[0]!;
     let shopFile = await shop.reader.file(car.jobId);

@@ -11,7 +11,7 @@ const DAYS = 397;
 const RENEW_DAYS = 30;
 
 /** Addresses under which this machine is reached from the shop's network. */
-export function lanAddresses() {
+function lanAddresses() {
   return Object.values(networkInterfaces())
     .flat()
     .filter((i) => i && !i.internal && (i.family === 'IPv4' || !i.address.startsWith('fe80')))
@@ -19,7 +19,7 @@ export function lanAddresses() {
 }
 
 /** Every name and address that the certificate has to hold. `DAUER_LAN_NAME` adds one. */
-export function lanNames() {
+function lanNames() {
   const own = hostname();
   const given = process.env.DAUER_LAN_NAME ? [process.env.DAUER_LAN_NAME] : [];
   return { dns: [...new Set([...given, own, `${own.split('.')[0]}.local`, 'localhost'])], ip: ['127.0.0.1', ...lanAddresses()] };

@@ -1,4 +1,16 @@
+import type { BleedMethod } from '../records/types.ts';
 import { CLUTCH_CIRCUIT, type Layout, pathLength, type Slot } from '../layout/graph.ts';
+
+export const METHOD_NAME: Readonly<Record<BleedMethod, string>> = {
+  pedal: 'Two people, pedal',
+  vacuum: 'Vacuum',
+  pressure: 'Pressure',
+  gravity: 'Gravity',
+  reverse: 'Reverse',
+};
+
+/** Methods that press the whole control: refused while anything that it reaches is open. Source: handbook 05, One open corner. */
+export const PRESSING: readonly BleedMethod[] = ['pedal', 'pressure'];
 
 export interface BleedStep {
   readonly bleeder: Slot;

@@ -27,6 +27,7 @@ function ofComponent(c: Component): Obligation[] {
           r.done,
           {
             slotId: c.slot.id,
+            closedBy: r.done ? r.setId : null,
             why: r.provisional
               ? 'Taken on a dirty surface: clean it and take it again.'
               : r.done

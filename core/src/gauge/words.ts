@@ -74,7 +74,8 @@ export function roundTo(value: number, figures: number): number {
 /** Where a limit comes from, in words. */
 export function sourceOf(j: Judged): string {
   if (!j.limit) return 'no limit on file';
-  const checked = j.limit.source === 'generic' || j.limit.checkedBy ? '' : ', unchecked';
+  const { source, checkedBy, enteredBy } = j.limit;
+  const checked = source === 'generic' ? '' : !checkedBy ? ', unchecked' : checkedBy === enteredBy ? ', checked alone' : '';
   return `${SOURCE_WORD[j.limit.source]}: ${j.limit.sourceText}${checked}`;
 }
 

@@ -12,6 +12,7 @@ import type { JobState } from '../records/job.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../records/release.ts';
 import type { EventBase, JointEvent } from '../records/types.ts';
 import { VERDICT_WORD } from '../verdict/severity.ts';
+import { openDue } from '../rebuild/care.ts';
 import { afterCareOf } from './afterCare.ts';
 import { RESULT_WORD } from './items.ts';
 
@@ -92,7 +93,8 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
       .map((e) => {
         const part = file.parts.find((p) => p.id === e.partId);
         const name = [part?.tag, part?.name, part?.partNumber].filter(Boolean).join(' · ');
-        return line(e, place(e.slotId), `${name} ${partWords[e.kind]}`);
+        const forNow = e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : '';
+        return line(e, place(e.slotId), `${name} ${partWords[e.kind]}${forNow}`);
       }),
     fluid: [
       ...here(file.fluidServices).map((f) =>
@@ -115,11 +117,17 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     putOff: decisions
       .filter((d) => d.option === 'put_off')
       .map((d) => line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${d.reason}` : ''}`)),
-    watch: state.components.flatMap((c) =>
-      c.judged
-        .filter((j) => j.verdict === 'watch')
-        .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${mm(j.reduced.value, j.reduced.decimals)}`),
-    ),
+    watch: [
+      ...state.components.flatMap((c) =>
+        c.judged
+          .filter((j) => j.verdict === 'watch')
+          .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${mm(j.reduced.value, j.reduced.decimals)}`),
+      ),
+      ...state.components.flatMap((c) => {
+        const due = c.inScope ? openDue(book, c, today) : null;
+        return due ? [`${placeName(c.slot)}: ${due}`] : [];
+      }),
+    ],
     accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), a.reason)),
     afterCare: afterCareOf(state, today),
     outOfScope: state.components
@@ -145,6 +153,8 @@ export interface HandbackFile {
   readonly ownWork: boolean;
   readonly ruleVersion: string;
   readonly sheet: HandbackSheet;
+  /** Added to the record since, newest last. */
+  readonly amendments: readonly { readonly words: string; readonly reason: string; readonly by: string; readonly on: string }[];
 }
 
 /** @returns null for a job that has not been handed back: what may still change is no record */
@@ -153,7 +163,13 @@ export function handbackFile(state: JobState): HandbackFile | null {
   if (!release) return null;
   const { jobId, releasedAt, ownWork, ruleVersion, sheet } = release;
   const releasedBy = people.find((p) => p.id === release.releasedBy)?.name ?? 'unknown';
-  return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, ownWork, ruleVersion, sheet };
+  const amendments = state.book.stand(state.file.amendments).map((a) => ({
+    words: a.words,
+    reason: a.reason,
+    by: people.find((p) => p.id === a.authorId)?.name ?? 'unknown',
+    on: a.happenedAt,
+  }));
+  return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, ownWork, ruleVersion, sheet, amendments };
 }
 
 /** What happened to a joint, in words: "joint towards the front union made (banjo, new washers)". */

@@ -20,6 +20,8 @@ export interface Required {
   /** A set was begun, and this many positions taken. */
   readonly taken: number;
   readonly provisional: boolean;
+  /** The newest set taken for it; null where there is none. */
+  readonly setId: string | null;
   /** Required owes it; wanted and recorded only do not. */
   readonly need: Need;
 }
@@ -123,6 +125,7 @@ function requiredOf(
       provisional,
       taken: newest ? book.taken(newest).length : 0,
       need,
+      setId: newest?.id ?? null,
       done: (main?.enough ?? false) && !provisional && (newest ? book.taken(newest).length : 0) >= least,
     };
   };

@@ -238,6 +238,9 @@ export interface Torque extends EventBase {
   readonly wrench: string;
 }
 
+/** How fluid is moved at a bleeder. The pedal and pressure on the reservoir press the whole control. */
+export type BleedMethod = 'pedal' | 'vacuum' | 'pressure' | 'gravity' | 'reverse';
+
 export interface BleedPull extends EventBase {
   readonly slotId: string;
   readonly volumeTyped: string;
@@ -245,6 +248,8 @@ export interface BleedPull extends EventBase {
   readonly colour: 'dark' | 'amber' | 'clear';
   readonly air: 'none' | 'bubbles' | 'foam';
   readonly closed: boolean;
+  /** Null where it was not said. */
+  readonly method: BleedMethod | null;
 }
 
 export type FluidClass = '3' | '4' | '5.1' | '6' | '5' | 'mineral' | 'castor';

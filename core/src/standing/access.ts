@@ -1,5 +1,5 @@
 import { placeName, type Slot } from '../layout/graph.ts';
-import type { ComponentKind } from '../layout/kinds.ts';
+import type { ComponentKind, Corner } from '../layout/kinds.ts';
 import type { JobState } from '../records/job.ts';
 import type { Obligation } from '../records/stages.ts';
 
@@ -52,6 +52,15 @@ export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
   return state.obligations
     .filter((o) => o.slotId !== null && behind.has(o.slotId))
     .filter((o) => (o.state === 'open' && /^(gauge|look|because|out|work|joint):/.test(o.key)) || waits(o))
+    .map((obligation) => ({ obligation, minutes: minutesOf(obligation) }));
+}
+
+/** What can only be done while a wheel is off, before it goes on. */
+export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
+  const here = new Set(state.file.layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
+  return state.obligations
+    .filter((o) => o.slotId !== null && here.has(o.slotId) && o.state === 'open' && /^(gauge|look|because|out|work|fit|joint):/.test(o.key))
+    .filter((o) => o.stage !== 'prove' || o.key.startsWith('out:'))
     .map((obligation) => ({ obligation, minutes: minutesOf(obligation) }));
 }
 

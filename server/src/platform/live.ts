@@ -1,19 +1,13 @@
-import { LIVE, type LiveMessage, mayCall, PAGE_HEADER } from '@dauer/contract';
-import { sql } from 'drizzle-orm';
+import { LIVE, mayCall, PAGE_HEADER } from '@dauer/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import pg from 'pg';
 import type { Database } from '../db/connect.ts';
 import { Fault } from './problem.ts';
 import { whoAsks } from './session.ts';
+import { CHANNEL } from './tell.ts';
 
-const CHANNEL = 'dauer';
 const RETRY_MS = 1000;
 const HEARTBEAT_MS = 20000;
-
-/** Tells every process that something changed; carries ids only. Never waited for: a lost message is caught up with. */
-export function tell(db: Database, message: LiveMessage): void {
-  db.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(message)})`).catch(() => undefined);
-}
 
 /** The page that sent a request, as it names itself; empty where it does not. */
 export function pageOf(request: FastifyRequest): string {
@@ -26,7 +20,8 @@ class Listener {
   private client: pg.Client | null = null;
   private timer: NodeJS.Timeout | null = null;
   private closed = false;
-  readonly readers = new Set<FastifyReply>();
+  /** Who listens here, each with what asks whether he still may. */
+  readonly readers = new Map<FastifyReply, () => void>();
   private readonly url: string;
   constructor(url: string) {
     this.url = url;
@@ -57,17 +52,21 @@ class Listener {
     }
   }
   private send(payload: string): void {
-    for (const reader of this.readers) reader.raw.write(`data: ${payload}\n\n`);
+    const people = payload.includes('"people":true');
+    for (const [reader, ask] of this.readers) {
+      reader.raw.write(`data: ${payload}\n\n`);
+      if (people) ask();
+    }
   }
   async close(): Promise<void> {
     this.closed = true;
     if (this.timer) clearTimeout(this.timer);
-    for (const reader of this.readers) reader.raw.end();
+    for (const reader of this.readers.keys()) reader.raw.end();
     await this.client?.end().catch(() => undefined);
   }
 }
 
-/** Serves the stream of changes. Whoever has left or signed out is let go at the next heartbeat. */
+/** Serves the stream of changes. Whoever has left or was signed out is let go at once, on every process. */
 export function serveLive(app: FastifyInstance, db: Database, databaseUrl: string): void {
   const listener = new Listener(databaseUrl);
   app.addHook('onReady', () => listener.open());
@@ -83,12 +82,13 @@ export function serveLive(app: FastifyInstance, db: Database, databaseUrl: strin
       'cache-control': 'no-store',
     });
     reply.raw.write(`retry: ${RETRY_MS}\n\n`);
-    listener.readers.add(reply);
-    const beat = setInterval(() => {
+    const ask = (): void => {
       whoAsks(db, request)
         .then((still) => (still ? reply.raw.write(': here\n\n') : reply.raw.end()))
         .catch(() => undefined);
-    }, HEARTBEAT_MS);
+    };
+    listener.readers.set(reply, ask);
+    const beat = setInterval(ask, HEARTBEAT_MS);
     request.raw.on('close', () => {
       clearInterval(beat);
       listener.readers.delete(reply);

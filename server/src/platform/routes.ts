@@ -3,9 +3,10 @@ import type { Person } from '@dauer/core';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
 import type { Database } from '../db/connect.ts';
-import { pageOf, tell } from './live.ts';
+import { pageOf } from './live.ts';
 import { Fault } from './problem.ts';
 import { whoAsks } from './session.ts';
+import { tell } from './tell.ts';
 
 export interface Call<E extends Endpoint> {
   readonly params: z.output<E['params']>;

@@ -4,6 +4,7 @@ import { and, eq, gt, isNull } from 'drizzle-orm';
 import type { FastifyRequest } from 'fastify';
 import { v7 } from 'uuid';
 import type { Database } from '../db/connect.ts';
+import { tell } from './tell.ts';
 import { account, secret, session } from '../db/schema.ts';
 
 declare module '@fastify/secure-session' {
@@ -57,6 +58,7 @@ export async function endAllSessions(db: Database, accountId: string): Promise<v
     .update(session)
     .set({ endedAt: new Date().toISOString() })
     .where(and(eq(session.accountId, accountId), isNull(session.endedAt)));
+  tell(db, { jobId: null, page: '', people: true });
 }
 
 /** Who sends this request, with the role he has now; null where nobody is signed in. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type PlaceState, PUT_IN_NAME, type PutInKind } from '@dauer/core';
+import { CLAMP_HOURS, type PlaceState, PUT_IN_NAME, type PutIn, type PutInKind } from '@dauer/core';
 import { dayText, timeText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
 
@@ -9,6 +9,12 @@ const job = useJob();
 /** Whether the kinds are offered: the first of the two taps is beside the place. */
 const choosing = defineModel<boolean>('choosing', { required: true });
 const KINDS = Object.entries(PUT_IN_NAME) as [PutInKind, string][];
+/** A clamp on a hose counts its hours. */
+function clampText(p: PutIn): string {
+  if (p.what !== 'clamp') return '';
+  const hours = Math.max(0, Math.floor((Date.parse(job.today) - Date.parse(p.happenedAt)) / 3600000));
+  return `; ${hours} of ${CLAMP_HOURS} h${hours > CLAMP_HOURS ? ', renew the hose' : ''}`;
+}
 function put(slotId: string, what: PutInKind): void {
   job.add('putIns', { slotId, what, note: '' });
   choosing.value = false;
@@ -19,7 +25,9 @@ function put(slotId: string, what: PutInKind): void {
   <div class="putins">
     <p v-for="p in place.inside" :key="p.id" class="in">
       <b class="plate-font">{{ PUT_IN_NAME[p.what] }}</b>
-      <span class="second small">{{ job.who(p.authorId) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}</span>
+      <span class="second small">
+        {{ job.who(p.authorId) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}
+      </span>
       <button v-if="writable" class="act slim" type="button" @click="job.add('takenOuts', { putInId: p.id })">Taken out</button>
     </p>
     <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">

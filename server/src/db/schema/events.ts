@@ -1,5 +1,6 @@
 /** What happened: only ever added to; the database itself refuses to change it. */
 import type {
+  BleedMethod,
   BleedPull,
   Corner,
   AfterCareAnswer,
@@ -167,6 +168,7 @@ export const bleedPull = pgTable(
     colour: text().$type<BleedPull['colour']>().notNull(),
     air: text().$type<BleedPull['air']>().notNull(),
     closed: boolean().notNull(),
+    method: text().$type<BleedMethod>(),
   },
   (t) => [index().on(t.jobId)],
 );

@@ -8,6 +8,7 @@ import { hashPassword, verifyPassword } from '../../platform/password.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { beginSession } from '../../platform/session.ts';
+import { tell } from '../../platform/tell.ts';
 import { requirePassword } from '../../records/people.ts';
 import { meOf } from './me.ts';
 
@@ -49,6 +50,7 @@ export const tabletHandlers: Pick<Handlers, Names> = {
       .update(session)
       .set({ endedAt })
       .where(and(eq(session.tabletId, params.id), isNull(session.endedAt)));
+    tell(db, { jobId: null, page: '', people: true });
     const [row] = await db.select().from(tablet).where(eq(tablet.id, params.id));
     if (!row) throw notFound('tablet');
     return row;

@@ -1,5 +1,17 @@
 <script setup lang="ts">
-import { type BleedPull, type BleedStep, circuitName, closedClear, parseQuantity, Refusal, whyNotGood } from '@dauer/core';
+import {
+  type BleedMethod,
+  type BleedPull,
+  type BleedStep,
+  circuitName,
+  closedClear,
+  METHOD_NAME,
+  parseQuantity,
+  placeLock,
+  PRESSING,
+  Refusal,
+  whyNotGood,
+} from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -12,6 +24,16 @@ const volume = ref('');
 const colour = ref<BleedPull['colour']>('clear');
 const air = ref<BleedPull['air']>('none');
 const closed = ref<'closed' | 'open'>('closed');
+/** What presses the whole control is not offered while anything on it is open. */
+const lock = computed(() => (job.state ? placeLock(job.state, props.step.bleeder.id) : null));
+const methods = computed(() =>
+  (Object.entries(METHOD_NAME) as [BleedMethod, string][]).map(([value, label]) => ({
+    value,
+    label,
+    off: PRESSING.includes(value) ? (lock.value?.why ?? null) : null,
+  })),
+);
+const method = ref<BleedMethod>('vacuum');
 const problem = ref('');
 const last = computed(() => props.pulls.at(-1) ?? null);
 const wrong = computed(() => whyNotGood(job.state?.situation.standing.pull(props.step.bleeder.id) ?? null));
@@ -31,6 +53,7 @@ function log(): void {
     colour: colour.value,
     air: air.value,
     closed: closed.value === 'closed',
+    method: method.value,
   });
   volume.value = '';
   open.value = false;
@@ -67,6 +90,7 @@ function log(): void {
     </button>
     <form v-if="open" class="form" @submit.prevent="log">
       <v-text-field v-model="volume" v-focus label="Volume drawn" placeholder="120 mL" :error-messages="problem" />
+      <ChoiceRow v-model="method" :options="methods" label="How it is moved" />
       <ChoiceRow
         v-model="colour"
         :options="[

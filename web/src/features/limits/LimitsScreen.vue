@@ -30,6 +30,9 @@ const rows = computed(() =>
     .sort((a, b) => applies(a).localeCompare(applies(b)) || nameOf(a).localeCompare(nameOf(b))),
 );
 const figure = (v: number | null): string => (v === null ? '–' : fixed(v, Math.max(2, String(v).split('.')[1]?.length ?? 0)));
+/** Alone in the shop, one checks one’s own on a later day; the server says when that is. */
+const people = useQuery({ key: ['people'], query: () => call('people') });
+const alone = computed(() => (people.data.value ?? []).filter((p) => p.active && p.role !== 'reader').length === 1);
 const mine = (l: LimitVersion): boolean => l.enteredBy === session.person?.id;
 async function check(l: LimitVersion): Promise<void> {
   problem.value = '';
@@ -91,11 +94,13 @@ onBeforeUnmount(off);
               {{ SOURCE_WORD[l.source] }}
               <div class="second small">{{ l.sourceText }}</div>
             </td>
-            <td>{{ l.source === 'generic' ? 'generic' : l.checkedBy ? 'yes' : 'not yet' }}</td>
+            <td>
+              {{ l.source === 'generic' ? 'generic' : !l.checkedBy ? 'not yet' : l.checkedBy === l.enteredBy ? 'checked alone' : 'yes' }}
+            </td>
             <td class="acts">
               <template v-if="l.source !== 'generic' && session.may('technician')">
                 <button
-                  v-if="!l.checkedBy && !mine(l)"
+                  v-if="!l.checkedBy && (!mine(l) || alone)"
                   class="act slim"
                   type="button"
                   :aria-label="`I checked ${nameOf(l)} against its source`"

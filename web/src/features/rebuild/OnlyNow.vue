@@ -1,19 +1,26 @@
 <script setup lang="ts">
-import { closingWords, onlyNow, type Slot } from '@dauer/core';
+import { closingWords, CORNER_NAME, type Corner, onlyNow, onlyNowAtWheel, type Slot } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 
 /** Before a step closes an access: what can only be done now, with minutes each. One tap does it. */
-const props = defineProps<{ place: Slot }>();
+const props = defineProps<{ place?: Slot; wheel?: Corner }>();
 const job = useJob();
-const list = computed(() => (job.state ? onlyNow(job.state, props.place) : []));
+const list = computed(() => {
+  if (!job.state) return [];
+  if (props.wheel) return onlyNowAtWheel(job.state, props.wheel);
+  return props.place ? onlyNow(job.state, props.place) : [];
+});
+const before = computed(() =>
+  props.wheel ? `Before the ${CORNER_NAME[props.wheel].toLowerCase()} wheel goes on` : props.place ? closingWords(props.place) : '',
+);
 const minutes = computed(() => list.value.reduce((sum, x) => sum + x.minutes, 0));
 const stageOf = (key: string): string => (/^(gauge|look|because):/.test(key) ? 'gauge' : key.startsWith('decide:') ? 'decide' : 'rebuild');
 </script>
 
 <template>
   <div v-if="list.length > 0" class="now" role="note">
-    <b class="plate-font">{{ closingWords(place) }}: {{ list.length }} to do, about {{ minutes }} min</b>
+    <b class="plate-font">{{ before }}: {{ list.length }} to do, about {{ minutes }} min</b>
     <ul>
       <li v-for="x in list" :key="x.obligation.key">
         <RouterLink :to="{ path: `/jobs/${job.file?.job.id}/${stageOf(x.obligation.key)}`, query: { pick: x.obligation.slotId } }">

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { parseQuantity, Refusal, type Torque, torqueFault, type TorquePoint, whyNotGood } from '@dauer/core';
+import { CORNERS, parseQuantity, Refusal, type Torque, torqueFault, type TorquePoint, whyNotGood } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
+import OnlyNow from './OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
 const props = defineProps<{ point: TorquePoint; logged: readonly Torque[]; writable: boolean }>();
 const job = useJob();
 const last = computed(() => props.logged.at(-1) ?? null);
 const open = ref(false);
+/** A wheel that goes on closes the corner. */
+const wheel = computed(() => CORNERS.find((c) => props.point.point === `wheel:${c}`));
 const target = ref('');
 const value = ref('');
 const problems = ref<{ target: string; value: string }>({ target: '', value: '' });
@@ -43,6 +46,7 @@ function log(): void {
 <template>
   <div class="torque">
     <span class="name">{{ point.name }}</span>
+    <OnlyNow v-if="writable && open && wheel" :wheel="wheel" />
     <span v-if="last" class="set">
       <span class="fig fig-b">{{ last.typed }}</span>
       <span class="second small">target {{ [last.targetTyped, last.wrench, job.who(last.authorId)].filter(Boolean).join(', ') }}</span>

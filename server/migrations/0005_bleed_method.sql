@@ -1,0 +1,1 @@
+ALTER TABLE "bleed_pull" ADD COLUMN "method" text;
