@@ -17,7 +17,9 @@ const VIEWS = [
   ['trace', 'V 068', 'trace'],
   ['decide', 'V 071', 'decide'],
   ['rebuild', 'V 063', 'rebuild', 'drum', 'RL'],
-  ['bleed', 'V 071', 'bleed'],
+  ['bleed', 'V 074', 'bleed'],
+  ['press', 'V 063', 'prove'],
+  ['handed-back', 'record of', 'V 041'],
   ['prove', 'V 068', 'prove', 'caliper', 'FL'],
   ['sheet', 'handed back', 'V 071'],
 ];
@@ -46,8 +48,8 @@ await run(async () => {
       const yard = await (await context.request.get(`${server.url}/api/yard`)).json();
       const job = yard.jobs.find((j) => j.vehicle.tag === place);
       const slot = job?.layout.slots.find((s) => s.kind === kind && s.corner === corner);
-      const back = place === 'handed back' ? yard.handedBack.findLast((h) => h.tag === stage) : null;
-      if (back) await page.goto(`${server.url}/jobs/${back.jobId}/sheet`);
+      const back = ['handed back', 'record of'].includes(place) ? yard.handedBack.findLast((h) => h.tag === stage) : null;
+      if (back) await page.goto(`${server.url}/jobs/${back.jobId}/${place === 'handed back' ? 'sheet' : 'prove'}`);
       else await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
       await page.locator('h1').first().waitFor();
       await page.waitForLoadState('networkidle');

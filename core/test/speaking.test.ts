@@ -191,7 +191,7 @@ describe('freed, opened, resealed, renewed', () => {
     const caliper = t.slot('caliper');
     const at = () => lastOpen(openBook(t.file), t.component(caliper));
     expect(at()).to.equal(null);
-    expect(openDue(openBook(t.file), t.component(caliper), NOW)).to.include('55 years');
+    expect(openDue(openBook(t.file), t.component(caliper), NOW)).to.include('in 55 years');
     t.part(caliper, 'resealed');
     expect(at()).to.match(/^2026-01-01/);
     expect(openDue(openBook(t.file), t.component(caliper), NOW)).to.equal(null);

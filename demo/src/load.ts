@@ -1,7 +1,12 @@
 import type { Bundle } from '@dauer/contract';
 import { DEMO_SHOP, fillRack, PEOPLE } from './shop.ts';
 import { Story } from './story.ts';
-import { corrie, marl, marrek, pellam, quillon, sallow } from './vehicles.ts';
+import { corrie } from './vehicles/corrie.ts';
+import { marl } from './vehicles/marl.ts';
+import { marrek } from './vehicles/marrek.ts';
+import { pellam } from './vehicles/pellam.ts';
+import { quillon } from './vehicles/quillon.ts';
+import { sallow } from './vehicles/sallow.ts';
 
 /** The whole demonstration shop as an import bundle, dated relative to `today` (milliseconds). */
 export function demoBundle(today: number, password: string): Bundle {

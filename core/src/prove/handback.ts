@@ -123,10 +123,7 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
           .filter((j) => j.verdict === 'watch')
           .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${mm(j.reduced.value, j.reduced.decimals)}`),
       ),
-      ...state.components.flatMap((c) => {
-        const due = c.inScope ? openDue(book, c, today) : null;
-        return due ? [`${placeName(c.slot)}: ${due}`] : [];
-      }),
+      ...neverOpen(state, today),
     ],
     accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), a.reason)),
     afterCare: afterCareOf(state, today),
@@ -170,6 +167,16 @@ export function handbackFile(state: JobState): HandbackFile | null {
     on: a.happenedAt,
   }));
   return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, ownWork, ruleVersion, sheet, amendments };
+}
+
+/** Units that nobody ever opened, told together where the same is to be said of them. */
+function neverOpen(state: JobState, today: string): string[] {
+  const said = new Map<string, string[]>();
+  for (const c of state.components) {
+    const due = c.inScope ? openDue(state.book, c, today) : null;
+    if (due) said.set(due, [...(said.get(due) ?? []), placeName(c.slot)]);
+  }
+  return [...said].map(([due, places]) => `${places.map((p, i) => (i === 0 ? p : p.toLowerCase())).join(', ')}: ${due}`);
 }
 
 /** What happened to a joint, in words: "joint towards the front union made (banjo, new washers)". */

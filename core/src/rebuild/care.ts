@@ -65,5 +65,5 @@ export function openDue(book: Book, c: Pick<Component, 'slot' | 'part'>, today: 
   if (opened !== null) return null;
   const age = year === null ? null : Number(today.slice(0, 4)) - year;
   if (age === null || age <= OPEN_AFTER_YEARS) return null;
-  return `Never open as far as is known, on a vehicle of ${age} years: open it, clear fluid says nothing of the deposits behind the piston.`;
+  return `Never open as far as is known, in ${age} years. Clear fluid says nothing of the deposits behind a piston: open it.`;
 }

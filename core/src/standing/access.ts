@@ -1,5 +1,6 @@
 import { placeName, type Slot } from '../layout/graph.ts';
 import type { ComponentKind, Corner } from '../layout/kinds.ts';
+import { operationFor } from '../rebuild/operations.ts';
 import type { JobState } from '../records/job.ts';
 import type { Obligation } from '../records/stages.ts';
 
@@ -25,8 +26,12 @@ export interface OnlyNow {
   readonly minutes: number;
 }
 
-/** Minutes that an open obligation takes, by its stage (generic). */
-function minutesOf(o: Obligation): number {
+/** Minutes that an open obligation takes: of its usual operation, else by what it is (generic). */
+function minutesOf(state: JobState, o: Obligation): number {
+  if (o.key.startsWith('work:')) {
+    const c = state.components.find((x) => x.slot.id === o.slotId);
+    return (c?.decision && operationFor(c.slot.kind, c.decision.option)?.attendedMinutes) ?? 30;
+  }
   if (o.key.startsWith('gauge:')) return 5;
   if (o.key.startsWith('out:')) return 1;
   if (o.key.startsWith('decide:')) return 10;
@@ -52,7 +57,7 @@ export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
   return state.obligations
     .filter((o) => o.slotId !== null && behind.has(o.slotId))
     .filter((o) => (o.state === 'open' && /^(gauge|look|because|out|work|joint):/.test(o.key)) || waits(o))
-    .map((obligation) => ({ obligation, minutes: minutesOf(obligation) }));
+    .map((obligation) => ({ obligation, minutes: minutesOf(state, obligation) }));
 }
 
 /** What can only be done while a wheel is off, before it goes on. */
@@ -61,7 +66,7 @@ export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
   return state.obligations
     .filter((o) => o.slotId !== null && here.has(o.slotId) && o.state === 'open' && /^(gauge|look|because|out|work|fit|joint):/.test(o.key))
     .filter((o) => o.stage !== 'prove' || o.key.startsWith('out:'))
-    .map((obligation) => ({ obligation, minutes: minutesOf(obligation) }));
+    .map((obligation) => ({ obligation, minutes: minutesOf(state, obligation) }));
 }
 
 /** Names of the accesses under which something may be put off, for a place. */

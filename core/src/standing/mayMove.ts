@@ -40,7 +40,11 @@ export function mayMove(state: JobState): MayMove {
   if (granted) return { level: 'yard_only', reasons: ['With a person and chocks, by a lead’s name.'], next: standing[0] ?? null };
   const reasons = [
     ...locks.map((o) => o.why ?? o.what),
-    ...(parking?.state === 'closed' ? [] : [parking?.why ?? 'The parking brake is not proved.']),
+    ...(parking === undefined
+      ? ['It has no parking brake.']
+      : parking.state === 'closed'
+        ? []
+        : [parking.why ?? 'The parking brake is not proved.']),
   ];
   return { level: 'do_not_move', reasons, next: locks[0] ?? parking ?? null };
 }

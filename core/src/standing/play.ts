@@ -80,8 +80,12 @@ const RANK: readonly PlayDoes[] = ['comes_out', 'leaks', 'spoils', 'drains', 'ru
 export function ifPressed(layout: Layout, control: Control, standing: Standing): Play {
   const places = standing.places.filter((p) => control.reach.has(p.slot.id));
   const units = openUnits(layout, places);
+  const blocked = new Set(places.filter((p) => p.state === 'blocked' && p.slot.corner !== null).map((p) => p.slot.corner));
   const openAt = new Set(units.map((u) => slotById(layout, u.slotId)?.corner));
-  const steps = [...units, ...places.flatMap((p) => (p.slot.corner !== null && openAt.has(p.slot.corner) ? [] : (pressed(p) ?? [])))];
+  const steps = [
+    ...units,
+    ...places.flatMap((p) => (p.slot.corner !== null && openAt.has(p.slot.corner) ? [] : (pressed(p) ?? []))),
+  ].filter((s) => s.does !== 'moves' || !blocked.has(slotById(layout, s.slotId)?.corner ?? null));
   const air = airAt(layout, standing)
     .filter((s) => control.reach.has(s.id))
     .map((s): PlayStep => ({

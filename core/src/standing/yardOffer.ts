@@ -7,7 +7,7 @@ import { type Obligation, obligation } from '../records/stages.ts';
 export function yardOffer(obligations: readonly Obligation[]): Obligation {
   const inTheWay = obligations.filter((o) => o.state === 'open' && (o.key.startsWith('lock:') || o.key === 'proof:parking'));
   return obligation('prove', 'move:yard', 'Yard only, with a person and chocks', false, {
-    why: 'The parking brake is not proved, or a control is locked.',
+    why: 'The parking brake is not proved, the vehicle has none, or a control is locked.',
     acceptBy: 'lead',
     rests: inTheWay
       .map((o) => `${o.key.slice(-14)}=${o.rests.length}${o.why ?? ''}`)

@@ -113,6 +113,9 @@ async function bind(): Promise<void> {
       <dd>
         {{ where }}
         <button v-if="writable && !choosing" class="link" type="button" @click="choosing = true">put something in</button>
+        <button v-if="playable" class="link" type="button" :aria-pressed="job.playing?.slotId === c.slot.id" @click="playIt">
+          {{ playable === 'press' ? 'if I press now' : 'if I open this' }}
+        </button>
         <button v-if="writable && article" class="link" type="button" @click="job.takeIn(c.slot.id, !c.inScope)">
           {{ c.inScope ? 'leave out of the job' : 'take into the job' }}
         </button>
@@ -132,11 +135,6 @@ async function bind(): Promise<void> {
         </dd>
       </template>
     </dl>
-    <p v-if="playable" class="plays">
-      <button class="act slim" type="button" :aria-pressed="job.playing?.slotId === c.slot.id" @click="playIt">
-        {{ playable === 'press' ? 'If I press now' : 'If I open this' }}
-      </button>
-    </p>
     <PutIns v-if="place && (choosing || place.inside.length > 0)" v-model:choosing="choosing" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
       <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
@@ -195,8 +193,8 @@ dl {
 dt {
   color: var(--ink2);
 }
-.plays {
-  margin-top: 8px;
+dd .link {
+  margin-right: 10px;
 }
 .cells {
   display: grid;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placeName, slotById } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from './job.ts';
 
@@ -7,7 +8,16 @@ const job = useJob();
 const SHOWN = 6;
 const BAD = ['comes_out', 'leaks', 'spoils'];
 /** Where something moves that must not, only that is told. */
-const told = computed(() => job.play?.steps.filter((s) => !job.play?.danger || BAD.includes(s.does)) ?? []);
+const told = computed(() => job.play?.steps.filter((s) => BAD.includes(s.does) || (!job.play?.danger && s.does !== 'moves')) ?? []);
+/** What moves as it should, told together. */
+const moves = computed(() => {
+  if (!job.play || job.play.danger) return '';
+  const names = job.play.steps.flatMap((s) => {
+    const slot = s.does === 'moves' && job.file ? slotById(job.file.layout, s.slotId) : undefined;
+    return slot ? [placeName(slot).toLowerCase()] : [];
+  });
+  return names.length > 0 ? `These move: ${names.join(', ')}.` : '';
+});
 const steps = computed(() => told.value.slice(0, SHOWN));
 const more = computed(() => Math.max(0, told.value.length - SHOWN));
 </script>
@@ -22,6 +32,7 @@ const more = computed(() => Math.max(0, told.value.length - SHOWN));
     <ol>
       <li v-for="s in steps" :key="s.slotId + s.does" :class="{ bad: BAD.includes(s.does) }">{{ s.words }}</li>
     </ol>
+    <p v-if="moves" class="second small">{{ moves }}</p>
     <p v-if="more > 0" class="second small">and {{ more }} more</p>
   </section>
 </template>

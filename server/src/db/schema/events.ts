@@ -3,7 +3,6 @@ import type {
   BleedMethod,
   BleedPull,
   Corner,
-  AfterCareAnswer,
   Finding,
   FindingCode,
   FluidClass,
@@ -14,7 +13,6 @@ import type {
   Observation,
   OperationEvent,
   OptionId,
-  PartCorrection,
   PartEventKind,
   Phase,
   Position,
@@ -27,7 +25,7 @@ import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, u
 import { instant, now } from './instant.ts';
 import { account, gauge, job, part, vehicle } from './things.ts';
 
-const event = () => ({
+export const event = () => ({
   id: uuid().primaryKey(),
   jobId: uuid()
     .notNull()
@@ -241,38 +239,6 @@ export const jointEvent = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const partCorrection = pgTable(
-  'part_correction',
-  {
-    ...event(),
-    kind: text().$type<PartCorrection['kind']>().notNull(),
-    partId: uuid()
-      .notNull()
-      .references(() => part.id),
-    otherId: uuid()
-      .notNull()
-      .references(() => part.id),
-    since: instant(),
-    reason: text().notNull(),
-  },
-  (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.otherId)],
-);
-export const jobVoid = pgTable('job_void', { ...event(), reason: text().notNull() }, (t) => [index().on(t.jobId)]);
-export const afterCare = pgTable(
-  'after_care',
-  { ...event(), item: text().notNull(), result: text().$type<AfterCareAnswer['result']>().notNull(), note: text().notNull() },
-  (t) => [index().on(t.jobId)],
-);
-export const amendment = pgTable('amendment', { ...event(), words: text().notNull(), reason: text().notNull() }, (t) => [
-  index().on(t.jobId),
-]);
-export const redaction = pgTable('redaction', { ...event(), field: text().notNull(), reason: text().notNull() }, (t) => [
-  index().on(t.jobId),
-]);
-/** Events that came in after the hand-back of their job, and happened before it: kept, marked, put before a lead. */
-export const lateEvent = pgTable('late_event', { id: uuid().primaryKey(), jobId: uuid().notNull(), family: text().notNull() }, (t) => [
-  index().on(t.jobId),
-]);
 export const counter = pgTable(
   'counter_reading',
   {

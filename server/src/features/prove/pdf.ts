@@ -64,7 +64,7 @@ function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocum
   const who = (id: string): string => file.people.find((p) => p.id === id)?.name ?? 'unknown';
   const plain = (text: string): string => printable(text);
   const second = (text: string) => ({ text: plain(text), color: SECOND, fontSize: 8.5 });
-  const heading = (text: string): Content => ({ text: plain(text), style: 'h2' });
+  const heading = (text: string): Content => ({ text: plain(text), style: 'h2', headlineLevel: 1 });
   const lines = (title: string, list: readonly SheetLine[], none: string): Content[] => [
     heading(title),
     list.length === 0
@@ -89,7 +89,7 @@ function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocum
           table: {
             headerRows: 1,
             dontBreakRows: true,
-            widths: ['*', '*', 'auto', 'auto', '*', 'auto'],
+            widths: [84, 88, 54, 76, '*', 56],
             body: [
               ['Place', 'Characteristic', 'When', 'Figure', 'Limit', 'Verdict'].map(head),
               ...sheet.figures.map((f): TableCell[] => [
@@ -97,12 +97,12 @@ function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocum
                 plain(f.characteristic),
                 PHASE_WORD[f.phase],
                 {
-                  text: [{ text: plain(f.figure), bold: true }, second(`\n${f.uncertainty}`)],
-                  font: 'figure',
-                  fontSize: 8.5,
+                  text: [...figureRuns(f.figure, true), '\n', ...figureRuns(f.uncertainty)],
                   alignment: 'right',
+                  margin: [0, 0, 10, 0],
+                  noWrap: true,
                 },
-                { text: [{ text: plain(f.limit), font: 'figure', fontSize: 8.5 }, second(`\n${f.source}`)] },
+                { text: [...figureRuns(f.limit), second(`\n${f.source}`)] },
                 plain(f.verdict),
               ]),
             ],
@@ -115,6 +115,7 @@ function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocum
     info: { title: `Hand-back sheet ${sheet.vehicleTag}`, creator: 'Dauer', producer: 'Dauer' },
     defaultStyle: { font: 'text', fontSize: 9.5, color: INK, lineHeight: 1.15 },
     styles: { h2: { font: 'plate', fontSize: 14, margin: [0, 12, 0, 3] } },
+    pageBreakBefore: (node, around) => node.headlineLevel === 1 && around.getFollowingNodesOnPage().length === 0,
     footer: (page, pages) => ({
       margin: [48, 14, 48, 0],
       columns: [
@@ -190,6 +191,14 @@ function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocum
       ...(sheet.outOfScope.length > 0 ? [heading('Not part of this job'), second(sheet.outOfScope.join('; '))] : []),
     ],
   };
+}
+
+/** A figure: points and commas come from the text face, the figure face sets them with a wide gap. */
+function figureRuns(text: string, bold = false): Content[] {
+  return printable(text)
+    .split(/([.,:])/)
+    .filter((t) => t !== '')
+    .map((t) => ({ text: t, bold, font: /^[.,:]$/.test(t) ? 'text' : 'figure', fontSize: 8.5 }));
 }
 
 /** The sheet as it was handed back, or as it stands now. */

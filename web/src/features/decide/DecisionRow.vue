@@ -103,12 +103,7 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       {{ warning }}
     </p>
     <form v-if="writable && (wanted === 'put_off' || editing)" class="why" @submit.prevent="keep">
-      <v-text-field
-        v-model="reason"
-        v-focus
-        density="compact"
-        :label="wanted === 'put_off' ? 'Why it is put off (goes on the hand-back sheet)' : 'Reason'"
-      />
+      <v-text-field v-model="reason" v-focus density="compact" :label="wanted === 'put_off' ? 'Why it is put off' : 'Reason'" />
       <template v-if="chosen === 'put_off'">
         <v-text-field v-model="on" density="compact" type="date" label="Until the day" />
         <v-text-field v-model="km" density="compact" :label="`Until the counter shows (${distanceUnit})`" :error-messages="kmWrong" />
@@ -175,7 +170,7 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
   align-items: flex-start;
   gap: 8px;
   max-width: 760px;
-  padding: 2px 0 6px;
+  padding: 12px 0 8px;
 }
 .why > :deep(.v-input) {
   flex: 1 1 200px;

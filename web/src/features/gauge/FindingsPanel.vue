@@ -114,9 +114,12 @@ function about(f: Finding): string {
         label="When it was looked at"
       />
       <button class="act" type="button" @click="note('Looked at, nothing found.', 'note')">Looked at, nothing found</button>
-      <span v-if="codes.length > 0" class="choice wide" role="group" aria-label="What it is called">
-        <button v-for="[c, facts] in codes" :key="c" type="button" :aria-pressed="code === c" @click="call_(c)">{{ facts.name }}</button>
-      </span>
+      <div v-if="codes.length > 0" class="wide called">
+        <span class="second">Called</span>
+        <span class="choice" role="group" aria-label="What it is called">
+          <button v-for="[c, facts] in codes" :key="c" type="button" :aria-pressed="code === c" @click="call_(c)">{{ facts.name }}</button>
+        </span>
+      </div>
       <v-textarea v-model="text" class="wide" label="What was found" />
       <ChoiceRow v-model="severity" :options="SEVERITIES" label="Severity" />
       <span class="second small">{{ MEANS[severity] }}</span>
@@ -161,6 +164,11 @@ function about(f: Finding): string {
 }
 .words {
   flex: 1;
+}
+.called {
+  display: flex;
+  gap: 12px;
+  align-items: center;
 }
 .empty {
   margin: 12px 0;

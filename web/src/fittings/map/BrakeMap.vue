@@ -158,7 +158,7 @@ defineExpose({ focus: () => root.value?.focus() });
         v-if="flagAt(c)"
         :text="flagAt(c) ?? ''"
         :anchor="c.endsWith('R') && c !== 'R' ? 'end' : 'start'"
-        :transform="`translate(${c.endsWith('R') && c !== 'R' ? 364 : 20} ${WHEELS[c].y + 48})`"
+        :transform="`translate(${c.length === 1 ? 118 : c.endsWith('R') ? 364 : 20} ${WHEELS[c].y + 48})`"
       />
       <text v-else-if="figures?.get(c)" class="figure" :x="WHEELS[c].x" :y="WHEELS[c].y + 52" text-anchor="middle">
         {{ figures.get(c) ?? '' }}

@@ -1,0 +1,61 @@
+import { type Rack, typeLimit } from '../shop.ts';
+import { Car, type Story } from '../story.ts';
+import { FOUR, ruth } from './common.ts';
+
+/** V 059: rods and wedges, no fluid; shoes being centred. */
+export function pellam(story: Story, rack: Rack): void {
+  const car = new Car(
+    story,
+    {
+      tag: 'V 059',
+      name: 'Pellam Utility',
+      make: 'Pellam',
+      model: 'Utility',
+      year: 1949,
+      variant: null,
+      body: 'utility',
+      use: 'seasonal',
+      climate: 'temperate',
+      storage: 'dry',
+      standsYears: 1,
+      distanceUnit: 'none',
+    },
+    'utility_rods',
+  );
+  typeLimit(
+    story,
+    car,
+    'drum_diameter',
+    null,
+    { bound: 'upper', nominal: 254, machineTo: 255.5, at: 256, gravity: 'safety' },
+    'instruction book, page 17',
+  );
+  const now = car.job(ruth, story.ago(40), {
+    complaint: 'Hard pedal, hardly stops',
+    wants: 'Works as it did when new',
+    promised: story.day(20),
+  });
+  now.see('pedal_hard_no_stop', 'seen');
+  for (const c of FOUR) now.see('drags', 'not_seen', c);
+  now.see('park_no_hold', 'seen');
+  for (const corner of FOUR) {
+    now.gauge(
+      car.slot('drum', corner),
+      'drum_diameter',
+      'as_found',
+      rack.drum,
+      Array.from({ length: 12 }, (_, k) => (k % 3 === 0 ? '254.60' : '254.55')),
+    );
+    for (const kind of ['drum', 'shoes', 'hub'] as const) {
+      now.look(car.slot(kind, corner), kind === 'shoes' ? 'Contact at the heel only.' : 'Looked at, nothing found.');
+      now.decide(car.slot(kind, corner), 'use_again');
+    }
+    now.torque(`wheel:${corner}`, null, '75 Nm', '75 Nm');
+  }
+  const centre = now.add('operations', {
+    slotId: car.slot('shoes', 'FL').id,
+    title: 'Centre the shoes, all four drums',
+    attendedMinutes: 160,
+  });
+  now.later(story.ago(0, 5)).add('operationEvents', { operationId: centre, kind: 'start', note: '' });
+}

@@ -1,0 +1,90 @@
+import { type Rack, typeLimit } from '../shop.ts';
+import { Car, type Story } from '../story.ts';
+import { FOUR, FRONT, tomasz, traced } from './common.ts';
+
+/** V 063: drums at the turner, the rest waiting for them. */
+export function quillon(story: Story, rack: Rack): void {
+  const car = new Car(
+    story,
+    {
+      tag: 'V 063',
+      name: 'Quillon T40',
+      make: 'Quillon',
+      model: 'T40',
+      year: 1957,
+      variant: null,
+      body: 'light lorry',
+      use: 'work',
+      climate: 'temperate',
+      storage: 'dry',
+      standsYears: null,
+      distanceUnit: 'mi',
+    },
+    'lorry_drums_single_servo',
+  );
+  typeLimit(
+    story,
+    car,
+    'drum_diameter',
+    null,
+    { bound: 'upper', nominal: 279.4, machineTo: 280.9, at: 281.4, gravity: 'safety' },
+    'cast on the drum, and workshop book, page 41',
+  );
+  const now = car.job(tomasz, story.ago(24), {
+    complaint: 'Pulls hard to the left, brakes grab',
+    wants: 'A working lorry',
+    promised: story.day(9),
+  });
+  now.counter('88,430 mi');
+  now.see('pulls_left', 'seen');
+  traced(now, FOUR);
+  const figures: Readonly<Record<(typeof FOUR)[number], readonly [string, string]>> = {
+    FL: ['280.20', '280.35'],
+    FR: ['280.10', '280.15'],
+    RL: ['279.90', '280.05'],
+    RR: ['279.85', '279.95'],
+  };
+  FOUR.forEach((corner, i) => {
+    const drum = car.slot('drum', corner);
+    car.tag(drum, `P 21${60 + i}`);
+    const [low, high] = figures[corner];
+    now.gauge(
+      drum,
+      'drum_diameter',
+      'as_found',
+      rack.drum,
+      Array.from({ length: 12 }, (_, k) => (k % 4 === 1 ? high : low)),
+    );
+    for (const slot of car.layout.slots.filter((s) => s.corner === corner && ['drum', 'shoes', 'wheel_cylinder', 'hub'].includes(s.kind))) {
+      now.look(
+        slot,
+        slot.kind === 'drum'
+          ? 'Grooved at the open end.'
+          : slot.kind === 'shoes'
+            ? 'Linings down to the rivets at the heel.'
+            : 'Looked at, nothing found.',
+        slot.kind === 'shoes' ? 'watch' : 'note',
+      );
+      now.decide(
+        slot,
+        slot.kind === 'drum' ? 'machine' : slot.kind === 'shoes' ? 'replace' : slot.kind === 'wheel_cylinder' ? 'reseal' : 'use_again',
+        slot.kind === 'drum' ? 'Grooved and out of round, both of the axle.' : '',
+      );
+    }
+    now.later(story.ago(9, i)).part(drum, 'removed', '');
+    now.part(drum, 'sent', 'to the turner, back in a week');
+  });
+  for (const slot of [car.slot('master_cylinder'), car.slot('servo'), ...car.all('hose')]) {
+    now.look(slot, 'Looked at, nothing found.');
+    now.decide(slot, 'use_again');
+  }
+  for (const corner of FRONT) {
+    for (const cylinder of car.layout.slots.filter((s) => s.kind === 'wheel_cylinder' && s.corner === corner))
+      now.part(cylinder, 'resealed', 'kit, batch K 77');
+  }
+  now.part(car.slot('wheel_cylinder', 'RL'), 'removed', '');
+  now.part(car.slot('wheel_cylinder', 'RL'), 'sent', 'to the coater, Friday');
+  now.fitForNow(car.slot('hose', null), 'old hose, until the new one comes', story.day(12));
+  const coat = now.add('operations', { slotId: null, title: 'Coat the backing plates', attendedMinutes: 90 });
+  now.later(story.ago(0, 3)).add('operationEvents', { operationId: coat, kind: 'start', note: 'first coat' });
+}
