@@ -7,6 +7,7 @@ import {
   endedBy,
   type Finding,
   fileAsOf,
+  itemLock,
   type JobFile,
   jointsOf,
   jointStands,
@@ -210,6 +211,7 @@ describe('over random valid histories', () => {
         const pedal = s.situation.standing.locks.some((l) => l.control.kind === 'pedal');
         const pressing = s.situation.proofItems.filter((i) => pressedBy(i.item) === 'pedal');
         expect(pressing.length).to.be.greaterThan(0);
+        for (const item of pressing) expect(itemLock(s, item.item) !== null, item.item).to.equal(pedal);
         if (pedal) expect(s.blocks.some((b) => b.key.startsWith('lock:'))).to.equal(true);
       }),
       RUNS,

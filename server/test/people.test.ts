@@ -269,6 +269,8 @@ describe('corrections', () => {
     const ids = async () => (await shop.reader.ask<{ jobs: { jobId: string }[] }>('GET', '/api/yard')).body.jobs.map((j) => j.jobId);
     expect(await ids()).to.not.include(twice.jobId);
     expect(deriveJob(await shop.reader.file(twice.jobId), now()).voided).to.equal(true);
+    const release = await shop.lead.ask<{ code: string }>('POST', `/api/jobs/${twice.jobId}/release`, { id: v7(), password: PASSWORD });
+    expect(release.body.code).to.equal('voided');
     await shop.lead.event<'takeBacks'>(twice.jobId, 'take-backs', { corrects: voided.body.record.id });
     expect(await ids()).to.include(twice.jobId);
   });

@@ -5,7 +5,7 @@ import { dayText } from '../src/fittings/dates.ts';
 import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
 import { planMap } from '../src/fittings/map/plan.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
-import { withWaiting } from '../src/app/optimistic.ts';
+import { withStored, withWaiting } from '../src/app/optimistic.ts';
 import { nextToSend, type Waiting } from '../src/app/sending.ts';
 
 describe('a gauge that types', () => {
@@ -211,6 +211,22 @@ describe('what waits on this device', () => {
     expect(deriveJob(over, '2026-02-01T00:00:00Z').obligations.find((o) => o.key === 'bookin:counter')?.state).to.equal('closed');
     expect(withWaiting(file, [{ ...waiting, aside: 'refused' }]).counters).to.deep.equal([]);
     expect(withWaiting(file, [{ ...waiting, jobId: 'other' }]).counters).to.deep.equal([]);
+    // Stored, it stands with the part that it described, once, however often it is laid over.
+    const fitted = {
+      id: 'e1',
+      happenedAt: '2026-01-01T00:00:00Z',
+      device: 'd',
+      partId: 'p1',
+      kind: 'fitted' as const,
+      slotId: null,
+      note: '',
+    };
+    const part = { tag: null, kind: 'hose' as const, name: 'Hose', partNumber: null, note: '' };
+    const item = { ...waiting, family: 'partEvents' as const, body: { ...fitted, part } };
+    const record = { ...fitted, jobId: 'j', authorId: 'a', recordedAt: '', corrects: null, temporary: false, until: null };
+    const stored = withStored(withStored(file, item, record), item, record);
+    expect(stored.parts.map((p) => p.id)).to.deep.equal(['p1']);
+    expect(stored.partEvents).to.deep.equal([record]);
   });
 
   it('is sent by its own author only, in order, and never before what it leans on', () => {

@@ -32,7 +32,7 @@ const cells = computed<Slot[]>(() => {
   return job.state.file.layout.slots.filter((s) => s.corner === corner && KIND_FACTS[s.kind].article);
 });
 const place = computed(() => job.state?.situation.standing.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 const article = computed(() => c.value !== null && KIND_FACTS[c.value.slot.kind].article);
 /** A control can be pressed, what holds fluid can be opened: both are played on the map. */
 const playable = computed<'press' | 'open' | null>(() => {

@@ -1,4 +1,4 @@
-import type { EventFamily, Recorded, Sent } from '@dauer/contract';
+import type { EventFamily, Sent } from '@dauer/contract';
 import {
   type Component,
   deriveJob,
@@ -18,7 +18,8 @@ import { computed, ref, shallowRef } from 'vue';
 import { call, sentenceOf, timeNow } from './client.ts';
 import { onChangeOf } from './live.ts';
 import { useOutbox } from './outbox.ts';
-import { withRecord, withWaiting } from './optimistic.ts';
+import { withStored, withWaiting } from './optimistic.ts';
+import type { Waiting } from './sending.ts';
 import { useSession } from './session.ts';
 
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };
@@ -35,15 +36,19 @@ export const useJob = defineStore('job', () => {
     today.value = new Date().toISOString();
   }, 60000);
 
-  /** How many events went into the book since this page was opened. */
-  let written = 0;
+  /** What went into the book since this page was opened: a job that was being read meanwhile may not have it. */
+  const written: { readonly item: Waiting; readonly record: unknown }[] = [];
+  let asked = 0;
+  let shown = 0;
   outbox.whenStored((item, record) => {
-    written += 1;
-    if (file.value?.job.id === item.jobId) file.value = withRecord(file.value, item.family, record as Recorded<EventFamily>);
+    written.push({ item, record });
+    if (file.value?.job.id === item.jobId) file.value = withStored(file.value, item, record);
     if (item.family === 'partEvents') void refresh();
   });
 
   const state = computed<JobState | null>(() => (file.value ? deriveJob(withWaiting(file.value, outbox.items), today.value) : null));
+  /** Whether anything may be entered in the job now, by whoever is signed in. */
+  const writable = computed(() => session.may('technician') && state.value?.released === false && !state.value.voided);
   const component = computed<Component | null>(() => state.value?.components.find((c) => c.slot.id === picked.value) ?? null);
   const phase = computed<Phase>(() => (state.value && component.value ? proposedPhase(state.value.book, component.value) : 'as_found'));
 
@@ -54,10 +59,14 @@ export const useJob = defineStore('job', () => {
     }
     problem.value = null;
     try {
-      const before = written;
-      const read = await call('job', { params: { jobId } });
-      // Something went in while the job was being read: it may be in neither.
-      file.value = before === written ? read : await call('job', { params: { jobId } });
+      const before = written.length;
+      const mine = (asked += 1);
+      const read: JobFile = await call('job', { params: { jobId } });
+      // A read that was begun earlier and comes in later is older.
+      if (mine < shown) return;
+      shown = mine;
+      const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
+      file.value = meanwhile.reduce((so, w) => withStored(so, w.item, w.record), read);
     } catch (error) {
       problem.value = sentenceOf(error);
     }
@@ -145,6 +154,7 @@ export const useJob = defineStore('job', () => {
   }
   return {
     askedBack,
+    writable,
     takeIn,
     playing,
     play,

@@ -51,7 +51,7 @@ function recordOf(item: Waiting, file: JobFile): object {
 }
 
 /** A file with one more event; one that is there already is replaced. */
-export function withRecord<F extends EventFamily>(file: JobFile, family: F, record: Recorded<F>): JobFile {
+function withRecord<F extends EventFamily>(file: JobFile, family: F, record: Recorded<F>): JobFile {
   const list: readonly { readonly id: string }[] = file[family];
   return { ...file, [family]: [...list.filter((e) => e.id !== record.id), record] };
 }
@@ -62,13 +62,22 @@ function describedPart(item: Waiting): Part | null {
   return sent.part ? { id: sent.partId, ...sent.part } : null;
 }
 
+function withPart(file: JobFile, item: Waiting): JobFile {
+  const part = describedPart(item);
+  return part && !file.parts.some((p) => p.id === part.id) ? { ...file, parts: [...file.parts, part] } : file;
+}
+
+/** A file with an event that the book has now, and the part that it described. */
+export function withStored(file: JobFile, item: Waiting, record: unknown): JobFile {
+  return withRecord(withPart(file, item), item.family, record as Recorded<EventFamily>);
+}
+
 /** A file with everything that waits on this device laid over it. */
 export function withWaiting(file: JobFile, items: readonly Waiting[]): JobFile {
   return items
     .filter((i) => i.jobId === file.job.id && i.aside === null)
     .reduce((so, item) => {
-      const part = describedPart(item);
-      const known = part && !so.parts.some((p) => p.id === part.id) ? { ...so, parts: [...so.parts, part] } : so;
+      const known = withPart(so, item);
       return withRecord(known, item.family, recordOf(item, known) as Recorded<EventFamily>);
     }, file);
 }

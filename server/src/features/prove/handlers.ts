@@ -67,6 +67,7 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
       }
       const at = new Date().toISOString();
       const state = deriveJob(file, at);
+      if (state.voided) throw new Fault(409, 'voided', 'This job was voided: nothing in it counts, so there is nothing to hand back.');
       if (state.blocks.length > 0) {
         throw new Fault(
           409,

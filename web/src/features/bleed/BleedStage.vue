@@ -4,14 +4,12 @@ import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import LockPlate from '../../app/LockPlate.vue';
 import { useJob } from '../../app/job.ts';
-import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BleederRow from './BleederRow.vue';
 
 /** The fluid that goes in, and what came at each bleeder: it is changed only when every bleeder is closed. */
 const job = useJob();
-const session = useSession();
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 const stage = computed(() => job.state?.stages.find((s) => s.stage === 'bleed') ?? null);
 const circuits = computed(() => (job.state ? circuitsToBleed(job.state.situation) : []));
 const order = computed(() => (job.state ? bleedOrder(job.state.file.layout) : []));

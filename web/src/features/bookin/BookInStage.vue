@@ -14,7 +14,7 @@ import { JOB_KINDS } from './words.ts';
 /** What was said and seen at the desk: complaint, wish, scope, promise, distance, and the layout as a list. */
 const job = useJob();
 const session = useSession();
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 const file = computed(() => job.state?.file ?? null);
 type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown'> & {
   scopeIn: string[];

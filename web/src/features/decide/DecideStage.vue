@@ -2,13 +2,11 @@
 import { axleOf, type Component, KIND_FACTS, needsDecision, type OptionId, optionsOf, sidesDiffer } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
-import { useSession } from '../../app/session.ts';
 import DecisionRow from './DecisionRow.vue';
 
 /** Per part: what is done with it. What a reading rules out cannot be chosen, and says by which. */
 const job = useJob();
-const session = useSession();
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 const due = computed(() =>
   (job.state?.components ?? []).filter(
     (c) =>

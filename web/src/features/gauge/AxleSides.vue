@@ -2,7 +2,6 @@
 import { type Component, fixed, type Judged, type MeasurementId, type Phase, PHASE_WORD, placeName, swapSides } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
-import { useSession } from '../../app/session.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 
 /** Left and right of an axle, side by side, and what each figure was at former visits: they are always judged together. */
@@ -27,8 +26,7 @@ const apart = (id: string): string => {
   const [a, b] = sides.value.map((c) => of(c, id));
   return a && b ? `${fixed(Math.abs(a.reduced.value - b.reduced.value), Math.max(a.reduced.decimals, b.reduced.decimals))} mm apart` : '';
 };
-const session = useSession();
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 const asking = ref(false);
 /** The moves that would put the figures of this job on the other side. */
 const swap = computed(() => {

@@ -14,7 +14,6 @@ import {
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { onLetter } from '../../app/keys.ts';
-import { useSession } from '../../app/session.ts';
 import CaptureBar from '../../fittings/CaptureBar.vue';
 import WearRule from '../../fittings/WearRule.vue';
 import AxleSides from './AxleSides.vue';
@@ -29,7 +28,6 @@ import { useCapture } from './useCapture.ts';
 
 /** The bench for one component: drawn as what is being measured, judged below, said in words beside. */
 const job = useJob();
-const session = useSession();
 const component = computed(() => job.component);
 const measurements = computed(() => (component.value ? measurementsOn(component.value.slot.kind) : []));
 const firstOpen = component.value?.required.find((r) => !r.done)?.measurement.id ?? measurements.value[0]?.id ?? 'eye';
@@ -43,7 +41,7 @@ const bar = ref<InstanceType<typeof CaptureBar> | null>(null);
 const choosing = ref(false);
 const liveText = ref('');
 
-const writable = computed(() => session.may('technician') && job.state?.released === false && component.value?.empty === false);
+const writable = computed(() => job.writable && component.value?.empty === false);
 /** Whether the figure is one of the readings, so that they can stand on its rule. */
 const single = (id: string): boolean => id === tab.value && tab.value !== 'rotor_runout';
 function go(id: MeasurementId, i: number): void {

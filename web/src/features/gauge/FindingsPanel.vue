@@ -42,7 +42,7 @@ function call_(c: FindingCode): void {
   if (code.value && severity.value === 'note') severity.value = 'reject';
 }
 const settles = ref<string | null>(null);
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 const SEVERITIES: readonly { value: FindingSeverity; label: string }[] = [
   { value: 'note', label: 'Note' },
   { value: 'watch', label: 'Watch' },

@@ -27,7 +27,7 @@ import ReleaseDialog from './ReleaseDialog.vue';
 /** What blocks hand-back, with the way to each; the proofs; and the release. */
 const job = useJob();
 const session = useSession();
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 const blocks = computed(() => job.state?.blocks ?? []);
 const grouped = computed(() =>
   STAGES.map((stage) => ({ stage, list: blocks.value.filter((b) => b.stage === stage && !b.key.startsWith('proof:')) })).filter(
@@ -89,7 +89,7 @@ function answer(item: ProofItem, result: ProofResult): void {
       class="act"
       :class="{ main: blocks.length === 0 }"
       type="button"
-      :disabled="blocks.length > 0"
+      :disabled="blocks.length > 0 || job.state?.voided"
       @click="releasing = true"
     >
       Hand the vehicle back

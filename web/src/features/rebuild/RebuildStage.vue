@@ -14,7 +14,6 @@ import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import LockPlate from '../../app/LockPlate.vue';
 import { useJob } from '../../app/job.ts';
-import { useSession } from '../../app/session.ts';
 import JointRows from './JointRows.vue';
 import PartWork from './PartWork.vue';
 import TorqueRow from './TorqueRow.vue';
@@ -22,8 +21,7 @@ import UsualOperations from './UsualOperations.vue';
 
 /** What the decisions ask for: parts off and on, operations with their minutes, torques. */
 const job = useJob();
-const session = useSession();
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 /** Places where something is fitted for now: what belongs there is still to come. */
 const temporary = computed(
   () => new Set((job.state?.situation.standing.places ?? []).filter((p) => p.state === 'temporary').map((p) => p.slot.id)),

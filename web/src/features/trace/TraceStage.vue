@@ -3,12 +3,10 @@ import { CORNER_NAME, type Corner, GROUP_NAME, GROUPS, type Observation, observa
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
-import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** Complaint and observations: seen, not seen, not checked. The reasoning from them is not done here. */
 const job = useJob();
-const session = useSession();
 const find = ref('');
 const list = computed(() => {
   const layout = job.state?.file.layout;
@@ -24,7 +22,7 @@ const groups = computed(() => GROUPS.map((g) => ({ g, items: list.value.filter((
 const corners = computed(() => job.state?.file.job.scopeCorners ?? []);
 const stateOf = (code: string, corner: Corner | null): Observation['state'] =>
   job.state?.situation.answers.get(observationKey(code, corner))?.state ?? 'not_checked';
-const writable = computed(() => session.may('technician') && job.state?.released === false);
+const writable = computed(() => job.writable);
 function answer(code: string, corner: Corner | null, state: Observation['state']): void {
   if (stateOf(code, corner) !== state) job.add('observations', { code, corner, state });
 }
