@@ -33,6 +33,7 @@ export const componentKind = z.enum([
   'bleeder',
   'parking_lever',
   'equaliser',
+  'balance_bar',
   'clutch_master',
   'clutch_slave',
 ]) satisfies z.ZodType<core.ComponentKind>;

@@ -4,8 +4,10 @@ import { Story } from './story.ts';
 import { corrie } from './vehicles/corrie.ts';
 import { marl } from './vehicles/marl.ts';
 import { marrek } from './vehicles/marrek.ts';
+import { osken } from './vehicles/osken.ts';
 import { pellam } from './vehicles/pellam.ts';
 import { quillon } from './vehicles/quillon.ts';
+import { rooke } from './vehicles/rooke.ts';
 import { sallow } from './vehicles/sallow.ts';
 
 /** The whole demonstration shop as an import bundle, dated relative to `today` (milliseconds). */
@@ -19,6 +21,8 @@ export function demoBundle(today: number, password: string): Bundle {
   quillon(story, rack);
   sallow(story, rack);
   marrek(story, rack);
+  osken(story);
+  rooke(story, rack);
   corrie(story, rack);
   return story.bundle();
 }

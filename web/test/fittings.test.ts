@@ -113,6 +113,14 @@ describe('the brake map', () => {
       }
       const spots = plan.drawn.map((d) => `${Math.round(d.x)},${Math.round(d.y)}`);
       expect(new Set(spots).size).to.equal(spots.length);
+      // In the middle nothing lies over anything else, and can be picked by itself.
+      const middle = plan.drawn.filter((d) => d.slot.corner === null);
+      for (const a of middle) {
+        for (const b of middle.filter((x) => x.slot.id > a.slot.id)) {
+          const apart = Math.abs(a.x - b.x) * 2 >= a.hit.w + b.hit.w || Math.abs(a.y - b.y) * 2 >= a.hit.h + b.hit.h;
+          expect(apart, `${a.slot.name} and ${b.slot.name}`).to.equal(true);
+        }
+      }
       expect(plan.routes.length).to.equal(layout.connections.filter((c) => c.kind !== 'feed').length);
       for (const r of plan.routes) expect(r.d).to.not.match(/NaN|undefined/);
     });

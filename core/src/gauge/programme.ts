@@ -50,6 +50,7 @@ const LOOKED_AT: readonly ComponentKind[] = [
   'shoes',
   'master_cylinder',
   'servo',
+  'balance_bar',
   'valve',
   'hose',
   'hub',

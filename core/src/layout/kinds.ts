@@ -19,6 +19,7 @@ export type ComponentKind =
   | 'bleeder'
   | 'parking_lever'
   | 'equaliser'
+  | 'balance_bar'
   | 'clutch_master'
   | 'clutch_slave';
 
@@ -73,6 +74,7 @@ export const KIND_FACTS: Readonly<Record<ComponentKind, KindFacts>> = {
   bleeder: { name: 'Bleeder', article: false, hydraulic: true },
   parking_lever: { name: 'Parking lever', article: false, hydraulic: false },
   equaliser: { name: 'Equaliser', article: false, hydraulic: false },
+  balance_bar: { name: 'Balance bar', article: true, hydraulic: false },
   clutch_master: { name: 'Clutch master', article: true, hydraulic: true },
   clutch_slave: { name: 'Clutch slave', article: true, hydraulic: true },
 };

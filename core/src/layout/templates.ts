@@ -1,23 +1,20 @@
-import type { Connection, ConnectionKind, Layout, Slot } from './graph.ts';
+import { type Axle, Builder, wheelUnit } from './builder.ts';
+import type { Layout, Slot } from './graph.ts';
 import { CLUTCH_CIRCUIT } from './graph.ts';
-import { axleOf, type ComponentKind, type Corner, CORNERS } from './kinds.ts';
+import {
+  buildDiagonal,
+  buildQuad,
+  buildSingleSeater,
+  DIAGONAL,
+  QUAD,
+  SINGLE_SEATER,
+  type TemplateFacts,
+  MOTORCYCLE,
+  buildMotorcycle,
+} from './builtTemplates.ts';
+import { axleOf, type Corner, CORNERS } from './kinds.ts';
 
-export interface TemplateFacts {
-  readonly id: string;
-  readonly name: string;
-  readonly about: string;
-}
-
-interface Axle {
-  readonly unit: 'disc' | 'drum';
-  readonly circuit: number | null;
-  readonly caliper?: 'fixed' | 'floating';
-  readonly pistons?: number;
-  readonly cylinders?: number;
-  readonly pistonMm?: number;
-  /** One hose for the whole axle, or one at each wheel. */
-  readonly hoses: 'axle' | 'wheel';
-}
+export type { TemplateFacts } from './builtTemplates.ts';
 
 interface FourWheelPlan extends TemplateFacts {
   readonly front: Axle;
@@ -67,6 +64,30 @@ const PLANS: readonly FourWheelPlan[] = [
     clutch: false,
   },
   {
+    id: 'tandem_disc_drum_servo',
+    name: 'Front discs, rear drums, tandem cylinder, servo',
+    about: 'Floating calipers in front, one wheel cylinder each behind, one circuit an axle, limiting valve behind.',
+    front: { unit: 'disc', circuit: 1, caliper: 'floating', pistons: 1, pistonMm: 54, hoses: 'wheel' },
+    rear: { unit: 'drum', circuit: 2, cylinders: 1, pistonMm: 20.64, hoses: 'axle' },
+    cylinder: 'tandem',
+    cylinderMm: 22.2,
+    servo: true,
+    rearValve: true,
+    clutch: false,
+  },
+  {
+    id: 'drums_single',
+    name: 'Four drums, one circuit',
+    about: 'Two wheel cylinders a drum in front, one behind, single cylinder, no servo.',
+    front: { unit: 'drum', circuit: 1, cylinders: 2, pistonMm: 22.2, hoses: 'wheel' },
+    rear: { unit: 'drum', circuit: 1, cylinders: 1, pistonMm: 19.05, hoses: 'axle' },
+    cylinder: 'single',
+    cylinderMm: 19.05,
+    servo: false,
+    rearValve: false,
+    clutch: false,
+  },
+  {
     id: 'utility_rods',
     name: 'Four drums on rods, no fluid',
     about: 'Rods and wedges to four drums; nothing hydraulic.',
@@ -80,66 +101,13 @@ const PLANS: readonly FourWheelPlan[] = [
   },
 ];
 
-const MOTORCYCLE: TemplateFacts = {
-  id: 'motorcycle_disc_rod',
-  name: 'Motorcycle, front disc on the hand lever, rear drum on a rod',
-  about: 'One fixed two-piston caliper on its own cylinder at the handlebar; a foot lever and a rod to the rear drum.',
-};
-
-export const TEMPLATES: readonly TemplateFacts[] = [...PLANS.map(({ id, name, about }) => ({ id, name, about })), MOTORCYCLE];
-
-class Builder {
-  readonly slots: Slot[] = [];
-  readonly connections: Connection[] = [];
-  private readonly makeId: () => string;
-  constructor(makeId: () => string) {
-    this.makeId = makeId;
-  }
-  slot(kind: ComponentKind, name: string, more: Partial<Omit<Slot, 'id' | 'kind' | 'name'>> = {}): Slot {
-    const slot: Slot = {
-      id: this.makeId(),
-      kind,
-      name,
-      corner: null,
-      circuits: [],
-      parentId: null,
-      boreMm: null,
-      lengthMm: null,
-      style: null,
-      ...more,
-    };
-    this.slots.push(slot);
-    return slot;
-  }
-  join(from: Slot, to: Slot, kind: ConnectionKind, circuit: number | null = null, lengthMm: number | null = null): void {
-    this.connections.push({ id: this.makeId(), from: from.id, to: to.id, kind, circuit, lengthMm, boreMm: kind === 'line' ? 3.2 : null });
-  }
-}
-
-function wheelUnit(b: Builder, corner: Corner, axle: Axle): Slot | null {
-  const circuits = axle.circuit === null ? [] : [axle.circuit];
-  let inlet: Slot | null = null;
-  if (axle.unit === 'disc') {
-    b.slot('rotor', 'Rotor', { corner });
-    inlet = b.slot('caliper', 'Caliper', { corner, circuits, style: axle.caliper ?? 'fixed' });
-    for (let n = 1; n <= (axle.pistons ?? 1); n += 1) {
-      b.slot('piston', `Piston ${n}`, { corner, circuits, parentId: inlet.id, boreMm: axle.pistonMm ?? null });
-    }
-    b.slot('pads', 'Pads', { corner });
-  } else {
-    b.slot('drum', 'Drum', { corner });
-    b.slot('shoes', 'Shoes', { corner });
-    for (let n = 1; n <= (axle.cylinders ?? 1); n += 1) {
-      const name = (axle.cylinders ?? 1) > 1 ? `Wheel cylinder ${n}` : 'Wheel cylinder';
-      const cylinder = b.slot('wheel_cylinder', name, { corner, circuits, boreMm: axle.pistonMm ?? null });
-      if (inlet) b.join(inlet, cylinder, 'line', axle.circuit, 220);
-      inlet ??= cylinder;
-    }
-  }
-  if (inlet) b.slot('bleeder', 'Bleeder', { corner, circuits, parentId: inlet.id });
-  b.slot('hub', 'Hub', { corner });
-  return inlet;
-}
+export const TEMPLATES: readonly TemplateFacts[] = [
+  ...PLANS.map(({ id, name, about }) => ({ id, name, about })),
+  MOTORCYCLE,
+  QUAD,
+  SINGLE_SEATER,
+  DIAGONAL,
+];
 
 function plumbAxle(b: Builder, source: Slot, axle: Axle, which: 'front' | 'rear', units: ReadonlyMap<Corner, Slot>): void {
   if (axle.circuit === null) return;
@@ -167,24 +135,12 @@ function plumbAxle(b: Builder, source: Slot, axle: Axle, which: 'front' | 'rear'
   }
 }
 
-function buildMotorcycle(id: string, vehicleId: string, makeId: () => string): Layout {
-  const b = new Builder(makeId);
-  const circuits = [1];
-  const lever = b.slot('hand_lever', 'Hand lever');
-  const master = b.slot('master_cylinder', 'Master cylinder', { circuits, boreMm: 15.87, style: 'single' });
-  const reservoir = b.slot('reservoir', 'Reservoir', { circuits });
-  b.join(reservoir, master, 'feed');
-  b.join(lever, master, 'rod');
-  const caliper = wheelUnit(b, 'F', { unit: 'disc', circuit: 1, caliper: 'fixed', pistons: 2, pistonMm: 38.1, hoses: 'wheel' });
-  const hose = b.slot('hose', 'Hose', { corner: 'F', circuits, lengthMm: 780, boreMm: 3.2 });
-  b.join(master, hose, 'line', 1, 60);
-  if (caliper) b.join(hose, caliper, 'line', 1, 40);
-  wheelUnit(b, 'R', { unit: 'drum', circuit: null, cylinders: 0, hoses: 'axle' });
-  const foot = b.slot('pedal', 'Foot lever');
-  const drum = b.slots.find((s) => s.kind === 'drum');
-  if (drum) b.join(foot, drum, 'rod');
-  return { id, vehicleId, template: MOTORCYCLE.id, slots: b.slots, connections: b.connections };
-}
+const OTHERS: Readonly<Record<string, (id: string, vehicleId: string, makeId: () => string) => Layout>> = {
+  [MOTORCYCLE.id]: buildMotorcycle,
+  [QUAD.id]: buildQuad,
+  [SINGLE_SEATER.id]: buildSingleSeater,
+  [DIAGONAL.id]: buildDiagonal,
+};
 
 /**
  * Builds a layout from a template.
@@ -192,7 +148,8 @@ function buildMotorcycle(id: string, vehicleId: string, makeId: () => string): L
  * @throws Error for an unknown template
  */
 export function buildLayout(templateId: string, id: string, vehicleId: string, makeId: () => string): Layout {
-  if (templateId === MOTORCYCLE.id) return buildMotorcycle(id, vehicleId, makeId);
+  const other = OTHERS[templateId];
+  if (other) return other(id, vehicleId, makeId);
   const plan = PLANS.find((p) => p.id === templateId);
   if (!plan) throw new Error(`unknown layout template ${templateId}`);
   const b = new Builder(makeId);

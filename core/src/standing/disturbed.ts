@@ -25,6 +25,7 @@ const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> 
   pads: ['lining'],
   shoes: ['lining', 'parking'],
   servo: ['control'],
+  balance_bar: ['control'],
 };
 
 /** Events of a part that disturb the place where it sat or sits, and the word each has. */

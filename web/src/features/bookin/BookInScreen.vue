@@ -157,6 +157,11 @@ async function bookIn(): Promise<void> {
 </template>
 
 <style scoped>
+.preview {
+  position: sticky;
+  top: 8px;
+  align-self: start;
+}
 section {
   margin-top: 20px;
 }

@@ -17,6 +17,8 @@ import { computed, ref } from 'vue';
 import MarkShape from '../MarkShape.vue';
 import ComponentShape from './ComponentShape.vue';
 import MapFlag from './MapFlag.vue';
+import MapLegend from './MapLegend.vue';
+import MapRoutes from './MapRoutes.vue';
 import { carried, type Drawn, isInLine, planMap, WHEELS } from './plan.ts';
 
 const props = defineProps<{
@@ -138,19 +140,7 @@ defineExpose({ focus: () => root.value?.focus() });
       d="M116 22 150 4H234L268 22 276 96V290L264 338 246 352H138L120 338 108 290V96ZM120 122 132 106H252L264 122M126 312 136 300H248L258 312"
       aria-hidden="true"
     />
-    <g aria-hidden="true">
-      <g v-for="r in plan.routes" :key="r.id">
-        <path v-if="r.kind !== 'line'" class="rod" :d="r.d" />
-        <template v-else-if="r.stroke === 2">
-          <path class="line double" :d="r.d" />
-          <path class="line gap" :d="r.d" />
-        </template>
-        <path v-else class="line" :class="{ dashdot: r.stroke === 3 }" :d="r.d" />
-      </g>
-    </g>
-    <g v-if="play" aria-hidden="true">
-      <path v-for="r in plan.routes.filter((x) => play?.through.includes(x.id))" :key="`p${play.title}${r.id}`" class="through" :d="r.d" />
-    </g>
+    <MapRoutes :routes="plan.routes" :play="play ?? null" />
     <text class="front" x="192" :y="isInLine(layout) ? 16 : 20" text-anchor="middle" aria-hidden="true">FRONT</text>
     <g v-for="c in corners" :key="c" class="wheel" :class="{ out: bodyless(c) }">
       <text class="wheelname" :x="WHEELS[c].x" :y="WHEELS[c].y - 42" text-anchor="middle">{{ CORNER_NAME[c] }}</text>
@@ -182,7 +172,7 @@ defineExpose({ focus: () => root.value?.focus() });
         <MarkShape :verdict="verdictAt(d) ?? 'not_gauged'" />
       </g>
       <text v-if="d.label" class="label" :x="labelAt(d).x" y="4.5" :text-anchor="labelAt(d).anchor">
-        <template v-if="d.slot.kind === 'master_cylinder'">
+        <template v-if="d.slot.kind === 'master_cylinder' && d.label === 'Master cylinder'">
           <tspan :x="labelAt(d).x" y="-2">Master</tspan>
           <tspan :x="labelAt(d).x" y="14">cylinder</tspan>
         </template>
@@ -191,22 +181,7 @@ defineExpose({ focus: () => root.value?.focus() });
       <MapFlag v-if="d.slot.corner === null && flagOf(d.slot.id)" :text="flagOf(d.slot.id) ?? ''" transform="translate(0 -20)" />
     </g>
     <path v-if="bracket" class="bracket" :d="bracket" aria-hidden="true" />
-    <g class="legend" transform="translate(24 373)" aria-hidden="true">
-      <template v-for="(c, i) in plan.circuits" :key="c">
-        <g :transform="`translate(${i * 108} 0)`">
-          <template v-if="c === 2">
-            <path class="line double" d="M0-4h30" />
-            <path class="line gap" d="M0-4h30" />
-          </template>
-          <path v-else class="line" :class="{ dashdot: c === 9 || c === 3 }" d="M0-4h30" />
-          <text x="38">{{ c === 9 ? 'Clutch' : `Circuit ${c}` }}</text>
-        </g>
-      </template>
-      <g v-if="plan.mechanical" :transform="`translate(${plan.circuits.length * 108} 0)`">
-        <path class="rod" d="M0-4h30" />
-        <text x="38">{{ plan.circuits.length === 0 ? 'Rod' : 'Cable, rod' }}</text>
-      </g>
-    </g>
+    <MapLegend :circuits="plan.circuits" :mechanical="plan.mechanical" />
   </svg>
 </template>
 
@@ -228,40 +203,6 @@ defineExpose({ focus: () => root.value?.focus() });
   stroke: var(--hair);
   stroke-width: 1.25;
 }
-.line {
-  fill: none;
-  stroke: var(--copper);
-  stroke-width: 2.25;
-}
-.double {
-  stroke-width: 5;
-}
-.gap {
-  stroke: var(--plate);
-  stroke-width: 2.2;
-}
-.dashdot {
-  stroke-dasharray: 10 4 2 4;
-}
-.rod {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1;
-}
-/* Where force and fluid go: it runs three times, and stays as a trace. */
-.through {
-  fill: none;
-  stroke: var(--blue);
-  stroke-width: 3;
-  stroke-dasharray: 3 9;
-  stroke-linecap: round;
-  animation: run 0.45s linear 3;
-}
-@keyframes run {
-  from {
-    stroke-dashoffset: 12;
-  }
-}
 .moves .shape {
   animation: press 0.15s ease-out 6 alternate;
 }
@@ -271,7 +212,6 @@ defineExpose({ focus: () => root.value?.focus() });
   }
 }
 @media (prefers-reduced-motion: reduce) {
-  .through,
   .moves .shape {
     animation: none;
   }
@@ -317,9 +257,5 @@ defineExpose({ focus: () => root.value?.focus() });
   stroke: var(--blue);
   stroke-width: 2.5;
   pointer-events: none;
-}
-.legend text {
-  font: 400 14px var(--text-font);
-  fill: var(--ink2);
 }
 </style>

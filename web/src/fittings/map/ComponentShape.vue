@@ -60,6 +60,10 @@ const sector = (dir: number): string => {
     </template>
     <path v-else-if="d.slot.kind === 'valve'" class="fill" d="M0-10 8-5v10l-8 5-8-5v-10z" />
     <rect v-else-if="d.slot.kind === 'parking_lever' || d.slot.kind === 'hand_lever'" class="fill" x="-3" y="-14" width="6" height="24" />
+    <template v-else-if="d.slot.kind === 'balance_bar'">
+      <rect class="fill" x="-40" y="-3" width="80" height="6" />
+      <circle class="fill" r="5" />
+    </template>
     <rect v-else-if="d.slot.kind === 'equaliser'" class="fill" x="-7" y="-3.5" width="14" height="7" />
     <rect v-else-if="d.slot.kind === 'clutch_master'" class="fill" x="-5" y="-12" width="10" height="24" />
     <rect v-else-if="d.slot.kind === 'clutch_slave'" class="fill" x="-6" y="-10" width="12" height="20" />

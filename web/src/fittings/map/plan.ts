@@ -13,7 +13,7 @@ export interface Drawn {
   readonly hit: { readonly w: number; readonly h: number };
 }
 
-interface Route {
+export interface Route {
   readonly id: string;
   readonly kind: ConnectionKind;
   /** How it is drawn: the first circuit solid, the second double, the third dash-dot. */
@@ -53,6 +53,7 @@ const DRAWN_KINDS: readonly Slot['kind'][] = [
   'servo',
   'pedal',
   'hand_lever',
+  'balance_bar',
   'valve',
   'parking_lever',
   'equaliser',
@@ -98,7 +99,11 @@ function place(layout: Layout, slot: Slot): Omit<Drawn, 'slot'> | null {
   });
   const bike = isInLine(layout);
   const masterY = bike ? 140 : 150;
-  const middleX = bike ? 282 : 226;
+  const masters = layout.slots.filter((s) => s.kind === 'master_cylinder');
+  const two = masters.length > 1;
+  /** Of two cylinders the front one stands on the left, with what belongs to it. */
+  const first = two && (slot.id === masters[0]?.id || layout.connections.some((c) => c.from === slot.id && c.to === masters[0]?.id));
+  const middleX = bike ? 282 : first ? 154 : 226;
   if (slot.corner) {
     const w = WHEEL[slot.corner];
     switch (slot.kind) {
@@ -138,16 +143,24 @@ function place(layout: Layout, slot: Slot): Omit<Drawn, 'slot'> | null {
     layout.connections.some((c) => (c.from === slot.id || c.to === slot.id) && reaches(layout, slot.id, 'front'));
   switch (slot.kind) {
     case 'master_cylinder':
-      return at(middleX, masterY, { label: 'Master cylinder', mark: { x: 24, y: tandem ? -6 : 0 } });
+      return two
+        ? at(middleX, masterY, { label: slot.name, mark: { x: first ? -24 : 24, y: 0 } })
+        : at(middleX, masterY, { label: 'Master cylinder', mark: { x: 24, y: tandem ? -6 : 0 } });
     case 'reservoir':
       return at(middleX, masterY - (tandem ? 42 : 36), { label: null, mark: { x: 20, y: 0 }, hit: { w: 30, h: 22 } });
     case 'servo':
       return at(226, masterY + 46, { label: 'Servo', mark: { x: 36, y: 0 }, hit: { w: 52, h: 34 } });
     case 'hand_lever':
-      return at(middleX, 200, { label: slot.name, mark: { x: 20, y: 0 } });
+      return at(middleX, two ? 206 : 200, { label: slot.name, mark: { x: first ? -20 : 20, y: 0 } });
+    case 'balance_bar':
+      return at(190, 200, { label: slot.name, mark: { x: -52, y: 0 }, hit: { w: 80, h: 26 } });
     case 'pedal':
+      if (two) {
+        const bar = layout.slots.some((s) => s.kind === 'balance_bar');
+        return at(bar ? 190 : 226, bar ? 238 : 206, { label: slot.name, mark: { x: bar ? -24 : 24, y: 0 } });
+      }
       if (bike) return at(middleX, 272, { label: slot.name, mark: { x: 24, y: 0 } });
-      return at(226, servo ? masterY + 82 : layout.slots.some((s) => s.kind === 'master_cylinder') ? masterY + 62 : 170, {
+      return at(226, servo ? masterY + 82 : layout.slots.some((s) => s.kind === 'master_cylinder') ? masterY + 62 : 166, {
         label: 'Pedal',
         mark: { x: 24, y: 0 },
       });
@@ -156,11 +169,11 @@ function place(layout: Layout, slot: Slot): Omit<Drawn, 'slot'> | null {
     case 'union':
       return front
         ? at(192, frontY - 26, { mark: { x: 0, y: -14 }, hit: { w: 28, h: 24 } })
-        : at(172, rearY, { mark: { x: 0, y: 16 }, hit: { w: 28, h: 24 } });
+        : at(two ? 242 : 172, rearY, { mark: { x: 0, y: 16 }, hit: { w: 28, h: 24 } });
     case 'hose':
-      return at(172, 250, { label: null, mark: { x: -18, y: 0 }, hit: { w: 30, h: 40 } });
+      return at(172, 248, { label: null, mark: { x: -18, y: 0 }, hit: { w: 30, h: 40 } });
     case 'parking_lever':
-      return at(208, 268, { label: 'Lever', mark: { x: 2, y: 0 }, hit: { w: 28, h: 40 } });
+      return at(208, 272, { label: 'Lever', mark: { x: 2, y: 0 }, hit: { w: 28, h: 40 } });
     case 'equaliser':
       return layout.slots.some((s) => s.kind === 'master_cylinder')
         ? at(208, 346, { mark: { x: 0, y: 14 }, hit: { w: 30, h: 20 } })
@@ -195,7 +208,7 @@ function reaches(layout: Layout, from: string, axle: 'front' | 'rear'): boolean 
 function port(d: Drawn, other: Drawn, circuit: number | null, tandem: boolean): { x: number; y: number } {
   switch (d.slot.kind) {
     case 'master_cylinder':
-      return { x: d.x - 8, y: d.y + (tandem ? (circuit === 1 ? -15 : 15) : reachesUp(other, d) ? -8 : 10) };
+      return { x: d.x + (other.x > d.x ? 8 : -8), y: d.y + (tandem ? (circuit === 1 ? -15 : 15) : reachesUp(other, d) ? -8 : 10) };
     case 'caliper':
       return { x: d.x + 12 * d.dir, y: d.y };
     case 'wheel_cylinder':
@@ -221,6 +234,9 @@ function lineRoute(c: Connection, a: Drawn, b: Drawn, tandem: boolean): string {
   const q = port(b, a, c.circuit, tandem);
   if (Math.abs(p.x - q.x) < 0.5 || Math.abs(p.y - q.y) < 0.5) return `M${p.x} ${p.y}L${q.x} ${q.y}`;
   if (a.slot.kind === 'wheel_cylinder' && b.slot.kind === 'wheel_cylinder') return `M${p.x} ${p.y}H${p.x + 30 * a.dir}V${q.y}H${q.x}`;
+  // A rear wheel fed straight from a cylinder: down past its hose's inner end, clear of what stands in the middle.
+  const straight = a.slot.kind === 'master_cylinder' && b.slot.kind === 'hose' && axleOf(b.slot.corner) === 'rear';
+  if (straight) return `M${p.x} ${p.y}H${q.x + 12 * Math.sign(b.x - q.x)}V${q.y}`;
   const verticalFirst = a.slot.kind === 'hose' || a.slot.kind === 'valve' || a.slot.kind === 'clutch_master';
   return verticalFirst ? `M${p.x} ${p.y}V${q.y}H${q.x}` : `M${p.x} ${p.y}H${q.x}V${q.y}`;
 }

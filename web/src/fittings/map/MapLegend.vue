@@ -1,0 +1,50 @@
+<script setup lang="ts">
+/** How each circuit is drawn, and what is mechanical. */
+defineProps<{ circuits: readonly number[]; mechanical: boolean }>();
+</script>
+
+<template>
+  <g class="legend" transform="translate(24 373)" aria-hidden="true">
+    <template v-for="(c, i) in circuits" :key="c">
+      <g :transform="`translate(${i * 108} 0)`">
+        <template v-if="c === 2">
+          <path class="line double" d="M0-4h30" />
+          <path class="line gap" d="M0-4h30" />
+        </template>
+        <path v-else class="line" :class="{ dashdot: c === 9 || c === 3 }" d="M0-4h30" />
+        <text x="38">{{ c === 9 ? 'Clutch' : `Circuit ${c}` }}</text>
+      </g>
+    </template>
+    <g v-if="mechanical" :transform="`translate(${circuits.length * 108} 0)`">
+      <path class="rod" d="M0-4h30" />
+      <text x="38">{{ circuits.length === 0 ? 'Rod' : 'Cable, rod' }}</text>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.line {
+  fill: none;
+  stroke: var(--copper);
+  stroke-width: 2.25;
+}
+.double {
+  stroke-width: 5;
+}
+.gap {
+  stroke: var(--plate);
+  stroke-width: 2.2;
+}
+.dashdot {
+  stroke-dasharray: 10 4 2 4;
+}
+.rod {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+.legend text {
+  font: 400 14px var(--text-font);
+  fill: var(--ink2);
+}
+</style>
