@@ -40,6 +40,8 @@ export * from './gauge/reduce.ts';
 export * from './gauge/rotorRunout.ts';
 export * from './gauge/rotorThickness.ts';
 export * from './gauge/words.ts';
+export * from './limits/exchange.ts';
+export * from './limits/ofVehicle.ts';
 export * from './correct/sameArticle.ts';
 export * from './correct/swapSides.ts';
 export * from './decide/bothSides.ts';

@@ -25,6 +25,16 @@ export const limits = {
     body: t.limitFields.extend({ id }),
     reply: t.limit,
   }),
+  importLimits: endpoint({
+    ...none,
+    feature: 'limits',
+    method: 'POST',
+    path: '/api/limits/import',
+    role: 'technician',
+    summary: 'Takes in a list of limits, unchecked, all or nothing',
+    body: z.object({ limits: z.array(t.limitFields.extend({ id })).min(1).max(5000) }),
+    reply: z.object({ written: z.number().int() }),
+  }),
   checkLimit: endpoint({
     ...none,
     feature: 'limits',

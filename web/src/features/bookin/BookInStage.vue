@@ -6,6 +6,7 @@ import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
 import CounterSection from './CounterSection.vue';
+import LimitsSection from './LimitsSection.vue';
 import RecordSection from './RecordSection.vue';
 import StaleTable from './StaleTable.vue';
 import VehicleSection from './VehicleSection.vue';
@@ -190,6 +191,7 @@ async function showOwner(): Promise<void> {
         </li>
       </ul>
     </section>
+    <LimitsSection />
     <RecordSection v-if="session.may('lead') && !job.state?.voided" />
     <section v-if="file.pastJobs.length > 0">
       <h2>Earlier jobs here</h2>

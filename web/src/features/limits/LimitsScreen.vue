@@ -5,6 +5,7 @@ import { computed, onBeforeUnmount, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
+import LimitExchange from './LimitExchange.vue';
 import LimitForm from './LimitForm.vue';
 
 /** The limit book: what every figure is held against, and where it was read. */
@@ -63,6 +64,7 @@ onBeforeUnmount(off);
       <button v-if="session.may('technician')" class="act main" type="button" @click="editing = 'new'">Enter a limit</button>
     </div>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
+    <LimitExchange :book="data ?? []" :writable="session.may('technician')" @taken="refetch()" />
     <div class="scroll">
       <table>
         <thead>

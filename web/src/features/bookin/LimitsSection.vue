@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { limitsNeeded } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** What this vehicle's figures are held against: which limit applies and why, and what is still missing. */
+const job = useJob();
+const rows = computed(() => (job.state ? limitsNeeded(job.state) : []));
+const missing = computed(() => rows.value.filter((r) => r.limit === null || r.limit.source === 'generic'));
+</script>
+
+<template>
+  <section v-if="rows.length > 0">
+    <h2>Its limits</h2>
+    <p class="second small">
+      {{ missing.length === 0 ? 'All there.' : `${missing.length} of ${rows.length} still to be entered from the maker’s document.` }}
+      <RouterLink to="/limits">The limit book</RouterLink>
+    </p>
+    <ul>
+      <li v-for="r in rows" :key="`${r.characteristic}${r.axle}`">
+        <b class="plate-font">{{ r.name }}{{ r.axle ? `, ${r.axle}` : '' }}</b>
+        <span class="second">{{ r.why }}{{ r.limit ? ` ${r.limit.sourceText}` : '' }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 20px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 8px;
+}
+li {
+  display: grid;
+  grid-template-columns: 260px 1fr;
+  gap: 4px 16px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+@media (max-width: 720px) {
+  li {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,226 @@
+<script setup lang="ts">
+import {
+  attempt,
+  LIMIT_COLUMNS,
+  type LimitFields,
+  limitKey,
+  type LimitRow,
+  type LimitVersion,
+  readLimitList,
+  type ReadLimitRow,
+  rowOfLimit,
+  type RowVerdict,
+} from '@dauer/core';
+import { computed, ref } from 'vue';
+import { v7 } from 'uuid';
+import { call, sentenceOf } from '../../app/client.ts';
+
+/** The limit book as a list, out and in; in only after every row was looked at. A type's limits may be copied to another. */
+const props = defineProps<{ book: readonly LimitVersion[]; writable: boolean }>();
+const emit = defineEmits<{ taken: [] }>();
+const problem = ref('');
+const said = ref('');
+const read = ref<{ readonly from: string; readonly rows: readonly ReadLimitRow[] } | null>(null);
+const WORD: Readonly<Record<RowVerdict, string>> = {
+  new: 'new',
+  same: 'stands there already',
+  conflicts: 'conflicts',
+  not_understood: 'not understood',
+};
+const count = (v: RowVerdict): number => read.value?.rows.filter((r) => r.verdict === v).length ?? 0;
+const bad = computed(() => count('conflicts') + count('not_understood'));
+const shown = computed(() =>
+  [...(read.value?.rows ?? [])].sort((a, b) => Number(b.why !== null) - Number(a.why !== null) || a.line - b.line).slice(0, 60),
+);
+
+function save(name: string, type: string, text: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+async function out(kind: 'csv' | 'json'): Promise<void> {
+  const rows = props.book.map(rowOfLimit);
+  if (kind === 'json') {
+    save('limits.json', 'application/json', JSON.stringify({ format: 'dauer.limits', version: 1, limits: rows }, null, 2));
+    return;
+  }
+  const { default: papa } = await import('papaparse');
+  // What a spreadsheet would take for a formula is kept from being one.
+  save('limits.csv', 'text/csv', papa.unparse([...rows], { columns: [...LIMIT_COLUMNS], escapeFormulae: /^[=+@\t\r]/ }));
+}
+const isRow = (v: unknown): v is LimitRow => typeof v === 'object' && v !== null && Object.values(v).every((x) => typeof x === 'string');
+async function rowsOf(file: File): Promise<LimitRow[]> {
+  if (file.size > 8 * 2 ** 20) throw new Error('This file is too large to be a limit list.');
+  const text = await file.text();
+  if (text.includes('\uFFFD') || text.includes('\0'))
+    throw new Error('This file is not text in UTF-8. Save it as “CSV UTF-8” and try again.');
+  if (file.name.endsWith('.json')) {
+    const whole: unknown = JSON.parse(text);
+    const list: unknown = typeof whole === 'object' && whole !== null && 'limits' in whole ? whole.limits : whole;
+    if (!Array.isArray(list) || !list.every(isRow)) throw new Error('This is no limit list: the file holds no “limits” of texts.');
+    return list;
+  }
+  const { default: papa } = await import('papaparse');
+  const done = papa.parse<Record<string, string>>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transform: (v) => v.replace(/^'(?=[=+@])/, ''),
+  });
+  return done.data.filter(isRow);
+}
+async function choose(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement;
+  const file = field.files?.[0];
+  problem.value = '';
+  said.value = '';
+  read.value = null;
+  if (!file) return;
+  try {
+    const rows = await rowsOf(file);
+    const list = attempt(() => readLimitList(rows, props.book));
+    if (list.ok) read.value = { from: file.name, rows: list.value };
+    else problem.value = list.refusal.message;
+  } catch (error) {
+    problem.value = error instanceof SyntaxError ? 'This file cannot be read as JSON.' : sentenceOf(error);
+  }
+  field.value = '';
+}
+async function take(): Promise<void> {
+  const fresh = read.value?.rows.flatMap((r) => (r.verdict === 'new' && r.limit ? [r.limit] : [])) ?? [];
+  await enter(fresh.map((l) => ({ ...l, id: v7(), seriesId: v7() })));
+}
+type Entry = LimitFields & { readonly id: string; readonly seriesId: string };
+async function enter(limits: readonly Entry[]): Promise<void> {
+  problem.value = '';
+  try {
+    const { written } = await call('importLimits', { body: { limits: [...limits] } });
+    said.value = `${written} taken in, unchecked.`;
+    read.value = null;
+    copying.value = false;
+    emit('taken');
+  } catch (error) {
+    problem.value = sentenceOf(error);
+  }
+}
+
+const copying = ref(false);
+const from = ref<string | null>(null);
+const to = ref({ make: '', model: '' });
+const typeOf = (l: LimitVersion): string => `${l.make ?? ''} ${l.model ?? ''}`;
+const types = computed(() => [...new Set(props.book.filter((l) => l.scope === 'type').map(typeOf))].sort());
+const copies = computed(() => {
+  const { make, model } = { make: to.value.make.trim(), model: to.value.model.trim() };
+  if (!from.value || !make || !model) return [];
+  const known = new Set(props.book.map(limitKey));
+  return props.book
+    .filter((l) => l.scope === 'type' && typeOf(l) === from.value)
+    .map(({ enteredBy: _b, enteredAt: _a, checkedBy: _c, checkedAt: _d, ...l }) => ({
+      ...l,
+      id: v7(),
+      seriesId: v7(),
+      make,
+      model,
+      yearFrom: null,
+      yearTo: null,
+      variant: null,
+      sourceText: `${l.sourceText}, copied from ${from.value ?? ''}`.slice(0, 200),
+    }))
+    .filter((l) => !known.has(limitKey(l)));
+});
+</script>
+
+<template>
+  <section class="exchange">
+    <div class="acts">
+      <button class="act slim" type="button" @click="out('csv')">Out as CSV</button>
+      <button class="act slim" type="button" @click="out('json')">Out as JSON</button>
+      <label v-if="writable" class="act slim in">
+        In from a file
+        <input class="file" type="file" accept=".csv,.json,.txt" @change="choose" />
+      </label>
+      <button v-if="writable && types.length > 0" class="act slim" type="button" :aria-expanded="copying" @click="copying = !copying">
+        Copy a type’s limits
+      </button>
+      <span v-if="said" class="second" role="status">{{ said }}</span>
+    </div>
+    <p v-if="problem" class="problem" role="alert">{{ problem }} Nothing was changed.</p>
+    <form v-if="copying" class="copy" @submit.prevent="enter(copies)">
+      <v-select v-model="from" label="From the type" :items="types" />
+      <v-text-field v-model="to.make" label="To the make" />
+      <v-text-field v-model="to.model" label="To the model" />
+      <button class="act main" type="submit" :disabled="copies.length === 0">Copy {{ copies.length }}, unchecked</button>
+    </form>
+    <div v-if="read" class="preview">
+      <h2>{{ read.from }}</h2>
+      <p>
+        {{ count('new') }} new, {{ count('same') }} stand there already, {{ count('conflicts') }} conflict,
+        {{ count('not_understood') }} not understood.
+        {{ bad > 0 ? 'Nothing is taken in while a row conflicts or is not understood: mend the file and choose it again.' : '' }}
+      </p>
+      <div class="acts">
+        <button class="act" type="button" @click="read = null">Leave it</button>
+        <button v-if="bad === 0 && count('new') > 0" class="act main" type="button" @click="take">
+          Take all {{ count('new') }} in, unchecked
+        </button>
+      </div>
+      <table>
+        <tbody>
+          <tr v-for="r in shown" :key="r.line">
+            <td class="num fig">{{ r.line }}</td>
+            <td>{{ r.limit?.characteristic.replace(/_/g, ' ') ?? '' }} {{ [r.limit?.make, r.limit?.model].filter(Boolean).join(' ') }}</td>
+            <td>
+              <b>{{ WORD[r.verdict] }}</b>
+            </td>
+            <td class="second">{{ r.why }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.exchange {
+  margin: 12px 0;
+}
+.acts,
+.copy {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.copy {
+  margin-top: 12px;
+}
+.copy > :deep(.v-input) {
+  flex: 1 1 200px;
+}
+.in {
+  cursor: pointer;
+  position: relative;
+}
+.in:focus-within {
+  outline: 3px solid var(--blue);
+  outline-offset: 2px;
+}
+.file {
+  position: absolute;
+  opacity: 0;
+  width: 100%;
+  height: 100%;
+  left: 0;
+  top: 0;
+}
+.preview {
+  margin: 12px 0;
+  border: 1px solid var(--ink);
+  border-radius: 2px;
+  padding: 12px;
+}
+.preview .acts {
+  margin: 8px 0;
+}
+</style>
