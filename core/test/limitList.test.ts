@@ -91,7 +91,7 @@ describe('the limits that a vehicle needs', () => {
     const of = () => limitsNeeded(deriveJob(t.file, NOW));
     const front = of().find((n) => n.characteristic === 'rotor_thickness' && n.axle === 'front')!;
     expect(front.limit?.id).to.equal('lim');
-    expect(front.why).to.match(/^From maker’s document for this vehicle/);
+    expect(front.why).to.equal('Works manual (maker’s document), for this vehicle.');
     expect(of().find((n) => n.characteristic === 'rotor_thickness' && n.axle === 'rear')?.limit).to.equal(null);
     t.file.limits = [...t.file.limits, stands({ id: 'ty', seriesId: 'ty' })];
     expect(of().find((n) => n.characteristic === 'rotor_thickness' && n.axle === 'front')?.why).to.include('not that for this type');

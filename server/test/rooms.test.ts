@@ -101,6 +101,16 @@ describe('parts', () => {
     for (const q of ['%', '_', '\\', "' or 1=1 --", '   ']) expect(await find(q), q).to.deep.equal([]);
   });
 
+  it('a vehicle is found by its complaint by anybody, by its owner’s name by a lead alone', async () => {
+    const { jobId } = await bookIn(shop.technician, 'utility_rods', { complaint: 'Shudders downhill in the wet' });
+    const find = async (who: Shop['lead'], q: string) =>
+      (await who.ask<{ to: string; note: string }[]>('GET', `/api/search?q=${encodeURIComponent(q)}`)).body;
+    const [hit] = await find(shop.reader, 'downhill');
+    expect([hit?.to, hit?.note]).to.deep.equal([`/jobs/${jobId}`, 'Shudders downhill in the wet']);
+    expect(await find(shop.technician, 'fenwick')).to.deep.equal([]);
+    expect((await find(shop.lead, 'fenwick')).map((h) => h.to)).to.include(`/jobs/${jobId}`);
+  });
+
   it('an unknown part is said to be unknown', async () => {
     expect((await shop.reader.ask('GET', `/api/parts/${v7()}`)).status).to.equal(404);
     expect((await bind(v7(), 'P 9')).status).to.equal(404);

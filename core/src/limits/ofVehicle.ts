@@ -25,7 +25,9 @@ function explain(governing: readonly LimitVersion[], others: readonly LimitVersi
   const [first] = governing;
   if (!first) return 'Nothing on file.';
   if (governing.length > 1) return `Two of one rank: ${governing.map((l) => l.sourceText).join(' and ')}. The worse verdict holds.`;
-  const said = first.source === 'generic' ? 'Generic' : `From ${SOURCE_WORD[first.source]} for ${SCOPE_WORD[first.scope]}`;
+  const text = first.sourceText.charAt(0).toUpperCase() + first.sourceText.slice(1);
+  const said =
+    first.source === 'generic' ? `Generic (${first.sourceText})` : `${text} (${SOURCE_WORD[first.source]}), for ${SCOPE_WORD[first.scope]}`;
   const [next] = others;
   return next
     ? `${said}, not ${next.source === 'generic' ? 'the generic one' : `that for ${SCOPE_WORD[next.scope]}`}: it is the nearer one.`

@@ -1,5 +1,5 @@
 import { asc, eq, ilike, or, sql } from 'drizzle-orm';
-import { account, job, part, shop, vehicle } from '../../db/schema.ts';
+import { account, job, owner, part, shop, vehicle } from '../../db/schema.ts';
 import { hashPassword } from '../../platform/password.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
@@ -103,19 +103,30 @@ export const shopHandlers: Pick<Handlers, Names> = {
     return personOf(row);
   },
   importBundle: async ({ db, body }) => importBundle(db, body),
-  search: async ({ db, query }) => {
+  /** Tags, names, numbers, complaints; the owner’s name for a lead alone. */
+  search: async ({ db, query, person }) => {
     const q = `%${query.q.trim().replace(/[%_\\]/g, '\\$&')}%`;
     if (query.q.trim() === '') return [];
     const [vehicles, parts] = await Promise.all([
       db
         .select({
           vehicle,
-          jobId: sql<
-            string | null
-          >`(select ${job.id} from ${job} where ${job.vehicleId} = ${vehicle.id} order by ${job.openedAt} desc limit 1)`,
+          // Named by hand: in the fields of a select from one table drizzle leaves the table's name out.
+          complaint: sql<string | null>`(select j.complaint from job j where j.vehicle_id = vehicle.id and j.complaint ilike ${q}
+            order by j.opened_at desc limit 1)`,
+          jobId: sql<string | null>`(select j.id from job j where j.vehicle_id = vehicle.id order by j.opened_at desc limit 1)`,
         })
         .from(vehicle)
-        .where(or(ilike(vehicle.tag, q), ilike(vehicle.name, q)))
+        .where(
+          or(
+            ilike(vehicle.tag, q),
+            ilike(vehicle.name, q),
+            sql`exists (select 1 from ${job} j where j.vehicle_id = ${vehicle.id} and j.complaint ilike ${q})`,
+            person.role === 'lead'
+              ? sql`exists (select 1 from ${owner} o where o.id = ${vehicle.ownerId} and o.name ilike ${q})`
+              : undefined,
+          ),
+        )
         .orderBy(asc(vehicle.tag))
         .limit(12),
       db
@@ -130,7 +141,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
         kind: 'vehicle' as const,
         tag: v.vehicle.tag,
         title: v.vehicle.name,
-        note: v.vehicle.body,
+        note: v.complaint || v.vehicle.body,
         to: v.jobId ? `/jobs/${v.jobId}` : '/',
       })),
       ...parts.map((p) => ({ kind: 'part' as const, tag: p.tag, title: p.name, note: p.partNumber ?? '', to: `/parts/${p.id}` })),

@@ -19,7 +19,7 @@ const missing = computed(() => rows.value.filter((r) => r.limit === null || r.li
     <ul>
       <li v-for="r in rows" :key="`${r.characteristic}${r.axle}`">
         <b class="plate-font">{{ r.name }}{{ r.axle ? `, ${r.axle}` : '' }}</b>
-        <span class="second">{{ r.why }}{{ r.limit ? ` ${r.limit.sourceText}` : '' }}</span>
+        <span class="second">{{ r.why }}</span>
       </li>
     </ul>
   </section>
