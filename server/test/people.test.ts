@@ -178,6 +178,16 @@ describe('people', () => {
     expect((await tablet.ask<{ tablet: null }>('GET', '/api/on-tablet')).body.tablet).to.equal(null);
   });
 
+  it('the password is not tried out by whoever finds somebody signed in', async () => {
+    const id = v7();
+    await shop.lead.ask('POST', '/api/people', { id, name: 'Third Person', login: 'third', password: PASSWORD, role: 'technician' });
+    const third = new Visitor(() => shop.app);
+    await third.ask('POST', '/api/sign-in', { login: 'third', password: PASSWORD });
+    const set = (password: string) => third.ask<{ code: string }>('POST', '/api/pin', { pin: '1111', password });
+    for (let i = 0; i < 8; i += 1) expect((await set(`guess number ${i}`)).body.code).to.equal('wrong_password');
+    expect((await set(PASSWORD)).body.code).to.equal('too_many_tries');
+  });
+
   it('whoever is on a tablet that is no more the shop’s is signed out; signing out everywhere ends every session', async () => {
     const other = new Visitor(() => shop.app);
     await other.ask('POST', '/api/sign-in', { login: 'rhys', password: PASSWORD });
