@@ -24,7 +24,6 @@ import {
   openDue,
   openStanding,
   placeStates,
-  playSentence,
   type PutInKind,
   sharesReservoir,
   slotById,
@@ -248,7 +247,7 @@ describe('if I press now, if I open this', () => {
     t.part(t.slot('pads', 'RR'), 'removed');
     expect(play(t).danger).to.equal(true);
     expect(play(t).steps[0]?.does).to.equal('comes_out');
-    expect(playSentence(play(t))).to.include('rear right pads are off');
+    expect(play(t).steps[0]?.words).to.include('rear right pads are off');
   });
   it('danger is played exactly where the lock holds', () => {
     for (const [kind, corner] of [

@@ -166,3 +166,31 @@ export async function bookIn(who: Visitor, template = 'coupe_disc_disc_tandem_se
 
 /** A past job as a bundle, so that lives and rates have something to stand on. */
 export const emptyBundle: Bundle = { events: {} };
+
+/** A limit of a type as it is entered. */
+export const limitBody = (over: Record<string, unknown> = {}) => ({
+  id: v7(),
+  seriesId: v7(),
+  characteristic: 'rotor_thickness',
+  scope: 'type',
+  appliesTo: null,
+  make: 'Tavell',
+  model: 'Corrie',
+  yearFrom: null,
+  yearTo: null,
+  variant: null,
+  axle: 'front',
+  bound: 'lower',
+  nominal: 12.7,
+  machineTo: 11.4,
+  at: 11,
+  low: null,
+  high: null,
+  gravity: 'safety',
+  atLeast: false,
+  source: 'maker',
+  sourceText: 'works manual, page 212',
+  asPrinted: '11.0 mm',
+  printedUnit: 'mm',
+  ...over,
+});

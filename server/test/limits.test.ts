@@ -2,34 +2,7 @@ import { type LimitVersion, readLimitList, rowOfLimit } from '@dauer/core';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import { openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
-
-const limit = (over: object = {}) => ({
-  id: v7(),
-  seriesId: v7(),
-  characteristic: 'rotor_thickness',
-  scope: 'type',
-  appliesTo: null,
-  make: 'Tavell',
-  model: 'Corrie',
-  yearFrom: null,
-  yearTo: null,
-  variant: null,
-  axle: 'front',
-  bound: 'lower',
-  nominal: 12.7,
-  machineTo: 11.4,
-  at: 11,
-  low: null,
-  high: null,
-  gravity: 'safety',
-  atLeast: false,
-  source: 'maker',
-  sourceText: 'works manual, page 212',
-  asPrinted: '11.0 mm',
-  printedUnit: 'mm',
-  ...over,
-});
+import { limitBody as limit, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
 
 describe('a list of limits', () => {
   let shop: Shop;

@@ -372,7 +372,13 @@ describe('a clock that is off', () => {
     for (const off of [day, -day, 3600000, 500, 0])
       expect(Math.abs(Date.parse(device(off)) - (at - 60000)), String(off)).to.be.lessThan(2000);
     expect(device(day, false), 'unknown to be off: never later than now').to.equal(new Date(at).toISOString());
-    expect(corrected({ headers: { 'x-dauer-clock': 'nonsense' } }, new Date(at).toISOString(), at)).to.equal(new Date(at).toISOString());
+    for (const nonsense of ['nonsense', '', '-5', '0', '1e99', '9e15', 'Infinity'])
+      expect(corrected({ headers: { 'x-dauer-clock': nonsense } }, new Date(at).toISOString(), at), nonsense).to.equal(
+        new Date(at).toISOString(),
+      );
+    // A clock with an empty battery begins in 1970, and is set right all the same.
+    const dead = corrected({ headers: { 'x-dauer-clock': '86400000' } }, new Date(86340000).toISOString(), at);
+    expect(dead).to.equal(new Date(at - 60000).toISOString());
   });
   it('a day-old entry shows as written up later', () => {
     expect(writtenUpLater({ happenedAt: '2026-01-01T00:00:00.000Z', recordedAt: '2026-01-02T00:00:01.000Z' })).to.equal(true);

@@ -1,7 +1,7 @@
 import { deriveJob, fluidVerdict, type JobFile } from '@dauer/core';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
+import { type Booked, bookIn, limitBody as limit, openShop, type Shop } from './harness.ts';
 
 interface PartFacts {
   part: { id: string; tag: string | null; partNumber: string | null };
@@ -151,33 +151,6 @@ describe('the rack and the book', () => {
 
   it('a gauge with a negative accuracy is refused', async () => {
     expect((await shop.technician.ask('POST', '/api/gauges', gauge({ accuracy: -1 }))).status).to.equal(400);
-  });
-
-  const limit = (over: Record<string, unknown> = {}) => ({
-    id: v7(),
-    seriesId: v7(),
-    characteristic: 'rotor_thickness',
-    scope: 'type',
-    appliesTo: null,
-    make: 'Tavell',
-    model: 'Corrie',
-    yearFrom: null,
-    yearTo: null,
-    variant: null,
-    axle: 'front',
-    bound: 'lower',
-    nominal: 12.7,
-    machineTo: 11.4,
-    at: 11,
-    low: null,
-    high: null,
-    gravity: 'safety',
-    atLeast: false,
-    source: 'maker',
-    sourceText: 'works manual',
-    asPrinted: '11.0',
-    printedUnit: 'mm',
-    ...over,
   });
 
   it('the book shows the newest version of a limit, a job keeps all of them', async () => {

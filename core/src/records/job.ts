@@ -5,7 +5,7 @@ import { yardOffer } from '../standing/yardOffer.ts';
 import { openStanding } from '../standing/stands.ts';
 import { observationKey } from '../trace/observations.ts';
 import type { Verdict } from '../verdict/decide.ts';
-import { SEVERITY, worst } from '../verdict/severity.ts';
+import { worst } from '../verdict/severity.ts';
 import { fileAsOf } from './asOf.ts';
 import { type Book, openBook } from './book.ts';
 import { type Component, deriveComponent } from './components.ts';
@@ -183,11 +183,6 @@ export function itemLock(state: JobState, item: string): ControlLock | null {
 export function placeLock(state: JobState, slotId: string): ControlLock | null {
   const open = new Set(state.obligations.filter((o) => o.state === 'open').map((o) => o.key));
   return state.situation.standing.locks.find((l) => l.control.reach.has(slotId) && open.has(`lock:${l.control.slotId}`)) ?? null;
-}
-
-/** Verdict counts in order of severity, only those that need a decision or a gauge. */
-export function countsThatMatter(counts: JobState['counts']): { verdict: Verdict; count: number }[] {
-  return SEVERITY.filter((v) => counts[v] > 0).map((verdict) => ({ verdict, count: counts[verdict] }));
 }
 
 /** What can be done on a job now, in the order of the stages: open, and not in a stage that waits for an earlier one. */

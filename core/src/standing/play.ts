@@ -3,7 +3,7 @@ import { type Control, controlsOf } from '../layout/reach.ts';
 import type { Book } from '../records/book.ts';
 import { bleedersFedThrough } from './disturbed.ts';
 import type { Standing } from './stands.ts';
-import { notComplete, type PlaceState, stillIn } from './unitState.ts';
+import { type PlaceState, stillIn } from './unitState.ts';
 
 /** What a place does when a control is pressed, or something is opened. */
 export type PlayDoes = 'presses' | 'moves' | 'held' | 'comes_out' | 'leaks' | 'soft' | 'runs_out' | 'drains' | 'spoils' | 'not_sure';
@@ -175,21 +175,4 @@ export function ifOpened(book: Book, standing: Standing, slot: Slot, today: stri
 /** The controls that can be played, each with what it would do. */
 export function playsOf(layout: Layout, standing: Standing): { readonly control: Control; readonly play: Play }[] {
   return controlsOf(layout).map((control) => ({ control, play: ifPressed(layout, control, standing) }));
-}
-
-/** In one sentence, what a press would do: the worst first. */
-export function playSentence(play: Play): string {
-  const bad = play.steps.filter((s) => s.does === 'comes_out' || s.does === 'leaks' || s.does === 'spoils');
-  if (bad.length > 0)
-    return bad
-      .slice(0, 2)
-      .map((s) => s.words)
-      .join(' ');
-  const soft = play.steps.find((s) => s.does === 'soft' || s.does === 'held');
-  return soft ? soft.words : 'Everything on it is closed and complete.';
-}
-
-/** Whether what is proved through a place now would be provisional. */
-export function spoilsProof(place: PlaceState): boolean {
-  return notComplete(place) !== null;
 }

@@ -22,27 +22,9 @@ defineProps<{ circuits: readonly number[]; mechanical: boolean }>();
   </g>
 </template>
 
+<style scoped src="./strokes.css"></style>
+
 <style scoped>
-.line {
-  fill: none;
-  stroke: var(--copper);
-  stroke-width: 2.25;
-}
-.double {
-  stroke-width: 5;
-}
-.gap {
-  stroke: var(--plate);
-  stroke-width: 2.2;
-}
-.dashdot {
-  stroke-dasharray: 10 4 2 4;
-}
-.rod {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1;
-}
 .legend text {
   font: 400 14px var(--text-font);
   fill: var(--ink2);

@@ -24,27 +24,9 @@ defineProps<{ routes: readonly Route[]; play: Play | null }>();
   </g>
 </template>
 
+<style scoped src="./strokes.css"></style>
+
 <style scoped>
-.line {
-  fill: none;
-  stroke: var(--copper);
-  stroke-width: 2.25;
-}
-.double {
-  stroke-width: 5;
-}
-.gap {
-  stroke: var(--plate);
-  stroke-width: 2.2;
-}
-.dashdot {
-  stroke-dasharray: 10 4 2 4;
-}
-.rod {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1;
-}
 /* Where force and fluid go: it runs three times, and stays as a trace. */
 .through {
   fill: none;
