@@ -44,6 +44,8 @@ const gauge = (over: Partial<GaugeVersion>): GaugeVersion => ({
   rangeLow: null,
   rangeHigh: null,
   calibrationDue: null,
+  settingPiece: null,
+  checkFirst: false,
   enteredBy: 'ann',
   enteredAt: '2020-01-01T00:00:00.000Z',
   ...over,

@@ -1,5 +1,6 @@
 import { CLUTCH_CIRCUIT, type Layout, type Slot } from '../layout/graph.ts';
-import type { BleedPull, FluidService, Vehicle } from '../records/types.ts';
+import { earliestDay, partialDateText } from '../bookin/partialDate.ts';
+import type { BleedPull, EarlierWork, FluidService, Vehicle } from '../records/types.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { attempt } from '../refusal.ts';
 import { DUE_WORD, fluidClass, fluidDue, waterAfter, waterConstant, yearsBetween } from './fluid.ts';
@@ -8,6 +9,8 @@ import { DUE_WORD, fluidClass, fluidDue, waterAfter, waterConstant, yearsBetween
 export interface FluidRecords {
   readonly services: readonly FluidService[];
   readonly pulls: readonly BleedPull[];
+  /** Work of before these records; only a change of the fluid counts. */
+  readonly earlier?: readonly EarlierWork[];
 }
 
 /** The fluid of one circuit: what it was last changed to, and a change begun since and not finished. */
@@ -88,10 +91,33 @@ function serviceState(service: FluidService, vehicle: Pick<Vehicle, 'use' | 'cli
 }
 
 /**
+ * A change of before these records: of a fluid that nobody can name any more, so it is dated as glycol fluid of the
+ * usual kind, from the earliest day that may be meant. Source: handbook 05, Unknown is a finding.
+ */
+function earlierState(earlier: readonly EarlierWork[], vehicle: Pick<Vehicle, 'use' | 'climate'>): FluidState | null {
+  const [last] = earlier.filter((e) => e.what === 'fluid_changed').sort((a, b) => (earliestDay(a.on) < earliestDay(b.on) ? 1 : -1));
+  if (!last) return null;
+  const changed = earliestDay(last.on);
+  const { climate, use } = vehicle;
+  const stands = use === 'stands';
+  const { due } = fluidDue({
+    kind: 'glycol',
+    changed,
+    climate,
+    lowMoisture: false,
+    stands,
+    competition: use === 'competition',
+    dry: 230,
+    wet: 155,
+  });
+  return { changed, due, why: `changed ${partialDateText(last)}, of unknown kind`, water: null };
+}
+
+/**
  * What is known of a vehicle's fluid now: of its circuits the one that falls due first. A circuit begun and
  * not finished, or without any change on record, is due at once.
  * @param today ISO instant or date
- * @returns null for a vehicle without fluid, and where no fluid was ever named
+ * @returns null for a vehicle without fluid, and where no fluid was ever named, nor a change of before these records
  */
 export function fluidState(
   layout: Layout,
@@ -100,7 +126,7 @@ export function fluidState(
   today: string,
 ): FluidState | null {
   const newest = records.services.at(-1);
-  if (!newest) return null;
+  if (!newest) return earlierState(records.earlier ?? [], vehicle);
   const since = newest.happenedAt.slice(0, 10);
   const states = circuitFluids(layout, records).map(({ circuit, service, half }): FluidState => {
     const known = service ? serviceState(service, vehicle, today) : null;

@@ -1,3 +1,4 @@
+import { areLoose } from '../layout/looseUnits.ts';
 import { KIND_OF_JOB } from '../records/scope.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
@@ -6,7 +7,8 @@ export function bookinObligations({ book }: Situation): Obligation[] {
   const { job, vehicle } = book.file;
   const counter = book.stand(book.file.counters).some((c) => c.jobId === job.id);
   const kind = KIND_OF_JOB[job.kind];
-  const scoped = kind.corners ? job.scopeCorners.length > 0 || job.scopeIn.length > 0 : kind.middle || job.scopeIn.length > 0;
+  const loose = areLoose(book.file.layout);
+  const scoped = loose || (kind.corners ? job.scopeCorners.length > 0 || job.scopeIn.length > 0 : kind.middle || job.scopeIn.length > 0);
   return [
     ...(job.kind === 'fluid'
       ? []

@@ -46,7 +46,22 @@ export interface Measurement {
 }
 
 export type GaugeKind =
-  'micrometer' | 'bore_gauge' | 'dial' | 'caliper' | 'depth_gauge' | 'drum_gauge' | 'feeler' | 'rule' | 'tape' | 'torque_wrench';
+  | 'micrometer'
+  | 'bore_gauge'
+  | 'dial'
+  | 'caliper'
+  | 'depth_gauge'
+  | 'drum_gauge'
+  | 'feeler'
+  | 'rule'
+  | 'tape'
+  | 'torque_wrench'
+  | 'spring_scale'
+  | 'pedal_force'
+  | 'pressure_gauge'
+  | 'vacuum_gauge'
+  | 'fluid_tester'
+  | 'thermometer';
 
 export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
   micrometer: 'Outside micrometer',
@@ -59,9 +74,35 @@ export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
   rule: 'Steel rule',
   tape: 'Tape',
   torque_wrench: 'Torque wrench',
+  spring_scale: 'Spring scale',
+  pedal_force: 'Pedal-force gauge',
+  pressure_gauge: 'Pressure gauge',
+  vacuum_gauge: 'Vacuum gauge',
+  fluid_tester: 'Fluid tester',
+  thermometer: 'Thermometer or probe',
 };
 
 /** Generic accuracies when nothing is known of a gauge, mm half-widths; over a short span most of it cancels. Source: handbook 10. */
+/** The unit that a gauge's own figures are in. */
+export const GAUGE_UNIT: Readonly<Record<GaugeKind, string>> = {
+  micrometer: 'mm',
+  bore_gauge: 'mm',
+  dial: 'mm',
+  caliper: 'mm',
+  depth_gauge: 'mm',
+  drum_gauge: 'mm',
+  feeler: 'mm',
+  rule: 'mm',
+  tape: 'mm',
+  torque_wrench: 'N·m',
+  spring_scale: 'N',
+  pedal_force: 'N',
+  pressure_gauge: 'bar',
+  vacuum_gauge: 'kPa',
+  fluid_tester: '%',
+  thermometer: '°C',
+};
+
 export const GENERIC_GAUGE: Readonly<
   Record<GaugeKind, { readonly accuracy: number; readonly shortSpan: number; readonly resolution: number }>
 > = {
@@ -75,6 +116,12 @@ export const GENERIC_GAUGE: Readonly<
   rule: { accuracy: 0.5, shortSpan: 0.5, resolution: 0.5 },
   tape: { accuracy: 1, shortSpan: 1, resolution: 1 },
   torque_wrench: { accuracy: 0.04, shortSpan: 0.04, resolution: 1 },
+  spring_scale: { accuracy: 2, shortSpan: 2, resolution: 1 },
+  pedal_force: { accuracy: 2, shortSpan: 2, resolution: 1 },
+  pressure_gauge: { accuracy: 4, shortSpan: 4, resolution: 1 },
+  vacuum_gauge: { accuracy: 1, shortSpan: 1, resolution: 1 },
+  fluid_tester: { accuracy: 0.5, shortSpan: 0.5, resolution: 0.1 },
+  thermometer: { accuracy: 3, shortSpan: 3, resolution: 1 },
 };
 
 export const MEASUREMENTS: Readonly<Record<MeasurementId, Measurement>> = {

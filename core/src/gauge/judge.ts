@@ -9,6 +9,7 @@ import { boundOf, findLimits, type LimitTarget, type LimitVersion } from '../ver
 import { compareSeverity } from '../verdict/severity.ts';
 import { type Wear, wear, type WearPoint } from '../verdict/wear.ts';
 import { type Characteristic, characteristic, GENERIC_LIMITS } from './characteristics.ts';
+import { callBacksOn } from './rack.ts';
 import type { Reduced } from './reduce.ts';
 
 /** One figure held against its limit, with all it leans on. */
@@ -107,6 +108,13 @@ function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string
     const gauge = file.gauges.find((g) => g.id === id);
     if (gauge?.calibrationDue && gauge.calibrationDue < today.slice(0, 10)) {
       notes.push(`${gauge.tag} is past its calibration date (${gauge.calibrationDue}).`);
+    }
+  }
+  for (const r of reduced.governing) {
+    const gauge = file.gauges.find((g) => g.id === r.gaugeVersionId);
+    for (const c of callBacksOn(gauge, r.happenedAt, file.callBacks)) {
+      const said = `${gauge?.tag ?? ''} was called back: off by up to ${c.offBy} from ${c.since.slice(0, 10)} on. The doubt is counted in.`;
+      if (!notes.includes(said)) notes.push(said);
     }
   }
   return notes;

@@ -7,6 +7,7 @@ import { type CharacteristicId, GENERIC_GAUGE, MEASUREMENTS } from './characteri
 import { DRUM_DEPTHS, type DrumDepth, LEAST_DRUM, reduceDrum } from './drum.ts';
 import { LEAST_THICKNESS } from './rotorThickness.ts';
 import { LEAST_RUNOUT, type Runout, splitRunout } from './rotorRunout.ts';
+import { type CallBack, callBacksOn, doubt } from './rack.ts';
 import { positionKey } from './positions.ts';
 
 /** What stands at one position: its newest reading, or the mean of its repeats where the set averages. */
@@ -31,18 +32,33 @@ export interface Reduced {
   readonly decimals: number;
 }
 
-/** Errors of a reading: of its gauge, or the generic ones of the usual gauge; the coarser resolution counts. */
-export function errorsOf(reading: Reading, gauge: GaugeVersion | undefined, set: ReadingSet, short: boolean): GaugeErrors {
+/**
+ * Errors of a reading: of its gauge, or the generic ones of the usual gauge; the coarser resolution counts, and what a
+ * call-back puts in doubt is added.
+ */
+export function errorsOf(
+  reading: Reading,
+  gauge: GaugeVersion | undefined,
+  set: ReadingSet,
+  short: boolean,
+  callBacks: readonly CallBack[] = [],
+): GaugeErrors {
   const usual = GENERIC_GAUGE[MEASUREMENTS[set.measurement].usualGauge];
   const facts = gauge ?? usual;
   return {
-    accuracy: short ? Math.min(facts.shortSpan, facts.accuracy) : facts.accuracy,
+    accuracy:
+      (short ? Math.min(facts.shortSpan, facts.accuracy) : facts.accuracy) + doubt(callBacksOn(gauge, reading.happenedAt, callBacks)),
     resolution: Math.max(gauge ? gauge.resolution : 0, reading.resolution),
   };
 }
 
 /** Readings of a set by position, newest standing ones, in the order of the positions. */
-export function takenIn(set: ReadingSet, readings: readonly Reading[], gauges: readonly GaugeVersion[]): Taken[] {
+export function takenIn(
+  set: ReadingSet,
+  readings: readonly Reading[],
+  gauges: readonly GaugeVersion[],
+  callBacks: readonly CallBack[] = [],
+): Taken[] {
   const byKey = new Map<string, Reading[]>();
   for (const r of inOrder(readings.filter((x) => x.setId === set.id))) {
     byKey.set(positionKey(r), [...(byKey.get(positionKey(r)) ?? []), r]);
@@ -58,8 +74,8 @@ export function takenIn(set: ReadingSet, readings: readonly Reading[], gauges: r
         reading: newest,
         repeats,
         value: mean(repeats),
-        errors: errorsOf(newest, gauge, set, false),
-        shortErrors: errorsOf(newest, gauge, set, true),
+        errors: errorsOf(newest, gauge, set, false, callBacks),
+        shortErrors: errorsOf(newest, gauge, set, true, callBacks),
       },
     ];
   });

@@ -5,10 +5,14 @@ import type { ComponentKind, Corner } from './kinds.ts';
 export interface Axle {
   readonly unit: 'disc' | 'drum';
   readonly circuit: number | null;
-  readonly caliper?: 'fixed' | 'floating';
+  readonly caliper?: 'fixed' | 'floating' | 'floating_parking';
   readonly pistons?: number;
   readonly cylinders?: number;
   readonly pistonMm?: number;
+  /** Shoes of a parking brake in a drum inside the rotor. */
+  readonly parkingShoes?: boolean;
+  /** Before the names, where a wheel has two of a thing. */
+  readonly prefix?: 'Left ' | 'Right ';
   /** One hose for the whole axle, or one at each wheel. */
   readonly hoses: 'axle' | 'wheel';
 }
@@ -47,12 +51,14 @@ export function wheelUnit(b: Builder, corner: Corner, axle: Axle): Slot | null {
   const circuits = axle.circuit === null ? [] : [axle.circuit];
   let inlet: Slot | null = null;
   if (axle.unit === 'disc') {
-    b.slot('rotor', 'Rotor', { corner });
-    inlet = b.slot('caliper', 'Caliper', { corner, circuits, style: axle.caliper ?? 'fixed' });
+    const named = (name: string): string => (axle.prefix ? axle.prefix + name.toLowerCase() : name);
+    b.slot('rotor', named('Rotor'), { corner, style: axle.parkingShoes ? 'drum_in_disc' : null });
+    inlet = b.slot('caliper', named('Caliper'), { corner, circuits, style: axle.caliper ?? 'fixed' });
     for (let n = 1; n <= (axle.pistons ?? 1); n += 1) {
-      b.slot('piston', `Piston ${n}`, { corner, circuits, parentId: inlet.id, boreMm: axle.pistonMm ?? null });
+      b.slot('piston', named(`Piston ${n}`), { corner, circuits, parentId: inlet.id, boreMm: axle.pistonMm ?? null });
     }
-    b.slot('pads', 'Pads', { corner });
+    b.slot('pads', named('Pads'), { corner });
+    if (axle.parkingShoes) b.slot('parking_shoes', 'Parking shoes', { corner });
   } else {
     b.slot('drum', 'Drum', { corner });
     b.slot('shoes', 'Shoes', { corner });
@@ -63,7 +69,7 @@ export function wheelUnit(b: Builder, corner: Corner, axle: Axle): Slot | null {
       inlet ??= cylinder;
     }
   }
-  if (inlet) b.slot('bleeder', 'Bleeder', { corner, circuits, parentId: inlet.id });
-  b.slot('hub', 'Hub', { corner });
+  if (inlet) b.slot('bleeder', axle.prefix ? `${axle.prefix}bleeder` : 'Bleeder', { corner, circuits, parentId: inlet.id });
+  if (axle.prefix !== 'Right ') b.slot('hub', 'Hub', { corner });
   return inlet;
 }

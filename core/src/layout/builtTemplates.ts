@@ -31,7 +31,7 @@ export const DIAGONAL: TemplateFacts = {
 };
 
 /** A cylinder with its own reservoir. */
-function cylinder(b: Builder, name: string, circuits: readonly number[], boreMm: number, style: string): Slot {
+export function cylinder(b: Builder, name: string, circuits: readonly number[], boreMm: number, style: string): Slot {
   const master = b.slot('master_cylinder', name, { circuits, boreMm, style });
   const reservoir = b.slot('reservoir', name === 'Master cylinder' ? 'Reservoir' : `${name.split(' ')[0] ?? ''} reservoir`, { circuits });
   b.join(reservoir, master, 'feed');
@@ -39,7 +39,7 @@ function cylinder(b: Builder, name: string, circuits: readonly number[], boreMm:
 }
 
 /** A wheel's hose, from where its line comes to the unit. */
-function hose(b: Builder, corner: Corner, circuit: number, from: Slot, unit: Slot | null, lineMm: number): void {
+export function hose(b: Builder, corner: Corner, circuit: number, from: Slot, unit: Slot | null, lineMm: number): void {
   if (!unit) return;
   const flexible = b.slot('hose', 'Hose', { corner, circuits: [circuit], lengthMm: 320, boreMm: 3.2 });
   b.join(from, flexible, 'line', circuit, lineMm);
@@ -52,7 +52,7 @@ export function buildQuad(id: string, vehicleId: string, makeId: () => string): 
   const lever = b.slot('hand_lever', 'Hand lever');
   const front = cylinder(b, 'Front cylinder', [1], 12.7, 'single');
   b.join(lever, front, 'rod');
-  const foot = b.slot('pedal', 'Foot lever');
+  const foot = b.slot('foot_lever', 'Foot lever');
   const rear = cylinder(b, 'Rear cylinder', [2], 12.7, 'single');
   b.join(foot, rear, 'rod');
   const union = b.slot('union', 'Front union', { circuits: [1] });
@@ -63,7 +63,7 @@ export function buildQuad(id: string, vehicleId: string, makeId: () => string): 
   }
   const unit = wheelUnit(b, 'R', { unit: 'disc', circuit: 2, caliper: 'floating', pistons: 1, pistonMm: 33.96, hoses: 'wheel' });
   hose(b, 'R', 2, rear, unit, 900);
-  return { id, vehicleId, template: QUAD.id, slots: b.slots, connections: b.connections };
+  return { id, vehicleId, template: QUAD.id, drive: 'right', slots: b.slots, connections: b.connections };
 }
 
 /** Four fixed discs, a cylinder an axle, one pedal on a balance bar. */
@@ -93,7 +93,7 @@ export function buildSingleSeater(id: string, vehicleId: string, makeId: () => s
       hose(b, corner, a.circuit, union, unit, corner.endsWith('L') ? 620 : 580);
     }
   }
-  return { id, vehicleId, template: SINGLE_SEATER.id, slots: b.slots, connections: b.connections };
+  return { id, vehicleId, template: SINGLE_SEATER.id, drive: 'right', slots: b.slots, connections: b.connections };
 }
 
 /** One front wheel and the rear wheel across from it in each circuit. */
@@ -121,7 +121,7 @@ export function buildDiagonal(id: string, vehicleId: string, makeId: () => strin
   const equaliser = b.slot('equaliser', 'Equaliser');
   b.join(lever, equaliser, 'cable');
   for (const drum of b.slots.filter((s) => s.kind === 'drum')) b.join(equaliser, drum, 'cable');
-  return { id, vehicleId, template: DIAGONAL.id, slots: b.slots, connections: b.connections };
+  return { id, vehicleId, template: DIAGONAL.id, drive: 'right', slots: b.slots, connections: b.connections };
 }
 
 /** One disc on the hand lever, a drum on a rod. */
@@ -138,8 +138,8 @@ export function buildMotorcycle(id: string, vehicleId: string, makeId: () => str
   b.join(master, hose, 'line', 1, 60);
   if (caliper) b.join(hose, caliper, 'line', 1, 40);
   wheelUnit(b, 'R', { unit: 'drum', circuit: null, cylinders: 0, hoses: 'axle' });
-  const foot = b.slot('pedal', 'Foot lever');
+  const foot = b.slot('foot_lever', 'Foot lever');
   const drum = b.slots.find((s) => s.kind === 'drum');
   if (drum) b.join(foot, drum, 'rod');
-  return { id, vehicleId, template: MOTORCYCLE.id, slots: b.slots, connections: b.connections };
+  return { id, vehicleId, template: MOTORCYCLE.id, drive: 'right', slots: b.slots, connections: b.connections };
 }

@@ -30,12 +30,30 @@ export interface Connection {
   readonly boreMm: number | null;
 }
 
+export type Drive = 'left' | 'right';
+
 export interface Layout {
   readonly id: string;
   readonly vehicleId: string;
   readonly template: string;
+  /** Which side the driver sits on. */
+  readonly drive: Drive;
   readonly slots: readonly Slot[];
   readonly connections: readonly Connection[];
+}
+
+/** One version of a vehicle's layout: as first drawn, put right (it was always so), or converted (from then on). */
+export interface LayoutRevision {
+  readonly id: string;
+  readonly revision: 'first' | 'correction' | 'conversion';
+  readonly why: string;
+  readonly enteredBy: string | null;
+  /** Instant, ISO 8601 UTC. */
+  readonly enteredAt: string;
+  /** Names of places, against the revision before. */
+  readonly added: readonly string[];
+  readonly removed: readonly string[];
+  readonly changed: readonly string[];
 }
 
 export const CLUTCH_CIRCUIT = 9;
@@ -67,9 +85,9 @@ export function cornersOf(layout: Pick<Layout, 'slots'>): Corner[] {
   return CORNERS.filter((c) => layout.slots.some((s) => s.corner === c));
 }
 
-/** Whether a layout has any hydraulics at all. */
+/** Whether a layout has any hydraulics that a pedal or lever presses. */
 export function isHydraulic(layout: Layout): boolean {
-  return layout.slots.some((s) => s.kind === 'master_cylinder');
+  return layout.connections.length > 0 && layout.slots.some((s) => s.kind === 'master_cylinder');
 }
 
 /** Slots joined to this one by a connection, or by carrying it. */
@@ -113,32 +131,6 @@ export function pathLength(layout: Layout, target: string): number {
     length += joined?.lengthMm ?? 0;
   });
   return length;
-}
-
-export interface LayoutFault {
-  readonly code: 'unreached' | 'dangling' | 'no_cylinder';
-  readonly slotId: string | null;
-  readonly message: string;
-}
-
-/** What is wrong with a layout: a wheel unit no line reaches, a connection with an open end, a circuit without a cylinder. */
-export function checkLayout(layout: Layout): LayoutFault[] {
-  const ids = new Set(layout.slots.map((s) => s.id));
-  const faults: LayoutFault[] = [];
-  for (const c of layout.connections) {
-    if (!ids.has(c.from) || !ids.has(c.to)) faults.push({ code: 'dangling', slotId: null, message: 'A connection ends at nothing.' });
-  }
-  const units = layout.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave');
-  for (const unit of units) {
-    if (pathFromMaster(layout, unit.id).length === 0) {
-      faults.push({ code: 'unreached', slotId: unit.id, message: `No line reaches the ${placeName(unit).toLowerCase()}.` });
-    }
-  }
-  const fed = new Set(layout.slots.filter((s) => s.kind === 'master_cylinder' || s.kind === 'clutch_master').flatMap((s) => s.circuits));
-  for (const circuit of new Set(layout.slots.flatMap((s) => s.circuits))) {
-    if (!fed.has(circuit)) faults.push({ code: 'no_cylinder', slotId: null, message: `Circuit ${circuit} has no cylinder.` });
-  }
-  return faults;
 }
 
 /**

@@ -2,11 +2,13 @@
 export type ComponentKind =
   | 'pedal'
   | 'hand_lever'
+  | 'foot_lever'
   | 'servo'
   | 'master_cylinder'
   | 'reservoir'
   | 'valve'
   | 'union'
+  | 'switch'
   | 'hose'
   | 'caliper'
   | 'piston'
@@ -16,9 +18,12 @@ export type ComponentKind =
   | 'wheel_cylinder'
   | 'shoes'
   | 'drum'
+  | 'expander'
+  | 'parking_shoes'
   | 'bleeder'
   | 'parking_lever'
   | 'equaliser'
+  | 'cross_shaft'
   | 'balance_bar'
   | 'clutch_master'
   | 'clutch_slave';
@@ -57,11 +62,13 @@ export interface KindFacts {
 export const KIND_FACTS: Readonly<Record<ComponentKind, KindFacts>> = {
   pedal: { name: 'Pedal', article: false, hydraulic: false },
   hand_lever: { name: 'Hand lever', article: false, hydraulic: false },
+  foot_lever: { name: 'Foot lever', article: false, hydraulic: false },
   servo: { name: 'Servo', article: true, hydraulic: false },
   master_cylinder: { name: 'Master cylinder', article: true, hydraulic: true },
   reservoir: { name: 'Reservoir', article: false, hydraulic: true },
-  valve: { name: 'Limiting valve', article: true, hydraulic: true },
+  valve: { name: 'Valve', article: true, hydraulic: true },
   union: { name: 'Union', article: false, hydraulic: true },
+  switch: { name: 'Stop-lamp switch', article: true, hydraulic: false },
   hose: { name: 'Hose', article: true, hydraulic: true },
   caliper: { name: 'Caliper', article: true, hydraulic: true },
   piston: { name: 'Piston', article: true, hydraulic: true },
@@ -71,10 +78,78 @@ export const KIND_FACTS: Readonly<Record<ComponentKind, KindFacts>> = {
   wheel_cylinder: { name: 'Wheel cylinder', article: true, hydraulic: true },
   shoes: { name: 'Shoes', article: true, hydraulic: false },
   drum: { name: 'Drum', article: true, hydraulic: false },
+  expander: { name: 'Expander', article: true, hydraulic: false },
+  parking_shoes: { name: 'Parking shoes', article: true, hydraulic: false },
   bleeder: { name: 'Bleeder', article: false, hydraulic: true },
   parking_lever: { name: 'Parking lever', article: false, hydraulic: false },
   equaliser: { name: 'Equaliser', article: false, hydraulic: false },
+  cross_shaft: { name: 'Cross shaft', article: false, hydraulic: false },
   balance_bar: { name: 'Balance bar', article: true, hydraulic: false },
   clutch_master: { name: 'Clutch master', article: true, hydraulic: true },
   clutch_slave: { name: 'Clutch slave', article: true, hydraulic: true },
 };
+
+export interface StyleFacts {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What the kind alone does not say of a component: the ways in which it is made. Source: handbook 00, What is there. */
+export const STYLES: Readonly<Partial<Record<ComponentKind, readonly StyleFacts[]>>> = {
+  master_cylinder: [
+    { id: 'single', name: 'Single' },
+    { id: 'tandem', name: 'Tandem' },
+  ],
+  servo: [
+    { id: 'on_cylinder', name: 'On the cylinder' },
+    { id: 'remote', name: 'Remote, in the line' },
+  ],
+  reservoir: [
+    { id: 'own', name: 'Of one cylinder' },
+    { id: 'shared', name: 'Shared' },
+  ],
+  valve: [
+    { id: 'limiting', name: 'Limiting' },
+    { id: 'proportioning', name: 'Proportioning' },
+    { id: 'load_sensing', name: 'Load sensing' },
+    { id: 'residual', name: 'Residual pressure' },
+    { id: 'pressure_difference', name: 'Pressure difference' },
+  ],
+  switch: [
+    { id: 'hydraulic', name: 'In the line' },
+    { id: 'mechanical', name: 'At the pedal' },
+  ],
+  union: [
+    { id: 'union', name: 'Union' },
+    { id: 'splitter', name: 'Splitter' },
+  ],
+  caliper: [
+    { id: 'fixed', name: 'Fixed' },
+    { id: 'floating', name: 'Floating' },
+    { id: 'floating_parking', name: 'Floating, with parking lever' },
+  ],
+  wheel_cylinder: [
+    { id: 'double_acting', name: 'Double acting' },
+    { id: 'single_acting', name: 'Single acting' },
+  ],
+  shoes: [
+    { id: 'leading_trailing', name: 'Leading and trailing' },
+    { id: 'two_leading', name: 'Two leading' },
+    { id: 'duo_servo', name: 'Duo-servo' },
+    { id: 'floating', name: 'Floating' },
+  ],
+  expander: [
+    { id: 'cam', name: 'Cam' },
+    { id: 'wedge', name: 'Wedge' },
+  ],
+  rotor: [
+    { id: 'solid', name: 'Solid' },
+    { id: 'vented', name: 'Vented' },
+    { id: 'drum_in_disc', name: 'With a parking drum in it' },
+  ],
+};
+
+/** A style in words; as it stands where it is none of those known. */
+export function styleName(kind: ComponentKind, style: string): string {
+  return STYLES[kind]?.find((s) => s.id === style)?.name ?? style;
+}

@@ -47,7 +47,7 @@ function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[
 export function controlsOf(layout: Layout): Control[] {
   return layout.slots.flatMap((slot): Control[] => {
     const kind =
-      slot.kind === 'pedal' || slot.kind === 'hand_lever'
+      slot.kind === 'pedal' || slot.kind === 'hand_lever' || slot.kind === 'foot_lever'
         ? 'pedal'
         : slot.kind === 'parking_lever'
           ? 'parking'

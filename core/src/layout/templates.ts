@@ -1,6 +1,7 @@
 import { type Axle, Builder, wheelUnit } from './builder.ts';
 import type { Layout, Slot } from './graph.ts';
 import { CLUTCH_CIRCUIT } from './graph.ts';
+import { buildDoubleDisc, buildTrike, DOUBLE_DISC, TRIKE } from './threeAndTwoWheels.ts';
 import {
   buildDiagonal,
   buildQuad,
@@ -22,6 +23,8 @@ interface FourWheelPlan extends TemplateFacts {
   readonly cylinder: 'single' | 'tandem' | 'none';
   readonly cylinderMm: number | null;
   readonly servo: boolean;
+  /** The servo stands in the line, away from the cylinder. */
+  readonly remoteServo?: boolean;
   readonly rearValve: boolean;
   readonly clutch: boolean;
 }
@@ -44,7 +47,7 @@ const PLANS: readonly FourWheelPlan[] = [
     name: 'Coupé, four discs, tandem cylinder, servo',
     about: 'Fixed two-piston calipers in front, floating calipers with parking lever behind, one circuit an axle, limiting valve behind.',
     front: { unit: 'disc', circuit: 1, caliper: 'fixed', pistons: 2, pistonMm: 48, hoses: 'wheel' },
-    rear: { unit: 'disc', circuit: 2, caliper: 'floating', pistons: 1, pistonMm: 38.1, hoses: 'axle' },
+    rear: { unit: 'disc', circuit: 2, caliper: 'floating_parking', pistons: 1, pistonMm: 38.1, hoses: 'axle' },
     cylinder: 'tandem',
     cylinderMm: 20.64,
     servo: true,
@@ -53,13 +56,14 @@ const PLANS: readonly FourWheelPlan[] = [
   },
   {
     id: 'lorry_drums_single_servo',
-    name: 'Light lorry, four drums, one circuit, servo',
-    about: 'Two wheel cylinders a drum in front, one behind, single circuit with servo.',
+    name: 'Light lorry, four drums, one circuit, remote servo',
+    about: 'Two wheel cylinders a drum in front, one behind; the servo on the frame, in the line.',
     front: { unit: 'drum', circuit: 1, cylinders: 2, pistonMm: 28.58, hoses: 'wheel' },
     rear: { unit: 'drum', circuit: 1, cylinders: 1, pistonMm: 25.4, hoses: 'axle' },
     cylinder: 'single',
     cylinderMm: 25.4,
-    servo: true,
+    servo: false,
+    remoteServo: true,
     rearValve: false,
     clutch: false,
   },
@@ -88,6 +92,31 @@ const PLANS: readonly FourWheelPlan[] = [
     clutch: false,
   },
   {
+    id: 'disc_disc_parking_drum',
+    name: 'Four discs, tandem cylinder, servo, parking drums in the rear discs',
+    about: 'Floating calipers in front and behind, one circuit an axle; shoes in a drum inside each rear disc, on cables.',
+    front: { unit: 'disc', circuit: 1, caliper: 'floating', pistons: 1, pistonMm: 57, hoses: 'wheel' },
+    rear: { unit: 'disc', circuit: 2, caliper: 'floating', pistons: 1, pistonMm: 36, parkingShoes: true, hoses: 'wheel' },
+    cylinder: 'tandem',
+    cylinderMm: 23.81,
+    servo: true,
+    rearValve: true,
+    clutch: false,
+  },
+  {
+    id: 'disc_drum_remote_servo',
+    name: 'Front discs, rear drums, one circuit, remote servo, hydraulic clutch',
+    about: 'The servo stands in the line between cylinder and wheels; fixed three-piston calipers in front.',
+    front: { unit: 'disc', circuit: 1, caliper: 'fixed', pistons: 3, pistonMm: 41.3, hoses: 'wheel' },
+    rear: { unit: 'drum', circuit: 1, cylinders: 1, pistonMm: 17.46, hoses: 'axle' },
+    cylinder: 'single',
+    cylinderMm: 17.78,
+    servo: false,
+    remoteServo: true,
+    rearValve: false,
+    clutch: true,
+  },
+  {
     id: 'utility_rods',
     name: 'Four drums on rods, no fluid',
     about: 'Rods and wedges to four drums; nothing hydraulic.',
@@ -104,7 +133,9 @@ const PLANS: readonly FourWheelPlan[] = [
 export const TEMPLATES: readonly TemplateFacts[] = [
   ...PLANS.map(({ id, name, about }) => ({ id, name, about })),
   MOTORCYCLE,
+  DOUBLE_DISC,
   QUAD,
+  TRIKE,
   SINGLE_SEATER,
   DIAGONAL,
 ];
@@ -137,6 +168,8 @@ function plumbAxle(b: Builder, source: Slot, axle: Axle, which: 'front' | 'rear'
 
 const OTHERS: Readonly<Record<string, (id: string, vehicleId: string, makeId: () => string) => Layout>> = {
   [MOTORCYCLE.id]: buildMotorcycle,
+  [DOUBLE_DISC.id]: buildDoubleDisc,
+  [TRIKE.id]: buildTrike,
   [QUAD.id]: buildQuad,
   [SINGLE_SEATER.id]: buildSingleSeater,
   [DIAGONAL.id]: buildDiagonal,
@@ -176,27 +209,35 @@ export function buildLayout(templateId: string, id: string, vehicleId: string, m
   wheel('RL', plan.rear);
   wheel('RR', plan.rear);
   if (master) {
-    plumbAxle(b, master, plan.front, 'front', units);
-    let rearFeed = master;
+    let source = master;
+    if (plan.remoteServo) {
+      source = b.slot('servo', 'Servo', { circuits, style: 'remote' });
+      b.join(master, source, 'line', circuits[0] ?? null, 420);
+    }
+    plumbAxle(b, source, plan.front, 'front', units);
+    let rearFeed = source;
     if (plan.rearValve) {
       rearFeed = b.slot('valve', 'Limiting valve', { circuits: plan.rear.circuit === null ? [] : [plan.rear.circuit] });
-      b.join(master, rearFeed, 'line', plan.rear.circuit, 380);
+      b.join(source, rearFeed, 'line', plan.rear.circuit, 380);
     }
     plumbAxle(b, rearFeed, plan.rear, 'rear', units);
   }
   addParking(b, pedal, plan);
   if (plan.clutch) addClutch(b);
-  return { id, vehicleId, template: plan.id, slots: b.slots, connections: b.connections };
+  return { id, vehicleId, template: plan.id, drive: 'right', slots: b.slots, connections: b.connections };
 }
 
 function addParking(b: Builder, pedal: Slot, plan: FourWheelPlan): void {
   const lever = b.slot('parking_lever', 'Hand lever');
-  const equaliser = b.slot('equaliser', plan.cylinder === 'none' ? 'Cross shaft' : 'Equaliser');
+  const equaliser = plan.cylinder === 'none' ? b.slot('cross_shaft', 'Cross shaft') : b.slot('equaliser', 'Equaliser');
   const mechanical = plan.cylinder === 'none' ? 'rod' : 'cable';
   b.join(lever, equaliser, mechanical);
   if (plan.cylinder === 'none') b.join(pedal, equaliser, 'rod');
+  const shoesInDisc = b.slots.some((s) => s.kind === 'parking_shoes');
   for (const slot of b.slots) {
-    const braked = slot.kind === 'drum' || (slot.kind === 'caliper' && slot.style === 'floating');
+    const braked = shoesInDisc
+      ? slot.kind === 'parking_shoes'
+      : slot.kind === 'drum' || (slot.kind === 'caliper' && slot.style?.startsWith('floating') === true);
     if (!braked || !slot.corner) continue;
     if (axleOf(slot.corner) === 'rear' || plan.cylinder === 'none') b.join(equaliser, slot, mechanical);
   }

@@ -1,3 +1,4 @@
+import { areLoose } from '../layout/looseUnits.ts';
 import { slotById } from '../layout/graph.ts';
 import { CORNER_NAME } from '../layout/kinds.ts';
 import { cornersTakenIn } from '../records/scope.ts';
@@ -30,6 +31,8 @@ const dayAfter = (instant: string, days: number): string => new Date(Date.parse(
  */
 export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
   const { file, book } = state;
+  // What follows is for whoever fits them.
+  if (areLoose(file.layout)) return [];
   const here = <T extends EventBase>(list: readonly T[]): T[] => book.stand(list).filter((e) => e.jobId === file.job.id);
   const parts = here(file.partEvents).filter((e) => e.kind !== 'found');
   const kindOf = (e: PartEvent): string =>

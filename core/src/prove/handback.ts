@@ -4,7 +4,7 @@ import { putOffWords } from '../decide/obligations.ts';
 import { causeMissing } from '../gauge/consequences.ts';
 import { type Judged, judgeSet } from '../gauge/judge.ts';
 import { limitText, mm, plusMinus, sourceOf } from '../gauge/words.ts';
-import { type Layout, placeName, slotById } from '../layout/graph.ts';
+import { type Layout, type LayoutRevision, placeName, slotById } from '../layout/graph.ts';
 import { JOINT_WORD, jointKey, jointsOf, SEAL_NAME } from '../standing/joints.ts';
 import { CORNER_NAME, CORNERS, KIND_FACTS } from '../layout/kinds.ts';
 import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
@@ -26,7 +26,12 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     return slot ? placeName(slot) : file.vehicle.name;
   };
   const tagOf = (partId: string | null): string | null => file.parts.find((p) => p.id === partId)?.tag ?? null;
-  const line = (e: EventBase, where: string, text: string): SheetLine => ({ place: where, text, by: who(e.authorId), on: e.happenedAt });
+  const line = (e: Pick<EventBase, 'authorId' | 'happenedAt'>, where: string, text: string): SheetLine => ({
+    place: where,
+    text,
+    by: who(e.authorId),
+    on: e.happenedAt,
+  });
   const unit = file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
   const counter = book.stand(file.counters).at(-1);
   const figures = book.sets
@@ -48,7 +53,7 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     );
   const decisions = state.components.flatMap((c) => (c.decision && c.decision.jobId === file.job.id ? [c.decision] : []));
   const records = { services: book.stand(file.fluidServices), pulls: book.stand(file.bleedPulls) };
-  const due = fluidState(file.layout, records, file.vehicle, today);
+  const due = fluidState(file.layout, { ...records, earlier: book.stand(file.earlierWork) }, file.vehicle, today);
   const complaint = here(file.proofs)
     .filter((p) => p.item === 'complaint')
     .at(-1);
@@ -77,6 +82,9 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
       .filter((f) => f.severity !== 'note')
       .map((f) => line(f, place(f.slotId), causeMissing(f.code, settled.has(f.id)) ? `${f.words} Its cause was not found.` : f.words)),
     done: [
+      ...file.layoutRevisions
+        .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= file.job.openedAt)
+        .map((r) => line({ authorId: r.enteredBy ?? '', happenedAt: r.enteredAt }, 'Layout', revisionText(r))),
       ...here(file.operationEvents)
         .filter((e) => e.kind === 'done')
         .map((e) => {
@@ -206,4 +214,15 @@ function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenB
     source: sourceOf(j),
     verdict: VERDICT_WORD[j.verdict],
   };
+}
+
+/** What a revision of the layout changed, in a line. */
+export function revisionText(r: LayoutRevision): string {
+  const told = [
+    ...(r.added.length > 0 ? [`added ${r.added.join(', ')}`] : []),
+    ...(r.removed.length > 0 ? [`taken out ${r.removed.join(', ')}`] : []),
+    ...(r.changed.length > 0 ? [`changed ${r.changed.join(', ')}`] : []),
+  ];
+  const what = told.length > 0 ? told.join('; ') : 'connections';
+  return `${r.revision === 'conversion' ? 'Converted' : 'Put right'}: ${what}. ${r.why}`;
 }

@@ -40,6 +40,8 @@ export function proofItems(input: {
   readonly lever: boolean;
   readonly parking: boolean;
   readonly corners: readonly Corner[];
+  /** Units that came without their vehicle: nothing is pressed, held or driven. */
+  readonly loose?: boolean;
 }): ProofItem[] {
   const item = (id: string, question: string, how: string, answers = CHECK, corner: Corner | null = null): ProofItem => ({
     item: id,
@@ -48,7 +50,7 @@ export function proofItems(input: {
     how,
     answers,
   });
-  return [
+  const again = [
     ...(input.complaint.trim()
       ? [item('complaint', input.complaint.trim(), 'The complaint, asked again in the owner’s words.', AGAIN)]
       : []),
@@ -57,6 +59,16 @@ export function proofItems(input: {
       const where = s.corner ? `${CORNER_NAME[s.corner]}: ${text.toLowerCase()}` : text;
       return item(`again:${s.code}`, where, 'Seen at Trace, asked again in the same words.', AGAIN, s.corner);
     }),
+  ];
+  if (input.loose)
+    return [
+      ...again,
+      item('bench_moves', 'Every piston moves by itself and goes back', 'On the bench, with the least pressure; each by itself.'),
+      item('bench_tight', 'Tight under pressure on the bench', 'Held for a minute, looked at with card; say so where it takes no fluid.'),
+      item('packed', 'Ports plugged, machined faces covered', 'As it leaves: nothing may get in, and nothing may rust on the way.'),
+    ];
+  return [
+    ...again,
     ...(input.hydraulic
       ? [
           item('pedal_hold', 'Pedal held for 60 s does not sink', 'Once hard and once light, engine stopped, servo vacuum used up.'),

@@ -1,3 +1,4 @@
+import { earliestDay } from '../bookin/partialDate.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Book } from '../records/book.ts';
 import type { Component } from '../records/components.ts';
@@ -45,12 +46,19 @@ export function careFault(book: Book, c: Component): string | null {
   return `It was seized and is ${now === 'untouched' ? 'as it was' : `only ${now}`}; for a vehicle of this use it has to be ${least}.`;
 }
 
-/** When the unit in a place was last open, ISO instant; null where it is not on record. Its fluid has a clock of its own. */
+/** When the unit in a place was last open, ISO instant, by these records or by earlier work as far as it is dated (the earliest day that may be meant); null where neither says so. Its fluid has a clock of its own. */
 export function lastOpen(book: Book, c: Pick<Component, 'slot' | 'part'>): string | null {
   if (!KIND_FACTS[c.slot.kind].hydraulic || c.part === null) return null;
+  const earlier = book
+    .stand(book.file.earlierWork)
+    .filter((e) => e.slotId === c.slot.id && (e.what === 'overhauled' || e.what === 'renewed'))
+    .map((e) => earliestDay(e.on))
+    .sort()
+    .at(-1);
   const events = inOrder(book.stand(book.file.partEvents)).filter((e) => e.partId === c.part?.id);
   const known = events.some((e) => e.kind === 'found');
-  return events.findLast((e) => e.kind === 'opened' || e.kind === 'resealed' || (e.kind === 'fitted' && !known))?.happenedAt ?? null;
+  const here = events.findLast((e) => e.kind === 'opened' || e.kind === 'resealed' || (e.kind === 'fitted' && !known))?.happenedAt;
+  return here ?? (earlier ? `${earlier}T00:00:00.000Z` : null);
 }
 
 /** Years from which a unit whose history nobody knows is opened (generic). Source: handbook 05, Two clocks. */

@@ -1,3 +1,4 @@
+import { areLoose } from '../layout/looseUnits.ts';
 import { OPTION_NAME } from '../decide/options.ts';
 import { placeName, type Slot, slotById } from '../layout/graph.ts';
 import { cornersTakenIn } from '../records/scope.ts';
@@ -140,10 +141,12 @@ export function rebuildObligations({ book, components, standing, today }: Situat
     return now ? (whyNotGood(now) ?? torqueFault(now.record)) : null;
   };
   const wheelsOff = file.job.kind !== 'fluid';
+  // Units alone are bolted to nothing here.
   const owed =
-    components.some(isWorked) ||
-    components.some((c) => c.fittedHere) ||
-    (wheelsOff && components.some((c) => c.judged.some((j) => book.sets.some((s) => s.id === j.setId && s.jobId === file.job.id))));
+    !areLoose(file.layout) &&
+    (components.some(isWorked) ||
+      components.some((c) => c.fittedHere) ||
+      (wheelsOff && components.some((c) => c.judged.some((j) => book.sets.some((s) => s.id === j.setId && s.jobId === file.job.id)))));
   const points = owed ? torquePoints(components, cornersTakenIn(file.job, file.layout), wheelsOff) : [];
   return [
     ...work,

@@ -12,6 +12,7 @@ export function fileAsOf(file: JobFile, instant: string): JobFile {
     events.filter((e) => e.happenedAt <= instant && e.recordedAt <= instant);
   return {
     ...file,
+    layoutRevisions: file.layoutRevisions.filter((r) => r.enteredAt <= instant),
     partEvents: until(file.partEvents),
     putIns: until(file.putIns),
     takenOuts: until(file.takenOuts),
@@ -34,7 +35,12 @@ export function fileAsOf(file: JobFile, instant: string): JobFile {
     jointEvents: until(file.jointEvents),
     partCorrections: until(file.partCorrections),
     voids: until(file.voids),
+    pictures: until(file.pictures),
+    intakeLooks: until(file.intakeLooks),
+    cameWith: until(file.cameWith),
+    earlierWork: until(file.earlierWork),
     limits: limitsAsOf(file.limits, instant),
+    callBacks: file.callBacks.filter((c) => c.enteredAt <= instant),
     gauges: file.gauges.filter((g) => g.enteredAt <= instant),
     pastJobs: file.pastJobs.filter((j) => j.openedAt <= instant),
   };

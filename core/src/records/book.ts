@@ -38,6 +38,10 @@ function voidedEvents(file: JobFile, voided: ReadonlySet<string>): string[] {
     file.takenOuts,
     file.jointEvents,
     file.counters,
+    file.pictures,
+    file.intakeLooks,
+    file.cameWith,
+    file.earlierWork,
     file.partEvents.filter((e) => e.kind !== 'found'),
   ];
   return families.flat().flatMap((e) => (voided.has(e.jobId) ? [e.id] : []));
@@ -58,7 +62,7 @@ export function openBook(given: JobFile): Book {
   const takenCache = new Map<string, readonly Taken[]>();
   const reducedCache = new Map<string, readonly Reduced[]>();
   const taken = (set: ReadingSet): readonly Taken[] => {
-    const known = takenCache.get(set.id) ?? takenIn(set, bySet.get(set.id) ?? [], file.gauges);
+    const known = takenCache.get(set.id) ?? takenIn(set, bySet.get(set.id) ?? [], file.gauges, file.callBacks);
     takenCache.set(set.id, known);
     return known;
   };

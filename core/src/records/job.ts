@@ -1,4 +1,5 @@
 import { isHydraulic } from '../layout/graph.ts';
+import { areLoose } from '../layout/looseUnits.ts';
 import { proofItems } from '../prove/items.ts';
 import { type ControlLock, lockedItem } from '../standing/pedalLock.ts';
 import { yardOffer } from '../standing/yardOffer.ts';
@@ -23,7 +24,7 @@ import { consequencesOf } from '../gauge/consequences.ts';
 import type { Situation } from './situation.ts';
 import { acceptanceKey, type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
 import type { JobFile } from './jobFile.ts';
-import type { JobKind, Observation } from './types.ts';
+import type { Observation } from './types.ts';
 
 /** Which rules a verdict was made with; part of every basis. */
 export const RULE_VERSION = '1';
@@ -79,7 +80,13 @@ function accept(list: readonly Obligation[], book: Book): Obligation[] {
   );
 }
 
-function stageStates(obligations: readonly Obligation[], hydraulic: boolean, kind: JobKind): StageState[] {
+/** Why a job has no use for a stage: by its kind, or by what it is about. */
+function withoutStage(stage: Stage, { layout, job }: JobFile, hydraulic: boolean): string | null {
+  if (areLoose(layout) && (stage === 'trace' || stage === 'bleed')) return 'units alone';
+  return stage === 'bleed' && !hydraulic ? 'no fluid' : (KIND_OF_JOB[job.kind].without[stage] ?? null);
+}
+
+function stageStates(obligations: readonly Obligation[], hydraulic: boolean, file: JobFile): StageState[] {
   const states: StageState[] = [];
   for (const stage of STAGES) {
     const mine = obligations.filter((o) => o.stage === stage);
@@ -89,8 +96,7 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean, kin
     const closed = count('closed') + count('put_off');
     const before = states.findLast((s) => s.open + s.waiting > 0 || s.note.startsWith('after'));
     const later = stage === 'rebuild' || stage === 'bleed' || stage === 'prove';
-    const without = stage === 'bleed' && !hydraulic ? 'no fluid' : (KIND_OF_JOB[kind].without[stage] ?? null);
-    const hatched = mine.length === 0 ? without : null;
+    const hatched = mine.length === 0 ? withoutStage(stage, file, hydraulic) : null;
     const depends = later && before !== undefined && closed === 0;
     const note =
       hatched ??
@@ -136,6 +142,7 @@ export function deriveJob(given: JobFile, today: string): JobState {
       lever: file.layout.slots.some((s) => s.kind === 'hand_lever'),
       parking: file.layout.slots.some((s) => s.kind === 'parking_lever'),
       corners: cornersTakenIn(file.job, file.layout),
+      loose: areLoose(file.layout),
     }),
   };
   const list = voided
@@ -150,7 +157,7 @@ export function deriveJob(given: JobFile, today: string): JobState {
         ...proveObligations(situation),
       ];
   const obligations = accept(list, book);
-  const stages = stageStates(obligations, hydraulic, file.job.kind);
+  const stages = stageStates(obligations, hydraulic, file);
   const current = stages.find((s) => s.open > 0) ?? stages.find((s) => s.waiting > 0) ?? null;
   const verdicts = components.filter((c) => c.inScope).map((c) => c.verdict);
   const counts: Record<Verdict, number> = { holds: 0, watch: 0, no_limit: 0, not_gauged: 0, cant_tell: 0, past: 0 };

@@ -1,4 +1,5 @@
-import type { Layout } from '../layout/graph.ts';
+import type { CallBack, GaugeCheck } from '../gauge/rack.ts';
+import type { Layout, LayoutRevision } from '../layout/graph.ts';
 import type { LimitVersion } from '../verdict/limits.ts';
 import type { ReleaseRecord } from './release.ts';
 import type {
@@ -31,6 +32,10 @@ import type {
   AfterCareAnswer,
   Amendment,
   Redaction,
+  Picture,
+  IntakeLook,
+  CameWith,
+  EarlierWork,
   GaugeVersion,
   Person,
 } from './types.ts';
@@ -49,6 +54,8 @@ export interface JobFile {
   readonly job: Job;
   readonly vehicle: Vehicle;
   readonly layout: Layout;
+  /** The oldest first. */
+  readonly layoutRevisions: readonly LayoutRevision[];
   readonly parts: readonly Part[];
   readonly partEvents: readonly PartEvent[];
   readonly putIns: readonly PutIn[];
@@ -76,8 +83,16 @@ export interface JobFile {
   readonly afterCares: readonly AfterCareAnswer[];
   readonly amendments: readonly Amendment[];
   readonly redactions: readonly Redaction[];
+  readonly pictures: readonly Picture[];
+  readonly intakeLooks: readonly IntakeLook[];
+  readonly cameWith: readonly CameWith[];
+  /** Of all jobs of the vehicle. */
+  readonly earlierWork: readonly EarlierWork[];
   readonly limits: readonly LimitVersion[];
   readonly gauges: readonly GaugeVersion[];
+  /** Gauges that were found out, and the newest look of each at its setting piece. */
+  readonly callBacks: readonly CallBack[];
+  readonly gaugeChecks: readonly GaugeCheck[];
   readonly people: readonly Person[];
   readonly pastJobs: readonly PastJob[];
   readonly release: ReleaseRecord | null;

@@ -46,6 +46,10 @@ export function lateEvents(file: JobFile): LateEvent[] {
     ['put in', file.putIns],
     ['taken out', file.takenOuts],
     ['counter', file.counters],
+    ['picture', file.pictures],
+    ['intake look', file.intakeLooks],
+    ['part that came', file.cameWith],
+    ['earlier work', file.earlierWork],
     ['take-back', file.takeBacks],
   ];
   return families
@@ -83,5 +87,9 @@ export function fileWithLate(file: JobFile): JobFile {
     putIns: intime(file.putIns),
     takenOuts: intime(file.takenOuts),
     counters: intime(file.counters),
+    pictures: intime(file.pictures),
+    intakeLooks: intime(file.intakeLooks),
+    cameWith: intime(file.cameWith),
+    earlierWork: intime(file.earlierWork),
   };
 }

@@ -35,11 +35,31 @@ export interface Vehicle {
   readonly storage: Storage;
   readonly standsYears: number | null;
   readonly distanceUnit: 'km' | 'mi' | 'none';
+  /** For the sums: mass as driven and what of it stands on the front axle, kg. */
+  readonly massKg: number | null;
+  readonly massFrontKg: number | null;
+  /** mm. */
+  readonly wheelbaseMm: number | null;
+  readonly cgHeightMm: number | null;
+  readonly tyreRadiusFrontMm: number | null;
+  readonly tyreRadiusRearMm: number | null;
   readonly ownerId: string | null;
   readonly version: number;
 }
 
 export type JobKind = 'overhaul' | 'axle' | 'unit' | 'fluid' | 'inspection' | 'conversion';
+
+/** What the sums may want of a vehicle, all unknown. */
+export const UNWEIGHED = {
+  massKg: null,
+  massFrontKg: null,
+  wheelbaseMm: null,
+  cgHeightMm: null,
+  tyreRadiusFrontMm: null,
+  tyreRadiusRearMm: null,
+} as const satisfies Partial<Vehicle>;
+
+export type Finish = 'not_said' | 'driver' | 'tidy' | 'show';
 
 export interface Job {
   readonly id: string;
@@ -49,6 +69,10 @@ export interface Job {
   readonly wants: string;
   readonly fluidKnown: string;
   readonly promised: string | null;
+  /** How good is good enough, as agreed. Source: handbook 05, Finish to the vehicle. */
+  readonly finish: Finish;
+  /** What the owner has authorised, in the shop's money; null where nothing was said. */
+  readonly authorised: number | null;
   readonly scopeCorners: readonly Corner[];
   /** Places taken in or left out by hand, beyond what the kind of job takes in. */
   readonly scopeIn: readonly string[];
@@ -180,6 +204,60 @@ export interface Redaction extends EventBase {
   readonly reason: string;
 }
 
+/** What a picture shows. */
+export type PictureOf = 'vehicle' | 'came_with' | 'place' | 'paper';
+
+/** A picture: the image itself is kept once, under the hash of its bytes. */
+export interface Picture extends EventBase {
+  /** SHA-256 of the image's bytes, hexadecimal. */
+  readonly hash: string;
+  readonly of: PictureOf;
+  readonly slotId: string | null;
+  readonly note: string;
+}
+
+/** What is looked at and tried at intake, corner by corner, before the first order. Source: handbook 05, 11 and 15. */
+export type IntakeThing = 'unions' | 'bleeders' | 'hoses' | 'fasteners' | 'adjusters' | 'springs';
+export type IntakeState = 'sound' | 'stiff' | 'rounded' | 'seized' | 'cracked' | 'leaks' | 'missing' | 'none_here';
+
+export interface IntakeLook extends EventBase {
+  /** The wheel; null for the middle of the vehicle. */
+  readonly corner: Corner | null;
+  readonly thing: IntakeThing;
+  readonly state: IntakeState;
+  readonly note: string;
+}
+
+/** Something that came with the vehicle in a box: what it is, for which place, and whether it fits there. */
+export interface CameWith extends EventBase {
+  readonly name: string;
+  readonly kind: ComponentKind | null;
+  readonly slotId: string | null;
+  readonly partNumber: string | null;
+  readonly count: number;
+  readonly fits: 'fits' | 'does_not_fit' | 'not_tried';
+  readonly note: string;
+}
+
+export type EarlierWhat = 'fluid_changed' | 'renewed' | 'overhauled' | 'machined' | 'inspected' | 'other';
+export type KnownFrom = 'invoice' | 'service_book' | 'owner' | 'marked_on_part' | 'other';
+
+/** Work of before the shop's own records, with its own, perhaps partial, date and where it is known from. */
+export interface EarlierWork extends EventBase {
+  readonly what: EarlierWhat;
+  readonly slotId: string | null;
+  /** As much of the day as is known: YYYY, YYYY-MM or YYYY-MM-DD. */
+  readonly on: string;
+  /** The date is a guess. */
+  readonly about: boolean;
+  readonly knownFrom: KnownFrom;
+  /** Invoice number, page, who said it. */
+  readonly source: string;
+  /** Distance run then, km; null where it is not known. */
+  readonly km: number | null;
+  readonly note: string;
+}
+
 export type FindingCode = 'no_lining' | 'fluid_here' | 'blue' | 'seized' | 'broken' | 'rub_mark' | 'pitted' | 'worn_lip';
 export type FindingSeverity = 'note' | 'watch' | 'doubt' | 'reject';
 
@@ -295,13 +373,17 @@ export interface GaugeVersion {
   readonly tag: string;
   readonly name: string;
   readonly kind: GaugeKind;
-  /** mm (a torque wrench: N·m). */
+  /** In the unit of its kind (a torque wrench's accuracy: a share). */
   readonly resolution: number;
   readonly accuracy: number;
   readonly shortSpan: number;
   readonly rangeLow: number | null;
   readonly rangeHigh: number | null;
   readonly calibrationDue: string | null;
+  /** Nominal of the piece that it is set or checked on; null where it has none. */
+  readonly settingPiece: number | null;
+  /** It asks for a look at its setting piece before use. */
+  readonly checkFirst: boolean;
   readonly enteredBy: string;
   readonly enteredAt: string;
 }

@@ -1,3 +1,4 @@
+import { areLoose } from '../layout/looseUnits.ts';
 import type { JobState } from '../records/job.ts';
 import type { Obligation } from '../records/stages.ts';
 
@@ -29,6 +30,7 @@ const ON_THE_ROAD = /^proof:(road_walk|road|complaint|again:)/;
  */
 export function mayMove(state: JobState): MayMove {
   if (state.released) return { level: 'handed_back', reasons: [], next: null };
+  if (areLoose(state.file.layout)) return { level: 'yard_only', reasons: ['Units alone: they may be carried.'], next: null };
   const standing = state.blocks.filter((o) => !ON_THE_ROAD.test(o.key));
   if (standing.length === 0) return { level: 'road_test', reasons: state.blocks.map((o) => o.what), next: state.blocks[0] ?? null };
   const locks = state.obligations.filter((o) => o.key.startsWith('lock:') && o.state === 'open');

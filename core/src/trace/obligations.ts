@@ -1,3 +1,4 @@
+import { areLoose } from '../layout/looseUnits.ts';
 import { CORNER_NAME } from '../layout/kinds.ts';
 import { cornersTakenIn, KIND_OF_JOB } from '../records/scope.ts';
 import type { Situation } from '../records/situation.ts';
@@ -6,7 +7,7 @@ import type { Observation } from '../records/types.ts';
 
 export function traceObligations({ book, answers, hydraulic }: Situation): Obligation[] {
   const { job } = book.file;
-  if (KIND_OF_JOB[job.kind].without.trace !== undefined) return [];
+  if (KIND_OF_JOB[job.kind].without.trace !== undefined || areLoose(book.file.layout)) return [];
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
   return [
     obligation(

@@ -1,0 +1,28 @@
+import type { Connection, Layout, Slot } from './graph.ts';
+
+export interface LayoutDifference {
+  readonly added: readonly Slot[];
+  readonly removed: readonly Slot[];
+  readonly changed: readonly Slot[];
+  /** Connections that are new, gone, or of another length or bore. */
+  readonly connections: number;
+}
+
+/** What a revision changes: places by their ids, which they keep across revisions. */
+export function compareLayouts(before: Layout, after: Layout): LayoutDifference {
+  const old = new Map(before.slots.map((s) => [s.id, s]));
+  const now = new Map(after.slots.map((s) => [s.id, s]));
+  const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+  const key = (s: Slot): unknown => [s.kind, s.name, s.corner, s.circuits, s.parentId, s.boreMm, s.lengthMm, s.style];
+  const wire = (c: Connection): string => JSON.stringify([c.from, c.to, c.kind, c.circuit, c.lengthMm, c.boreMm]);
+  const [were, are] = [new Set(before.connections.map(wire)), new Set(after.connections.map(wire))];
+  return {
+    added: after.slots.filter((s) => !old.has(s.id)),
+    removed: before.slots.filter((s) => !now.has(s.id)),
+    changed: after.slots.filter((s) => {
+      const was = old.get(s.id);
+      return was !== undefined && !same(key(was), key(s));
+    }),
+    connections: [...are].filter((w) => !were.has(w)).length + [...were].filter((w) => !are.has(w)).length,
+  };
+}

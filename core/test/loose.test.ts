@@ -1,0 +1,78 @@
+import { expect } from 'chai';
+import {
+  areLoose,
+  buildLoose,
+  checkLayout,
+  deriveJob,
+  type Job,
+  type JobFile,
+  KIND_FACTS,
+  type Layout,
+  LOOSE_KINDS,
+  mayMove,
+  placeName,
+} from '../src/index.ts';
+import { base, id, Told } from './told.ts';
+
+const NOW = '2026-05-20T12:00:00.000Z';
+const build = (units: Parameters<typeof buildLoose>[0]): Layout => buildLoose(units, 'l', 'car', id);
+
+describe('units that came without their vehicle', () => {
+  const layout = build([
+    { kind: 'caliper', count: 2, pistons: 2 },
+    { kind: 'rotor', count: 1, pistons: 0 },
+    { kind: 'master_cylinder', count: 1, pistons: 0 },
+  ]);
+  const fileOf = (): { file: JobFile; told: Told } => {
+    const told = new Told();
+    const job: Job = {
+      ...told.file.job,
+      kind: 'unit',
+      scopeCorners: [],
+      scopeIn: layout.slots.map((s) => s.id),
+      complaint: 'Seized',
+      wants: 'Freed and sealed',
+    };
+    const parts = layout.slots.map((s) => ({ id: `part:${s.id}`, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' }));
+    const partEvents = layout.slots.map((s) => ({
+      ...base(told.next()),
+      ...{ partId: `part:${s.id}`, kind: 'found' as const, slotId: s.id, note: '', temporary: false, until: null },
+    }));
+    return { told, file: { ...told.file, job, layout, parts, partEvents, vehicle: { ...told.file.vehicle, distanceUnit: 'none' } } };
+  };
+
+  it('each have a place of their own, with their pistons, and nothing is wrong with lying loose', () => {
+    expect(areLoose(layout)).to.equal(true);
+    expect(checkLayout(layout)).to.deep.equal([]);
+    expect(layout.slots.filter((s) => s.kind === 'piston')).to.have.length(4);
+    expect(new Set(layout.slots.map(placeName)).size).to.equal(layout.slots.length);
+    const all = build(LOOSE_KINDS.map((kind) => ({ kind, count: 3, pistons: 6 })));
+    expect(checkLayout(all)).to.deep.equal([]);
+    for (const s of all.slots) expect(KIND_FACTS[s.kind].article, s.kind).to.equal(true);
+    expect(checkLayout({ ...layout, slots: [] }).map((f) => f.code)).to.deep.equal(['empty']);
+  });
+
+  it('are traced, bled and driven by nobody, and proved on the bench', () => {
+    const { file } = fileOf();
+    const state = deriveJob(file, NOW);
+    const note = (stage: string) => state.stages.find((s) => s.stage === stage)!.hatched;
+    expect([note('trace'), note('bleed')]).to.deep.equal(['units alone', 'units alone']);
+    expect(state.situation.proofItems.map((i) => i.item)).to.deep.equal(['complaint', 'bench_moves', 'bench_tight', 'packed']);
+    expect(state.obligations.filter((o) => o.stage === 'trace' || o.stage === 'bleed')).to.deep.equal([]);
+    expect(state.obligations.some((o) => o.key.startsWith('torque:') || o.key.includes('parking') || o.key.includes('road'))).to.equal(
+      false,
+    );
+    expect(mayMove(state).level).to.not.equal('do_not_move');
+  });
+
+  it('are gauged and decided upon like any others', () => {
+    const { file } = fileOf();
+    const state = deriveJob(file, NOW);
+    const rotor = layout.slots.find((s) => s.kind === 'rotor')!;
+    const component = state.components.find((c) => c.slot.id === rotor.id)!;
+    expect(component.inScope).to.equal(true);
+    expect(component.required.map((r) => r.measurement.id)).to.include('rotor_thickness');
+    for (const stage of ['gauge', 'decide'] as const)
+      expect(state.obligations.filter((o) => o.stage === stage).length, stage).to.be.above(0);
+  });
+});
