@@ -40,6 +40,10 @@ export const bundle = z
         afterCares: z.array(EVENTS.afterCares.record),
         amendments: z.array(EVENTS.amendments.record),
         redactions: z.array(EVENTS.redactions.record),
+        pictures: z.array(EVENTS.pictures.record),
+        intakeLooks: z.array(EVENTS.intakeLooks.record),
+        cameWith: z.array(EVENTS.cameWith.record),
+        earlierWork: z.array(EVENTS.earlierWork.record),
       })
       .partial(),
     /** Jobs handed back then: the sheet is derived here, from the records. */

@@ -16,11 +16,13 @@ export const fluidClass = z.enum(['3', '4', '5.1', '6', '5', 'mineral', 'castor'
 export const componentKind = z.enum([
   'pedal',
   'hand_lever',
+  'foot_lever',
   'servo',
   'master_cylinder',
   'reservoir',
   'valve',
   'union',
+  'switch',
   'hose',
   'caliper',
   'piston',
@@ -30,9 +32,12 @@ export const componentKind = z.enum([
   'wheel_cylinder',
   'shoes',
   'drum',
+  'expander',
+  'parking_shoes',
   'bleeder',
   'parking_lever',
   'equaliser',
+  'cross_shaft',
   'balance_bar',
   'clutch_master',
   'clutch_slave',
@@ -151,6 +156,41 @@ const amendmentFields = { words: words(1000).min(3), reason };
 export const amendmentRecord = recordBase.extend(amendmentFields).meta({ id: 'Amendment' }) satisfies Fields<core.Amendment>;
 const redactionFields = { field: words(40).min(1), reason };
 export const redactionRecord = recordBase.extend(redactionFields).meta({ id: 'Redaction' }) satisfies Fields<core.Redaction>;
+const pictureFields = {
+  hash: z.string().regex(/^[0-9a-f]{64}$/),
+  of: z.enum(['vehicle', 'came_with', 'place', 'paper']),
+  slotId: id.nullable(),
+  note: words(500),
+};
+export const pictureRecord = recordBase.extend(pictureFields).meta({ id: 'Picture' }) satisfies Fields<core.Picture>;
+const intakeFields = {
+  corner: corner.nullable(),
+  thing: z.enum(['unions', 'bleeders', 'hoses', 'fasteners', 'adjusters', 'springs']),
+  state: z.enum(['sound', 'stiff', 'rounded', 'seized', 'cracked', 'leaks', 'missing', 'none_here']),
+  note: words(500),
+};
+export const intakeRecord = recordBase.extend(intakeFields).meta({ id: 'IntakeLook' }) satisfies Fields<core.IntakeLook>;
+const cameWithFields = {
+  name,
+  kind: componentKind.nullable(),
+  slotId: id.nullable(),
+  partNumber: words(60).nullable(),
+  count: z.number().int().min(1).max(999),
+  fits: z.enum(['fits', 'does_not_fit', 'not_tried']),
+  note: words(500),
+};
+export const cameWithRecord = recordBase.extend(cameWithFields).meta({ id: 'CameWith' }) satisfies Fields<core.CameWith>;
+const earlierFields = {
+  what: z.enum(['fluid_changed', 'renewed', 'overhauled', 'machined', 'inspected', 'other']),
+  slotId: id.nullable(),
+  on: z.string().regex(/^\d{4}(-\d{2}(-\d{2})?)?$/),
+  about: z.boolean(),
+  knownFrom: z.enum(['invoice', 'service_book', 'owner', 'marked_on_part', 'other']),
+  source: words(200),
+  km: z.number().min(0).max(1e8).nullable(),
+  note: words(500),
+};
+export const earlierRecord = recordBase.extend(earlierFields).meta({ id: 'EarlierWork' }) satisfies Fields<core.EarlierWork>;
 export const counterRecord = recordBase
   .extend({ vehicleId: id, typed, km: z.number() })
   .meta({ id: 'CounterReading' }) satisfies Fields<core.CounterReading>;
@@ -193,6 +233,10 @@ export const EVENTS = {
   afterCares: { sent: sentBase.extend(afterCareFields), record: afterCareRecord },
   amendments: { sent: sentBase.extend(amendmentFields), record: amendmentRecord },
   redactions: { sent: sentBase.extend({ corrects: id, ...redactionFields }), record: redactionRecord },
+  pictures: { sent: sentBase.extend(pictureFields), record: pictureRecord },
+  intakeLooks: { sent: sentBase.extend(intakeFields), record: intakeRecord },
+  cameWith: { sent: sentBase.extend(cameWithFields), record: cameWithRecord },
+  earlierWork: { sent: sentBase.extend(earlierFields), record: earlierRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const;
 export type EventFamily = keyof typeof EVENTS;

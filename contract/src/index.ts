@@ -6,5 +6,7 @@ export * from './things.ts';
 export * from './bundle.ts';
 export * from './live.ts';
 export * from './endpoints.ts';
+export { PICTURE } from './features/bookin.ts';
 export { SHEET_PDF } from './features/prove.ts';
+export type { VerdictChange } from './features/limits.ts';
 export type { YardJob } from './features/yard.ts';

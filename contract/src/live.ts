@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Access } from './endpoint.ts';
 import { id } from './primitives.ts';
+import { gaugeFields } from './things.ts';
 
 /** By what clock a page stamps what it sends, ms; and the server's, on every answer: so that a wrong clock is set right. */
 export const CLOCK_HEADER = 'x-dauer-clock';
@@ -9,12 +10,28 @@ export const NOW_HEADER = 'x-dauer-now';
 /** The stream of changes: who listens is told that something changed, and reads it himself. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };
 
+/** What an instrument says: the figure it shows now, that it was pressed, or that it types like a keyboard. */
+export const instrumentMessage = z.object({
+  /** Its tag on the rack. */
+  instrument: z.string().trim().min(1).max(20),
+  kind: gaugeFields.shape.kind,
+  /** As it shows it; a length may be in mm or in, or any other that the capture bar reads. */
+  unit: z.string().max(8),
+  text: z.string().regex(/^[-+−]?[0-9][0-9.,/ ]{0,18}$/),
+  event: z.enum(['live', 'press', 'keys']),
+});
+export type InstrumentMessage = z.infer<typeof instrumentMessage>;
+
 /** One change: which job it was in (null: something that any job may lean on), and which page made it. Never what it was. */
 export const liveMessage = z.object({
   jobId: id.nullable(),
   page: z.string().max(40),
   /** Somebody’s sessions ended, or his role changed: streams that are not his to hear any more end at once. */
   people: z.boolean().optional(),
+  /** Nothing changed: an instrument speaks to whoever listens to it. */
+  instrument: instrumentMessage.optional(),
+  /** The page named in this message listens to an instrument from now on, and every other lets go of it. */
+  claims: z.string().max(20).optional(),
 });
 export type LiveMessage = z.infer<typeof liveMessage>;
 

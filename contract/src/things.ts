@@ -21,6 +21,12 @@ export const vehicleFields = z.object({
   storage,
   standsYears: z.number().min(0).max(150).nullable(),
   distanceUnit: z.enum(['km', 'mi', 'none']),
+  massKg: z.number().positive().max(100000).nullable().default(null),
+  massFrontKg: z.number().positive().max(100000).nullable().default(null),
+  wheelbaseMm: z.number().positive().max(20000).nullable().default(null),
+  cgHeightMm: z.number().positive().max(5000).nullable().default(null),
+  tyreRadiusFrontMm: z.number().positive().max(2000).nullable().default(null),
+  tyreRadiusRearMm: z.number().positive().max(2000).nullable().default(null),
 });
 export const vehicle = vehicleFields
   .extend({ id, ownerId: id.nullable(), version: z.number().int() })
@@ -55,10 +61,24 @@ export const layout = z
     id,
     vehicleId: id,
     template: z.string(),
+    drive: z.enum(['left', 'right']).default('right'),
     slots: z.array(slot).max(400).readonly(),
     connections: z.array(connection).max(600).readonly(),
   })
   .meta({ id: 'Layout' }) satisfies z.ZodType<core.Layout>;
+
+export const layoutRevision = z
+  .object({
+    id,
+    revision: z.enum(['first', 'correction', 'conversion']),
+    why: z.string(),
+    enteredBy: id.nullable(),
+    enteredAt: instant,
+    added: z.array(z.string()).readonly(),
+    removed: z.array(z.string()).readonly(),
+    changed: z.array(z.string()).readonly(),
+  })
+  .meta({ id: 'LayoutRevision' }) satisfies z.ZodType<core.LayoutRevision>;
 
 export const jobFields = z.object({
   kind: jobKind,
@@ -66,6 +86,8 @@ export const jobFields = z.object({
   wants: words(2000),
   fluidKnown: words(200),
   promised: day.nullable(),
+  finish: z.enum(['not_said', 'driver', 'tidy', 'show']).default('not_said'),
+  authorised: z.number().min(0).max(1e9).nullable().default(null),
   scopeCorners: z.array(corner).max(6),
   scopeIn: z.array(id).max(400).default([]),
   scopeOut: z.array(id).max(400).default([]),
@@ -110,17 +132,52 @@ export const gaugeFields = z.object({
   gaugeId: id,
   tag: z.string().trim().min(1).max(20),
   name,
-  kind: z.enum(['micrometer', 'bore_gauge', 'dial', 'caliper', 'depth_gauge', 'drum_gauge', 'feeler', 'rule', 'tape', 'torque_wrench']),
+  kind: z.enum([
+    ...(['micrometer', 'bore_gauge', 'dial', 'caliper', 'depth_gauge', 'drum_gauge', 'feeler', 'rule', 'tape', 'torque_wrench'] as const),
+    ...(['spring_scale', 'pedal_force', 'pressure_gauge', 'vacuum_gauge', 'fluid_tester', 'thermometer'] as const),
+  ]),
   resolution: z.number().positive(),
   accuracy: z.number().min(0),
   shortSpan: z.number().min(0),
   rangeLow: z.number().nullable(),
   rangeHigh: z.number().nullable(),
   calibrationDue: day.nullable(),
+  settingPiece: z.number().min(0).nullable().default(null),
+  checkFirst: z.boolean().default(false),
 });
 export const gauge = gaugeFields
   .extend({ id, enteredBy: id, enteredAt: instant })
   .meta({ id: 'GaugeVersion' }) satisfies z.ZodType<core.GaugeVersion>;
+
+const entered = { id, enteredBy: id, enteredAt: instant };
+export const calibrationFields = z.object({
+  on: day,
+  by: name,
+  result: z.enum(['good', 'adjusted', 'out']),
+  offBy: z.number().nullable(),
+  certificate: words(120),
+  nextDue: day.nullable(),
+});
+export const calibration = calibrationFields
+  .extend({ ...entered, gaugeId: id })
+  .meta({ id: 'Calibration' }) satisfies z.ZodType<core.Calibration>;
+export const gaugeCheck = z
+  .object({ ...entered, gaugeId: id, nominal: z.number(), read: z.number() })
+  .meta({ id: 'GaugeCheck' }) satisfies z.ZodType<core.GaugeCheck>;
+export const studyFields = z.object({
+  place: words(200),
+  readings: z
+    .array(z.object({ person: name, value: z.number() }))
+    .min(1)
+    .max(200),
+});
+export const study = studyFields
+  .extend({ ...entered, gaugeId: id, shortSpan: z.number() })
+  .meta({ id: 'RepeatStudy' }) satisfies z.ZodType<core.RepeatStudy>;
+export const callBackFields = z.object({ since: instant, offBy: z.number().positive(), why: z.string().trim().min(3).max(300) });
+export const callBack = callBackFields
+  .extend({ ...entered, gaugeId: id, until: day.nullable() })
+  .meta({ id: 'CallBack' }) satisfies z.ZodType<core.CallBack>;
 
 export const person = z
   .object({ id, name, initials: z.string(), role, active: z.boolean() })
@@ -175,6 +232,7 @@ export const jobFile = z
     job,
     vehicle,
     layout,
+    layoutRevisions: z.array(layoutRevision),
     parts: z.array(part),
     partEvents: z.array(e.partEventRecord),
     putIns: z.array(e.putInRecord),
@@ -201,8 +259,14 @@ export const jobFile = z
     afterCares: z.array(e.afterCareRecord),
     amendments: z.array(e.amendmentRecord),
     redactions: z.array(e.redactionRecord),
+    pictures: z.array(e.pictureRecord),
+    intakeLooks: z.array(e.intakeRecord),
+    cameWith: z.array(e.cameWithRecord),
+    earlierWork: z.array(e.earlierRecord),
     limits: z.array(limit),
     gauges: z.array(gauge),
+    callBacks: z.array(callBack),
+    gaugeChecks: z.array(gaugeCheck),
     people: z.array(person),
     pastJobs: z.array(z.object({ id, kind: jobKind, complaint: z.string(), openedAt: instant, releasedAt: instant.nullable() })),
     release: release.nullable(),

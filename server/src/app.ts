@@ -11,6 +11,7 @@ import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler, val
 import { connect } from './db/connect.ts';
 import { bleedHandlers } from './features/bleed/handlers.ts';
 import { bookinHandlers } from './features/bookin/handlers.ts';
+import { servePictures } from './features/bookin/pictures.ts';
 import { decideHandlers } from './features/decide/handlers.ts';
 import { gaugeHandlers } from './features/gauge/handlers.ts';
 import { limitsHandlers } from './features/limits/handlers.ts';
@@ -108,6 +109,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   app.addHook('onSend', async (_request, reply) => void reply.header(NOW_HEADER, String(Date.now())));
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
+  servePictures(app, connection.db);
   serveAuthority(app);
   serveLive(app, connection.db, options.databaseUrl);
   app.get('/api/health', { schema: { hide: true } }, async () => {

@@ -50,6 +50,11 @@ export class Visitor {
   ): Promise<Answer<{ status: string; record: { id: string } & Record<string, unknown>; code: string; detail: string }>> {
     return this.ask('POST', `/api/jobs/${jobId}/${path}`, { id: v7(), happenedAt: new Date().toISOString(), device: 'test', ...body });
   }
+  /** Fetches what is not JSON. */
+  async raw(url: string): Promise<{ readonly status: number; readonly type: string; readonly bytes: Buffer }> {
+    const reply = await this.app().inject({ method: 'GET', url, headers: this.cookie ? { cookie: this.cookie } : {} });
+    return { status: reply.statusCode, type: String(reply.headers['content-type']), bytes: reply.rawPayload };
+  }
   async file(jobId: string): Promise<JobFile> {
     return (await this.ask<JobFile>('GET', `/api/jobs/${jobId}`)).body;
   }

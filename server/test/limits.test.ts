@@ -1,8 +1,8 @@
-import { type LimitVersion, readLimitList, rowOfLimit } from '@dauer/core';
+import { type LimitVersion, plannedPositions, readLimitList, rowOfLimit } from '@dauer/core';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import { limitBody as limit, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
+import { bookIn, limitBody as limit, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
 
 describe('a list of limits', () => {
   let shop: Shop;
@@ -46,6 +46,71 @@ describe('a list of limits', () => {
   });
 });
 
+describe('a new version of a limit', () => {
+  let shop: Shop;
+  before(async () => {
+    shop = await openShop();
+  });
+  after(() => shop.close());
+  interface Entered {
+    readonly id: string;
+    readonly code: string;
+    readonly current: { readonly id: string };
+    readonly changed: {
+      readonly jobId: string;
+      readonly place: string;
+      readonly characteristic: string;
+      readonly was: string;
+      readonly is: string;
+    }[];
+  }
+  const enter = (body: object, who: Visitor = shop.technician) => who.ask<Entered>('POST', '/api/limits', body);
+  async function measured(over: Record<string, unknown> = {}): Promise<string> {
+    const { jobId, slot } = await bookIn(shop.technician, undefined, over);
+    const setId = v7();
+    await shop.technician.event<'sets'>(jobId, 'sets', {
+      ...{ id: setId, slotId: slot('rotor', 'FL'), partId: null, measurement: 'rotor_thickness', phase: 'as_found', surface: 'clean' },
+      ...{ cold: true, averages: false, count: 8 },
+    } as never);
+    for (const p of plannedPositions('rotor_thickness', 8))
+      await shop.technician.event<'readings'>(jobId, 'readings', {
+        ...{ setId, frame: p.frame, angleDeg: p.angleDeg, place: p.place, pass: 1, gaugeVersionId: null, typed: '11.60', unit: 'mm' },
+      } as never);
+    return jobId;
+  }
+
+  it('judges open jobs again and lists what fell differently, and nothing of other types', async () => {
+    const first = limit();
+    expect((await enter(first)).body.changed).to.deep.equal([]);
+    const jobId = await measured();
+    const stricter = await enter({ ...first, id: v7(), replaces: first.id, machineTo: 12.2, at: 11.8 });
+    expect(stricter.body.changed.map((c) => [c.jobId, c.place, c.characteristic, c.was, c.is])).to.deep.equal([
+      [jobId, 'Front left rotor', 'Rotor thickness', 'holds', 'past'],
+    ]);
+    const other = await enter(limit({ model: 'Marl', machineTo: 12.2, at: 11.9 }));
+    expect(other.body.changed).to.deep.equal([]);
+    const back = await shop.technician.ask<{ changed: unknown[] }>('POST', '/api/limits/import', {
+      limits: [limit({ variant: 'GT', at: 11 })],
+    });
+    expect(back.body.changed).to.have.length(1);
+  });
+
+  it('does not pass over a newer one of somebody else: both stay on record, and the second is told', async () => {
+    const first = limit({ model: 'Sallow', axle: 'rear' });
+    await enter(first);
+    const [mine, theirs] = [limit({ ...first, id: v7(), at: 10.8 }), limit({ ...first, id: v7(), at: 10.9 })];
+    const answers = await Promise.all([enter({ ...mine, replaces: first.id }), enter({ ...theirs, replaces: first.id }, shop.lead)]);
+    expect(answers.map((a) => a.status).sort()).to.deep.equal([200, 409]);
+    const lost = answers.findIndex((a) => a.status === 409);
+    const kept = [mine, theirs][1 - lost]!;
+    expect(answers[lost]!.body.current.id).to.equal(kept.id);
+    expect((await enter({ ...[mine, theirs][lost]!, id: v7(), replaces: kept.id })).status).to.equal(200);
+    const all = await shop.reader.ask<{ at: number; enteredByName: string }[]>('GET', `/api/limits/series/${first.seriesId}`);
+    expect(all.body.map((l) => l.at)).to.have.members([first.at, 10.8, 10.9]);
+    for (const l of all.body) expect(l.enteredByName.length).to.be.above(0);
+  });
+});
+
 describe('a shop of one', () => {
   it('checks its own limit on a later day, and it shows as checked alone', async () => {
     const shop = await openShop();
@@ -71,6 +136,28 @@ describe('a shop of one', () => {
     const later = limit({ model: 'Marl' });
     await another.ask('POST', '/api/limits', later);
     expect((await another.ask<{ code: string }>('POST', `/api/limits/${later.id}/check`, {})).body.code).to.equal('own_limit');
+    await shop.close();
+  });
+});
+
+describe('a limit of one vehicle or part', () => {
+  it('is listed with whose it is', async () => {
+    const shop = await openShop();
+    const { jobId, vehicleId } = await bookIn(shop.technician);
+    const own = limit({ scope: 'vehicle', appliesTo: vehicleId, make: null, model: null });
+    await shop.technician.ask('POST', '/api/limits', own);
+    const { partEvents, vehicle } = await shop.technician.file(jobId);
+    const partId = partEvents[0]!.partId;
+    await shop.technician.ask('POST', `/api/parts/${partId}/tag`, { tag: 'P 9001', partNumber: null });
+    await shop.technician.ask('POST', '/api/limits', limit({ scope: 'part', appliesTo: partId, make: null, model: null, axle: null }));
+    await shop.technician.ask(
+      'POST',
+      '/api/limits',
+      limit({ scope: 'part', appliesTo: 'no id at all', make: null, model: null, axle: 'rear' }),
+    );
+    const book = (await shop.reader.ask<{ scope: string; appliesName: string | null }[]>('GET', '/api/limits')).body;
+    expect(book.find((l) => l.scope === 'vehicle')!.appliesName).to.equal(vehicle.tag);
+    expect(book.filter((l) => l.scope === 'part').map((l) => l.appliesName)).to.have.members(['P 9001', null]);
     await shop.close();
   });
 });

@@ -1,9 +1,12 @@
 import { z } from 'zod';
-import { endpoint, none } from '../endpoint.ts';
+import { type Access, endpoint, none } from '../endpoint.ts';
 import { byId, eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id, instant, words } from '../primitives.ts';
 import * as t from '../things.ts';
+
+/** An image by the hash of its bytes, or its thumbnail (`?thumb`). */
+export const PICTURE = { path: '/api/pictures/:hash', role: 'reader' } as const satisfies { path: string; role: Access };
 
 export const bookin = {
   bookIn: endpoint({
@@ -43,6 +46,32 @@ export const bookin = {
     params: ofJob,
     body: t.jobFields.extend({ version: z.number().int() }),
     reply: t.job,
+  }),
+  reviseLayout: endpoint({
+    ...none,
+    feature: 'bookin',
+    method: 'POST',
+    path: '/api/jobs/:jobId/layout',
+    role: 'technician',
+    summary: 'Puts the layout right, or converts it from now on; the former one is kept',
+    params: ofJob,
+    body: z.object({
+      layout: t.layout,
+      replaces: id,
+      revision: z.enum(['correction', 'conversion']),
+      why: z.string().trim().min(3).max(300),
+    }),
+    reply: t.layout,
+  }),
+  layouts: endpoint({
+    ...none,
+    feature: 'bookin',
+    method: 'GET',
+    path: '/api/vehicles/:id/layouts',
+    role: 'reader',
+    summary: 'Every layout that a vehicle has had, the newest first',
+    params: byId,
+    reply: z.array(t.layoutRevision.extend({ layout: t.layout })),
   }),
   changeVehicle: endpoint({
     ...none,
@@ -86,6 +115,20 @@ export const bookin = {
     reply: z.object({ tag: z.string() }),
   }),
   readCounter: eventEndpoint('bookin', EVENTS.counters, 'counters', 'Notes the distance on the counter'),
+  addPicture: eventEndpoint('bookin', EVENTS.pictures, 'pictures', 'Says what a picture shows'),
+  lookAtIntake: eventEndpoint('bookin', EVENTS.intakeLooks, 'intake-looks', 'Notes how fasteners, hoses and adjusters are at intake'),
+  layOut: eventEndpoint('bookin', EVENTS.cameWith, 'came-with', 'Lays out a part that came with the vehicle'),
+  tellEarlier: eventEndpoint('bookin', EVENTS.earlierWork, 'earlier-work', 'Notes work of before the shop’s own records'),
+  keepPicture: endpoint({
+    ...none,
+    feature: 'bookin',
+    method: 'POST',
+    path: '/api/pictures',
+    role: 'technician',
+    summary: 'Keeps an image; what it shows is said in a job',
+    body: z.object({ base64: z.string().min(8).max(3_000_000) }),
+    reply: z.object({ hash: z.string(), width: z.number().int(), height: z.number().int() }),
+  }),
   acknowledge: eventEndpoint('bookin', EVENTS.cautionAcks, 'caution-acks', 'Acknowledges a caution by name'),
   voidJob: eventEndpoint('bookin', EVENTS.voids, 'voids', 'Voids a job that was booked twice', 'lead'),
   redact: eventEndpoint('bookin', EVENTS.redactions, 'redactions', 'Blacks out a text for good', 'lead'),

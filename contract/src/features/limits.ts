@@ -1,8 +1,20 @@
 import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
-import { id } from '../primitives.ts';
+import { id, verdict } from '../primitives.ts';
 import * as t from '../things.ts';
+
+/** A verdict of an open job that fell differently with a new limit. */
+const verdictChange = z.object({
+  jobId: id,
+  tag: z.string(),
+  vehicle: z.string(),
+  place: z.string(),
+  characteristic: z.string(),
+  was: verdict,
+  is: verdict,
+});
+export type VerdictChange = z.infer<typeof verdictChange>;
 
 export const limits = {
   limits: endpoint({
@@ -13,7 +25,18 @@ export const limits = {
     role: 'reader',
     summary: 'The limit book, newest versions',
     query: z.object({ vehicleId: id.optional() }),
-    reply: z.array(t.limit),
+    /** `appliesName`: tag of the vehicle or part that a limit is of alone. */
+    reply: z.array(t.limit.extend({ appliesName: z.string().nullable() })),
+  }),
+  limitVersions: endpoint({
+    ...none,
+    feature: 'limits',
+    method: 'GET',
+    path: '/api/limits/series/:seriesId',
+    role: 'reader',
+    summary: 'Every version of one limit, the newest first',
+    params: z.object({ seriesId: z.string().min(1).max(80) }),
+    reply: z.array(t.limit.extend({ enteredByName: z.string(), checkedByName: z.string().nullable() })),
   }),
   enterLimit: endpoint({
     ...none,
@@ -22,8 +45,9 @@ export const limits = {
     path: '/api/limits',
     role: 'technician',
     summary: 'Enters a limit, or a new version of one',
-    body: t.limitFields.extend({ id }),
-    reply: t.limit,
+    /** `replaces` names the version that was changed; somebody else's newer one is then not passed over. */
+    body: t.limitFields.extend({ id, replaces: id.optional() }),
+    reply: t.limit.extend({ changed: z.array(verdictChange) }),
   }),
   importLimits: endpoint({
     ...none,
@@ -33,7 +57,7 @@ export const limits = {
     role: 'technician',
     summary: 'Takes in a list of limits, unchecked, all or nothing',
     body: z.object({ limits: z.array(t.limitFields.extend({ id })).min(1).max(5000) }),
-    reply: z.object({ written: z.number().int() }),
+    reply: z.object({ written: z.number().int(), changed: z.array(verdictChange) }),
   }),
   checkLimit: endpoint({
     ...none,

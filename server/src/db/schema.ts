@@ -2,3 +2,5 @@
 export * from './schema/things.ts';
 export * from './schema/events.ts';
 export * from './schema/afterwards.ts';
+export * from './schema/intake.ts';
+export * from './schema/rack.ts';

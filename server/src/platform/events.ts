@@ -32,6 +32,10 @@ export const EVENT_TABLES = {
   afterCares: s.afterCare,
   amendments: s.amendment,
   redactions: s.redaction,
+  pictures: s.picture,
+  intakeLooks: s.intakeLook,
+  cameWith: s.cameWith,
+  earlierWork: s.earlierWork,
 } as const satisfies Record<EventFamily, unknown>;
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */

@@ -4,30 +4,12 @@ import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
 import * as s from '../db/schema.ts';
 import { notFound } from '../platform/problem.ts';
+import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
+import { readCallBacks, readNewestChecks } from './rack.ts';
 import { readPeople } from './people.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
-
-/** The newest layout revision of a vehicle, with its slots in their order. */
-export async function readLayout(db: Database, vehicleId: string): Promise<JobFile['layout']> {
-  const [row] = await db
-    .select()
-    .from(s.layout)
-    .where(eq(s.layout.vehicleId, vehicleId))
-    .orderBy(desc(s.layout.createdAt), desc(s.layout.id))
-    .limit(1);
-  if (!row) throw notFound('layout');
-  const slots = await db.select().from(s.slot).where(eq(s.slot.layoutId, row.id)).orderBy(asc(s.slot.ordinal));
-  const connections = await db.select().from(s.connection).where(eq(s.connection.layoutId, row.id)).orderBy(asc(s.connection.id));
-  return {
-    id: row.id,
-    vehicleId,
-    template: row.template,
-    slots: slots.map(({ layoutId: _l, ordinal: _o, ...slot }) => slot),
-    connections: connections.map(({ layoutId: _l, ...c }) => c),
-  };
-}
 
 /**
  * Reads everything a job stands on: its own events, and the life of the vehicle's parts and places.
@@ -40,7 +22,9 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
     .where(eq(s.job.id, jobId));
   if (!head) throw notFound('job');
-  const layout = await readLayout(db, head.vehicle.id);
+  const revisions = await readLayouts(db, head.vehicle.id);
+  const release = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
+  const { layout } = layoutAt(revisions, release[0]?.releasedAt ?? null);
   const jobs = await db
     .select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
     .from(s.job)
@@ -48,10 +32,14 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     .where(eq(s.job.vehicleId, head.vehicle.id))
     .orderBy(desc(s.job.openedAt));
   const allJobs = jobs.map((j) => j.id);
-  const slotIds = layout.slots.map((x) => x.id);
+  // Also of places that a later layout does not have: their parts were in this vehicle.
+  const slotIds = [...new Set(revisions.flatMap((r) => r.layout.slots.map((x) => x.id)))];
   const ofJob = (t: EventTable): SQL => eq(t.jobId, jobId);
   const ofVehicle = (t: EventTable): SQL => inArray(t.jobId, allJobs);
-  const lived = db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds));
+  // As a list of its own: so that an old book is found by its indexes.
+  const lived = (await db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds))).map(
+    (r) => r.id,
+  );
   const partEvents = await db
     .select()
     .from(s.partEvent)
@@ -88,19 +76,25 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   const afterCares = await db.select().from(s.afterCare).where(ofJob(s.afterCare));
   const amendments = await db.select().from(s.amendment).where(ofJob(s.amendment));
   const redactions = await db.select().from(s.redaction).where(ofJob(s.redaction));
+  const pictures = await db.select().from(s.picture).where(ofVehicle(s.picture));
+  const intakeLooks = await db.select().from(s.intakeLook).where(ofJob(s.intakeLook));
+  const cameWith = await db.select().from(s.cameWith).where(ofJob(s.cameWith));
+  const earlierWork = await db.select().from(s.earlierWork).where(ofVehicle(s.earlierWork));
   const limits = await readLimitVersions(db, head.vehicle.id);
   const people = await readPeople(db);
-  const release = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
   const partIds = [...new Set(partEvents.map((e) => e.partId))];
   const setIds = sets.map((x) => x.id);
   const parts = partIds.length > 0 ? await db.select().from(s.part).where(inArray(s.part.id, partIds)) : [];
   const readings = setIds.length > 0 ? await db.select().from(s.reading).where(inArray(s.reading.setId, setIds)) : [];
   const gauges = await readGauges(db);
+  const callBacks = await readCallBacks(db);
+  const gaugeChecks = await readNewestChecks(db);
   const [kept] = release;
   return {
     job: head.job,
     vehicle: head.vehicle,
     layout,
+    layoutRevisions: revisions.map(({ layout: _layout, ...r }) => r),
     parts,
     partEvents,
     putIns,
@@ -127,8 +121,14 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     afterCares,
     amendments,
     redactions,
+    pictures,
+    intakeLooks,
+    cameWith,
+    earlierWork,
     limits,
     gauges,
+    callBacks,
+    gaugeChecks,
     people,
     pastJobs: jobs.filter((j) => j.id !== jobId),
     release: kept ? withoutBasis(kept) : null,

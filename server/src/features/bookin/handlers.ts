@@ -1,4 +1,4 @@
-import { checkLayout, KIND_FACTS, parseQuantity } from '@dauer/core';
+import { isPartialDate, KIND_FACTS, parseQuantity } from '@dauer/core';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
@@ -8,9 +8,11 @@ import { eventRow, keeps } from '../../platform/handlers.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
 import { redact } from './redact.ts';
-import { requireEvent } from '../../records/belongs.ts';
+import { keepPicture } from './pictures.ts';
+import { requireEvent, requirePlace } from '../../records/belongs.ts';
 import { openJobOf } from '../../records/jobFile.ts';
-import { insertLayout } from '../../records/layout.ts';
+import { insertLayout, readLayouts } from '../../records/layout.ts';
+import { requireWorking, reviseLayout } from './reviseLayout.ts';
 import type { ENDPOINTS } from '@dauer/contract';
 
 async function vehicleOfJob(db: Database, jobId: string): Promise<string> {
@@ -48,6 +50,13 @@ type Names =
   | 'openJob'
   | 'changeJob'
   | 'changeVehicle'
+  | 'reviseLayout'
+  | 'layouts'
+  | 'keepPicture'
+  | 'addPicture'
+  | 'lookAtIntake'
+  | 'layOut'
+  | 'tellEarlier'
   | 'owner'
   | 'nextTag'
   | 'readCounter'
@@ -60,9 +69,7 @@ type Names =
 export const bookinHandlers: Pick<Handlers, Names> = {
   bookIn: async (call) => {
     const { db, body, person } = call;
-    const faults = checkLayout(body.layout);
-    const [fault] = faults;
-    if (fault) throw new Fault(422, 'layout', `The layout cannot be right: ${fault.message}`);
+    requireWorking(body.layout);
     const [known] = await db.select({ id: job.id, vehicleId: job.vehicleId }).from(job).where(eq(job.id, body.job.id));
     if (known) return { vehicleId: known.vehicleId, jobId: known.id };
     await db.transaction(async (tx) => {
@@ -153,6 +160,23 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     if (km < 0) throw new Fault(422, 'negative', 'A counter does not show less than nothing.');
     return addEvent(call.db, 'counters', { ...eventRow(call, body), vehicleId: await vehicleOfJob(call.db, call.params.jobId), km });
   },
+  reviseLayout,
+  layouts: async ({ db, params }) => (await readLayouts(db, params.id)).reverse(),
+  keepPicture,
+  addPicture: keeps('pictures', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    return {};
+  }),
+  lookAtIntake: keeps('intakeLooks', () => ({})),
+  layOut: keeps('cameWith', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    return {};
+  }),
+  tellEarlier: keeps('earlierWork', async (body, { db, params }) => {
+    if (!isPartialDate(body.on)) throw new Fault(422, 'not_a_date', `“${body.on}” is no day, month or year.`);
+    await requirePlace(db, params.jobId, body.slotId);
+    return {};
+  }),
   voidJob: keeps('voids', () => ({})),
   redact,
   eraseOwner: async ({ db, params, body, person }) => {

@@ -1,7 +1,7 @@
 import type { ENDPOINTS, EventFamily, Recorded } from '@dauer/contract';
 import { and, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { job, redaction, release } from '../../db/schema.ts';
+import { image, job, picture, redaction, release } from '../../db/schema.ts';
 import { EVENT_TABLES, type Stored } from '../../platform/events.ts';
 import { eventRow } from '../../platform/handlers.ts';
 import { Fault } from '../../platform/problem.ts';
@@ -10,7 +10,7 @@ import type { Call } from '../../platform/routes.ts';
 /** What stands where a text was blacked out. */
 export const BLACKED = '■■■';
 /** Texts that somebody typed freely: what may be blacked out. */
-const FREE_TEXT = ['words', 'reason', 'note', 'title', 'wrench', 'product', 'batch'];
+const FREE_TEXT = ['words', 'reason', 'note', 'title', 'wrench', 'product', 'batch', 'source', 'name'];
 const FREE_TEXT_OF_JOB = ['complaint', 'wants', 'fluidKnown'] as const;
 
 function struck(value: unknown, text: string): unknown {
@@ -18,6 +18,20 @@ function struck(value: unknown, text: string): unknown {
   if (Array.isArray(value)) return value.map((v) => struck(v, text));
   if (typeof value === 'object' && value !== null) return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, struck(v, text)]));
   return value;
+}
+
+/** The image of a picture: its bytes go, here and wherever else the same image is shown. */
+async function findImage(db: Database, jobId: string, id: string) {
+  const [row] = await db
+    .select({ hash: picture.hash, data: image.data })
+    .from(picture)
+    .leftJoin(image, eq(image.hash, picture.hash))
+    .where(and(eq(picture.id, id), eq(picture.jobId, jobId)));
+  if (!row) return null;
+  return {
+    text: row.data ? row.hash : '',
+    strike: (tx: Database) => tx.update(image).set({ data: null, thumb: null }).where(eq(image.hash, row.hash)),
+  };
 }
 
 /** The text of a job or an event, and the statement that replaces it. */
@@ -35,6 +49,7 @@ async function find(db: Database, jobId: string, id: string, field: string) {
           .where(eq(job.id, id)),
     };
   }
+  if (field === 'image') return findImage(db, jobId, id);
   if (!FREE_TEXT.includes(field)) return null;
   for (const family of Object.keys(EVENT_TABLES) as EventFamily[]) {
     const table = EVENT_TABLES[family as 'findings'];

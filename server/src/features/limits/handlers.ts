@@ -1,30 +1,70 @@
-import { characteristic, checkLimit, limitKey } from '@dauer/core';
+import { characteristic, checkLimit, limitKey, type LimitVersion } from '@dauer/core';
 import { isDeepStrictEqual } from 'node:util';
-import { and, eq, ne, sql } from 'drizzle-orm';
-import { account, limit, limitCheck, shop } from '../../db/schema.ts';
+import { and, eq, inArray, ne, sql } from 'drizzle-orm';
+import { account, limit, limitCheck, part, shop, vehicle } from '../../db/schema.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
-import { readLimit, readLimits } from '../../records/limits.ts';
+import { changesBetween, openVerdicts } from './whatChanged.ts';
+import { readLimit, readLimits, readLimitVersions } from '../../records/limits.ts';
+import { readPeople } from '../../records/people.ts';
 
-export const limitsHandlers: Pick<Handlers, 'limits' | 'enterLimit' | 'importLimits' | 'checkLimit'> = {
-  limits: async ({ db, query }) => readLimits(db, query.vehicleId),
+export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterLimit' | 'importLimits' | 'checkLimit'> = {
+  limits: async ({ db, query }) => {
+    const book = await readLimits(db, query.vehicleId);
+    const of = (scope: LimitVersion['scope']): string[] => book.flatMap((l) => (l.scope === scope && l.appliesTo ? [l.appliesTo] : []));
+    const isId = (id: string): boolean => /^[0-9a-f-]{36}$/i.test(id);
+    const [cars, parts] = [of('vehicle').filter(isId), of('part').filter(isId)];
+    const named = [
+      ...(cars.length > 0 ? await db.select({ id: vehicle.id, name: vehicle.tag }).from(vehicle).where(inArray(vehicle.id, cars)) : []),
+      ...(parts.length > 0
+        ? await db
+            .select({ id: part.id, name: sql<string>`coalesce(part.tag, part.name)` })
+            .from(part)
+            .where(inArray(part.id, parts))
+        : []),
+    ];
+    const names = new Map(named.map((n) => [n.id, n.name]));
+    return book.map((l) => ({ ...l, appliesName: l.appliesTo ? (names.get(l.appliesTo) ?? null) : null }));
+  },
+  limitVersions: async ({ db, params }) => {
+    const people = new Map((await readPeople(db)).map((p) => [p.id, p.name]));
+    return (await readLimitVersions(db))
+      .filter((l) => l.seriesId === params.seriesId)
+      .map((l) => ({
+        ...l,
+        enteredByName: people.get(l.enteredBy) ?? '',
+        checkedByName: l.checkedBy ? (people.get(l.checkedBy) ?? '') : null,
+      }))
+      .sort((a, b) => (a.enteredAt < b.enteredAt ? 1 : -1));
+  },
   enterLimit: async ({ db, body, person }) => {
+    const { replaces, ...fields } = body;
     if (!characteristic(body.characteristic)) throw new Fault(422, 'unknown_characteristic', 'This characteristic is not known.');
     checkLimit(body);
-    await db
-      .insert(limit)
-      .values({ ...body, enteredBy: person.id })
-      .onConflictDoNothing();
+    const before = await openVerdicts(db, [body]);
+    await db.transaction(async (tx) => {
+      await tx.execute(sql`select pg_advisory_xact_lock(4712)`);
+      const newest = (await readLimits(tx)).find((l) => l.seriesId === body.seriesId);
+      if (replaces !== undefined && newest && newest.id !== replaces && newest.id !== body.id)
+        throw new Fault(409, 'stale', 'Somebody entered a newer version of this limit meanwhile. What you typed is kept; look at both.', {
+          current: newest,
+        });
+      await tx
+        .insert(limit)
+        .values({ ...fields, enteredBy: person.id })
+        .onConflictDoNothing();
+    });
     const kept = await readLimit(db, body.id);
     if (!kept) throw notFound('limit');
-    const sent: Record<string, unknown> = { ...body };
+    const sent: Record<string, unknown> = { ...fields };
     const same = Object.entries(kept).every(([key, value]) => !(key in sent) || isDeepStrictEqual(value, sent[key]));
     if (!same) throw new Fault(409, 'id_reused', 'Another limit is already on record under this id.', { current: kept });
-    return kept;
+    return { ...kept, changed: changesBetween(before, await openVerdicts(db, [body])) };
   },
   /** Judged again against the book as it stands now: what conflicts by then is refused, and nothing of the list is written. */
-  importLimits: async ({ db, body, person }) =>
-    db.transaction(async (tx) => {
+  importLimits: async ({ db, body, person }) => {
+    const before = await openVerdicts(db, body.limits);
+    const written = await db.transaction(async (tx) => {
       await tx.execute(sql`select pg_advisory_xact_lock(4712)`);
       const book = new Map((await readLimits(tx)).map((l) => [limitKey(l), l]));
       const seen = new Set<string>();
@@ -41,13 +81,15 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'enterLimit' | 'importLim
           );
         seen.add(key);
       });
-      const written = await tx
+      const rows = await tx
         .insert(limit)
         .values(body.limits.map((l) => ({ ...l, enteredBy: person.id })))
         .onConflictDoNothing()
         .returning({ id: limit.id });
-      return { written: written.length };
-    }),
+      return rows.length;
+    });
+    return { written, changed: changesBetween(before, await openVerdicts(db, body.limits)) };
+  },
   checkLimit: async ({ db, params, person }) => {
     const found = await readLimit(db, params.id);
     if (!found) throw notFound('limit');

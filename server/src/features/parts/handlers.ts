@@ -1,5 +1,5 @@
 import { byOneName, moved, type Part, placeName, standing, takenBackIds, whereabouts } from '@dauer/core';
-import { asc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
+import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import {
   account,
@@ -50,11 +50,12 @@ async function locate(db: Database, parts: readonly Part[]) {
   const [slots, jobs] = await Promise.all([
     slotIds.length > 0
       ? db
-          .select({ slot, vehicle })
+          .selectDistinctOn([slot.id], { slot, vehicle })
           .from(slot)
           .innerJoin(layout, eq(layout.id, slot.layoutId))
           .innerJoin(vehicle, eq(vehicle.id, layout.vehicleId))
           .where(inArray(slot.id, slotIds))
+          .orderBy(slot.id, desc(layout.createdAt))
       : [],
     jobIds.length > 0
       ? db.select({ id: job.id, vehicle }).from(job).innerJoin(vehicle, eq(vehicle.id, job.vehicleId)).where(inArray(job.id, jobIds))

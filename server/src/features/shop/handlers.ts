@@ -1,4 +1,4 @@
-import { asc, eq, ilike, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, ilike, inArray, isNotNull, or, sql } from 'drizzle-orm';
 import { account, job, owner, part, shop, vehicle } from '../../db/schema.ts';
 import { hashPassword } from '../../platform/password.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
@@ -107,47 +107,65 @@ export const shopHandlers: Pick<Handlers, Names> = {
   search: async ({ db, query, person }) => {
     const q = `%${query.q.trim().replace(/[%_\\]/g, '\\$&')}%`;
     if (query.q.trim() === '') return [];
-    const [vehicles, parts] = await Promise.all([
-      db
-        .select({
-          vehicle,
-          // Named by hand: in the fields of a select from one table drizzle leaves the table's name out.
-          complaint: sql<string | null>`(select j.complaint from job j where j.vehicle_id = vehicle.id and j.complaint ilike ${q}
-            order by j.opened_at desc limit 1)`,
-          jobId: sql<string | null>`(select j.id from job j where j.vehicle_id = vehicle.id order by j.opened_at desc limit 1)`,
-        })
-        .from(vehicle)
-        .where(
-          or(
-            ilike(vehicle.tag, q),
-            ilike(vehicle.name, q),
-            sql`exists (select 1 from ${job} j where j.vehicle_id = ${vehicle.id} and j.complaint ilike ${q})`,
-            person.role === 'lead'
-              ? sql`exists (select 1 from ${owner} o where o.id = ${vehicle.ownerId} and o.name ilike ${q})`
-              : undefined,
-          ),
-        )
-        .orderBy(asc(vehicle.tag))
-        .limit(12),
-      db
-        .select()
-        .from(part)
-        .where(or(ilike(part.tag, q), ilike(part.partNumber, q)))
-        .orderBy(asc(part.tag))
-        .limit(12),
-    ]);
+    // Each of them by its own index; what is found is put together afterwards.
+    const byVehicle = db
+      .select({ id: vehicle.id })
+      .from(vehicle)
+      .where(or(ilike(vehicle.tag, q), ilike(vehicle.name, q)))
+      .orderBy(asc(vehicle.tag))
+      .limit(MOST_FOUND);
+    const byComplaint = db
+      .select({ id: job.vehicleId })
+      .from(job)
+      .where(ilike(job.complaint, q))
+      .orderBy(desc(job.openedAt))
+      .limit(MOST_FOUND);
+    const byOwner = db
+      .select({ id: vehicle.id })
+      .from(vehicle)
+      .innerJoin(owner, eq(owner.id, vehicle.ownerId))
+      .where(and(ilike(owner.name, q), person.role === 'lead' ? undefined : sql`false`))
+      .limit(MOST_FOUND);
+    const found = byVehicle.union(byComplaint).union(byOwner).as('found');
+    const vehicles = await db
+      .select({ vehicle })
+      .from(vehicle)
+      .innerJoin(found, eq(found.id, vehicle.id))
+      .orderBy(asc(vehicle.tag))
+      .limit(MOST_FOUND);
+    const ids = vehicles.map((v) => v.vehicle.id);
+    const jobs =
+      ids.length > 0
+        ? await db
+            .select({ id: job.id, vehicleId: job.vehicleId, complaint: job.complaint, hit: sql<boolean>`${job.complaint} ilike ${q}` })
+            .from(job)
+            .where(inArray(job.vehicleId, ids))
+            .orderBy(desc(job.openedAt))
+        : [];
+    const parts = await db
+      .select()
+      .from(part)
+      .where(and(isNotNull(part.tag), or(ilike(part.tag, q), ilike(part.partNumber, q), ilike(part.name, q))))
+      .orderBy(asc(part.tag))
+      .limit(MOST_FOUND);
     return [
-      ...vehicles.map((v) => ({
-        kind: 'vehicle' as const,
-        tag: v.vehicle.tag,
-        title: v.vehicle.name,
-        note: v.complaint || v.vehicle.body,
-        to: v.jobId ? `/jobs/${v.jobId}` : '/',
-      })),
+      ...vehicles.map(({ vehicle: v }) => {
+        const mine = jobs.filter((x) => x.vehicleId === v.id);
+        return {
+          kind: 'vehicle' as const,
+          tag: v.tag,
+          title: v.name,
+          note: mine.find((x) => x.hit)?.complaint || v.body,
+          to: mine[0] ? `/jobs/${mine[0].id}` : '/',
+        };
+      }),
       ...parts.map((p) => ({ kind: 'part' as const, tag: p.tag, title: p.name, note: p.partNumber ?? '', to: `/parts/${p.id}` })),
     ];
   },
 };
+
+/** Most vehicles, and most parts, that a search lists. */
+const MOST_FOUND = 12;
 
 /** The demonstration shop's password, shown on its sign-in page. No other shop has it. */
 const DEMO_PASSWORD = 'brakes-hold-lives';

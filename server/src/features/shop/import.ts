@@ -34,6 +34,10 @@ const ORDER: readonly EventFamily[] = [
   'putIns',
   'takenOuts',
   'takeBacks',
+  'pictures',
+  'intakeLooks',
+  'cameWith',
+  'earlierWork',
   'voids',
   'redactions',
 ];

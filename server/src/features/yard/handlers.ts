@@ -15,9 +15,10 @@ import {
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { YardJob } from '@dauer/contract';
 import type { Database } from '../../db/connect.ts';
-import { afterCare, amendment, bleedPull, fluidService, job, lateEvent, release, takeBack, vehicle } from '../../db/schema.ts';
+import { afterCare, amendment, bleedPull, earlierWork, fluidService, job, lateEvent, release, takeBack, vehicle } from '../../db/schema.ts';
 import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
-import { openJobIds, readJobFile, readLayout } from '../../records/jobFile.ts';
+import { openJobIds, readJobFile } from '../../records/jobFile.ts';
+import { readNewestLayouts } from '../../records/layout.ts';
 
 /** Most reasons for waiting listed of a job. */
 const MOST_WAITS = 3;
@@ -52,36 +53,61 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
   };
 }
 
-/** Most vehicles listed by their fluid. */
+/** Most vehicles listed by their fluid, and of how many the due day is worked out: those whose fluid is the oldest. */
 const MOST_DUE = 6;
+const OLDEST = 48;
+
+/** Vehicles by the age of their fluid, the oldest first: by the newest change on record, or of before these records. */
+async function oldestFluids(db: Database): Promise<string[]> {
+  const found = await db.execute<{ id: string }>(sql`
+    select vehicle_id as id from (
+      select j.vehicle_id, max(f.happened_at) as at from ${fluidService} f join ${job} j on j.id = f.job_id
+        where not exists (select 1 from ${takeBack} t where t.corrects = f.id) group by j.vehicle_id
+      union all
+      select j.vehicle_id, max(to_timestamp(rpad(e.on_day, 10, '-01'), 'YYYY-MM-DD')) from ${earlierWork} e join ${job} j on j.id = e.job_id
+        where e.what = 'fluid_changed' and not exists (select 1 from ${takeBack} t where t.corrects = e.id)
+        and not exists (select 1 from ${fluidService} f join ${job} k on k.id = f.job_id where k.vehicle_id = j.vehicle_id) group by j.vehicle_id
+    ) known order by at limit ${OLDEST}`);
+  return found.rows.map((r) => r.id);
+}
 
 async function fluidDues(db: Database, today: string) {
+  const ids = await oldestFluids(db);
+  if (ids.length === 0) return [];
+  const vehicles = await db.select().from(vehicle).where(inArray(vehicle.id, ids));
   const served = await db
-    .select({ vehicle, service: fluidService })
+    .select({ vehicleId: job.vehicleId, service: fluidService })
     .from(fluidService)
     .innerJoin(job, eq(job.id, fluidService.jobId))
-    .innerJoin(vehicle, eq(vehicle.id, job.vehicleId));
-  const jobs = [...new Set(served.map((r) => r.service.jobId))];
-  if (jobs.length === 0) return [];
+    .where(inArray(job.vehicleId, ids));
+  const told = await db
+    .select({ vehicleId: job.vehicleId, earlier: earlierWork })
+    .from(earlierWork)
+    .innerJoin(job, eq(job.id, earlierWork.jobId))
+    .where(inArray(job.vehicleId, ids));
+  const jobs = [...new Set([...served.map((r) => r.service.jobId), ...told.map((r) => r.earlier.jobId)])];
   const pulls = await db.select().from(bleedPull).where(inArray(bleedPull.jobId, jobs));
   const gone = takenBackIds(await db.select().from(takeBack).where(inArray(takeBack.jobId, jobs)));
-  const vehicles = new Map(served.map((r) => [r.vehicle.id, r.vehicle]));
-  const states = await Promise.all(
-    [...vehicles.values()].map(async (v) => {
+  const layouts = await readNewestLayouts(db, ids);
+  return vehicles
+    .flatMap((v) => {
       const services = standing(
-        served.filter((r) => r.vehicle.id === v.id).map((r) => r.service),
+        served.filter((r) => r.vehicleId === v.id).map((r) => r.service),
         gone,
       );
       const mine = standing(
         pulls.filter((p) => services.some((x) => x.jobId === p.jobId)),
         gone,
       );
-      const state = fluidState(await readLayout(db, v.id), { services, pulls: mine }, v, today);
-      return state ? [{ vehicleId: v.id, tag: v.tag, name: v.name, jobId: services.at(-1)?.jobId ?? null, ...state }] : [];
-    }),
-  );
-  return states
-    .flat()
+      const earlier = standing(
+        told.filter((r) => r.vehicleId === v.id).map((r) => r.earlier),
+        gone,
+      );
+      const drawn = layouts.get(v.id);
+      const state = drawn ? fluidState(drawn, { services, pulls: mine, earlier }, v, today) : null;
+      const jobId = services.at(-1)?.jobId ?? earlier.at(-1)?.jobId ?? null;
+      return state ? [{ vehicleId: v.id, tag: v.tag, name: v.name, jobId, ...state }] : [];
+    })
     .sort((a, b) => (a.due < b.due ? -1 : 1))
     .slice(0, MOST_DUE);
 }

@@ -1,0 +1,47 @@
+/** What is known of a gauge beside its own figures: calibrations, looks at the setting piece, repeat studies, call-backs. */
+import type { Calibration } from '@dauer/core';
+import { date, doublePrecision, index, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { instant, now } from './instant.ts';
+import { account } from './things.ts';
+
+const entered = () => ({
+  id: uuid().primaryKey(),
+  gaugeId: uuid().notNull(),
+  enteredBy: uuid()
+    .notNull()
+    .references(() => account.id),
+  enteredAt: instant().notNull().$default(now),
+});
+export const calibration = pgTable(
+  'calibration',
+  {
+    ...entered(),
+    on: date('on_day').notNull(),
+    by: text('done_by').notNull(),
+    result: text().$type<Calibration['result']>().notNull(),
+    offBy: doublePrecision(),
+    certificate: text().notNull(),
+    nextDue: date(),
+  },
+  (t) => [index().on(t.gaugeId)],
+);
+export const gaugeCheck = pgTable(
+  'gauge_check',
+  { ...entered(), nominal: doublePrecision().notNull(), read: doublePrecision().notNull() },
+  (t) => [index().on(t.gaugeId)],
+);
+export const repeatStudy = pgTable(
+  'repeat_study',
+  {
+    ...entered(),
+    place: text().notNull(),
+    readings: jsonb().$type<{ person: string; value: number }[]>().notNull(),
+    shortSpan: doublePrecision().notNull(),
+  },
+  (t) => [index().on(t.gaugeId)],
+);
+export const callBack = pgTable(
+  'gauge_call_back',
+  { ...entered(), since: instant().notNull(), offBy: doublePrecision().notNull(), why: text().notNull() },
+  (t) => [index().on(t.gaugeId)],
+);

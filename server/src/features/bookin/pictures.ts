@@ -1,0 +1,97 @@
+import { createHash } from 'node:crypto';
+import { Worker } from 'node:worker_threads';
+import { type ENDPOINTS, mayCall, PICTURE } from '@dauer/contract';
+import { attempt, plainJpeg, THUMB_SIDE } from '@dauer/core';
+import { eq } from 'drizzle-orm';
+import type { FastifyInstance } from 'fastify';
+import { z } from 'zod';
+import type { Database } from '../../db/connect.ts';
+import { image } from '../../db/schema.ts';
+import { Fault } from '../../platform/problem.ts';
+import type { Call } from '../../platform/routes.ts';
+import { whoAsks } from '../../platform/session.ts';
+
+/** Longest that an image may take to be decoded, ms. */
+const PATIENCE_MS = 15000;
+/** Images decoded at a time: each takes up to a few hundred megabytes. */
+const AT_ONCE = 2;
+const NOT_READ = 'This is not a picture that can be kept: it cannot be read to its end. Send a JPEG photograph.';
+
+let busy = 0;
+const waiting: (() => void)[] = [];
+async function turn(): Promise<void> {
+  if (busy >= AT_ONCE) await new Promise<void>((go) => waiting.push(go));
+  busy += 1;
+}
+function done(): void {
+  busy -= 1;
+  waiting.shift()?.();
+}
+
+/** Decodes an image to its end and gives its thumbnail. Throws a Fault where it is none. */
+async function thumbOf(bytes: Uint8Array): Promise<Buffer> {
+  await turn();
+  try {
+    return await new Promise<Buffer>((resolve, reject) => {
+      const worker = new Worker(new URL('./imageWorker.mjs', import.meta.url), {
+        workerData: { bytes, side: THUMB_SIDE },
+        resourceLimits: { maxOldGenerationSizeMb: 512 },
+      });
+      const refuse = (): void => {
+        clearTimeout(timer);
+        void worker.terminate();
+        reject(new Fault(422, 'not_an_image', NOT_READ));
+      };
+      const timer = setTimeout(refuse, PATIENCE_MS);
+      worker.once('message', (thumb: Uint8Array) => {
+        clearTimeout(timer);
+        resolve(Buffer.from(thumb));
+        void worker.terminate();
+      });
+      worker.once('error', refuse);
+    });
+  } finally {
+    done();
+  }
+}
+
+/** Keeps an image once, under the hash of its bytes, with nothing in it but the image. */
+export async function keepPicture({ db, body }: Call<typeof ENDPOINTS.keepPicture>) {
+  const given = Buffer.from(body.base64, 'base64');
+  const tried = attempt(() => plainJpeg(given));
+  if (!tried.ok) throw new Fault(422, tried.refusal.code, tried.refusal.message);
+  const { bytes, width, height } = tried.value;
+  const data = Buffer.from(bytes);
+  const hash = createHash('sha256').update(data).digest('hex');
+  const [known] = await db.select({ hash: image.hash }).from(image).where(eq(image.hash, hash));
+  if (!known) {
+    const thumb = await thumbOf(bytes);
+    await db.insert(image).values({ hash, width, height, data, thumb }).onConflictDoNothing();
+  }
+  return { hash, width, height };
+}
+
+/** Gives an image or its thumbnail out to whoever may see the records. */
+export function servePictures(app: FastifyInstance, db: Database): void {
+  const params = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/) });
+  const querystring = z.object({ thumb: z.string().optional() });
+  app.get(PICTURE.path, { schema: { hide: true, params, querystring } }, async (request, reply) => {
+    const person = await whoAsks(db, request);
+    if (!person) throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again.');
+    if (!mayCall(PICTURE.role, person.role)) throw new Fault(403, 'role', `This takes the role of ${PICTURE.role}.`);
+    const { hash } = params.parse(request.params);
+    const small = querystring.parse(request.query).thumb !== undefined;
+    const [row] = await db
+      .select({ bytes: small ? image.thumb : image.data })
+      .from(image)
+      .where(eq(image.hash, hash));
+    if (!row) throw new Fault(404, 'not_found', 'This picture has not come in yet.');
+    if (!row.bytes) throw new Fault(410, 'blacked_out', 'This picture was blacked out.');
+    return reply
+      .type('image/jpeg')
+      .header('cache-control', 'private, max-age=3600')
+      .header('content-security-policy', "default-src 'none'")
+      .header('x-content-type-options', 'nosniff')
+      .send(row.bytes);
+  });
+}
