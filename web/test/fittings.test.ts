@@ -1,9 +1,8 @@
-import { buildLayout, deriveJob, GENERIC_LIMITS, type Judged, TEMPLATES } from '@dauer/core';
+import { buildLayout, deriveJob, GENERIC_LIMITS, type Judged, UNWEIGHED } from '@dauer/core';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { dayText } from '../src/fittings/dates.ts';
 import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
-import { planMap } from '../src/fittings/map/plan.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
 import { withStored, withWaiting } from '../src/app/optimistic.ts';
 import { nextToSend, type Waiting } from '../src/app/sending.ts';
@@ -101,32 +100,6 @@ describe('the wear rule', () => {
   });
 });
 
-describe('the brake map', () => {
-  for (const t of TEMPLATES) {
-    it(`${t.name}: everything inside its box, no two parts on one spot, every line drawn`, () => {
-      let n = 0;
-      const layout = buildLayout(t.id, 'l', 'v', () => `s${(n += 1)}`);
-      const plan = planMap(layout);
-      for (const d of plan.drawn) {
-        expect(d.x, d.slot.name).to.be.within(10, 374);
-        expect(d.y, d.slot.name).to.be.within(10, plan.height);
-      }
-      const spots = plan.drawn.map((d) => `${Math.round(d.x)},${Math.round(d.y)}`);
-      expect(new Set(spots).size).to.equal(spots.length);
-      // In the middle nothing lies over anything else, and can be picked by itself.
-      const middle = plan.drawn.filter((d) => d.slot.corner === null);
-      for (const a of middle) {
-        for (const b of middle.filter((x) => x.slot.id > a.slot.id)) {
-          const apart = Math.abs(a.x - b.x) * 2 >= a.hit.w + b.hit.w || Math.abs(a.y - b.y) * 2 >= a.hit.h + b.hit.h;
-          expect(apart, `${a.slot.name} and ${b.slot.name}`).to.equal(true);
-        }
-      }
-      expect(plan.routes.length).to.equal(layout.connections.filter((c) => c.kind !== 'feed').length);
-      for (const r of plan.routes) expect(r.d).to.not.match(/NaN|undefined/);
-    });
-  }
-});
-
 describe('days', () => {
   it('are said as the shop says them', () => {
     const today = new Date('2026-05-20T12:00:00Z');
@@ -155,6 +128,8 @@ describe('what waits on this device', () => {
         wants: '',
         fluidKnown: '',
         promised: null,
+        finish: 'not_said' as const,
+        authorised: null,
         scopeCorners: [],
         scopeIn: [],
         scopeOut: [],
@@ -176,10 +151,12 @@ describe('what waits on this device', () => {
         storage: 'dry' as const,
         standsYears: null,
         distanceUnit: 'mi' as const,
+        ...UNWEIGHED,
         ownerId: null,
         version: 1,
       },
       layout,
+      layoutRevisions: [],
       parts: [],
       partEvents: [],
       putIns: [],
@@ -206,8 +183,14 @@ describe('what waits on this device', () => {
       afterCares: [],
       amendments: [],
       redactions: [],
+      pictures: [],
+      intakeLooks: [],
+      cameWith: [],
+      earlierWork: [],
       limits: [],
       gauges: [],
+      callBacks: [],
+      gaugeChecks: [],
       people: [],
       pastJobs: [],
       release: null,

@@ -1,10 +1,23 @@
 <script setup lang="ts">
-import { CORNER_NAME, KIND_FACTS, controlsOf, lastOpen, openDue, placeName, type Slot, whereabouts } from '@dauer/core';
+import {
+  CHARACTERISTICS,
+  CORNER_NAME,
+  earlierText,
+  KIND_FACTS,
+  controlsOf,
+  lastOpen,
+  openDue,
+  placeName,
+  type Slot,
+  styleName,
+  whereabouts,
+} from '@dauer/core';
 import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
 import { call, sentenceOf } from './client.ts';
 import { useJob } from './job.ts';
+import PictureRow from './PictureRow.vue';
 import PutIns from './PutIns.vue';
 import { useSession } from './session.ts';
 import { dayText } from '../fittings/dates.ts';
@@ -58,7 +71,7 @@ const what = computed(() => {
   const s = c.value?.slot;
   if (!s) return '';
   const bits = [
-    s.style ? `${s.style} ${KIND_FACTS[s.kind].name.toLowerCase()}` : KIND_FACTS[s.kind].name,
+    s.style ? `${KIND_FACTS[s.kind].name}, ${styleName(s.kind, s.style).toLowerCase()}` : KIND_FACTS[s.kind].name,
     s.boreMm ? `${s.boreMm} mm` : null,
     s.lengthMm ? `${s.lengthMm} mm long` : null,
     c.value?.part?.partNumber ? `no. ${c.value.part.partNumber}` : null,
@@ -76,6 +89,19 @@ const where = computed(() => {
       ? `Out of scope; last judged ${dayText(job.state.book.sets.find((s) => s.id === c.value?.judged.at(-1)?.setId)?.happenedAt ?? '')}`
       : 'In its place, out of the scope of this job';
   return c.value.fittedHere ? 'In its place, fitted in this job' : 'In its place, as found';
+});
+/** Where a figure is stamped on the part itself, or was measured when it was new: a limit of this very part. */
+const stamped = computed(() => {
+  const k = CHARACTERISTICS.find((x) => x.on === c.value?.slot.kind);
+  const part = c.value?.part;
+  if (!k || !part || !writable.value) return null;
+  const label = `this very part${part.tag ? `, ${part.tag}` : ''}`;
+  return { path: '/limits', query: { enter: '1', scope: 'part', characteristic: k.id, appliesTo: part.id, label } };
+});
+/** Work of before these records at this place. */
+const before = computed(() => {
+  const s = job.state;
+  return s ? s.book.stand(s.file.earlierWork).flatMap((e) => (e.slotId === c.value?.slot.id ? [earlierText(s.file.layout, e)] : [])) : [];
 });
 const life = computed(() => {
   if (!c.value?.part || !job.state) return '';
@@ -128,13 +154,19 @@ async function bind(): Promise<void> {
         <dt>Life</dt>
         <dd>
           {{ life }}
+          <RouterLink v-if="stamped" :to="stamped">its own limit</RouterLink>
           <RouterLink v-if="c.part?.tag" :to="`/parts/${c.part.id}`">its life</RouterLink>
           <button v-else-if="c.part && session.may('technician') && !binding" class="link" type="button" @click="binding = true">
             bind a tag
           </button>
         </dd>
       </template>
+      <template v-if="before.length > 0">
+        <dt>Before</dt>
+        <dd>{{ before.join('; ') }}</dd>
+      </template>
     </dl>
+    <PictureRow of="place" :slot-id="c.slot.id" class="pictures" />
     <PutIns v-if="place && (choosing || place.inside.length > 0)" v-model:choosing="choosing" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
       <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
@@ -195,6 +227,10 @@ dt {
 }
 dd .link {
   margin-right: 10px;
+}
+/* The row of pictures under what is known of the place. */
+.pictures {
+  margin-top: 8px;
 }
 .cells {
   display: grid;

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { controlsOf, type Corner, cornersTakenIn, fixed, playsOf, type Stage, STAGES, STATE_WORD, type Verdict } from '@dauer/core';
+import { controlsOf, type Corner, cornersTakenIn, fixed, playsOf, type Stage, STAGES } from '@dauer/core';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import BrakeMap from '../fittings/map/BrakeMap.vue';
+import { NO_MARKS, OVERLAYS, type OverlayKind, overlayOf } from '../fittings/map/overlays.ts';
 import MapStrip from '../fittings/MapStrip.vue';
 import StageRule from '../fittings/StageRule.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
@@ -31,9 +32,6 @@ const SCREENS = {
 const jobId = computed(() => String(route.params['jobId'] ?? ''));
 const stage = computed<Stage>(() => STAGES.find((s) => s === route.params['stage']) ?? job.state?.stage ?? 'prove');
 const screen = computed(() => SCREENS[stage.value]);
-const verdicts = computed(
-  () => new Map<string, Verdict | null>((job.state?.components ?? []).map((c) => [c.slot.id, c.inScope ? c.verdict : null])),
-);
 const counts = computed(() =>
   (['past', 'cant_tell', 'watch', 'no_limit', 'holds', 'not_gauged'] as const).flatMap((v) =>
     (job.state?.counts[v] ?? 0) > 0 ? [{ v, n: job.state?.counts[v] ?? 0 }] : [],
@@ -51,17 +49,20 @@ const figures = computed(
 );
 
 const corners = computed(() => (job.state ? cornersTakenIn(job.state.file.job, job.state.file.layout) : []));
-/** What is off, away, blocked or fitted for now: shown from Rebuild on, where it decides what may be done. */
-const flags = computed(
-  () =>
-    new Map(
-      ['rebuild', 'bleed', 'prove'].includes(stage.value)
-        ? (job.state?.situation.standing.places ?? []).flatMap((p) =>
-            p.state === 'complete' ? [] : [[p.slot.id, STATE_WORD[p.state]] as const],
-          )
-        : [],
-    ),
-);
+/** Which overlay a stage begins with; another is chosen by hand until the stage is left. */
+const OVERLAY_OF: Readonly<Record<Stage, OverlayKind>> = {
+  bookin: 'verdict',
+  trace: 'suspicion',
+  gauge: 'verdict',
+  decide: 'verdict',
+  rebuild: 'assembly',
+  bleed: 'assembly',
+  prove: 'assembly',
+};
+const chosen = ref<OverlayKind | null>(null);
+watch(stage, () => (chosen.value = null));
+const overlay = computed(() => chosen.value ?? OVERLAY_OF[stage.value]);
+const marks = computed(() => (job.state ? overlayOf(overlay.value, job.state) : NO_MARKS));
 
 watch(jobId, (id) => void job.load(id), { immediate: true });
 watch(
@@ -122,13 +123,17 @@ function pick(slotId: string | null): void {
             ref="map"
             :layout="job.state.file.layout"
             :picked="job.picked"
-            :verdicts="verdicts"
-            :flags="flags"
+            :marks="marks"
             :play="job.play"
             :figures="stage === 'gauge' || stage === 'decide' ? figures : undefined"
             :in-scope="corners.length > 0 ? corners : undefined"
             @pick="pick"
           />
+          <div class="overlays choice" role="group" aria-label="What the map shows">
+            <button v-for="o in OVERLAYS" :key="o.kind" type="button" :aria-pressed="overlay === o.kind" @click="chosen = o.kind">
+              {{ o.name }}
+            </button>
+          </div>
           <PlayPlate />
           <ComponentPlate @pick="pick" />
         </MapStrip>
@@ -183,6 +188,17 @@ function pick(slotId: string | null): void {
   gap: 4px;
   align-items: center;
   font-size: 18px;
+}
+/* Across the foot of the map, edge to edge. */
+.overlays {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  border-width: 1px 0;
+  border-color: var(--hair);
+}
+.overlays button {
+  padding: 2px 4px;
+  font-size: 16px;
 }
 .right {
   padding: 0 24px 24px;

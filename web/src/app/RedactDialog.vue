@@ -31,9 +31,10 @@ async function blackOut(): Promise<void> {
 <template>
   <v-dialog :model-value="true" max-width="480" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="blackOut">
-      <h2>Black this text out</h2>
+      <h2>{{ field === 'image' ? 'Black this picture out' : 'Black this text out' }}</h2>
       <blockquote>{{ text }}</blockquote>
-      <p>The words go for good, also from the hand-back sheet. That you did it, when and why stays.</p>
+      <p v-if="field === 'image'">The picture goes for good, wherever it is shown. That you did it, when and why stays.</p>
+      <p v-else>The words go for good, also from the hand-back sheet. That you did it, when and why stays.</p>
       <v-text-field v-model="reason" v-focus label="Reason" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">

@@ -16,6 +16,7 @@ export const KEYS: readonly { readonly keys: string; readonly does: string }[] =
   { keys: 'Enter', does: 'Take the reading, or confirm' },
   { keys: 'Backspace', does: 'Delete what was typed; in an empty bar take the last reading back' },
   { keys: 'Arrows', does: 'Move between positions while the capture bar is open' },
+  { keys: 'Ctrl Z', does: 'Undo in a layout that is being changed; with Shift, do it again' },
   { keys: 'Esc', does: 'Out' },
 ];
 

@@ -1,15 +1,22 @@
-import { LIVE, liveMessage } from '@dauer/contract';
+import { LIVE, type LiveMessage, liveMessage } from '@dauer/contract';
 import { tryOnScopeDispose, useDebounceFn } from '@vueuse/core';
 import { PAGE } from './client.ts';
 
 type Heard = (jobId: string | null) => void;
 const listeners = new Set<Heard>();
+const instruments = new Set<(message: LiveMessage) => void>();
 let source: EventSource | null = null;
 
 /** Somebody else changed something: in a job, or (null) in anything, also after a break in which changes may have been missed. */
 export function onChange(heard: (jobId: string | null) => void): void {
   listeners.add(heard);
   tryOnScopeDispose(() => listeners.delete(heard));
+}
+
+/** An instrument spoke, or a page took one for itself. Returns how to stop listening. */
+export function onInstrument(heard: (message: LiveMessage) => void): () => void {
+  instruments.add(heard);
+  return () => instruments.delete(heard);
 }
 
 /** Reads again, at most a few times a second however much changes. */
@@ -33,7 +40,9 @@ export function listen(on: boolean): void {
   source = new EventSource(LIVE.path);
   source.onmessage = (event: MessageEvent<string>) => {
     const message = liveMessage.safeParse(JSON.parse(event.data));
-    if (message.success && message.data.page !== PAGE) for (const heard of listeners) heard(message.data.jobId);
+    if (!message.success) return;
+    if (message.data.instrument || message.data.claims !== undefined) for (const heard of instruments) heard(message.data);
+    else if (message.data.page !== PAGE) for (const heard of listeners) heard(message.data.jobId);
   };
   source.onerror = () => {
     dropped = true;

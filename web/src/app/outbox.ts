@@ -3,11 +3,14 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from './client.ts';
+import { base64Of, type PreparedImage } from './pictures.ts';
 import { nextToSend, type Waiting } from './sending.ts';
 import { useSession } from './session.ts';
 
 interface Schema extends DBSchema {
   outbox: { key: number; value: Waiting };
+  /** Images that the book does not have yet, by hash. */
+  images: { key: string; value: PreparedImage };
 }
 
 /** A plain copy, without the reactivity that a database cannot store. */
@@ -17,6 +20,7 @@ const copyOf = (item: Waiting): Waiting => JSON.parse(JSON.stringify(item)) as W
 export const useOutbox = defineStore('outbox', () => {
   const session = useSession();
   const items = ref<Waiting[]>([]);
+  const images = ref(new Map<string, PreparedImage>());
   const trouble = ref<string | null>(null);
   const sending = ref(false);
   let db: IDBPDatabase<Schema> | null = null;
@@ -25,10 +29,18 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function open(): Promise<void> {
     try {
-      db = await openDB<Schema>('dauer', 1, {
-        upgrade: (d) => void d.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }),
+      db = await openDB<Schema>('dauer', 2, {
+        upgrade: (d, old) => {
+          if (old < 1) d.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true });
+          d.createObjectStore('images', { keyPath: 'hash' });
+        },
+        // An older page of Dauer holds the store: what is taken here is only in this page until that one is closed.
+        blocked: () =>
+          (trouble.value = 'Another page of Dauer is open in an older version: close it, so that this one can store what is taken.'),
+        blocking: (_now, _next, event) => (event.target as IDBDatabase | null)?.close(),
       });
       items.value = await db.getAll('outbox');
+      for (const image of await db.getAll('images')) images.value.set(image.hash, image);
     } catch {
       db = null;
     }
@@ -64,6 +76,22 @@ export const useOutbox = defineStore('outbox', () => {
     });
     return queue;
   }
+  /** Keeps an image here until the book has it: it is sent before the event that shows it. */
+  async function keepImage(image: PreparedImage): Promise<void> {
+    images.value.set(image.hash, image);
+    try {
+      await db?.put('images', image);
+    } catch {
+      trouble.value = 'This device cannot store the picture; keep the page open until it is sent.';
+    }
+  }
+  async function sendImage(hash: string): Promise<void> {
+    const image = images.value.get(hash);
+    if (!image) return;
+    await call('keepPicture', { body: { base64: base64Of(image.bytes) } });
+    images.value.delete(hash);
+    await db?.delete('images', hash);
+  }
   async function forget(item: Waiting): Promise<void> {
     items.value = items.value.filter((i) => i.body.id !== item.body.id);
     if (db && item.seq !== undefined) await db.delete('outbox', item.seq);
@@ -83,6 +111,7 @@ export const useOutbox = defineStore('outbox', () => {
     timer = null;
     for (let next = due(); next; next = due()) {
       try {
+        if (next.family === 'pictures') await sendImage((next.body as Sent<'pictures'>).hash);
         const answer = (await call(EVENT_ENDPOINT[next.family] as 'takeBack', {
           params: { jobId: next.jobId },
           body: next.body as Sent<'takeBacks'>,
@@ -118,5 +147,5 @@ export const useOutbox = defineStore('outbox', () => {
   const unsent = computed(() => items.value.filter((i) => i.aside === null).length);
   const aside = computed(() => items.value.filter((i) => i.aside !== null));
   window.addEventListener('online', () => void flush());
-  return { items, trouble, unsent, others, aside, open, keep, forget, retry, flush, whenStored };
+  return { items, trouble, unsent, others, aside, open, keep, forget, retry, flush, whenStored, images, keepImage };
 });

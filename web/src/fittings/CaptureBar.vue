@@ -18,10 +18,22 @@ const props = defineProps<{
   gaugeNote: string;
   message: string | null;
   note: string;
+  /** What the instrument shows now, in the unit shown; null where none is listened to. */
+  live?: { readonly text: string } | null;
+  /** The chosen gauge speaks: it may be listened to here. */
+  speaks?: boolean;
   /** What was taken and the live figure, in the unit shown. */
   scale: { readonly values: readonly number[]; readonly live: number | null; readonly decimals: number };
 }>();
-const emit = defineEmits<{ take: [text: string]; back: []; move: [step: number]; unit: []; gauge: []; typed: [text: string] }>();
+const emit = defineEmits<{
+  take: [text: string];
+  listen: [on: boolean];
+  back: [];
+  move: [step: number];
+  unit: [];
+  gauge: [];
+  typed: [text: string];
+}>();
 const typed = ref('');
 defineExpose({
   clear: () => {
@@ -44,7 +56,7 @@ useCaptureKeys(typed, {
   typed: () => emit('typed', typed.value),
 });
 
-const shown = computed(() => (typed.value !== '' ? typed.value : (props.standing ?? '–')));
+const shown = computed(() => (typed.value !== '' ? typed.value : (props.live?.text ?? props.standing ?? '–')));
 const ring = computed(() =>
   props.dots.slice(0, 24).map((d, i, all) => {
     const a = (i / all.length) * 2 * Math.PI - Math.PI / 2;
@@ -61,7 +73,7 @@ const phoneTyped = computed({
 </script>
 
 <template>
-  <section class="bar no-print" aria-label="Capture bar" data-capture>
+  <section class="bar no-print" :class="{ speaking: speaks }" aria-label="Capture bar" data-capture>
     <svg class="dots" width="56" height="56" aria-hidden="true">
       <circle cx="28" cy="28" r="22" fill="none" stroke="var(--bar-edge)" />
       <circle
@@ -78,7 +90,7 @@ const phoneTyped = computed({
       <div class="pos">{{ position }}</div>
       <div class="what">{{ what }}</div>
     </div>
-    <div class="figure" :class="{ stood: typed === '' }">
+    <div class="figure" :class="{ stood: typed === '' && live == null, following: typed === '' && live != null }">
       <output class="live" aria-live="polite" :aria-label="`Figure: ${shown} ${unit}`">
         <span class="fig">{{ shown }}</span>
       </output>
@@ -94,6 +106,10 @@ const phoneTyped = computed({
       <p v-else>{{ note }}</p>
     </div>
     <p v-if="message" class="message" role="alert">{{ message }}</p>
+    <button v-if="speaks" class="gauge listen" type="button" :aria-pressed="live != null" @click="emit('listen', live == null)">
+      <b>{{ live == null ? 'Listen here' : 'Live' }}</b>
+      <span>{{ live == null ? 'it is switched on' : 'its press takes' }}</span>
+    </button>
     <button class="gauge" type="button" @click="emit('gauge')">
       <b>{{ gauge }}</b>
       <span>{{ gaugeNote }}</span>
@@ -121,7 +137,7 @@ const phoneTyped = computed({
   z-index: 40;
   height: 80px;
   display: grid;
-  grid-template-columns: 56px minmax(180px, 232px) auto minmax(150px, 1fr) auto auto;
+  grid-template-columns: 56px minmax(180px, 232px) auto minmax(110px, 1fr) auto auto auto;
   gap: 14px;
   align-items: center;
   padding: 0 24px;
@@ -160,6 +176,9 @@ const phoneTyped = computed({
 }
 .stood .live {
   color: var(--bar-text2);
+}
+.following .live {
+  color: var(--bar-live);
 }
 .units {
   display: grid;
@@ -236,12 +255,16 @@ const phoneTyped = computed({
 .bar :focus-visible {
   outline-color: var(--bar-live);
 }
+/* Where an instrument speaks, its own button takes the room of the keys. */
+.speaking .keys {
+  display: none;
+}
 @media (max-width: 1180px) {
   .keys {
     display: none;
   }
   .bar {
-    grid-template-columns: 56px 220px auto minmax(0, 1fr) auto;
+    grid-template-columns: 56px 220px auto minmax(0, 1fr) auto auto;
   }
 }
 @media (max-width: 860px) {
@@ -252,7 +275,7 @@ const phoneTyped = computed({
     gap: 6px 12px;
   }
   .dots,
-  .gauge {
+  .gauge:not(.listen) {
     display: none;
   }
   .live {

@@ -22,7 +22,12 @@ const services = computed(() => (job.state ? job.state.book.stand(job.state.file
 const newest = computed(() => services.value.at(-1));
 const due = computed(() =>
   job.state
-    ? fluidState(job.state.file.layout, { services: services.value, pulls: allPulls.value }, job.state.file.vehicle, job.today)
+    ? fluidState(
+        job.state.file.layout,
+        { services: services.value, pulls: allPulls.value, earlier: job.state.book.stand(job.state.file.earlierWork) },
+        job.state.file.vehicle,
+        job.today,
+      )
     : null,
 );
 const dueText = computed(() => {

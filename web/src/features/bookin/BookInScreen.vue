@@ -1,14 +1,28 @@
 <script setup lang="ts">
-import { buildLayout, cornersOf, CORNERS, CORNER_NAME, KIND_OF_JOB, type Corner, type JobKind, TEMPLATES } from '@dauer/core';
+import {
+  buildLoose,
+  type LooseUnit,
+  type Finish,
+  buildLayout,
+  checkLayout,
+  type Layout,
+  cornersOf,
+  CORNERS,
+  CORNER_NAME,
+  KIND_OF_JOB,
+  type Corner,
+  type JobKind,
+  TEMPLATES,
+} from '@dauer/core';
 import { useSessionStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
-import BrakeMap from '../../fittings/map/BrakeMap.vue';
 import { blankVehicle, faultsOf, orNull, vehicleOf } from './vehicleDraft.ts';
+import BrakesSection from './BrakesSection.vue';
 import VehicleFields from './VehicleFields.vue';
-import { JOB_KINDS } from './words.ts';
+import { FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
 
 /** Books a vehicle in. What is typed stays on this device until it is in the book. */
 const router = useRouter();
@@ -20,14 +34,20 @@ const blank = () => ({
   ownerName: '',
   ownerContact: '',
   template: TEMPLATES[0]?.id ?? '',
+  /** The layout as it was changed here; null while the template stands as it comes. */
+  changed: null as Layout | null,
+  /** Units that came without a vehicle, where that is what came. */
+  loose: null as LooseUnit[] | null,
   kind: 'overhaul' as JobKind,
   complaint: '',
   wants: '',
   fluidKnown: '',
   promised: '',
+  finish: 'not_said' as Finish,
+  authorised: '',
   corners: [...CORNERS] as Corner[],
 });
-const form = useSessionStorage('dauer.bookin.2', blank());
+const form = useSessionStorage('dauer.bookin.4', blank());
 const problem = ref('');
 const busy = ref(false);
 const fields = ref<Record<string, string>>({});
@@ -36,41 +56,58 @@ void call('nextTag')
     if (form.value.vehicle.tag === '') form.value.vehicle.tag = r.tag;
   })
   .catch(() => undefined);
-const layout = computed(() => {
+const drawing = ref(false);
+const layout = computed<Layout>(() => {
   let n = 0;
-  return buildLayout(form.value.template, form.value.layoutId, form.value.vehicleId, () => `preview-${(n += 1)}`);
+  const { changed, template, layoutId, vehicleId, loose } = form.value;
+  if (loose) return buildLoose(loose, layoutId, vehicleId, () => `preview-${(n += 1)}`);
+  return changed ?? buildLayout(template, layoutId, vehicleId, () => `preview-${(n += 1)}`);
 });
-const noVerdicts = new Map();
+const faults = computed(() => checkLayout(layout.value));
 function toggle(c: Corner): void {
   form.value.corners = form.value.corners.includes(c) ? form.value.corners.filter((x) => x !== c) : [...form.value.corners, c];
 }
 function check(): boolean {
   fields.value = faultsOf(form.value.vehicle);
+  if (!sumOf(form.value.authorised).ok) fields.value['authorised'] = `“${form.value.authorised}” cannot be read as a sum.`;
   return Object.keys(fields.value).length === 0;
 }
 async function bookIn(): Promise<void> {
   const f = form.value;
   problem.value = '';
+  const [fault] = faults.value;
+  if (fault) {
+    problem.value = `The layout cannot be right yet: ${fault.message}`;
+    drawing.value = form.value.changed !== null;
+    return;
+  }
   if (!check()) {
     problem.value = 'Some fields cannot be used yet; they are marked.';
     return;
   }
   busy.value = true;
+  const drawn = f.loose
+    ? buildLoose(f.loose, f.layoutId, f.vehicleId, v7)
+    : (f.changed ?? buildLayout(f.template, f.layoutId, f.vehicleId, v7));
+  const units = f.loose !== null;
   try {
     const done = await call('bookIn', {
       body: {
         vehicleId: f.vehicleId,
-        layout: buildLayout(f.template, f.layoutId, f.vehicleId, v7),
-        vehicle: vehicleOf(f.vehicle),
+        layout: drawn,
+        vehicle: units ? { ...vehicleOf(f.vehicle), distanceUnit: 'none' as const } : vehicleOf(f.vehicle),
         owner: f.ownerName.trim() ? { name: f.ownerName, contact: f.ownerContact } : null,
         job: {
           id: f.jobId,
-          kind: f.kind,
+          kind: units ? ('unit' as const) : f.kind,
+          scopeIn: units ? drawn.slots.map((x) => x.id) : [],
           complaint: f.complaint,
           wants: f.wants,
           fluidKnown: f.fluidKnown,
           promised: orNull(f.promised),
-          scopeCorners: KIND_OF_JOB[f.kind].corners ? f.corners.filter((c) => cornersOf(layout.value).includes(c)) : [],
+          finish: f.finish,
+          authorised: sumOf(f.authorised).sum,
+          scopeCorners: !units && KIND_OF_JOB[f.kind].corners ? f.corners.filter((c) => cornersOf(layout.value).includes(c)) : [],
         },
       },
     });
@@ -85,47 +122,30 @@ async function bookIn(): Promise<void> {
 
 <template>
   <main class="screen">
-    <div class="head"><h1>Book in a vehicle</h1></div>
+    <div class="head">
+      <h1>{{ form.loose ? 'Book in units alone' : 'Book in a vehicle' }}</h1>
+    </div>
     <form @submit.prevent="bookIn">
       <section>
         <h2>The vehicle</h2>
         <VehicleFields v-model="form.vehicle" :faults="fields" />
       </section>
-      <section class="brakes">
-        <div>
-          <h2>Its brakes</h2>
-          <p class="second">A start from which the layout is drawn; pick the one that is nearest.</p>
-          <div class="templates" role="radiogroup" aria-label="Layout">
-            <button
-              v-for="t in TEMPLATES"
-              :key="t.id"
-              type="button"
-              role="radio"
-              :aria-checked="form.template === t.id"
-              class="template"
-              :class="{ on: form.template === t.id }"
-              @click="form.template = t.id"
-            >
-              <b class="plate-font">{{ t.name }}</b>
-              <span class="second small">{{ t.about }}</span>
-            </button>
-          </div>
-        </div>
-        <div class="preview plate"><BrakeMap :layout="layout" :picked="null" :verdicts="noVerdicts" /></div>
-      </section>
+      <BrakesSection v-model="form" v-model:drawing="drawing" :layout="layout" />
       <section>
         <h2>The job</h2>
         <div class="fields">
-          <v-select v-model="form.kind" label="Kind of job" :items="JOB_KINDS" />
+          <v-select v-if="!form.loose" v-model="form.kind" label="Kind of job" :items="JOB_KINDS" />
           <v-text-field v-model="form.promised" label="Promised for" type="date" />
           <v-text-field v-model="form.fluidKnown" label="What is known of the fluid" />
+          <v-select v-model="form.finish" label="Finish agreed" :items="FINISH_ITEMS" />
+          <v-text-field v-model="form.authorised" label="Sum authorised" inputmode="decimal" :error-messages="fields['authorised']" />
         </div>
         <div class="two">
           <v-textarea v-model="form.complaint" label="Complaint, in the owner’s words" />
           <v-textarea v-model="form.wants" label="What the owner wants" />
         </div>
-        <p class="second small">{{ KIND_OF_JOB[form.kind].takesIn }}</p>
-        <div v-if="KIND_OF_JOB[form.kind].corners" class="scope">
+        <p class="second small">{{ form.loose ? 'All the units that came.' : KIND_OF_JOB[form.kind].takesIn }}</p>
+        <div v-if="!form.loose && KIND_OF_JOB[form.kind].corners" class="scope">
           <span class="second">Taken in</span>
           <span class="choice" role="group" aria-label="Corners taken in">
             <button v-for="c in cornersOf(layout)" :key="c" type="button" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">
@@ -157,11 +177,6 @@ async function bookIn(): Promise<void> {
 </template>
 
 <style scoped>
-.preview {
-  position: sticky;
-  top: 8px;
-  align-self: start;
-}
 section {
   margin-top: 20px;
 }
@@ -169,35 +184,6 @@ h2 {
   border-bottom: 1px solid var(--slate);
   padding-bottom: 6px;
   margin-bottom: 12px;
-}
-.brakes {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 24px;
-}
-.templates {
-  display: grid;
-  gap: 8px;
-  margin-top: 12px;
-}
-.template {
-  display: grid;
-  text-align: left;
-  min-height: 60px;
-  padding: 8px 14px;
-  background: var(--plate);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
-  cursor: pointer;
-  color: var(--blue);
-}
-.template b {
-  font-size: 18px;
-}
-.template.on {
-  background: var(--blue-tint);
-  color: var(--ink);
-  box-shadow: inset 0 -3px 0 var(--blue);
 }
 .two {
   display: grid;
@@ -223,10 +209,5 @@ h2 {
   align-items: center;
   margin-top: 20px;
   flex-wrap: wrap;
-}
-@media (max-width: 960px) {
-  .brakes {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

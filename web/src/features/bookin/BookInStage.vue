@@ -3,21 +3,27 @@ import { CORNER_NAME, cornersOf, type Corner, type Job, KIND_OF_JOB, placeName, 
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
+import PictureRow from '../../app/PictureRow.vue';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
+import CameWithSection from './CameWithSection.vue';
 import CounterSection from './CounterSection.vue';
+import EarlierSection from './EarlierSection.vue';
+import IntakeSection from './IntakeSection.vue';
+import LayoutSection from './LayoutSection.vue';
 import LimitsSection from './LimitsSection.vue';
 import RecordSection from './RecordSection.vue';
-import StaleTable from './StaleTable.vue';
+import StaleTable from '../../fittings/StaleTable.vue';
 import VehicleSection from './VehicleSection.vue';
-import { JOB_KINDS } from './words.ts';
+import { FINISHES, FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
 
 /** What was said and seen at the desk: complaint, wish, scope, promise, distance, and the layout as a list. */
 const job = useJob();
 const session = useSession();
 const writable = computed(() => job.writable);
 const file = computed(() => job.state?.file ?? null);
-type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown'> & {
+type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown' | 'finish'> & {
+  authorised: string;
   scopeIn: string[];
   scopeOut: string[];
   promised: string;
@@ -34,6 +40,8 @@ const fromJob = (j: Job): Draft => ({
   wants: j.wants,
   fluidKnown: j.fluidKnown,
   promised: j.promised ?? '',
+  finish: j.finish,
+  authorised: j.authorised === null ? '' : String(j.authorised),
   scopeCorners: [...j.scopeCorners],
   scopeIn: [...j.scopeIn],
   scopeOut: [...j.scopeOut],
@@ -63,8 +71,13 @@ async function save(): Promise<void> {
   const id = file.value?.job.id;
   if (!d || !id) return;
   problem.value = '';
+  if (!sumOf(d.authorised).ok) {
+    problem.value = `“${d.authorised}” cannot be read as a sum.`;
+    return;
+  }
   try {
-    const saved = await call('changeJob', { params: { jobId: id }, body: { ...d, promised: d.promised || null } });
+    const body = { ...d, promised: d.promised || null, authorised: sumOf(d.authorised).sum };
+    const saved = await call('changeJob', { params: { jobId: id }, body });
     draft.value = fromJob(saved);
     theirs.value = null;
     kept.value = true;
@@ -93,6 +106,8 @@ const rows = computed(() => {
     { what: 'Complaint', mine: mine.complaint, theirs: other.complaint },
     { what: 'Wants', mine: mine.wants, theirs: other.wants },
     { what: 'Fluid', mine: mine.fluidKnown, theirs: other.fluidKnown },
+    { what: 'Finish', mine: FINISHES[mine.finish], theirs: FINISHES[other.finish] },
+    { what: 'Authorised', mine: mine.authorised, theirs: other.authorised },
     { what: 'Promised', mine: mine.promised, theirs: other.promised },
     { what: 'Taken in', mine: corners(mine.scopeCorners), theirs: corners(other.scopeCorners) },
   ];
@@ -131,7 +146,10 @@ async function showOwner(): Promise<void> {
         <v-select v-model="draft.kind" label="Kind of job" :items="JOB_KINDS" :readonly="!writable" />
         <v-text-field v-model="draft.promised" label="Promised for" type="date" :readonly="!writable" />
         <v-text-field v-model="draft.fluidKnown" label="What is known of the fluid" :readonly="!writable" />
+        <v-select v-model="draft.finish" label="Finish agreed" :items="FINISH_ITEMS" :readonly="!writable" />
+        <v-text-field v-model="draft.authorised" label="Sum authorised" inputmode="decimal" :readonly="!writable" />
       </div>
+      <div class="vehiclepictures"><PictureRow of="vehicle" label="Picture of the vehicle" /></div>
       <div class="two">
         <v-textarea v-model="draft.complaint" label="Complaint, in the owner’s words" :readonly="!writable" />
         <v-textarea v-model="draft.wants" label="What the owner wants" :readonly="!writable" />
@@ -169,6 +187,9 @@ async function showOwner(): Promise<void> {
       </div>
     </form>
     <CounterSection v-if="file.vehicle.distanceUnit !== 'none'" :writable="writable" />
+    <IntakeSection :writable="writable" />
+    <CameWithSection :writable="writable" />
+    <EarlierSection :writable="writable" />
     <VehicleSection :vehicle="file.vehicle" :writable="writable" />
     <section>
       <h2>Owner</h2>
@@ -177,20 +198,7 @@ async function showOwner(): Promise<void> {
       <p v-else-if="ownerProblem" class="second">{{ ownerProblem }}</p>
       <button v-else-if="session.may('technician')" class="link" type="button" @click="showOwner">Show the owner’s contact</button>
     </section>
-    <section>
-      <h2>The layout</h2>
-      <p class="second small">
-        {{ file.layout.slots.length }} places, {{ file.layout.connections.length }} connections. Drawn on the left; pick one to see it.
-      </p>
-      <ul class="slots">
-        <li v-for="s in file.layout.slots" :key="s.id">
-          <button class="link" type="button" @click="job.picked = s.id">{{ placeName(s) }}</button>
-          <span class="second small">
-            {{ [s.style, s.boreMm ? `${s.boreMm} mm` : null, s.lengthMm ? `${s.lengthMm} mm long` : null].filter(Boolean).join(', ') }}
-          </span>
-        </li>
-      </ul>
-    </section>
+    <LayoutSection v-if="job.state" :state="job.state" :writable="writable" />
     <LimitsSection />
     <RecordSection v-if="session.may('lead') && !job.state?.voided" />
     <section v-if="file.pastJobs.length > 0">
@@ -207,6 +215,10 @@ async function showOwner(): Promise<void> {
 </template>
 
 <style scoped>
+/* Between the figures of the desk and the words. */
+.vehiclepictures {
+  margin-top: 16px;
+}
 .desk {
   margin-top: 16px;
 }
@@ -237,9 +249,6 @@ h2 {
   gap: 6px 20px;
   flex-wrap: wrap;
   margin-top: 8px;
-}
-.slots {
-  columns: 240px;
 }
 li {
   padding: 2px 0;

@@ -1,11 +1,20 @@
 <script setup lang="ts">
-import { limitsNeeded } from '@dauer/core';
+import { limitsNeeded, type NeededLimit } from '@dauer/core';
 import { computed } from 'vue';
+import type { RouteLocationRaw } from 'vue-router';
 import { useJob } from '../../app/job.ts';
 
 /** What this vehicle's figures are held against: which limit applies and why, and what is still missing. */
 const job = useJob();
 const rows = computed(() => (job.state ? limitsNeeded(job.state) : []));
+/** The way to the book, with what is to be entered filled in. */
+function enter(r: NeededLimit, scope: 'type' | 'vehicle'): RouteLocationRaw {
+  const v = job.state?.file.vehicle;
+  const about = { enter: '1', scope, characteristic: r.characteristic, axle: r.axle ?? '' };
+  const whose =
+    scope === 'type' ? { make: v?.make ?? '', model: v?.model ?? '' } : { appliesTo: v?.id ?? '', label: `${v?.tag ?? ''} alone` };
+  return { path: '/limits', query: { ...about, ...whose } };
+}
 const missing = computed(() => rows.value.filter((r) => r.limit === null || r.limit.source === 'generic'));
 </script>
 
@@ -19,7 +28,13 @@ const missing = computed(() => rows.value.filter((r) => r.limit === null || r.li
     <ul>
       <li v-for="r in rows" :key="`${r.characteristic}${r.axle}`">
         <b class="plate-font">{{ r.name }}{{ r.axle ? `, ${r.axle}` : '' }}</b>
-        <span class="second">{{ r.why }}</span>
+        <span>
+          <span class="second">{{ r.why }}</span>
+          <template v-if="job.writable">
+            <RouterLink v-if="r.limit === null || r.limit.source === 'generic'" class="enter" :to="enter(r, 'type')">Enter it</RouterLink>
+            <RouterLink v-else class="enter" :to="enter(r, 'vehicle')">Another for this vehicle alone</RouterLink>
+          </template>
+        </span>
       </li>
     </ul>
   </section>
@@ -33,6 +48,11 @@ h2 {
   border-bottom: 1px solid var(--slate);
   padding-bottom: 6px;
   margin-bottom: 8px;
+}
+/* The way to the book stands after the reason. */
+.enter {
+  margin-left: 10px;
+  white-space: nowrap;
 }
 li {
   display: grid;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { VehicleDraft } from './vehicleDraft.ts';
+import { FIGURES, type VehicleDraft } from './vehicleDraft.ts';
 import { CLIMATES, COUNTERS, STORAGES, USES } from './words.ts';
 
 /** What a vehicle is and how it is used: the same fields when it is booked in and when they are changed. */
@@ -22,4 +22,31 @@ const d = defineModel<VehicleDraft>({ required: true });
     <v-text-field v-model="d.standsYears" label="Stood, years" inputmode="decimal" :error-messages="faults['standsYears']" />
     <v-select v-model="d.distanceUnit" label="Counter in" :items="COUNTERS" />
   </div>
+  <details class="sums">
+    <summary>For the sums: masses, wheelbase, tyres</summary>
+    <div class="fields">
+      <v-text-field
+        v-for="f in FIGURES"
+        :key="f.key"
+        v-model="d[f.key]"
+        :label="f.label"
+        inputmode="decimal"
+        :error-messages="faults[f.key]"
+      />
+    </div>
+  </details>
 </template>
+
+<style scoped>
+.sums {
+  margin-top: 16px;
+}
+summary {
+  color: var(--blue);
+  cursor: pointer;
+  min-height: 32px;
+}
+.sums .fields {
+  margin-top: 12px;
+}
+</style>

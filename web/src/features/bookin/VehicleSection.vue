@@ -3,7 +3,7 @@ import type { Vehicle } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
-import StaleTable from './StaleTable.vue';
+import StaleTable from '../../fittings/StaleTable.vue';
 import { draftOf, faultsOf, type VehicleDraft, vehicleOf } from './vehicleDraft.ts';
 import VehicleFields from './VehicleFields.vue';
 
@@ -15,11 +15,21 @@ const version = ref(0);
 const theirs = ref<Vehicle | null>(null);
 const problem = ref('');
 const faults = ref<Record<string, string>>({});
+function weights(v: Vehicle): (readonly [string, string])[] {
+  const said = [
+    v.massKg ? `${v.massKg} kg${v.massFrontKg ? `, ${v.massFrontKg} kg on the front axle` : ''}` : null,
+    v.wheelbaseMm ? `wheelbase ${v.wheelbaseMm} mm` : null,
+    v.cgHeightMm ? `centre of gravity ${v.cgHeightMm} mm up` : null,
+    v.tyreRadiusFrontMm ? `tyre radius ${[v.tyreRadiusFrontMm, v.tyreRadiusRearMm].filter(Boolean).join(' and ')} mm` : null,
+  ].filter((x) => x !== null);
+  return said.length > 0 ? [['Measures', said.join(', ')]] : [];
+}
 const facts = computed(() => {
   const v = props.vehicle;
   const stood = v.standsYears === null ? '' : `, stood ${v.standsYears} years`;
   return [
     ['What', [v.year, v.make, v.model, v.variant, v.body].filter(Boolean).join(' ')],
+    ...weights(v),
     ['Use', `${v.use}, ${v.climate} climate, stored ${v.storage}${stood}`],
   ] as const;
 });
@@ -36,6 +46,12 @@ const WORDS: Readonly<Record<keyof VehicleDraft, string>> = {
   storage: 'Storage',
   standsYears: 'Stood, years',
   distanceUnit: 'Counter in',
+  massKg: 'Mass',
+  massFrontKg: 'Mass in front',
+  wheelbaseMm: 'Wheelbase',
+  cgHeightMm: 'Centre of gravity',
+  tyreRadiusFrontMm: 'Front tyre radius',
+  tyreRadiusRearMm: 'Rear tyre radius',
 };
 const rows = computed(() => {
   const mine = draft.value;

@@ -1,4 +1,4 @@
-import type { Climate, Storage, Use, Vehicle } from '@dauer/core';
+import { attempt, type Climate, parseQuantity, type Storage, type UNWEIGHED, type Use, type Vehicle } from '@dauer/core';
 
 /** A vehicle as it is being typed: every figure still as text. */
 export interface VehicleDraft {
@@ -14,7 +14,32 @@ export interface VehicleDraft {
   storage: Storage;
   standsYears: string;
   distanceUnit: Vehicle['distanceUnit'];
+  massKg: string;
+  massFrontKg: string;
+  wheelbaseMm: string;
+  cgHeightMm: string;
+  tyreRadiusFrontMm: string;
+  tyreRadiusRearMm: string;
 }
+
+interface Figure {
+  readonly key: keyof typeof UNWEIGHED;
+  readonly label: string;
+  readonly kind: 'mass' | 'length';
+  /** What lies outside is asked about: canonical units. */
+  readonly plausible: readonly [number, number];
+}
+/** What the sums may want of a vehicle; all of it may be left empty. */
+export const FIGURES: readonly Figure[] = [
+  { key: 'massKg', label: 'Mass as driven (kg)', kind: 'mass', plausible: [60, 40000] },
+  { key: 'massFrontKg', label: 'of it on the front axle (kg)', kind: 'mass', plausible: [20, 20000] },
+  { key: 'wheelbaseMm', label: 'Wheelbase (mm)', kind: 'length', plausible: [700, 8000] },
+  { key: 'cgHeightMm', label: 'Height of the centre of gravity (mm)', kind: 'length', plausible: [100, 2000] },
+  { key: 'tyreRadiusFrontMm', label: 'Front tyre radius, loaded (mm)', kind: 'length', plausible: [120, 800] },
+  { key: 'tyreRadiusRearMm', label: 'Rear tyre radius, loaded (mm)', kind: 'length', plausible: [120, 800] },
+];
+const UNIT = { mass: 'kg', length: 'mm' } as const;
+const readFigure = (f: Figure, text: string): number => parseQuantity(text, f.kind, UNIT[f.kind]).canonical;
 
 export const blankVehicle = (): VehicleDraft => ({
   tag: '',
@@ -29,12 +54,31 @@ export const blankVehicle = (): VehicleDraft => ({
   storage: 'dry',
   standsYears: '',
   distanceUnit: 'km',
+  massKg: '',
+  massFrontKg: '',
+  wheelbaseMm: '',
+  cgHeightMm: '',
+  tyreRadiusFrontMm: '',
+  tyreRadiusRearMm: '',
 });
+
+const figures = (v: Vehicle): Pick<VehicleDraft, Figure['key']> => {
+  const text = (n: number | null): string => (n === null ? '' : String(n));
+  return {
+    massKg: text(v.massKg),
+    massFrontKg: text(v.massFrontKg),
+    wheelbaseMm: text(v.wheelbaseMm),
+    cgHeightMm: text(v.cgHeightMm),
+    tyreRadiusFrontMm: text(v.tyreRadiusFrontMm),
+    tyreRadiusRearMm: text(v.tyreRadiusRearMm),
+  };
+};
 
 export function draftOf(v: Vehicle): VehicleDraft {
   const { tag, name, make, model, body, use, climate, storage, distanceUnit } = v;
   return {
     ...{ tag, name, make, model, body, use, climate, storage, distanceUnit },
+    ...figures(v),
     year: v.year === null ? '' : String(v.year),
     variant: v.variant ?? '',
     standsYears: v.standsYears === null ? '' : String(v.standsYears),
@@ -50,10 +94,35 @@ export function faultsOf(d: VehicleDraft): Record<string, string> {
     found['year'] = `“${d.year}” is not a year. Leave it empty where it is not known.`;
   const stood = Number(d.standsYears.replace(',', '.'));
   if (d.standsYears.trim() !== '' && !(stood >= 0 && stood <= 150)) found['standsYears'] = `“${d.standsYears}” cannot be read as years.`;
+  for (const f of FIGURES) {
+    if (d[f.key].trim() === '') continue;
+    const tried = attempt(() => readFigure(f, d[f.key]));
+    const [low, high] = f.plausible;
+    if (!tried.ok) found[f.key] = tried.refusal.message;
+    else if (tried.value < low || tried.value > high)
+      found[f.key] = `${d[f.key]} is read as ${Math.round(tried.value)} ${UNIT[f.kind]}, which cannot be. Look again.`;
+  }
+  const [all, front] = [d.massKg, d.massFrontKg].map((t) => attempt(() => parseQuantity(t, 'mass', 'kg').canonical));
+  if (all?.ok && front?.ok && front.value >= all.value) found['massFrontKg'] = 'Less than the whole vehicle stands on its front axle.';
   return found;
 }
 
 export const orNull = (text: string): string | null => text.trim() || null;
+
+function measured(d: VehicleDraft): Record<Figure['key'], number | null> {
+  const of = (key: Figure['key']): number | null => {
+    const f = FIGURES.find((x) => x.key === key);
+    return f && d[key].trim() !== '' ? readFigure(f, d[key]) : null;
+  };
+  return {
+    massKg: of('massKg'),
+    massFrontKg: of('massFrontKg'),
+    wheelbaseMm: of('wheelbaseMm'),
+    cgHeightMm: of('cgHeightMm'),
+    tyreRadiusFrontMm: of('tyreRadiusFrontMm'),
+    tyreRadiusRearMm: of('tyreRadiusRearMm'),
+  };
+}
 
 /** The draft as the contract takes it. */
 export function vehicleOf(d: VehicleDraft) {
@@ -62,5 +131,6 @@ export function vehicleOf(d: VehicleDraft) {
     year: d.year.trim() ? Number(d.year) : null,
     variant: orNull(d.variant),
     standsYears: d.standsYears.trim() ? Number(d.standsYears.replace(',', '.')) : null,
+    ...measured(d),
   };
 }

@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { axleOf, type Component, KIND_FACTS, needsDecision, type OptionId, optionsOf, sidesDiffer } from '@dauer/core';
+import {
+  axleOf,
+  CORNER_NAME,
+  intakeRows,
+  THING_NAME,
+  type Component,
+  KIND_FACTS,
+  needsDecision,
+  type OptionId,
+  optionsOf,
+  sidesDiffer,
+} from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import DecisionRow from './DecisionRow.vue';
@@ -48,6 +59,22 @@ function useAllThatHold(): void {
     if (optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === 'use_again')?.ruledOut === null)
       decide(c, 'use_again', '');
 }
+/** The costly order is the second one: what nobody has looked at yet. */
+const unlooked = computed(() => {
+  const s = job.state;
+  if (!s || s.released || s.file.job.kind === 'fluid' || s.file.job.kind === 'inspection') return '';
+  const rows = intakeRows(s.file.layout, s.book.stand(s.file.intakeLooks)).filter((r) => r.look === null);
+  const corners = [...new Set(rows.map((r) => r.corner))];
+  return corners
+    .map(
+      (c) =>
+        `${c ? CORNER_NAME[c] : 'The middle'}: ${rows
+          .filter((r) => r.corner === c)
+          .map((r) => THING_NAME[r.thing].toLowerCase())
+          .join(', ')}`,
+    )
+    .join('. ');
+});
 const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.state.file.layout, job.state.components, c) : null);
 </script>
 
@@ -60,6 +87,10 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
       Use again what holds ({{ sound.length }})
     </button>
   </div>
+  <details v-if="unlooked" class="unlooked">
+    <summary>Before anything is ordered: not everything was looked at at intake</summary>
+    <p class="second small">{{ unlooked }}.</p>
+  </details>
   <p v-if="due.length === 0" class="second empty">Nothing has to be decided in a job of this kind.</p>
   <section v-for="g in groups" :key="g.name" class="group">
     <h2>{{ g.name }}</h2>
@@ -78,6 +109,14 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
 </template>
 
 <style scoped>
+.unlooked {
+  margin: 8px 0;
+}
+.unlooked summary {
+  cursor: pointer;
+  color: var(--blue);
+  min-height: 28px;
+}
 .group {
   margin-top: 16px;
 }

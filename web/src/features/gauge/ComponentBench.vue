@@ -13,6 +13,7 @@ import {
 } from '@dauer/core';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
+import { useInstrument } from '../../app/instruments.ts';
 import { onLetter } from '../../app/keys.ts';
 import CaptureBar from '../../fittings/CaptureBar.vue';
 import WearRule from '../../fittings/WearRule.vue';
@@ -61,17 +62,34 @@ const otherUnit = computed(() =>
 const shortScale = computed(() => {
   const shown = (mm: number): number => convert(mm, 'length', unit.value);
   const typed = attempt(() => parseQuantity(liveText.value, 'length', unit.value).canonical);
-  const live = typed.ok ? typed.value : (standing.value?.value ?? null);
+  const now = typed.ok ? typed.value : (live.value?.mm ?? standing.value?.value ?? null);
   return {
     values: taken.value.map((t) => shown(t.value)),
-    live: live === null ? null : shown(live),
+    live: now === null ? null : shown(now),
     decimals: decimalsOf(tab.value) + (unit.value === 'in' ? 1 : 0),
   };
 });
 const dots = computed(() => positions.value.map((p, i) => ({ key: `${i}`, taken: capture.isTaken(p), now: i === index.value })));
 const other = computed(() => (component.value && job.state ? (counterpart(job.state.file.layout, component.value.slot) ?? null) : null));
 
+const instrument = useInstrument(
+  computed(() => (writable.value ? (capture.gauge.value?.tag ?? null) : null)),
+  (text) => take(text),
+);
+/** What the instrument shows, in the unit shown; a figure that is no length is shown as it is. */
+const live = computed(() => {
+  const m = instrument.live.value;
+  if (!m) return null;
+  const q = attempt(() => parseQuantity(`${m.text} ${m.unit}`, 'length', 'mm'));
+  if (!q.ok || m.unit === unit.value) return { text: m.text, mm: q.ok ? q.value.canonical : null };
+  return { text: display(q.value.canonical, 'length', q.value.resolution, unit.value), mm: q.value.canonical };
+});
 function take(text: string): void {
+  const shownLive = instrument.live.value;
+  if (text.trim() === '' && shownLive) {
+    take(`${shownLive.text} ${shownLive.unit}`);
+    return;
+  }
   if (text.trim() === '') {
     capture.move(1);
     return;
@@ -199,6 +217,9 @@ function chooseGauge(id: string): void {
       :message="message"
       :note="governs"
       :scale="shortScale"
+      :live="live"
+      :speaks="instrument.speaks.value"
+      @listen="instrument.listen"
       @take="take"
       @back="capture.takeBack()"
       @move="capture.move"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GaugeVersion } from '@dauer/core';
+import { GAUGE_UNIT, type GaugeVersion, roundedUp, tellsApart } from '@dauer/core';
 import { computed } from 'vue';
 
 /** Which gauge of the rack the next readings are taken with. */
@@ -8,8 +8,8 @@ const props = defineProps<{ gauges: readonly GaugeVersion[] }>();
 const emit = defineEmits<{ choose: [gaugeId: string] }>();
 const items = computed(() => [
   ...props.gauges
-    .filter((g) => g.kind !== 'torque_wrench')
-    .map((g) => ({ title: `${g.tag}  ${g.name}, reads to ${g.resolution} mm`, value: g.gaugeId })),
+    .filter((g) => GAUGE_UNIT[g.kind] === 'mm')
+    .map((g) => ({ title: `${g.tag}  ${g.name}, tells ${roundedUp(tellsApart(g))} mm apart`, value: g.gaugeId })),
   { title: 'No gauge named (generic accuracy)', value: 'none' },
 ]);
 </script>

@@ -1,4 +1,5 @@
 import {
+  asksForCheck,
   type Component,
   displayWithUnit,
   GAUGE_KIND_NAME,
@@ -36,6 +37,12 @@ const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
   rule: 'Rule',
   tape: 'Tape',
   torque_wrench: 'Wrench',
+  spring_scale: 'Scale',
+  pedal_force: 'Pedal force',
+  pressure_gauge: 'Pressure',
+  vacuum_gauge: 'Vacuum',
+  fluid_tester: 'Fluid tester',
+  thermometer: 'Probe',
 };
 
 /** Everything between a typed figure and a kept reading, for one measurement of one component. */
@@ -198,6 +205,8 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const gaugeNote = computed(() => {
     const facts = gauge.value ?? (measurement.value ? GENERIC_GAUGE[measurement.value.usualGauge] : null);
     if (!facts) return '';
+    const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.file.gaugeChecks, job.today);
+    if (first) return `look at its ${gauge.value?.settingPiece} mm piece first`;
     return `reads to ${facts.resolution} mm, ±${facts.accuracy} mm${gauge.value ? '' : `, generic ${measurement.value ? GAUGE_KIND_NAME[measurement.value.usualGauge].toLowerCase() : ''}`}`;
   });
   function inUnit(t: Taken, shown: UnitId): string {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { VerdictChange } from '@dauer/contract';
 import {
   attempt,
   LIMIT_COLUMNS,
@@ -13,11 +14,12 @@ import {
 } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
+import { saveText } from '../../fittings/saveText.ts';
 import { call, sentenceOf } from '../../app/client.ts';
 
 /** The limit book as a list, out and in; in only after every row was looked at. A type's limits may be copied to another. */
 const props = defineProps<{ book: readonly LimitVersion[]; writable: boolean }>();
-const emit = defineEmits<{ taken: [] }>();
+const emit = defineEmits<{ taken: [changed: readonly VerdictChange[]] }>();
 const problem = ref('');
 const said = ref('');
 const read = ref<{ readonly from: string; readonly rows: readonly ReadLimitRow[] } | null>(null);
@@ -33,22 +35,15 @@ const shown = computed(() =>
   [...(read.value?.rows ?? [])].sort((a, b) => Number(b.why !== null) - Number(a.why !== null) || a.line - b.line).slice(0, 60),
 );
 
-function save(name: string, type: string, text: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type }));
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
 async function out(kind: 'csv' | 'json'): Promise<void> {
   const rows = props.book.map(rowOfLimit);
   if (kind === 'json') {
-    save('limits.json', 'application/json', JSON.stringify({ format: 'dauer.limits', version: 1, limits: rows }, null, 2));
+    saveText(JSON.stringify({ format: 'dauer.limits', version: 1, limits: rows }, null, 2), 'limits.json', 'application/json');
     return;
   }
   const { default: papa } = await import('papaparse');
   // What a spreadsheet would take for a formula is kept from being one.
-  save('limits.csv', 'text/csv', papa.unparse([...rows], { columns: [...LIMIT_COLUMNS], escapeFormulae: /^[=+@\t\r]/ }));
+  saveText(papa.unparse([...rows], { columns: [...LIMIT_COLUMNS], escapeFormulae: /^[=+@\t\r]/ }), 'limits.csv', 'text/csv');
 }
 const isRow = (v: unknown): v is LimitRow => typeof v === 'object' && v !== null && Object.values(v).every((x) => typeof x === 'string');
 async function rowsOf(file: File): Promise<LimitRow[]> {
@@ -95,11 +90,11 @@ type Entry = LimitFields & { readonly id: string; readonly seriesId: string };
 async function enter(limits: readonly Entry[]): Promise<void> {
   problem.value = '';
   try {
-    const { written } = await call('importLimits', { body: { limits: [...limits] } });
+    const { written, changed } = await call('importLimits', { body: { limits: [...limits] } });
     said.value = `${written} taken in, unchecked.`;
     read.value = null;
     copying.value = false;
-    emit('taken');
+    emit('taken', changed);
   } catch (error) {
     problem.value = sentenceOf(error);
   }

@@ -11,32 +11,40 @@ import {
   SOURCE_WORD,
   type UnitId,
 } from '@dauer/core';
+import type { VerdictChange } from '@dauer/contract';
 import { v7 } from 'uuid';
+import type { LimitPreset } from './preset.ts';
 import { computed, ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
+import StaleTable from '../../fittings/StaleTable.vue';
 
 /** Enters a limit as it is printed. A limit is never edited: this makes a new version of it. */
-const props = defineProps<{ from: LimitVersion | null }>();
-const emit = defineEmits<{ close: []; entered: [] }>();
+const props = defineProps<{ from: LimitVersion | null; preset?: LimitPreset | null }>();
+const emit = defineEmits<{ close: []; entered: [changed: readonly VerdictChange[]] }>();
 const id = v7();
+const replaces = ref(props.from?.id);
+/** What somebody else entered meanwhile. */
+const theirs = ref<LimitVersion | null>(null);
 const seriesId = props.from?.seriesId ?? v7();
 const text = (v: number | null | undefined): string => (v == null ? '' : String(v));
 const f = ref({
-  characteristic: props.from?.characteristic ?? 'rotor_thickness',
-  scope: (props.from?.scope ?? 'type') as LimitScope,
-  make: props.from?.make ?? '',
-  model: props.from?.model ?? '',
+  characteristic: props.from?.characteristic ?? props.preset?.characteristic ?? 'rotor_thickness',
+  scope: (props.from?.scope ?? props.preset?.scope ?? 'type') as LimitScope,
+  make: props.from?.make ?? props.preset?.make ?? '',
+  model: props.from?.model ?? props.preset?.model ?? '',
   variant: props.from?.variant ?? '',
   yearFrom: text(props.from?.yearFrom),
   yearTo: text(props.from?.yearTo),
-  appliesTo: props.from?.appliesTo ?? '',
-  axle: (props.from?.axle ?? 'both') as 'front' | 'rear' | 'both',
+  appliesTo: props.from?.appliesTo ?? props.preset?.appliesTo ?? '',
+  axle: (props.from ? (props.from.axle ?? 'both') : (props.preset?.axle ?? 'both')) as 'front' | 'rear' | 'both',
   unit: 'mm' as UnitId,
   nominal: text(props.from?.nominal),
   machineTo: text(props.from?.machineTo),
   at: text(props.from?.at),
   source: (props.from?.source ?? 'maker') as LimitSource,
   sourceText: props.from?.sourceText ?? '',
+  asPrinted: '',
+  atLeast: props.from?.atLeast ?? false,
 });
 const problem = ref('');
 const about = computed(() => characteristic(f.value.characteristic));
@@ -56,15 +64,24 @@ async function enter(): Promise<void> {
     problem.value = tried.refusal.message;
     return;
   }
+  for (const [typed, which] of [
+    [v.yearFrom, 'from'],
+    [v.yearTo, 'to'],
+  ] as const)
+    if (typed.trim() !== '' && year(typed) === null) {
+      problem.value = `“${typed}” is no year (${which}).`;
+      return;
+    }
   if (v.scope === 'type' && (v.make.trim() === '' || v.model.trim() === '')) {
     problem.value = 'A limit for a type needs make and model.';
     return;
   }
   const type = v.scope === 'type';
   try {
-    await call('enterLimit', {
+    const { changed } = await call('enterLimit', {
       body: {
         id,
+        ...(replaces.value ? { replaces: replaces.value } : {}),
         seriesId,
         characteristic: v.characteristic,
         scope: v.scope,
@@ -77,25 +94,47 @@ async function enter(): Promise<void> {
         axle: v.axle === 'both' ? null : v.axle,
         ...tried.value,
         gravity: of.gravity,
-        atLeast: false,
+        atLeast: v.atLeast,
         source: v.source,
         sourceText: v.sourceText.trim(),
-        asPrinted: v.at.trim(),
+        asPrinted: v.asPrinted.trim() || `${v.at.trim()} ${v.unit}`,
         printedUnit: v.unit,
       },
     });
-    emit('entered');
+    emit('entered', changed);
   } catch (error) {
     problem.value = sentenceOf(error);
+    if (error instanceof ApiProblem && error.code === 'stale') theirs.value = (error.problem?.current as LimitVersion | undefined) ?? null;
   }
 }
+const rows = computed(() => {
+  const other = theirs.value;
+  if (!other) return [];
+  return [
+    { what: 'New', mine: f.value.nominal, theirs: text(other.nominal) },
+    { what: 'Machine to', mine: f.value.machineTo, theirs: text(other.machineTo) },
+    { what: 'Limit', mine: f.value.at, theirs: text(other.at) },
+    { what: 'Source', mine: f.value.sourceText, theirs: other.sourceText },
+  ];
+});
+/** Mine becomes the version after theirs; both stay on record. */
+function mine(): void {
+  replaces.value = theirs.value?.id;
+  theirs.value = null;
+  void enter();
+}
+/** One vehicle or part, where the form was opened for it. */
+const own = computed(() => {
+  const { from, preset } = props;
+  const scope = from?.scope ?? preset?.scope;
+  if (scope !== 'vehicle' && scope !== 'part') return null;
+  return { title: preset?.label ?? (scope === 'part' ? 'this very part' : 'one vehicle'), value: scope };
+});
 const SCOPES = computed(() => [
   { title: 'a vehicle type', value: 'type' },
   { title: 'a part number', value: 'part_number' },
   { title: 'the whole shop', value: 'shop' },
-  ...(props.from && (props.from.scope === 'vehicle' || props.from.scope === 'part')
-    ? [{ title: 'one vehicle or part', value: props.from.scope }]
-    : []),
+  ...(own.value ? [own.value] : []),
 ]);
 </script>
 
@@ -152,9 +191,15 @@ const SCOPES = computed(() => [
               .map(([value, title]) => ({ title, value }))
           "
         />
-        <v-text-field v-model="f.sourceText" class="wide" label="Document and page, or where it is stamped" />
+        <v-text-field v-model="f.sourceText" class="wide" label="Document and page, or where it is stamped" maxlength="200" />
+        <v-text-field v-model="f.asPrinted" label="Wording, where it is printed otherwise" maxlength="200" />
       </div>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <label class="tick">
+        <input v-model="f.atLeast" type="checkbox" />
+        Binds also where a nearer one is on file (a competition house rule)
+      </label>
+      <StaleTable v-if="theirs" :problem="problem" :rows="rows" @mine="mine" @theirs="emit('entered', [])" />
+      <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <button class="act" type="button" @click="emit('close')">Not now</button>
         <button class="act main" type="submit" :disabled="f.at.trim() === '' || f.sourceText.trim() === ''">Enter it</button>
@@ -162,3 +207,12 @@ const SCOPES = computed(() => [
     </form>
   </v-dialog>
 </template>
+
+<style scoped>
+.tick {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+</style>

@@ -1,33 +1,51 @@
 <script setup lang="ts">
-import { characteristic, fixed, GENERIC_LIMITS, type LimitVersion, SOURCE_WORD } from '@dauer/core';
+import type { VerdictChange } from '@dauer/contract';
+import { CHARACTERISTICS, characteristic, fixed, GENERIC_LIMITS, type LimitVersion, SOURCE_WORD } from '@dauer/core';
 import { useQuery } from '@pinia/colada';
 import { computed, onBeforeUnmount, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
+import ChangedVerdicts from './ChangedVerdicts.vue';
 import LimitExchange from './LimitExchange.vue';
 import LimitForm from './LimitForm.vue';
+import { presetOf } from './preset.ts';
+import LimitVersions from './LimitVersions.vue';
 
 /** The limit book: what every figure is held against, and where it was read. */
 const session = useSession();
 const find = ref('');
-const editing = ref<LimitVersion | 'new' | null>(null);
+const about = ref('all');
+const ABOUT = [{ title: 'everything', value: 'all' }, ...CHARACTERISTICS.map((c) => ({ title: c.name, value: c.id }))];
+const route = useRoute();
+const preset = computed(() => presetOf(route.query));
+const editing = ref<LimitVersion | 'new' | null>(preset.value && session.may('technician') ? 'new' : null);
+const looking = ref<LimitVersion | null>(null);
 const problem = ref('');
 const { data, error, refetch } = useQuery({ key: ['limits'], query: () => call('limits', { query: {} }) });
 void refetch();
-const all = computed<LimitVersion[]>(() => [...(data.value ?? []), ...GENERIC_LIMITS]);
-const applies = (l: LimitVersion): string =>
+type Listed = LimitVersion & { readonly appliesName?: string | null };
+const all = computed<Listed[]>(() => [...(data.value ?? []), ...GENERIC_LIMITS]);
+const applies = (l: Listed): string =>
   ({
-    part: 'this very part',
+    part: `this very part${l.appliesName ? `, ${l.appliesName}` : ''}`,
     part_number: `part number ${l.appliesTo ?? ''}`,
-    vehicle: 'one vehicle',
+    vehicle: `${l.appliesName ?? 'one vehicle'} alone`,
     type: [l.make, l.model, l.variant, l.yearFrom || l.yearTo ? `${l.yearFrom ?? ''}–${l.yearTo ?? ''}` : null].filter(Boolean).join(' '),
     shop: l.source === 'generic' ? 'anything, until its own is entered' : 'the whole shop',
   })[l.scope];
 const nameOf = (l: LimitVersion): string => characteristic(l.characteristic)?.name ?? l.characteristic;
 const rows = computed(() =>
   all.value
-    .filter((l) => `${nameOf(l)} ${applies(l)} ${l.sourceText}`.toLowerCase().includes(find.value.trim().toLowerCase()))
+    .filter((l) => about.value === 'all' || l.characteristic === about.value)
+    .filter((l) => {
+      const said = `${nameOf(l)} ${l.axle ?? ''} ${applies(l)} ${l.sourceText} ${l.asPrinted}`.toLowerCase();
+      return find.value
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => said.includes(word));
+    })
     .sort((a, b) => applies(a).localeCompare(applies(b)) || nameOf(a).localeCompare(nameOf(b))),
 );
 const figure = (v: number | null): string => (v === null ? '–' : fixed(v, Math.max(2, String(v).split('.')[1]?.length ?? 0)));
@@ -44,8 +62,14 @@ async function check(l: LimitVersion): Promise<void> {
     problem.value = sentenceOf(e);
   }
 }
-function entered(): void {
+const changed = ref<readonly VerdictChange[] | null>(null);
+function entered(list: readonly VerdictChange[]): void {
+  changed.value = list;
   editing.value = null;
+  void refetch();
+}
+function taken(list: readonly VerdictChange[]): void {
+  changed.value = list.length > 0 ? list : null;
   void refetch();
 }
 const off = onLetter('KeyN', () => {
@@ -60,11 +84,13 @@ onBeforeUnmount(off);
       <h1>Limits</h1>
       <span class="second">{{ data ? `${data.length} entered, ${data.filter((l) => !l.checkedBy).length} unchecked` : '' }}</span>
       <span class="grow" />
-      <v-text-field v-model="find" class="find" label="Find" density="compact" />
+      <v-select v-model="about" class="find" label="Of" :items="ABOUT" density="compact" />
+      <v-text-field v-model="find" class="find" label="Type, part number, source" density="compact" />
       <button v-if="session.may('technician')" class="act main" type="button" @click="editing = 'new'">Enter a limit</button>
     </div>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
-    <LimitExchange :book="data ?? []" :writable="session.may('technician')" @taken="refetch()" />
+    <ChangedVerdicts v-if="changed" :changed="changed" />
+    <LimitExchange :book="data ?? []" :writable="session.may('technician')" @taken="taken" />
     <div class="scroll">
       <table>
         <thead>
@@ -110,6 +136,9 @@ onBeforeUnmount(off);
                 >
                   I checked it
                 </button>
+                <button class="act slim" type="button" :aria-label="`Versions of ${nameOf(l)}, ${applies(l)}`" @click="looking = l">
+                  Versions
+                </button>
                 <button class="act slim" type="button" :aria-label="`New version of ${nameOf(l)}, ${applies(l)}`" @click="editing = l">
                   New version
                 </button>
@@ -119,13 +148,17 @@ onBeforeUnmount(off);
         </tbody>
       </table>
     </div>
-    <LimitForm v-if="editing" :from="editing === 'new' ? null : editing" @close="editing = null" @entered="entered" />
+    <LimitVersions v-if="looking" :limit="looking" :name="`${nameOf(looking)}, ${applies(looking)}`" @close="looking = null" />
+    <LimitForm v-if="editing" :from="editing === 'new' ? null : editing" :preset="preset" @close="editing = null" @entered="entered" />
   </main>
 </template>
 
 <style scoped>
 .find {
   max-width: 240px;
+}
+.head {
+  padding: 10px 0;
 }
 .scroll {
   overflow-x: auto;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { saveText } from '../../fittings/saveText.ts';
 import { buildSheet, handbackFile, PHASE_WORD, type SheetLine } from '@dauer/core';
 import { SHEET_PDF } from '@dauer/contract';
 import { computed, watch } from 'vue';
@@ -38,11 +39,8 @@ const print = (): void => window.print();
 function saveFile(): void {
   const file = job.state ? handbackFile(job.state) : null;
   if (!file) return;
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }));
-  link.download = `${file.sheet.vehicleTag.replace(/\W+/g, '-')}-${file.releasedAt.slice(0, 10)}.json`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  const name = `${file.sheet.vehicleTag.replace(/\W+/g, '-')}-${file.releasedAt.slice(0, 10)}.json`;
+  saveText(JSON.stringify(file, null, 2), name, 'application/json');
 }
 </script>
 

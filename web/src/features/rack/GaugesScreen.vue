@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { GAUGE_KIND_NAME, GENERIC_GAUGE, type GaugeKind, type GaugeVersion, parseQuantity, Refusal } from '@dauer/core';
+import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeVersion, goodTo, roundedUp, tellsApart } from '@dauer/core';
 import { useQuery } from '@pinia/colada';
-import { v7 } from 'uuid';
-import { onBeforeUnmount, ref, watch } from 'vue';
+import { onBeforeUnmount, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
+import GaugeForm from './GaugeForm.vue';
 
 /** The rack: what is measured with, and how far it can be trusted. */
 const session = useSession();
@@ -14,58 +14,27 @@ void refetch();
 const today = new Date().toISOString().slice(0, 10);
 const open = ref(false);
 const from = ref<GaugeVersion | null>(null);
-const problem = ref('');
-const kind = ref<GaugeKind>('micrometer');
-const f = ref({ tag: '', name: '', resolution: '', accuracy: '', shortSpan: '', due: '' });
-const KINDS = Object.entries(GAUGE_KIND_NAME).map(([value, title]) => ({ title, value }));
 function begin(g: GaugeVersion | null): void {
   from.value = g;
-  kind.value = g?.kind ?? 'micrometer';
-  f.value = g
-    ? {
-        tag: g.tag,
-        name: g.name,
-        resolution: String(g.resolution),
-        accuracy: String(g.accuracy),
-        shortSpan: String(g.shortSpan),
-        due: g.calibrationDue ?? '',
-      }
-    : { tag: '', name: '', resolution: '', accuracy: '', shortSpan: '', due: '' };
-  problem.value = '';
   open.value = true;
 }
-watch(
-  kind,
-  (k) => {
-    if (from.value) return;
-    const g = GENERIC_GAUGE[k];
-    f.value = { ...f.value, resolution: String(g.resolution), accuracy: String(g.accuracy), shortSpan: String(g.shortSpan) };
-  },
-  { immediate: true },
-);
-async function enter(): Promise<void> {
-  problem.value = '';
+function entered(): void {
+  open.value = false;
+  void refetch();
+}
+/** A wrench is good to a share of what it is set to. */
+const goodText = (g: GaugeVersion): string =>
+  g.kind === 'torque_wrench' ? `±${Number((g.accuracy * 100).toFixed(1))} %` : `±${roundedUp(goodTo(g))} ${GAUGE_UNIT[g.kind]}`;
+const tellsText = (g: GaugeVersion): string => (g.kind === 'torque_wrench' ? '–' : `${roundedUp(tellsApart(g))} ${GAUGE_UNIT[g.kind]}`);
+/** The key that instruments speak with: shown to a lead, made anew on request. */
+const key = ref<string | null>(null);
+const keyProblem = ref('');
+async function showKey(anew: boolean): Promise<void> {
+  keyProblem.value = '';
   try {
-    const read = (t: string): number => parseQuantity(t, 'length', 'mm').canonical;
-    await call('enterGauge', {
-      body: {
-        id: v7(),
-        gaugeId: from.value?.gaugeId ?? v7(),
-        tag: f.value.tag,
-        name: f.value.name,
-        kind: kind.value,
-        resolution: read(f.value.resolution),
-        accuracy: read(f.value.accuracy),
-        shortSpan: read(f.value.shortSpan),
-        rangeLow: null,
-        rangeHigh: null,
-        calibrationDue: f.value.due || null,
-      },
-    });
-    open.value = false;
-    await refetch();
+    key.value = (await call('instrumentKey', { body: { anew } })).key;
   } catch (e) {
-    problem.value = e instanceof Refusal ? e.message : sentenceOf(e);
+    keyProblem.value = sentenceOf(e);
   }
 }
 const off = onLetter('KeyN', () => {
@@ -91,8 +60,8 @@ onBeforeUnmount(off);
             <th>Gauge</th>
             <th>Kind</th>
             <th class="num">Reads to</th>
-            <th class="num">Accuracy</th>
-            <th class="num">Over a short span</th>
+            <th class="num">Good to</th>
+            <th class="num">Tells apart</th>
             <th>Calibration due</th>
             <td />
           </tr>
@@ -100,13 +69,13 @@ onBeforeUnmount(off);
         <tbody>
           <tr v-for="g in data" :key="g.id">
             <td>
-              <b class="plate-font">{{ g.tag }}</b>
+              <RouterLink class="plate-font" :to="`/gauges/${g.gaugeId}`">{{ g.tag }}</RouterLink>
             </td>
             <td>{{ g.name }}</td>
             <td>{{ GAUGE_KIND_NAME[g.kind] }}</td>
-            <td class="num fig">{{ g.resolution }}</td>
-            <td class="num fig">{{ g.kind === 'torque_wrench' ? `±${g.accuracy * 100} %` : `±${g.accuracy}` }}</td>
-            <td class="num fig">{{ g.kind === 'torque_wrench' ? '–' : `±${g.shortSpan}` }}</td>
+            <td class="num fig">{{ g.resolution }} {{ GAUGE_UNIT[g.kind] }}</td>
+            <td class="num fig">{{ goodText(g) }}</td>
+            <td class="num fig">{{ tellsText(g) }}</td>
             <td>
               <span class="fig">{{ g.calibrationDue ?? 'never set' }}</span>
               <b v-if="g.calibrationDue && g.calibrationDue < today" class="late">overdue</b>
@@ -132,25 +101,18 @@ onBeforeUnmount(off);
     <p class="second small note">
       A gauge past its date may be used; every verdict made with it says so. A reading keeps the version it was taken with.
     </p>
-    <v-dialog v-model="open">
-      <form class="dialog col" @submit.prevent="enter">
-        <h2>{{ from ? `A new version of ${from.tag}` : 'Enter a gauge' }}</h2>
-        <div class="fields">
-          <v-select v-model="kind" label="Kind" :items="KINDS" />
-          <v-text-field v-model="f.tag" label="Tag" placeholder="M-04" />
-          <v-text-field v-model="f.name" label="Name and range" />
-          <v-text-field v-model="f.resolution" label="Reads to (mm)" />
-          <v-text-field v-model="f.accuracy" label="Accuracy ± (mm)" />
-          <v-text-field v-model="f.shortSpan" label="± over a short span (mm)" />
-          <v-text-field v-model="f.due" label="Calibration due" type="date" />
-        </div>
-        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-        <div class="acts">
-          <button class="act" type="button" @click="open = false">Not now</button>
-          <button class="act main" type="submit" :disabled="f.tag.trim() === '' || f.name.trim() === ''">Enter it</button>
-        </div>
-      </form>
-    </v-dialog>
+    <section v-if="session.may('lead')" class="key">
+      <h2>Instruments that send</h2>
+      <p class="second">
+        A gauge that types like a keyboard needs nothing. One that speaks over the network uses the key of the bench, under its tag on the
+        rack.
+      </p>
+      <p v-if="key" class="fig" data-key>{{ key }}</p>
+      <p v-if="keyProblem" class="problem" role="alert">{{ keyProblem }}</p>
+      <button v-if="!key" class="act slim" type="button" @click="showKey(false)">Show the key</button>
+      <button v-else class="act slim" type="button" @click="showKey(true)">Make a new key; the old one ends</button>
+    </section>
+    <GaugeForm v-if="open" :from="from" @close="open = false" @done="entered" />
   </main>
 </template>
 
@@ -174,6 +136,10 @@ td {
   font: 600 14px/18px var(--plate-font);
   padding: 1px 6px;
   border-radius: 2px;
+}
+/* What a lead sees of instruments that send. */
+.key {
+  margin-top: 24px;
 }
 .note,
 .empty {

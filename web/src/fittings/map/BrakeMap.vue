@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  areLoose,
   CORNER_NAME,
   cornersOf,
   type Corner,
@@ -19,17 +20,20 @@ import ComponentShape from './ComponentShape.vue';
 import MapFlag from './MapFlag.vue';
 import MapLegend from './MapLegend.vue';
 import MapRoutes from './MapRoutes.vue';
-import { carried, type Drawn, isInLine, planMap, WHEELS } from './plan.ts';
+import { carried, labelLines } from './places.ts';
+import { type Drawn, isInLine, WHEELS } from './usualPlaces.ts';
+import type { MapMarks } from './overlays.ts';
+import { planMap } from './plan.ts';
+import ShareRing from './ShareRing.vue';
 
 const props = defineProps<{
   layout: Layout;
   picked: string | null;
-  verdicts: ReadonlyMap<string, Verdict | null>;
+  /** What is laid over the places. */
+  marks: MapMarks;
   /** Figure under each wheel, where the stage has one. */
   figures?: ReadonlyMap<Corner, string>;
   inScope?: readonly Corner[];
-  /** What is not complete, by slot, in a word or two; drawn as flags. */
-  flags?: ReadonlyMap<string, string>;
   /** A press or an opening that is played: where it goes, and what each place does. */
   play?: Play | null;
 }>();
@@ -37,7 +41,6 @@ const emit = defineEmits<{ pick: [slotId: string | null] }>();
 const root = ref<SVGSVGElement | null>(null);
 
 const plan = computed(() => planMap(props.layout));
-const tandem = computed(() => props.layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem'));
 const pickedSlot = computed(() => props.layout.slots.find((s) => s.id === props.picked) ?? null);
 /** What is drawn for the picked slot: itself, or the part it sits in. */
 const pickedDrawn = computed<Drawn | null>(() => {
@@ -50,11 +53,12 @@ const pickedDrawn = computed<Drawn | null>(() => {
   );
 });
 function verdictAt(d: Drawn): Verdict | null {
-  const all = [d.slot, ...carried(props.layout, d.slot)].map((s) => props.verdicts.get(s.id) ?? null);
+  const all = [d.slot, ...carried(props.layout, d.slot)].map((s) => props.marks.get(s.id)?.verdict ?? null);
   return worst(all.filter((v): v is Verdict => v !== null));
 }
 const nameOf = (slot: Slot, v: Verdict | null): string => (v ? `${placeName(slot)}, ${VERDICT_WORD[v]}` : placeName(slot));
-const labelOf = (d: Drawn): string => [nameOf(d.slot, verdictAt(d)), flagOf(d.slot.id)].filter(Boolean).join(', ');
+const labelOf = (d: Drawn): string =>
+  [nameOf(d.slot, verdictAt(d)), flagOf(d.slot.id), props.marks.get(d.slot.id)?.share?.text].filter(Boolean).join(', ');
 /** What a place does in the play, in a word; what it is, where nothing is played. */
 const DOES: Readonly<Partial<Record<PlayDoes, string>>> = {
   comes_out: 'comes out',
@@ -66,7 +70,7 @@ const DOES: Readonly<Partial<Record<PlayDoes, string>>> = {
   spoils: 'paint',
 };
 function flagOf(slotId: string): string | undefined {
-  if (!props.play) return props.flags?.get(slotId);
+  if (!props.play) return props.marks.get(slotId)?.flag;
   const step = props.play.steps.find((s) => s.slotId === slotId);
   return step ? DOES[step.does] : undefined;
 }
@@ -84,6 +88,8 @@ function flagAt(corner: Corner): string | null {
 }
 const bodyless = (c: Corner): boolean => props.inScope !== undefined && !props.inScope.includes(c);
 const corners = computed(() => cornersOf(props.layout));
+/** Units alone lie side by side; there is no vehicle round them. */
+const loose = computed(() => areLoose(props.layout));
 
 const places = computed(() => new Map(plan.value.drawn.map((d) => [d.slot.id, { x: d.x, y: d.y }])));
 const ARROWS: Readonly<Record<string, 'up' | 'down' | 'left' | 'right'>> = {
@@ -135,13 +141,13 @@ defineExpose({ focus: () => root.value?.focus() });
     @keydown="onKey"
   >
     <path
-      v-if="!isInLine(layout)"
+      v-if="!isInLine(layout) && !loose"
       class="body"
       d="M116 22 150 4H234L268 22 276 96V290L264 338 246 352H138L120 338 108 290V96ZM120 122 132 106H252L264 122M126 312 136 300H248L258 312"
       aria-hidden="true"
     />
     <MapRoutes :routes="plan.routes" :play="play ?? null" />
-    <text class="front" x="192" :y="isInLine(layout) ? 16 : 20" text-anchor="middle" aria-hidden="true">FRONT</text>
+    <text v-if="!loose" class="front" x="192" :y="isInLine(layout) ? 16 : 20" text-anchor="middle" aria-hidden="true">FRONT</text>
     <g v-for="c in corners" :key="c" class="wheel" :class="{ out: bodyless(c) }">
       <text class="wheelname" :x="WHEELS[c].x" :y="WHEELS[c].y - 42" text-anchor="middle">{{ CORNER_NAME[c] }}</text>
       <MapFlag
@@ -167,21 +173,21 @@ defineExpose({ focus: () => root.value?.focus() });
       @click.stop="emit('pick', d.slot.id)"
     >
       <rect class="hit" :x="-d.hit.w / 2" :y="-d.hit.h / 2" :width="d.hit.w" :height="d.hit.h" />
-      <ComponentShape :d="d" :tandem="tandem" :picked="pickedDrawn?.slot.id === d.slot.id" />
+      <ComponentShape :d="d" :picked="pickedDrawn?.slot.id === d.slot.id" />
       <g v-if="verdictAt(d)" :transform="`translate(${d.mark.x} ${d.mark.y}) scale(${verdictAt(d) === 'past' ? 1.1 : 0.82})`">
         <MarkShape :verdict="verdictAt(d) ?? 'not_gauged'" />
       </g>
+      <ShareRing v-if="marks.get(d.slot.id)?.share && !play" v-bind="marks.get(d.slot.id)?.share ?? { of: 0, text: '' }" />
+      <text v-if="loose" class="label" y="52" text-anchor="middle">{{ d.slot.name }}</text>
       <text v-if="d.label" class="label" :x="labelAt(d).x" y="4.5" :text-anchor="labelAt(d).anchor">
-        <template v-if="d.slot.kind === 'master_cylinder' && d.label === 'Master cylinder'">
-          <tspan :x="labelAt(d).x" y="-2">Master</tspan>
-          <tspan :x="labelAt(d).x" y="14">cylinder</tspan>
-        </template>
-        <template v-else>{{ d.label }}</template>
+        <tspan v-for="(line, i) in labelLines(d.label)" :key="i" :x="labelAt(d).x" :y="labelLines(d.label).length > 1 ? -2 + 16 * i : 4.5">
+          {{ line }}
+        </tspan>
       </text>
       <MapFlag v-if="d.slot.corner === null && flagOf(d.slot.id)" :text="flagOf(d.slot.id) ?? ''" transform="translate(0 -20)" />
     </g>
     <path v-if="bracket" class="bracket" :d="bracket" aria-hidden="true" />
-    <MapLegend :circuits="plan.circuits" :mechanical="plan.mechanical" />
+    <MapLegend v-if="!loose" :y="plan.height - 7" :circuits="plan.circuits" :mechanical="plan.mechanical" />
   </svg>
 </template>
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import type { Drawn } from './plan.ts';
+import { computed } from 'vue';
+import type { Drawn } from './usualPlaces.ts';
 
 /** The drawing of one component about its own place. */
-defineProps<{ d: Drawn; picked: boolean; tandem: boolean }>();
+const props = defineProps<{ d: Drawn; picked: boolean }>();
+const tandem = computed(() => props.d.slot.style === 'tandem');
 const sector = (dir: number): string => {
   const [r0, r1, half] = [20, 43, (27 * Math.PI) / 180];
   const p = (r: number, a: number): string => `${(r * Math.cos(a) * dir).toFixed(2)} ${(r * Math.sin(a)).toFixed(2)}`;
@@ -54,7 +56,7 @@ const sector = (dir: number): string => {
       <rect class="fill" x="-24" y="-14" width="48" height="8" />
       <path class="inner" d="M-24-10h48" />
     </template>
-    <template v-else-if="d.slot.kind === 'pedal'">
+    <template v-else-if="d.slot.kind === 'pedal' || d.slot.kind === 'foot_lever'">
       <rect class="fill" x="-10" y="-5" width="20" height="10" />
       <path class="inner" d="M-5-4v8M-1.7-4v8M1.7-4v8M5-4v8" />
     </template>
@@ -64,8 +66,29 @@ const sector = (dir: number): string => {
       <rect class="fill" x="-40" y="-3" width="80" height="6" />
       <circle class="fill" r="5" />
     </template>
+    <template v-else-if="d.slot.kind === 'switch'">
+      <circle class="fill" r="6" />
+      <path class="inner" d="M-3 3 3-3" />
+    </template>
+    <template v-else-if="d.slot.kind === 'cross_shaft'">
+      <rect class="fill" x="-16" y="-3.5" width="32" height="7" />
+      <path class="inner" d="M-10-3.5v7M10-3.5v7" />
+    </template>
     <rect v-else-if="d.slot.kind === 'equaliser'" class="fill" x="-7" y="-3.5" width="14" height="7" />
     <rect v-else-if="d.slot.kind === 'clutch_master'" class="fill" x="-5" y="-12" width="10" height="24" />
+    <template v-else-if="d.slot.kind === 'pads'">
+      <rect class="fill" x="-22" y="-14" width="44" height="8" />
+      <rect class="shoeblock" x="-18" y="-6" width="36" height="7" />
+    </template>
+    <path
+      v-else-if="d.slot.kind === 'shoes' || d.slot.kind === 'parking_shoes'"
+      class="shoe"
+      d="M-15-17.5A23 23 0 0 0-15 17.5M15-17.5A23 23 0 0 1 15 17.5"
+    />
+    <template v-else-if="d.slot.kind === 'hub'">
+      <circle class="fill" r="22" />
+      <circle class="fill" r="8" />
+    </template>
     <rect v-else-if="d.slot.kind === 'clutch_slave'" class="fill" x="-6" y="-10" width="12" height="20" />
   </g>
 </template>
@@ -97,6 +120,9 @@ const sector = (dir: number): string => {
   fill: none;
   stroke: var(--ink);
   stroke-width: 4.5;
+}
+.shoeblock {
+  fill: var(--ink);
 }
 .hose {
   fill: var(--copper-tint);

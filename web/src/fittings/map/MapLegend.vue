@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** How each circuit is drawn, and what is mechanical. */
-defineProps<{ circuits: readonly number[]; mechanical: boolean }>();
+defineProps<{ y: number; circuits: readonly number[]; mechanical: boolean }>();
 </script>
 
 <template>
-  <g class="legend" transform="translate(24 373)" aria-hidden="true">
+  <g class="legend" :transform="`translate(24 ${y})`" aria-hidden="true">
     <template v-for="(c, i) in circuits" :key="c">
       <g :transform="`translate(${i * 108} 0)`">
         <template v-if="c === 2">

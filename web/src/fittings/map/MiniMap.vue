@@ -2,7 +2,7 @@
 import { axleOf, cornersOf, type Layout, type Verdict, worst } from '@dauer/core';
 import { computed } from 'vue';
 import MarkShape from '../MarkShape.vue';
-import { isInLine } from './plan.ts';
+import { isInLine } from './usualPlaces.ts';
 
 /** The brake system at a glance: only marks that need a decision. */
 const props = defineProps<{ layout: Layout; marks: readonly { readonly slotId: string; readonly verdict: Verdict }[] }>();

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { type Picture, type PictureOf, placeName, Refusal, slotById } from '@dauer/core';
+import { computed, onBeforeUnmount, ref } from 'vue';
+import { dayText } from '../fittings/dates.ts';
+import { useJob } from './job.ts';
+import { useOutbox } from './outbox.ts';
+import { imageUrl, prepareImage } from './pictures.ts';
+import RedactDialog from './RedactDialog.vue';
+import { useSession } from './session.ts';
+
+/** Pictures of one thing in a row, and the way to take another. */
+const props = defineProps<{ of: PictureOf; slotId?: string | null; label?: string }>();
+const job = useJob();
+const outbox = useOutbox();
+const session = useSession();
+const problem = ref('');
+const busy = ref(false);
+const shown = ref<Picture | null>(null);
+const redacting = ref<Picture | null>(null);
+const broken = ref(new Set<string>());
+const pictures = computed(() => {
+  const s = job.state;
+  if (!s) return [];
+  const all = s.book
+    .stand(s.file.pictures)
+    .filter((p) => (props.slotId ? p.slotId === props.slotId : p.of === props.of && p.slotId === null));
+  return [...all].reverse();
+});
+const urls = new Map<string, string>();
+/** An image that has not gone out yet is shown from this device. */
+function source(p: Picture, thumb: boolean): string {
+  const here = outbox.images.get(p.hash);
+  if (!here) return imageUrl(p.hash, thumb);
+  const known = urls.get(p.hash) ?? URL.createObjectURL(new Blob([here.bytes.slice()], { type: 'image/jpeg' }));
+  urls.set(p.hash, known);
+  return known;
+}
+onBeforeUnmount(() => urls.forEach((u) => URL.revokeObjectURL(u)));
+const nameOf = (p: Picture): string => {
+  const slot = job.state ? slotById(job.state.file.layout, p.slotId ?? '') : undefined;
+  const what = { vehicle: 'The vehicle', came_with: 'What came with it', place: slot ? placeName(slot) : 'A place', paper: 'A paper' }[
+    p.of
+  ];
+  return `${what}, ${dayText(p.happenedAt)}`;
+};
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const files = [...(input.files ?? [])];
+  problem.value = '';
+  busy.value = true;
+  for (const file of files) {
+    try {
+      const image = await prepareImage(file);
+      await outbox.keepImage(image);
+      job.add('pictures', { hash: image.hash, of: props.of, slotId: props.slotId ?? null, note: '' });
+    } catch (error) {
+      problem.value = error instanceof Refusal ? error.message : String(error);
+    }
+  }
+  busy.value = false;
+  input.value = '';
+}
+function blacked(): void {
+  if (redacting.value) broken.value.add(redacting.value.hash);
+  redacting.value = null;
+  shown.value = null;
+}
+const takenBack = (p: Picture): void => {
+  job.takeBack(p.id);
+  shown.value = null;
+};
+</script>
+
+<template>
+  <div class="pictures">
+    <button v-for="p in pictures" :key="p.id" class="thumb" type="button" :aria-label="nameOf(p)" @click="shown = p">
+      <span v-if="broken.has(p.hash)" class="second small">not here yet, or blacked out</span>
+      <img v-else :src="source(p, true)" alt="" @error="broken.add(p.hash)" />
+    </button>
+    <label v-if="job.writable" class="act slim add" :class="{ busy }">
+      {{ busy ? 'Making it smaller …' : (label ?? 'Take a picture') }}
+      <input class="sr" type="file" accept="image/*" multiple :disabled="busy" @change="take" />
+    </label>
+    <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
+    <v-dialog :model-value="shown !== null" max-width="960" @update:model-value="shown = null">
+      <div v-if="shown" class="dialog">
+        <h2>{{ nameOf(shown) }}</h2>
+        <img class="whole" :src="source(shown, false)" :alt="nameOf(shown)" />
+        <p class="second small">Taken by {{ job.who(shown.authorId) }}</p>
+        <div class="acts">
+          <button v-if="session.may('lead')" class="act" type="button" @click="redacting = shown">Black it out …</button>
+          <button v-if="job.writable" class="act" type="button" @click="takenBack(shown)">Take it back</button>
+          <button class="act main" type="button" @click="shown = null">Close</button>
+        </div>
+      </div>
+    </v-dialog>
+    <RedactDialog v-if="redacting" :corrects="redacting.id" field="image" :text="nameOf(redacting)" @close="blacked" />
+  </div>
+</template>
+
+<style scoped>
+.pictures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.thumb {
+  width: 96px;
+  height: 72px;
+  padding: 0;
+  border: 1px solid var(--slate);
+  border-radius: 2px;
+  background: var(--plate);
+  cursor: pointer;
+  overflow: hidden;
+}
+.thumb img {
+  width: 100%;
+  height: 100%;
+  object-fit: cover;
+  display: block;
+}
+.add {
+  position: relative;
+}
+.add:focus-within {
+  outline: 3px solid var(--blue);
+  outline-offset: 2px;
+}
+.busy {
+  color: var(--ink2);
+}
+.whole {
+  display: block;
+  max-width: 100%;
+  max-height: 70vh;
+  margin: 0 auto 8px;
+}
+.problem {
+  width: 100%;
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { buildLayout, type Layout, type LooseUnit, TEMPLATES } from '@dauer/core';
+import { v7 } from 'uuid';
+import BrakeMap from '../../fittings/map/BrakeMap.vue';
+import { NO_MARKS } from '../../fittings/map/overlays.ts';
+import LayoutEditor from './layout/LayoutEditor.vue';
+import LooseFields from './LooseFields.vue';
+
+/** What is braked and how, as it is booked in: a template, the template changed on the map, or units alone. */
+interface Brakes {
+  readonly layoutId: string;
+  readonly vehicleId: string;
+  template: string;
+  changed: Layout | null;
+  loose: LooseUnit[] | null;
+}
+const brakes = defineModel<Brakes>({ required: true });
+const drawing = defineModel<boolean>('drawing', { required: true });
+defineProps<{ layout: Layout }>();
+function pickTemplate(id: string): void {
+  brakes.value.template = id;
+  brakes.value.changed = null;
+}
+function draw(): void {
+  const { template, layoutId, vehicleId } = brakes.value;
+  brakes.value.changed ??= buildLayout(template, layoutId, vehicleId, v7);
+  drawing.value = true;
+}
+</script>
+
+<template>
+  <section v-if="brakes.loose">
+    <h2>The units that came</h2>
+    <LooseFields v-model="brakes.loose" />
+    <div class="preview plate loose"><BrakeMap :layout="layout" :picked="null" :marks="NO_MARKS" /></div>
+    <div class="acts">
+      <button class="act" type="button" @click="brakes.loose = null">It is a whole vehicle</button>
+    </div>
+  </section>
+  <section v-else-if="drawing && brakes.changed">
+    <h2>Its brakes</h2>
+    <LayoutEditor v-model="brakes.changed" />
+    <div class="acts">
+      <button class="act" type="button" @click="drawing = false">Done with the drawing</button>
+      <button
+        class="act"
+        type="button"
+        @click="
+          drawing = false;
+          pickTemplate(brakes.template);
+        "
+      >
+        Back to the template
+      </button>
+    </div>
+  </section>
+  <section v-else class="brakes">
+    <div>
+      <h2>Its brakes</h2>
+      <p>
+        <button class="link" type="button" @click="brakes.loose = [{ kind: 'caliper', count: 2, pistons: 2 }]">
+          Units alone, sent in without a vehicle
+        </button>
+      </p>
+      <p class="second">A start from which the layout is drawn; pick the one that is nearest, then change what differs.</p>
+      <div class="templates" role="radiogroup" aria-label="Layout">
+        <button
+          v-for="t in TEMPLATES"
+          :key="t.id"
+          type="button"
+          role="radio"
+          :aria-checked="brakes.template === t.id"
+          class="template"
+          :class="{ on: brakes.template === t.id }"
+          @click="pickTemplate(t.id)"
+        >
+          <b class="plate-font">{{ t.name }}</b>
+          <span class="second small">{{ t.about }}</span>
+        </button>
+      </div>
+    </div>
+    <div class="preview plate">
+      <BrakeMap :layout="layout" :picked="null" :marks="NO_MARKS" />
+      <div class="under">
+        <span class="second small">{{ brakes.changed ? 'Changed from the template.' : 'As the template has it.' }}</span>
+        <button class="act slim" type="button" @click="draw">Change the layout</button>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 20px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 12px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  margin-top: 20px;
+}
+.preview.loose {
+  position: static;
+  max-width: 400px;
+  margin-top: 12px;
+}
+.preview {
+  position: sticky;
+  top: 8px;
+  align-self: start;
+}
+.under {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 8px 16px;
+  border-top: 1px solid var(--hair);
+}
+.brakes {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 400px;
+  gap: 24px;
+}
+.templates {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
+}
+.template {
+  display: grid;
+  text-align: left;
+  min-height: 60px;
+  padding: 8px 14px;
+  background: var(--plate);
+  border: 1px solid var(--blue);
+  border-radius: 2px;
+  cursor: pointer;
+  color: var(--blue);
+}
+.template b {
+  font-size: 18px;
+}
+.template.on {
+  background: var(--blue-tint);
+  color: var(--ink);
+  box-shadow: inset 0 -3px 0 var(--blue);
+}
+@media (max-width: 960px) {
+  .brakes {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

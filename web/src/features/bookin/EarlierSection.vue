@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import {
+  attempt,
+  convert,
+  EARLIER_NAME,
+  earlierText,
+  type EarlierWhat,
+  groupThousands,
+  KNOWN_FROM_NAME,
+  type KnownFrom,
+  parsePartialDate,
+  parseQuantity,
+  placeName,
+} from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+import PictureRow from '../../app/PictureRow.vue';
+
+/** Work of before these records, from cards and invoices, each with as much of its date as is known. */
+defineProps<{ writable: boolean }>();
+const job = useJob();
+const open = ref(false);
+const blank = () => ({
+  what: 'fluid_changed' as EarlierWhat,
+  slotId: null as string | null,
+  on: '',
+  knownFrom: 'invoice' as KnownFrom,
+  source: '',
+  km: '',
+  note: '',
+});
+const f = ref(blank());
+const fault = ref<Record<string, string>>({});
+const unit = computed(() => (job.state?.file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
+const rows = computed(() =>
+  job.state ? [...job.state.book.stand(job.state.file.earlierWork)].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0)) : [],
+);
+const items = (o: Readonly<Record<string, string>>) => Object.entries(o).map(([value, title]) => ({ value, title }));
+const places = computed(() => (job.state?.file.layout.slots ?? []).map((s) => ({ value: s.id, title: placeName(s) })));
+function tell(): void {
+  const date = attempt(() => parsePartialDate(f.value.on));
+  const run = f.value.km.trim() === '' ? null : attempt(() => parseQuantity(f.value.km, 'distance_run', unit.value).canonical);
+  fault.value = { ...(date.ok ? {} : { on: date.refusal.message }), ...(run && !run.ok ? { km: run.refusal.message } : {}) };
+  if (!date.ok || (run && !run.ok)) return;
+  const { what, slotId, knownFrom, source, note } = f.value;
+  job.add('earlierWork', { what, slotId, ...date.value, knownFrom, source, km: run?.ok ? run.value : null, note });
+  f.value = blank();
+}
+</script>
+
+<template>
+  <section>
+    <h2>Earlier work</h2>
+    <ul>
+      <li v-for="e in rows" :key="e.id">
+        <span>{{ job.state ? earlierText(job.state.file.layout, e) : '' }}</span>
+        <span v-if="e.km !== null" class="second fig">{{ groupThousands(convert(e.km, 'distance_run', unit)) }} {{ unit }}</span>
+        <button v-if="writable && e.jobId === job.state?.file.job.id" class="link small" type="button" @click="job.takeBack(e.id)">
+          Take back
+        </button>
+      </li>
+    </ul>
+    <p v-if="rows.length === 0" class="second">Nothing is known of before. Unknown is a finding: fluid and units count as never touched.</p>
+    <form v-if="writable && open" class="form" @submit.prevent="tell">
+      <div class="fields">
+        <v-select v-model="f.what" label="What was done" :items="items(EARLIER_NAME)" />
+        <v-autocomplete v-model="f.slotId" label="Where, if at one place" :items="places" clearable />
+        <v-text-field
+          v-model="f.on"
+          v-focus
+          label="When, as far as is known"
+          placeholder="1998, 3/1998, about 1998"
+          :error-messages="fault['on']"
+        />
+        <v-select v-model="f.knownFrom" label="Known from" :items="items(KNOWN_FROM_NAME)" />
+        <v-text-field v-model="f.source" label="Number, page, who said it" maxlength="200" />
+        <v-text-field v-model="f.km" :label="`Distance then (${unit})`" inputmode="decimal" :error-messages="fault['km']" />
+        <v-text-field v-model="f.note" label="Remark" maxlength="500" />
+      </div>
+      <div class="acts">
+        <button class="act main" type="submit" :disabled="f.on.trim() === ''">Note it</button>
+        <button class="act" type="button" @click="open = false">Done</button>
+      </div>
+    </form>
+    <button v-else-if="writable" class="act slim" type="button" @click="open = true">Note earlier work</button>
+    <div class="papers"><PictureRow of="paper" label="Picture of a card or invoice" /></div>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 20px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 8px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+  flex-wrap: wrap;
+  padding: 3px 0;
+}
+.form {
+  margin-top: 16px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+  margin-top: 12px;
+}
+.papers {
+  margin-top: 12px;
+}
+</style>

@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import {
+  CORNER_NAME,
+  type Corner,
+  FORETELLS,
+  INTAKE_STATE_NAME,
+  intakeRows,
+  type IntakeRow,
+  type IntakeState,
+  STATES_OF,
+  THING_NAME,
+} from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** Fasteners foretell the bill: unions, bleeders, hoses, screws, adjusters and springs are tried before anything is ordered. */
+defineProps<{ writable: boolean }>();
+const job = useJob();
+const rows = computed(() => (job.state ? intakeRows(job.state.file.layout, job.state.book.stand(job.state.file.intakeLooks)) : []));
+const left = computed(() => rows.value.filter((r) => r.look === null).length);
+const bad = computed(() => rows.value.filter((r) => r.look && FORETELLS.includes(r.look.state)));
+const groups = computed(() => {
+  const corners = [...new Set(rows.value.map((r) => r.corner))];
+  return corners.map((corner) => ({ corner, name: nameOf(corner), rows: rows.value.filter((r) => r.corner === corner) }));
+});
+const nameOf = (c: Corner | null): string => (c ? CORNER_NAME[c] : 'The middle');
+function look(row: IntakeRow, state: IntakeState): void {
+  if (row.look?.state === state) job.takeBack(row.look.id);
+  else job.add('intakeLooks', { corner: row.corner, thing: row.thing, state, note: '' });
+}
+/** What is left of a place is sound: one tap for a wheel without surprises. */
+function allSound(corner: Corner | null): void {
+  for (const r of rows.value) if (r.corner === corner && r.look === null) look(r, 'sound');
+}
+</script>
+
+<template>
+  <section>
+    <div class="headline">
+      <h2>Before anything is ordered</h2>
+      <span class="second">{{ left === 0 ? 'everything looked at' : `${left} not looked at yet` }}</span>
+    </div>
+    <p v-if="bad.length > 0" class="foretell">
+      <b class="plate-font">Soak now:</b>
+      {{ bad.map((r) => `${nameOf(r.corner).toLowerCase()} ${THING_NAME[r.thing].toLowerCase()} ${r.look?.state}`).join(', ') }}. A line may
+      break: say so in the estimate.
+    </p>
+    <details v-for="g in groups" :key="g.name" class="place" :open="g.rows.some((r) => r.look !== null && r.look.state !== 'sound')">
+      <summary>
+        <span class="plate-font name">{{ g.name }}</span>
+        <span class="second small">
+          {{ g.rows.filter((r) => r.look !== null).length }} of {{ g.rows.length }}
+          {{
+            g.rows
+              .filter((r) => r.look && r.look.state !== 'sound' && r.look.state !== 'none_here')
+              .map((r) => `· ${THING_NAME[r.thing].toLowerCase()} ${r.look?.state}`)
+              .join(' ')
+          }}
+        </span>
+      </summary>
+      <div v-for="r in g.rows" :key="r.thing" class="row">
+        <span class="thing">{{ THING_NAME[r.thing] }}</span>
+        <span class="choice" role="group" :aria-label="`${g.name} ${THING_NAME[r.thing].toLowerCase()}`">
+          <button
+            v-for="s in STATES_OF[r.thing]"
+            :key="s"
+            type="button"
+            :aria-pressed="r.look?.state === s"
+            :disabled="!writable"
+            @click="look(r, s)"
+          >
+            {{ INTAKE_STATE_NAME[s] }}
+          </button>
+        </span>
+      </div>
+      <button v-if="writable && g.rows.some((r) => r.look === null)" class="act slim all" type="button" @click="allSound(g.corner)">
+        The rest here is sound
+      </button>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 20px;
+}
+.headline {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 8px;
+}
+.foretell {
+  margin-bottom: 8px;
+}
+.place {
+  border-bottom: 1px solid var(--hair);
+  padding: 4px 0;
+}
+summary {
+  cursor: pointer;
+  min-height: 40px;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  color: var(--blue);
+}
+summary::before {
+  content: '▸';
+  width: 12px;
+}
+details[open] summary::before {
+  content: '▾';
+}
+.name {
+  font-size: 18px;
+}
+.row {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 12px;
+  align-items: center;
+  padding: 4px 0;
+}
+.choice {
+  flex-wrap: wrap;
+  justify-self: start;
+}
+.all {
+  margin: 8px 0;
+}
+@media (max-width: 720px) {
+  .row {
+    grid-template-columns: 1fr;
+    gap: 2px;
+  }
+}
+</style>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { type JobState, placeName, revisionText, styleName } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+import { dayText } from '../../fittings/dates.ts';
+import { standaloneSvg } from '../../fittings/map/exportSvg.ts';
+import { saveText } from '../../fittings/saveText.ts';
+
+/** The layout as a list, its way into the editor, and what was changed of it. */
+const props = defineProps<{ state: JobState; writable: boolean }>();
+const job = useJob();
+const layout = computed(() => props.state.file.layout);
+const revisions = computed(() => props.state.file.layoutRevisions.filter((r) => r.revision !== 'first').reverse());
+function saveDrawing(): void {
+  const svg = document.querySelector<SVGSVGElement>('svg[data-map]');
+  const { tag, name } = props.state.file.vehicle;
+  if (svg) saveText(standaloneSvg(svg, `Brakes of ${tag} ${name}`), `${tag.replace(/\W+/g, '-')}-brakes.svg`, 'image/svg+xml');
+}
+</script>
+
+<template>
+  <section>
+    <h2>The layout</h2>
+    <div class="acts">
+      <RouterLink v-if="writable" class="act slim" :to="`/jobs/${state.file.job.id}/layout`">Change the layout</RouterLink>
+      <button class="act slim" type="button" @click="saveDrawing">Save the map as a drawing (SVG)</button>
+      <span class="second small">{{ layout.slots.length }} places, {{ layout.connections.length }} connections</span>
+    </div>
+    <ul v-if="revisions.length > 0" class="revisions">
+      <li v-for="r in revisions" :key="r.id">
+        {{ revisionText(r) }}
+        <span class="second small">{{ dayText(r.enteredAt) }}, {{ job.who(r.enteredBy ?? '') }}</span>
+      </li>
+    </ul>
+    <ul class="slots">
+      <li v-for="s in layout.slots" :key="s.id">
+        <button class="link" type="button" @click="job.picked = s.id">{{ placeName(s) }}</button>
+        <span class="second small">
+          {{
+            [
+              s.style ? styleName(s.kind, s.style).toLowerCase() : null,
+              s.boreMm ? `${s.boreMm} mm` : null,
+              s.lengthMm ? `${s.lengthMm} mm long` : null,
+            ]
+              .filter(Boolean)
+              .join(', ')
+          }}
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: 20px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 8px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.revisions {
+  margin-top: 8px;
+}
+.slots {
+  columns: 240px;
+  margin-top: 12px;
+}
+li {
+  padding: 2px 0;
+}
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { KIND_FACTS, LOOSE_KINDS, type LooseUnit, MOST_LOOSE, MOST_PISTONS } from '@dauer/core';
+
+/** Which units came without their vehicle, and how many of each. */
+const units = defineModel<LooseUnit[]>({ required: true });
+const KINDS = LOOSE_KINDS.map((k) => ({ value: k, title: KIND_FACTS[k].name }));
+const counts = Array.from({ length: MOST_LOOSE }, (_, i) => i + 1);
+const pistons = Array.from({ length: MOST_PISTONS }, (_, i) => i + 1);
+function change(i: number, what: Partial<LooseUnit>): void {
+  units.value = units.value.map((u, n) => (n === i ? { ...u, ...what } : u));
+}
+function add(): void {
+  const next = LOOSE_KINDS.find((k) => !units.value.some((u) => u.kind === k));
+  if (next) units.value = [...units.value, { kind: next, count: 1, pistons: 1 }];
+}
+const free = (i: number) => KINDS.filter((k) => !units.value.some((u, n) => n !== i && u.kind === k.value));
+</script>
+
+<template>
+  <div>
+    <div v-for="(u, i) in units" :key="u.kind" class="row">
+      <v-select :model-value="u.count" label="How many" :items="counts" @update:model-value="change(i, { count: $event })" />
+      <v-select :model-value="u.kind" label="Of what" :items="free(i)" @update:model-value="change(i, { kind: $event })" />
+      <v-select
+        v-if="u.kind === 'caliper'"
+        :model-value="u.pistons"
+        label="Pistons each"
+        :items="pistons"
+        @update:model-value="change(i, { pistons: $event })"
+      />
+      <span v-else />
+      <button class="act slim" type="button" :disabled="units.length === 1" @click="units = units.filter((_, n) => n !== i)">
+        Take out
+      </button>
+    </div>
+    <button class="act slim" type="button" @click="add">Another kind of unit</button>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 120px minmax(160px, 260px) 160px auto;
+  gap: 12px;
+  align-items: center;
+  justify-content: start;
+  margin-bottom: 12px;
+}
+@media (max-width: 720px) {
+  .row {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { Refusal } from '@dauer/core';
+import { v7 } from 'uuid';
+import { ref } from 'vue';
+import { call, sentenceOf } from '../../app/client.ts';
+import { CALIBRATION_RESULTS } from './results.ts';
+
+/** A calibration as its certificate has it; the gauge gets its next due date by it. */
+const props = defineProps<{ gaugeId: string; unit: string; read: (text: string) => number }>();
+const emit = defineEmits<{ done: [] }>();
+const problem = ref('');
+const today = new Date().toISOString();
+const cal = ref({ on: today.slice(0, 10), by: '', result: 'good' as 'good' | 'adjusted' | 'out', offBy: '', certificate: '', nextDue: '' });
+async function calibrate(): Promise<void> {
+  problem.value = '';
+  try {
+    const { on, by, result, offBy, certificate, nextDue } = cal.value;
+    await call('calibrate', {
+      params: { id: props.gaugeId },
+      body: {
+        id: v7(),
+        versionId: v7(),
+        on,
+        by,
+        result,
+        certificate,
+        offBy: offBy.trim() === '' ? null : props.read(offBy),
+        nextDue: nextDue || null,
+      },
+    });
+    emit('done');
+  } catch (e) {
+    problem.value = e instanceof Refusal ? e.message : sentenceOf(e);
+  }
+}
+</script>
+
+<template>
+  <form class="plate form" @submit.prevent="calibrate">
+    <h2>A calibration</h2>
+    <div class="fields">
+      <v-text-field v-model="cal.on" label="On" type="date" />
+      <v-text-field v-model="cal.by" label="Done by" />
+      <v-select v-model="cal.result" label="Found" :items="CALIBRATION_RESULTS" />
+      <v-text-field v-model="cal.offBy" :label="`It was off by (${unit})`" inputmode="decimal" />
+      <v-text-field v-model="cal.certificate" label="Certificate" />
+      <v-text-field v-model="cal.nextDue" label="Next due" type="date" />
+    </div>
+    <p v-if="cal.result === 'out'" class="second">A lead then calls it back from the day since when it may have been off.</p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <div class="acts"><button class="act main" type="submit" :disabled="cal.by.trim() === ''">Enter it</button></div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  padding: 12px 16px 16px;
+  margin-top: 16px;
+}
+.form .fields {
+  margin-top: 16px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 6px;
+  margin-bottom: 8px;
+}
+.acts {
+  margin-top: 12px;
+}
+</style>

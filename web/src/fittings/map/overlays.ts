@@ -1,0 +1,65 @@
+import { type Corner, inOrder, type JobState, lastPartIn, STATE_WORD, type Verdict, whereabouts } from '@dauer/core';
+
+/** What is laid over a place on the map: a verdict's shape, a word on a flag, a share of something as a ring. */
+interface MapMark {
+  readonly verdict?: Verdict | null;
+  readonly flag?: string;
+  /** 0 to 1, drawn as a ring that is so far round; with what stands in it. */
+  readonly share?: { readonly of: number; readonly text: string };
+}
+export type MapMarks = ReadonlyMap<string, MapMark>;
+export const NO_MARKS: MapMarks = new Map();
+
+export type OverlayKind = 'suspicion' | 'verdict' | 'whereabouts' | 'assembly';
+export const OVERLAYS: readonly { readonly kind: OverlayKind; readonly name: string }[] = [
+  { kind: 'suspicion', name: 'Seen' },
+  { kind: 'verdict', name: 'Verdicts' },
+  { kind: 'whereabouts', name: 'Where' },
+  { kind: 'assembly', name: 'Together' },
+];
+
+const verdicts = (state: JobState): [string, MapMark][] =>
+  state.components.map((c) => [c.slot.id, { verdict: c.inScope ? c.verdict : null }]);
+
+function whereIs(state: JobState): [string, MapMark][] {
+  const events = inOrder(state.book.stand(state.file.partEvents));
+  return state.components.flatMap((c): [string, MapMark][] => {
+    if (c.part && !c.empty) return c.part.tag ? [[c.slot.id, { flag: c.part.tag }]] : [];
+    const last = lastPartIn(c.slot.id, events);
+    const at = last ? whereabouts(last, events).at : 'unknown';
+    const word = { slot: 'elsewhere', shelf: 'shelf', away: 'away', scrap: 'scrapped', unknown: 'empty' }[at];
+    return c.empty ? [[c.slot.id, { flag: word }]] : [];
+  });
+}
+
+/** At each wheel, how many of the signs asked about there were seen. */
+function seenAt(state: JobState): [string, MapMark][] {
+  const newest = new Map<string, { readonly corner: Corner; readonly seen: boolean }>();
+  for (const o of inOrder(state.book.stand(state.file.observations)))
+    if (o.corner && o.state !== 'not_checked') newest.set(`${o.code}:${o.corner}`, { corner: o.corner, seen: o.state === 'seen' });
+  return state.file.layout.slots
+    .filter((s) => s.kind === 'rotor' || s.kind === 'drum')
+    .flatMap((s): [string, MapMark][] => {
+      const asked = [...newest.values()].filter((o) => o.corner === s.corner);
+      const seen = asked.filter((o) => o.seen).length;
+      return asked.length > 0 ? [[s.id, { share: { of: seen / asked.length, text: `${seen}/${asked.length}` } }]] : [];
+    });
+}
+
+/** What one overlay lays over the places of a job. */
+export function overlayOf(kind: OverlayKind, state: JobState): MapMarks {
+  switch (kind) {
+    case 'suspicion':
+      return new Map(seenAt(state));
+    case 'whereabouts':
+      return new Map(whereIs(state));
+    case 'verdict':
+      return new Map(verdicts(state));
+    case 'assembly': {
+      const marks = new Map(verdicts(state));
+      for (const p of state.situation.standing.places)
+        if (p.state !== 'complete') marks.set(p.slot.id, { ...marks.get(p.slot.id), flag: STATE_WORD[p.state] });
+      return marks;
+    }
+  }
+}
