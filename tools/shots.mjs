@@ -11,6 +11,10 @@ import { startServer } from './lib/serve.mjs';
 /** Pictures of the main views, from the demonstration shop. */
 const VIEWS = [
   ['yard', '/'],
+  ['layout', 'V 076', 'layout', 'caliper', 'FL'],
+  ['bookin', 'V 076', 'bookin'],
+  ['limits', '/limits'],
+  ['a-gauge', '/gauges', 'M-03'],
   ['gauge', 'V 071', 'gauge', 'rotor', 'FL'],
   ['gauge-night', 'V 071', 'gauge', 'rotor', 'FL', { colorScheme: 'dark' }],
   ['gauge-phone', 'V 071', 'gauge', 'rotor', 'FL', { viewport: { width: 390, height: 844 } }],
@@ -52,6 +56,8 @@ await run(async () => {
       if (back) await page.goto(`${server.url}/jobs/${back.jobId}/${place === 'handed back' ? 'sheet' : 'prove'}`);
       else await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
       await page.locator('h1').first().waitFor();
+      if (name === 'a-gauge') await page.getByRole('link', { name: stage }).click();
+      if (name === 'layout') await page.getByRole('option', { name: /^Front left caliper/ }).click();
       await page.waitForLoadState('networkidle');
       await page.screenshot({ path: join(folder, `${name}.png`) });
       await context.close();

@@ -75,7 +75,7 @@ await run(async () => {
   const only = process.argv.slice(2);
   const wanted = (name) => only.length === 0 || only.includes(name);
   const bin = (name) => join('node_modules', '.bin', name);
-  const rooms = ['core/src', 'contract/src', 'server/src', 'web/src', 'demo/src'];
+  const rooms = ['core/src', 'contract/src', 'server/src', 'web/src', 'demo/src', 'instruments/src'];
   await checkAll(
     [
       ['types', 'types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json']],
@@ -88,7 +88,8 @@ await run(async () => {
       .map(([, ...one]) => one),
   );
   const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
-  if (wanted('core')) await mocha('core', ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts'], {}, scratch);
+  if (wanted('core'))
+    await mocha('core', ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts', 'instruments/test/**/*.test.ts'], {}, scratch);
   if (wanted('web')) await mocha('web', ['web/test/**/*.test.ts'], {}, scratch);
   if (wanted('server') || wanted('e2e')) {
     const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false }) : null;

@@ -1,0 +1,86 @@
+import { spawn } from 'node:child_process';
+import { existsSync, rmSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { openCluster } from './lib/cluster.mjs';
+import { grow } from './lib/grow.mjs';
+import { checkNode, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
+import { run, say, Stop } from './lib/say.mjs';
+import { keeper, startServer } from './lib/serve.mjs';
+
+/** Vehicles to which the demonstration shop is grown: twenty years of a shop. */
+const VEHICLES = Number(process.env.BENCH_VEHICLES ?? 2000);
+const home = join(ROOT, '.dauer', 'bench');
+const grown = join(home, 'grown');
+const PORT = Number(process.env.PORT ?? 4689);
+
+function runTs(file, args) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, file), ...args], {
+      cwd: ROOT,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    child.on('close', (status) => (status === 0 ? resolve() : reject(new Stop(`${file} failed`))));
+  });
+}
+const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.ceil(sorted.length * share) - 1)];
+/** Asks one thing many times, one after the other, after a few that are not counted. */
+async function measure(what, times, ask) {
+  for (let i = 0; i < 3; i += 1) await ask(i);
+  const took = [];
+  for (let i = 0; i < times; i += 1) {
+    const begun = performance.now();
+    await ask(i);
+    took.push(performance.now() - begun);
+  }
+  took.sort((a, b) => a - b);
+  say(`${what.padEnd(44)} p50 ${at(took, 0.5).toFixed(1).padStart(7)} ms   p95 ${at(took, 0.95).toFixed(1).padStart(7)} ms   n ${times}`);
+}
+
+/** How fast an old book is, measured on this machine. */
+await run(async () => {
+  checkNode();
+  ensurePackages();
+  ensureModules();
+  const kept = keeper();
+  await kept.starting(async () => {
+    const cluster = await openCluster(home);
+    kept.add(cluster.stop);
+    if (process.argv.includes('--fresh') || !existsSync(grown)) {
+      rmSync(grown, { force: true });
+      cluster.drop('dauer');
+    }
+    const databaseUrl = cluster.database('dauer');
+    const server = await startServer({ databaseUrl, port: PORT, demo: true, onSpawn: kept.add });
+    if (!existsSync(grown)) {
+      say('Filling the shop, then growing it …');
+      await runTs('demo/src/bench.ts', [server.url]);
+      const sizes = await grow({ url: databaseUrl, tag: 'L 0001', copies: VEHICLES - 9, told: say });
+      writeFileSync(grown, JSON.stringify(sizes));
+      say(`${sizes.vehicles} vehicles, ${sizes.jobs} jobs, ${sizes.readings} readings\n`);
+    }
+    const signed = await fetch(`${server.url}/api/sign-in`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ login: 'ines', password: 'brakes-hold-lives' }),
+    });
+    const cookie = signed.headers.getSetCookie()[0].split(';')[0];
+    const get = async (path) => {
+      const reply = await fetch(server.url + path, { headers: { cookie } });
+      const body = await reply.json();
+      if (!reply.ok) throw new Stop(`${path}: ${reply.status} ${JSON.stringify(body).slice(0, 300)}`);
+      return body;
+    };
+    say(`On ${cpus().length} cores (${cpus()[0]?.model.trim()}), Node ${process.version}`);
+    const terms = ['corrie', 'V 068', 'judder', 'L 0001 19', 'hot', 'LP 0001 7', 'gt 1999', 'zzz', 'pedal', 'a'];
+    await measure('search, ten kinds of question', 200, (i) => get(`/api/search?q=${encodeURIComponent(terms[i % terms.length])}`));
+    for (const term of terms) await measure(`  search “${term}”`, 20, () => get(`/api/search?q=${encodeURIComponent(term)}`));
+    await measure('the Yard', 20, () => get('/api/yard'));
+    const { jobs } = await get('/api/yard');
+    await measure('opening a job', 60, (i) => get(`/api/jobs/${jobs[i % jobs.length].jobId}`));
+    await measure('the limit book', 30, () => get('/api/limits'));
+    await measure('parts by tag', 30, () => get('/api/parts?q=LP%200001%201'));
+    await server.stop();
+  });
+  process.exit(0);
+});
