@@ -10,7 +10,12 @@ module.exports = {
       { pathNot: '^core/src' },
       'The core leans on nothing: no framework, no clock, no database.',
     ),
-    rule('contract-on-core', { path: '^contract/src' }, { path: '^(server|web|demo|tools)/' }, 'The contract knows the core alone.'),
+    rule(
+      'contract-on-core',
+      { path: '^contract/src' },
+      { path: '^(server|web|demo|instruments|tools)/' },
+      'The contract knows the core alone.',
+    ),
     rule('server-not-web', { path: '^server/src' }, { path: '^(web|demo|e2e)/' }, 'The server knows nothing of the interface.'),
     rule('web-not-server', { path: '^web/src' }, { path: '^(server|demo|e2e)/' }, 'The interface speaks through the contract.'),
     rule(
@@ -18,6 +23,12 @@ module.exports = {
       { path: '^demo/src' },
       { path: '^(server|web)/' },
       'The demonstration shop is built through the contract.',
+    ),
+    rule(
+      'instruments-through-contract',
+      { path: '^instruments/src' },
+      { path: '^(server|web|demo)/' },
+      'A simulated instrument speaks as a real one would.',
     ),
     rule(
       'server-features-apart',

@@ -93,15 +93,27 @@ export async function allSent(page: Page): Promise<void> {
   await page.getByText('kept here, not sent').waitFor({ state: 'detached', timeout: 2 * SLOWEST });
 }
 
-/** Presses every one of a kind of button, each of which goes away once what it does is kept. */
+/** The longest one press may take to find its button, before the buttons are counted again. */
+const ONE_PRESS = 3_000;
+
+/**
+ * Presses every one of a kind of button, each of which goes away once what it does is kept. A press may take others
+ * of them away too, also a little later: a button that went before it could be pressed is as good as pressed.
+ */
 export async function pressAll(buttons: Locator, then: () => Promise<void> = async () => undefined): Promise<void> {
+  let until = Date.now() + SLOWEST;
   for (let left = await buttons.count(); left > 0; left = await buttons.count()) {
-    await buttons.first().click();
+    try {
+      await buttons.first().click({ timeout: ONE_PRESS });
+    } catch (trouble) {
+      if (Date.now() > until) throw trouble;
+      continue;
+    }
     await then();
-    const until = Date.now() + SLOWEST;
     while ((await buttons.count()) >= left) {
       if (Date.now() > until) throw new Error(`a button stays after it was pressed: ${await buttons.first().innerText()}`);
       await new Promise((resolve) => setTimeout(resolve, 15));
     }
+    until = Date.now() + SLOWEST;
   }
 }

@@ -21,6 +21,7 @@ import {
   type Position,
   type Slot,
   type UnitId,
+  UNWEIGHED,
   type Vehicle,
 } from '@dauer/core';
 import { v7 } from 'uuid';
@@ -262,9 +263,13 @@ export class Car {
   readonly layout: Layout;
   readonly sits = new Map<string, string>();
   private readonly story: Story;
-  constructor(story: Story, facts: Omit<Vehicle, 'id' | 'ownerId' | 'version'>, template: string) {
+  constructor(
+    story: Story,
+    facts: Omit<Vehicle, 'id' | 'ownerId' | 'version' | keyof typeof UNWEIGHED> & Partial<Vehicle>,
+    template: string,
+  ) {
     this.story = story;
-    this.vehicle = { id: v7(), ownerId: null, version: 1, ...facts };
+    this.vehicle = { ...UNWEIGHED, ...facts, id: v7(), ownerId: null, version: 1 };
     this.layout = buildLayout(template, v7(), this.vehicle.id, v7);
     story.vehicles.push({ vehicle: this.vehicle, layout: this.layout });
   }
@@ -288,6 +293,8 @@ export class Car {
       wants: 'Safe and quiet, original parts where they hold.',
       fluidKnown: 'unknown',
       promised: null,
+      finish: 'tidy',
+      authorised: null,
       scopeCorners: ['FL', 'FR', 'RL', 'RR'],
       scopeIn: [],
       scopeOut: [],
