@@ -1,4 +1,4 @@
-import type * as core from '@dauer/core';
+import * as core from '@dauer/core';
 import { z } from 'zod';
 import { corner, day, id, instant, name, recordBase, sentBase, typed, unitId, words } from './primitives.ts';
 
@@ -6,12 +6,12 @@ import { corner, day, id, instant, name, recordBase, sentBase, typed, unitId, wo
 type Fields<T extends core.EventBase> = z.ZodType<T>;
 
 const position = {
-  frame: z.enum(['rotor_mark', 'hub_stud', 'drum_mark', 'pads']),
+  frame: z.enum(['rotor_mark', 'hub_stud', 'drum_mark', 'pads', 'bore', 'piston', 'shoes', 'place']),
   angleDeg: z.number().min(0).max(360).nullable(),
   place: words(60).nullable(),
 };
 const option = z.enum(['use_again', 'reseal', 'machine', 'replace', 'put_off']);
-const measurement = z.enum(['rotor_thickness', 'rotor_runout', 'drum_diameter', 'pad_lining']);
+const measurement = z.enum(core.MEASUREMENT_IDS);
 export const fluidClass = z.enum(['3', '4', '5.1', '6', '5', 'mineral', 'castor']);
 export const componentKind = z.enum([
   'pedal',
@@ -52,6 +52,9 @@ const setFields = {
   cold: z.boolean(),
   averages: z.boolean(),
   count: z.number().int().min(1).max(64),
+  turn: z.number().int().min(0).max(63).default(0),
+  studs: z.number().int().min(3).max(64).nullable().default(null),
+  blind: z.boolean().default(false),
 };
 const readingSent = { setId: id, ...position, pass: z.number().int().min(1).max(99), gaugeVersionId: id.nullable(), typed, unit: unitId };
 const findingFields = {
@@ -63,6 +66,11 @@ const findingFields = {
   cleaning: z.enum(['before', 'after']),
   rulesOut: z.array(option).max(5),
   settles: id.nullable(),
+  entry: words(60).nullable().default(null),
+  place: words(80).nullable().default(null),
+  fromMm: z.number().min(0).max(1000).nullable().default(null),
+  toMm: z.number().min(0).max(1000).nullable().default(null),
+  depthMm: z.number().min(0).max(50).nullable().default(null),
 };
 const observationFields = { code: words(60), corner: corner.nullable(), state: z.enum(['seen', 'not_seen', 'not_checked']) };
 const decisionFields = {
@@ -158,8 +166,9 @@ const redactionFields = { field: words(40).min(1), reason };
 export const redactionRecord = recordBase.extend(redactionFields).meta({ id: 'Redaction' }) satisfies Fields<core.Redaction>;
 const pictureFields = {
   hash: z.string().regex(/^[0-9a-f]{64}$/),
-  of: z.enum(['vehicle', 'came_with', 'place', 'paper']),
+  of: z.enum(['vehicle', 'came_with', 'place', 'paper', 'finding']),
   slotId: id.nullable(),
+  findingId: id.nullable().default(null),
   note: words(500),
 };
 export const pictureRecord = recordBase.extend(pictureFields).meta({ id: 'Picture' }) satisfies Fields<core.Picture>;

@@ -1,4 +1,4 @@
-import type * as core from '@dauer/core';
+import * as core from '@dauer/core';
 import { z } from 'zod';
 import { axle, corner, day, id, instant, name, role, words } from './primitives.ts';
 import * as e from './events.ts';
@@ -132,10 +132,7 @@ export const gaugeFields = z.object({
   gaugeId: id,
   tag: z.string().trim().min(1).max(20),
   name,
-  kind: z.enum([
-    ...(['micrometer', 'bore_gauge', 'dial', 'caliper', 'depth_gauge', 'drum_gauge', 'feeler', 'rule', 'tape', 'torque_wrench'] as const),
-    ...(['spring_scale', 'pedal_force', 'pressure_gauge', 'vacuum_gauge', 'fluid_tester', 'thermometer'] as const),
-  ]),
+  kind: z.enum(core.GAUGE_KINDS),
   resolution: z.number().positive(),
   accuracy: z.number().min(0),
   shortSpan: z.number().min(0),

@@ -25,6 +25,7 @@ import {
   weighLate,
   whereabouts,
   withOneName,
+  SAID_IN_WORDS,
 } from '../src/index.ts';
 import { base, FOUR, id, NOW, Told } from './told.ts';
 
@@ -347,6 +348,7 @@ describe('over random valid histories', () => {
           cleaning: 'after',
           rulesOut: [],
           settles: null,
+          ...SAID_IN_WORDS,
         };
         t.file.findings = [...t.file.findings, row];
         expect(fileAsOf(t.file, at).findings).to.not.include(row);

@@ -13,8 +13,11 @@ import {
   partIn,
   type PartEvent,
   plannedPositions,
+  MEASUREMENTS,
   type Reading,
   type ReadingSet,
+  PLAIN_SET,
+  SAID_IN_WORDS,
   UNWEIGHED,
 } from '../src/index.ts';
 
@@ -163,6 +166,7 @@ export class Told {
       cold: true,
       averages: false,
       count: figures.length,
+      ...PLAIN_SET,
       ...over,
     };
     this.file.sets = [...this.file.sets, set];
@@ -173,7 +177,8 @@ export class Told {
     return set;
   }
   read(set: ReadingSet, angleDeg: number | null, frame: Reading['frame'], place: string | null, typed: string): Reading {
-    const q = parseQuantity(typed, 'length', 'mm');
+    const { kind, unit } = MEASUREMENTS[set.measurement];
+    const q = parseQuantity(typed, kind, unit);
     const r: Reading = {
       ...base(this.next()),
       setId: set.id,
@@ -183,7 +188,7 @@ export class Told {
       pass: 1,
       gaugeVersionId: null,
       typed,
-      unit: 'mm',
+      unit,
       canonical: q.canonical,
       resolution: q.resolution,
       fraction: q.fraction,
@@ -202,6 +207,7 @@ export class Told {
       cleaning: 'after',
       rulesOut: [],
       settles: null,
+      ...SAID_IN_WORDS,
       ...over,
     };
     this.file.findings = [...this.file.findings, f];

@@ -40,6 +40,8 @@ export function longLife(today: number): Bundle {
       const sweep = Array.from({ length: 8 }, (_, k) => (0.03 + 0.02 * Math.cos((k * Math.PI) / 4)).toFixed(2));
       job.gauge(car.slot('rotor', corner), 'rotor_runout', 'as_found', rack.dial, sweep);
       job.gauge(car.slot('pads', corner), 'pad_lining', 'as_found', rack.caliper, ['6.40', '6.31', '6.22', '6.28']);
+      if (car.layout.slots.some((s) => s.kind === 'hub' && s.corner === corner))
+        job.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, ['0.02']);
       for (const kind of ['caliper', 'rotor', 'pads', 'hub', 'hose'] as const)
         if (car.layout.slots.some((s) => s.kind === kind && s.corner === corner)) job.look(car.slot(kind, corner), 'Nothing to remark.');
     }

@@ -13,6 +13,8 @@ export const DEMO_SHOP = { name: 'Fernhollow Vehicle Works', timeZone: 'Europe/L
 export interface Rack {
   readonly mic: string;
   readonly coarseMic: string;
+  readonly bore: string;
+  readonly depth: string;
   readonly dial: string;
   readonly drum: string;
   readonly caliper: string;
@@ -54,19 +56,19 @@ export function fillRack(story: Story): Rack {
   const dial = add('D-02', 'Dial indicator 10 mm', 'dial', 0.01, 0.01, 0.003, 90);
   const drum = add('G-01', 'Drum gauge 160 to 460 mm', 'drum_gauge', 0.05, 0.05, 0.02, -12);
   const caliper = add('C-04', 'Digital caliper 150 mm', 'caliper', 0.01, 0.03, 0.01, 200);
-  const usual = (tag: string, name: string, kind: GaugeKind, due: number): void => {
+  const usual = (tag: string, name: string, kind: GaugeKind, due: number): string => {
     const { resolution, accuracy, shortSpan } = GENERIC_GAUGE[kind];
-    add(tag, name, kind, resolution, accuracy, shortSpan, due);
+    return add(tag, name, kind, resolution, accuracy, shortSpan, due);
   };
-  usual('B-01', 'Bore gauge 18 to 35 mm', 'bore_gauge', 110);
-  usual('T-01', 'Depth gauge 200 mm', 'depth_gauge', 75);
+  const bore = usual('B-01', 'Bore gauge 18 to 35 mm', 'bore_gauge', 110);
+  const depth = usual('T-01', 'Depth gauge 200 mm', 'depth_gauge', 75);
   usual('S-01', 'Spring scale 200 N', 'spring_scale', 300);
   usual('P-01', 'Pedal-force gauge', 'pedal_force', 300);
   usual('P-02', 'Pressure gauge 160 bar', 'pressure_gauge', 40);
   usual('F-01', 'Fluid tester', 'fluid_tester', 20);
   usual('O-01', 'Oven probe', 'thermometer', 250);
   add('W-02', 'Torque wrench 20 to 200 N·m', 'torque_wrench', 1, 0.04, 0.04, 30);
-  return { mic, coarseMic, dial, drum, caliper };
+  return { mic, coarseMic, dial, drum, caliper, bore, depth };
 }
 
 /** Enters a limit for a vehicle type, with its invented source. */

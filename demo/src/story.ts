@@ -21,6 +21,8 @@ import {
   type Position,
   type Slot,
   type UnitId,
+  PLAIN_SET,
+  SAID_IN_WORDS,
   UNWEIGHED,
   type Vehicle,
 } from '@dauer/core';
@@ -119,16 +121,18 @@ export class Telling {
     figures: readonly string[],
     surface: 'clean' | 'dirty' = 'clean',
   ): void {
-    const count = measurement === 'pad_lining' ? 4 : measurement === 'drum_diameter' ? Math.round(figures.length / 3) : figures.length;
+    const { pattern } = MEASUREMENTS[measurement];
+    const count = pattern.form === 'round' ? Math.round((figures.length - pattern.also.length) / Math.max(1, pattern.rings.length)) : 1;
     const setId = this.add('sets', {
       slotId: slot.id,
-      partId: this.car.partIn(slot),
+      partId: MEASUREMENTS[measurement].subject === 'slot' ? null : this.car.partIn(slot),
       measurement,
       phase,
       surface,
       cold: true,
       averages: false,
       count,
+      ...PLAIN_SET,
     });
     const positions = plannedPositions(measurement, count);
     figures.forEach((typed, i) => {
@@ -169,6 +173,21 @@ export class Telling {
       cleaning: 'after',
       rulesOut,
       settles: null,
+      ...SAID_IN_WORDS,
+    });
+  }
+  /** Something found along a part, from where to where, mm. */
+  pit(
+    slot: Slot,
+    words: string,
+    [fromMm, toMm]: readonly [number, number],
+    depthMm: number,
+    severity: 'doubt' | 'reject',
+    rulesOut: OptionId[] = [],
+  ): void {
+    this.add('findings', {
+      ...{ slotId: slot.id, partId: this.car.partIn(slot), words, code: 'pitted', severity, cleaning: 'after', rulesOut, settles: null },
+      ...{ ...SAID_IN_WORDS, entry: 'piston_pit', fromMm, toMm, depthMm },
     });
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {

@@ -43,7 +43,8 @@ const judged = (bound: Judged['bound'], value: number, machineTo: number | null)
     name: '',
     short: '',
     takenFrom: 'rotor_thickness',
-    on: 'rotor',
+    reduction: { op: 'least' },
+    recorded: false,
     kind: 'length',
     unit: 'mm',
     bound: bound.kind === 'lower' ? 'lower' : 'upper',
@@ -67,6 +68,9 @@ const judged = (bound: Judged['bound'], value: number, machineTo: number | null)
   wear: null,
   toNextService: 0,
   distanceUnit: 'km',
+  bearingFirst: false,
+  asksSecond: false,
+  second: null,
   notes: [],
 });
 

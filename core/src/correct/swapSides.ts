@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../gauge/characteristics.ts';
+import type { MeasurementId } from '../gauge/measurements.ts';
 import type { Book } from '../records/book.ts';
 import { partIn } from '../records/standing.ts';
 import type { Phase, SetMove } from '../records/types.ts';

@@ -1,7 +1,7 @@
 import { machining } from '../gauge/rotorThickness.ts';
 import { turning } from '../gauge/drum.ts';
 import type { Judged } from '../gauge/judge.ts';
-import { limitText, mm } from '../gauge/words.ts';
+import { figureOf as figureText, limitText, mm } from '../gauge/words.ts';
 import type { Runout } from '../gauge/rotorRunout.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { Finding, OptionId } from '../records/types.ts';
@@ -37,7 +37,7 @@ export function optionsFor(kind: ComponentKind): OptionId[] {
 }
 
 function figureOf(j: Judged): string {
-  return `${j.characteristic.name} ${mm(j.reduced.value, j.reduced.decimals)}, limit ${limitText(j)}`;
+  return `${j.characteristic.name} ${figureText(j)}, limit ${limitText(j)}`;
 }
 
 /** Why a rotor or drum cannot be machined by its figures; null where it can or nothing is known yet. */

@@ -3,7 +3,7 @@ import { placeName, type Slot, slotById } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
 import type { FindingCode, Observation } from '../records/types.ts';
 import { judgeSet } from './judge.ts';
-import { MEASUREMENTS, type MeasurementId } from './characteristics.ts';
+import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
 
 /** Findings that others follow from, as they are offered. `asksCause`: without one it stays open on the hand-back sheet. */
 export const FINDING_CODES: Readonly<

@@ -1,6 +1,7 @@
 import type { GaugeVersion } from '../records/types.ts';
 import { singleReading } from '../verdict/uncertainty.ts';
-import { type GaugeKind, MEASUREMENTS } from './characteristics.ts';
+import type { GaugeKind } from './gaugeKinds.ts';
+import { MEASUREMENTS } from './measurements.ts';
 import type { Judged } from './judge.ts';
 
 /** Newest version of every gauge on the rack. */

@@ -2,15 +2,18 @@ import type { JobFile } from '../records/jobFile.ts';
 import type { CounterReading, ReadingSet, Vehicle } from '../records/types.ts';
 import type { Book } from '../records/book.ts';
 import { attempt } from '../refusal.ts';
-import { axleOf } from '../layout/kinds.ts';
-import { slotById } from '../layout/graph.ts';
+import { type Slot, slotById } from '../layout/graph.ts';
+import { partIn } from '../records/standing.ts';
 import { type Bound, decide, type Judgement, type Verdict } from '../verdict/decide.ts';
 import { boundOf, findLimits, type LimitTarget, type LimitVersion } from '../verdict/limits.ts';
-import { compareSeverity } from '../verdict/severity.ts';
+import { compareSeverity, worst } from '../verdict/severity.ts';
 import { type Wear, wear, type WearPoint } from '../verdict/wear.ts';
-import { type Characteristic, characteristic, GENERIC_LIMITS } from './characteristics.ts';
+import { alongWith, betweenAt } from './between.ts';
+import { axleOfSlot, type Characteristic, characteristic, genericFor } from './characteristics.ts';
 import { callBacksOn } from './rack.ts';
 import type { Reduced } from './reduce.ts';
+import { asksForSecond, compareSecond, type SecondMeasure, secondOf } from './second.ts';
+import { newestSets } from './setsOf.ts';
 
 /** One figure held against its limit, with all it leans on. */
 export interface Judged {
@@ -32,6 +35,11 @@ export interface Judged {
   readonly toNextService: number;
   /** What distances are said in for this vehicle. */
   readonly distanceUnit: 'km' | 'mi';
+  /** The bearing's end float is past its limit: a runout says nothing until that is put right. */
+  readonly bearingFirst: boolean;
+  /** Safety, and nearer to the limit than twice the uncertainty: another person measures it again, without seeing this. */
+  readonly asksSecond: boolean;
+  readonly second: SecondMeasure | null;
   /** What the verdict has to say about its own footing. */
   readonly notes: readonly string[];
 }
@@ -134,57 +142,105 @@ function holdAgainst(book: Book, set: ReadingSet, of: Characteristic, reduced: R
   return { limit, bound, decision, wear: worn };
 }
 
+/** Distance of a value to the governing end of a bound, positive on the good side; null without a limit. */
+function roomTo(bound: Bound, value: number): number | null {
+  if (bound.kind === 'none') return null;
+  if (bound.kind === 'range') return Math.min(value - bound.low, bound.high - value);
+  return bound.kind === 'lower' ? value - bound.at : bound.at - value;
+}
+
+const ON_THE_BEARING: readonly Characteristic['id'][] = ['rotor_runout', 'hub_face_runout', 'drum_runout'];
+
+/** Whether the end float of the bearing that a figure turns on is past its limit. */
+function bearingIsPast(book: Book, of: Characteristic, slot: Slot | undefined, today: string): boolean {
+  if (!ON_THE_BEARING.includes(of.id) || !slot?.corner) return false;
+  const hub = book.file.layout.slots.find((s) => s.kind === 'hub' && s.corner === slot.corner);
+  if (!hub) return false;
+  const float = newestSets(book, hub.id, partIn(hub.id, book.stand(book.file.partEvents))).get('hub_end_float');
+  return float !== undefined && judgeSet(book, float, today).some((j) => j.verdict === 'past');
+}
+
+function judgeReduced(book: Book, set: ReadingSet, reduced: Reduced, today: string): Judged | null {
+  const { file } = book;
+  const slot = slotById(file.layout, set.slotId);
+  const part = file.parts.find((p) => p.id === set.partId);
+  const of = characteristic(reduced.characteristic);
+  if (!of) return null;
+  const target = limitTarget(file.vehicle, of.id, axleOfSlot(slot), set.partId, part?.partNumber ?? null);
+  const found = findLimits([...file.limits, ...genericFor(slot)], target);
+  const candidates: (LimitVersion | null)[] = [...found.governing, ...found.also];
+  if (candidates.length === 0 && of.recorded) return null;
+  if (candidates.length === 0) candidates.push(null);
+  const held = candidates
+    .map((limit) => holdAgainst(book, set, of, reduced, limit))
+    .sort((a, b) => compareSeverity(a.decision.verdict, b.decision.verdict));
+  const [worstHeld] = held;
+  if (!worstHeld) return null;
+  const enough = reduced.taken >= reduced.needed;
+  const early = !enough && worstHeld.decision.verdict !== 'past';
+  const notes = notesOf(file, set, reduced, today);
+  if (worstHeld.limit && worstHeld.limit.source !== 'generic' && worstHeld.limit.checkedBy === null) {
+    notes.push('The limit has not been checked against its source by a second person.');
+  }
+  if (worstHeld.limit && part?.partNumber && (worstHeld.limit.scope === 'vehicle' || worstHeld.limit.scope === 'type')) {
+    notes.push('The limit is the vehicle’s; this part has a number of its own.');
+  }
+  const bearingFirst = bearingIsPast(book, of, slot, today);
+  if (bearingFirst) notes.push('Bearing first: its end float is past the limit.');
+  const twin = set.blind ? null : secondOf(book, set);
+  const again = twin && book.reduced(twin).find((r) => r.characteristic === of.id && r.taken >= r.needed);
+  const second = twin && again ? compareSecond(reduced, again, twin) : null;
+  const verdicts: Verdict[] = [early ? 'not_gauged' : worstHeld.decision.verdict];
+  if (bearingFirst && !early) verdicts.push('cant_tell');
+  if (second) {
+    const who = file.people.find((p) => p.id === second.authorId)?.name ?? 'another person';
+    verdicts.push(holdAgainst(book, set, of, { ...reduced, ...again }, worstHeld.limit).decision.verdict);
+    if (!second.agrees) verdicts.push('cant_tell');
+    notes.push(
+      second.agrees
+        ? `Measured again by ${who}, who did not see the first: the two agree.`
+        : `${who} measured something else: find out why.`,
+    );
+  }
+  return {
+    characteristic: of,
+    setId: set.id,
+    slotId: set.slotId,
+    partId: set.partId,
+    phase: set.phase,
+    reduced,
+    verdict: worst(verdicts) ?? 'not_gauged',
+    lies: worstHeld.decision.lies,
+    bandLeft: worstHeld.decision.bandLeft,
+    limit: worstHeld.limit,
+    bound: worstHeld.bound,
+    conflict: found.governing.length > 1,
+    enough,
+    wear: worstHeld.wear,
+    toNextService: kmToNextService(book.stand(file.counters)),
+    distanceUnit: file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km',
+    bearingFirst,
+    asksSecond: enough && second === null && asksForSecond(of.gravity, roomTo(worstHeld.bound, reduced.value), reduced.expanded),
+    second,
+    notes,
+  };
+}
+
 /**
  * Judges every figure of a set with the limits that apply now.
  * @param book the job's records
  * @param today instant, ISO 8601, for calibration dates
  */
 export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
-  const { file } = book;
-  const slot = slotById(file.layout, set.slotId);
-  const part = file.parts.find((p) => p.id === set.partId);
-  return book.reduced(set).flatMap((reduced): Judged[] => {
-    const of = characteristic(reduced.characteristic);
-    if (!of) return [];
-    const target = limitTarget(file.vehicle, of.id, axleOf(slot?.corner ?? null), set.partId, part?.partNumber ?? null);
-    const found = findLimits([...file.limits, ...GENERIC_LIMITS], target);
-    const candidates: (LimitVersion | null)[] = [...found.governing, ...found.also];
-    if (candidates.length === 0) candidates.push(null);
-    const held = candidates
-      .map((limit) => holdAgainst(book, set, of, reduced, limit))
-      .sort((a, b) => compareSeverity(a.decision.verdict, b.decision.verdict));
-    const [worstHeld] = held;
-    if (!worstHeld) return [];
-    const enough = reduced.taken >= reduced.needed;
-    const early = !enough && worstHeld.decision.verdict !== 'past';
-    const notes = notesOf(file, set, reduced, today);
-    if (worstHeld.limit && worstHeld.limit.source !== 'generic' && worstHeld.limit.checkedBy === null) {
-      notes.push('The limit has not been checked against its source by a second person.');
-    }
-    if (worstHeld.limit && part?.partNumber && (worstHeld.limit.scope === 'vehicle' || worstHeld.limit.scope === 'type')) {
-      notes.push('The limit is the vehicle’s; this part has a number of its own.');
-    }
-    return [
-      {
-        characteristic: of,
-        setId: set.id,
-        slotId: set.slotId,
-        partId: set.partId,
-        phase: set.phase,
-        reduced,
-        verdict: early ? 'not_gauged' : worstHeld.decision.verdict,
-        lies: worstHeld.decision.lies,
-        bandLeft: worstHeld.decision.bandLeft,
-        limit: worstHeld.limit,
-        bound: worstHeld.bound,
-        conflict: found.governing.length > 1,
-        enough,
-        wear: worstHeld.wear,
-        toNextService: kmToNextService(book.stand(file.counters)),
-        distanceUnit: file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km',
-        notes,
-      },
-    ];
+  return book.reduced(set).flatMap((reduced) => judgeReduced(book, set, reduced, today) ?? []);
+}
+
+/** Judges the figures of a place that are made of two sets: a piston in its bore, shoes in their drum, both sides of an axle. */
+export function judgeBetween(book: Book, slot: Slot, today: string): Judged[] {
+  return betweenAt(book, slot).flatMap((b) => {
+    const judged = judgeReduced(book, b.set, b.reduced, today);
+    const along = alongWith(b, slot);
+    return judged ? [{ ...judged, notes: along === '' ? judged.notes : [along, ...judged.notes] }] : [];
   });
 }
 

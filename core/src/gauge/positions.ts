@@ -1,13 +1,11 @@
-import type { MeasurementId } from './characteristics.ts';
-import { DRUM_DEPTHS } from './drum.ts';
-import { PAD_CORNERS } from './padLining.ts';
+import { type Frame, MEASUREMENTS, type MeasurementId, type Spot } from './measurements.ts';
 
 /** Where on a part a figure was taken: a frame and a coordinate in it, never an index. */
 export interface Position {
-  readonly frame: 'rotor_mark' | 'hub_stud' | 'drum_mark' | 'pads';
+  readonly frame: Frame;
   /** Degrees from the frame's zero, in the direction in which studs are counted; null where it has no angle. */
   readonly angleDeg: number | null;
-  /** Ring, depth, or pad and corner; null where the angle says it all. */
+  /** Ring, depth, or the place's name; null where the angle says it all. */
   readonly place: string | null;
 }
 
@@ -15,6 +13,8 @@ export interface PlannedPosition extends Position {
   /** Short number or name drawn beside it. */
   readonly label: string;
   readonly name: string;
+  /** A figure outside is asked about at once, canonical unit. */
+  readonly plausible: readonly [number, number];
 }
 
 /** Two readings are of the same position when their keys are equal. */
@@ -22,65 +22,63 @@ export function positionKey(p: Position): string {
   return `${p.frame}|${p.angleDeg === null ? '' : Math.round(p.angleDeg * 100) / 100}|${p.place ?? ''}`;
 }
 
-/** How many positions round are offered for a measurement. */
-export const COUNTS: Readonly<Record<MeasurementId, readonly number[]>> = {
-  rotor_thickness: [4, 6, 8, 12],
-  rotor_runout: [6, 8, 12, 16],
-  drum_diameter: [4, 6, 8],
-  pad_lining: [4],
-};
-export const USUAL_COUNT: Readonly<Record<MeasurementId, number>> = {
-  rotor_thickness: 8,
-  rotor_runout: 12,
-  drum_diameter: 4,
-  pad_lining: 4,
-};
+/** How many positions round are offered for a measurement; one where its places have names. */
+export function countsFor(id: MeasurementId): readonly number[] {
+  const { pattern } = MEASUREMENTS[id];
+  return pattern.form === 'round' ? pattern.counts : [1];
+}
 
-const round = (n: number, turn: number): number[] => Array.from({ length: n }, (_, i) => (turn * i) / n);
+/** How many positions round are taken where nothing else was chosen. */
+export function usualCount(id: MeasurementId): number {
+  const { pattern } = MEASUREMENTS[id];
+  return pattern.form === 'round' ? pattern.usual : 1;
+}
+
+const tenth = (angle: number): number => Math.round(angle * 10) / 10;
+
+function roundName(id: MeasurementId, ring: Spot | null, angle: number, i: number, count: number): string {
+  if (id === 'rotor_thickness') return `${ring?.id === 'inner ring' ? 'Inner ring, position' : 'Position'} ${i + 1} of ${count}`;
+  if (MEASUREMENTS[id].frame === 'hub_stud') return `${tenth(angle)}° from stud 1, ${i + 1} of ${count}`;
+  return ring ? `${ring.name}, ${tenth(angle)}°` : `${tenth(angle)}° from the mark`;
+}
 
 /**
  * The positions of a measurement in the order in which they are taken.
- * @param count positions round (per ring or depth); pads always have four corners each
+ * @param count positions round (per ring or depth); without meaning where the places have names
+ * @param more also the rings that may be taken besides
  */
-export function plannedPositions(id: MeasurementId, count: number = USUAL_COUNT[id]): PlannedPosition[] {
-  switch (id) {
-    case 'rotor_thickness':
-      return round(count, 360).map((angleDeg, i) => ({
-        frame: 'rotor_mark',
+export function plannedPositions(id: MeasurementId, count: number = usualCount(id), more = false): PlannedPosition[] {
+  const { pattern, frame, plausible } = MEASUREMENTS[id];
+  const named = (s: Spot): PlannedPosition => ({
+    ...{ frame, angleDeg: s.angleDeg ?? null, place: s.id, label: s.label, name: s.name },
+    plausible: s.plausible ?? plausible,
+  });
+  if (pattern.form === 'spots') return pattern.spots.map(named);
+  const rings: readonly (Spot | null)[] = pattern.rings.length === 0 ? [null] : [...pattern.rings, ...(more ? pattern.more : [])];
+  const byNumber = id === 'rotor_thickness' || frame === 'hub_stud';
+  const round = rings.flatMap((ring) =>
+    Array.from({ length: count }, (_, i): PlannedPosition => {
+      const angleDeg = (pattern.turn * i) / count;
+      return {
+        frame,
         angleDeg,
-        place: 'outer ring',
-        label: String(i + 1),
-        name: `Position ${i + 1} of ${count}`,
-      }));
-    case 'rotor_runout':
-      return round(count, 360).map((angleDeg, i) => ({
-        frame: 'hub_stud',
-        angleDeg,
-        place: null,
-        label: String(i + 1),
-        name: `${Math.round(angleDeg * 10) / 10}° from stud 1, ${i + 1} of ${count}`,
-      }));
-    case 'drum_diameter':
-      return DRUM_DEPTHS.flatMap((depth) =>
-        round(count, 180).map((angleDeg): PlannedPosition => ({
-          frame: 'drum_mark',
-          angleDeg,
-          place: depth,
-          label: `${angleDeg}°`,
-          name: `${depth === 'middle' ? 'Middle' : `${depth === 'open' ? 'Open' : 'Closed'} end`}, ${angleDeg}°`,
-        })),
-      );
-    case 'pad_lining':
-      return (['inner', 'outer'] as const).flatMap((pad) =>
-        PAD_CORNERS.map((corner): PlannedPosition => ({
-          frame: 'pads',
-          angleDeg: null,
-          place: `${pad}: ${corner}`,
-          label: corner,
-          name: `${pad === 'inner' ? 'Inner' : 'Outer'} pad, ${corner}`,
-        })),
-      );
-  }
+        place: ring?.id ?? null,
+        label: byNumber ? String(i + 1) : `${tenth(angleDeg)}°`,
+        name: roundName(id, ring, angleDeg, i, count),
+        plausible,
+      };
+    }),
+  );
+  return [...pattern.also.map(named), ...round];
+}
+
+/** How far a bore or piston may lie from what it was when new before it is asked about, as a share. */
+const FROM_NOMINAL = 0.03;
+
+/** What is plausible at a position: of a bore or piston near what it was when new, where the layout says so. Canonical units. */
+export function plausibleAt(p: PlannedPosition, nominalMm: number | null): readonly [number, number] {
+  if (nominalMm === null || (p.frame !== 'bore' && p.frame !== 'piston')) return p.plausible;
+  return [nominalMm * (1 - FROM_NOMINAL), nominalMm * (1 + FROM_NOMINAL)];
 }
 
 /** Whether a figure lies outside what such a part can be: kept, but asked about at once. `plausible` in canonical units. */

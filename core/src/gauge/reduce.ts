@@ -3,10 +3,11 @@ import type { GaugeVersion, Reading, ReadingSet } from '../records/types.ts';
 import { attempt } from '../refusal.ts';
 import { placesFor } from '../quantity/display.ts';
 import { type GaugeErrors, mean, ofMean, ofSingle, ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
-import { type CharacteristicId, GENERIC_GAUGE, MEASUREMENTS } from './characteristics.ts';
-import { DRUM_DEPTHS, type DrumDepth, LEAST_DRUM, reduceDrum } from './drum.ts';
-import { LEAST_THICKNESS } from './rotorThickness.ts';
-import { LEAST_RUNOUT, type Runout, splitRunout } from './rotorRunout.ts';
+import { type Characteristic, type CharacteristicId, characteristicsFrom } from './characteristics.ts';
+import { type DrumDepth, reduceDrum } from './drum.ts';
+import { GENERIC_GAUGE, halfWidth } from './gaugeKinds.ts';
+import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
+import { type Runout, splitRunout } from './rotorRunout.ts';
 import { type CallBack, callBacksOn, doubt } from './rack.ts';
 import { positionKey } from './positions.ts';
 
@@ -43,11 +44,11 @@ export function errorsOf(
   short: boolean,
   callBacks: readonly CallBack[] = [],
 ): GaugeErrors {
-  const usual = GENERIC_GAUGE[MEASUREMENTS[set.measurement].usualGauge];
-  const facts = gauge ?? usual;
+  const { usualGauge } = MEASUREMENTS[set.measurement];
+  const facts = gauge ?? GENERIC_GAUGE[usualGauge];
+  const stated = short ? Math.min(facts.shortSpan, facts.accuracy) : facts.accuracy;
   return {
-    accuracy:
-      (short ? Math.min(facts.shortSpan, facts.accuracy) : facts.accuracy) + doubt(callBacksOn(gauge, reading.happenedAt, callBacks)),
+    accuracy: halfWidth(gauge?.kind ?? usualGauge, stated, reading.canonical) + doubt(callBacksOn(gauge, reading.happenedAt, callBacks)),
     resolution: Math.max(gauge ? gauge.resolution : 0, reading.resolution),
   };
 }
@@ -84,76 +85,167 @@ export function takenIn(
   );
 }
 
-const decimalsOf = (taken: readonly Taken[]): number =>
+export const decimalsOf = (taken: readonly Taken[]): number =>
   Math.max(...taken.map((t) => placesFor(t.reading.fraction ? 0.0254 : t.reading.resolution)), 0);
 
 function singleOf(t: Taken): number {
   return t.repeats.length >= 4 ? ofMean(t.errors, t.repeats).expanded : ofSingle(t.errors).expanded;
 }
 
-function extreme(id: CharacteristicId, taken: readonly Taken[], pick: 'min' | 'max', needed: number): Reduced[] {
-  const [first] = taken;
-  if (!first) return [];
-  const governing = taken.reduce((a, b) => ((pick === 'min' ? b.value < a.value : b.value > a.value) ? b : a), first);
-  return [
-    {
-      characteristic: id,
-      value: governing.value,
-      expanded: singleOf(governing),
-      governing: [governing.reading],
-      taken: taken.length,
-      needed,
-      decimals: decimalsOf(taken),
-    },
-  ];
+/** What a figure needs to know besides its readings. */
+export interface ReduceContext {
+  /** What it was when new, canonical unit; null where nobody knows. */
+  readonly nominal: number | null;
 }
 
-function range(id: CharacteristicId, taken: readonly Taken[], needed: number): Reduced[] {
-  const [first] = taken;
-  if (!first || taken.length < 2) return [];
-  const high = taken.reduce((a, b) => (b.value > a.value ? b : a), first);
-  const low = taken.reduce((a, b) => (b.value < a.value ? b : a), first);
-  return [
-    {
-      characteristic: id,
-      value: high.value - low.value,
-      expanded: ofTwo(high.shortErrors, low.shortErrors).expanded,
-      governing: [high.reading, low.reading],
-      taken: taken.length,
-      needed,
-      decimals: decimalsOf(taken),
-    },
-  ];
+interface Figure {
+  readonly value: number;
+  readonly expanded: number;
+  readonly governing: readonly Taken[];
+  readonly taken: number;
+  readonly needed: number;
 }
 
-/** Worst of several figures of one characteristic. */
-const largest = (list: readonly Reduced[]): Reduced[] => {
+const extremeOf = (list: readonly Taken[], pick: 'least' | 'greatest'): Taken | undefined => {
   const [first, ...rest] = list;
-  return first ? [rest.reduce((a, b) => (b.value > a.value ? b : a), first)] : [];
+  return first && rest.reduce((a, b) => ((pick === 'least' ? b.value < a.value : b.value > a.value) ? b : a), first);
+};
+const at = (taken: readonly Taken[], place: string): Taken | undefined => taken.find((t) => t.reading.place === place);
+const ringsOf = (taken: readonly Taken[]): Taken[][] => {
+  const rings = new Map<string, Taken[]>();
+  for (const t of taken) rings.set(t.reading.place ?? '', [...(rings.get(t.reading.place ?? '') ?? []), t]);
+  return [...rings.values()];
 };
 
-function reduceDrumSet(taken: readonly Taken[]): Reduced[] {
-  const at = (depth: DrumDepth): Taken[] => taken.filter((t) => t.reading.place === depth);
-  const roundness = largest(DRUM_DEPTHS.flatMap((d) => range('drum_out_of_round', at(d), LEAST_DRUM)));
-  const open = at('open');
-  const closed = at('closed');
-  const [anyOpen] = open;
-  const [anyClosed] = closed;
-  const taper: Reduced[] =
-    anyOpen && anyClosed
-      ? [
-          {
-            characteristic: 'drum_taper',
-            value: mean(open.map((t) => t.value)) - mean(closed.map((t) => t.value)),
-            expanded: 2 * rootSumSquares(singleReading(anyOpen.shortErrors), singleReading(anyClosed.shortErrors)),
-            governing: [anyOpen.reading, anyClosed.reading],
-            taken: Math.min(open.length, closed.length),
-            needed: LEAST_DRUM,
-            decimals: decimalsOf(taken),
-          },
-        ]
-      : [];
-  return [...extreme('drum_diameter', taken, 'max', LEAST_DRUM), ...roundness, ...taper];
+/** Range of readings taken with the short-span accuracy, since most of the rest cancels. */
+function rangeOf(list: readonly Taken[], needed: number): Figure | null {
+  const high = extremeOf(list, 'greatest');
+  const low = extremeOf(list, 'least');
+  if (!high || !low || list.length < 2) return null;
+  return {
+    value: high.value - low.value,
+    expanded: ofTwo(high.shortErrors, low.shortErrors).expanded,
+    governing: [high, low],
+    taken: list.length,
+    needed,
+  };
+}
+
+function apart(of: Taken | undefined, less: Taken | undefined): Omit<Figure, 'taken' | 'needed'> | null {
+  if (!of || !less) return null;
+  return { value: of.value - less.value, expanded: ofTwo(of.shortErrors, less.shortErrors).expanded, governing: [of, less] };
+}
+
+function meansApart(of: readonly Taken[], less: readonly Taken[]): Omit<Figure, 'taken' | 'needed'> | null {
+  const [a] = of;
+  const [b] = less;
+  if (!a || !b) return null;
+  return {
+    value: mean(of.map((t) => t.value)) - mean(less.map((t) => t.value)),
+    expanded: 2 * rootSumSquares(singleReading(a.shortErrors), singleReading(b.shortErrors)),
+    governing: [a, b],
+  };
+}
+
+/** Positions that one ring or depth of a measurement needs. */
+function leastOfRing(id: MeasurementId): number {
+  const { pattern, least } = MEASUREMENTS[id];
+  return pattern.form === 'round' && pattern.rings.length > 1 && least >= pattern.rings.length * 2
+    ? Math.ceil(least / pattern.rings.length)
+    : least;
+}
+
+function figureOf(c: Characteristic, all: readonly Taken[], context: ReduceContext): Figure | null {
+  const how = c.reduction;
+  const { least } = MEASUREMENTS[c.takenFrom];
+  const ringLeast = leastOfRing(c.takenFrom);
+  switch (how.op) {
+    case 'least':
+    case 'greatest': {
+      const list = how.places ? all.filter((t) => how.places?.includes(t.reading.place ?? '')) : all;
+      const one = extremeOf(list, how.op);
+      const needed = how.places ? how.places.length : least;
+      return one ? { value: one.value, expanded: singleOf(one), governing: [one], taken: list.length, needed } : null;
+    }
+    case 'over_nominal': {
+      const one = extremeOf(all, 'greatest');
+      if (!one || context.nominal === null) return null;
+      return { value: one.value - context.nominal, expanded: singleOf(one), governing: [one], taken: all.length, needed: least };
+    }
+    case 'range_within': {
+      const ranges = ringsOf(all).flatMap((ring) => rangeOf(ring, ringLeast) ?? []);
+      const [first, ...rest] = ranges;
+      return first ? rest.reduce((a, b) => (b.value > a.value ? b : a), first) : null;
+    }
+    case 'range':
+      return rangeOf(all, least);
+    case 'sweep': {
+      const fit = runoutOf(all);
+      return rangeOf(all, fit || all.length < least ? least : all.length + 1);
+    }
+    case 'sweep_scaled': {
+      const [times, over] = [at(all, how.times), at(all, how.over)];
+      const sweep = all.filter((t) => t.reading.angleDeg !== null);
+      const range = rangeOf(sweep, sweep.length < least || runoutOf(sweep) ? least : sweep.length + 1);
+      if (!range || !times || !over || !(over.value > 0)) return null;
+      const factor = times.value / over.value;
+      return { ...range, value: range.value * factor, expanded: range.expanded * factor };
+    }
+    case 'means_apart': {
+      const [of, less] = [how.of, how.less].map((ring) => all.filter((t) => t.reading.place === ring));
+      const figure = meansApart(of ?? [], less ?? []);
+      return figure ? { ...figure, taken: Math.min(of?.length ?? 0, less?.length ?? 0), needed: ringLeast } : null;
+    }
+    case 'barrel': {
+      const middle = all.filter((t) => t.reading.place === how.middle);
+      const ends = how.ends.map((end) => all.filter((t) => t.reading.place === end));
+      if (ends.some((e) => e.length === 0)) return null;
+      const figure = meansApart(middle, ends.flat());
+      if (!figure) return null;
+      const endMean = mean(ends.map((e) => mean(e.map((t) => t.value))));
+      return {
+        ...figure,
+        value: mean(middle.map((t) => t.value)) - endMean,
+        taken: Math.min(middle.length, ...ends.map((e) => e.length)),
+        needed: ringLeast,
+      };
+    }
+    case 'means_spread': {
+      const rings = ringsOf(all);
+      const sorted = [...rings].sort((a, b) => mean(a.map((t) => t.value)) - mean(b.map((t) => t.value)));
+      const figure = rings.length < 2 ? null : meansApart(sorted.at(-1) ?? [], sorted[0] ?? []);
+      return figure ? { ...figure, taken: all.length, needed: least } : null;
+    }
+    case 'at': {
+      const one = at(all, how.place);
+      return one ? { value: one.value, expanded: singleOf(one), governing: [one], taken: 1, needed: 1 } : null;
+    }
+    case 'apart': {
+      const figure = apart(at(all, how.of), at(all, how.less));
+      return figure ? { ...figure, taken: 2, needed: 2 } : null;
+    }
+    case 'pairs_apart': {
+      const figures = how.pairs.flatMap(([of, less]) => apart(at(all, of), at(all, less)) ?? []);
+      const sized = how.either ? figures.map((f) => ({ ...f, value: Math.abs(f.value) })) : figures;
+      const [first, ...rest] = sized;
+      const largest = first && rest.reduce((a, b) => (b.value > a.value ? b : a), first);
+      return largest ? { ...largest, taken: 2 * figures.length, needed: 2 } : null;
+    }
+    case 'rise': {
+      const [of, over] = [at(all, how.of), at(all, how.over)];
+      if (!of || !over || !(over.value > 0)) return null;
+      const [u, v] = [singleReading(of.errors) / over.value, (singleReading(over.errors) * of.value) / over.value ** 2];
+      return {
+        value: (of.value - over.value) / over.value,
+        expanded: 2 * rootSumSquares(u, v),
+        governing: [of, over],
+        taken: 2,
+        needed: 2,
+      };
+    }
+    case 'between':
+      return null;
+  }
 }
 
 /**
@@ -161,33 +253,31 @@ function reduceDrumSet(taken: readonly Taken[]): Reduced[] {
  * positions a figure is still given, for what can be said already; `taken` and `needed` tell.
  * @param taken what stands in the set, see takenIn
  */
-export function reduceSet(set: ReadingSet, taken: readonly Taken[]): Reduced[] {
-  switch (set.measurement) {
-    case 'rotor_thickness': {
-      const rings = ['outer ring', 'inner ring'].map((ring) => taken.filter((t) => t.reading.place === ring));
-      return [
-        ...extreme('rotor_thickness', taken, 'min', LEAST_THICKNESS),
-        ...largest(rings.flatMap((ring) => range('rotor_thickness_variation', ring, LEAST_THICKNESS))),
-      ];
-    }
-    case 'rotor_runout': {
-      const fit = runoutOf(taken);
-      return range('rotor_runout', taken, fit || taken.length < LEAST_RUNOUT ? LEAST_RUNOUT : taken.length + 1);
-    }
-    case 'drum_diameter':
-      return reduceDrumSet(taken);
-    case 'pad_lining':
-      return extreme('pad_lining', taken, 'min', MEASUREMENTS.pad_lining.least);
-  }
+export function reduceSet(set: ReadingSet, taken: readonly Taken[], context: ReduceContext = { nominal: null }): Reduced[] {
+  return characteristicsFrom(set.measurement).flatMap((c): Reduced[] => {
+    const figure = figureOf(c, taken, context);
+    if (!figure) return [];
+    return [
+      {
+        characteristic: c.id,
+        value: figure.value,
+        expanded: figure.expanded,
+        governing: figure.governing.map((t) => t.reading),
+        taken: figure.taken,
+        needed: figure.needed,
+        decimals: c.unit === MEASUREMENTS[set.measurement].unit ? decimalsOf(taken) : 2,
+      },
+    ];
+  });
 }
 
 /** The split of a runout sweep, null while it cannot be split. */
 export function runoutOf(taken: readonly Taken[]): Runout | null {
-  const angles = taken.map((t) => t.reading.angleDeg ?? 0);
+  const round = taken.filter((t) => t.reading.angleDeg !== null);
   const fit = attempt(() =>
     splitRunout(
-      angles,
-      taken.map((t) => t.value),
+      round.map((t) => t.reading.angleDeg ?? 0),
+      round.map((t) => t.value),
     ),
   );
   return fit.ok ? fit.value : null;

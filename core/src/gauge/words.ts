@@ -1,6 +1,8 @@
 import { convert, fixed, groupThousands } from '../quantity/display.ts';
+import { unitOf } from '../quantity/units.ts';
 import type { Phase } from '../records/types.ts';
 import { SOURCE_WORD } from '../verdict/limits.ts';
+import type { Characteristic } from './characteristics.ts';
 import type { Judged } from './judge.ts';
 import type { Runout } from './rotorRunout.ts';
 
@@ -16,12 +18,24 @@ export function mm(value: number, decimals: number): string {
   return `${fixed(value, decimals)} mm`;
 }
 
-/** An uncertainty, one decimal finer than the readings: "±0.007 mm". */
-export function plusMinus(expanded: number, decimals: number): string {
-  return `±${fixed(expanded, Math.min(4, decimals + 1))} mm`;
+/** A figure of a characteristic with its unit: lengths in mm, shares in %, the rest in their own. */
+export function figureText(of: Pick<Characteristic, 'kind' | 'unit'>, value: number, decimals: number): string {
+  if (of.kind === 'ratio') return `${fixed(value * 100, Math.max(0, decimals - 2))} %`;
+  const { symbol } = unitOf(of.kind, of.unit);
+  return `${fixed(value, decimals)}${symbol === '°' ? '' : ' '}${symbol}`;
 }
 
-/** The figure in inches, one more decimal than its millimetres carry. */
+/** The figure of a verdict with its unit. */
+export function figureOf(j: Judged): string {
+  return figureText(j.characteristic, j.reduced.value, j.reduced.decimals);
+}
+
+/** Its uncertainty, one decimal finer than the readings: "±0.007 mm". */
+export function plusMinus(j: Judged): string {
+  return `±${figureText(j.characteristic, j.reduced.expanded, Math.min(4, j.reduced.decimals + 1))}`;
+}
+
+/** A length in inches, one more decimal than its millimetres carry. */
 export function inches(valueMm: number, decimals: number): string {
   return `${fixed(convert(valueMm, 'length', 'in'), Math.min(4, decimals + 1))} in`;
 }
@@ -44,20 +58,24 @@ export function roomLeft(j: Judged): number | null {
 /** One sentence under the rule: what is left, or what is wrong, in words. */
 export function sentence(j: Judged): string {
   const room = roomLeft(j);
-  const least = Math.max(j.reduced.decimals, 2);
+  const least = j.characteristic.kind === 'length' ? Math.max(j.reduced.decimals, 2) : j.reduced.decimals;
+  const say = (value: number): string => figureText(j.characteristic, value, d);
   const d = room !== null && Number(fixed(room, least)) === 0 ? least + 1 : least;
   if (!j.enough && j.verdict === 'not_gauged')
     return `${j.reduced.taken} of at least ${j.reduced.needed} positions taken: too few to judge.`;
+  if (j.bearingFirst) return 'Bearing first: the end float is past its limit, so this says nothing until the bearing is put right.';
+  if (j.second && !j.second.agrees)
+    return `Two people measured ${say(Math.abs(j.second.value - j.reduced.value))} apart: more than the gauges explain. Take it a third time together.`;
   if (room === null) return 'No limit on file. Enter it from the maker’s document, or a lead accepts it with a reason.';
   switch (j.verdict) {
     case 'past':
-      return `${mm(-room, d)} past the ${limitName(j)}. The gauge’s ${plusMinus(j.reduced.expanded, j.reduced.decimals)} does not change that.`;
+      return `${say(-room)} past the ${limitName(j)}. The gauge’s ${plusMinus(j)} does not change that.`;
     case 'cant_tell': {
-      const side = j.lies === 'within' ? `${mm(Math.abs(room), d)} inside` : `${mm(Math.abs(room), d)} outside`;
-      return `${side} the ${limitName(j)}, and the gauge can be ${plusMinus(j.reduced.expanded, j.reduced.decimals)} out. A finer gauge would settle it.`;
+      const side = j.lies === 'within' ? `${say(Math.abs(room))} inside` : `${say(Math.abs(room))} outside`;
+      return `${side} the ${limitName(j)}, and the gauge can be ${plusMinus(j)} out. A finer gauge would settle it.`;
     }
     default: {
-      const left = `${mm(room, d)} left before the ${limitName(j)}`;
+      const left = `${say(room)} left before the ${limitName(j)}`;
       if (!j.wear) return `${left}.`;
       const far = groupThousands(roundTo(convert(j.wear.remaining, 'distance_run', j.distanceUnit), 2));
       const tail = j.verdict === 'watch' ? '; not enough for the next service' : '';
@@ -83,7 +101,8 @@ export function sourceOf(j: Judged): string {
 export function limitText(j: Judged): string {
   const b = j.bound;
   if (b.kind === 'none') return 'none on file';
-  const show = (v: number): string => mm(v, Math.max(2, String(v).split('.')[1]?.length ?? 0));
+  const places = j.characteristic.kind === 'length' || j.characteristic.kind === 'ratio' ? 2 : 0;
+  const show = (v: number): string => figureText(j.characteristic, v, Math.max(places, String(v).split('.')[1]?.length ?? 0));
   if (b.kind === 'range') return `${show(b.low)} to ${show(b.high)}`;
   return `${b.kind === 'lower' ? 'at least' : 'at most'} ${show(b.at)}`;
 }
@@ -130,9 +149,7 @@ function runoutCause(r: Runout): { means: string; next: string } {
 export function meaningOf(judged: readonly Judged[], runout: Runout | null, missing: readonly string[]): Meaning {
   const told = judged.filter((j) => j.enough || j.verdict === 'past');
   const matters = told.filter((j) => VERDICT_PHRASE[j.verdict] !== undefined);
-  const phrases = matters.map(
-    (j) => `${j.characteristic.short} ${mm(j.reduced.value, j.reduced.decimals)} ${VERDICT_PHRASE[j.verdict] ?? ''}`,
-  );
+  const phrases = matters.map((j) => `${j.characteristic.short} ${figureOf(j)} ${VERDICT_PHRASE[j.verdict] ?? ''}`);
   const found =
     told.length === 0
       ? 'Nothing judged yet.'

@@ -142,6 +142,10 @@ export const STYLES: Readonly<Partial<Record<ComponentKind, readonly StyleFacts[
     { id: 'cam', name: 'Cam' },
     { id: 'wedge', name: 'Wedge' },
   ],
+  hub: [
+    { id: 'taper_adjustable', name: 'Adjustable taper rollers' },
+    { id: 'unit_bearing', name: 'Angular ball or unit bearing' },
+  ],
   rotor: [
     { id: 'solid', name: 'Solid' },
     { id: 'vented', name: 'Vented' },

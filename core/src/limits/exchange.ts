@@ -22,7 +22,7 @@ export const MOST_LIMIT_ROWS = 5000;
 
 const text = (v: string | number | null): string => (v === null ? '' : String(v));
 
-/** A limit as a row: figures in mm, with all their digits. */
+/** A limit as a row: figures in the characteristic's canonical unit, with all their digits. */
 export function rowOfLimit(l: LimitFields): LimitRow {
   return {
     characteristic: l.characteristic,
@@ -40,7 +40,7 @@ export function rowOfLimit(l: LimitFields): LimitRow {
     at: text(l.at),
     low: text(l.low),
     high: text(l.high),
-    unit: 'mm',
+    unit: characteristic(l.characteristic)?.unit ?? 'mm',
     gravity: l.gravity,
     at_least: l.atLeast ? 'yes' : 'no',
     source: l.source,

@@ -1,4 +1,4 @@
-import { CHARACTERISTICS, GENERIC_LIMITS } from '../gauge/characteristics.ts';
+import { characteristicsOn, genericFor } from '../gauge/characteristics.ts';
 import { axleOf } from '../layout/kinds.ts';
 import type { JobState } from '../records/job.ts';
 import { findLimits, type LimitVersion, SOURCE_WORD } from '../verdict/limits.ts';
@@ -40,10 +40,10 @@ function explain(governing: readonly LimitVersion[], others: readonly LimitVersi
  */
 export function limitsNeeded(state: JobState): NeededLimit[] {
   const { vehicle } = state.file;
-  const limits = [...state.file.limits, ...GENERIC_LIMITS];
   const rows = new Map<string, NeededLimit>();
   for (const c of state.components.filter((x) => x.inScope)) {
-    for (const k of CHARACTERISTICS.filter((x) => x.on === c.slot.kind)) {
+    const limits = [...state.file.limits, ...genericFor(c.slot)];
+    for (const k of characteristicsOn(c.slot.kind).filter((x) => !x.recorded)) {
       const axle = axleOf(c.slot.corner);
       const key = `${k.id}|${axle ?? ''}`;
       if (rows.has(key)) continue;

@@ -3,7 +3,7 @@ import { fluidClass } from '../bleed/fluid.ts';
 import { putOffWords } from '../decide/obligations.ts';
 import { causeMissing } from '../gauge/consequences.ts';
 import { type Judged, judgeSet } from '../gauge/judge.ts';
-import { limitText, mm, plusMinus, sourceOf } from '../gauge/words.ts';
+import { figureOf, limitText, plusMinus, sourceOf } from '../gauge/words.ts';
 import { type Layout, type LayoutRevision, placeName, slotById } from '../layout/graph.ts';
 import { JOINT_WORD, jointKey, jointsOf, SEAL_NAME } from '../standing/joints.ts';
 import { CORNER_NAME, CORNERS, KIND_FACTS } from '../layout/kinds.ts';
@@ -129,7 +129,7 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
       ...state.components.flatMap((c) =>
         c.judged
           .filter((j) => j.verdict === 'watch')
-          .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${mm(j.reduced.value, j.reduced.decimals)}`),
+          .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${figureOf(j)}`),
       ),
       ...neverOpen(state, today),
     ],
@@ -208,8 +208,8 @@ function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenB
     ...more,
     characteristic: j.characteristic.name,
     phase: j.phase,
-    figure: mm(j.reduced.value, j.reduced.decimals),
-    uncertainty: plusMinus(j.reduced.expanded, j.reduced.decimals),
+    figure: figureOf(j),
+    uncertainty: plusMinus(j),
     limit: limitText(j),
     source: sourceOf(j),
     verdict: VERDICT_WORD[j.verdict],

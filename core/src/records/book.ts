@@ -1,4 +1,5 @@
 import { type Reduced, reduceSet, type Taken, takenIn } from '../gauge/reduce.ts';
+import { type Layout, slotById } from '../layout/graph.ts';
 import { moved } from './moved.ts';
 import { voidedJobs } from './voided.ts';
 import { withOneName } from '../correct/sameArticle.ts';
@@ -47,6 +48,11 @@ function voidedEvents(file: JobFile, voided: ReadonlySet<string>): string[] {
   return families.flat().flatMap((e) => (voided.has(e.jobId) ? [e.id] : []));
 }
 
+/** Bore or piston of a place when new, mm; null where the layout does not say. */
+function nominalOf(layout: Layout, slotId: string): number | null {
+  return slotById(layout, slotId)?.boreMm ?? null;
+}
+
 /** Opens a job file. Pure: the same file gives the same book. */
 export function openBook(given: JobFile): Book {
   const takenBack = takenBackIds(given.takeBacks);
@@ -67,7 +73,7 @@ export function openBook(given: JobFile): Book {
     return known;
   };
   const reduced = (set: ReadingSet): readonly Reduced[] => {
-    const known = reducedCache.get(set.id) ?? reduceSet(set, taken(set));
+    const known = reducedCache.get(set.id) ?? reduceSet(set, taken(set), { nominal: nominalOf(file.layout, set.slotId) });
     reducedCache.set(set.id, known);
     return known;
   };

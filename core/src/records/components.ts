@@ -1,7 +1,8 @@
-import { type Judged, isProvisional, judgeSet } from '../gauge/judge.ts';
-import { MEASUREMENTS, type MeasurementId, type Measurement } from '../gauge/characteristics.ts';
-import { looksAt, type Need, programmeFor, type ProgrammeLine, recordedOnly } from '../gauge/programme.ts';
+import { type Judged, isProvisional, judgeBetween, judgeSet } from '../gauge/judge.ts';
+import { MEASUREMENTS, type Measurement } from '../gauge/measurements.ts';
+import { looksAt, type Need, programmeFor, type ProgrammeLine } from '../gauge/programme.ts';
 import { runoutOf } from '../gauge/reduce.ts';
+import { newestSets, setsOf } from '../gauge/setsOf.ts';
 import type { Runout } from '../gauge/rotorRunout.ts';
 import type { Slot } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
@@ -9,8 +10,8 @@ import type { Verdict } from '../verdict/decide.ts';
 import { worst } from '../verdict/severity.ts';
 import type { Book } from './book.ts';
 import { KIND_OF_JOB, takesIn } from './scope.ts';
-import { inOrder, partIn } from './standing.ts';
-import type { Decision, Finding, FindingSeverity, Part, PartEvent, Phase, ReadingSet } from './types.ts';
+import { partIn } from './standing.ts';
+import type { Decision, Finding, FindingSeverity, Part, Phase, ReadingSet } from './types.ts';
 
 /** A measurement that the programme asks for and that has not been taken. */
 export interface Required {
@@ -60,39 +61,6 @@ export function openFindings(findings: readonly Finding[], slotId: string, partI
   return findings.filter((f) => f.slotId === slotId && (f.partId === null || f.partId === partId) && !settled.has(f.id));
 }
 
-/** Since when a part sits in a slot without a break, ISO instant; null where it does not sit there. */
-export function sitsSince(slotId: string, partId: string | null, partEvents: readonly PartEvent[]): string | null {
-  if (partId === null || partIn(slotId, partEvents) !== partId) return null;
-  return (
-    inOrder(partEvents).findLast((e) => e.partId === partId && e.slotId === slotId && (e.kind === 'found' || e.kind === 'fitted'))
-      ?.happenedAt ?? null
-  );
-}
-
-/** Whether the hub that a part is fitted to was taken off, fitted or replaced since an instant. */
-function hubMovedSince(book: Book, slotId: string, instant: string): boolean {
-  const { layout, partEvents } = book.file;
-  const corner = layout.slots.find((s) => s.id === slotId)?.corner ?? null;
-  const hub = corner === null ? undefined : layout.slots.find((s) => s.kind === 'hub' && s.corner === corner && s.id !== slotId);
-  return hub !== undefined && book.stand(partEvents).some((e) => e.slotId === hub.id && e.kind !== 'found' && e.happenedAt > instant);
-}
-
-/**
- * Sets of what sits in a slot. A part's figures go where the part goes; those of a fit (a rotor on this
- * hub) end with the fit, also when the same part comes back.
- * Source: handbook 15, Subjects, limits, basis.
- */
-export function setsOf(book: Book, slotId: string, partId: string | null): ReadingSet[] {
-  const since = sitsSince(slotId, partId, book.stand(book.file.partEvents));
-  const stands = (s: ReadingSet): boolean => {
-    if (s.partId === null) return s.slotId === slotId;
-    if (s.partId !== partId) return false;
-    if (MEASUREMENTS[s.measurement].subject === 'part') return true;
-    return s.slotId === slotId && since !== null && s.happenedAt >= since && !hubMovedSince(book, slotId, s.happenedAt);
-  };
-  return book.sets.filter((s) => stands(s) && book.taken(s).length > 0);
-}
-
 /** The phase a new set is proposed for: as fitted once something was fitted here in this job, after machining after a cut. */
 export function proposedPhase(book: Book, component: Pick<Component, 'slot' | 'part' | 'fittedHere'>): Phase {
   if (component.fittedHere) return 'as_fitted';
@@ -111,28 +79,33 @@ function requiredOf(
   today: string,
 ): Required[] {
   if (!inScope) return [];
-  const line = ({ measurement: id, need, least }: ProgrammeLine, phase: 'as_found' | 'as_fitted'): Required => {
+  // A line that can be answered another way is answered by whichever was taken last.
+  const line = (l: ProgrammeLine): Required => {
     // As found is said of what sat here when the job began, wherever that part is by now.
-    const from = phase === 'as_found' ? book.sets.filter((s) => s.slotId === slot.id && book.taken(s).length > 0) : sets;
-    const mine = from.filter((s) => s.measurement === id && s.phase === phase && s.jobId === book.file.job.id);
+    const from = l.phase === 'as_found' ? book.sets.filter((s) => s.slotId === slot.id && book.taken(s).length > 0) : sets;
+    const ids = [l.measurement, ...(l.or === null ? [] : [l.or])];
+    const mine = from.filter((s) => !s.blind && ids.includes(s.measurement) && s.phase === l.phase && s.jobId === book.file.job.id);
     const newest = mine.at(-1);
+    const id = newest?.measurement ?? l.measurement;
     const judged = newest ? judgeSet(book, newest, today) : [];
-    const main = judged.find((j) => j.characteristic.id === id);
+    const main = judged.find((j) => j.characteristic.id === id) ?? judged.find((j) => !j.characteristic.recorded);
+    const taken = newest ? book.taken(newest).length : 0;
     const provisional = newest ? isProvisional(newest) : false;
     return {
       measurement: MEASUREMENTS[id],
-      phase,
+      phase: l.phase,
       provisional,
-      taken: newest ? book.taken(newest).length : 0,
-      need,
+      taken,
+      need: l.need,
       setId: newest?.id ?? null,
-      done: (main?.enough ?? false) && !provisional && (newest ? book.taken(newest).length : 0) >= least,
+      done: (main?.enough ?? taken >= l.least) && !provisional && taken >= l.least,
     };
   };
-  // Replacing closes the gauging of the part as found; what was done asks for its own as fitted.
+  // Replacing closes the gauging of the part as found; what was done asks for its own.
   const asFound = decision?.option === 'replace' ? [] : programmeFor(slot.kind, 'found');
-  const asFitted = decision ? programmeFor(slot.kind, decision.option) : [];
-  return [...asFound.map((l) => line(l, 'as_found')), ...asFitted.map((l) => line(l, 'as_fitted'))];
+  const done = decision ? programmeFor(slot.kind, decision.option) : [];
+  const lines = [...asFound.filter((f) => !done.some((d) => d.measurement === f.measurement && d.phase === f.phase)), ...done];
+  return lines.map(line);
 }
 
 /** Derives the state of one place. `today` is an ISO instant. */
@@ -149,9 +122,8 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
       .filter((d) => d.slotId === slot.id)
       .at(-1) ?? null;
   const sets = setsOf(book, slot.id, partId);
-  const newest = new Map<MeasurementId, ReadingSet>();
-  for (const s of sets) newest.set(s.measurement, s);
-  const judged = [...newest.values()].flatMap((s) => judgeSet(book, s, today));
+  const newest = newestSets(book, slot.id, partId);
+  const judged = [...[...newest.values()].flatMap((s) => judgeSet(book, s, today)), ...judgeBetween(book, slot, today)];
   const sweep = newest.get('rotor_runout');
   const findings = openFindings(book.stand(file.findings), slot.id, partId);
   const gaugingOwed = KIND_OF_JOB[file.job.kind].gauges && article;
@@ -159,7 +131,7 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
   const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && decision?.option !== 'replace';
   const lookDone = book.stand(file.findings).some((f) => f.slotId === slot.id && f.cleaning === 'after' && f.jobId === file.job.id);
   const verdicts: Verdict[] = [
-    ...judged.filter((j) => !recordedOnly(slot.kind, j)).map((j) => j.verdict),
+    ...judged.map((j) => j.verdict),
     ...findings.map((f) => FINDING_VERDICT[f.severity]),
     ...(required.some((r) => r.need === 'required' && !r.done) || (lookRequired && !lookDone) ? (['not_gauged'] as const) : []),
   ];
@@ -177,6 +149,6 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
     lookDone,
     fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === file.job.id),
     runout: sweep ? runoutOf(book.taken(sweep)) : null,
-    verdict: empty || !article ? null : worst(verdicts),
+    verdict: empty || (!article && verdicts.length === 0) ? null : worst(verdicts),
   };
 }

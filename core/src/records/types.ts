@@ -1,4 +1,5 @@
-import type { GaugeKind, MeasurementId } from '../gauge/characteristics.ts';
+import type { GaugeKind } from '../gauge/gaugeKinds.ts';
+import type { MeasurementId } from '../gauge/measurements.ts';
 import type { Position } from '../gauge/positions.ts';
 import type { ComponentKind, Corner } from '../layout/kinds.ts';
 import type { UnitId } from '../quantity/units.ts';
@@ -131,7 +132,16 @@ export interface ReadingSet extends EventBase {
   readonly averages: boolean;
   /** Positions meant to be taken round. */
   readonly count: number;
+  /** Studs the rotor was turned on by from where it first sat, for a sweep; 0 where it was not turned. */
+  readonly turn: number;
+  /** Studs of the hub, where a sweep goes with them; null where nobody counted. */
+  readonly studs: number | null;
+  /** A second measure by another person who did not see the first: it confirms, it does not replace. */
+  readonly blind: boolean;
 }
+
+/** A set of the part as it sits, taken in sight of all. */
+export const PLAIN_SET = { turn: 0, studs: null, blind: false } as const satisfies Partial<ReadingSet>;
 
 export interface Reading extends EventBase, Position {
   readonly setId: string;
@@ -205,7 +215,7 @@ export interface Redaction extends EventBase {
 }
 
 /** What a picture shows. */
-export type PictureOf = 'vehicle' | 'came_with' | 'place' | 'paper';
+export type PictureOf = 'vehicle' | 'came_with' | 'place' | 'paper' | 'finding';
 
 /** A picture: the image itself is kept once, under the hash of its bytes. */
 export interface Picture extends EventBase {
@@ -213,6 +223,8 @@ export interface Picture extends EventBase {
   readonly hash: string;
   readonly of: PictureOf;
   readonly slotId: string | null;
+  /** The finding that it shows. */
+  readonly findingId: string | null;
   readonly note: string;
 }
 
@@ -272,6 +284,32 @@ export interface Finding extends EventBase {
   readonly rulesOut: readonly OptionId[];
   /** An earlier finding that this one settles. */
   readonly settles: string | null;
+  /** Which of the catalogue, or of the shop's own, it is; null where it was only said in words. */
+  readonly entry: string | null;
+  /** Where on the part. */
+  readonly place: string | null;
+  /** A stretch along it, mm: of a piston from its outer face, of a bore from its mouth. */
+  readonly fromMm: number | null;
+  readonly toMm: number | null;
+  /** How deep, mm. */
+  readonly depthMm: number | null;
+}
+
+/** What a finding in words alone has nothing of. */
+export const SAID_IN_WORDS = { entry: null, place: null, fromMm: null, toMm: null, depthMm: null } as const satisfies Partial<Finding>;
+
+/** A finding that the shop added to the catalogue. */
+export interface FindingEntry {
+  readonly id: string;
+  readonly kinds: readonly ComponentKind[];
+  readonly name: string;
+  /** What it looks like, in a sentence. */
+  readonly looks: string;
+  /** Why it matters, in a sentence. */
+  readonly matters: string;
+  readonly severity: FindingSeverity;
+  readonly enteredBy: string;
+  readonly enteredAt: string;
 }
 
 export interface Observation extends EventBase {

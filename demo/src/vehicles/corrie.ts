@@ -86,6 +86,7 @@ export function corrie(story: Story, rack: Rack): void {
       '9.05',
       '9.03',
     ]);
+    first.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, ['0.02']);
     for (const kind of ['rotor', 'caliper', 'pads', 'hub'] as const) first.look(car.slot(kind, corner), 'Clean, nothing to remark.');
     for (const piston of car.layout.slots.filter((s) => s.kind === 'piston' && s.corner === corner))
       first.look(piston, 'Moves freely, chrome clean.');
@@ -191,7 +192,12 @@ export function corrie(story: Story, rack: Rack): void {
   now.look(car.slot('pads', 'FR'), 'Dry; the inner pad is the thinner one.');
   now.look(car.slot('caliper', 'FL'), 'Bore clean, seal groove clean to metal.');
   now.look(car.slot('piston', 'FL', 'Piston 1'), 'Chrome clean all round.');
-  now.look(car.slot('piston', 'FL', 'Piston 2'), 'Three pits 11 to 14 mm from the pad face, where new pads put the seal.', 'reject', [
+  now.gauge(car.slot('hub', 'FL'), 'hub_end_float', 'as_found', rack.dial, ['0.01']);
+  now.gauge(car.slot('pads', 'FL'), 'pad_total', 'as_found', rack.caliper, ['10.24', '10.66']);
+  const pitted = car.slot('piston', 'FL', 'Piston 2');
+  now.gauge(pitted, 'piston_seal', 'as_found', rack.depth, ['47.5', '8.0', '3.0', '34.0']);
+  now.gauge(pitted, 'piston_diameter', 'as_found', rack.mic, ['47.962', '47.960', '47.961', '47.958']);
+  now.pit(pitted, 'Three pits 11 to 14 mm from the pad face, where new pads put the seal.', [11, 14], 0.1, 'reject', [
     'use_again',
     'put_off',
   ]);

@@ -72,6 +72,9 @@ export function marrek(story: Story, rack: Rack): void {
     rack.drum,
     Array.from({ length: 12 }, (_, k) => (k % 3 === 0 ? '160.25' : '160.20')),
   );
+  for (const hub of car.layout.slots.filter((s) => s.kind === 'hub')) now.gauge(hub, 'hub_end_float', 'as_found', rack.dial, ['0.01']);
+  for (const shoes of car.layout.slots.filter((s) => s.kind === 'shoes'))
+    now.gauge(shoes, 'shoe_lining', 'as_found', rack.caliper, ['3.1', '3.3', '3.2', '3.0', '3.3', '3.2']);
   for (const slot of car.layout.slots.filter((s) => KIND_FACTS[s.kind].article)) {
     const seized = slot.kind === 'piston' && slot.name === 'Piston 2';
     now.look(

@@ -44,6 +44,12 @@ export function quillon(story: Story, rack: Rack): void {
     RL: ['279.90', '280.05'],
     RR: ['279.85', '279.95'],
   };
+  const LININGS: Readonly<Record<(typeof FOUR)[number], readonly string[]>> = {
+    FL: ['2.1', '2.9', '3.0', '2.4', '3.1', '3.2'],
+    FR: ['2.2', '3.0', '3.1', '2.5', '3.2', '3.2'],
+    RL: ['3.4', '4.0', '4.1', '3.6', '4.2', '4.3'],
+    RR: ['3.3', '4.1', '4.1', '3.7', '4.2', '4.2'],
+  };
   FOUR.forEach((corner, i) => {
     const drum = car.slot('drum', corner);
     car.tag(drum, `P 21${60 + i}`);
@@ -55,6 +61,14 @@ export function quillon(story: Story, rack: Rack): void {
       rack.drum,
       Array.from({ length: 12 }, (_, k) => (k % 4 === 1 ? high : low)),
     );
+    now.gauge(car.slot('shoes', corner), 'shoe_lining', 'as_found', rack.caliper, LININGS[corner]);
+    now.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, ['0.02']);
+    for (const cylinder of car.layout.slots.filter((s) => s.kind === 'wheel_cylinder' && s.corner === corner)) {
+      const new_ = cylinder.boreMm ?? 28.58;
+      const at = (over: number): string => (new_ + over).toFixed(3);
+      now.gauge(cylinder, 'bore_diameter', 'as_found', rack.bore, [at(0.01), at(0.015), at(0.02), at(0.025), at(0.015), at(0.01)]);
+      now.gauge(cylinder, 'piston_diameter', 'as_found', rack.mic, [at(-0.05), at(-0.052), at(-0.05), at(-0.051)]);
+    }
     for (const slot of car.layout.slots.filter((s) => s.corner === corner && ['drum', 'shoes', 'wheel_cylinder', 'hub'].includes(s.kind))) {
       now.look(
         slot,

@@ -54,6 +54,7 @@ export function rooke(story: Story, rack: Rack): void {
         Array.from({ length: 8 }, () => '3.60'),
       );
   }
+  for (const hub of car.layout.slots.filter((s) => s.kind === 'hub')) now.gauge(hub, 'hub_end_float', 'as_found', rack.dial, ['0.02']);
   for (const slot of car.layout.slots.filter((s) => KIND_FACTS[s.kind].article)) {
     const front = slot.kind === 'pads' && slot.corner !== 'R';
     if (!front) now.look(slot, 'Looked at, nothing found.');

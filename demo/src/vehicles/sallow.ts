@@ -51,6 +51,8 @@ export function sallow(story: Story, rack: Rack): void {
       '228.70',
       '228.75',
     ]);
+    old.gauge(car.slot('shoes', corner), 'shoe_lining', 'as_found', rack.caliper, ['3.9', '4.2', '4.1', '3.8', '4.1', '4.0']);
+    old.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, ['0.02']);
     for (const kind of ['drum', 'shoes', 'wheel_cylinder', 'hub'] as const) old.look(car.slot(kind, corner), 'Nothing to remark.');
     old.torque(`wheel:${corner}`, null, '62 Nm', '62 Nm');
   }

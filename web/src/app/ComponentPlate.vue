@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  CHARACTERISTICS,
+  characteristicsOn,
   CORNER_NAME,
   earlierText,
   KIND_FACTS,
@@ -92,7 +92,7 @@ const where = computed(() => {
 });
 /** Where a figure is stamped on the part itself, or was measured when it was new: a limit of this very part. */
 const stamped = computed(() => {
-  const k = CHARACTERISTICS.find((x) => x.on === c.value?.slot.kind);
+  const k = c.value ? characteristicsOn(c.value.slot.kind)[0] : undefined;
   const part = c.value?.part;
   if (!k || !part || !writable.value) return null;
   const label = `this very part${part.tag ? `, ${part.tag}` : ''}`;

@@ -38,9 +38,13 @@ function source(p: Picture, thumb: boolean): string {
 onBeforeUnmount(() => urls.forEach((u) => URL.revokeObjectURL(u)));
 const nameOf = (p: Picture): string => {
   const slot = job.state ? slotById(job.state.file.layout, p.slotId ?? '') : undefined;
-  const what = { vehicle: 'The vehicle', came_with: 'What came with it', place: slot ? placeName(slot) : 'A place', paper: 'A paper' }[
-    p.of
-  ];
+  const what = {
+    vehicle: 'The vehicle',
+    came_with: 'What came with it',
+    place: slot ? placeName(slot) : 'A place',
+    paper: 'A paper',
+    finding: 'A finding',
+  }[p.of];
   return `${what}, ${dayText(p.happenedAt)}`;
 };
 async function take(event: Event): Promise<void> {

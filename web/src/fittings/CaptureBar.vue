@@ -20,6 +20,9 @@ const props = defineProps<{
   note: string;
   /** What the instrument shows now, in the unit shown; null where none is listened to. */
   live?: { readonly text: string } | null;
+  /** The live figure stands still; it is held until it is taken. */
+  steady?: boolean;
+  held?: boolean;
   /** The chosen gauge speaks: it may be listened to here. */
   speaks?: boolean;
   /** What was taken and the live figure, in the unit shown. */
@@ -107,8 +110,8 @@ const phoneTyped = computed({
     </div>
     <p v-if="message" class="message" role="alert">{{ message }}</p>
     <button v-if="speaks" class="gauge listen" type="button" :aria-pressed="live != null" @click="emit('listen', live == null)">
-      <b>{{ live == null ? 'Listen here' : 'Live' }}</b>
-      <span>{{ live == null ? 'it is switched on' : 'its press takes' }}</span>
+      <b>{{ live == null ? 'Listen here' : held ? 'Held' : steady ? 'Steady' : 'Live' }}</b>
+      <span>{{ live == null ? 'it is switched on' : held ? 'h lets it go' : 'its press takes, h holds' }}</span>
     </button>
     <button class="gauge" type="button" @click="emit('gauge')">
       <b>{{ gauge }}</b>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { fixed, inches, type Judged, sentence, sourceOf, VERDICT_WORD } from '@dauer/core';
+import { convert, figureOf, fixed, inches, type Judged, sentence, sourceOf, unitOf, VERDICT_WORD } from '@dauer/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId } from 'vue';
 import { MARK_COLOUR } from './marks.ts';
+import { inPercent } from './inPercent.ts';
+import { UNIT_PAIRS } from './unitPairs.ts';
 import { ruleScale } from './ruleScale.ts';
 import VerdictMark from './VerdictMark.vue';
 
@@ -23,13 +25,23 @@ const foretold = computed(
   () => props.ghost ?? (props.judged.wear ? { value: props.judged.wear.predicted, says: 'by next service' } : null),
 );
 const extra = computed(() => [props.judged.reduced.value, ...(props.readings ?? []), ...(foretold.value ? [foretold.value.value] : [])]);
-const scale = computed(() => ruleScale(props.judged, width.value, extra.value));
-const value = computed(() => props.judged.reduced.value);
+/** A share is drawn in per cent. */
+const drawn = computed(() => inPercent(props.judged));
+const scale = computed(() => ruleScale(drawn.value, width.value, props.judged === drawn.value ? extra.value : [drawn.value.reduced.value]));
+const value = computed(() => drawn.value.reduced.value);
 const cursor = computed(() => scale.value.x(value.value));
-const whisker = computed(() => Math.abs(scale.value.x(value.value + props.judged.reduced.expanded) - cursor.value));
+const whisker = computed(() => Math.abs(scale.value.x(value.value + drawn.value.reduced.expanded) - cursor.value));
 const past = computed(() => props.judged.verdict === 'past');
 const colour = computed(() => MARK_COLOUR[props.judged.verdict === 'not_gauged' ? 'holds' : props.judged.verdict]);
-const decimals = computed(() => props.judged.reduced.decimals);
+const decimals = computed(() => drawn.value.reduced.decimals);
+const length = computed(() => props.judged.characteristic.kind === 'length');
+/** The figure in the other unit: what it is read in besides. */
+const otherUnit = computed(() => {
+  const { kind, unit } = props.judged.characteristic;
+  const second = UNIT_PAIRS[kind].find((u) => u !== unit);
+  if (length.value) return props.inch ? `${figure.value} mm` : inches(value.value, decimals.value);
+  return second ? `${fixed(convert(value.value, kind, second), decimals.value)} ${unitOf(kind, second).symbol}` : '';
+});
 const figure = computed(() => fixed(value.value, decimals.value));
 const anchorAt = (x: number): 'start' | 'middle' | 'end' => (x < 60 ? 'start' : x > width.value - 60 ? 'end' : 'middle');
 /** Labels under the rule keep clear of one another: a neighbour too near moves to its own side. */
@@ -60,7 +72,7 @@ const ghostText = computed(() =>
       <div class="name">{{ judged.characteristic.short }}</div>
       <VerdictMark :verdict="judged.verdict" word :size="15" />
       <div class="other second">
-        <span class="fig">{{ inch ? `${figure} mm` : inches(value, decimals) }}</span>
+        <span class="fig">{{ otherUnit }}</span>
       </div>
     </div>
     <div ref="box" class="band">
@@ -69,7 +81,7 @@ const ghostText = computed(() =>
         height="78"
         :viewBox="`0 0 ${width} 78`"
         role="img"
-        :aria-label="`${judged.characteristic.name} ${figure} mm, ${VERDICT_WORD[judged.verdict]}. ${sentence(judged)}`"
+        :aria-label="`${judged.characteristic.name} ${figureOf(judged)}, ${VERDICT_WORD[judged.verdict]}. ${sentence(judged)}`"
       >
         <defs>
           <pattern :id="`${hatch}m`" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -149,7 +161,7 @@ const ghostText = computed(() =>
           :text-anchor="cursor < 30 ? 'start' : cursor > width - 30 ? 'end' : 'middle'"
           :fill="colour"
         >
-          {{ figure }}
+          {{ length ? figure : figureOf(judged) }}
         </text>
         <text v-for="(l, i) in labels" :key="`n${i}`" class="limit" :x="l.at" y="74" :text-anchor="l.anchor">
           {{ l.label }}

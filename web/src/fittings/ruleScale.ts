@@ -51,7 +51,8 @@ export function ruleScale(judged: Judged, width: number, extra: readonly number[
     return [nominal, machine, end].filter((v): v is number => v !== null).map(x);
   }
   function limitList(): RuleScale['limits'] {
-    const text = (v: number): string => fixed(v, Math.max(2, String(v).split('.')[1]?.length ?? 0));
+    const least = judged.characteristic.kind === 'length' ? 2 : 0;
+    const text = (v: number): string => fixed(v, Math.max(least, String(v).split('.')[1]?.length ?? 0));
     const { newWord, limitWord } = judged.characteristic;
     return [
       ...(nominal !== null ? [{ x: x(nominal), kind: 'new' as const, label: newWord, figure: text(nominal) }] : []),

@@ -51,6 +51,9 @@ export const readingSet = pgTable(
     cold: boolean().notNull(),
     averages: boolean().notNull(),
     count: integer().notNull(),
+    turn: integer().notNull().default(0),
+    studs: integer(),
+    blind: boolean().notNull().default(false),
   },
   (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
 );
@@ -102,6 +105,11 @@ export const finding = pgTable(
     cleaning: text().$type<'before' | 'after'>().notNull(),
     rulesOut: text().array().$type<OptionId[]>().notNull(),
     settles: uuid(),
+    entry: text(),
+    place: text(),
+    fromMm: doublePrecision(),
+    toMm: doublePrecision(),
+    depthMm: doublePrecision(),
   },
   (t) => [index().on(t.jobId)],
 );

@@ -17,7 +17,14 @@ export const image = pgTable('image', {
 });
 export const picture = pgTable(
   'picture',
-  { ...event(), hash: text().notNull(), of: text('shows').$type<Picture['of']>().notNull(), slotId: uuid(), note: text().notNull() },
+  {
+    ...event(),
+    hash: text().notNull(),
+    of: text('shows').$type<Picture['of']>().notNull(),
+    slotId: uuid(),
+    findingId: uuid(),
+    note: text().notNull(),
+  },
   (t) => [index().on(t.jobId), index().on(t.hash)],
 );
 export const intakeLook = pgTable(

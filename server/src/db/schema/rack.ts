@@ -1,5 +1,5 @@
 /** What is known of a gauge beside its own figures: calibrations, looks at the setting piece, repeat studies, call-backs. */
-import type { Calibration } from '@dauer/core';
+import type { Calibration, ComponentKind, FindingSeverity } from '@dauer/core';
 import { date, doublePrecision, index, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
 import { account } from './things.ts';
@@ -40,6 +40,19 @@ export const repeatStudy = pgTable(
   },
   (t) => [index().on(t.gaugeId)],
 );
+/** The shop's own findings of the catalogue. */
+export const findingEntry = pgTable('finding_entry', {
+  id: uuid().primaryKey(),
+  kinds: text().array().$type<ComponentKind[]>().notNull(),
+  name: text().notNull(),
+  looks: text().notNull(),
+  matters: text().notNull(),
+  severity: text().$type<FindingSeverity>().notNull(),
+  enteredBy: uuid()
+    .notNull()
+    .references(() => account.id),
+  enteredAt: instant().notNull().$default(now),
+});
 export const callBack = pgTable(
   'gauge_call_back',
   { ...entered(), since: instant().notNull(), offBy: doublePrecision().notNull(), why: text().notNull() },

@@ -1,13 +1,24 @@
-import { MEASUREMENTS, parseQuantity } from '@dauer/core';
-import { eq } from 'drizzle-orm';
-import { readingSet, slot } from '../../db/schema.ts';
+import type { ENDPOINTS } from '@dauer/contract';
+import { type MeasurementId, MEASUREMENTS, parseQuantity } from '@dauer/core';
+import { asc, eq } from 'drizzle-orm';
+import type { Database } from '../../db/connect.ts';
+import { findingEntry, readingSet, slot } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
-import { Fault } from '../../platform/problem.ts';
+import { Fault, notFound } from '../../platform/problem.ts';
+import type { Call } from '../../platform/routes.ts';
 import { requirePlace } from '../../records/belongs.ts';
+
+/** Throws a Fault where a measurement is not taken at that kind of place. */
+async function requireKind(db: Database, slotId: string, measurement: MeasurementId): Promise<void> {
+  const [at] = await db.select({ kind: slot.kind }).from(slot).where(eq(slot.id, slotId)).limit(1);
+  if (!at || !MEASUREMENTS[measurement].on.includes(at.kind))
+    throw new Fault(422, 'wrong_place', 'Such a figure is not taken at that kind of place.');
+}
 
 export const gaugeHandlers = {
   beginSet: keeps('sets', async (body, { db, params }) => {
     await requirePlace(db, params.jobId, body.slotId);
+    await requireKind(db, body.slotId, body.measurement);
     return {};
   }),
   /** What was typed is kept; the canonical value is worked out here again by the same core. */
@@ -31,13 +42,23 @@ export const gaugeHandlers = {
       .where(eq(readingSet.id, body.setId));
     if (!set) throw new Fault(422, 'unknown_reference', 'The set that is to be moved is not on record.');
     if (set.jobId !== params.jobId) throw new Fault(409, 'other_job', 'This set of readings was taken in another job.');
-    const [to] = await db.select({ kind: slot.kind }).from(slot).where(eq(slot.id, body.slotId)).limit(1);
-    if (to?.kind !== MEASUREMENTS[set.measurement].on)
-      throw new Fault(422, 'wrong_place', 'Such a figure is not taken at that kind of place.');
+    await requireKind(db, body.slotId, set.measurement);
     return {};
   }),
   find: keeps('findings', async (body, { db, params }) => {
     await requirePlace(db, params.jobId, body.slotId);
+    if (body.fromMm !== null && body.toMm !== null && body.fromMm > body.toMm)
+      throw new Fault(422, 'upside_down', 'A stretch begins before it ends: the smaller figure comes first.');
     return {};
   }),
+  findingEntries: async ({ db }: Call<typeof ENDPOINTS.findingEntries>) => db.select().from(findingEntry).orderBy(asc(findingEntry.name)),
+  addFindingEntry: async ({ db, body, person }: Call<typeof ENDPOINTS.addFindingEntry>) => {
+    await db
+      .insert(findingEntry)
+      .values({ ...body, enteredBy: person.id })
+      .onConflictDoNothing();
+    const [kept] = await db.select().from(findingEntry).where(eq(findingEntry.id, body.id));
+    if (!kept) throw notFound('finding entry');
+    return kept;
+  },
 };

@@ -10,6 +10,7 @@ import {
   type Phase,
   PHASE_WORD,
   placeName,
+  programmeFor,
 } from '@dauer/core';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
@@ -19,13 +20,20 @@ import CaptureBar from '../../fittings/CaptureBar.vue';
 import WearRule from '../../fittings/WearRule.vue';
 import AxleSides from './AxleSides.vue';
 import BenchDrawing from './BenchDrawing.vue';
+import BenchTabs from './BenchTabs.vue';
 import FindingsPanel from './FindingsPanel.vue';
 import GaugeChooser from './GaugeChooser.vue';
+import HistoryTable from './HistoryTable.vue';
 import MeansPlate from './MeansPlate.vue';
 import MoveSet from './MoveSet.vue';
+import PutRight from './PutRight.vue';
+import SecondMeasure from './SecondMeasure.vue';
 import SetUpRow from './SetUpRow.vue';
 import { useBenchFigures } from './useBenchFigures.ts';
 import { useCapture } from './useCapture.ts';
+import { useLive } from './useLive.ts';
+import { useSpeech } from './useSpeech.ts';
+import WorkPanels from './WorkPanels.vue';
 
 /** The bench for one component: drawn as what is being measured, judged below, said in words beside. */
 const job = useJob();
@@ -34,17 +42,26 @@ const measurements = computed(() => (component.value ? measurementsOn(component.
 const firstOpen = component.value?.required.find((r) => !r.done)?.measurement.id ?? measurements.value[0]?.id ?? 'eye';
 const tab = ref<MeasurementId | 'eye'>(firstOpen);
 const measurement = computed(() => measurements.value.find((m) => m.id === tab.value) ?? null);
+const kind = computed(() => measurement.value?.kind ?? 'length');
 const phase = ref<Phase>(job.phase);
 const capture = useCapture(component, measurement, phase);
-const { unit, message, asked, at, standing, positions, taken, index } = capture;
-const { judged, inTab, others, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);
+const { unit, other: secondUnit, symbolOf, pair, message, asked, at, standing, positions, taken, index, blind } = capture;
+const { judged, inTab, others, noted, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);
 const bar = ref<InstanceType<typeof CaptureBar> | null>(null);
 const choosing = ref(false);
 const liveText = ref('');
+const clearance = ref<readonly { before: number; after: number | null }[] | null>(null);
+const speech = useSpeech();
 
-const writable = computed(() => job.writable && component.value?.empty === false);
+const article = computed(() => component.value?.empty === false);
+const writable = computed(() => job.writable && article.value);
 /** Whether the figure is one of the readings, so that they can stand on its rule. */
-const single = (id: string): boolean => id === tab.value && tab.value !== 'rotor_runout';
+const single = (j: { characteristic: { reduction: { op: string } } }): boolean =>
+  ['least', 'greatest', 'at'].includes(j.characteristic.reduction.op);
+/** Asked for by the programme, or taken already. */
+const first = (id: MeasurementId): boolean =>
+  fieldOf(id).taken.length > 0 ||
+  (component.value !== null && programmeFor(component.value.slot.kind, 'found').some((l) => l.measurement === id));
 function go(id: MeasurementId, i: number): void {
   tab.value = id;
   void nextTick(() => {
@@ -53,16 +70,18 @@ function go(id: MeasurementId, i: number): void {
 }
 const standingText = computed(() => {
   const t = standing.value;
-  return t ? display(t.value, 'length', t.reading.resolution, unit.value, t.reading.fraction) : null;
+  return t ? display(t.value, kind.value, t.reading.resolution, unit.value, t.reading.fraction) : null;
 });
-const otherUnit = computed(() =>
-  standing.value ? capture.inUnit(standing.value, unit.value === 'mm' ? 'in' : 'mm') : unit.value === 'mm' ? 'in with u' : 'mm with u',
-);
+const otherUnit = computed(() => {
+  const u = secondUnit.value;
+  if (!u) return '';
+  return standing.value ? capture.inUnit(standing.value, u) : `${symbolOf(u)} with u`;
+});
 /** The short scale in the bar: what was taken, and the figure typed or standing here, in the unit shown. */
 const shortScale = computed(() => {
-  const shown = (mm: number): number => convert(mm, 'length', unit.value);
-  const typed = attempt(() => parseQuantity(liveText.value, 'length', unit.value).canonical);
-  const now = typed.ok ? typed.value : (live.value?.mm ?? standing.value?.value ?? null);
+  const shown = (v: number): number => convert(v, kind.value, unit.value);
+  const typed = attempt(() => parseQuantity(liveText.value, kind.value, unit.value).canonical);
+  const now = typed.ok ? typed.value : (live.value?.canonical ?? standing.value?.value ?? null);
   return {
     values: taken.value.map((t) => shown(t.value)),
     live: now === null ? null : shown(now),
@@ -76,18 +95,10 @@ const instrument = useInstrument(
   computed(() => (writable.value ? (capture.gauge.value?.tag ?? null) : null)),
   (text) => take(text),
 );
-/** What the instrument shows, in the unit shown; a figure that is no length is shown as it is. */
-const live = computed(() => {
-  const m = instrument.live.value;
-  if (!m) return null;
-  const q = attempt(() => parseQuantity(`${m.text} ${m.unit}`, 'length', 'mm'));
-  if (!q.ok || m.unit === unit.value) return { text: m.text, mm: q.ok ? q.value.canonical : null };
-  return { text: display(q.value.canonical, 'length', q.value.resolution, unit.value), mm: q.value.canonical };
-});
+const { live, steady, held, hold, release } = useLive(instrument, kind, unit);
 function take(text: string): void {
-  const shownLive = instrument.live.value;
-  if (text.trim() === '' && shownLive) {
-    take(`${shownLive.text} ${shownLive.unit}`);
+  if (text.trim() === '' && live.value) {
+    take(`${live.value.text} ${symbolOf(unit.value)}`.trim());
     return;
   }
   if (text.trim() === '') {
@@ -95,6 +106,8 @@ function take(text: string): void {
     return;
   }
   if (capture.take(text)) {
+    speech.say(text);
+    release();
     bar.value?.clear();
     liveText.value = '';
   }
@@ -103,10 +116,18 @@ function afresh(): void {
   capture.afresh.value = true;
   index.value = 0;
 }
-const off = onLetter('KeyG', () => {
-  choosing.value = true;
-});
-onBeforeUnmount(off);
+/** A sweep of its own with the rotor turned on. */
+function sweepTurned(turn: number, studs: number): void {
+  capture.begin.value = { turn, studs };
+  afresh();
+}
+const off = [
+  onLetter('KeyG', () => {
+    choosing.value = true;
+  }),
+  onLetter('KeyH', () => hold()),
+];
+onBeforeUnmount(() => off.forEach((f) => f()));
 function chooseGauge(id: string): void {
   if (measurement.value) capture.chosenGauges.value = { ...capture.chosenGauges.value, [measurement.value.id]: id };
   choosing.value = false;
@@ -117,19 +138,17 @@ function chooseGauge(id: string): void {
   <div v-if="component" class="bench">
     <div class="head title">
       <h1>{{ placeName(component.slot) }}</h1>
-      <div class="tabs" role="tablist" :aria-label="`What is gauged on the ${component.slot.name.toLowerCase()}`">
-        <button v-for="m in measurements" :key="m.id" type="button" role="tab" :aria-selected="tab === m.id" @click="tab = m.id">
-          {{ m.name }}
-          <span class="fig">{{ count(m.id) }}</span>
-        </button>
-        <button type="button" role="tab" :aria-selected="tab === 'eye'" @click="tab = 'eye'">
-          By eye
-          <span class="fig">{{ component.findings.length }}</span>
-        </button>
-      </div>
+      <BenchTabs
+        v-model="tab"
+        :measurements="measurements"
+        :count="count"
+        :first="first"
+        :findings="component.findings.length"
+        :name="component.slot.name"
+      />
       <span class="grow" />
-      <div v-if="measurement" class="choice unitswitch" role="group" aria-label="Unit">
-        <button v-for="u in ['mm', 'in'] as const" :key="u" type="button" :aria-pressed="unit === u" @click="unit = u">{{ u }}</button>
+      <div v-if="measurement && pair.length > 1" class="choice unitswitch" role="group" aria-label="Unit">
+        <button v-for="u in pair" :key="u" type="button" :aria-pressed="unit === u" @click="unit = u">{{ symbolOf(u) }}</button>
       </div>
     </div>
 
@@ -137,12 +156,14 @@ function chooseGauge(id: string): void {
     <template v-else-if="measurement">
       <SetUpRow
         v-if="!component.empty"
+        :key="measurement.id"
         v-model:phase="phase"
-        v-model:next="capture.surface.value"
-        :surface="capture.set.value?.surface ?? null"
-        :may-begin-afresh="writable"
+        :measurement="measurement.id"
+        :capture="capture"
+        :writable="writable"
         @afresh="afresh"
       />
+      <SecondMeasure v-model:blind="blind" :judged="inTab" :writable="writable" />
       <p v-if="component.empty" class="problem">
         This place is empty: there is nothing here to gauge. What was taken of the part that was here stands in its life.
       </p>
@@ -162,14 +183,16 @@ function chooseGauge(id: string): void {
       </p>
       <BenchDrawing
         v-if="!component.empty"
-        :kind="component.slot.kind"
+        :component="component"
         :measurement="measurement.id"
         :field-of="fieldOf"
         :judged="judged"
         :now="index"
         :live="liveText || null"
+        :clearance="clearance"
         @go="go"
       />
+      <PutRight v-if="writable" :capture="capture" :decimals="decimalsOf(tab)" />
       <div class="judged">
         <div>
           <p v-if="taken.length === 0 && !component.empty" class="how second">{{ measurement.how }}</p>
@@ -178,13 +201,19 @@ function chooseGauge(id: string): void {
             :key="j.characteristic.id"
             :judged="j"
             :inch="unit === 'in'"
-            :readings="single(j.characteristic.id) ? taken.map((t) => t.value) : undefined"
-            :live="standing && single(j.characteristic.id) ? standing.value : null"
+            :readings="single(j) ? taken.map((t) => t.value) : undefined"
+            :live="standing && single(j) ? standing.value : null"
           />
+          <p v-if="noted.length > 0" class="noted">
+            <span v-for="n in noted" :key="n.characteristic.id">
+              {{ n.characteristic.short }}
+              <span class="fig fig-b">{{ n.text }}</span>
+            </span>
+          </p>
           <WearRule v-for="j in others" :key="`o${j.characteristic.id}`" :judged="j" :inch="unit === 'in'" />
         </div>
         <MeansPlate
-          v-if="!component.empty"
+          v-if="!component.empty && !blind"
           :judged="judged"
           :component="component"
           :missing="missing"
@@ -192,6 +221,16 @@ function chooseGauge(id: string): void {
           :pads="tab === 'pad_lining'"
         />
       </div>
+      <WorkPanels
+        v-if="!component.empty && !blind"
+        :component="component"
+        :measurement="measurement.id"
+        :judged="judged"
+        :taken="taken"
+        :writable="writable"
+        @sweep="sweepTurned"
+        @clearance="(list) => (clearance = list)"
+      />
       <MoveSet v-if="writable" :slot-id="component.slot.id" :measurement="measurement.id" :phase="phase" />
       <AxleSides
         v-if="other"
@@ -201,6 +240,7 @@ function chooseGauge(id: string): void {
         :other-id="other.id"
         @pick="(id) => (job.picked = id)"
       />
+      <HistoryTable v-if="!blind" :component="component" :measurement="measurement.id" :judged="judged" />
     </template>
 
     <CaptureBar
@@ -208,7 +248,7 @@ function chooseGauge(id: string): void {
       ref="bar"
       :position="at.name"
       :what="`${measurement.name}, ${placeName(component.slot).toLowerCase()}, ${PHASE_WORD[phase]}`"
-      :unit="unit"
+      :unit="symbolOf(unit)"
       :other="otherUnit"
       :standing="standingText"
       :dots="dots"
@@ -218,6 +258,8 @@ function chooseGauge(id: string): void {
       :note="governs"
       :scale="shortScale"
       :live="live"
+      :steady="steady"
+      :held="held !== null"
       :speaks="instrument.speaks.value"
       @listen="instrument.listen"
       @take="take"
@@ -238,33 +280,11 @@ function chooseGauge(id: string): void {
 
 <style scoped>
 .title {
-  gap: 16px;
+  gap: 0 16px;
   flex-wrap: wrap;
 }
 .title h1 {
   white-space: nowrap;
-}
-.tabs {
-  display: flex;
-  align-self: stretch;
-}
-.tabs button {
-  min-height: 47px;
-  padding: 4px 12px 1px;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--blue);
-  font: 600 19px/22px var(--plate-font);
-  cursor: pointer;
-}
-.tabs button[aria-selected='true'] {
-  background: var(--blue-tint);
-  color: var(--ink);
-  border-bottom-color: var(--blue);
-}
-.tabs .fig {
-  font-size: 14px;
 }
 .unitswitch button[aria-pressed='true'] {
   background: var(--blue);
@@ -281,6 +301,13 @@ function chooseGauge(id: string): void {
   line-height: 21px;
   margin: 4px 0 12px;
   max-width: 70ch;
+}
+.noted {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+  margin: 4px 0 12px;
+  font-size: 15px;
 }
 .ask {
   display: flex;

@@ -14,7 +14,7 @@ const set = computed(() =>
   ),
 );
 const places = computed(() =>
-  (job.state?.file.layout.slots ?? []).filter((s) => s.kind === MEASUREMENTS[props.measurement].on && s.id !== props.slotId),
+  (job.state?.file.layout.slots ?? []).filter((s) => MEASUREMENTS[props.measurement].on.includes(s.kind) && s.id !== props.slotId),
 );
 function move(slotId: string): void {
   const s = job.state;

@@ -5,26 +5,33 @@ import {
   GAUGE_KIND_NAME,
   type GaugeKind,
   GENERIC_GAUGE,
+  GAUGE_UNIT,
   type GaugeVersion,
   isImplausible,
   type Measurement,
+  ofSingle,
   type Phase,
   type PlannedPosition,
   plannedPositions,
+  plausibleAt,
   parseQuantity,
   positionKey,
   type Reading,
   type ReadingSet,
   Refusal,
+  strayIn,
   type Surface,
   type Taken,
   type UnitId,
-  USUAL_COUNT,
+  usualCount,
 } from '@dauer/core';
 import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, type ComputedRef, type Ref, ref, watch } from 'vue';
 import { useJob } from '../../app/job.ts';
+import { useSession } from '../../app/session.ts';
+import { orderOf, type TakingOrder } from './takingOrder.ts';
+import { useUnit } from './useUnit.ts';
 
 const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
   micrometer: 'Micrometer',
@@ -43,27 +50,44 @@ const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
   vacuum_gauge: 'Vacuum',
   fluid_tester: 'Fluid tester',
   thermometer: 'Probe',
+  angle_gauge: 'Angle gauge',
+  count: 'Counted',
 };
+
+/** How the next set is taken, where it is not the plain one. */
+export interface Begin {
+  readonly turn: number;
+  readonly studs: number | null;
+}
 
 /** Everything between a typed figure and a kept reading, for one measurement of one component. */
 export function useCapture(component: ComputedRef<Component | null>, measurement: ComputedRef<Measurement | null>, phase: Ref<Phase>) {
   const job = useJob();
-  const unit = useLocalStorage<UnitId>('dauer.lengthUnit', 'mm');
+  const session = useSession();
+  const { unit, other, symbol, symbolOf, pair, switchUnit } = useUnit(computed(() => measurement.value?.kind ?? 'length'));
   const chosenGauges = useLocalStorage<Record<string, string>>('dauer.gauges', {});
+  const orders = useLocalStorage<Record<string, TakingOrder>>('dauer.orders', {});
   const surface = ref<Surface>('clean');
+  const cold = ref(true);
+  const averages = ref(false);
   const count = ref(8);
+  /** Also the rings that may be taken besides. */
+  const more = ref(false);
   const index = ref(0);
   const message = ref<string | null>(null);
   const asked = ref<{ text: string } | null>(null);
   /** Begin a set of its own with the next reading, beside the one that stands. */
   const afresh = ref(false);
+  /** A second measure that does not see the first. */
+  const blind = ref(false);
+  const begin = ref<Begin | null>(null);
   /** The set and the reading just made, until they are safe on this device and show. */
   let begun: string | null = null;
   let newest: string | null = null;
 
   const gauges = computed<GaugeVersion[]>(() => {
-    const newest = new Map((job.state?.file.gauges ?? []).map((g) => [g.gaugeId, g]));
-    return [...newest.values()];
+    const last = new Map((job.state?.file.gauges ?? []).map((g) => [g.gaugeId, g]));
+    return [...last.values()];
   });
   const gauge = computed<GaugeVersion | null>(() => {
     const m = measurement.value;
@@ -73,6 +97,8 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const fitting = gauges.value.filter((g) => g.kind === m.usualGauge).sort((a, b) => a.resolution - b.resolution);
     return fitting[0] ?? null;
   });
+  /** What stays with the place is said of no part. */
+  const partId = computed(() => (measurement.value?.subject === 'slot' ? null : (component.value?.part?.id ?? null)));
   const set = computed<ReadingSet | null>(() => {
     const c = component.value;
     const m = measurement.value;
@@ -83,14 +109,29 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
         s.slotId === c.slot.id &&
         s.measurement === m.id &&
         s.phase === phase.value &&
-        s.partId === (c.part?.id ?? null),
+        s.partId === partId.value &&
+        s.blind === blind.value &&
+        (!blind.value || s.authorId === session.person?.id),
     );
     return mine.at(-1) ?? null;
   });
   const taken = computed<readonly Taken[]>(() => (set.value && job.state ? job.state.book.taken(set.value) : []));
+  const ringsTaken = computed(() => {
+    const m = measurement.value;
+    const extra = m?.pattern.form === 'round' ? m.pattern.more.map((r) => r.id) : [];
+    return taken.value.some((t) => extra.includes(t.reading.place ?? ''));
+  });
   const positions = computed<PlannedPosition[]>(() =>
-    measurement.value ? plannedPositions(measurement.value.id, set.value?.count ?? count.value) : [],
+    measurement.value ? plannedPositions(measurement.value.id, set.value?.count ?? count.value, more.value || ringsTaken.value) : [],
   );
+  const order = computed<TakingOrder>({
+    get: () => orders.value[measurement.value?.id ?? ''] ?? 'round',
+    set: (o) => {
+      if (measurement.value) orders.value = { ...orders.value, [measurement.value.id]: o };
+      index.value = firstOpen();
+    },
+  });
+  const sequence = computed(() => orderOf(positions.value, order.value));
   const at = computed<PlannedPosition | null>(() => positions.value[index.value] ?? null);
   const standing = computed<Taken | null>(() =>
     at.value ? (taken.value.find((t) => t.key === positionKey(at.value as PlannedPosition)) ?? null) : null,
@@ -98,16 +139,19 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const isTaken = (p: PlannedPosition): boolean => taken.value.some((t) => t.key === positionKey(p));
 
   function firstOpen(): number {
-    const open = positions.value.findIndex((p) => !isTaken(p));
-    return open < 0 ? positions.value.length - 1 : open;
+    return sequence.value.find((i) => !isTaken(positions.value[i] as PlannedPosition)) ?? sequence.value.at(-1) ?? 0;
   }
   watch(
-    [() => component.value?.slot.id, () => measurement.value?.id, phase],
+    [() => component.value?.slot.id, () => measurement.value?.id, phase, blind],
     () => {
       afresh.value = false;
+      begin.value = null;
       begun = null;
       newest = null;
-      if (measurement.value) count.value = USUAL_COUNT[measurement.value.id];
+      more.value = false;
+      averages.value = false;
+      cold.value = true;
+      if (measurement.value) count.value = usualCount(measurement.value.id);
       surface.value = 'clean';
       message.value = null;
       asked.value = null;
@@ -116,6 +160,60 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     { immediate: true },
   );
 
+  function errorOf(): number {
+    const facts = gauge.value ?? (measurement.value ? GENERIC_GAUGE[measurement.value.usualGauge] : null);
+    return facts ? ofSingle({ accuracy: facts.shortSpan, resolution: facts.resolution }).expanded : 0;
+  }
+  /** What is asked about a figure while the part is still in the hand; null where nothing is. */
+  function doubtOf(m: Measurement, p: PlannedPosition, canonical: number, text: string): string | null {
+    const said = `${text.trim()}${/[a-z"°%]/i.test(text) || symbol.value === '' ? '' : ` ${symbol.value}`}`;
+    if (isImplausible(canonical, plausibleAt(p, component.value?.slot.boreMm ?? null)))
+      return `${said} for ${m.name.toLowerCase()} of a ${component.value?.slot.name.toLowerCase() ?? ''}? It is kept.`;
+    const key = positionKey(p);
+    const points = taken.value
+      .filter((t) => t.key !== key)
+      .map((t) => ({ key: t.key, angleDeg: t.reading.angleDeg, place: t.reading.place, value: t.value }));
+    const stray = strayIn(m.id, [...points, { key, angleDeg: p.angleDeg, place: p.place, value: canonical }], errorOf());
+    return stray.includes(key)
+      ? `${said} lies far from the others of this set. Gauge it again while the part is in your hand. It is kept.`
+      : null;
+  }
+  function openSet(m: Measurement, c: Component): string {
+    const showing = begun !== null && job.state?.book.sets.some((x) => x.id === begun);
+    const known = begun !== null && !showing ? begun : (set.value?.id ?? null);
+    if (known !== null) return known;
+    begun = v7();
+    job.add('sets', {
+      id: begun,
+      slotId: c.slot.id,
+      partId: partId.value,
+      measurement: m.id,
+      phase: phase.value,
+      surface: surface.value,
+      cold: cold.value,
+      averages: averages.value,
+      count: count.value,
+      turn: begin.value?.turn ?? 0,
+      studs: begin.value?.studs ?? null,
+      blind: blind.value,
+    });
+    afresh.value = false;
+    begin.value = null;
+    return begun;
+  }
+  function read(setId: string, p: PlannedPosition, typed: string, as: UnitId, gaugeVersionId: string | null): string {
+    const repeats = taken.value.find((t) => t.key === positionKey(p))?.repeats.length ?? 0;
+    return job.add('readings', {
+      setId,
+      frame: p.frame,
+      angleDeg: p.angleDeg,
+      place: p.place,
+      pass: Math.min(99, repeats + 1),
+      gaugeVersionId,
+      typed,
+      unit: as,
+    });
+  }
   /** Takes a typed figure. What was typed is kept as typed; a figure that cannot be read stays in the bar with the reason. */
   function take(text: string): boolean {
     const c = component.value;
@@ -129,50 +227,22 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
       message.value = error instanceof Refusal ? error.message : String(error);
       return false;
     }
-    const showing = begun !== null && job.state?.book.sets.some((x) => x.id === begun);
-    let setId = begun !== null && !showing ? begun : (set.value?.id ?? null);
-    if (setId === null) {
-      setId = v7();
-      begun = setId;
-      job.add('sets', {
-        id: setId,
-        slotId: c.slot.id,
-        partId: c.part?.id ?? null,
-        measurement: m.id,
-        phase: phase.value,
-        surface: surface.value,
-        cold: true,
-        averages: false,
-        count: count.value,
-      });
-      afresh.value = false;
-    }
-    newest = job.add('readings', {
-      setId,
-      frame: p.frame,
-      angleDeg: p.angleDeg,
-      place: p.place,
-      pass: 1,
-      gaugeVersionId: gauge.value?.id ?? null,
-      typed: text,
-      unit: unit.value,
-    });
+    const doubt = doubtOf(m, p, canonical, text);
+    newest = read(openSet(m, c), p, text, unit.value, gauge.value?.id ?? null);
     message.value = null;
-    asked.value = isImplausible(canonical, m.plausible)
-      ? {
-          text: `${text.trim()} ${/[a-z"]/i.test(text) ? '' : unit.value} for ${m.name.toLowerCase()} of a ${c.slot.name.toLowerCase()}? It is kept.`,
-        }
-      : null;
+    asked.value = doubt === null ? null : { text: doubt };
     if (!asked.value) index.value = nextOpen(index.value);
     return true;
   }
   function nextOpen(from: number): number {
-    const list = positions.value;
+    const list = sequence.value;
+    const start = list.indexOf(from);
     for (let i = 1; i <= list.length; i += 1) {
-      const p = list[(from + i) % list.length];
-      if (p && !isTaken(p)) return (from + i) % list.length;
+      const next = list[(start + i) % list.length] ?? 0;
+      const p = positions.value[next];
+      if (p && !isTaken(p) && next !== from) return next;
     }
-    return Math.min(from + 1, list.length - 1);
+    return list[Math.min(start + 1, list.length - 1)] ?? from;
   }
   /** The newest reading of this set is taken back; the bar stands at its position again. */
   function takeBack(): void {
@@ -194,49 +264,40 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     );
     message.value = `${reading.typed} at ${positions.value[index.value]?.name ?? 'its position'} is taken back.`;
   }
-  function move(step: number): void {
-    index.value = Math.min(positions.value.length - 1, Math.max(0, index.value + step));
-    message.value = null;
+  /** Readings that were taken at another position go there, each as it was typed; nothing is typed again. */
+  function putRight(moves: readonly { readonly from: Taken; readonly to: PlannedPosition }[]): void {
+    if (!set.value) return;
+    const setId = set.value.id;
+    for (const m of moves) job.takeBack(m.from.reading.id, 'taken at another position');
+    for (const m of moves) read(setId, m.to, m.from.reading.typed, m.from.reading.unit, m.from.reading.gaugeVersionId);
+    asked.value = null;
   }
-  function switchUnit(): void {
-    unit.value = unit.value === 'mm' ? 'in' : 'mm';
+  function move(step: number): void {
+    const list = sequence.value;
+    const to = Math.min(list.length - 1, Math.max(0, list.indexOf(index.value) + step));
+    index.value = list[to] ?? 0;
+    message.value = null;
   }
   const gaugeName = computed(() => (gauge.value ? `${GAUGE_SHORT[gauge.value.kind]} ${gauge.value.tag}` : 'No gauge named'));
   const gaugeNote = computed(() => {
-    const facts = gauge.value ?? (measurement.value ? GENERIC_GAUGE[measurement.value.usualGauge] : null);
-    if (!facts) return '';
+    const m = measurement.value;
+    if (!m) return '';
+    const facts = gauge.value ?? GENERIC_GAUGE[m.usualGauge];
+    const kind = gauge.value?.kind ?? m.usualGauge;
     const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.file.gaugeChecks, job.today);
     if (first) return `look at its ${gauge.value?.settingPiece} mm piece first`;
-    return `reads to ${facts.resolution} mm, ±${facts.accuracy} mm${gauge.value ? '' : `, generic ${measurement.value ? GAUGE_KIND_NAME[measurement.value.usualGauge].toLowerCase() : ''}`}`;
+    const accuracy = kind === 'torque_wrench' ? `±${facts.accuracy * 100} %` : `±${facts.accuracy} ${GAUGE_UNIT[kind]}`;
+    return `reads to ${facts.resolution} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;
   });
   function inUnit(t: Taken, shown: UnitId): string {
-    return displayWithUnit(t.value, 'length', t.reading.resolution, shown, t.reading.fraction);
+    return displayWithUnit(t.value, measurement.value?.kind ?? 'length', t.reading.resolution, shown, t.reading.fraction);
   }
   return {
-    unit,
-    gauges,
-    gauge,
-    chosenGauges,
-    gaugeName,
-    gaugeNote,
-    surface,
-    count,
-    index,
-    message,
-    asked,
-    afresh,
-    set,
-    taken,
-    positions,
-    at,
-    standing,
-    isTaken,
-    take,
-    takeBack,
-    takeBackReading,
-    move,
-    switchUnit,
-    inUnit,
+    ...{ unit, other, symbol, symbolOf, pair, switchUnit, inUnit },
+    ...{ gauges, gauge, chosenGauges, gaugeName, gaugeNote },
+    ...{ surface, cold, averages, count, more, order, blind, begin, afresh },
+    ...{ index, message, asked, set, taken, positions, at, standing, isTaken },
+    ...{ take, takeBack, takeBackReading, putRight, move },
   };
 }
 

@@ -8,13 +8,14 @@ import {
   type LimitSource,
   type LimitVersion,
   parseQuantity,
+  UNITS,
   SOURCE_WORD,
   type UnitId,
 } from '@dauer/core';
 import type { VerdictChange } from '@dauer/contract';
 import { v7 } from 'uuid';
 import type { LimitPreset } from './preset.ts';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import StaleTable from '../../fittings/StaleTable.vue';
 
@@ -37,7 +38,10 @@ const f = ref({
   yearTo: text(props.from?.yearTo),
   appliesTo: props.from?.appliesTo ?? props.preset?.appliesTo ?? '',
   axle: (props.from ? (props.from.axle ?? 'both') : (props.preset?.axle ?? 'both')) as 'front' | 'rear' | 'both',
-  unit: 'mm' as UnitId,
+  unit: (characteristic(props.from?.characteristic ?? props.preset?.characteristic ?? '')?.unit ?? 'mm') as UnitId,
+  range: props.from?.bound === 'range',
+  low: text(props.from?.low),
+  high: text(props.from?.high),
   nominal: text(props.from?.nominal),
   machineTo: text(props.from?.machineTo),
   at: text(props.from?.at),
@@ -48,7 +52,20 @@ const f = ref({
 });
 const problem = ref('');
 const about = computed(() => characteristic(f.value.characteristic));
-const read = (typed: string): number | null => (typed.trim() === '' ? null : parseQuantity(typed, 'length', f.value.unit).canonical);
+const units = computed(() => (about.value ? UNITS[about.value.kind].map((u) => ({ title: u.symbol || 'plain number', value: u.id })) : []));
+/** Another characteristic may be in other units. */
+watch(about, (now, before) => {
+  if (now && now.kind !== before?.kind) f.value.unit = now.unit;
+});
+const read = (typed: string): number | null =>
+  typed.trim() === '' ? null : parseQuantity(typed, about.value?.kind ?? 'length', f.value.unit).canonical;
+/** What metal may still be taken to, for what is cut. */
+const CUT: Readonly<Record<string, string>> = {
+  rotor_thickness: 'Machine to',
+  drum_diameter: 'Machine to',
+  bore_wear: 'Hone to (over new)',
+};
+const cut = computed(() => CUT[f.value.characteristic] ?? null);
 const year = (typed: string): number | null => (/^\d{4}$/.test(typed.trim()) ? Number(typed) : null);
 async function enter(): Promise<void> {
   const v = f.value;
@@ -56,7 +73,9 @@ async function enter(): Promise<void> {
   const of = about.value;
   if (!of) return;
   const tried = attempt(() => {
-    const figures = { bound: of.bound, nominal: read(v.nominal), machineTo: read(v.machineTo), at: read(v.at), low: null, high: null };
+    const figures = v.range
+      ? { bound: 'range' as const, nominal: read(v.nominal), machineTo: null, at: null, low: read(v.low), high: read(v.high) }
+      : { bound: of.bound, nominal: read(v.nominal), machineTo: read(v.machineTo), at: read(v.at), low: null, high: null };
     checkLimit(figures);
     return figures;
   });
@@ -97,7 +116,7 @@ async function enter(): Promise<void> {
         atLeast: v.atLeast,
         source: v.source,
         sourceText: v.sourceText.trim(),
-        asPrinted: v.asPrinted.trim() || `${v.at.trim()} ${v.unit}`,
+        asPrinted: v.asPrinted.trim() || `${v.range ? `${v.low.trim()} to ${v.high.trim()}` : v.at.trim()} ${v.unit}`,
         printedUnit: v.unit,
       },
     });
@@ -169,17 +188,17 @@ const SCOPES = computed(() => [
         <v-text-field v-else-if="f.scope === 'part_number'" v-model="f.appliesTo" label="Part number" />
       </div>
       <div class="fields">
-        <v-select
-          v-model="f.unit"
-          label="Unit as printed"
-          :items="[
-            { title: 'mm', value: 'mm' },
-            { title: 'inch', value: 'in' },
-          ]"
-        />
+        <v-select v-model="f.unit" label="Unit as printed" :items="units" />
         <v-text-field v-model="f.nominal" label="When new" />
-        <v-text-field v-if="about?.gravity === 'safety' && about.id !== 'pad_lining'" v-model="f.machineTo" label="Machine to" />
-        <v-text-field v-model="f.at" :label="about?.bound === 'lower' ? 'Discard: at least' : 'At most'" />
+        <template v-if="f.range">
+          <v-text-field v-model="f.low" label="At least" />
+          <v-text-field v-model="f.high" label="At most" />
+        </template>
+        <template v-else>
+          <v-text-field v-if="cut" v-model="f.machineTo" :label="cut" />
+          <v-text-field v-model="f.at" :label="about?.bound === 'lower' ? 'Discard: at least' : 'At most'" />
+        </template>
+        <v-checkbox v-model="f.range" label="Both ends are limited" />
       </div>
       <div class="fields">
         <v-select

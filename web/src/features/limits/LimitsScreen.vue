@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { VerdictChange } from '@dauer/contract';
-import { CHARACTERISTICS, characteristic, fixed, GENERIC_LIMITS, type LimitVersion, SOURCE_WORD } from '@dauer/core';
+import { CHARACTERISTICS, characteristic, fixed, GENERIC_LIMITS, type LimitVersion, SOURCE_WORD, unitOf } from '@dauer/core';
 import { useQuery } from '@pinia/colada';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -17,6 +17,10 @@ import LimitVersions from './LimitVersions.vue';
 const session = useSession();
 const find = ref('');
 const about = ref('all');
+const unitOfLimit = (l: LimitVersion): string => {
+  const c = characteristic(l.characteristic);
+  return c ? unitOf(c.kind, c.unit).symbol || 'share' : 'mm';
+};
 const ABOUT = [{ title: 'everything', value: 'all' }, ...CHARACTERISTICS.map((c) => ({ title: c.name, value: c.id }))];
 const route = useRoute();
 const preset = computed(() => presetOf(route.query));
@@ -116,7 +120,7 @@ onBeforeUnmount(off);
             <td class="num fig">{{ figure(l.machineTo) }}</td>
             <td class="num">
               <span class="fig fig-b">{{ l.bound === 'range' ? `${figure(l.low)}–${figure(l.high)}` : figure(l.at) }}</span>
-              <div class="second small">{{ { lower: 'at least', upper: 'at most', range: 'between' }[l.bound] }}, mm</div>
+              <div class="second small">{{ { lower: 'at least', upper: 'at most', range: 'between' }[l.bound] }}, {{ unitOfLimit(l) }}</div>
             </td>
             <td>
               {{ SOURCE_WORD[l.source] }}

@@ -1,0 +1,136 @@
+import { slotById, type Slot } from '../layout/graph.ts';
+import type { Book } from '../records/book.ts';
+import { partIn } from '../records/standing.ts';
+import type { Finding } from '../records/types.ts';
+import { attempt } from '../refusal.ts';
+import { mean } from '../verdict/uncertainty.ts';
+import { type LimitVersion, findLimits } from '../verdict/limits.ts';
+import { axleOfSlot, type CharacteristicId, genericFor } from './characteristics.ts';
+import { limitTarget } from './judge.ts';
+import type { MeasurementId } from './measurements.ts';
+import { type LiningState, type PitZone, pitZone, type Reach, type SealFacts, type Stretch } from './pitZone.ts';
+import { newestSets } from './setsOf.ts';
+
+/** A pit as it was found, with the finding that says so. */
+export interface FoundPit extends Stretch {
+  readonly findingId: string;
+}
+
+export interface SealZone {
+  readonly caliper: 'fixed' | 'floating';
+  readonly pits: readonly FoundPit[];
+  readonly seal: SealFacts | null;
+  readonly result: PitZone | null;
+  /** Why the linings do not fit or a pit cannot be judged. */
+  readonly refused: string | null;
+  /** What is not known yet, in words. */
+  readonly missing: readonly string[];
+}
+
+/** Where a stretch was said in findings that still stand and settle nothing else. */
+export function pitsAt(book: Book, slotId: string): FoundPit[] {
+  const findings = book.stand(book.file.findings).filter((f) => f.slotId === slotId);
+  const settled = new Set(findings.map((f) => f.settles));
+  const partId = partIn(slotId, book.stand(book.file.partEvents));
+  return findings
+    .filter((f): f is Finding & { fromMm: number; toMm: number } => f.fromMm !== null && f.toMm !== null)
+    .filter((f) => !settled.has(f.id) && (f.partId === null || f.partId === partId))
+    .map((f) => ({ from: f.fromMm, to: f.toMm, findingId: f.id }));
+}
+
+function limitFor(book: Book, id: CharacteristicId, slot: Slot): LimitVersion | null {
+  const part = book.file.parts.find((p) => p.id === partIn(slot.id, book.stand(book.file.partEvents)));
+  const target = limitTarget(book.file.vehicle, id, axleOfSlot(slot), part?.id ?? null, part?.partNumber ?? null);
+  return findLimits([...book.file.limits, ...genericFor(slot)], target).governing[0] ?? null;
+}
+
+/**
+ * Whether pits of a caliper's piston lie where its seal sweeps or rests, from what was gauged at this wheel: the seal's
+ * groove, the pads with and without backing, the rotor, and their limits for new and discard.
+ * Source: handbook 20, Does a pit matter?
+ */
+export function sealZone(book: Book, slot: Slot): SealZone {
+  const { layout, decisions } = book.file;
+  const events = book.stand(book.file.partEvents);
+  const at = (kind: Slot['kind']): Slot | undefined => layout.slots.find((s) => s.kind === kind && s.corner === slot.corner);
+  const valuesOf = (of: Slot | undefined, id: MeasurementId, places: (place: string) => boolean): number[] => {
+    const set = of && newestSets(book, of.id, partIn(of.id, events)).get(id);
+    return set ? book.taken(set).flatMap((t) => (places(t.reading.place ?? '') ? [t.value] : [])) : [];
+  };
+  const one = (of: Slot | undefined, id: MeasurementId, place: string): number | null => valuesOf(of, id, (p) => p === place)[0] ?? null;
+  const caliper = slot.parentId ? slotById(layout, slot.parentId) : undefined;
+  const fixed = caliper?.style === 'fixed';
+  const [pads, rotor] = [at('pads'), at('rotor')];
+  const missing: string[] = [];
+  const want = <T>(value: T | null, name: string): T | null => {
+    if (value === null && !missing.includes(name)) missing.push(name);
+    return value;
+  };
+  const mouth = want(one(slot, 'piston_seal', 'mouth to face'), 'mouth of the bore to the rotor’s face or the fingers');
+  const below = want(one(slot, 'piston_seal', 'seal below mouth'), 'where the seal sits');
+  const width = want(one(slot, 'piston_seal', 'seal width'), 'width of the seal');
+  const length = want(one(slot, 'piston_seal', 'sealing length'), 'sealing length of the piston');
+  const lining = (pad: string): number | null => {
+    const list = valuesOf(pads, 'pad_lining', (p) => p.startsWith(`${pad}:`));
+    return list.length > 0 ? mean(list) : null;
+  };
+  const padLimit = pads ? limitFor(book, 'pad_lining', pads) : null;
+  const padNew = want(padLimit?.nominal ?? null, 'lining thickness when new (limit book)');
+  const padDiscard = want(padLimit?.at ?? null, 'discard thickness of the lining (limit book)');
+  const padOf = (pad: string): Record<LiningState, number> | null => {
+    const total = want(one(pads, 'pad_total', pad), `${pad} pad with backing and shims`);
+    const worn = want(lining(pad), `lining of the ${pad} pad`);
+    if (total === null || worn === null || padNew === null || padDiscard === null) return null;
+    const backing = total - worn;
+    return { as_found: total, new: backing + padNew, discard: backing + padDiscard };
+  };
+  const inner = padOf('inner');
+  const outer = fixed ? null : padOf('outer');
+  const thickness = valuesOf(rotor, 'rotor_thickness', () => true);
+  const rotorLimit = rotor ? limitFor(book, 'rotor_thickness', rotor) : null;
+  const rotorNew = want(rotorLimit?.nominal ?? null, 'rotor thickness when new (limit book)');
+  const rotorDiscard = want(rotorLimit?.at ?? null, 'discard thickness of the rotor (limit book)');
+  const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor thickness');
+  const replaced = rotor !== undefined && book.stand(decisions).findLast((d) => d.slotId === rotor.id)?.option === 'replace';
+  const pits = pitsAt(book, slot.id);
+  const seal =
+    below !== null && width !== null && length !== null ? { sealBelowMouth: below, sealWidth: width, sealingLength: length } : null;
+  const none = { caliper: fixed ? ('fixed' as const) : ('floating' as const), pits, seal, result: null, refused: null, missing };
+  if (seal === null || mouth === null || inner === null || rotorNew === null || rotorDiscard === null || rotorNow === null) return none;
+  const rotors: Record<LiningState, number> = { as_found: rotorNow, new: replaced ? rotorNew : rotorNow, discard: rotorDiscard };
+  const each = <T>(make: (state: LiningState) => T): Record<LiningState, T> => ({
+    as_found: make('as_found'),
+    new: make('new'),
+    discard: make('discard'),
+  });
+  let reach: Reach;
+  if (fixed) {
+    reach = {
+      caliper: 'fixed',
+      mouthToNewRotorFace: mouth,
+      states: each((s) => ({ padTotal: inner[s], rotorFaceWear: (rotorNew - rotors[s]) / 2 })),
+    };
+  } else {
+    if (outer === null) return none;
+    reach = {
+      caliper: 'floating',
+      mouthToFingers: mouth,
+      states: each((s) => ({ innerPadTotal: inner[s], outerPadTotal: outer[s], rotorThickness: rotors[s] })),
+    };
+  }
+  const tried = attempt(() => pitZone(reach, seal, pits));
+  return tried.ok ? { ...none, result: tried.value } : { ...none, refused: tried.refusal.message };
+}
+
+/** What the zone says, in words: found, and what to do. */
+export function sealZoneWords(z: SealZone): string {
+  if (z.refused) return z.refused;
+  if (!z.result) return z.pits.length === 0 ? 'No pit was written down on this piston.' : `Not known yet: ${z.missing.join(', ')}.`;
+  const { result } = z;
+  const leaves = result.leavesSeal ? ' Worn out, the set would let the piston leave its seal.' : '';
+  if (z.pits.length === 0) return `No pit was written down on this piston.${leaves}`;
+  if (result.wornPadTrap)
+    return `Tight today on worn pads: the seal stands beside the pit. New pads push the piston home, and the pit comes under the seal: it will leak then. Reject the piston.${leaves}`;
+  if (result.reject) return `A pit lies where the seal rests or sweeps between worn and new linings. Reject the piston.${leaves}`;
+  return `Every pit stays clear of the seal in all three states. The piston may be used for them.${leaves}`;
+}

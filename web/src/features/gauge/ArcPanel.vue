@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { attempt, type Component, fixed, newestSets, parseQuantity, partIn, shoeArc } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** How each lining meets its drum: crown first, or heel and toe. */
+const props = defineProps<{ component: Component }>();
+const job = useJob();
+const half = ref('55');
+const values = computed(() => {
+  const s = job.state;
+  if (!s) return null;
+  const events = s.book.stand(s.file.partEvents);
+  const drum = s.file.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
+  const taken = (slotId: string, id: 'shoe_arc' | 'drum_diameter') => {
+    const set = newestSets(s.book, slotId, partIn(slotId, events)).get(id);
+    return set ? s.book.taken(set) : [];
+  };
+  const drums = drum ? taken(drum.id, 'drum_diameter').map((t) => t.value) : [];
+  const limit = s.components.find((c) => c.slot.id === drum?.id)?.judged.find((j) => j.characteristic.id === 'drum_diameter')?.limit;
+  return {
+    arcs: taken(props.component.slot.id, 'shoe_arc'),
+    drum: drums.length > 0 ? Math.max(...drums) : null,
+    drumNew: limit?.nominal ?? null,
+  };
+});
+const rows = computed(() => {
+  const v = values.value;
+  if (!v || v.drum === null) return [];
+  const { drum, drumNew } = v;
+  return v.arcs.map((t) => ({
+    name: t.reading.place ?? '',
+    arc: attempt(() => shoeArc({ drum, lining: t.value, halfArc: parseQuantity(half.value, 'angle', 'deg').canonical, drumNew })),
+  }));
+});
+const CONTACT = {
+  crown: 'touches at the crown',
+  full: 'touches all over',
+  heel_and_toe: 'touches at heel and toe first: it must be arced',
+} as const;
+</script>
+
+<template>
+  <section class="work">
+    <h2>Does the arc fit the drum?</h2>
+    <label class="half">
+      From crown to heel
+      <input v-model="half" inputmode="decimal" aria-label="Angle from crown to heel, degrees" />
+      °
+    </label>
+    <p v-if="values?.drum === null" class="second">The drum of this wheel is not gauged yet.</p>
+    <ul>
+      <li v-for="r in rows" :key="r.name">
+        <template v-if="r.arc.ok">
+          <b class="plate-font">{{ r.name }}</b>
+          {{ CONTACT[r.arc.value.contact] }};
+          <span class="fig">{{ fixed(r.arc.value.difference, 2) }}</span>
+          mm smaller than the drum, gap at heel and toe
+          <span class="fig">{{ fixed(r.arc.value.heelToeGap, 2) }}</span>
+          mm, at the crown
+          <span class="fig">{{ fixed(r.arc.value.crownGap, 2) }}</span>
+          mm.
+          <template v-if="r.arc.value.extraLining !== null && r.arc.value.extraLining > 0.005">
+            The drum has grown: each lining wants
+            <span class="fig">{{ fixed(r.arc.value.extraLining, 2) }}</span>
+            mm more for the adjuster to start with its fresh travel.
+          </template>
+        </template>
+        <span v-else>{{ r.arc.refusal.message }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.work {
+  margin-top: 12px;
+  border-top: 1px solid var(--slate);
+  padding-top: 8px;
+}
+.half {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 15px;
+}
+input {
+  width: 72px;
+  min-height: 44px;
+  padding: 0 8px;
+  font: 400 18px var(--figure-font);
+  border: 1px solid var(--blue);
+  border-radius: 2px;
+  background: var(--plate);
+  color: var(--ink);
+}
+li {
+  margin: 8px 0;
+  font-size: 15px;
+  line-height: 21px;
+}
+</style>

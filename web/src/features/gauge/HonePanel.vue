@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { type BoreMaterial, type Component, fixed, honing, honingWords } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+import ChoiceRow from '../../fittings/ChoiceRow.vue';
+
+/** What a cylinder's bore and its pits allow: use, a light hone, or a sleeve. */
+const props = defineProps<{ component: Component }>();
+const job = useJob();
+/** Until somebody says otherwise it is a metal that is never honed. */
+const material = ref<BoreMaterial>('aluminium');
+const METALS: readonly { value: BoreMaterial; label: string }[] = [
+  { value: 'aluminium', label: 'Aluminium' },
+  { value: 'iron', label: 'Cast iron' },
+  { value: 'steel', label: 'Steel' },
+];
+const found = computed(() => (job.state ? honing(job.state.book, props.component.slot, material.value) : null));
+</script>
+
+<template>
+  <section v-if="found" class="work">
+    <h2>Use, hone or sleeve?</h2>
+    <ChoiceRow v-model="material" :options="METALS" label="Metal of the bore" />
+    <p class="advice">{{ honingWords(found) }}</p>
+    <p v-if="found.result" class="second small">
+      Worn by
+      <span class="fig">{{ fixed(found.result.wear, 3) }}</span>
+      mm, clearance
+      <span class="fig">{{ fixed(found.result.clearance, 3) }}</span>
+      mm
+      <template v-if="found.result.afterHone !== null">
+        ; honed clean the bore would be
+        <span class="fig">{{ fixed(found.result.afterHone, 3) }}</span>
+        mm with a clearance of
+        <span class="fig">{{ fixed(found.result.clearanceAfterHone ?? 0, 3) }}</span>
+        mm
+      </template>
+      .
+      {{ found.honeTo === null ? 'No hone-to figure on file.' : '' }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.work {
+  margin-top: 12px;
+  border-top: 1px solid var(--slate);
+  padding-top: 8px;
+}
+.advice {
+  max-width: 76ch;
+  margin: 6px 0;
+}
+</style>

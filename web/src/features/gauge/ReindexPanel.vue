@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { type Component, fixed, onStuds } from '@dauer/core';
+import { computed, ref, watch } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** Hub against rotor: sweep, turn the rotor on its studs, sweep again, and the position that runs truest. */
+const props = defineProps<{ component: Component; limit: number | null; writable: boolean }>();
+const emit = defineEmits<{ sweep: [turn: number, studs: number] }>();
+const job = useJob();
+const known = computed(() => job.state?.book.sets.findLast((s) => s.slotId === props.component.slot.id && s.studs !== null)?.studs ?? null);
+const typed = ref(String(known.value ?? 5));
+watch(known, (n) => {
+  if (n !== null) typed.value = String(n);
+});
+const studs = computed(() => (/^\d{1,2}$/.test(typed.value.trim()) ? Number(typed.value.trim()) : 0));
+const found = computed(() =>
+  job.state ? onStuds(job.state.book, props.component.slot.id, props.component.part?.id ?? null, studs.value, props.limit ?? 0.1) : null,
+);
+const mm = (v: number | undefined): string => fixed(v ?? 0, 2);
+const now = computed(() => mm(found.value?.result?.predicted[0]));
+const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.01]), props.limit ?? 0));
+</script>
+
+<template>
+  <section v-if="found?.first" class="work">
+    <h2>Hub or rotor?</h2>
+    <div class="row">
+      <label>
+        Studs
+        <input v-model="typed" inputmode="numeric" size="3" aria-label="Studs of the hub" />
+      </label>
+      <p v-if="found.refused" class="problem">{{ found.refused }}</p>
+      <template v-else-if="!found.second">
+        <p>
+          The sweep alone cannot tell. Take the rotor off, turn it
+          <b>{{ found.turn === 1 ? 'one stud' : `${found.turn} studs` }}</b>
+          on in the direction in which studs are counted, and sweep again from the same stud of the hub. Only where no screw or dowel ties
+          it to one position.
+        </p>
+        <button v-if="writable" class="act" type="button" @click="emit('sweep', found.turn, studs)">It is turned: sweep again</button>
+      </template>
+    </div>
+    <template v-if="found.result">
+      <p class="advice">
+        <template v-if="found.result.hubOverLimit">
+          The hub alone makes
+          <span class="fig fig-b">{{ mm(found.result.hub.tir) }} mm</span>
+          : no position of the rotor helps. Clean or replace the hub.
+        </template>
+        <template v-else-if="found.stays">
+          It sits as well as it can: about
+          <span class="fig fig-b">{{ mm(found.result.bestTir) }} mm</span>
+          . Put it back as it was.
+        </template>
+        <template v-else>
+          Put hole {{ found.hole }} on stud 1:
+          <span class="fig">{{ now }}</span>
+          becomes about
+          <span class="fig fig-b">{{ mm(found.result.bestTir) }} mm</span>
+          of wobble.
+          <template v-if="!found.result.bestWithinLimit">That is still over the limit.</template>
+        </template>
+      </p>
+      <div class="row">
+        <svg class="bars" :viewBox="`0 0 ${found.result.predicted.length * 56 + 8} 96`" role="img" aria-label="Wobble in each position">
+          <path v-if="limit" :d="`M0 ${70 - (limit / worst) * 54}H400`" class="limit" />
+          <g v-for="(p, j) in found.result.predicted" :key="j" :class="{ best: j === found.result.best }">
+            <rect :x="j * 56 + 12" :y="70 - (p / worst) * 54" width="36" :height="(p / worst) * 54" />
+            <text :x="j * 56 + 30" :y="66 - (p / worst) * 54" text-anchor="middle" class="bf">{{ mm(p) }}</text>
+            <text :x="j * 56 + 30" y="88" text-anchor="middle" class="bn">{{ j === 0 ? 'as it sat' : `+${j}` }}</text>
+          </g>
+        </svg>
+        <p class="second small">
+          Rotor
+          <span class="fig">{{ mm(found.result.rotor.tir) }}</span>
+          , hub
+          <span class="fig">{{ mm(found.result.hub.tir) }}</span>
+          mm of wobble, told apart by two sweeps.
+        </p>
+        <p v-if="found.proof" class="proof">
+          Proof sweep: total
+          <span class="fig fig-b">{{ mm(found.proof.runout.tir) }} mm</span>
+          , wobble
+          <span class="fig">{{ mm(found.proof.runout.wobble) }}</span>
+          .
+        </p>
+        <button v-else-if="writable" class="act" type="button" @click="emit('sweep', found.result.best, studs)">
+          {{ found.result.best === 0 ? 'It is back: sweep to prove' : `It sits ${found.result.best} on: sweep to prove` }}
+        </button>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.work {
+  margin-top: 16px;
+  border-top: 1px solid var(--slate);
+  padding-top: 8px;
+}
+.row {
+  display: flex;
+  gap: 12px 20px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.row p {
+  flex: 1 1 280px;
+  font-size: 15px;
+  line-height: 21px;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 15px;
+}
+input {
+  width: 56px;
+  min-height: 44px;
+  padding: 0 8px;
+  font: 400 18px var(--figure-font);
+  border: 1px solid var(--blue);
+  border-radius: 2px;
+  background: var(--plate);
+  color: var(--ink);
+}
+.advice {
+  font-size: 18px;
+  line-height: 26px;
+  margin: 6px 0;
+}
+.bars {
+  height: 96px;
+}
+.bars rect {
+  fill: var(--plate);
+  stroke: var(--ink);
+}
+.best rect {
+  fill: var(--ink);
+}
+.limit {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.bf {
+  font: 400 13px var(--figure-font);
+  fill: var(--ink);
+}
+.best .bf {
+  font-weight: 700;
+}
+.bn {
+  font: 600 14px var(--plate-font);
+  fill: var(--ink2);
+}
+.row .proof {
+  flex: 0 1 auto;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { type Component, fixed, LINING_STATE_WORD, LINING_STATES, sealZone, sealZoneWords } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** Does a pit of this piston matter? As found, with new linings, and at discard. */
+const props = defineProps<{ component: Component; writable: boolean }>();
+const job = useJob();
+const zone = computed(() => (job.state ? sealZone(job.state.book, props.component.slot) : null));
+const said = computed(() => props.component.findings.some((f) => f.severity === 'reject'));
+function writeDown(): void {
+  const z = zone.value;
+  if (!z) return;
+  const pit = z.pits[z.result?.pitRejects.indexOf(true) ?? -1];
+  job.add('findings', {
+    slotId: props.component.slot.id,
+    partId: props.component.part?.id ?? null,
+    words: sealZoneWords(z),
+    code: null,
+    severity: 'reject',
+    cleaning: 'after',
+    rulesOut: ['use_again', 'put_off'],
+    settles: pit?.findingId ?? null,
+    entry: 'piston_pit',
+    fromMm: pit?.from ?? null,
+    toMm: pit?.to ?? null,
+  });
+}
+</script>
+
+<template>
+  <section v-if="zone" class="work">
+    <h2>Does a pit matter?</h2>
+    <p class="advice" :class="{ problem: zone.result?.reject }">{{ sealZoneWords(zone) }}</p>
+    <p v-if="zone.result" class="second small">
+      The piston stands out by
+      <template v-for="(s, i) in LINING_STATES" :key="s">
+        <span class="fig">{{ fixed(zone.result.standOut[s], 1) }}</span>
+        mm {{ LINING_STATE_WORD[s] }}{{ i < 2 ? ', ' : '.' }}
+      </template>
+    </p>
+    <p v-else-if="zone.missing.length > 0 && zone.pits.length === 0" class="second small">
+      For the zone is missing: {{ zone.missing.join(', ') }}.
+    </p>
+    <p v-if="zone.pits.length === 0" class="second small">
+      A pit is written down under By eye, with where it begins and ends along the piston.
+    </p>
+    <button v-if="writable && zone.result?.reject && !said" class="act main" type="button" @click="writeDown">Write it down: reject</button>
+  </section>
+</template>
+
+<style scoped>
+.work {
+  margin-top: 12px;
+  border-top: 1px solid var(--slate);
+  padding-top: 8px;
+}
+.advice {
+  max-width: 76ch;
+  margin: 6px 0;
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { type Component, type Judged, type MeasurementId, newestSets, partIn, type Taken } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+import ArcPanel from './ArcPanel.vue';
+import CentringPanel from './CentringPanel.vue';
+import CutPanel from './CutPanel.vue';
+import HonePanel from './HonePanel.vue';
+import ReindexPanel from './ReindexPanel.vue';
+import SealPanel from './SealPanel.vue';
+
+/** What follows from the figures in hand: re-indexing, machining, pits, honing, shoe arc, centring. */
+const props = defineProps<{
+  component: Component;
+  measurement: MeasurementId;
+  judged: readonly Judged[];
+  taken: readonly Taken[];
+  writable: boolean;
+}>();
+const emit = defineEmits<{
+  sweep: [turn: number, studs: number];
+  clearance: [list: readonly { before: number; after: number | null }[] | null];
+}>();
+const job = useJob();
+const limit = computed(() => {
+  const bound = props.judged.find((j) => j.characteristic.id === 'rotor_runout')?.bound;
+  return bound?.kind === 'upper' ? bound.at : null;
+});
+const CUTS: readonly MeasurementId[] = ['rotor_thickness', 'rotor_surface', 'drum_diameter', 'drum_surface', 'drum_runout'];
+const SEALS: readonly MeasurementId[] = ['piston_diameter', 'piston_seal'];
+const BORES: readonly MeasurementId[] = ['bore_diameter', 'bore_zone', 'piston_diameter'];
+/** Largest diameter of the drum at this wheel, mm. */
+const drum = computed(() => {
+  const s = job.state;
+  const slot = s?.file.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
+  if (!s || !slot) return null;
+  const set = newestSets(s.book, slot.id, partIn(slot.id, s.book.stand(s.file.partEvents))).get('drum_diameter');
+  const values = set ? s.book.taken(set).map((t) => t.value) : [];
+  return values.length > 0 ? Math.max(...values) : null;
+});
+function makeStep(title: string): void {
+  job.add('operations', { slotId: props.component.slot.id, title: `Set the shoes: ${title.toLowerCase()}`, attendedMinutes: 15 });
+}
+</script>
+
+<template>
+  <div>
+    <ReindexPanel
+      v-if="measurement === 'rotor_runout'"
+      :component="component"
+      :limit="limit"
+      :writable="writable"
+      @sweep="(turn, studs) => emit('sweep', turn, studs)"
+    />
+    <CutPanel v-if="CUTS.includes(measurement)" :component="component" :judged="judged" />
+    <SealPanel v-if="component.slot.kind === 'piston' && SEALS.includes(measurement)" :component="component" :writable="writable" />
+    <HonePanel v-if="component.slot.kind !== 'piston' && BORES.includes(measurement)" :component="component" />
+    <ArcPanel v-if="measurement === 'shoe_arc'" :component="component" />
+    <CentringPanel
+      v-if="measurement === 'shoe_centring'"
+      :taken="taken"
+      :drum="drum"
+      @clearance="(list) => emit('clearance', list)"
+      @step="makeStep"
+    />
+  </div>
+</template>

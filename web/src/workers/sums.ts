@@ -1,0 +1,12 @@
+import { attempt, type ChooseInput, chooseLifts } from '@dauer/core';
+import { expose } from 'comlink';
+
+/** Sums that would hold up the screen, done beside it. A refusal comes back as its sentence. */
+export const sums = {
+  chooseLifts(input: ChooseInput) {
+    const done = attempt(() => chooseLifts(input));
+    return done.ok ? { ok: true as const, value: done.value } : { ok: false as const, why: done.refusal.message };
+  },
+};
+export type Sums = typeof sums;
+expose(sums);
