@@ -50,6 +50,7 @@ export * from './gauge/positions.ts';
 export * from './gauge/programme.ts';
 export * from './gauge/rack.ts';
 export * from './gauge/reduce.ts';
+export * from './gauge/readingsFile.ts';
 export * from './gauge/rotorRunout.ts';
 export * from './gauge/rotorThickness.ts';
 export * from './gauge/words.ts';

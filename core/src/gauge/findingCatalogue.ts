@@ -35,7 +35,7 @@ const SEALED: readonly OptionId[] = ['use_again', 'reseal', 'put_off'];
 export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   known(
     'rotor_blue',
-    ['rotor'],
+    ['rotor', 'drum'],
     'Blued by heat',
     'Blue or straw colour on the swept face, in patches or all round.',
     'The iron got hot enough to change: it may be hard, warped or cracked, and something dragged.',

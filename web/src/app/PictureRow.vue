@@ -9,7 +9,7 @@ import RedactDialog from './RedactDialog.vue';
 import { useSession } from './session.ts';
 
 /** Pictures of one thing in a row, and the way to take another. */
-const props = defineProps<{ of: PictureOf; slotId?: string | null; label?: string }>();
+const props = defineProps<{ of: PictureOf; slotId?: string | null; findingId?: string | null; label?: string }>();
 const job = useJob();
 const outbox = useOutbox();
 const session = useSession();
@@ -23,7 +23,9 @@ const pictures = computed(() => {
   if (!s) return [];
   const all = s.book
     .stand(s.file.pictures)
-    .filter((p) => (props.slotId ? p.slotId === props.slotId : p.of === props.of && p.slotId === null));
+    .filter((p) =>
+      props.findingId ? p.findingId === props.findingId : props.slotId ? p.slotId === props.slotId : p.of === props.of && p.slotId === null,
+    );
   return [...all].reverse();
 });
 const urls = new Map<string, string>();
@@ -56,7 +58,7 @@ async function take(event: Event): Promise<void> {
     try {
       const image = await prepareImage(file);
       await outbox.keepImage(image);
-      job.add('pictures', { hash: image.hash, of: props.of, slotId: props.slotId ?? null, note: '' });
+      job.add('pictures', { hash: image.hash, of: props.of, slotId: props.slotId ?? null, findingId: props.findingId ?? null, note: '' });
     } catch (error) {
       problem.value = error instanceof Refusal ? error.message : String(error);
     }

@@ -18,6 +18,8 @@ const props = defineProps<{
   gaugeNote: string;
   message: string | null;
   note: string;
+  /** Everything here is taken: where Enter goes on to. */
+  onward?: string | null;
   /** What the instrument shows now, in the unit shown; null where none is listened to. */
   live?: { readonly text: string } | null;
   /** The live figure stands still; it is held until it is taken. */
@@ -105,7 +107,11 @@ const phoneTyped = computed({
       </span>
     </div>
     <div class="note">
-      <LiveScale v-if="scale.values.length > 1" v-bind="scale" :title="note" />
+      <p v-if="onward && typed === ''" class="onward">
+        <b>Enter</b>
+        goes on: {{ onward }}
+      </p>
+      <LiveScale v-else-if="scale.values.length > 1" v-bind="scale" :title="note" />
       <p v-else>{{ note }}</p>
     </div>
     <p v-if="message" class="message" role="alert">{{ message }}</p>
@@ -220,6 +226,11 @@ const phoneTyped = computed({
   line-height: 18px;
   min-width: 0;
   overflow: hidden;
+}
+.onward {
+  font-size: 15px;
+  line-height: 20px;
+  color: var(--bar-text);
 }
 .gauge {
   display: grid;

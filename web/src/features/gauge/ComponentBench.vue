@@ -11,6 +11,7 @@ import {
   PHASE_WORD,
   placeName,
   programmeFor,
+  walkRound,
 } from '@dauer/core';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
@@ -27,19 +28,28 @@ import HistoryTable from './HistoryTable.vue';
 import MeansPlate from './MeansPlate.vue';
 import MoveSet from './MoveSet.vue';
 import PutRight from './PutRight.vue';
+import ReadingsExchange from './ReadingsExchange.vue';
 import SecondMeasure from './SecondMeasure.vue';
 import SetUpRow from './SetUpRow.vue';
 import { useBenchFigures } from './useBenchFigures.ts';
 import { useCapture } from './useCapture.ts';
 import { useLive } from './useLive.ts';
 import { useSpeech } from './useSpeech.ts';
+import { goTo, skippedStops, wanted } from './wanted.ts';
 import WorkPanels from './WorkPanels.vue';
 
 /** The bench for one component: drawn as what is being measured, judged below, said in words beside. */
 const job = useJob();
 const component = computed(() => job.component);
 const measurements = computed(() => (component.value ? measurementsOn(component.value.slot.kind) : []));
-const firstOpen = component.value?.required.find((r) => !r.done)?.measurement.id ?? measurements.value[0]?.id ?? 'eye';
+const along = wanted.value?.slotId === component.value?.slot.id ? wanted.value?.measurement : undefined;
+wanted.value = null;
+const firstOpen =
+  along ??
+  component.value?.required.find((r) => !r.done && r.need === 'required')?.measurement.id ??
+  component.value?.required.find((r) => r.need === 'required')?.measurement.id ??
+  measurements.value[0]?.id ??
+  'eye';
 const tab = ref<MeasurementId | 'eye'>(firstOpen);
 const measurement = computed(() => measurements.value.find((m) => m.id === tab.value) ?? null);
 const kind = computed(() => measurement.value?.kind ?? 'length');
@@ -102,7 +112,8 @@ function take(text: string): void {
     return;
   }
   if (text.trim() === '') {
-    capture.move(1);
+    if (complete.value && nextStop.value) onward();
+    else capture.move(1);
     return;
   }
   if (capture.take(text)) {
@@ -111,6 +122,19 @@ function take(text: string): void {
     bar.value?.clear();
     liveText.value = '';
   }
+}
+/** Everything here is taken: Enter goes on to the next stop of the route. */
+const complete = computed(() => positions.value.length > 0 && positions.value.every((p) => capture.isTaken(p)));
+const nextStop = computed(() =>
+  complete.value && job.state
+    ? (walkRound(job.state, skippedStops()).stops.find((s) => s.slotId !== component.value?.slot.id || s.measurement !== tab.value) ?? null)
+    : null,
+);
+function onward(): void {
+  const stop = nextStop.value;
+  if (!stop) return;
+  if (stop.slotId === component.value?.slot.id) tab.value = stop.measurement;
+  else goTo(stop);
 }
 function afresh(): void {
   capture.afresh.value = true;
@@ -241,6 +265,7 @@ function chooseGauge(id: string): void {
         @pick="(id) => (job.picked = id)"
       />
       <HistoryTable v-if="!blind" :component="component" :measurement="measurement.id" :judged="judged" />
+      <ReadingsExchange v-if="!blind" :component="component" />
     </template>
 
     <CaptureBar
@@ -256,6 +281,7 @@ function chooseGauge(id: string): void {
       :gauge-note="capture.gaugeNote.value"
       :message="message"
       :note="governs"
+      :onward="nextStop ? `${nextStop.place}, ${nextStop.name.toLowerCase()}` : null"
       :scale="shortScale"
       :live="live"
       :steady="steady"

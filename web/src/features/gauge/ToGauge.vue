@@ -4,6 +4,8 @@ import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
+import ReadingsExchange from './ReadingsExchange.vue';
+import WalkRound from './WalkRound.vue';
 
 /** The whole vehicle: what is gauged, what is still owed, in walking order. */
 const job = useJob();
@@ -45,6 +47,7 @@ function lookedAt(c: Component): void {
     This job takes no corner in, so nothing is asked for here.
     <RouterLink :to="`/jobs/${job.state?.file.job.id}/bookin`">Take corners in at Book in</RouterLink>
   </p>
+  <WalkRound v-if="job.writable" />
   <section v-for="g in groups" :key="g.name" class="group">
     <h2>{{ g.name }}</h2>
     <ul>
@@ -74,6 +77,7 @@ function lookedAt(c: Component): void {
       </li>
     </ul>
   </section>
+  <ReadingsExchange />
 </template>
 
 <style scoped>

@@ -5,7 +5,6 @@ import {
   LIMIT_COLUMNS,
   type LimitFields,
   limitKey,
-  type LimitRow,
   type LimitVersion,
   readLimitList,
   type ReadLimitRow,
@@ -14,7 +13,7 @@ import {
 } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
-import { saveText } from '../../fittings/saveText.ts';
+import { rowsOfFile, saveTable } from '../../fittings/tableFile.ts';
 import { call, sentenceOf } from '../../app/client.ts';
 
 /** The limit book as a list, out and in; in only after every row was looked at. A type's limits may be copied to another. */
@@ -35,36 +34,8 @@ const shown = computed(() =>
   [...(read.value?.rows ?? [])].sort((a, b) => Number(b.why !== null) - Number(a.why !== null) || a.line - b.line).slice(0, 60),
 );
 
-async function out(kind: 'csv' | 'json'): Promise<void> {
-  const rows = props.book.map(rowOfLimit);
-  if (kind === 'json') {
-    saveText(JSON.stringify({ format: 'dauer.limits', version: 1, limits: rows }, null, 2), 'limits.json', 'application/json');
-    return;
-  }
-  const { default: papa } = await import('papaparse');
-  // What a spreadsheet would take for a formula is kept from being one.
-  saveText(papa.unparse([...rows], { columns: [...LIMIT_COLUMNS], escapeFormulae: /^[=+@\t\r]/ }), 'limits.csv', 'text/csv');
-}
-const isRow = (v: unknown): v is LimitRow => typeof v === 'object' && v !== null && Object.values(v).every((x) => typeof x === 'string');
-async function rowsOf(file: File): Promise<LimitRow[]> {
-  if (file.size > 8 * 2 ** 20) throw new Error('This file is too large to be a limit list.');
-  const text = await file.text();
-  if (text.includes('\uFFFD') || text.includes('\0'))
-    throw new Error('This file is not text in UTF-8. Save it as “CSV UTF-8” and try again.');
-  if (file.name.endsWith('.json')) {
-    const whole: unknown = JSON.parse(text);
-    const list: unknown = typeof whole === 'object' && whole !== null && 'limits' in whole ? whole.limits : whole;
-    if (!Array.isArray(list) || !list.every(isRow)) throw new Error('This is no limit list: the file holds no “limits” of texts.');
-    return list;
-  }
-  const { default: papa } = await import('papaparse');
-  const done = papa.parse<Record<string, string>>(text, {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transform: (v) => v.replace(/^'(?=[=+@])/, ''),
-  });
-  return done.data.filter(isRow);
-}
+const out = (kind: 'csv' | 'json'): Promise<void> =>
+  saveTable(props.book.map(rowOfLimit), LIMIT_COLUMNS, { name: 'limits', format: 'dauer.limits', list: 'limits' }, kind);
 async function choose(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
@@ -73,12 +44,12 @@ async function choose(event: Event): Promise<void> {
   read.value = null;
   if (!file) return;
   try {
-    const rows = await rowsOf(file);
+    const rows = await rowsOfFile(file, 'limits', 'limit list');
     const list = attempt(() => readLimitList(rows, props.book));
     if (list.ok) read.value = { from: file.name, rows: list.value };
     else problem.value = list.refusal.message;
   } catch (error) {
-    problem.value = error instanceof SyntaxError ? 'This file cannot be read as JSON.' : sentenceOf(error);
+    problem.value = sentenceOf(error);
   }
   field.value = '';
 }

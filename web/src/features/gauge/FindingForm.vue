@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import {
+  attempt,
+  type Component,
+  type Finding,
+  type FindingSeverity,
+  type KnownFinding,
+  OPTION_NAME,
+  type OptionId,
+  optionsFor,
+  parseQuantity,
+} from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+import ChoiceRow from '../../fittings/ChoiceRow.vue';
+import OwnFinding from './OwnFinding.vue';
+import { useFindingCatalogue } from './useFindingCatalogue.ts';
+
+/** Writes down what was seen: by its name where it has one, where on the part, how bad, and what it rules out. */
+const props = defineProps<{ component: Component }>();
+const job = useJob();
+const kind = computed(() => props.component.slot.kind);
+const { known, refetch } = useFindingCatalogue(kind);
+const entry = ref<KnownFinding | null>(null);
+const text = ref('');
+const place = ref('');
+const from = ref('');
+const to = ref('');
+const depth = ref('');
+const severity = ref<FindingSeverity>('note');
+const cleaning = ref<'before' | 'after'>('after');
+const rulesOut = ref<readonly OptionId[]>([]);
+const settles = ref<string | null>(null);
+const problem = ref('');
+const adding = ref(false);
+const SEVERITIES: readonly { value: FindingSeverity; label: string }[] = [
+  { value: 'note', label: 'Note' },
+  { value: 'watch', label: 'Watch' },
+  { value: 'doubt', label: 'Doubt' },
+  { value: 'reject', label: 'Reject' },
+];
+const MEANS: Record<FindingSeverity, string> = {
+  note: 'Written down; counts as holding.',
+  watch: 'Goes on the hand-back sheet.',
+  doubt: 'Needs a further look that settles it; blocks until then.',
+  reject: 'Past. Name what it rules out.',
+};
+const options = computed(() => optionsFor(kind.value).filter((o) => o !== 'replace'));
+const answerable = computed<readonly Finding[]>(() => props.component.findings.filter((f) => f.severity !== 'note'));
+/** A name for what was found: how bad it mostly is and what it rules out come with it, and may be changed. */
+function pick(k: KnownFinding): void {
+  const again = entry.value?.id === k.id;
+  const stood = entry.value ? `${entry.value.name}.` : '';
+  entry.value = again ? null : k;
+  if (text.value.trim() === '' || text.value === stood) text.value = again ? '' : `${k.name}.`;
+  severity.value = again ? 'note' : k.severity;
+  rulesOut.value = again ? [] : k.rulesOut.filter((o) => options.value.some((x) => x === o));
+}
+function toggle(o: OptionId): void {
+  rulesOut.value = rulesOut.value.includes(o) ? rulesOut.value.filter((x) => x !== o) : [...rulesOut.value, o];
+}
+const mm = (typed: string): number | null => (typed.trim() === '' ? null : parseQuantity(typed, 'length', 'mm').canonical);
+function lookedAt(): void {
+  add({ words: 'Looked at, nothing found.', severity: 'note', code: null, entry: null });
+}
+function add(
+  said: Pick<Finding, 'words' | 'severity' | 'code' | 'entry'> & Omit<Partial<Finding>, 'rulesOut'>,
+  ruled: readonly OptionId[] = [],
+): void {
+  job.add('findings', {
+    slotId: props.component.slot.id,
+    partId: props.component.part?.id ?? null,
+    cleaning: cleaning.value,
+    rulesOut: [...ruled],
+    settles: settles.value,
+    ...said,
+  });
+  entry.value = null;
+  text.value = '';
+  place.value = '';
+  from.value = '';
+  to.value = '';
+  depth.value = '';
+  severity.value = 'note';
+  rulesOut.value = [];
+  settles.value = null;
+  problem.value = '';
+}
+function writeDown(): void {
+  if (text.value.trim() === '') return;
+  const read = attempt(() => ({ fromMm: mm(from.value), toMm: mm(to.value), depthMm: mm(depth.value) }));
+  if (!read.ok) {
+    problem.value = read.refusal.message;
+    return;
+  }
+  const { fromMm, toMm } = read.value;
+  if ((fromMm === null) !== (toMm === null)) {
+    problem.value = 'A stretch has both its ends: where it begins and where it ends.';
+    return;
+  }
+  if (fromMm !== null && toMm !== null && fromMm > toMm) {
+    problem.value = 'A stretch begins before it ends: the smaller figure comes first.';
+    return;
+  }
+  add(
+    {
+      ...read.value,
+      words: text.value.trim(),
+      code: severity.value === 'note' ? null : (entry.value?.code ?? null),
+      entry: entry.value?.id ?? null,
+      place: place.value.trim() === '' ? null : place.value.trim(),
+      severity: severity.value,
+    },
+    severity.value === 'reject' ? rulesOut.value : [],
+  );
+}
+function added(): void {
+  adding.value = false;
+  void refetch();
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="writeDown">
+    <ChoiceRow
+      v-model="cleaning"
+      :options="[
+        { value: 'after', label: 'After cleaning' },
+        { value: 'before', label: 'Before cleaning' },
+      ]"
+      label="When it was looked at"
+    />
+    <button class="act" type="button" @click="lookedAt">Looked at, nothing found</button>
+    <div class="wide known">
+      <button v-for="k in known" :key="k.id" type="button" class="act slim" :aria-pressed="entry?.id === k.id" @click="pick(k)">
+        {{ k.name }}
+      </button>
+      <button type="button" class="link" @click="adding = true">Another of our own …</button>
+    </div>
+    <p v-if="entry" class="wide about">
+      {{ entry.looks }}
+      <span class="second">{{ entry.matters }}</span>
+    </p>
+    <v-textarea v-model="text" class="wide" label="What was found" />
+    <v-text-field v-model="place" class="where" label="Where on it" />
+    <template v-if="entry?.stretch">
+      <v-text-field v-model="from" class="short" :label="kind === 'piston' ? 'From the outer face, mm' : 'From the mouth, mm'" />
+      <v-text-field v-model="to" class="short" label="To, mm" />
+      <v-text-field v-model="depth" class="short" label="Deep, mm" />
+    </template>
+    <ChoiceRow v-model="severity" :options="SEVERITIES" label="Severity" />
+    <span class="second small">{{ MEANS[severity] }}</span>
+    <div v-if="severity === 'reject'" class="wide">
+      <span class="second">Rules out</span>
+      <span class="choice" role="group" aria-label="What it rules out">
+        <button v-for="o in options" :key="o" type="button" :aria-pressed="rulesOut.includes(o)" @click="toggle(o)">
+          {{ OPTION_NAME[o] }}
+        </button>
+      </span>
+    </div>
+    <v-select
+      v-if="answerable.length > 0"
+      v-model="settles"
+      class="wide"
+      clearable
+      label="Settles an earlier finding"
+      :items="answerable.map((f) => ({ title: f.words, value: f.id }))"
+    />
+    <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
+    <button class="act main" type="submit" :disabled="text.trim() === ''">Write it down</button>
+    <OwnFinding v-if="adding" :kind="kind" :severities="SEVERITIES" @close="adding = false" @added="added" />
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+  margin-top: 16px;
+}
+.wide {
+  flex: 1 1 100%;
+}
+.known {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.known [aria-pressed='true'] {
+  background: var(--blue-tint);
+  color: var(--ink);
+}
+.about {
+  border-left: 3px solid var(--blue);
+  padding-left: 12px;
+}
+.where {
+  flex: 1 1 220px;
+}
+.short {
+  flex: 0 1 170px;
+}
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { type ComponentKind, type FindingSeverity, KIND_FACTS } from '@dauer/core';
+import { v7 } from 'uuid';
+import { ref } from 'vue';
+import { call, sentenceOf } from '../../app/client.ts';
+import ChoiceRow from '../../fittings/ChoiceRow.vue';
+
+/** Adds a finding of the shop's own to the catalogue of a kind of component. */
+const props = defineProps<{ kind: ComponentKind; severities: readonly { value: FindingSeverity; label: string }[] }>();
+const emit = defineEmits<{ close: []; added: [] }>();
+const id = v7();
+const name = ref('');
+const looks = ref('');
+const matters = ref('');
+const severity = ref<FindingSeverity>('watch');
+const problem = ref('');
+async function add(): Promise<void> {
+  problem.value = '';
+  try {
+    await call('addFindingEntry', {
+      body: {
+        id,
+        kinds: [props.kind],
+        name: name.value.trim(),
+        looks: looks.value.trim(),
+        matters: matters.value.trim(),
+        severity: severity.value,
+      },
+    });
+    emit('added');
+  } catch (error) {
+    problem.value = sentenceOf(error);
+  }
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="640" @update:model-value="emit('close')">
+    <form class="dialog" @submit.prevent="add">
+      <h2>A finding of our own, on {{ KIND_FACTS[kind].name.toLowerCase() }}</h2>
+      <div class="col">
+        <v-text-field v-model="name" label="Name" autofocus />
+        <v-text-field v-model="looks" label="What it looks like, in a sentence" />
+        <v-text-field v-model="matters" label="Why it matters, in a sentence" />
+        <ChoiceRow v-model="severity" :options="severities" label="Usual severity" />
+      </div>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts">
+        <button class="act" type="button" @click="emit('close')">Leave it</button>
+        <button class="act main" type="submit" :disabled="name.trim() === ''">Add it</button>
+      </div>
+    </form>
+  </v-dialog>
+</template>

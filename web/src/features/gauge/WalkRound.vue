@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { CORNER_NAME, GAUGE_KIND_NAME, type Stop, walkRound } from '@dauer/core';
+import { computed, ref } from 'vue';
+import { useJob } from '../../app/job.ts';
+import { goTo, skipped } from './wanted.ts';
+
+/** One walk round: everything that is owed, in the order that takes the least time. */
+const job = useJob();
+const walk = computed(() => (job.state ? walkRound(job.state, new Set(skipped.value)) : null));
+const opened = ref(false);
+const minutes = (s: number): string => `${Math.max(1, Math.round(s / 60))} min`;
+const key = (s: Stop): string => `${s.slotId}|${s.measurement}`;
+function skip(s: Stop): void {
+  skipped.value = skipped.value.includes(key(s)) ? skipped.value.filter((x) => x !== key(s)) : [...skipped.value, key(s)];
+}
+const first = computed(() => walk.value?.stops[0] ?? null);
+/** A heading where the wheel changes. */
+const legs = computed(() => {
+  const out: { name: string; stops: Stop[] }[] = [];
+  for (const s of walk.value?.stops ?? []) {
+    const name = s.skipped ? 'Skipped, at the end' : s.corner ? CORNER_NAME[s.corner] : 'The rest of the vehicle';
+    const last = out.at(-1);
+    if (last?.name === name) last.stops.push(s);
+    else out.push({ name, stops: [s] });
+  }
+  return out;
+});
+</script>
+
+<template>
+  <section v-if="walk && walk.stops.length > 0" class="walk">
+    <div class="top">
+      <h2>One walk round</h2>
+      <p class="second">
+        {{ walk.stops.length }} to take in about
+        <b>{{ minutes(walk.seconds) }}</b>
+        , {{ walk.gaugeChanges }} changes of gauge; in the order of the list it would be {{ minutes(walk.secondsUnordered) }}.
+      </p>
+      <button v-if="first" class="act main" type="button" @click="goTo(first)">
+        Begin: {{ first.place }}, {{ first.name.toLowerCase() }}
+      </button>
+      <button class="link" type="button" :aria-expanded="opened" @click="opened = !opened">
+        {{ opened ? 'Fold the route' : 'The route' }}
+      </button>
+    </div>
+    <div v-if="opened" class="legs">
+      <div v-for="(leg, i) in legs" :key="i">
+        <h3>{{ leg.name }}</h3>
+        <ol>
+          <li v-for="s in leg.stops" :key="key(s)">
+            <button type="button" class="link" @click="goTo(s)">{{ s.place }}, {{ s.name.toLowerCase() }}</button>
+            <span class="second small">{{ GAUGE_KIND_NAME[s.gauge] }}, {{ s.positions }} figures</span>
+            <button type="button" class="link" @click="skip(s)">{{ s.skipped ? 'In its turn' : 'Skip' }}</button>
+          </li>
+        </ol>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.walk {
+  margin-top: 12px;
+  border-bottom: 1px solid var(--slate);
+  padding-bottom: 12px;
+}
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: center;
+}
+.top p {
+  flex: 1 1 320px;
+}
+.legs {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
+  gap: 12px 32px;
+  margin-top: 12px;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--hair);
+}
+@media (max-width: 860px) {
+  .legs {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

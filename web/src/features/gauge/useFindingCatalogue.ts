@@ -1,0 +1,12 @@
+import type { ComponentKind, FindingEntry } from '@dauer/core';
+import { findingsOn, type KnownFinding } from '@dauer/core';
+import { useQuery } from '@pinia/colada';
+import { computed, type ComputedRef } from 'vue';
+import { call } from '../../app/client.ts';
+
+/** What is known by name on a kind of component; the shop's own entries join once they are read. */
+export function useFindingCatalogue(kind: ComputedRef<ComponentKind>) {
+  const { data, refetch } = useQuery({ key: ['finding-entries'], query: () => call('findingEntries') });
+  const known = computed<KnownFinding[]>(() => findingsOn(kind.value, (data.value ?? []) as readonly FindingEntry[]));
+  return { known, refetch };
+}
