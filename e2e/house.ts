@@ -48,11 +48,13 @@ export class House {
     process.kill(this.cluster.postmasterPid(), 'SIGKILL');
     await this.cluster.restart();
   }
-  async page(options: { width?: number; height?: number; night?: boolean } = {}): Promise<Page> {
+  /** `shell`: the browser keeps the application itself, so that it opens without the server. */
+  async page(options: { width?: number; height?: number; night?: boolean; shell?: boolean } = {}): Promise<Page> {
     const context = await this.browser.newContext({
       viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
       colorScheme: options.night ? 'dark' : 'light',
       reducedMotion: 'reduce',
+      serviceWorkers: options.shell ? 'allow' : 'block',
     });
     context.setDefaultTimeout(SLOWEST);
     this.contexts.push(context);

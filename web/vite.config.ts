@@ -1,5 +1,6 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
 
 export default defineConfig({
@@ -7,6 +8,27 @@ export default defineConfig({
     // Elements on lines of their own keep a space between them, as they are written.
     vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
     vuetify({ autoImport: true }),
+    // The application itself is kept by the browser, so that it opens while the server is away.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Dauer',
+        short_name: 'Dauer',
+        description: 'The brake bench: gauge, judge, rebuild, prove.',
+        display: 'standalone',
+        start_url: '/',
+        background_color: '#f2f1eb',
+        theme_color: '#fbfaf6',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+      },
+    }),
   ],
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   server: { proxy: { '/api': 'http://127.0.0.1:4680' } },

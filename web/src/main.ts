@@ -6,6 +6,7 @@ import './app/vuetify.css';
 import App from './app/App.vue';
 import { useOutbox } from './app/outbox.ts';
 import { router } from './app/router.ts';
+import { keepShell } from './app/shell.ts';
 import { applyTheme, vuetify } from './app/theme.ts';
 import { vFocus } from './fittings/focus.ts';
 
@@ -18,6 +19,7 @@ void useOutbox().open();
 app.directive('focus', vFocus);
 app.use(router);
 app.mount('#app');
+keepShell();
 
 /** A page that was open while a new version was put in its place finds its later parts gone: it is loaded anew, once. */
 window.addEventListener('vite:preloadError', (event) => {

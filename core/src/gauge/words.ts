@@ -145,8 +145,14 @@ function runoutCause(r: Runout): { means: string; next: string } {
  * @param judged its figures, worst matter first or in any order
  * @param runout the split of its newest sweep, where there is one
  * @param missing names of measurements still to take
+ * @param beside figures of the set in hand, also those that are not judged, and what was rejected by eye
  */
-export function meaningOf(judged: readonly Judged[], runout: Runout | null, missing: readonly string[]): Meaning {
+export function meaningOf(
+  judged: readonly Judged[],
+  runout: Runout | null,
+  missing: readonly string[],
+  beside: { readonly taken: number; readonly rejects: readonly string[] } = { taken: 0, rejects: [] },
+): Meaning {
   const told = judged.filter((j) => j.enough || j.verdict === 'past');
   const matters = told.filter((j) => VERDICT_PHRASE[j.verdict] !== undefined);
   const phrases = matters.map((j) => `${j.characteristic.short} ${figureOf(j)} ${VERDICT_PHRASE[j.verdict] ?? ''}`);
@@ -158,6 +164,13 @@ export function meaningOf(judged: readonly Judged[], runout: Runout | null, miss
         : `${phrases.join('. ')}.${matters.length < told.length ? ' All else holds.' : ''}`;
   const bad = matters.find((j) => j.verdict === 'past') ?? matters.find((j) => j.verdict === 'cant_tell');
   if (bad?.characteristic.id === 'rotor_runout' && runout) return { found, ...runoutCause(runout) };
+  const [rejected] = beside.rejects;
+  if (bad?.verdict !== 'past' && rejected)
+    return {
+      found: `By eye: ${rejected}${phrases.length > 0 ? ` ${phrases.join('. ')}.` : ''}`,
+      means: 'It is rejected for what was seen on it. No figure takes that back.',
+      next: 'Decide for this side and the other together.',
+    };
   if (bad?.verdict === 'past') {
     const word =
       bad.characteristic.gravity === 'safety'
@@ -174,6 +187,12 @@ export function meaningOf(judged: readonly Judged[], runout: Runout | null, miss
   if (missing.length > 0) return { found, means: 'Not enough is known to decide.', next: `Take ${missing.join(' and ').toLowerCase()}.` };
   if (matters.some((j) => j.verdict === 'no_limit'))
     return { found, means: 'Without a limit nothing is judged.', next: 'Enter the limit from the maker’s document.' };
+  if (told.length === 0 && beside.taken > 0)
+    return {
+      found: 'Written down.',
+      means: 'There is no limit for it, and none is asked for: it is kept for whoever puts this together, and for the next time.',
+      next: 'Go on to the next.',
+    };
   if (told.length === 0)
     return { found, means: 'A part without a figure is not good, it is not gauged.', next: 'Take the first position.' };
   return { found, means: 'Nothing here needs deciding for its own sake.', next: 'Gauge the other side of the axle, then decide for both.' };

@@ -195,7 +195,7 @@ export function corrie(story: Story, rack: Rack): void {
   now.gauge(car.slot('hub', 'FL'), 'hub_end_float', 'as_found', rack.dial, ['0.01']);
   now.gauge(car.slot('pads', 'FL'), 'pad_total', 'as_found', rack.caliper, ['10.24', '10.66']);
   const pitted = car.slot('piston', 'FL', 'Piston 2');
-  now.gauge(pitted, 'piston_seal', 'as_found', rack.depth, ['47.5', '8.0', '3.0', '34.0']);
+  now.gauge(pitted, 'piston_seal', 'as_found', rack.depth, ['19.4', '8.0', '3.0', '34.0']);
   now.gauge(pitted, 'piston_diameter', 'as_found', rack.mic, ['47.962', '47.960', '47.961', '47.958']);
   now.pit(pitted, 'Three pits 11 to 14 mm from the pad face, where new pads put the seal.', [11, 14], 0.1, 'reject', [
     'use_again',

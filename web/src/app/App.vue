@@ -6,6 +6,7 @@ import { listen } from './live.ts';
 import SignInAgain from './SignInAgain.vue';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
+import { loadNewer, newer } from './shell.ts';
 import TopPlate from './TopPlate.vue';
 
 const session = useSession();
@@ -48,6 +49,10 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
     <p v-if="insecure" class="problem no-print">
       This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the
       server.
+    </p>
+    <p v-if="newer" class="problem no-print" role="status">
+      A newer version of Dauer is here.
+      <button class="link" type="button" @click="loadNewer">Load it</button>
     </p>
     <p v-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">
       {{ outbox.trouble }} {{ outbox.unsent }} kept here; sent as soon as it answers.

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router';
 import BrakeMap from '../fittings/map/BrakeMap.vue';
 import { NO_MARKS, OVERLAYS, type OverlayKind, overlayOf } from '../fittings/map/overlays.ts';
 import MapStrip from '../fittings/MapStrip.vue';
+import { dayText, timeText } from '../fittings/dates.ts';
 import StageRule from '../fittings/StageRule.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
 import ClosedPlate from './ClosedPlate.vue';
@@ -106,6 +107,10 @@ function pick(slotId: string | null): void {
     </p>
   </div>
   <template v-else-if="job.state">
+    <p v-if="job.keptAt !== null" class="problem no-print" role="status">
+      The server is away. This is what this device kept of the job on {{ dayText(new Date(job.keptAt).toISOString()) }} at
+      {{ timeText(new Date(job.keptAt).toISOString()) }}; readings and findings go on and are sent when it is back.
+    </p>
     <div class="stagebar no-print"><StageRule :state="job.state" :shown="stage" :job-id="jobId" /></div>
     <div class="frame" :class="{ capturing: stage === 'gauge' }">
       <aside class="left no-print">

@@ -16,11 +16,18 @@ import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { call, sentenceOf, timeNow } from './client.ts';
+import { isAway, jobKey, keepJob, keepSince, keptFor, keptSince } from './kept.ts';
 import { onChangeOf } from './live.ts';
 import { useOutbox } from './outbox.ts';
 import { withStored, withWaiting } from './optimistic.ts';
 import type { Waiting } from './sending.ts';
 import { useSession } from './session.ts';
+
+/** An event that went into the book from here, and the record that it became. */
+interface Written {
+  readonly item: Waiting;
+  readonly record: unknown;
+}
 
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };
 
@@ -30,6 +37,8 @@ export const useJob = defineStore('job', () => {
   const session = useSession();
   const file = shallowRef<JobFile | null>(null);
   const problem = ref<string | null>(null);
+  /** Since when what is shown is only what this device kept, ms; null while the server is heard. */
+  const keptAt = ref<number | null>(null);
   const picked = ref<string | null>(null);
   const today = ref(new Date().toISOString());
   useIntervalFn(() => {
@@ -37,12 +46,13 @@ export const useJob = defineStore('job', () => {
   }, 60000);
 
   /** What went into the book since this page was opened: a job that was being read meanwhile may not have it. */
-  const written: { readonly item: Waiting; readonly record: unknown }[] = [];
+  const written: Written[] = [];
   let asked = 0;
   let shown = 0;
-  outbox.whenStored((item, record) => {
+  outbox.whenStored(async (item, record) => {
     written.push({ item, record });
     if (file.value?.job.id === item.jobId) file.value = withStored(file.value, item, record);
+    await keepSince<Written>(item.jobId, item.body.id, { item, record });
     if (item.family === 'partEvents') void refresh();
   });
 
@@ -67,8 +77,21 @@ export const useJob = defineStore('job', () => {
       shown = mine;
       const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
       file.value = meanwhile.reduce((so, w) => withStored(so, w.item, w.record), read);
+      keptAt.value = null;
+      void keepJob(
+        jobId,
+        file.value,
+        written.filter((w) => w.item.jobId === jobId).map((w) => w.item.body.id),
+      );
     } catch (error) {
-      problem.value = sentenceOf(error);
+      if (isAway(error) && file.value?.job.id === jobId) return;
+      const known = isAway(error) ? await keptFor<JobFile>(jobKey(jobId)) : null;
+      if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
+      else {
+        const since = await keptSince<Written>(jobId);
+        file.value = since.reduce((so, w) => withStored(so, w.item, w.record), known.value);
+        keptAt.value = known.at;
+      }
     }
   }
   async function refresh(): Promise<void> {
@@ -161,6 +184,7 @@ export const useJob = defineStore('job', () => {
     file,
     state,
     problem,
+    keptAt,
     picked,
     component,
     phase,

@@ -25,7 +25,7 @@ export const useOutbox = defineStore('outbox', () => {
   const sending = ref(false);
   let db: IDBPDatabase<Schema> | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
-  let stored: (item: Waiting, record: unknown) => void = () => undefined;
+  let stored: (item: Waiting, record: unknown) => Promise<void> = async () => undefined;
 
   async function open(): Promise<void> {
     try {
@@ -46,7 +46,7 @@ export const useOutbox = defineStore('outbox', () => {
     }
     void flush();
   }
-  function whenStored(f: (item: Waiting, record: unknown) => void): void {
+  function whenStored(f: (item: Waiting, record: unknown) => Promise<void>): void {
     stored = f;
   }
   /** The key under which this device holds an event for good; none where its storage fails, and the page alone holds it. */
@@ -54,7 +54,10 @@ export const useOutbox = defineStore('outbox', () => {
     if (!db) return undefined;
     try {
       const tx = db.transaction('outbox', 'readwrite', { durability: 'strict' });
-      const seq = await tx.store.add(plain);
+      const added = tx.store.add(plain);
+      // Asked for at once, so that it is carried through even where the page goes away in this very moment.
+      tx.commit();
+      const seq = await added;
       await tx.done;
       return seq;
     } catch {
@@ -69,8 +72,9 @@ export const useOutbox = defineStore('outbox', () => {
    */
   function keep(item: Waiting): Promise<void> {
     const plain = copyOf(item);
+    const storing = storeDurably(plain);
     queue = queue.then(async () => {
-      const seq = await storeDurably(plain);
+      const seq = await storing;
       items.value.push({ ...plain, seq });
       void flush();
     });
@@ -117,7 +121,7 @@ export const useOutbox = defineStore('outbox', () => {
           body: next.body as Sent<'takeBacks'>,
           ...(next.clockOffset === undefined ? {} : { clockOffset: next.clockOffset }),
         })) as { record: unknown };
-        stored(next, answer.record);
+        await stored(next, answer.record);
         await forget(next);
         trouble.value = null;
       } catch (error) {

@@ -4,6 +4,18 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { useZone } from '../fittings/dates.ts';
 import { ApiProblem, call, whenSignedOut } from './client.ts';
+import { forgetKept, isAway } from './kept.ts';
+
+type Me = { person: Person; hasPin: boolean; shop: { name: string; timeZone: string } };
+/** Who was signed in last, for a page that opens while the server is away. What he takes is sent once he is signed in again. */
+const ME = 'dauer.me';
+function lastHere(): Me | null {
+  try {
+    return JSON.parse(localStorage.getItem(ME) ?? 'null') as Me | null;
+  } catch {
+    return null;
+  }
+}
 
 /** Who is signed in on this device. */
 export const useSession = defineStore('session', () => {
@@ -14,7 +26,8 @@ export const useSession = defineStore('session', () => {
   /** The session ended while somebody was working: asked for again in place, so that nothing typed is lost. */
   const expired = ref(false);
 
-  function take(me: { person: Person; hasPin: boolean; shop: { name: string; timeZone: string } }): void {
+  function take(me: Me): void {
+    localStorage.setItem(ME, JSON.stringify(me));
     person.value = me.person;
     hasPin.value = me.hasPin;
     shop.value = me.shop;
@@ -22,11 +35,17 @@ export const useSession = defineStore('session', () => {
     expired.value = false;
     asked.value = true;
   }
+  function forget(): void {
+    localStorage.removeItem(ME);
+    person.value = null;
+  }
   async function resume(): Promise<void> {
     try {
       take(await call('me'));
     } catch (error) {
-      if (!(error instanceof ApiProblem) || error.status === 401) person.value = null;
+      const me = isAway(error) ? lastHere() : null;
+      if (me) take(me);
+      else if (!(error instanceof ApiProblem) || error.status === 401) forget();
     }
     asked.value = true;
   }
@@ -35,7 +54,8 @@ export const useSession = defineStore('session', () => {
   }
   async function signOut(): Promise<void> {
     await call('signOut').catch(() => undefined);
-    person.value = null;
+    forget();
+    await forgetKept();
   }
   whenSignedOut(() => {
     if (person.value) expired.value = true;

@@ -51,7 +51,8 @@ export async function rowsOfFile(file: File, list: string, what: string): Promis
 
 function jsonOf(text: string): unknown {
   try {
-    return JSON.parse(text) as unknown;
+    const whole: unknown = JSON.parse(text);
+    return whole;
   } catch {
     throw new Error('This file cannot be read as JSON.');
   }

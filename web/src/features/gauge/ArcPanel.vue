@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { attempt, type Component, fixed, newestSets, parseQuantity, partIn, shoeArc } from '@dauer/core';
+import { attempt, type Component, fixed, newestSets, parseQuantity, partIn, type ShoeArc, shoeArc } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -38,6 +38,14 @@ const CONTACT = {
   full: 'touches all over',
   heel_and_toe: 'touches at heel and toe first: it must be arced',
 } as const;
+function wordsOf(a: ShoeArc): string {
+  const gaps = `gap at heel and toe ${fixed(a.heelToeGap, 2)} mm, at the crown ${fixed(a.crownGap, 2)} mm`;
+  const grown =
+    a.extraLining !== null && a.extraLining > 0.005
+      ? ` The drum has grown: each lining wants ${fixed(a.extraLining, 2)} mm more for the adjuster to start with its fresh travel.`
+      : '';
+  return `${CONTACT[a.contact]}; ${fixed(a.difference, 2)} mm smaller than the drum, ${gaps}.${grown}`;
+}
 </script>
 
 <template>
@@ -53,18 +61,7 @@ const CONTACT = {
       <li v-for="r in rows" :key="r.name">
         <template v-if="r.arc.ok">
           <b class="plate-font">{{ r.name }}</b>
-          {{ CONTACT[r.arc.value.contact] }};
-          <span class="fig">{{ fixed(r.arc.value.difference, 2) }}</span>
-          mm smaller than the drum, gap at heel and toe
-          <span class="fig">{{ fixed(r.arc.value.heelToeGap, 2) }}</span>
-          mm, at the crown
-          <span class="fig">{{ fixed(r.arc.value.crownGap, 2) }}</span>
-          mm.
-          <template v-if="r.arc.value.extraLining !== null && r.arc.value.extraLining > 0.005">
-            The drum has grown: each lining wants
-            <span class="fig">{{ fixed(r.arc.value.extraLining, 2) }}</span>
-            mm more for the adjuster to start with its fresh travel.
-          </template>
+          {{ wordsOf(r.arc.value) }}
         </template>
         <span v-else>{{ r.arc.refusal.message }}</span>
       </li>

@@ -15,7 +15,7 @@ const tab = defineModel<MeasurementId | 'eye'>({ required: true });
 const opened = ref(false);
 const shown = computed(() => {
   const asked = props.measurements.filter((m) => props.first(m.id) || m.id === tab.value);
-  return asked.length === 0 || props.measurements.length <= 4 ? props.measurements : asked;
+  return asked.length === 0 || props.measurements.length <= 3 ? props.measurements : asked;
 });
 const rest = computed(() => props.measurements.filter((m) => !shown.value.includes(m)));
 function pick(id: MeasurementId): void {

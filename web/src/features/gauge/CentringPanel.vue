@@ -85,6 +85,25 @@ const setting = computed(() => {
   const lifts = ENDS.flatMap(([key, name]) => (c.lifts[key] === 0 ? [] : [`${name} by ${fixed(c.lifts[key], 2)} mm`]));
   return lifts.length === 0 ? 'Leave it as it is' : `Lift ${lifts.join(', ')}`;
 });
+const lies = computed(() => {
+  const c = circle.value;
+  if (!c?.ok) return '';
+  const { dx, dy, unequal } = c.value;
+  const side = `${fixed(Math.abs(dx), 2)} mm to the ${dx < 0 ? 'left' : 'right'}, ${fixed(Math.abs(dy), 2)} mm ${dy < 0 ? 'down' : 'up'}`;
+  return `The linings’ centre lies ${fixed(Math.hypot(dx, dy), 2)} mm off the axle (${side}); the clearance is unequal by ${fixed(unequal, 2)} mm.`;
+});
+const outcome = computed(() => {
+  const c = chosen.value;
+  return c
+    ? `${setting.value}: unequal by ${fixed(c.score, 2)} mm instead of ${fixed(Math.max(...c.before) - Math.min(...c.before), 2)} mm.`
+    : '';
+});
+const triedText = computed(() => {
+  const c = chosen.value;
+  if (!c) return '';
+  const touch = c.leftOut > 0 ? `, ${c.leftOut.toLocaleString('en-GB')} of them touch` : '';
+  return `${c.tried.toLocaleString('en-GB')} settings tried${touch}; at most ${MOST_SETTINGS.toLocaleString('en-GB')}.`;
+});
 </script>
 
 <template>
@@ -94,17 +113,7 @@ const setting = computed(() => {
     <p v-else-if="points.length < 6" class="second">
       {{ points.length }} of 6 points are taken; from three on the circle can be laid through them.
     </p>
-    <p v-if="circle?.ok" class="advice">
-      The linings’ centre lies
-      <span class="fig fig-b">{{ fixed(Math.hypot(circle.value.dx, circle.value.dy), 2) }} mm</span>
-      off the axle (right
-      <span class="fig">{{ fixed(circle.value.dx, 2) }}</span>
-      , up
-      <span class="fig">{{ fixed(circle.value.dy, 2) }}</span>
-      ); the clearance is unequal by
-      <span class="fig fig-b">{{ fixed(circle.value.unequal, 2) }} mm</span>
-      .
-    </p>
+    <p v-if="circle?.ok" class="advice">{{ lies }}</p>
     <p v-else-if="circle" class="problem">{{ circle.refusal.message }}</p>
     <form v-if="drum !== null && points.length === 6" class="offer" @submit.prevent="choose">
       <label v-for="[key, name] in ENDS" :key="key">
@@ -120,15 +129,8 @@ const setting = computed(() => {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="chosen" class="row">
       <p class="advice">
-        {{ setting }}: unequal by
-        <span class="fig fig-b">{{ fixed(chosen.score, 2) }} mm</span>
-        instead of
-        <span class="fig">{{ fixed(Math.max(...chosen.before) - Math.min(...chosen.before), 2) }}</span>
-        .
-        <span class="second small">
-          {{ chosen.tried.toLocaleString('en-GB') }} settings tried{{ chosen.leftOut > 0 ? `, ${chosen.leftOut} of them touch` : '' }}; at
-          most {{ MOST_SETTINGS.toLocaleString('en-GB') }}.
-        </span>
+        {{ outcome }}
+        <span class="second small">{{ triedText }}</span>
       </p>
       <button class="act" type="button" @click="emit('step', setting)">Make it a step of the rebuild</button>
     </div>

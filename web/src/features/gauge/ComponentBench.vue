@@ -13,7 +13,7 @@ import {
   programmeFor,
   walkRound,
 } from '@dauer/core';
-import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { useInstrument } from '../../app/instruments.ts';
 import { onLetter } from '../../app/keys.ts';
@@ -106,6 +106,11 @@ const instrument = useInstrument(
   (text) => take(text),
 );
 const { live, steady, held, hold, release } = useLive(instrument, kind, unit);
+/** A gauge that was listened to and falls silent in the middle of a set. */
+watch(instrument.speaks, (speaks, spoke) => {
+  if (!spoke || speaks || instrument.listening.value === null) return;
+  message.value = `${capture.gaugeName.value} has fallen silent. What was taken stands; type the figures, or plug it in and listen again.`;
+});
 function take(text: string): void {
   if (text.trim() === '' && live.value) {
     take(`${live.value.text} ${symbolOf(unit.value)}`.trim());

@@ -15,6 +15,16 @@ const METALS: readonly { value: BoreMaterial; label: string }[] = [
   { value: 'steel', label: 'Steel' },
 ];
 const found = computed(() => (job.state ? honing(job.state.book, props.component.slot, material.value) : null));
+const figures = computed(() => {
+  const r = found.value?.result;
+  if (!r) return '';
+  const honed =
+    r.afterHone === null
+      ? ''
+      : `; honed clean the bore would be ${fixed(r.afterHone, 3)} mm with a clearance of ${fixed(r.clearanceAfterHone ?? 0, 3)} mm`;
+  const none = found.value?.honeTo === null ? ' No hone-to figure on file.' : '';
+  return `Worn by ${fixed(r.wear, 3)} mm, clearance ${fixed(r.clearance, 3)} mm${honed}.${none}`;
+});
 </script>
 
 <template>
@@ -22,22 +32,7 @@ const found = computed(() => (job.state ? honing(job.state.book, props.component
     <h2>Use, hone or sleeve?</h2>
     <ChoiceRow v-model="material" :options="METALS" label="Metal of the bore" />
     <p class="advice">{{ honingWords(found) }}</p>
-    <p v-if="found.result" class="second small">
-      Worn by
-      <span class="fig">{{ fixed(found.result.wear, 3) }}</span>
-      mm, clearance
-      <span class="fig">{{ fixed(found.result.clearance, 3) }}</span>
-      mm
-      <template v-if="found.result.afterHone !== null">
-        ; honed clean the bore would be
-        <span class="fig">{{ fixed(found.result.afterHone, 3) }}</span>
-        mm with a clearance of
-        <span class="fig">{{ fixed(found.result.clearanceAfterHone ?? 0, 3) }}</span>
-        mm
-      </template>
-      .
-      {{ found.honeTo === null ? 'No hone-to figure on file.' : '' }}
-    </p>
+    <p v-if="found.result" class="second small">{{ figures }}</p>
   </section>
 </template>
 

@@ -11,8 +11,15 @@ const props = defineProps<{
   taken: readonly Taken[];
   pads: boolean;
 }>();
-const meaning = computed(() => meaningOf(props.judged, props.component.runout, props.missing));
-const decide = computed(() => props.judged.some((j) => j.verdict === 'past'));
+const meaning = computed(() =>
+  meaningOf(props.judged, props.component.runout, props.missing, {
+    taken: props.taken.length,
+    rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),
+  }),
+);
+const decide = computed(
+  () => props.judged.some((j) => j.verdict === 'past') || props.component.findings.some((f) => f.severity === 'reject'),
+);
 </script>
 
 <template>

@@ -18,6 +18,23 @@ const found = computed(() =>
 );
 const mm = (v: number | undefined): string => fixed(v ?? 0, 2);
 const now = computed(() => mm(found.value?.result?.predicted[0]));
+const advice = computed(() => {
+  const f = found.value;
+  const r = f?.result;
+  if (!f || !r) return '';
+  if (r.hubOverLimit) return `The hub alone makes ${mm(r.hub.tir)} mm: no position of the rotor helps. Clean or replace the hub.`;
+  if (f.stays) return `It sits as well as it can: about ${mm(r.bestTir)} mm of wobble. Put it back as it was.`;
+  const still = r.bestWithinLimit ? '' : ' That is still over the limit.';
+  return `Put hole ${f.hole} on stud 1: ${now.value} becomes about ${mm(r.bestTir)} mm of wobble.${still}`;
+});
+const apart = computed(() => {
+  const r = found.value?.result;
+  return r ? `Rotor ${mm(r.rotor.tir)}, hub ${mm(r.hub.tir)} mm of wobble, told apart by two sweeps.` : '';
+});
+const proof = computed(() => {
+  const p = found.value?.proof;
+  return p ? `Proof sweep: total ${mm(p.runout.tir)} mm, wobble ${mm(p.runout.wobble)} mm.` : '';
+});
 const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.01]), props.limit ?? 0));
 </script>
 
@@ -41,26 +58,7 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
       </template>
     </div>
     <template v-if="found.result">
-      <p class="advice">
-        <template v-if="found.result.hubOverLimit">
-          The hub alone makes
-          <span class="fig fig-b">{{ mm(found.result.hub.tir) }} mm</span>
-          : no position of the rotor helps. Clean or replace the hub.
-        </template>
-        <template v-else-if="found.stays">
-          It sits as well as it can: about
-          <span class="fig fig-b">{{ mm(found.result.bestTir) }} mm</span>
-          . Put it back as it was.
-        </template>
-        <template v-else>
-          Put hole {{ found.hole }} on stud 1:
-          <span class="fig">{{ now }}</span>
-          becomes about
-          <span class="fig fig-b">{{ mm(found.result.bestTir) }} mm</span>
-          of wobble.
-          <template v-if="!found.result.bestWithinLimit">That is still over the limit.</template>
-        </template>
-      </p>
+      <p class="advice">{{ advice }}</p>
       <div class="row">
         <svg class="bars" :viewBox="`0 0 ${found.result.predicted.length * 56 + 8} 96`" role="img" aria-label="Wobble in each position">
           <path v-if="limit" :d="`M0 ${70 - (limit / worst) * 54}H400`" class="limit" />
@@ -70,20 +68,8 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
             <text :x="j * 56 + 30" y="88" text-anchor="middle" class="bn">{{ j === 0 ? 'as it sat' : `+${j}` }}</text>
           </g>
         </svg>
-        <p class="second small">
-          Rotor
-          <span class="fig">{{ mm(found.result.rotor.tir) }}</span>
-          , hub
-          <span class="fig">{{ mm(found.result.hub.tir) }}</span>
-          mm of wobble, told apart by two sweeps.
-        </p>
-        <p v-if="found.proof" class="proof">
-          Proof sweep: total
-          <span class="fig fig-b">{{ mm(found.proof.runout.tir) }} mm</span>
-          , wobble
-          <span class="fig">{{ mm(found.proof.runout.wobble) }}</span>
-          .
-        </p>
+        <p class="second small">{{ apart }}</p>
+        <p v-if="found.proof" class="proof">{{ proof }}</p>
         <button v-else-if="writable" class="act" type="button" @click="emit('sweep', found.result.best, studs)">
           {{ found.result.best === 0 ? 'It is back: sweep to prove' : `It sits ${found.result.best} on: sweep to prove` }}
         </button>

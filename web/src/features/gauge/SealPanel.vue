@@ -7,6 +7,12 @@ import { useJob } from '../../app/job.ts';
 const props = defineProps<{ component: Component; writable: boolean }>();
 const job = useJob();
 const zone = computed(() => (job.state ? sealZone(job.state.book, props.component.slot) : null));
+const standing = computed(() => {
+  const r = zone.value?.result;
+  return r
+    ? `The piston stands out by ${LINING_STATES.map((s) => `${fixed(r.standOut[s], 1)} mm ${LINING_STATE_WORD[s]}`).join(', ')}.`
+    : '';
+});
 const said = computed(() => props.component.findings.some((f) => f.severity === 'reject'));
 function writeDown(): void {
   const z = zone.value;
@@ -32,13 +38,7 @@ function writeDown(): void {
   <section v-if="zone" class="work">
     <h2>Does a pit matter?</h2>
     <p class="advice" :class="{ problem: zone.result?.reject }">{{ sealZoneWords(zone) }}</p>
-    <p v-if="zone.result" class="second small">
-      The piston stands out by
-      <template v-for="(s, i) in LINING_STATES" :key="s">
-        <span class="fig">{{ fixed(zone.result.standOut[s], 1) }}</span>
-        mm {{ LINING_STATE_WORD[s] }}{{ i < 2 ? ', ' : '.' }}
-      </template>
-    </p>
+    <p v-if="zone.result" class="second small">{{ standing }}</p>
     <p v-else-if="zone.missing.length > 0 && zone.pits.length === 0" class="second small">
       For the zone is missing: {{ zone.missing.join(', ') }}.
     </p>

@@ -13,6 +13,12 @@ const key = (s: Stop): string => `${s.slotId}|${s.measurement}`;
 function skip(s: Stop): void {
   skipped.value = skipped.value.includes(key(s)) ? skipped.value.filter((x) => x !== key(s)) : [...skipped.value, key(s)];
 }
+const says = computed(() => {
+  const w = walk.value;
+  if (!w) return '';
+  const list = w.secondsUnordered > w.seconds ? `; in the order of the list it would be ${minutes(w.secondsUnordered)}` : '';
+  return `${w.stops.length} to take in about ${minutes(w.seconds)}, ${w.gaugeChanges} changes of gauge${list}.`;
+});
 const first = computed(() => walk.value?.stops[0] ?? null);
 /** A heading where the wheel changes. */
 const legs = computed(() => {
@@ -31,11 +37,7 @@ const legs = computed(() => {
   <section v-if="walk && walk.stops.length > 0" class="walk">
     <div class="top">
       <h2>One walk round</h2>
-      <p class="second">
-        {{ walk.stops.length }} to take in about
-        <b>{{ minutes(walk.seconds) }}</b>
-        , {{ walk.gaugeChanges }} changes of gauge; in the order of the list it would be {{ minutes(walk.secondsUnordered) }}.
-      </p>
+      <p class="second">{{ says }}</p>
       <button v-if="first" class="act main" type="button" @click="goTo(first)">
         Begin: {{ first.place }}, {{ first.name.toLowerCase() }}
       </button>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@pinia/colada';
 import { useDebounceFn, useIntervalFn, useNow } from '@vueuse/core';
-import { computed, onBeforeUnmount } from 'vue';
+import { computed, onBeforeUnmount, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { call, sentenceOf } from '../../app/client.ts';
+import { sentenceOf } from '../../app/client.ts';
+import { callOrKept, keepOpenJobs } from '../../app/kept.ts';
 import { onLetter } from '../../app/keys.ts';
 import { onChange } from '../../app/live.ts';
 import { useSession } from '../../app/session.ts';
@@ -14,10 +15,11 @@ import { dayText } from '../../fittings/dates.ts';
 /** The vehicles in the shop: where each stands, what it waits for, what can be done right now, what is due. */
 const session = useSession();
 const router = useRouter();
-const { data, error, refetch } = useQuery({ key: ['yard'], query: () => call('yard') });
+const { data, error, refetch } = useQuery({ key: ['yard'], query: () => callOrKept('yard') });
 useIntervalFn(() => void refetch(), 30000);
 onChange(useDebounceFn(() => void refetch(), 400));
 void refetch();
+watch(data, (yard) => yard && void keepOpenJobs(yard.jobs.map((j) => j.jobId)), { immediate: true });
 const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => ((a.promised ?? '9') < (b.promised ?? '9') ? -1 : 1)));
 const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];
 const title = computed(() => `${NUMBERS[jobs.value.length] ?? String(jobs.value.length)} in the shop`);

@@ -1,0 +1,305 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { allSent, House, signIn, typeFigures } from './house.ts';
+
+interface Slot {
+  readonly id: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly corner: string | null;
+}
+interface JobFile {
+  readonly layout: { readonly slots: readonly Slot[] };
+  readonly sets: readonly { id: string; slotId: string; jobId: string; measurement: string; turn: number; blind: boolean }[];
+  readonly readings: readonly {
+    id: string;
+    setId: string;
+    typed: string;
+    unit: string;
+    angleDeg: number | null;
+    place: string | null;
+    canonical: number;
+  }[];
+  readonly takeBacks: readonly { corrects: string | null }[];
+}
+
+/** Figures of a measurement as they come off the gauge; every component's differ a little, so that none can stand for another. */
+function figuresFor(measurement: string, positions: number, n: number): string[] {
+  const round = (mid: number, swing: number, decimals: number): string[] =>
+    Array.from({ length: positions }, (_, i) => (mid + n * 0.01 + swing * Math.cos(i + n)).toFixed(decimals));
+  switch (measurement) {
+    case 'rotor_thickness':
+      return round(11.9, 0.004, 3);
+    case 'rotor_runout':
+      return round(0.02, 0.01, 2);
+    case 'pad_lining':
+      return round(6.2, 0.1, 2);
+    case 'hub_end_float':
+      return [(0.01 + (n % 2) * 0.01).toFixed(2)];
+    case 'drum_diameter':
+      return round(280.2, 0.03, 2);
+    case 'shoe_lining':
+      return round(4.1, 0.2, 1);
+    default:
+      return round(28.6, 0.004, 3);
+  }
+}
+
+describe('the measuring bench, by keyboard and simulated gauge', function () {
+  this.timeout(900000);
+  const house = new House();
+  let page: Page;
+  const jobs = new Map<string, string>();
+  const files = async (tag: string): Promise<JobFile> =>
+    (await (await page.request.get(`${house.url}/api/jobs/${jobs.get(tag) ?? ''}`)).json()) as JobFile;
+  before(async () => {
+    await house.open(true);
+    page = await house.page({ shell: true });
+    await signIn(page, house.url, 'tomasz');
+    const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as {
+      jobs: { jobId: string; vehicle: { tag: string } }[];
+    };
+    for (const j of yard.jobs) jobs.set(j.vehicle.tag, j.jobId);
+  });
+  after(() => house.close());
+  afterEach(async function () {
+    if (this.currentTest?.state === 'failed' && process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'] });
+  });
+
+  /** What was typed, by place and measurement, in the order of the positions. */
+  const typed = new Map<string, readonly string[]>();
+  const at = (): Promise<string | null> => page.locator('[data-capture] .what').textContent();
+  const dots = (): Promise<number> => page.locator('[data-capture] .dots circle').count();
+  const nameOf = (slot: Slot): string => {
+    const corner = { FL: 'front left', FR: 'front right', RL: 'rear left', RR: 'rear right' }[slot.corner ?? ''];
+    return corner ? `${corner} ${slot.name.toLowerCase()}` : slot.name.toLowerCase();
+  };
+  const MEASUREMENT: Readonly<Record<string, string>> = {
+    Thickness: 'rotor_thickness',
+    Runout: 'rotor_runout',
+    Lining: 'pad_lining',
+    'End float': 'hub_end_float',
+    Diameter: 'drum_diameter',
+  };
+  /** The stop that the capture bar stands at: of which place, and what is taken. */
+  async function stop(): Promise<{ readonly place: string; readonly measurement: string; readonly key: string }> {
+    const [what = '', place = ''] = ((await at()) ?? '').split(', ').map((x) => x.trim());
+    const measurement = place.includes('shoes') && what === 'Lining' ? 'shoe_lining' : (MEASUREMENT[what] ?? what);
+    return { place, measurement, key: `${place}|${measurement}` };
+  }
+  const onward = () => page.locator('[data-capture] .onward');
+  /** Takes a whole set with the keys alone. */
+  async function takeSet(n: number, between: (i: number) => Promise<void> = async () => undefined): Promise<string> {
+    const { measurement, key } = await stop();
+    const positions = (await dots()) - 1;
+    const list = figuresFor(measurement, positions, n);
+    for (const [i, f] of list.entries()) {
+      await between(i);
+      await typeFigures(page, [f]);
+    }
+    typed.set(key, list);
+    return key;
+  }
+  async function goOn(): Promise<boolean> {
+    const before = await at();
+    const left = await onward()
+      .waitFor({ timeout: 5000 })
+      .then(() => true)
+      .catch(() => false);
+    if (!left) return false;
+    await page.keyboard.press('Enter');
+    await page.waitForFunction((was) => document.querySelector('[data-capture] .what')?.textContent !== was, before);
+    return true;
+  }
+  /** Every reading of a job that stands, newest set of each, by place and measurement, in the order it was taken. */
+  async function stored(tag: string): Promise<Map<string, string[]>> {
+    const file = await files(tag);
+    const gone = new Set(file.takeBacks.map((t) => t.corrects));
+    const found = new Map<string, string[]>();
+    for (const s of file.sets.filter((x) => x.jobId === jobs.get(tag))) {
+      const slot = file.layout.slots.find((x) => x.id === s.slotId);
+      const list = file.readings.filter((r) => r.setId === s.id && !gone.has(r.id)).sort((a, b) => (a.id < b.id ? -1 : 1));
+      if (slot && list.length > 0)
+        found.set(
+          `${nameOf(slot)}|${s.measurement}`,
+          list.map((r) => r.typed),
+        );
+    }
+    return found;
+  }
+
+  it('one walk round takes what is owed of a vehicle with the keys alone, through a cut of the network and a page that dies', async () => {
+    await page.goto(`${house.url}/jobs/${jobs.get('V 071') ?? ''}/gauge`);
+    const begin = page.getByRole('button', { name: /^Begin: / });
+    await begin.waitFor();
+    // The application itself is kept by now, and the job with it.
+    await page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+    await page.waitForLoadState('networkidle');
+    await begin.focus();
+    await page.keyboard.press('Enter');
+    await page.locator('[data-capture]').waitFor();
+    const corners = new Set<string>();
+    for (let n = 0; n < 40; n += 1) {
+      const cut = n === 2;
+      const key = await takeSet(n, async (i) => {
+        if (cut && i === 1) await page.context().setOffline(true);
+      });
+      corners.add(key.split(' ').slice(0, 2).join(' '));
+      if (n === 3) {
+        // Still cut off: the page dies and comes back from what the browser kept.
+        await page.getByText('kept here, not sent').waitFor();
+        const before = await at();
+        await page.reload();
+        await page.getByText(/The server is away\. This is what this device kept/).waitFor();
+        // What was taken before the cut and since stands; the walk goes on where it was.
+        await page.getByRole('heading', { name: 'To gauge' }).waitFor();
+        await begin.focus();
+        await page.keyboard.press('Enter');
+        await page.locator('[data-capture]').waitFor();
+        expect(await at()).to.not.equal(before);
+        await page.context().setOffline(false);
+        await allSent(page);
+        await page.getByText(/The server is away/).waitFor({ state: 'detached' });
+        continue;
+      }
+      if (!(await goOn())) break;
+    }
+    await allSent(page);
+    expect([...corners].sort()).to.deep.equal(['front right', 'rear left', 'rear right']);
+    const found = await stored('V 071');
+    for (const [key, list] of typed) expect(found.get(key), key).to.deep.equal(list);
+    await page.goto(`${house.url}/jobs/${jobs.get('V 071') ?? ''}/gauge`);
+    await page.getByRole('heading', { name: 'To gauge' }).waitFor();
+    expect(await begin.count()).to.equal(0);
+  });
+
+  it('what was gauged before is taken again beside it, at the wheel that the walk did not ask for', async () => {
+    const file = await files('V 071');
+    for (const [n, corner] of (['FL', 'FR'] as const).entries()) {
+      const slot = file.layout.slots.find((s) => s.kind === 'rotor' && s.corner === corner)!;
+      await page.goto(`${house.url}/jobs/${jobs.get('V 071') ?? ''}/gauge?pick=${slot.id}`);
+      await page.locator('[data-capture]').waitFor();
+      const tab = page.getByRole('tab', { name: /^Thickness/ });
+      await tab.focus();
+      await page.keyboard.press('Enter');
+      const again = page.getByRole('button', { name: 'Take all again' });
+      await again.focus();
+      await page.keyboard.press('Enter');
+      await page.getByText('Position 1 of 8').first().waitFor();
+      await takeSet(20 + n);
+    }
+    await allSent(page);
+    const found = await stored('V 071');
+    for (const [key, list] of typed) expect(found.get(key), key).to.deep.equal(list);
+  });
+
+  it('both axles of a vehicle on drums by a gauge that speaks, with the server killed in the middle', async () => {
+    const lead = await house.page();
+    await signIn(lead, house.url, 'ines');
+    const answer = await lead.request.post(`${house.url}/api/instruments/key`, { data: { anew: false } });
+    const { key } = (await answer.json()) as { key: string };
+    await lead.close();
+    const say = async (text: string, event: 'live' | 'press'): Promise<void> => {
+      const reply = await page.request.post(`${house.url}/api/instruments/say`, {
+        headers: { authorization: `Bearer ${key}` },
+        data: { instrument: 'B-01', kind: 'bore_gauge', unit: 'mm', text, event },
+      });
+      expect(reply.status()).to.equal(200);
+    };
+    const file = await files('V 063');
+    const drums = ['FL', 'FR', 'RL', 'RR'].map((c) => file.layout.slots.find((s) => s.kind === 'drum' && s.corner === c)!);
+    const want = new Map<string, readonly string[]>();
+    for (const [n, slot] of drums.entries()) {
+      // The drums are out at the turner's: the shoes that they left behind are gauged.
+      const shoes = file.layout.slots.find((s) => s.kind === 'shoes' && s.corner === slot.corner)!;
+      await page.goto(`${house.url}/jobs/${jobs.get('V 063') ?? ''}/gauge?pick=${shoes.id}`);
+      await page.locator('[data-capture]').waitFor();
+      const again = page.getByRole('button', { name: 'Take all again' });
+      await again.focus();
+      await page.keyboard.press('Enter');
+      await again.waitFor({ state: 'detached' });
+      const list = figuresFor('shoe_lining', 6, 10 + n);
+      for (const [i, f] of list.entries()) {
+        if (n === 1 && i === 2) await house.killServer();
+        if (n === 1 && i === 4) {
+          await page.getByText('kept here, not sent').waitFor();
+          await house.start();
+        }
+        await typeFigures(page, [f]);
+      }
+      await page.getByRole('tab', { name: /^Lining\s+6/ }).waitFor();
+      want.set(`${nameOf(shoes)}|shoe_lining`, list);
+    }
+    // The axle's cylinders by a gauge that speaks.
+    const cylinder = file.layout.slots.find((s) => s.kind === 'wheel_cylinder' && s.corner === 'RR')!;
+    await page.goto(`${house.url}/jobs/${jobs.get('V 063') ?? ''}/gauge?pick=${cylinder.id}`);
+    await page.locator('[data-capture]').waitFor();
+    await page.getByRole('tab', { name: /^Bore/ }).focus();
+    await page.keyboard.press('Enter');
+    const again = page.getByRole('button', { name: 'Take all again' });
+    await again.focus();
+    await page.keyboard.press('Enter');
+    await again.waitFor({ state: 'detached' });
+    let speaking = true;
+    const speak = (async () => {
+      for (; speaking; await page.waitForTimeout(150)) await say('25.40', 'live');
+    })();
+    await page.getByRole('button', { name: /^Listen here/ }).click();
+    await page.locator('[data-capture] .live', { hasText: '25.40' }).waitFor();
+    await page.getByText('Steady', { exact: true }).waitFor();
+    await page
+      .locator('[data-capture]')
+      .getByText('Steady')
+      .evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    // Enter, or a foot switch that sends it, takes what the gauge shows; its own press does as well.
+    await page.keyboard.press('Enter');
+    await page.getByText('At the mouth, 90°').first().waitFor();
+    speaking = false;
+    await speak;
+    for (const f of ['25.41', '25.42', '25.40', '25.41', '25.40']) await say(f, 'press');
+    await page.locator('.rule[data-verdict]').first().waitFor();
+    await page.getByText('has fallen silent').waitFor();
+    await allSent(page);
+    want.set(`${nameOf(cylinder)}|bore_diameter`, ['25.40 mm', '25.41 mm', '25.42 mm', '25.40 mm', '25.41 mm', '25.40 mm']);
+    const found = await stored('V 063');
+    for (const [k, list] of want) expect(found.get(k), k).to.deep.equal(list);
+  });
+
+  it('tells hub from rotor by two sweeps, names the hole, and proves it', async () => {
+    const file = await files('V 071');
+    const rotor = file.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'FL')!;
+    await page.goto(`${house.url}/jobs/${jobs.get('V 071') ?? ''}/gauge?pick=${rotor.id}`);
+    await page.getByRole('tab', { name: /^Runout/ }).click();
+    await page.getByLabel('Studs of the hub').fill('0');
+    await page.getByText(/has at least 3 of them/).waitFor();
+    await page.getByLabel('Studs of the hub').fill('5');
+    await page.getByText(/turn it\s+2 studs\s+on/).waitFor();
+    await page.getByRole('button', { name: 'It is turned: sweep again' }).click();
+    // The rotor makes 0.08 of it with its high spot at 120°, the hub 0.04 at 100°: turned on by two studs it runs truer.
+    const sweep = (turn: number): string[] =>
+      Array.from({ length: 12 }, (_, i) => {
+        const wave = (size: number, deg: number): number => (size / 2) * Math.cos(((30 * i - deg) * Math.PI) / 180);
+        return (0.06 + wave(0.08, 120 + 72 * turn) + wave(0.04, 100)).toFixed(2);
+      });
+    await page.getByText('0° from stud 1, 1 of 12').first().waitFor();
+    await typeFigures(page, sweep(2));
+    await page.getByText(/Put hole \d on stud 1: 0\.1\d becomes about 0\.0\d mm of wobble\./).waitFor();
+    const advice = (await page.getByText(/Put hole \d on stud 1/).textContent()) ?? '';
+    const hole = Number(/hole (\d)/.exec(advice)?.[1]);
+    await page.getByRole('button', { name: /sweep to prove$/ }).click();
+    await page.getByText('0° from stud 1, 1 of 12').first().waitFor();
+    await typeFigures(page, sweep(6 - hole));
+    await page.getByText(/^Proof sweep: total 0\.0\d mm/).waitFor();
+    await page
+      .getByText(/turned on by \d of 5 studs/)
+      .first()
+      .waitFor();
+    await allSent(page);
+    const after = await files('V 071');
+    const turns = after.sets
+      .filter((s) => s.slotId === rotor.id && s.jobId === jobs.get('V 071') && s.measurement === 'rotor_runout')
+      .map((s) => s.turn);
+    expect(turns).to.deep.equal([0, 2, 6 - hole]);
+    expect(house.errors).to.deep.equal([]);
+  });
+});

@@ -1,0 +1,124 @@
+import type { EndpointName, ENDPOINTS } from '@dauer/contract';
+import type { z } from 'zod';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { ApiProblem, call } from './client.ts';
+
+const SINCE = 'since:';
+
+interface Schema extends DBSchema {
+  kept: { key: string; value: { readonly key: string; readonly at: number; readonly value: unknown } };
+}
+
+let opening: Promise<IDBPDatabase<Schema> | null> | null = null;
+/** What this device keeps of the book, to show while the server is away; null where it cannot store anything. */
+function store(): Promise<IDBPDatabase<Schema> | null> {
+  opening ??= openDB<Schema>('dauer-kept', 1, {
+    upgrade: (d) => d.createObjectStore('kept', { keyPath: 'key' }),
+  }).catch(() => null);
+  return opening;
+}
+
+/** Keeps what the server last said under a name. A device that cannot store goes on without. */
+export async function keep(key: string, value: unknown): Promise<void> {
+  try {
+    const plain: unknown = JSON.parse(JSON.stringify(value));
+    await (await store())?.put('kept', { key, at: Date.now(), value: plain });
+  } catch {
+    // Without room for it the application works as long as the server answers.
+  }
+}
+
+/** What was kept under a name, and when; null where nothing was. */
+export async function keptFor<T>(key: string): Promise<{ readonly at: number; readonly value: T } | null> {
+  try {
+    const found = await (await store())?.get('kept', key);
+    return found ? { at: found.at, value: found.value as T } : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Everything that was kept under names that begin so, in the order of the names. */
+async function keptUnder<T>(prefix: string): Promise<T[]> {
+  try {
+    const found = await (await store())?.getAll('kept', IDBKeyRange.bound(prefix, `${prefix}\uffff`));
+    return (found ?? []).map((x) => x.value as T);
+  } catch {
+    return [];
+  }
+}
+
+/**
+ * Keeps what went into the book of a job since its file was kept, before it leaves the outbox: so that a page that opens
+ * while the server is away misses nothing.
+ */
+export async function keepSince<T>(jobId: string, eventId: string, value: T): Promise<void> {
+  await keep(`${SINCE}${jobId}:${eventId}`, value);
+}
+export const keptSince = <T>(jobId: string): Promise<T[]> => keptUnder<T>(`${SINCE}${jobId}:`);
+
+/** Keeps the file of a job as a whole; what was kept since the one before is in it. */
+export async function keepJob(jobId: string, file: unknown, inIt: readonly string[]): Promise<void> {
+  await keep(jobKey(jobId), file);
+  try {
+    const tx = (await store())?.transaction('kept', 'readwrite');
+    for (const id of inIt) void tx?.store.delete(`${SINCE}${jobId}:${id}`);
+    await tx?.done;
+  } catch {
+    // It is in the file twice then, which changes nothing.
+  }
+}
+
+/** Forgets all of it: somebody signed out. */
+export async function forgetKept(): Promise<void> {
+  try {
+    await (await store())?.clear('kept');
+  } catch {
+    // Nothing was kept.
+  }
+}
+
+/** Whether the server could not be asked at all, or is only just coming back. */
+export function isAway(error: unknown): boolean {
+  return error instanceof ApiProblem && (error.status === 0 || error.status === 502 || error.status === 503);
+}
+
+type Reply<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['reply']>;
+/**
+ * Asks an endpoint without arguments; while the server is away, what it said last is given instead.
+ * @throws ApiProblem where it is away and nothing was kept, or it refused
+ */
+export async function callOrKept<N extends EndpointName>(name: N): Promise<Reply<N>> {
+  try {
+    const fresh = await call(name);
+    void keep(name, fresh);
+    return fresh;
+  } catch (error) {
+    const known = isAway(error) ? await keptFor<Reply<N>>(name) : null;
+    if (known) return known.value;
+    throw error;
+  }
+}
+
+const FRESH_MS = 10 * 60_000;
+const PAUSE_MS = 400;
+let keeping = false;
+/** Keeps the files of the jobs that are open, one after the other, so that each can be opened while the server is away. */
+export async function keepOpenJobs(ids: readonly string[]): Promise<void> {
+  if (keeping || !('serviceWorker' in navigator)) return;
+  keeping = true;
+  try {
+    for (const id of ids) {
+      const known = await keptFor(jobKey(id));
+      if (known && Date.now() - known.at < FRESH_MS) continue;
+      await keep(jobKey(id), await call('job', { params: { jobId: id } }));
+      await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
+    }
+  } catch {
+    // Tried again the next time that the yard is read.
+  } finally {
+    keeping = false;
+  }
+}
+
+export const jobKey = (id: string): string => `job:${id}`;
