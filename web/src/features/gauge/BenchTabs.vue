@@ -25,21 +25,27 @@ function pick(id: MeasurementId): void {
 </script>
 
 <template>
-  <div class="tabs" role="tablist" :aria-label="`What is gauged on the ${name.toLowerCase()}`">
-    <button v-for="m in shown" :key="m.id" type="button" role="tab" :aria-selected="tab === m.id" @click="pick(m.id)">
-      {{ m.name }}
-      <span class="fig">{{ count(m.id) }}</span>
-    </button>
-    <button type="button" role="tab" :aria-selected="tab === 'eye'" @click="tab = 'eye'">
-      By eye
-      <span class="fig">{{ findings }}</span>
-    </button>
+  <div class="tabs">
+    <div class="list" role="tablist" :aria-label="`What is gauged on the ${name.toLowerCase()}`">
+      <button
+        v-for="m in [...shown, ...(opened ? rest : [])]"
+        :key="m.id"
+        type="button"
+        role="tab"
+        :aria-selected="tab === m.id"
+        @click="pick(m.id)"
+      >
+        {{ m.name }}
+        <span class="fig">{{ count(m.id) }}</span>
+      </button>
+      <button type="button" role="tab" :aria-selected="tab === 'eye'" @click="tab = 'eye'">
+        By eye
+        <span class="fig">{{ findings }}</span>
+      </button>
+    </div>
     <button v-if="rest.length > 0" type="button" class="rest" :aria-expanded="opened" @click="opened = !opened">
       {{ opened ? 'Fewer' : `${rest.length} more` }}
     </button>
-    <template v-if="opened">
-      <button v-for="m in rest" :key="m.id" type="button" role="tab" aria-selected="false" @click="pick(m.id)">{{ m.name }}</button>
-    </template>
   </div>
 </template>
 
@@ -48,6 +54,10 @@ function pick(id: MeasurementId): void {
   display: flex;
   flex-wrap: wrap;
   align-self: stretch;
+}
+.list {
+  display: flex;
+  flex-wrap: wrap;
 }
 .tabs button {
   min-height: 47px;

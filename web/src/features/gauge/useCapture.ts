@@ -1,15 +1,8 @@
 import {
-  asksForCheck,
   type Component,
   displayWithUnit,
-  GAUGE_KIND_NAME,
-  type GaugeKind,
-  GENERIC_GAUGE,
-  GAUGE_UNIT,
-  type GaugeVersion,
   isImplausible,
   type Measurement,
-  ofSingle,
   type Phase,
   type PlannedPosition,
   plannedPositions,
@@ -31,28 +24,8 @@ import { computed, type ComputedRef, type Ref, ref, watch } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 import { orderOf, type TakingOrder } from './takingOrder.ts';
+import { useGaugeChoice } from './useGaugeChoice.ts';
 import { useUnit } from './useUnit.ts';
-
-const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
-  micrometer: 'Micrometer',
-  bore_gauge: 'Bore gauge',
-  dial: 'Dial',
-  caliper: 'Caliper',
-  depth_gauge: 'Depth gauge',
-  drum_gauge: 'Drum gauge',
-  feeler: 'Feeler',
-  rule: 'Rule',
-  tape: 'Tape',
-  torque_wrench: 'Wrench',
-  spring_scale: 'Scale',
-  pedal_force: 'Pedal force',
-  pressure_gauge: 'Pressure',
-  vacuum_gauge: 'Vacuum',
-  fluid_tester: 'Fluid tester',
-  thermometer: 'Probe',
-  angle_gauge: 'Angle gauge',
-  count: 'Counted',
-};
 
 /** How the next set is taken, where it is not the plain one. */
 export interface Begin {
@@ -65,7 +38,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const job = useJob();
   const session = useSession();
   const { unit, other, symbol, symbolOf, pair, switchUnit } = useUnit(computed(() => measurement.value?.kind ?? 'length'));
-  const chosenGauges = useLocalStorage<Record<string, string>>('dauer.gauges', {});
+  const { gauges, gauge, choose, gaugeName, gaugeNote, errorOf } = useGaugeChoice(measurement);
   const orders = useLocalStorage<Record<string, TakingOrder>>('dauer.orders', {});
   const surface = ref<Surface>('clean');
   const cold = ref(true);
@@ -75,7 +48,10 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const more = ref(false);
   const index = ref(0);
   const message = ref<string | null>(null);
-  const asked = ref<{ text: string } | null>(null);
+  /** What is asked about a figure, and of which position. */
+  const asked = ref<{ readonly text: string; readonly key: string } | null>(null);
+  /** Positions whose figure somebody said is right. */
+  const answered = new Set<string>();
   /** Begin a set of its own with the next reading, beside the one that stands. */
   const afresh = ref(false);
   /** A second measure that does not see the first. */
@@ -85,18 +61,6 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   let begun: string | null = null;
   let newest: string | null = null;
 
-  const gauges = computed<GaugeVersion[]>(() => {
-    const last = new Map((job.state?.file.gauges ?? []).map((g) => [g.gaugeId, g]));
-    return [...last.values()];
-  });
-  const gauge = computed<GaugeVersion | null>(() => {
-    const m = measurement.value;
-    if (!m) return null;
-    const kept = gauges.value.find((g) => g.gaugeId === chosenGauges.value[m.id]);
-    if (kept || chosenGauges.value[m.id] === 'none') return kept ?? null;
-    const fitting = gauges.value.filter((g) => g.kind === m.usualGauge).sort((a, b) => a.resolution - b.resolution);
-    return fitting[0] ?? null;
-  });
   /** What stays with the place is said of no part. */
   const partId = computed(() => (measurement.value?.subject === 'slot' ? null : (component.value?.part?.id ?? null)));
   const set = computed<ReadingSet | null>(() => {
@@ -144,6 +108,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   watch(
     [() => component.value?.slot.id, () => measurement.value?.id, phase, blind],
     () => {
+      answered.clear();
       afresh.value = false;
       begin.value = null;
       begun = null;
@@ -160,23 +125,22 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     { immediate: true },
   );
 
-  function errorOf(): number {
-    const facts = gauge.value ?? (measurement.value ? GENERIC_GAUGE[measurement.value.usualGauge] : null);
-    return facts ? ofSingle({ accuracy: facts.shortSpan, resolution: facts.resolution }).expanded : 0;
-  }
   /** What is asked about a figure while the part is still in the hand; null where nothing is. */
-  function doubtOf(m: Measurement, p: PlannedPosition, canonical: number, text: string): string | null {
+  function doubtOf(m: Measurement, p: PlannedPosition, canonical: number, text: string): { text: string; key: string } | null {
     const said = `${text.trim()}${/[a-z"°%]/i.test(text) || symbol.value === '' ? '' : ` ${symbol.value}`}`;
-    if (isImplausible(canonical, plausibleAt(p, component.value?.slot.boreMm ?? null)))
-      return `${said} for ${m.name.toLowerCase()} of a ${component.value?.slot.name.toLowerCase() ?? ''}? It is kept.`;
     const key = positionKey(p);
+    if (isImplausible(canonical, plausibleAt(p, component.value?.slot.boreMm ?? null)))
+      return { text: `${said} for ${m.name.toLowerCase()} of a ${component.value?.slot.name.toLowerCase() ?? ''}? It is kept.`, key };
     const points = taken.value
       .filter((t) => t.key !== key)
       .map((t) => ({ key: t.key, angleDeg: t.reading.angleDeg, place: t.reading.place, value: t.value }));
     const stray = strayIn(m.id, [...points, { key, angleDeg: p.angleDeg, place: p.place, value: canonical }], errorOf());
-    return stray.includes(key)
-      ? `${said} lies far from the others of this set. Gauge it again while the part is in your hand. It is kept.`
-      : null;
+    const odd = stray.includes(key) ? key : stray.find((k) => !answered.has(k));
+    if (odd === undefined) return null;
+    const other = odd === key ? undefined : taken.value.find((t) => t.key === odd)?.reading.typed;
+    const name = positions.value.find((q) => positionKey(q) === odd)?.name ?? '';
+    const what = other === undefined ? said : `${other} at ${name}`;
+    return { text: `${what} lies far from the others of this set. Gauge it again while the part is in your hand. It is kept.`, key: odd };
   }
   function openSet(m: Measurement, c: Component): string {
     const showing = begun !== null && job.state?.book.sets.some((x) => x.id === begun);
@@ -230,9 +194,22 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const doubt = doubtOf(m, p, canonical, text);
     newest = read(openSet(m, c), p, text, unit.value, gauge.value?.id ?? null);
     message.value = null;
-    asked.value = doubt === null ? null : { text: doubt };
+    asked.value = doubt;
     if (!asked.value) index.value = nextOpen(index.value);
     return true;
+  }
+  /** What was asked about is as it was read. */
+  function itIsRight(): void {
+    if (asked.value) answered.add(asked.value.key);
+    asked.value = null;
+    index.value = nextOpen(index.value);
+  }
+  /** What was asked about was misread: it is taken back, and the bar stands at its position. */
+  function itIsNot(): void {
+    const odd = taken.value.find((t) => t.key === asked.value?.key);
+    asked.value = null;
+    if (odd) takeBackReading(odd.reading);
+    else takeBack();
   }
   function nextOpen(from: number): number {
     const list = sequence.value;
@@ -278,26 +255,15 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     index.value = list[to] ?? 0;
     message.value = null;
   }
-  const gaugeName = computed(() => (gauge.value ? `${GAUGE_SHORT[gauge.value.kind]} ${gauge.value.tag}` : 'No gauge named'));
-  const gaugeNote = computed(() => {
-    const m = measurement.value;
-    if (!m) return '';
-    const facts = gauge.value ?? GENERIC_GAUGE[m.usualGauge];
-    const kind = gauge.value?.kind ?? m.usualGauge;
-    const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.file.gaugeChecks, job.today);
-    if (first) return `look at its ${gauge.value?.settingPiece} mm piece first`;
-    const accuracy = kind === 'torque_wrench' ? `±${facts.accuracy * 100} %` : `±${facts.accuracy} ${GAUGE_UNIT[kind]}`;
-    return `reads to ${facts.resolution} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;
-  });
   function inUnit(t: Taken, shown: UnitId): string {
     return displayWithUnit(t.value, measurement.value?.kind ?? 'length', t.reading.resolution, shown, t.reading.fraction);
   }
   return {
     ...{ unit, other, symbol, symbolOf, pair, switchUnit, inUnit },
-    ...{ gauges, gauge, chosenGauges, gaugeName, gaugeNote },
+    ...{ gauges, gauge, choose, gaugeName, gaugeNote },
     ...{ surface, cold, averages, count, more, order, blind, begin, afresh },
     ...{ index, message, asked, set, taken, positions, at, standing, isTaken },
-    ...{ take, takeBack, takeBackReading, putRight, move },
+    ...{ take, takeBack, takeBackReading, putRight, move, itIsRight, itIsNot },
   };
 }
 

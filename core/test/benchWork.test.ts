@@ -1,0 +1,233 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  cutFacts,
+  deriveJob,
+  gatherSets,
+  honing,
+  MEASUREMENTS,
+  type Measurement,
+  onStuds,
+  openBook,
+  outOfFamily,
+  plannedPositions,
+  positionKey,
+  READING_COLUMNS,
+  readingRows,
+  readReadingList,
+  Refusal,
+  sealZone,
+  sealZoneWords,
+  strayIn,
+  walkRound,
+} from '../src/index.ts';
+import { base, Told } from './told.ts';
+
+const at = (t: Told) => deriveJob(t.file, base(999).happenedAt);
+const slotOf = (t: Told, id: string) => t.file.layout.slots.find((s) => s.id === id)!;
+
+/** A sweep of twelve: hub and rotor wobble, mm TIR at an angle, the rotor turned on by some of five studs. */
+const sweep = (hub: readonly [number, number], rotor: readonly [number, number], turn = 0): string[] =>
+  Array.from({ length: 12 }, (_, i) => {
+    const wave = ([size, deg]: readonly [number, number], on = 0): number => (size / 2) * Math.cos(((30 * i - deg - on) * Math.PI) / 180);
+    return (wave(hub) + wave(rotor, 72 * turn)).toFixed(4);
+  });
+
+describe('a rotor on its studs, as the job goes', () => {
+  const swept = (turns: readonly number[], hub: readonly [number, number], rotor: readonly [number, number]) => {
+    const t = new Told();
+    const slot = t.slot('rotor');
+    for (const turn of turns) t.gauge(slot, sweep(hub, rotor, turn), { measurement: 'rotor_runout', turn, studs: 5 });
+    const book = openBook(t.file);
+    return onStuds(book, slot, at(t).components.find((c) => c.slot.id === slot)!.part!.id, 5, 0.1);
+  };
+  it('asks for a turn after the first sweep, and gives the best position after the second', () => {
+    expect(swept([0], [0.04, 100], [0.08, 120]).second).to.equal(null);
+    expect(swept([0], [0.04, 100], [0.08, 120]).turn).to.equal(2);
+    const told = swept([0, 2], [0.04, 100], [0.08, 120]);
+    expect(told.result?.hub.tir).to.be.closeTo(0.04, 1e-3);
+    expect(told.result?.rotor.tir).to.be.closeTo(0.08, 1e-3);
+    expect(told.hole).to.equal(((5 - (told.result?.best ?? 0)) % 5) + 1);
+    expect(told.stays).to.equal(false);
+    expect(told.proof).to.equal(null);
+  });
+  it('the sweep in the advised position is the proof, and comes out as foretold', () => {
+    const best = swept([0, 2], [0.04, 100], [0.08, 120]).result!.best;
+    const proved = swept([0, 2, best], [0.04, 100], [0.08, 120]);
+    expect(proved.proof?.runout.wobble).to.be.closeTo(proved.result!.bestTir, 1e-3);
+  });
+  it('says so where the hub alone is at fault, and where it sits as well as it can', () => {
+    expect(swept([0, 2], [0.2, 10], [0.02, 50]).result?.hubOverLimit).to.equal(true);
+    expect(swept([0, 2], [0.05, 0], [0.05, 180]).stays).to.equal(true);
+  });
+  it('a cut takes out the rotor’s own wobble where hub and rotor were told apart, all of it otherwise', () => {
+    const t = new Told();
+    const slot = t.slot('rotor');
+    t.gauge(slot, sweep([0.04, 100], [0.08, 100]), { measurement: 'rotor_runout' });
+    expect(cutFacts(openBook(t.file), slot).wobble).to.be.closeTo(0.12, 1e-3);
+    t.gauge(slot, sweep([0.04, 100], [0.08, 100], 2), { measurement: 'rotor_runout', turn: 2, studs: 5 });
+    expect(cutFacts(openBook(t.file), slot).wobble).to.be.closeTo(0.08, 1e-3);
+  });
+});
+
+describe('pits of a piston, from what was gauged at the wheel', () => {
+  it('names what is missing, and then tells the trap of worn pads', () => {
+    const t = new Told();
+    const piston = t.slot('piston');
+    expect(sealZone(openBook(t.file), slotOf(t, piston)).missing).to.not.have.length(0);
+    t.find(piston, { severity: 'doubt', entry: 'piston_pit', fromMm: 11, toMm: 14, depthMm: 0.1 });
+    expect(sealZoneWords(sealZone(openBook(t.file), slotOf(t, piston)))).to.match(/^Not known yet/);
+  });
+  it('a doubt about a pit that a later finding settles counts no more', () => {
+    const t = new Told();
+    const piston = t.slot('piston');
+    const pit = t.find(piston, { severity: 'doubt', fromMm: 11, toMm: 14 });
+    expect(sealZone(openBook(t.file), slotOf(t, piston)).pits).to.have.length(1);
+    t.find(piston, { severity: 'note', settles: pit.id });
+    expect(sealZone(openBook(t.file), slotOf(t, piston)).pits).to.have.length(0);
+  });
+});
+
+describe('a bore and its pits, from what was gauged at the place', () => {
+  it('is not honed where nobody says it may be', () => {
+    const t = new Told();
+    const slot = t.file.layout.slots.find((s) => s.kind === 'master_cylinder')!;
+    const mm = (d: number): string => (slot.boreMm! + d).toFixed(3);
+    t.gauge(slot.id, [mm(0.01), mm(0.01), mm(0.02), mm(0.01), mm(0.01), mm(0.01)], {
+      measurement: 'bore_diameter',
+      count: 2,
+      partId: null,
+    });
+    t.gauge(slot.id, [mm(-0.05), mm(-0.05), mm(-0.05), mm(-0.05)], { measurement: 'piston_diameter', count: 2 });
+    expect(honing(openBook(t.file), slot, 'iron').missing).to.deep.equal(['the zone that the seals sweep']);
+    t.gauge(slot.id, ['12', '40'], { measurement: 'bore_zone', partId: null });
+    expect(honing(openBook(t.file), slot, 'iron').result?.decision).to.equal('use');
+    t.find(slot.id, { severity: 'doubt', fromMm: 20, toMm: 22, depthMm: 0.02 });
+    expect(honing(openBook(t.file), slot, 'iron').result?.decision, 'no hone-to on file').to.equal('sleeve_or_replace');
+    expect(honing(openBook(t.file), slot, 'iron').result?.deepestPitInZone).to.equal(0.02);
+  });
+});
+
+describe('a reading out of its family, by what the reduction leaves over', () => {
+  const placed = (id: Measurement['id'], values: readonly number[]) =>
+    plannedPositions(id, values.length).map((p, i) => ({
+      ...{ key: positionKey(p), angleDeg: p.angleDeg, place: p.place },
+      value: values[i] ?? 0,
+    }));
+  it('a sweep that wobbles as one does has no stray in it; a slip of the finger is found', () => {
+    const clean = sweep([0.1, 30], [0.05, 80]).map(Number);
+    expect(strayIn('rotor_runout', placed('rotor_runout', clean), 0.01)).to.deep.equal([]);
+    const slipped = clean.map((v, i) => (i === 4 ? v + 0.5 : v));
+    const points = placed('rotor_runout', slipped);
+    expect(strayIn('rotor_runout', points, 0.01)).to.include(points[4]!.key);
+  });
+  it('places with names are no family', () => {
+    expect(MEASUREMENTS.pin_fit.pattern.form).to.equal('spots');
+    expect(strayIn('pin_fit', placed('pin_fit', [8, 8, 8, 80]), 0.01)).to.deep.equal([]);
+  });
+  it('is told by its own ring, wherever that lies', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 5, max: 40, noNaN: true }), fc.nat(7), (about, i) => {
+        const ring = Array.from({ length: 8 }, (_, k) => about + (k % 2) * 0.002 + (k === i ? 1 : 0));
+        const points = placed('rotor_thickness', ring);
+        expect(strayIn('rotor_thickness', points, 0.01)).to.deep.equal([points[i]!.key]);
+        expect(outOfFamily(ring, 2)).to.deep.equal([]);
+      }),
+    );
+  });
+});
+
+describe('one walk round', () => {
+  it('takes everything that is owed once, each wheel in one go, and never longer than the list', () => {
+    const t = new Told(['FL', 'FR', 'RL', 'RR']);
+    const state = at(t);
+    const walk = walkRound(state);
+    const owed = state.components.flatMap((c) =>
+      c.required.filter((r) => r.need === 'required' && !r.done).map((r) => `${c.slot.id}|${r.measurement.id}`),
+    );
+    expect(walk.stops.map((s) => `${s.slotId}|${s.measurement}`).sort()).to.deep.equal([...owed].sort());
+    expect(walk.seconds).to.be.at.most(walk.secondsUnordered);
+    const corners = walk.stops.map((s) => s.corner);
+    expect(corners.filter((c, i) => c !== corners[i - 1]).length).to.equal(new Set(corners).size);
+    for (const corner of ['FL', 'FR'] as const) {
+      const dial = walk.stops.filter((s) => s.corner === corner && s.gauge === 'dial').map((s) => s.measurement);
+      expect(dial.indexOf('hub_end_float'), 'the bearing comes first').to.be.lessThan(dial.indexOf('rotor_runout'));
+    }
+  });
+  it('what was skipped comes back at the end', () => {
+    const t = new Told(['FL', 'FR']);
+    const [first] = walkRound(at(t)).stops;
+    const key = `${first!.slotId}|${first!.measurement}`;
+    const walk = walkRound(at(t), new Set([key]));
+    expect(walk.stops.at(-1)).to.include({ slotId: first!.slotId, measurement: first!.measurement, skipped: true });
+  });
+});
+
+describe('readings as a list', () => {
+  const told = () => {
+    const t = new Told();
+    t.gauge(t.slot('rotor'), ['12.01', '12,02', '0.4757in', '12.04'], { measurement: 'rotor_thickness' });
+    t.gauge(t.slot('hub'), ['0.03'], { measurement: 'hub_end_float' });
+    return t;
+  };
+  it('out and in again: everything stands there already', () => {
+    const t = told();
+    const rows = readingRows(openBook(t.file), null);
+    expect(Object.keys(rows[0]!)).to.deep.equal([...READING_COLUMNS]);
+    expect(rows.map((r) => r['typed'])).to.deep.equal(['12.01', '12,02', '0.4757in', '12.04', '0.03']);
+    const read = readReadingList(rows, openBook(t.file));
+    expect(read.map((r) => r.verdict)).to.deep.equal(['same', 'same', 'same', 'same', 'same']);
+    expect(gatherSets(read)).to.deep.equal([]);
+  });
+  it('into an empty job they come out as the same sets', () => {
+    const rows = readingRows(openBook(told().file), null);
+    const read = readReadingList(rows, openBook(new Told().file));
+    expect(read.every((r) => r.verdict === 'new')).to.equal(true);
+    const sets = gatherSets(read);
+    expect(sets.map((s) => [s.first.measurement, s.count, s.readings.length])).to.deep.equal([
+      ['rotor_thickness', 4, 4],
+      ['hub_end_float', 1, 1],
+    ]);
+    expect(sets[0]!.readings[2]!.canonical).to.be.closeTo(12.08278, 1e-9);
+  });
+  const row = (over: Record<string, string>): Record<string, string> => ({
+    ...{ component: 'Front left rotor', measurement: 'rotor_thickness', typed: '12.00', place: 'outer ring', angle_deg: '0' },
+    ...over,
+  });
+  it('every row that cannot be taken says why', () => {
+    const book = openBook(told().file);
+    const why = (over: Record<string, string>) => readReadingList([row(over)], book)[0]!;
+    expect(why({ angle_deg: '45' }).verdict).to.equal('new');
+    expect(why({}).why).to.match(/12\.01 stands there/);
+    for (const [over, says] of [
+      [{ component: 'Third wheel' }, /no place of this vehicle/],
+      [{ measurement: 'pad_lining' }, /is not taken on front left rotor/],
+      [{ measurement: 'girth' }, /is not known/],
+      [{ angle_deg: '400' }, /no angle/],
+      [{ angle_deg: '' }, /no angle/],
+      [{ place: 'rim' }, /no ring or depth/],
+      [{ typed: '12 bananas' }, /./],
+      [{ unit: 'bar' }, /not a unit/],
+      [{ phase: 'later' }, /none of/],
+      [{ second: 'yes' }, /second measure/],
+      [{ typed: '' }, /Nothing stands/],
+    ] as const) {
+      const r = why(over);
+      expect(r.verdict, JSON.stringify(over)).to.equal('not_understood');
+      expect(r.why, JSON.stringify(over)).to.match(says);
+    }
+    const twice = readReadingList([row({ angle_deg: '45' }), row({ angle_deg: '45' })], book);
+    expect(twice.map((r) => r.verdict)).to.deep.equal(['new', 'conflicts']);
+  });
+  it('a list that is none, and one that is too long, are refused', () => {
+    const book = openBook(told().file);
+    expect(() => readReadingList([{ fruit: 'pear' }], book)).to.throw(Refusal, /no list of readings/);
+    expect(() => readReadingList([], book)).to.throw(Refusal, /no row/);
+    expect(() =>
+      readReadingList(
+        Array.from({ length: 2001 }, () => row({})),
+        book,
+      ),
+    ).to.throw(Refusal, /at most 2000/);
+  });
+});
