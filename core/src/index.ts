@@ -53,6 +53,7 @@ export * from './gauge/reduce.ts';
 export * from './gauge/readingsFile.ts';
 export * from './gauge/rotorRunout.ts';
 export * from './gauge/rotorThickness.ts';
+export * from './gauge/wayOut.ts';
 export * from './gauge/words.ts';
 export * from './gauge/turnOnStuds.ts';
 export * from './gauge/cutting.ts';

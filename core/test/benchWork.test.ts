@@ -4,6 +4,7 @@ import {
   cutFacts,
   deriveJob,
   gatherSets,
+  type GaugeVersion,
   honing,
   MEASUREMENTS,
   type Measurement,
@@ -16,10 +17,13 @@ import {
   readingRows,
   readReadingList,
   Refusal,
+  roomLeft,
   sealZone,
   sealZoneWords,
   strayIn,
   walkRound,
+  wantedNow,
+  wayOut,
 } from '../src/index.ts';
 import { base, Told } from './told.ts';
 
@@ -229,5 +233,40 @@ describe('readings as a list', () => {
         book,
       ),
     ).to.throw(Refusal, /at most 2000/);
+  });
+});
+
+describe('the way out of a figure that cannot be told', () => {
+  it('names the coarsest gauge on the rack that would tell, or says that none does', () => {
+    const t = new Told();
+    const slot = t.slot('hub');
+    t.gauge(slot, ['0.047'], { measurement: 'hub_end_float' });
+    const judged = at(t)
+      .components.find((c) => c.slot.id === slot)!
+      .judged.find((j) => j.characteristic.id === 'hub_end_float')!;
+    expect(judged.verdict).to.equal('cant_tell');
+    const gauge = (tag: string, accuracy: number, resolution: number): GaugeVersion => ({
+      ...{ id: tag, gaugeId: tag, tag, name: tag, kind: 'dial', resolution, accuracy, shortSpan: accuracy },
+      ...{ rangeLow: null, rangeHigh: null, calibrationDue: null, settingPiece: null, checkFirst: false },
+      ...{ enteredBy: 'ann', enteredAt: base(1).happenedAt },
+    });
+    const room = roomLeft(judged)!;
+    expect(room).to.be.closeTo(0.003, 1e-9);
+    expect(wayOut(judged, room, [gauge('D-1', 0.01, 0.01)])).to.match(/^No dial indicator on the rack tells that near/);
+    const said = wayOut(judged, room, [gauge('D-1', 0.01, 0.01), gauge('D-2', 0.002, 0.001), gauge('D-3', 0.0005, 0.0005)]);
+    expect(said).to.match(/^D-2 tells to ±0\.00\d+ mm/);
+  });
+});
+
+describe('before an access is closed', () => {
+  it('lists what nobody owes and can only be taken now', () => {
+    const t = new Told();
+    const pads = t.file.layout.slots.find((s) => s.kind === 'pads' && s.corner === 'FL')!;
+    const names = () => wantedNow(at(t), pads).map((w) => `${w.slot.kind} ${w.measurement.id}`);
+    expect(names()).to.include('piston piston_seal');
+    t.gauge(t.slot('piston'), ['19', '8', '3', '34'], { measurement: 'piston_seal', partId: null });
+    expect(names().filter((n) => n === 'piston piston_seal').length).to.be.lessThan(
+      t.file.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL').length,
+    );
   });
 });

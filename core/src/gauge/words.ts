@@ -151,7 +151,12 @@ export function meaningOf(
   judged: readonly Judged[],
   runout: Runout | null,
   missing: readonly string[],
-  beside: { readonly taken: number; readonly rejects: readonly string[] } = { taken: 0, rejects: [] },
+  beside: {
+    readonly taken: number;
+    readonly rejects: readonly string[];
+    /** The cheapest way out of a figure that cannot be told. */
+    readonly wayOut?: (j: Judged) => string;
+  } = { taken: 0, rejects: [] },
 ): Meaning {
   const told = judged.filter((j) => j.enough || j.verdict === 'past');
   const matters = told.filter((j) => VERDICT_PHRASE[j.verdict] !== undefined);
@@ -182,7 +187,7 @@ export function meaningOf(
     return {
       found,
       means: `The figure lies ${bad.lies === 'within' ? 'inside' : 'outside'} the limit, but nearer than the gauge can tell.`,
-      next: 'Take it again with a finer gauge, or clean and repeat.',
+      next: beside.wayOut?.(bad) ?? 'Take it again with a finer gauge, or clean and repeat.',
     };
   if (missing.length > 0) return { found, means: 'Not enough is known to decide.', next: `Take ${missing.join(' and ').toLowerCase()}.` };
   if (matters.some((j) => j.verdict === 'no_limit'))

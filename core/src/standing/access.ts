@@ -1,3 +1,6 @@
+import { type Measurement, type MeasurementId, measurementsOn } from '../gauge/measurements.ts';
+import { plannedPositions } from '../gauge/positions.ts';
+import { programmeFor } from '../gauge/programme.ts';
 import { placeName, type Slot } from '../layout/graph.ts';
 import type { ComponentKind, Corner } from '../layout/kinds.ts';
 import { operationFor } from '../rebuild/operations.ts';
@@ -19,6 +22,22 @@ export const ACCESSES: readonly Access[] = [
   { name: 'rotor off', closedBy: 'rotor', gives: ['hub'] },
   { name: 'master off servo', closedBy: 'master_cylinder', gives: ['servo'] },
 ];
+
+/** The access that a figure needs; the rest is reached with the wheel off, or from outside. Source: handbook 05 and 20. */
+export const ACCESS_OF: Readonly<Partial<Record<MeasurementId, string>>> = {
+  hub_face_runout: 'rotor off',
+  shoe_lining: 'drum off',
+  shoe_above_rivets: 'drum off',
+  shoe_arc: 'drum off',
+  shoe_centring: 'drum off',
+  shoe_springs: 'drum off',
+  shoe_adjuster: 'drum off',
+  hub_end_float: 'drum off',
+  bore_diameter: 'drum off',
+  piston_diameter: 'pads out',
+  piston_seal: 'pads out',
+  servo_push_rod: 'master off servo',
+};
 
 /** Something that can only be done while an access is open. */
 export interface OnlyNow {
@@ -58,6 +77,37 @@ export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
     .filter((o) => o.slotId !== null && behind.has(o.slotId))
     .filter((o) => (o.state === 'open' && /^(gauge|look|because|out|work|joint):/.test(o.key)) || waits(o))
     .map((obligation) => ({ obligation, minutes: minutesOf(state, obligation) }));
+}
+
+/** A figure that is wanted and was not taken, and can only be taken while an access is open. */
+export interface WantedNow {
+  readonly slot: Slot;
+  readonly measurement: Measurement;
+  readonly minutes: number;
+}
+
+/** Seconds a reading takes (generic), for the minutes of a measurement. */
+const READING_S = 8;
+
+/**
+ * Figures and settings that nobody owes and everybody misses later: wanted by the programme, not taken in this job, and
+ * behind the access that is about to be closed.
+ * Source: handbook 05, Before you close it; Settings are recorded before they are disturbed.
+ */
+export function wantedNow(state: JobState, slot: Slot): WantedNow[] {
+  const names = ACCESSES.filter((a) => a.closedBy === slot.kind).map((a) => a.name);
+  return state.components
+    .filter((c) => c.inScope && !c.empty && c.slot.corner === slot.corner)
+    .flatMap((c) =>
+      measurementsOn(c.slot.kind).flatMap((m): WantedNow[] => {
+        const access = ACCESS_OF[m.id];
+        if (access === undefined || !names.includes(access)) return [];
+        const taken = state.book.sets.some((s) => s.slotId === c.slot.id && s.measurement === m.id && s.jobId === state.file.job.id);
+        const owed = c.required.some((r) => r.measurement.id === m.id && r.need === 'required');
+        if (taken || owed || !programmeFor(c.slot.kind, 'found').some((l) => l.measurement === m.id || l.or === m.id)) return [];
+        return [{ slot: c.slot, measurement: m, minutes: Math.max(1, Math.ceil((plannedPositions(m.id).length * READING_S) / 60)) }];
+      }),
+    );
 }
 
 /** What can only be done while a wheel is off, before it goes on. */

@@ -55,6 +55,8 @@ const next = computed(() => {
   const here = component.value?.slot.id;
   return walkRound(job.state, skippedStops()).stops.find((s) => s.slotId !== here || s.measurement !== tab.value) ?? null;
 });
+/** What follows from the figures matters more here than how each stands on its rule. */
+const worked = computed(() => ['piston_diameter', 'piston_seal', 'shoe_centring', 'shoe_arc', 'bore_zone'].includes(tab.value));
 function onward(): void {
   if (!next.value) return;
   if (next.value.slotId === component.value?.slot.id) tab.value = next.value.measurement;
@@ -121,29 +123,31 @@ function sweepTurned(turn: number, studs: number): void {
         />
         <PutRight v-if="writable && !asked" :capture="capture" :decimals="decimalsOf(tab)" />
       </template>
-      <JudgedFigures
-        :component="component"
-        :measurement="measurement"
-        :tab="tab"
-        :in-tab="inTab"
-        :others="others"
-        :noted="noted"
-        :missing="missing"
-        :taken="taken"
-        :standing="standing"
-        :inch="unit === 'in'"
-        :blind="blind"
-      />
-      <WorkPanels
-        v-if="!component.empty && !blind"
-        :component="component"
-        :measurement="measurement.id"
-        :judged="judged"
-        :taken="taken"
-        :writable="writable"
-        @sweep="sweepTurned"
-        @clearance="(list) => (clearance = list)"
-      />
+      <div class="below" :class="{ worked }">
+        <JudgedFigures
+          :component="component"
+          :measurement="measurement"
+          :tab="tab"
+          :in-tab="inTab"
+          :others="others"
+          :noted="noted"
+          :missing="missing"
+          :taken="taken"
+          :standing="standing"
+          :inch="unit === 'in'"
+          :blind="blind"
+        />
+        <WorkPanels
+          v-if="!component.empty && !blind"
+          :component="component"
+          :measurement="measurement.id"
+          :judged="judged"
+          :taken="taken"
+          :writable="writable"
+          @sweep="sweepTurned"
+          @clearance="(list) => (clearance = list)"
+        />
+      </div>
       <MoveSet v-if="writable" :slot-id="component.slot.id" :measurement="measurement.id" :phase="phase" />
       <AxleSides
         v-if="other && !blind"
@@ -184,6 +188,13 @@ function sweepTurned(turn: number, studs: number): void {
 .unitswitch button[aria-pressed='true'] {
   background: var(--blue);
   color: var(--on-blue);
+}
+.below {
+  display: flex;
+  flex-direction: column;
+}
+.worked {
+  flex-direction: column-reverse;
 }
 .ask {
   display: flex;

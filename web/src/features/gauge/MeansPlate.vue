@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { type Component, type Judged, meaningOf, type Taken } from '@dauer/core';
+import { type Component, type Judged, meaningOf, roomLeft, type Taken, wayOut } from '@dauer/core';
 import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
 import PadPatterns from './PadPatterns.vue';
 
 /** What was found, what it means, what to do next. */
@@ -11,9 +12,11 @@ const props = defineProps<{
   taken: readonly Taken[];
   pads: boolean;
 }>();
+const job = useJob();
 const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
+    wayOut: (j) => wayOut(j, roomLeft(j) ?? 0, job.file?.gauges ?? []),
     rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),
   }),
 );

@@ -19,6 +19,11 @@ const says = computed(() => {
   const list = w.secondsUnordered > w.seconds ? `; in the order of the list it would be ${minutes(w.secondsUnordered)}` : '';
   return `${w.stops.length} to take in about ${minutes(w.seconds)}, ${w.gaugeChanges} changes of gauge${list}.`;
 });
+/** Within its leg the wheel need not be said again. */
+function shortOf(s: Stop): string {
+  const bare = s.corner && !s.skipped ? s.place.replace(`${CORNER_NAME[s.corner]} `, '') : s.place;
+  return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}, ${s.name.toLowerCase()}`;
+}
 const first = computed(() => walk.value?.stops[0] ?? null);
 /** A heading where the wheel changes. */
 const legs = computed(() => {
@@ -50,8 +55,10 @@ const legs = computed(() => {
         <h3>{{ leg.name }}</h3>
         <ol>
           <li v-for="s in leg.stops" :key="key(s)">
-            <button type="button" class="link" @click="goTo(s)">{{ s.place }}, {{ s.name.toLowerCase() }}</button>
-            <span class="second small">{{ GAUGE_KIND_NAME[s.gauge] }}, {{ s.positions }} figures</span>
+            <button type="button" class="link" @click="goTo(s)">{{ shortOf(s) }}</button>
+            <span class="second small">
+              {{ GAUGE_KIND_NAME[s.gauge] }}, {{ s.positions === 1 ? 'one figure' : `${s.positions} figures` }}
+            </span>
             <button type="button" class="link" @click="skip(s)">{{ s.skipped ? 'In its turn' : 'Skip' }}</button>
           </li>
         </ol>
@@ -80,6 +87,12 @@ const legs = computed(() => {
   grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
   gap: 12px 32px;
   margin-top: 12px;
+}
+li .link {
+  text-align: left;
+}
+li .second {
+  margin-left: auto;
 }
 li {
   display: flex;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { closingWords, CORNER_NAME, type Corner, onlyNow, onlyNowAtWheel, type Slot } from '@dauer/core';
+import { closingWords, CORNER_NAME, type Corner, onlyNow, onlyNowAtWheel, placeName, type Slot, wantedNow } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -11,6 +11,8 @@ const list = computed(() => {
   if (props.wheel) return onlyNowAtWheel(job.state, props.wheel);
   return props.place ? onlyNow(job.state, props.place) : [];
 });
+/** What nobody owes and everybody misses later. */
+const wanted = computed(() => (job.state && props.place ? wantedNow(job.state, props.place) : []));
 const before = computed(() =>
   props.wheel ? `Before the ${CORNER_NAME[props.wheel].toLowerCase()} wheel goes on` : props.place ? closingWords(props.place) : '',
 );
@@ -19,14 +21,25 @@ const stageOf = (key: string): string => (/^(gauge|look|because):/.test(key) ? '
 </script>
 
 <template>
-  <div v-if="list.length > 0" class="now" role="note">
-    <b class="plate-font">{{ before }}: {{ list.length }} to do, about {{ minutes }} min</b>
+  <div v-if="list.length > 0 || wanted.length > 0" class="now" role="note">
+    <b class="plate-font">
+      {{ list.length > 0 ? `${before}: ${list.length} to do, about ${minutes} min` : `${before}: nothing is owed` }}
+    </b>
     <ul>
       <li v-for="x in list" :key="x.obligation.key">
         <RouterLink :to="{ path: `/jobs/${job.file?.job.id}/${stageOf(x.obligation.key)}`, query: { pick: x.obligation.slotId } }">
           {{ x.obligation.what }}
         </RouterLink>
         <span class="second small fig">{{ x.minutes }} min</span>
+      </li>
+    </ul>
+    <p v-if="wanted.length > 0" class="second small">Can only be taken now, though nobody owes it:</p>
+    <ul v-if="wanted.length > 0">
+      <li v-for="w in wanted" :key="`${w.slot.id}|${w.measurement.id}`">
+        <RouterLink :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: w.slot.id } }">
+          {{ placeName(w.slot) }}: {{ w.measurement.name.toLowerCase() }}
+        </RouterLink>
+        <span class="second small fig">{{ w.minutes }} min</span>
       </li>
     </ul>
   </div>
