@@ -302,4 +302,115 @@ describe('the measuring bench, by keyboard and simulated gauge', function () {
     expect(turns).to.deep.equal([0, 2, 6 - hole]);
     expect(house.errors).to.deep.equal([]);
   });
+
+  it('a safety figure near its limit is measured again by somebody who does not see the first', async () => {
+    const file = await files('V 068');
+    const hub = file.layout.slots.find((s) => s.kind === 'hub' && s.corner === 'FL')!;
+    const path = `${house.url}/jobs/${jobs.get('V 068') ?? ''}/gauge?pick=${hub.id}`;
+    await page.goto(path);
+    await page.locator('[data-capture]').waitFor();
+    await typeFigures(page, ['0.04']);
+    await page.getByText(/End float lies within twice the gauge’s uncertainty of a safety limit/).waitFor();
+    expect(await page.getByRole('button', { name: 'Measure it blind' }).count()).to.equal(0);
+    const other = await house.page();
+    await signIn(other, house.url, 'ruth');
+    await other.goto(path);
+    await other.getByRole('button', { name: 'Measure it blind' }).click();
+    await other.getByText('the first measure stays hidden').waitFor();
+    expect(await other.locator('.bench').getByText('0.04').count()).to.equal(0);
+    await typeFigures(other, ['0.05']);
+    await other.getByRole('button', { name: 'Show the first again' }).click();
+    await other.getByText(/Measured again by Ruth .* who did not see the first: the two agree/).waitFor();
+    await page.getByText(/Measured again by Ruth .* the two agree/).waitFor();
+    await other.close();
+  });
+
+  it('asks about a slip of the finger while the part is in the hand, and puts a wrong position right without typing', async () => {
+    const file = await files('V 068');
+    const rotor = file.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'FR')!;
+    await page.goto(`${house.url}/jobs/${jobs.get('V 068') ?? ''}/gauge?pick=${rotor.id}`);
+    await page.getByRole('tab', { name: /^Thickness/ }).click();
+    await typeFigures(page, ['9.20', '9.21', '9.20', '9.21', '9.60']);
+    await page.getByText('9.60 mm lies far from the others of this set').waitFor();
+    await page.getByRole('alert').getByRole('button', { name: 'Take it back' }).click();
+    await page.getByText('9.60 at Position 5 of 8 is taken back').waitFor();
+    await typeFigures(page, ['9.20']);
+    // Begun one position early: from the third on, all go one further.
+    await page
+      .locator('.ring')
+      .getByRole('button', { name: /^Position 3 of 8/ })
+      .click();
+    await page.getByRole('button', { name: 'It was taken elsewhere' }).click();
+    await page.getByRole('button', { name: 'This and 2 after it one further' }).click();
+    await page.locator('.ring').getByRole('button', { name: 'Position 6 of 8, 9.20 mm' }).waitFor();
+    await page.locator('.ring').getByRole('button', { name: 'Position 3 of 8, not taken' }).waitFor();
+    await allSent(page);
+    const after = await files('V 068');
+    const gone = new Set(after.takeBacks.map((t) => t.corrects));
+    const set = after.sets.findLast((s) => s.slotId === rotor.id && s.measurement === 'rotor_thickness')!;
+    const stands = after.readings
+      .filter((r) => r.setId === set.id && !gone.has(r.id))
+      .sort((a, b) => (a.angleDeg ?? 0) - (b.angleDeg ?? 0));
+    expect(stands.map((r) => [r.angleDeg, r.typed])).to.deep.equal([
+      [0, '9.20'],
+      [45, '9.21'],
+      [135, '9.20'],
+      [180, '9.21'],
+      [225, '9.20'],
+    ]);
+  });
+
+  it('a list of readings comes in only whole, after every row was looked at', async () => {
+    await page.goto(`${house.url}/jobs/${jobs.get('V 068') ?? ''}/gauge`);
+    const choose = page.locator('input[type=file][accept*=csv]');
+    const csv = (rows: readonly string[]) => ({ name: 'machine.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
+    const head = 'component;measurement;place;angle_deg;typed;unit';
+    await choose.setInputFiles(
+      csv([head, 'Front left rotor;rotor_thickness;outer ring;0;9,31;mm', 'Front left rotor;rotor_thickness;rim;45;9,30;mm']),
+    );
+    await page.getByText('“rim” is no ring or depth of it').waitFor();
+    expect(await page.getByRole('button', { name: /^Take \d+ in$/ }).count()).to.equal(0);
+    await choose.setInputFiles(csv(['fruit,colour', 'pear,green']));
+    await page.getByText(/This is no list of readings/).waitFor();
+    await choose.setInputFiles(
+      csv([head, ...[0, 90, 180, 270].map((a) => `Front left rotor;rotor_thickness;outer ring;${a};9,3${a / 90};mm`)]),
+    );
+    await page.getByRole('button', { name: 'Take 4 in' }).click();
+    await page.getByText('4 readings are taken in.').waitFor();
+    await allSent(page);
+    const file = await files('V 068');
+    const rotor = file.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'FL')!;
+    const set = file.sets.findLast((s) => s.slotId === rotor.id && s.measurement === 'rotor_thickness')!;
+    expect(file.readings.filter((r) => r.setId === set.id).map((r) => [r.angleDeg, r.typed, r.canonical])).to.have.deep.members([
+      [0, '9,30', 9.3],
+      [90, '9,31', 9.31],
+      [180, '9,32', 9.32],
+      [270, '9,33', 9.33],
+    ]);
+  });
+
+  it('a finding is called by its name, says where it lies, and leads to the verdict on the piston', async () => {
+    const file = await files('V 071');
+    const piston = file.layout.slots.find((s) => s.kind === 'piston' && s.corner === 'FL' && s.name === 'Piston 1')!;
+    await page.goto(`${house.url}/jobs/${jobs.get('V 071') ?? ''}/gauge?pick=${piston.id}`);
+    await page.getByRole('tab', { name: /^Seal and reach/ }).click();
+    await typeFigures(page, ['19.4', '8.0', '3.0', '34.0']);
+    await page.getByRole('tab', { name: /^By eye/ }).click();
+    await page.getByRole('button', { name: 'Pitted', exact: true }).click();
+    await page.getByText('Only where the seal sweeps or rests it decides').waitFor();
+    await page.getByLabel('From the outer face, mm').fill('14');
+    await page.getByLabel('To, mm').fill('11');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByText('the smaller figure comes first').waitFor();
+    await page.getByLabel('From the outer face, mm').fill('11');
+    await page.getByLabel('To, mm').fill('14');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByText('11 to 14 mm').waitFor();
+    await page.getByRole('tab', { name: /^Piston/ }).click();
+    await page.getByText(/Tight today on worn pads/).waitFor();
+    await page.getByRole('button', { name: 'Write it down: reject' }).click();
+    await page.getByText(/By eye: Tight today/).waitFor();
+    await allSent(page);
+    expect(house.errors).to.deep.equal([]);
+  });
 });

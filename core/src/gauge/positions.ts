@@ -72,6 +72,17 @@ export function plannedPositions(id: MeasurementId, count: number = usualCount(i
   return [...pattern.also.map(named), ...round];
 }
 
+/** Whether a measurement is taken at a position at all: in its frame, at one of its places or rings, with an angle where it has one. */
+export function isPlaceOf(id: MeasurementId, p: Position): boolean {
+  const { pattern, frame } = MEASUREMENTS[id];
+  if (p.frame !== frame) return false;
+  const spots = pattern.form === 'round' ? pattern.also : pattern.spots;
+  if (spots.some((s) => s.id === p.place && (s.angleDeg ?? null) === p.angleDeg)) return true;
+  if (pattern.form !== 'round' || p.angleDeg === null) return false;
+  const rings = [...pattern.rings, ...pattern.more];
+  return rings.length === 0 ? p.place === null : rings.some((r) => r.id === p.place);
+}
+
 /** How far a bore or piston may lie from what it was when new before it is asked about, as a share. */
 const FROM_NOMINAL = 0.03;
 

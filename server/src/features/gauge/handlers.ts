@@ -1,5 +1,5 @@
 import type { ENDPOINTS } from '@dauer/contract';
-import { type MeasurementId, MEASUREMENTS, parseQuantity } from '@dauer/core';
+import { isPlaceOf, type MeasurementId, MEASUREMENTS, parseQuantity } from '@dauer/core';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { findingEntry, readingSet, slot } from '../../db/schema.ts';
@@ -30,6 +30,8 @@ export const gaugeHandlers = {
     if (!set)
       throw new Fault(422, 'unknown_reference', 'This reading belongs to a set that is not on record yet. It is sent again after the set.');
     if (set.jobId !== params.jobId) throw new Fault(409, 'other_job', 'This set of readings was begun in another job.');
+    if (!isPlaceOf(set.measurement, body))
+      throw new Fault(422, 'wrong_position', `${MEASUREMENTS[set.measurement].name} is not taken at such a position. Load the job again.`);
     const q = parseQuantity(body.typed, MEASUREMENTS[set.measurement].kind, body.unit);
     return { canonical: q.canonical, resolution: q.resolution, fraction: q.fraction };
   }),

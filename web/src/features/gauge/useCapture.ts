@@ -9,6 +9,7 @@ import {
   plausibleAt,
   parseQuantity,
   positionKey,
+  type Quantity,
   type Reading,
   type ReadingSet,
   Refusal,
@@ -126,7 +127,12 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   );
 
   /** What is asked about a figure while the part is still in the hand; null where nothing is. */
-  function doubtOf(m: Measurement, p: PlannedPosition, canonical: number, text: string): { text: string; key: string } | null {
+  function doubtOf(
+    m: Measurement,
+    p: PlannedPosition,
+    { canonical, resolution }: Quantity,
+    text: string,
+  ): { text: string; key: string } | null {
     const said = `${text.trim()}${/[a-z"°%]/i.test(text) || symbol.value === '' ? '' : ` ${symbol.value}`}`;
     const key = positionKey(p);
     if (isImplausible(canonical, plausibleAt(p, component.value?.slot.boreMm ?? null)))
@@ -134,7 +140,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const points = taken.value
       .filter((t) => t.key !== key)
       .map((t) => ({ key: t.key, angleDeg: t.reading.angleDeg, place: t.reading.place, value: t.value }));
-    const stray = strayIn(m.id, [...points, { key, angleDeg: p.angleDeg, place: p.place, value: canonical }], errorOf());
+    const stray = strayIn(m.id, [...points, { key, angleDeg: p.angleDeg, place: p.place, value: canonical }], errorOf(resolution));
     const odd = stray.includes(key) ? key : stray.find((k) => !answered.has(k));
     if (odd === undefined) return null;
     const other = odd === key ? undefined : taken.value.find((t) => t.key === odd)?.reading.typed;
@@ -184,14 +190,14 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const m = measurement.value;
     const p = at.value;
     if (!c || !m || !p) return false;
-    let canonical: number;
+    let quantity: Quantity;
     try {
-      canonical = parseQuantity(text, m.kind, unit.value).canonical;
+      quantity = parseQuantity(text, m.kind, unit.value);
     } catch (error) {
       message.value = error instanceof Refusal ? error.message : String(error);
       return false;
     }
-    const doubt = doubtOf(m, p, canonical, text);
+    const doubt = doubtOf(m, p, quantity, text);
     newest = read(openSet(m, c), p, text, unit.value, gauge.value?.id ?? null);
     message.value = null;
     asked.value = doubt;

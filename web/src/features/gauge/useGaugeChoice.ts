@@ -60,10 +60,12 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>) {
     const accuracy = kind === 'torque_wrench' ? `±${facts.accuracy * 100} %` : `±${facts.accuracy} ${GAUGE_UNIT[kind]}`;
     return `reads to ${facts.resolution} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;
   });
-  /** Expanded uncertainty of one reading over a short span, in the unit of the gauge. */
-  function errorOf(): number {
+  /** Expanded uncertainty of one reading over a short span; the coarser of the gauge's resolution and what was typed counts. */
+  function errorOf(typedResolution: number): number {
     const facts = gauge.value ?? (measurement.value ? GENERIC_GAUGE[measurement.value.usualGauge] : null);
-    return facts ? ofSingle({ accuracy: facts.shortSpan, resolution: facts.resolution }).expanded : 0;
+    if (!facts) return 0;
+    const resolution = Math.max(gauge.value?.resolution ?? 0, typedResolution);
+    return ofSingle({ accuracy: facts.shortSpan, resolution }).expanded;
   }
   function choose(id: string): void {
     if (measurement.value) chosenGauges.value = { ...chosenGauges.value, [measurement.value.id]: id };
