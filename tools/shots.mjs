@@ -18,6 +18,9 @@ const VIEWS = [
   ['gauge', 'V 071', 'gauge', 'rotor', 'FL'],
   ['gauge-night', 'V 071', 'gauge', 'rotor', 'FL', { colorScheme: 'dark' }],
   ['gauge-phone', 'V 071', 'gauge', 'rotor', 'FL', { viewport: { width: 390, height: 844 } }],
+  ['piston', 'V 071', 'gauge', 'Piston 2', 'FL'],
+  ['bore', 'V 063', 'gauge', 'wheel_cylinder', 'FL'],
+  ['shoes', 'V 063', 'gauge', 'shoes', 'FL'],
   ['trace', 'V 068', 'trace'],
   ['decide', 'V 071', 'decide'],
   ['rebuild', 'V 063', 'rebuild', 'drum', 'RL'],
@@ -51,7 +54,7 @@ await run(async () => {
       const page = await context.newPage();
       const yard = await (await context.request.get(`${server.url}/api/yard`)).json();
       const job = yard.jobs.find((j) => j.vehicle.tag === place);
-      const slot = job?.layout.slots.find((s) => s.kind === kind && s.corner === corner);
+      const slot = job?.layout.slots.find((s) => (s.kind === kind || s.name === kind) && s.corner === corner);
       const back = ['handed back', 'record of'].includes(place) ? yard.handedBack.findLast((h) => h.tag === stage) : null;
       if (back) await page.goto(`${server.url}/jobs/${back.jobId}/${place === 'handed back' ? 'sheet' : 'prove'}`);
       else await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
