@@ -144,7 +144,7 @@ const bore = computed(() => (facts.value.frame === 'bore' && job.state ? honing(
       :decimals="own.decimals"
       :live="live"
       :zone="bore?.zone ?? null"
-      :pits="bore?.pits ?? []"
+      :pits="component.slot.kind === 'piston' ? [] : (bore?.pits ?? [])"
       @go="(i) => emit('go', measurement, i)"
     />
     <PistonField

@@ -26,8 +26,12 @@ const measurements = computed(() => (component.value ? measurementsOn(component.
 const along = wanted.value?.slotId === component.value?.slot.id ? wanted.value?.measurement : undefined;
 wanted.value = null;
 const owed = (component.value?.required ?? []).filter((r) => r.need === 'required');
+/** What was taken of it in this job already. */
+const begun = measurements.value.find((m) =>
+  job.state?.book.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.file?.job.id),
+);
 const tab = ref<MeasurementId | 'eye'>(
-  along ?? owed.find((r) => !r.done)?.measurement.id ?? owed[0]?.measurement.id ?? measurements.value[0]?.id ?? 'eye',
+  along ?? owed.find((r) => !r.done)?.measurement.id ?? owed[0]?.measurement.id ?? begun?.id ?? measurements.value[0]?.id ?? 'eye',
 );
 const measurement = computed(() => measurements.value.find((m) => m.id === tab.value) ?? null);
 const phase = ref<Phase>(job.phase);
