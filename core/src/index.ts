@@ -36,6 +36,8 @@ export * from './trace/observations.ts';
 export * from './gauge/between.ts';
 export * from './gauge/characteristics.ts';
 export * from './gauge/gaugeKinds.ts';
+export * from './gauge/genericLimits.ts';
+export { SHOE_POINTS } from './gauge/measured/linings.ts';
 export * from './gauge/measurements.ts';
 export * from './gauge/second.ts';
 export * from './gauge/setsOf.ts';

@@ -4,7 +4,7 @@ import { partIn } from '../records/standing.ts';
 import { attempt } from '../refusal.ts';
 import { findLimits } from '../verdict/limits.ts';
 import { type BoreJudged, judgeBore, type BoreMaterial } from './bore.ts';
-import { axleOfSlot, genericFor } from './characteristics.ts';
+import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { limitTarget } from './judge.ts';
 import { newestSets } from './setsOf.ts';
 

@@ -9,7 +9,8 @@ import { boundOf, findLimits, type LimitTarget, type LimitVersion } from '../ver
 import { compareSeverity, worst } from '../verdict/severity.ts';
 import { type Wear, wear, type WearPoint } from '../verdict/wear.ts';
 import { alongWith, betweenAt } from './between.ts';
-import { axleOfSlot, type Characteristic, characteristic, genericFor } from './characteristics.ts';
+import { type Characteristic, characteristic } from './characteristics.ts';
+import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { callBacksOn } from './rack.ts';
 import type { Reduced } from './reduce.ts';
 import { asksForSecond, compareSecond, type SecondMeasure, secondOf } from './second.ts';

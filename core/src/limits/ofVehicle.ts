@@ -1,4 +1,5 @@
-import { characteristicsOn, genericFor } from '../gauge/characteristics.ts';
+import { characteristicsOn } from '../gauge/characteristics.ts';
+import { genericFor } from '../gauge/genericLimits.ts';
 import { axleOf } from '../layout/kinds.ts';
 import type { JobState } from '../records/job.ts';
 import { findLimits, type LimitVersion, SOURCE_WORD } from '../verdict/limits.ts';

@@ -8,12 +8,13 @@ import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks } from './rack.ts';
 import { readPeople } from './people.ts';
+import { together } from './together.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
 
 /**
  * Reads everything a job stands on: its own events, and the life of the vehicle's parts and places.
- * One query after the other, so that a job may also be read inside a transaction. Nothing is derived here; the core does that, from the same file, wherever it runs.
+ * A job may also be read inside a transaction. Nothing is derived here; the core does that, from the same file, wherever it runs.
  */
 export async function readJobFile(db: Database, jobId: string): Promise<JobFile> {
   const [head] = await db
@@ -44,92 +45,71 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     .select()
     .from(s.partEvent)
     .where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived)));
-  const putIns = await db.select().from(s.putIn).where(ofVehicle(s.putIn));
-  const takenOuts = await db.select().from(s.takenOut).where(ofVehicle(s.takenOut));
-  const sets = await db
-    .select()
-    .from(s.readingSet)
-    .where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived)));
-  const moves = await db
-    .select()
-    .from(s.setMove)
-    .where(or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived)));
-  const takeBacks = await db.select().from(s.takeBack).where(ofVehicle(s.takeBack));
-  const findings = await db.select().from(s.finding).where(ofVehicle(s.finding));
-  const observations = await db.select().from(s.observation).where(ofJob(s.observation));
-  const decisions = await db.select().from(s.decision).where(ofJob(s.decision));
-  const operations = await db.select().from(s.operation).where(ofJob(s.operation));
-  const operationEvents = await db.select().from(s.operationEvent).where(ofJob(s.operationEvent));
-  const torques = await db.select().from(s.torque).where(ofJob(s.torque));
-  const bleedPulls = await db.select().from(s.bleedPull).where(ofVehicle(s.bleedPull));
-  const fluidServices = await db.select().from(s.fluidService).where(ofVehicle(s.fluidService));
-  const proofs = await db.select().from(s.proof).where(ofJob(s.proof));
-  const acceptances = await db.select().from(s.acceptance).where(ofJob(s.acceptance));
-  const cautionAcks = await db.select().from(s.cautionAck).where(ofJob(s.cautionAck));
-  const counters = await db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id));
-  const jointEvents = await db.select().from(s.jointEvent).where(ofVehicle(s.jointEvent));
-  const partCorrections = await db
-    .select()
-    .from(s.partCorrection)
-    .where(or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived)));
-  const voids = await db.select().from(s.jobVoid).where(ofVehicle(s.jobVoid));
-  const afterCares = await db.select().from(s.afterCare).where(ofJob(s.afterCare));
-  const amendments = await db.select().from(s.amendment).where(ofJob(s.amendment));
-  const redactions = await db.select().from(s.redaction).where(ofJob(s.redaction));
-  const pictures = await db.select().from(s.picture).where(ofVehicle(s.picture));
-  const intakeLooks = await db.select().from(s.intakeLook).where(ofJob(s.intakeLook));
-  const cameWith = await db.select().from(s.cameWith).where(ofJob(s.cameWith));
-  const earlierWork = await db.select().from(s.earlierWork).where(ofVehicle(s.earlierWork));
-  const limits = await readLimitVersions(db, head.vehicle.id);
-  const people = await readPeople(db);
+  // The heaviest first, so that the lanes end together.
+  const rest = await together(db, {
+    sets: () =>
+      db
+        .select()
+        .from(s.readingSet)
+        .where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived))),
+    findings: () => db.select().from(s.finding).where(ofVehicle(s.finding)),
+    limits: () => readLimitVersions(db, head.vehicle.id),
+    putIns: () => db.select().from(s.putIn).where(ofVehicle(s.putIn)),
+    takenOuts: () => db.select().from(s.takenOut).where(ofVehicle(s.takenOut)),
+    moves: () =>
+      db
+        .select()
+        .from(s.setMove)
+        .where(or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived))),
+    takeBacks: () => db.select().from(s.takeBack).where(ofVehicle(s.takeBack)),
+    observations: () => db.select().from(s.observation).where(ofJob(s.observation)),
+    decisions: () => db.select().from(s.decision).where(ofJob(s.decision)),
+    operations: () => db.select().from(s.operation).where(ofJob(s.operation)),
+    operationEvents: () => db.select().from(s.operationEvent).where(ofJob(s.operationEvent)),
+    torques: () => db.select().from(s.torque).where(ofJob(s.torque)),
+    bleedPulls: () => db.select().from(s.bleedPull).where(ofVehicle(s.bleedPull)),
+    fluidServices: () => db.select().from(s.fluidService).where(ofVehicle(s.fluidService)),
+    proofs: () => db.select().from(s.proof).where(ofJob(s.proof)),
+    acceptances: () => db.select().from(s.acceptance).where(ofJob(s.acceptance)),
+    cautionAcks: () => db.select().from(s.cautionAck).where(ofJob(s.cautionAck)),
+    counters: () => db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id)),
+    jointEvents: () => db.select().from(s.jointEvent).where(ofVehicle(s.jointEvent)),
+    partCorrections: () =>
+      db
+        .select()
+        .from(s.partCorrection)
+        .where(or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived))),
+    voids: () => db.select().from(s.jobVoid).where(ofVehicle(s.jobVoid)),
+    afterCares: () => db.select().from(s.afterCare).where(ofJob(s.afterCare)),
+    amendments: () => db.select().from(s.amendment).where(ofJob(s.amendment)),
+    redactions: () => db.select().from(s.redaction).where(ofJob(s.redaction)),
+    pictures: () => db.select().from(s.picture).where(ofVehicle(s.picture)),
+    intakeLooks: () => db.select().from(s.intakeLook).where(ofJob(s.intakeLook)),
+    cameWith: () => db.select().from(s.cameWith).where(ofJob(s.cameWith)),
+    earlierWork: () => db.select().from(s.earlierWork).where(ofVehicle(s.earlierWork)),
+    people: () => readPeople(db),
+    gauges: () => readGauges(db),
+    callBacks: () => readCallBacks(db),
+    gaugeChecks: () => readNewestChecks(db),
+  });
   const partIds = [...new Set(partEvents.map((e) => e.partId))];
-  const setIds = sets.map((x) => x.id);
-  const parts = partIds.length > 0 ? await db.select().from(s.part).where(inArray(s.part.id, partIds)) : [];
-  const readings = setIds.length > 0 ? await db.select().from(s.reading).where(inArray(s.reading.setId, setIds)) : [];
-  const gauges = await readGauges(db);
-  const callBacks = await readCallBacks(db);
-  const gaugeChecks = await readNewestChecks(db);
+  const setIds = rest.sets.map((x) => x.id);
+  const { parts, readings } = await together(db, {
+    readings: async () => (setIds.length > 0 ? db.select().from(s.reading).where(inArray(s.reading.setId, setIds)) : []),
+    parts: async () => (partIds.length > 0 ? db.select().from(s.part).where(inArray(s.part.id, partIds)) : []),
+  });
   const [kept] = release;
+  const { moves: setMoves, ...families } = rest;
   return {
+    ...families,
+    setMoves,
     job: head.job,
     vehicle: head.vehicle,
     layout,
     layoutRevisions: revisions.map(({ layout: _layout, ...r }) => r),
     parts,
     partEvents,
-    putIns,
-    takenOuts,
-    sets,
-    setMoves: moves,
     readings,
-    takeBacks,
-    findings,
-    observations,
-    decisions,
-    operations,
-    operationEvents,
-    torques,
-    bleedPulls,
-    fluidServices,
-    proofs,
-    acceptances,
-    cautionAcks,
-    counters,
-    jointEvents,
-    partCorrections,
-    voids,
-    afterCares,
-    amendments,
-    redactions,
-    pictures,
-    intakeLooks,
-    cameWith,
-    earlierWork,
-    limits,
-    gauges,
-    callBacks,
-    gaugeChecks,
-    people,
     pastJobs: jobs.filter((j) => j.id !== jobId),
     release: kept ? withoutBasis(kept) : null,
   };

@@ -19,7 +19,7 @@ function store(): Promise<IDBPDatabase<Schema> | null> {
 }
 
 /** Keeps what the server last said under a name. A device that cannot store goes on without. */
-export async function keep(key: string, value: unknown): Promise<void> {
+async function keep(key: string, value: unknown): Promise<void> {
   try {
     const plain: unknown = JSON.parse(JSON.stringify(value));
     await (await store())?.put('kept', { key, at: Date.now(), value: plain });

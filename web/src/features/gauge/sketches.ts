@@ -1,7 +1,7 @@
 import type { MeasurementId } from '@dauer/core';
 
 /** Where a figure stands on a sketch, and on which side of its point it is written. */
-export interface SketchSpot {
+interface SketchSpot {
   readonly at: readonly [number, number];
   readonly anchor: 'start' | 'middle' | 'end';
   /** Lines that show what is measured: arrows, dimension lines. */
