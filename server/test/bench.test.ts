@@ -1,5 +1,9 @@
 import { expect } from 'chai';
+import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
+import { connect } from '../src/db/connect.ts';
+import { EVENT_TABLES } from '../src/platform/events.ts';
+import { rowsOf } from '../src/records/rows.ts';
 import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
 
 const SET = { partId: null, phase: 'as_found', surface: 'clean', cold: true, averages: false, count: 1 } as const;
@@ -82,6 +86,22 @@ describe('the bench', () => {
     expect(list.body.map((e) => e.id)).to.deep.equal([id]);
     expect((await shop.technician.ask('POST', '/api/finding-entries', { ...body, id: v7(), kinds: ['teapot'] })).status).to.equal(400);
     expect((await shop.technician.ask('POST', '/api/finding-entries', { ...body, id: v7(), name: '' })).status).to.equal(400);
+  });
+
+  it('rows made by the database are those that the schema would make, of every family', async () => {
+    const { db, close } = connect(shop.url);
+    try {
+      let seen = 0;
+      for (const [name, table] of Object.entries(EVENT_TABLES)) {
+        const where = sql`true order by id`;
+        const quick = await rowsOf(db, table, where);
+        expect(quick, name).to.deep.equal(await db.select().from(table).where(where));
+        seen += quick.length;
+      }
+      expect(seen).to.be.greaterThan(20);
+    } finally {
+      await close();
+    }
   });
 
   it('a second measure is kept as one, and a sweep with what the rotor was turned on by', async () => {

@@ -1,4 +1,4 @@
-import type { Bundle, EventFamily, Sent } from '@dauer/contract';
+import { type Bundle, ENDPOINTS, type EventFamily, type Sent } from '@dauer/contract';
 import { buildLayout, type JobFile, type Layout } from '@dauer/core';
 import type { FastifyInstance } from 'fastify';
 import pg from 'pg';
@@ -56,7 +56,10 @@ export class Visitor {
     return { status: reply.statusCode, type: String(reply.headers['content-type']), bytes: reply.rawPayload };
   }
   async file(jobId: string): Promise<JobFile> {
-    return (await this.ask<JobFile>('GET', `/api/jobs/${jobId}`)).body;
+    const answer = await this.ask<JobFile>('GET', `/api/jobs/${jobId}`);
+    // The server writes a whole job as it is: here it is held to the schema that it is promised by.
+    if (answer.status === 200) ENDPOINTS.job.reply.strict().parse(answer.body);
+    return answer.body;
   }
 }
 

@@ -31,6 +31,8 @@ export interface Reduced {
   readonly taken: number;
   readonly needed: number;
   readonly decimals: number;
+  /** Why enough readings do not make a figure yet: their angles. */
+  readonly why?: string;
 }
 
 /**
@@ -104,6 +106,7 @@ interface Figure {
   readonly governing: readonly Taken[];
   readonly taken: number;
   readonly needed: number;
+  readonly why?: string;
 }
 
 const extremeOf = (list: readonly Taken[], pick: 'least' | 'greatest'): Taken | undefined => {
@@ -129,6 +132,14 @@ function rangeOf(list: readonly Taken[], needed: number): Figure | null {
     taken: list.length,
     needed,
   };
+}
+
+/** Range of a sweep. Where its angles do not let it be split, it is not enough yet, and says why. */
+function sweepOf(list: readonly Taken[], least: number): Figure | null {
+  const range = rangeOf(list, least);
+  if (!range || list.length < least) return range;
+  const fit = splitOf(list);
+  return fit.ok ? range : { ...range, needed: list.length + 1, why: fit.refusal.message };
 }
 
 function apart(of: Taken | undefined, less: Taken | undefined): Omit<Figure, 'taken' | 'needed'> | null {
@@ -180,13 +191,12 @@ function figureOf(c: Characteristic, all: readonly Taken[], context: ReduceConte
     case 'range':
       return rangeOf(all, least);
     case 'sweep': {
-      const fit = runoutOf(all);
-      return rangeOf(all, fit || all.length < least ? least : all.length + 1);
+      return sweepOf(all, least);
     }
     case 'sweep_scaled': {
       const [times, over] = [at(all, how.times), at(all, how.over)];
       const sweep = all.filter((t) => t.reading.angleDeg !== null);
-      const range = rangeOf(sweep, sweep.length < least || runoutOf(sweep) ? least : sweep.length + 1);
+      const range = sweepOf(sweep, least);
       if (!range || !times || !over || !(over.value > 0)) return null;
       const factor = times.value / over.value;
       return { ...range, value: range.value * factor, expanded: range.expanded * factor };
@@ -265,21 +275,26 @@ export function reduceSet(set: ReadingSet, taken: readonly Taken[], context: Red
         governing: figure.governing.map((t) => t.reading),
         taken: figure.taken,
         needed: figure.needed,
+        ...(figure.why !== undefined && { why: figure.why }),
         decimals: c.unit === MEASUREMENTS[set.measurement].unit ? decimalsOf(taken) : 2,
       },
     ];
   });
 }
 
-/** The split of a runout sweep, null while it cannot be split. */
-export function runoutOf(taken: readonly Taken[]): Runout | null {
+function splitOf(taken: readonly Taken[]): ReturnType<typeof attempt<Runout>> {
   const round = taken.filter((t) => t.reading.angleDeg !== null);
-  const fit = attempt(() =>
+  return attempt(() =>
     splitRunout(
       round.map((t) => t.reading.angleDeg ?? 0),
       round.map((t) => t.value),
     ),
   );
+}
+
+/** The split of a runout sweep, null while it cannot be split. */
+export function runoutOf(taken: readonly Taken[]): Runout | null {
+  const fit = splitOf(taken);
   return fit.ok ? fit.value : null;
 }
 

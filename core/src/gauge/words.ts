@@ -61,6 +61,7 @@ export function sentence(j: Judged): string {
   const least = j.characteristic.kind === 'length' ? Math.max(j.reduced.decimals, 2) : j.reduced.decimals;
   const say = (value: number): string => figureText(j.characteristic, value, d);
   const d = room !== null && Number(fixed(room, least)) === 0 ? least + 1 : least;
+  if (!j.enough && j.verdict === 'not_gauged' && j.reduced.why) return j.reduced.why;
   if (!j.enough && j.verdict === 'not_gauged')
     return `${j.reduced.taken} of at least ${j.reduced.needed} positions taken: too few to judge.`;
   if (j.bearingFirst) return 'Bearing first: the end float is past its limit, so this says nothing until the bearing is put right.';

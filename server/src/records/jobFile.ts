@@ -8,6 +8,7 @@ import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks } from './rack.ts';
 import { readPeople } from './people.ts';
+import { rowsOf } from './rows.ts';
 import { together } from './together.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
@@ -23,15 +24,18 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
     .where(eq(s.job.id, jobId));
   if (!head) throw notFound('job');
-  const revisions = await readLayouts(db, head.vehicle.id);
-  const release = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
+  const { revisions, release, jobs } = await together(db, {
+    revisions: () => readLayouts(db, head.vehicle.id),
+    release: () => db.select().from(s.release).where(eq(s.release.jobId, jobId)),
+    jobs: () =>
+      db
+        .select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
+        .from(s.job)
+        .leftJoin(s.release, eq(s.release.jobId, s.job.id))
+        .where(eq(s.job.vehicleId, head.vehicle.id))
+        .orderBy(desc(s.job.openedAt)),
+  });
   const { layout } = layoutAt(revisions, release[0]?.releasedAt ?? null);
-  const jobs = await db
-    .select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
-    .from(s.job)
-    .leftJoin(s.release, eq(s.release.jobId, s.job.id))
-    .where(eq(s.job.vehicleId, head.vehicle.id))
-    .orderBy(desc(s.job.openedAt));
   const allJobs = jobs.map((j) => j.id);
   // Also of places that a later layout does not have: their parts were in this vehicle.
   const slotIds = [...new Set(revisions.flatMap((r) => r.layout.slots.map((x) => x.id)))];
@@ -41,62 +45,52 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   const lived = (await db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds))).map(
     (r) => r.id,
   );
-  const partEvents = await db
-    .select()
-    .from(s.partEvent)
-    .where(or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived)));
   // The heaviest first, so that the lanes end together.
   const rest = await together(db, {
-    sets: () =>
-      db
-        .select()
-        .from(s.readingSet)
-        .where(or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived))),
-    findings: () => db.select().from(s.finding).where(ofVehicle(s.finding)),
+    partEvents: () => rowsOf(db, s.partEvent, or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived))),
+    sets: () => rowsOf(db, s.readingSet, or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived))),
+    findings: () => rowsOf(db, s.finding, ofVehicle(s.finding)),
     limits: () => readLimitVersions(db, head.vehicle.id),
-    putIns: () => db.select().from(s.putIn).where(ofVehicle(s.putIn)),
-    takenOuts: () => db.select().from(s.takenOut).where(ofVehicle(s.takenOut)),
-    moves: () =>
-      db
-        .select()
-        .from(s.setMove)
-        .where(or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived))),
-    takeBacks: () => db.select().from(s.takeBack).where(ofVehicle(s.takeBack)),
-    observations: () => db.select().from(s.observation).where(ofJob(s.observation)),
-    decisions: () => db.select().from(s.decision).where(ofJob(s.decision)),
-    operations: () => db.select().from(s.operation).where(ofJob(s.operation)),
-    operationEvents: () => db.select().from(s.operationEvent).where(ofJob(s.operationEvent)),
-    torques: () => db.select().from(s.torque).where(ofJob(s.torque)),
-    bleedPulls: () => db.select().from(s.bleedPull).where(ofVehicle(s.bleedPull)),
-    fluidServices: () => db.select().from(s.fluidService).where(ofVehicle(s.fluidService)),
-    proofs: () => db.select().from(s.proof).where(ofJob(s.proof)),
-    acceptances: () => db.select().from(s.acceptance).where(ofJob(s.acceptance)),
-    cautionAcks: () => db.select().from(s.cautionAck).where(ofJob(s.cautionAck)),
-    counters: () => db.select().from(s.counter).where(eq(s.counter.vehicleId, head.vehicle.id)),
-    jointEvents: () => db.select().from(s.jointEvent).where(ofVehicle(s.jointEvent)),
+    putIns: () => rowsOf(db, s.putIn, ofVehicle(s.putIn)),
+    takenOuts: () => rowsOf(db, s.takenOut, ofVehicle(s.takenOut)),
+    moves: () => rowsOf(db, s.setMove, or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived))),
+    takeBacks: () => rowsOf(db, s.takeBack, ofVehicle(s.takeBack)),
+    observations: () => rowsOf(db, s.observation, ofJob(s.observation)),
+    decisions: () => rowsOf(db, s.decision, ofJob(s.decision)),
+    operations: () => rowsOf(db, s.operation, ofJob(s.operation)),
+    operationEvents: () => rowsOf(db, s.operationEvent, ofJob(s.operationEvent)),
+    torques: () => rowsOf(db, s.torque, ofJob(s.torque)),
+    bleedPulls: () => rowsOf(db, s.bleedPull, ofVehicle(s.bleedPull)),
+    fluidServices: () => rowsOf(db, s.fluidService, ofVehicle(s.fluidService)),
+    proofs: () => rowsOf(db, s.proof, ofJob(s.proof)),
+    acceptances: () => rowsOf(db, s.acceptance, ofJob(s.acceptance)),
+    cautionAcks: () => rowsOf(db, s.cautionAck, ofJob(s.cautionAck)),
+    counters: () => rowsOf(db, s.counter, eq(s.counter.vehicleId, head.vehicle.id)),
+    jointEvents: () => rowsOf(db, s.jointEvent, ofVehicle(s.jointEvent)),
     partCorrections: () =>
-      db
-        .select()
-        .from(s.partCorrection)
-        .where(or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived))),
-    voids: () => db.select().from(s.jobVoid).where(ofVehicle(s.jobVoid)),
-    afterCares: () => db.select().from(s.afterCare).where(ofJob(s.afterCare)),
-    amendments: () => db.select().from(s.amendment).where(ofJob(s.amendment)),
-    redactions: () => db.select().from(s.redaction).where(ofJob(s.redaction)),
-    pictures: () => db.select().from(s.picture).where(ofVehicle(s.picture)),
-    intakeLooks: () => db.select().from(s.intakeLook).where(ofJob(s.intakeLook)),
-    cameWith: () => db.select().from(s.cameWith).where(ofJob(s.cameWith)),
-    earlierWork: () => db.select().from(s.earlierWork).where(ofVehicle(s.earlierWork)),
+      rowsOf(
+        db,
+        s.partCorrection,
+        or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived)),
+      ),
+    voids: () => rowsOf(db, s.jobVoid, ofVehicle(s.jobVoid)),
+    afterCares: () => rowsOf(db, s.afterCare, ofJob(s.afterCare)),
+    amendments: () => rowsOf(db, s.amendment, ofJob(s.amendment)),
+    redactions: () => rowsOf(db, s.redaction, ofJob(s.redaction)),
+    pictures: () => rowsOf(db, s.picture, ofVehicle(s.picture)),
+    intakeLooks: () => rowsOf(db, s.intakeLook, ofJob(s.intakeLook)),
+    cameWith: () => rowsOf(db, s.cameWith, ofJob(s.cameWith)),
+    earlierWork: () => rowsOf(db, s.earlierWork, ofVehicle(s.earlierWork)),
     people: () => readPeople(db),
     gauges: () => readGauges(db),
     callBacks: () => readCallBacks(db),
     gaugeChecks: () => readNewestChecks(db),
   });
-  const partIds = [...new Set(partEvents.map((e) => e.partId))];
+  const partIds = [...new Set(rest.partEvents.map((e) => e.partId))];
   const setIds = rest.sets.map((x) => x.id);
   const { parts, readings } = await together(db, {
-    readings: async () => (setIds.length > 0 ? db.select().from(s.reading).where(inArray(s.reading.setId, setIds)) : []),
-    parts: async () => (partIds.length > 0 ? db.select().from(s.part).where(inArray(s.part.id, partIds)) : []),
+    readings: async () => (setIds.length > 0 ? rowsOf(db, s.reading, inArray(s.reading.setId, setIds)) : []),
+    parts: async () => (partIds.length > 0 ? rowsOf(db, s.part, inArray(s.part.id, partIds)) : []),
   });
   const [kept] = release;
   const { moves: setMoves, ...families } = rest;
@@ -108,7 +102,6 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     layout,
     layoutRevisions: revisions.map(({ layout: _layout, ...r }) => r),
     parts,
-    partEvents,
     readings,
     pastJobs: jobs.filter((j) => j.id !== jobId),
     release: kept ? withoutBasis(kept) : null,

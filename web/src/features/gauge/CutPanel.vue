@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { attempt, type Component, cutFacts, fixed, type Judged, machining, turning } from '@dauer/core';
+import {
+  attempt,
+  type Component,
+  counterpart,
+  cutFacts,
+  DRUM_PAIR_DIFFERENCE,
+  drumPair,
+  fixed,
+  type Judged,
+  machining,
+  turning,
+} from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -29,6 +40,35 @@ const result = computed(() => {
         })(),
   );
 });
+/** Both drums of an axle are turned to within what is allowed of each other: the smaller goes along. */
+const pair = computed(() => {
+  const s = job.state;
+  const other = s && drum.value ? counterpart(s.file.layout, props.component.slot) : undefined;
+  const theirs = s?.components
+    .find((c) => c.slot.id === other?.id)
+    ?.judged.find((j) => j.characteristic.id === 'drum_diameter' && j.enough);
+  const limit = theirs?.limit;
+  const mine = result.value;
+  if (!s || !other || !theirs || !limit || limit.at === null || limit.machineTo === null || !mine?.ok || !drum.value) return '';
+  const f = cutFacts(s.book, other.id);
+  const theirCut = {
+    max: theirs.reduced.value,
+    discard: limit.at,
+    machineTo: limit.machineTo,
+    scoreDepth: f.score,
+    radialWobble: f.radialWobble,
+  };
+  const read = attempt(() => turning(theirCut));
+  if (!read.ok) return '';
+  const both = drumPair(
+    { after: mine.value.after, turnable: mine.value.state === 'turnable' },
+    { after: read.value.after, turnable: read.value.state === 'turnable' },
+    limit.machineTo,
+  );
+  if (both.ok)
+    return ` With the other side at ${fixed(read.value.after, 2)} mm the pair stays within ${fixed(DRUM_PAIR_DIFFERENCE, 2)} mm.`;
+  return ` The other side comes out at ${fixed(read.value.after, 2)} mm: turn this one to ${fixed(both.leftTo, 2)} and that one to ${fixed(both.rightTo, 2)} mm${both.turnable ? '' : ', which one of them does not allow'}.`;
+});
 const words = computed(() => {
   const r = result.value;
   const m = main.value;
@@ -54,7 +94,7 @@ const words = computed(() => {
 <template>
   <p v-if="words" class="cut">
     <b class="plate-font">{{ drum ? 'Can it be turned?' : 'Can it be machined?' }}</b>
-    {{ words }}
+    {{ words }}{{ pair }}
     <span v-if="facts && facts.takenAsNone.length > 0 && !drum" class="second small">
       Taken as none, not gauged: {{ facts.takenAsNone.join(', ') }}.
     </span>

@@ -6,6 +6,7 @@ import ArcPanel from './ArcPanel.vue';
 import CentringPanel from './CentringPanel.vue';
 import CutPanel from './CutPanel.vue';
 import HonePanel from './HonePanel.vue';
+import PaintPanel from './PaintPanel.vue';
 import ReindexPanel from './ReindexPanel.vue';
 import SealPanel from './SealPanel.vue';
 
@@ -52,6 +53,7 @@ function makeStep(title: string): void {
       :writable="writable"
       @sweep="(turn, studs) => emit('sweep', turn, studs)"
     />
+    <PaintPanel v-if="measurement === 'rotor_paint'" :taken="taken" />
     <CutPanel v-if="CUTS.includes(measurement)" :component="component" :judged="judged" />
     <SealPanel v-if="component.slot.kind === 'piston' && SEALS.includes(measurement)" :component="component" :writable="writable" />
     <HonePanel v-if="component.slot.kind !== 'piston' && BORES.includes(measurement)" :component="component" />

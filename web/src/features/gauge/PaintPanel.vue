@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { attempt, paintBands, type Taken } from '@dauer/core';
+import { computed } from 'vue';
+
+/** What temperature-indicating paint says of how hot a rotor got. */
+const props = defineProps<{ taken: readonly Taken[] }>();
+const at = (place: string) => props.taken.find((t) => t.reading.place === place)?.value;
+const words = computed(() => {
+  const [turned, kept] = [at('hottest turned'), at('coolest kept')];
+  const bands = [
+    ...(turned === undefined ? [] : [{ turnsAt: turned, turned: true }]),
+    ...(kept === undefined ? [] : [{ turnsAt: kept, turned: false }]),
+  ];
+  const read = attempt(() => paintBands(bands));
+  if (!read.ok) return read.refusal.message;
+  const { atLeast, under } = read.value;
+  if (atLeast === null) return under === null ? '' : `It stayed under ${under} °C.`;
+  return `It got to ${atLeast} °C at least${under === null ? '' : `, and stayed under ${under} °C`}.`;
+});
+</script>
+
+<template>
+  <p v-if="words !== ''">{{ words }}</p>
+</template>
