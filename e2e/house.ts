@@ -90,9 +90,9 @@ export async function typeFigures(page: Page, figures: readonly string[]): Promi
   }
 }
 
-/** Waits until nothing is kept on this device only. */
+/** Waits until everything that was taken is in the book: nothing is on its way into the device's storage or out of it. */
 export async function allSent(page: Page): Promise<void> {
-  await page.getByText('kept here, not sent').waitFor({ state: 'detached', timeout: 2 * SLOWEST });
+  await page.locator('header[data-on-the-way="0"]').waitFor({ timeout: 2 * SLOWEST });
 }
 
 /** The longest one press may take to find its button, before the buttons are counted again. */

@@ -24,7 +24,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
 </script>
 
 <template>
-  <header class="top no-print">
+  <header class="top no-print" :data-on-the-way="outbox.storing + outbox.unsent">
     <RouterLink class="home" to="/" aria-label="Dauer, to the yard"><WordMark /></RouterLink>
     <span class="shop plate-font">{{ session.shop.name }}</span>
     <div class="middle">

@@ -23,6 +23,8 @@ export const useOutbox = defineStore('outbox', () => {
   const images = ref(new Map<string, PreparedImage>());
   const trouble = ref<string | null>(null);
   const sending = ref(false);
+  /** Events on their way into this device's storage: taken, and not yet acknowledged on screen. */
+  const storing = ref(0);
   let db: IDBPDatabase<Schema> | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let stored: (item: Waiting, record: unknown) => Promise<void> = async () => undefined;
@@ -72,10 +74,12 @@ export const useOutbox = defineStore('outbox', () => {
    */
   function keep(item: Waiting): Promise<void> {
     const plain = copyOf(item);
-    const storing = storeDurably(plain);
+    storing.value += 1;
+    const committed = storeDurably(plain);
     queue = queue.then(async () => {
-      const seq = await storing;
+      const seq = await committed;
       items.value.push({ ...plain, seq });
+      storing.value -= 1;
       void flush();
     });
     return queue;
@@ -151,5 +155,5 @@ export const useOutbox = defineStore('outbox', () => {
   const unsent = computed(() => items.value.filter((i) => i.aside === null).length);
   const aside = computed(() => items.value.filter((i) => i.aside !== null));
   window.addEventListener('online', () => void flush());
-  return { items, trouble, unsent, others, aside, open, keep, forget, retry, flush, whenStored, images, keepImage };
+  return { items, storing, trouble, unsent, others, aside, open, keep, forget, retry, flush, whenStored, images, keepImage };
 });
