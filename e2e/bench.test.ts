@@ -1,12 +1,13 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { allSent, House, signIn, typeFigures } from './house.ts';
+import { allSent, House, pressAll, signIn, typeFigures } from './house.ts';
 
 interface Slot {
   readonly id: string;
   readonly kind: string;
   readonly name: string;
   readonly corner: string | null;
+  readonly boreMm: number | null;
 }
 interface JobFile {
   readonly layout: { readonly slots: readonly Slot[] };
@@ -37,13 +38,25 @@ function figuresFor(measurement: string, positions: number, n: number): string[]
     case 'hub_end_float':
       return [(0.01 + (n % 2) * 0.01).toFixed(2)];
     case 'drum_diameter':
-      return round(280.2, 0.03, 2);
+      return round(280.7, 0.03, 2);
     case 'shoe_lining':
       return round(4.1, 0.2, 1);
     default:
       return round(28.6, 0.004, 3);
   }
 }
+
+/** Diameters so much over the bore of a cylinder when new, each a little off the others, mm. */
+const aroundBore = (slot: Slot, over: number, positions: number, n: number): string[] =>
+  Array.from({ length: positions }, (_, i) => ((slot.boreMm ?? 0) + over + 0.004 * Math.cos(i + n)).toFixed(3));
+
+/** A sweep of a rotor that makes 0.08 of it with its high spot at 120°, on a hub that makes 0.04 at 100°, turned on by some of five studs. */
+const sweepOf = (turn: number): string[] =>
+  Array.from({ length: 12 }, (_, i) => {
+    const wave = (size: number, deg: number): number => (size / 2) * Math.cos(((30 * i - deg) * Math.PI) / 180);
+    return (0.06 + wave(0.08, 120 + 72 * turn) + wave(0.04, 100)).toFixed(2);
+  });
+const CORNERS = ['FL', 'FR', 'RL', 'RR'] as const;
 
 describe('the measuring bench, by keyboard and simulated gauge', function () {
   this.timeout(900000);
@@ -149,6 +162,7 @@ describe('the measuring bench, by keyboard and simulated gauge', function () {
         // Still cut off: the page dies and comes back from what the browser kept.
         await page.getByText('kept here, not sent').waitFor();
         const before = await at();
+        await page.locator('header[data-storing="0"]').waitFor();
         await page.reload();
         await page.getByText(/The server is away\. This is what this device kept/).waitFor();
         // What was taken before the cut and since stands; the walk goes on where it was.
@@ -173,27 +187,64 @@ describe('the measuring bench, by keyboard and simulated gauge', function () {
     expect(await begin.count()).to.equal(0);
   });
 
-  it('what was gauged before is taken again beside it, at the wheel that the walk did not ask for', async () => {
-    const file = await files('V 071');
-    for (const [n, corner] of (['FL', 'FR'] as const).entries()) {
-      const slot = file.layout.slots.find((s) => s.kind === 'rotor' && s.corner === corner)!;
-      await page.goto(`${house.url}/jobs/${jobs.get('V 071') ?? ''}/gauge?pick=${slot.id}`);
-      await page.locator('[data-capture]').waitFor();
-      const tab = page.getByRole('tab', { name: /^Thickness/ });
-      await tab.focus();
-      await page.keyboard.press('Enter');
-      const again = page.getByRole('button', { name: 'Take all again' });
+  /** Opens a measurement of a place by the keys and begins it anew, beside what stands. */
+  async function begin(tag: string, slot: Slot, tab: string): Promise<void> {
+    await page.goto(`${house.url}/jobs/${jobs.get(tag) ?? ''}/gauge?pick=${slot.id}`);
+    await page.locator('[data-capture]').waitFor();
+    await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).focus();
+    await page.keyboard.press('Enter');
+    await page
+      .locator('[data-capture] .what')
+      .filter({ hasText: new RegExp(`^\\s*${tab}, `) })
+      .waitFor();
+    const again = page.getByRole('button', { name: 'Take all again' });
+    if ((await again.count()) > 0) {
       await again.focus();
       await page.keyboard.press('Enter');
-      await page.getByText('Position 1 of 8').first().waitFor();
-      await takeSet(20 + n);
+      await again.waitFor({ state: 'detached' });
+    }
+  }
+  /** Types a list, and waits until the last of it shows as taken. */
+  async function typeAll(
+    slot: Slot,
+    measurement: string,
+    list: readonly string[],
+    between: (i: number) => Promise<void> = async () => undefined,
+  ) {
+    for (const [i, f] of list.entries()) {
+      await between(i);
+      await typeFigures(page, [f]);
+    }
+    typed.set(`${nameOf(slot)}|${measurement}`, list);
+  }
+
+  it('what was gauged before is taken again beside it, until all four corners of the vehicle are taken', async () => {
+    const file = await files('V 071');
+    const at = (kind: string, corner: string): Slot => file.layout.slots.find((s) => s.kind === kind && s.corner === corner)!;
+    const GAUGED = [
+      ['rotor', 'Thickness', 'rotor_thickness', 8],
+      ['rotor', 'Runout', 'rotor_runout', 12],
+      ['pads', 'Lining', 'pad_lining', 8],
+      ['hub', 'End float', 'hub_end_float', 1],
+    ] as const;
+    for (const [n, corner] of CORNERS.entries()) {
+      for (const [kind, tab, measurement, positions] of GAUGED) {
+        const slot = at(kind, corner);
+        if (typed.has(`${nameOf(slot)}|${measurement}`)) continue;
+        await begin('V 071', slot, tab);
+        const whole = corner === 'FL' && measurement === 'rotor_runout' ? sweepOf(0) : figuresFor(measurement, positions, 20 + n);
+        await typeAll(slot, measurement, whole);
+      }
     }
     await allSent(page);
     const found = await stored('V 071');
     for (const [key, list] of typed) expect(found.get(key), key).to.deep.equal(list);
+    const names = CORNERS.flatMap((c) => GAUGED.map(([kind, , m]) => `${nameOf(at(kind, c))}|${m}`));
+    expect([...typed.keys()]).to.include.members(names);
+    typed.clear();
   });
 
-  it('both axles of a vehicle on drums by a gauge that speaks, with the server killed in the middle', async () => {
+  it('both axles of a vehicle on drums by keys and by a gauge that speaks, with the server killed in the middle', async () => {
     const lead = await house.page();
     await signIn(lead, house.url, 'ines');
     const answer = await lead.request.post(`${house.url}/api/instruments/key`, { data: { anew: false } });
@@ -206,63 +257,66 @@ describe('the measuring bench, by keyboard and simulated gauge', function () {
       });
       expect(reply.status()).to.equal(200);
     };
+    // The drums come back from the turner, a cylinder from the coater, and go on again.
+    await page.goto(`${house.url}/jobs/${jobs.get('V 063') ?? ''}/rebuild`);
+    for (const step of ['Back', 'Machined', 'Fitted again']) {
+      await page.getByRole('button', { name: step, exact: true }).first().waitFor();
+      await pressAll(page.getByRole('button', { name: step, exact: true }));
+    }
     const file = await files('V 063');
-    const drums = ['FL', 'FR', 'RL', 'RR'].map((c) => file.layout.slots.find((s) => s.kind === 'drum' && s.corner === c)!);
-    const want = new Map<string, readonly string[]>();
-    for (const [n, slot] of drums.entries()) {
-      // The drums are out at the turner's: the shoes that they left behind are gauged.
-      const shoes = file.layout.slots.find((s) => s.kind === 'shoes' && s.corner === slot.corner)!;
-      await page.goto(`${house.url}/jobs/${jobs.get('V 063') ?? ''}/gauge?pick=${shoes.id}`);
-      await page.locator('[data-capture]').waitFor();
-      const again = page.getByRole('button', { name: 'Take all again' });
-      await again.focus();
-      await page.keyboard.press('Enter');
-      await again.waitFor({ state: 'detached' });
-      const list = figuresFor('shoe_lining', 6, 10 + n);
-      for (const [i, f] of list.entries()) {
+    const all = (kind: string): Slot[] => CORNERS.flatMap((c) => file.layout.slots.filter((s) => s.kind === kind && s.corner === c));
+    for (const [n, drum] of all('drum').entries()) {
+      await begin('V 063', drum, 'Diameter');
+      await typeAll(drum, 'drum_diameter', figuresFor('drum_diameter', 12, n));
+    }
+    for (const [n, shoes] of all('shoes').entries()) {
+      await begin('V 063', shoes, 'Lining');
+      await typeAll(shoes, 'shoe_lining', figuresFor('shoe_lining', 6, 10 + n), async (i) => {
         if (n === 1 && i === 2) await house.killServer();
         if (n === 1 && i === 4) {
           await page.getByText('kept here, not sent').waitFor();
           await house.start();
         }
-        await typeFigures(page, [f]);
-      }
-      await page.getByRole('tab', { name: /^Lining\s+6/ }).waitFor();
-      want.set(`${nameOf(shoes)}|shoe_lining`, list);
+      });
+      await allSent(page);
     }
-    // The axle's cylinders by a gauge that speaks.
-    const cylinder = file.layout.slots.find((s) => s.kind === 'wheel_cylinder' && s.corner === 'RR')!;
-    await page.goto(`${house.url}/jobs/${jobs.get('V 063') ?? ''}/gauge?pick=${cylinder.id}`);
-    await page.locator('[data-capture]').waitFor();
-    await page.getByRole('tab', { name: /^Bore/ }).focus();
-    await page.keyboard.press('Enter');
-    const again = page.getByRole('button', { name: 'Take all again' });
-    await again.focus();
-    await page.keyboard.press('Enter');
-    await again.waitFor({ state: 'detached' });
-    let speaking = true;
-    const speak = (async () => {
-      for (; speaking; await page.waitForTimeout(150)) await say('25.40', 'live');
-    })();
-    await page.getByRole('button', { name: /^Listen here/ }).click();
-    await page.locator('[data-capture] .live', { hasText: '25.40' }).waitFor();
-    await page.getByText('Steady', { exact: true }).waitFor();
-    await page
-      .locator('[data-capture]')
-      .getByText('Steady')
-      .evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-    // Enter, or a foot switch that sends it, takes what the gauge shows; its own press does as well.
-    await page.keyboard.press('Enter');
-    await page.getByText('At the mouth, 90°').first().waitFor();
-    speaking = false;
-    await speak;
-    for (const f of ['25.41', '25.42', '25.40', '25.41', '25.40']) await say(f, 'press');
-    await page.locator('.rule[data-verdict]').first().waitFor();
-    await page.getByText('has fallen silent').waitFor();
-    await allSent(page);
-    want.set(`${nameOf(cylinder)}|bore_diameter`, ['25.40 mm', '25.41 mm', '25.42 mm', '25.40 mm', '25.41 mm', '25.40 mm']);
+    for (const [n, hub] of all('hub').entries()) {
+      await begin('V 063', hub, 'End float');
+      await typeAll(hub, 'hub_end_float', figuresFor('hub_end_float', 1, n));
+    }
+    const cylinders = all('wheel_cylinder');
+    expect(cylinders).to.have.length(6);
+    for (const [n, cylinder] of cylinders.entries()) {
+      await begin('V 063', cylinder, 'Piston');
+      await typeAll(cylinder, 'piston_diameter', aroundBore(cylinder, -0.06, 4, n));
+      // Its bore by a gauge that speaks: the first taken by Enter, or a foot switch that sends it, the others by its own press.
+      await begin('V 063', cylinder, 'Bore');
+      const list = aroundBore(cylinder, 0.02, 6, n);
+      let speaking = true;
+      const speak = (async () => {
+        for (; speaking; await page.waitForTimeout(150)) await say(list[0] ?? '', 'live');
+      })();
+      await page.getByRole('button', { name: /^Listen here/ }).click();
+      await page.locator('[data-capture] .live', { hasText: list[0] }).waitFor();
+      const steady = page.locator('[data-capture]').getByText('Steady', { exact: true });
+      await steady.waitFor();
+      await steady.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+      await page.keyboard.press('Enter');
+      await page.getByText('At the mouth, 90°').first().waitFor();
+      speaking = false;
+      await speak;
+      for (const f of list.slice(1)) await say(f, 'press');
+      await page.locator('[data-capture] .onward, .rule[data-verdict]').first().waitFor();
+      typed.set(
+        `${nameOf(cylinder)}|bore_diameter`,
+        list.map((f) => `${f} mm`),
+      );
+      await allSent(page);
+      if (n === 0) await page.getByText('has fallen silent').waitFor();
+    }
     const found = await stored('V 063');
-    for (const [k, list] of want) expect(found.get(k), k).to.deep.equal(list);
+    for (const [k, list] of typed) expect(found.get(k), k).to.deep.equal(list);
+    expect(typed.size).to.equal(4 * 3 + 6 * 2);
   });
 
   it('tells hub from rotor by two sweeps, names the hole, and proves it', async () => {
@@ -275,20 +329,14 @@ describe('the measuring bench, by keyboard and simulated gauge', function () {
     await page.getByLabel('Studs of the hub').fill('5');
     await page.getByText(/turn it\s+2 studs\s+on/).waitFor();
     await page.getByRole('button', { name: 'It is turned: sweep again' }).click();
-    // The rotor makes 0.08 of it with its high spot at 120°, the hub 0.04 at 100°: turned on by two studs it runs truer.
-    const sweep = (turn: number): string[] =>
-      Array.from({ length: 12 }, (_, i) => {
-        const wave = (size: number, deg: number): number => (size / 2) * Math.cos(((30 * i - deg) * Math.PI) / 180);
-        return (0.06 + wave(0.08, 120 + 72 * turn) + wave(0.04, 100)).toFixed(2);
-      });
     await page.getByText('0° from stud 1, 1 of 12').first().waitFor();
-    await typeFigures(page, sweep(2));
+    await typeFigures(page, sweepOf(2));
     await page.getByText(/Put hole \d on stud 1: 0\.1\d becomes about 0\.0\d mm of wobble\./).waitFor();
     const advice = (await page.getByText(/Put hole \d on stud 1/).textContent()) ?? '';
     const hole = Number(/hole (\d)/.exec(advice)?.[1]);
     await page.getByRole('button', { name: /sweep to prove$/ }).click();
     await page.getByText('0° from stud 1, 1 of 12').first().waitFor();
-    await typeFigures(page, sweep(6 - hole));
+    await typeFigures(page, sweepOf(6 - hole));
     await page.getByText(/^Proof sweep: total 0\.0\d mm/).waitFor();
     await page
       .getByText(/turned on by \d of 5 studs/)
@@ -299,7 +347,7 @@ describe('the measuring bench, by keyboard and simulated gauge', function () {
     const turns = after.sets
       .filter((s) => s.slotId === rotor.id && s.jobId === jobs.get('V 071') && s.measurement === 'rotor_runout')
       .map((s) => s.turn);
-    expect(turns).to.deep.equal([0, 2, 6 - hole]);
+    expect(turns).to.deep.equal([0, 0, 2, 6 - hole]);
     expect(house.errors).to.deep.equal([]);
   });
 

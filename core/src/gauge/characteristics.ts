@@ -34,6 +34,8 @@ export type CharacteristicId =
   | 'shoe_arc_difference'
   | 'shoe_unequal'
   | 'shoe_springs'
+  | 'link_short'
+  | 'cam_worn'
   | 'pin_runout'
   | 'pin_clearance'
   | 'line_pressure_pair'
@@ -48,6 +50,9 @@ export type CharacteristicId =
   | 'pedal_sink'
   | 'pedal_pump_up'
   | 'linkage_play'
+  | 'lift_off_front'
+  | 'lift_off_rear'
+  | 'expander_play'
   | 'cam_angle'
   | 'equaliser_level';
 
@@ -253,6 +258,14 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
       ],
     },
   }),
+  of('link_short', {
+    ...{ name: 'Link shorter than new', short: 'Link', takenFrom: 'adjuster_travel', wears: 'grows', newWord: 'Full', recorded: true },
+    reduction: { op: 'apart', of: 'link new', less: 'link' },
+  }),
+  of('cam_worn', {
+    ...{ name: 'Cam lower than new', short: 'Cam', takenFrom: 'adjuster_travel', wears: 'grows', newWord: 'Full', recorded: true },
+    reduction: { op: 'apart', of: 'cam new', less: 'cam' },
+  }),
   of('pin_runout', {
     ...{ name: 'Slide pin runout', short: 'Pin runout', takenFrom: 'pin_runout', newWord: 'True', reduction: { op: 'greatest' } },
   }),
@@ -313,6 +326,18 @@ export const CHARACTERISTICS: readonly Characteristic[] = [
   }),
   of('linkage_play', {
     ...{ name: 'Play in the linkage', short: 'Play', takenFrom: 'linkage_play', wears: 'grows', newWord: 'None', recorded: true },
+    reduction: { op: 'greatest' },
+  }),
+  of('lift_off_front', {
+    ...{ name: 'Lift-off of the front wheels apart', short: 'Front lift-off', takenFrom: 'lift_off', newWord: 'Alike', recorded: true },
+    reduction: { op: 'pairs_apart', either: true, pairs: [['FL', 'FR']] },
+  }),
+  of('lift_off_rear', {
+    ...{ name: 'Lift-off of the rear wheels apart', short: 'Rear lift-off', takenFrom: 'lift_off', newWord: 'Alike', recorded: true },
+    reduction: { op: 'pairs_apart', either: true, pairs: [['RL', 'RR']] },
+  }),
+  of('expander_play', {
+    ...{ name: 'Cam spindle play', short: 'Spindle', takenFrom: 'expander_play', wears: 'grows', newWord: 'None', recorded: true },
     reduction: { op: 'greatest' },
   }),
   of('cam_angle', {

@@ -1,8 +1,14 @@
+import type { Slot } from '../layout/graph.ts';
+import { fixed } from '../quantity/display.ts';
 import type { Book } from '../records/book.ts';
 import { partIn } from '../records/standing.ts';
-import { onStuds } from './turnOnStuds.ts';
+import { attempt } from '../refusal.ts';
+import { DRUM_PAIR_DIFFERENCE, drumPair, turning } from './drum.ts';
+import type { Judged } from './judge.ts';
 import { runoutOf } from './reduce.ts';
+import { machining } from './rotorThickness.ts';
 import { newestSets } from './setsOf.ts';
+import { onStuds } from './turnOnStuds.ts';
 
 /** What a cut would have to take out, as far as it was gauged, mm. */
 export interface CutFacts {
@@ -55,4 +61,88 @@ export function cutFacts(book: Book, slotId: string): CutFacts {
     radialWobble: radial?.wobble ?? 0,
     takenAsNone: none,
   };
+}
+
+/** Whether a part may be cut, and what follows for the other side of the axle. */
+export interface Cut {
+  readonly state: ReturnType<typeof turning>['state'] | ReturnType<typeof machining>['state'] | null;
+  readonly words: string;
+  /** What was not gauged and is taken as none, in words. */
+  readonly takenAsNone: readonly string[];
+}
+
+/** The figure that a cut is judged by, where it is known well enough. */
+const governing = (slot: Slot, judged: readonly Judged[]): Judged | undefined =>
+  judged.find((j) => j.characteristic.id === (slot.kind === 'drum' ? 'drum_diameter' : 'rotor_thickness') && j.enough);
+
+/** What a drum comes out at; null where it is not gauged or has no limit. */
+function turned(book: Book, slot: Slot, judged: readonly Judged[]) {
+  const j = governing(slot, judged);
+  if (!j?.limit || j.limit.at === null) return null;
+  const { at: discard, machineTo } = j.limit;
+  const f = cutFacts(book, slot.id);
+  const tried = attempt(() => turning({ max: j.reduced.value, discard, machineTo, scoreDepth: f.score, radialWobble: f.radialWobble }));
+  return tried.ok ? { ...tried.value, machineTo } : null;
+}
+
+/** Both drums of an axle are turned to within what is allowed of each other: the smaller goes along. */
+function alongside(book: Book, slot: Slot, judged: readonly Judged[], other: Slot, others: readonly Judged[]): string {
+  const [mine, theirs] = [turned(book, slot, judged), turned(book, other, others)];
+  if (!mine || !theirs || theirs.machineTo === null) return '';
+  const both = drumPair(
+    { after: mine.after, turnable: mine.state === 'turnable' },
+    { after: theirs.after, turnable: theirs.state === 'turnable' },
+    theirs.machineTo,
+  );
+  if (both.ok) return ` With the other side at ${fixed(theirs.after, 2)} mm the pair stays within ${fixed(DRUM_PAIR_DIFFERENCE, 2)} mm.`;
+  return ` The other side comes out at ${fixed(theirs.after, 2)} mm: turn this one to ${fixed(both.leftTo, 2)} and that one to ${fixed(both.rightTo, 2)} mm${both.turnable ? '' : ', which one of them does not allow'}.`;
+}
+
+/**
+ * Whether a cut would leave enough metal, where the figure would end, and what it means for the pair.
+ * @param judged figures of the rotor or drum
+ * @param other the other side of the axle with its figures, where there is one
+ * @returns null where it is not gauged or has no limit
+ * Source: handbook 20, Can it be machined?; Can it be turned?
+ */
+export function cutOf(
+  book: Book,
+  slot: Slot,
+  judged: readonly Judged[],
+  other: { readonly slot: Slot; readonly judged: readonly Judged[] } | null,
+): Cut | null {
+  const m = governing(slot, judged);
+  if (!m?.limit || m.limit.at === null) return null;
+  const { at: discard, machineTo } = m.limit;
+  const drum = slot.kind === 'drum';
+  const f = cutFacts(book, slot.id);
+  const takenAsNone = drum ? [] : f.takenAsNone;
+  const tried = attempt(() => {
+    if (drum)
+      return { ...turning({ max: m.reduced.value, discard, machineTo, scoreDepth: f.score, radialWobble: f.radialWobble }), early: false };
+    const cut = machining({
+      ...{ min: m.reduced.value, discard, machineTo, scoreInner: f.scoreInner, scoreOuter: f.scoreOuter },
+      ...{ warp: f.warp, wobbleRemoved: f.wobble, kmToNextService: m.toNextService },
+      wearPer1000Km: m.wear ? Math.abs(m.wear.slope) * 1000 : null,
+    });
+    return { ...cut, early: cut.underDiscardBeforeService === true };
+  });
+  if (!tried.ok) return { state: null, words: tried.refusal.message, takenAsNone };
+  const { state, after, early } = tried.value;
+  const would = `Cut clean it would come out at ${fixed(after, 2)} mm`;
+  const pair = drum && other ? alongside(book, slot, judged, other.slot, other.judged) : '';
+  const said = (words: string): Cut => ({ state, words: `${words}${pair}`, takenAsNone });
+  switch (state) {
+    case 'past_discard':
+      return said('It is past discard already: nothing is cut.');
+    case 'no_machine_to_on_file':
+      return said(`${would}. No machine-to figure is on file: no cut until it is entered.`);
+    case 'machinable':
+    case 'turnable':
+      return said(
+        `${would}; machine-to is ${fixed(machineTo ?? 0, 2)} mm. It can be cut.${early ? ' At this vehicle’s rate it would be past discard before the next service.' : ''}`,
+      );
+    default:
+      return said(`${would}, past machine-to ${fixed(machineTo ?? 0, 2)} mm. It may be used as it is if the surface allows, not cut.`);
+  }
 }

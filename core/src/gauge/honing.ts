@@ -7,6 +7,7 @@ import { type BoreJudged, judgeBore, type BoreMaterial } from './bore.ts';
 import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { limitTarget } from './judge.ts';
 import { newestSets } from './setsOf.ts';
+import { type FoundStretch, stretchesAt } from './stretches.ts';
 
 export interface Honing {
   readonly result: BoreJudged | null;
@@ -15,7 +16,7 @@ export interface Honing {
   readonly nominal: number | null;
   readonly honeTo: number | null;
   readonly zone: { readonly from: number; readonly to: number } | null;
-  readonly pits: readonly { readonly from: number; readonly to: number; readonly depth: number | null }[];
+  readonly pits: readonly FoundStretch[];
 }
 
 /**
@@ -38,14 +39,7 @@ export function honing(book: Book, slot: Slot, material: BoreMaterial): Honing {
   const at = (place: string): number | null => (zoneSet && book.taken(zoneSet).find((t) => t.reading.place === place)?.value) ?? null;
   const [from, to] = [at('from'), at('to')];
   const zone = from !== null && to !== null ? { from, to } : null;
-  const settled = new Set(book.stand(book.file.findings).map((f) => f.settles));
-  const pits = book
-    .stand(book.file.findings)
-    .flatMap((f) =>
-      f.slotId === slot.id && f.fromMm !== null && f.toMm !== null && !settled.has(f.id)
-        ? [{ from: f.fromMm, to: f.toMm, depth: f.depthMm }]
-        : [],
-    );
+  const pits = stretchesAt(book, slot.id);
   if (depths.every((d) => d.length === 0)) missing.push('the bore');
   if (piston.length === 0) missing.push('the piston to be fitted');
   if (slot.boreMm === null) missing.push('the bore when new (in the layout)');

@@ -100,6 +100,8 @@ function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): 
   const fitted = book.stand(file.partEvents).find((e) => e.partId === set.partId && e.kind === 'fitted');
   const fittedRun = fitted ? counterAt(counters, fitted.happenedAt) : null;
   const fresh = fittedRun !== null && bound.nominal != null ? { run: fittedRun, value: bound.nominal } : null;
+  // Most figures stand alone: that is no refusal worth making.
+  if (points.length === 0 || (points.length === 1 && fresh === null)) return null;
   const tried = attempt(() => wear(points, of.wears ?? 'falls', bound.at, kmToNextService(counters), fresh));
   return tried.ok ? tried.value : null;
 }

@@ -73,6 +73,8 @@ export const PROGRAMME: readonly ProgrammeLine[] = [
   line('parking_lever', 'found', 'parking_travel', 'wanted'),
   line('cross_shaft', 'found', 'linkage_play', 'wanted'),
   line('expander', 'found', 'cam_angle', 'wanted'),
+  line('shoes', 'found', 'shoe_adjuster', 'recorded'),
+  line('parking_lever', 'found', 'parking_cable', 'recorded'),
   line('balance_bar', 'found', 'balance_bar_setting', 'wanted'),
 ];
 

@@ -4,7 +4,6 @@ import { attempt } from '../refusal.ts';
 import { placesFor } from '../quantity/display.ts';
 import { type GaugeErrors, mean, ofMean, ofSingle, ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
 import { type Characteristic, type CharacteristicId, characteristicsFrom } from './characteristics.ts';
-import { type DrumDepth, reduceDrum } from './drum.ts';
 import { GENERIC_GAUGE, halfWidth } from './gaugeKinds.ts';
 import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
 import { type Runout, splitRunout } from './rotorRunout.ts';
@@ -296,11 +295,4 @@ function splitOf(taken: readonly Taken[]): ReturnType<typeof attempt<Runout>> {
 export function runoutOf(taken: readonly Taken[]): Runout | null {
   const fit = splitOf(taken);
   return fit.ok ? fit.value : null;
-}
-
-/** Drum figures of a set, null while a depth is incomplete. */
-export function drumOf(taken: readonly Taken[]): ReturnType<typeof reduceDrum> | null {
-  const at = (depth: DrumDepth): number[] => taken.filter((t) => t.reading.place === depth).map((t) => t.value);
-  const done = attempt(() => reduceDrum({ open: at('open'), middle: at('middle'), closed: at('closed') }));
-  return done.ok ? done.value : null;
 }

@@ -1,7 +1,6 @@
 import { slotById, type Slot } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
 import { partIn } from '../records/standing.ts';
-import type { Finding } from '../records/types.ts';
 import { attempt } from '../refusal.ts';
 import { mean } from '../verdict/uncertainty.ts';
 import { type LimitVersion, findLimits } from '../verdict/limits.ts';
@@ -9,34 +8,19 @@ import type { CharacteristicId } from './characteristics.ts';
 import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { limitTarget } from './judge.ts';
 import type { MeasurementId } from './measurements.ts';
-import { type LiningState, type PitZone, pitZone, type Reach, type SealFacts, type Stretch } from './pitZone.ts';
+import { type LiningState, type PitZone, pitZone, type Reach, type SealFacts } from './pitZone.ts';
 import { newestSets } from './setsOf.ts';
-
-/** A pit as it was found, with the finding that says so. */
-export interface FoundPit extends Stretch {
-  readonly findingId: string;
-}
+import { type FoundStretch, stretchesAt } from './stretches.ts';
 
 export interface SealZone {
   readonly caliper: 'fixed' | 'floating';
-  readonly pits: readonly FoundPit[];
+  readonly pits: readonly FoundStretch[];
   readonly seal: SealFacts | null;
   readonly result: PitZone | null;
   /** Why the linings do not fit or a pit cannot be judged. */
   readonly refused: string | null;
   /** What is not known yet, in words. */
   readonly missing: readonly string[];
-}
-
-/** Where a stretch was said in findings that still stand and settle nothing else. */
-export function pitsAt(book: Book, slotId: string): FoundPit[] {
-  const findings = book.stand(book.file.findings).filter((f) => f.slotId === slotId);
-  const settled = new Set(findings.map((f) => f.settles));
-  const partId = partIn(slotId, book.stand(book.file.partEvents));
-  return findings
-    .filter((f): f is Finding & { fromMm: number; toMm: number } => f.fromMm !== null && f.toMm !== null)
-    .filter((f) => !settled.has(f.id) && (f.partId === null || f.partId === partId))
-    .map((f) => ({ from: f.fromMm, to: f.toMm, findingId: f.id }));
 }
 
 function limitFor(book: Book, id: CharacteristicId, slot: Slot): LimitVersion | null {
@@ -93,7 +77,7 @@ export function sealZone(book: Book, slot: Slot): SealZone {
   const rotorDiscard = want(rotorLimit?.at ?? null, 'discard thickness of the rotor (limit book)');
   const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor thickness');
   const replaced = rotor !== undefined && book.stand(decisions).findLast((d) => d.slotId === rotor.id)?.option === 'replace';
-  const pits = pitsAt(book, slot.id);
+  const pits = stretchesAt(book, slot.id);
   const seal =
     below !== null && width !== null && length !== null ? { sealBelowMouth: below, sealWidth: width, sealingLength: length } : null;
   const none = { caliper: fixed ? ('fixed' as const) : ('floating' as const), pits, seal, result: null, refused: null, missing };

@@ -1,6 +1,6 @@
 import { slotById } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
-import { inOrder, partIn } from '../records/standing.ts';
+import { partIn, partsInOrder } from '../records/standing.ts';
 import type { PartEvent, ReadingSet } from '../records/types.ts';
 import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
 
@@ -8,7 +8,7 @@ import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
 export function sitsSince(slotId: string, partId: string | null, partEvents: readonly PartEvent[]): string | null {
   if (partId === null || partIn(slotId, partEvents) !== partId) return null;
   return (
-    inOrder(partEvents).findLast((e) => e.partId === partId && e.slotId === slotId && (e.kind === 'found' || e.kind === 'fitted'))
+    partsInOrder(partEvents).findLast((e) => e.partId === partId && e.slotId === slotId && (e.kind === 'found' || e.kind === 'fitted'))
       ?.happenedAt ?? null
   );
 }

@@ -1,3 +1,4 @@
+import { fixed } from '../quantity/display.ts';
 import type { Book } from '../records/book.ts';
 import type { ReadingSet } from '../records/types.ts';
 import { attempt } from '../refusal.ts';
@@ -65,5 +66,23 @@ export function onStuds(book: Book, slotId: string, partId: string | null, studs
     hole: holeOnStudOne(result.best, studs),
     stays: result.best === 0 || gain < WORTH_TURNING,
     proof: sweeps.findLast((s) => s.set.happenedAt > second.set.happenedAt && s.set.turn % studs === result.best) ?? null,
+  };
+}
+
+/** What the sweeps of a rotor on its hub say, in words; each empty where there is nothing to say yet. */
+export function studsWords(f: OnStuds): { readonly advice: string; readonly apart: string; readonly proof: string } {
+  const mm = (v: number | undefined): string => fixed(v ?? 0, 2);
+  const r = f.result;
+  const proof = f.proof ? `Proof sweep: total ${mm(f.proof.runout.tir)} mm, wobble ${mm(f.proof.runout.wobble)} mm.` : '';
+  if (!r) return { advice: '', apart: '', proof };
+  const apart = `Rotor ${mm(r.rotor.tir)}, hub ${mm(r.hub.tir)} mm of wobble, told apart by two sweeps.`;
+  if (r.hubOverLimit)
+    return { advice: `The hub alone makes ${mm(r.hub.tir)} mm: no position of the rotor helps. Clean or replace the hub.`, apart, proof };
+  if (f.stays) return { advice: `It sits as well as it can: about ${mm(r.bestTir)} mm of wobble. Put it back as it was.`, apart, proof };
+  const still = r.bestWithinLimit ? '' : ' That is still over the limit.';
+  return {
+    advice: `Put hole ${f.hole} on stud 1: ${mm(r.predicted[0])} becomes about ${mm(r.bestTir)} mm of wobble.${still}`,
+    apart,
+    proof,
   };
 }

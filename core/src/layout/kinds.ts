@@ -142,6 +142,16 @@ export const STYLES: Readonly<Partial<Record<ComponentKind, readonly StyleFacts[
     { id: 'cam', name: 'Cam' },
     { id: 'wedge', name: 'Wedge' },
   ],
+  drum: [
+    { id: 'cast_iron', name: 'Cast iron' },
+    { id: 'pressed_steel', name: 'Pressed steel' },
+    { id: 'aluminium_ring', name: 'Aluminium with an iron ring' },
+  ],
+  piston: [
+    { id: 'pushed', name: 'Goes back by a push' },
+    { id: 'wound_clockwise', name: 'Winds back clockwise' },
+    { id: 'wound_counter', name: 'Winds back counter-clockwise' },
+  ],
   hub: [
     { id: 'taper_adjustable', name: 'Adjustable taper rollers' },
     { id: 'unit_bearing', name: 'Angular ball or unit bearing' },
@@ -149,6 +159,7 @@ export const STYLES: Readonly<Partial<Record<ComponentKind, readonly StyleFacts[
   rotor: [
     { id: 'solid', name: 'Solid' },
     { id: 'vented', name: 'Vented' },
+    { id: 'vented_handed', name: 'Vented, handed vanes' },
     { id: 'drum_in_disc', name: 'With a parking drum in it' },
   ],
 };

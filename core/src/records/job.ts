@@ -112,6 +112,23 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean, fil
   return states;
 }
 
+/** A job's records, opened at the instant at which the job is looked at. */
+export interface OpenedJob {
+  readonly book: Book;
+  /** Instant, ISO 8601: now, or that of the hand-back. */
+  readonly at: string;
+}
+
+/**
+ * Opens the records of a job; of one that was handed back as they stood then.
+ * @param given everything known of the job
+ * @param today instant, ISO 8601
+ */
+export function openJob(given: JobFile, today: string): OpenedJob {
+  const at = given.release?.releasedAt ?? today;
+  return { book: openBook(given.release ? fileAsOf(given, at) : given), at };
+}
+
 /**
  * Derives where a job stands from its records. A job that was handed back is derived as it stood then.
  * @param given everything known of the job
@@ -119,9 +136,12 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean, fil
  * Source: handbook 15, Obligations and stage.
  */
 export function deriveJob(given: JobFile, today: string): JobState {
-  const at = given.release?.releasedAt ?? today;
-  const file = given.release ? fileAsOf(given, at) : given;
-  const book = openBook(file);
+  return deriveOpened(openJob(given, today));
+}
+
+/** Derives where an opened job stands. */
+export function deriveOpened({ book, at }: OpenedJob): JobState {
+  const { file } = book;
   const voided = voidedJobs(file.voids, takenBackIds(file.takeBacks)).has(file.job.id);
   const components = file.layout.slots.map((slot) => deriveComponent(book, slot, at));
   const hydraulic = isHydraulic(file.layout);
@@ -163,7 +183,7 @@ export function deriveJob(given: JobFile, today: string): JobState {
   const counts: Record<Verdict, number> = { holds: 0, watch: 0, no_limit: 0, not_gauged: 0, cant_tell: 0, past: 0 };
   for (const v of verdicts) if (v) counts[v] += 1;
   return {
-    file: book.file,
+    file,
     book,
     voided,
     components,

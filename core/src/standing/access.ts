@@ -32,6 +32,8 @@ export const ACCESS_OF: Readonly<Partial<Record<MeasurementId, string>>> = {
   shoe_centring: 'drum off',
   shoe_springs: 'drum off',
   shoe_adjuster: 'drum off',
+  adjuster_travel: 'drum off',
+  expander_play: 'drum off',
   hub_end_float: 'drum off',
   bore_diameter: 'drum off',
   piston_diameter: 'pads out',

@@ -24,7 +24,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
 </script>
 
 <template>
-  <header class="top no-print" :data-on-the-way="outbox.storing + outbox.unsent">
+  <header class="top no-print" :data-on-the-way="outbox.storing.size + outbox.unsent" :data-storing="outbox.storing.size">
     <RouterLink class="home" to="/" aria-label="Dauer, to the yard"><WordMark /></RouterLink>
     <span class="shop plate-font">{{ session.shop.name }}</span>
     <div class="middle">
@@ -37,6 +37,10 @@ defineExpose({ focusSearch: () => search.value?.focus() });
     <div v-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status">
       <b class="fig">{{ outbox.unsent + outbox.aside.length }}</b>
       {{ outbox.aside.length > 0 ? 'set aside' : 'kept here, not sent' }}
+    </div>
+    <div v-else-if="outbox.storing.size > 0" class="unsent late" role="status">
+      <b class="fig">{{ outbox.storing.size }}</b>
+      not kept yet
     </div>
     <RunningClocks />
     <SearchBox ref="search" />
@@ -131,6 +135,15 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   }
   .who {
     padding-left: 10px;
+  }
+}
+/* Storing takes a moment that nobody has to see; a device that takes longer says so. */
+.late {
+  animation: appear 1ms 400ms both;
+}
+@keyframes appear {
+  from {
+    visibility: hidden;
   }
 }
 </style>

@@ -1,11 +1,14 @@
 import type { EventFamily, Sent } from '@dauer/contract';
 import {
   type Component,
-  deriveJob,
+  deriveComponent,
+  deriveOpened,
   type EventBase,
   ifOpened,
   type JobFile,
   type JobState,
+  openJob,
+  type OpenedJob,
   type Play,
   playsOf,
   proposedPhase,
@@ -14,7 +17,8 @@ import {
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from './client.ts';
 import { isAway, jobKey, keepJob, keepSince, keptFor, keptSince } from './kept.ts';
 import { onChangeOf } from './live.ts';
@@ -51,16 +55,40 @@ export const useJob = defineStore('job', () => {
   let shown = 0;
   outbox.whenStored(async (item, record) => {
     written.push({ item, record });
-    if (file.value?.job.id === item.jobId) file.value = withStored(file.value, item, record);
     await keepSince<Written>(item.jobId, item.body.id, { item, record });
-    if (item.family === 'partEvents') void refresh();
+    return () => {
+      if (file.value?.job.id === item.jobId) file.value = withStored(file.value, item, record);
+      if (item.family === 'partEvents') void refresh();
+    };
   });
 
-  const state = computed<JobState | null>(() => (file.value ? deriveJob(withWaiting(file.value, outbox.items), today.value) : null));
+  const opened = computed<OpenedJob | null>(() => (file.value ? openJob(withWaiting(file.value, outbox.items), today.value) : null));
+  /** The records as they are this moment. */
+  const book = computed(() => opened.value?.book ?? null);
+  /**
+   * Where the job stands as a whole. It follows the records a moment later, so that what is in the hand (the book, the
+   * component) is drawn in the frame after a key.
+   */
+  const state = shallowRef<JobState | null>(null);
+  const follow = afterPaint(() => {
+    state.value = opened.value && deriveOpened(opened.value);
+  });
+  watch(
+    file,
+    (now) => {
+      if (now?.job.id !== state.value?.file.job.id) state.value = opened.value && deriveOpened(opened.value);
+    },
+    { flush: 'sync' },
+  );
+  watch(opened, follow, { flush: 'post' });
   /** Whether anything may be entered in the job now, by whoever is signed in. */
   const writable = computed(() => session.may('technician') && state.value?.released === false && !state.value.voided);
-  const component = computed<Component | null>(() => state.value?.components.find((c) => c.slot.id === picked.value) ?? null);
-  const phase = computed<Phase>(() => (state.value && component.value ? proposedPhase(state.value.book, component.value) : 'as_found'));
+  const component = computed<Component | null>(() => {
+    const o = opened.value;
+    const slot = o?.book.file.layout.slots.find((s) => s.id === picked.value);
+    return o && slot ? deriveComponent(o.book, slot, o.at) : null;
+  });
+  const phase = computed<Phase>(() => (book.value && component.value ? proposedPhase(book.value, component.value) : 'as_found'));
 
   async function load(jobId: string): Promise<void> {
     if (file.value?.job.id !== jobId) {
@@ -182,6 +210,7 @@ export const useJob = defineStore('job', () => {
     playing,
     play,
     file,
+    book,
     state,
     problem,
     keptAt,

@@ -23,11 +23,11 @@ export const useOutbox = defineStore('outbox', () => {
   const images = ref(new Map<string, PreparedImage>());
   const trouble = ref<string | null>(null);
   const sending = ref(false);
-  /** Events on their way into this device's storage: taken, and not yet acknowledged on screen. */
-  const storing = ref(0);
+  /** Ids of events on their way into this device's storage: shown, and not yet acknowledged as kept. */
+  const storing = ref(new Set<string>());
   let db: IDBPDatabase<Schema> | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
-  let stored: (item: Waiting, record: unknown) => Promise<void> = async () => undefined;
+  let stored: (item: Waiting, record: unknown) => Promise<() => void> = async () => () => undefined;
 
   async function open(): Promise<void> {
     try {
@@ -48,7 +48,8 @@ export const useOutbox = defineStore('outbox', () => {
     }
     void flush();
   }
-  function whenStored(f: (item: Waiting, record: unknown) => Promise<void>): void {
+  /** Told of every event that the book has, before it is forgotten here; gives back what shows it. */
+  function whenStored(f: (item: Waiting, record: unknown) => Promise<() => void>): void {
     stored = f;
   }
   /** The key under which this device holds an event for good; none where its storage fails, and the page alone holds it. */
@@ -67,22 +68,20 @@ export const useOutbox = defineStore('outbox', () => {
       return undefined;
     }
   }
-  let queue: Promise<void> = Promise.resolve();
   /**
-   * Keeps an event. It counts as taken, and is shown, only once it is safe on this device; one after the
-   * other, so that a reading never overtakes its set.
+   * Takes an event. It is shown at once, and counts as kept only when it is safe on this device; it is sent after that,
+   * and never before one that was taken earlier.
    */
-  function keep(item: Waiting): Promise<void> {
+  async function keep(item: Waiting): Promise<void> {
     const plain = copyOf(item);
-    storing.value += 1;
     const committed = storeDurably(plain);
-    queue = queue.then(async () => {
-      const seq = await committed;
-      items.value.push({ ...plain, seq });
-      storing.value -= 1;
-      void flush();
-    });
-    return queue;
+    storing.value.add(plain.body.id);
+    items.value.push(plain);
+    const seq = await committed;
+    const found = items.value.find((i) => i.body.id === plain.body.id);
+    if (found && seq !== undefined) found.seq = seq;
+    storing.value.delete(plain.body.id);
+    void flush();
   }
   /** Keeps an image here until the book has it: it is sent before the event that shows it. */
   async function keepImage(image: PreparedImage): Promise<void> {
@@ -110,8 +109,13 @@ export const useOutbox = defineStore('outbox', () => {
     found.aside = reason;
     if (db && found.seq !== undefined) await db.put('outbox', copyOf(found));
   }
+  /** What is safe on this device, up to the first event that is not yet: nothing overtakes what it leans on. */
+  function kept(): readonly Waiting[] {
+    const first = items.value.findIndex((i) => storing.value.has(i.body.id));
+    return first < 0 ? items.value : items.value.slice(0, first);
+  }
   /** Only its own author may send an event: the book names whoever is signed in. */
-  const due = (): Waiting | undefined => nextToSend(items.value, session.person?.id ?? null);
+  const due = (): Waiting | undefined => nextToSend(kept(), session.person?.id ?? null);
   async function flush(): Promise<void> {
     if (sending.value) return;
     sending.value = true;
@@ -125,7 +129,9 @@ export const useOutbox = defineStore('outbox', () => {
           body: next.body as Sent<'takeBacks'>,
           ...(next.clockOffset === undefined ? {} : { clockOffset: next.clockOffset }),
         })) as { record: unknown };
-        await stored(next, answer.record);
+        // What it became and that it waits no more are shown as one change.
+        const show = await stored(next, answer.record);
+        show();
         await forget(next);
         trouble.value = null;
       } catch (error) {
@@ -152,7 +158,7 @@ export const useOutbox = defineStore('outbox', () => {
     () => session.person?.id,
     () => void flush(),
   );
-  const unsent = computed(() => items.value.filter((i) => i.aside === null).length);
+  const unsent = computed(() => items.value.filter((i) => i.aside === null && !storing.value.has(i.body.id)).length);
   const aside = computed(() => items.value.filter((i) => i.aside !== null));
   window.addEventListener('online', () => void flush());
   return { items, storing, trouble, unsent, others, aside, open, keep, forget, retry, flush, whenStored, images, keepImage };

@@ -2,7 +2,8 @@ import type { EventFamily, Sent } from '@dauer/contract';
 
 /** An event that is kept on this device until the book has it. */
 export interface Waiting<F extends EventFamily = EventFamily> {
-  readonly seq?: number;
+  /** Its place in this device's storage; none where that failed, and the page alone holds it. */
+  seq?: number;
   readonly jobId: string;
   readonly authorId: string;
   readonly authorName: string;

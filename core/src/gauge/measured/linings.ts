@@ -95,4 +95,18 @@ export const LININGS = {
     pattern: spots(spot('turns', 'turns', 'Clicks or turns back from contact'), spot('left', 'left', 'Clicks or turns of travel left')),
     how: 'Count before it is disturbed; note beside it which way tightens. Recorded, not judged.',
   },
+  adjuster_travel: {
+    ...{ name: 'Travel and links', on: ['shoes', 'parking_shoes'], subject: 'slot', ...mm, usualGauge: 'caliper', plausible: [0.01, 300] },
+    ...{ least: 1, frame: 'place' },
+    pattern: spots(
+      spot('whole travel', 'travel', 'How far the adjuster runs out from all the way in'),
+      spot('per click', 'a click', 'Travel of one click or turn'),
+      spot('lining new', 'lining new', 'Lining when new, off the new part'),
+      spot('link', 'link', 'Link or push rod between the shoes'),
+      spot('link new', 'link new', 'The same when new'),
+      spot('cam', 'cam', 'Height of the cam or wedge'),
+      spot('cam new', 'cam new', 'The same when new'),
+    ),
+    how: 'With the adjuster in the hand. What has no link or cam is left out; drum and linings count with it below.',
+  },
 } satisfies Partial<Record<MeasurementId, Given>>;

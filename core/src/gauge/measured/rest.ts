@@ -131,6 +131,23 @@ export const REST = {
     ),
     how: 'Play at each pin and bush, by feeler or dial. It all adds up at the pedal.',
   },
+  lift_off: {
+    ...{ name: 'Lift-off', on: LEVERS, subject: 'slot', ...mm, usualGauge: 'rule', plausible: [0, 300], least: 2 },
+    frame: 'place',
+    pattern: spots(
+      spot('FL', 'front left', 'Pedal travel at which the front left wheel drags'),
+      spot('FR', 'front right', 'Pedal travel at which the front right wheel drags'),
+      spot('RL', 'rear left', 'Pedal travel at which the rear left wheel drags'),
+      spot('RR', 'rear right', 'Pedal travel at which the rear right wheel drags'),
+    ),
+    how: 'Wheels clear, pedal pushed down in steps: the travel at which each wheel first drags. The lowest drags first.',
+  },
+  expander_play: {
+    ...{ name: 'Spindle play', on: ['expander'], subject: 'part', ...mm, usualGauge: 'dial', plausible: [0, 5], least: 1 },
+    frame: 'place',
+    pattern: spots(spot('spindle', 'spindle', 'Cam spindle rocked in its bush')),
+    how: 'Dial on the spindle, rocked across its bush. It lets the cam tip before it spreads the shoes.',
+  },
   cam_angle: {
     ...{ name: 'Cam lever', on: ['expander'], subject: 'slot', kind: 'angle', unit: 'deg', usualGauge: 'angle_gauge' },
     ...{ plausible: [30, 140], least: 1, frame: 'place' },

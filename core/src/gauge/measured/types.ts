@@ -27,6 +27,7 @@ export type MeasurementId =
   | 'shoe_centring'
   | 'shoe_springs'
   | 'shoe_adjuster'
+  | 'adjuster_travel'
   | 'pin_runout'
   | 'pin_fit'
   | 'line_pressure'
@@ -42,6 +43,8 @@ export type MeasurementId =
   | 'parking_travel'
   | 'parking_cable'
   | 'linkage_play'
+  | 'lift_off'
+  | 'expander_play'
   | 'cam_angle'
   | 'equaliser_level'
   | 'balance_bar_setting';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { attempt, type Component, fixed, newestSets, parseQuantity, partIn, type ShoeArc, shoeArc } from '@dauer/core';
+import { attempt, type Component, newestSets, parseQuantity, partIn, shoeArc, shoeArcWords } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -33,19 +33,6 @@ const rows = computed(() => {
     arc: attempt(() => shoeArc({ drum, lining: t.value, halfArc: parseQuantity(half.value, 'angle', 'deg').canonical, drumNew })),
   }));
 });
-const CONTACT = {
-  crown: 'touches at the crown',
-  full: 'touches all over',
-  heel_and_toe: 'touches at heel and toe first: it must be arced',
-} as const;
-function wordsOf(a: ShoeArc): string {
-  const gaps = `gap at heel and toe ${fixed(a.heelToeGap, 2)} mm, at the crown ${fixed(a.crownGap, 2)} mm`;
-  const grown =
-    a.extraLining !== null && a.extraLining > 0.005
-      ? ` The drum has grown: each lining wants ${fixed(a.extraLining, 2)} mm more for the adjuster to start with its fresh travel.`
-      : '';
-  return `${CONTACT[a.contact]}; ${fixed(a.difference, 2)} mm smaller than the drum, ${gaps}.${grown}`;
-}
 </script>
 
 <template>
@@ -61,7 +48,7 @@ function wordsOf(a: ShoeArc): string {
       <li v-for="r in rows" :key="r.name">
         <template v-if="r.arc.ok">
           <b class="plate-font">{{ r.name }}</b>
-          {{ wordsOf(r.arc.value) }}
+          {{ shoeArcWords(r.arc.value) }}
         </template>
         <span v-else>{{ r.arc.refusal.message }}</span>
       </li>

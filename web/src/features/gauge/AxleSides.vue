@@ -31,14 +31,14 @@ const asking = ref(false);
 /** The moves that would put the figures of this job on the other side. */
 const swap = computed(() => {
   const [a, b] = sides.value;
-  return job.state && a && b ? swapSides(job.state.book, a.slot.id, b.slot.id, props.measurement, props.phase) : [];
+  return job.book && a && b ? swapSides(job.book, a.slot.id, b.slot.id, props.measurement, props.phase) : [];
 });
 function swapNow(): void {
   for (const m of swap.value) job.add('setMoves', { ...m, corrects: m.setId });
   asking.value = false;
 }
 const former = (c: Component, id: string) => {
-  const book = job.state?.book;
+  const { book } = job;
   if (!book) return [];
   return book.sets
     .filter((s) => s.partId === c.part?.id && s.jobId !== book.file.job.id && s.measurement === props.measurement)

@@ -6,6 +6,8 @@ import {
   type Measurement,
   parseQuantity,
   placeName,
+  type PlannedPosition,
+  positionKey,
   type Phase,
   PHASE_WORD,
   type Slot,
@@ -14,6 +16,7 @@ import {
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useInstrument } from '../../app/instruments.ts';
 import { onLetter } from '../../app/keys.ts';
+import { useOutbox } from '../../app/outbox.ts';
 import CaptureBar from '../../fittings/CaptureBar.vue';
 import GaugeChooser from './GaugeChooser.vue';
 import type { Capture } from './useCapture.ts';
@@ -58,7 +61,10 @@ const shortScale = computed(() => {
     decimals: props.decimals + (unit.value === 'in' ? 1 : 0),
   };
 });
-const dots = computed(() => positions.value.map((p, i) => ({ key: `${i}`, taken: props.capture.isTaken(p), now: i === index.value })));
+const outbox = useOutbox();
+/** A dot fills when the figure is safe on this device. */
+const kept = (p: PlannedPosition): boolean => taken.value.some((t) => t.key === positionKey(p) && !outbox.storing.has(t.reading.id));
+const dots = computed(() => positions.value.map((p, i) => ({ key: `${i}`, taken: kept(p), now: i === index.value })));
 const instrument = useInstrument(
   computed(() => props.capture.gauge.value?.tag ?? null),
   (text) => take(text),

@@ -55,8 +55,8 @@ const pair = computed(() => props.measurement === 'rotor_thickness' || props.mea
 const swept = computed(() => facts.value.frame === 'hub_stud' && !pair.value);
 const round = computed(() => own.value.positions.filter((p) => p.angleDeg !== null));
 const named = computed(() => own.value.positions.filter((p) => p.angleDeg === null));
-const seal = computed(() => (props.component.slot.kind === 'piston' && job.state ? sealZone(job.state.book, props.component.slot) : null));
-const bore = computed(() => (facts.value.frame === 'bore' && job.state ? honing(job.state.book, props.component.slot, 'iron') : null));
+const seal = computed(() => (props.component.slot.kind === 'piston' && job.book ? sealZone(job.book, props.component.slot) : null));
+const bore = computed(() => (facts.value.frame === 'bore' && job.book ? honing(job.book, props.component.slot, 'iron') : null));
 </script>
 
 <template>

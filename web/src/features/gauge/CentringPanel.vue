@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { attempt, type Chosen, fixed, liningCircle, MOST_SETTINGS, parseQuantity, SHOE_POINTS, type Taken } from '@dauer/core';
+import {
+  attempt,
+  centringWords,
+  type Chosen,
+  type Lifts,
+  liftsWords,
+  liningCircle,
+  parseQuantity,
+  SHOE_ENDS,
+  SHOE_POINTS,
+  type Taken,
+} from '@dauer/core';
 import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import type { Sums } from '../../workers/sums.ts';
@@ -7,13 +18,7 @@ import type { Sums } from '../../workers/sums.ts';
 /** Whether the linings stand in the middle of their drum, and which of the settings on offer evens them out. */
 const props = defineProps<{ taken: readonly Taken[]; drum: number | null }>();
 const emit = defineEmits<{ clearance: [list: readonly { before: number; after: number | null }[] | null]; step: [title: string] }>();
-const ENDS = [
-  ['aHeel', 'A heel'],
-  ['aToe', 'A toe'],
-  ['bHeel', 'B heel'],
-  ['bToe', 'B toe'],
-] as const;
-const offered = ref<Record<(typeof ENDS)[number][0], string>>({
+const offered = ref<Record<keyof Lifts, string>>({
   aHeel: '0',
   aToe: '0, 0.25, 0.5, 0.75',
   bHeel: '0',
@@ -79,31 +84,8 @@ async function choose(): Promise<void> {
   if (done.ok) chosen.value = done.value;
   else problem.value = done.why;
 }
-const setting = computed(() => {
-  const c = chosen.value;
-  if (!c) return '';
-  const lifts = ENDS.flatMap(([key, name]) => (c.lifts[key] === 0 ? [] : [`${name} by ${fixed(c.lifts[key], 2)} mm`]));
-  return lifts.length === 0 ? 'Leave it as it is' : `Lift ${lifts.join(', ')}`;
-});
-const lies = computed(() => {
-  const c = circle.value;
-  if (!c?.ok) return '';
-  const { dx, dy, unequal } = c.value;
-  const side = `${fixed(Math.abs(dx), 2)} mm to the ${dx < 0 ? 'left' : 'right'}, ${fixed(Math.abs(dy), 2)} mm ${dy < 0 ? 'down' : 'up'}`;
-  return `The linings’ centre lies ${fixed(Math.hypot(dx, dy), 2)} mm off the axle (${side}); the clearance is unequal by ${fixed(unequal, 2)} mm.`;
-});
-const outcome = computed(() => {
-  const c = chosen.value;
-  return c
-    ? `${setting.value}: unequal by ${fixed(c.score, 2)} mm instead of ${fixed(Math.max(...c.before) - Math.min(...c.before), 2)} mm.`
-    : '';
-});
-const triedText = computed(() => {
-  const c = chosen.value;
-  if (!c) return '';
-  const touch = c.leftOut > 0 ? `, ${c.leftOut.toLocaleString('en-GB')} of them touch` : '';
-  return `${c.tried.toLocaleString('en-GB')} settings tried${touch}; at most ${MOST_SETTINGS.toLocaleString('en-GB')}.`;
-});
+const words = computed(() => (chosen.value ? liftsWords(chosen.value) : null));
+const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value) : ''));
 </script>
 
 <template>
@@ -116,9 +98,9 @@ const triedText = computed(() => {
     <p v-if="circle?.ok" class="advice">{{ lies }}</p>
     <p v-else-if="circle" class="problem">{{ circle.refusal.message }}</p>
     <form v-if="drum !== null && points.length === 6" class="offer" @submit.prevent="choose">
-      <label v-for="[key, name] in ENDS" :key="key">
+      <label v-for="{ id, name } in SHOE_ENDS" :key="id">
         {{ name }}, lifts on offer
-        <input v-model="offered[key]" />
+        <input v-model="offered[id]" />
       </label>
       <label>
         Least clearance, mm
@@ -129,10 +111,10 @@ const triedText = computed(() => {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="chosen" class="row">
       <p class="advice">
-        {{ outcome }}
-        <span class="second small">{{ triedText }}</span>
+        {{ words?.outcome }}
+        <span class="second small">{{ words?.tried }}</span>
       </p>
-      <button class="act" type="button" @click="emit('step', setting)">Make it a step of the rebuild</button>
+      <button class="act" type="button" @click="emit('step', words?.setting ?? '')">Make it a step of the rebuild</button>
     </div>
   </section>
 </template>

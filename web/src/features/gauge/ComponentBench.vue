@@ -28,7 +28,7 @@ wanted.value = null;
 const owed = (component.value?.required ?? []).filter((r) => r.need === 'required');
 /** What was taken of it in this job already. */
 const begun = measurements.value.find((m) =>
-  job.state?.book.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.file?.job.id),
+  job.book?.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.file?.job.id),
 );
 const tab = ref<MeasurementId | 'eye'>(
   along ?? owed.find((r) => !r.done)?.measurement.id ?? owed[0]?.measurement.id ?? begun?.id ?? measurements.value[0]?.id ?? 'eye',

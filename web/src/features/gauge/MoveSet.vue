@@ -8,7 +8,7 @@ const props = defineProps<{ slotId: string; measurement: MeasurementId; phase: P
 const job = useJob();
 const open = ref(false);
 const set = computed(() =>
-  job.state?.book.sets.findLast(
+  job.book?.sets.findLast(
     (s) =>
       s.slotId === props.slotId && s.measurement === props.measurement && s.phase === props.phase && s.jobId === job.state?.file.job.id,
   ),

@@ -24,7 +24,7 @@ const shown = computed(() =>
   [...(read.value?.rows ?? [])].sort((a, b) => Number(b.why !== null) - Number(a.why !== null) || a.line - b.line).slice(0, 60),
 );
 async function out(kind: 'csv' | 'json'): Promise<void> {
-  const book = job.state?.book;
+  const { book } = job;
   if (!book) return;
   const name = `readings ${book.file.vehicle.tag}`.replace(/\s+/g, '-').toLowerCase();
   const rows = readingRows(book, props.component?.slot.id ?? null);

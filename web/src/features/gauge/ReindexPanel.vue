@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Component, fixed, onStuds } from '@dauer/core';
+import { type Component, fixed, onStuds, studsWords } from '@dauer/core';
 import { computed, ref, watch } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -7,34 +7,17 @@ import { useJob } from '../../app/job.ts';
 const props = defineProps<{ component: Component; limit: number | null; writable: boolean }>();
 const emit = defineEmits<{ sweep: [turn: number, studs: number] }>();
 const job = useJob();
-const known = computed(() => job.state?.book.sets.findLast((s) => s.slotId === props.component.slot.id && s.studs !== null)?.studs ?? null);
+const known = computed(() => job.book?.sets.findLast((s) => s.slotId === props.component.slot.id && s.studs !== null)?.studs ?? null);
 const typed = ref(String(known.value ?? 5));
 watch(known, (n) => {
   if (n !== null) typed.value = String(n);
 });
 const studs = computed(() => (/^\d{1,2}$/.test(typed.value.trim()) ? Number(typed.value.trim()) : 0));
 const found = computed(() =>
-  job.state ? onStuds(job.state.book, props.component.slot.id, props.component.part?.id ?? null, studs.value, props.limit ?? 0.1) : null,
+  job.book ? onStuds(job.book, props.component.slot.id, props.component.part?.id ?? null, studs.value, props.limit ?? 0.1) : null,
 );
 const mm = (v: number | undefined): string => fixed(v ?? 0, 2);
-const now = computed(() => mm(found.value?.result?.predicted[0]));
-const advice = computed(() => {
-  const f = found.value;
-  const r = f?.result;
-  if (!f || !r) return '';
-  if (r.hubOverLimit) return `The hub alone makes ${mm(r.hub.tir)} mm: no position of the rotor helps. Clean or replace the hub.`;
-  if (f.stays) return `It sits as well as it can: about ${mm(r.bestTir)} mm of wobble. Put it back as it was.`;
-  const still = r.bestWithinLimit ? '' : ' That is still over the limit.';
-  return `Put hole ${f.hole} on stud 1: ${now.value} becomes about ${mm(r.bestTir)} mm of wobble.${still}`;
-});
-const apart = computed(() => {
-  const r = found.value?.result;
-  return r ? `Rotor ${mm(r.rotor.tir)}, hub ${mm(r.hub.tir)} mm of wobble, told apart by two sweeps.` : '';
-});
-const proof = computed(() => {
-  const p = found.value?.proof;
-  return p ? `Proof sweep: total ${mm(p.runout.tir)} mm, wobble ${mm(p.runout.wobble)} mm.` : '';
-});
+const words = computed(() => (found.value ? studsWords(found.value) : null));
 const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.01]), props.limit ?? 0));
 </script>
 
@@ -58,7 +41,7 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
       </template>
     </div>
     <template v-if="found.result">
-      <p class="advice">{{ advice }}</p>
+      <p class="advice">{{ words?.advice }}</p>
       <div class="row">
         <svg class="bars" :viewBox="`0 0 ${found.result.predicted.length * 56 + 8} 96`" role="img" aria-label="Wobble in each position">
           <path v-if="limit" :d="`M0 ${70 - (limit / worst) * 54}H400`" class="limit" />
@@ -68,8 +51,8 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
             <text :x="j * 56 + 30" y="88" text-anchor="middle" class="bn">{{ j === 0 ? 'as it sat' : `+${j}` }}</text>
           </g>
         </svg>
-        <p class="second small">{{ apart }}</p>
-        <p v-if="found.proof" class="proof">{{ proof }}</p>
+        <p class="second small">{{ words?.apart }}</p>
+        <p v-if="found.proof" class="proof">{{ words?.proof }}</p>
         <button v-else-if="writable" class="act" type="button" @click="emit('sweep', found.result.best, studs)">
           {{ found.result.best === 0 ? 'It is back: sweep to prove' : `It sits ${found.result.best} on: sweep to prove` }}
         </button>

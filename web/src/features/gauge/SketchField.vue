@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { fixed, type MeasurementId, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
 import { computed } from 'vue';
-import { SKETCHES } from './sketches.ts';
+import { SKETCHES } from './sketches/sketches.ts';
 
 /** A part in section, with the places that are measured on it and the figures where they were taken. */
 const props = defineProps<{

@@ -2,6 +2,7 @@
 import { type Component, type Judged, type MeasurementId, newestSets, partIn, type Taken } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
+import AdjusterPanel from './AdjusterPanel.vue';
 import ArcPanel from './ArcPanel.vue';
 import CentringPanel from './CentringPanel.vue';
 import CutPanel from './CutPanel.vue';
@@ -30,6 +31,7 @@ const limit = computed(() => {
 const CUTS: readonly MeasurementId[] = ['rotor_thickness', 'rotor_surface', 'drum_diameter', 'drum_surface', 'drum_runout'];
 const SEALS: readonly MeasurementId[] = ['piston_diameter', 'piston_seal'];
 const BORES: readonly MeasurementId[] = ['bore_diameter', 'bore_zone', 'piston_diameter'];
+const ADJUSTS: readonly MeasurementId[] = ['adjuster_travel', 'shoe_adjuster'];
 /** Largest diameter of the drum at this wheel, mm. */
 const drum = computed(() => {
   const s = job.state;
@@ -57,6 +59,7 @@ function makeStep(title: string): void {
     <CutPanel v-if="CUTS.includes(measurement)" :component="component" :judged="judged" />
     <SealPanel v-if="component.slot.kind === 'piston' && SEALS.includes(measurement)" :component="component" :writable="writable" />
     <HonePanel v-if="component.slot.kind !== 'piston' && BORES.includes(measurement)" :component="component" />
+    <AdjusterPanel v-if="ADJUSTS.includes(measurement)" :component="component" />
     <ArcPanel v-if="measurement === 'shoe_arc'" :component="component" />
     <CentringPanel
       v-if="measurement === 'shoe_centring'"

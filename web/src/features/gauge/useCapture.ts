@@ -58,19 +58,17 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   /** A second measure that does not see the first. */
   const blind = ref(false);
   const begin = ref<Begin | null>(null);
-  /** The set and the reading just made, until they are safe on this device and show. */
-  let begun: string | null = null;
-  let newest: string | null = null;
 
   /** What stays with the place is said of no part. */
   const partId = computed(() => (measurement.value?.subject === 'slot' ? null : (component.value?.part?.id ?? null)));
   const set = computed<ReadingSet | null>(() => {
     const c = component.value;
     const m = measurement.value;
-    if (!c || !m || !job.state || afresh.value) return null;
-    const mine = job.state.book.sets.filter(
+    const { book } = job;
+    if (!c || !m || !book || afresh.value) return null;
+    const mine = book.sets.filter(
       (s) =>
-        s.jobId === job.state?.file.job.id &&
+        s.jobId === book.file.job.id &&
         s.slotId === c.slot.id &&
         s.measurement === m.id &&
         s.phase === phase.value &&
@@ -80,7 +78,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     );
     return mine.at(-1) ?? null;
   });
-  const taken = computed<readonly Taken[]>(() => (set.value && job.state ? job.state.book.taken(set.value) : []));
+  const taken = computed<readonly Taken[]>(() => (set.value && job.book ? job.book.taken(set.value) : []));
   const ringsTaken = computed(() => {
     const m = measurement.value;
     const extra = m?.pattern.form === 'round' ? m.pattern.more.map((r) => r.id) : [];
@@ -112,8 +110,6 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
       answered.clear();
       afresh.value = false;
       begin.value = null;
-      begun = null;
-      newest = null;
       more.value = false;
       averages.value = false;
       cold.value = true;
@@ -149,10 +145,8 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     return { text: `${what} lies far from the others of this set. Gauge it again while the part is in your hand. It is kept.`, key: odd };
   }
   function openSet(m: Measurement, c: Component): string {
-    const showing = begun !== null && job.state?.book.sets.some((x) => x.id === begun);
-    const known = begun !== null && !showing ? begun : (set.value?.id ?? null);
-    if (known !== null) return known;
-    begun = v7();
+    if (set.value) return set.value.id;
+    const begun = v7();
     job.add('sets', {
       id: begun,
       slotId: c.slot.id,
@@ -171,9 +165,9 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     begin.value = null;
     return begun;
   }
-  function read(setId: string, p: PlannedPosition, typed: string, as: UnitId, gaugeVersionId: string | null): string {
+  function read(setId: string, p: PlannedPosition, typed: string, as: UnitId, gaugeVersionId: string | null): void {
     const repeats = taken.value.find((t) => t.key === positionKey(p))?.repeats.length ?? 0;
-    return job.add('readings', {
+    job.add('readings', {
       setId,
       frame: p.frame,
       angleDeg: p.angleDeg,
@@ -198,7 +192,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
       return false;
     }
     const doubt = doubtOf(m, p, quantity, text);
-    newest = read(openSet(m, c), p, text, unit.value, gauge.value?.id ?? null);
+    read(openSet(m, c), p, text, unit.value, gauge.value?.id ?? null);
     message.value = null;
     asked.value = doubt;
     if (!asked.value) index.value = nextOpen(index.value);
@@ -230,13 +224,8 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   /** The newest reading of this set is taken back; the bar stands at its position again. */
   function takeBack(): void {
     const last = [...taken.value].map((t) => t.reading).sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1))[0];
-    if (newest !== null && last?.id !== newest && !gone(newest)) {
-      job.takeBack(newest);
-      move(-1);
-    } else if (last) takeBackReading(last);
-    newest = null;
+    if (last) takeBackReading(last);
   }
-  const gone = (id: string): boolean => job.state?.book.gone.has(id) ?? false;
   function takeBackReading(reading: Reading): void {
     job.takeBack(reading.id);
     asked.value = null;
