@@ -44,6 +44,7 @@ export const bundle = z
         intakeLooks: z.array(EVENTS.intakeLooks.record),
         cameWith: z.array(EVENTS.cameWith.record),
         earlierWork: z.array(EVENTS.earlierWork.record),
+        leftItems: z.array(EVENTS.leftItems.record).default([]),
       })
       .partial(),
     /** Jobs handed back then: the sheet is derived here, from the records. */

@@ -54,6 +54,7 @@ export const EVENT_ENDPOINT = {
   intakeLooks: 'lookAtIntake',
   cameWith: 'layOut',
   earlierWork: 'tellEarlier',
+  leftItems: 'leaveItem',
   jointEvents: 'logJoint',
   partCorrections: 'correctPart',
   voids: 'voidJob',

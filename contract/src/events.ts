@@ -200,6 +200,8 @@ const earlierFields = {
   note: words(500),
 };
 export const earlierRecord = recordBase.extend(earlierFields).meta({ id: 'EarlierWork' }) satisfies Fields<core.EarlierWork>;
+const leftFields = { closedBy: id.nullable(), slotId: id, item: words(200).min(3), what: words(300).min(3) };
+export const leftRecord = recordBase.extend(leftFields).meta({ id: 'LeftItem' }) satisfies Fields<core.LeftItem>;
 export const counterRecord = recordBase
   .extend({ vehicleId: id, typed, km: z.number() })
   .meta({ id: 'CounterReading' }) satisfies Fields<core.CounterReading>;
@@ -246,6 +248,7 @@ export const EVENTS = {
   intakeLooks: { sent: sentBase.extend(intakeFields), record: intakeRecord },
   cameWith: { sent: sentBase.extend(cameWithFields), record: cameWithRecord },
   earlierWork: { sent: sentBase.extend(earlierFields), record: earlierRecord },
+  leftItems: { sent: sentBase.extend(leftFields), record: leftRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const;
 export type EventFamily = keyof typeof EVENTS;

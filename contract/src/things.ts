@@ -260,6 +260,7 @@ export const jobFile = z
     intakeLooks: z.array(e.intakeRecord),
     cameWith: z.array(e.cameWithRecord),
     earlierWork: z.array(e.earlierRecord),
+    leftItems: z.array(e.leftRecord),
     limits: z.array(limit),
     gauges: z.array(gauge),
     callBacks: z.array(callBack),

@@ -20,6 +20,7 @@ import {
   mayMove,
   observationAnswers,
   onlyNow,
+  onlyNowAtWheel,
   openBook,
   openDue,
   openStanding,
@@ -211,9 +212,9 @@ describe('what must come out, and when it is too late', () => {
     t.part(t.slot('pads'), 'removed');
     const list = onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!);
     expect(list.length).to.be.greaterThan(0);
-    expect(new Set(list.map((x) => t.name(x.obligation.slotId!)))).to.deep.equal(new Set(['piston@FL']));
+    expect(new Set(list.map((x) => t.name(x.slot.id)))).to.deep.equal(new Set(['piston@FL']));
     for (const p of t.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL')) t.find(p.id);
-    expect(onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!)).to.deep.equal([]);
+    expect(onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!).filter((x) => !x.wanted)).to.deep.equal([]);
   });
   it('what was put off until this access is open is among it', () => {
     const t = new Speaking(FOUR);
@@ -222,8 +223,46 @@ describe('what must come out, and when it is too late', () => {
     const row = { ...base(t.next()), slotId: piston, partId: null, reason: 'later', reviewOn: null, untilKm: null, access: 'pads out' };
     t.file.decisions = [...t.file.decisions, { ...row, option: 'put_off' }];
     expect(t.state().obligations.find((o) => o.key === `decide:${piston}`)?.state).to.equal('put_off');
-    expect(onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!).map((x) => x.obligation.slotId)).to.deep.equal([piston]);
+    const owed = onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!).filter((x) => !x.wanted);
+    expect(owed.map((x) => x.slot.id)).to.deep.equal([piston]);
     expect(ACCESSES.map((a) => a.name)).to.include(row.access);
+  });
+  it('what is left by name stays owed, is listed as left, and comes back when the access is opened again', () => {
+    const t = new Speaking(FOUR);
+    const pads = slotById(t.layout, t.slot('pads'))!;
+    t.part(pads.id, 'removed');
+    const list = () => onlyNow(t.state(), pads);
+    const [first, second] = list();
+    expect(list().every((x) => x.left === null)).to.equal(true);
+    const leave = (closedBy: string | null, key: string) => {
+      const row = { ...base(t.next()), closedBy, slotId: first!.slot.id, item: key, what: 'left' };
+      t.file.leftItems = [...t.file.leftItems, row];
+      return row;
+    };
+    leave(pads.id, first!.key);
+    // Left before the wheel goes on is another matter.
+    leave(null, second!.key);
+    expect(
+      list()
+        .filter((x) => x.left !== null)
+        .map((x) => x.key),
+    ).to.deep.equal([first!.key]);
+    expect(t.state().obligations.find((o) => o.key === first!.key)?.state).to.equal('open');
+    t.part(pads.id, 'fitted');
+    t.part(pads.id, 'removed');
+    expect(list().every((x) => x.left === null)).to.equal(true);
+    const again = leave(pads.id, first!.key);
+    expect(list().filter((x) => x.left?.id === again.id)).to.have.length(1);
+    t.takeBack(again.id);
+    expect(list().every((x) => x.left === null)).to.equal(true);
+  });
+  it('at the wheel what was left is told apart as well', () => {
+    const t = new Speaking(FOUR);
+    const [first] = onlyNowAtWheel(t.state(), 'FL');
+    t.file.leftItems = [{ ...base(t.next()), closedBy: null, slotId: first!.slot.id, item: first!.key, what: first!.what }];
+    const left = onlyNowAtWheel(t.state(), 'FL').filter((x) => x.left !== null);
+    expect(left.map((x) => x.key)).to.deep.equal([first!.key]);
+    expect(onlyNowAtWheel(t.state(), 'RR').every((x) => x.left === null)).to.equal(true);
   });
 });
 

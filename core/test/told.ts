@@ -140,6 +140,7 @@ export class Told {
       intakeLooks: [],
       cameWith: [],
       earlierWork: [],
+      leftItems: [],
       limits,
       gauges: [],
       callBacks: [],

@@ -25,6 +25,7 @@ import {
   SAID_IN_WORDS,
   UNWEIGHED,
   type Vehicle,
+  type ReadingSet,
 } from '@dauer/core';
 import { v7 } from 'uuid';
 
@@ -119,7 +120,7 @@ export class Telling {
     phase: Phase,
     gaugeVersionId: string,
     figures: readonly string[],
-    surface: 'clean' | 'dirty' = 'clean',
+    over: Partial<Pick<ReadingSet, 'surface' | 'blind'>> = {},
   ): void {
     const { pattern } = MEASUREMENTS[measurement];
     const count = pattern.form === 'round' ? Math.round((figures.length - pattern.also.length) / Math.max(1, pattern.rings.length)) : 1;
@@ -128,11 +129,12 @@ export class Telling {
       partId: MEASUREMENTS[measurement].subject === 'slot' ? null : this.car.partIn(slot),
       measurement,
       phase,
-      surface,
+      surface: 'clean',
       cold: true,
       averages: false,
       count,
       ...PLAIN_SET,
+      ...over,
     });
     const positions = plannedPositions(measurement, count);
     figures.forEach((typed, i) => {

@@ -191,6 +191,7 @@ describe('what waits on this device', () => {
       intakeLooks: [],
       cameWith: [],
       earlierWork: [],
+      leftItems: [],
       limits: [],
       gauges: [],
       callBacks: [],

@@ -7,5 +7,11 @@ export const rebuild = {
   logJoint: eventEndpoint('rebuild', EVENTS.jointEvents, 'joints', 'Records what happened to a joint'),
   planOperation: eventEndpoint('rebuild', EVENTS.operations, 'operations', 'Puts an operation on the list'),
   logOperation: eventEndpoint('rebuild', EVENTS.operationEvents, 'operation-events', 'Starts, stops or finishes an operation'),
+  leaveItem: eventEndpoint(
+    'rebuild',
+    EVENTS.leftItems,
+    'left-items',
+    'Leaves undone by name what can only be done while an access is open',
+  ),
   logTorque: eventEndpoint('rebuild', EVENTS.torques, 'torques', 'Records a torque'),
 };

@@ -4,7 +4,36 @@ import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { PHASE_WORD } from './words.ts';
 
-export function gaugeObligations({ components, owed }: Situation): Obligation[] {
+/** Safety figures of this job that lie so near to their limit that another person measures them again, blind. */
+function seconds({ book, components }: Situation): Obligation[] {
+  const here = new Set(book.sets.filter((s) => s.jobId === book.file.job.id).map((s) => s.id));
+  return components.flatMap((c) => {
+    // What is going to be replaced is answered by that.
+    if (!c.inScope || (c.decision?.option === 'replace' && !c.fittedHere)) return [];
+    return c.judged
+      .filter((j) => here.has(j.setId) && (j.asksSecond || (j.second !== null && j.characteristic.gravity === 'safety')))
+      .map((j) =>
+        obligation(
+          'gauge',
+          `second:${c.slot.id}:${j.characteristic.id}`,
+          `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}: measured again, blind`,
+          !j.asksSecond,
+          {
+            slotId: c.slot.id,
+            closedBy: j.second?.setId ?? null,
+            ...(j.asksSecond && {
+              why: 'It lies within twice the gauge’s uncertainty of a safety limit: another person measures it without seeing the first.',
+              acceptBy: 'lead' as const,
+              rests: `${j.setId}|${j.reduced.value}|${j.bound.kind === 'none' ? '' : JSON.stringify(j.bound)}`,
+            }),
+          },
+        ),
+      );
+  });
+}
+
+export function gaugeObligations(situation: Situation): Obligation[] {
+  const { components, owed } = situation;
   const because = owed
     .filter(
       (x) =>
@@ -12,7 +41,7 @@ export function gaugeObligations({ components, owed }: Situation): Obligation[] 
         !components.some((c) => c.slot.id === x.slot.id && c.required.some((r) => r.measurement.id === x.measurement)),
     )
     .map((x) => obligation('gauge', x.key, x.what, x.done, { slotId: x.slot.id, why: x.done ? null : x.because, closedBy: x.closedBy }));
-  return [...components.flatMap(ofComponent), ...because];
+  return [...components.flatMap(ofComponent), ...because, ...seconds(situation)];
 }
 
 function ofComponent(c: Component): Obligation[] {

@@ -39,6 +39,7 @@ export function fileAsOf(file: JobFile, instant: string): JobFile {
     intakeLooks: until(file.intakeLooks),
     cameWith: until(file.cameWith),
     earlierWork: until(file.earlierWork),
+    leftItems: until(file.leftItems),
     limits: limitsAsOf(file.limits, instant),
     callBacks: file.callBacks.filter((c) => c.enteredAt <= instant),
     gauges: file.gauges.filter((g) => g.enteredAt <= instant),

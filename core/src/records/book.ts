@@ -43,6 +43,7 @@ function voidedEvents(file: JobFile, voided: ReadonlySet<string>): string[] {
     file.intakeLooks,
     file.cameWith,
     file.earlierWork,
+    file.leftItems,
     file.partEvents.filter((e) => e.kind !== 'found'),
   ];
   return families.flat().flatMap((e) => (voided.has(e.jobId) ? [e.id] : []));

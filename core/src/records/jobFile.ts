@@ -10,6 +10,7 @@ import type {
   PartEvent,
   PutIn,
   ReadingSet,
+  LeftItem,
   SetMove,
   Reading,
   TakeBack,
@@ -63,6 +64,7 @@ export interface JobFile {
   /** All sets and readings of the vehicle's places and parts, of this job and of former ones. */
   readonly sets: readonly ReadingSet[];
   readonly setMoves: readonly SetMove[];
+  readonly leftItems: readonly LeftItem[];
   readonly readings: readonly Reading[];
   readonly takeBacks: readonly TakeBack[];
   readonly findings: readonly Finding[];

@@ -50,6 +50,7 @@ export function lateEvents(file: JobFile): LateEvent[] {
     ['intake look', file.intakeLooks],
     ['part that came', file.cameWith],
     ['earlier work', file.earlierWork],
+    ['left by name', file.leftItems],
     ['take-back', file.takeBacks],
   ];
   return families
@@ -91,5 +92,6 @@ export function fileWithLate(file: JobFile): JobFile {
     intakeLooks: intime(file.intakeLooks),
     cameWith: intime(file.cameWith),
     earlierWork: intime(file.earlierWork),
+    leftItems: intime(file.leftItems),
   };
 }

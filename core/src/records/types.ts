@@ -166,6 +166,18 @@ export interface TakeBack extends EventBase {
   readonly reason: string;
 }
 
+/** Something that could only be done now, and was left undone by name when an access was closed. */
+export interface LeftItem extends EventBase {
+  /** The place whose fitting closes the access; null where it is the wheel. */
+  readonly closedBy: string | null;
+  /** The place of what was left. */
+  readonly slotId: string;
+  /** Stable name of what was left: of the obligation, or of the figure. */
+  readonly item: string;
+  /** As it was said on screen. */
+  readonly what: string;
+}
+
 export type JointEventKind = 'opened' | 'made' | 'torqued' | 'looked' | 'held' | 'weeps';
 export type JointSeal = 'flare' | 'washers' | 'taper_sealant' | 'o_ring' | 'other';
 

@@ -1,11 +1,12 @@
-import { type Measurement, type MeasurementId, measurementsOn } from '../gauge/measurements.ts';
+import { type MeasurementId, measurementsOn } from '../gauge/measurements.ts';
 import { plannedPositions } from '../gauge/positions.ts';
 import { programmeFor } from '../gauge/programme.ts';
-import { placeName, type Slot } from '../layout/graph.ts';
+import { placeName, type Slot, slotById } from '../layout/graph.ts';
 import type { ComponentKind, Corner } from '../layout/kinds.ts';
 import { operationFor } from '../rebuild/operations.ts';
 import type { JobState } from '../records/job.ts';
-import type { Obligation } from '../records/stages.ts';
+import type { Obligation, Stage } from '../records/stages.ts';
+import type { LeftItem } from '../records/types.ts';
 
 /** What gives access to what: fitting the one closes the way to the others of its corner. */
 export interface Access {
@@ -43,8 +44,17 @@ export const ACCESS_OF: Readonly<Partial<Record<MeasurementId, string>>> = {
 
 /** Something that can only be done while an access is open. */
 export interface OnlyNow {
-  readonly obligation: Obligation;
+  /** Stable name. */
+  readonly key: string;
+  /** Where it is done. */
+  readonly slot: Slot;
+  readonly what: string;
+  readonly stage: Stage;
+  /** Nobody owes it, and it is missed later. */
+  readonly wanted: boolean;
   readonly minutes: number;
+  /** Who left it by name while this access was open; null where nobody did. */
+  readonly left: LeftItem | null;
 }
 
 /** Minutes that an open obligation takes: of its usual operation, else by what it is (generic). */
@@ -59,11 +69,27 @@ function minutesOf(state: JobState, o: Obligation): number {
   return 2;
 }
 
+/** What was left by name since the access was last opened, by its key. */
+function leftSince(state: JobState, closedBy: Slot | null): Map<string, LeftItem> {
+  const opened = state.book.stand(state.file.partEvents).findLast((e) => e.slotId === closedBy?.id && e.kind === 'removed')?.happenedAt;
+  const holds = state.book
+    .stand(state.file.leftItems)
+    .filter((l) => l.closedBy === (closedBy?.id ?? null) && (opened === undefined || l.happenedAt >= opened));
+  return new Map(holds.map((l) => [l.item, l]));
+}
+
+function ofObligation(state: JobState, o: Obligation, left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
+  const slot = slotById(state.file.layout, o.slotId ?? '');
+  if (!slot) return [];
+  const stage: Stage = /^(gauge|look|because):/.test(o.key) ? 'gauge' : o.key.startsWith('decide:') ? 'decide' : 'rebuild';
+  return [{ key: o.key, slot, what: o.what, stage, wanted: false, minutes: minutesOf(state, o), left: left.get(o.key) ?? null }];
+}
+
 /**
  * What can only be done now, before a step closes an access: not gauged, not looked at, still plugged, put off until
- * this is open.
+ * this is open; and figures and settings that nobody owes and everybody misses later.
  * @param slot the place at which something is about to be fitted
- * Source: handbook 05, Before you close it.
+ * Source: handbook 05, Before you close it; Settings are recorded before they are disturbed.
  */
 export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
   const access = ACCESSES.filter((a) => a.closedBy === slot.kind);
@@ -71,43 +97,40 @@ export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
     state.file.layout.slots.filter((s) => s.corner === slot.corner && access.some((a) => a.gives.includes(s.kind))).map((s) => s.id),
   );
   const names = access.map((a) => a.name);
+  const left = leftSince(state, slot);
   const waits = (o: Obligation): boolean => {
     const c = state.components.find((x) => x.slot.id === o.slotId);
     return o.state === 'put_off' && c?.decision?.access !== null && names.includes(c?.decision?.access ?? '');
   };
-  return state.obligations
+  const owed = state.obligations
     .filter((o) => o.slotId !== null && behind.has(o.slotId))
     .filter((o) => (o.state === 'open' && /^(gauge|look|because|out|work|joint):/.test(o.key)) || waits(o))
-    .map((obligation) => ({ obligation, minutes: minutesOf(state, obligation) }));
-}
-
-/** A figure that is wanted and was not taken, and can only be taken while an access is open. */
-export interface WantedNow {
-  readonly slot: Slot;
-  readonly measurement: Measurement;
-  readonly minutes: number;
+    .flatMap((o) => ofObligation(state, o, left));
+  return [...owed, ...wantedNow(state, slot, names, left)];
 }
 
 /** Seconds a reading takes (generic), for the minutes of a measurement. */
 const READING_S = 8;
 
-/**
- * Figures and settings that nobody owes and everybody misses later: wanted by the programme, not taken in this job, and
- * behind the access that is about to be closed.
- * Source: handbook 05, Before you close it; Settings are recorded before they are disturbed.
- */
-export function wantedNow(state: JobState, slot: Slot): WantedNow[] {
-  const names = ACCESSES.filter((a) => a.closedBy === slot.kind).map((a) => a.name);
+/** Wanted by the programme, not taken in this job, and behind the access that is about to be closed. */
+function wantedNow(state: JobState, slot: Slot, names: readonly string[], left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
   return state.components
     .filter((c) => c.inScope && !c.empty && c.slot.corner === slot.corner)
     .flatMap((c) =>
-      measurementsOn(c.slot.kind).flatMap((m): WantedNow[] => {
+      measurementsOn(c.slot.kind).flatMap((m): OnlyNow[] => {
         const access = ACCESS_OF[m.id];
         if (access === undefined || !names.includes(access)) return [];
         const taken = state.book.sets.some((s) => s.slotId === c.slot.id && s.measurement === m.id && s.jobId === state.file.job.id);
         const owed = c.required.some((r) => r.measurement.id === m.id && r.need === 'required');
         if (taken || owed || !programmeFor(c.slot.kind, 'found').some((l) => l.measurement === m.id || l.or === m.id)) return [];
-        return [{ slot: c.slot, measurement: m, minutes: Math.max(1, Math.ceil((plannedPositions(m.id).length * READING_S) / 60)) }];
+        const key = `wanted:${c.slot.id}:${m.id}`;
+        return [
+          {
+            ...{ key, slot: c.slot, what: `${placeName(c.slot)}: ${m.name.toLowerCase()}`, stage: 'gauge', wanted: true },
+            minutes: Math.max(1, Math.ceil((plannedPositions(m.id).length * READING_S) / 60)),
+            left: left.get(key) ?? null,
+          },
+        ];
       }),
     );
 }
@@ -115,10 +138,11 @@ export function wantedNow(state: JobState, slot: Slot): WantedNow[] {
 /** What can only be done while a wheel is off, before it goes on. */
 export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
   const here = new Set(state.file.layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
+  const left = leftSince(state, null);
   return state.obligations
     .filter((o) => o.slotId !== null && here.has(o.slotId) && o.state === 'open' && /^(gauge|look|because|out|work|fit|joint):/.test(o.key))
     .filter((o) => o.stage !== 'prove' || o.key.startsWith('out:'))
-    .map((obligation) => ({ obligation, minutes: minutesOf(state, obligation) }));
+    .flatMap((o) => ofObligation(state, o, left));
 }
 
 /** Names of the accesses under which something may be put off, for a place. */

@@ -1,6 +1,6 @@
 import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
-import { FOUR, ruth } from './common.ts';
+import { FOUR, ruth, tomasz } from './common.ts';
 
 /** V 059: rods and wedges, no fluid; shoes being centred. */
 export function pellam(story: Story, rack: Rack): void {
@@ -47,13 +47,19 @@ export function pellam(story: Story, rack: Rack): void {
       Array.from({ length: 12 }, (_, k) => (k % 3 === 0 ? '254.60' : '254.55')),
     );
     now.gauge(car.slot('shoes', corner), 'shoe_above_rivets', 'as_found', rack.depth, ['1.60', '2.10', '2.30', '1.80', '2.20', '2.40']);
-    now.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, ['0.03']);
+    now.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, [corner === 'FL' ? '0.03' : '0.02']);
     for (const kind of ['drum', 'shoes', 'hub'] as const) {
       now.look(car.slot(kind, corner), kind === 'shoes' ? 'Contact at the heel only.' : 'Looked at, nothing found.');
       now.decide(car.slot(kind, corner), 'use_again');
     }
     now.torque(`wheel:${corner}`, null, '75 Nm', '75 Nm');
   }
+  // Near its limit: another person measured it without seeing the first.
+  now.by(tomasz).gauge(car.slot('hub', 'FL'), 'hub_end_float', 'as_found', rack.dial, ['0.03'], { blind: true });
+  const shoes = car.slot('shoes', 'FL');
+  now.by(ruth).gauge(shoes, 'adjuster_travel', 'as_found', rack.caliper, ['18.0', '0.25', '5.00', '148.60', '150.00', '18.20', '19.00']);
+  now.gauge(shoes, 'shoe_arc', 'as_found', rack.caliper, ['254.20', '254.25']);
+  now.gauge(shoes, 'shoe_centring', 'as_found', rack.depth, ['126.30', '126.85', '126.60', '126.95', '127.05', '126.40']);
   const centre = now.add('operations', {
     slotId: car.slot('shoes', 'FL').id,
     title: 'Centre the shoes, all four drums',

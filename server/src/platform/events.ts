@@ -36,6 +36,7 @@ export const EVENT_TABLES = {
   intakeLooks: s.intakeLook,
   cameWith: s.cameWith,
   earlierWork: s.earlierWork,
+  leftItems: s.leftItem,
 } as const satisfies Record<EventFamily, unknown>;
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */

@@ -80,6 +80,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     pictures: () => rowsOf(db, s.picture, ofVehicle(s.picture)),
     intakeLooks: () => rowsOf(db, s.intakeLook, ofJob(s.intakeLook)),
     cameWith: () => rowsOf(db, s.cameWith, ofJob(s.cameWith)),
+    leftItems: () => rowsOf(db, s.leftItem, ofJob(s.leftItem)),
     earlierWork: () => rowsOf(db, s.earlierWork, ofVehicle(s.earlierWork)),
     people: () => readPeople(db),
     gauges: () => readGauges(db),

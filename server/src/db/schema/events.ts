@@ -89,6 +89,11 @@ export const setMove = pgTable(
   },
   (t) => [index().on(t.jobId), index().on(t.setId), index().on(t.partId)],
 );
+export const leftItem = pgTable(
+  'left_item',
+  { ...event(), closedBy: uuid(), slotId: uuid().notNull(), item: text().notNull(), what: text().notNull() },
+  (t) => [index().on(t.jobId)],
+);
 export const takeBack = pgTable('take_back', { ...event(), reason: text().notNull().default('') }, (t) => [
   index().on(t.jobId),
   index().on(t.corrects),

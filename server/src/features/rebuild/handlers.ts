@@ -13,6 +13,11 @@ export const rebuildHandlers = {
     await requirePlace(db, params.jobId, body.slotId);
     return {};
   }),
+  leaveItem: keeps('leftItems', async (body, { db, params }) => {
+    await requirePlace(db, params.jobId, body.slotId);
+    if (body.closedBy !== null) await requirePlace(db, params.jobId, body.closedBy);
+    return {};
+  }),
   takeOut: keeps('takenOuts', () => ({})),
   planOperation: keeps('operations', async (body, { db, params }) => {
     await requirePlace(db, params.jobId, body.slotId);

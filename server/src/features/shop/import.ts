@@ -38,6 +38,7 @@ const ORDER: readonly EventFamily[] = [
   'intakeLooks',
   'cameWith',
   'earlierWork',
+  'leftItems',
   'voids',
   'redactions',
 ];

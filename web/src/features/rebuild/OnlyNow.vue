@@ -1,45 +1,60 @@
 <script setup lang="ts">
-import { closingWords, CORNER_NAME, type Corner, onlyNow, onlyNowAtWheel, placeName, type Slot, wantedNow } from '@dauer/core';
+import { closingWords, CORNER_NAME, type Corner, onlyNow, type OnlyNow, onlyNowAtWheel, type Slot } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 
-/** Before a step closes an access: what can only be done now, with minutes each. One tap does it. */
+/** Before a step closes an access: what can only be done now, with minutes each. One tap does it, or leaves it by name. */
 const props = defineProps<{ place?: Slot; wheel?: Corner }>();
 const job = useJob();
-const list = computed(() => {
+const all = computed<OnlyNow[]>(() => {
   if (!job.state) return [];
   if (props.wheel) return onlyNowAtWheel(job.state, props.wheel);
   return props.place ? onlyNow(job.state, props.place) : [];
 });
-/** What nobody owes and everybody misses later. */
-const wanted = computed(() => (job.state && props.place ? wantedNow(job.state, props.place) : []));
+const owed = computed(() => all.value.filter((x) => !x.wanted && x.left === null));
+const wanted = computed(() => all.value.filter((x) => x.wanted && x.left === null));
+const left = computed(() => all.value.filter((x) => x.left !== null));
 const before = computed(() =>
   props.wheel ? `Before the ${CORNER_NAME[props.wheel].toLowerCase()} wheel goes on` : props.place ? closingWords(props.place) : '',
 );
-const minutes = computed(() => list.value.reduce((sum, x) => sum + x.minutes, 0));
-const stageOf = (key: string): string => (/^(gauge|look|because):/.test(key) ? 'gauge' : key.startsWith('decide:') ? 'decide' : 'rebuild');
+const minutes = computed(() => owed.value.reduce((sum, x) => sum + x.minutes, 0));
+const pathOf = (x: OnlyNow) => ({ path: `/jobs/${job.file?.job.id}/${x.stage}`, query: { pick: x.slot.id } });
+function leave(list: readonly OnlyNow[]): void {
+  for (const x of list) job.add('leftItems', { closedBy: props.place?.id ?? null, slotId: x.slot.id, item: x.key, what: x.what });
+}
 </script>
 
 <template>
-  <div v-if="list.length > 0 || wanted.length > 0" class="now" role="note">
+  <div v-if="all.length > 0" class="now" role="note">
     <b class="plate-font">
-      {{ list.length > 0 ? `${before}: ${list.length} to do, about ${minutes} min` : `${before}: nothing is owed` }}
+      {{ owed.length > 0 ? `${before}: ${owed.length} to do, about ${minutes} min` : `${before}: nothing is owed` }}
     </b>
     <ul>
-      <li v-for="x in list" :key="x.obligation.key">
-        <RouterLink :to="{ path: `/jobs/${job.file?.job.id}/${stageOf(x.obligation.key)}`, query: { pick: x.obligation.slotId } }">
-          {{ x.obligation.what }}
-        </RouterLink>
+      <li v-for="x in owed" :key="x.key">
+        <RouterLink :to="pathOf(x)">{{ x.what }}</RouterLink>
         <span class="second small fig">{{ x.minutes }} min</span>
+        <button class="link" type="button" :aria-label="`Leave: ${x.what}`" @click="leave([x])">leave it</button>
       </li>
     </ul>
-    <p v-if="wanted.length > 0" class="second small">Can only be taken now, though nobody owes it:</p>
-    <ul v-if="wanted.length > 0">
-      <li v-for="w in wanted" :key="`${w.slot.id}|${w.measurement.id}`">
-        <RouterLink :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: w.slot.id } }">
-          {{ placeName(w.slot) }}: {{ w.measurement.name.toLowerCase() }}
-        </RouterLink>
-        <span class="second small fig">{{ w.minutes }} min</span>
+    <template v-if="wanted.length > 0">
+      <p class="second small">Can only be taken now, though nobody owes it:</p>
+      <ul>
+        <li v-for="x in wanted" :key="x.key">
+          <RouterLink :to="pathOf(x)">{{ x.what }}</RouterLink>
+          <span class="second small fig">{{ x.minutes }} min</span>
+          <button class="link" type="button" :aria-label="`Leave: ${x.what}`" @click="leave([x])">leave it</button>
+        </li>
+      </ul>
+    </template>
+    <button v-if="owed.length + wanted.length > 1" class="act slim" type="button" @click="leave([...owed, ...wanted])">
+      Leave all {{ owed.length + wanted.length }} undone
+    </button>
+    <ul v-if="left.length > 0" class="left">
+      <li v-for="x in left" :key="x.key" class="second small">
+        {{ x.what }}: left by {{ job.who(x.left?.authorId ?? '') }}
+        <button class="link" type="button" :aria-label="`Take up again: ${x.what}`" @click="x.left && job.takeBack(x.left.id)">
+          take it up again
+        </button>
       </li>
     </ul>
   </div>
@@ -60,5 +75,10 @@ li {
   gap: 12px;
   align-items: baseline;
   min-height: 32px;
+}
+.left {
+  margin-top: 6px;
+  border-top: 1px solid var(--hair);
+  padding-top: 4px;
 }
 </style>
