@@ -59,10 +59,11 @@ export const LIMIT: LimitVersion = {
 
 /** A job told event by event, a minute apart: what the derivations are tested on. */
 export class Told {
-  readonly layout: Layout = buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id);
+  readonly layout: Layout;
   readonly file: { -readonly [K in keyof JobFile]: JobFile[K] };
   private minute = 1;
-  constructor(corners: readonly Corner[] = ['FL'], limits: readonly LimitVersion[] = [LIMIT]) {
+  constructor(corners: readonly Corner[] = ['FL'], limits: readonly LimitVersion[] = [LIMIT], template = 'coupe_disc_disc_tandem_servo') {
+    this.layout = buildLayout(template, 'lay', 'car', id);
     const found: PartEvent[] = this.layout.slots.map((s) => ({
       ...base(0),
       partId: `part:${s.id}`,

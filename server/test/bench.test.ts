@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { connect } from '../src/db/connect.ts';
 import { EVENT_TABLES } from '../src/platform/events.ts';
-import { rowsOf } from '../src/records/rows.ts';
+import { rowsOf, rowsOfEach } from '../src/records/rows.ts';
 import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
 
 const SET = { partId: null, phase: 'as_found', surface: 'clean', cold: true, averages: false, count: 1 } as const;
@@ -75,6 +75,27 @@ describe('the bench', () => {
     expect((await shop.reader.file(car.jobId)).findings.find((f) => f.id === id)?.toMm).to.equal(14);
   });
 
+  it('what is left undone by name is kept by name, once, and only of places that the vehicle has', async () => {
+    const slotId = car.slot('piston', 'FL');
+    const body = { id: v7(), closedBy: car.slot('pads', 'FL'), slotId, item: `gauge:${slotId}:piston_diameter:as_found`, what: 'Piston' };
+    const first = await shop.technician.event<'leftItems'>(car.jobId, 'left-items', body);
+    expect([first.status, first.body.status]).to.deep.equal([200, 'stored']);
+    expect((await shop.technician.event<'leftItems'>(car.jobId, 'left-items', body)).body.status).to.equal('already_stored');
+    expect((await shop.technician.event<'leftItems'>(car.jobId, 'left-items', { ...body, what: 'Another' })).status).to.equal(409);
+    for (const bad of [{ slotId: v7() }, { closedBy: v7() }])
+      expect(
+        (await shop.technician.event<'leftItems'>(car.jobId, 'left-items', { ...body, id: v7(), ...bad })).status,
+        JSON.stringify(bad),
+      ).to.equal(422);
+    for (const bad of [{ item: '' }, { what: 'x'.repeat(301) }, { slotId: null }])
+      expect((await shop.technician.event<'leftItems'>(car.jobId, 'left-items', { ...body, id: v7(), ...bad } as never)).status).to.equal(
+        400,
+      );
+    expect((await shop.reader.event<'leftItems'>(car.jobId, 'left-items', { ...body, id: v7() })).status).to.equal(403);
+    const kept = (await shop.reader.file(car.jobId)).leftItems;
+    expect(kept.map((l) => [l.id, l.slotId, l.closedBy, l.item])).to.deep.equal([[body.id, slotId, body.closedBy, body.item]]);
+  });
+
   it('the shop adds findings of its own to the catalogue; nobody changes or removes one', async () => {
     const id = v7();
     const body = { id, kinds: ['hose'], name: 'Clip missing', looks: 'It hangs free.', matters: 'It rubs through.', severity: 'watch' };
@@ -95,7 +116,9 @@ describe('the bench', () => {
       for (const [name, table] of Object.entries(EVENT_TABLES)) {
         const where = sql`true order by id`;
         const quick = await rowsOf(db, table, where);
-        expect(quick, name).to.deep.equal(await db.select().from(table).where(where));
+        const plain = await db.select().from(table).where(where);
+        expect(quick, name).to.deep.equal(plain);
+        expect(await rowsOfEach(db, { one: [table, where], none: [table, sql`false`] }), name).to.deep.equal({ one: plain, none: [] });
         seen += quick.length;
       }
       expect(seen).to.be.greaterThan(20);

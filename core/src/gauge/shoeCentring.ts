@@ -168,12 +168,19 @@ export const SHOE_ENDS: readonly { readonly id: keyof Lifts; readonly name: stri
 );
 
 /** A chosen setting in words: what to do, what comes of it, and out of how many it was chosen. */
-export function liftsWords(c: Chosen): { readonly setting: string; readonly outcome: string; readonly tried: string } {
+export function liftsWords(c: Chosen): {
+  readonly setting: string;
+  readonly outcome: string;
+  readonly tried: string;
+  /** Something is to be done. */
+  readonly lifts: boolean;
+} {
   const lifts = SHOE_ENDS.flatMap(({ id, name }) => (c.lifts[id] === 0 ? [] : [`${name} by ${fixed(c.lifts[id], 2)} mm`]));
   const setting = lifts.length === 0 ? 'Leave it as it is' : `Lift ${lifts.join(', ')}`;
   const touch = c.leftOut > 0 ? `, ${groupThousands(c.leftOut)} of them touch` : '';
   return {
     setting,
+    lifts: lifts.length > 0,
     outcome: `${setting}: unequal by ${fixed(c.score, 2)} mm instead of ${fixed(spread(c.before), 2)} mm.`,
     tried: `${groupThousands(c.tried)} settings tried${touch}; at most ${groupThousands(MOST_SETTINGS)}.`,
   };

@@ -59,7 +59,7 @@ export function pellam(story: Story, rack: Rack): void {
   const shoes = car.slot('shoes', 'FL');
   now.by(ruth).gauge(shoes, 'adjuster_travel', 'as_found', rack.caliper, ['18.0', '0.25', '5.00', '148.60', '150.00', '18.20', '19.00']);
   now.gauge(shoes, 'shoe_arc', 'as_found', rack.caliper, ['254.20', '254.25']);
-  now.gauge(shoes, 'shoe_centring', 'as_found', rack.depth, ['126.30', '126.85', '126.60', '126.95', '127.05', '126.40']);
+  now.gauge(shoes, 'shoe_centring', 'as_found', rack.depth, ['126.90', '126.80', '126.55', '126.90', '126.70', '126.40']);
   const centre = now.add('operations', {
     slotId: car.slot('shoes', 'FL').id,
     title: 'Centre the shoes, all four drums',

@@ -8,7 +8,7 @@ import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks } from './rack.ts';
 import { readPeople } from './people.ts';
-import { rowsOf } from './rows.ts';
+import { rowsOf, rowsOfEach } from './rows.ts';
 import { together } from './together.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
@@ -45,48 +45,50 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   const lived = (await db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds))).map(
     (r) => r.id,
   );
-  // The heaviest first, so that the lanes end together.
-  const rest = await together(db, {
+  // The heaviest first, so that the lanes end together; the small ones by one statement.
+  const { small, ...heavy } = await together(db, {
     partEvents: () => rowsOf(db, s.partEvent, or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived))),
     sets: () => rowsOf(db, s.readingSet, or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived))),
-    findings: () => rowsOf(db, s.finding, ofVehicle(s.finding)),
+    small: () =>
+      rowsOfEach(db, {
+        findings: [s.finding, ofVehicle(s.finding)],
+        putIns: [s.putIn, ofVehicle(s.putIn)],
+        takenOuts: [s.takenOut, ofVehicle(s.takenOut)],
+        setMoves: [s.setMove, or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived))],
+        takeBacks: [s.takeBack, ofVehicle(s.takeBack)],
+        observations: [s.observation, ofJob(s.observation)],
+        decisions: [s.decision, ofJob(s.decision)],
+        operations: [s.operation, ofJob(s.operation)],
+        operationEvents: [s.operationEvent, ofJob(s.operationEvent)],
+        torques: [s.torque, ofJob(s.torque)],
+        bleedPulls: [s.bleedPull, ofVehicle(s.bleedPull)],
+        fluidServices: [s.fluidService, ofVehicle(s.fluidService)],
+        proofs: [s.proof, ofJob(s.proof)],
+        acceptances: [s.acceptance, ofJob(s.acceptance)],
+        cautionAcks: [s.cautionAck, ofJob(s.cautionAck)],
+        counters: [s.counter, eq(s.counter.vehicleId, head.vehicle.id)],
+        jointEvents: [s.jointEvent, ofVehicle(s.jointEvent)],
+        partCorrections: [
+          s.partCorrection,
+          or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived)),
+        ],
+        voids: [s.jobVoid, ofVehicle(s.jobVoid)],
+        afterCares: [s.afterCare, ofJob(s.afterCare)],
+        amendments: [s.amendment, ofJob(s.amendment)],
+        redactions: [s.redaction, ofJob(s.redaction)],
+        pictures: [s.picture, ofVehicle(s.picture)],
+        intakeLooks: [s.intakeLook, ofJob(s.intakeLook)],
+        cameWith: [s.cameWith, ofJob(s.cameWith)],
+        leftItems: [s.leftItem, ofJob(s.leftItem)],
+        earlierWork: [s.earlierWork, ofVehicle(s.earlierWork)],
+      }),
     limits: () => readLimitVersions(db, head.vehicle.id),
-    putIns: () => rowsOf(db, s.putIn, ofVehicle(s.putIn)),
-    takenOuts: () => rowsOf(db, s.takenOut, ofVehicle(s.takenOut)),
-    moves: () => rowsOf(db, s.setMove, or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived))),
-    takeBacks: () => rowsOf(db, s.takeBack, ofVehicle(s.takeBack)),
-    observations: () => rowsOf(db, s.observation, ofJob(s.observation)),
-    decisions: () => rowsOf(db, s.decision, ofJob(s.decision)),
-    operations: () => rowsOf(db, s.operation, ofJob(s.operation)),
-    operationEvents: () => rowsOf(db, s.operationEvent, ofJob(s.operationEvent)),
-    torques: () => rowsOf(db, s.torque, ofJob(s.torque)),
-    bleedPulls: () => rowsOf(db, s.bleedPull, ofVehicle(s.bleedPull)),
-    fluidServices: () => rowsOf(db, s.fluidService, ofVehicle(s.fluidService)),
-    proofs: () => rowsOf(db, s.proof, ofJob(s.proof)),
-    acceptances: () => rowsOf(db, s.acceptance, ofJob(s.acceptance)),
-    cautionAcks: () => rowsOf(db, s.cautionAck, ofJob(s.cautionAck)),
-    counters: () => rowsOf(db, s.counter, eq(s.counter.vehicleId, head.vehicle.id)),
-    jointEvents: () => rowsOf(db, s.jointEvent, ofVehicle(s.jointEvent)),
-    partCorrections: () =>
-      rowsOf(
-        db,
-        s.partCorrection,
-        or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived)),
-      ),
-    voids: () => rowsOf(db, s.jobVoid, ofVehicle(s.jobVoid)),
-    afterCares: () => rowsOf(db, s.afterCare, ofJob(s.afterCare)),
-    amendments: () => rowsOf(db, s.amendment, ofJob(s.amendment)),
-    redactions: () => rowsOf(db, s.redaction, ofJob(s.redaction)),
-    pictures: () => rowsOf(db, s.picture, ofVehicle(s.picture)),
-    intakeLooks: () => rowsOf(db, s.intakeLook, ofJob(s.intakeLook)),
-    cameWith: () => rowsOf(db, s.cameWith, ofJob(s.cameWith)),
-    leftItems: () => rowsOf(db, s.leftItem, ofJob(s.leftItem)),
-    earlierWork: () => rowsOf(db, s.earlierWork, ofVehicle(s.earlierWork)),
     people: () => readPeople(db),
     gauges: () => readGauges(db),
     callBacks: () => readCallBacks(db),
     gaugeChecks: () => readNewestChecks(db),
   });
+  const rest = { ...heavy, ...small };
   const partIds = [...new Set(rest.partEvents.map((e) => e.partId))];
   const setIds = rest.sets.map((x) => x.id);
   const { parts, readings } = await together(db, {
@@ -94,10 +96,8 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     parts: async () => (partIds.length > 0 ? rowsOf(db, s.part, inArray(s.part.id, partIds)) : []),
   });
   const [kept] = release;
-  const { moves: setMoves, ...families } = rest;
   return {
-    ...families,
-    setMoves,
+    ...rest,
     job: head.job,
     vehicle: head.vehicle,
     layout,

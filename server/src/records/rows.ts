@@ -28,3 +28,21 @@ export async function rowsOf<T extends PgTable>(db: Database, table: T, where: S
   const found = await db.execute(sql`select ${listOf(table)} from ${table} where ${where ?? sql`true`}`);
   return found.rows as InferSelectModel<T>[];
 }
+
+type Asked = Readonly<Record<string, readonly [PgTable, SQL | undefined]>>;
+
+/**
+ * Rows of several tables by one statement: for many small families most of the time is spent on asking, not on finding.
+ * The database makes JSON of them, which keeps every double to its last bit.
+ */
+export async function rowsOfEach<T extends Asked>(
+  db: Database,
+  asked: T,
+): Promise<{ readonly [K in keyof T]: InferSelectModel<T[K][0]>[] }> {
+  const parts = Object.entries(asked).map(
+    ([name, [table, where]]) =>
+      sql`(select coalesce(json_agg(found), '[]'::json) from (select ${listOf(table)} from ${table} where ${where ?? sql`true`}) found) as ${sql.identifier(name)}`,
+  );
+  const reply = await db.execute(sql`select ${sql.join(parts, sql`, `)}`);
+  return reply.rows[0] as { readonly [K in keyof T]: InferSelectModel<T[K][0]>[] };
+}

@@ -84,6 +84,8 @@ const phoneTyped = computed({
       <circle
         v-for="d in ring"
         :key="d.key"
+        class="dot"
+        :class="{ kept: d.taken }"
         :cx="d.x"
         :cy="d.y"
         :r="d.now ? 5 : 3"

@@ -56,8 +56,7 @@ function pick(id: MeasurementId): void {
   align-self: stretch;
 }
 .list {
-  display: flex;
-  flex-wrap: wrap;
+  display: contents;
 }
 .tabs button {
   min-height: 47px;

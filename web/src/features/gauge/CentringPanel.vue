@@ -114,7 +114,9 @@ const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value
         {{ words?.outcome }}
         <span class="second small">{{ words?.tried }}</span>
       </p>
-      <button class="act" type="button" @click="emit('step', words?.setting ?? '')">Make it a step of the rebuild</button>
+      <button v-if="words?.lifts" class="act" type="button" @click="emit('step', words?.setting ?? '')">
+        Make it a step of the rebuild
+      </button>
     </div>
   </section>
 </template>

@@ -89,7 +89,6 @@ function sweepTurned(turn: number, studs: number): void {
         :findings="component.findings.length"
         :name="component.slot.name"
       />
-      <span class="grow" />
       <div v-if="measurement && pair.length > 1" class="choice unitswitch" role="group" aria-label="Unit">
         <button v-for="u in pair" :key="u" type="button" :aria-pressed="unit === u" @click="unit = u">{{ symbolOf(u) }}</button>
       </div>
@@ -183,11 +182,14 @@ function sweepTurned(turn: number, studs: number): void {
 
 <style scoped>
 .title {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto;
   gap: 0 16px;
-  flex-wrap: wrap;
+  align-items: start;
 }
 .title h1 {
   white-space: nowrap;
+  line-height: 47px;
 }
 .unitswitch button[aria-pressed='true'] {
   background: var(--blue);
@@ -211,8 +213,13 @@ function sweepTurned(turn: number, studs: number): void {
     padding-bottom: 150px;
   }
   .title {
+    display: flex;
+    flex-wrap: wrap;
     padding: 8px 0 0;
     gap: 4px;
+  }
+  .title h1 {
+    line-height: inherit;
   }
 }
 </style>

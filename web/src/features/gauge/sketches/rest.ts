@@ -2,13 +2,10 @@ import type { MeasurementId } from '@dauer/core';
 import { dim, s, type Sketch } from './draw.ts';
 
 const PEDAL = [
-  'M150 20L236 132M228 126l34 22-8 12-34-22zM138 8a14 14 0 1 0 24 14a14 14 0 1 0-24-14M60 186H380',
+  'M159 34L236 132M228 126l34 22-8 12-34-22zM136 22a14 14 0 1 0 28 0a14 14 0 1 0-28 0M60 186H380',
   'M184 64H110V52H60V76H110V64',
 ];
-const LEVER = [
-  'M90 150L190 96L300 60M84 158a12 12 0 1 0 20-14a12 12 0 1 0-20 14M300 54h56a6 6 0 0 1 0 12h-56z',
-  'M110 176a44 44 0 0 1 40-62',
-];
+const LEVER = ['M90 150L190 96L300 60M82 152a12 12 0 1 0 24 0a12 12 0 1 0-24 0M300 54h56a6 6 0 0 1 0 12h-56z'];
 const CALIPER = ['M110 40H300V84H270V70H150V150H270V136H300V176H110Z', 'M150 84h44v52h-44z'];
 const PIN = ['M90 62H330V78H90ZM80 54H90V86H80Z', 'M90 132H330V148H90ZM80 124H90V156H80Z'];
 
@@ -32,10 +29,10 @@ export const REST_SKETCHES: Readonly<Partial<Record<MeasurementId, Sketch>>> = {
     },
   },
   line_pressure: {
-    part: [...CALIPER, 'M300 50h26v-20h10', 'M320 14a18 18 0 1 0 36 0a18 18 0 1 0-36 0M338 14L348 6'],
+    part: [...CALIPER, 'M300 60h26v-14h12', 'M320 28a18 18 0 1 0 36 0a18 18 0 1 0-36 0M338 28L348 20'],
     thin: ['M172 60V160'],
     height: 200,
-    spots: { light: s(376, 18, 'M358 14H370'), hard: s(376, 60, 'M346 30L368 52') },
+    spots: { light: s(376, 32, 'M358 28H370'), hard: s(376, 74, 'M346 44L368 66') },
   },
   piston_seal: {
     part: [
@@ -103,9 +100,9 @@ export const REST_SKETCHES: Readonly<Partial<Record<MeasurementId, Sketch>>> = {
   },
   parking_travel: {
     part: LEVER,
-    thin: ['M90 150L220 190'],
+    thin: ['M94 152L220 190', 'M138 190A50 50 0 0 0 128 116'],
     height: 200,
-    spots: { clicks: s(200, 152, 'M180 180C200 164 206 140 204 118l-6 7m6-7l6 6') },
+    spots: { clicks: s(212, 152, 'M180 180C200 164 206 140 204 118l-6 7m6-7l6 6') },
   },
   parking_cable: {
     part: ['M60 60H200V76H60ZM60 124H200V140H60Z', 'M200 52H224V84H200ZM200 116H224V148H200Z', 'M224 62H300V74H224ZM224 126H300V138H224Z'],

@@ -25,13 +25,13 @@ export const WHEEL_SKETCHES: Readonly<Partial<Record<MeasurementId, Sketch>>> = 
   },
   rotor_identity: {
     part: ROTOR,
-    thin: [...AXIS, 'M150 54H60M150 146H60M224 20H330M224 180H330M182 72H270M182 128H270'],
+    thin: [...AXIS, 'M150 54H92M150 146H92M224 20H366M224 180H366M182 72H270M182 128H270'],
     height: 218,
     spots: {
-      'outside diameter': s(344, 104, dim(330, 20, 330, 180)),
+      'outside diameter': s(372, 104, dim(360, 20, 360, 180)),
       'overall height': s(187, 214, `M150 164V200M224 184V200${dim(150, 194, 224, 194)}`, 'middle'),
-      'centre bore': s(280, 104, dim(266, 72, 266, 128)),
-      'bolt circle': s(48, 104, dim(64, 54, 64, 146), 'end'),
+      'centre bore': s(276, 104, dim(266, 72, 266, 128)),
+      'bolt circle': s(84, 104, dim(94, 54, 94, 146), 'end'),
     },
   },
   rotor_play: {
@@ -97,7 +97,7 @@ export const WHEEL_SKETCHES: Readonly<Partial<Record<MeasurementId, Sketch>>> = 
     part: ['M120 176A112 112 0 0 1 120 24l14 12A94 94 0 0 0 134 164Z', 'M300 24A112 112 0 0 1 300 176l-14-12A94 94 0 0 0 286 36Z'],
     thin: ['M210 10V190M100 100H320'],
     height: 200,
-    spots: { leading: s(60, 104, 'M98 100H70', 'end'), trailing: s(360, 104, 'M322 100H350') },
+    spots: { leading: s(74, 104, 'M98 100H82', 'end'), trailing: s(360, 104, 'M322 100H350') },
   },
   shoe_springs: {
     part: [
@@ -132,7 +132,7 @@ export const WHEEL_SKETCHES: Readonly<Partial<Record<MeasurementId, Sketch>>> = 
     spots: {
       'whole travel': s(200, 30, dim(150, 38, 250, 38), 'middle'),
       'per click': s(170, 98, `M166 72V90M174 72V90`, 'middle'),
-      'lining new': s(300, 64, 'M296 40C316 50 316 72 296 84'),
+      'lining new': s(330, 66, 'M296 36C320 46 320 74 296 84'),
       link: s(155, 170, dim(60, 152, 250, 152), 'middle'),
       'link new': s(155, 206, dim(52, 188, 258, 188), 'middle'),
       cam: s(376, 122, dim(320, 104, 364, 104)),
