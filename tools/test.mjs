@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
@@ -42,29 +42,50 @@ async function checkAll(list) {
   await Promise.all([next(), next()]);
 }
 
-/** Runs mocha; a run that leaves no report counts as one failure. */
+/** Runs mocha, and says what it printed once it ended; a run that leaves no report counts as one failure. */
 function mocha(name, files, env, scratch) {
   return new Promise((resolve) => {
     const report = join(scratch, `${name}.json`);
     const begun = Date.now();
-    say(`\n${name}`);
+    let printed = '';
     const child = spawn(
       process.execPath,
       ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...files],
-      {
-        cwd: ROOT,
-        stdio: ['ignore', 'inherit', 'inherit'],
-        env: { ...process.env, ...env, DAUER_REPORT: report },
-      },
+      { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env, DAUER_REPORT: report } },
     );
-    child.on('exit', () => {
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => (printed += d));
+    child.on('close', () => {
       const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { passed: 0, failed: 1, skipped: 0 };
+      if (counts.failed > 0 && printed.trim() !== '') say(printed.trim());
       if (!existsSync(report)) say(`FAIL ${name}: the run ended without a report`);
       for (const key of Object.keys(totals)) totals[key] += counts[key];
       say(`${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
       resolve();
     });
   });
+}
+
+/** Runs of mocha, two at a time: each lane has ports of its own. */
+async function lanes(runs, scratch) {
+  const left = [...runs];
+  const lane = async (number) => {
+    for (let run = left.shift(); run; run = left.shift()) {
+      const [name, files, env] = run;
+      await mocha(name, files, { ...env, DAUER_LANE: String(number) }, scratch);
+    }
+  };
+  await Promise.all([lane(0), lane(1)]);
+}
+
+/** The browser tests, those that take longest first: so that both lanes end together. */
+function browserTests() {
+  const slow = ['looks', 'bench', 'path', 'bookin', 'kept', 'people'];
+  const rank = (file) => (slow.includes(file) ? slow.indexOf(file) : slow.length);
+  return readdirSync(join(ROOT, 'e2e'))
+    .filter((f) => f.endsWith('.test.ts'))
+    .map((f) => f.replace('.test.ts', ''))
+    .sort((a, b) => rank(a) - rank(b))
+    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], {}]);
 }
 
 await run(async () => {
@@ -88,17 +109,18 @@ await run(async () => {
       .map(([, ...one]) => one),
   );
   const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
-  if (wanted('core'))
-    await mocha('core', ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts', 'instruments/test/**/*.test.ts'], {}, scratch);
-  if (wanted('web')) await mocha('web', ['web/test/**/*.test.ts'], {}, scratch);
-  if (wanted('server') || wanted('e2e')) {
-    const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false }) : null;
-    if (quick) {
-      await mocha('server', ['server/test/**/*.test.ts'], { DAUER_TEST_DATABASE: quick.database('test') }, scratch);
-      quick.destroy();
-    }
-    if (wanted('e2e')) await mocha('e2e', ['e2e/**/*.test.ts'], {}, scratch);
-  }
+  const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false }) : null;
+  const pure = ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts', 'instruments/test/**/*.test.ts'];
+  await lanes(
+    [
+      ...(quick ? [['server', ['server/test/**/*.test.ts'], { DAUER_TEST_DATABASE: quick.database('test') }]] : []),
+      ...(wanted('core') ? [['core', pure, {}]] : []),
+      ...(wanted('web') ? [['web', ['web/test/**/*.test.ts'], {}]] : []),
+      ...(wanted('e2e') ? browserTests() : []),
+    ],
+    scratch,
+  );
+  quick?.destroy();
   rmSync(scratch, { recursive: true, force: true });
   say(`\n${totals.passed} passed, ${totals.failed} failed, ${totals.skipped} skipped`);
   process.exit(totals.failed === 0 && totals.passed > 0 ? 0 : 1);

@@ -3,7 +3,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync, appendFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { freePort, isRoot, must, postgresBin } from './machine.mjs';
+import { freePort, isRoot, laneOffset, must, postgresBin } from './machine.mjs';
 import { say, Stop } from './say.mjs';
 
 const USER = 'dauer';
@@ -118,7 +118,7 @@ export async function openCluster(home, { durable = true } = {}) {
   const log = join(data, 'server.log');
   const portFile = join(home, 'port');
   if (!running(data)) {
-    const port = await freePort(existsSync(portFile) ? Number(readFileSync(portFile, 'utf8')) : 54680);
+    const port = await freePort(existsSync(portFile) ? Number(readFileSync(portFile, 'utf8')) : 54680 + laneOffset());
     writeFileSync(portFile, String(port));
     await start(data, port, log);
   }

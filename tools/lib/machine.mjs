@@ -111,6 +111,9 @@ export function portFree(port) {
   });
 }
 
+/** Where a run beside another one looks for its ports. */
+export const laneOffset = () => Number(process.env.DAUER_LANE ?? 0) * 250;
+
 export async function freePort(from) {
   for (let port = from; port < from + 200; port += 1) if (await portFree(port)) return port;
   throw new Stop(`No free port was found between ${from} and ${from + 200}.`);

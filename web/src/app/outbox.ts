@@ -159,7 +159,13 @@ export const useOutbox = defineStore('outbox', () => {
     () => void flush(),
   );
   const unsent = computed(() => items.value.filter((i) => i.aside === null && !storing.value.has(i.body.id)).length);
+  /** Whether everything that was taken is in the book, after waiting for what is on its way, ms at most. */
+  async function settled(atMost: number): Promise<boolean> {
+    const until = Date.now() + atMost;
+    while (storing.value.size + unsent.value > 0 && Date.now() < until) await new Promise((resolve) => setTimeout(resolve, 50));
+    return storing.value.size + unsent.value === 0;
+  }
   const aside = computed(() => items.value.filter((i) => i.aside !== null));
   window.addEventListener('online', () => void flush());
-  return { items, storing, trouble, unsent, others, aside, open, keep, forget, retry, flush, whenStored, images, keepImage };
+  return { items, storing, trouble, unsent, others, aside, open, keep, forget, retry, flush, settled, whenStored, images, keepImage };
 });

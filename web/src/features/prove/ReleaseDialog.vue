@@ -16,13 +16,15 @@ const password = ref('');
 const problem = ref('');
 const busy = ref(false);
 const id = v7();
+/** What was entered a moment ago may still be on its way, ms. */
+const WAIT_MS = 6000;
 async function release(): Promise<void> {
   const jobId = job.state?.file.job.id;
   if (!jobId) return;
   busy.value = true;
   problem.value = '';
   try {
-    if (outbox.unsent > 0) throw new Error('Something is still kept here and not sent. It has to be in the book first.');
+    if (!(await outbox.settled(WAIT_MS))) throw new Error('Something is still kept here and not sent. It has to be in the book first.');
     await call('release', { params: { jobId }, body: { id, password: password.value } });
     await job.refresh();
     emit('close');
