@@ -202,10 +202,11 @@ describe('nothing is lost', function () {
       await p.goto(`${house.url}/jobs/${jobId}/bookin`);
       await p.getByLabel('What the owner wants').waitFor();
     }
+    // Begun here before the other keeps hers: what is being typed is not read over.
+    await page.getByLabel('What the owner wants').fill('A quiet brake');
     await other.getByLabel('What the owner wants').fill('Ready a week early');
     await other.getByRole('button', { name: 'Keep changes' }).click();
     await other.getByText('Kept.').waitFor();
-    await page.getByLabel('What the owner wants').fill('A quiet brake');
     await page.getByRole('button', { name: 'Keep changes' }).click();
     await page.getByRole('alert').getByText('Ready a week early').waitFor();
     expect(await page.getByLabel('What the owner wants').inputValue()).to.equal('A quiet brake');

@@ -4,7 +4,8 @@ import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { grow } from './lib/grow.mjs';
-import { checkNode, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
+import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
+import { measureKeys } from './lib/keys.mjs';
 import { run, say, Stop } from './lib/say.mjs';
 import { keeper, startServer } from './lib/serve.mjs';
 
@@ -40,8 +41,9 @@ async function measure(what, times, ask) {
 /** How fast an old book is, measured on this machine. */
 await run(async () => {
   checkNode();
-  ensurePackages();
+  ensurePackages({ browser: true });
   ensureModules();
+  ensureBuilt();
   const kept = keeper();
   await kept.starting(async () => {
     const cluster = await openCluster(home);
@@ -80,6 +82,18 @@ await run(async () => {
     await measure('opening a job', 60, (i) => get(`/api/jobs/${jobs[i % jobs.length].jobId}`));
     await measure('the limit book', 30, () => get('/api/limits'));
     await measure('parts by tag', 30, () => get('/api/parts?q=LP%200001%201'));
+    const { keys, gaps } = await measureKeys({ url: server.url, cookie, jobs });
+    const took = keys.map((k) => k.ms).sort((a, b) => a - b);
+    const inFirst = keys.filter((k) => k.frames === 1).length;
+    say(
+      `${'key to figure and verdict drawn'.padEnd(44)} p50 ${at(took, 0.5).toFixed(1).padStart(7)} ms   p95 ${at(took, 0.95).toFixed(1).padStart(7)} ms   n ${took.length}, ${inFirst} in the first frame`,
+    );
+    if (gaps.length > 0)
+      say(
+        `${'10^5 settings tried beside: longest frame'.padEnd(44)}     ${Math.max(...gaps)
+          .toFixed(1)
+          .padStart(7)} ms   of ${gaps.length} frames`,
+      );
     await server.stop();
   });
   process.exit(0);

@@ -79,7 +79,7 @@ async function lanes(runs, scratch) {
 
 /** The browser tests, those that take longest first: so that both lanes end together. */
 function browserTests() {
-  const slow = ['looks', 'bench', 'path', 'bookin', 'kept', 'people'];
+  const slow = ['looks', 'walk', 'bench', 'bookin', 'kept', 'path', 'people'];
   const rank = (file) => (slow.includes(file) ? slow.indexOf(file) : slow.length);
   return readdirSync(join(ROOT, 'e2e'))
     .filter((f) => f.endsWith('.test.ts'))

@@ -241,3 +241,48 @@ describe('a safety figure near its limit', () => {
     expect(second(t)).to.equal(undefined);
   });
 });
+
+describe('readings that are not as they should be', () => {
+  it('in several units within one set come to the same figures', () => {
+    const t = new Told();
+    const slot = t.slot('rotor');
+    t.gauge(slot, ['12.08', '0.4757"', '1.207 cm', '12,08', '475 thou', '12.07', '12080 um', '12.08']);
+    const least = Math.min(12.08, 0.4757 * 25.4, 12.07, 0.475 * 25.4);
+    near(figure(t, slot, 'rotor_thickness'), least, 'least');
+    const j = now(t)
+      .components.find((c) => c.slot.id === slot)!
+      .judged.find((x) => x.characteristic.id === 'rotor_thickness')!;
+    expect(j.verdict).to.equal('holds');
+    // The coarse one governs: a thou is read to 0.0254 mm, and its uncertainty says so.
+    expect(j.reduced.governing.map((r) => r.typed)).to.deep.equal(['475 thou']);
+    expect(j.reduced.expanded).to.be.greaterThan(2 * (0.0254 / Math.sqrt(12)));
+  });
+  it('too few, or all on one side: what can be said already is said, and why it is not enough', () => {
+    const t = new Told();
+    const slot = t.slot('rotor');
+    const set = t.gauge(slot, [], { measurement: 'rotor_runout', count: 12 });
+    const judged = () =>
+      now(t)
+        .components.find((c) => c.slot.id === slot)!
+        .judged.find((x) => x.characteristic.id === 'rotor_runout');
+    for (const [i, angle] of [0, 30, 60, 90, 120].entries()) t.read(set, angle, 'hub_stud', null, `0.0${i}`);
+    expect(judged()).to.include({ enough: false, verdict: 'not_gauged' });
+    near(judged()?.reduced.value, 0.04, 'range so far');
+    expect(judged()?.reduced.why).to.equal(undefined);
+    t.read(set, 150, 'hub_stud', null, '0.05');
+    expect(judged()?.enough).to.equal(false);
+    expect(judged()?.reduced.why).to.match(/90°/);
+    for (const angle of [210, 270, 330]) t.read(set, angle, 'hub_stud', null, '0.02');
+    expect(judged()).to.include({ enough: true, verdict: 'holds' });
+  });
+  it('an angle that is taken twice counts once, as it was read last', () => {
+    const t = new Told();
+    const slot = t.slot('rotor');
+    const set = t.gauge(slot, Array<string>(8).fill('12.00'));
+    t.read(set, 45, 'rotor_mark', 'outer ring', '11.90');
+    near(figure(t, slot, 'rotor_thickness'), 11.9, 'the newest');
+    t.read(set, 45, 'rotor_mark', 'outer ring', '12.00');
+    near(figure(t, slot, 'rotor_thickness_variation'), 0, 'put right');
+    expect(() => splitRunout([0, 60, 60, 120, 180, 240], [0, 1, 2, 3, 2, 1])).to.throw();
+  });
+});

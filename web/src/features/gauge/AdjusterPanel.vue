@@ -41,7 +41,7 @@ const WHAT = { drum: 'drum', linings: 'linings', link: 'link', cam: 'cam' } as c
 </script>
 
 <template>
-  <section v-if="facts" class="work">
+  <section v-if="facts" class="working">
     <h2>How much adjuster is left?</h2>
     <ChoiceRow
       v-model="hinged"
@@ -67,11 +67,6 @@ const WHAT = { drum: 'drum', linings: 'linings', link: 'link', cam: 'cam' } as c
 </template>
 
 <style scoped>
-.work {
-  margin-top: 12px;
-  border-top: 1px solid var(--slate);
-  padding-top: 8px;
-}
 .travel {
   width: 100%;
   max-width: 520px;
@@ -96,9 +91,5 @@ const WHAT = { drum: 'drum', linings: 'linings', link: 'link', cam: 'cam' } as c
 .bn {
   font: 600 14px var(--plate-font);
   fill: var(--ink2);
-}
-.advice {
-  margin: 6px 0;
-  max-width: 76ch;
 }
 </style>

@@ -36,7 +36,7 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <section class="work">
+  <section class="working">
     <h2>Does the arc fit the drum?</h2>
     <label class="half">
       From crown to heel
@@ -57,11 +57,6 @@ const rows = computed(() => {
 </template>
 
 <style scoped>
-.work {
-  margin-top: 12px;
-  border-top: 1px solid var(--slate);
-  padding-top: 8px;
-}
 .half {
   display: flex;
   gap: 8px;

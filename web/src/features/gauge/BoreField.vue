@@ -89,33 +89,13 @@ const along = (mm: number): number => 60 + (mm / reach.value) * 480;
   stroke: var(--slate);
   stroke-dasharray: 10 3 2 3;
 }
-.word {
-  font: 600 15px var(--plate-font);
-  fill: var(--ink2);
-}
 .zone {
   fill: var(--copper);
   opacity: 0.75;
 }
-.cell {
-  cursor: pointer;
-}
 .box {
   fill: var(--plate);
   stroke: var(--hair);
-}
-.now .box {
-  fill: var(--blue-tint);
-  stroke: var(--blue);
-  stroke-width: 2.5;
-}
-.angle {
-  font: 400 13px var(--figure-font);
-  fill: var(--ink2);
-}
-.read {
-  font: 400 16px var(--figure-font);
-  fill: var(--ink);
 }
 .most .read {
   font-weight: 700;

@@ -89,7 +89,7 @@ const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value
 </script>
 
 <template>
-  <section class="work">
+  <section class="working">
     <h2>Do the linings stand in the middle?</h2>
     <p v-if="drum === null" class="second">The drum of this wheel is not gauged yet: its diameter is needed for the clearance.</p>
     <p v-else-if="points.length < 6" class="second">
@@ -122,14 +122,6 @@ const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value
 </template>
 
 <style scoped>
-.work {
-  margin-top: 12px;
-  border-top: 1px solid var(--slate);
-  padding-top: 8px;
-}
-.advice {
-  margin: 6px 0;
-}
 .offer {
   display: flex;
   flex-wrap: wrap;

@@ -18,6 +18,7 @@ import { useBenchFigures } from './useBenchFigures.ts';
 import { useCapture } from './useCapture.ts';
 import { goTo, skippedStops, wanted } from './wanted.ts';
 import WorkPanels from './WorkPanels.vue';
+import './bench.css';
 
 /** The bench for one component: drawn as what is being measured, judged below, said in words beside. */
 const job = useJob();

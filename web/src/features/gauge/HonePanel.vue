@@ -28,22 +28,10 @@ const figures = computed(() => {
 </script>
 
 <template>
-  <section v-if="found" class="work">
+  <section v-if="found" class="working">
     <h2>Use, hone or sleeve?</h2>
     <ChoiceRow v-model="material" :options="METALS" label="Metal of the bore" />
     <p class="advice">{{ honingWords(found) }}</p>
     <p v-if="found.result" class="second small">{{ figures }}</p>
   </section>
 </template>
-
-<style scoped>
-.work {
-  margin-top: 12px;
-  border-top: 1px solid var(--slate);
-  padding-top: 8px;
-}
-.advice {
-  max-width: 76ch;
-  margin: 6px 0;
-}
-</style>

@@ -112,33 +112,13 @@ const ticks = computed(() => Array.from({ length: Math.floor(length.value / 5) +
 .seal.new {
   fill: var(--copper);
 }
-.word {
-  font: 600 15px var(--plate-font);
-  fill: var(--ink2);
-}
 .small {
   font-size: 13px;
   fill: var(--ink);
 }
-.cell {
-  cursor: pointer;
-}
 .box {
   fill: var(--page);
   stroke: var(--hair);
-}
-.now .box {
-  fill: var(--blue-tint);
-  stroke: var(--blue);
-  stroke-width: 2.5;
-}
-.angle {
-  font: 400 13px var(--figure-font);
-  fill: var(--ink2);
-}
-.read {
-  font: 400 16px var(--figure-font);
-  fill: var(--ink);
 }
 .now .read {
   fill: var(--blue);

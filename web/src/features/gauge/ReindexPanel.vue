@@ -22,7 +22,7 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
 </script>
 
 <template>
-  <section v-if="found?.first" class="work">
+  <section v-if="found?.first" class="working">
     <h2>Hub or rotor?</h2>
     <div class="row">
       <label>
@@ -62,11 +62,6 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
 </template>
 
 <style scoped>
-.work {
-  margin-top: 16px;
-  border-top: 1px solid var(--slate);
-  padding-top: 8px;
-}
 .row {
   display: flex;
   gap: 12px 20px;

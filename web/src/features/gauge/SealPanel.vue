@@ -35,7 +35,7 @@ function writeDown(): void {
 </script>
 
 <template>
-  <section v-if="zone" class="work">
+  <section v-if="zone" class="working">
     <h2>Does a pit matter?</h2>
     <p class="advice" :class="{ problem: zone.result?.reject }">{{ sealZoneWords(zone) }}</p>
     <p v-if="zone.result" class="second small">{{ standing }}</p>
@@ -48,15 +48,3 @@ function writeDown(): void {
     <button v-if="writable && zone.result?.reject && !said" class="act main" type="button" @click="writeDown">Write it down: reject</button>
   </section>
 </template>
-
-<style scoped>
-.work {
-  margin-top: 12px;
-  border-top: 1px solid var(--slate);
-  padding-top: 8px;
-}
-.advice {
-  max-width: 76ch;
-  margin: 6px 0;
-}
-</style>

@@ -1,0 +1,96 @@
+import { openBrowser } from './browser.mjs';
+
+/** Figures of a rotor that a hand types, again and again. */
+const FIGURES = ['9.81', '9.80', '9.82', '9.81', '9.80', '9.79', '9.80', '9.81'];
+const ROUNDS = 4;
+/** So many lifts at each of the four ends of a pair of shoes are a little over 10^5 settings. */
+const LIFTS = Array.from({ length: 18 }, (_, i) => (i * 0.02).toFixed(2)).join('; ');
+
+/** In the page: how long after Enter the figure stands in the picture, and in which frame. */
+function watchKeys() {
+  window.took = [];
+  const taken = () => document.querySelectorAll('.ring [aria-label*=" mm"]').length;
+  window.addEventListener(
+    'keydown',
+    (event) => {
+      if (event.key !== 'Enter') return;
+      const begun = performance.now();
+      const before = taken();
+      let frames = 0;
+      const look = () => {
+        frames += 1;
+        if (taken() !== before) window.took.push({ ms: performance.now() - begun, frames });
+        else if (frames < 60) requestAnimationFrame(look);
+      };
+      requestAnimationFrame(look);
+    },
+    true,
+  );
+}
+
+/** In the page: the gaps between frames, ms, until they are asked for. */
+function watchFrames() {
+  const gaps = [];
+  let last = performance.now();
+  let on = true;
+  const look = (now) => {
+    gaps.push(now - last);
+    last = now;
+    if (on) requestAnimationFrame(look);
+  };
+  requestAnimationFrame(look);
+  window.framesUntilNow = () => {
+    on = false;
+    return gaps.slice(1);
+  };
+}
+
+/**
+ * Measures in a browser how soon after the key a figure is drawn, and whether the page stutters while settings of a pair
+ * of shoes are tried.
+ * @param {{url: string, cookie: string, jobs: {jobId: string, layout: {slots: {id: string, kind: string}[]}}[]}} shop
+ * @returns {Promise<{keys: {ms: number, frames: number}[], gaps: number[]}>}
+ */
+export async function measureKeys({ url, cookie, jobs }) {
+  const browser = await openBrowser();
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', reducedMotion: 'reduce' });
+    const [name, value] = cookie.split('=');
+    await context.addCookies([{ name, value, url }]);
+    const page = await context.newPage();
+    await page.addInitScript(watchKeys);
+    const open = async (kind, tab) => {
+      const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === kind));
+      const slot = job.layout.slots.find((s) => s.kind === kind);
+      await page.goto(`${url}/jobs/${job.jobId}/gauge?pick=${slot.id}`);
+      await page.locator('[data-capture]').waitFor();
+      const found = page.getByRole('tab', { name: new RegExp(`^${tab}`) });
+      if ((await found.count()) === 0) await page.getByRole('button', { name: /^\d+ more$/ }).click();
+      await found.click();
+    };
+    const again = page.getByRole('button', { name: 'Take all again' });
+    const type = async (figures) => {
+      if ((await again.count()) > 0) await again.click();
+      for (const f of figures) {
+        await page.keyboard.type(f, { delay: 20 });
+        await page.keyboard.press('Enter');
+        await page.waitForTimeout(400);
+      }
+    };
+    await open('rotor', 'Thickness');
+    for (let round = 0; round < ROUNDS; round += 1) await type(FIGURES);
+    const keys = await page.evaluate(() => window.took);
+    await open('shoes', 'Centring');
+    const drum = await page.getByText('The drum of this wheel is not gauged yet').count();
+    if (drum > 0) return { keys, gaps: [] };
+    await type(['126.90', '126.80', '126.55', '126.90', '126.70', '126.40']);
+    const ends = page.locator('.offer input');
+    for (let i = 0; i < 4; i += 1) await ends.nth(i).fill(LIFTS);
+    await page.evaluate(watchFrames);
+    await page.getByRole('button', { name: 'Find the most even setting' }).click();
+    await page.getByText('settings tried').waitFor();
+    return { keys, gaps: await page.evaluate(() => window.framesUntilNow()) };
+  } finally {
+    await browser.close();
+  }
+}
