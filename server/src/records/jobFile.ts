@@ -1,5 +1,5 @@
 import type { JobFile } from '@dauer/core';
-import { and, asc, desc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
 import * as s from '../db/schema.ts';
@@ -8,10 +8,60 @@ import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks } from './rack.ts';
 import { readPeople } from './people.ts';
-import { rowsOf, rowsOfEach } from './rows.ts';
+import { type Prepared, rowsOfEach } from './rows.ts';
 import { together } from './together.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
+
+const given = (name: string): SQL => sql`${sql.placeholder(name)}::uuid`;
+const among = (column: PgColumn, list: string): SQL => sql`${column} = any(${sql.placeholder(list)}::uuid[])`;
+const ofJob = (t: EventTable): SQL => sql`${t.jobId} = ${given('job')}`;
+const ofVehicle = (t: EventTable): SQL => among(t.jobId, 'jobs');
+
+/** Everything that is told of a job, and of the life of the vehicle's parts and places. */
+const FAMILIES = {
+  name: 'job_families',
+  asked: {
+    partEvents: [s.partEvent, sql`${among(s.partEvent.slotId, 'slots')} or ${among(s.partEvent.partId, 'lived')}`],
+    sets: [s.readingSet, sql`${ofVehicle(s.readingSet)} or ${among(s.readingSet.partId, 'lived')}`],
+    findings: [s.finding, ofVehicle(s.finding)],
+    putIns: [s.putIn, ofVehicle(s.putIn)],
+    takenOuts: [s.takenOut, ofVehicle(s.takenOut)],
+    setMoves: [s.setMove, sql`${ofVehicle(s.setMove)} or ${among(s.setMove.partId, 'lived')}`],
+    takeBacks: [s.takeBack, ofVehicle(s.takeBack)],
+    observations: [s.observation, ofJob(s.observation)],
+    decisions: [s.decision, ofJob(s.decision)],
+    operations: [s.operation, ofJob(s.operation)],
+    operationEvents: [s.operationEvent, ofJob(s.operationEvent)],
+    torques: [s.torque, ofJob(s.torque)],
+    bleedPulls: [s.bleedPull, ofVehicle(s.bleedPull)],
+    fluidServices: [s.fluidService, ofVehicle(s.fluidService)],
+    proofs: [s.proof, ofJob(s.proof)],
+    acceptances: [s.acceptance, ofJob(s.acceptance)],
+    cautionAcks: [s.cautionAck, ofJob(s.cautionAck)],
+    counters: [s.counter, sql`${s.counter.vehicleId} = ${given('vehicle')}`],
+    jointEvents: [s.jointEvent, ofVehicle(s.jointEvent)],
+    partCorrections: [
+      s.partCorrection,
+      sql`${ofVehicle(s.partCorrection)} or ${among(s.partCorrection.partId, 'lived')} or ${among(s.partCorrection.otherId, 'lived')}`,
+    ],
+    voids: [s.jobVoid, ofVehicle(s.jobVoid)],
+    afterCares: [s.afterCare, ofJob(s.afterCare)],
+    amendments: [s.amendment, ofJob(s.amendment)],
+    redactions: [s.redaction, ofJob(s.redaction)],
+    pictures: [s.picture, ofVehicle(s.picture)],
+    intakeLooks: [s.intakeLook, ofJob(s.intakeLook)],
+    cameWith: [s.cameWith, ofJob(s.cameWith)],
+    leftItems: [s.leftItem, ofJob(s.leftItem)],
+    earlierWork: [s.earlierWork, ofVehicle(s.earlierWork)],
+  },
+} as const satisfies Prepared<Record<string, readonly [PgTable, SQL]>>;
+
+/** What leans on those: as lists of their own, so that an old book is found by its indexes. */
+const LEANING = {
+  name: 'job_leaning',
+  asked: { readings: [s.reading, among(s.reading.setId, 'sets')], parts: [s.part, among(s.part.id, 'parts')] },
+} as const satisfies Prepared<Record<string, readonly [PgTable, SQL]>>;
 
 /**
  * Reads everything a job stands on: its own events, and the life of the vehicle's parts and places.
@@ -39,64 +89,25 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   const allJobs = jobs.map((j) => j.id);
   // Also of places that a later layout does not have: their parts were in this vehicle.
   const slotIds = [...new Set(revisions.flatMap((r) => r.layout.slots.map((x) => x.id)))];
-  const ofJob = (t: EventTable): SQL => eq(t.jobId, jobId);
-  const ofVehicle = (t: EventTable): SQL => inArray(t.jobId, allJobs);
   // As a list of its own: so that an old book is found by its indexes.
   const lived = (await db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds))).map(
     (r) => r.id,
   );
-  // The heaviest first, so that the lanes end together; the small ones by one statement.
-  const { small, ...heavy } = await together(db, {
-    partEvents: () => rowsOf(db, s.partEvent, or(inArray(s.partEvent.slotId, slotIds), inArray(s.partEvent.partId, lived))),
-    sets: () => rowsOf(db, s.readingSet, or(ofVehicle(s.readingSet), inArray(s.readingSet.partId, lived))),
-    small: () =>
-      rowsOfEach(db, {
-        findings: [s.finding, ofVehicle(s.finding)],
-        putIns: [s.putIn, ofVehicle(s.putIn)],
-        takenOuts: [s.takenOut, ofVehicle(s.takenOut)],
-        setMoves: [s.setMove, or(ofVehicle(s.setMove), inArray(s.setMove.partId, lived))],
-        takeBacks: [s.takeBack, ofVehicle(s.takeBack)],
-        observations: [s.observation, ofJob(s.observation)],
-        decisions: [s.decision, ofJob(s.decision)],
-        operations: [s.operation, ofJob(s.operation)],
-        operationEvents: [s.operationEvent, ofJob(s.operationEvent)],
-        torques: [s.torque, ofJob(s.torque)],
-        bleedPulls: [s.bleedPull, ofVehicle(s.bleedPull)],
-        fluidServices: [s.fluidService, ofVehicle(s.fluidService)],
-        proofs: [s.proof, ofJob(s.proof)],
-        acceptances: [s.acceptance, ofJob(s.acceptance)],
-        cautionAcks: [s.cautionAck, ofJob(s.cautionAck)],
-        counters: [s.counter, eq(s.counter.vehicleId, head.vehicle.id)],
-        jointEvents: [s.jointEvent, ofVehicle(s.jointEvent)],
-        partCorrections: [
-          s.partCorrection,
-          or(ofVehicle(s.partCorrection), inArray(s.partCorrection.partId, lived), inArray(s.partCorrection.otherId, lived)),
-        ],
-        voids: [s.jobVoid, ofVehicle(s.jobVoid)],
-        afterCares: [s.afterCare, ofJob(s.afterCare)],
-        amendments: [s.amendment, ofJob(s.amendment)],
-        redactions: [s.redaction, ofJob(s.redaction)],
-        pictures: [s.picture, ofVehicle(s.picture)],
-        intakeLooks: [s.intakeLook, ofJob(s.intakeLook)],
-        cameWith: [s.cameWith, ofJob(s.cameWith)],
-        leftItems: [s.leftItem, ofJob(s.leftItem)],
-        earlierWork: [s.earlierWork, ofVehicle(s.earlierWork)],
-      }),
+  const { families, ...rest } = await together(db, {
+    families: () => rowsOfEach(db, FAMILIES, { job: jobId, jobs: allJobs, slots: slotIds, lived, vehicle: head.vehicle.id }),
     limits: () => readLimitVersions(db, head.vehicle.id),
     people: () => readPeople(db),
     gauges: () => readGauges(db),
     callBacks: () => readCallBacks(db),
     gaugeChecks: () => readNewestChecks(db),
   });
-  const rest = { ...heavy, ...small };
-  const partIds = [...new Set(rest.partEvents.map((e) => e.partId))];
-  const setIds = rest.sets.map((x) => x.id);
-  const { parts, readings } = await together(db, {
-    readings: async () => (setIds.length > 0 ? rowsOf(db, s.reading, inArray(s.reading.setId, setIds)) : []),
-    parts: async () => (partIds.length > 0 ? rowsOf(db, s.part, inArray(s.part.id, partIds)) : []),
+  const { parts, readings } = await rowsOfEach(db, LEANING, {
+    sets: families.sets.map((x) => x.id),
+    parts: [...new Set(families.partEvents.map((e) => e.partId))],
   });
   const [kept] = release;
   return {
+    ...families,
     ...rest,
     job: head.job,
     vehicle: head.vehicle,

@@ -20,29 +20,50 @@ function listOf(table: PgTable): SQL {
   return list;
 }
 
-/**
- * Rows of a table as its schema types them, made by the database itself: of many rows this takes a third of what mapping
- * each column here would. A test holds it against the plain way for every table.
- */
-export async function rowsOf<T extends PgTable>(db: Database, table: T, where: SQL | undefined): Promise<InferSelectModel<T>[]> {
-  const found = await db.execute(sql`select ${listOf(table)} from ${table} where ${where ?? sql`true`}`);
-  return found.rows as InferSelectModel<T>[];
+/** Tables by name, each with what is asked of it; what differs from time to time is a placeholder. */
+type Asked = Readonly<Record<string, readonly [PgTable, SQL]>>;
+type Found<T extends Asked> = { readonly [K in keyof T]: InferSelectModel<T[K][0]>[] };
+
+/** A statement over several tables: planned once a connection, told in words once a handle. */
+export interface Prepared<T extends Asked> {
+  readonly name: string;
+  readonly asked: T;
+}
+interface Ready {
+  readonly execute: (values: Record<string, unknown>) => Promise<Record<string, unknown>[]>;
+}
+const ready = new WeakMap<Database, Map<string, Ready>>();
+
+function readied({ name, asked }: Prepared<Asked>, db: Database): Ready {
+  const mine = ready.get(db) ?? new Map<string, Ready>();
+  ready.set(db, mine);
+  const known = mine.get(name);
+  if (known) return known;
+  const fields = Object.fromEntries(
+    Object.entries(asked).map(([key, [table, where]]) => [
+      key,
+      sql`(select coalesce(json_agg(found), '[]'::json) from (select ${listOf(table)} from ${table} where ${where}) found)`.as(key),
+    ]),
+  );
+  const made = db
+    .select(fields)
+    .from(sql`(values (1)) as one`)
+    .prepare(name);
+  mine.set(name, made);
+  return made;
 }
 
-type Asked = Readonly<Record<string, readonly [PgTable, SQL | undefined]>>;
-
 /**
- * Rows of several tables by one statement: for many small families most of the time is spent on asking, not on finding.
- * The database makes JSON of them, which keeps every double to its last bit.
+ * Rows of several tables by one statement: for many small families most of the time is spent on asking and planning, not
+ * on finding. The database makes JSON of them, which keeps every double to its last bit: a test holds
+ * it against the plain way for every table.
+ * @param values what its placeholders stand for; lists are compared by `= any(…)`
  */
 export async function rowsOfEach<T extends Asked>(
   db: Database,
-  asked: T,
-): Promise<{ readonly [K in keyof T]: InferSelectModel<T[K][0]>[] }> {
-  const parts = Object.entries(asked).map(
-    ([name, [table, where]]) =>
-      sql`(select coalesce(json_agg(found), '[]'::json) from (select ${listOf(table)} from ${table} where ${where ?? sql`true`}) found) as ${sql.identifier(name)}`,
-  );
-  const reply = await db.execute(sql`select ${sql.join(parts, sql`, `)}`);
-  return reply.rows[0] as { readonly [K in keyof T]: InferSelectModel<T[K][0]>[] };
+  statement: Prepared<T>,
+  values: Record<string, unknown>,
+): Promise<Found<T>> {
+  const [row] = await readied(statement, db).execute(values);
+  return row as Found<T>;
 }
