@@ -65,7 +65,8 @@ describe('the measuring bench', function () {
       ['Runout', figuresFor('rotor_runout', 12, 30)],
     ] as const) {
       await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click();
-      await page.getByRole('button', { name: 'Take all again' }).click();
+      const again = page.getByRole('button', { name: 'Take all again' });
+      if ((await again.count()) > 0) await again.click();
       await page
         .locator('[data-capture] .pos')
         .filter({ hasText: /1 of (8|12)$/ })

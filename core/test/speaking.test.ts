@@ -256,6 +256,19 @@ describe('what must come out, and when it is too late', () => {
     t.takeBack(again.id);
     expect(list().every((x) => x.left === null)).to.equal(true);
   });
+  it('what was taken one way is not wanted the other way as well', () => {
+    const t = new Speaking(FOUR, [], 'lorry_drums_single_servo');
+    const drum = slotById(t.layout, t.slot('drum'))!;
+    const wanted = () =>
+      onlyNow(t.state(), drum)
+        .filter((x) => x.wanted)
+        .map((x) => x.what);
+    t.part(drum.id, 'removed');
+    expect(wanted().filter((w) => /above rivets|: lining/.test(w))).to.deep.equal([]);
+    t.gauge(t.slot('shoes'), ['3', '4', '5', '4', '4', '4'], { measurement: 'shoe_lining' });
+    expect(wanted().filter((w) => /above rivets/.test(w))).to.deep.equal([]);
+    expect(wanted().some((w) => /centring/.test(w))).to.equal(true);
+  });
   it('at the wheel what was left is told apart as well', () => {
     const t = new Speaking(FOUR);
     const [first] = onlyNowAtWheel(t.state(), 'FL');

@@ -120,9 +120,12 @@ function wantedNow(state: JobState, slot: Slot, names: readonly string[], left: 
       measurementsOn(c.slot.kind).flatMap((m): OnlyNow[] => {
         const access = ACCESS_OF[m.id];
         if (access === undefined || !names.includes(access)) return [];
-        const taken = state.book.sets.some((s) => s.slotId === c.slot.id && s.measurement === m.id && s.jobId === state.file.job.id);
-        const owed = c.required.some((r) => r.measurement.id === m.id && r.need === 'required');
-        if (taken || owed || !programmeFor(c.slot.kind, 'found').some((l) => l.measurement === m.id || l.or === m.id)) return [];
+        const lines = programmeFor(c.slot.kind, 'found').filter((l) => l.measurement === m.id || l.or === m.id);
+        // What can be taken another way is not wanted both ways.
+        const ways = [m.id, ...lines.flatMap((l) => [l.measurement, ...(l.or === null ? [] : [l.or])])];
+        const taken = state.book.sets.some((s) => s.slotId === c.slot.id && ways.includes(s.measurement) && s.jobId === state.file.job.id);
+        const owed = c.required.some((r) => ways.includes(r.measurement.id) && r.need === 'required');
+        if (taken || owed || lines.length === 0) return [];
         const key = `wanted:${c.slot.id}:${m.id}`;
         return [
           {

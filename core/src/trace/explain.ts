@@ -1,0 +1,72 @@
+import { attempt } from '../refusal.ts';
+import { type Evidence, infer, type Network } from './noisyOr.ts';
+
+/** How much one observation speaks for a fault or against it. */
+export interface Speaks {
+  readonly observation: string;
+  /** Natural log of the odds with all the evidence, less that with this observation unchecked: positive speaks for the fault. */
+  readonly logOdds: number;
+}
+
+const without = (evidence: Evidence, id: string): Evidence => {
+  const { [id]: _gone, ...observations } = evidence.observations;
+  return { ...evidence, observations };
+};
+const logOdds = (p: number): number => Math.log(p) - Math.log1p(-p);
+
+/**
+ * What speaks for a fault and against it, the strongest first; null where the fault is certain either way.
+ * Source: handbook 30, Explain.
+ */
+export function speaksFor(network: Network, evidence: Evidence, faultId: string): Speaks[] | null {
+  const i = network.faults.findIndex((f) => f.id === faultId);
+  const now = infer(network, evidence).posterior[i];
+  if (now === undefined || now === 0 || now === 1) return null;
+  return Object.keys(evidence.observations)
+    .map((observation): Speaks => {
+      const then = infer(network, without(evidence, observation)).posterior[i] ?? 0;
+      return { observation, logOdds: logOdds(now) - logOdds(then) };
+    })
+    .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
+}
+
+/** Two things that do not go together. */
+export interface Contradiction {
+  readonly observation: string;
+  /** What it goes together with least. */
+  readonly against: string | null;
+  /** How likely it was, given all the others, 0 to 1. */
+  readonly likelihood: number;
+}
+
+/** An observation less likely than this, given all the others, does not go together with them. */
+export const ODD = 0.03;
+
+/**
+ * Evidence that does not go together: an observation that all the others make very unlikely, and the one of them that
+ * does so most. Taken out, either leaves a far likelier whole.
+ * Source: handbook 30; the ratio of the marginal likelihoods with and without.
+ */
+export function contradictions(network: Network, evidence: Evidence): Contradiction[] {
+  const ids = Object.keys(evidence.observations);
+  const likely = (e: Evidence): number => {
+    const done = attempt(() => infer(network, e).logLikelihood);
+    return done.ok ? done.value : -Infinity;
+  };
+  const all = likely(evidence);
+  return ids
+    .flatMap((observation): Contradiction[] => {
+      const rest = likely(without(evidence, observation));
+      const likelihood = rest === -Infinity ? 1 : Math.exp(all - rest);
+      if (likelihood >= ODD) return [];
+      let against: { id: string; gain: number } | null = null;
+      for (const other of ids) {
+        if (other === observation) continue;
+        const less = without(evidence, other);
+        const gain = likely(less) - likely(without(less, observation)) - (all - rest);
+        if (against === null || gain > against.gain) against = { id: other, gain };
+      }
+      return [{ observation, against: against && against.gain > Math.LN2 ? against.id : null, likelihood }];
+    })
+    .sort((a, b) => a.likelihood - b.likelihood);
+}

@@ -1,0 +1,177 @@
+import { Refusal } from '../refusal.ts';
+import {
+  entropySum,
+  type Evidence,
+  infer,
+  inferBy,
+  type Inference,
+  logOfLeaks,
+  MOST_OPEN,
+  type Network,
+  type PartSum,
+  type Plan,
+  planFor,
+  seenIn,
+  sumPart,
+  weightsOf,
+  type Weights,
+} from './noisyOr.ts';
+
+/** A check settles some observations and costs its minutes. */
+export interface NetworkCheck {
+  readonly id: string;
+  readonly minutes: number;
+  /** Ids of the observations it settles. */
+  readonly observations: readonly string[];
+}
+
+/** One way a check may come out. */
+export interface Outcome {
+  /** What of its observations is seen then. */
+  readonly seen: readonly string[];
+  readonly probability: number;
+  /** Of each fault, in the order of the network's. */
+  readonly posterior: readonly number[];
+}
+
+export interface Worth {
+  readonly check: NetworkCheck;
+  /** Expected drop of the summed entropy of the faults' posteriors, bits. */
+  readonly drop: number;
+  readonly dropPerMinute: number;
+  readonly outcomes: readonly Outcome[];
+}
+
+/** Below this share of the evidence's own probability a difference of two sums is no longer exact enough. */
+const RARE = 1e-4;
+/** A check that settles more unchecked observations than this at once is not weighed. */
+const MOST_AT_ONCE = 6;
+
+/** The sums under the evidence, and what each part comes to; what is asked about is held against it. */
+class Weighed {
+  readonly now: Inference;
+  private readonly plan: Plan;
+  private readonly weights: Weights;
+  private readonly sums: readonly PartSum[];
+  private readonly partOf = new Map<number, number>();
+  private readonly leaks: number;
+  private readonly at: ReadonlyMap<string, number>;
+  private readonly network: Network;
+  private readonly evidence: Evidence;
+  constructor(network: Network, evidence: Evidence) {
+    this.network = network;
+    this.evidence = evidence;
+    this.at = new Map(network.faults.map((f, i) => [f.id, i]));
+    this.plan = planFor(network, seenIn(evidence));
+    if (this.plan.parts.some((p) => p.widest > MOST_OPEN))
+      throw new Refusal('too_large', 'Too many things seen hang together to weigh the next check exactly.');
+    this.weights = weightsOf(network, evidence);
+    this.leaks = logOfLeaks(this.plan, evidence);
+    this.sums = this.plan.parts.map((p) => sumPart(this.plan, p, this.weights));
+    this.plan.parts.forEach((p, k) => p.faults.forEach((f) => this.partOf.set(f, k)));
+    this.now = inferBy(this.plan, this.weights, this.sums, this.leaks);
+  }
+
+  /** The same with some observations not seen besides: only the parts that their faults are in are summed again. */
+  private without(ids: readonly string[]): Inference {
+    const present = Float64Array.from(this.weights.present);
+    const touched = new Set<number>();
+    let leaks = this.leaks;
+    for (const id of ids) {
+      const o = this.network.observations.find((x) => x.id === id);
+      if (!o) continue;
+      leaks += Math.log1p(-o.leak);
+      for (const [fault, strength] of Object.entries(o.strengths)) {
+        const i = this.at.get(fault);
+        if (i === undefined || strength === 0) continue;
+        present[i] = (present[i] ?? 0) * (1 - strength);
+        const part = this.partOf.get(i);
+        if (part !== undefined) touched.add(part);
+      }
+    }
+    const w = { absent: this.weights.absent, present };
+    const sums = this.plan.parts.map((p, k) => (touched.has(k) ? sumPart(this.plan, p, w) : (this.sums[k] ?? { total: 0, present: [] })));
+    return inferBy(this.plan, w, sums, leaks);
+  }
+
+  /** All ways in which some unchecked observations may come out together, in the order of binary counting. */
+  outcomes(ids: readonly string[]): Outcome[] {
+    const base = this.now.logLikelihood;
+    const ways = 1 << ids.length;
+    // P(evidence, those of a set not seen), relative to the evidence's own, and the same with each fault present.
+    const mass: number[] = [];
+    const joint: number[][] = [];
+    for (let unseen = 0; unseen < ways; unseen += 1) {
+      const list = ids.filter((_, i) => (unseen & (1 << (ids.length - 1 - i))) !== 0);
+      const inference = list.length === 0 ? this.now : this.without(list);
+      const share = Math.exp(inference.logLikelihood - base);
+      mass.push(share);
+      joint.push(inference.posterior.map((p) => p * share));
+    }
+    const result: Outcome[] = [];
+    for (let pattern = 0; pattern < ways; pattern += 1) {
+      const seen = ids.filter((_, i) => (pattern & (1 << (ids.length - 1 - i))) !== 0);
+      const notSeen = ways - 1 - pattern;
+      let probability = 0;
+      const present = new Array<number>(this.network.faults.length).fill(0);
+      // Inclusion and exclusion over what is seen: P(A seen, B not) = Σ over subsets of A of ±P(subset and B not).
+      for (let sub = pattern; ; sub = (sub - 1) & pattern) {
+        const sign = bits(sub) % 2 === 0 ? 1 : -1;
+        const k = sub | notSeen;
+        probability += sign * (mass[k] ?? 0);
+        joint[k]?.forEach((v, f) => {
+          present[f] = (present[f] ?? 0) + sign * v;
+        });
+        if (sub === 0) break;
+      }
+      if (seen.length > 0 && probability < RARE) {
+        const direct = this.direct(ids, seen);
+        if (direct) result.push(direct);
+        continue;
+      }
+      if (probability > 0) result.push({ seen, probability, posterior: present.map((v) => Math.min(1, Math.max(0, v / probability))) });
+    }
+    return result;
+  }
+  /** A rare outcome reckoned by itself; null where it cannot happen. */
+  private direct(ids: readonly string[], seen: readonly string[]): Outcome | null {
+    const more = Object.fromEntries(ids.map((id) => [id, seen.includes(id) ? ('seen' as const) : ('not_seen' as const)]));
+    try {
+      const inference = infer(this.network, { ...this.evidence, observations: { ...this.evidence.observations, ...more } });
+      return { seen, probability: Math.exp(inference.logLikelihood - this.now.logLikelihood), posterior: inference.posterior };
+    } catch (error) {
+      if (error instanceof Refusal && (error.code === 'impossible_evidence' || error.code === 'too_large')) return null;
+      throw error;
+    }
+  }
+}
+
+const bits = (n: number): number => {
+  let count = 0;
+  for (let m = n; m !== 0; m &= m - 1) count += 1;
+  return count;
+};
+
+/**
+ * What each check would be worth now: the expected drop of the summed entropy of the faults' posteriors over all joint
+ * outcomes of what it settles and is still unchecked, divided by its minutes; the most first, equal ones in the order given.
+ * A check of which everything is known already is left out.
+ * @throws Refusal too_large, and those of infer
+ * Source: handbook 30, Next check worth doing.
+ */
+export function worthOf(network: Network, evidence: Evidence, checks: readonly NetworkCheck[]): Worth[] {
+  const weighed = new Weighed(network, evidence);
+  const before = entropySum(weighed.now.posterior);
+  const known = new Set(network.observations.map((o) => o.id));
+  return checks
+    .flatMap((check): Worth[] => {
+      const open = check.observations.filter((id) => evidence.observations[id] === undefined && known.has(id));
+      if (open.length === 0 || open.length > MOST_AT_ONCE) return [];
+      const outcomes = weighed.outcomes(open);
+      const drop = before - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
+      return [{ check, drop, dropPerMinute: drop / check.minutes, outcomes }];
+    })
+    .map((w, i) => ({ w, i }))
+    .sort((a, b) => b.w.dropPerMinute - a.w.dropPerMinute || a.i - b.i)
+    .map(({ w }) => w);
+}
