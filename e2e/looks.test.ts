@@ -125,6 +125,7 @@ describe('every screen', function () {
     await page.keyboard.press('?');
     await page.getByRole('heading', { name: 'Keys' }).waitFor();
     await page.keyboard.press('Escape');
+    await page.getByRole('heading', { name: 'Keys' }).waitFor({ state: 'detached' });
     await page.keyboard.press('/');
     await page.keyboard.type('P 2207');
     await page.getByRole('option', { name: /Rotor/ }).waitFor();

@@ -80,6 +80,19 @@ describe('the stream of changes', () => {
     for (const m of ear.heard) expect(Object.keys(m).sort()).to.deep.equal(['jobId', 'page']);
   });
 
+  it('passes presses of an instrument on in the order in which they were answered, whichever process took them', async () => {
+    const { body } = await shop.lead.ask<{ key: string }>('POST', '/api/instruments/key', { anew: false });
+    const headers = { authorization: `Bearer ${body.key}` };
+    ear.heard.length = 0;
+    const texts = Array.from({ length: 60 }, (_, i) => (12 + i / 1000).toFixed(3));
+    for (const text of texts) {
+      const said = { instrument: 'M-09', kind: 'micrometer', unit: 'mm', text, event: 'press' };
+      expect((await shop.nobody.ask('POST', '/api/instruments/say', said, headers)).status).to.equal(200);
+    }
+    await ear.until((m) => m.instrument?.text === texts.at(-1), 2000);
+    expect(ear.heard.flatMap((m) => (m.instrument ? [m.instrument.text] : []))).to.deep.equal(texts);
+  });
+
   it('comes back after its connection to the database was cut, and has everybody read again', async () => {
     ear.heard.length = 0;
     const admin = new pg.Client({ connectionString: shop.url });

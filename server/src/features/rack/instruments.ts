@@ -5,7 +5,7 @@ import { secret } from '../../db/schema.ts';
 import { pageOf } from '../../platform/live.ts';
 import { Fault } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
-import { tell } from '../../platform/tell.ts';
+import { tell, tellInOrder } from '../../platform/tell.ts';
 
 export type InstrumentNames = 'instrumentSays' | 'claimInstrument' | 'instrumentKey';
 
@@ -37,7 +37,8 @@ export const instrumentHandlers: Pick<Handlers, InstrumentNames> = {
     if (body.event === 'live' && now - (lastHeard.get(body.instrument) ?? 0) < LEAST_APART_MS) return { heard: false };
     if (lastHeard.size > 500) lastHeard.clear();
     lastHeard.set(body.instrument, now);
-    tell(db, { jobId: null, page: '', instrument: body });
+    // The next press must not overtake this one: it would be taken at another position.
+    await tellInOrder(db, { jobId: null, page: '', instrument: body });
     return { heard: true };
   },
   claimInstrument: async ({ db, params, request }) => {
