@@ -95,6 +95,7 @@ await run(async () => {
           .padStart(7)} ms   of ${gaps.length} frames`,
       );
     await server.stop();
+    await cluster.stop();
   });
   process.exit(0);
 });

@@ -54,11 +54,14 @@ export function proofItems(input: {
     ...(input.complaint.trim()
       ? [item('complaint', input.complaint.trim(), 'The complaint, asked again in the owner’s words.', AGAIN)]
       : []),
-    ...input.seen.map((s) => {
-      const text = observationFacts(s.code)?.text ?? s.code;
-      const where = s.corner ? `${CORNER_NAME[s.corner]}: ${text.toLowerCase()}` : text;
-      return item(`again:${s.code}`, where, 'Seen at Trace, asked again in the same words.', AGAIN, s.corner);
-    }),
+    // What only a check brought out is not asked again in words.
+    ...input.seen
+      .filter((s) => observationFacts(s.code) !== undefined)
+      .map((s) => {
+        const text = observationFacts(s.code)?.text ?? s.code;
+        const where = s.corner ? `${CORNER_NAME[s.corner]}: ${text.toLowerCase()}` : text;
+        return item(`again:${s.code}`, where, 'Seen at Trace, asked again in the same words.', AGAIN, s.corner);
+      }),
   ];
   if (input.loose)
     return [

@@ -4,8 +4,9 @@ import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';
+import CausesPanel from './CausesPanel.vue';
 
-/** Complaint and observations: seen, not seen, not checked. The reasoning from them is not done here. */
+/** Complaint and observations: seen, not seen, not checked; what may be at fault stands above them. */
 const job = useJob();
 const find = ref('');
 const list = computed(() => {
@@ -51,6 +52,7 @@ const stillText = computed(() => {
     <span class="second told">as told at Book in, {{ dayText(job.state?.file.job.openedAt ?? '') }}</span>
   </div>
   <CautionPlates :steps="['trace']" />
+  <CausesPanel />
   <div class="tools">
     <v-text-field v-model="find" class="find" label="Find an observation" clearable @click:clear="find = ''" />
     <span class="second still">

@@ -1,0 +1,222 @@
+/**
+ * What each fault makes visible, and how often by itself. One line a link:
+ * fault | observation | strength | where it shows | reasoning
+ *
+ * Where: system (no wheel), here (the fault's own wheel), axle (both wheels of its axle), circuit (every wheel of its
+ * circuit), all (every wheel), away and toward (the vehicle pulls so, by the side of the fault), own and other (the axle
+ * that locks early: the fault's own, or the other one).
+ * Source: handbook 30, Faults and Quick checks. Strengths are how often somebody who looks sees it where the fault alone is
+ * present; each line says why.
+ */
+export const LINKS_TABLE = `
+master_passes      | pedal_sinks         | 0.85 | system  | Fluid goes round the lip under a steady push
+master_passes      | pedal_low_pumps_up  | 0.35 | system  | A quick stroke outruns a worn lip
+master_passes      | pedal_soft_plugged  | 0.9  | system  | With the outlets plugged only the cylinder is left
+master_passes      | long_stop           | 0.4  | system  | Pressure is lost while it is held
+master_leaks       | wet_below_master    | 0.85 | system  | It comes out at the boot
+master_leaks       | servo_wet           | 0.4  | system  | Into the servo where there is one
+master_leaks       | level_low           | 0.7  | system  | What leaks is missing
+master_leaks       | pedal_sinks         | 0.3  | system  | Only when it leaks fast
+master_stuck_home  | pedal_no_return     | 0.7  | system  | The piston does not come back
+master_stuck_home  | drags               | 0.7  | all     | Pressure stays in all circuits
+master_stuck_home  | pedal_to_floor      | 0.4  | system  | Nothing left to push
+master_stuck_out   | pedal_hard_no_stop  | 0.95 | system  | It cannot move
+master_port        | drags               | 0.85 | all     | Fluid cannot go back
+master_port        | tightens_warm       | 0.9  | system  | It swells as it warms and has nowhere to go
+master_port        | no_fountain         | 0.95 | system  | No return through the port
+master_port        | pedal_play_none     | 0.3  | system  | The pedal stands on what is trapped
+master_bore        | pedal_sinks         | 0.5  | system  | The lip passes over a pit
+master_bore        | fluid_sludge        | 0.4  | system  | Its rust is in the fluid
+master_wrong_bore  | pedal_more_effort   | 0.45 | system  | A larger bore asks for more force
+master_wrong_bore  | pedal_play_excessive | 0.25 | system | A smaller one for more travel
+master_wrong_bore  | repair_visible      | 0.5  | system  | Somebody fitted it
+pushrod_no_play    | pedal_play_none     | 0.95 | system  | What it says
+pushrod_no_play    | drags               | 0.75 | all     | The port stays covered
+pushrod_no_play    | tightens_warm       | 0.8  | system  | And more so warm
+pushrod_no_play    | no_fountain         | 0.85 | system  | The cup never opens the port
+pushrod_much_play  | pedal_play_excessive | 0.9 | system  | What it says
+pushrod_much_play  | pedal_low_pumps_up  | 0.3  | system  | The stroke is short
+circuit_lost       | difference_lamp     | 0.7  | system  | Where a lamp is there
+circuit_lost       | long_stop           | 0.8  | system  | Half of the brakes
+circuit_lost       | pedal_play_excessive | 0.5 | system  | The first part of the stroke does nothing
+circuit_lost       | pedal_soft_plugged  | 0.6  | system  | The cylinder is at fault
+reservoir_vent     | drags               | 0.35 | all     | Vacuum or pressure over the fluid
+reservoir_vent     | pedal_no_return     | 0.25 | system  | Sucked slowly back
+air_in_system      | pedal_spongy        | 0.92 | system  | It is the feel of air
+air_in_system      | pedal_low_pumps_up  | 0.75 | system  | Compressed by the first stroke
+air_in_system      | long_stop           | 0.4  | system  | The stroke runs out
+fluid_water        | fluid_water         | 0.9  | system  | The tester shows it
+fluid_water        | fluid_dark          | 0.4  | system  | Water comes with age
+fluid_water        | fades               | 0.4  | system  | It boils
+fluid_wrong        | cap_swollen         | 0.9  | system  | Rubber grows in mineral oil
+fluid_wrong        | drags               | 0.7  | all     | Seals swell and hold
+fluid_wrong        | pedal_no_return     | 0.4  | system  | As does the master's
+fluid_sludge       | fluid_sludge        | 0.9  | system  | It is seen in the reservoir
+fluid_sludge       | fluid_dark          | 0.7  | system  | Before it settles
+fluid_sludge       | bleeder_blocked     | 0.25 | all     | It settles at the lowest points
+fluid_lost         | level_empty         | 0.9  | system  | What it says
+fluid_lost         | pedal_to_floor      | 0.7  | system  | Air instead of fluid
+fluid_lost         | pedal_spongy        | 0.5  | system  | Before it is quite empty
+pedal_dry          | pedal_no_return     | 0.85 | system  | It sticks
+pedal_dry          | pedal_more_effort   | 0.4  | system  | And rubs
+pedal_dry          | drags               | 0.3  | all     | The cylinder is held on a little
+pedal_spring       | pedal_no_return     | 0.75 | system  | Nothing pulls it back
+pedal_spring       | stop_lamp           | 0.3  | system  | The lamp stays on
+pedal_flexes       | pedal_spongy        | 0.6  | system  | The metal gives instead of the fluid
+lever_dry          | pedal_no_return     | 0.85 | system  | It sticks
+servo_diaphragm    | servo_none          | 0.7  | system  | No difference left across it
+servo_diaphragm    | servo_hiss          | 0.75 | system  | Air goes through
+servo_diaphragm    | servo_vacuum_lost   | 0.8  | system  | It does not hold
+servo_diaphragm    | pedal_more_effort   | 0.8  | system  | The leg does it alone
+servo_check_valve  | servo_vacuum_lost   | 0.9  | system  | It goes back to the engine
+servo_check_valve  | servo_no_fall       | 0.3  | system  | Nothing in store
+servo_supply       | servo_no_fall       | 0.8  | system  | Little comes
+servo_supply       | servo_none          | 0.5  | system  | Or nothing
+servo_supply       | pedal_more_effort   | 0.8  | system  | The leg does it alone
+servo_sticks_on    | drags               | 0.6  | all     | It goes on pushing
+servo_sticks_on    | pedal_no_return     | 0.5  | system  | It holds the pedal down
+servo_rod          | servo_rattle        | 0.7  | system  | Loose
+servo_rod          | pedal_play_excessive | 0.6 | system  | Play before anything moves
+servo_shell        | servo_hiss          | 0.5  | system  | Through the crack
+servo_shell        | servo_vacuum_lost   | 0.8  | system  | It does not hold
+servo_shell        | servo_none          | 0.5  | system  | Or does nothing
+servo_filter       | pedal_more_effort   | 0.4  | system  | Air comes too slowly
+hose_flap          | drags               | 0.85 | here    | Fluid comes and does not go back
+hose_flap          | hot                 | 0.7  | here    | It drags
+hose_flap          | still_drags_union   | 0.95 | here    | The union at the master opens nothing: the hose holds it
+hose_flap          | hose_bad            | 0.35 | system  | Seldom to be seen outside
+hose_flap          | pull                | 0.4  | toward  | That wheel is never free
+hose_blocked       | no_braking          | 0.85 | here    | Nothing arrives
+hose_blocked       | bleeder_dry         | 0.8  | here    | Not even with the bleeder open
+hose_blocked       | pull                | 0.7  | away    | The other side brakes alone
+hose_swells        | pedal_spongy        | 0.6  | system  | It takes fluid as it grows
+hose_swells        | hose_bad            | 0.7  | system  | Seen and felt under pressure
+hose_swells        | clamp_hardens       | 0.8  | here    | Clamped, the pedal is hard
+hose_weeps         | hose_bad            | 0.8  | system  | Wet at the crimp
+hose_weeps         | level_low           | 0.6  | system  | What leaks is missing
+hose_weeps         | fluid_at_wheel      | 0.5  | here    | It runs down
+line_blocked       | bleeder_dry         | 0.75 | circuit | Nothing comes
+line_blocked       | no_braking          | 0.6  | circuit | Nothing arrives
+line_rusted        | line_rusted         | 0.85 | system  | Seen on the lift
+line_rusted        | level_low           | 0.6  | system  | Once it is through
+line_rusted        | pedal_to_floor      | 0.3  | system  | Once it bursts
+union_leaks        | level_low           | 0.6  | system  | Slowly
+union_leaks        | repair_visible      | 0.3  | system  | Somebody was there
+valve_stuck        | locks               | 0.5  | other   | The share of the axles is wrong
+valve_stuck        | long_stop           | 0.3  | system  | One axle does too little
+balance_bar        | locks               | 0.6  | own     | The share of the axles is wrong
+piston_seized      | drags               | 0.75 | here    | It does not come back
+piston_seized      | hot                 | 0.7  | here    | It drags
+piston_seized      | piston_stiff        | 0.95 | here    | The lever says so
+piston_seized      | still_drags_bleeder | 0.9  | here    | No pressure, and it still holds
+piston_seized      | no_braking          | 0.25 | here    | Stuck out of reach of the rotor
+piston_seized      | pull                | 0.5  | away    | That side does less
+piston_seized      | pads_uneven         | 0.6  | here    | Its pad wears apart from the others
+seal_hard          | drags               | 0.55 | here    | Nothing pulls it back
+seal_hard          | hot                 | 0.35 | here    | A little
+seal_hard          | still_drags_bleeder | 0.8  | here    | It is the seal, not pressure
+piston_leaks       | fluid_at_wheel      | 0.9  | here    | It runs out
+piston_leaks       | boots_wet           | 0.9  | here    | Behind the boot first
+piston_leaks       | level_low           | 0.6  | system  | What leaks is missing
+slides_seized      | drags               | 0.6  | here    | It cannot centre itself
+slides_seized      | pads_uneven         | 0.8  | here    | The inner pad does all the work
+slides_seized      | slides_stiff        | 0.95 | here    | Moved by hand
+slides_seized      | still_drags_bleeder | 0.85 | here    | Mechanical
+slides_seized      | hot                 | 0.5  | here    | It drags
+slides_seized      | pull                | 0.35 | away    | That side does less
+halves_leak        | fluid_at_wheel      | 0.8  | here    | Between the halves
+halves_leak        | level_low           | 0.5  | system  | What leaks is missing
+bleeder_blocked_f  | bleeder_blocked     | 0.95 | here    | Nothing comes, the bleeder out and it does
+pads_worn          | lining_thin         | 0.95 | here    | Gauged
+pads_worn          | noise               | 0.5  | system  | Metal on metal
+pads_worn          | pedal_play_excessive | 0.2 | system  | The pistons stand far out
+pads_contaminated  | lining_bad          | 0.85 | here    | Seen
+pads_contaminated  | pull                | 0.6  | away    | It does not grip, or grabs
+pads_contaminated  | noise               | 0.4  | system  | Squeal
+pads_wrong         | noise               | 0.35 | system  | Squeal
+pads_wrong         | long_stop           | 0.4  | system  | The wrong mix
+pads_wrong         | fades               | 0.3  | system  | The wrong mix
+rotor_runout_f     | runout_past         | 0.9  | here    | Swept
+rotor_runout_f     | judder              | 0.65 | system  | Felt at the wheel or pedal
+rotor_runout_f     | pedal_pulses        | 0.6  | system  | Pads are pushed back
+rotor_runout_f     | pedal_play_excessive | 0.25 | system | Knocked back pads
+rotor_uneven       | variation_past      | 0.9  | here    | Gauged
+rotor_uneven       | pedal_pulses        | 0.9  | system  | Thick and thin under the pads
+rotor_uneven       | judder              | 0.8  | system  | As strong as the difference
+rotor_thin         | rotor_thin_past     | 0.98 | here    | Gauged
+rotor_cracked      | noise               | 0.3  | system  | A tick at each turn
+rotor_cracked      | judder              | 0.3  | system  | When it opens
+rotor_dirty        | pull                | 0.4  | away    | Does not grip
+rotor_dirty        | noise               | 0.4  | system  | Squeal
+wc_seized          | no_braking          | 0.5  | here    | The shoes do not move
+wc_seized          | drags               | 0.4  | here    | Or do not come back
+wc_seized          | piston_stiff        | 0.9  | here    | By the lever
+wc_seized          | pull                | 0.5  | away    | That side does less
+wc_seized          | still_drags_bleeder | 0.7  | here    | Mechanical
+wc_leaks           | fluid_at_wheel      | 0.8  | here    | Down the backing plate
+wc_leaks           | boots_wet           | 0.95 | here    | Boots pulled back
+wc_leaks           | lining_bad          | 0.6  | here    | On the lining below
+wc_leaks           | level_low           | 0.6  | system  | What leaks is missing
+wc_leaks           | pedal_spongy        | 0.3  | system  | Where fluid comes out air goes in
+shoes_worn         | lining_thin         | 0.95 | here    | Gauged
+shoes_worn         | pedal_low_pumps_up  | 0.4  | system  | Long way to the drum
+shoes_worn         | park_long           | 0.4  | system  | As for the cable
+shoes_contaminated | lining_bad          | 0.9  | here    | Seen
+shoes_contaminated | pull                | 0.6  | away    | Does not grip
+shoes_contaminated | locks               | 0.35 | own     | Or grabs
+shoes_swapped      | pull                | 0.45 | away    | The pairs do not work alike
+shoes_swapped      | locks               | 0.35 | own     | One grabs
+shoes_swapped      | noise               | 0.3  | system  | Springs ring
+adjuster_seized    | adjuster_stiff      | 0.95 | here    | Tried
+adjuster_seized    | pedal_low_pumps_up  | 0.55 | system  | It cannot be taken up
+adjuster_seized    | park_long           | 0.5  | system  | As for the cable
+over_adjusted      | drags               | 0.9  | here    | The shoes touch all round
+over_adjusted      | hot                 | 0.7  | here    | And rub
+over_adjusted      | still_drags_bleeder | 0.95 | here    | No pressure about it
+shoe_hangs         | drags               | 0.5  | here    | It stays in the groove
+shoe_hangs         | still_drags_bleeder | 0.9  | here    | Mechanical
+drum_oversize      | pedal_low_pumps_up  | 0.35 | system  | Long way to the drum
+drum_oversize      | drum_past           | 0.95 | here    | Gauged
+drum_oval          | pedal_pulses        | 0.7  | system  | The shoes follow it
+drum_oval          | judder              | 0.6  | system  | Felt at low speed too
+drum_oval          | drum_oval_past      | 0.95 | here    | Gauged
+drum_oval          | judder_parking      | 0.8  | system  | With the lever alone, where it is a rear one
+drum_rusted_on     | locked              | 0.95 | here    | It cannot be turned
+drum_rusted_on     | drum_stuck          | 0.7  | here    | Nor taken off
+bearing_loose      | bearing_play        | 0.95 | here    | Pulled and pushed
+bearing_loose      | pedal_low_pumps_up  | 0.5  | system  | Pads knocked back: the first pedal is low, the second good
+bearing_loose      | runout_past         | 0.4  | here    | The dial sees the bearing
+bearing_worn       | bearing_play        | 0.8  | here    | Pulled and pushed
+bearing_worn       | noise               | 0.6  | system  | It rumbles
+outside_pull       | pull                | 0.5  | toward  | Under braking and without
+outside_pull       | judder              | 0.25 | system  | Wheels and bushes
+park_cable_seized  | park_frozen         | 0.6  | system  | It does not move
+park_cable_seized  | park_drags          | 0.7  | system  | It does not go back
+park_cable_seized  | drags               | 0.4  | rear    | It holds the rear wheels
+park_cable_seized  | still_drags_bleeder | 0.7  | rear    | Mechanical
+park_cable_seized  | cable_holds         | 0.9  | rear    | Taken off at the wheel, it is free
+park_cable_seized  | park_no_hold        | 0.4  | system  | Or does not pull
+park_maladjusted   | park_long           | 0.7  | system  | Cable slack
+park_maladjusted   | park_no_hold        | 0.6  | system  | It runs out of travel
+park_maladjusted   | drags               | 0.2  | rear    | Or is too tight
+park_maladjusted   | cable_holds         | 0.4  | rear    | Too tight: taken off it is free
+park_pin           | park_frozen         | 0.7  | system  | The lever at the wheel is stuck
+park_pin           | park_drags          | 0.5  | system  | Or stays on
+park_linkage       | park_long           | 0.7  | system  | Play in every joint
+park_linkage       | park_no_grip        | 0.3  | system  | Nothing left at the shoes
+rods_out           | pull                | 0.6  | away    | One wheel before the other
+rods_out           | locks               | 0.5  | own     | One axle before the other
+rods_out           | long_stop           | 0.5  | system  | Half of them idle
+clevis_worn        | pedal_play_excessive | 0.8 | system  | It all adds up at the pedal
+clevis_worn        | long_stop           | 0.3  | system  | And is lost at the wheel
+wedge_seized       | no_braking          | 0.5  | here    | It does not spread
+wedge_seized       | drags               | 0.5  | here    | Or does not close
+wedge_seized       | pull                | 0.5  | away    | That side does less
+shoes_off_centre   | pedal_hard_no_stop  | 0.5  | system  | A hard pedal on heel or toe alone
+shoes_off_centre   | pull                | 0.4  | away    | Unequal contact
+shoes_off_centre   | long_stop           | 0.5  | system  | Little of the lining works
+slave_leaks        | clutch_spongy       | 0.6  | system  | Air goes in where fluid goes out
+slave_leaks        | level_low           | 0.3  | system  | Where the reservoir is shared
+clutch_passes      | clutch_spongy       | 0.6  | system  | It creeps
+clutch_air         | clutch_spongy       | 0.9  | system  | The feel of air
+`;

@@ -1,0 +1,83 @@
+/**
+ * How often each thing is seen without any fault of the table, and what only a check or the bench brings out.
+ * One line a sign: code | leak | how it becomes known (felt, checked, measured) | scope (system, corner) | text | reasoning
+ *
+ * Felt signs are worded where they are asked; here stands their leak only.
+ * Opposed outcomes of one check are one sign, named after the outcome that any single fault of it brings about by itself.
+ * Source: handbook 30, How the evidence is weighed.
+ */
+export const SIGNS_TABLE = `
+pedal_hard_no_stop  | 0.005 | felt     | system | - | Hardly ever without a cause
+pedal_more_effort   | 0.03  | felt     | system | - | Habit: another car feels lighter
+pedal_no_return     | 0.01  | felt     | system | - | A mat under the pedal
+pedal_pulses        | 0.02  | felt     | system | - | A rough road
+pedal_play_excessive | 0.02 | felt     | system | - | Habit
+pedal_play_none     | 0.01  | felt     | system | - | Habit
+pedal_spongy        | 0.03  | felt     | system | - | Some feel sponge in any old pedal
+pedal_low_pumps_up  | 0.02  | felt     | system | - | Long travel is usual on some drums
+pedal_sinks         | 0.01  | felt     | system | - | With the engine started meanwhile
+pedal_to_floor      | 0.002 | felt     | system | - | Never without a cause
+clutch_spongy       | 0.02  | felt     | system | - | A worn clutch
+pulls_left          | 0.03  | felt     | system | - | The crown of the road
+pulls_right         | 0.03  | felt     | system | - | The crown of the road
+judder              | 0.02  | felt     | system | - | Wheels out of balance
+locks_front         | 0.02  | felt     | system | - | A slippery road
+locks_rear          | 0.02  | felt     | system | - | A slippery road
+long_stop           | 0.04  | felt     | system | - | Old brakes are weaker than new ones
+fades               | 0.03  | felt     | system | - | A long hill
+smell               | 0.02  | felt     | system | - | Something else
+noise               | 0.08  | felt     | system | - | Old brakes talk
+tightens_warm       | 0.004 | felt     | system | - | Hardly ever without a cause
+drags               | 0.02  | felt     | corner | - | A touch of the pads is nothing
+locked              | 0.003 | felt     | corner | - | In gear
+no_braking          | 0.01  | felt     | corner | - | A weak helper on the pedal
+hot                 | 0.03  | felt     | corner | - | It was braked
+blued               | 0.01  | felt     | corner | - | An old mark
+lining_bad          | 0.03  | felt     | corner | - | Glazed by gentle driving
+bearing_play        | 0.01  | felt     | corner | - | Ball joint instead
+drum_stuck          | 0.03  | felt     | corner | - | Rust at the hub alone
+fluid_at_wheel      | 0.01  | felt     | corner | - | Axle oil, or a wet road
+bleeder_dry         | 0.01  | felt     | corner | - | Not opened far enough
+bleeder_blocked     | 0.02  | felt     | corner | - | Paint over it
+level_low           | 0.05  | felt     | system | - | Linings wear and the level goes down
+level_empty         | 0.003 | felt     | system | - | Never without a cause
+fluid_dark          | 0.15  | felt     | system | - | It darkens by itself
+fluid_sludge        | 0.01  | felt     | system | - | Dirt fell in
+fluid_water         | 0.03  | felt     | system | - | The tester is out by so much
+cap_swollen         | 0.02  | felt     | system | - | Age alone
+wet_below_master    | 0.01  | felt     | system | - | Spilt when it was topped up
+hose_bad            | 0.05  | felt     | system | - | Cracked outside and sound inside
+line_rusted         | 0.06  | felt     | system | - | Brown, and thick enough still
+repair_visible      | 0.2   | felt     | system | - | Most have been worked on
+park_no_hold        | 0.03  | felt     | system | - | A weak arm
+park_long           | 0.05  | felt     | system | - | Habit
+park_frozen         | 0.005 | felt     | system | - | Frost in it
+park_drags          | 0.01  | felt     | system | - | Not let off
+park_no_grip        | 0.01  | felt     | system | - | Not pulled
+servo_none          | 0.01  | felt     | system | - | The engine does not run
+servo_hiss          | 0.02  | felt     | system | - | A little hiss is usual
+servo_vacuum_lost   | 0.02  | felt     | system | - | A hose slipped off
+servo_no_fall       | 0.02  | felt     | system | - | Tested with vacuum in store
+servo_rattle        | 0.01  | felt     | system | - | Something else
+servo_wet           | 0.01  | felt     | system | - | Petrol or oil from the engine
+stop_lamp           | 0.04  | felt     | system | - | A lamp or its switch
+difference_lamp     | 0.02  | felt     | system | - | Left so after bleeding
+still_drags_bleeder | 0.02  | checked  | corner | Still drags with its bleeder open | Not let go long enough
+still_drags_union   | 0.03  | checked  | corner | Still drags with the union at the master open | Pressure let go elsewhere
+no_fountain         | 0.03  | checked  | system | No fountain in the reservoir as the pedal is let go | Not seen for the baffle
+pedal_soft_plugged  | 0.02  | checked  | system | Low, spongy or sinking with the outlets plugged | Air under a plug
+clamp_hardens       | 0.02  | checked  | corner | Pedal comes hard with this hose clamped | A shorter stroke
+boots_wet           | 0.02  | checked  | corner | Wet behind the boots | Assembly fluid
+piston_stiff        | 0.03  | checked  | corner | Piston goes back stiffly or not at all | A dirty bleeder
+slides_stiff        | 0.03  | checked  | corner | Caliper does not slide by hand | Paint over it
+adjuster_stiff      | 0.05  | checked  | corner | Adjuster does not turn | Turned the wrong way
+cable_holds         | 0.02  | checked  | corner | Free only with the parking cable off | Hung up
+judder_parking      | 0.02  | checked  | system | Judders by the parking brake alone | A rough road
+lining_thin         | 0.01  | measured | corner | Lining under its limit | Gauged at its end
+pads_uneven         | 0.04  | measured | corner | Pads worn apart from each other | Normal if slight
+runout_past         | 0.02  | measured | corner | Rotor runs out past its limit | Rust on the face
+variation_past      | 0.01  | measured | corner | Rotor thickness varies past its limit | Dirt under the anvil
+rotor_thin_past     | 0.005 | measured | corner | Rotor under its limit | A lip under the anvil
+drum_past           | 0.005 | measured | corner | Drum over its limit | Gauged on the ridge
+drum_oval_past      | 0.01  | measured | corner | Drum out of round past its limit | Rust on it
+`;
