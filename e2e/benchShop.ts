@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import { House, signIn } from './house.ts';
 
 export interface Slot {
   readonly id: string;
@@ -66,4 +67,23 @@ export async function jobsOf(page: Page, url: string): Promise<ReadonlyMap<strin
 }
 export async function fileOf(page: Page, url: string, jobId: string | undefined): Promise<JobFile> {
   return (await (await page.request.get(`${url}/api/jobs/${jobId ?? ''}`)).json()) as JobFile;
+}
+
+/** The demonstration shop with Tomasz signed in at its bench; a picture is taken where a test fails. */
+export class BenchShop {
+  readonly house = new House();
+  page!: Page;
+  jobs: ReadonlyMap<string, string> = new Map();
+  async open(): Promise<void> {
+    await this.house.open(true);
+    this.page = await this.house.page({ shell: true });
+    await signIn(this.page, this.house.url, 'tomasz');
+    this.jobs = await jobsOf(this.page, this.house.url);
+  }
+  file(tag: string): Promise<JobFile> {
+    return fileOf(this.page, this.house.url, this.jobs.get(tag));
+  }
+  async pictureOf(failed: boolean): Promise<void> {
+    if (failed && process.env['DAUER_SHOT']) await this.page.screenshot({ path: process.env['DAUER_SHOT'] });
+  }
 }

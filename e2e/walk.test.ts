@@ -1,23 +1,22 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { aroundBore, CORNERS, figuresFor, fileOf, type JobFile, jobsOf, type Slot, sweepOf } from './benchShop.ts';
-import { allSent, House, pressAll, signIn, typeFigures } from './house.ts';
+import { aroundBore, BenchShop, CORNERS, figuresFor, type JobFile, type Slot, sweepOf } from './benchShop.ts';
+import { allSent, pressAll, signIn, typeFigures } from './house.ts';
 
 describe('a vehicle measured whole, by keyboard and simulated gauge', function () {
   this.timeout(900000);
-  const house = new House();
+  const shop = new BenchShop();
+  const { house } = shop;
   let page: Page;
-  let jobs: ReadonlyMap<string, string> = new Map();
-  const files = (tag: string): Promise<JobFile> => fileOf(page, house.url, jobs.get(tag));
+  let jobs: ReadonlyMap<string, string>;
+  const files = (tag: string): Promise<JobFile> => shop.file(tag);
   before(async () => {
-    await house.open(true);
-    page = await house.page({ shell: true });
-    await signIn(page, house.url, 'tomasz');
-    jobs = await jobsOf(page, house.url);
+    await shop.open();
+    ({ page, jobs } = shop);
   });
   after(() => house.close());
-  afterEach(async function () {
-    if (this.currentTest?.state === 'failed' && process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'] });
+  afterEach(function () {
+    return shop.pictureOf(this.currentTest?.state === 'failed');
   });
 
   /** What was typed, by place and measurement, in the order of the positions. */

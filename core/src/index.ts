@@ -39,6 +39,7 @@ export * from './trace/explain.ts';
 export * from './trace/tables.ts';
 export * from './trace/network.ts';
 export * from './trace/tracing.ts';
+export * from './trace/traceWords.ts';
 export * from './gauge/between.ts';
 export * from './gauge/characteristics.ts';
 export * from './gauge/gaugeKinds.ts';

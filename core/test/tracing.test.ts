@@ -1,10 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  causesToShow,
+  contradictionWords,
   evidenceOf,
   infer,
   isHydraulic,
   networkOf,
+  outcomeWords,
+  speakingWords,
   observationKey,
   OBSERVATIONS,
   readTables,
@@ -211,6 +215,26 @@ describe('from what is felt to the part at fault', () => {
     const lead = t.trace().causes.find((c) => c.fault.slot?.corner === 'RL')!;
     expect(lead.speaks?.[0]?.observation).to.equal('drags@RL');
     expect(lead.speaks?.[0]?.logOdds).to.be.greaterThan(0.5);
+  });
+  it('in words: what speaks, what an outcome would make of it, what does not go together', () => {
+    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('hot', 'not_seen', 'RL').say('bearing_play', 'not_seen', 'FL');
+    t.gauge(t.slot('hub'), ['0.30'], { measurement: 'hub_end_float' });
+    const given = toTrace(deriveJob(t.file, NOW));
+    const w = weigh(given.network, given.evidence, given.checks);
+    const shown = causesToShow(w.causes);
+    expect(shown.length).to.be.within(1, 6);
+    expect(shown.every((c) => c.probability >= 0.03)).to.equal(true);
+    const at = (kind: string, corner: Corner) =>
+      w.causes.find((c) => given.network.faults[c.fault]?.kind.id === kind && given.network.faults[c.fault]?.slot?.corner === corner)!;
+    expect(speakingWords(given, at('bearing_loose', 'FL'), 1)).to.contain('Front left: bearing play (measured)');
+    const held = shown.find((c) => given.network.faults[c.fault]?.slot?.corner === 'RL')!;
+    expect(speakingWords(given, held, 1)).to.contain('Rear left: drags after release');
+    expect(speakingWords(given, held, -1)).to.contain('Rear left: hot after a run: not seen');
+    for (const line of outcomeWords(given, w.next[0]!)) expect(line).to.match(/^.+ \(\d+ %\): then first .+, \d+ %$/);
+    expect(contradictionWords(given, { observation: 'drags@RL', against: 'hot@RL', likelihood: 0.01 })).to.equal(
+      'These two do not go together: Rear left: drags after release; Rear left: hot after a run. Look at both again.',
+    );
+    expect(contradictionWords(given, { observation: 'drags@RL', against: null, likelihood: 0.01 })).to.match(/goes with nothing else/);
   });
   it('two that do not go together are named', () => {
     const t = new Asked(FOUR)

@@ -1,5 +1,19 @@
 <script setup lang="ts">
-import { likelyWord, type Observation, OPTION_NAME, observationKey, type PlacedCheck, type PlacedSign, type Weighed } from '@dauer/core';
+import {
+  causesToShow,
+  contradictionWords,
+  likelyWord,
+  type Observation,
+  OPTION_NAME,
+  observationKey,
+  outcomeWords,
+  percentText,
+  type PlacedCheck,
+  type PlacedSign,
+  speakingWords,
+  type Weighed,
+  type WeighedCheck,
+} from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { useWeighing } from './useWeighing.ts';
@@ -8,11 +22,9 @@ import { useWeighing } from './useWeighing.ts';
 const job = useJob();
 const { weighing } = useWeighing();
 const opened = ref<number | null>(null);
-/** Less likely ones than this are not worth a line, and so many lines at most. */
-const [WORTH_A_LINE, MOST] = [0.03, 6];
 const network = computed(() => weighing.value?.given.network ?? null);
 const said = computed(() => Object.keys(weighing.value?.given.evidence.observations ?? {}).length);
-const causes = computed(() => (weighing.value?.result.causes ?? []).filter((c) => c.probability >= WORTH_A_LINE).slice(0, MOST));
+const causes = computed(() => causesToShow(weighing.value?.result.causes ?? []));
 const faultOf = (c: Weighed) => network.value?.faults[c.fault];
 const signOf = (id: string): PlacedSign | undefined => network.value?.observations.find((o) => o.id === id);
 /** What is usually done about it, where a part is concerned. */
@@ -20,21 +32,8 @@ function usual(c: Weighed): string {
   const option = faultOf(c)?.kind.option;
   return option === undefined || option === 'use_again' ? '' : ` Usually: ${OPTION_NAME[option].toLowerCase()}.`;
 }
-const percent = (p: number): string => `${Math.round(p * 100)} %`;
 const WORDS = { likely: 'Likely', possible: 'Possible', unlikely: 'Unlikely' } as const;
-/** What speaks most for a cause, and what against it. */
-function speaks(c: Weighed, way: 1 | -1): string {
-  const known = weighing.value?.given.evidence;
-  return (c.speaks ?? [])
-    .filter((s) => s.logOdds * way > 0.1)
-    .slice(0, 3)
-    .map((s) => {
-      const seen = known?.observations[s.observation] === 'seen';
-      const measured = known?.learntFrom[s.observation] === 'measured' ? ' (measured)' : '';
-      return `${signOf(s.observation)?.text ?? s.observation}${seen ? '' : ': not seen'}${measured}`;
-    })
-    .join('; ');
-}
+const speaks = (c: Weighed, way: 1 | -1): string => (weighing.value ? speakingWords(weighing.value.given, c, way) : '');
 const next = computed(() =>
   (weighing.value?.result.next ?? []).flatMap((n) => {
     const check = network.value?.checks.find((c) => c.id === n.id);
@@ -47,19 +46,11 @@ const openSigns = (check: PlacedCheck): PlacedSign[] =>
     const sign = signOf(id);
     return sign && weighing.value?.given.evidence.observations[id] === undefined && sign.sign.known !== 'measured' ? [sign] : [];
   });
-function leadOf(outcome: { readonly leads: readonly Weighed[] }): string {
-  const [first] = outcome.leads;
-  const fault = first && faultOf(first);
-  return first && fault ? `${fault.kind.name.toLowerCase()}, ${fault.where}, ${percent(first.probability)}` : '';
-}
-const seenText = (seen: readonly string[]): string =>
-  seen.length === 0 ? 'None of it' : seen.map((id) => signOf(id)?.sign.text ?? signOf(id)?.text ?? id).join('; ');
-const odd = computed(() =>
-  (weighing.value?.result.odd ?? []).slice(0, 1).map((o) => ({
-    one: signOf(o.observation)?.text ?? o.observation,
-    other: o.against === null ? null : (signOf(o.against)?.text ?? o.against),
-  })),
-);
+const outcomes = (check: WeighedCheck): string[] => (weighing.value ? outcomeWords(weighing.value.given, check) : []);
+const odd = computed(() => {
+  const now = weighing.value;
+  return now ? now.result.odd.slice(0, 1).map((o) => contradictionWords(now.given, o)) : [];
+});
 const HAZARD = { presses: 'presses the pedal', opens: 'opens the circuit: catch the fluid, cap what stands open', none: '' } as const;
 function answer(sign: PlacedSign, state: Observation['state']): void {
   const key = observationKey(sign.sign.code, sign.corner);
@@ -75,13 +66,7 @@ function answer(sign: PlacedSign, state: Observation['state']): void {
       <p v-else-if="said === 0" class="second">
         Answer what you felt and saw; what may be at fault stands here, weighed anew with every answer.
       </p>
-      <p v-for="o in odd" :key="o.one" class="problem" role="note">
-        {{
-          o.other
-            ? `These two do not go together: ${o.one}; ${o.other}. Look at both again.`
-            : `${o.one}: that goes with nothing else that is known. Look again.`
-        }}
-      </p>
+      <p v-for="o in odd" :key="o" class="problem" role="note">{{ o }}</p>
       <ol v-if="said > 0">
         <li v-for="c in causes" :key="c.fault">
           <button type="button" class="cause" :aria-expanded="opened === c.fault" @click="opened = opened === c.fault ? null : c.fault">
@@ -95,7 +80,7 @@ function answer(sign: PlacedSign, state: Observation['state']): void {
             </svg>
             <span class="how">
               <b class="plate-font">{{ WORDS[likelyWord(c.probability)] }}</b>
-              <span class="fig small">{{ percent(c.probability) }}</span>
+              <span class="fig small">{{ percentText(c.probability) }}</span>
             </span>
           </button>
           <div v-if="opened === c.fault" class="why small">
@@ -108,7 +93,7 @@ function answer(sign: PlacedSign, state: Observation['state']): void {
               {{ speaks(c, -1) }}
             </p>
             <p class="second">
-              Before anything was seen {{ percent(faultOf(c)?.prior ?? 0) }}: {{ faultOf(c)?.kind.reason.toLowerCase() }}.{{ usual(c) }}
+              Before anything was seen {{ percentText(faultOf(c)?.prior ?? 0) }}: {{ faultOf(c)?.kind.reason.toLowerCase() }}.{{ usual(c) }}
             </p>
             <RouterLink v-if="faultOf(c)?.slot" :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: faultOf(c)?.slot?.id } }">
               Gauge it
@@ -137,9 +122,7 @@ function answer(sign: PlacedSign, state: Observation['state']): void {
           </span>
         </div>
         <ul v-if="i === 0" class="small second">
-          <li v-for="(o, k) in n.outcomes.filter((x) => x.probability > 0.02)" :key="k">
-            {{ seenText(o.seen) }} ({{ percent(o.probability) }}): then first {{ leadOf(o) }}
-          </li>
+          <li v-for="o in outcomes(n)" :key="o">{{ o }}</li>
         </ul>
       </article>
     </div>
