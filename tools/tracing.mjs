@@ -1,4 +1,19 @@
-import { buildLayout, infer, networkOf, SHIFTS, TABLES, TEMPLATES, worthOf } from '@dauer/core';
+import {
+  answersTo,
+  buildLayout,
+  evenNumbers,
+  givenSomething,
+  hide,
+  infer,
+  meaningful,
+  networkOf,
+  ownersNotice,
+  pinnedDown,
+  SHIFTS,
+  TABLES,
+  TEMPLATES,
+  worthOf,
+} from '@dauer/core';
 import { say } from './lib/say.mjs';
 
 /**
@@ -8,50 +23,30 @@ import { say } from './lib/say.mjs';
  */
 const VEHICLES = Number(process.argv[2] ?? 1000);
 const MOST_CHECKS = 8;
-/** What an owner tells of by himself, or when he is asked at the counter. */
-const OWNER =
-  /^(pedal_(spongy|sinks|to_floor|hard_no_stop|pulses|no_return)|pulls_|judder|locks_|long_stop|smell|noise|tightens_warm|park_(no_hold|frozen)|servo_none)/;
-
-let state = 20261126;
-const random = () => {
-  state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-  return state / 2 ** 32;
-};
+const random = evenNumbers(20261126);
 const pick = (list) => list[Math.floor(random() * list.length)];
 
 /** A vehicle with hidden faults, and everything that would be seen of them. */
 function sample() {
-  for (;;) {
-    let n = 0;
-    const layout = buildLayout(pick(TEMPLATES).id, 'layout', 'vehicle', () => `i${(n += 1)}`);
-    const shifts = new Set(SHIFTS.filter((s) => s !== 'fresh' && random() < 0.3));
-    const network = networkOf(layout, { years: new Map(), yearsOfAll: 2 + random() * 18, shifts, fresh: new Set() }, TABLES);
-    const present = network.faults.map((f) => random() < f.prior);
-    const count = present.filter(Boolean).length;
-    if (count < 1 || count > 4) continue;
-    const truth = new Map(
-      network.observations.map((o) => {
-        const none = network.faults.reduce((q, f, i) => (present[i] ? q * (1 - (o.strengths[f.id] ?? 0)) : q), 1 - o.leak);
-        return [o.id, random() < 1 - none];
-      }),
-    );
-    return { network, present, count, truth };
-  }
+  let n = 0;
+  const layout = buildLayout(pick(TEMPLATES).id, 'layout', 'vehicle', () => `i${(n += 1)}`);
+  const shifts = new Set(SHIFTS.filter((s) => s !== 'fresh' && random() < 0.25));
+  const network = networkOf(layout, { years: new Map(), yearsOfAll: 1 + random() * 14, shifts, fresh: new Set() }, TABLES);
+  const hidden = hide(network, random);
+  return { network, hidden, count: hidden.present.filter(Boolean).length };
 }
-const known = ({ network, truth }) =>
-  Object.fromEntries(network.observations.filter((o) => OWNER.test(o.sign.code)).map((o) => [o.id, truth.get(o.id) ? 'seen' : 'not_seen']));
-/** Whether all faults are among the first so many. */
-function found({ network, present, count }, observations) {
-  const { posterior } = infer(network, { observations, certain: {} });
-  const first = posterior
-    .map((p, i) => [p, i])
-    .sort((a, b) => b[0] - a[0])
-    .slice(0, count === 1 ? 3 : count + 2)
-    .map(([, i]) => i);
-  return { all: present.every((on, i) => !on || first.includes(i)), posterior };
+function found({ network, hidden }, observations) {
+  // Kept with at least one fault: it is known that there is one.
+  const evidence = { observations, certain: {} };
+  const { posterior } = givenSomething(network, evidence, infer(network, evidence));
+  return { all: pinnedDown(hidden.present, posterior), posterior };
 }
 const ORDERS = {
-  proposed: (v, observations, left) => worthOf(v.network, { observations, certain: {} }, left)[0]?.check,
+  // Of the three proposed, the one that says most.
+  proposed: (v, observations, left) =>
+    worthOf(v.network, { observations, certain: {} }, left)
+      .slice(0, 3)
+      .sort((a, b) => b.drop - a.drop)[0]?.check,
   listed: (_v, _o, left) => left[0],
   random: (_v, _o, left) => pick(left),
 };
@@ -59,32 +54,51 @@ const ORDERS = {
 const vehicles = Array.from({ length: VEHICLES }, sample);
 const single = vehicles.filter((v) => v.count === 1).length;
 say(`${VEHICLES} vehicles, ${single} with one fault, ${VEHICLES - single} with two to four`);
+const done = new Map();
 for (const [name, order] of Object.entries(ORDERS)) {
+  if (process.argv.includes('--proposed') && name !== 'proposed') continue;
   const hit = { one: 0, more: 0 };
   const minutes = [];
   const bins = Array.from({ length: 10 }, () => ({ n: 0, said: 0, true: 0 }));
   for (const v of vehicles) {
-    const observations = known(v);
+    const observations = { ...ownersNotice(v.network, v.hidden) };
     let spent = 0;
+    const path = [];
     let answeredAt = found(v, observations).all ? 0 : null;
     let result = null;
-    for (let k = 0; k < MOST_CHECKS; k += 1) {
-      const left = v.network.checks.filter((c) => c.observations.some((id) => observations[id] === undefined));
+    // On past the eighth check only where the fault is not pinned down yet, for its minutes.
+    for (let k = 0; k < MOST_CHECKS || answeredAt === null; k += 1) {
+      const left = meaningful(v.network.checks, observations).filter((c) => c.observations.some((id) => observations[id] === undefined));
       const check = order(v, observations, left);
       if (!check) break;
       spent += check.minutes;
-      for (const id of check.observations) observations[id] ??= v.truth.get(id) ? 'seen' : 'not_seen';
-      result = found(v, observations);
-      if (result.all && answeredAt === null) answeredAt = spent;
+      path.push(check.kind.id);
+      if (name === 'proposed' && k < MOST_CHECKS) done.set(check.kind.id, (done.get(check.kind.id) ?? 0) + 1);
+      Object.assign(observations, answersTo(check.observations, v.hidden.shows));
+      const now = found(v, observations);
+      if (k < MOST_CHECKS) result = now;
+      if (now.all) answeredAt ??= spent;
     }
     result ??= found(v, observations);
+    if (process.argv.includes('--missed') && !result.all && name === 'proposed') {
+      const order = result.posterior.map((p, i) => [p, i]).sort((a, b) => b[0] - a[0]);
+      const id = (i) => v.network.faults[i].id.slice(0, 24);
+      say(
+        `${path.join(' ')} | ${order
+          .slice(0, v.count + 2)
+          .map(([p, i]) => `${id(i)} ${p.toFixed(2)}`)
+          .join(
+            ', ',
+          )} | missed ${v.hidden.present.flatMap((on, i) => (on ? [`${id(i)} ${result.posterior[i].toFixed(2)} #${order.findIndex((o) => o[1] === i) + 1}`] : [])).join(', ')}`,
+      );
+    }
     if (result.all) hit[v.count === 1 ? 'one' : 'more'] += 1;
-    minutes.push(answeredAt ?? spent + 30);
+    minutes.push(answeredAt ?? spent);
     result.posterior.forEach((p, i) => {
       const bin = bins[Math.min(9, Math.floor(p * 10))];
       bin.n += 1;
       bin.said += p;
-      if (v.present[i]) bin.true += 1;
+      if (v.hidden.present[i]) bin.true += 1;
     });
   }
   const share = (n, of) => `${((100 * n) / Math.max(1, of)).toFixed(1)} %`;
@@ -99,3 +113,11 @@ for (const [name, order] of Object.entries(ORDERS)) {
           `  said ${i * 10} to ${i * 10 + 10} %: ${b.n} times, said ${((100 * b.said) / b.n).toFixed(1)}, true ${((100 * b.true) / b.n).toFixed(1)} %`,
         );
 }
+
+if (process.argv.includes('--checks'))
+  say(
+    [...done]
+      .sort((a, b) => b[1] - a[1])
+      .map(([k, n]) => `${k} ${n}`)
+      .join(', '),
+  );

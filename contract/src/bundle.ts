@@ -9,6 +9,7 @@ export const bundle = z
   .object({
     people: z.array(bundlePeople).default([]),
     gauges: z.array(t.gauge).default([]),
+    priors: z.array(t.prior).default([]),
     limits: z.array(t.limit).default([]),
     vehicles: z.array(z.object({ vehicle: t.vehicle, layout: t.layout })).default([]),
     jobs: z.array(t.job).default([]),
@@ -45,6 +46,7 @@ export const bundle = z
         cameWith: z.array(EVENTS.cameWith.record),
         earlierWork: z.array(EVENTS.earlierWork.record),
         leftItems: z.array(EVENTS.leftItems.record).default([]),
+        causeLooks: z.array(EVENTS.causeLooks.record).default([]),
       })
       .partial(),
     /** Jobs handed back then: the sheet is derived here, from the records. */

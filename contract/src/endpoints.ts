@@ -55,6 +55,7 @@ export const EVENT_ENDPOINT = {
   cameWith: 'layOut',
   earlierWork: 'tellEarlier',
   leftItems: 'leaveItem',
+  causeLooks: 'lookForCause',
   jointEvents: 'logJoint',
   partCorrections: 'correctPart',
   voids: 'voidJob',

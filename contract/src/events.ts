@@ -202,6 +202,14 @@ const earlierFields = {
 export const earlierRecord = recordBase.extend(earlierFields).meta({ id: 'EarlierWork' }) satisfies Fields<core.EarlierWork>;
 const leftFields = { closedBy: id.nullable(), slotId: id, item: words(200).min(3), what: words(300).min(3) };
 export const leftRecord = recordBase.extend(leftFields).meta({ id: 'LeftItem' }) satisfies Fields<core.LeftItem>;
+const causeFields = {
+  fault: z.string().regex(/^[a-z_]{2,40}$/),
+  place: z.string().regex(/^[a-zA-Z0-9-]{1,40}$/),
+  state: z.enum(['wanted', 'found', 'absent', 'open']),
+  said: z.number().min(0).max(1).nullable(),
+  rank: z.number().int().min(1).max(1000).nullable(),
+};
+export const causeRecord = recordBase.extend(causeFields).meta({ id: 'CauseLook' }) satisfies Fields<core.CauseLook>;
 export const counterRecord = recordBase
   .extend({ vehicleId: id, typed, km: z.number() })
   .meta({ id: 'CounterReading' }) satisfies Fields<core.CounterReading>;
@@ -249,6 +257,7 @@ export const EVENTS = {
   cameWith: { sent: sentBase.extend(cameWithFields), record: cameWithRecord },
   earlierWork: { sent: sentBase.extend(earlierFields), record: earlierRecord },
   leftItems: { sent: sentBase.extend(leftFields), record: leftRecord },
+  causeLooks: { sent: sentBase.extend(causeFields), record: causeRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const;
 export type EventFamily = keyof typeof EVENTS;

@@ -147,6 +147,16 @@ export const gauge = gaugeFields
   .meta({ id: 'GaugeVersion' }) satisfies z.ZodType<core.GaugeVersion>;
 
 const entered = { id, enteredBy: id, enteredAt: instant };
+export const priorFields = z.object({
+  id,
+  fault: z.string().regex(/^[a-z_]{2,40}$/),
+  times: z.number().min(0.001).max(1000),
+  lookedAt: z.number().int().min(0).max(1e6),
+  found: z.number().int().min(0).max(1e6),
+});
+export const prior = priorFields
+  .extend({ enteredBy: id, enteredAt: instant })
+  .meta({ id: 'PriorVersion' }) satisfies z.ZodType<core.PriorVersion>;
 export const calibrationFields = z.object({
   on: day,
   by: name,
@@ -261,6 +271,8 @@ export const jobFile = z
     cameWith: z.array(e.cameWithRecord),
     earlierWork: z.array(e.earlierRecord),
     leftItems: z.array(e.leftRecord),
+    causeLooks: z.array(e.causeRecord),
+    priors: z.array(prior),
     limits: z.array(limit),
     gauges: z.array(gauge),
     callBacks: z.array(callBack),

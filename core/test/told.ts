@@ -142,6 +142,8 @@ export class Told {
       cameWith: [],
       earlierWork: [],
       leftItems: [],
+      causeLooks: [],
+      priors: [],
       limits,
       gauges: [],
       callBacks: [],

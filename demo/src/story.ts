@@ -12,6 +12,7 @@ import {
   type Layout,
   type LimitVersion,
   MEASUREMENTS,
+  NOTHING_ELSE,
   type MeasurementId,
   type OptionId,
   parseQuantity,
@@ -194,6 +195,13 @@ export class Telling {
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
     this.add('observations', { code, corner, state });
+  }
+  /** What the bench found of a cause, and what had been said of it. */
+  cause(fault: string, place: Slot, state: 'found' | 'absent', said: number, rank: number): void {
+    this.add('causeLooks', { fault, place: place.id, state, said, rank });
+  }
+  nothingElse(): void {
+    this.add('causeLooks', { fault: NOTHING_ELSE, place: 'system', state: 'found', said: null, rank: null });
   }
   decide(slot: Slot, option: OptionId, reason = ''): void {
     this.add('decisions', { slotId: slot.id, partId: this.car.partIn(slot), option, reason, reviewOn: null, untilKm: null, access: null });

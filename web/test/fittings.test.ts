@@ -192,6 +192,8 @@ describe('what waits on this device', () => {
       cameWith: [],
       earlierWork: [],
       leftItems: [],
+      causeLooks: [],
+      priors: [],
       limits: [],
       gauges: [],
       callBacks: [],

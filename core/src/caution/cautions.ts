@@ -1,3 +1,5 @@
+import type { CheckHazard } from '../trace/tables.ts';
+
 export type CautionStep = 'sign_in' | 'trace' | 'strip' | 'gauge_drum' | 'rebuild' | 'bleed' | 'leak_look' | 'road_test' | 'release';
 
 export interface Caution {
@@ -87,6 +89,18 @@ export const CAUTIONS: readonly Caution[] = [
     critical: false,
   },
 ];
+
+const textOf = (id: string): string => CAUTIONS.find((c) => c.id === id)?.text ?? '';
+
+/** What is said at a check, by what makes it dangerous. Source: handbook 80. */
+export const HAZARD_CAUTION: Readonly<Record<CheckHazard, string | null>> = {
+  none: null,
+  presses: textOf('open_unit'),
+  opens: `${textOf('fluid')} Cap what stands open; press and let go before each opening.`,
+  clamps: `${textOf('clamp')} Enter the clamp as put in, and take it out.`,
+  drives: textOf('first_move'),
+  wheel: textOf('stands'),
+};
 
 export function cautionsAt(...steps: readonly CautionStep[]): Caution[] {
   return CAUTIONS.filter((c) => steps.includes(c.step));

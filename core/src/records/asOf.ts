@@ -40,6 +40,8 @@ export function fileAsOf(file: JobFile, instant: string): JobFile {
     cameWith: until(file.cameWith),
     earlierWork: until(file.earlierWork),
     leftItems: until(file.leftItems),
+    causeLooks: until(file.causeLooks),
+    priors: file.priors.filter((p) => p.enteredAt <= instant),
     limits: limitsAsOf(file.limits, instant),
     callBacks: file.callBacks.filter((c) => c.enteredAt <= instant),
     gauges: file.gauges.filter((g) => g.enteredAt <= instant),

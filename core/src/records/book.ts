@@ -44,6 +44,7 @@ function voidedEvents(file: JobFile, voided: ReadonlySet<string>): string[] {
     file.cameWith,
     file.earlierWork,
     file.leftItems,
+    file.causeLooks,
     file.partEvents.filter((e) => e.kind !== 'found'),
   ];
   return families.flat().flatMap((e) => (voided.has(e.jobId) ? [e.id] : []));

@@ -16,6 +16,7 @@ import { decideObligations } from '../decide/obligations.ts';
 import { gaugeObligations } from '../gauge/obligations.ts';
 import { proveObligations } from '../prove/obligations.ts';
 import { rebuildObligations } from '../rebuild/obligations.ts';
+import { owedForCauses } from '../trace/causes.ts';
 import { traceObligations } from '../trace/obligations.ts';
 import { cornersTakenIn, KIND_OF_JOB } from './scope.ts';
 import { takenBackIds } from './standing.ts';
@@ -153,7 +154,7 @@ export function deriveOpened({ book, at }: OpenedJob): JobState {
     answers,
     hydraulic,
     today: at,
-    owed: consequencesOf(book, answers, at),
+    owed: [...consequencesOf(book, answers, at), ...owedForCauses(book, at)],
     standing: openStanding(book),
     proofItems: proofItems({
       complaint: file.job.complaint,

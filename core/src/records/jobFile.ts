@@ -11,6 +11,8 @@ import type {
   PutIn,
   ReadingSet,
   LeftItem,
+  CauseLook,
+  PriorVersion,
   SetMove,
   Reading,
   TakeBack,
@@ -65,6 +67,9 @@ export interface JobFile {
   readonly sets: readonly ReadingSet[];
   readonly setMoves: readonly SetMove[];
   readonly leftItems: readonly LeftItem[];
+  readonly causeLooks: readonly CauseLook[];
+  /** The shop's own odds of faults, all versions. */
+  readonly priors: readonly PriorVersion[];
   readonly readings: readonly Reading[];
   readonly takeBacks: readonly TakeBack[];
   readonly findings: readonly Finding[];

@@ -51,6 +51,7 @@ export function lateEvents(file: JobFile): LateEvent[] {
     ['part that came', file.cameWith],
     ['earlier work', file.earlierWork],
     ['left by name', file.leftItems],
+    ['look for a cause', file.causeLooks],
     ['take-back', file.takeBacks],
   ];
   return families
@@ -93,5 +94,6 @@ export function fileWithLate(file: JobFile): JobFile {
     cameWith: intime(file.cameWith),
     earlierWork: intime(file.earlierWork),
     leftItems: intime(file.leftItems),
+    causeLooks: intime(file.causeLooks),
   };
 }

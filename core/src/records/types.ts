@@ -330,6 +330,34 @@ export interface Observation extends EventBase {
   readonly state: 'seen' | 'not_seen' | 'not_checked';
 }
 
+/** Stands for the whole list of causes: nothing but what is named was found. */
+export const NOTHING_ELSE = 'nothing_else';
+
+/** What is said of a cause: that it is to be looked for on the bench, or what the bench found. */
+export interface CauseLook extends EventBase {
+  /** A kind of fault of the tables, or nothing_else. */
+  readonly fault: string;
+  /** Where: a slot, a wheel, a circuit, or the system. */
+  readonly place: string;
+  readonly state: 'wanted' | 'found' | 'absent' | 'open';
+  /** How likely it had been said to be, 0 to 1, and as which of the list; null where nothing had been said. */
+  readonly said: number | null;
+  readonly rank: number | null;
+}
+
+/** How much likelier a kind of fault is taken to be here than the tables say, as reckoned from the shop's own cases. */
+export interface PriorVersion {
+  readonly id: string;
+  readonly fault: string;
+  /** By which its odds are multiplied; 1 takes back what was taken over. */
+  readonly times: number;
+  /** Places looked at and found in, as they stood when it was taken over. */
+  readonly lookedAt: number;
+  readonly found: number;
+  readonly enteredBy: string;
+  readonly enteredAt: string;
+}
+
 export type OptionId = 'use_again' | 'reseal' | 'machine' | 'replace' | 'put_off';
 
 export interface Decision extends EventBase {

@@ -2,7 +2,7 @@ import { childrenOf, CLUTCH_CIRCUIT, cornersOf, isHydraulic, type Layout, placeN
 import { axleOf, type Corner, CORNER_NAME } from '../layout/kinds.ts';
 import { bleedersFedThrough } from '../standing/disturbed.ts';
 import type { NetworkCheck } from './nextCheck.ts';
-import type { Network, NetworkFault, NetworkObservation } from './noisyOr.ts';
+import type { Evidence, Network, NetworkFault, NetworkObservation } from './noisyOr.ts';
 import { observationFacts, observationKey } from './observations.ts';
 import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from './tables.ts';
 
@@ -15,6 +15,8 @@ export interface TraceContext {
   readonly shifts: ReadonlySet<Shift>;
   /** Places at which somebody worked within the last months. */
   readonly fresh: ReadonlySet<string>;
+  /** By which the odds of a kind of fault are multiplied, from the shop's own cases; none where not named. */
+  readonly times?: ReadonlyMap<string, number>;
 }
 
 /** A fault of this vehicle: of one of its places, or of the whole. */
@@ -26,6 +28,8 @@ export interface PlacedFault extends NetworkFault {
 }
 export interface PlacedSign extends NetworkObservation {
   readonly sign: Sign;
+  /** The sign's code, with the number of the piece where there are several alike: piston_stiff#2. */
+  readonly code: string;
   readonly corner: Corner | null;
   readonly text: string;
 }
@@ -48,9 +52,12 @@ const MOST_YEARS = 40;
 const MOST_LIKELY = 0.6;
 
 /** A prior with the years and the context: 1 − (1 − q)^years, its odds multiplied by what applies. */
-function priorOf(kind: FaultKind, years: number, applies: ReadonlySet<Shift>): number {
+function priorOf(kind: FaultKind, years: number, applies: ReadonlySet<Shift>, times: number): number {
   const plain = kind.per === 'year' ? 1 - (1 - kind.prior) ** Math.min(MOST_YEARS, Math.max(0.25, years)) : kind.prior;
-  const odds = Object.entries(kind.shifts).reduce((o, [shift, by]) => (applies.has(shift as Shift) ? o * by : o), plain / (1 - plain));
+  const odds = Object.entries(kind.shifts).reduce(
+    (o, [shift, by]) => (applies.has(shift as Shift) ? o * by : o),
+    (times * plain) / (1 - plain),
+  );
   return Math.min(MOST_LIKELY, odds / (1 + odds));
 }
 
@@ -102,6 +109,23 @@ function placesOf(kind: FaultKind, layout: Layout): At[] {
 
 const sideOf = (c: Corner): 'left' | 'right' | null => (c === 'FL' || c === 'RL' ? 'left' : c === 'FR' || c === 'RR' ? 'right' : null);
 
+/** One of several alike at a wheel, or one circuit of several: what of it is answered by itself. */
+interface Piece {
+  readonly code: string;
+  readonly corner: Corner | null;
+  readonly name: string;
+}
+function pieceOf(code: string, at: At, layout: Layout): Piece {
+  const { slot } = at;
+  if (slot === null) {
+    const several = new Set(layout.slots.flatMap((s) => s.circuits).filter((c) => c !== CLUTCH_CIRCUIT)).size > 1;
+    return { code: several ? `${code}#${at.circuits[0] ?? 1}` : code, corner: null, name: several ? at.where : '' };
+  }
+  const alike = layout.slots.filter((s) => s.kind === slot.kind && s.corner === slot.corner);
+  const number = alike.findIndex((s) => s.id === slot.id) + 1;
+  return { code: alike.length > 1 ? `${code}#${number}` : code, corner: slot.corner, name: placeName(slot) };
+}
+
 /** The observations that a link comes to at a place, by their keys. */
 function shownAt(link: Link, at: At, layout: Layout): string[] {
   const wheels = cornersOf(layout);
@@ -135,10 +159,11 @@ function shownAt(link: Link, at: At, layout: Layout): string[] {
   }
 }
 
-/** A sign in words at a wheel. */
-function wordsOf(sign: Sign, corner: Corner | null): string {
+/** A sign in words at a place. */
+function wordsOf(sign: Sign, where: string): string {
   const text = sign.text ?? observationFacts(sign.code)?.text ?? sign.code;
-  return corner ? `${CORNER_NAME[corner]}: ${text.charAt(0).toLowerCase()}${text.slice(1)}` : text;
+  const at = where.charAt(0).toUpperCase() + where.slice(1);
+  return where === '' ? text : `${at}: ${text.charAt(0).toLowerCase()}${text.slice(1)}`;
 }
 
 /**
@@ -149,6 +174,15 @@ function wordsOf(sign: Sign, corner: Corner | null): string {
 export function networkOf(layout: Layout, context: TraceContext, tables: Tables): VehicleNetwork {
   const strengths = new Map<string, Record<string, number>>();
   const faults: PlacedFault[] = [];
+  const inPieces = new Set(tables.signs.flatMap((s) => (s.scope === 'piece' ? [s.code] : [])));
+  const pieces = new Map<string, Map<string, Piece>>();
+  const keysOf = (link: Link, at: At): string[] => {
+    if (!inPieces.has(link.sign)) return shownAt(link, at, layout);
+    const piece = pieceOf(link.sign, at, layout);
+    const key = observationKey(piece.code, piece.corner);
+    pieces.set(link.sign, (pieces.get(link.sign) ?? new Map<string, Piece>()).set(key, piece));
+    return [key];
+  };
   for (const kind of tables.faults) {
     const links = tables.links.filter((l) => l.fault === kind.id);
     for (const at of placesOf(kind, layout)) {
@@ -159,9 +193,9 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       const applies = new Set<Shift>([...context.shifts].filter((s) => s !== 'fresh'));
       if (own.some((s) => context.fresh.has(s)) || (at.slot === null && context.fresh.size > 0)) applies.add('fresh');
       const years = (at.slot && context.years.get(at.slot.id)) ?? context.yearsOfAll;
-      faults.push({ id, prior: priorOf(kind, years, applies), kind, slot: at.slot, where: at.where });
+      faults.push({ id, prior: priorOf(kind, years, applies, context.times?.get(kind.id) ?? 1), kind, slot: at.slot, where: at.where });
       for (const link of links)
-        for (const key of shownAt(link, at, layout)) {
+        for (const key of keysOf(link, at)) {
           const mine = strengths.get(key) ?? {};
           mine[id] = Math.max(mine[id] ?? 0, link.strength);
           strengths.set(key, mine);
@@ -169,22 +203,40 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
     }
   }
   const wheels = cornersOf(layout);
-  const observations = tables.signs.flatMap((sign): PlacedSign[] =>
-    (sign.scope === 'corner' ? wheels : [null]).flatMap((corner) => {
-      const id = observationKey(sign.code, corner);
+  const observations = tables.signs.flatMap((sign): PlacedSign[] => {
+    const asked: readonly Piece[] =
+      sign.scope === 'piece'
+        ? [...(pieces.get(sign.code)?.values() ?? [])]
+        : (sign.scope === 'corner' ? wheels : [null]).map((corner) => ({
+            code: sign.code,
+            corner,
+            name: corner ? CORNER_NAME[corner] : '',
+          }));
+    return asked.flatMap(({ code, corner, name }) => {
+      const id = observationKey(code, corner);
       const mine = strengths.get(id);
-      return mine ? [{ id, leak: sign.leak, strengths: mine, sign, corner, text: wordsOf(sign, corner) }] : [];
-    }),
-  );
-  const there = new Set(observations.map((o) => o.id));
+      return mine ? [{ id, leak: sign.leak, strengths: mine, sign, code, corner, text: wordsOf(sign, name) }] : [];
+    });
+  });
+  const idsOf = (code: string, corner: Corner | null): string[] =>
+    observations.flatMap((o) => (o.sign.code === code && o.corner === corner ? [o.id] : []));
   const checks = tables.checks.flatMap((kind): PlacedCheck[] =>
     (kind.scope === 'corner' ? wheels : [null]).flatMap((corner) => {
-      const settles = kind.signs.map((code) => observationKey(code, corner)).filter((id) => there.has(id));
+      const at = kind.scope === 'wheels' ? wheels : [corner];
+      const settles = at.flatMap((c) => kind.signs.flatMap((code) => idsOf(code, c)));
       const name = corner ? `${kind.name}: ${CORNER_NAME[corner].toLowerCase()}` : kind.name;
-      return settles.length === 0
-        ? []
-        : [{ id: observationKey(kind.id, corner), minutes: kind.minutes, observations: settles, kind, corner, name }];
+      const minutes = kind.minutes + kind.minutesEach * wheels.length;
+      return settles.length === 0 ? [] : [{ id: observationKey(kind.id, corner), minutes, observations: settles, kind, corner, name }];
     }),
   );
   return { faults, observations, checks };
+}
+
+/** The checks that mean something as things are known: one that is about a dragging wheel needs a wheel that drags. */
+export function meaningful<C extends PlacedCheck>(checks: readonly C[], observations: Evidence['observations']): C[] {
+  return checks.filter(
+    ({ kind, corner }) =>
+      kind.onlyWhere.length === 0 ||
+      kind.onlyWhere.some((code) => [observationKey(code, corner), code].some((key) => observations[key] === 'seen')),
+  );
 }

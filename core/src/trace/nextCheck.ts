@@ -39,13 +39,20 @@ export interface Worth {
   /** Expected drop of the summed entropy of the faults' posteriors, bits. */
   readonly drop: number;
   readonly dropPerMinute: number;
+  /**
+   * False where it settles more at once than can be gone through: the drop is then the sum of what each thing would say by
+   * itself, and the outcomes are nothing seen and single things seen, whatever else is.
+   */
+  readonly exact: boolean;
   readonly outcomes: readonly Outcome[];
 }
 
 /** Below this share of the evidence's own probability a difference of two sums is no longer exact enough. */
 const RARE = 1e-4;
-/** A check that settles more unchecked observations than this at once is not weighed. */
+/** A check that settles more unchecked observations than this at once is not weighed over all its joint outcomes. */
 const MOST_AT_ONCE = 6;
+/** Outcomes described of such a check: none of it, and the likeliest things by themselves. */
+const MOST_SINGLE = 4;
 
 /** The sums under the evidence, and what each part comes to; what is asked about is held against it. */
 class Weighed {
@@ -92,6 +99,23 @@ class Weighed {
     const w = { absent: this.weights.absent, present };
     const sums = this.plan.parts.map((p, k) => (touched.has(k) ? sumPart(this.plan, p, w) : (this.sums[k] ?? { total: 0, present: [] })));
     return inferBy(this.plan, w, sums, leaks);
+  }
+
+  private readonly alone = new Map<string, { readonly drop: number; readonly seen: Outcome }>();
+  /** What one thing would say by itself, whether it is seen or not. */
+  single(id: string): { readonly drop: number; readonly seen: Outcome } {
+    const known = this.alone.get(id);
+    if (known) return known;
+    const outcomes = this.outcomes([id]);
+    const drop = entropySum(this.now.posterior) - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
+    const seen = outcomes.find((o) => o.seen.length > 0) ?? { seen: [id], probability: 0, posterior: this.now.posterior };
+    this.alone.set(id, { drop, seen });
+    return { drop, seen };
+  }
+  /** None of some things seen. */
+  none(ids: readonly string[]): Outcome {
+    const inference = this.without(ids);
+    return { seen: [], probability: Math.exp(inference.logLikelihood - this.now.logLikelihood), posterior: inference.posterior };
   }
 
   /** All ways in which some unchecked observations may come out together, in the order of binary counting. */
@@ -166,10 +190,20 @@ export function worthOf(network: Network, evidence: Evidence, checks: readonly N
   return checks
     .flatMap((check): Worth[] => {
       const open = check.observations.filter((id) => evidence.observations[id] === undefined && known.has(id));
-      if (open.length === 0 || open.length > MOST_AT_ONCE) return [];
+      if (open.length === 0) return [];
+      if (open.length > MOST_AT_ONCE) {
+        const singles = open.map((id) => weighed.single(id));
+        const drop = Math.min(
+          before,
+          singles.reduce((s, x) => s + x.drop, 0),
+        );
+        const likeliest = singles.map((x) => x.seen).sort((a, b) => b.probability - a.probability);
+        const outcomes = [weighed.none(open), ...likeliest.slice(0, MOST_SINGLE)];
+        return [{ check, drop, dropPerMinute: drop / check.minutes, exact: false, outcomes }];
+      }
       const outcomes = weighed.outcomes(open);
       const drop = before - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
-      return [{ check, drop, dropPerMinute: drop / check.minutes, outcomes }];
+      return [{ check, drop, dropPerMinute: drop / check.minutes, exact: true, outcomes }];
     })
     .map((w, i) => ({ w, i }))
     .sort((a, b) => b.w.dropPerMinute - a.w.dropPerMinute || a.i - b.i)

@@ -42,20 +42,33 @@ export interface Sign {
   readonly code: string;
   readonly leak: number;
   readonly known: 'felt' | 'checked' | 'measured';
-  readonly scope: 'system' | 'corner';
+  /** A piece is one of several alike at a wheel, each piston, or one circuit of several. */
+  readonly scope: 'system' | 'corner' | 'piece';
   /** Worded here where it is not asked in words elsewhere. */
   readonly text: string | null;
   readonly reason: string;
 }
 
+/** What makes a check dangerous, or impossible as the vehicle stands. */
+export const CHECK_HAZARDS = ['none', 'presses', 'opens', 'clamps', 'drives', 'wheel'] as const;
+export type CheckHazard = (typeof CHECK_HAZARDS)[number];
+
 export interface CheckKind {
   readonly id: string;
   readonly name: string;
+  /** To do it, or to set it up where it goes from wheel to wheel. */
   readonly minutes: number;
+  /** More for each wheel, where it goes from wheel to wheel. */
+  readonly minutesEach: number;
   readonly helpers: number;
-  readonly scope: 'system' | 'corner';
+  /** Wheels: at every wheel one after another. */
+  readonly scope: 'system' | 'corner' | 'wheels';
   readonly signs: readonly string[];
-  readonly hazard: 'none' | 'presses' | 'opens';
+  /** One of these must be seen, at its wheel, or the check says nothing. */
+  readonly onlyWhere: readonly string[];
+  /** Its signs are answered one after another, the next only where the one before is seen. */
+  readonly inTurn: boolean;
+  readonly hazard: CheckHazard;
   readonly tools: string | null;
   readonly steps: string;
 }
@@ -108,12 +121,22 @@ function countIn(row: Row, at: number): number {
   if (cell(row, at) === '' || !(value >= 0)) return row.refuse(`“${cell(row, at)}” is no number of 0 or more.`);
   return value;
 }
+/** “6”, or “6+2” where each wheel takes two more. */
+function minutesIn(row: Row, at: number): { readonly minutes: number; readonly minutesEach: number } {
+  const [minutes = NaN, each = 0, ...more] = cell(row, at).split('+').map(Number);
+  if (!(minutes > 0) || !(each >= 0) || more.length > 0) return row.refuse('a check takes some minutes.');
+  return { minutes, minutesEach: each };
+}
 function reasonIn(row: Row, at: number): string {
   return cell(row, at).length >= 4
     ? cell(row, at)
     : row.refuse('the reasoning is missing: every figure says why it stands where it stands.');
 }
 const orNone = (text: string): string | null => (text === '-' || text === '' ? null : text);
+
+/** Whether a check of a scope can settle a sign of a scope: a piece may be at a wheel or of a circuit. */
+const fits = (sign: Sign['scope'] | undefined, check: CheckKind['scope']): boolean =>
+  sign === undefined || sign === 'piece' || (sign === 'system') === (check === 'system');
 
 const OPTIONS: readonly OptionId[] = ['use_again', 'reseal', 'machine', 'replace'];
 
@@ -165,7 +188,7 @@ export function readTables(texts: {
     codes.add(code);
     const sign = {
       ...{ code, leak: probabilityIn(row, 1), known: oneOf(row, 2, ['felt', 'checked', 'measured'] as const) },
-      ...{ scope: oneOf(row, 3, ['system', 'corner'] as const), text: orNone(cell(row, 4)), reason: reasonIn(row, 5) },
+      ...{ scope: oneOf(row, 3, ['system', 'corner', 'piece'] as const), text: orNone(cell(row, 4)), reason: reasonIn(row, 5) },
     };
     if (sign.known !== 'felt' && sign.text === null) row.refuse('what only a check or the bench brings out is worded here.');
     return sign;
@@ -183,26 +206,32 @@ export function readTables(texts: {
     const axled = where === 'own' || where === 'other';
     if ((sign === 'pull') !== sided || (sign === 'locks') !== axled) row.refuse(`“${sign}” does not show “${where}”.`);
     const scope = signs.find((s) => s.code === sign)?.scope;
+    if (scope === 'piece' && where !== 'here') row.refuse(`“${sign}” is of one piece, and shows “here” only.`);
     if (scope !== undefined && (scope === 'system') !== (where === 'system'))
       row.refuse(`“${sign}” is of the ${scope}, and cannot show “${where}”.`);
     return { fault, sign, strength: probabilityIn(row, 2), where, reason: reasonIn(row, 4) };
   });
   const checks = rowsOf(texts.checks, 9).map((row): CheckKind => {
-    const scope = oneOf(row, 4, ['system', 'corner'] as const);
-    const settles = cell(row, 5)
-      .split(/\s+/)
-      .map((code) => signOf(row, code));
+    const scope = oneOf(row, 4, ['system', 'corner', 'wheels'] as const);
+    const [first = '', second] = cell(row, 5).split('?');
+    const namedIn = (text: string): string[] => text.split(/[\s>]+/).flatMap((code) => (code === '' ? [] : [signOf(row, code)]));
+    const settles = namedIn(second ?? first);
+    for (const code of settles)
+      if (!fits(signs.find((s) => s.code === code)?.scope, scope))
+        row.refuse(`“${code}” is not of a ${scope === 'system' ? 'whole vehicle' : 'wheel'}.`);
     return {
       ...{
         id: cell(row, 0),
         name: cell(row, 1),
-        minutes: countIn(row, 2) || row.refuse('a check takes some minutes.'),
+        ...minutesIn(row, 2),
         helpers: countIn(row, 3),
       },
       ...{
         scope,
         signs: settles,
-        hazard: oneOf(row, 6, ['none', 'presses', 'opens'] as const),
+        onlyWhere: second === undefined ? [] : namedIn(first),
+        inTurn: cell(row, 5).includes('>'),
+        hazard: oneOf(row, 6, CHECK_HAZARDS),
         tools: orNone(cell(row, 7)),
         steps: reasonIn(row, 8),
       },
@@ -221,6 +250,8 @@ export const TABLES: Tables = readTables({
 
 /** Whether something can be answered in words, and at each wheel or of the whole; null for what only the bench says. */
 export function answerable(code: string): { readonly perCorner: boolean } | null {
-  const sign = TABLES.signs.find((s) => s.code === code);
-  return sign && sign.known !== 'measured' ? { perCorner: sign.scope === 'corner' } : null;
+  const sign = TABLES.signs.find((s) => s.code === code.replace(/#\d$/, ''));
+  return sign && sign.known !== 'measured'
+    ? { perCorner: sign.scope === 'corner' || (sign.scope === 'piece' && sign.code !== 'joint_wet') }
+    : null;
 }

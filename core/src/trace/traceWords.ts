@@ -1,6 +1,7 @@
+import type { Layout } from '../layout/graph.ts';
 import type { Contradiction } from './explain.ts';
 import type { PlacedSign } from './network.ts';
-import type { ToTrace, Weighed, WeighedCheck } from './tracing.ts';
+import type { ToTrace, Weighed, WeighedCheck, Weighing } from './tracing.ts';
 
 /** Less likely causes than this are not worth a line, and so many lines at most. */
 const WORTH_A_LINE = 0.03;
@@ -11,12 +12,29 @@ const MOST_SAID = 3;
 /** Outcomes less likely than this are left out. */
 const WORTH_FORESEEING = 0.02;
 
-/** A probability in whole percent: "41 %". */
-export const percentText = (p: number): string => `${Math.round(p * 100)} %`;
+/** A probability in whole percent, kept on one line: "41 %". */
+export const percentText = (p: number): string => `${Math.round(p * 100)}\u00a0%`;
 
 /** The causes that are worth a line, the likeliest first. */
 export function causesToShow(causes: readonly Weighed[]): Weighed[] {
   return causes.filter((c) => c.probability >= WORTH_A_LINE).slice(0, MOST_LINES);
+}
+
+/** Less likely than this is not shown on the map. */
+const WORTH_A_RING = 0.1;
+
+/** How likely something is at fault, 0 to 1: of each wheel at its rotor or drum, and at each place of the middle; by slot. */
+export function likelyPlaces(of: ToTrace, layout: Pick<Layout, 'slots'>, result: Weighing): Map<string, number> {
+  const places = new Map<string, number>();
+  if (Object.keys(of.evidence.observations).length === 0) return places;
+  for (const c of result.causes) {
+    const slot = of.network.faults[c.fault]?.slot;
+    if (!slot || c.probability < WORTH_A_RING) continue;
+    const wheel = slot.corner && layout.slots.find((s) => s.corner === slot.corner && (s.kind === 'rotor' || s.kind === 'drum'));
+    const id = wheel ? wheel.id : slot.id;
+    places.set(id, Math.max(places.get(id) ?? 0, c.probability));
+  }
+  return places;
 }
 
 const signIn = (of: ToTrace, id: string): PlacedSign | undefined => of.network.observations.find((o) => o.id === id);
@@ -28,8 +46,8 @@ export function speakingWords(of: ToTrace, cause: Weighed, way: 1 | -1): string 
     .filter((s) => s.logOdds * way > WORTH_SAYING)
     .slice(0, MOST_SAID)
     .map(({ observation: id }) => {
-      const measured = of.evidence.learntFrom[id] === 'measured' ? ' (measured)' : '';
-      return `${textOf(of, id)}${of.evidence.observations[id] === 'seen' ? '' : ': not seen'}${measured}`;
+      const from = of.evidence.learntFrom[id] ?? 'felt';
+      return `${textOf(of, id)}${of.evidence.observations[id] === 'seen' ? '' : ': not seen'} (${from})`;
     })
     .join('; ');
 }

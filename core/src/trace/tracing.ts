@@ -4,9 +4,12 @@ import type { JobState } from '../records/job.ts';
 import { attempt } from '../refusal.ts';
 import { cornersTakenIn } from '../records/scope.ts';
 import { type Contradiction, contradictions, type Speaks, speaksFor } from './explain.ts';
-import { networkOf, type PlacedCheck, type TraceContext, type VehicleNetwork } from './network.ts';
+import { asEvidence, type Certain, certainOf } from './causes.ts';
+import { changesOf, type Earlier, earlierRounds } from './rounds.ts';
+import { inferSampled } from './sampled.ts';
+import { meaningful, networkOf, type PlacedCheck, type TraceContext, type VehicleNetwork } from './network.ts';
 import { type NetworkCheck, worthOf } from './nextCheck.ts';
-import { type Evidence, infer, type Network } from './noisyOr.ts';
+import { type Evidence, givenSomething, infer, type Inference, type Network } from './noisyOr.ts';
 import { observationKey } from './observations.ts';
 import { type Shift, TABLES, type Tables } from './tables.ts';
 
@@ -56,14 +59,25 @@ export function contextOf(state: JobState): TraceContext {
     years.set(c.slot.id, (at - Date.parse(last)) / YEAR_MS);
     if (at - Date.parse(last) < FRESH_DAYS * DAY_MS) fresh.add(c.slot.id);
   }
-  return { years, yearsOfAll, shifts, fresh };
+  return { years, yearsOfAll, shifts, fresh, times: timesOf(state.file.priors) };
+}
+
+/** By how much the shop's own cases shift the odds of each kind of fault: the newest version counts. */
+export function timesOf(priors: JobState['file']['priors']): Map<string, number> {
+  const times = new Map<string, number>();
+  for (const p of [...priors].sort((a, b) => a.enteredAt.localeCompare(b.enteredAt))) times.set(p.fault, p.times);
+  return times;
 }
 
 /** What a thing that is known was learnt from. */
-export type LearntFrom = 'said' | 'measured';
+export type LearntFrom = 'felt' | 'checked' | 'measured';
 
 export interface JobEvidence extends Evidence {
   readonly learntFrom: Readonly<Record<string, LearntFrom>>;
+  /** What the bench made certain, by fault. */
+  readonly found: ReadonlyMap<string, Certain>;
+  /** Answers of earlier rounds: shown, not counted. */
+  readonly earlier: ReadonlyMap<string, Earlier>;
 }
 
 /**
@@ -71,21 +85,22 @@ export interface JobEvidence extends Evidence {
  * same thing, so that nothing counts twice; what was not gauged, cannot be told or is provisional is no evidence.
  */
 export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidence {
-  const known = new Set(network.observations.map((o) => o.id));
+  const known = new Map(network.observations.map((o) => [o.id, o]));
+  const earlier = earlierRounds(state.book, state.situation.answers, network);
   const observations: Record<string, 'seen' | 'not_seen'> = {};
   const learntFrom: Record<string, LearntFrom> = {};
   for (const [key, o] of state.situation.answers) {
-    if (o.state === 'not_checked' || !known.has(key)) continue;
+    const sign = known.get(key);
+    if (o.state === 'not_checked' || !sign || earlier.has(key)) continue;
     observations[key] = o.state;
-    learntFrom[key] = 'said';
+    learntFrom[key] = sign.sign.known === 'felt' ? 'felt' : 'checked';
   }
   const here = new Map(state.book.sets.map((s) => [s.id, s]));
   for (const c of state.components) {
     for (const j of c.judged) {
       const code = MEASURED_SIGN[j.characteristic.id];
       const set = here.get(j.setId);
-      if (code === undefined || set === undefined || set.jobId !== state.file.job.id || set.phase !== 'as_found' || set.surface === 'dirty')
-        continue;
+      if (code === undefined || set === undefined || set.jobId !== state.file.job.id || set.surface === 'dirty') continue;
       const key = [observationKey(code, c.slot.corner), code].find((k) => known.has(k));
       const as = j.verdict === 'past' ? 'seen' : j.verdict === 'holds' || j.verdict === 'watch' ? 'not_seen' : null;
       if (key === undefined || as === null) continue;
@@ -95,7 +110,15 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       learntFrom[key] = 'measured';
     }
   }
-  return { observations, learntFrom, certain: {} };
+  // A part that was changed since is no longer what was found.
+  const changed = new Map(changesOf(state.book).map((c) => [c.slotId, c.at]));
+  const found = new Map(
+    [...certainOf(state.book, network.faults)].filter(([id, c]) => {
+      const slot = network.faults.find((f) => f.id === id)?.slot?.id;
+      return slot === undefined || (changed.get(slot) ?? '') <= c.at;
+    }),
+  );
+  return { observations, learntFrom, certain: asEvidence(found), found, earlier };
 }
 
 /** How likely a cause is, in words. Source: handbook 30, Explain. */
@@ -115,12 +138,18 @@ export interface WeighedCheck {
   /** Bits by which it is expected to narrow the causes down, and per minute. */
   readonly drop: number;
   readonly dropPerMinute: number;
+  /** False where only single outcomes of it were gone through. */
+  readonly exact: boolean;
   /** What each way it may come out would make of the leading causes. */
   readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly Weighed[] }[];
 }
 export interface Weighing {
   /** The likeliest first. */
   readonly causes: readonly Weighed[];
+  /** How likely each had been before the bench made anything certain, in the order of the network's faults. */
+  readonly expected: readonly number[];
+  /** Standard error where the sum was too large to be exact, 0 to 1; null where it is exact. */
+  readonly sampled: number | null;
   readonly next: readonly WeighedCheck[];
   readonly odd: readonly Contradiction[];
   /** Why nothing can be weighed; null where it can. */
@@ -146,10 +175,18 @@ function ranked(posterior: readonly number[]): Weighed[] {
  * Weighs a network: the causes, the checks worth doing next, and what does not go together. Everything that goes in and
  * comes out is plain, so that it may be done beside the page.
  * @param checks those that can be done as the vehicle stands now
+ * @param complaint that something is at fault is known, since somebody complains
  */
-export function weigh(network: Network, evidence: Evidence, checks: readonly NetworkCheck[]): Weighing {
+export function weigh(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Weighing {
   const done = attempt((): Weighing => {
-    const { posterior } = infer(network, evidence);
+    const plain = Object.keys(evidence.certain).length === 0;
+    const exact = attempt(() => infer(network, evidence));
+    if (!exact.ok && exact.refusal.code === 'too_large') return bySampling(network, evidence);
+    if (!exact.ok) throw exact.refusal;
+    const known = (e: Evidence, i: Inference): readonly number[] => (complaint ? givenSomething(network, e, i) : i).posterior;
+    const posterior = known(evidence, exact.value);
+    const before = { ...evidence, certain: {} };
+    const expected = plain ? posterior : known(before, infer(network, before));
     const causes = ranked(posterior).map((c, i): Weighed => {
       const id = network.faults[c.fault]?.id;
       return i < EXPLAINED && id !== undefined ? { ...c, speaks: speaksFor(network, evidence, id) } : c;
@@ -161,11 +198,19 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
         id: w.check.id,
         drop: w.drop,
         dropPerMinute: w.dropPerMinute,
+        exact: w.exact,
         outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, leads: ranked(o.posterior).slice(0, LEADS) })),
       }));
-    return { causes, next, odd: contradictions(network, evidence), refused: null };
+    return { causes, expected, sampled: null, next, odd: contradictions(network, evidence), refused: null };
   });
-  return done.ok ? done.value : { causes: [], next: [], odd: [], refused: done.refusal.message };
+  return done.ok ? done.value : { causes: [], expected: [], sampled: null, next: [], odd: [], refused: done.refusal.message };
+}
+
+/** The causes alone, sampled, with how far off they may be. */
+function bySampling(network: Network, evidence: Evidence): Weighing {
+  const { posterior, error } = inferSampled(network, evidence);
+  const before = inferSampled(network, { ...evidence, certain: {} });
+  return { causes: ranked(posterior), expected: before.posterior, sampled: error, next: [], odd: [], refused: null };
 }
 
 /** What is traced on a job: its network, what is known, and what may be checked as the vehicle stands. */
@@ -173,6 +218,33 @@ export interface ToTrace {
   readonly network: VehicleNetwork;
   readonly evidence: JobEvidence;
   readonly checks: readonly PlacedCheck[];
+  /** Somebody complains: something is at fault. */
+  readonly complaint: boolean;
+  /** What to go through in the first minutes of a vehicle that nobody has touched. */
+  readonly firstRound: readonly PlacedCheck[];
+}
+
+/** The first round takes no longer, minutes. Source: the order of the work, handbook 30. */
+const FIRST_MINUTES = 10;
+
+/**
+ * The checks of the first ten minutes: of those that open nothing and are driven nowhere, the most telling a minute,
+ * one after another as long as the minutes last, each weighed as if nothing else were known.
+ */
+export function firstRound(network: VehicleNetwork, checks: readonly PlacedCheck[]): PlacedCheck[] {
+  const open = meaningful(checks, {}).filter((c) => c.kind.hazard === 'none' || c.kind.hazard === 'presses' || c.kind.hazard === 'wheel');
+  const chosen: PlacedCheck[] = [];
+  const settled = new Set<string>();
+  let minutes = 0;
+  const order = worthOf(network, { observations: {}, certain: {} }, open);
+  for (const { check } of order) {
+    const placed = open.find((c) => c.id === check.id);
+    if (!placed || minutes + check.minutes > FIRST_MINUTES || check.observations.every((o) => settled.has(o))) continue;
+    chosen.push(placed);
+    minutes += check.minutes;
+    for (const o of check.observations) settled.add(o);
+  }
+  return chosen;
 }
 
 /**
@@ -183,6 +255,11 @@ export function toTrace(state: JobState, tables: Tables = TABLES): ToTrace {
   const network = networkOf(state.file.layout, contextOf(state), tables);
   const locked = state.situation.standing.locks.length > 0;
   const taken = new Set(cornersTakenIn(state.file.job, state.file.layout));
-  const checks = network.checks.filter((c) => !(locked && c.kind.hazard === 'presses') && (c.corner === null || taken.has(c.corner)));
-  return { network, evidence: evidenceOf(state, network), checks };
+  const evidence = evidenceOf(state, network);
+  const presses = (c: PlacedCheck): boolean => c.kind.hazard === 'presses' || c.kind.hazard === 'clamps' || c.kind.hazard === 'drives';
+  const possible = network.checks.filter((c) => !(locked && presses(c)) && (c.corner === null || taken.has(c.corner)));
+  const checks = meaningful(possible, evidence.observations);
+  const untouched = Object.keys(evidence.observations).length === 0;
+  const complaint = state.file.job.complaint.trim() !== '';
+  return { network, evidence, checks, complaint, firstRound: untouched ? firstRound(network, possible) : [] };
 }

@@ -96,6 +96,10 @@ export function corrie(story: Story, rack: Rack): void {
   }
   for (const kind of ['master_cylinder', 'servo', 'valve'] as const) first.look(car.slot(kind), 'Dry, free.');
   first.look(car.slot('hose', null), 'Supple.');
+  first.cause('rotor_runout_f', car.slot('rotor', 'FL'), 'found', 0.58, 1);
+  first.cause('rotor_uneven', car.slot('rotor', 'FL'), 'absent', 0.31, 2);
+  first.cause('bearing_loose', car.slot('hub', 'FR'), 'absent', 0.12, 3);
+  first.nothingElse();
   proveAll(first, FRONT);
   first.release(ines, ['leak_next_day', 'retorque', 'bedding_in']);
 

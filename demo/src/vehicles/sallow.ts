@@ -59,6 +59,10 @@ export function sallow(story: Story, rack: Rack): void {
   for (const slot of [car.slot('master_cylinder'), car.slot('hose'), car.slot('clutch_master'), car.slot('clutch_slave')])
     old.look(slot, 'Dry.');
   old.fluid('Class 4 fluid, tin', 'L 0107');
+  old.cause('adjuster_seized', car.slot('shoes', 'RL'), 'absent', 0.41, 1);
+  old.cause('park_maladjusted', car.slot('parking_lever'), 'found', 0.35, 2);
+  old.cause('over_adjusted', car.slot('shoes', 'RL'), 'absent', 0.12, 3);
+  old.nothingElse();
   proveAll(old, REAR);
   old.release(ines, ['leak_next_day', 'retorque']);
 

@@ -37,6 +37,7 @@ export const EVENT_TABLES = {
   cameWith: s.cameWith,
   earlierWork: s.earlierWork,
   leftItems: s.leftItem,
+  causeLooks: s.causeLook,
 } as const satisfies Record<EventFamily, unknown>;
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */

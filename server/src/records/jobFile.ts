@@ -53,6 +53,8 @@ const FAMILIES = {
     intakeLooks: [s.intakeLook, ofJob(s.intakeLook)],
     cameWith: [s.cameWith, ofJob(s.cameWith)],
     leftItems: [s.leftItem, ofJob(s.leftItem)],
+    causeLooks: [s.causeLook, ofJob(s.causeLook)],
+    priors: [s.priorVersion, sql`true`],
     earlierWork: [s.earlierWork, ofVehicle(s.earlierWork)],
   },
 } as const satisfies Prepared<Record<string, readonly [PgTable, SQL]>>;

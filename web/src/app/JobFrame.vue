@@ -63,7 +63,7 @@ const OVERLAY_OF: Readonly<Record<Stage, OverlayKind>> = {
 const chosen = ref<OverlayKind | null>(null);
 watch(stage, () => (chosen.value = null));
 const overlay = computed(() => chosen.value ?? OVERLAY_OF[stage.value]);
-const marks = computed(() => (job.state ? overlayOf(overlay.value, job.state) : NO_MARKS));
+const marks = computed(() => (job.state ? overlayOf(overlay.value, job.state, job.likelihood) : NO_MARKS));
 
 watch(jobId, (id) => void job.load(id), { immediate: true });
 watch(

@@ -44,6 +44,8 @@ export const useJob = defineStore('job', () => {
   /** Since when what is shown is only what this device kept, ms; null while the server is heard. */
   const keptAt = ref<number | null>(null);
   const picked = ref<string | null>(null);
+  /** How likely something is at fault at each place, 0 to 1, as last weighed; by slot. */
+  const likelihood = shallowRef<ReadonlyMap<string, number>>(new Map());
   const today = ref(new Date().toISOString());
   useIntervalFn(() => {
     today.value = new Date().toISOString();
@@ -94,6 +96,7 @@ export const useJob = defineStore('job', () => {
     if (file.value?.job.id !== jobId) {
       file.value = null;
       picked.value = null;
+      likelihood.value = new Map();
     }
     problem.value = null;
     try {
@@ -215,6 +218,7 @@ export const useJob = defineStore('job', () => {
     problem,
     keptAt,
     picked,
+    likelihood,
     component,
     phase,
     today,

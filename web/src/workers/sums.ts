@@ -7,7 +7,8 @@ export const sums = {
     const done = attempt(() => chooseLifts(input));
     return done.ok ? { ok: true as const, value: done.value } : { ok: false as const, why: done.refusal.message };
   },
-  weigh: (network: Network, evidence: Evidence, checks: readonly NetworkCheck[]) => weigh(network, evidence, checks),
+  weigh: (network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint: boolean) =>
+    weigh(network, evidence, checks, complaint),
 };
 export type Sums = typeof sums;
 expose(sums);

@@ -20,6 +20,7 @@ master_wrong_bore  | master_cylinder | - | Wrong bore fitted | 0.0035 | once | f
 pushrod_no_play    | master_cylinder | - | Push-rod without play | 0.007  | once | fresh*4 | use_again | A setting, wrong mostly after a cylinder or servo was changed
 pushrod_much_play  | master_cylinder | - | Push-rod with too much play | 0.007  | once | fresh*3 | use_again | As before, the other way
 circuit_lost       | master_cylinder | tandem | One circuit of the tandem lost | 0.0012 | year | old_fluid*1.5 | reseal | The inner seal fails first and hides behind the other circuit
+master_residual    | master_cylinder | - | Residual valve wrong or failed | 0.0006 | year | fresh*2 | replace | Only some cylinders have one, and kits are mixed up
 reservoir_vent     | reservoir | - | Cap vent blocked | 0.0008 | year | stood*1.5 | use_again | Dirt and swollen seals; cheap to rule out
 air_in_system      | system | hydraulic | Air in the system | 0.052  | once | stood*1.5 fresh*3 | use_again | What most spongy pedals turn out to be, and nearly always after work
 fluid_water        | system | hydraulic | Water in the fluid | 0.003  | year | damp*1.5 old_fluid*3 stood*1.3 | use_again | Glycol draws water every year it stands
@@ -28,6 +29,7 @@ fluid_sludge       | system | hydraulic | Sludge in the system | 0.002  | year |
 fluid_lost         | system | hydraulic | Reservoir run empty through a leak | 0.007  | once | stood*2 | use_again | Follows a leak; by itself seldom
 pedal_dry          | pedal | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
 pedal_spring       | pedal | - | Return spring weak | 0.0012 | year | - | replace | Springs lose a little each year
+pedal_stop         | pedal | - | Stop set wrong | 0.0035 | once | fresh*3 | use_again | Moved when the cylinder or lamp switch was changed
 pedal_flexes       | pedal | - | Bracket or bulkhead flexes | 0.0035 | once | hard*1.5 | use_again | Cracked bulkheads feel like air
 lever_dry          | hand_lever | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
 servo_diaphragm    | servo | - | Diaphragm leaks | 0.0016 | year | stood*1.3 | replace | Rubber of that age
@@ -45,6 +47,8 @@ line_blocked       | circuit | hydraulic | A line blocked | 0.0004 | year | old_
 line_rusted        | circuit | hydraulic | A line rusted through | 0.0012 | year | damp*2 | replace | Under clips, where nobody looks
 union_leaks        | circuit | hydraulic | A union leaks | 0.007  | once | fresh*3 | use_again | After work on lines
 valve_stuck        | valve | - | Valve stuck or leaking | 0.0012 | year | stood*2 damp*1.3 | replace | Never moves in daily driving
+valve_shuttled     | valve | - | Pressure-difference valve shuttled | 0.0035 | once | fresh*4 | use_again | Left to one side by bleeding one circuit
+bar_remote         | balance_bar | - | Remote adjuster broken | 0.0012 | year | hard*1.5 | replace | A bent cable in a tight place
 balance_bar        | balance_bar | - | Balance bar jammed or set wrong | 0.01   | once | fresh*2 | use_again | It is there to be turned, and is turned
 piston_seized      | piston | - | Piston seized | 0.0024 | year | stood*3 damp*1.5 old_fluid*1.3 | reseal | What standing does to calipers, each piston by itself
 seal_hard          | piston | - | Seal hardened, no rollback | 0.002  | year | stood*1.3 | reseal | Old square seals keep the pad on
@@ -67,6 +71,7 @@ shoes_contaminated | shoes | - | Linings contaminated | 0.003  | year | - | repl
 shoes_swapped      | shoes | - | Fitted wrong: swapped, springs | 0.007  | once | fresh*3 | use_again | Easily done with a pair that looks alike
 adjuster_seized    | shoes | - | Adjuster seized | 0.004  | year | damp*1.5 stood*1.5 | use_again | Threads in the wet
 over_adjusted      | shoes | - | Over-adjusted | 0.007  | once | fresh*4 | use_again | After a brake job
+shoe_springs       | shoes | - | Return springs weak | 0.0012 | year | stood*1.3 | replace | Heat and rust take their pull
 shoe_hangs         | shoes | - | Backing plate grooved, shoe hangs | 0.001  | year | - | use_again | Where the shoe edge has worked for decades
 drum_oversize      | drum | - | Drum oversize | 0.0016 | year | hard*1.3 | replace | Former cuts and wear
 drum_oval          | drum | - | Drum out of round | 0.002  | year | stood*1.5 | machine | Stood with the parking brake on

@@ -219,4 +219,89 @@ slave_leaks        | clutch_spongy       | 0.6  | system  | Air goes in where fl
 slave_leaks        | level_low           | 0.3  | system  | Where the reservoir is shared
 clutch_passes      | clutch_spongy       | 0.6  | system  | It creeps
 clutch_air         | clutch_spongy       | 0.9  | system  | The feel of air
+master_wrong_bore  | bore_differs        | 0.95 | system  | It stands on it
+master_bore        | bore_rust           | 0.7  | system  | Where the outlet lets one look
+master_passes      | pedal_to_floor      | 0.15 | system  | When the lips are quite gone
+master_residual    | drags               | 0.45 | all     | Pressure is kept that should go
+master_residual    | pressure_left       | 0.7  | system  | It is kept
+master_residual    | pedal_low_pumps_up  | 0.4  | system  | Or cups draw back too far
+master_port        | pressure_left       | 0.85 | system  | Nothing lets it go
+pushrod_no_play    | pressure_left       | 0.8  | system  | The port stays covered
+master_stuck_home  | no_fountain         | 0.9  | system  | Nothing moves
+master_stuck_out   | no_fountain         | 0.9  | system  | Nothing moves
+circuit_lost       | pedal_low_pumps_up  | 0.3  | system  | A long first stroke
+reservoir_vent     | vent_blocked        | 0.95 | system  | Tried by mouth or hose
+air_in_system      | bubbles             | 0.9  | system  | They come out
+fluid_lost         | bubbles             | 0.8  | system  | Air took its place
+fluid_sludge       | bleeder_dry         | 0.1  | all     | Packed solid
+pedal_dry          | pivot_stiff         | 0.95 | system  | Moved by itself
+lever_dry          | pivot_stiff         | 0.95 | system  | Moved by itself
+pedal_spring       | spring_slack        | 0.9  | system  | It does not lift it
+pedal_dry          | spring_slack        | 0.5  | system  | Nor against the pivot
+pedal_stop         | stop_off            | 0.9  | system  | What it says
+pedal_stop         | pedal_play_none     | 0.4  | system  | The rod is held in
+pedal_stop         | pedal_play_excessive | 0.3 | system  | Or starts too far out
+pedal_flexes       | bulkhead_moves      | 0.95 | system  | Watched from the side
+servo_check_valve  | valve_blows         | 0.95 | system  | Blown through
+servo_supply       | supply_weak         | 0.95 | system  | Gauged
+servo_sticks_on    | servo_on            | 0.95 | system  | Let off, it frees
+servo_filter       | filter_blocked      | 0.9  | system  | Seen
+hose_blocked       | dry_hose_end        | 0.95 | here    | What it says
+line_blocked       | dry_hose_end        | 0.8  | circuit | Nothing comes so far
+line_blocked       | dry_line_end        | 0.9  | circuit | Nothing comes so far
+master_stuck_out   | dry_line_end        | 0.9  | all     | Nothing is sent
+master_stuck_out   | dry_hose_end        | 0.9  | all     | Nothing is sent
+union_leaks        | joint_wet           | 0.9  | here    | Wiped dry and looked at again
+line_rusted        | joint_wet           | 0.3  | here    | Where it went through
+hose_weeps         | hose_bad_here       | 0.9  | here    | Wet, wiped and wet again
+hose_swells        | hose_bad_here       | 0.8  | here    | Bent and pressed by hand
+hose_flap          | hose_bad_here       | 0.4  | here    | Hard and old
+hose_blocked       | hose_bad_here       | 0.4  | here    | Hard and old
+valve_stuck        | valve_share_off     | 0.9  | system  | Gauged at two wheels
+valve_shuttled     | difference_lamp     | 0.9  | system  | It says so
+valve_shuttled     | no_braking          | 0.2  | all     | One circuit shut off
+balance_bar        | bar_off             | 0.9  | system  | Looked at and turned
+bar_remote         | bar_dead            | 0.95 | system  | Tried
+bar_remote         | locks               | 0.3  | own     | It stays where it was
+seal_hard          | no_rollback         | 0.9  | here    | By a feeler, released
+piston_seized      | no_rollback         | 0.6  | here    | Nor does it go back
+rotor_cracked      | crack_seen          | 0.9  | here    | Cleaned and looked at
+rotor_dirty        | face_greasy         | 0.9  | here    | A white cloth
+pads_wrong         | lining_not_as_drawn | 0.85 | here    | Compared with the drawing
+pads_contaminated  | face_greasy         | 0.3  | here    | It is on both
+shoes_swapped      | lining_not_as_drawn | 0.95 | here    | Compared with the drawing and the other side
+shoe_springs       | drags               | 0.5  | here    | Nothing pulls them off
+shoe_springs       | still_drags_bleeder | 0.8  | here    | Mechanical
+shoe_springs       | springs_slack       | 0.9  | here    | By hand
+shoe_springs       | noise               | 0.3  | system  | They ring
+shoe_hangs         | plate_grooved       | 0.95 | here    | A step under the shoe
+shoes_off_centre   | contact_part        | 0.9  | here    | Bright on heel or toe alone
+drum_oversize      | contact_part        | 0.3  | here    | The radii differ
+bearing_worn       | bearing_rough       | 0.9  | here    | It grinds
+outside_pull       | outside_play        | 0.9  | here    | Pressures, joints, bushes gone through
+park_cable_seized  | cable_stiff         | 0.95 | system  | Unhooked, drawn by hand
+park_pin           | pin_stiff           | 0.95 | system  | Cable off, by hand
+park_linkage       | park_joint_play     | 0.95 | system  | By hand
+park_maladjusted   | park_slack          | 0.9  | system  | What it says
+rods_out           | rods_uneven         | 0.9  | system  | Wheels turned, lever pulled hole by hole
+clevis_worn        | clevis_play         | 0.95 | system  | By hand
+wedge_seized       | wedge_stiff         | 0.95 | here    | By hand
+slave_leaks        | slave_wet           | 0.9  | system  | Boot pulled back
+clutch_passes      | clutch_creeps       | 0.9  | system  | Held for a minute in gear
+clutch_air         | clutch_bubbles      | 0.9  | system  | They come out
+piston_seized      | blued               | 0.15 | here    | Where it was driven on
+hose_flap          | blued               | 0.15 | here    | Where it was driven on
+slides_seized      | blued               | 0.1  | here    | Where it was driven on
+over_adjusted      | blued               | 0.15 | here    | Where it was driven on
+piston_seized      | smell               | 0.25 | system  | Hot lining
+hose_flap          | smell               | 0.25 | system  | Hot lining
+over_adjusted      | smell               | 0.35 | system  | Hot lining
+park_cable_seized  | smell               | 0.2  | system  | Driven with it on
+pads_contaminated  | fades               | 0.3  | system  | What is in it smears
+pads_contaminated  | lining_soaked       | 0.9  | here    | Dark, wet, swollen
+shoes_contaminated | lining_soaked       | 0.9  | here    | Dark, wet, swollen
+wc_leaks           | lining_soaked       | 0.4  | here    | Where it has run down long enough
+piston_leaks       | lining_soaked       | 0.3  | here    | Where it has run down long enough
+pads_worn          | lining_low          | 0.85 | here    | Seen from the edge
+shoes_worn         | lining_low          | 0.8  | here    | Seen from the edge
 `;

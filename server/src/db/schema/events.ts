@@ -2,6 +2,7 @@
 import type {
   BleedMethod,
   BleedPull,
+  CauseLook,
   Corner,
   Finding,
   FindingCode,
@@ -92,6 +93,18 @@ export const setMove = pgTable(
 export const leftItem = pgTable(
   'left_item',
   { ...event(), closedBy: uuid(), slotId: uuid().notNull(), item: text().notNull(), what: text().notNull() },
+  (t) => [index().on(t.jobId)],
+);
+export const causeLook = pgTable(
+  'cause_look',
+  {
+    ...event(),
+    fault: text().notNull(),
+    place: text().notNull(),
+    state: text().$type<CauseLook['state']>().notNull(),
+    said: doublePrecision(),
+    rank: integer(),
+  },
   (t) => [index().on(t.jobId)],
 );
 export const takeBack = pgTable('take_back', { ...event(), reason: text().notNull().default('') }, (t) => [

@@ -1,6 +1,6 @@
 /** What is known of a gauge beside its own figures: calibrations, looks at the setting piece, repeat studies, call-backs. */
 import type { Calibration, ComponentKind, FindingSeverity } from '@dauer/core';
-import { date, doublePrecision, index, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
 import { account } from './things.ts';
 
@@ -48,6 +48,18 @@ export const findingEntry = pgTable('finding_entry', {
   looks: text().notNull(),
   matters: text().notNull(),
   severity: text().$type<FindingSeverity>().notNull(),
+  enteredBy: uuid()
+    .notNull()
+    .references(() => account.id),
+  enteredAt: instant().notNull().$default(now),
+});
+/** The shop's own odds of faults; the newest version of a fault counts. */
+export const priorVersion = pgTable('prior_version', {
+  id: uuid().primaryKey(),
+  fault: text().notNull(),
+  times: doublePrecision().notNull(),
+  lookedAt: integer().notNull(),
+  found: integer().notNull(),
   enteredBy: uuid()
     .notNull()
     .references(() => account.id),

@@ -39,6 +39,7 @@ const ORDER: readonly EventFamily[] = [
   'cameWith',
   'earlierWork',
   'leftItems',
+  'causeLooks',
   'voids',
   'redactions',
 ];
@@ -85,6 +86,7 @@ export async function importBundle(db: Database, given: z.output<typeof bundle>)
     };
     for (const p of given.people) await addAccount(tx, p);
     await put(s.gauge, given.gauges);
+    await put(s.priorVersion, given.priors);
     await put(s.limit, given.limits);
     await put(
       s.limitCheck,

@@ -1,6 +1,14 @@
-import { answerable } from '@dauer/core';
+import type { ENDPOINTS } from '@dauer/contract';
+import { answerable, caseOf, deriveJob, NOTHING_ELSE, networkOf, contextOf, TABLES } from '@dauer/core';
+import { asc, desc, eq, inArray, max } from 'drizzle-orm';
+import { causeLook, priorVersion } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { Fault } from '../../platform/problem.ts';
+import type { Call } from '../../platform/routes.ts';
+import { readJobFile } from '../../records/jobFile.ts';
+
+/** Most jobs gone through, the newest: they are read whole. */
+const MOST_CASES = 100;
 
 export const traceHandlers = {
   observe: keeps('observations', (body) => {
@@ -10,4 +18,48 @@ export const traceHandlers = {
       throw new Fault(422, 'corner', facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.');
     return {};
   }),
+  lookForCause: keeps('causeLooks', async (body, { db, params }) => {
+    if (body.fault === NOTHING_ELSE) {
+      if (body.place !== 'system') throw new Fault(422, 'unknown_cause', 'That nothing else was found is said of the whole vehicle.');
+      return {};
+    }
+    const state = deriveJob(await readJobFile(db, params.jobId), body.happenedAt);
+    const network = networkOf(state.file.layout, contextOf(state), TABLES);
+    if (!network.faults.some((f) => f.id === `${body.fault}@${body.place}`))
+      throw new Fault(422, 'unknown_cause', 'This vehicle has no place with such a fault.');
+    return {};
+  }),
+  tracingRecord: async ({ db }: Call<typeof ENDPOINTS.tracingRecord>) => {
+    const closed = await db
+      .select({ jobId: causeLook.jobId })
+      .from(causeLook)
+      .where(eq(causeLook.fault, NOTHING_ELSE))
+      .groupBy(causeLook.jobId)
+      .orderBy(desc(max(causeLook.happenedAt)))
+      .limit(MOST_CASES);
+    const cases = [];
+    for (const { jobId } of closed) {
+      const found = caseOf(deriveJob(await readJobFile(db, jobId), new Date().toISOString()));
+      if (found) cases.push(found);
+    }
+    return { cases, priors: await db.select().from(priorVersion).orderBy(asc(priorVersion.enteredAt), asc(priorVersion.id)) };
+  },
+  takeOverPriors: async ({ db, body, person }: Call<typeof ENDPOINTS.takeOverPriors>) => {
+    for (const p of body.priors)
+      if (!TABLES.faults.some((f) => f.id === p.fault))
+        throw new Fault(422, 'unknown_cause', `There is no fault ${p.fault} in the tables.`);
+    await db
+      .insert(priorVersion)
+      .values(body.priors.map((p) => ({ ...p, enteredBy: person.id })))
+      .onConflictDoNothing();
+    return db
+      .select()
+      .from(priorVersion)
+      .where(
+        inArray(
+          priorVersion.id,
+          body.priors.map((p) => p.id),
+        ),
+      );
+  },
 };

@@ -9,6 +9,7 @@ import {
   needsDecision,
   type OptionId,
   optionsOf,
+  proposalsOf,
   sidesDiffer,
 } from '@dauer/core';
 import { computed } from 'vue';
@@ -75,6 +76,7 @@ const unlooked = computed(() => {
     )
     .join('. ');
 });
+const proposals = computed(() => (job.state ? proposalsOf(job.state) : new Map()));
 const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.state.file.layout, job.state.components, c) : null);
 </script>
 
@@ -100,6 +102,7 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
       :component="c"
       :writable="writable"
       :warning="differs(c)"
+      :proposal="proposals.get(c.slot.id) ?? null"
       :picked="job.picked === c.slot.id"
       :distance-unit="job.file?.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
       @pick="job.picked = c.slot.id"

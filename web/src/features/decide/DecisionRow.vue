@@ -8,6 +8,7 @@ import {
   putOffWords,
   type OptionId,
   optionsOf,
+  type Proposal,
   placeName,
   VERDICT_WORD,
 } from '@dauer/core';
@@ -19,6 +20,8 @@ const props = defineProps<{
   component: Component;
   writable: boolean;
   warning: string | null;
+  /** What a cause proposes. */
+  proposal: Proposal | null;
   picked: boolean;
   distanceUnit: 'km' | 'mi';
 }>();
@@ -98,6 +101,18 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       @update:model-value="choose"
     />
     <p v-for="o in out" :key="o.reason" class="out small">{{ o.names }} {{ o.verb }} ruled out. {{ o.reason }}</p>
+    <p v-if="proposal && component.decision?.option !== proposal.option" class="out small">
+      <b>Trace:</b>
+      {{ proposal.because }}
+      <button
+        v-if="writable && options.some((o) => o.id === proposal?.option && o.ruledOut === null)"
+        class="link"
+        type="button"
+        @click="choose(proposal.option)"
+      >
+        Decide so
+      </button>
+    </p>
     <p v-if="warning" class="out small">
       <b>Pair:</b>
       {{ warning }}

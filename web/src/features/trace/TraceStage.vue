@@ -1,40 +1,71 @@
 <script setup lang="ts">
-import { CORNER_NAME, type Corner, GROUP_NAME, GROUPS, type Observation, observationKey, observationsFor } from '@dauer/core';
-import { computed, ref } from 'vue';
+import {
+  answersToWords,
+  type CauseLook,
+  CORNER_NAME,
+  type Corner,
+  GROUP_NAME,
+  GROUPS,
+  likelyPlaces,
+  looksOf,
+  type Observation,
+  observationKey,
+  observationsFor,
+  type PlacedFault,
+  type PlacedSign,
+  toTrace,
+  type ToTrace,
+} from '@dauer/core';
+import { computed, ref, watch } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';
+import BenchLoop from './BenchLoop.vue';
 import CausesPanel from './CausesPanel.vue';
+import EarlierAnswers from './EarlierAnswers.vue';
+import TriAnswer from './TriAnswer.vue';
+import { useWeighing } from './useWeighing.ts';
+import WheelAsks from './WheelAsks.vue';
 
 /** Complaint and observations: seen, not seen, not checked; what may be at fault stands above them. */
 const job = useJob();
 const find = ref('');
+const given = computed<ToTrace | null>(() => (job.state ? toTrace(job.state) : null));
+const weighing = useWeighing(given);
+watch(weighing, (now) => {
+  const layout = job.file?.layout;
+  job.likelihood = now && layout ? likelyPlaces(now.given, layout, now.result) : new Map();
+});
+const looks = computed<ReadonlyMap<string, CauseLook>>(() => (job.book ? looksOf(job.book) : new Map()));
 const list = computed(() => {
   const layout = job.state?.file.layout;
   if (!layout) return [];
   const has = (kind: string): boolean => layout.slots.some((s) => s.kind === kind);
-  return observationsFor({ hydraulic: has('master_cylinder'), servo: has('servo'), clutch: has('clutch_master') }).filter(
-    (o) =>
-      o.text.toLowerCase().includes(find.value.trim().toLowerCase()) ||
-      GROUP_NAME[o.group].toLowerCase().includes(find.value.trim().toLowerCase()),
+  return observationsFor({ hydraulic: has('master_cylinder'), servo: has('servo'), clutch: has('clutch_master') }).filter((o) =>
+    answersToWords(o, find.value ?? ''),
   );
 });
 const groups = computed(() => GROUPS.map((g) => ({ g, items: list.value.filter((o) => o.group === g) })).filter((x) => x.items.length > 0));
 const corners = computed(() => job.state?.file.job.scopeCorners ?? []);
+/** The wheel that is picked on the map. */
+const picked = computed(() => {
+  const corner = job.state?.file.layout.slots.find((s) => s.id === job.picked)?.corner ?? null;
+  return corner !== null && corners.value.includes(corner) ? corner : null;
+});
 const stateOf = (code: string, corner: Corner | null): Observation['state'] =>
   job.state?.situation.answers.get(observationKey(code, corner))?.state ?? 'not_checked';
 const writable = computed(() => job.writable);
 function answer(code: string, corner: Corner | null, state: Observation['state']): void {
-  if (stateOf(code, corner) !== state) job.add('observations', { code, corner, state });
+  if (stateOf(code, corner) !== state || given.value?.evidence.earlier.has(observationKey(code, corner)))
+    job.add('observations', { code, corner, state });
 }
-const STATES = [
-  ['seen', 'Seen'],
-  ['not_seen', 'Not seen'],
-  ['not_checked', 'Not checked'],
-] as const;
+const answerSign = (sign: PlacedSign, state: Observation['state']): void => answer(sign.code, sign.corner, state);
+function look(fault: PlacedFault, state: CauseLook['state'], said: number, rank: number): void {
+  const [, place = ''] = fault.id.split('@');
+  job.add('causeLooks', { fault: fault.kind.id, place, state, said, rank });
+}
 const checked = computed(() => [...(job.state?.situation.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
 const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'trace' && o.state === 'open'));
-const NEXT: Record<Observation['state'], Observation['state']> = { not_checked: 'seen', seen: 'not_seen', not_seen: 'not_checked' };
 const stillText = computed(() => {
   const next = open.value
     .slice(0, 3)
@@ -52,63 +83,47 @@ const stillText = computed(() => {
     <span class="second told">as told at Book in, {{ dayText(job.state?.file.job.openedAt ?? '') }}</span>
   </div>
   <CautionPlates :steps="['trace']" />
-  <CausesPanel />
+  <CausesPanel :now="weighing" :writable="writable" :looks="looks" @answer="answerSign" @look="look">
+    <template #cause="{ fault }">
+      <RouterLink v-if="fault?.slot" :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: fault.slot.id } }">Gauge it</RouterLink>
+    </template>
+    <template #after>
+      <p class="second small links">
+        <RouterLink to="/tracing">How well tracing did</RouterLink>
+        <RouterLink to="/practice">Practice on a made-up vehicle</RouterLink>
+      </p>
+    </template>
+  </CausesPanel>
+  <BenchLoop v-if="weighing" :now="weighing" :looks="looks" />
+  <EarlierAnswers v-if="weighing && weighing.given.evidence.earlier.size > 0" :given="weighing.given" />
   <div class="tools">
-    <v-text-field v-model="find" class="find" label="Find an observation" clearable @click:clear="find = ''" />
+    <v-text-field v-model="find" class="find" label="Find, in your own words" clearable @click:clear="find = ''" />
     <span class="second still">
       {{ stillText }}
     </span>
   </div>
   <div class="groups">
     <section v-for="{ g, items } in groups" :key="g" class="group" :class="{ wheels: g === 'wheel' }">
-      <h2>{{ GROUP_NAME[g] }}</h2>
-      <ul v-if="g !== 'wheel'">
+      <div class="grouphead">
+        <h2>{{ GROUP_NAME[g] }}{{ g === 'wheel' && picked ? `: ${CORNER_NAME[picked].toLowerCase()}` : '' }}</h2>
+        <button v-if="g === 'wheel' && picked" class="link small" type="button" @click="job.picked = null">All wheels</button>
+        <span v-else-if="g === 'wheel' && corners.length > 1" class="second small">pick a part on the map for its wheel alone</span>
+      </div>
+      <WheelAsks
+        v-if="g === 'wheel'"
+        :items="items"
+        :corners="corners"
+        :picked="picked"
+        :writable="writable"
+        :state-of="stateOf"
+        @answer="answer"
+      />
+      <ul v-else>
         <li v-for="o in items" :key="o.code">
           <span class="text">{{ o.text }}</span>
-          <div class="tri" role="radiogroup" :aria-label="o.text">
-            <button
-              v-for="[s, label] in STATES"
-              :key="s"
-              type="button"
-              role="radio"
-              :aria-checked="stateOf(o.code, null) === s"
-              :class="[s, { on: stateOf(o.code, null) === s }]"
-              :disabled="!writable"
-              @click="answer(o.code, null, s)"
-            >
-              {{ label }}
-            </button>
-          </div>
+          <TriAnswer :label="o.text" :state="stateOf(o.code, null)" :writable="writable" @answer="(s) => answer(o.code, null, s)" />
         </li>
       </ul>
-      <div v-else class="scroll">
-        <table aria-label="Observations at each wheel">
-          <thead>
-            <tr>
-              <td />
-              <th v-for="c in corners" :key="c" scope="col">{{ CORNER_NAME[c] }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="o in items" :key="o.code">
-              <th scope="row">{{ o.text }}</th>
-              <td v-for="c in corners" :key="c">
-                <button
-                  type="button"
-                  class="cell"
-                  :class="stateOf(o.code, c)"
-                  :disabled="!writable"
-                  :aria-label="`${o.text}, ${CORNER_NAME[c]}: ${stateOf(o.code, c).replace('_', ' ')}`"
-                  @click="answer(o.code, c, NEXT[stateOf(o.code, c)])"
-                >
-                  {{ stateOf(o.code, c) === 'seen' ? 'Seen' : stateOf(o.code, c) === 'not_seen' ? 'Not seen' : 'Not checked' }}
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-if="corners.length === 0" class="second">No corner is taken in by this job.</p>
-      </div>
     </section>
     <p v-if="groups.length === 0" class="second">Nothing on the list reads like “{{ find }}”.</p>
   </div>
@@ -117,6 +132,12 @@ const stillText = computed(() => {
 <style scoped>
 .told {
   white-space: nowrap;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  margin-top: 10px;
 }
 .tools {
   display: flex;
@@ -142,7 +163,11 @@ const stillText = computed(() => {
 .wheels {
   column-span: all;
 }
-h2 {
+.grouphead {
+  display: flex;
+  gap: 4px 16px;
+  align-items: baseline;
+  justify-content: space-between;
   border-bottom: 1px solid var(--slate);
   padding-bottom: 6px;
 }
@@ -156,57 +181,6 @@ li {
 .text {
   flex: 1;
   line-height: 20px;
-}
-.tri {
-  display: flex;
-}
-.tri button,
-.cell {
-  min-height: 44px;
-  padding: 3px 8px 0;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--blue);
-  font: 600 16px/18px var(--plate-font);
-  cursor: pointer;
-  white-space: nowrap;
-}
-.tri .on,
-.cell.seen,
-.cell.not_seen {
-  background: var(--blue-tint);
-  color: var(--ink);
-  border-bottom: 3px solid var(--blue);
-}
-.tri .not_checked.on {
-  background: none;
-  border-bottom: 2px dashed var(--blue);
-}
-.tri button:disabled,
-.cell:disabled {
-  cursor: default;
-}
-.cell {
-  width: 100%;
-  min-width: 96px;
-}
-.cell.not_checked {
-  border-bottom: 2px dashed var(--hair);
-}
-.cell.not_seen {
-  background: none;
-}
-.scroll {
-  overflow-x: auto;
-}
-td {
-  padding: 4px 8px 4px 0;
-}
-tbody th {
-  border-bottom: 1px solid var(--hair);
-  font: 400 16px/20px var(--text-font);
-  color: var(--ink);
 }
 @media (max-width: 1180px) {
   .groups {

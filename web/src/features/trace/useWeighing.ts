@@ -1,15 +1,16 @@
-import { toTrace, type ToTrace, type Weighing } from '@dauer/core';
+import { type ToTrace, type Weighing } from '@dauer/core';
 import { wrap } from 'comlink';
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { onBeforeUnmount, type Ref, shallowRef, watch } from 'vue';
 import type { Sums } from '../../workers/sums.ts';
 
-/** The causes of what is seen on the open job, weighed beside the page whenever something is answered. */
-export function useWeighing() {
-  const job = useJob();
-  const given = computed<ToTrace | null>(() => (job.state ? toTrace(job.state) : null));
-  const weighing = shallowRef<{ readonly given: ToTrace; readonly result: Weighing } | null>(null);
-  const busy = ref(false);
+export interface WeighedNow {
+  readonly given: ToTrace;
+  readonly result: Weighing;
+}
+
+/** The causes of what is known, weighed beside the page whenever something is answered; null before the first time. */
+export function useWeighing(given: Ref<ToTrace | null>) {
+  const weighing = shallowRef<WeighedNow | null>(null);
   const worker = new Worker(new URL('../../workers/sums.ts', import.meta.url), { type: 'module' });
   const beside = wrap<Sums>(worker);
   onBeforeUnmount(() => worker.terminate());
@@ -18,7 +19,7 @@ export function useWeighing() {
     given,
     async (now) => {
       if (!now) return;
-      const { network, evidence, checks } = now;
+      const { network, evidence, checks, complaint } = now;
       // Only what matters to the sums goes over, and only when it is another thing than before.
       const plain = {
         network: {
@@ -27,18 +28,19 @@ export function useWeighing() {
         },
         evidence: { observations: evidence.observations, certain: evidence.certain },
         checks: checks.map(({ id, minutes, observations }) => ({ id, minutes, observations })),
+        complaint,
       };
       const text = JSON.stringify(plain);
-      if (text === asked) return;
+      if (text === asked) {
+        if (weighing.value) weighing.value = { given: now, result: weighing.value.result };
+        return;
+      }
       asked = text;
-      busy.value = true;
-      const { network: n, evidence: e, checks: c } = JSON.parse(text) as typeof plain;
-      const result = await beside.weigh(n, e, c);
-      if (text !== asked) return;
-      weighing.value = { given: now, result };
-      busy.value = false;
+      const sent = JSON.parse(text) as typeof plain;
+      const result = await beside.weigh(sent.network, sent.evidence, sent.checks, sent.complaint);
+      if (text === asked) weighing.value = { given: now, result };
     },
     { immediate: true },
   );
-  return { weighing, busy };
+  return weighing;
 }

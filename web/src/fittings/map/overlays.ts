@@ -1,4 +1,4 @@
-import { type Corner, inOrder, type JobState, lastPartIn, STATE_WORD, type Verdict, whereabouts } from '@dauer/core';
+import { type JobState, inOrder, lastPartIn, STATE_WORD, type Verdict, whereabouts } from '@dauer/core';
 
 /** What is laid over a place on the map: a verdict's shape, a word on a flag, a share of something as a ring. */
 interface MapMark {
@@ -12,7 +12,7 @@ export const NO_MARKS: MapMarks = new Map();
 
 export type OverlayKind = 'suspicion' | 'verdict' | 'whereabouts' | 'assembly';
 export const OVERLAYS: readonly { readonly kind: OverlayKind; readonly name: string }[] = [
-  { kind: 'suspicion', name: 'Seen' },
+  { kind: 'suspicion', name: 'Suspected' },
   { kind: 'verdict', name: 'Verdicts' },
   { kind: 'whereabouts', name: 'Where' },
   { kind: 'assembly', name: 'Together' },
@@ -32,25 +32,15 @@ function whereIs(state: JobState): [string, MapMark][] {
   });
 }
 
-/** At each wheel, how many of the signs asked about there were seen. */
-function seenAt(state: JobState): [string, MapMark][] {
-  const newest = new Map<string, { readonly corner: Corner; readonly seen: boolean }>();
-  for (const o of inOrder(state.book.stand(state.file.observations)))
-    if (o.corner && o.state !== 'not_checked') newest.set(`${o.code}:${o.corner}`, { corner: o.corner, seen: o.state === 'seen' });
-  return state.file.layout.slots
-    .filter((s) => s.kind === 'rotor' || s.kind === 'drum')
-    .flatMap((s): [string, MapMark][] => {
-      const asked = [...newest.values()].filter((o) => o.corner === s.corner);
-      const seen = asked.filter((o) => o.seen).length;
-      return asked.length > 0 ? [[s.id, { share: { of: seen / asked.length, text: `${seen}/${asked.length}` } }]] : [];
-    });
-}
+/** At each place, how likely something is at fault there. */
+const suspected = (likelihood: ReadonlyMap<string, number>): [string, MapMark][] =>
+  [...likelihood].map(([id, p]) => [id, { share: { of: p, text: String(Math.round(p * 100)) } }]);
 
 /** What one overlay lays over the places of a job. */
-export function overlayOf(kind: OverlayKind, state: JobState): MapMarks {
+export function overlayOf(kind: OverlayKind, state: JobState, likelihood: ReadonlyMap<string, number>): MapMarks {
   switch (kind) {
     case 'suspicion':
-      return new Map(seenAt(state));
+      return new Map(suspected(likelihood));
     case 'whereabouts':
       return new Map(whereIs(state));
     case 'verdict':

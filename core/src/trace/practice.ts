@@ -1,0 +1,100 @@
+import type { Layout } from '../layout/graph.ts';
+import { answersTo, evenNumbers, hide, type Hidden, ownersNotice, pinnedDown } from './hidden.ts';
+import { meaningful, networkOf, type PlacedCheck, type VehicleNetwork } from './network.ts';
+import { worthOf } from './nextCheck.ts';
+import { type Evidence, infer } from './noisyOr.ts';
+import { SHIFTS, TABLES } from './tables.ts';
+
+/** A made-up vehicle to learn on. */
+export interface PracticeCase {
+  readonly number: number;
+  readonly network: VehicleNetwork;
+  readonly hidden: Hidden;
+  /** What the owner told. */
+  readonly told: Evidence['observations'];
+}
+
+/** Years since anything was renewed, drawn evenly. */
+const YEARS = [1, 15] as const;
+const SHIFTED = 0.25;
+const MOST_CASES = 400;
+
+/**
+ * The vehicle of a number on a layout: the same number gives the same one. Its owner has noticed something.
+ * @param layout the brakes it is built with
+ */
+export function practiceCase(layout: Layout, number: number): PracticeCase {
+  const random = evenNumbers(number * 7919 + 17);
+  const draw = (): PracticeCase => {
+    const shifts = new Set(SHIFTS.filter((s) => s !== 'fresh' && random() < SHIFTED));
+    const yearsOfAll = YEARS[0] + random() * (YEARS[1] - YEARS[0]);
+    const network = networkOf(layout, { years: new Map(), yearsOfAll, shifts, fresh: new Set() }, TABLES);
+    const hidden = hide(network, random);
+    return { number, network, hidden, told: ownersNotice(network, hidden) };
+  };
+  let made = draw();
+  for (let n = 0; n < MOST_CASES && !Object.values(made.told).includes('seen'); n += 1) made = draw();
+  return made;
+}
+
+/** Checks that can be asked for: those that mean something and are not answered yet. */
+export function askable(made: PracticeCase, known: Evidence['observations']): PlacedCheck[] {
+  return meaningful(made.network.checks, known).filter((c) => c.observations.some((id) => known[id] === undefined));
+}
+
+/** How a check comes out: what was not known before. */
+export function outcomeOf(made: PracticeCase, check: PlacedCheck, known: Evidence['observations']): Evidence['observations'] {
+  return answersTo(
+    check.observations.filter((id) => known[id] === undefined),
+    made.hidden.shows,
+  );
+}
+
+export interface PathStep {
+  readonly check: PlacedCheck;
+  readonly seen: readonly string[];
+}
+export interface ProposedPath {
+  readonly steps: readonly PathStep[];
+  readonly minutes: number;
+  /** Whether the hidden faults were among the likeliest at its end. */
+  readonly pinned: boolean;
+}
+
+const MOST_STEPS = 8;
+const OF_FIRST = 3;
+
+/** The check that would be done next: of the three most telling a minute, the one that says most. */
+export function proposedCheck(network: VehicleNetwork, known: Evidence['observations'], left: readonly PlacedCheck[]): PlacedCheck | null {
+  const best = worthOf(network, { observations: known, certain: {} }, left)
+    .slice(0, OF_FIRST)
+    .sort((a, b) => b.drop - a.drop)[0];
+  return left.find((c) => c.id === best?.check.id) ?? null;
+}
+
+/** The way proposed from the same start: until the faults are pinned down, or eight checks at most. */
+export function proposedPath(made: PracticeCase): ProposedPath {
+  let known = made.told;
+  const steps: PathStep[] = [];
+  let minutes = 0;
+  const pinned = (): boolean => pinnedDown(made.hidden.present, infer(made.network, { observations: known, certain: {} }).posterior);
+  while (steps.length < MOST_STEPS && !pinned()) {
+    const check = proposedCheck(made.network, known, askable(made, known));
+    if (check === null) break;
+    const more = outcomeOf(made, check, known);
+    steps.push({ check, seen: Object.keys(more).filter((id) => more[id] === 'seen') });
+    minutes += check.minutes;
+    known = { ...known, ...more };
+  }
+  return { steps, minutes, pinned: pinned() };
+}
+
+/** What a learner named, held against what is hidden. */
+export function judgeNamed(made: PracticeCase, named: ReadonlySet<string>): { right: string[]; missed: string[]; wrong: string[] } {
+  const ids = made.network.faults.map((f, i) => ({ id: f.id, there: made.hidden.present[i] === true }));
+  return {
+    right: ids.filter((f) => f.there && named.has(f.id)).map((f) => f.id),
+    missed: ids.filter((f) => f.there && !named.has(f.id)).map((f) => f.id),
+    wrong: ids.filter((f) => !f.there && named.has(f.id)).map((f) => f.id),
+  };
+}

@@ -1,0 +1,51 @@
+/**
+ * What the bench does about a cause. One line a fault:
+ * fault | figures to take at its place, - for none | what to look for | findings of the catalogue that are this fault, - for none
+ *
+ * A finding named here makes the fault certain where it was noted. Measured evidence comes by itself, as figures past.
+ * Source: handbook 30, Faults: what is found on the bench; 20.
+ */
+export const BENCH_TABLE = `
+master_passes      | bore_diameter piston_diameter | lips worn, hard or cut | -
+master_leaks       | bore_diameter | wet behind the rear lip | leak
+master_stuck_home  | bore_diameter | piston stuck at the end of its stroke | seized
+master_stuck_out   | bore_diameter | piston stuck at rest | seized
+master_port        | - | the small port, by a wire no thicker than it | port_blocked
+master_bore        | bore_diameter bore_zone | rust and pits where the lips run | piston_pit bore_scored
+pushrod_no_play    | - | play at the rod, by a feeler | -
+pushrod_much_play  | - | play at the rod, by a feeler | -
+circuit_lost       | bore_diameter | the inner lip | -
+servo_shell        | - | rust through, cracks at the seam | servo_shell
+hose_flap          | - | blown through both ways | hose_one_way
+hose_blocked       | - | blown through | -
+hose_swells        | - | under pressure, by hand | hose_swells
+hose_weeps         | - | wet at the crimp | hose_cracked
+piston_seized      | piston_diameter piston_seal | moves by hand, by itself | seized
+seal_hard          | piston_seal | seal hard or flat, groove rusted | groove_rust
+piston_leaks       | piston_seal piston_diameter | pits in the seal zone | piston_pit leak
+slides_seized      | pin_fit | pins move by hand, boots whole | seized
+pads_worn          | pad_lining | lining at its thinnest | no_lining
+pads_contaminated  | pad_lining | oil or fluid in the lining | lining_soaked
+rotor_runout_f     | rotor_runout rotor_thickness | hub face clean, bearing first | -
+rotor_uneven       | rotor_thickness | marks of pads that stood | hard_spots
+rotor_thin         | rotor_thickness | lip at the edge | -
+rotor_cracked      | rotor_thickness | cracks to an edge or hole | rotor_crack_edge
+wc_seized          | bore_diameter | both pistons by hand | seized
+wc_leaks           | bore_diameter | pits where the cups run | leak bore_scored
+shoes_worn         | shoe_lining | lining at its thinnest | no_lining
+shoes_contaminated | shoe_lining | oil or fluid in the lining | lining_soaked
+shoes_swapped      | shoe_lining | leading and trailing, springs by the drawing | linings_swapped
+adjuster_seized    | shoe_adjuster | turns both ways | -
+over_adjusted      | shoe_adjuster | turns back until free, counted | -
+shoe_springs       | shoe_springs | burnt, slack, in the wrong hole | spring_burnt
+shoe_hangs         | - | groove in the backing plate | -
+drum_oversize      | drum_diameter | ridge at the edge | -
+drum_oval          | drum_diameter drum_runout | four angles, three depths | -
+drum_rusted_on     | drum_diameter | lining bonded to the iron | -
+bearing_loose      | hub_end_float | play by the dial | -
+bearing_worn       | hub_end_float | rough, blue, pitted | bearing_rough
+park_cable_seized  | parking_cable | drawn by hand in its sheath | cable_frayed
+park_linkage       | parking_travel | pins and holes oval | clevis_worn
+clevis_worn        | linkage_play | pins and holes oval | clevis_worn
+shoes_off_centre   | shoe_centring | where the lining bears | contact_heel_toe
+`;

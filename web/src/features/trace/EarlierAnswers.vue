@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { placeName, slotById, type ToTrace } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+import { dayText } from '../../fittings/dates.ts';
+
+/** Answers of an earlier round: shown, not counted, until they are given anew. */
+const props = defineProps<{ given: ToTrace }>();
+const job = useJob();
+const rows = computed(() =>
+  [...props.given.evidence.earlier].map(([key, { answer, since }]) => {
+    const sign = props.given.network.observations.find((o) => o.id === key);
+    const slot = since.slotId !== null && job.state ? slotById(job.state.file.layout, since.slotId) : undefined;
+    return {
+      ...{ key, text: sign?.text ?? key, seen: answer.state === 'seen' ? 'seen' : 'not seen', on: dayText(answer.happenedAt) },
+      since: `${slot ? `${placeName(slot).toLowerCase()} ` : ''}${since.what}, ${dayText(since.at)}`,
+    };
+  }),
+);
+</script>
+
+<template>
+  <details class="earlier">
+    <summary>
+      {{ rows.length === 1 ? 'One answer is' : `${rows.length} answers are` }} from before something was changed, and
+      {{ rows.length === 1 ? 'does' : 'do' }} not count any more
+    </summary>
+    <ul class="small">
+      <li v-for="r in rows" :key="r.key">
+        {{ r.text }}: {{ r.seen }}, {{ r.on }}
+        <span class="second">(since then {{ r.since }})</span>
+      </li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+.earlier {
+  margin: 8px 0 16px;
+  border-left: 2px dashed var(--slate);
+  padding-left: 12px;
+}
+summary {
+  min-height: 44px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import {
+  askable,
+  buildLayout,
+  type CauseLook,
+  judgeNamed,
+  outcomeOf,
+  type PlacedCheck,
+  type PlacedFault,
+  practiceCase,
+  proposedPath,
+  type ProposedPath,
+  TEMPLATES,
+  type ToTrace,
+} from '@dauer/core';
+import { v7 } from 'uuid';
+import { computed, ref, shallowRef } from 'vue';
+import CausesPanel from './CausesPanel.vue';
+import { useWeighing } from './useWeighing.ts';
+
+/** Practice: a made-up vehicle with hidden faults. Checks are asked for and paid in minutes, then the faults are named. */
+const template = ref(TEMPLATES[0]?.id ?? '');
+const number = ref(1 + Math.floor(Math.random() * 9000));
+const NO_LOOKS: ReadonlyMap<string, CauseLook> = new Map();
+const layout = computed(() => buildLayout(template.value, 'practice', 'practice', v7));
+const made = computed(() => practiceCase(layout.value, number.value));
+const known = shallowRef<ToTrace['evidence']['observations']>({});
+const done = shallowRef<readonly { readonly check: PlacedCheck; readonly seen: readonly string[] }[]>([]);
+const named = ref<ReadonlySet<string>>(new Set());
+const finished = ref(false);
+const proposed = shallowRef<ProposedPath | null>(null);
+const helped = ref(false);
+const find = ref('');
+function begin(): void {
+  known.value = made.value.told;
+  done.value = [];
+  named.value = new Set();
+  finished.value = false;
+  proposed.value = null;
+  helped.value = false;
+}
+function another(): void {
+  number.value += 1;
+  begin();
+}
+begin();
+const checksText = (n: number): string => (n === 1 ? 'one check' : `${n} checks`);
+const minutes = computed(() => done.value.reduce((s, d) => s + d.check.minutes, 0));
+const open = computed(() => askable(made.value, known.value));
+const shown = computed(() => {
+  const words = (find.value ?? '').toLowerCase();
+  return open.value.filter((c) => c.name.toLowerCase().includes(words));
+});
+function ask(check: PlacedCheck): void {
+  const more = outcomeOf(made.value, check, known.value);
+  done.value = [...done.value, { check, seen: Object.keys(more).filter((id) => more[id] === 'seen') }];
+  known.value = { ...known.value, ...more };
+}
+const textOf = (id: string): string => made.value.network.observations.find((o) => o.id === id)?.text ?? id;
+const told = computed(() => Object.keys(made.value.told).filter((id) => made.value.told[id] === 'seen'));
+/** The same weighing as on a job; shown when it is asked for, or at the end. */
+const given = computed((): ToTrace => ({
+  network: made.value.network,
+  evidence: { observations: known.value, certain: {}, learntFrom: {}, found: new Map(), earlier: new Map() },
+  checks: open.value,
+  complaint: true,
+  firstRound: [],
+}));
+const weighing = useWeighing(given);
+function toggle(fault: PlacedFault): void {
+  const next = new Set(named.value);
+  if (!next.delete(fault.id)) next.add(fault.id);
+  named.value = next;
+}
+const toName = ref('');
+const nameable = computed(() => {
+  const words = toName.value.toLowerCase().trim();
+  return words.length < 3
+    ? []
+    : made.value.network.faults
+        .filter((f) => `${f.kind.name} ${f.where}`.toLowerCase().includes(words) && !named.value.has(f.id))
+        .slice(0, 8);
+});
+const faultText = (id: string): string => {
+  const f = made.value.network.faults.find((x) => x.id === id);
+  return f ? `${f.kind.name}, ${f.where}` : id;
+};
+const verdict = computed(() => judgeNamed(made.value, named.value));
+function finish(): void {
+  finished.value = true;
+  proposed.value = proposedPath(made.value);
+}
+const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
+</script>
+
+<template>
+  <main class="screen">
+    <div class="head">
+      <h1>Practice: vehicle {{ number }}</h1>
+      <span class="second fig">{{ minutes }} min spent, {{ checksText(done.length) }}</span>
+      <span class="grow" />
+      <button class="act" type="button" @click="another">Another vehicle</button>
+    </div>
+    <p class="second">Nothing here is a vehicle of the shop, and nothing is kept. The same number gives the same faults.</p>
+    <div class="pickrow">
+      <v-select v-model="template" class="kind" label="Brakes" :items="templates" @update:model-value="begin" />
+    </div>
+    <div class="cols">
+      <section aria-label="What is known">
+        <h2>The owner says</h2>
+        <ul>
+          <li v-for="id in told" :key="id">{{ textOf(id) }}</li>
+        </ul>
+        <p class="second small">Of everything else he was asked at the counter he noticed nothing.</p>
+        <template v-if="done.length > 0">
+          <h2>Checked</h2>
+          <ol>
+            <li v-for="(d, i) in done" :key="i">
+              <b class="plate-font">{{ d.check.name }}</b>
+              <span class="second small fig">{{ d.check.minutes }} min</span>
+              {{ d.seen.length === 0 ? 'nothing found' : d.seen.map(textOf).join('; ') }}
+            </li>
+          </ol>
+        </template>
+        <h2>Name what is wrong</h2>
+        <v-text-field v-model="toName" label="A fault, or where" :disabled="finished" />
+        <ul>
+          <li v-for="f in nameable" :key="f.id">
+            <button class="link" type="button" @click="toggle(f)">{{ f.kind.name }}, {{ f.where }}</button>
+          </li>
+        </ul>
+        <ul class="named" aria-label="Named">
+          <li v-for="id in named" :key="id">
+            <b class="plate-font">{{ faultText(id) }}</b>
+            <button
+              v-if="!finished"
+              class="link"
+              type="button"
+              :aria-label="`Not ${faultText(id)}`"
+              @click="named = new Set([...named].filter((x) => x !== id))"
+            >
+              take it back
+            </button>
+          </li>
+        </ul>
+        <button v-if="!finished" class="act main" type="button" :disabled="named.size === 0" @click="finish">That is it</button>
+        <section v-else class="result" aria-label="How it was">
+          <h2>How it was</h2>
+          <p v-for="id in verdict.right" :key="id">
+            <b class="plate-font">Right:</b>
+            {{ faultText(id) }}
+          </p>
+          <p v-for="id in verdict.missed" :key="id">
+            <b class="plate-font">Missed:</b>
+            {{ faultText(id) }}
+          </p>
+          <p v-for="id in verdict.wrong" :key="id">
+            <b class="plate-font">Not there:</b>
+            {{ faultText(id) }}
+          </p>
+          <p>
+            You took {{ minutes }} min and {{ checksText(done.length) }}{{ helped ? ', with what Dauer weighs beside you' : '' }}.
+            <template v-if="proposed">
+              The proposed way {{ proposed.pinned ? 'had it among the first' : 'had not pinned it down' }} after {{ proposed.minutes }} min
+              and {{ checksText(proposed.steps.length) }}:
+            </template>
+          </p>
+          <ol v-if="proposed">
+            <li v-for="s in proposed.steps" :key="s.check.id">
+              {{ s.check.name }}: {{ s.seen.length === 0 ? 'nothing found' : s.seen.map(textOf).join('; ') }}
+            </li>
+          </ol>
+        </section>
+      </section>
+      <section v-if="!finished" aria-label="Checks that can be asked for">
+        <h2>Ask for a check</h2>
+        <v-text-field v-model="find" label="Find a check" clearable @click:clear="find = ''" />
+        <ul class="checks">
+          <li v-for="c in shown" :key="c.id">
+            <span>
+              {{ c.name }}
+              <span class="second small fig">{{ c.minutes }} min{{ c.kind.helpers > 0 ? ', helper' : '' }}</span>
+            </span>
+            <button class="act slim" type="button" :aria-label="`Do: ${c.name}`" @click="ask(c)">Do it</button>
+          </li>
+        </ul>
+      </section>
+    </div>
+    <button v-if="!helped && !finished" class="link" type="button" @click="helped = true">Show what Dauer makes of it</button>
+    <CausesPanel v-if="helped || finished" :now="weighing" :writable="false" :looks="NO_LOOKS" made-up>
+      <template #cause="{ fault }">
+        <button v-if="fault && !finished" class="act slim" type="button" @click="toggle(fault)">
+          {{ named.has(fault.id) ? 'Take it back' : 'Name it' }}
+        </button>
+      </template>
+    </CausesPanel>
+  </main>
+</template>
+
+<style scoped>
+.pickrow {
+  margin: 8px 0;
+}
+.kind {
+  max-width: 420px;
+}
+.cols {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 8px 32px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding: 8px 0 6px;
+  margin-bottom: 8px;
+}
+.checks {
+  max-height: 420px;
+  overflow-y: auto;
+}
+.checks li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+  border-bottom: 1px solid var(--hair);
+  min-height: 52px;
+}
+.named li {
+  min-height: 44px;
+}
+.result {
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  padding: 0 12px 10px;
+  background: var(--plate);
+}
+@media (max-width: 800px) {
+  .cols {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

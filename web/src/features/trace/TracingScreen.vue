@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { type Estimate, percentText, recordOf, SUPPLIED_WEIGHT } from '@dauer/core';
+import { useQuery } from '@pinia/colada';
+import { v7 } from 'uuid';
+import { computed, ref } from 'vue';
+import { call, sentenceOf } from '../../app/client.ts';
+import { useSession } from '../../app/session.ts';
+import { dayText } from '../../fittings/dates.ts';
+import CalibrationChart from './CalibrationChart.vue';
+
+/** How well tracing did: what had been said, what the benches found, and what that makes of the odds. */
+const session = useSession();
+const { data, error, refetch } = useQuery({ key: ['tracing'], query: () => call('tracingRecord') });
+void refetch();
+const record = computed(() => recordOf(data.value?.cases ?? []));
+/** What is taken over now, by fault. */
+const taken = computed(() => new Map((data.value?.priors ?? []).map((p) => [p.fault, p])));
+const WORTH = 0.1;
+const estimates = computed(() =>
+  record.value.estimates.filter((e) => Math.abs(Math.log(e.times / (taken.value.get(e.fault)?.times ?? 1))) >= WORTH || e.found > 0),
+);
+const leftOut = ref<ReadonlySet<string>>(new Set());
+const chosen = computed(() => estimates.value.filter((e) => !leftOut.value.has(e.fault)));
+function choose(e: Estimate): void {
+  const next = new Set(leftOut.value);
+  if (!next.delete(e.fault)) next.add(e.fault);
+  leftOut.value = next;
+}
+const share = (n: number, of: number): string => (of === 0 ? '–' : `${n} of ${of}`);
+const problem = ref('');
+async function takeOver(list: readonly { fault: string; times: number; lookedAt: number; found: number }[]): Promise<void> {
+  problem.value = '';
+  try {
+    await call('takeOverPriors', {
+      body: { priors: list.map(({ fault, times, lookedAt, found }) => ({ id: v7(), fault, times, lookedAt, found })) },
+    });
+    await refetch();
+  } catch (e) {
+    problem.value = sentenceOf(e);
+  }
+}
+const back = computed(() => [...taken.value.values()].filter((p) => p.times !== 1));
+const by = (p: number): string => `${(p * 100).toFixed(1)} %`;
+</script>
+
+<template>
+  <main class="screen">
+    <div class="head">
+      <h1>How well tracing did</h1>
+      <span class="second">{{ record.cases === 1 ? 'one vehicle' : `${record.cases} vehicles` }} gone through to the end</span>
+    </div>
+    <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
+    <p v-if="data && record.cases === 0" class="second">
+      A job counts once its bench has said what was found, and that nothing else was: at Trace, under “Expected and found”.
+    </p>
+    <template v-if="record.cases > 0">
+      <div class="figures">
+        <p>
+          <b class="big fig">{{ share(record.first, record.found) }}</b>
+          <span>the fault that was found had been said first</span>
+        </p>
+        <p>
+          <b class="big fig">{{ share(record.firstThree, record.found) }}</b>
+          <span>it had been among the first three</span>
+        </p>
+      </div>
+      <section aria-label="Said and come true">
+        <h2>What was said, and what came true</h2>
+        <CalibrationChart :tenths="record.tenths" />
+      </section>
+      <section aria-label="The odds">
+        <h2>What the shop’s cases make of the odds</h2>
+        <p class="second">
+          The supplied figures weigh as much as {{ SUPPLIED_WEIGHT }} places looked at; the shop’s own are added to them. Nothing changes
+          until a lead takes it over.
+        </p>
+        <p v-if="estimates.length === 0" class="second">Nothing in them differs enough from the supplied figures to be worth a change.</p>
+        <div v-else class="scroll">
+          <table>
+            <thead>
+              <tr>
+                <td v-if="session.may('lead')" />
+                <th scope="col">Fault</th>
+                <th scope="col" class="right">Found</th>
+                <th scope="col" class="right">Supplied</th>
+                <th scope="col" class="right">With your cases</th>
+                <th scope="col" class="right">In use</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="e in estimates" :key="e.fault">
+                <td v-if="session.may('lead')">
+                  <input
+                    :id="`take-${e.fault}`"
+                    type="checkbox"
+                    :checked="!leftOut.has(e.fault)"
+                    :aria-label="`Take over ${e.name}`"
+                    @change="choose(e)"
+                  />
+                </td>
+                <td>{{ e.name }}</td>
+                <td class="right fig">{{ e.found }} of {{ e.lookedAt }}</td>
+                <td class="right fig">{{ by(e.supplied) }}</td>
+                <td class="right fig">{{ by(e.own) }}</td>
+                <td class="right">
+                  {{ taken.has(e.fault) && taken.get(e.fault)?.times !== 1 ? `× ${taken.get(e.fault)?.times.toFixed(2)}` : 'supplied' }}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <div v-if="session.may('lead')" class="acts">
+          <button v-if="estimates.length > 0" class="act main" type="button" :disabled="chosen.length === 0" @click="takeOver(chosen)">
+            Take over {{ chosen.length === 1 ? 'one' : chosen.length }}
+          </button>
+          <button v-if="back.length > 0" class="act" type="button" @click="takeOver(back.map((p) => ({ ...p, times: 1 })))">
+            Back to the supplied figures
+          </button>
+        </div>
+      </section>
+      <section aria-label="The vehicles">
+        <h2>Vehicle by vehicle</h2>
+        <ul>
+          <li v-for="c in data?.cases ?? []" :key="c.jobId">
+            <RouterLink :to="`/jobs/${c.jobId}/trace`">{{ c.tag }} {{ c.vehicle }}</RouterLink>
+            <span class="second small">{{ dayText(c.at) }}</span>
+            <span v-for="(x, i) in c.causes.filter((y) => y.found)" :key="i" class="found">
+              {{ x.name }}, {{ x.where }}{{ x.rank === null ? '' : ` (said ${percentText(x.said ?? 0)}, no. ${x.rank})` }}
+            </span>
+            <span v-if="!c.causes.some((x) => x.found)">nothing found</span>
+          </li>
+        </ul>
+      </section>
+    </template>
+    <p class="gap"><RouterLink to="/practice">Practice on a made-up vehicle</RouterLink></p>
+  </main>
+</template>
+
+<style scoped>
+.figures {
+  margin-top: 12px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 48px;
+}
+.figures p {
+  display: grid;
+}
+.big {
+  font-size: 34px;
+  line-height: 42px;
+}
+h2 {
+  border-bottom: 1px solid var(--slate);
+  padding: 16px 0 6px;
+  margin-bottom: 8px;
+}
+.right {
+  text-align: right;
+}
+td,
+th {
+  padding: 8px 16px 8px 0;
+}
+input {
+  width: 24px;
+  height: 24px;
+}
+li {
+  border-bottom: 1px solid var(--hair);
+  padding: 10px 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+.scroll {
+  overflow-x: auto;
+}
+.gap {
+  margin-top: 24px;
+}
+.acts {
+  margin-top: 12px;
+}
+</style>

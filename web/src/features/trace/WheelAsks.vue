@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { CORNER_NAME, type Corner, type Observation, type ObservationFacts } from '@dauer/core';
+import TriAnswer from './TriAnswer.vue';
+
+/** What is seen at each wheel: all wheels beside each other, or one that is picked on the map, answered in one tap. */
+const props = defineProps<{
+  items: readonly ObservationFacts[];
+  corners: readonly Corner[];
+  picked: Corner | null;
+  writable: boolean;
+  stateOf: (code: string, corner: Corner) => Observation['state'];
+}>();
+const emit = defineEmits<{ answer: [code: string, corner: Corner, state: Observation['state']] }>();
+const NEXT: Record<Observation['state'], Observation['state']> = { not_checked: 'seen', seen: 'not_seen', not_seen: 'not_checked' };
+const WORD = { seen: 'Seen', not_seen: 'Not seen', not_checked: 'Not checked' } as const;
+const tap = (code: string, corner: Corner): void => emit('answer', code, corner, NEXT[props.stateOf(code, corner)]);
+</script>
+
+<template>
+  <p v-if="corners.length === 0" class="second">No corner is taken in by this job.</p>
+  <ul v-else-if="picked" class="one">
+    <li v-for="o in items" :key="o.code">
+      <span class="text">{{ o.text }}</span>
+      <TriAnswer
+        :label="`${o.text}, ${CORNER_NAME[picked]}`"
+        :state="stateOf(o.code, picked)"
+        :writable="writable"
+        @answer="(s) => picked && emit('answer', o.code, picked, s)"
+      />
+    </li>
+  </ul>
+  <div v-else class="scroll">
+    <table aria-label="Observations at each wheel">
+      <thead>
+        <tr>
+          <td />
+          <th v-for="c in corners" :key="c" scope="col">{{ CORNER_NAME[c] }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="o in items" :key="o.code">
+          <th scope="row">{{ o.text }}</th>
+          <td v-for="c in corners" :key="c">
+            <button
+              type="button"
+              class="cell"
+              :class="stateOf(o.code, c)"
+              :disabled="!writable"
+              :aria-label="`${o.text}, ${CORNER_NAME[c]}: ${stateOf(o.code, c).replace('_', ' ')}`"
+              @click="tap(o.code, c)"
+            >
+              {{ WORD[stateOf(o.code, c)] }}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.one {
+  columns: 2;
+  column-gap: 32px;
+}
+.one li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  border-bottom: 1px solid var(--hair);
+  min-height: 52px;
+  break-inside: avoid;
+}
+.text {
+  flex: 1;
+  line-height: 20px;
+}
+.cell {
+  width: 100%;
+  min-width: 96px;
+  min-height: 44px;
+  padding: 3px 8px 0;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--blue);
+  font: 600 16px/18px var(--plate-font);
+  cursor: pointer;
+  white-space: nowrap;
+}
+.cell.seen {
+  background: var(--blue-tint);
+  color: var(--ink);
+  border-bottom: 3px solid var(--blue);
+}
+.cell.not_seen {
+  color: var(--ink);
+  border-bottom: 3px solid var(--blue);
+}
+.cell.not_checked {
+  border-bottom: 2px dashed var(--hair);
+}
+.cell:disabled {
+  cursor: default;
+}
+.scroll {
+  overflow-x: auto;
+}
+td {
+  padding: 4px 8px 4px 0;
+}
+tbody th {
+  border-bottom: 1px solid var(--hair);
+  font: 400 16px/20px var(--text-font);
+  color: var(--ink);
+}
+@media (max-width: 1180px) {
+  .one {
+    columns: 1;
+  }
+}
+@media (max-width: 560px) {
+  .one li {
+    flex-wrap: wrap;
+    padding: 6px 0;
+  }
+  .text {
+    flex: 1 1 100%;
+  }
+}
+</style>
