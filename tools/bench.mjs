@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { grow } from './lib/grow.mjs';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
+import { measureCauses } from './lib/causes.mjs';
 import { measureKeys } from './lib/keys.mjs';
 import { run, say, Stop } from './lib/say.mjs';
 import { keeper, startServer } from './lib/serve.mjs';
@@ -15,11 +16,11 @@ const home = join(ROOT, '.dauer', 'bench');
 const grown = join(home, 'grown');
 const PORT = Number(process.env.PORT ?? 4689);
 
-function runTs(file, args) {
+function runTs(file, args, stdout = 'ignore') {
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, file), ...args], {
       cwd: ROOT,
-      stdio: ['ignore', 'ignore', 'inherit'],
+      stdio: ['ignore', stdout, 'inherit'],
     });
     child.on('close', (status) => (status === 0 ? resolve() : reject(new Stop(`${file} failed`))));
   });
@@ -94,6 +95,13 @@ await run(async () => {
           .toFixed(1)
           .padStart(7)} ms   of ${gaps.length} frames`,
       );
+    const causes = await measureCauses({ url: server.url, cookie, jobs });
+    causes.redrawn.sort((a, b) => a - b);
+    if (causes.redrawn.length > 0)
+      say(
+        `${'answer to causes weighed and drawn'.padEnd(44)} p50 ${at(causes.redrawn, 0.5).toFixed(1).padStart(7)} ms   p95 ${at(causes.redrawn, 0.95).toFixed(1).padStart(7)} ms   n ${causes.redrawn.length}, longest frame ${Math.max(...causes.gaps).toFixed(1)} ms`,
+      );
+    await runTs('tools/weighing.mjs', [], 'inherit');
     await server.stop();
     await cluster.stop();
   });

@@ -19,9 +19,9 @@ const VIEWS = [
   ['gauge-night', 'V 071', 'gauge', 'rotor', 'FL', { colorScheme: 'dark' }],
   ['gauge-phone', 'V 071', 'gauge', 'rotor', 'FL', { viewport: { width: 390, height: 844 } }],
   ['piston', 'V 071', 'gauge', 'Piston 2', 'FL'],
-  ['bore', 'V 063', 'gauge', 'wheel_cylinder', 'FL'],
   ['shoes', 'V 063', 'gauge', 'shoes', 'FL'],
   ['trace', 'V 068', 'trace'],
+  ['tracing', '/tracing'],
   ['decide', 'V 071', 'decide'],
   ['rebuild', 'V 063', 'rebuild', 'drum', 'RL'],
   ['bleed', 'V 074', 'bleed'],
@@ -61,6 +61,7 @@ await run(async () => {
       await page.locator('h1').first().waitFor();
       if (name === 'a-gauge') await page.getByRole('link', { name: stage }).click();
       if (name === 'layout') await page.getByRole('option', { name: /^Front left caliper/ }).click();
+      if (name === 'trace') await page.locator('.cause').first().click();
       await page.waitForLoadState('networkidle');
       await page.screenshot({ path: join(folder, `${name}.png`) });
       await context.close();

@@ -38,6 +38,7 @@ export * from './trace/nextCheck.ts';
 export * from './trace/explain.ts';
 export * from './trace/hidden.ts';
 export * from './trace/causes.ts';
+export * from './trace/pedalGauge.ts';
 export * from './decide/proposals.ts';
 export * from './trace/rounds.ts';
 export * from './trace/sampled.ts';

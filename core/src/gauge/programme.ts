@@ -70,6 +70,8 @@ export const PROGRAMME: readonly ProgrammeLine[] = [
     line(kind, 'found', 'pedal_sink', 'wanted'),
     line(kind, 'found', 'pedal_pump_up', 'wanted'),
   ]),
+  line('pedal', 'found', 'pedal_travel', 'recorded'),
+  line('foot_lever', 'found', 'pedal_travel', 'recorded'),
   line('parking_lever', 'found', 'parking_travel', 'wanted'),
   line('cross_shaft', 'found', 'linkage_play', 'wanted'),
   line('expander', 'found', 'cam_angle', 'wanted'),

@@ -41,6 +41,8 @@ export interface Contradiction {
 
 /** An observation less likely than this, given all the others, does not go together with them. */
 export const ODD = 0.03;
+/** So many of them are looked into, the least likely first. */
+const MOST_ODD = 2;
 
 /**
  * Evidence that does not go together: an observation that all the others make very unlikely, and the one of them that
@@ -54,19 +56,22 @@ export function contradictions(network: Network, evidence: Evidence): Contradict
     return done.ok ? done.value : -Infinity;
   };
   const all = likely(evidence);
-  return ids
-    .flatMap((observation): Contradiction[] => {
+  const odd = ids
+    .flatMap((observation) => {
       const rest = likely(without(evidence, observation));
       const likelihood = rest === -Infinity ? 1 : Math.exp(all - rest);
-      if (likelihood >= ODD) return [];
-      let against: { id: string; gain: number } | null = null;
-      for (const other of ids) {
-        if (other === observation) continue;
-        const less = without(evidence, other);
-        const gain = likely(less) - likely(without(less, observation)) - (all - rest);
-        if (against === null || gain > against.gain) against = { id: other, gain };
-      }
-      return [{ observation, against: against && against.gain > Math.LN2 ? against.id : null, likelihood }];
+      return likelihood < ODD ? [{ observation, rest, likelihood }] : [];
     })
-    .sort((a, b) => a.likelihood - b.likelihood);
+    .sort((a, b) => a.likelihood - b.likelihood)
+    .slice(0, MOST_ODD);
+  return odd.map(({ observation, rest, likelihood }): Contradiction => {
+    let against: { id: string; gain: number } | null = null;
+    for (const other of ids) {
+      if (other === observation) continue;
+      const less = without(evidence, other);
+      const gain = likely(less) - likely(without(less, observation)) - (all - rest);
+      if (against === null || gain > against.gain) against = { id: other, gain };
+    }
+    return { observation, against: against && against.gain > Math.LN2 ? against.id : null, likelihood };
+  });
 }

@@ -50,7 +50,7 @@ export interface Worth {
 /** Below this share of the evidence's own probability a difference of two sums is no longer exact enough. */
 const RARE = 1e-4;
 /** A check that settles more unchecked observations than this at once is not weighed over all its joint outcomes. */
-const MOST_AT_ONCE = 6;
+const MOST_AT_ONCE = 4;
 /** Outcomes described of such a check: none of it, and the likeliest things by themselves. */
 const MOST_SINGLE = 4;
 

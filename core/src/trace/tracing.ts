@@ -1,4 +1,5 @@
 import type { CharacteristicId } from '../gauge/characteristics.ts';
+import type { Layout } from '../layout/graph.ts';
 import { lastOpen } from '../rebuild/care.ts';
 import type { JobState } from '../records/job.ts';
 import { attempt } from '../refusal.ts';
@@ -10,6 +11,7 @@ import { inferSampled } from './sampled.ts';
 import { meaningful, networkOf, type PlacedCheck, type TraceContext, type VehicleNetwork } from './network.ts';
 import { type NetworkCheck, worthOf } from './nextCheck.ts';
 import { type Evidence, givenSomething, infer, type Inference, type Network } from './noisyOr.ts';
+import { pastExpected, pedalTells } from './pedalGauge.ts';
 import { observationKey } from './observations.ts';
 import { type Shift, TABLES, type Tables } from './tables.ts';
 
@@ -110,6 +112,11 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       learntFrom[key] = 'measured';
     }
   }
+  for (const [code, past] of pedalSigns(state.book))
+    if (known.has(code)) {
+      observations[code] = past ? 'seen' : 'not_seen';
+      learntFrom[code] = 'measured';
+    }
   // A part that was changed since is no longer what was found.
   const changed = new Map(changesOf(state.book).map((c) => [c.slotId, c.at]));
   const found = new Map(
@@ -119,6 +126,17 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
     }),
   );
   return { observations, learntFrom, certain: asEvidence(found), found, earlier };
+}
+
+/** What the pedal's volumes say by themselves: too soft, too free; not where it cannot be told or was changed since. */
+function pedalSigns(book: JobState['book']): [string, boolean][] {
+  const tells = pedalTells(book);
+  if (!tells || changesOf(book).some((c) => c.at > tells.on)) return [];
+  const signs: [string, boolean | null][] = [
+    ['pedal_spongy', pastExpected(tells.all.softMl, tells.expected.softMl)],
+    ['pedal_low_pumps_up', pastExpected(tells.all.freeMl, tells.expected.freeMl)],
+  ];
+  return signs.flatMap(([code, past]) => (past === null ? [] : [[code, past]]));
 }
 
 /** How likely a cause is, in words. Source: handbook 30, Explain. */
@@ -247,12 +265,24 @@ export function firstRound(network: VehicleNetwork, checks: readonly PlacedCheck
   return chosen;
 }
 
+const made = new WeakMap<Layout, { readonly key: string; readonly tables: Tables; readonly network: VehicleNetwork }>();
+/** The network of a layout in a context; the last one made is kept, since most answers change neither. */
+function networkFor(layout: Layout, context: TraceContext, tables: Tables): VehicleNetwork {
+  const { years, yearsOfAll, shifts, fresh, times } = context;
+  const key = JSON.stringify([[...years], yearsOfAll, [...shifts], [...fresh], [...(times ?? [])]]);
+  const known = made.get(layout);
+  if (known && known.key === key && known.tables === tables) return known.network;
+  const network = networkOf(layout, context, tables);
+  made.set(layout, { key, tables, network });
+  return network;
+}
+
 /**
  * Sets out what is to be weighed for a job. A check that presses a pedal is left out while anything locks one; one that
  * is about a wheel that the job did not take in is not proposed.
  */
 export function toTrace(state: JobState, tables: Tables = TABLES): ToTrace {
-  const network = networkOf(state.file.layout, contextOf(state), tables);
+  const network = networkFor(state.file.layout, contextOf(state), tables);
   const locked = state.situation.standing.locks.length > 0;
   const taken = new Set(cornersTakenIn(state.file.job, state.file.layout));
   const evidence = evidenceOf(state, network);

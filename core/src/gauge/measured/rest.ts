@@ -105,6 +105,25 @@ export const REST = {
     ),
     how: 'Two quick strokes: a second that stops much higher says air, or adjustment.',
   },
+  pedal_travel: {
+    ...{
+      name: 'Travel at two forces',
+      on: ['pedal', 'foot_lever'],
+      subject: 'slot',
+      ...mm,
+      usualGauge: 'rule',
+      plausible: [1, 400],
+      least: 2,
+    },
+    frame: 'place',
+    pattern: spots(
+      spot('light', 'light', 'Travel from rest under 100 N'),
+      spot('hard', 'hard', 'Travel from rest under 300 N'),
+      spot('pad arm', 'pad arm', 'Pivot to the middle of the pad'),
+      spot('rod arm', 'rod arm', 'Pivot to the push rod'),
+    ),
+    how: 'Engine stopped and the servo’s vacuum used up; force by a spring balance on the pad. Once with everything open, then again with one hose clamped or one unit blocked, entered as put in: its share of the volume is what is then missing.',
+  },
   parking_travel: {
     ...{ name: 'Clicks', on: ['parking_lever'], subject: 'slot', kind: 'ratio', unit: '1', usualGauge: 'count' },
     ...{ plausible: [0, 40], least: 1, frame: 'place' },

@@ -40,6 +40,7 @@ export type MeasurementId =
   | 'pedal_setting'
   | 'pedal_sink'
   | 'pedal_pump_up'
+  | 'pedal_travel'
   | 'parking_travel'
   | 'parking_cable'
   | 'linkage_play'

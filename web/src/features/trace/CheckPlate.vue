@@ -112,6 +112,7 @@ summary {
   margin: 6px 0 8px;
 }
 .ask .acts {
+  flex: none;
   flex-wrap: nowrap;
 }
 .ask {

@@ -23,6 +23,7 @@ import { dayText } from '../../fittings/dates.ts';
 import BenchLoop from './BenchLoop.vue';
 import CausesPanel from './CausesPanel.vue';
 import EarlierAnswers from './EarlierAnswers.vue';
+import PedalPanel from './PedalPanel.vue';
 import TriAnswer from './TriAnswer.vue';
 import { useWeighing } from './useWeighing.ts';
 import WheelAsks from './WheelAsks.vue';
@@ -96,6 +97,7 @@ const stillText = computed(() => {
   </CausesPanel>
   <BenchLoop v-if="weighing" :now="weighing" :looks="looks" />
   <EarlierAnswers v-if="weighing && weighing.given.evidence.earlier.size > 0" :given="weighing.given" />
+  <PedalPanel v-if="job.state?.situation.hydraulic" />
   <div class="tools">
     <v-text-field v-model="find" class="find" label="Find, in your own words" clearable @click:clear="find = ''" />
     <span class="second still">

@@ -1,6 +1,6 @@
 import { type ToTrace, type Weighing } from '@dauer/core';
 import { wrap } from 'comlink';
-import { onBeforeUnmount, type Ref, shallowRef, watch } from 'vue';
+import { onBeforeUnmount, type Ref, shallowRef, toRaw, watch } from 'vue';
 import type { Sums } from '../../workers/sums.ts';
 
 export interface WeighedNow {
@@ -15,6 +15,7 @@ export function useWeighing(given: Ref<ToTrace | null>) {
   const beside = wrap<Sums>(worker);
   onBeforeUnmount(() => worker.terminate());
   let asked = '';
+  let sent: ToTrace['network'] | null = null;
   watch(
     given,
     async (now) => {
@@ -22,23 +23,26 @@ export function useWeighing(given: Ref<ToTrace | null>) {
       const { network, evidence, checks, complaint } = now;
       // Only what matters to the sums goes over, and only when it is another thing than before.
       const plain = {
-        network: {
-          faults: network.faults.map(({ id, prior }) => ({ id, prior })),
-          observations: network.observations.map(({ id, leak, strengths }) => ({ id, leak, strengths })),
-        },
         evidence: { observations: evidence.observations, certain: evidence.certain },
         checks: checks.map(({ id, minutes, observations }) => ({ id, minutes, observations })),
         complaint,
       };
       const text = JSON.stringify(plain);
-      if (text === asked) {
+      if (text === asked && network === sent) {
         if (weighing.value) weighing.value = { given: now, result: weighing.value.result };
         return;
       }
       asked = text;
-      const sent = JSON.parse(text) as typeof plain;
-      const result = await beside.weigh(sent.network, sent.evidence, sent.checks, sent.complaint);
-      if (text === asked) weighing.value = { given: now, result };
+      if (network !== sent) {
+        sent = network;
+        await beside.setNetwork({
+          faults: network.faults.map(({ id, prior }) => ({ id, prior })),
+          observations: network.observations.map(({ id, leak, strengths }) => ({ id, leak, strengths: toRaw(strengths) })),
+        });
+      }
+      const given = JSON.parse(text) as typeof plain;
+      const result = await beside.weigh(given.evidence, given.checks, given.complaint);
+      if (text === asked && network === sent) weighing.value = { given: now, result };
     },
     { immediate: true },
   );

@@ -98,6 +98,17 @@ export const REST_SKETCHES: Readonly<Partial<Record<MeasurementId, Sketch>>> = {
     height: 220,
     spots: { first: s(300, 168, `M262 152H288${dim(282, 156, 282, 186)}`), second: s(300, 112, `M250 118H292${dim(292, 118, 292, 186)}`) },
   },
+  pedal_travel: {
+    part: PEDAL,
+    thin: ['M230 160L268 186'],
+    height: 220,
+    spots: {
+      light: s(300, 128, 'M250 134L292 126'),
+      hard: s(300, 172, 'M262 158L292 166'),
+      'pad arm': s(196, 120, dim(150, 34, 228, 140), 'middle'),
+      'rod arm': s(96, 104, dim(140, 22, 140, 62), 'middle'),
+    },
+  },
   parking_travel: {
     part: LEVER,
     thin: ['M94 152L220 190', 'M138 190A50 50 0 0 0 128 116'],

@@ -1,0 +1,56 @@
+import { openBrowser } from './browser.mjs';
+
+/** In the page: from the tap on an answer to the causes drawn anew, and the gaps between the frames meanwhile. */
+function watchCauses() {
+  window.redrawn = [];
+  window.gaps = [];
+  const drawn = () => document.querySelector('.causes ol')?.textContent ?? '';
+  window.addEventListener(
+    'click',
+    (event) => {
+      if (!event.target.closest('.tri, .cell')) return;
+      const begun = performance.now();
+      const before = drawn();
+      let last = begun;
+      const look = (now) => {
+        window.gaps.push(now - last);
+        last = now;
+        if (drawn() !== before) window.redrawn.push(performance.now() - begun);
+        else if (now - begun < 3000) requestAnimationFrame(look);
+      };
+      requestAnimationFrame(look);
+    },
+    true,
+  );
+}
+
+const CODES = ['Pulses', 'Judder', 'Pulls left', 'Long stopping distance', 'Smell or smoke', 'Level low', 'Fluid dark', 'Does not hold'];
+
+/**
+ * Measures in a browser how soon after an answer the causes stand anew, weighed in their worker, and whether the page stutters.
+ * @param {{url: string, cookie: string, jobs: {jobId: string, vehicle: {tag: string}}[]}} shop
+ * @returns {Promise<{redrawn: number[], gaps: number[]}>}
+ */
+export async function measureCauses({ url, cookie, jobs }) {
+  const browser = await openBrowser();
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', reducedMotion: 'reduce' });
+    const [name, value] = cookie.split('=');
+    await context.addCookies([{ name, value, url }]);
+    const page = await context.newPage();
+    await page.addInitScript(watchCauses);
+    await page.goto(`${url}/jobs/${jobs.find((j) => j.vehicle.tag === 'V 076').jobId}/trace`);
+    await page.getByRole('radiogroup', { name: CODES[0], exact: true }).waitFor();
+    await page.waitForTimeout(1000);
+    for (const state of ['Seen', 'Not seen'])
+      for (const code of CODES) {
+        const asked = page.getByRole('radiogroup', { name: code, exact: true });
+        if ((await asked.count()) === 0) continue;
+        await asked.getByRole('radio', { name: state, exact: true }).click();
+        await page.waitForTimeout(700);
+      }
+    return await page.evaluate(() => ({ redrawn: window.redrawn, gaps: window.gaps }));
+  } finally {
+    await browser.close();
+  }
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { CORNER_NAME, HARD_N, LIGHT_N, pedalTells, pedalWords } from '@dauer/core';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+
+/** The pedal as a gauge: how much of its travel is clearance, how much is soft, and at which wheel. */
+const job = useJob();
+const lever = computed(() => job.state?.file.layout.slots.find((s) => s.kind === 'pedal' || s.kind === 'foot_lever'));
+const tells = computed(() => (job.book ? pedalTells(job.book) : null));
+const lines = computed(() => (tells.value ? pedalWords(tells.value, (c) => CORNER_NAME[c]) : []));
+const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tells.value?.at.map((a) => a.softMl) ?? [])));
+</script>
+
+<template>
+  <details v-if="lever" class="pedal" :open="tells !== null">
+    <summary>The pedal as a gauge</summary>
+    <template v-if="tells">
+      <p v-for="l in lines" :key="l">{{ l }}</p>
+      <table v-if="tells.at.length > 0">
+        <thead>
+          <tr>
+            <th scope="col">Shut off</th>
+            <th scope="col" class="right">Soft, mL</th>
+            <td />
+            <th scope="col" class="right">Free, mL</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="a in tells.at" :key="a.corner">
+            <td>{{ CORNER_NAME[a.corner] }}</td>
+            <td class="right fig">{{ a.softMl.toFixed(1) }}</td>
+            <td>
+              <svg class="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
+                <rect width="100" height="10" class="whole" />
+                <rect :width="(100 * a.softMl) / most" height="10" class="part" />
+              </svg>
+            </td>
+            <td class="right fig">{{ a.freeMl.toFixed(1) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+    <p v-else class="second small">
+      Travel of the pad under {{ LIGHT_N }} and {{ HARD_N }} N, and the two arms of the pedal, split into clearance and what is soft. Again
+      with one hose clamped, entered as put in, and its share has a wheel.
+    </p>
+    <RouterLink :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: lever.id } }">Measure the travel</RouterLink>
+  </details>
+</template>
+
+<style scoped>
+.pedal {
+  margin: 8px 0 16px;
+  max-width: 720px;
+}
+summary {
+  min-height: 44px;
+  cursor: pointer;
+  font: 600 18px/24px var(--plate-font);
+}
+.right {
+  text-align: right;
+}
+td,
+th {
+  padding: 6px 12px 6px 0;
+}
+.bar {
+  width: 120px;
+  height: 10px;
+}
+.whole {
+  fill: var(--plate);
+  stroke: var(--slate);
+}
+.part {
+  fill: var(--ink);
+}
+</style>
