@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { fileOf, jobsOf } from './benchShop.ts';
-import { allSent, House, signIn } from './house.ts';
+import { allSent, House, signIn, typeFigures } from './house.ts';
 
 describe('from the complaint to what may be at fault', function () {
   this.timeout(300000);
@@ -16,7 +16,8 @@ describe('from the complaint to what may be at fault', function () {
   });
   after(() => house.close());
   afterEach(async function () {
-    if (this.currentTest?.state === 'failed' && process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'] });
+    if (this.currentTest?.state === 'failed' && process.env['DAUER_SHOT'])
+      await page.screenshot({ path: process.env['DAUER_SHOT'], fullPage: true });
   });
   const panel = () => page.getByRole('region', { name: 'What may be at fault' });
   const causes = (): Promise<string[]> => panel().locator('.cause .name').allInnerTexts();
@@ -150,6 +151,29 @@ describe('from the complaint to what may be at fault', function () {
     expect(await page.getByRole('button', { name: /^Take over/ }).count()).to.equal(0);
     await page.goto(`${house.url}/jobs/${jobId}/decide`);
     await page.getByText('Usually clean and reseal: wheel cylinder seized was found.').waitFor();
+  });
+
+  it('the pedal’s travel at two forces, taken by the keys, says how much of it is soft, and is evidence', async () => {
+    const press = async (job: string): Promise<void> => {
+      const { layout } = await fileOf(page, house.url, job);
+      await page.goto(`${house.url}/jobs/${job}/gauge?pick=${layout.slots.find((s) => s.kind === 'pedal')?.id ?? ''}`);
+      await page.getByRole('tab', { name: /^Travel at two forces/ }).click();
+      await typeFigures(page, ['40', '120', '260', '50']);
+      await allSent(page);
+      await page.goto(`${house.url}/jobs/${job}/trace`);
+    };
+    // A block stands in one of its calipers: that says nothing of the whole.
+    await press(jobId);
+    await page.getByText('It was taken with front left shut off by a block or a clamp.').waitFor();
+    await press((await jobsOf(page, house.url)).get('V 076') ?? '');
+    await page.getByText(/^\d+\.\d mL soft; \d+\.\d mL is to be expected of hoses and units at \d+ bar\.$/).waitFor();
+    await page.getByText(/^\d+\.\d mL free; /).waitFor();
+    await panel().locator('.cause').first().click();
+    await panel()
+      .getByText(/Spongy \(measured\)/)
+      .first()
+      .waitFor();
+    if (process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'], fullPage: true });
   });
 
   it('practice: a made-up vehicle, its checks paid in minutes, what is named held against what is hidden', async () => {

@@ -48,6 +48,8 @@ export * from './trace/shopWords.ts';
 export * from './trace/tables.ts';
 export * from './trace/network.ts';
 export * from './trace/tracing.ts';
+export * from './trace/weigh.ts';
+export * from './trace/possible.ts';
 export * from './trace/traceWords.ts';
 export * from './gauge/between.ts';
 export * from './gauge/characteristics.ts';

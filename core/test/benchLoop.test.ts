@@ -13,7 +13,9 @@ import {
   figuresAt,
   firstRound,
   givenSomething,
+  hasTools,
   HAZARD_CAUTION,
+  HAZARD_OF,
   hide,
   infer,
   inferSampled,
@@ -32,6 +34,7 @@ import {
   proposalsOf,
   proposedPath,
   readBench,
+  readHazards,
   recordOf,
   SAID_IN_WORDS,
   Refusal,
@@ -332,6 +335,38 @@ describe('checks as the vehicle stands', () => {
     t.say('piston_stiff#2', 'seen', 'FL').say('piston_stiff#1', 'not_seen', 'FL');
     expect(t.p(`piston_seized@${pistons[1]?.id}`)).to.be.greaterThan(0.5);
     expect(t.p(`piston_seized@${pistons[0]?.id}`)).to.be.lessThan(0.05);
+  });
+  it('nothing is tried at a wheel that is off, by a gauge that is not on the rack, or by two where one is alone', () => {
+    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'FR');
+    const ids = (alone = false): string[] => toTrace(t.state(), alone).checks.map((c) => c.id);
+    expect(ids()).to.include.members(['open_bleeder@RL', 'open_bleeder@FR', 'sweep@RL', 'slide@RL']);
+    expect(ids(true)).to.not.include('open_bleeder@RL');
+    expect(ids(true)).to.include('slide@RL');
+    t.part(t.slot('caliper', 'RL'), 'removed');
+    expect(ids().filter((c) => c.endsWith('@RL'))).to.deep.equal([]);
+    const round = toTrace(t.state()).checks.find((c) => c.kind.id === 'wheels_off')!;
+    expect(round.observations.some((o) => o.endsWith('@RL'))).to.equal(false);
+    expect(round.observations.some((o) => o.endsWith('@FR'))).to.equal(true);
+    const sweep = toTrace(t.state()).network.checks.find((c) => c.kind.id === 'sweep')!;
+    const spin = toTrace(t.state()).network.checks.find((c) => c.kind.id === 'spin')!;
+    expect([hasTools(sweep, new Set(['dial'])), hasTools(sweep, new Set(['micrometer'])), hasTools(sweep, new Set())]).to.deep.equal([
+      true,
+      false,
+      true,
+    ]);
+    expect(hasTools(spin, new Set(['micrometer']))).to.equal(true);
+  });
+  it('an answer about what the vehicle does not have is named and left out, and the rest is weighed', () => {
+    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'F').say('teapot', 'seen');
+    const { given, refused, causes } = t.weighed();
+    expect(given.evidence.foreign).to.deep.equal(['drags@F', 'teapot']);
+    expect(refused).to.equal(null);
+    expect(causes[0]!.probability).to.be.greaterThan(0.1);
+  });
+  it('a fault with which nobody drives says why', () => {
+    expect(HAZARD_OF.get('rotor_cracked')).to.equal('It may break');
+    expect(HAZARD_OF.has('park_maladjusted')).to.equal(false);
+    expect(() => readHazards('\nteapot | It leaks', new Set(['rotor_thin']))).to.throw(Refusal, /^hazards, line 2/);
   });
   it('the first round fits in ten minutes, opens nothing and asks nothing twice', () => {
     for (const template of TEMPLATES) {

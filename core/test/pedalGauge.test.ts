@@ -11,6 +11,7 @@ import {
   pedalTells,
   pedalWords,
   Refusal,
+  shutWhenever,
   splitTravel,
   toTrace,
 } from '../src/index.ts';
@@ -89,10 +90,18 @@ describe('the pedal as a gauge', () => {
     const words = pedalWords(tells, (c) => CORNER_NAME[c]).join(' ');
     expect(words).to.match(/^\d\.\d mL soft, \d\.\d mL of it front left; /);
     expect(words).to.contain('Most of it is beyond the clamp front left');
+    expect(shutWhenever(openBook(t.file))).to.deep.equal([]);
     // Measured with a clamp in is never taken for the whole.
     t.clamp('FR');
     t.travel('50', '52', false);
     expect(t.tells()!.all).to.deep.equal(all.all);
+  });
+  it('taken only with a wheel shut off it says nothing of the whole, and says so', () => {
+    const t = new Pressed(FOUR);
+    t.clamp('FL');
+    t.travel('60', '72');
+    expect(t.tells()).to.equal(null);
+    expect(shutWhenever(openBook(t.file))).to.deep.equal(['FL']);
   });
   it('it is evidence: too soft, or as firm as hoses and units are; and it ends when something is changed', () => {
     const soft = new Pressed(FOUR);

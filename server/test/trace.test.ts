@@ -22,6 +22,7 @@ describe('tracing', () => {
     expect((await say('piston_stiff#2', 'FL')).status).to.equal(200);
     expect((await say('piston_stiff#2', null)).body.code).to.equal('corner');
     expect((await say('joint_wet#1', null)).status).to.equal(200);
+    expect((await say('drags', 'F')).body.code).to.equal('unknown_place');
     expect((await say('runout_past', 'FL')).body.code).to.equal('unknown_observation');
     expect((await say('piston_stiff#22', 'FL')).body.code).to.equal('unknown_observation');
   });

@@ -144,6 +144,12 @@ function measuredIn(book: Book): Measured[] {
   });
 }
 
+/** Wheels that were shut off whenever the travel was taken, so that it says nothing of the whole; empty where it does, or was never taken. */
+export function shutWhenever(book: Book): Corner[] {
+  const measured = measuredIn(book);
+  return measured.some((m) => m.shut.length === 0) ? [] : [...new Set(measured.flatMap((m) => m.shut))];
+}
+
 /** What the newest travels of the pedal tell; null where both forces and both arms have not been taken with every wheel open. */
 export function pedalTells(book: Book): PedalTells | null {
   const measured = measuredIn(book);

@@ -1,7 +1,8 @@
 import type { Layout } from '../layout/graph.ts';
 import type { Contradiction } from './explain.ts';
 import type { PlacedSign } from './network.ts';
-import type { ToTrace, Weighed, WeighedCheck, Weighing } from './tracing.ts';
+import type { ToTrace } from './tracing.ts';
+import type { Weighed, WeighedCheck, Weighing } from './weigh.ts';
 
 /** Less likely causes than this are not worth a line, and so many lines at most. */
 const WORTH_A_LINE = 0.03;

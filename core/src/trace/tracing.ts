@@ -1,19 +1,16 @@
 import type { CharacteristicId } from '../gauge/characteristics.ts';
-import type { Layout } from '../layout/graph.ts';
+import { cornersOf, type Layout } from '../layout/graph.ts';
 import { lastOpen } from '../rebuild/care.ts';
 import type { JobState } from '../records/job.ts';
-import { attempt } from '../refusal.ts';
-import { cornersTakenIn } from '../records/scope.ts';
-import { type Contradiction, contradictions, type Speaks, speaksFor } from './explain.ts';
+import { possibleChecks } from './possible.ts';
 import { asEvidence, type Certain, certainOf } from './causes.ts';
 import { changesOf, type Earlier, earlierRounds } from './rounds.ts';
-import { inferSampled } from './sampled.ts';
 import { meaningful, networkOf, type PlacedCheck, type TraceContext, type VehicleNetwork } from './network.ts';
-import { type NetworkCheck, worthOf } from './nextCheck.ts';
-import { type Evidence, givenSomething, infer, type Inference, type Network } from './noisyOr.ts';
+import { worthOf } from './nextCheck.ts';
+import type { Evidence } from './noisyOr.ts';
 import { pastExpected, pedalTells } from './pedalGauge.ts';
 import { observationKey } from './observations.ts';
-import { type Shift, TABLES, type Tables } from './tables.ts';
+import { answerable, type Shift, TABLES, type Tables } from './tables.ts';
 
 /** A figure of the bench that is evidence by itself: past is seen, holds or watch is not seen. Source: handbook 30, round. */
 const MEASURED_SIGN: Readonly<Partial<Record<CharacteristicId, string>>> = {
@@ -78,6 +75,8 @@ export interface JobEvidence extends Evidence {
   readonly learntFrom: Readonly<Record<string, LearntFrom>>;
   /** What the bench made certain, by fault. */
   readonly found: ReadonlyMap<string, Certain>;
+  /** Answers about what this vehicle does not have: they do not count. */
+  readonly foreign: readonly string[];
   /** Answers of earlier rounds: shown, not counted. */
   readonly earlier: ReadonlyMap<string, Earlier>;
 }
@@ -125,7 +124,11 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       return slot === undefined || (changed.get(slot) ?? '') <= c.at;
     }),
   );
-  return { observations, learntFrom, certain: asEvidence(found), found, earlier };
+  const corners = new Set(cornersOf(state.file.layout));
+  const foreign = [...state.situation.answers].flatMap(([key, o]) =>
+    o.state !== 'not_checked' && ((o.corner !== null && !corners.has(o.corner)) || answerable(o.code) === null) ? [key] : [],
+  );
+  return { observations, learntFrom, certain: asEvidence(found), found, foreign, earlier };
 }
 
 /** What the pedal's volumes say by themselves: too soft, too free; not where it cannot be told or was changed since. */
@@ -137,98 +140,6 @@ function pedalSigns(book: JobState['book']): [string, boolean][] {
     ['pedal_low_pumps_up', pastExpected(tells.all.freeMl, tells.expected.freeMl)],
   ];
   return signs.flatMap(([code, past]) => (past === null ? [] : [[code, past]]));
-}
-
-/** How likely a cause is, in words. Source: handbook 30, Explain. */
-export function likelyWord(p: number): 'likely' | 'possible' | 'unlikely' {
-  return p >= 0.5 ? 'likely' : p >= 0.1 ? 'possible' : 'unlikely';
-}
-
-/** A cause with its number in the network, so that it may come out of another thread. */
-export interface Weighed {
-  readonly fault: number;
-  readonly probability: number;
-  /** What speaks for it and against it, the strongest first; null where nothing was said or it was not asked for. */
-  readonly speaks: readonly Speaks[] | null;
-}
-export interface WeighedCheck {
-  readonly id: string;
-  /** Bits by which it is expected to narrow the causes down, and per minute. */
-  readonly drop: number;
-  readonly dropPerMinute: number;
-  /** False where only single outcomes of it were gone through. */
-  readonly exact: boolean;
-  /** What each way it may come out would make of the leading causes. */
-  readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly Weighed[] }[];
-}
-export interface Weighing {
-  /** The likeliest first. */
-  readonly causes: readonly Weighed[];
-  /** How likely each had been before the bench made anything certain, in the order of the network's faults. */
-  readonly expected: readonly number[];
-  /** Standard error where the sum was too large to be exact, 0 to 1; null where it is exact. */
-  readonly sampled: number | null;
-  readonly next: readonly WeighedCheck[];
-  readonly odd: readonly Contradiction[];
-  /** Why nothing can be weighed; null where it can. */
-  readonly refused: string | null;
-}
-
-/** Checks proposed at once. Source: handbook 30, Next check worth doing. */
-const MOST_PROPOSALS = 3;
-/** A check that is expected to say less than this says nothing that would move a decision, bits. */
-const WORTH_DOING = 0.02;
-/** Causes that an outcome is described by. */
-const LEADS = 3;
-/** Causes of which is said what speaks for them. */
-const EXPLAINED = 6;
-
-function ranked(posterior: readonly number[]): Weighed[] {
-  return posterior
-    .map((probability, fault): Weighed => ({ fault, probability, speaks: null }))
-    .sort((a, b) => b.probability - a.probability || a.fault - b.fault);
-}
-
-/**
- * Weighs a network: the causes, the checks worth doing next, and what does not go together. Everything that goes in and
- * comes out is plain, so that it may be done beside the page.
- * @param checks those that can be done as the vehicle stands now
- * @param complaint that something is at fault is known, since somebody complains
- */
-export function weigh(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Weighing {
-  const done = attempt((): Weighing => {
-    const plain = Object.keys(evidence.certain).length === 0;
-    const exact = attempt(() => infer(network, evidence));
-    if (!exact.ok && exact.refusal.code === 'too_large') return bySampling(network, evidence);
-    if (!exact.ok) throw exact.refusal;
-    const known = (e: Evidence, i: Inference): readonly number[] => (complaint ? givenSomething(network, e, i) : i).posterior;
-    const posterior = known(evidence, exact.value);
-    const before = { ...evidence, certain: {} };
-    const expected = plain ? posterior : known(before, infer(network, before));
-    const causes = ranked(posterior).map((c, i): Weighed => {
-      const id = network.faults[c.fault]?.id;
-      return i < EXPLAINED && id !== undefined ? { ...c, speaks: speaksFor(network, evidence, id) } : c;
-    });
-    const next = worthOf(network, evidence, checks)
-      .filter((w) => w.drop >= WORTH_DOING)
-      .slice(0, MOST_PROPOSALS)
-      .map((w): WeighedCheck => ({
-        id: w.check.id,
-        drop: w.drop,
-        dropPerMinute: w.dropPerMinute,
-        exact: w.exact,
-        outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, leads: ranked(o.posterior).slice(0, LEADS) })),
-      }));
-    return { causes, expected, sampled: null, next, odd: contradictions(network, evidence), refused: null };
-  });
-  return done.ok ? done.value : { causes: [], expected: [], sampled: null, next: [], odd: [], refused: done.refusal.message };
-}
-
-/** The causes alone, sampled, with how far off they may be. */
-function bySampling(network: Network, evidence: Evidence): Weighing {
-  const { posterior, error } = inferSampled(network, evidence);
-  const before = inferSampled(network, { ...evidence, certain: {} });
-  return { causes: ranked(posterior), expected: before.posterior, sampled: error, next: [], odd: [], refused: null };
 }
 
 /** What is traced on a job: its network, what is known, and what may be checked as the vehicle stands. */
@@ -281,13 +192,10 @@ function networkFor(layout: Layout, context: TraceContext, tables: Tables): Vehi
  * Sets out what is to be weighed for a job. A check that presses a pedal is left out while anything locks one; one that
  * is about a wheel that the job did not take in is not proposed.
  */
-export function toTrace(state: JobState, tables: Tables = TABLES): ToTrace {
+export function toTrace(state: JobState, alone = false, tables: Tables = TABLES): ToTrace {
   const network = networkFor(state.file.layout, contextOf(state), tables);
-  const locked = state.situation.standing.locks.length > 0;
-  const taken = new Set(cornersTakenIn(state.file.job, state.file.layout));
   const evidence = evidenceOf(state, network);
-  const presses = (c: PlacedCheck): boolean => c.kind.hazard === 'presses' || c.kind.hazard === 'clamps' || c.kind.hazard === 'drives';
-  const possible = network.checks.filter((c) => !(locked && presses(c)) && (c.corner === null || taken.has(c.corner)));
+  const possible = possibleChecks(state, network, alone);
   const checks = meaningful(possible, evidence.observations);
   const untouched = Object.keys(evidence.observations).length === 0;
   const complaint = state.file.job.complaint.trim() !== '';

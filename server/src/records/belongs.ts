@@ -15,6 +15,16 @@ export async function requirePlace(db: Database, jobId: string, slotId: string |
   throw new Fault(422, 'unknown_place', 'This place is not in the layout of this vehicle. Load the job again.');
 }
 
+/** Throws a Fault where no layout of the job's vehicle has anything at a wheel. */
+export async function requireCorner(db: Database, jobId: string, corner: string): Promise<void> {
+  const found = await db.execute(sql`select 1 from ${slot} s join ${layout} l on l.id = s.layout_id
+    join ${job} j on j.vehicle_id = l.vehicle_id where j.id = ${jobId} and s.corner = ${corner} limit 1`);
+  if (found.rows.length > 0) return;
+  const known = await db.execute(sql`select 1 from ${job} j where j.id = ${jobId}`);
+  if (known.rows.length === 0) throw new Fault(404, 'not_found', 'There is no such job.');
+  throw new Fault(422, 'unknown_place', 'This vehicle has no such wheel. Load the job again.');
+}
+
 /** Throws a Fault where a line of the job's vehicle does not end at a place. */
 export async function requireJoint(db: Database, jobId: string, connectionId: string, slotId: string): Promise<void> {
   await requirePlace(db, jobId, slotId);

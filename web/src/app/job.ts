@@ -120,7 +120,7 @@ export const useJob = defineStore('job', () => {
       if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
       else {
         const since = await keptSince<Written>(jobId);
-        file.value = since.reduce((so, w) => withStored(so, w.item, w.record), known.value);
+        file.value = since.reduce((so, w) => withStored(so, w.item, w.record), { ...LATELY_ADDED, ...known.value });
         keptAt.value = known.at;
       }
     }
@@ -230,6 +230,8 @@ export const useJob = defineStore('job', () => {
   };
 });
 
+/** What a file that this device kept before an update may be without. */
+const LATELY_ADDED = { causeLooks: [], priors: [] } as const satisfies Partial<JobFile>;
 const KEY = 'dauer.device';
 /** A name for this device, so that records say where they were made. */
 const DEVICE = (() => {

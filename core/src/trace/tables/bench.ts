@@ -1,4 +1,39 @@
 /**
+ * Faults with which the vehicle is not driven, and why. One line a fault: fault | the hazard.
+ * Source: handbook 30, Faults: hazard; 80.
+ */
+export const HAZARD_TABLE = `
+master_passes      | The pedal may sink at the next stop
+master_leaks       | The reservoir may run empty unseen
+master_stuck_home  | There is no brake
+master_stuck_out   | There is no brake
+circuit_lost       | Half of the brakes are gone, and the other half may follow
+fluid_lost         | The pedal goes to the floor
+fluid_water        | It boils on the first long hill, and the pedal falls through
+fluid_wrong        | Every seal that it reached may fail
+air_in_system      | The stroke may run out at a hard stop
+hose_weeps         | It may burst at a hard stop
+hose_swells        | It may burst at a hard stop
+line_rusted        | It may burst at a hard stop
+union_leaks        | The reservoir may run empty unseen
+piston_leaks       | Fluid on the lining, and less of it every day
+wc_leaks           | Fluid on the lining, and less of it every day
+halves_leak        | It may open at a hard stop
+rotor_cracked      | It may break
+rotor_thin         | It may break, and the pistons come out too far
+pads_worn          | Metal on metal, and heat
+shoes_worn         | Metal on metal, and heat
+drum_oversize      | It may break, and the pistons come out too far
+drum_rusted_on     | The wheel does not turn
+bearing_worn       | The wheel may come loose
+pedal_flexes       | It may tear off
+servo_sticks_on    | The brakes stay on and catch fire
+master_port        | The brakes come on by themselves as they warm
+pushrod_no_play    | The brakes come on by themselves as they warm
+hose_flap          | The brake stays on and may catch fire
+`;
+
+/**
  * What the bench does about a cause. One line a fault:
  * fault | figures to take at its place, - for none | what to look for | findings of the catalogue that are this fault, - for none
  *

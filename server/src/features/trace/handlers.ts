@@ -5,17 +5,19 @@ import { causeLook, priorVersion } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { Fault } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
+import { requireCorner } from '../../records/belongs.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 
 /** Most jobs gone through, the newest: they are read whole. */
 const MOST_CASES = 100;
 
 export const traceHandlers = {
-  observe: keeps('observations', (body) => {
+  observe: keeps('observations', async (body, { db, params }) => {
     const facts = answerable(body.code);
     if (!facts) throw new Fault(422, 'unknown_observation', 'This observation is not on the list.');
     if (facts.perCorner !== (body.corner !== null))
       throw new Fault(422, 'corner', facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.');
+    if (body.corner !== null) await requireCorner(db, params.jobId, body.corner);
     return {};
   }),
   lookForCause: keeps('causeLooks', async (body, { db, params }) => {

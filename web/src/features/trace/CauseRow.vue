@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type CauseLook, likelyWord, OPTION_NAME, percentText, speakingWords, type Weighed } from '@dauer/core';
+import { type CauseLook, HAZARD_OF, likelyWord, OPTION_NAME, percentText, speakingWords, type Weighed } from '@dauer/core';
 import { computed } from 'vue';
 import type { WeighedNow } from './useWeighing.ts';
 
@@ -21,6 +21,7 @@ const word = computed(() =>
   certain.value ? (certain.value.state === 'present' ? 'Found' : 'Not there') : WORDS[likelyWord(props.cause.probability)],
 );
 const expected = computed(() => props.now.result.expected[props.cause.fault] ?? 0);
+const hazard = computed(() => (certain.value?.state === 'absent' ? undefined : HAZARD_OF.get(fault.value?.kind.id ?? '')));
 /** What is usually done about it, where a part is concerned. */
 const usual = computed(() => {
   const option = fault.value?.kind.option;
@@ -57,6 +58,10 @@ const said = (way: 1 | -1): string => speakingWords(props.now.given, props.cause
       <p v-if="said(-1)">
         <b class="plate-font">Against it</b>
         {{ said(-1) }}
+      </p>
+      <p v-if="hazard" class="danger">
+        <b class="plate-font">Hazard</b>
+        {{ hazard }}: it is not driven until this is ruled out.
       </p>
       <p class="second">Before anything was seen {{ percentText(fault.prior) }}: {{ fault.kind.reason.toLowerCase() }}.{{ usual }}</p>
       <div v-if="writable && !madeUp" class="acts">
@@ -116,6 +121,10 @@ li {
   display: grid;
   gap: 4px;
   max-width: 60ch;
+}
+.danger {
+  border-left: 6px solid var(--ink);
+  padding-left: 10px;
 }
 .acts {
   flex-wrap: wrap;

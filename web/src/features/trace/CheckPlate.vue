@@ -52,7 +52,7 @@ const textOf = (s: PlacedSign): string => (props.check.corner === null || s.code
       <b class="plate-font">Caution</b>
       {{ caution }}
     </p>
-    <details v-if="open.length > 0" :open="first || open.length <= 2">
+    <details v-if="open.length > 0" :open="open.length <= (first ? 10 : 2)">
       <summary class="small second">{{ open.length === 1 ? 'One thing to answer' : `${open.length} things to answer` }}</summary>
       <div v-for="sign in open" :key="sign.id" class="ask">
         <span>{{ textOf(sign) }}</span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CORNER_NAME, HARD_N, LIGHT_N, pedalTells, pedalWords } from '@dauer/core';
+import { CORNER_NAME, HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -8,11 +8,18 @@ const job = useJob();
 const lever = computed(() => job.state?.file.layout.slots.find((s) => s.kind === 'pedal' || s.kind === 'foot_lever'));
 const tells = computed(() => (job.book ? pedalTells(job.book) : null));
 const lines = computed(() => (tells.value ? pedalWords(tells.value, (c) => CORNER_NAME[c]) : []));
+const shut = computed(() =>
+  job.book
+    ? shutWhenever(job.book)
+        .map((c) => CORNER_NAME[c].toLowerCase())
+        .join(', ')
+    : '',
+);
 const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tells.value?.at.map((a) => a.softMl) ?? [])));
 </script>
 
 <template>
-  <details v-if="lever" class="pedal" :open="tells !== null">
+  <details v-if="lever" class="pedal" :open="tells !== null || shut !== ''">
     <summary>The pedal as a gauge</summary>
     <template v-if="tells">
       <p v-for="l in lines" :key="l">{{ l }}</p>
@@ -40,6 +47,9 @@ const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tell
         </tbody>
       </table>
     </template>
+    <p v-else-if="shut" class="problem">
+      It was taken with {{ shut }} shut off by a block or a clamp. Take it with every wheel open as well.
+    </p>
     <p v-else class="second small">
       Travel of the pad under {{ LIGHT_N }} and {{ HARD_N }} N, and the two arms of the pedal, split into clearance and what is soft. Again
       with one hose clamped, entered as put in, and its share has a wheel.

@@ -61,7 +61,7 @@ const told = computed(() => Object.keys(made.value.told).filter((id) => made.val
 /** The same weighing as on a job; shown when it is asked for, or at the end. */
 const given = computed((): ToTrace => ({
   network: made.value.network,
-  evidence: { observations: known.value, certain: {}, learntFrom: {}, found: new Map(), earlier: new Map() },
+  evidence: { observations: known.value, certain: {}, learntFrom: {}, found: new Map(), foreign: [], earlier: new Map() },
   checks: open.value,
   complaint: true,
   firstRound: [],

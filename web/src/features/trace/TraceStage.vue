@@ -31,7 +31,9 @@ import WheelAsks from './WheelAsks.vue';
 /** Complaint and observations: seen, not seen, not checked; what may be at fault stands above them. */
 const job = useJob();
 const find = ref('');
-const given = computed<ToTrace | null>(() => (job.state ? toTrace(job.state) : null));
+/** Nobody is there to help: no check that needs two. */
+const alone = ref(false);
+const given = computed<ToTrace | null>(() => (job.state ? toTrace(job.state, alone.value) : null));
 const weighing = useWeighing(given);
 watch(weighing, (now) => {
   const layout = job.file?.layout;
@@ -89,6 +91,14 @@ const stillText = computed(() => {
       <RouterLink v-if="fault?.slot" :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: fault.slot.id } }">Gauge it</RouterLink>
     </template>
     <template #after>
+      <label class="alone small">
+        <input v-model="alone" type="checkbox" />
+        I am alone: no check that needs a helper
+      </label>
+      <p v-if="(weighing?.given.evidence.foreign.length ?? 0) > 0" class="second small">
+        {{ weighing?.given.evidence.foreign.length === 1 ? 'One answer is' : `${weighing?.given.evidence.foreign.length} answers are` }}
+        about what this vehicle does not have, and left out; the rest is weighed.
+      </p>
       <p class="second small links">
         <RouterLink to="/tracing">How well tracing did</RouterLink>
         <RouterLink to="/practice">Practice on a made-up vehicle</RouterLink>
@@ -134,6 +144,17 @@ const stillText = computed(() => {
 <style scoped>
 .told {
   white-space: nowrap;
+}
+.alone {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+.alone input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--blue);
 }
 .links {
   display: flex;

@@ -166,6 +166,7 @@ th {
 input {
   width: 24px;
   height: 24px;
+  accent-color: var(--blue);
 }
 li {
   border-bottom: 1px solid var(--hair);
