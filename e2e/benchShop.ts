@@ -23,6 +23,7 @@ export interface JobFile {
   readonly findings: readonly { readonly id: string; readonly slotId: string; readonly fromMm: number | null }[];
   readonly pictures: readonly { readonly of: string; readonly slotId: string | null; readonly findingId: string | null }[];
   readonly leftItems: readonly { readonly what: string }[];
+  readonly observations: readonly { readonly code: string; readonly corner: string | null; readonly state: string }[];
   readonly causeLooks: readonly { readonly fault: string; readonly state: string; readonly said: number | null }[];
   readonly takeBacks: readonly { corrects: string | null }[];
 }

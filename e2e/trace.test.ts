@@ -100,6 +100,24 @@ describe('from the complaint to what may be at fault', function () {
     await allSent(page);
   });
 
+  it('a check that nobody proposed is found and answered, and its answer is put right', async () => {
+    await page.getByText('Checks done, and others').click();
+    await page.getByRole('textbox', { name: 'Find a check' }).fill('adjuster rear right');
+    await page.getByRole('button', { name: 'Rear right: adjuster does not turn: yes' }).first().click();
+    const answers = page.getByRole('list', { name: 'Answered by checks' });
+    const mine = answers.getByRole('radiogroup', { name: 'Rear right: adjuster does not turn' });
+    await mine.getByRole('radio', { name: 'Not seen' }).click();
+    await allSent(page);
+    const { observations } = await fileOf(page, house.url, jobId);
+    expect(observations.filter((o) => o.code === 'adjuster_stiff' && o.corner === 'RR').map((o) => o.state)).to.deep.equal([
+      'seen',
+      'not_seen',
+    ]);
+    await mine.getByRole('radio', { name: 'Not checked' }).click();
+    await mine.waitFor({ state: 'detached' });
+    await allSent(page);
+  });
+
   it('the likeliest place of a wheel is ringed on the map', async () => {
     await page.locator('aside .ring').first().waitFor();
     const rings = await page.locator('aside .ring text').allTextContents();

@@ -20,6 +20,7 @@ import {
   infer,
   inferSampled,
   judgeNamed,
+  linesOf,
   type LoopCase,
   meaningful,
   measurementsOn,
@@ -327,6 +328,16 @@ describe('checks as the vehicle stands', () => {
     const { given, causes } = t.weighed();
     expect(given.network.faults[causes[0]!.fault]?.id).to.equal(`hose_blocked@${t.slot('hose', 'FL')}`);
     expect(HAZARD_CAUTION[flow.kind.hazard]).to.contain('Cap what stands open');
+  });
+  it('causes that nothing tells apart at one wheel stand as one line', () => {
+    const t = new Asked(FOUR).say('drags', 'seen', 'FL');
+    const { given, causes } = t.weighed();
+    const lines = linesOf(given.network, causes).filter((l) => given.network.faults[l.fault]?.kind.id === 'piston_seized');
+    const pistons = t.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL').length;
+    expect(lines.find((l) => given.network.faults[l.fault]?.slot?.corner === 'FL')?.others).to.equal(pistons - 1);
+    const told = t.say('piston_stiff#1', 'not_seen', 'FL').weighed();
+    const after = linesOf(told.given.network, told.causes).filter((l) => told.given.network.faults[l.fault]?.kind.id === 'piston_seized');
+    expect(after.every((l) => l.others < pistons - 1 || told.given.network.faults[l.fault]?.slot?.corner !== 'FL')).to.equal(true);
   });
   it('each piston is tried by itself', () => {
     const t = new Asked(FOUR);

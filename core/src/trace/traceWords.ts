@@ -1,6 +1,6 @@
 import type { Layout } from '../layout/graph.ts';
 import type { Contradiction } from './explain.ts';
-import type { PlacedSign } from './network.ts';
+import type { PlacedSign, VehicleNetwork } from './network.ts';
 import type { ToTrace } from './tracing.ts';
 import type { Weighed, WeighedCheck, Weighing } from './weigh.ts';
 
@@ -19,6 +19,35 @@ export const percentText = (p: number): string => `${Math.round(p * 100)}\u00a0%
 /** The causes that are worth a line, the likeliest first. */
 export function causesToShow(causes: readonly Weighed[]): Weighed[] {
   return causes.filter((c) => c.probability >= WORTH_A_LINE).slice(0, MOST_LINES);
+}
+
+/** A cause that stands for others of the same kind at the same wheel that nothing tells apart from it yet. */
+export interface Alike extends Weighed {
+  /** How many others. */
+  readonly others: number;
+}
+
+/** The causes that are worth a line, those that nothing tells apart at one wheel as one. */
+export function linesOf(network: VehicleNetwork, causes: readonly Weighed[]): Alike[] {
+  const lines: Alike[] = [];
+  for (const c of causes.filter((x) => x.probability >= WORTH_A_LINE)) {
+    const fault = network.faults[c.fault];
+    const same = lines.findIndex((l) => {
+      const other = network.faults[l.fault];
+      return (
+        fault !== undefined &&
+        other?.kind.id === fault.kind.id &&
+        fault.slot !== null &&
+        other.slot?.corner === fault.slot.corner &&
+        fault.slot.corner !== null &&
+        Math.abs(l.probability - c.probability) < 1e-9
+      );
+    });
+    const before = lines[same];
+    if (before) lines[same] = { ...before, others: before.others + 1 };
+    else lines.push({ ...c, others: 0 });
+  }
+  return lines.slice(0, MOST_LINES);
 }
 
 /** Less likely than this is not shown on the map. */

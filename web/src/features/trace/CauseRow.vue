@@ -7,6 +7,8 @@ import type { WeighedNow } from './useWeighing.ts';
 const props = defineProps<{
   now: WeighedNow;
   cause: Weighed;
+  /** Others alike at the same wheel that nothing tells apart from it yet. */
+  others: number;
   open: boolean;
   look: CauseLook['state'] | null;
   writable: boolean;
@@ -35,7 +37,9 @@ const said = (way: 1 | -1): string => speakingWords(props.now.given, props.cause
     <button type="button" class="cause" :aria-expanded="open" @click="emit('toggle')">
       <span class="name">
         <b class="plate-font">{{ fault.kind.name }}</b>
-        <span class="second small">{{ fault.where }}</span>
+        <span class="second small">
+          {{ fault.where }}{{ others === 0 ? '' : `, or ${others === 1 ? 'the other' : `one of ${others} others`} there` }}
+        </span>
       </span>
       <svg class="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
         <rect width="100" height="10" class="whole" />

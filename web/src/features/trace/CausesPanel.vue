@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import {
   type CauseLook,
-  causesToShow,
   contradictionWords,
+  linesOf,
   type Observation,
   percentText,
   type PlacedCheck,
@@ -28,7 +28,7 @@ const emit = defineEmits<{
 }>();
 const opened = ref<number | null>(null);
 const said = computed(() => Object.keys(props.now?.given.evidence.observations ?? {}).length);
-const causes = computed(() => causesToShow(props.now?.result.causes ?? []));
+const causes = computed(() => (props.now ? linesOf(props.now.given.network, props.now.result.causes) : []));
 const faultOf = (i: number): PlacedFault | undefined => props.now?.given.network.faults[i];
 const rankOf = (i: number): number => {
   const expected = props.now?.result.expected ?? [];
@@ -71,6 +71,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
           :key="c.fault"
           :now="now"
           :cause="c"
+          :others="c.others"
           :open="opened === c.fault"
           :look="looks.get(faultOf(c.fault)?.id ?? '')?.state ?? null"
           :writable="writable"

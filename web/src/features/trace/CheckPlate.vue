@@ -2,6 +2,7 @@
 import {
   HAZARD_CAUTION,
   type Observation,
+  observationFacts,
   outcomeWords,
   type PlacedCheck,
   type PlacedSign,
@@ -35,8 +36,11 @@ const gauged = computed(() =>
   }),
 );
 const caution = computed(() => HAZARD_CAUTION[props.check.kind.hazard]);
+/** What is said wherever the check stands. */
+const GRAVE: ReadonlySet<string> = new Set(['opens', 'clamps', 'drives']);
 const outcomes = computed(() => (props.weighed ? outcomeWords(props.given, props.weighed) : []));
-const textOf = (s: PlacedSign): string => (props.check.corner === null || s.code.includes('#') ? s.text : (s.sign.text ?? s.text));
+const textOf = (s: PlacedSign): string =>
+  props.check.corner === null || s.code.includes('#') ? s.text : (s.sign.text ?? observationFacts(s.sign.code)?.text ?? s.text);
 </script>
 
 <template>
@@ -48,7 +52,7 @@ const textOf = (s: PlacedSign): string => (props.check.corner === null || s.code
       <span v-if="check.kind.tools" class="second small">{{ check.kind.tools }}</span>
     </div>
     <p class="small">{{ check.kind.steps }}.</p>
-    <p v-if="caution && first" class="small caution">
+    <p v-if="caution && (first || GRAVE.has(check.kind.hazard))" class="small caution">
       <b class="plate-font">Caution</b>
       {{ caution }}
     </p>

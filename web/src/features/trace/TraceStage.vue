@@ -2,6 +2,7 @@
 import {
   answersToWords,
   type CauseLook,
+  type CautionStep,
   CORNER_NAME,
   type Corner,
   GROUP_NAME,
@@ -22,6 +23,7 @@ import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BenchLoop from './BenchLoop.vue';
 import CausesPanel from './CausesPanel.vue';
+import CheckAnswers from './CheckAnswers.vue';
 import EarlierAnswers from './EarlierAnswers.vue';
 import PedalPanel from './PedalPanel.vue';
 import TriAnswer from './TriAnswer.vue';
@@ -67,6 +69,12 @@ function look(fault: PlacedFault, state: CauseLook['state'], said: number, rank:
   const [, place = ''] = fault.id.split('@');
   job.add('causeLooks', { fault: fault.kind.id, place, state, said, rank });
 }
+/** Cautions of the stage, and of the check that is proposed first. */
+const steps = computed((): CautionStep[] => {
+  const first = weighing.value?.result.next[0]?.id;
+  const hazard = weighing.value?.given.checks.find((c) => c.id === first)?.kind.hazard;
+  return hazard === 'opens' ? ['trace', 'bleed'] : hazard === 'drives' ? ['trace', 'road_test'] : ['trace'];
+});
 const checked = computed(() => [...(job.state?.situation.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
 const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'trace' && o.state === 'open'));
 const stillText = computed(() => {
@@ -85,7 +93,7 @@ const stillText = computed(() => {
     <span class="grow" />
     <span class="second told">as told at Book in, {{ dayText(job.state?.file.job.openedAt ?? '') }}</span>
   </div>
-  <CautionPlates :steps="['trace']" />
+  <CautionPlates :steps="steps" />
   <CausesPanel :now="weighing" :writable="writable" :looks="looks" @answer="answerSign" @look="look">
     <template #cause="{ fault }">
       <RouterLink v-if="fault?.slot" :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: fault.slot.id } }">Gauge it</RouterLink>
@@ -107,6 +115,7 @@ const stillText = computed(() => {
   </CausesPanel>
   <BenchLoop v-if="weighing" :now="weighing" :looks="looks" />
   <EarlierAnswers v-if="weighing && weighing.given.evidence.earlier.size > 0" :given="weighing.given" />
+  <CheckAnswers v-if="weighing" :given="weighing.given" :writable="writable" :state-of="stateOf" @answer="answerSign" />
   <PedalPanel v-if="job.state?.situation.hydraulic" />
   <div class="tools">
     <v-text-field v-model="find" class="find" label="Find, in your own words" clearable @click:clear="find = ''" />

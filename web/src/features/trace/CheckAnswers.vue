@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { type Corner, type Observation, observationFacts, type PlacedSign, type ToTrace } from '@dauer/core';
+import { computed, ref } from 'vue';
+import CheckPlate from './CheckPlate.vue';
+import TriAnswer from './TriAnswer.vue';
+
+/** What checks have answered, to be put right; and any other check that can be done now, whether it is proposed or not. */
+const props = defineProps<{
+  given: ToTrace;
+  writable: boolean;
+  stateOf: (code: string, corner: Corner | null) => Observation['state'];
+}>();
+const emit = defineEmits<{ answer: [sign: PlacedSign, state: Observation['state']] }>();
+/** Those that stand nowhere else: the list below asks for what is felt and seen. */
+const answered = computed(() =>
+  props.given.network.observations.filter(
+    (s) => s.sign.known === 'checked' && observationFacts(s.sign.code) === undefined && props.stateOf(s.code, s.corner) !== 'not_checked',
+  ),
+);
+const find = ref('');
+const MOST = 6;
+const found = computed(() => {
+  const words = (find.value ?? '').toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return [];
+  return props.given.checks
+    .filter((c) => words.every((w) => `${c.name} ${c.kind.steps} ${c.kind.tools ?? ''}`.toLowerCase().includes(w)))
+    .slice(0, MOST);
+});
+</script>
+
+<template>
+  <details class="checks">
+    <summary>Checks done, and others</summary>
+    <ul v-if="answered.length > 0" aria-label="Answered by checks">
+      <li v-for="s in answered" :key="s.id">
+        <span class="text">{{ s.text }}</span>
+        <TriAnswer :label="s.text" :state="stateOf(s.code, s.corner)" :writable="writable" @answer="(state) => emit('answer', s, state)" />
+      </li>
+    </ul>
+    <v-text-field v-model="find" class="find" label="Find a check" clearable @click:clear="find = ''" />
+    <p v-if="find && found.length === 0" class="second">No check that can be done now reads like “{{ find }}”.</p>
+    <CheckPlate
+      v-for="c in found"
+      :key="c.id"
+      :given="given"
+      :check="c"
+      :weighed="null"
+      :first="false"
+      :writable="writable"
+      @answer="(sign, state) => emit('answer', sign, state)"
+    />
+  </details>
+</template>
+
+<style scoped>
+.checks {
+  margin: 8px 0 16px;
+  max-width: 720px;
+}
+summary {
+  min-height: 44px;
+  cursor: pointer;
+  font: 600 18px/24px var(--plate-font);
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  border-bottom: 1px solid var(--hair);
+  min-height: 52px;
+}
+.text {
+  flex: 1 1 240px;
+  line-height: 20px;
+}
+.find {
+  max-width: 320px;
+  margin-top: 8px;
+}
+</style>
