@@ -268,6 +268,18 @@ describe('too many things seen for an exact sum', () => {
       expect([drawn.posterior[0], drawn.posterior[1]]).to.deep.equal([0, 1]);
     }
   });
+  it('where one exact sum is quick and hundreds are not, the causes are exact and nothing is ranked', () => {
+    const n = network(40, 16, 5);
+    const all = {
+      ...n,
+      observations: n.observations.map((o) => ({ ...o, strengths: Object.fromEntries(n.faults.map((f) => [f.id, 0.3])) })),
+    };
+    const evidence = { observations: Object.fromEntries(all.observations.map((o) => [o.id, 'seen' as const])), certain: {} };
+    const w = weigh(all, evidence, []);
+    expect([w.unranked, w.sampled, w.refused, w.next.length]).to.deep.equal([true, null, null, 0]);
+    const exact = infer(all, evidence).posterior;
+    for (const c of w.causes) expect(c.probability).to.equal(exact[c.fault]);
+  });
   it('is what weighing falls back to, with its error stated and no check ranked', () => {
     const n = network(60, 40, 9);
     const evidence = { observations: Object.fromEntries(n.observations.map((o) => [o.id, 'seen' as const])), certain: {} };

@@ -298,6 +298,11 @@ export function logOfLeaks(plan: Plan, evidence: Evidence): number {
   return plan.leaksOnly.reduce((s, o) => s + Math.log(observations[o]?.leak ?? 0), unseen);
 }
 
+/** Most seen observations that stand open at once under the evidence: the sum takes as long as two to that power. */
+export function widestOf(network: Network, evidence: Evidence): number {
+  return Math.max(0, ...planFor(network, seenIn(evidence)).parts.map((p) => p.widest));
+}
+
 export const seenIn = (evidence: Evidence): string[] =>
   Object.entries(evidence.observations).flatMap(([id, v]) => (v === 'seen' ? [id] : []));
 

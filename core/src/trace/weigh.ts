@@ -1,7 +1,7 @@
 import { attempt } from '../refusal.ts';
 import { type Contradiction, contradictions, type Speaks, speaksFor } from './explain.ts';
 import { type NetworkCheck, worthOf } from './nextCheck.ts';
-import { type Evidence, givenSomething, infer, type Inference, type Network } from './noisyOr.ts';
+import { type Evidence, givenSomething, infer, type Inference, type Network, widestOf } from './noisyOr.ts';
 import { inferSampled } from './sampled.ts';
 
 /** How likely a cause is, in words. Source: handbook 30, Explain. */
@@ -35,6 +35,8 @@ export interface Weighing {
   readonly sampled: number | null;
   readonly next: readonly WeighedCheck[];
   readonly odd: readonly Contradiction[];
+  /** The causes are exact, but too much hangs together to rank checks and to say what speaks for each in reasonable time. */
+  readonly unranked: boolean;
   /** Why nothing can be weighed; null where it can. */
   readonly refused: string | null;
 }
@@ -43,6 +45,8 @@ export interface Weighing {
 const MOST_PROPOSALS = 3;
 /** A check that is expected to say less than this says nothing that would move a decision, bits. */
 const WORTH_DOING = 0.02;
+/** With more things seen that hang together one exact sum is quick still, but not the hundreds that ranking takes. */
+const MOST_RANKED = 14;
 /** Causes that an outcome is described by. */
 const LEADS = 3;
 /** Causes of which is said what speaks for them. */
@@ -70,6 +74,8 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
     const posterior = known(evidence, exact.value);
     const before = { ...evidence, certain: {} };
     const expected = plain ? posterior : known(before, infer(network, before));
+    if (widestOf(network, evidence) > MOST_RANKED)
+      return { causes: ranked(posterior), expected, sampled: null, next: [], odd: [], unranked: true, refused: null };
     const causes = ranked(posterior).map((c, i): Weighed => {
       const id = network.faults[c.fault]?.id;
       return i < EXPLAINED && id !== undefined ? { ...c, speaks: speaksFor(network, evidence, id) } : c;
@@ -84,14 +90,16 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
         exact: w.exact,
         outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, leads: ranked(o.posterior).slice(0, LEADS) })),
       }));
-    return { causes, expected, sampled: null, next, odd: contradictions(network, evidence), refused: null };
+    return { causes, expected, sampled: null, next, odd: contradictions(network, evidence), unranked: false, refused: null };
   });
-  return done.ok ? done.value : { causes: [], expected: [], sampled: null, next: [], odd: [], refused: done.refusal.message };
+  return done.ok
+    ? done.value
+    : { causes: [], expected: [], sampled: null, next: [], odd: [], unranked: false, refused: done.refusal.message };
 }
 
 /** The causes alone, sampled, with how far off they may be. */
 function bySampling(network: Network, evidence: Evidence): Weighing {
   const { posterior, error } = inferSampled(network, evidence);
   const before = inferSampled(network, { ...evidence, certain: {} });
-  return { causes: ranked(posterior), expected: before.posterior, sampled: error, next: [], odd: [], refused: null };
+  return { causes: ranked(posterior), expected: before.posterior, sampled: error, next: [], odd: [], unranked: true, refused: null };
 }

@@ -63,7 +63,10 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
       <p v-for="o in odd" :key="o" class="problem" role="note">{{ o }}</p>
       <p v-if="now?.result.sampled !== null && now?.result.sampled !== undefined" class="second small">
         More things seen hang together than can be weighed exactly: these figures are drawn by chance, and are out by about
-        {{ percentText(now.result.sampled) }} at most. No check can be ranked.
+        {{ percentText(now.result.sampled) }} at most.
+      </p>
+      <p v-if="now?.result.unranked" class="second small">
+        So much that was seen hangs together that checks are not ranked, nor is said what speaks for each cause.
       </p>
       <ol v-if="now && said > 0">
         <CauseRow
@@ -99,7 +102,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
       </template>
       <template v-else>
         <h2>Worth doing next</h2>
-        <p v-if="said > 0 && next.length === 0" class="second">Nothing that can be checked now would tell more.</p>
+        <p v-if="said > 0 && next.length === 0 && !now?.result.unranked" class="second">Nothing that can be checked now would tell more.</p>
         <template v-if="now">
           <CheckPlate
             v-for="(n, i) in next"
