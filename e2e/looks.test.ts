@@ -124,6 +124,9 @@ describe('every screen', function () {
     await page.keyboard.press('Escape');
     await page.keyboard.press('?');
     await page.getByRole('heading', { name: 'Keys' }).waitFor();
+    // The list takes the key once it has the focus.
+    await page.locator('.v-overlay--active').getByRole('heading', { name: 'Keys' }).waitFor();
+    await page.waitForFunction(() => document.activeElement?.closest('.v-overlay--active') !== null);
     await page.keyboard.press('Escape');
     await page.getByRole('heading', { name: 'Keys' }).waitFor({ state: 'detached' });
     await page.keyboard.press('/');
