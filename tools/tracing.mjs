@@ -9,10 +9,10 @@ import {
   networkOf,
   ownersNotice,
   pinnedDown,
+  proposedCheck,
   SHIFTS,
   TABLES,
   TEMPLATES,
-  worthOf,
 } from '@dauer/core';
 import { say } from './lib/say.mjs';
 
@@ -43,10 +43,7 @@ function found({ network, hidden }, observations) {
 }
 const ORDERS = {
   // Of the three proposed, the one that says most.
-  proposed: (v, observations, left) =>
-    worthOf(v.network, { observations, certain: {} }, left)
-      .slice(0, 3)
-      .sort((a, b) => b.drop - a.drop)[0]?.check,
+  proposed: (v, observations, left) => proposedCheck(v.network, observations, left),
   listed: (_v, _o, left) => left[0],
   random: (_v, _o, left) => pick(left),
 };
