@@ -24,7 +24,7 @@ export interface JobFile {
   readonly pictures: readonly { readonly of: string; readonly slotId: string | null; readonly findingId: string | null }[];
   readonly leftItems: readonly { readonly what: string }[];
   readonly observations: readonly { readonly code: string; readonly corner: string | null; readonly state: string }[];
-  readonly causeLooks: readonly { readonly fault: string; readonly state: string; readonly said: number | null }[];
+  readonly causeLooks: readonly { readonly fault: string; readonly place: string; readonly state: string; readonly said: number | null }[];
   readonly takeBacks: readonly { corrects: string | null }[];
 }
 

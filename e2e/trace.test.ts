@@ -20,7 +20,7 @@ describe('from the complaint to what may be at fault', function () {
       await page.screenshot({ path: process.env['DAUER_SHOT'], fullPage: true });
   });
   const panel = () => page.getByRole('region', { name: 'What may be at fault' });
-  const causes = (): Promise<string[]> => panel().locator('.cause .name').allInnerTexts();
+  const causes = (): Promise<string[]> => panel().getByRole('list', { name: 'Causes' }).locator('.name').allInnerTexts();
   /** How likely a cause is, in percent; nothing where it is not on the list. */
   async function share(name: RegExp): Promise<number> {
     const row = panel().locator('.cause').filter({ hasText: name });
@@ -157,7 +157,8 @@ describe('from the complaint to what may be at fault', function () {
     await loop.getByRole('button', { name: 'Nothing else was found' }).click();
     await loop.getByText('Nothing else was found.').waitFor();
     await allSent(page);
-    const said = (await fileOf(page, house.url, jobId)).causeLooks.filter((l) => l.fault === 'wc_seized');
+    const cylinder = await slotId('wheel_cylinder', 'RL');
+    const said = (await fileOf(page, house.url, jobId)).causeLooks.filter((l) => l.fault === 'wc_seized' && l.place === cylinder);
     expect(said.at(-1)).to.include({ state: 'found' });
     expect(said.at(-1)?.said).to.be.within(0.1, 0.9);
     await loop.getByRole('link', { name: 'how well tracing did' }).click();
@@ -194,6 +195,61 @@ describe('from the complaint to what may be at fault', function () {
     if (process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'], fullPage: true });
   });
 
+  it('wheels that nothing tells apart are one line: put on the list together, and found at one of them', async () => {
+    const job = (await jobsOf(page, house.url)).get('V 071') ?? '';
+    await page.goto(`${house.url}/jobs/${job}/trace`);
+    await page.getByRole('radiogroup', { name: 'Pulses', exact: true }).getByRole('radio', { name: 'Seen', exact: true }).click();
+    const uneven = panel()
+      .locator('.cause')
+      .filter({ hasText: /Thickness varies/ });
+    await uneven.first().waitFor();
+    expect(await uneven.count()).to.equal(1);
+    expect((await uneven.locator('.name').innerText()).split('\n').at(-1)).to.match(/^(front|rear) left or (front|rear) right rotor$/);
+    expect(await uneven.locator('.how .fig').innerText()).to.match(/^\d+\s% each$/);
+    // What the answer says nothing about is not in the way, and is there when it is asked for.
+    expect(await panel().getByRole('list', { name: 'Nothing seen speaks for these' }).count()).to.equal(0);
+    await panel()
+      .getByRole('button', { name: /that nothing seen speaks for$/ })
+      .click();
+    await panel()
+      .getByRole('list', { name: 'Nothing seen speaks for these' })
+      .getByText(/Water in the fluid/)
+      .waitFor();
+    await uneven.click();
+    await panel().getByRole('button', { name: 'Put them on the bench’s list' }).click();
+    const loop = page.getByRole('region', { name: 'Expected and found' });
+    await loop.getByText('on the bench’s list').nth(1).waitFor();
+    await panel()
+      .getByRole('button', { name: /^Found it: .* left rotor$/ })
+      .click();
+    await loop
+      .locator('tr')
+      .filter({ hasText: /Thickness varies/ })
+      .getByText('found', { exact: true })
+      .waitFor();
+    await allSent(page);
+    const said = (await fileOf(page, house.url, job)).causeLooks;
+    expect(said.map((l) => l.state)).to.deep.equal(['wanted', 'wanted', 'found']);
+    expect(said.every((l) => l.fault === 'rotor_uneven' && l.said !== null && l.said > 0.03)).to.equal(true);
+  });
+
+  it('an answer given while the server is away weighs the causes at once, and is in the book once it is back', async () => {
+    const job = (await jobsOf(page, house.url)).get('V 071') ?? '';
+    await house.killServer();
+    const asked = page.getByRole('radiogroup', { name: 'Judder', exact: true });
+    const weighed = await panel().locator('ol').first().textContent();
+    await asked.getByRole('radio', { name: 'Not seen', exact: true }).click();
+    await page.waitForFunction((was) => document.querySelector('.causes ol')?.textContent !== was, weighed);
+    const away = await causes();
+    await house.start(true);
+    await allSent(page);
+    const { observations } = await fileOf(page, house.url, job);
+    expect(observations.filter((o) => o.code === 'judder').map((o) => o.state)).to.deep.equal(['seen', 'not_seen']);
+    await page.reload();
+    await panel().locator('.cause').first().waitFor();
+    expect(await causes()).to.deep.equal(away);
+  });
+
   it('practice: a made-up vehicle, its checks paid in minutes, what is named held against what is hidden', async () => {
     await page.goto(`${house.url}/practice`);
     await page.getByRole('heading', { name: /^Practice: vehicle \d+/ }).waitFor();
@@ -202,7 +258,10 @@ describe('from the complaint to what may be at fault', function () {
     expect(await page.getByRole('button', { name: 'Do: Feel the pedal', exact: true }).count()).to.equal(0);
     await page.getByRole('button', { name: 'Show what Dauer makes of it' }).click();
     await panel().locator('.cause').first().click();
-    await panel().getByRole('button', { name: 'Name it' }).click();
+    await panel()
+      .getByRole('button', { name: /^Name it/ })
+      .first()
+      .click();
     await page.getByRole('button', { name: 'That is it' }).click();
     const how = page.getByRole('region', { name: 'How it was' });
     await how.getByText(/You took 5 min and one check/).waitFor();

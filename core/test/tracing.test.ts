@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
-  causesToShow,
   contradictionWords,
   evidenceOf,
   infer,
   isHydraulic,
   networkOf,
   outcomeWords,
+  linesOf,
   speakingWords,
   observationKey,
   OBSERVATIONS,
@@ -221,7 +221,7 @@ describe('from what is felt to the part at fault', () => {
     t.gauge(t.slot('hub'), ['0.30'], { measurement: 'hub_end_float' });
     const given = toTrace(deriveJob(t.file, NOW));
     const w = weigh(given.network, given.evidence, given.checks);
-    const shown = causesToShow(w.causes);
+    const shown = linesOf(given.network, w.causes);
     expect(shown.length).to.be.within(1, 6);
     expect(shown.every((c) => c.probability >= 0.03)).to.equal(true);
     const at = (kind: string, corner: Corner) =>

@@ -4,11 +4,13 @@ import {
   contradictions,
   entropySum,
   type Evidence,
+  evenNumbers,
+  givenSomething,
   infer,
   type Network,
   type NetworkCheck,
   Refusal,
-  speaksFor,
+  speakingOf,
   worthOf,
 } from '../src/index.ts';
 import { vectorTests } from './vectors.ts';
@@ -23,6 +25,9 @@ interface Given {
 }
 const byFault = (network: Network, list: readonly number[]): Record<string, number> =>
   Object.fromEntries(network.faults.map((f, i) => [f.id, list[i] ?? NaN]));
+
+const speaksFor = (network: Network, evidence: Evidence, id: string) =>
+  speakingOf(network, evidence)(network.faults.findIndex((f) => f.id === id));
 
 describe('weighing the evidence', () => {
   vectorTests('diagnosis', (i: Given) => {
@@ -187,6 +192,40 @@ describe('exact inference', () => {
   });
 });
 
+/** The same networks with nothing certain in them, where it is known that something is at fault. */
+describe('a check of a vehicle that has a fault', () => {
+  it('comes out as inference with that knowledge has it, and averages to what is believed now', () => {
+    fc.assert(
+      fc.property(small, ({ network, evidence }) => {
+        const now = byHand(network, evidence).likelihood < 1e-12 ? null : givenSomething(network, evidence, infer(network, evidence));
+        // Without a share of something to speak of both sums are rounding alone.
+        if (now === null || now.logLikelihood < Math.log(1e-6)) return;
+        const open = network.observations.filter((o) => evidence.observations[o.id] === undefined).map((o) => o.id);
+        const [worth] = worthOf(network, evidence, [{ id: 'c', minutes: 3, observations: open.slice(0, 3) }], true);
+        const outcomes = worth?.outcomes ?? [];
+        if (worth === undefined) return;
+        expect(outcomes.reduce((s, o) => s + o.probability, 0)).to.be.closeTo(1, 1e-7);
+        now.posterior.forEach((p, i) =>
+          expect(outcomes.reduce((s, o) => s + o.probability * (o.posterior[i] ?? 0), 0)).to.be.closeTo(p, 1e-7),
+        );
+        for (const o of outcomes.filter((x) => x.probability > 1e-4)) {
+          const more = Object.fromEntries(
+            open.slice(0, 3).map((id) => [id, o.seen.includes(id) ? ('seen' as const) : ('not_seen' as const)]),
+          );
+          const then = { ...evidence, observations: { ...evidence.observations, ...more } };
+          const direct = givenSomething(network, then, infer(network, then)).posterior;
+          direct.forEach((p, i) => expect(o.posterior[i]).to.be.closeTo(p, 1e-6));
+        }
+        expect(worth.drop).to.be.closeTo(
+          entropySum(now.posterior) - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0),
+          1e-9,
+        );
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
+
 const SCALE = 1000n;
 
 describe('exact inference of a hundred faults and fifteen seen', () => {
@@ -298,5 +337,35 @@ describe('what speaks for a fault, and what does not go together', () => {
     const odd = contradictions(network, { observations: { still_drags: 'seen', drags: 'not_seen' }, certain: {} });
     expect(odd.map((c) => [c.observation, c.against])).to.deep.include(['drags', 'still_drags']);
     expect(contradictions(network, { observations: { drags: 'seen', still_drags: 'seen' }, certain: {} })).to.deep.equal([]);
+  });
+});
+
+describe('a vehicle that somebody complains about', () => {
+  it('has at least one fault: brute force over small networks', () => {
+    const next = evenNumbers(4);
+    for (let n = 0; n < 20; n += 1) {
+      const faults = Array.from({ length: 5 }, (_, i) => ({ id: `f${i}`, prior: 0.02 + 0.3 * next() }));
+      const observations = Array.from({ length: 3 }, (_, k) => ({
+        ...{ id: `o${k}`, leak: 0.02 + 0.1 * next() },
+        strengths: Object.fromEntries(faults.flatMap((f) => (next() < 0.6 ? [[f.id, next()]] : []))) as Record<string, number>,
+      }));
+      const evidence = { observations: { o0: 'seen', o1: 'not_seen' } as const, certain: {} };
+      const mass = faults.map(() => 0);
+      let all = 0;
+      for (let set = 1; set < 32; set += 1) {
+        let p = faults.reduce((q, f, i) => q * (set & (1 << i) ? f.prior : 1 - f.prior), 1);
+        for (const o of observations.slice(0, 2)) {
+          const none = faults.reduce((q, f, i) => (set & (1 << i) ? q * (1 - (o.strengths[f.id] ?? 0)) : q), 1 - o.leak);
+          p *= o.id === 'o0' ? 1 - none : none;
+        }
+        all += p;
+        faults.forEach((_, i) => {
+          if (set & (1 << i)) mass[i] = (mass[i] ?? 0) + p;
+        });
+      }
+      const { posterior, logLikelihood } = givenSomething({ faults, observations }, evidence, infer({ faults, observations }, evidence));
+      posterior.forEach((p, i) => expect(p).to.be.closeTo((mass[i] ?? 0) / all, 1e-9));
+      expect(Math.exp(logLikelihood)).to.be.closeTo(all, 1e-12);
+    }
   });
 });

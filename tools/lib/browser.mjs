@@ -20,3 +20,24 @@ export function openBrowser(more = []) {
     ],
   });
 }
+
+/**
+ * A page of a shop, signed in by its cookie, in a browser of its own that is closed whatever happens.
+ * @template T
+ * @param {{url: string, cookie: string}} shop
+ * @param {() => void} watch runs in the page before anything of it does
+ * @param {(page: import('playwright-core').Page) => Promise<T>} use
+ */
+export async function inShop({ url, cookie }, watch, use) {
+  const browser = await openBrowser();
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', reducedMotion: 'reduce' });
+    const [name, value] = cookie.split('=');
+    await context.addCookies([{ name, value, url }]);
+    const page = await context.newPage();
+    await page.addInitScript(watch);
+    return await use(page);
+  } finally {
+    await browser.close();
+  }
+}

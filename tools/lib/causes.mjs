@@ -1,4 +1,4 @@
-import { openBrowser } from './browser.mjs';
+import { inShop } from './browser.mjs';
 
 /** In the page: from the tap on an answer to the causes drawn anew, and the gaps between the frames meanwhile. */
 function watchCauses() {
@@ -32,13 +32,7 @@ const CODES = ['Pulses', 'Judder', 'Pulls left', 'Long stopping distance', 'Smel
  * @returns {Promise<{redrawn: number[], gaps: number[]}>}
  */
 export async function measureCauses({ url, cookie, jobs }) {
-  const browser = await openBrowser();
-  try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', reducedMotion: 'reduce' });
-    const [name, value] = cookie.split('=');
-    await context.addCookies([{ name, value, url }]);
-    const page = await context.newPage();
-    await page.addInitScript(watchCauses);
+  return await inShop({ url, cookie }, watchCauses, async (page) => {
     await page.goto(`${url}/jobs/${jobs.find((j) => j.vehicle.tag === 'V 076').jobId}/trace`);
     await page.getByRole('radiogroup', { name: CODES[0], exact: true }).waitFor();
     await page.waitForTimeout(1000);
@@ -50,7 +44,5 @@ export async function measureCauses({ url, cookie, jobs }) {
         await page.waitForTimeout(700);
       }
     return await page.evaluate(() => ({ redrawn: window.redrawn, gaps: window.gaps }));
-  } finally {
-    await browser.close();
-  }
+  });
 }

@@ -1,4 +1,4 @@
-import { openBrowser } from './browser.mjs';
+import { inShop } from './browser.mjs';
 
 /** Figures of a rotor that a hand types, again and again. */
 const FIGURES = ['9.81', '9.80', '9.82', '9.81', '9.80', '9.79', '9.80', '9.81'];
@@ -52,13 +52,7 @@ function watchFrames() {
  * @returns {Promise<{keys: {ms: number, frames: number}[], gaps: number[]}>}
  */
 export async function measureKeys({ url, cookie, jobs }) {
-  const browser = await openBrowser();
-  try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', reducedMotion: 'reduce' });
-    const [name, value] = cookie.split('=');
-    await context.addCookies([{ name, value, url }]);
-    const page = await context.newPage();
-    await page.addInitScript(watchKeys);
+  return await inShop({ url, cookie }, watchKeys, async (page) => {
     const open = async (kind, tab) => {
       const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === kind));
       const slot = job.layout.slots.find((s) => s.kind === kind);
@@ -90,7 +84,5 @@ export async function measureKeys({ url, cookie, jobs }) {
     await page.getByRole('button', { name: 'Find the most even setting' }).click();
     await page.getByText('settings tried').waitFor();
     return { keys, gaps: await page.evaluate(() => window.framesUntilNow()) };
-  } finally {
-    await browser.close();
-  }
+  });
 }

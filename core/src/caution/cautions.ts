@@ -102,6 +102,14 @@ export const HAZARD_CAUTION: Readonly<Record<CheckHazard, string | null>> = {
   wheel: textOf('stands'),
 };
 
+/** Hazards that are said wherever a check stands; those of what is done every day only at the one proposed first. */
+const GRAVE: ReadonlySet<CheckHazard> = new Set(['opens', 'clamps', 'drives']);
+
+/** What is said at a check; null where nothing is. */
+export function cautionOfCheck(hazard: CheckHazard, first: boolean): string | null {
+  return first || GRAVE.has(hazard) ? HAZARD_CAUTION[hazard] : null;
+}
+
 export function cautionsAt(...steps: readonly CautionStep[]): Caution[] {
   return CAUTIONS.filter((c) => steps.includes(c.step));
 }

@@ -1,7 +1,7 @@
 import { measurementsOn, type MeasurementId } from '../gauge/measurements.ts';
 import type { Owed } from '../gauge/consequences.ts';
 import { judgeSet } from '../gauge/judge.ts';
-import { type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
+import { placeName, type Slot, slotById } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
 import { type CauseLook, NOTHING_ELSE } from '../records/types.ts';
 import { Refusal } from '../refusal.ts';
@@ -96,12 +96,6 @@ export function certainOf(book: Book, faults: readonly PlacedFault[]): Map<strin
 export const asEvidence = (certain: ReadonlyMap<string, Certain>): Evidence['certain'] =>
   Object.fromEntries([...certain].map(([id, c]) => [id, c.state]));
 
-/** Where a cause is to be looked for: its own place, or what carries and feeds it. */
-export function placesToStrip(layout: Layout, place: string): Slot[] {
-  const own = slotById(layout, place);
-  return own ? [own] : [];
-}
-
 /**
  * What is owed on the bench for the causes that are to be looked for: the figures that would show them, and a look, until
  * it is said whether they were found.
@@ -114,32 +108,31 @@ export function owedForCauses(book: Book, today: string): Owed[] {
     if (!kind || l.state === 'open') return [];
     const bench = onTheBench(l.fault);
     const because = `It may be at fault: ${kind.name.toLowerCase()}.`;
-    return placesToStrip(file.layout, l.place).flatMap((slot): Owed[] => {
-      const answered = l.state !== 'wanted';
-      const key = `cause:${l.fault}:${slot.id}`;
-      const look = {
-        ...{ key, slot, measurement: null, because, done: answered, closedBy: answered ? l.id : null },
-        what: `${placeName(slot)}: ${bench?.look ?? kind.name.toLowerCase()}; found or not`,
-      };
-      const wanted = l.state === 'wanted' ? figuresAt(slot, bench) : [];
-      return [
-        look,
-        ...wanted.map((id): Owed => {
-          const set = book.sets.findLast(
-            (s) =>
-              s.slotId === slot.id && s.measurement === id && s.jobId === file.job.id && judgeSet(book, s, today).some((j) => j.enough),
-          );
-          const name =
-            measurementsOn(slot.kind)
-              .find((m) => m.id === id)
-              ?.name.toLowerCase() ?? id;
-          return {
-            ...{ key: `${key}:${id}`, slot, measurement: id, because, what: `${placeName(slot)} ${name}, as found` },
-            ...{ done: set !== undefined, closedBy: set?.id ?? null },
-          };
-        }),
-      ];
-    });
+    const slot = slotById(file.layout, l.place);
+    if (!slot) return [];
+    const answered = l.state !== 'wanted';
+    const key = `cause:${l.fault}:${slot.id}`;
+    const look = {
+      ...{ key, slot, measurement: null, because, done: answered, closedBy: answered ? l.id : null },
+      what: `${placeName(slot)}: ${bench?.look ?? kind.name.toLowerCase()}; found or not`,
+    };
+    const wanted = l.state === 'wanted' ? figuresAt(slot, bench) : [];
+    return [
+      look,
+      ...wanted.map((id): Owed => {
+        const set = book.sets.findLast(
+          (s) => s.slotId === slot.id && s.measurement === id && s.jobId === file.job.id && judgeSet(book, s, today).some((j) => j.enough),
+        );
+        const name =
+          measurementsOn(slot.kind)
+            .find((m) => m.id === id)
+            ?.name.toLowerCase() ?? id;
+        return {
+          ...{ key: `${key}:${id}`, slot, measurement: id, because, what: `${placeName(slot)} ${name}, as found` },
+          ...{ done: set !== undefined, closedBy: set?.id ?? null },
+        };
+      }),
+    ];
   });
 }
 

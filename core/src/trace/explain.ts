@@ -15,19 +15,24 @@ const without = (evidence: Evidence, id: string): Evidence => {
 const logOdds = (p: number): number => Math.log(p) - Math.log1p(-p);
 
 /**
- * What speaks for a fault and against it, the strongest first; null where the fault is certain either way.
+ * What speaks for a fault and against it, the strongest first; null where the fault is certain either way. The evidence is
+ * weighed without each observation once, whatever number of faults is asked about.
+ * @returns by the fault's number in the network
  * Source: handbook 30, Explain.
  */
-export function speaksFor(network: Network, evidence: Evidence, faultId: string): Speaks[] | null {
-  const i = network.faults.findIndex((f) => f.id === faultId);
-  const now = infer(network, evidence).posterior[i];
-  if (now === undefined || now === 0 || now === 1) return null;
-  return Object.keys(evidence.observations)
-    .map((observation): Speaks => {
-      const then = infer(network, without(evidence, observation)).posterior[i] ?? 0;
-      return { observation, logOdds: logOdds(now) - logOdds(then) };
-    })
-    .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
+export function speakingOf(network: Network, evidence: Evidence): (fault: number) => Speaks[] | null {
+  const now = infer(network, evidence).posterior;
+  const less = Object.keys(evidence.observations).map((observation) => ({
+    observation,
+    posterior: infer(network, without(evidence, observation)).posterior,
+  }));
+  return (fault) => {
+    const p = now[fault];
+    if (p === undefined || p === 0 || p === 1) return null;
+    return less
+      .map(({ observation, posterior }): Speaks => ({ observation, logOdds: logOdds(p) - logOdds(posterior[fault] ?? 0) }))
+      .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
+  };
 }
 
 /** Two things that do not go together. */

@@ -27,13 +27,14 @@ const MOST_TRIES = 100_000;
 /**
  * Draws faults from the network's own priors, kept where one to four came out, and what would be seen of them.
  * @param random even numbers from 0 up to 1
+ * @param most faults at once
  */
-export function hide(network: VehicleNetwork, random: () => number): Hidden {
+export function hide(network: VehicleNetwork, random: () => number, most = MOST_HIDDEN): Hidden {
   let present: boolean[] = [];
   for (let n = 0; n < MOST_TRIES; n += 1) {
     present = network.faults.map((f) => random() < f.prior);
     const count = present.filter(Boolean).length;
-    if (count >= 1 && count <= MOST_HIDDEN) break;
+    if (count >= 1 && count <= most) break;
   }
   const shows = network.observations.flatMap((o) => {
     const none = network.faults.reduce((q, f, i) => (present[i] ? q * (1 - (o.strengths[f.id] ?? 0)) : q), 1 - o.leak);

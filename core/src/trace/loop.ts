@@ -90,6 +90,17 @@ export interface Estimate {
   readonly times: number;
 }
 
+/** Odds that differ by less, in the natural logarithm, are not worth a change. */
+const WORTH_A_CHANGE = 0.1;
+
+/**
+ * The estimates that are worth showing: of faults that were found, or whose odds would become others than those in use.
+ * @param inUse by which the supplied odds are multiplied now, by fault; 1 where not named
+ */
+export function estimatesWorth(estimates: readonly Estimate[], inUse: ReadonlyMap<string, number>): Estimate[] {
+  return estimates.filter((e) => e.found > 0 || Math.abs(Math.log(e.times / (inUse.get(e.fault) ?? 1))) >= WORTH_A_CHANGE);
+}
+
 export interface LoopRecord {
   readonly cases: number;
   /** Faults found whose rank had been said, how many of them were first, and among the first three. */

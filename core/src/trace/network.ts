@@ -23,6 +23,8 @@ export interface TraceContext {
 export interface PlacedFault extends NetworkFault {
   readonly kind: FaultKind;
   readonly slot: Slot | null;
+  /** The slot's id, or what names a place without one: system, circuit1, a corner. */
+  readonly place: string;
   /** Where it is, in words. */
   readonly where: string;
 }
@@ -193,7 +195,8 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       const applies = new Set<Shift>([...context.shifts].filter((s) => s !== 'fresh'));
       if (own.some((s) => context.fresh.has(s)) || (at.slot === null && context.fresh.size > 0)) applies.add('fresh');
       const years = (at.slot && context.years.get(at.slot.id)) ?? context.yearsOfAll;
-      faults.push({ id, prior: priorOf(kind, years, applies, context.times?.get(kind.id) ?? 1), kind, slot: at.slot, where: at.where });
+      const prior = priorOf(kind, years, applies, context.times?.get(kind.id) ?? 1);
+      faults.push({ id, prior, kind, slot: at.slot, place: at.id, where: at.where });
       for (const link of links)
         for (const key of keysOf(link, at)) {
           const mine = strengths.get(key) ?? {};

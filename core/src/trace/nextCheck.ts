@@ -5,7 +5,9 @@ import {
   infer,
   inferBy,
   type Inference,
+  LEAST_SOME,
   logOfLeaks,
+  logOfNone,
   MOST_OPEN,
   type Network,
   type PartSum,
@@ -56,7 +58,7 @@ const MOST_SINGLE = 4;
 
 /** The sums under the evidence, and what each part comes to; what is asked about is held against it. */
 class Weighed {
-  readonly now: Inference;
+  private readonly now: Inference;
   private readonly plan: Plan;
   private readonly weights: Weights;
   private readonly sums: readonly PartSum[];
@@ -65,7 +67,10 @@ class Weighed {
   private readonly at: ReadonlyMap<string, number>;
   private readonly network: Network;
   private readonly evidence: Evidence;
-  constructor(network: Network, evidence: Evidence) {
+  /** Probability that there is no fault at all, where that is known not to be so; else 0. */
+  private readonly noFault: number;
+  /** @param something that at least one fault is present is known */
+  constructor(network: Network, evidence: Evidence, something: boolean) {
     this.network = network;
     this.evidence = evidence;
     this.at = new Map(network.faults.map((f, i) => [f.id, i]));
@@ -77,6 +82,25 @@ class Weighed {
     this.sums = this.plan.parts.map((p) => sumPart(this.plan, p, this.weights));
     this.plan.parts.forEach((p, k) => p.faults.forEach((f) => this.partOf.set(f, k)));
     this.now = inferBy(this.plan, this.weights, this.sums, this.leaks);
+    this.noFault = something ? Math.exp(logOfNone(network, evidence, this.weights) - this.now.logLikelihood) : 0;
+  }
+
+  /** What is known of each fault now. */
+  get known(): readonly number[] {
+    return this.told([], [], 1, this.now.posterior).posterior;
+  }
+  /** An outcome, without the share of it in which there is no fault at all. */
+  private told(ids: readonly string[], seen: readonly string[], probability: number, posterior: readonly number[]): Outcome {
+    if (this.noFault === 0) return { seen, probability, posterior };
+    const none = ids.reduce((q, id) => {
+      const leak = this.network.observations.find((o) => o.id === id)?.leak ?? 0;
+      return q * (seen.includes(id) ? leak : 1 - leak);
+    }, this.noFault);
+    const some = Math.max(probability - none, probability * LEAST_SOME);
+    return {
+      ...{ seen, probability: some / Math.max(1 - this.noFault, LEAST_SOME) },
+      posterior: posterior.map((p) => Math.min(1, (p * probability) / some)),
+    };
   }
 
   /** The same with some observations not seen besides: only the parts that their faults are in are summed again. */
@@ -107,15 +131,15 @@ class Weighed {
     const known = this.alone.get(id);
     if (known) return known;
     const outcomes = this.outcomes([id]);
-    const drop = entropySum(this.now.posterior) - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
-    const seen = outcomes.find((o) => o.seen.length > 0) ?? { seen: [id], probability: 0, posterior: this.now.posterior };
+    const drop = entropySum(this.known) - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
+    const seen = outcomes.find((o) => o.seen.length > 0) ?? { seen: [id], probability: 0, posterior: this.known };
     this.alone.set(id, { drop, seen });
     return { drop, seen };
   }
   /** None of some things seen. */
   none(ids: readonly string[]): Outcome {
     const inference = this.without(ids);
-    return { seen: [], probability: Math.exp(inference.logLikelihood - this.now.logLikelihood), posterior: inference.posterior };
+    return this.told(ids, [], Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
   }
 
   /** All ways in which some unchecked observations may come out together, in the order of binary counting. */
@@ -153,7 +177,8 @@ class Weighed {
         if (direct) result.push(direct);
         continue;
       }
-      if (probability > 0) result.push({ seen, probability, posterior: present.map((v) => Math.min(1, Math.max(0, v / probability))) });
+      const posterior = present.map((v) => Math.min(1, Math.max(0, v / probability)));
+      if (probability > 0) result.push(this.told(ids, seen, probability, posterior));
     }
     return result;
   }
@@ -162,7 +187,7 @@ class Weighed {
     const more = Object.fromEntries(ids.map((id) => [id, seen.includes(id) ? ('seen' as const) : ('not_seen' as const)]));
     try {
       const inference = infer(this.network, { ...this.evidence, observations: { ...this.evidence.observations, ...more } });
-      return { seen, probability: Math.exp(inference.logLikelihood - this.now.logLikelihood), posterior: inference.posterior };
+      return this.told(ids, seen, Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
     } catch (error) {
       if (error instanceof Refusal && (error.code === 'impossible_evidence' || error.code === 'too_large')) return null;
       throw error;
@@ -180,12 +205,13 @@ const bits = (n: number): number => {
  * What each check would be worth now: the expected drop of the summed entropy of the faults' posteriors over all joint
  * outcomes of what it settles and is still unchecked, divided by its minutes; the most first, equal ones in the order given.
  * A check of which everything is known already is left out.
+ * @param complaint that at least one fault is present is known
  * @throws Refusal too_large, and those of infer
  * Source: handbook 30, Next check worth doing.
  */
-export function worthOf(network: Network, evidence: Evidence, checks: readonly NetworkCheck[]): Worth[] {
-  const weighed = new Weighed(network, evidence);
-  const before = entropySum(weighed.now.posterior);
+export function worthOf(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Worth[] {
+  const weighed = new Weighed(network, evidence, complaint);
+  const before = entropySum(weighed.known);
   const known = new Set(network.observations.map((o) => o.id));
   return checks
     .flatMap((check): Worth[] => {

@@ -333,20 +333,26 @@ export function infer(network: Network, evidence: Evidence): Inference {
   return inference;
 }
 
+/** Natural logarithm of the probability of the evidence together with no fault being present at all. */
+export function logOfNone(network: Network, evidence: Evidence, w: Weights): number {
+  const leaks = network.observations.reduce((s, o) => {
+    const state = evidence.observations[o.id];
+    return state === 'seen' ? s + Math.log(o.leak) : state === 'not_seen' ? s + Math.log1p(-o.leak) : s;
+  }, 0);
+  return w.absent.reduce((s, p) => s + Math.log(p), leaks);
+}
+
+/** Where nothing but leaks explains it, rounding must not divide by nothing. */
+export const LEAST_SOME = 1e-9;
+
 /**
  * The same where it is known besides that at least one fault is present, as of a vehicle that somebody complains about:
  * every posterior over one less the probability that there is none.
  * @param inference of the same network and evidence
  */
 export function givenSomething(network: Network, evidence: Evidence, inference: Inference): Inference {
-  const w = weightsOf(network, evidence);
-  const leaks = network.observations.reduce((s, o) => {
-    const state = evidence.observations[o.id];
-    return state === 'seen' ? s + Math.log(o.leak) : state === 'not_seen' ? s + Math.log1p(-o.leak) : s;
-  }, 0);
-  const none = Math.exp(w.absent.reduce((s, p) => s + Math.log(p), leaks) - inference.logLikelihood);
-  // Where nothing but leaks explains it, rounding must not divide by nothing.
-  const some = Math.max(1 - none, 1e-9);
+  const none = Math.exp(logOfNone(network, evidence, weightsOf(network, evidence)) - inference.logLikelihood);
+  const some = Math.max(1 - none, LEAST_SOME);
   return {
     posterior: inference.posterior.map((p) => Math.min(1, p / some)),
     logLikelihood: inference.logLikelihood + Math.log(some),

@@ -64,9 +64,9 @@ export interface ProposedPath {
 const MOST_STEPS = 8;
 const OF_FIRST = 3;
 
-/** The check that would be done next: of the three most telling a minute, the one that says most. */
+/** The check that would be done next on a vehicle that has a fault: of the three most telling a minute, the one that says most. */
 export function proposedCheck(network: VehicleNetwork, known: Evidence['observations'], left: readonly PlacedCheck[]): PlacedCheck | null {
-  const best = worthOf(network, { observations: known, certain: {} }, left)
+  const best = worthOf(network, { observations: known, certain: {} }, left, true)
     .slice(0, OF_FIRST)
     .sort((a, b) => b.drop - a.drop)[0];
   return left.find((c) => c.id === best?.check.id) ?? null;

@@ -1,11 +1,11 @@
 import type { Layout } from '../layout/graph.ts';
+import { CORNER_NAME, CORNERS } from '../layout/kinds.ts';
 import type { Contradiction } from './explain.ts';
-import type { PlacedSign, VehicleNetwork } from './network.ts';
+import type { PlacedFault, PlacedSign, VehicleNetwork } from './network.ts';
 import type { ToTrace } from './tracing.ts';
-import type { Weighed, WeighedCheck, Weighing } from './weigh.ts';
+import { type Weighed, type WeighedCheck, type Weighing, WORTH_A_LINE } from './weigh.ts';
 
-/** Less likely causes than this are not worth a line, and so many lines at most. */
-const WORTH_A_LINE = 0.03;
+/** So many lines at most. */
 const MOST_LINES = 6;
 /** What changes the log-odds by less neither speaks for nor against, and so much is said at most. */
 const WORTH_SAYING = 0.1;
@@ -16,38 +16,81 @@ const WORTH_FORESEEING = 0.02;
 /** A probability in whole percent, kept on one line: "41 %". */
 export const percentText = (p: number): string => `${Math.round(p * 100)}\u00a0%`;
 
-/** The causes that are worth a line, the likeliest first. */
-export function causesToShow(causes: readonly Weighed[]): Weighed[] {
-  return causes.filter((c) => c.probability >= WORTH_A_LINE).slice(0, MOST_LINES);
+/** A line of the list of causes: one, or several of the same kind that nothing tells apart yet. */
+export interface CauseLine extends Weighed {
+  /** Numbers of all the faults it stands for in the network; its own first. */
+  readonly alike: readonly number[];
 }
 
-/** A cause that stands for others of the same kind at the same wheel that nothing tells apart from it yet. */
-export interface Alike extends Weighed {
-  /** How many others. */
-  readonly others: number;
-}
+/** Nothing that is known tells probabilities apart that differ by no more. */
+const NO_DIFFERENCE = 1e-9;
 
-/** The causes that are worth a line, those that nothing tells apart at one wheel as one. */
-export function linesOf(network: VehicleNetwork, causes: readonly Weighed[]): Alike[] {
-  const lines: Alike[] = [];
-  for (const c of causes.filter((x) => x.probability >= WORTH_A_LINE)) {
-    const fault = network.faults[c.fault];
-    const same = lines.findIndex((l) => {
-      const other = network.faults[l.fault];
-      return (
-        fault !== undefined &&
-        other?.kind.id === fault.kind.id &&
-        fault.slot !== null &&
-        other.slot?.corner === fault.slot.corner &&
-        fault.slot.corner !== null &&
-        Math.abs(l.probability - c.probability) < 1e-9
-      );
-    });
+/** Those of one kind that nothing tells apart as one line; the likeliest first. */
+function together(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+  const lines: CauseLine[] = [];
+  for (const c of causes) {
+    const kind = network.faults[c.fault]?.kind.id;
+    const same = lines.findIndex(
+      (l) =>
+        network.faults[l.fault]?.kind.id === kind &&
+        Math.abs(l.probability - c.probability) < NO_DIFFERENCE &&
+        // What is certain is told apart, by what made it so.
+        c.probability < 1 - NO_DIFFERENCE,
+    );
     const before = lines[same];
-    if (before) lines[same] = { ...before, others: before.others + 1 };
-    else lines.push({ ...c, others: 0 });
+    if (before) lines[same] = { ...before, alike: [...before.alike, c.fault].sort((a, b) => a - b) };
+    else lines.push({ ...c, alike: [c.fault] });
   }
-  return lines.slice(0, MOST_LINES);
+  return lines;
+}
+
+const worthALine = (c: Weighed): boolean => c.probability >= WORTH_A_LINE;
+
+/** The causes that something speaks for and that are worth a line, the likeliest first. */
+export function linesOf(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+  return together(
+    network,
+    causes.filter((c) => worthALine(c) && c.raised),
+  ).slice(0, MOST_LINES);
+}
+
+/** What is no likelier than on any vehicle like this one, though likely enough to be said: nothing known speaks for it. */
+export function quietLinesOf(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+  return together(
+    network,
+    causes.filter((c) => worthALine(c) && !c.raised),
+  ).slice(0, MOST_LINES);
+}
+
+const oneOf = (list: readonly string[]): string =>
+  list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} or ${list.at(-1) ?? ''}`;
+
+/** The wheel that a fault is at, in words as its place begins with; empty where it is at none. */
+function wheelOf({ slot, place, where }: PlacedFault): string {
+  const corner = slot ? slot.corner : CORNERS.find((c) => c === place);
+  const name = corner ? CORNER_NAME[corner].toLowerCase() : '';
+  return where.startsWith(name) ? name : '';
+}
+
+/** More places than these are counted. */
+const MOST_NAMED = 4;
+
+/** The places of a line's causes beside each other: by their wheels where that tells them apart. */
+export function shortPlaces(network: VehicleNetwork, { alike }: CauseLine): string[] {
+  const faults = alike.flatMap((i) => network.faults[i] ?? []);
+  const wheels = faults.map(wheelOf);
+  return wheels.every((w) => w !== '') && new Set(wheels).size === wheels.length ? wheels : faults.map((f) => f.where);
+}
+
+/** Where a line's cause is: at one place, or at one of several; wheels of the same part are named before it once. */
+export function whereWords(network: VehicleNetwork, line: CauseLine): string {
+  const faults = line.alike.flatMap((i) => network.faults[i] ?? []);
+  const wheels = faults.map(wheelOf);
+  const parts = faults.map((f, i) => f.where.slice((wheels[i] ?? '').length));
+  if (wheels.every((w) => w !== '') && new Set(parts).size === 1) return `${oneOf(wheels)}${parts[0] ?? ''}`;
+  if (faults.length <= MOST_NAMED) return oneOf(faults.map((f) => f.where));
+  const named = [...new Set(faults.map((f, i) => wheels[i] || f.where))];
+  return `one of ${faults.length}, at ${oneOf(named)}`;
 }
 
 /** Less likely than this is not shown on the map. */

@@ -1,5 +1,5 @@
 import { attempt } from '../refusal.ts';
-import { type Contradiction, contradictions, type Speaks, speaksFor } from './explain.ts';
+import { type Contradiction, contradictions, type Speaks, speakingOf } from './explain.ts';
 import { type NetworkCheck, worthOf } from './nextCheck.ts';
 import { type Evidence, givenSomething, infer, type Inference, type Network, widestOf } from './noisyOr.ts';
 import { inferSampled } from './sampled.ts';
@@ -9,10 +9,15 @@ export function likelyWord(p: number): 'likely' | 'possible' | 'unlikely' {
   return p >= 0.5 ? 'likely' : p >= 0.1 ? 'possible' : 'unlikely';
 }
 
-/** A cause with its number in the network, so that it may come out of another thread. */
-export interface Weighed {
+/** A fault by its number in the network, so that it may come out of another thread, and how likely it is, 0 to 1. */
+export interface Ranked {
   readonly fault: number;
   readonly probability: number;
+}
+/** A cause as it is weighed now. */
+export interface Weighed extends Ranked {
+  /** Whether what is known makes it likelier than it is on any vehicle like this one. */
+  readonly raised: boolean;
   /** What speaks for it and against it, the strongest first; null where nothing was said or it was not asked for. */
   readonly speaks: readonly Speaks[] | null;
 }
@@ -24,7 +29,7 @@ export interface WeighedCheck {
   /** False where only single outcomes of it were gone through. */
   readonly exact: boolean;
   /** What each way it may come out would make of the leading causes. */
-  readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly Weighed[] }[];
+  readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly Ranked[] }[];
 }
 export interface Weighing {
   /** The likeliest first. */
@@ -49,13 +54,27 @@ const WORTH_DOING = 0.02;
 const MOST_RANKED = 14;
 /** Causes that an outcome is described by. */
 const LEADS = 3;
-/** Causes of which is said what speaks for them. */
-const EXPLAINED = 6;
+/** Less likely causes than this are not worth a line, and what speaks for them is not said. */
+export const WORTH_A_LINE = 0.03;
 
-function ranked(posterior: readonly number[]): Weighed[] {
+/** By which a probability has to be over the prior for anything to have raised it. */
+const RAISED = 1.05;
+
+function ranked(posterior: readonly number[]): Ranked[] {
   return posterior
-    .map((probability, fault): Weighed => ({ fault, probability, speaks: null }))
+    .map((probability, fault): Ranked => ({ fault, probability }))
     .sort((a, b) => b.probability - a.probability || a.fault - b.fault);
+}
+
+/**
+ * The causes in their order.
+ * @param plain what is observed alone makes of each, without the knowledge that there is something
+ */
+function causesOf(network: Network, posterior: readonly number[], plain: readonly number[]): Weighed[] {
+  return ranked(posterior).map((c): Weighed => {
+    const raised = (plain[c.fault] ?? 0) > (network.faults[c.fault]?.prior ?? 0) * RAISED;
+    return { ...c, raised, speaks: null };
+  });
 }
 
 /**
@@ -72,15 +91,14 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
     if (!exact.ok) throw exact.refusal;
     const known = (e: Evidence, i: Inference): readonly number[] => (complaint ? givenSomething(network, e, i) : i).posterior;
     const posterior = known(evidence, exact.value);
+    const all = causesOf(network, posterior, exact.value.posterior);
     const before = { ...evidence, certain: {} };
     const expected = plain ? posterior : known(before, infer(network, before));
     if (widestOf(network, evidence) > MOST_RANKED)
-      return { causes: ranked(posterior), expected, sampled: null, next: [], odd: [], unranked: true, refused: null };
-    const causes = ranked(posterior).map((c, i): Weighed => {
-      const id = network.faults[c.fault]?.id;
-      return i < EXPLAINED && id !== undefined ? { ...c, speaks: speaksFor(network, evidence, id) } : c;
-    });
-    const next = worthOf(network, evidence, checks)
+      return { causes: all, expected, sampled: null, next: [], odd: [], unranked: true, refused: null };
+    const speaks = speakingOf(network, evidence);
+    const causes = all.map((c): Weighed => (c.probability >= WORTH_A_LINE ? { ...c, speaks: speaks(c.fault) } : c));
+    const next = worthOf(network, evidence, checks, complaint)
       .filter((w) => w.drop >= WORTH_DOING)
       .slice(0, MOST_PROPOSALS)
       .map((w): WeighedCheck => ({
@@ -101,5 +119,6 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
 function bySampling(network: Network, evidence: Evidence): Weighing {
   const { posterior, error } = inferSampled(network, evidence);
   const before = inferSampled(network, { ...evidence, certain: {} });
-  return { causes: ranked(posterior), expected: before.posterior, sampled: error, next: [], odd: [], unranked: true, refused: null };
+  const causes = causesOf(network, posterior, posterior);
+  return { causes, expected: before.posterior, sampled: error, next: [], odd: [], unranked: true, refused: null };
 }

@@ -1,50 +1,18 @@
 <script setup lang="ts">
-import { type CauseLook, causesToShow, closedTheLoop, NOTHING_ELSE, percentText, type PlacedFault } from '@dauer/core';
+import { type CauseLook, closedTheLoop, expectedAndFound, nothingElse, percentText, type SaidOfCause, toClose } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import type { WeighedNow } from './useWeighing.ts';
 
 /** What had been expected, and what the bench found: the loop is closed when nothing else was found. */
 const props = defineProps<{ now: WeighedNow; looks: ReadonlyMap<string, CauseLook> }>();
+const emit = defineEmits<{ look: [said: readonly SaidOfCause[]] }>();
 const job = useJob();
 const closed = computed(() => closedTheLoop(props.looks));
-interface Row {
-  readonly fault: PlacedFault;
-  readonly said: number;
-  readonly rank: number;
-  readonly state: 'wanted' | 'found' | 'absent';
-}
-const order = computed(() => props.now.result.expected.map((p, i) => ({ p, i })).sort((a, b) => b.p - a.p || a.i - b.i));
-const rows = computed((): Row[] =>
-  order.value.flatMap(({ p, i }, k): Row[] => {
-    const fault = props.now.given.network.faults[i];
-    const certain = fault && props.now.given.evidence.found.get(fault.id);
-    const look = fault && props.looks.get(fault.id);
-    const state = certain ? (certain.state === 'present' ? 'found' : 'absent') : look?.state === 'wanted' ? 'wanted' : null;
-    return fault && state ? [{ fault, said: look?.said ?? p, rank: look?.rank ?? k + 1, state }] : [];
-  }),
-);
+const rows = computed(() => expectedAndFound(props.now.given, props.now.result, props.looks));
 const WORD = { wanted: 'on the bench’s list', found: 'found', absent: 'not there' } as const;
-/** Nothing but what is named: what was worth a line and is not answered is then not there. */
-function close(): void {
-  const { given, result } = props.now;
-  for (const c of causesToShow(result.causes)) {
-    const fault = given.network.faults[c.fault];
-    if (!fault || given.evidence.found.has(fault.id)) continue;
-    const rank = order.value.findIndex((o) => o.i === c.fault) + 1;
-    const [, place = ''] = fault.id.split('@');
-    job.add('causeLooks', { fault: fault.kind.id, place, state: 'absent', said: result.expected[c.fault] ?? null, rank });
-  }
-  for (const r of rows.value) if (r.state === 'found' && props.looks.get(r.fault.id)?.state !== 'found') keep(r);
-  job.add('causeLooks', { fault: NOTHING_ELSE, place: 'system', state: 'found', said: null, rank: null });
-}
-function keep(r: Row): void {
-  const [, place = ''] = r.fault.id.split('@');
-  job.add('causeLooks', { fault: r.fault.kind.id, place, state: 'found', said: r.said, rank: r.rank });
-}
-function reopen(): void {
-  job.add('causeLooks', { fault: NOTHING_ELSE, place: 'system', state: 'open', said: null, rank: null });
-}
+const close = (): void => emit('look', toClose(props.now.given, props.now.result, props.looks));
+const reopen = (): void => emit('look', [nothingElse('open')]);
 </script>
 
 <template>

@@ -1,22 +1,42 @@
 <script setup lang="ts">
-import { type CauseLook, HAZARD_OF, likelyWord, OPTION_NAME, percentText, speakingWords, type Weighed } from '@dauer/core';
+import {
+  type CauseLine,
+  type CauseLook,
+  HAZARD_OF,
+  likelyWord,
+  OPTION_NAME,
+  percentText,
+  type PlacedFault,
+  shortPlaces,
+  speakingWords,
+  whereWords,
+} from '@dauer/core';
 import { computed } from 'vue';
+import ShareBar from '../../fittings/ShareBar.vue';
 import type { WeighedNow } from './useWeighing.ts';
 
-/** One cause: how likely, what speaks for it and against it, and what the bench is to do about it. */
+/** One line of the causes: how likely, what speaks for it and against it, and what the bench is to do about it. */
 const props = defineProps<{
   now: WeighedNow;
-  cause: Weighed;
-  /** Others alike at the same wheel that nothing tells apart from it yet. */
-  others: number;
+  cause: CauseLine;
   open: boolean;
   look: CauseLook['state'] | null;
   writable: boolean;
   /** Of a vehicle that is only made up: nothing can be gauged or found. */
   madeUp: boolean;
 }>();
-const emit = defineEmits<{ toggle: []; look: [state: CauseLook['state']] }>();
+const emit = defineEmits<{ toggle: []; look: [faults: readonly number[], state: CauseLook['state']] }>();
 const fault = computed(() => props.now.given.network.faults[props.cause.fault]);
+/** All that the line stands for. */
+const alike = computed(() => {
+  const { network } = props.now.given;
+  const short = shortPlaces(network, props.cause);
+  return props.cause.alike.flatMap((i, k): { i: number; fault: PlacedFault; short: string }[] => {
+    const one = network.faults[i];
+    return one ? [{ i, fault: one, short: short[k] ?? one.where }] : [];
+  });
+});
+const place = computed(() => whereWords(props.now.given.network, props.cause));
 const WORDS = { likely: 'Likely', possible: 'Possible', unlikely: 'Unlikely' } as const;
 const certain = computed(() => (fault.value ? props.now.given.evidence.found.get(fault.value.id) : undefined));
 const word = computed(() =>
@@ -37,17 +57,14 @@ const said = (way: 1 | -1): string => speakingWords(props.now.given, props.cause
     <button type="button" class="cause" :aria-expanded="open" @click="emit('toggle')">
       <span class="name">
         <b class="plate-font">{{ fault.kind.name }}</b>
-        <span class="second small">
-          {{ fault.where }}{{ others === 0 ? '' : `, or ${others === 1 ? 'the other' : `one of ${others} others`} there` }}
-        </span>
+        <span class="second small">{{ place }}</span>
       </span>
-      <svg class="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-        <rect width="100" height="10" class="whole" />
-        <rect :width="cause.probability * 100" height="10" class="part" />
-      </svg>
+      <ShareBar :share="cause.probability" />
       <span class="how">
         <b class="plate-font">{{ word }}</b>
-        <span class="fig small">{{ certain ? `was ${percentText(expected)}` : percentText(cause.probability) }}</span>
+        <span class="fig small">
+          {{ certain ? `was ${percentText(expected)}` : `${percentText(cause.probability)}${alike.length > 1 ? ' each' : ''}` }}
+        </span>
       </span>
     </button>
     <div v-if="open" class="why small">
@@ -69,13 +86,42 @@ const said = (way: 1 | -1): string => speakingWords(props.now.given, props.cause
       </p>
       <p class="second">Before anything was seen {{ percentText(fault.prior) }}: {{ fault.kind.reason.toLowerCase() }}.{{ usual }}</p>
       <div v-if="writable && !madeUp" class="acts">
-        <button v-if="fault.slot && look !== 'wanted' && !certain" class="act slim" type="button" @click="emit('look', 'wanted')">
-          Put on the bench’s list
+        <button
+          v-if="fault.slot && look !== 'wanted' && !certain"
+          class="act slim"
+          type="button"
+          @click="emit('look', cause.alike, 'wanted')"
+        >
+          Put {{ alike.length > 1 ? 'them ' : '' }}on the bench’s list
         </button>
-        <button v-if="look === 'wanted'" class="act slim" type="button" @click="emit('look', 'open')">Off the list</button>
-        <button v-if="certain?.state !== 'present'" class="act slim" type="button" @click="emit('look', 'found')">Found it</button>
-        <button v-if="certain?.state !== 'absent'" class="act slim" type="button" @click="emit('look', 'absent')">It is not that</button>
-        <button v-if="certain && !certain.finding" class="act slim" type="button" @click="emit('look', 'open')">Leave it open</button>
+        <button v-if="look === 'wanted'" class="act slim" type="button" @click="emit('look', cause.alike, 'open')">Off the list</button>
+        <button
+          v-if="alike.length === 1 && certain?.state !== 'present'"
+          class="act slim"
+          type="button"
+          @click="emit('look', cause.alike, 'found')"
+        >
+          Found it
+        </button>
+        <button v-if="certain?.state !== 'absent'" class="act slim" type="button" @click="emit('look', cause.alike, 'absent')">
+          It is {{ alike.length > 1 ? 'none of them' : 'not that' }}
+        </button>
+        <button v-if="certain && !certain.finding" class="act slim" type="button" @click="emit('look', cause.alike, 'open')">
+          Leave it open
+        </button>
+      </div>
+      <div v-if="writable && !madeUp && alike.length > 1" class="acts">
+        <span class="second">Found it at</span>
+        <button
+          v-for="one in alike"
+          :key="one.i"
+          class="act slim"
+          type="button"
+          :aria-label="`Found it: ${one.fault.where}`"
+          @click="emit('look', [one.i], 'found')"
+        >
+          {{ one.short }}
+        </button>
       </div>
       <slot />
     </div>
@@ -109,17 +155,6 @@ li {
 .how {
   text-align: right;
 }
-.bar {
-  width: 90px;
-  height: 10px;
-}
-.whole {
-  fill: var(--plate);
-  stroke: var(--slate);
-}
-.part {
-  fill: var(--ink);
-}
 .why {
   padding: 0 0 10px;
   display: grid;
@@ -131,6 +166,10 @@ li {
   padding-left: 10px;
 }
 .acts {
+  display: flex;
   flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin-top: 4px;
 }
 </style>

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import {
+  type CauseLine,
   type CauseLook,
   contradictionWords,
   linesOf,
   type Observation,
   percentText,
+  quietLinesOf,
   type PlacedCheck,
   type PlacedFault,
   type PlacedSign,
+  type SaidOfCause,
+  saidOf,
 } from '@dauer/core';
 import { computed, ref } from 'vue';
 import CauseRow from './CauseRow.vue';
@@ -24,19 +28,28 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{
   answer: [sign: PlacedSign, state: Observation['state']];
-  look: [fault: PlacedFault, state: CauseLook['state'], said: number, rank: number];
+  look: [said: readonly SaidOfCause[]];
 }>();
 const opened = ref<number | null>(null);
 const said = computed(() => Object.keys(props.now?.given.evidence.observations ?? {}).length);
 const causes = computed(() => (props.now ? linesOf(props.now.given.network, props.now.result.causes) : []));
+/** What nothing seen speaks for, though it is likely enough on such a vehicle. */
+const quiet = computed(() => (props.now ? quietLinesOf(props.now.given.network, props.now.result.causes) : []));
+const quietToo = ref(false);
+const quietWords = computed(() => {
+  const n = quiet.value.length === 1 ? 'one' : String(quiet.value.length);
+  return quietToo.value ? 'Only what something speaks for' : `Also ${n} that nothing seen speaks for`;
+});
+const shown = computed(() => [{ lines: causes.value, quiet: false }, ...(quietToo.value ? [{ lines: quiet.value, quiet: true }] : [])]);
 const faultOf = (i: number): PlacedFault | undefined => props.now?.given.network.faults[i];
-const rankOf = (i: number): number => {
-  const expected = props.now?.result.expected ?? [];
-  return 1 + expected.filter((p, k) => p > (expected[i] ?? 0) || (p === expected[i] && k < i)).length;
-};
-function look(i: number, state: CauseLook['state']): void {
-  const fault = faultOf(i);
-  if (fault) emit('look', fault, state, props.now?.result.expected[i] ?? 0, rankOf(i));
+const faultsOf = (line: CauseLine): PlacedFault[] => line.alike.flatMap((i) => faultOf(i) ?? []);
+function look(faults: readonly number[], state: CauseLook['state']): void {
+  const { now } = props;
+  if (now)
+    emit(
+      'look',
+      faults.flatMap((i) => saidOf(now.given, now.result, i, state)),
+    );
 }
 const next = computed(() =>
   (props.now?.result.next ?? []).flatMap((weighed) => {
@@ -68,23 +81,37 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
       <p v-if="now?.result.unranked" class="second small">
         So much that was seen hangs together that checks are not ranked, nor is said what speaks for each cause.
       </p>
-      <ol v-if="now && said > 0">
-        <CauseRow
-          v-for="c in causes"
-          :key="c.fault"
-          :now="now"
-          :cause="c"
-          :others="c.others"
-          :open="opened === c.fault"
-          :look="looks.get(faultOf(c.fault)?.id ?? '')?.state ?? null"
-          :writable="writable"
-          :made-up="madeUp ?? false"
-          @toggle="opened = opened === c.fault ? null : c.fault"
-          @look="(state) => look(c.fault, state)"
-        >
-          <slot name="cause" :fault="faultOf(c.fault)" />
-        </CauseRow>
-      </ol>
+      <template v-if="now && said > 0">
+        <template v-for="part in shown" :key="part.quiet ? 1 : 0">
+          <p v-if="part.quiet" class="second small">No likelier than on any vehicle like this one:</p>
+          <ol :aria-label="part.quiet ? 'Nothing seen speaks for these' : 'Causes'">
+            <CauseRow
+              v-for="c in part.lines"
+              :key="c.fault"
+              :now="now"
+              :cause="c"
+              :open="opened === c.fault"
+              :look="looks.get(faultOf(c.fault)?.id ?? '')?.state ?? null"
+              :writable="writable"
+              :made-up="madeUp ?? false"
+              @toggle="opened = opened === c.fault ? null : c.fault"
+              @look="look"
+            >
+              <slot name="cause" :faults="faultsOf(c)" />
+            </CauseRow>
+          </ol>
+          <button
+            v-if="!part.quiet && quiet.length > 0"
+            class="link small more"
+            type="button"
+            :aria-expanded="quietToo"
+            @click="quietToo = !quietToo"
+          >
+            {{ quietWords }}
+          </button>
+        </template>
+        <p v-if="causes.length === 0" class="second">Nothing that was said makes any cause likelier than on any vehicle like this one.</p>
+      </template>
     </div>
     <div class="col">
       <template v-if="now && said === 0 && round.length > 0">
@@ -131,6 +158,10 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 h2 {
   border-bottom: 1px solid var(--slate);
   padding-bottom: 6px;
+}
+.more {
+  justify-self: start;
+  text-align: left;
 }
 @media (max-width: 1000px) {
   .causes {

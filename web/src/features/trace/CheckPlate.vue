@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import {
-  HAZARD_CAUTION,
+  askedWords,
+  cautionOfCheck,
   type Observation,
-  observationFacts,
   outcomeWords,
   type PlacedCheck,
   type PlacedSign,
+  toAnswer,
   type ToTrace,
   type WeighedCheck,
 } from '@dauer/core';
@@ -20,27 +21,10 @@ const props = defineProps<{
   writable: boolean;
 }>();
 const emit = defineEmits<{ answer: [sign: PlacedSign, state: Observation['state']] }>();
-/** What of it is still to be answered; one after another where the next hangs on the one before. */
-const open = computed((): PlacedSign[] => {
-  const known = props.given.evidence.observations;
-  const signs = props.check.observations.flatMap((id) => props.given.network.observations.find((o) => o.id === id) ?? []);
-  const left = signs.filter((s) => known[s.id] === undefined && s.sign.known !== 'measured');
-  if (!props.check.kind.inTurn) return left;
-  const stopped = signs.some((s) => known[s.id] === 'not_seen');
-  return stopped ? [] : left.slice(0, 1);
-});
-const gauged = computed(() =>
-  props.check.observations.some((id) => {
-    const sign = props.given.network.observations.find((o) => o.id === id)?.sign;
-    return sign?.known === 'measured' && props.given.evidence.observations[id] === undefined;
-  }),
-);
-const caution = computed(() => HAZARD_CAUTION[props.check.kind.hazard]);
-/** What is said wherever the check stands. */
-const GRAVE: ReadonlySet<string> = new Set(['opens', 'clamps', 'drives']);
+const left = computed(() => toAnswer(props.given, props.check));
+const open = computed(() => left.value.open);
+const caution = computed(() => cautionOfCheck(props.check.kind.hazard, props.first));
 const outcomes = computed(() => (props.weighed ? outcomeWords(props.given, props.weighed) : []));
-const textOf = (s: PlacedSign): string =>
-  props.check.corner === null || s.code.includes('#') ? s.text : (s.sign.text ?? observationFacts(s.sign.code)?.text ?? s.text);
 </script>
 
 <template>
@@ -52,14 +36,14 @@ const textOf = (s: PlacedSign): string =>
       <span v-if="check.kind.tools" class="second small">{{ check.kind.tools }}</span>
     </div>
     <p class="small">{{ check.kind.steps }}.</p>
-    <p v-if="caution && (first || GRAVE.has(check.kind.hazard))" class="small caution">
+    <p v-if="caution" class="small caution">
       <b class="plate-font">Caution</b>
       {{ caution }}
     </p>
     <details v-if="open.length > 0" :open="open.length <= (first ? 10 : 2)">
       <summary class="small second">{{ open.length === 1 ? 'One thing to answer' : `${open.length} things to answer` }}</summary>
       <div v-for="sign in open" :key="sign.id" class="ask">
-        <span>{{ textOf(sign) }}</span>
+        <span>{{ askedWords(check, sign) }}</span>
         <span v-if="writable" class="acts">
           <button class="act slim" type="button" :aria-label="`${sign.text}: yes`" @click="emit('answer', sign, 'seen')">Yes</button>
           <button class="act slim" type="button" :aria-label="`${sign.text}: no`" @click="emit('answer', sign, 'not_seen')">No</button>
@@ -74,7 +58,7 @@ const textOf = (s: PlacedSign): string =>
         None of the rest
       </button>
     </details>
-    <p v-if="gauged" class="small second">What is gauged is taken at Gauge; the figures count by themselves.</p>
+    <p v-if="left.gauged" class="small second">What is gauged is taken at Gauge; the figures count by themselves.</p>
     <slot />
     <ul v-if="first && outcomes.length > 0" class="small second">
       <li v-for="o in outcomes" :key="o">{{ o }}</li>

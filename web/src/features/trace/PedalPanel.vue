@@ -2,6 +2,7 @@
 import { CORNER_NAME, HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever } from '@dauer/core';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
+import ShareBar from '../../fittings/ShareBar.vue';
 
 /** The pedal as a gauge: how much of its travel is clearance, how much is soft, and at which wheel. */
 const job = useJob();
@@ -37,10 +38,7 @@ const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tell
             <td>{{ CORNER_NAME[a.corner] }}</td>
             <td class="right fig">{{ a.softMl.toFixed(1) }}</td>
             <td>
-              <svg class="bar" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-                <rect width="100" height="10" class="whole" />
-                <rect :width="(100 * a.softMl) / most" height="10" class="part" />
-              </svg>
+              <ShareBar :share="a.softMl / most" />
             </td>
             <td class="right fig">{{ a.freeMl.toFixed(1) }}</td>
           </tr>
@@ -74,16 +72,5 @@ summary {
 td,
 th {
   padding: 6px 12px 6px 0;
-}
-.bar {
-  width: 120px;
-  height: 10px;
-}
-.whole {
-  fill: var(--plate);
-  stroke: var(--slate);
-}
-.part {
-  fill: var(--ink);
 }
 </style>

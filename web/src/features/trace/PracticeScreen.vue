@@ -188,10 +188,12 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
     </div>
     <button v-if="!helped && !finished" class="link" type="button" @click="helped = true">Show what Dauer makes of it</button>
     <CausesPanel v-if="helped || finished" :now="weighing" :writable="false" :looks="NO_LOOKS" made-up>
-      <template #cause="{ fault }">
-        <button v-if="fault && !finished" class="act slim" type="button" @click="toggle(fault)">
-          {{ named.has(fault.id) ? 'Take it back' : 'Name it' }}
-        </button>
+      <template #cause="{ faults }">
+        <span v-if="!finished" class="acts">
+          <button v-for="f in faults" :key="f.id" class="act slim" type="button" @click="toggle(f)">
+            {{ named.has(f.id) ? 'Take it back' : 'Name it' }}{{ faults.length > 1 ? `: ${f.where}` : '' }}
+          </button>
+        </span>
       </template>
     </CausesPanel>
   </main>

@@ -12,8 +12,8 @@ import {
   type Observation,
   observationKey,
   observationsFor,
-  type PlacedFault,
   type PlacedSign,
+  type SaidOfCause,
   toTrace,
   type ToTrace,
 } from '@dauer/core';
@@ -65,10 +65,7 @@ function answer(code: string, corner: Corner | null, state: Observation['state']
     job.add('observations', { code, corner, state });
 }
 const answerSign = (sign: PlacedSign, state: Observation['state']): void => answer(sign.code, sign.corner, state);
-function look(fault: PlacedFault, state: CauseLook['state'], said: number, rank: number): void {
-  const [, place = ''] = fault.id.split('@');
-  job.add('causeLooks', { fault: fault.kind.id, place, state, said, rank });
-}
+const look = (said: readonly SaidOfCause[]): void => said.forEach((s) => job.add('causeLooks', s));
 /** Cautions of the stage, and of the check that is proposed first. */
 const steps = computed((): CautionStep[] => {
   const first = weighing.value?.result.next[0]?.id;
@@ -95,8 +92,14 @@ const stillText = computed(() => {
   </div>
   <CautionPlates :steps="steps" />
   <CausesPanel :now="weighing" :writable="writable" :looks="looks" @answer="answerSign" @look="look">
-    <template #cause="{ fault }">
-      <RouterLink v-if="fault?.slot" :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: fault.slot.id } }">Gauge it</RouterLink>
+    <template #cause="{ faults }">
+      <span class="links">
+        <template v-for="f in faults" :key="f.id">
+          <RouterLink v-if="f.slot" :to="{ path: `/jobs/${job.file?.job.id}/gauge`, query: { pick: f.slot.id } }">
+            Gauge {{ faults.length > 1 ? f.where : 'it' }}
+          </RouterLink>
+        </template>
+      </span>
     </template>
     <template #after>
       <label class="alone small">
@@ -113,7 +116,7 @@ const stillText = computed(() => {
       </p>
     </template>
   </CausesPanel>
-  <BenchLoop v-if="weighing" :now="weighing" :looks="looks" />
+  <BenchLoop v-if="weighing" :now="weighing" :looks="looks" @look="look" />
   <EarlierAnswers v-if="weighing && weighing.given.evidence.earlier.size > 0" :given="weighing.given" />
   <CheckAnswers v-if="weighing" :given="weighing.given" :writable="writable" :state-of="stateOf" @answer="answerSign" />
   <PedalPanel v-if="job.state?.situation.hydraulic" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Estimate, percentText, recordOf, SUPPLIED_WEIGHT } from '@dauer/core';
+import { type Estimate, estimatesWorth, percentText, recordOf, SUPPLIED_WEIGHT } from '@dauer/core';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -15,10 +15,8 @@ void refetch();
 const record = computed(() => recordOf(data.value?.cases ?? []));
 /** What is taken over now, by fault. */
 const taken = computed(() => new Map((data.value?.priors ?? []).map((p) => [p.fault, p])));
-const WORTH = 0.1;
-const estimates = computed(() =>
-  record.value.estimates.filter((e) => Math.abs(Math.log(e.times / (taken.value.get(e.fault)?.times ?? 1))) >= WORTH || e.found > 0),
-);
+const inUse = computed(() => new Map([...taken.value].map(([fault, p]) => [fault, p.times])));
+const estimates = computed(() => estimatesWorth(record.value.estimates, inUse.value));
 const leftOut = ref<ReadonlySet<string>>(new Set());
 const chosen = computed(() => estimates.value.filter((e) => !leftOut.value.has(e.fault)));
 function choose(e: Estimate): void {
@@ -103,7 +101,7 @@ const by = (p: number): string => `${(p * 100).toFixed(1)} %`;
                 <td class="right fig">{{ by(e.supplied) }}</td>
                 <td class="right fig">{{ by(e.own) }}</td>
                 <td class="right">
-                  {{ taken.has(e.fault) && taken.get(e.fault)?.times !== 1 ? `× ${taken.get(e.fault)?.times.toFixed(2)}` : 'supplied' }}
+                  {{ (inUse.get(e.fault) ?? 1) === 1 ? 'supplied' : `× ${inUse.get(e.fault)?.toFixed(2)}` }}
                 </td>
               </tr>
             </tbody>

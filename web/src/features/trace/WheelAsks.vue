@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { CORNER_NAME, type Corner, type Observation, type ObservationFacts } from '@dauer/core';
 import TriAnswer from './TriAnswer.vue';
+import TriWay from './TriWay.vue';
 
 /** What is seen at each wheel: all wheels beside each other, or one that is picked on the map, answered in one tap. */
 const props = defineProps<{
@@ -41,16 +42,16 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
         <tr v-for="o in items" :key="o.code">
           <th scope="row">{{ o.text }}</th>
           <td v-for="c in corners" :key="c">
-            <button
-              type="button"
+            <TriWay
               class="cell"
-              :class="stateOf(o.code, c)"
-              :disabled="!writable"
+              :way="stateOf(o.code, c)"
+              :on="true"
+              :writable="writable"
               :aria-label="`${o.text}, ${CORNER_NAME[c]}: ${stateOf(o.code, c).replace('_', ' ')}`"
               @click="tap(o.code, c)"
             >
               {{ WORD[stateOf(o.code, c)] }}
-            </button>
+            </TriWay>
           </td>
         </tr>
       </tbody>
@@ -78,30 +79,10 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
 .cell {
   width: 100%;
   min-width: 96px;
-  min-height: 44px;
-  padding: 3px 8px 0;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--blue);
-  font: 600 16px/18px var(--plate-font);
-  cursor: pointer;
-  white-space: nowrap;
-}
-.cell.seen {
-  background: var(--blue-tint);
-  color: var(--ink);
-  border-bottom: 3px solid var(--blue);
-}
-.cell.not_seen {
-  color: var(--ink);
-  border-bottom: 3px solid var(--blue);
 }
 .cell.not_checked {
-  border-bottom: 2px dashed var(--hair);
-}
-.cell:disabled {
-  cursor: default;
+  color: var(--blue);
+  border-bottom-color: var(--hair);
 }
 .scroll {
   overflow-x: auto;

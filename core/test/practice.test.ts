@@ -1,0 +1,66 @@
+import { expect } from 'chai';
+import {
+  askable,
+  buildLayout,
+  evenNumbers,
+  hide,
+  judgeNamed,
+  networkOf,
+  outcomeOf,
+  pinnedDown,
+  practiceCase,
+  proposedPath,
+  TABLES,
+  TEMPLATES,
+} from '../src/index.ts';
+import { id } from './told.ts';
+
+describe('practice', () => {
+  it('the same number gives the same vehicle, whose owner noticed something', () => {
+    for (const template of TEMPLATES.slice(0, 4))
+      for (const number of [1, 2, 77]) {
+        const layout = buildLayout(template.id, 'lay', 'car', id);
+        const a = practiceCase(layout, number);
+        const b = practiceCase(layout, number);
+        expect(a.hidden.present).to.deep.equal(b.hidden.present);
+        expect([...a.hidden.shows]).to.deep.equal([...b.hidden.shows]);
+        expect(a.hidden.present.filter(Boolean).length).to.be.within(1, 4);
+        expect(Object.values(a.told)).to.include('seen');
+      }
+    const layout = buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id);
+    expect(practiceCase(layout, 3).hidden.present).to.not.deep.equal(practiceCase(layout, 4).hidden.present);
+  });
+  it('a check comes out as the hidden faults would have it, is not asked twice, and the proposed way is walked by the same answers', () => {
+    const made = practiceCase(buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id), 5);
+    const [check] = askable(made, made.told);
+    const more = outcomeOf(made, check!, made.told);
+    for (const [key, state] of Object.entries(more)) expect(state === 'seen').to.equal(made.hidden.shows.has(key));
+    expect(askable(made, { ...made.told, ...more }).map((c) => c.id)).to.not.include(check!.id);
+    const path = proposedPath(made);
+    expect(path.steps.length).to.be.at.most(8);
+    expect(path.minutes).to.equal(path.steps.reduce((s, x) => s + x.check.minutes, 0));
+    for (const s of path.steps) for (const key of s.seen) expect(made.hidden.shows.has(key)).to.equal(true);
+  });
+  it('what is named is held against what is hidden', () => {
+    const made = practiceCase(buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id), 6);
+    const there = made.network.faults.filter((_, i) => made.hidden.present[i]).map((f) => f.id);
+    const not = made.network.faults.find((_, i) => !made.hidden.present[i])!.id;
+    expect(judgeNamed(made, new Set([there[0]!, not]))).to.deep.equal({ right: [there[0]], missed: there.slice(1), wrong: [not] });
+  });
+  it('faults are drawn as often as their priors say, among those kept', () => {
+    const n = networkOf(
+      buildLayout('utility_rods', 'lay', 'car', id),
+      { years: new Map(), yearsOfAll: 15, shifts: new Set(), fresh: new Set() },
+      TABLES,
+    );
+    const random = evenNumbers(11);
+    const draws = Array.from({ length: 3000 }, () => hide(n, random));
+    // Kept with one to four: as often as that allows, by Bayes.
+    const none = n.faults.reduce((q, f) => q * (1 - f.prior), 1);
+    const i = n.faults.findIndex((f) => f.kind.id === 'rods_out');
+    const share = draws.filter((d) => d.present[i]).length / draws.length;
+    expect(share).to.be.closeTo((n.faults[i]?.prior ?? 0) / (1 - none), 0.03);
+    expect(pinnedDown([true, false, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(false);
+    expect(pinnedDown([false, true, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(true);
+  });
+});

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { Observation } from '@dauer/core';
+
+/** One of the three ways of an answer, as a button: seen is filled, not seen underlined, not checked dashed. */
+defineProps<{ way: Observation['state']; on: boolean; writable: boolean }>();
+</script>
+
+<template>
+  <button type="button" class="way" :class="[way, { on }]" :disabled="!writable"><slot /></button>
+</template>
+
+<style scoped>
+.way {
+  min-height: 44px;
+  padding: 3px 8px 0;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--blue);
+  font: 600 16px/18px var(--plate-font);
+  cursor: pointer;
+  white-space: nowrap;
+}
+.on.seen,
+.on.not_seen {
+  color: var(--ink);
+  border-bottom: 3px solid var(--blue);
+}
+.on.seen {
+  background: var(--blue-tint);
+}
+.on.not_checked {
+  border-bottom: 2px dashed var(--blue);
+}
+.way:disabled {
+  cursor: default;
+}
+</style>
