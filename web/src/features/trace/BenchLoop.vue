@@ -67,4 +67,10 @@ td,
 th {
   padding: 6px 12px 6px 0;
 }
+td .second {
+  display: block;
+}
+.act {
+  margin-top: 10px;
+}
 </style>

@@ -67,7 +67,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 
 <template>
   <section class="causes" aria-label="What may be at fault">
-    <div class="col">
+    <div class="which">
       <h2>What may be at fault</h2>
       <p v-if="now?.result.refused" class="problem">{{ now.result.refused }}</p>
       <p v-else-if="said === 0" class="second">
@@ -113,7 +113,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
         <p v-if="causes.length === 0" class="second">Nothing that was said makes any cause likelier than on any vehicle like this one.</p>
       </template>
     </div>
-    <div class="col">
+    <div class="next-to-do">
       <template v-if="now && said === 0 && round.length > 0">
         <h2>The first {{ minutes }} minutes</h2>
         <CheckPlate
@@ -145,15 +145,25 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
       </template>
       <slot name="after" />
     </div>
+    <div class="under"><slot name="under" /></div>
   </section>
 </template>
 
 <style scoped>
 .causes {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  grid-template: 'which next' auto 'under next' 1fr / minmax(0, 1fr) minmax(0, 1fr);
   gap: 8px 32px;
   margin: 8px 0 20px;
+}
+.which {
+  grid-area: which;
+}
+.next-to-do {
+  grid-area: next;
+}
+.under {
+  grid-area: under;
 }
 h2 {
   border-bottom: 1px solid var(--slate);
@@ -165,7 +175,7 @@ h2 {
 }
 @media (max-width: 1000px) {
   .causes {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template: 'which' 'next' 'under' / minmax(0, 1fr);
   }
 }
 </style>

@@ -115,11 +115,13 @@ const stillText = computed(() => {
         <RouterLink to="/practice">Practice on a made-up vehicle</RouterLink>
       </p>
     </template>
+    <template #under>
+      <BenchLoop v-if="weighing" :now="weighing" :looks="looks" @look="look" />
+      <EarlierAnswers v-if="weighing && weighing.given.evidence.earlier.size > 0" :given="weighing.given" />
+      <CheckAnswers v-if="weighing" :given="weighing.given" :writable="writable" :state-of="stateOf" @answer="answerSign" />
+      <PedalPanel v-if="job.state?.situation.hydraulic" />
+    </template>
   </CausesPanel>
-  <BenchLoop v-if="weighing" :now="weighing" :looks="looks" @look="look" />
-  <EarlierAnswers v-if="weighing && weighing.given.evidence.earlier.size > 0" :given="weighing.given" />
-  <CheckAnswers v-if="weighing" :given="weighing.given" :writable="writable" :state-of="stateOf" @answer="answerSign" />
-  <PedalPanel v-if="job.state?.situation.hydraulic" />
   <div class="tools">
     <v-text-field v-model="find" class="find" label="Find, in your own words" clearable @click:clear="find = ''" />
     <span class="second still">
