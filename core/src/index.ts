@@ -36,6 +36,7 @@ export * from './trace/observations.ts';
 export * from './trace/noisyOr.ts';
 export * from './trace/nextCheck.ts';
 export * from './trace/expected.ts';
+export * from './trace/context.ts';
 export * from './trace/explain.ts';
 export * from './trace/hidden.ts';
 export * from './trace/causes.ts';

@@ -2,7 +2,7 @@ import type { JobState } from '../records/job.ts';
 import { NOTHING_ELSE } from '../records/types.ts';
 import { certainOf, closedTheLoop, looksOf } from './causes.ts';
 import { networkOf } from './network.ts';
-import { contextOf } from './tracing.ts';
+import { contextOf } from './context.ts';
 import { TABLES } from './tables.ts';
 
 /** What had been said of a cause, and what the bench found. */

@@ -7,7 +7,7 @@ import { LINKS_TABLE } from './tables/links.ts';
 import { SIGNS_TABLE } from './tables/signs.ts';
 
 /** What shifts the odds of a fault: of the vehicle, or of what was done here lately. */
-export const SHIFTS = ['stood', 'damp', 'old_fluid', 'hard', 'fresh'] as const;
+export const SHIFTS = ['stood', 'damp', 'damp_air', 'old_fluid', 'unknown_fluid', 'hard', 'fresh'] as const;
 export type Shift = (typeof SHIFTS)[number];
 
 /** One kind of fault, of a kind of component or of the whole. */

@@ -1,16 +1,16 @@
 import type { CharacteristicId } from '../gauge/characteristics.ts';
 import { cornersOf, type Layout } from '../layout/graph.ts';
-import { lastOpen } from '../rebuild/care.ts';
 import type { JobState } from '../records/job.ts';
 import { possibleChecks } from './possible.ts';
 import { asEvidence, type Certain, certainOf } from './causes.ts';
+import { contextOf } from './context.ts';
 import { changesOf, type Earlier, earlierRounds } from './rounds.ts';
 import { meaningful, networkOf, type PlacedCheck, type TraceContext, type VehicleNetwork } from './network.ts';
 import { worthOf } from './nextCheck.ts';
 import type { Evidence } from './noisyOr.ts';
 import { pastExpected, pedalTells } from './pedalGauge.ts';
 import { observationKey } from './observations.ts';
-import { answerable, type Shift, TABLES, type Tables } from './tables.ts';
+import { answerable, TABLES, type Tables } from './tables.ts';
 
 /** A figure of the bench that is evidence by itself: past is seen, holds or watch is not seen. Source: handbook 30, round. */
 const MEASURED_SIGN: Readonly<Partial<Record<CharacteristicId, string>>> = {
@@ -26,47 +26,6 @@ const MEASURED_SIGN: Readonly<Partial<Record<CharacteristicId, string>>> = {
   wheel_drag: 'drags',
   pedal_sink: 'pedal_sinks',
 };
-
-const DAY_MS = 86_400_000;
-const YEAR_MS = 365.25 * DAY_MS;
-/** Work counts as lately for so long, days. */
-const FRESH_DAYS = 120;
-/** Years taken where nobody knows when a place was last open. Source: handbook 30, Years for a per-year prior. */
-const YEARS_UNKNOWN = 15;
-
-/** What shifts the priors of a job's vehicle: how it stood, how it is kept and used, what was done lately and when. */
-export function contextOf(state: JobState): TraceContext {
-  const { vehicle, job } = state.file;
-  const at = Date.parse(job.openedAt);
-  const shifts = new Set<Shift>();
-  if ((vehicle.standsYears ?? 0) >= 1) shifts.add('stood');
-  if (vehicle.storage === 'damp' || vehicle.storage === 'outside') shifts.add('damp');
-  if (vehicle.use === 'competition' || vehicle.use === 'work') shifts.add('hard');
-  const changed = state.book.stand(state.file.fluidServices).map((f) => f.happenedAt);
-  const newest = [...changed].sort().at(-1);
-  if (newest === undefined || at - Date.parse(newest) > 3 * YEAR_MS) shifts.add('old_fluid');
-  const age = vehicle.year === null ? YEARS_UNKNOWN : new Date(at).getUTCFullYear() - vehicle.year;
-  const yearsOfAll = Math.min(YEARS_UNKNOWN, Math.max(1, age));
-  const events = state.book.stand(state.file.partEvents).filter((e) => Date.parse(e.happenedAt) <= at && e.kind !== 'found');
-  const years = new Map<string, number>();
-  const fresh = new Set<string>();
-  for (const c of state.components) {
-    const renewed = events.findLast((e) => e.slotId === c.slot.id && e.kind === 'fitted')?.happenedAt;
-    const open = [renewed, lastOpen(state.book, c)].filter((x): x is string => typeof x === 'string' && Date.parse(x) <= at);
-    const last = open.sort().at(-1);
-    if (last === undefined) continue;
-    years.set(c.slot.id, (at - Date.parse(last)) / YEAR_MS);
-    if (at - Date.parse(last) < FRESH_DAYS * DAY_MS) fresh.add(c.slot.id);
-  }
-  return { years, yearsOfAll, shifts, fresh, times: timesOf(state.file.priors) };
-}
-
-/** By how much the shop's own cases shift the odds of each kind of fault: the newest version counts. */
-export function timesOf(priors: JobState['file']['priors']): Map<string, number> {
-  const times = new Map<string, number>();
-  for (const p of [...priors].sort((a, b) => a.enteredAt.localeCompare(b.enteredAt))) times.set(p.fault, p.times);
-  return times;
-}
 
 /** What a thing that is known was learnt from. */
 export type LearntFrom = 'felt' | 'checked' | 'measured';

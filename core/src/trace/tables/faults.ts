@@ -3,8 +3,9 @@
  * id | at which kind of component | style it needs, - for any | name | prior | per (year, once) | shifts of its odds | usual option | reasoning
  *
  * A prior per year grows with the years since the component was last renewed or open; once is of the vehicle as it comes.
- * Shifts: stood (a year or more), damp (damp or outside), old_fluid (three years or unknown), hard (competition or work),
- * fresh (work here within the last months).
+ * Shifts: stood (a year or more, or kept standing), damp (stored damp, or outside where it rains), damp_air (a damp climate),
+ * old_fluid (three years or unknown), unknown_fluid (none was ever named on record), hard (competition or work), fresh (work here
+ * within the last months).
  * Source: handbook 30, Faults. Priors are the shop's reckoning of vehicles that come in to be looked at, not of all vehicles:
  * of one that nobody touched for fifteen years two to four faults are expected in all. Each line says why it stands where it
  * stands.
@@ -23,9 +24,9 @@ circuit_lost       | master_cylinder | tandem | One circuit of the tandem lost |
 master_residual    | master_cylinder | - | Residual valve wrong or failed | 0.0006 | year | fresh*2 | replace | Only some cylinders have one, and kits are mixed up
 reservoir_vent     | reservoir | - | Cap vent blocked | 0.0008 | year | stood*1.5 | use_again | Dirt and swollen seals; cheap to rule out
 air_in_system      | system | hydraulic | Air in the system | 0.052  | once | stood*1.5 fresh*3 | use_again | What most spongy pedals turn out to be, and nearly always after work
-fluid_water        | system | hydraulic | Water in the fluid | 0.003  | year | damp*1.5 old_fluid*3 stood*1.3 | use_again | Glycol draws water every year it stands
-fluid_wrong        | system | hydraulic | Wrong fluid, seals swollen | 0.0035 | once | fresh*2 | reseal | Rare, and ruins every seal at once
-fluid_sludge       | system | hydraulic | Sludge in the system | 0.002  | year | old_fluid*2 stood*1.5 | use_again | What decades of never changing leave
+fluid_water        | system | hydraulic | Water in the fluid | 0.003  | year | damp*1.5 old_fluid*3 stood*1.3 damp_air*1.5 | use_again | Glycol draws water every year it stands
+fluid_wrong        | system | hydraulic | Wrong fluid, seals swollen | 0.0035 | once | fresh*2 unknown_fluid*2 | reseal | Rare, and ruins every seal at once
+fluid_sludge       | system | hydraulic | Sludge in the system | 0.002  | year | old_fluid*2 stood*1.5 unknown_fluid*1.3 | use_again | What decades of never changing leave
 fluid_lost         | system | hydraulic | Reservoir run empty through a leak | 0.007  | once | stood*2 | use_again | Follows a leak; by itself seldom
 pedal_dry          | pedal | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
 pedal_spring       | pedal | - | Return spring weak | 0.0012 | year | - | replace | Springs lose a little each year
@@ -44,7 +45,7 @@ hose_blocked       | hose | - | Hose blocked | 0.0008 | year | old_fluid*1.5 sto
 hose_swells        | hose | - | Hose swells under pressure | 0.002  | year | - | replace | Perished fabric; adds softness long before it bursts
 hose_weeps         | hose | - | Hose weeps or burst | 0.0008 | year | damp*1.2 | replace | At the crimp mostly
 line_blocked       | circuit | hydraulic | A line blocked | 0.0004 | year | old_fluid*2 stood*1.5 | replace | Seldom; a dented pipe more often than dirt
-line_rusted        | circuit | hydraulic | A line rusted through | 0.0012 | year | damp*2 | replace | Under clips, where nobody looks
+line_rusted        | circuit | hydraulic | A line rusted through | 0.0012 | year | damp*2 damp_air*1.3 | replace | Under clips, where nobody looks
 union_leaks        | circuit | hydraulic | A union leaks | 0.007  | once | fresh*3 | use_again | After work on lines
 valve_stuck        | valve | - | Valve stuck or leaking | 0.0012 | year | stood*2 damp*1.3 | replace | Never moves in daily driving
 valve_shuttled     | valve | - | Pressure-difference valve shuttled | 0.0035 | once | fresh*4 | use_again | Left to one side by bleeding one circuit
@@ -53,9 +54,9 @@ balance_bar        | balance_bar | - | Balance bar jammed or set wrong | 0.01   
 piston_seized      | piston | - | Piston seized | 0.0024 | year | stood*3 damp*1.5 old_fluid*1.3 | reseal | What standing does to calipers, each piston by itself
 seal_hard          | piston | - | Seal hardened, no rollback | 0.002  | year | stood*1.3 | reseal | Old square seals keep the pad on
 piston_leaks       | piston | - | Seal leaks | 0.0012 | year | stood*1.5 | reseal | Pitted pistons under new pads
-slides_seized      | caliper | floating | Slides seized or dry | 0.004  | year | damp*1.5 stood*1.5 | use_again | Boots torn, grease gone: the usual fault of a floating caliper
+slides_seized      | caliper | floating | Slides seized or dry | 0.004  | year | damp*1.5 stood*1.5 damp_air*1.2 | use_again | Boots torn, grease gone: the usual fault of a floating caliper
 halves_leak        | caliper | fixed | Joint between the halves leaks | 0.0004 | year | fresh*2 | reseal | Only where somebody parted them
-bleeder_blocked_f  | bleeder | - | Bleeder blocked | 0.004  | year | damp*1.5 stood*1.3 | use_again | Rust in a small hole
+bleeder_blocked_f  | bleeder | - | Bleeder blocked | 0.004  | year | damp*1.5 stood*1.3 damp_air*1.2 | use_again | Rust in a small hole
 pads_worn          | pads | - | Pads worn out | 0.004  | year | hard*2 | replace | Wear; slow on cars that stand
 pads_contaminated  | pads | - | Pads contaminated | 0.002  | year | - | replace | Follows a leak or a greasy hand
 pads_wrong         | pads | - | Wrong pads fitted | 0.0035 | once | fresh*2 | replace | Catalogues are wrong too
@@ -69,7 +70,7 @@ wc_leaks           | wheel_cylinder | - | Wheel cylinder leaks | 0.003  | year |
 shoes_worn         | shoes | - | Shoes worn out | 0.0024 | year | hard*2 | replace | Slow; rears last for decades
 shoes_contaminated | shoes | - | Linings contaminated | 0.003  | year | - | replace | By the cylinder above or the axle seal beside
 shoes_swapped      | shoes | - | Fitted wrong: swapped, springs | 0.007  | once | fresh*3 | use_again | Easily done with a pair that looks alike
-adjuster_seized    | shoes | - | Adjuster seized | 0.004  | year | damp*1.5 stood*1.5 | use_again | Threads in the wet
+adjuster_seized    | shoes | - | Adjuster seized | 0.004  | year | damp*1.5 stood*1.5 damp_air*1.2 | use_again | Threads in the wet
 over_adjusted      | shoes | - | Over-adjusted | 0.007  | once | fresh*4 | use_again | After a brake job
 shoe_springs       | shoes | - | Return springs weak | 0.0012 | year | stood*1.3 | replace | Heat and rust take their pull
 shoe_hangs         | shoes | - | Backing plate grooved, shoe hangs | 0.001  | year | - | use_again | Where the shoe edge has worked for decades
@@ -79,7 +80,7 @@ drum_rusted_on     | drum | - | Lining bonded to the drum | 0.0008 | year | stoo
 bearing_loose      | hub | - | Bearing loose | 0.0024 | year | - | use_again | Adjustable ones want setting
 bearing_worn       | hub | - | Bearing worn | 0.0012 | year | hard*1.3 | replace | Distance and water
 outside_pull       | axle | any | Tyres, steering or suspension pull | 0.028  | once | - | use_again | Pull that no brake part explains is common
-park_cable_seized  | parking_lever | - | Cable seized | 0.003  | year | damp*2 stood*1.5 | replace | Bare wire in an open sheath
+park_cable_seized  | parking_lever | - | Cable seized | 0.003  | year | damp*2 stood*1.5 damp_air*1.3 | replace | Bare wire in an open sheath
 park_maladjusted   | parking_lever | - | Parking brake maladjusted | 0.017  | once | fresh*1.5 | use_again | Cable taken up instead of the shoes
 park_pin           | parking_lever | - | Lever pin seized | 0.0016 | year | damp*1.5 stood*2 | use_again | Low, wet, never moved
 park_linkage       | parking_lever | - | Linkage worn | 0.0016 | year | - | replace | Clevises and bushes

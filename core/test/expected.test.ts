@@ -1,0 +1,162 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  askedWords,
+  cautionOfCheck,
+  type Estimate,
+  estimatesWorth,
+  expectedAndFound,
+  looksOf,
+  NOTHING_ELSE,
+  quietLinesOf,
+  linesOf,
+  rankIn,
+  saidOf,
+  shortPlaces,
+  toAnswer,
+  toClose,
+  whereWords,
+} from '../src/index.ts';
+import { Asked } from './asked.ts';
+import { FOUR } from './told.ts';
+
+/** What stands on the screen of a job. */
+function stands(t: Asked) {
+  const { given, ...result } = t.weighed();
+  const looks = looksOf(t.state().book);
+  return { given, result, looks, rows: expectedAndFound(given, result, looks), toClose: toClose(given, result, looks) };
+}
+
+describe('what had been expected, and what is found', () => {
+  it('ranks are a permutation, the likeliest first', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(0, 0.1, 0.2, 0.5, 1), { minLength: 1, maxLength: 12 }), (p) => {
+        const ranks = p.map((_, i) => rankIn(p, i));
+        expect([...ranks].sort((a, b) => a - b)).to.deep.equal(p.map((_, i) => i + 1));
+        for (let i = 0; i < p.length; i += 1)
+          for (let k = 0; k < p.length; k += 1) if ((p[i] ?? 0) > (p[k] ?? 0)) expect(ranks[i]).to.be.lessThan(ranks[k] ?? 0);
+      }),
+    );
+  });
+  it('keeps what had been said of a cause when it was asked about, whatever is learnt later', () => {
+    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const { given, result, rows } = stands(t);
+    expect(rows).to.deep.equal([]);
+    const i = given.network.faults.findIndex((f) => f.id === `piston_seized@${t.slot('piston', 'RL')}`);
+    const [said] = saidOf(given, result, i, 'wanted');
+    expect(said).to.deep.include({ fault: 'piston_seized', place: t.slot('piston', 'RL'), state: 'wanted', said: result.expected[i] });
+    expect(said?.rank).to.be.within(1, 4);
+    t.look('piston_seized', said?.place ?? '', 'wanted', said?.said ?? null, said?.rank ?? null).say('piston_stiff', 'not_seen', 'RL');
+    const after = stands(t);
+    expect(after.rows).to.deep.equal([{ fault: after.given.network.faults[i], said: said?.said, rank: said?.rank, state: 'wanted' }]);
+    expect(after.result.expected[i]).to.be.lessThan((said?.said ?? 0) / 2);
+    expect(saidOf(given, result, -1, 'found')).to.deep.equal([]);
+  });
+  it('nothing else found: what stood on the list or was looked for is not there, what a finding says is, and the loop is closed', () => {
+    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const rotor = t.slot('rotor', 'FR');
+    t.look('rotor_thin', rotor, 'wanted', 0.02, 30).find(t.slot('piston', 'RL'), { severity: 'reject', entry: 'seized', words: 'solid' });
+    const { given, result, toClose: said, rows } = stands(t);
+    expect(said.at(-1)).to.deep.equal({ fault: NOTHING_ELSE, place: 'system', state: 'found', said: null, rank: null });
+    expect(said.filter((s) => s.state === 'found').map((s) => s.fault)).to.deep.equal(['piston_seized', NOTHING_ELSE]);
+    const absent = said.filter((s) => s.state === 'absent');
+    expect(absent.some((s) => s.fault === 'rotor_thin' && s.place === rotor)).to.equal(true);
+    const listed = linesOf(given.network, result.causes).flatMap((l) => l.alike.map((i) => given.network.faults[i]?.id));
+    for (const id of listed.filter((x) => x !== `piston_seized@${t.slot('piston', 'RL')}`))
+      expect(absent.map((s) => `${s.fault}@${s.place}`)).to.include(id);
+    // No more than that is said not to be there.
+    for (const a of absent.filter((s) => s.fault !== 'rotor_thin')) expect(listed).to.include(`${a.fault}@${a.place}`);
+    expect(rows.map((r) => [r.fault.kind.id, r.state])).to.deep.include(['piston_seized', 'found']);
+    for (const s of said) t.look(s.fault, s.place, s.state, s.said, s.rank);
+    expect(stands(t).toClose).to.deep.equal([{ fault: NOTHING_ELSE, place: 'system', state: 'found', said: null, rank: null }]);
+  });
+});
+
+describe('the lines of the causes', () => {
+  it('those that something speaks for stand apart from those as likely as on any such vehicle, and none is in both', () => {
+    for (const [code, corner] of [
+      ['judder', null],
+      ['pedal_spongy', null],
+      ['drags', 'RL'],
+      ['long_stop', null],
+    ] as const) {
+      const { given, causes } = new Asked(FOUR).say(code, 'seen', corner).weighed();
+      const raised = linesOf(given.network, causes);
+      const quiet = quietLinesOf(given.network, causes);
+      expect(raised.length, code).to.be.within(1, 6);
+      expect(raised.every((l) => l.raised && l.speaks?.some((s) => s.logOdds > 0.04))).to.equal(true);
+      expect(quiet.every((l) => !l.raised && l.speaks?.every((s) => s.logOdds < 0.06))).to.equal(true);
+      const all = [...raised, ...quiet].flatMap((l) => l.alike);
+      expect(new Set(all).size).to.equal(all.length);
+    }
+  });
+  it('name where they are: by wheel where that tells them apart, each by itself, or counted where they are many', () => {
+    const { given, causes } = new Asked(FOUR).say('smell', 'seen').weighed();
+    const line = (kind: string) => linesOf(given.network, causes).find((l) => given.network.faults[l.fault]?.kind.id === kind)!;
+    expect(whereWords(given.network, line('piston_seized'))).to.equal('one of 6, at front left, front right, rear left or rear right');
+    expect(whereWords(given.network, line('hose_flap'))).to.equal('front left hose, front right hose or rear hose');
+    expect(shortPlaces(given.network, line('hose_flap'))).to.deep.equal(['front left hose', 'front right hose', 'rear hose']);
+    const pull = new Asked(FOUR).say('pulls_left', 'seen').weighed();
+    const outside = linesOf(pull.given.network, pull.causes).find((l) => pull.given.network.faults[l.fault]?.kind.id === 'outside_pull')!;
+    expect(whereWords(pull.given.network, outside)).to.equal('front left or rear left, outside the brakes');
+    expect(shortPlaces(pull.given.network, outside)).to.deep.equal(['front left', 'rear left']);
+  });
+});
+
+describe('what is left to answer of a check', () => {
+  const check = (t: Asked, kind: string) => {
+    const { given } = t.weighed();
+    const found = given.network.checks.find((c) => c.kind.id === kind)!;
+    return { check: found, left: toAnswer(given, found) };
+  };
+  it('figures are taken at Gauge, words here, and what is answered is not asked again', () => {
+    const t = new Asked(FOUR);
+    expect(check(t, 'sweep').left).to.deep.equal({ open: [], gauged: true });
+    const all = check(t, 'pedal_round').left;
+    expect(all.gauged).to.equal(false);
+    t.say('pedal_spongy', 'not_seen');
+    expect(check(t, 'pedal_round').left.open.map((s) => s.code)).to.deep.equal(
+      all.open.map((s) => s.code).filter((c) => c !== 'pedal_spongy'),
+    );
+  });
+  it('joint after joint: the next once the one before is dry, none once one flows', () => {
+    const t = new Asked(FOUR).say('no_braking', 'seen', 'FL');
+    const asked = (): string[] => check(t, 'follow_flow').left.open.map((s) => s.code);
+    expect(asked()).to.deep.equal(['bleeder_dry']);
+    t.say('bleeder_dry', 'seen', 'FL');
+    expect(asked()).to.deep.equal(['dry_hose_end']);
+    t.say('dry_hose_end', 'not_seen', 'FL');
+    expect(asked()).to.deep.equal([]);
+  });
+  it('at one wheel its name is not said again, unless there are several alike', () => {
+    const t = new Asked(FOUR);
+    const words = (kind: string): string[] => {
+      const { check: c, left } = check(t, kind);
+      return left.open.map((s) => askedWords(c, s));
+    };
+    expect(words('bearing')[0]).to.match(/^Bearing play/);
+    expect(words('spin_all').some((w) => w.startsWith('Front left: '))).to.equal(true);
+    expect(words('push_back').every((w) => /piston/i.test(w))).to.equal(true);
+  });
+  it('a hazard of the open circuit, a clamp or the road is always said, the others where the check comes first', () => {
+    expect(cautionOfCheck('opens', false)).to.match(/Cap what stands open/);
+    expect(cautionOfCheck('drives', false)).to.be.a('string');
+    expect(cautionOfCheck('presses', false)).to.equal(null);
+    expect(cautionOfCheck('presses', true)).to.be.a('string');
+    expect(cautionOfCheck('none', true)).to.equal(null);
+  });
+});
+
+describe('odds that are worth a change', () => {
+  const one = (over: Partial<Estimate>): Estimate => ({
+    ...{ fault: 'air_in_system', name: 'Air', lookedAt: 20, found: 0, supplied: 0.05, own: 0.05, times: 1 },
+    ...over,
+  });
+  it('are those that differ from what is in use, and those of what was found', () => {
+    expect(estimatesWorth([one({})], new Map())).to.deep.equal([]);
+    expect(estimatesWorth([one({ found: 1 })], new Map())).to.have.length(1);
+    expect(estimatesWorth([one({ times: 1.2 })], new Map())).to.have.length(1);
+    expect(estimatesWorth([one({ times: 1.2 })], new Map([['air_in_system', 1.2]]))).to.deep.equal([]);
+    expect(estimatesWorth([one({ times: 1 })], new Map([['air_in_system', 1.2]]))).to.have.length(1);
+  });
+});
