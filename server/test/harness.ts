@@ -1,5 +1,5 @@
 import { type Bundle, ENDPOINTS, type EventFamily, type Sent } from '@dauer/contract';
-import { buildLayout, type JobFile, type Layout } from '@dauer/core';
+import { buildLayout, type JobFile, type Layout, deriveJob } from '@dauer/core';
 import type { FastifyInstance } from 'fastify';
 import pg from 'pg';
 import { v7 } from 'uuid';
@@ -202,3 +202,26 @@ export const limitBody = (over: Record<string, unknown> = {}) => ({
   printedUnit: 'mm',
   ...over,
 });
+
+/** Works a fluid job off to the end. */
+export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
+  const t = shop.technician;
+  await t.event<'counters'>(car.jobId, 'counters', { typed: '79,400 km', unit: 'km' });
+  await t.event<'fluidServices'>(car.jobId, 'fluid-services', {
+    product: 'Class 4 fluid',
+    fluidClass: '4',
+    batch: 'L 1',
+    lowMoisture: false,
+  });
+  for (const b of car.layout.slots.filter((s) => s.kind === 'bleeder'))
+    await t.event<'bleedPulls'>(car.jobId, 'bleed-pulls', {
+      slotId: b.id,
+      volumeTyped: '120 ml',
+      colour: 'clear',
+      air: 'none',
+      closed: true,
+    });
+  const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
+  for (const item of state.situation.proofItems)
+    await t.event<'proofs'>(car.jobId, 'proofs', { item: item.item, slotId: null, corner: item.corner, result: 'passed', note: '' });
+}

@@ -5,32 +5,10 @@ import { v7 } from 'uuid';
 import { corrected } from '../src/platform/clock.ts';
 import { printable } from '../src/features/prove/pdf.ts';
 import { BLACKED } from '../src/features/bookin/redact.ts';
-import { type Booked, bookIn, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
+import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
 
 const now = () => new Date().toISOString();
 
-/** Works a fluid job off to the end. */
-async function finish(shop: Shop, car: Booked): Promise<void> {
-  const t = shop.technician;
-  await t.event<'counters'>(car.jobId, 'counters', { typed: '79,400 km', unit: 'km' });
-  await t.event<'fluidServices'>(car.jobId, 'fluid-services', {
-    product: 'Class 4 fluid',
-    fluidClass: '4',
-    batch: 'L 1',
-    lowMoisture: false,
-  });
-  for (const b of car.layout.slots.filter((s) => s.kind === 'bleeder'))
-    await t.event<'bleedPulls'>(car.jobId, 'bleed-pulls', {
-      slotId: b.id,
-      volumeTyped: '120 ml',
-      colour: 'clear',
-      air: 'none',
-      closed: true,
-    });
-  const state = deriveJob(await t.file(car.jobId), now());
-  for (const item of state.situation.proofItems)
-    await t.event<'proofs'>(car.jobId, 'proofs', { item: item.item, slotId: null, corner: item.corner, result: 'passed', note: '' });
-}
 const fluidJob = (shop: Shop) =>
   bookIn(shop.technician, 'coupe_disc_disc_tandem_servo', { kind: 'fluid', complaint: '', scopeCorners: [] });
 
@@ -53,7 +31,7 @@ describe('after the hand-back', () => {
   });
 
   it('the sheet names the after-care with its day, and only that is answered', async () => {
-    await finish(shop, car);
+    await finishFluid(shop, car);
     const { body } = await release();
     expect(body.sheet.afterCare.map((a) => a.item)).to.deep.equal(['leak_next_day']);
     const answer = (item: string, result: 'done' | 'taken_over', note = '') =>
@@ -202,7 +180,7 @@ describe('people', () => {
     const second = new Visitor(() => shop.app);
     await second.ask('POST', '/api/sign-in', { login: 'second', password: PASSWORD });
     const done = await fluidJob(shop);
-    await finish(shop, done);
+    await finishFluid(shop, done);
     // The role changes after the request was let in, and before it is written down.
     const db = new pg.Client({ connectionString: shop.url });
     await db.connect();

@@ -2,7 +2,7 @@ import { demoBundle } from '@dauer/demo';
 import { acceptanceKey, deriveJob, type JobFile } from '@dauer/core';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { type Booked, bookIn, openShop, PASSWORD, type Shop } from './harness.ts';
+import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop } from './harness.ts';
 
 describe('handing back', () => {
   let shop: Shop;
@@ -65,27 +65,7 @@ describe('handing back', () => {
     expect(state.blocks.map((b) => b.key)).to.not.include('proof:complaint');
   });
 
-  async function finish(): Promise<void> {
-    const t = shop.technician;
-    await t.event<'counters'>(car.jobId, 'counters', { typed: '79,400 km', unit: 'km' });
-    await t.event<'fluidServices'>(car.jobId, 'fluid-services', {
-      product: 'Class 4 fluid',
-      fluidClass: '4',
-      batch: 'L 1',
-      lowMoisture: false,
-    });
-    for (const b of car.layout.slots.filter((s) => s.kind === 'bleeder'))
-      await t.event<'bleedPulls'>(car.jobId, 'bleed-pulls', {
-        slotId: b.id,
-        volumeTyped: '120 ml',
-        colour: 'clear',
-        air: 'none',
-        closed: true,
-      });
-    const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
-    for (const item of state.situation.proofItems)
-      await t.event<'proofs'>(car.jobId, 'proofs', { item: item.item, slotId: null, corner: item.corner, result: 'passed', note: '' });
-  }
+  const finish = (): Promise<void> => finishFluid(shop, car);
 
   it('a bleeder left open, dark or airy is not bled', async () => {
     const [bleeder] = car.layout.slots.filter((s) => s.kind === 'bleeder');

@@ -104,3 +104,49 @@ export interface JobFile {
   readonly pastJobs: readonly PastJob[];
   readonly release: ReleaseRecord | null;
 }
+
+type Lists<T> = { readonly [K in keyof T as T[K] extends readonly unknown[] ? K : never]: T[K] };
+
+/** Every list of a job's file, empty: what is added to where nothing is on record yet, or an older file has no such list. */
+export const NO_RECORDS: Lists<JobFile> = {
+  layoutRevisions: [],
+  parts: [],
+  partEvents: [],
+  putIns: [],
+  takenOuts: [],
+  sets: [],
+  setMoves: [],
+  leftItems: [],
+  causeLooks: [],
+  priors: [],
+  readings: [],
+  takeBacks: [],
+  findings: [],
+  observations: [],
+  decisions: [],
+  operations: [],
+  operationEvents: [],
+  torques: [],
+  bleedPulls: [],
+  fluidServices: [],
+  proofs: [],
+  acceptances: [],
+  cautionAcks: [],
+  counters: [],
+  jointEvents: [],
+  partCorrections: [],
+  voids: [],
+  afterCares: [],
+  amendments: [],
+  redactions: [],
+  pictures: [],
+  intakeLooks: [],
+  cameWith: [],
+  earlierWork: [],
+  limits: [],
+  gauges: [],
+  callBacks: [],
+  gaugeChecks: [],
+  people: [],
+  pastJobs: [],
+};

@@ -7,6 +7,7 @@ import {
   ifOpened,
   type JobFile,
   type JobState,
+  NO_RECORDS,
   openJob,
   type OpenedJob,
   type Play,
@@ -119,8 +120,9 @@ export const useJob = defineStore('job', () => {
       const known = isAway(error) ? await keptFor<JobFile>(jobKey(jobId)) : null;
       if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
       else {
+        // A file that was kept before an update may be without a list that there is now.
         const since = await keptSince<Written>(jobId);
-        file.value = since.reduce((so, w) => withStored(so, w.item, w.record), { ...LATELY_ADDED, ...known.value });
+        file.value = since.reduce((so, w) => withStored(so, w.item, w.record), { ...NO_RECORDS, ...known.value });
         keptAt.value = known.at;
       }
     }
@@ -230,8 +232,6 @@ export const useJob = defineStore('job', () => {
   };
 });
 
-/** What a file that this device kept before an update may be without. */
-const LATELY_ADDED = { causeLooks: [], priors: [] } as const satisfies Partial<JobFile>;
 const KEY = 'dauer.device';
 /** A name for this device, so that records say where they were made. */
 const DEVICE = (() => {

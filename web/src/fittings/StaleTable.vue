@@ -32,9 +32,6 @@ const emit = defineEmits<{ mine: []; theirs: [] }>();
 
 <style scoped>
 .acts {
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
   margin-top: 12px;
 }
 </style>

@@ -90,7 +90,7 @@ function serve(): void {
     <CautionPlates :steps="['bleed']" />
     <p v-if="waits" class="problem">{{ waits }} Bleeding counts once they are on.</p>
     <section>
-      <h2>Fluid</h2>
+      <h2 class="line">Fluid</h2>
       <p v-for="f in here" :key="f.id" class="served">
         <b>{{ f.product }}</b>
         <span>{{ [fluidClass(f.fluidClass)?.name, f.batch ? `batch ${f.batch}` : ''].filter(Boolean).join(', ') }}</span>
@@ -112,7 +112,7 @@ function serve(): void {
       <p v-if="mixes && here.length === 0" class="problem" role="alert">{{ mixes }}</p>
     </section>
     <section>
-      <h2>Bleeders, in order</h2>
+      <h2 class="line">Bleeders, in order</h2>
       <p class="second small">
         From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this.
       </p>
@@ -133,11 +133,6 @@ function serve(): void {
 <style scoped>
 section {
   margin-top: 16px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 6px;
 }
 .form {
   display: flex;

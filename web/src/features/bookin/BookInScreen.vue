@@ -127,12 +127,12 @@ async function bookIn(): Promise<void> {
     </div>
     <form @submit.prevent="bookIn">
       <section>
-        <h2>The vehicle</h2>
+        <h2 class="line">The vehicle</h2>
         <VehicleFields v-model="form.vehicle" :faults="fields" />
       </section>
       <BrakesSection v-model="form" v-model:drawing="drawing" :layout="layout" />
       <section>
-        <h2>The job</h2>
+        <h2 class="line">The job</h2>
         <div class="fields">
           <v-select v-if="!form.loose" v-model="form.kind" label="Kind of job" :items="JOB_KINDS" />
           <v-text-field v-model="form.promised" label="Promised for" type="date" />
@@ -155,7 +155,7 @@ async function bookIn(): Promise<void> {
         </div>
       </section>
       <section>
-        <h2>The owner</h2>
+        <h2 class="line">The owner</h2>
         <div class="fields">
           <v-text-field v-model="form.ownerName" label="Name" autocomplete="off" />
           <v-text-field
@@ -181,8 +181,6 @@ section {
   margin-top: 20px;
 }
 h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
   margin-bottom: 12px;
 }
 .two {
@@ -204,10 +202,6 @@ h2 {
   margin-top: 16px;
 }
 .acts {
-  display: flex;
-  gap: 12px;
-  align-items: center;
   margin-top: 20px;
-  flex-wrap: wrap;
 }
 </style>

@@ -192,7 +192,7 @@ async function showOwner(): Promise<void> {
     <EarlierSection :writable="writable" />
     <VehicleSection :vehicle="file.vehicle" :writable="writable" />
     <section>
-      <h2>Owner</h2>
+      <h2 class="line">Owner</h2>
       <p v-if="owner?.erasedAt" class="second">Blanked on {{ dayText(owner.erasedAt) }}.</p>
       <p v-else-if="owner">{{ owner.name }}, {{ owner.contact }}</p>
       <p v-else-if="ownerProblem" class="second">{{ ownerProblem }}</p>
@@ -202,7 +202,7 @@ async function showOwner(): Promise<void> {
     <LimitsSection />
     <RecordSection v-if="session.may('lead') && !job.state?.voided" />
     <section v-if="file.pastJobs.length > 0">
-      <h2>Earlier jobs here</h2>
+      <h2 class="line">Earlier jobs here</h2>
       <ul>
         <li v-for="p in file.pastJobs" :key="p.id">
           <RouterLink :to="`/jobs/${p.id}/sheet`">{{ dayText(p.openedAt) }}</RouterLink>
@@ -225,11 +225,6 @@ async function showOwner(): Promise<void> {
 section {
   margin-top: 20px;
 }
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
-}
 .two {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
@@ -238,10 +233,6 @@ h2 {
 }
 .scope,
 .acts {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
   margin-top: 12px;
 }
 .hand {

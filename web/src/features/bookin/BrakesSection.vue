@@ -30,7 +30,7 @@ function draw(): void {
 
 <template>
   <section v-if="brakes.loose">
-    <h2>The units that came</h2>
+    <h2 class="line">The units that came</h2>
     <LooseFields v-model="brakes.loose" />
     <div class="preview plate loose"><BrakeMap :layout="layout" :picked="null" :marks="NO_MARKS" /></div>
     <div class="acts">
@@ -38,7 +38,7 @@ function draw(): void {
     </div>
   </section>
   <section v-else-if="drawing && brakes.changed">
-    <h2>Its brakes</h2>
+    <h2 class="line">Its brakes</h2>
     <LayoutEditor v-model="brakes.changed" />
     <div class="acts">
       <button class="act" type="button" @click="drawing = false">Done with the drawing</button>
@@ -56,7 +56,7 @@ function draw(): void {
   </section>
   <section v-else class="brakes">
     <div>
-      <h2>Its brakes</h2>
+      <h2 class="line">Its brakes</h2>
       <p>
         <button class="link" type="button" @click="brakes.loose = [{ kind: 'caliper', count: 2, pistons: 2 }]">
           Units alone, sent in without a vehicle
@@ -94,14 +94,9 @@ section {
   margin-top: 20px;
 }
 h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
   margin-bottom: 12px;
 }
 .acts {
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
   margin-top: 20px;
 }
 .preview.loose {

@@ -53,7 +53,7 @@ function tried(c: CameWith, fits: CameWith['fits']): void {
 
 <template>
   <section>
-    <h2>What came with it</h2>
+    <h2 class="line">What came with it</h2>
     <PictureRow of="came_with" label="Picture of what was laid out" />
     <ul v-if="state && state.there.length > 0" class="list">
       <li v-for="c in state.there" :key="c.id">
@@ -106,11 +106,6 @@ function tried(c: CameWith, fits: CameWith['fits']): void {
 section {
   margin-top: 20px;
 }
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
-}
 .list {
   margin: 8px 0;
 }
@@ -130,10 +125,6 @@ li {
   margin-top: 16px;
 }
 .acts {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
   margin-top: 12px;
 }
 </style>

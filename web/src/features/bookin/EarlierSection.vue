@@ -50,7 +50,7 @@ function tell(): void {
 
 <template>
   <section>
-    <h2>Earlier work</h2>
+    <h2 class="line">Earlier work</h2>
     <ul>
       <li v-for="e in rows" :key="e.id">
         <span>{{ job.state ? earlierText(job.state.file.layout, e) : '' }}</span>
@@ -91,11 +91,6 @@ function tell(): void {
 section {
   margin-top: 20px;
 }
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
-}
 li {
   display: flex;
   gap: 12px;
@@ -107,9 +102,6 @@ li {
   margin-top: 16px;
 }
 .acts {
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
   margin-top: 12px;
 }
 .papers {

@@ -20,7 +20,7 @@ function saveDrawing(): void {
 
 <template>
   <section>
-    <h2>The layout</h2>
+    <h2 class="line">The layout</h2>
     <div class="acts">
       <RouterLink v-if="writable" class="act slim" :to="`/jobs/${state.file.job.id}/layout`">Change the layout</RouterLink>
       <button class="act slim" type="button" @click="saveDrawing">Save the map as a drawing (SVG)</button>
@@ -54,17 +54,6 @@ function saveDrawing(): void {
 <style scoped>
 section {
   margin-top: 20px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
-}
-.acts {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
 }
 .revisions {
   margin-top: 8px;

@@ -20,7 +20,7 @@ const missing = computed(() => rows.value.filter((r) => r.limit === null || r.li
 
 <template>
   <section v-if="rows.length > 0">
-    <h2>Its limits</h2>
+    <h2 class="line">Its limits</h2>
     <p class="second small">
       {{ missing.length === 0 ? 'All there.' : `${missing.length} of ${rows.length} still to be entered from the maker’s document.` }}
       <RouterLink to="/limits">The limit book</RouterLink>
@@ -43,11 +43,6 @@ const missing = computed(() => rows.value.filter((r) => r.limit === null || r.li
 <style scoped>
 section {
   margin-top: 20px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
 }
 /* The way to the book stands after the reason. */
 .enter {

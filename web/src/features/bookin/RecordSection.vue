@@ -41,7 +41,7 @@ async function go(): Promise<void> {
 
 <template>
   <section>
-    <h2>The record</h2>
+    <h2 class="line">The record</h2>
     <p class="row">
       <button
         v-for="[field, name] in TEXTS.filter(([f]) => job.file?.job[f])"
@@ -76,11 +76,6 @@ async function go(): Promise<void> {
 <style scoped>
 section {
   margin-top: 20px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
 }
 .row {
   display: flex;

@@ -127,9 +127,6 @@ form {
   margin-top: 16px;
 }
 .acts {
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
   margin-top: 12px;
 }
 .problem {

@@ -95,7 +95,7 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
   </details>
   <p v-if="due.length === 0" class="second empty">Nothing has to be decided in a job of this kind.</p>
   <section v-for="g in groups" :key="g.name" class="group">
-    <h2>{{ g.name }}</h2>
+    <h2 class="line">{{ g.name }}</h2>
     <DecisionRow
       v-for="c in g.rows"
       :key="c.slot.id"
@@ -122,10 +122,6 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
 }
 .group {
   margin-top: 16px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
 }
 .empty {
   margin: 16px 0;

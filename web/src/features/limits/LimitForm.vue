@@ -226,12 +226,3 @@ const SCOPES = computed(() => [
     </form>
   </v-dialog>
 </template>
-
-<style scoped>
-.tick {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-}
-</style>

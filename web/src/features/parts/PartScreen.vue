@@ -50,7 +50,7 @@ const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scr
         :life="data.life"
         @done="corrected"
       />
-      <h2>Its life</h2>
+      <h2 class="line">Its life</h2>
       <ol>
         <li v-for="(l, i) in data.life" :key="i">
           <span class="second">{{ dayText(l.at) }}</span>
@@ -68,10 +68,6 @@ const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scr
 <style scoped>
 .where {
   margin: 12px 0 20px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
 }
 li {
   display: grid;

@@ -103,8 +103,6 @@ section {
   max-width: 560px;
 }
 .acts {
-  display: flex;
   gap: 8px;
-  flex-wrap: wrap;
 }
 </style>

@@ -24,7 +24,7 @@ function answer(item: string, result: 'done' | 'taken_over' | 'failed'): void {
 
 <template>
   <section class="care">
-    <h2>After-care</h2>
+    <h2 class="line">After-care</h2>
     <p class="second small">
       {{
         items.length === 0
@@ -64,10 +64,6 @@ function answer(item: string, result: 'done' | 'taken_over' | 'failed'): void {
 .care {
   margin-top: 16px;
 }
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-}
 li {
   display: flex;
   gap: 12px;
@@ -86,9 +82,7 @@ li {
   line-height: 18px;
 }
 .acts {
-  display: flex;
   gap: 8px;
-  flex-wrap: wrap;
 }
 .acts :deep(.v-input) {
   min-width: 220px;

@@ -133,8 +133,4 @@ li {
   margin: 12px 0;
   max-width: 640px;
 }
-.acts {
-  display: flex;
-  gap: 12px;
-}
 </style>

@@ -107,7 +107,7 @@ function answer(item: ProofItem, result: ProofResult): void {
       </button>
     </p>
     <section v-if="grouped.length > 0">
-      <h2>In the way, stage by stage</h2>
+      <h2 class="line">In the way, stage by stage</h2>
       <div v-for="g in grouped" :key="g.stage" class="stage">
         <h3>
           {{ STAGE_NAME[g.stage] }}
@@ -145,7 +145,7 @@ function answer(item: ProofItem, result: ProofResult): void {
     <AmendedSince />
   </template>
   <section v-if="care.length > 0">
-    <h2>After-care that it will leave</h2>
+    <h2 class="line">After-care that it will leave</h2>
     <ul>
       <li v-for="a in care" :key="a.item">
         <span class="what">
@@ -156,7 +156,7 @@ function answer(item: ProofItem, result: ProofResult): void {
     </ul>
   </section>
   <section>
-    <h2>Proofs</h2>
+    <h2 class="line">Proofs</h2>
     <p class="second small">
       {{ openProofs.length === 0 ? 'All answered.' : `${openProofs.length} still to answer.` }} What the records contradict cannot be ticked
       away.
@@ -199,10 +199,6 @@ function answer(item: ProofItem, result: ProofResult): void {
 <style scoped>
 section {
   margin-top: 16px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
 }
 .stage {
   margin-top: 8px;

@@ -71,7 +71,7 @@ function saveFile(): void {
       <span class="second">Asked again: {{ sheet.complaintAnswer.toLowerCase() }}.</span>
     </p>
     <section v-if="amendments.length > 0">
-      <h2>Amended since</h2>
+      <h2 class="line">Amended since</h2>
       <ul>
         <li v-for="a in amendments" :key="a.id">
           {{ a.words }}
@@ -80,7 +80,7 @@ function saveFile(): void {
       </ul>
     </section>
     <section>
-      <h2>Still to do, by when</h2>
+      <h2 class="line">Still to do, by when</h2>
       <ul v-if="sheet.afterCare.length > 0">
         <li v-for="a in sheet.afterCare" :key="a.item">
           <b>{{ a.what }}</b>
@@ -91,7 +91,7 @@ function saveFile(): void {
       <p v-else class="second">Nothing.</p>
     </section>
     <section>
-      <h2>Figures against limits</h2>
+      <h2 class="line">Figures against limits</h2>
       <div class="scroll">
         <table v-if="sheet.figures.length > 0">
           <thead>
@@ -128,7 +128,7 @@ function saveFile(): void {
       </div>
     </section>
     <section v-if="sheet.nextDue.length > 0 || sheet.watch.length > 0">
-      <h2>Next, and to watch</h2>
+      <h2 class="line">Next, and to watch</h2>
       <ul>
         <li v-for="d in sheet.nextDue" :key="d.what">
           {{ d.what }} due
@@ -139,7 +139,7 @@ function saveFile(): void {
       </ul>
     </section>
     <section v-for="s in sections" :key="s.title">
-      <h2>{{ s.title }}</h2>
+      <h2 class="line">{{ s.title }}</h2>
       <ul v-if="s.lines.length > 0">
         <li v-for="(l, i) in s.lines" :key="i">
           <b v-if="l.place !== sheet.vehicleName">{{ l.place }}:</b>
@@ -150,7 +150,7 @@ function saveFile(): void {
       <p v-else class="second">{{ s.none }}</p>
     </section>
     <section v-if="sheet.outOfScope.length > 0">
-      <h2>Not part of this job</h2>
+      <h2 class="line">Not part of this job</h2>
       <p class="second small">{{ sheet.outOfScope.join('; ') }}</p>
     </section>
     <p class="second small foot">
@@ -192,19 +192,12 @@ header {
   font-size: 15px;
 }
 .acts {
-  display: flex;
-  gap: 12px;
   justify-content: flex-end;
   margin-bottom: 8px;
 }
 section {
   margin-top: 20px;
   break-inside: avoid-page;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 4px;
-  margin-bottom: 6px;
 }
 li {
   padding: 4px 0;

@@ -37,7 +37,7 @@ async function calibrate(): Promise<void> {
 
 <template>
   <form class="plate form" @submit.prevent="calibrate">
-    <h2>A calibration</h2>
+    <h2 class="line">A calibration</h2>
     <div class="fields">
       <v-text-field v-model="cal.on" label="On" type="date" />
       <v-text-field v-model="cal.by" label="Done by" />
@@ -59,11 +59,6 @@ async function calibrate(): Promise<void> {
 }
 .form .fields {
   margin-top: 16px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
 }
 .acts {
   margin-top: 12px;

@@ -106,12 +106,3 @@ async function enter(): Promise<void> {
     </form>
   </v-dialog>
 </template>
-
-<style scoped>
-.tick {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-}
-</style>

@@ -128,7 +128,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
       </div>
       <GaugeForm v-if="doing === 'change'" :from="gauge" @close="doing = null" @done="done" />
       <form v-if="doing === 'check'" class="plate form" @submit.prevent="check">
-        <h2>On the {{ gauge.settingPiece }} {{ unit }} piece</h2>
+        <h2 class="line">On the {{ gauge.settingPiece }} {{ unit }} piece</h2>
         <div class="fields">
           <v-text-field v-model="onPiece" v-focus :label="`It reads (${unit})`" inputmode="decimal" />
           <button class="act main" type="submit" :disabled="onPiece.trim() === ''">Note it</button>
@@ -137,7 +137,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
       <CalibrationForm v-if="doing === 'calibrate'" :gauge-id="id" :unit="unit" :read="read" @done="done" />
       <StudyForm v-if="doing === 'study'" :gauge="gauge" :unit="unit" :read="read" @done="done" />
       <form v-if="doing === 'call_back'" class="plate form" @submit.prevent="callBack">
-        <h2>Call it back</h2>
+        <h2 class="line">Call it back</h2>
         <div class="fields">
           <v-text-field v-model="back.since" label="Off since" type="date" />
           <v-text-field v-model="back.offBy" :label="`By up to (${unit})`" inputmode="decimal" />
@@ -150,7 +150,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
       </form>
       <p v-if="problem" class="problem gap" role="alert">{{ problem }}</p>
       <section v-for="c in data.callBacks" :key="c.id">
-        <h2>Called back on {{ dayText(c.enteredAt) }}</h2>
+        <h2 class="line">Called back on {{ dayText(c.enteredAt) }}</h2>
         <p>
           {{ c.why }} Off by up to {{ c.offBy }} {{ unit }} since {{ dayText(c.since)
           }}{{ c.until ? `, put right ${dayText(c.until)}` : '' }}.
@@ -158,7 +158,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         <LeanedList :gauge-id="id" :since="c.since" :off-by="c.offBy" />
       </section>
       <section v-if="data.checks.length > 0">
-        <h2>On the setting piece</h2>
+        <h2 class="line">On the setting piece</h2>
         <ul>
           <li v-for="c in data.checks.slice(0, 8)" :key="c.id">
             <span class="fig">{{ c.read }} {{ unit }}</span>
@@ -168,7 +168,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         </ul>
       </section>
       <section v-if="data.calibrations.length > 0">
-        <h2>Calibrations</h2>
+        <h2 class="line">Calibrations</h2>
         <ul>
           <li v-for="c in data.calibrations" :key="c.id">
             {{ dayText(c.on) }}, {{ c.by }}: {{ CALIBRATION_RESULTS.find((r) => r.value === c.result)?.title.toLowerCase()
@@ -177,7 +177,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         </ul>
       </section>
       <section v-if="data.studies.length > 0">
-        <h2>Repeat studies</h2>
+        <h2 class="line">Repeat studies</h2>
         <ul>
           <li v-for="s in data.studies" :key="s.id">
             {{ s.place }}: ±
@@ -209,10 +209,6 @@ dt {
   margin-top: 16px;
 }
 .acts {
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
-  align-items: center;
   margin-top: 12px;
 }
 .form {
@@ -224,11 +220,6 @@ dt {
 }
 section {
   margin-top: 20px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
 }
 li {
   padding: 2px 0;

@@ -41,7 +41,7 @@ async function enterStudy(): Promise<void> {
 
 <template>
   <form class="plate form" @submit.prevent="enterStudy">
-    <h2>The same place, several times</h2>
+    <h2 class="line">The same place, several times</h2>
     <p class="second">
       One person or two, five readings each or more, taken off and put on again every time. Figures with a space between them.
     </p>
@@ -74,11 +74,6 @@ async function enterStudy(): Promise<void> {
 }
 .form .fields {
   margin-top: 16px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
 }
 .acts {
   margin-top: 12px;

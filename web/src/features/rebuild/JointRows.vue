@@ -61,7 +61,7 @@ const upper = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 
 <template>
   <section v-if="rows.length > 0" class="joints">
-    <h2>Joints</h2>
+    <h2 class="line">Joints</h2>
     <ul>
       <li v-for="j in rows" :key="j.joint.key">
         <span class="what">
@@ -98,10 +98,6 @@ const upper = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 .joints {
   margin-top: 20px;
 }
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-}
 li {
   display: flex;
   gap: 12px;
@@ -120,8 +116,6 @@ li {
   line-height: 18px;
 }
 .acts {
-  display: flex;
   gap: 6px;
-  flex-wrap: wrap;
 }
 </style>

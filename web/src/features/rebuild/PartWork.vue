@@ -222,9 +222,7 @@ function fitNew(): void {
   font-size: 18px;
 }
 .acts {
-  display: flex;
   gap: 8px;
-  flex-wrap: wrap;
 }
 .fit {
   flex: 1 1 100%;

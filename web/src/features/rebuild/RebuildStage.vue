@@ -77,7 +77,7 @@ function planTyped(): void {
   <LockPlate />
   <CautionPlates :steps="['rebuild']" />
   <section>
-    <h2>Parts</h2>
+    <h2 class="line">Parts</h2>
     <p v-if="worked.length === 0" class="second empty">
       No part has to be worked on: nothing was decided that takes one apart.
       <RouterLink :to="`/jobs/${job.state?.file.job.id}/decide`">Decide</RouterLink>
@@ -89,7 +89,7 @@ function planTyped(): void {
     Pick something on the map that holds fluid to enter a joint opened, made, torqued or looked at.
   </p>
   <section>
-    <h2>Operations</h2>
+    <h2 class="line">Operations</h2>
     <table v-if="operations.length > 0">
       <thead>
         <tr>
@@ -146,7 +146,7 @@ function planTyped(): void {
     </form>
   </section>
   <section>
-    <h2>Torques</h2>
+    <h2 class="line">Torques</h2>
     <p v-if="points.length === 0" class="second empty">
       No critical torque is due yet. They follow from what is opened and from the wheels that come off.
     </p>
@@ -166,10 +166,6 @@ function planTyped(): void {
 <style scoped>
 section {
   margin-top: 16px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
 }
 .empty {
   margin: 8px 0;

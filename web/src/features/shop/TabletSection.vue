@@ -115,7 +115,6 @@ section {
   padding-bottom: 4px;
 }
 .acts {
-  display: flex;
   gap: 8px;
 }
 li {

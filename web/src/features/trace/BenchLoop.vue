@@ -17,7 +17,7 @@ const reopen = (): void => emit('look', [nothingElse('open')]);
 
 <template>
   <section v-if="rows.length > 0 || closed" class="loop" aria-label="Expected and found">
-    <h2>Expected and found</h2>
+    <h2 class="line">Expected and found</h2>
     <table>
       <thead>
         <tr>
@@ -55,10 +55,6 @@ const reopen = (): void => emit('look', [nothingElse('open')]);
 .loop {
   margin: 12px 0 20px;
   max-width: 720px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
 }
 .right {
   text-align: right;

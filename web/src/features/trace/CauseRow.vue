@@ -166,10 +166,7 @@ li {
   padding-left: 10px;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
   gap: 8px;
-  align-items: center;
   margin-top: 4px;
 }
 </style>

@@ -68,7 +68,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 <template>
   <section class="causes" aria-label="What may be at fault">
     <div class="which">
-      <h2>What may be at fault</h2>
+      <h2 class="line">What may be at fault</h2>
       <p v-if="now?.result.refused" class="problem">{{ now.result.refused }}</p>
       <p v-else-if="said === 0" class="second">
         Answer what you felt and saw; what may be at fault stands here, weighed anew with every answer.
@@ -115,7 +115,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
     </div>
     <div class="next-to-do">
       <template v-if="now && said === 0 && round.length > 0">
-        <h2>The first {{ minutes }} minutes</h2>
+        <h2 class="line">The first {{ minutes }} minutes</h2>
         <CheckPlate
           v-for="(c, i) in round"
           :key="c.id"
@@ -128,7 +128,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
         />
       </template>
       <template v-else>
-        <h2>Worth doing next</h2>
+        <h2 class="line">Worth doing next</h2>
         <p v-if="said > 0 && next.length === 0 && !now?.result.unranked" class="second">Nothing that can be checked now would tell more.</p>
         <template v-if="now">
           <CheckPlate
@@ -164,10 +164,6 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 }
 .under {
   grid-area: under;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
 }
 .more {
   justify-self: start;

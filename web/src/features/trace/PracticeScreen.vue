@@ -107,13 +107,13 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
     </div>
     <div class="cols">
       <section aria-label="What is known">
-        <h2>The owner says</h2>
+        <h2 class="line">The owner says</h2>
         <ul>
           <li v-for="id in told" :key="id">{{ textOf(id) }}</li>
         </ul>
         <p class="second small">Of everything else he was asked at the counter he noticed nothing.</p>
         <template v-if="done.length > 0">
-          <h2>Checked</h2>
+          <h2 class="line">Checked</h2>
           <ol>
             <li v-for="(d, i) in done" :key="i">
               <b class="plate-font">{{ d.check.name }}</b>
@@ -122,7 +122,7 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
             </li>
           </ol>
         </template>
-        <h2>Name what is wrong</h2>
+        <h2 class="line">Name what is wrong</h2>
         <v-text-field v-model="toName" label="A fault, or where" :disabled="finished" />
         <ul>
           <li v-for="f in nameable" :key="f.id">
@@ -145,7 +145,7 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
         </ul>
         <button v-if="!finished" class="act main" type="button" :disabled="named.size === 0" @click="finish">That is it</button>
         <section v-else class="result" aria-label="How it was">
-          <h2>How it was</h2>
+          <h2 class="line">How it was</h2>
           <p v-for="id in verdict.right" :key="id">
             <b class="plate-font">Right:</b>
             {{ faultText(id) }}
@@ -173,7 +173,7 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
         </section>
       </section>
       <section v-if="!finished" aria-label="Checks that can be asked for">
-        <h2>Ask for a check</h2>
+        <h2 class="line">Ask for a check</h2>
         <v-text-field v-model="find" label="Find a check" clearable @click:clear="find = ''" />
         <ul class="checks">
           <li v-for="c in shown" :key="c.id">
@@ -212,9 +212,7 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
   gap: 8px 32px;
 }
 h2 {
-  border-bottom: 1px solid var(--slate);
-  padding: 8px 0 6px;
-  margin-bottom: 8px;
+  padding-top: 8px;
 }
 .checks {
   max-height: 420px;

@@ -102,7 +102,7 @@ const stillText = computed(() => {
       </span>
     </template>
     <template #after>
-      <label class="alone small">
+      <label class="tick small">
         <input v-model="alone" type="checkbox" />
         I am alone: no check that needs a helper
       </label>
@@ -158,17 +158,6 @@ const stillText = computed(() => {
 <style scoped>
 .told {
   white-space: nowrap;
-}
-.alone {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 44px;
-}
-.alone input {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--blue);
 }
 .links {
   display: flex;

@@ -63,11 +63,11 @@ const by = (p: number): string => `${(p * 100).toFixed(1)} %`;
         </p>
       </div>
       <section aria-label="Said and come true">
-        <h2>What was said, and what came true</h2>
+        <h2 class="line">What was said, and what came true</h2>
         <CalibrationChart :tenths="record.tenths" />
       </section>
       <section aria-label="The odds">
-        <h2>What the shop’s cases make of the odds</h2>
+        <h2 class="line">What the shop’s cases make of the odds</h2>
         <p class="second">
           The supplied figures weigh as much as {{ SUPPLIED_WEIGHT }} places looked at; the shop’s own are added to them. Nothing changes
           until a lead takes it over.
@@ -118,7 +118,7 @@ const by = (p: number): string => `${(p * 100).toFixed(1)} %`;
         </div>
       </section>
       <section aria-label="The vehicles">
-        <h2>Vehicle by vehicle</h2>
+        <h2 class="line">Vehicle by vehicle</h2>
         <ul>
           <li v-for="c in data?.cases ?? []" :key="c.jobId">
             <RouterLink :to="`/jobs/${c.jobId}/trace`">{{ c.tag }} {{ c.vehicle }}</RouterLink>
@@ -150,9 +150,7 @@ const by = (p: number): string => `${(p * 100).toFixed(1)} %`;
   line-height: 42px;
 }
 h2 {
-  border-bottom: 1px solid var(--slate);
-  padding: 16px 0 6px;
-  margin-bottom: 8px;
+  padding-top: 16px;
 }
 .right {
   text-align: right;
@@ -160,11 +158,6 @@ h2 {
 td,
 th {
   padding: 8px 16px 8px 0;
-}
-input {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--blue);
 }
 li {
   border-bottom: 1px solid var(--hair);

@@ -119,7 +119,7 @@ function leave(): void {
       <LayoutEditor v-if="theirs && looking === 'theirs'" :model-value="theirs" class="gap" />
       <LayoutEditor v-else ref="editor" v-model="draft.layout" :lit="lit" class="gap" />
       <section v-if="changed" class="gap">
-        <h2>What changes</h2>
+        <h2 class="line">What changes</h2>
         <ul>
           <li v-for="t in told" :key="t">{{ t }}</li>
         </ul>
@@ -173,17 +173,6 @@ function leave(): void {
 }
 .stale {
   margin-top: 16px;
-}
-h2 {
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 6px;
-  margin-bottom: 8px;
-}
-.acts {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
 }
 .choose {
   display: grid;
