@@ -33,6 +33,7 @@ export * from './records/standing.ts';
 export * from './records/types.ts';
 export * from './records/voided.ts';
 export * from './trace/observations.ts';
+export * from './trace/faultNetwork.ts';
 export * from './trace/noisyOr.ts';
 export * from './trace/nextCheck.ts';
 export * from './trace/expected.ts';

@@ -6,7 +6,7 @@ import type { Book } from '../records/book.ts';
 import { type CauseLook, NOTHING_ELSE } from '../records/types.ts';
 import { Refusal } from '../refusal.ts';
 import type { PlacedFault } from './network.ts';
-import type { Evidence } from './noisyOr.ts';
+import type { Evidence } from './faultNetwork.ts';
 import { BENCH_TABLE, HAZARD_TABLE } from './tables/bench.ts';
 import { TABLES } from './tables.ts';
 

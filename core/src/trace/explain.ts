@@ -1,5 +1,6 @@
 import { attempt } from '../refusal.ts';
-import { type Evidence, infer, type Network } from './noisyOr.ts';
+import type { Evidence, Network } from './faultNetwork.ts';
+import { infer } from './noisyOr.ts';
 
 /** How much one observation speaks for a fault or against it. */
 export interface Speaks {

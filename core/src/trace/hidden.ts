@@ -1,5 +1,5 @@
 import type { VehicleNetwork } from './network.ts';
-import type { Evidence } from './noisyOr.ts';
+import type { Evidence } from './faultNetwork.ts';
 
 /** A source of even numbers from 0 up to 1 that always gives the same ones from the same start. Source: mulberry32. */
 export function evenNumbers(start: number): () => number {

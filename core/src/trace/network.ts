@@ -2,7 +2,7 @@ import { childrenOf, CLUTCH_CIRCUIT, cornersOf, isHydraulic, type Layout, placeN
 import { axleOf, type Corner, CORNER_NAME } from '../layout/kinds.ts';
 import { bleedersFedThrough } from '../standing/disturbed.ts';
 import type { NetworkCheck } from './nextCheck.ts';
-import type { Evidence, Network, NetworkFault, NetworkObservation } from './noisyOr.ts';
+import type { Evidence, Network, NetworkFault, NetworkObservation } from './faultNetwork.ts';
 import { observationFacts, observationKey } from './observations.ts';
 import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from './tables.ts';
 

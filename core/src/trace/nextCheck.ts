@@ -1,23 +1,8 @@
 import { Refusal } from '../refusal.ts';
-import {
-  entropySum,
-  type Evidence,
-  infer,
-  inferBy,
-  type Inference,
-  LEAST_SOME,
-  logOfLeaks,
-  logOfNone,
-  MOST_OPEN,
-  type Network,
-  type PartSum,
-  type Plan,
-  planFor,
-  seenIn,
-  sumPart,
-  weightsOf,
-  type Weights,
-} from './noisyOr.ts';
+import { type Evidence, type Inference, type Network, seenIn } from './faultNetwork.ts';
+import { MOST_OPEN, type Plan, planFor } from './networkPlan.ts';
+import { entropySum, infer, inferBy, LEAST_SOME, logOfLeaks, logOfNone, weightsOf } from './noisyOr.ts';
+import { type PartSum, sumPart, type Weights } from './partSum.ts';
 
 /** A check settles some observations and costs its minutes. */
 export interface NetworkCheck {

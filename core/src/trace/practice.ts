@@ -2,7 +2,8 @@ import type { Layout } from '../layout/graph.ts';
 import { answersTo, evenNumbers, hide, type Hidden, ownersNotice, pinnedDown } from './hidden.ts';
 import { meaningful, networkOf, type PlacedCheck, type VehicleNetwork } from './network.ts';
 import { worthOf } from './nextCheck.ts';
-import { type Evidence, infer } from './noisyOr.ts';
+import type { Evidence } from './faultNetwork.ts';
+import { infer } from './noisyOr.ts';
 import { SHIFTS, TABLES } from './tables.ts';
 
 /** A made-up vehicle to learn on. */

@@ -1,4 +1,5 @@
-import { checkNetwork, type Evidence, type Inference, type Network, weightsOf } from './noisyOr.ts';
+import { checkNetwork, type Evidence, type Inference, type Network } from './faultNetwork.ts';
+import { weightsOf } from './noisyOr.ts';
 import { evenNumbers } from './hidden.ts';
 
 /** Chains, and how often each goes through all faults; the first tenth is thrown away. */

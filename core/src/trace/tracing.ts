@@ -7,7 +7,7 @@ import { contextOf } from './context.ts';
 import { changesOf, type Earlier, earlierRounds } from './rounds.ts';
 import { meaningful, networkOf, type PlacedCheck, type TraceContext, type VehicleNetwork } from './network.ts';
 import { worthOf } from './nextCheck.ts';
-import type { Evidence } from './noisyOr.ts';
+import type { Evidence } from './faultNetwork.ts';
 import { pastExpected, pedalTells } from './pedalGauge.ts';
 import { observationKey } from './observations.ts';
 import { answerable, TABLES, type Tables } from './tables.ts';

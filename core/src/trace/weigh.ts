@@ -1,7 +1,8 @@
 import { attempt } from '../refusal.ts';
 import { type Contradiction, contradictions, type Speaks, speakingOf } from './explain.ts';
 import { type NetworkCheck, worthOf } from './nextCheck.ts';
-import { type Evidence, givenSomething, infer, type Inference, type Network, widestOf } from './noisyOr.ts';
+import type { Evidence, Inference, Network } from './faultNetwork.ts';
+import { givenSomething, infer, widestOf } from './noisyOr.ts';
 import { inferSampled } from './sampled.ts';
 
 /** How likely a cause is, in words. Source: handbook 30, Explain. */
