@@ -1,6 +1,8 @@
 import { CLUTCH_CIRCUIT, type Layout, type Slot } from '../layout/graph.ts';
 import { earliestDay, partialDateText } from '../bookin/partialDate.ts';
-import type { BleedPull, EarlierWork, FluidService, Vehicle } from '../records/types.ts';
+import type { EarlierWork } from '../records/intakeRecords.ts';
+import type { Vehicle } from '../records/vehicleRecords.ts';
+import type { BleedPull, FluidService } from '../records/workRecords.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { attempt } from '../refusal.ts';
 import { DUE_WORD, fluidClass, fluidDue, waterAfter, waterConstant, yearsBetween } from './fluid.ts';

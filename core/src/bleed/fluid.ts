@@ -1,4 +1,5 @@
-import type { Climate, FluidClass } from '../records/types.ts';
+import type { Climate } from '../records/vehicleRecords.ts';
+import type { FluidClass } from '../records/workRecords.ts';
 import { Refusal } from '../refusal.ts';
 
 export type FluidKind = 'glycol' | 'silicone' | 'mineral';

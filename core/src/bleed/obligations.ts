@@ -3,7 +3,7 @@ import { KIND_FACTS } from '../layout/kinds.ts';
 import { workDone } from '../rebuild/obligations.ts';
 import { isWorked } from '../rebuild/torquePoints.ts';
 import type { Book } from '../records/book.ts';
-import type { BleedPull } from '../records/types.ts';
+import type { BleedPull } from '../records/workRecords.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
 import { whyNotGood } from '../standing/stands.ts';

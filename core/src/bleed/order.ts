@@ -1,4 +1,4 @@
-import type { BleedMethod } from '../records/types.ts';
+import type { BleedMethod } from '../records/workRecords.ts';
 import { CLUTCH_CIRCUIT, type Layout, pathLength, type Slot } from '../layout/graph.ts';
 
 export const METHOD_NAME: Readonly<Record<BleedMethod, string>> = {

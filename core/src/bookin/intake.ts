@@ -2,7 +2,7 @@ import { childrenOf, cornersOf, type Layout, placeName, type Slot } from '../lay
 import { type ComponentKind, type Corner, KIND_FACTS } from '../layout/kinds.ts';
 import type { Book } from '../records/book.ts';
 import { lastPartIn, partIn } from '../records/standing.ts';
-import type { CameWith, EarlierWork, IntakeLook, IntakeState, IntakeThing, KnownFrom } from '../records/types.ts';
+import type { CameWith, EarlierWork, IntakeLook, IntakeState, IntakeThing, KnownFrom } from '../records/intakeRecords.ts';
 import { partialDateText } from './partialDate.ts';
 
 export const INTAKE_THINGS: readonly IntakeThing[] = ['unions', 'bleeders', 'hoses', 'fasteners', 'adjusters', 'springs'];

@@ -1,6 +1,6 @@
 import type { JobFile } from '../records/jobFile.ts';
 import { standing } from '../records/standing.ts';
-import type { PartCorrection } from '../records/types.ts';
+import type { PartCorrection } from '../records/partRecords.ts';
 
 interface OfPart {
   readonly partId: string | null;

@@ -1,7 +1,7 @@
 import type { MeasurementId } from '../gauge/measurements.ts';
 import type { Book } from '../records/book.ts';
 import { partIn } from '../records/standing.ts';
-import type { Phase, SetMove } from '../records/types.ts';
+import type { Phase, SetMove } from '../records/readingRecords.ts';
 
 /** Where a set goes: what a move says, without its event. */
 export type MoveTo = Pick<SetMove, 'setId' | 'slotId' | 'partId'>;

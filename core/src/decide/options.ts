@@ -4,7 +4,8 @@ import type { Judged } from '../gauge/judge.ts';
 import { figureOf as figureText, limitText, mm } from '../gauge/words.ts';
 import type { Runout } from '../gauge/rotorRunout.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
-import type { Finding, OptionId } from '../records/types.ts';
+import type { Finding } from '../records/findingRecords.ts';
+import type { OptionId } from '../records/workRecords.ts';
 import { attempt } from '../refusal.ts';
 
 export const OPTION_NAME: Readonly<Record<OptionId, string>> = {

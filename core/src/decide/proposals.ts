@@ -1,7 +1,7 @@
 import { slotById } from '../layout/graph.ts';
 import type { JobState } from '../records/job.ts';
 import { OPTION_NAME, optionsFor } from './options.ts';
-import type { OptionId } from '../records/types.ts';
+import type { OptionId } from '../records/workRecords.ts';
 import { looksOf } from '../trace/causes.ts';
 import { TABLES } from '../trace/tables.ts';
 

@@ -1,7 +1,7 @@
 import { counterpart, placeName, type Slot } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
 import { partIn } from '../records/standing.ts';
-import type { ReadingSet } from '../records/types.ts';
+import type { ReadingSet } from '../records/readingRecords.ts';
 import { ofTwo } from '../verdict/uncertainty.ts';
 import type { CharacteristicId } from './characteristics.ts';
 import { MEASUREMENTS, type MeasurementId } from './measurements.ts';

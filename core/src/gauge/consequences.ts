@@ -1,7 +1,7 @@
 import { axleOf, type ComponentKind } from '../layout/kinds.ts';
 import { placeName, type Slot, slotById } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
-import type { FindingCode, Observation } from '../records/types.ts';
+import type { FindingCode, Observation } from '../records/findingRecords.ts';
 import { judgeSet } from './judge.ts';
 import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
 

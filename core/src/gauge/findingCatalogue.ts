@@ -1,5 +1,6 @@
 import type { ComponentKind } from '../layout/kinds.ts';
-import type { FindingCode, FindingEntry, FindingSeverity, OptionId } from '../records/types.ts';
+import type { FindingCode, FindingEntry, FindingSeverity } from '../records/findingRecords.ts';
+import type { OptionId } from '../records/workRecords.ts';
 
 /** One kind of finding: what it looks like, and why it matters. */
 export interface KnownFinding {

@@ -1,4 +1,4 @@
-import type { GaugeVersion } from '../records/types.ts';
+import type { GaugeVersion } from '../records/readingRecords.ts';
 import { singleReading } from '../verdict/uncertainty.ts';
 import type { GaugeKind } from './gaugeKinds.ts';
 import { MEASUREMENTS } from './measurements.ts';

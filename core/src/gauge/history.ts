@@ -1,6 +1,6 @@
 import { convert, fixed, groupThousands } from '../quantity/display.ts';
 import type { Book } from '../records/book.ts';
-import type { ReadingSet } from '../records/types.ts';
+import type { ReadingSet } from '../records/readingRecords.ts';
 import type { MeasurementId } from './measurements.ts';
 import { type Judged, judgeSet } from './judge.ts';
 import { figureText, PHASE_WORD, roundTo } from './words.ts';

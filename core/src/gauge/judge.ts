@@ -1,5 +1,6 @@
 import type { JobFile } from '../records/jobFile.ts';
-import type { CounterReading, ReadingSet, Vehicle } from '../records/types.ts';
+import type { ReadingSet } from '../records/readingRecords.ts';
+import type { CounterReading, Vehicle } from '../records/vehicleRecords.ts';
 import type { Book } from '../records/book.ts';
 import { attempt } from '../refusal.ts';
 import { type Slot, slotById } from '../layout/graph.ts';

@@ -1,5 +1,5 @@
 import type { ComponentKind } from '../layout/kinds.ts';
-import type { OptionId } from '../records/types.ts';
+import type { OptionId } from '../records/workRecords.ts';
 import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
 
 /** What is asked of a figure: owed, wanted where there is time, or only written down. */

@@ -1,4 +1,4 @@
-import type { GaugeVersion, ReadingSet } from '../records/types.ts';
+import type { GaugeVersion, ReadingSet } from '../records/readingRecords.ts';
 import { Refusal } from '../refusal.ts';
 import { mean, ofTwo, sampleDeviation, singleReading } from '../verdict/uncertainty.ts';
 

@@ -3,7 +3,7 @@ import type { Book } from '../records/book.ts';
 import { parseQuantity } from '../quantity/parse.ts';
 import { findUnit, type UnitId, unitOf } from '../quantity/units.ts';
 import { attempt, Refusal } from '../refusal.ts';
-import type { Phase, Surface } from '../records/types.ts';
+import type { Phase, Surface } from '../records/readingRecords.ts';
 import { measurement, type Measurement, measurementsOn, type MeasurementId, MEASUREMENTS } from './measurements.ts';
 import { plannedPositions, type Position, positionKey } from './positions.ts';
 import { PHASE_WORD } from './words.ts';

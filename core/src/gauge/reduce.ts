@@ -1,5 +1,5 @@
 import { inOrder } from '../records/standing.ts';
-import type { GaugeVersion, Reading, ReadingSet } from '../records/types.ts';
+import type { GaugeVersion, Reading, ReadingSet } from '../records/readingRecords.ts';
 import { attempt } from '../refusal.ts';
 import { placesFor } from '../quantity/display.ts';
 import { type GaugeErrors, mean, ofMean, ofSingle, ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';

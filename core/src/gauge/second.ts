@@ -1,5 +1,5 @@
 import type { Book } from '../records/book.ts';
-import type { ReadingSet } from '../records/types.ts';
+import type { ReadingSet } from '../records/readingRecords.ts';
 import type { Reduced } from './reduce.ts';
 
 /** A safety figure this near to its limit, in expanded uncertainties, asks for a second measure. */

@@ -1,7 +1,8 @@
 import { slotById } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
 import { partIn, partsInOrder } from '../records/standing.ts';
-import type { PartEvent, ReadingSet } from '../records/types.ts';
+import type { PartEvent } from '../records/partRecords.ts';
+import type { ReadingSet } from '../records/readingRecords.ts';
 import { MEASUREMENTS, type MeasurementId } from './measurements.ts';
 
 /** Since when a part sits in a slot without a break, ISO instant; null where it does not sit there. */

@@ -1,6 +1,6 @@
 import { fixed } from '../quantity/display.ts';
 import type { Book } from '../records/book.ts';
-import type { ReadingSet } from '../records/types.ts';
+import type { ReadingSet } from '../records/readingRecords.ts';
 import { attempt } from '../refusal.ts';
 import { holeOnStudOne, phasorOf, type Reindexing, reindex, stepsToTurn } from './reindexing.ts';
 import { runoutOf } from './reduce.ts';

@@ -1,4 +1,4 @@
-import type { GaugeVersion } from '../records/types.ts';
+import type { GaugeVersion } from '../records/readingRecords.ts';
 import { singleReading } from '../verdict/uncertainty.ts';
 import { onTheRack } from './finest.ts';
 import { GAUGE_KIND_NAME, halfWidth } from './gaugeKinds.ts';

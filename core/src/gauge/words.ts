@@ -1,6 +1,6 @@
 import { convert, fixed, groupThousands } from '../quantity/display.ts';
 import { unitOf } from '../quantity/units.ts';
-import type { Phase } from '../records/types.ts';
+import type { Phase } from '../records/readingRecords.ts';
 import { SOURCE_WORD } from '../verdict/limits.ts';
 import type { Characteristic } from './characteristics.ts';
 import type { Judged } from './judge.ts';

@@ -3,7 +3,8 @@ import { slotById } from '../layout/graph.ts';
 import { CORNER_NAME } from '../layout/kinds.ts';
 import { cornersTakenIn } from '../records/scope.ts';
 import type { JobState } from '../records/job.ts';
-import type { EventBase, PartEvent } from '../records/types.ts';
+import type { EventBase } from '../records/eventBase.ts';
+import type { PartEvent } from '../records/partRecords.ts';
 
 /** Something owed after hand-back: it does not block it, and goes with the sheet as a dated list. */
 export interface AfterCareItem {

@@ -1,5 +1,5 @@
 import { type Corner, CORNER_NAME } from '../layout/kinds.ts';
-import type { Proof, ProofResult } from '../records/types.ts';
+import type { Proof, ProofResult } from '../records/workRecords.ts';
 import { observationFacts } from '../trace/observations.ts';
 
 /** Something that has to be proved standing or on the road before hand-back. */

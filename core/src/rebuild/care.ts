@@ -3,7 +3,7 @@ import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Book } from '../records/book.ts';
 import type { Component } from '../records/components.ts';
 import { inOrder } from '../records/standing.ts';
-import type { Use } from '../records/types.ts';
+import type { Use } from '../records/vehicleRecords.ts';
 
 /** How far a hydraulic unit that was found seized has been brought, least first. */
 export type CareState = 'untouched' | 'freed' | 'opened' | 'resealed' | 'renewed';

@@ -1,5 +1,5 @@
 import type { ComponentKind } from '../layout/kinds.ts';
-import type { OptionId } from '../records/types.ts';
+import type { OptionId } from '../records/workRecords.ts';
 
 export interface OperationTemplate {
   readonly kind: ComponentKind;

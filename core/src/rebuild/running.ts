@@ -1,5 +1,5 @@
 import type { Book } from '../records/book.ts';
-import type { Operation } from '../records/types.ts';
+import type { Operation } from '../records/workRecords.ts';
 
 export type OperationState = 'open' | 'running' | 'stopped' | 'done';
 

@@ -1,6 +1,6 @@
 import type { LimitVersion } from '../verdict/limits.ts';
 import type { JobFile } from './jobFile.ts';
-import type { EventBase } from './types.ts';
+import type { EventBase } from './eventBase.ts';
 
 /**
  * A job file as it stood at an instant: later events, limits and checks are not in it, nor what happened before and came in after.

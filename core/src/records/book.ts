@@ -5,7 +5,8 @@ import { voidedJobs } from './voided.ts';
 import { withOneName } from '../correct/sameArticle.ts';
 import { standing, takenBackIds } from './standing.ts';
 import type { JobFile } from './jobFile.ts';
-import type { EventBase, Reading, ReadingSet } from './types.ts';
+import type { EventBase } from './eventBase.ts';
+import type { Reading, ReadingSet } from './readingRecords.ts';
 
 /** A job file opened for reading: what still stands, indexed once. */
 export interface Book {

@@ -11,7 +11,10 @@ import { worst } from '../verdict/severity.ts';
 import type { Book } from './book.ts';
 import { KIND_OF_JOB, takesIn } from './scope.ts';
 import { partIn } from './standing.ts';
-import type { Decision, Finding, FindingSeverity, Part, Phase, ReadingSet } from './types.ts';
+import type { Finding, FindingSeverity } from './findingRecords.ts';
+import type { Part } from './partRecords.ts';
+import type { Phase, ReadingSet } from './readingRecords.ts';
+import type { Decision } from './workRecords.ts';
 
 /** A measurement that the programme asks for and that has not been taken. */
 export interface Required {

@@ -25,7 +25,7 @@ import { consequencesOf } from '../gauge/consequences.ts';
 import type { Situation } from './situation.ts';
 import { acceptanceKey, type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
 import type { JobFile } from './jobFile.ts';
-import type { Observation } from './types.ts';
+import type { Observation } from './findingRecords.ts';
 
 /** Which rules a verdict was made with; part of every basis. */
 export const RULE_VERSION = '1';

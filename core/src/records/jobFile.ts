@@ -2,46 +2,25 @@ import type { CallBack, GaugeCheck } from '../gauge/rack.ts';
 import type { Layout, LayoutRevision } from '../layout/graph.ts';
 import type { LimitVersion } from '../verdict/limits.ts';
 import type { ReleaseRecord } from './release.ts';
+import type { CauseLook, PriorVersion, Finding, Observation } from './findingRecords.ts';
+import type { Picture, IntakeLook, CameWith, EarlierWork } from './intakeRecords.ts';
 import type {
-  Vehicle,
   JobKind,
   Job,
-  Part,
-  PartEvent,
-  PutIn,
-  ReadingSet,
   LeftItem,
-  CauseLook,
-  PriorVersion,
-  SetMove,
-  Reading,
   TakeBack,
-  TakenOut,
-  Finding,
-  Observation,
-  Decision,
-  Operation,
-  OperationEvent,
-  Torque,
-  BleedPull,
-  FluidService,
-  Proof,
   Acceptance,
   CautionAck,
-  CounterReading,
-  JointEvent,
-  PartCorrection,
   JobVoid,
   AfterCareAnswer,
   Amendment,
   Redaction,
-  Picture,
-  IntakeLook,
-  CameWith,
-  EarlierWork,
-  GaugeVersion,
   Person,
-} from './types.ts';
+} from './jobRecords.ts';
+import type { Part, PartEvent, PutIn, TakenOut, JointEvent, PartCorrection } from './partRecords.ts';
+import type { ReadingSet, SetMove, Reading, GaugeVersion } from './readingRecords.ts';
+import type { Vehicle, CounterReading } from './vehicleRecords.ts';
+import type { Decision, Operation, OperationEvent, Torque, BleedPull, FluidService, Proof } from './workRecords.ts';
 
 /** A job that was before this one, as far as the vehicle's life needs it. */
 export interface PastJob {

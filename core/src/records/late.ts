@@ -1,6 +1,6 @@
 import type { JobFile } from './jobFile.ts';
 import { standing, takenBackIds } from './standing.ts';
-import type { EventBase } from './types.ts';
+import type { EventBase } from './eventBase.ts';
 
 /** An event that came in after the hand-back of its job, and happened before it. */
 export interface LateEvent {

@@ -1,5 +1,5 @@
 import { inOrder } from './standing.ts';
-import type { ReadingSet, SetMove } from './types.ts';
+import type { ReadingSet, SetMove } from './readingRecords.ts';
 
 /**
  * Sets where they were really taken: each by its newest standing move, everything else about it as it was.

@@ -1,4 +1,4 @@
-import type { Phase } from './types.ts';
+import type { Phase } from './readingRecords.ts';
 
 /** Immutable: what was handed back, by whom, and exactly what was shown. */
 export interface ReleaseRecord {

@@ -1,6 +1,6 @@
 import { type Layout, pathFromMaster, type Slot } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
-import type { Job, JobKind } from './types.ts';
+import type { Job, JobKind } from './jobRecords.ts';
 import type { Stage } from './stages.ts';
 
 /** What a kind of job takes in, and which stages it has. */

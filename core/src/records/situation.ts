@@ -3,7 +3,7 @@ import type { ProofItem } from '../prove/items.ts';
 import type { Standing } from '../standing/stands.ts';
 import type { Book } from './book.ts';
 import type { Component } from './components.ts';
-import type { Observation } from './types.ts';
+import type { Observation } from './findingRecords.ts';
 
 /** What the derivations of obligations start from. */
 export interface Situation {

@@ -1,4 +1,5 @@
-import type { EventBase, PartEvent } from './types.ts';
+import type { EventBase } from './eventBase.ts';
+import type { PartEvent } from './partRecords.ts';
 
 /** Order of events: by when they happened, then by id (UUIDv7, so by when they were made). */
 export function inOrder<T extends Pick<EventBase, 'happenedAt' | 'id'>>(events: readonly T[]): T[] {

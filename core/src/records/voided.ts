@@ -1,4 +1,4 @@
-import type { JobVoid } from './types.ts';
+import type { JobVoid } from './jobRecords.ts';
 
 /** Ids of the jobs that a standing void closes: nothing told in them counts. */
 export function voidedJobs(voids: readonly JobVoid[], gone: ReadonlySet<string>): ReadonlySet<string> {

@@ -6,7 +6,7 @@ import type { ComponentKind, Corner } from '../layout/kinds.ts';
 import { operationFor } from '../rebuild/operations.ts';
 import type { JobState } from '../records/job.ts';
 import type { Obligation, Stage } from '../records/stages.ts';
-import type { LeftItem } from '../records/types.ts';
+import type { LeftItem } from '../records/jobRecords.ts';
 
 /** What gives access to what: fitting the one closes the way to the others of its corner. */
 export interface Access {

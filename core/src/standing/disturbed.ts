@@ -2,7 +2,7 @@ import { childrenOf, type Layout, pathFromMaster, placeName, type Slot, slotById
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import type { Book } from '../records/book.ts';
 import { inOrder } from '../records/standing.ts';
-import type { PartEvent, PartEventKind } from '../records/types.ts';
+import type { PartEvent, PartEventKind } from '../records/partRecords.ts';
 
 /** What an event does to the vehicle, as far as proofs depend on it. */
 export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';

@@ -1,5 +1,5 @@
 import { type Connection, type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
-import type { JointEvent, JointEventKind, JointSeal } from '../records/types.ts';
+import type { JointEvent, JointEventKind, JointSeal } from '../records/partRecords.ts';
 
 /** A joint: the end of a line at a place. */
 export interface Joint {

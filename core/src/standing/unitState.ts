@@ -2,7 +2,8 @@ import { type Layout, placeName, type Slot } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Book } from '../records/book.ts';
 import { lastPartIn, partIn, whereabouts } from '../records/standing.ts';
-import type { BleedPull, JointEvent, PartEvent, PutIn, PutInKind, TakenOut } from '../records/types.ts';
+import type { JointEvent, PartEvent, PutIn, PutInKind, TakenOut } from '../records/partRecords.ts';
+import type { BleedPull } from '../records/workRecords.ts';
 import { touchedJoints } from './joints.ts';
 
 /** How a place stands as a thing that can be pressed or driven, from what was done to it and nothing else. */

@@ -3,7 +3,7 @@ import type { Owed } from '../gauge/consequences.ts';
 import { judgeSet } from '../gauge/judge.ts';
 import { placeName, type Slot, slotById } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
-import { type CauseLook, NOTHING_ELSE } from '../records/types.ts';
+import { type CauseLook, NOTHING_ELSE } from '../records/findingRecords.ts';
 import { Refusal } from '../refusal.ts';
 import type { PlacedFault } from './network.ts';
 import type { Evidence } from './faultNetwork.ts';

@@ -1,7 +1,7 @@
 import { fluidState } from '../bleed/due.ts';
 import { lastOpen } from '../rebuild/care.ts';
 import type { JobState } from '../records/job.ts';
-import type { Vehicle } from '../records/types.ts';
+import type { Vehicle } from '../records/vehicleRecords.ts';
 import type { TraceContext } from './network.ts';
 import type { Shift } from './tables.ts';
 

@@ -1,4 +1,4 @@
-import { type CauseLook, NOTHING_ELSE } from '../records/types.ts';
+import { type CauseLook, NOTHING_ELSE } from '../records/findingRecords.ts';
 import type { PlacedFault } from './network.ts';
 import type { ToTrace } from './tracing.ts';
 import { linesOf } from './traceWords.ts';

@@ -1,5 +1,5 @@
 import type { JobState } from '../records/job.ts';
-import { NOTHING_ELSE } from '../records/types.ts';
+import { NOTHING_ELSE } from '../records/findingRecords.ts';
 import { certainOf, closedTheLoop, looksOf } from './causes.ts';
 import { networkOf } from './network.ts';
 import { contextOf } from './context.ts';

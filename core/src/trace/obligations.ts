@@ -3,7 +3,7 @@ import { CORNER_NAME } from '../layout/kinds.ts';
 import { cornersTakenIn, KIND_OF_JOB } from '../records/scope.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
-import type { Observation } from '../records/types.ts';
+import type { Observation } from '../records/findingRecords.ts';
 
 export function traceObligations({ book, answers, hydraulic }: Situation): Obligation[] {
   const { job } = book.file;

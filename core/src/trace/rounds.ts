@@ -1,6 +1,6 @@
 import { isHydraulic } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
-import type { Observation } from '../records/types.ts';
+import type { Observation } from '../records/findingRecords.ts';
 import type { VehicleNetwork } from './network.ts';
 import { observationKey } from './observations.ts';
 

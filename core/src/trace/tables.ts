@@ -1,6 +1,6 @@
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import { Refusal } from '../refusal.ts';
-import type { OptionId } from '../records/types.ts';
+import type { OptionId } from '../records/workRecords.ts';
 import { CHECKS_TABLE } from './tables/checks.ts';
 import { FAULTS_TABLE } from './tables/faults.ts';
 import { LINKS_TABLE } from './tables/links.ts';
