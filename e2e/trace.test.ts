@@ -266,5 +266,22 @@ describe('from the complaint to what may be at fault', function () {
     const how = page.getByRole('region', { name: 'How it was' });
     await how.getByText(/You took 5 min and one check/).waitFor();
     expect(await how.getByText(/(Right|Missed):/).count()).to.be.within(1, 4);
+    // How it went is kept, also over a reload; nonsense for a number changes nothing, another one is another vehicle.
+    const number = page.getByRole('textbox', { name: 'Number' });
+    const was = await number.inputValue();
+    await page.reload();
+    const before = page.getByRole('region', { name: 'What you have practised' });
+    await before.getByText(/^One vehicle, [01] with every fault named/).waitFor();
+    await before.locator('tbody .fig').getByText(was, { exact: true }).waitFor();
+    for (const nonsense of ['-3', '1e9', 'seven', '2.5', '']) {
+      const stands = await page.getByRole('heading', { name: /^Practice: vehicle \d+/ }).innerText();
+      await number.fill(nonsense);
+      await number.press('Tab');
+      expect(await page.getByRole('heading', { name: /^Practice: vehicle \d+/ }).innerText()).to.equal(stands);
+    }
+    await number.fill('4711');
+    await number.press('Tab');
+    await page.getByRole('heading', { name: 'Practice: vehicle 4711' }).waitFor();
+    expect(house.errors).to.deep.equal([]);
   });
 });

@@ -45,6 +45,7 @@ export * from './trace/noisyOr.ts';
 export * from './trace/nextCheck.ts';
 export * from './trace/expected.ts';
 export * from './trace/context.ts';
+export * from './trace/opposites.ts';
 export * from './trace/explain.ts';
 export * from './trace/hidden.ts';
 export * from './trace/causes.ts';

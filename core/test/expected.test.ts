@@ -1,20 +1,25 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  askedOf,
   askedWords,
   cautionOfCheck,
+  cornersOf,
   type Estimate,
   estimatesWorth,
   expectedAndFound,
   looksOf,
   NOTHING_ELSE,
+  OBSERVATIONS,
   quietLinesOf,
   linesOf,
   rankIn,
   saidOf,
   shortPlaces,
+  TEMPLATES,
   toAnswer,
   toClose,
+  toTrace,
   whereWords,
 } from '../src/index.ts';
 import { Asked } from './asked.ts';
@@ -100,6 +105,42 @@ describe('the lines of the causes', () => {
     const outside = linesOf(pull.given.network, pull.causes).find((l) => pull.given.network.faults[l.fault]?.kind.id === 'outside_pull')!;
     expect(whereWords(pull.given.network, outside)).to.equal('front left or rear left, outside the brakes');
     expect(shortPlaces(pull.given.network, outside)).to.deep.equal(['front left', 'rear left']);
+  });
+});
+
+describe('what a vehicle is asked about', () => {
+  const of = (template: string) => {
+    const t = new Asked(FOUR, [], template);
+    return { t, asked: askedOf(toTrace(t.state()), t.state().situation.answers) };
+  };
+  it('what some fault of its layout brings about, at the wheels that have it, and nothing else', () => {
+    const codes = (template: string): string[] => of(template).asked.map((o) => o.code);
+    expect(codes('utility_rods')).to.include.members(['pedal_play_excessive', 'drags', 'fades', 'pedal_hard_no_stop', 'tightens_warm']);
+    for (const none of ['pedal_sinks', 'level_low', 'fluid_at_wheel', 'servo_none', 'clutch_spongy', 'difference_lamp'])
+      expect(codes('utility_rods')).to.not.include(none);
+    for (const none of ['park_no_hold', 'park_frozen', 'pulls_left']) expect(codes('motorcycle_double_disc')).to.not.include(none);
+    const corners = (template: string, code: string) => of(template).asked.find((o) => o.code === code)?.corners;
+    expect(corners('saloon_disc_drum_single', 'drum_stuck')).to.deep.equal(['RL', 'RR']);
+    expect(corners('saloon_disc_drum_single', 'locked')).to.deep.equal(['FL', 'FR', 'RL', 'RR']);
+    expect(corners('coupe_disc_disc_tandem_servo', 'drum_stuck')).to.equal(undefined);
+  });
+  it('everything on the list is asked of some vehicle, and of every wheel whether it drags, locks and runs hot', () => {
+    const lists = TEMPLATES.map((x) => of(x.id));
+    const all = new Set(lists.flatMap((l) => l.asked.map((o) => o.code)));
+    expect(OBSERVATIONS.filter((o) => !all.has(o.code)).map((o) => o.code)).to.deep.equal([]);
+    for (const { t, asked } of lists)
+      for (const code of ['drags', 'locked', 'hot'])
+        expect(asked.find((o) => o.code === code)?.corners, `${t.layout.template} ${code}`).to.have.members(cornersOf(t.layout));
+  });
+  it('an answer to something else is shown to be put right, is said to be left out, and does not count', () => {
+    const { t } = of('coupe_disc_disc_tandem_servo');
+    t.say('drum_stuck', 'seen', 'FL');
+    const given = toTrace(t.state());
+    expect(given.evidence.foreign).to.deep.equal(['drum_stuck@FL']);
+    expect(given.evidence.observations).to.deep.equal({});
+    expect(askedOf(given, t.state().situation.answers).find((o) => o.code === 'drum_stuck')?.corners).to.deep.equal(['FL']);
+    t.say('drum_stuck', 'not_checked', 'FL');
+    expect(toTrace(t.state()).evidence.foreign).to.deep.equal([]);
   });
 });
 

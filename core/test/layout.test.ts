@@ -19,7 +19,6 @@ import {
   OBSERVATIONS,
   observationFacts,
   observationKey,
-  observationsFor,
   pathFromMaster,
   pathLength,
   placeName,
@@ -140,12 +139,6 @@ describe('the lists of the handbook', () => {
     }
     expect(observationKey('drags', 'FL')).to.not.equal(observationKey('drags', 'FR'));
     expect(observationKey('judder', null)).to.equal('judder');
-  });
-  it('only what a vehicle has is asked about', () => {
-    const none = observationsFor({ hydraulic: false, servo: false, clutch: false });
-    expect(none.every((o) => o.needs === null)).to.equal(true);
-    expect(observationsFor({ hydraulic: true, servo: true, clutch: true })).to.have.length(OBSERVATIONS.length);
-    expect(none.map((o) => o.code)).to.not.include.members(['pedal_spongy']);
   });
   it('cautions are sentences with the action first, each at a step', () => {
     expect(new Set(CAUTIONS.map((c) => c.id)).size).to.equal(CAUTIONS.length);

@@ -5,15 +5,18 @@ import {
   evenNumbers,
   hide,
   judgeNamed,
+  keepPractised,
   networkOf,
   outcomeOf,
   pinnedDown,
   practiceCase,
+  type Practised,
+  practisedSum,
   proposedPath,
   TABLES,
   TEMPLATES,
 } from '../src/index.ts';
-import { id } from './told.ts';
+import { id, NOW } from './told.ts';
 
 describe('practice', () => {
   it('the same number gives the same vehicle, whose owner noticed something', () => {
@@ -62,5 +65,24 @@ describe('practice', () => {
     expect(share).to.be.closeTo((n.faults[i]?.prior ?? 0) / (1 - none), 0.03);
     expect(pinnedDown([true, false, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(false);
     expect(pinnedDown([false, true, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(true);
+  });
+  it('how it went is kept, the newest first, once a vehicle, and summed up', () => {
+    const one = (over: Partial<Practised>): Practised => ({
+      ...{ at: NOW, number: 1, brakes: 'Saloon', right: 1, missed: 0, wrong: 0, minutes: 10, proposedMinutes: 20, helped: false },
+      ...over,
+    });
+    let list = keepPractised([], one({}));
+    list = keepPractised(list, one({ number: 2, missed: 1, minutes: 30 }));
+    list = keepPractised(list, one({ brakes: 'Coupe', wrong: 1, minutes: 50 }));
+    expect(practisedSum(list)).to.deep.equal({ vehicles: 3, clean: 1, minutes: 30, proposedMinutes: 20 });
+    list = keepPractised(list, one({ minutes: 40 }));
+    expect(list.map((p) => [p.brakes, p.number, p.minutes])).to.deep.equal([
+      ['Saloon', 1, 40],
+      ['Coupe', 1, 50],
+      ['Saloon', 2, 30],
+    ]);
+    for (let n = 3; n < 80; n += 1) list = keepPractised(list, one({ number: n }));
+    expect([list.length, list[0]?.number]).to.deep.equal([50, 79]);
+    expect(practisedSum([])).to.deep.equal({ vehicles: 0, clean: 0, minutes: 0, proposedMinutes: 0 });
   });
 });

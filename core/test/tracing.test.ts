@@ -6,11 +6,13 @@ import {
   infer,
   isHydraulic,
   networkOf,
+  oddWords,
   outcomeWords,
   linesOf,
   speakingWords,
   observationKey,
   OBSERVATIONS,
+  readOpposites,
   readTables,
   Refusal,
   TABLES,
@@ -237,11 +239,24 @@ describe('from what is felt to the part at fault', () => {
     expect(contradictionWords(given, { observation: 'drags@RL', against: null, likelihood: 0.01 })).to.match(/goes with nothing else/);
   });
   it('two that do not go together are named', () => {
-    const t = new Asked(FOUR)
-      .say('pedal_to_floor', 'seen')
-      .say('level_empty', 'not_seen')
-      .say('level_low', 'not_seen')
-      .say('pedal_hard_no_stop', 'seen');
-    expect(t.trace().odd.length).to.be.greaterThan(0);
+    const words = (t: Asked): string[] => {
+      const given = toTrace(deriveJob(t.file, NOW));
+      return oddWords(given, weigh(given.network, given.evidence, given.checks));
+    };
+    expect(words(new Asked(FOUR).say('pedal_to_floor', 'seen').say('pedal_hard_no_stop', 'seen'))[0]).to.equal(
+      'These two do not go together: Hard, and the vehicle does not stop; Goes to the floor with no resistance but its spring. A pedal that has no resistance is not hard. Look at both again.',
+    );
+    // At one wheel they are opposed, at two they are not.
+    expect(words(new Asked(FOUR).say('locked', 'seen', 'RL').say('no_braking', 'seen', 'RL'))[0]).to.match(/Rear left: .*; Rear left: /);
+    expect(words(new Asked(FOUR).say('locked', 'seen', 'RL').say('no_braking', 'seen', 'FR'))).to.deep.equal([]);
+    // Seldom is not odd.
+    expect(words(new Asked(FOUR).say('pedal_no_return', 'seen'))).to.deep.equal([]);
+  });
+  it('opposites of a table that names no sign, or the same twice, are refused by their line', () => {
+    const signs = new Set(['locked', 'drags']);
+    expect(() => readOpposites('\nlocked | teapot | why', signs)).to.throw(Refusal, /^opposites, line 2/);
+    expect(() => readOpposites('locked | locked | why', signs)).to.throw(Refusal, /^opposites, line 1/);
+    expect(() => readOpposites('locked | drags |', signs)).to.throw(Refusal, /^opposites, line 1/);
+    expect(readOpposites('locked | drags | why', signs)).to.deep.equal([{ one: 'locked', other: 'drags', reason: 'why' }]);
   });
 });

@@ -333,6 +333,23 @@ describe('what speaks for a fault, and what does not go together', () => {
     ]);
     expect(speaksFor(network, { observations: {}, certain: { hose: 'present' } }, 'hose')).to.equal(null);
   });
+  it('what is rare anyway is not odd; what the others rule out is', () => {
+    const rare: Network = {
+      faults: [
+        { id: 'pivot', prior: 0.01 },
+        { id: 'hose', prior: 0.3 },
+      ],
+      observations: [
+        { id: 'no_return', leak: 0.002, strengths: { pivot: 0.9 } },
+        { id: 'stiff', leak: 0.001, strengths: { pivot: 0.97 } },
+        { id: 'drags', leak: 0.02, strengths: { hose: 0.8 } },
+      ],
+    };
+    const odd = (observations: Evidence['observations']) => contradictions(rare, { observations, certain: {} });
+    expect(odd({ no_return: 'seen' })).to.deep.equal([]);
+    expect(odd({ no_return: 'seen', drags: 'not_seen' })).to.deep.equal([]);
+    expect(odd({ no_return: 'seen', stiff: 'not_seen' }).map((c) => [c.observation, c.against])).to.deep.include(['no_return', 'stiff']);
+  });
   it('names two that contradict each other, and nothing where all fits', () => {
     const odd = contradictions(network, { observations: { still_drags: 'seen', drags: 'not_seen' }, certain: {} });
     expect(odd.map((c) => [c.observation, c.against])).to.deep.include(['drags', 'still_drags']);

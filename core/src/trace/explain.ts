@@ -47,12 +47,14 @@ export interface Contradiction {
 
 /** An observation less likely than this, given all the others, does not go together with them. */
 export const ODD = 0.03;
+/** If it is the others that make it so: it is by so much less likely than it would be with nothing else known. */
+const MADE_ODD = 1 / 3;
 /** So many of them are looked into, the least likely first. */
 const MOST_ODD = 2;
 
 /**
  * Evidence that does not go together: an observation that all the others make very unlikely, and the one of them that
- * does so most. Taken out, either leaves a far likelier whole.
+ * does so most. Taken out, either leaves a far likelier whole. What is rare anyway is not odd for that.
  * Source: handbook 30; the ratio of the marginal likelihoods with and without.
  */
 export function contradictions(network: Network, evidence: Evidence): Contradiction[] {
@@ -62,11 +64,16 @@ export function contradictions(network: Network, evidence: Evidence): Contradict
     return done.ok ? done.value : -Infinity;
   };
   const all = likely(evidence);
+  const certain = likely({ ...evidence, observations: {} });
+  /** How likely one thing is with nothing else observed. */
+  const alone = (id: string, state: 'seen' | 'not_seen'): number =>
+    Math.exp(likely({ ...evidence, observations: { [id]: state } }) - certain);
   const odd = ids
     .flatMap((observation) => {
       const rest = likely(without(evidence, observation));
       const likelihood = rest === -Infinity ? 1 : Math.exp(all - rest);
-      return likelihood < ODD ? [{ observation, rest, likelihood }] : [];
+      const isOdd = likelihood < ODD && likelihood < MADE_ODD * alone(observation, evidence.observations[observation] ?? 'seen');
+      return isOdd ? [{ observation, rest, likelihood }] : [];
     })
     .sort((a, b) => a.likelihood - b.likelihood)
     .slice(0, MOST_ODD);

@@ -99,3 +99,39 @@ export function judgeNamed(made: PracticeCase, named: ReadonlySet<string>): { ri
     wrong: ids.filter((f) => !f.there && named.has(f.id)).map((f) => f.id),
   };
 }
+
+/** How one made-up vehicle went. */
+export interface Practised {
+  /** ISO instant. */
+  readonly at: string;
+  readonly number: number;
+  /** What it was built with, in words. */
+  readonly brakes: string;
+  /** Faults that were named rightly, not named, and named without being there. */
+  readonly right: number;
+  readonly missed: number;
+  readonly wrong: number;
+  readonly minutes: number;
+  readonly proposedMinutes: number;
+  /** With what Dauer weighs beside it. */
+  readonly helped: boolean;
+}
+
+/** So many are kept. */
+const MOST_KEPT = 50;
+
+/** The newest first; one vehicle done again takes the place of its last time. */
+export function keepPractised(before: readonly Practised[], now: Practised): Practised[] {
+  return [now, ...before.filter((p) => p.number !== now.number || p.brakes !== now.brakes)].slice(0, MOST_KEPT);
+}
+
+/** How it went in all: vehicles, those of which every fault was named and none besides, and minutes a vehicle, his and the proposed. */
+export function practisedSum(list: readonly Practised[]): { vehicles: number; clean: number; minutes: number; proposedMinutes: number } {
+  const mean = (of: (p: Practised) => number): number => (list.length === 0 ? 0 : list.reduce((s, p) => s + of(p), 0) / list.length);
+  return {
+    vehicles: list.length,
+    clean: list.filter((p) => p.missed === 0 && p.wrong === 0).length,
+    minutes: mean((p) => p.minutes),
+    proposedMinutes: mean((p) => p.proposedMinutes),
+  };
+}

@@ -1,5 +1,7 @@
+import { type Corner, CORNERS } from '../layout/kinds.ts';
+import type { Observation } from '../records/findingRecords.ts';
 import type { PlacedCheck, PlacedSign } from './network.ts';
-import { observationFacts } from './observations.ts';
+import { observationFacts, type ObservationFacts, observationKey, OBSERVATIONS } from './observations.ts';
 import type { ToTrace } from './tracing.ts';
 
 /** What is left to answer of a check. */
@@ -22,4 +24,24 @@ export function toAnswer(of: ToTrace, check: PlacedCheck): ToAnswer {
 /** A sign in words at its check: without the wheel where the check is at one wheel anyway, unless it is one of several alike. */
 export function askedWords(check: PlacedCheck, s: PlacedSign): string {
   return check.corner === null || s.code.includes('#') ? s.text : (s.sign.text ?? observationFacts(s.sign.code)?.text ?? s.text);
+}
+
+/** Something that a vehicle is asked about: what some fault of its own layout brings about. */
+export interface AskedOf extends ObservationFacts {
+  /** The wheels that it is asked of; none where it is of the whole. */
+  readonly corners: readonly Corner[];
+}
+
+/**
+ * What a vehicle is asked about: of all that can be seen, felt or heard what something of its own layout may bring about, and
+ * what was answered all the same, so that it can be put right.
+ */
+export function askedOf({ network }: ToTrace, answers: ReadonlyMap<string, Observation>): AskedOf[] {
+  const known = new Set(network.observations.map((o) => o.id));
+  const asked = (key: string): boolean => known.has(key) || (answers.get(key)?.state ?? 'not_checked') !== 'not_checked';
+  return OBSERVATIONS.flatMap((o): AskedOf[] => {
+    if (!o.perCorner) return asked(o.code) ? [{ ...o, corners: [] }] : [];
+    const corners = CORNERS.filter((c) => asked(observationKey(o.code, c)));
+    return corners.length > 0 ? [{ ...o, corners }] : [];
+  });
 }

@@ -2,6 +2,7 @@ import type { Layout } from '../layout/graph.ts';
 import { CORNER_NAME, CORNERS } from '../layout/kinds.ts';
 import type { Contradiction } from './explain.ts';
 import type { PlacedFault, PlacedSign, VehicleNetwork } from './network.ts';
+import { oppositesSeen } from './opposites.ts';
 import type { ToTrace } from './tracing.ts';
 import { type Weighed, type WeighedCheck, type Weighing, WORTH_A_LINE } from './weigh.ts';
 
@@ -144,4 +145,12 @@ export function contradictionWords(of: ToTrace, odd: Contradiction): string {
   return odd.against === null
     ? `${one}: that goes with nothing else that is known. Look again.`
     : `These two do not go together: ${one}; ${textOf(of, odd.against)}. Look at both again.`;
+}
+
+/** All that does not go together, in words: what cannot be seen in one look, then what the rest makes very unlikely. */
+export function oddWords(of: ToTrace, result: Weighing): string[] {
+  const opposed = oppositesSeen(of).map(
+    ({ one, other, reason }) => `These two do not go together: ${one.text}; ${other.text}. ${reason}. Look at both again.`,
+  );
+  return [...opposed, ...result.odd.map((o) => contradictionWords(of, o))];
 }

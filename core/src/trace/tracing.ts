@@ -1,5 +1,5 @@
 import type { CharacteristicId } from '../gauge/characteristics.ts';
-import { cornersOf, type Layout } from '../layout/graph.ts';
+import type { Layout } from '../layout/graph.ts';
 import type { JobState } from '../records/job.ts';
 import { possibleChecks } from './possible.ts';
 import { asEvidence, type Certain, certainOf } from './causes.ts';
@@ -10,7 +10,7 @@ import { worthOf } from './nextCheck.ts';
 import type { Evidence } from './faultNetwork.ts';
 import { pastExpected, pedalTells } from './pedalGauge.ts';
 import { observationKey } from './observations.ts';
-import { answerable, TABLES, type Tables } from './tables.ts';
+import { TABLES, type Tables } from './tables.ts';
 
 /** A figure of the bench that is evidence by itself: past is seen, holds or watch is not seen. Source: handbook 30, round. */
 const MEASURED_SIGN: Readonly<Partial<Record<CharacteristicId, string>>> = {
@@ -83,10 +83,7 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       return slot === undefined || (changed.get(slot) ?? '') <= c.at;
     }),
   );
-  const corners = new Set(cornersOf(state.file.layout));
-  const foreign = [...state.situation.answers].flatMap(([key, o]) =>
-    o.state !== 'not_checked' && ((o.corner !== null && !corners.has(o.corner)) || answerable(o.code) === null) ? [key] : [],
-  );
+  const foreign = [...state.situation.answers].flatMap(([key, o]) => (o.state !== 'not_checked' && !known.has(key) ? [key] : []));
   return { observations, learntFrom, certain: asEvidence(found), found, foreign, earlier };
 }
 

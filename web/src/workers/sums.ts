@@ -1,4 +1,14 @@
-import { attempt, type ChooseInput, chooseLifts, type Evidence, type Network, type NetworkCheck, weigh } from '@dauer/core';
+import {
+  attempt,
+  type ChooseInput,
+  chooseLifts,
+  type Evidence,
+  type Network,
+  type NetworkCheck,
+  type PracticeCase,
+  proposedPath,
+  weigh,
+} from '@dauer/core';
 import { expose } from 'comlink';
 
 let current: Network = { faults: [], observations: [] };
@@ -14,6 +24,7 @@ export const sums = {
     current = network;
   },
   weigh: (evidence: Evidence, checks: readonly NetworkCheck[], complaint: boolean) => weigh(current, evidence, checks, complaint),
+  proposedPath: (made: PracticeCase) => proposedPath(made),
 };
 export type Sums = typeof sums;
 expose(sums);

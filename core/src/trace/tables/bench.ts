@@ -83,4 +83,9 @@ park_cable_seized  | parking_cable | drawn by hand in its sheath | cable_frayed
 park_linkage       | parking_travel | pins and holes oval | clevis_worn
 clevis_worn        | linkage_play | pins and holes oval | clevis_worn
 shoes_off_centre   | shoe_centring | where the lining bears | contact_heel_toe
+wedge_seized       | expander_play | by hand, spread and back | seized
+park_shoes_worn    | - | lining at its thinnest, grease on it | no_lining lining_soaked
+foot_dry           | - | moves by itself with its rod off | -
+pedal_dry          | - | moves by itself with its rod off | -
+switch_dead        | - | lamp at rest and pressed | -
 `;

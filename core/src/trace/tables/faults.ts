@@ -33,6 +33,8 @@ pedal_spring       | pedal | - | Return spring weak | 0.0012 | year | - | replac
 pedal_stop         | pedal | - | Stop set wrong | 0.0035 | once | fresh*3 | use_again | Moved when the cylinder or lamp switch was changed
 pedal_flexes       | pedal | - | Bracket or bulkhead flexes | 0.0035 | once | hard*1.5 | use_again | Cracked bulkheads feel like air
 lever_dry          | hand_lever | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
+foot_dry           | foot_lever | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
+switch_dead        | switch | - | Stop-lamp switch dead or stuck | 0.002 | year | damp*1.3 | replace | Contacts burn, diaphragms crack
 servo_diaphragm    | servo | - | Diaphragm leaks | 0.0016 | year | stood*1.3 | replace | Rubber of that age
 servo_check_valve  | servo | - | Check valve does not hold | 0.002  | year | - | replace | Small, exposed to fumes, often original
 servo_supply       | servo | - | Vacuum supply weak | 0.0052 | once | - | use_again | Hoses, manifold or a tired engine
@@ -84,6 +86,7 @@ park_cable_seized  | parking_lever | - | Cable seized | 0.003  | year | damp*2 s
 park_maladjusted   | parking_lever | - | Parking brake maladjusted | 0.017  | once | fresh*1.5 | use_again | Cable taken up instead of the shoes
 park_pin           | parking_lever | - | Lever pin seized | 0.0016 | year | damp*1.5 stood*2 | use_again | Low, wet, never moved
 park_linkage       | parking_lever | - | Linkage worn | 0.0016 | year | - | replace | Clevises and bushes
+park_shoes_worn    | parking_shoes | - | Parking shoes worn or greasy | 0.002 | year | damp*1.3 | replace | Small, hidden, never looked at
 rods_out           | cross_shaft | - | Rods out of adjustment | 0.028  | once | fresh*2 | use_again | Each was set by a different hand
 clevis_worn        | cross_shaft | - | Clevises and bushes worn | 0.003  | year | - | replace | All play adds up at the pedal
 wedge_seized       | expander | - | Wedge or cam seized | 0.0024 | year | stood*2 damp*1.5 | use_again | Dry and rusty

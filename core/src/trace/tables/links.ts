@@ -304,4 +304,70 @@ wc_leaks           | lining_soaked       | 0.4  | here    | Where it has run dow
 piston_leaks       | lining_soaked       | 0.3  | here    | Where it has run down long enough
 pads_worn          | lining_low          | 0.85 | here    | Seen from the edge
 shoes_worn         | lining_low          | 0.8  | here    | Seen from the edge
+piston_seized      | locked              | 0.12 | here    | Its pads rusted to the rotor
+over_adjusted      | locked              | 0.2  | here    | Taken up hard
+hose_flap          | locked              | 0.15 | here    | A hard stop stays in it
+master_port        | locked              | 0.1  | all     | What is trapped grows
+pushrod_no_play    | locked              | 0.1  | all     | Stroke by stroke
+servo_sticks_on    | locked              | 0.15 | all     | It goes on pushing
+park_cable_seized  | locked              | 0.2  | rear    | Pulled when it was laid up
+wedge_seized       | locked              | 0.15 | here    | Spread, and stays so
+master_port        | hot                 | 0.5  | all     | They drag
+pushrod_no_play    | hot                 | 0.5  | all     | They drag
+master_stuck_home  | hot                 | 0.4  | all     | They drag
+master_residual    | hot                 | 0.3  | all     | They drag
+servo_sticks_on    | hot                 | 0.5  | all     | They drag
+fluid_wrong        | hot                 | 0.4  | all     | They drag
+wc_seized          | hot                 | 0.35 | here    | Where it does not come back
+shoe_hangs         | hot                 | 0.3  | here    | It rubs
+shoe_springs       | hot                 | 0.3  | here    | It rubs
+wedge_seized       | hot                 | 0.4  | here    | Where it does not close
+park_cable_seized  | hot                 | 0.4  | rear    | Driven with it on
+bearing_worn       | hot                 | 0.2  | here    | The bearing itself
+slides_seized      | smell               | 0.15 | system  | Hot lining
+wc_seized          | blued               | 0.1  | here    | Where it was driven on
+wedge_seized       | blued               | 0.1  | here    | Where it was driven on
+over_adjusted      | tightens_warm       | 0.4  | system  | The lining grows before the drum does
+shoes_contaminated | fades               | 0.3  | system  | What is in it smears
+shoes_off_centre   | fades               | 0.25 | system  | Little of the lining does all the work
+drum_oversize      | fades               | 0.15 | system  | A thin drum stores less
+pads_contaminated  | pedal_more_effort   | 0.35 | system  | It does not grip
+shoes_contaminated | pedal_more_effort   | 0.35 | system  | It does not grip
+pads_wrong         | pedal_more_effort   | 0.35 | system  | A mix that wants heat
+pads_contaminated  | pedal_hard_no_stop  | 0.15 | system  | Soaked or glazed through, at more than one wheel
+shoes_contaminated | pedal_hard_no_stop  | 0.15 | system  | Soaked or glazed through, at more than one wheel
+wc_seized          | pedal_hard_no_stop  | 0.1  | system  | Nothing moves there
+line_blocked       | pedal_hard_no_stop  | 0.2  | system  | The fluid has nowhere to go
+wedge_seized       | pedal_hard_no_stop  | 0.15 | system  | Nothing moves there
+pads_contaminated  | long_stop           | 0.3  | system  | One axle does too little
+shoes_contaminated | long_stop           | 0.35 | system  | One axle does too little
+piston_seized      | long_stop           | 0.15 | system  | One wheel does too little
+wc_seized          | long_stop           | 0.2  | system  | One wheel does too little
+hose_blocked       | long_stop           | 0.3  | system  | One wheel does nothing
+line_blocked       | long_stop           | 0.5  | system  | A circuit does nothing
+servo_diaphragm    | long_stop           | 0.35 | system  | The leg does it alone
+servo_supply       | long_stop           | 0.35 | system  | The leg does it alone
+fluid_water        | long_stop           | 0.15 | system  | Once it is hot
+pads_contaminated  | locks               | 0.15 | own     | Or grabs
+pads_wrong         | locks               | 0.15 | own     | They bite at once
+shoes_contaminated | noise               | 0.3  | system  | Squeal
+shoes_worn         | noise               | 0.4  | system  | Rivets on the drum
+shoe_hangs         | noise               | 0.2  | system  | It clicks as it goes over the step
+slides_seized      | noise               | 0.2  | system  | A pad worn to its plate
+pads_worn          | level_low           | 0.5  | system  | The pistons stand far out, and the fluid behind them
+shoes_worn         | level_low           | 0.2  | system  | As for the cups
+bearing_loose      | judder              | 0.3  | system  | The wheel moves under the brake
+rods_out           | no_braking          | 0.2  | all     | A rod too long does nothing
+foot_dry           | pedal_no_return     | 0.85 | system  | It sticks
+foot_dry           | pivot_stiff         | 0.95 | system  | Moved by itself
+foot_dry           | drags               | 0.3  | rear    | The rear is held on a little
+switch_dead        | stop_lamp           | 0.95 | system  | What it says
+park_shoes_worn    | park_no_grip        | 0.8  | system  | They move and do not grip
+park_shoes_worn    | park_no_hold        | 0.6  | system  | They do not grip
+park_shoes_worn    | park_long           | 0.4  | system  | A long way to the drum
+park_shoes_worn    | park_shoes_bad      | 0.95 | here    | Drum off, looked at
+shoes_contaminated | park_no_grip        | 0.35 | system  | Where they are the rear ones
+shoes_contaminated | park_no_hold        | 0.4  | system  | Where they are the rear ones
+shoes_worn         | park_no_hold        | 0.3  | system  | Where they are the rear ones
+drum_rusted_on     | park_drags          | 0.3  | system  | It never let go
 `;

@@ -113,6 +113,7 @@ springs_slack       | 0.01  | checked  | corner | Shoe springs slack | Hung in t
 no_rollback         | 0.01  | checked  | piece  | Piston does not draw back after release, by a feeler | Rotor touches by itself
 bearing_rough       | 0.02  | checked  | corner | Bearing rough, turned slowly | Pads that touch
 outside_play        | 0.02  | checked  | corner | Tyre, joint, bush or alignment out on this side | Within its limit
+park_shoes_bad      | 0.02  | checked  | corner | Parking shoes worn or greasy | Dust on them
 wedge_stiff         | 0.01  | checked  | corner | Wedge or cam stiff by hand | Shoe springs
 judder_parking      | 0.02  | checked  | system | Judders by the parking brake alone | A rough road
 lining_thin         | 0.004 | measured | corner | Lining under its limit | Gauged at its end

@@ -11,9 +11,8 @@ import {
   SHOE_POINTS,
   type Taken,
 } from '@dauer/core';
-import { wrap } from 'comlink';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
-import type { Sums } from '../../workers/sums.ts';
+import { useSums } from '../../workers/useSums.ts';
 
 /** Whether the linings stand in the middle of their drum, and which of the settings on offer evens them out. */
 const props = defineProps<{ taken: readonly Taken[]; drum: number | null }>();
@@ -47,12 +46,8 @@ watch(
   },
   { immediate: true },
 );
-const worker = new Worker(new URL('../../workers/sums.ts', import.meta.url), { type: 'module' });
-const beside = wrap<Sums>(worker);
-onBeforeUnmount(() => {
-  worker.terminate();
-  emit('clearance', null);
-});
+const beside = useSums();
+onBeforeUnmount(() => emit('clearance', null));
 const listOf = (typed: string): number[] =>
   typed.trim() === ''
     ? []

@@ -2,9 +2,9 @@
 import {
   type CauseLine,
   type CauseLook,
-  contradictionWords,
   linesOf,
   type Observation,
+  oddWords,
   percentText,
   quietLinesOf,
   type PlacedCheck,
@@ -13,7 +13,7 @@ import {
   type SaidOfCause,
   saidOf,
 } from '@dauer/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import CauseRow from './CauseRow.vue';
 import CheckPlate from './CheckPlate.vue';
 import type { WeighedNow } from './useWeighing.ts';
@@ -31,6 +31,11 @@ const emit = defineEmits<{
   look: [said: readonly SaidOfCause[]];
 }>();
 const opened = ref<number | null>(null);
+// A fault is known by its number in the network: in another one that is another fault.
+watch(
+  () => props.now?.given.network,
+  () => (opened.value = null),
+);
 const said = computed(() => Object.keys(props.now?.given.evidence.observations ?? {}).length);
 const causes = computed(() => (props.now ? linesOf(props.now.given.network, props.now.result.causes) : []));
 /** What nothing seen speaks for, though it is likely enough on such a vehicle. */
@@ -57,10 +62,8 @@ const next = computed(() =>
     return check ? [{ weighed, check }] : [];
   }),
 );
-const odd = computed(() => {
-  const { now } = props;
-  return now ? now.result.odd.slice(0, 1).map((o) => contradictionWords(now.given, o)) : [];
-});
+/** One thing at a time that does not go together. */
+const odd = computed(() => (props.now ? oddWords(props.now.given, props.now.result).slice(0, 1) : []));
 const round = computed((): readonly PlacedCheck[] => props.now?.given.firstRound ?? []);
 const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 </script>

@@ -4,21 +4,29 @@ import {
   buildLayout,
   type CauseLook,
   judgeNamed,
+  keepPractised,
   outcomeOf,
   type PlacedCheck,
   type PlacedFault,
   practiceCase,
-  proposedPath,
+  type Practised,
   type ProposedPath,
   TEMPLATES,
   type ToTrace,
 } from '@dauer/core';
+import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, toRaw, watch } from 'vue';
+import { useSums } from '../../workers/useSums.ts';
+import { useSession } from '../../app/session.ts';
 import CausesPanel from './CausesPanel.vue';
+import PractisedBefore from './PractisedBefore.vue';
 import { useWeighing } from './useWeighing.ts';
 
 /** Practice: a made-up vehicle with hidden faults. Checks are asked for and paid in minutes, then the faults are named. */
+const session = useSession();
+const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
+const templateName = (id: string): string => templates.find((t) => t.value === id)?.title ?? id;
 const template = ref(TEMPLATES[0]?.id ?? '');
 const number = ref(1 + Math.floor(Math.random() * 9000));
 const NO_LOOKS: ReadonlyMap<string, CauseLook> = new Map();
@@ -39,9 +47,18 @@ function begin(): void {
   proposed.value = null;
   helped.value = false;
 }
-function another(): void {
-  number.value += 1;
+function take(n: number): void {
+  number.value = n;
   begin();
+}
+const MOST_NUMBER = 999_999;
+/** The number as it is typed: somebody else’s vehicle, or one to do again. */
+const typed = ref('');
+watch(number, (n) => (typed.value = String(n)), { immediate: true });
+function takeTyped(): void {
+  const n = Number(typed.value);
+  if (Number.isInteger(n) && n >= 1 && n <= MOST_NUMBER && n !== number.value) take(n);
+  typed.value = String(number.value);
 }
 begin();
 const checksText = (n: number): string => (n === 1 ? 'one check' : `${n} checks`);
@@ -86,11 +103,21 @@ const faultText = (id: string): string => {
   return f ? `${f.kind.name}, ${f.where}` : id;
 };
 const verdict = computed(() => judgeNamed(made.value, named.value));
-function finish(): void {
+/** How earlier ones went, on this device, of whoever is signed in. */
+const practised = useLocalStorage<Practised[]>(`dauer.practice.${session.person?.id ?? ''}`, []);
+const beside = useSums();
+async function finish(): Promise<void> {
   finished.value = true;
-  proposed.value = proposedPath(made.value);
+  const done = made.value;
+  const { right, missed, wrong } = verdict.value;
+  const mine = { minutes: minutes.value, helped: helped.value };
+  const path = await beside.proposedPath(toRaw(done));
+  practised.value = keepPractised(practised.value, {
+    ...{ at: new Date().toISOString(), number: done.number, brakes: templateName(template.value), ...mine },
+    ...{ right: right.length, missed: missed.length, wrong: wrong.length, proposedMinutes: path.minutes },
+  });
+  if (finished.value && made.value === done) proposed.value = path;
 }
-const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
 </script>
 
 <template>
@@ -99,11 +126,14 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
       <h1>Practice: vehicle {{ number }}</h1>
       <span class="second fig">{{ minutes }} min spent, {{ checksText(done.length) }}</span>
       <span class="grow" />
-      <button class="act" type="button" @click="another">Another vehicle</button>
+      <button class="act" type="button" @click="take(number + 1)">Another vehicle</button>
     </div>
-    <p class="second">Nothing here is a vehicle of the shop, and nothing is kept. The same number gives the same faults.</p>
+    <p class="second">
+      Nothing here is a vehicle of the shop. The same number gives the same faults; how it went is kept on this device, for you alone.
+    </p>
     <div class="pickrow">
       <v-select v-model="template" class="kind" label="Brakes" :items="templates" @update:model-value="begin" />
+      <v-text-field v-model="typed" class="number" label="Number" inputmode="numeric" @change="takeTyped" />
     </div>
     <div class="cols">
       <section aria-label="What is known">
@@ -160,7 +190,10 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
           </p>
           <p>
             You took {{ minutes }} min and {{ checksText(done.length) }}{{ helped ? ', with what Dauer weighs beside you' : '' }}.
-            <template v-if="proposed">
+            <template v-if="proposed && proposed.steps.length === 0">
+              {{ proposed.pinned ? 'By the proposed way it was among the first with what the owner told.' : 'Nothing was left to check.' }}
+            </template>
+            <template v-else-if="proposed">
               The proposed way {{ proposed.pinned ? 'had it among the first' : 'had not pinned it down' }} after {{ proposed.minutes }} min
               and {{ checksText(proposed.steps.length) }}:
             </template>
@@ -196,15 +229,22 @@ const templates = TEMPLATES.map((t) => ({ value: t.id, title: t.name }));
         </span>
       </template>
     </CausesPanel>
+    <PractisedBefore v-if="practised.length > 0" :list="practised" />
   </main>
 </template>
 
 <style scoped>
 .pickrow {
-  margin: 8px 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  margin: 16px 0 8px;
 }
 .kind {
-  max-width: 420px;
+  flex: 0 1 420px;
+}
+.number {
+  flex: 0 1 140px;
 }
 .cols {
   display: grid;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   answersToWords,
+  askedOf,
   type CauseLook,
   type CautionStep,
   CORNER_NAME,
@@ -11,7 +12,6 @@ import {
   looksOf,
   type Observation,
   observationKey,
-  observationsFor,
   type PlacedSign,
   type SaidOfCause,
   toTrace,
@@ -42,14 +42,9 @@ watch(weighing, (now) => {
   job.likelihood = now && layout ? likelyPlaces(now.given, layout, now.result) : new Map();
 });
 const looks = computed<ReadonlyMap<string, CauseLook>>(() => (job.book ? looksOf(job.book) : new Map()));
-const list = computed(() => {
-  const layout = job.state?.file.layout;
-  if (!layout) return [];
-  const has = (kind: string): boolean => layout.slots.some((s) => s.kind === kind);
-  return observationsFor({ hydraulic: has('master_cylinder'), servo: has('servo'), clutch: has('clutch_master') }).filter((o) =>
-    answersToWords(o, find.value ?? ''),
-  );
-});
+const list = computed(() =>
+  given.value && job.state ? askedOf(given.value, job.state.situation.answers).filter((o) => answersToWords(o, find.value ?? '')) : [],
+);
 const groups = computed(() => GROUPS.map((g) => ({ g, items: list.value.filter((o) => o.group === g) })).filter((x) => x.items.length > 0));
 const corners = computed(() => job.state?.file.job.scopeCorners ?? []);
 /** The wheel that is picked on the map. */

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { CORNER_NAME, type Corner, type Observation, type ObservationFacts } from '@dauer/core';
+import { type AskedOf, CORNER_NAME, type Corner, type Observation } from '@dauer/core';
+import { computed } from 'vue';
 import TriAnswer from './TriAnswer.vue';
 import TriWay from './TriWay.vue';
 
 /** What is seen at each wheel: all wheels beside each other, or one that is picked on the map, answered in one tap. */
 const props = defineProps<{
-  items: readonly ObservationFacts[];
+  items: readonly AskedOf[];
   corners: readonly Corner[];
   picked: Corner | null;
   writable: boolean;
@@ -14,13 +15,15 @@ const props = defineProps<{
 const emit = defineEmits<{ answer: [code: string, corner: Corner, state: Observation['state']] }>();
 const NEXT: Record<Observation['state'], Observation['state']> = { not_checked: 'seen', seen: 'not_seen', not_seen: 'not_checked' };
 const WORD = { seen: 'Seen', not_seen: 'Not seen', not_checked: 'Not checked' } as const;
+/** Of the wheel that is picked. */
+const here = computed(() => props.items.filter((o) => props.picked !== null && o.corners.includes(props.picked)));
 const tap = (code: string, corner: Corner): void => emit('answer', code, corner, NEXT[props.stateOf(code, corner)]);
 </script>
 
 <template>
   <p v-if="corners.length === 0" class="second">No corner is taken in by this job.</p>
   <ul v-else-if="picked" class="one">
-    <li v-for="o in items" :key="o.code">
+    <li v-for="o in here" :key="o.code">
       <span class="text">{{ o.text }}</span>
       <TriAnswer
         :label="`${o.text}, ${CORNER_NAME[picked]}`"
@@ -43,6 +46,7 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
           <th scope="row">{{ o.text }}</th>
           <td v-for="c in corners" :key="c">
             <TriWay
+              v-if="o.corners.includes(c)"
               class="cell"
               :way="stateOf(o.code, c)"
               :on="true"

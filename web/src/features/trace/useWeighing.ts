@@ -1,7 +1,6 @@
 import { type ToTrace, type Weighing } from '@dauer/core';
-import { wrap } from 'comlink';
-import { onBeforeUnmount, type Ref, shallowRef, toRaw, watch } from 'vue';
-import type { Sums } from '../../workers/sums.ts';
+import { type Ref, shallowRef, toRaw, watch } from 'vue';
+import { useSums } from '../../workers/useSums.ts';
 
 export interface WeighedNow {
   readonly given: ToTrace;
@@ -11,9 +10,7 @@ export interface WeighedNow {
 /** The causes of what is known, weighed beside the page whenever something is answered; null before the first time. */
 export function useWeighing(given: Ref<ToTrace | null>) {
   const weighing = shallowRef<WeighedNow | null>(null);
-  const worker = new Worker(new URL('../../workers/sums.ts', import.meta.url), { type: 'module' });
-  const beside = wrap<Sums>(worker);
-  onBeforeUnmount(() => worker.terminate());
+  const beside = useSums();
   let asked = '';
   let sent: ToTrace['network'] | null = null;
   watch(
