@@ -116,8 +116,17 @@ describe('what a vehicle is asked about', () => {
   it('what some fault of its layout brings about, at the wheels that have it, and nothing else', () => {
     const codes = (template: string): string[] => of(template).asked.map((o) => o.code);
     expect(codes('utility_rods')).to.include.members(['pedal_play_excessive', 'drags', 'fades', 'pedal_hard_no_stop', 'tightens_warm']);
-    for (const none of ['pedal_sinks', 'level_low', 'fluid_at_wheel', 'servo_none', 'clutch_spongy', 'difference_lamp'])
+    for (const none of [
+      'pedal_spongy',
+      'pedal_low_pumps_up',
+      'level_low',
+      'fluid_at_wheel',
+      'servo_none',
+      'clutch_spongy',
+      'difference_lamp',
+    ])
       expect(codes('utility_rods')).to.not.include(none);
+    expect(codes('drums_single')).to.not.include('servo_wet');
     for (const none of ['park_no_hold', 'park_frozen', 'pulls_left']) expect(codes('motorcycle_double_disc')).to.not.include(none);
     const corners = (template: string, code: string) => of(template).asked.find((o) => o.code === code)?.corners;
     expect(corners('saloon_disc_drum_single', 'drum_stuck')).to.deep.equal(['RL', 'RR']);

@@ -116,6 +116,20 @@ describe('the network of a vehicle', () => {
       expect(() => infer(n, { observations: {}, certain: {} })).to.not.throw();
     }
   });
+  it('shoes are off centre, and a wedge is seized, only where one spreads them', () => {
+    const kinds = (template: string) => new Set(networkOf(layoutOf(template), PLAIN, TABLES).faults.map((f) => f.kind.id));
+    for (const fault of ['shoes_off_centre', 'wedge_seized']) {
+      expect([...kinds('utility_rods')]).to.include(fault);
+      expect([...kinds('motorcycle_disc_rod')]).to.include(fault);
+      expect([...kinds('drums_single')]).to.not.include(fault);
+    }
+    expect([...kinds('motorcycle_disc_rod')]).to.include.members(['foot_dry', 'lever_dry']);
+    expect([...kinds('disc_disc_parking_drum')]).to.include('park_shoes_worn');
+  });
+  it('every kind of fault can be on some vehicle', () => {
+    const all = new Set(TEMPLATES.flatMap((x) => networkOf(layoutOf(x.id), PLAIN, TABLES).faults.map((f) => f.kind.id)));
+    expect(TABLES.faults.filter((f) => !all.has(f.id)).map((f) => f.id)).to.deep.equal(['switch_dead']);
+  });
   it('a prior grows with the years, and is shifted by what is known of the vehicle', () => {
     const layout = layoutOf('coupe_disc_disc_tandem_servo');
     const prior = (context: Partial<TraceContext>, kind: string): number =>

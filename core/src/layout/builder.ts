@@ -7,6 +7,8 @@ export interface Axle {
   readonly circuit: number | null;
   readonly caliper?: 'fixed' | 'floating' | 'floating_parking';
   readonly pistons?: number;
+  /** What spreads the shoes where no cylinder does; a cam if not said. */
+  readonly expander?: 'cam' | 'wedge';
   readonly cylinders?: number;
   readonly pistonMm?: number;
   /** Shoes of a parking brake in a drum inside the rotor. */
@@ -62,6 +64,10 @@ export function wheelUnit(b: Builder, corner: Corner, axle: Axle): Slot | null {
   } else {
     b.slot('drum', 'Drum', { corner });
     b.slot('shoes', 'Shoes', { corner });
+    if (axle.cylinders === 0) {
+      const style = axle.expander ?? 'cam';
+      b.slot('expander', style === 'cam' ? 'Cam' : 'Wedge', { corner, style });
+    }
     for (let n = 1; n <= (axle.cylinders ?? 1); n += 1) {
       const name = (axle.cylinders ?? 1) > 1 ? `Wheel cylinder ${n}` : 'Wheel cylinder';
       const cylinder = b.slot('wheel_cylinder', name, { corner, circuits, boreMm: axle.pistonMm ?? null });

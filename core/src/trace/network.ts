@@ -72,6 +72,12 @@ interface At {
   readonly id: string;
 }
 
+/** Whether a part is built as a fault needs it: by the beginning of its style, or spread by a cam or wedge at its wheel. */
+function hasStyle(layout: Layout, s: Slot, style: string | null): boolean {
+  if (style === 'mechanical') return layout.slots.some((o) => o.corner === s.corner && o.kind === 'expander');
+  return style === null || (s.style ?? '').startsWith(style);
+}
+
 function placesOf(kind: FaultKind, layout: Layout): At[] {
   const hydraulic = isHydraulic(layout);
   const wheels = cornersOf(layout);
@@ -101,7 +107,7 @@ function placesOf(kind: FaultKind, layout: Layout): At[] {
     });
   }
   return layout.slots
-    .filter((s) => s.kind === kind.on && (kind.style === null || (s.style ?? '').startsWith(kind.style)))
+    .filter((s) => s.kind === kind.on && hasStyle(layout, s, kind.style))
     .map((slot): At => {
       const fed = slot.corner ? [] : bleedersFedThrough(layout, slot).flatMap((id) => layout.slots.find((s) => s.id === id)?.corner ?? []);
       const corners = slot.corner ? [slot.corner] : [...new Set(fed)];
@@ -161,6 +167,13 @@ function shownAt(link: Link, at: At, layout: Layout): string[] {
   }
 }
 
+/** Whether a layout has what a sign is about at all: no fluid, no level. */
+function canShow(sign: Sign, layout: Layout): boolean {
+  const needs = observationFacts(sign.code)?.needs ?? null;
+  if (needs === 'hydraulic') return isHydraulic(layout);
+  return needs === null || layout.slots.some((s) => s.kind === (needs === 'servo' ? 'servo' : 'clutch_master'));
+}
+
 /** A sign in words at a place. */
 function wordsOf(sign: Sign, where: string): string {
   const text = sign.text ?? observationFacts(sign.code)?.text ?? sign.code;
@@ -207,6 +220,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   }
   const wheels = cornersOf(layout);
   const observations = tables.signs.flatMap((sign): PlacedSign[] => {
+    if (!canShow(sign, layout)) return [];
     const asked: readonly Piece[] =
       sign.scope === 'piece'
         ? [...(pieces.get(sign.code)?.values() ?? [])]

@@ -8,6 +8,8 @@ export interface ObservationFacts {
   readonly text: string;
   /** Asked at each wheel. */
   readonly perCorner: boolean;
+  /** Only where the layout has it. */
+  readonly needs: 'hydraulic' | 'servo' | 'clutch' | null;
 }
 
 export const GROUP_NAME: Readonly<Record<ObservationGroup, string>> = {
@@ -21,12 +23,16 @@ export const GROUP_NAME: Readonly<Record<ObservationGroup, string>> = {
 };
 export const GROUPS = Object.keys(GROUP_NAME) as readonly ObservationGroup[];
 
-const rows = (group: ObservationGroup, perCorner: boolean, list: readonly (readonly [string, string])[]): ObservationFacts[] =>
-  list.map(([code, text]) => ({ code, group, text, perCorner }));
+const rows = (
+  group: ObservationGroup,
+  perCorner: boolean,
+  needs: ObservationFacts['needs'],
+  list: readonly (readonly [string, string])[],
+): ObservationFacts[] => list.map(([code, text]) => ({ code, group, text, perCorner, needs }));
 
 /** What can be seen, felt or heard. Source: handbook 30, What is observed. */
 export const OBSERVATIONS: readonly ObservationFacts[] = [
-  ...rows('pedal', false, [
+  ...rows('pedal', false, null, [
     ['pedal_hard_no_stop', 'Hard, and the vehicle does not stop'],
     ['pedal_more_effort', 'Hard with normal stopping, more effort than usual'],
     ['pedal_no_return', 'Does not return, or returns slowly'],
@@ -34,14 +40,14 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['pedal_play_excessive', 'Free play excessive'],
     ['pedal_play_none', 'No free play'],
   ]),
-  ...rows('pedal', false, [
+  ...rows('pedal', false, 'hydraulic', [
     ['pedal_spongy', 'Spongy'],
     ['pedal_low_pumps_up', 'Low, comes up when pumped'],
     ['pedal_sinks', 'Sinks under a steady push'],
     ['pedal_to_floor', 'Goes to the floor with no resistance but its spring'],
   ]),
-  ...rows('pedal', false, [['clutch_spongy', 'Clutch pedal spongy or low']]),
-  ...rows('road', false, [
+  ...rows('pedal', false, 'clutch', [['clutch_spongy', 'Clutch pedal spongy or low']]),
+  ...rows('road', false, null, [
     ['pulls_left', 'Pulls left'],
     ['pulls_right', 'Pulls right'],
     ['judder', 'Judder'],
@@ -53,7 +59,7 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['noise', 'Squeal, grind or knock'],
     ['tightens_warm', 'Brakes tighten as they warm'],
   ]),
-  ...rows('wheel', true, [
+  ...rows('wheel', true, null, [
     ['drags', 'Drags after release'],
     ['locked', 'Cannot be turned at all'],
     ['no_braking', 'Turns with the pedal hard down'],
@@ -63,12 +69,12 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['bearing_play', 'Bearing play'],
     ['drum_stuck', 'Drum will not come off'],
   ]),
-  ...rows('wheel', true, [
+  ...rows('wheel', true, 'hydraulic', [
     ['fluid_at_wheel', 'Fluid at the wheel'],
     ['bleeder_dry', 'Bleeder dry'],
     ['bleeder_blocked', 'Bleeder blocked'],
   ]),
-  ...rows('reservoir', false, [
+  ...rows('reservoir', false, 'hydraulic', [
     ['level_low', 'Level low'],
     ['level_empty', 'Empty'],
     ['fluid_dark', 'Fluid dark'],
@@ -80,14 +86,14 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['line_rusted', 'A line rusted'],
     ['repair_visible', 'Previous repair visible'],
   ]),
-  ...rows('parking', false, [
+  ...rows('parking', false, null, [
     ['park_no_hold', 'Does not hold'],
     ['park_long', 'Lever travel long'],
     ['park_frozen', 'Lever frozen'],
     ['park_drags', 'Drags'],
     ['park_no_grip', 'Moves the shoes but no grip'],
   ]),
-  ...rows('servo', false, [
+  ...rows('servo', false, 'servo', [
     ['servo_none', 'No assistance'],
     ['servo_hiss', 'Hiss with the pedal down'],
     ['servo_vacuum_lost', 'Vacuum lost'],
@@ -95,8 +101,8 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['servo_rattle', 'Push-rod rattles'],
     ['servo_wet', 'Wet inside the servo'],
   ]),
-  ...rows('lamps', false, [['stop_lamp', 'Stop lamp dead or stuck']]),
-  ...rows('lamps', false, [['difference_lamp', 'Pressure-difference lamp on']]),
+  ...rows('lamps', false, null, [['stop_lamp', 'Stop lamp dead or stuck']]),
+  ...rows('lamps', false, 'hydraulic', [['difference_lamp', 'Pressure-difference lamp on']]),
 ];
 
 export function observationFacts(code: string): ObservationFacts | undefined {

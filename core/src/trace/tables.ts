@@ -14,7 +14,7 @@ export type Shift = (typeof SHIFTS)[number];
 export interface FaultKind {
   readonly id: string;
   readonly on: ComponentKind | 'system' | 'circuit' | 'axle';
-  /** The style that a component must have (its beginning), or hydraulic for what only fluid can have. */
+  /** The style that a component must have (its beginning), mechanical at a cam or wedge, or hydraulic for what only fluid can have. */
   readonly style: string | null;
   readonly name: string;
   readonly prior: number;

@@ -48,7 +48,7 @@ export function pellam(story: Story, rack: Rack): void {
     );
     now.gauge(car.slot('shoes', corner), 'shoe_above_rivets', 'as_found', rack.depth, ['1.60', '2.10', '2.30', '1.80', '2.20', '2.40']);
     now.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, [corner === 'FL' ? '0.03' : '0.02']);
-    for (const kind of ['drum', 'shoes', 'hub'] as const) {
+    for (const kind of ['drum', 'shoes', 'expander', 'hub'] as const) {
       now.look(car.slot(kind, corner), kind === 'shoes' ? 'Contact at the heel only.' : 'Looked at, nothing found.');
       now.decide(car.slot(kind, corner), 'use_again');
     }

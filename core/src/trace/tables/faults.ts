@@ -2,6 +2,7 @@
  * What fails on each kind of component. One line a fault:
  * id | at which kind of component | style it needs, - for any | name | prior | per (year, once) | shifts of its odds | usual option | reasoning
  *
+ * A style of mechanical is a wheel whose shoes a cam or wedge spreads.
  * A prior per year grows with the years since the component was last renewed or open; once is of the vehicle as it comes.
  * Shifts: stood (a year or more, or kept standing), damp (stored damp, or outside where it rains), damp_air (a damp climate),
  * old_fluid (three years or unknown), unknown_fluid (none was ever named on record), hard (competition or work), fresh (work here
@@ -90,7 +91,7 @@ park_shoes_worn    | parking_shoes | - | Parking shoes worn or greasy | 0.002 | 
 rods_out           | cross_shaft | - | Rods out of adjustment | 0.028  | once | fresh*2 | use_again | Each was set by a different hand
 clevis_worn        | cross_shaft | - | Clevises and bushes worn | 0.003  | year | - | replace | All play adds up at the pedal
 wedge_seized       | expander | - | Wedge or cam seized | 0.0024 | year | stood*2 damp*1.5 | use_again | Dry and rusty
-shoes_off_centre   | shoes | floating | Shoes not centred | 0.017  | once | fresh*2 | use_again | Set by feel after every relining
+shoes_off_centre   | shoes | mechanical | Shoes not centred | 0.017  | once | fresh*2 | use_again | Set by feel after every relining
 slave_leaks        | clutch_slave | - | Clutch slave leaks | 0.003  | year | stood*1.5 | reseal | Low, hot, forgotten
 clutch_passes      | clutch_master | - | Clutch master passes | 0.002  | year | stood*1.3 | reseal | As the brake's, worked more often
 clutch_air         | clutch_master | - | Air in the clutch line | 0.021  | once | fresh*3 | use_again | After any work on it
