@@ -36,9 +36,9 @@ describe('from the complaint to what may be at fault', function () {
     await page.goto(`${house.url}/jobs/${jobId}/trace`);
     await panel().locator('.cause').first().waitFor();
     expect((await causes()).join(' ')).to.match(/rear left/);
-    expect(await share(/Over-adjusted\s+rear left shoes/)).to.be.greaterThan(20);
+    expect(await share(/Wheel cylinder seized\s+rear left/)).to.be.greaterThan(20);
     await panel()
-      .getByRole('button', { name: /Over-adjusted/ })
+      .getByRole('button', { name: /Wheel cylinder seized\s*rear left/ })
       .focus();
     await page.keyboard.press('Enter');
     await panel().getByText('For it').waitFor();
@@ -72,11 +72,11 @@ describe('from the complaint to what may be at fault', function () {
   });
 
   it('a wheel found free speaks against what would hold it', async () => {
-    const held = await share(/Over-adjusted/);
+    const held = await share(/Wheel cylinder seized\s*rear left/);
     await page.getByRole('button', { name: /^Drags after release, Rear left: seen/ }).click();
     await page.getByRole('button', { name: /^Drags after release, Rear left: not seen/ }).waitFor();
     await page.waitForFunction((was) => {
-      const row = [...document.querySelectorAll('.cause')].find((c) => /Over-adjusted/.test(c.textContent ?? ''));
+      const row = [...document.querySelectorAll('.cause')].find((c) => /Wheel cylinder seized\s*rear left/.test(c.textContent ?? ''));
       return !row || Number.parseInt(row.querySelector('.how .fig')?.textContent ?? '0', 10) < was;
     }, held);
     await page.getByRole('button', { name: /^Drags after release, Rear left: not seen/ }).click();
@@ -126,7 +126,7 @@ describe('from the complaint to what may be at fault', function () {
 
   it('a cause goes on the bench’s list, is owed there, and a finding on the bench closes it', async () => {
     const cylinder = await slotId('wheel_cylinder', 'RL');
-    const other = await share(/Over-adjusted\s+rear left shoes/);
+    const other = await share(/Cable seized/);
     await panel()
       .getByRole('button', { name: /Wheel cylinder seized\s+rear left/ })
       .click();
@@ -149,7 +149,7 @@ describe('from the complaint to what may be at fault', function () {
     expect(await row.locator('.how .fig').innerText()).to.match(/^was \d+\s%$/);
     await loop.getByText('found', { exact: true }).waitFor();
     // What the seized cylinder explains is taken from the others.
-    expect(await share(/Over-adjusted\s+rear left shoes/)).to.be.lessThan(other);
+    expect(await share(/Cable seized/)).to.be.lessThan(other);
   });
 
   it('what had been said and found counts once nothing else was found, and Decide proposes the usual work', async () => {

@@ -127,6 +127,7 @@ describe('what a vehicle is asked about', () => {
     ])
       expect(codes('utility_rods')).to.not.include(none);
     expect(codes('drums_single')).to.not.include('servo_wet');
+    for (const o of of('motorcycle_disc_rod').asked) expect(o.group).to.not.equal('parking');
     for (const none of ['park_no_hold', 'park_frozen', 'pulls_left']) expect(codes('motorcycle_double_disc')).to.not.include(none);
     const corners = (template: string, code: string) => of(template).asked.find((o) => o.code === code)?.corners;
     expect(corners('saloon_disc_drum_single', 'drum_stuck')).to.deep.equal(['RL', 'RR']);

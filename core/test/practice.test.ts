@@ -83,6 +83,10 @@ describe('practice', () => {
     ]);
     for (let n = 3; n < 80; n += 1) list = keepPractised(list, one({ number: n }));
     expect([list.length, list[0]?.number]).to.deep.equal([50, 79]);
-    expect(practisedSum([])).to.deep.equal({ vehicles: 0, clean: 0, minutes: 0, proposedMinutes: 0 });
+    expect(practisedSum([])).to.deep.equal({ vehicles: 0, clean: 0, minutes: 0, proposedMinutes: null });
+    expect(practisedSum([one({ proposedMinutes: null }), one({ minutes: 20, proposedMinutes: 8 })])).to.include({
+      minutes: 15,
+      proposedMinutes: 8,
+    });
   });
 });

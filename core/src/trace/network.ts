@@ -167,11 +167,14 @@ function shownAt(link: Link, at: At, layout: Layout): string[] {
   }
 }
 
+/** The kind of component without which there is nothing to see of some signs. */
+const SHOWN_BY = { servo: 'servo', clutch: 'clutch_master', parking: 'parking_lever' } as const;
+
 /** Whether a layout has what a sign is about at all: no fluid, no level. */
 function canShow(sign: Sign, layout: Layout): boolean {
   const needs = observationFacts(sign.code)?.needs ?? null;
-  if (needs === 'hydraulic') return isHydraulic(layout);
-  return needs === null || layout.slots.some((s) => s.kind === (needs === 'servo' ? 'servo' : 'clutch_master'));
+  if (needs === null) return true;
+  return needs === 'hydraulic' ? isHydraulic(layout) : layout.slots.some((s) => s.kind === SHOWN_BY[needs]);
 }
 
 /** A sign in words at a place. */

@@ -9,7 +9,7 @@ export interface ObservationFacts {
   /** Asked at each wheel. */
   readonly perCorner: boolean;
   /** Only where the layout has it. */
-  readonly needs: 'hydraulic' | 'servo' | 'clutch' | null;
+  readonly needs: 'hydraulic' | 'servo' | 'clutch' | 'parking' | null;
 }
 
 export const GROUP_NAME: Readonly<Record<ObservationGroup, string>> = {
@@ -86,7 +86,7 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['line_rusted', 'A line rusted'],
     ['repair_visible', 'Previous repair visible'],
   ]),
-  ...rows('parking', false, null, [
+  ...rows('parking', false, 'parking', [
     ['park_no_hold', 'Does not hold'],
     ['park_long', 'Lever travel long'],
     ['park_frozen', 'Lever frozen'],

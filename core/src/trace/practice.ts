@@ -112,7 +112,8 @@ export interface Practised {
   readonly missed: number;
   readonly wrong: number;
   readonly minutes: number;
-  readonly proposedMinutes: number;
+  /** Of the proposed way; null until it is reckoned. */
+  readonly proposedMinutes: number | null;
   /** With what Dauer weighs beside it. */
   readonly helped: boolean;
 }
@@ -125,13 +126,22 @@ export function keepPractised(before: readonly Practised[], now: Practised): Pra
   return [now, ...before.filter((p) => p.number !== now.number || p.brakes !== now.brakes)].slice(0, MOST_KEPT);
 }
 
-/** How it went in all: vehicles, those of which every fault was named and none besides, and minutes a vehicle, his and the proposed. */
-export function practisedSum(list: readonly Practised[]): { vehicles: number; clean: number; minutes: number; proposedMinutes: number } {
-  const mean = (of: (p: Practised) => number): number => (list.length === 0 ? 0 : list.reduce((s, p) => s + of(p), 0) / list.length);
+/** How it went in all. */
+export interface PractisedSum {
+  readonly vehicles: number;
+  /** Of which every fault was named, and none besides. */
+  readonly clean: number;
+  /** A vehicle, in the mean; the proposed way of those for which it is reckoned, null where it is of none. */
+  readonly minutes: number;
+  readonly proposedMinutes: number | null;
+}
+export function practisedSum(list: readonly Practised[]): PractisedSum {
+  const mean = (of: readonly number[]): number => of.reduce((s, x) => s + x, 0) / Math.max(1, of.length);
+  const proposed = list.flatMap((p) => p.proposedMinutes ?? []);
   return {
     vehicles: list.length,
     clean: list.filter((p) => p.missed === 0 && p.wrong === 0).length,
-    minutes: mean((p) => p.minutes),
-    proposedMinutes: mean((p) => p.proposedMinutes),
+    minutes: mean(list.map((p) => p.minutes)),
+    proposedMinutes: proposed.length > 0 ? mean(proposed) : null,
   };
 }

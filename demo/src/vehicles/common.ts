@@ -32,5 +32,5 @@ export function traced(t: Telling, corners: readonly Corner[]): void {
   t.see('pedal_spongy', 'not_seen');
   t.see('level_low', 'not_seen');
   for (const c of corners) t.see('drags', 'not_seen', c);
-  t.see('park_no_hold', 'not_seen');
+  if (t.car.layout.slots.some((s) => s.kind === 'parking_lever')) t.see('park_no_hold', 'not_seen');
 }

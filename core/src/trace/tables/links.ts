@@ -370,4 +370,5 @@ shoes_contaminated | park_no_grip        | 0.35 | system  | Where they are the r
 shoes_contaminated | park_no_hold        | 0.4  | system  | Where they are the rear ones
 shoes_worn         | park_no_hold        | 0.3  | system  | Where they are the rear ones
 drum_rusted_on     | park_drags          | 0.3  | system  | It never let go
+shoes_off_centre   | park_no_hold        | 0.4  | system  | The lever works the same shoes
 `;

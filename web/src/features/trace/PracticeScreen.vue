@@ -110,12 +110,14 @@ async function finish(): Promise<void> {
   finished.value = true;
   const done = made.value;
   const { right, missed, wrong } = verdict.value;
-  const mine = { minutes: minutes.value, helped: helped.value };
+  const mine: Practised = {
+    ...{ at: new Date().toISOString(), number: done.number, brakes: templateName(template.value) },
+    ...{ right: right.length, missed: missed.length, wrong: wrong.length },
+    ...{ minutes: minutes.value, proposedMinutes: null, helped: helped.value },
+  };
+  practised.value = keepPractised(practised.value, mine);
   const path = await beside.proposedPath(toRaw(done));
-  practised.value = keepPractised(practised.value, {
-    ...{ at: new Date().toISOString(), number: done.number, brakes: templateName(template.value), ...mine },
-    ...{ right: right.length, missed: missed.length, wrong: wrong.length, proposedMinutes: path.minutes },
-  });
+  practised.value = keepPractised(practised.value, { ...mine, proposedMinutes: path.minutes });
   if (finished.value && made.value === done) proposed.value = path;
 }
 </script>

@@ -13,7 +13,9 @@ const sum = computed(() => practisedSum(props.list));
     <h2 class="line">What you have practised</h2>
     <p>
       {{ sum.vehicles === 1 ? 'One vehicle' : `${sum.vehicles} vehicles` }}, {{ sum.clean }} with every fault named and none besides;
-      {{ Math.round(sum.minutes) }} min each, the proposed way {{ Math.round(sum.proposedMinutes) }}.
+      {{ Math.round(sum.minutes) }} min each{{
+        sum.proposedMinutes === null ? '' : `, the proposed way ${Math.round(sum.proposedMinutes)}`
+      }}.
     </p>
     <div class="scroll">
       <table>
@@ -35,7 +37,7 @@ const sum = computed(() => practisedSum(props.list));
               {{ p.right }} of {{ p.right + p.missed }}{{ p.wrong > 0 ? `, ${p.wrong} not there` : '' }}{{ p.helped ? ', helped' : '' }}
             </td>
             <td class="right fig">{{ p.minutes }}</td>
-            <td class="right fig">{{ p.proposedMinutes }}</td>
+            <td class="right fig">{{ p.proposedMinutes ?? '–' }}</td>
           </tr>
         </tbody>
       </table>
