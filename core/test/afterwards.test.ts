@@ -1,0 +1,140 @@
+import { expect } from 'chai';
+import {
+  afterCareOf,
+  afterCareStates,
+  BEDDING_KM,
+  type BleedPull,
+  buildSheet,
+  deriveJob,
+  forNowOf,
+  isClosed,
+  operationState,
+  type OperationEvent,
+  RETORQUE_KM,
+  runningOperations,
+} from '../src/index.ts';
+import { base, FOUR, NOW, Told } from './told.ts';
+
+const state = (t: Told) => deriveJob(t.file, NOW);
+const AT = '2026-03-01T15:00:00.000Z';
+const care = (t: Told) => afterCareOf(state(t), AT);
+function torque(t: Told, point: string): void {
+  t.file.torques = [
+    ...t.file.torques,
+    {
+      ...base(t.next()),
+      ...{ slotId: null, point, targetTyped: '75 Nm', target: 75, typed: '75 Nm', unit: 'Nm' as const, canonical: 75, wrench: 'W 1' },
+    },
+  ];
+}
+function pull(t: Told, air: BleedPull['air']): void {
+  const slotId = t.layout.slots.find((s) => s.kind === 'bleeder')?.id ?? '';
+  const drawn = { slotId, volumeTyped: '50 mL', volumeMl: 50, colour: 'clear' as const, air, closed: true, method: null };
+  t.file.bleedPulls = [...t.file.bleedPulls, { ...base(t.next()), ...drawn }];
+}
+
+describe('what a job leaves behind', () => {
+  it('nothing was done, nothing follows', () => {
+    expect(care(new Told(FOUR))).to.deep.equal([]);
+  });
+  it('an opened circuit is looked at the next day; what was fitted dry or bled with air in it is bled again', () => {
+    const t = new Told(FOUR);
+    pull(t, 'none');
+    expect(care(t).map((i) => [i.item, i.on])).to.deep.equal([['leak_next_day', '2026-03-02']]);
+    pull(t, 'bubbles');
+    expect(care(t).find((i) => i.item === 'second_bleed')?.why).to.equal('Air came while bleeding.');
+    const dry = new Told(FOUR);
+    dry.part(dry.slot('caliper', 'RL'), 'resealed');
+    expect(care(dry).map((i) => i.item)).to.deep.equal(['leak_next_day', 'second_bleed']);
+    expect(care(dry)[1]?.why).to.equal('A component was fitted dry or resealed.');
+  });
+  it('wheel nuts are named by wheel and come again by distance; new linings or faces are bedded in', () => {
+    const t = new Told(FOUR);
+    torque(t, 'wheel:FL');
+    torque(t, 'wheel:RR');
+    torque(t, 'caliper:x');
+    const [nuts] = care(t);
+    expect([nuts?.what, nuts?.km, nuts?.on]).to.deep.equal(['Wheel nuts again: front left, rear right', RETORQUE_KM, '2026-03-08']);
+    t.part(t.slot('pads', 'FL'), 'fitted', 'new pads');
+    const bedding = care(t).find((i) => i.item === 'bedding_in');
+    expect([bedding?.km, bedding?.on]).to.deep.equal([BEDDING_KM, '2026-03-31']);
+    const cut = new Told(FOUR);
+    cut.part(cut.slot('rotor', 'FL'), 'machined');
+    expect(care(cut).map((i) => i.item)).to.deep.equal(['bedding_in']);
+  });
+  it('what is taken back leaves nothing', () => {
+    const t = new Told(FOUR);
+    pull(t, 'bubbles');
+    t.takeBack(t.file.bleedPulls[0]!.id);
+    expect(care(t)).to.deep.equal([]);
+  });
+  it('a job is closed once everything is done or taken over by name; the newest answer counts', () => {
+    const t = new Told(FOUR);
+    torque(t, 'wheel:FL');
+    pull(t, 'none');
+    expect(isClosed(state(t))).to.equal(false);
+    const sheet = { ...buildSheet(state(t), AT), afterCare: care(t) };
+    t.file.release = { ...{ id: 'r', jobId: 'job', releasedBy: 'ann', releasedAt: AT }, ownWork: false, ruleVersion: '1', sheet };
+    const answers = () => afterCareStates(state(t)).map((a) => [a.item, a.answer, a.by]);
+    expect(answers()).to.deep.equal([
+      ['leak_next_day', 'open', null],
+      ['retorque', 'open', null],
+    ]);
+    const answer = (item: string, result: 'done' | 'taken_over' | 'failed'): void => {
+      t.file.afterCares = [...t.file.afterCares, { ...base(t.next()), item, result, note: '' }];
+    };
+    answer('leak_next_day', 'failed');
+    answer('retorque', 'taken_over');
+    expect(isClosed(state(t))).to.equal(false);
+    answer('leak_next_day', 'done');
+    expect(answers()).to.deep.equal([
+      ['leak_next_day', 'done', 'ann'],
+      ['retorque', 'taken_over', 'ann'],
+    ]);
+    expect(isClosed(state(t))).to.equal(true);
+    t.takeBack(t.file.afterCares.at(-1)!.id);
+    expect(isClosed(state(t))).to.equal(false);
+  });
+});
+
+describe('work under way', () => {
+  const clock = (t: Told, operationId: string, kind: OperationEvent['kind'], minute: number): void => {
+    t.file.operationEvents = [...t.file.operationEvents, { ...base(minute), operationId, kind, note: '' }];
+  };
+  it('runs from its newest start, is stopped and done, and the longest stands first', () => {
+    const t = new Told(FOUR);
+    const ops = ['Soak', 'Cure', 'Bead'].map((title) => ({ ...base(t.next()), slotId: null, title, attendedMinutes: 5 }));
+    t.file.operations = ops;
+    const [soak, cure, bead] = ops.map((o) => o.id) as [string, string, string];
+    clock(t, soak, 'start', 10);
+    clock(t, cure, 'start', 20);
+    clock(t, cure, 'stop', 30);
+    clock(t, cure, 'start', 100);
+    clock(t, bead, 'start', 40);
+    clock(t, bead, 'done', 50);
+    const now = new Date(Date.UTC(2026, 0, 1) + 130 * 60000 + 59000).toISOString();
+    const { book } = deriveJob(t.file, now);
+    expect([soak, cure, bead, 'nothing'].map((o) => operationState(book, o))).to.deep.equal(['running', 'running', 'done', 'open']);
+    expect(runningOperations(book, now).map((r) => [r.operation.title, r.minutes])).to.deep.equal([
+      ['Soak', 120],
+      ['Cure', 30],
+    ]);
+    clock(t, soak, 'stop', 110);
+    expect(runningOperations(deriveJob(t.file, now).book, now).map((r) => r.operation.title)).to.deep.equal(['Cure']);
+    // A device whose clock runs behind gives no negative minutes.
+    expect(runningOperations(deriveJob(t.file, now).book, base(0).happenedAt)[0]?.minutes).to.equal(0);
+  });
+  it('what is fitted for now is named with its day, until what belongs there is fitted', () => {
+    const t = new Told(FOUR);
+    const hose = t.slot('hose', 'FL');
+    t.part(hose, 'removed');
+    t.file.partEvents = [
+      ...t.file.partEvents,
+      { ...base(t.next()), ...({ partId: 'lent', kind: 'fitted', slotId: hose, note: '', temporary: true, until: '2026-07-01' } as const) },
+    ];
+    expect(forNowOf(state(t))).to.deep.equal([{ what: 'Front left hose', until: '2026-07-01' }]);
+    t.part(hose, 'removed', 'lent');
+    t.part(hose, 'fitted', 'new hose');
+    expect(forNowOf(state(t))).to.deep.equal([]);
+  });
+});
