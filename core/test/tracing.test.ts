@@ -204,6 +204,19 @@ describe('from what is felt to the part at fault', () => {
     dirty.gauge(dirty.slot('hub'), ['0.30'], { measurement: 'hub_end_float', surface: 'dirty' });
     expect(evidenceOf(deriveJob(dirty.file, NOW), network).observations[key]).to.equal(undefined);
   });
+  it('a job read anew has the network it had, another layout or context has another', () => {
+    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const network = (file: typeof t.file) => toTrace(deriveJob(file, NOW)).network;
+    const first = network(t.file);
+    expect(network(structuredClone(t.file))).to.equal(first);
+    const damp = structuredClone(t.file);
+    damp.vehicle = { ...damp.vehicle, storage: 'damp' };
+    expect(network(damp)).to.not.equal(first);
+    const other = structuredClone(t.file);
+    other.layout = { ...other.layout, slots: other.layout.slots.filter((s) => s.kind !== 'servo') };
+    expect(network(other).faults.some((f) => f.kind.on === 'servo')).to.equal(false);
+    expect(network(t.file).faults.some((f) => f.kind.on === 'servo')).to.equal(true);
+  });
   it('what nobody checked is no evidence', () => {
     const plain = new Asked(FOUR).trace().causes.map((c) => c.probability);
     const asked = new Asked(FOUR)

@@ -132,16 +132,16 @@ export function firstRound(network: VehicleNetwork, checks: readonly PlacedCheck
   return chosen;
 }
 
-const made = new WeakMap<Layout, { readonly key: string; readonly tables: Tables; readonly network: VehicleNetwork }>();
-/** The network of a layout in a context; the last one made is kept, since most answers change neither. */
+let made: { readonly key: string; readonly tables: Tables; readonly network: VehicleNetwork } | null = null;
+/**
+ * The network of a layout in a context. The last one made is kept, by what it was made of: a job that is read anew has the
+ * same one, and nothing is weighed again for it.
+ */
 function networkFor(layout: Layout, context: TraceContext, tables: Tables): VehicleNetwork {
   const { years, yearsOfAll, shifts, fresh, times } = context;
-  const key = JSON.stringify([[...years], yearsOfAll, [...shifts], [...fresh], [...(times ?? [])]]);
-  const known = made.get(layout);
-  if (known && known.key === key && known.tables === tables) return known.network;
-  const network = networkOf(layout, context, tables);
-  made.set(layout, { key, tables, network });
-  return network;
+  const key = JSON.stringify([layout.slots, layout.connections, [...years], yearsOfAll, [...shifts], [...fresh], [...(times ?? [])]]);
+  if (made?.key !== key || made.tables !== tables) made = { key, tables, network: networkOf(layout, context, tables) };
+  return made.network;
 }
 
 /**
