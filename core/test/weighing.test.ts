@@ -1,10 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
-  contradictions,
   entropySum,
   type Evidence,
-  evenNumbers,
   givenSomething,
   infer,
   type Network,
@@ -23,43 +21,12 @@ interface Given {
   checks?: { id: string; minutes: number; observations: string[] }[];
   explain?: string;
 }
+
 const byFault = (network: Network, list: readonly number[]): Record<string, number> =>
   Object.fromEntries(network.faults.map((f, i) => [f.id, list[i] ?? NaN]));
 
 const speaksFor = (network: Network, evidence: Evidence, id: string) =>
   speakingOf(network, evidence)(network.faults.findIndex((f) => f.id === id));
-
-describe('weighing the evidence', () => {
-  vectorTests('diagnosis', (i: Given) => {
-    const network: Network = { faults: i.faults, observations: i.observations };
-    const evidence: Evidence = { observations: i.evidence, certain: i.certain ?? {} };
-    const { posterior, logLikelihood } = infer(network, evidence);
-    const worth = worthOf(network, evidence, i.checks ?? []);
-    const speaks = i.explain === undefined ? undefined : speaksFor(network, evidence, i.explain);
-    return {
-      posterior: byFault(network, posterior),
-      log_marginal_likelihood: logLikelihood,
-      entropy_bits: entropySum(posterior),
-      checks: Object.fromEntries(
-        (i.checks ?? []).map((c) => {
-          const w = worth.find((x) => x.check.id === c.id);
-          return [
-            c.id,
-            w
-              ? {
-                  expected_drop_bits: w.drop,
-                  drop_bits_per_minute: w.dropPerMinute,
-                  outcomes: w.outcomes.map((o) => ({ ...o, posterior: byFault(network, o.posterior) })),
-                }
-              : null,
-          ];
-        }),
-      ),
-      check_order: worth.map((w) => w.check.id),
-      explain: speaks ? Object.fromEntries(speaks.map((s) => [s.observation, s.logOdds])) : null,
-    };
-  });
-});
 
 /** Every state of every fault, one after the other. */
 function byHand(network: Network, evidence: Evidence): { posterior: number[]; likelihood: number } {
@@ -88,10 +55,12 @@ function byHand(network: Network, evidence: Evidence): { posterior: number[]; li
 }
 
 const share = fc.double({ min: 0.001, max: 1, noNaN: true });
+
 const few = fc.oneof(
   { weight: 6, arbitrary: fc.double({ min: 0.01, max: 0.6, noNaN: true }) },
   { weight: 1, arbitrary: fc.constantFrom(0, 1) },
 );
+
 /** Small networks with whatever evidence. */
 const small = fc
   .record({
@@ -130,6 +99,38 @@ const small = fc
     };
     return { network, evidence };
   });
+
+describe('weighing the evidence', () => {
+  vectorTests('diagnosis', (i: Given) => {
+    const network: Network = { faults: i.faults, observations: i.observations };
+    const evidence: Evidence = { observations: i.evidence, certain: i.certain ?? {} };
+    const { posterior, logLikelihood } = infer(network, evidence);
+    const worth = worthOf(network, evidence, i.checks ?? []);
+    const speaks = i.explain === undefined ? undefined : speaksFor(network, evidence, i.explain);
+    return {
+      posterior: byFault(network, posterior),
+      log_marginal_likelihood: logLikelihood,
+      entropy_bits: entropySum(posterior),
+      checks: Object.fromEntries(
+        (i.checks ?? []).map((c) => {
+          const w = worth.find((x) => x.check.id === c.id);
+          return [
+            c.id,
+            w
+              ? {
+                  expected_drop_bits: w.drop,
+                  drop_bits_per_minute: w.dropPerMinute,
+                  outcomes: w.outcomes.map((o) => ({ ...o, posterior: byFault(network, o.posterior) })),
+                }
+              : null,
+          ];
+        }),
+      ),
+      check_order: worth.map((w) => w.check.id),
+      explain: speaks ? Object.fromEntries(speaks.map((s) => [s.observation, s.logOdds])) : null,
+    };
+  });
+});
 
 describe('exact inference', () => {
   it('agrees with trying every state of every fault, whatever the network and the evidence', () => {
@@ -223,166 +224,5 @@ describe('a check of a vehicle that has a fault', () => {
       }),
       { numRuns: 300 },
     );
-  });
-});
-
-const SCALE = 1000n;
-
-describe('exact inference of a hundred faults and fifteen seen', () => {
-  interface Whole {
-    readonly prior: readonly bigint[];
-    readonly leak: readonly bigint[];
-    /** Of each fault, by observation; none where it brings it never about. */
-    readonly strength: readonly ReadonlyMap<number, bigint>[];
-  }
-  /** Priors, leaks and strengths in thousandths, so that whole numbers carry them exactly. */
-  function large(seed: number): { network: Network; evidence: Evidence; whole: Whole } {
-    let state = seed;
-    const next = (): number => {
-      state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-      return state / 2 ** 32;
-    };
-    const prior = Array.from({ length: 100 }, () => BigInt(10 + Math.floor(next() * 200)));
-    const leak = Array.from({ length: 15 }, () => BigInt(5 + Math.floor(next() * 60)));
-    const strength = prior.map(
-      () => new Map(leak.flatMap((_, k) => (next() < 0.12 ? [[k, BigInt(200 + Math.floor(next() * 750))] as const] : []))),
-    );
-    const of = (v: bigint): number => Number(v) / Number(SCALE);
-    const network: Network = {
-      faults: prior.map((p, i) => ({ id: `f${i}`, prior: of(p) })),
-      observations: leak.map((l, k) => ({
-        id: `o${k}`,
-        leak: of(l),
-        strengths: Object.fromEntries(strength.flatMap((list, i) => (list.has(k) ? [[`f${i}`, of(list.get(k) ?? 0n)]] : []))),
-      })),
-    };
-    const evidence: Evidence = { observations: Object.fromEntries(leak.map((_, k) => [`o${k}`, 'seen' as const])), certain: {} };
-    return { network, evidence, whole: { prior, leak, strength } };
-  }
-  /** Inclusion and exclusion over the subsets of what was seen, in whole numbers: slow, and without any rounding. */
-  function inWholeNumbers({ prior, leak, strength }: Whole, faults: readonly number[]): number[] {
-    /** Of a fault in a subset: present, and present or absent, over the same denominator whatever the subset. */
-    const known = strength.map(() => new Map<number, readonly [bigint, bigint]>());
-    const factor = (i: number, set: number): readonly [bigint, bigint] => {
-      const links = strength[i] ?? new Map<number, bigint>();
-      const mine = [...links.keys()].reduce((m, k) => m | (set & (1 << k)), 0);
-      const cached = known[i]?.get(mine);
-      if (cached) return cached;
-      let present = prior[i] ?? 0n;
-      for (const [k, s] of links) present *= (mine & (1 << k)) === 0 ? SCALE : SCALE - s;
-      const both = present + (SCALE - (prior[i] ?? 0n)) * SCALE ** BigInt(links.size);
-      known[i]?.set(mine, [present, both]);
-      return [present, both];
-    };
-    let all = 0n;
-    const having = faults.map(() => 0n);
-    for (let set = 0; set < 1 << leak.length; set += 1) {
-      let term = 1n;
-      let odd = false;
-      leak.forEach((l, k) => {
-        const inIt = (set & (1 << k)) !== 0;
-        term *= inIt ? SCALE - l : SCALE;
-        if (inIt) odd = !odd;
-      });
-      for (let i = 0; i < prior.length; i += 1) term *= factor(i, set)[1];
-      if (odd) term = -term;
-      all += term;
-      faults.forEach((i, n) => {
-        const [present, both] = factor(i, set);
-        having[n] = (having[n] ?? 0n) + (term / both) * present;
-      });
-    }
-    return having.map((h) => Number((h * 10n ** 18n) / all) / 1e18);
-  }
-
-  it('agrees with whole numbers to the ninth place', function () {
-    this.timeout(120000);
-    const { network, evidence, whole } = large(5);
-    const { posterior } = infer(network, evidence);
-    const some = [0, 17, 56, 99];
-    inWholeNumbers(whole, some).forEach((want, n) => expect(posterior[some[n] ?? 0], `f${some[n]}`).to.be.closeTo(want, 1e-9));
-  });
-  it('is done within its time', () => {
-    const { network, evidence } = large(11);
-    infer(network, evidence);
-    const begun = performance.now();
-    const { posterior } = infer(network, evidence);
-    const took = performance.now() - begun;
-    expect(posterior).to.have.length(100);
-    expect(took).to.be.lessThan(2000);
-  });
-});
-
-describe('what speaks for a fault, and what does not go together', () => {
-  const network: Network = {
-    faults: [
-      { id: 'piston', prior: 0.1 },
-      { id: 'hose', prior: 0.05 },
-    ],
-    observations: [
-      { id: 'drags', leak: 0.02, strengths: { piston: 0.99, hose: 0.85 } },
-      { id: 'still_drags', leak: 0.001, strengths: { piston: 0.95 } },
-      { id: 'quiet', leak: 0.001, strengths: { hose: 0.2 } },
-    ],
-  };
-  it('ranks by the change of the log-odds', () => {
-    const speaks = speaksFor(network, { observations: { drags: 'seen', still_drags: 'not_seen' }, certain: {} }, 'hose')!;
-    expect(speaks.map((s) => [s.observation, Math.sign(s.logOdds)])).to.deep.equal([
-      ['drags', 1],
-      ['still_drags', 1],
-    ]);
-    expect(speaksFor(network, { observations: {}, certain: { hose: 'present' } }, 'hose')).to.equal(null);
-  });
-  it('what is rare anyway is not odd; what the others rule out is', () => {
-    const rare: Network = {
-      faults: [
-        { id: 'pivot', prior: 0.01 },
-        { id: 'hose', prior: 0.3 },
-      ],
-      observations: [
-        { id: 'no_return', leak: 0.002, strengths: { pivot: 0.9 } },
-        { id: 'stiff', leak: 0.001, strengths: { pivot: 0.97 } },
-        { id: 'drags', leak: 0.02, strengths: { hose: 0.8 } },
-      ],
-    };
-    const odd = (observations: Evidence['observations']) => contradictions(rare, { observations, certain: {} });
-    expect(odd({ no_return: 'seen' })).to.deep.equal([]);
-    expect(odd({ no_return: 'seen', drags: 'not_seen' })).to.deep.equal([]);
-    expect(odd({ no_return: 'seen', stiff: 'not_seen' }).map((c) => [c.observation, c.against])).to.deep.include(['no_return', 'stiff']);
-  });
-  it('names two that contradict each other, and nothing where all fits', () => {
-    const odd = contradictions(network, { observations: { still_drags: 'seen', drags: 'not_seen' }, certain: {} });
-    expect(odd.map((c) => [c.observation, c.against])).to.deep.include(['drags', 'still_drags']);
-    expect(contradictions(network, { observations: { drags: 'seen', still_drags: 'seen' }, certain: {} })).to.deep.equal([]);
-  });
-});
-
-describe('a vehicle that somebody complains about', () => {
-  it('has at least one fault: brute force over small networks', () => {
-    const next = evenNumbers(4);
-    for (let n = 0; n < 20; n += 1) {
-      const faults = Array.from({ length: 5 }, (_, i) => ({ id: `f${i}`, prior: 0.02 + 0.3 * next() }));
-      const observations = Array.from({ length: 3 }, (_, k) => ({
-        ...{ id: `o${k}`, leak: 0.02 + 0.1 * next() },
-        strengths: Object.fromEntries(faults.flatMap((f) => (next() < 0.6 ? [[f.id, next()]] : []))) as Record<string, number>,
-      }));
-      const evidence = { observations: { o0: 'seen', o1: 'not_seen' } as const, certain: {} };
-      const mass = faults.map(() => 0);
-      let all = 0;
-      for (let set = 1; set < 32; set += 1) {
-        let p = faults.reduce((q, f, i) => q * (set & (1 << i) ? f.prior : 1 - f.prior), 1);
-        for (const o of observations.slice(0, 2)) {
-          const none = faults.reduce((q, f, i) => (set & (1 << i) ? q * (1 - (o.strengths[f.id] ?? 0)) : q), 1 - o.leak);
-          p *= o.id === 'o0' ? 1 - none : none;
-        }
-        all += p;
-        faults.forEach((_, i) => {
-          if (set & (1 << i)) mass[i] = (mass[i] ?? 0) + p;
-        });
-      }
-      const { posterior, logLikelihood } = givenSomething({ faults, observations }, evidence, infer({ faults, observations }, evidence));
-      posterior.forEach((p, i) => expect(p).to.be.closeTo((mass[i] ?? 0) / all, 1e-9));
-      expect(Math.exp(logLikelihood)).to.be.closeTo(all, 1e-12);
-    }
   });
 });

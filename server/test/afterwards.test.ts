@@ -1,0 +1,109 @@
+import { deriveJob, lateEvents, type HandbackSheet, weighLate } from '@dauer/core';
+import { expect } from 'chai';
+import { v7 } from 'uuid';
+import { printable } from '../src/features/prove/pdf.ts';
+import { BLACKED } from '../src/features/bookin/redact.ts';
+import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
+
+const now = () => new Date().toISOString();
+
+const fluidJob = (shop: Shop) =>
+  bookIn(shop.technician, 'coupe_disc_disc_tandem_servo', { kind: 'fluid', complaint: '', scopeCorners: [] });
+
+describe('after the hand-back', () => {
+  let shop: Shop;
+  let car: Booked;
+  before(async () => {
+    shop = await openShop();
+    car = await fluidJob(shop);
+  });
+  after(() => shop.close());
+  const release = () =>
+    shop.lead.ask<{ sheet: HandbackSheet; code: string }>('POST', `/api/jobs/${car.jobId}/release`, { id: v7(), password: PASSWORD });
+
+  it('after-care and amendments belong to a job handed back, and to no other', async () => {
+    const care = await shop.technician.event<'afterCares'>(car.jobId, 'after-cares', { item: 'leak_next_day', result: 'done', note: '' });
+    expect([care.status, care.body.code]).to.deep.equal([409, 'not_released']);
+    const amend = await shop.lead.event<'amendments'>(car.jobId, 'amendments', { words: 'The pads were used ones.', reason: 'forgotten' });
+    expect(amend.body.code).to.equal('not_released');
+  });
+
+  it('the sheet names the after-care with its day, and only that is answered', async () => {
+    await finishFluid(shop, car);
+    const { body } = await release();
+    expect(body.sheet.afterCare.map((a) => a.item)).to.deep.equal(['leak_next_day']);
+    const answer = (item: string, result: 'done' | 'taken_over', note = '') =>
+      shop.technician.event<'afterCares'>(car.jobId, 'after-cares', { item, result, note });
+    expect((await answer('bedding_in', 'done')).body.code).to.equal('unknown_reference');
+    expect((await answer('leak_next_day', 'taken_over')).body.code).to.equal('name');
+    expect((await answer('leak_next_day', 'taken_over', 'Ada Fenwick')).status).to.equal(200);
+  });
+
+  it('work after it is refused; what happened before and comes late is kept, marked, and put before a lead', async () => {
+    const finding = {
+      slotId: car.slot('hose', 'FL'),
+      partId: null,
+      words: 'The hose weeps at the crimp',
+      severity: 'reject',
+      cleaning: 'after',
+      rulesOut: [] as never[],
+      settles: null,
+    } as const;
+    expect((await shop.technician.event<'findings'>(car.jobId, 'findings', finding)).body.code).to.equal('released');
+    const before = new Date(Date.now() - 3600000).toISOString();
+    const id = v7();
+    const send = () =>
+      shop.technician.ask<{ status: string }>('POST', `/api/jobs/${car.jobId}/findings`, {
+        id,
+        happenedAt: before,
+        device: 'under the bench',
+        ...finding,
+      });
+    expect((await send()).body.status).to.equal('stored');
+    expect((await send()).body.status).to.equal('already_stored');
+    const file = await shop.reader.file(car.jobId);
+    expect(lateEvents(file).map((l) => [l.event.id, l.what, l.answered])).to.deep.equal([[id, 'finding', false]]);
+    expect(deriveJob(file, now()).blocks, 'the record stays as it was').to.deep.equal([]);
+    expect(weighLate(file, now()).blocks.join()).to.include('Front left hose is out of scope, and a hazard');
+    const yard = () => shop.lead.ask<{ late: { jobId: string; count: number }[] }>('GET', '/api/yard');
+    expect((await yard()).body.late.map((l) => [l.jobId, l.count])).to.deep.equal([[car.jobId, 1]]);
+    const amend = (who: Visitor, corrects: string) =>
+      who.event<'amendments'>(car.jobId, 'amendments', {
+        corrects,
+        words: 'The hose wept; the owner was called.',
+        reason: 'the tablet lay under the bench',
+      });
+    expect((await amend(shop.technician, id)).body.code).to.equal('role');
+    expect((await amend(shop.lead, v7())).body.code).to.equal('unknown_reference');
+    expect((await amend(shop.lead, id)).status).to.equal(200);
+    expect((await yard()).body.late).to.deep.equal([]);
+    expect((await shop.reader.file(car.jobId)).amendments).to.have.length(1);
+  });
+
+  it('a repeat of what was there in time is not marked as late', async () => {
+    const file = await shop.reader.file(car.jobId);
+    const { recordedAt: _r, jobId, authorId: _a, volumeMl: _v, ...pull } = file.bleedPulls[0]!;
+    const again = await shop.technician.ask<{ status: string }>('POST', `/api/jobs/${jobId}/bleed-pulls`, pull);
+    expect(again.body.status).to.equal('already_stored');
+    expect(lateEvents(await shop.reader.file(car.jobId))).to.have.length(1);
+  });
+
+  it('the sheet comes as PDF, the owner’s name taken in for a lead alone, and to nobody who is not signed in', async () => {
+    const pdf = (cookie: string) => shop.app.inject({ method: 'GET', url: `/api/jobs/${car.jobId}/sheet.pdf`, headers: { cookie } });
+    expect((await pdf('')).statusCode).to.equal(401);
+    const signedIn = async (login: string): Promise<string> => {
+      const reply = await shop.app.inject({ method: 'POST', url: '/api/sign-in', payload: { login, password: PASSWORD } });
+      return String(reply.headers['set-cookie']).split(';')[0] ?? '';
+    };
+    const forLead = await pdf(await signedIn('lea'));
+    expect(forLead.headers['content-type']).to.equal('application/pdf');
+    expect(forLead.rawPayload.subarray(0, 5).toString()).to.equal('%PDF-');
+    const forTechnician = await pdf(await signedIn('tess'));
+    expect(forLead.rawPayload.length).to.be.greaterThan(forTechnician.rawPayload.length);
+  });
+
+  it('signs that the fonts lack are written out, never dropped', () => {
+    expect(printable('≥ 12.08 mm, ≤ 3 → 4')).to.equal('at least  12.08 mm, at most  3 to  4');
+    expect(printable(`so ${BLACKED}`)).to.equal('so [blacked out]');
+  });
+});
