@@ -97,13 +97,16 @@ export function whereWords(network: VehicleNetwork, line: CauseLine): string {
 /** Less likely than this is not shown on the map. */
 const WORTH_A_RING = 0.1;
 
-/** How likely something is at fault, 0 to 1: of each wheel at its rotor or drum, and at each place of the middle; by slot. */
+/**
+ * How likely something is at fault that something speaks for, 0 to 1: of each wheel at its rotor or drum, and at each place of
+ * the middle; by slot.
+ */
 export function likelyPlaces(of: ToTrace, layout: Pick<Layout, 'slots'>, result: Weighing): Map<string, number> {
   const places = new Map<string, number>();
   if (Object.keys(of.evidence.observations).length === 0) return places;
   for (const c of result.causes) {
     const slot = of.network.faults[c.fault]?.slot;
-    if (!slot || c.probability < WORTH_A_RING) continue;
+    if (!slot || !c.raised || c.probability < WORTH_A_RING) continue;
     const wheel = slot.corner && layout.slots.find((s) => s.corner === slot.corner && (s.kind === 'rotor' || s.kind === 'drum'));
     const id = wheel ? wheel.id : slot.id;
     places.set(id, Math.max(places.get(id) ?? 0, c.probability));
