@@ -4,6 +4,7 @@ import { inShop } from './browser.mjs';
 function watchCauses() {
   window.redrawn = [];
   window.gaps = [];
+  let newest = 0;
   const drawn = () => document.querySelector('.causes ol')?.textContent ?? '';
   window.addEventListener(
     'click',
@@ -11,8 +12,11 @@ function watchCauses() {
       if (!event.target.closest('.tri, .cell')) return;
       const begun = performance.now();
       const before = drawn();
+      // An answer that changes nothing that is drawn is over with the next one.
+      const mine = (newest += 1);
       let last = begun;
       const look = (now) => {
+        if (mine !== newest) return;
         window.gaps.push(now - last);
         last = now;
         if (drawn() !== before) window.redrawn.push(performance.now() - begun);
