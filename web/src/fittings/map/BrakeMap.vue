@@ -123,8 +123,12 @@ const bracket = computed(() => {
   const [l, r, t, b] = [d.x - w, d.x + w, d.y - h, d.y + h];
   return `M${l} ${t + 9}V${t}H${l + 9}M${r - 9} ${t}H${r}V${t + 9}M${r} ${b - 9}V${b}H${r - 9}M${l + 9} ${b}H${l}V${b - 9}`;
 });
-const labelAt = (d: Drawn): { x: number; anchor: 'start' | 'end' } =>
-  d.mark.x < 0 ? { x: d.mark.x - 12, anchor: 'end' } : { x: d.mark.x + 12, anchor: 'start' };
+/** How far out a label stands: beside the mark, and clear of a share's ring. */
+const RING = 26;
+function labelAt(d: Drawn): { x: number; anchor: 'start' | 'end' } {
+  const out = Math.max(Math.abs(d.mark.x) + 12, props.marks.get(d.slot.id)?.share && !props.play ? RING : 0);
+  return d.mark.x < 0 ? { x: -out, anchor: 'end' } : { x: out, anchor: 'start' };
+}
 defineExpose({ focus: () => root.value?.focus() });
 </script>
 
