@@ -85,9 +85,10 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
         So much that was seen hangs together that checks are not ranked, nor is said what speaks for each cause.
       </p>
       <template v-if="now && said > 0">
+        <p v-if="causes.length === 0" class="second">Nothing that was said makes any cause likelier than on any vehicle like this one.</p>
         <template v-for="part in shown" :key="part.quiet ? 1 : 0">
           <p v-if="part.quiet" class="second small">No likelier than on any vehicle like this one:</p>
-          <ol :aria-label="part.quiet ? 'Nothing seen speaks for these' : 'Causes'">
+          <ol v-if="part.lines.length > 0" :aria-label="part.quiet ? 'Nothing seen speaks for these' : 'Causes'">
             <CauseRow
               v-for="c in part.lines"
               :key="c.fault"
@@ -113,7 +114,6 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
             {{ quietWords }}
           </button>
         </template>
-        <p v-if="causes.length === 0" class="second">Nothing that was said makes any cause likelier than on any vehicle like this one.</p>
       </template>
     </div>
     <div class="next-to-do">
