@@ -3,6 +3,7 @@ import {
   askable,
   buildLayout,
   evenNumbers,
+  faultsMeant,
   hide,
   judgeNamed,
   keepPractised,
@@ -10,6 +11,7 @@ import {
   outcomeOf,
   pinnedDown,
   practiceCase,
+  practiceNumber,
   type Practised,
   practisedSum,
   proposedPath,
@@ -49,6 +51,22 @@ describe('practice', () => {
     const there = made.network.faults.filter((_, i) => made.hidden.present[i]).map((f) => f.id);
     const not = made.network.faults.find((_, i) => !made.hidden.present[i])!.id;
     expect(judgeNamed(made, new Set([there[0]!, not]))).to.deep.equal({ right: [there[0]], missed: there.slice(1), wrong: [not] });
+  });
+  it('a number is whole and from 1 on; anything else is none', () => {
+    expect(['1', ' 4711 ', '999999'].map(practiceNumber)).to.deep.equal([1, 4711, 999999]);
+    for (const nonsense of ['', '0', '-3', '2.5', '1e5', '1000000', 'seven', '4 711'])
+      expect(practiceNumber(nonsense), nonsense).to.equal(null);
+  });
+  it('faults are found by name or place from three letters on, at most eight, none twice', () => {
+    const made = practiceCase(buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id), 6);
+    const meant = (typed: string, named: readonly string[] = []) => faultsMeant(made, typed, new Set(named)).map((f) => f.id);
+    expect(meant('pi')).to.deep.equal([]);
+    expect(meant('xyzzy')).to.deep.equal([]);
+    const seized = meant('PISTON SEIZED front left');
+    expect(seized.length).to.be.greaterThan(0);
+    expect(meant('piston seized front left', seized)).to.deep.equal([]);
+    expect(meant('left')).to.have.length(8);
+    for (const f of faultsMeant(made, 'hose', new Set())) expect(`${f.kind.name} ${f.where}`.toLowerCase()).to.contain('hose');
   });
   it('faults are drawn as often as their priors say, among those kept', () => {
     const n = networkOf(

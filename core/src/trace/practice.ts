@@ -1,6 +1,6 @@
 import type { Layout } from '../layout/graph.ts';
 import { answersTo, evenNumbers, hide, type Hidden, ownersNotice, pinnedDown } from './hidden.ts';
-import { meaningful, networkOf, type PlacedCheck, type VehicleNetwork } from './network.ts';
+import { meaningful, networkOf, type PlacedCheck, type PlacedFault, type VehicleNetwork } from './network.ts';
 import { worthOf } from './nextCheck.ts';
 import type { Evidence } from './faultNetwork.ts';
 import { infer } from './noisyOr.ts';
@@ -90,6 +90,9 @@ export function proposedPath(made: PracticeCase): ProposedPath {
   return { steps, minutes, pinned: pinned() };
 }
 
+/** A number of checks in words. */
+export const checksText = (n: number): string => (n === 1 ? 'one check' : `${n} checks`);
+
 /** What a learner named, held against what is hidden. */
 export function judgeNamed(made: PracticeCase, named: ReadonlySet<string>): { right: string[]; missed: string[]; wrong: string[] } {
   const ids = made.network.faults.map((f, i) => ({ id: f.id, there: made.hidden.present[i] === true }));
@@ -98,6 +101,26 @@ export function judgeNamed(made: PracticeCase, named: ReadonlySet<string>): { ri
     missed: ids.filter((f) => f.there && !named.has(f.id)).map((f) => f.id),
     wrong: ids.filter((f) => !f.there && named.has(f.id)).map((f) => f.id),
   };
+}
+
+/** The highest number of a made-up vehicle. */
+const MOST_NUMBER = 999_999;
+
+/** The number of a made-up vehicle as it is typed; null where it is none: whole, from 1 on. */
+export function practiceNumber(typed: string): number | null {
+  return /^\d{1,6}$/.test(typed.trim()) && Number(typed) >= 1 && Number(typed) <= MOST_NUMBER ? Number(typed) : null;
+}
+
+/** So many letters have to be typed before faults are offered, and so many are offered at once. */
+const LEAST_TYPED = 3;
+const MOST_OFFERED = 8;
+
+/** Faults that may be meant by what is typed, by their name or place, without those named already. */
+export function faultsMeant(made: PracticeCase, typed: string, named: ReadonlySet<string>): PlacedFault[] {
+  const words = typed.toLowerCase().trim();
+  if (words.length < LEAST_TYPED) return [];
+  const meant = made.network.faults.filter((f) => `${f.kind.name} ${f.where}`.toLowerCase().includes(words) && !named.has(f.id));
+  return meant.slice(0, MOST_OFFERED);
 }
 
 /** How one made-up vehicle went. */

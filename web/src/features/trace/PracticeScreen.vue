@@ -3,12 +3,15 @@ import {
   askable,
   buildLayout,
   type CauseLook,
+  checksText,
+  faultsMeant,
   judgeNamed,
   keepPractised,
   outcomeOf,
   type PlacedCheck,
   type PlacedFault,
   practiceCase,
+  practiceNumber,
   type Practised,
   type ProposedPath,
   TEMPLATES,
@@ -20,6 +23,7 @@ import { computed, ref, shallowRef, toRaw, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
 import { useSession } from '../../app/session.ts';
 import CausesPanel from './CausesPanel.vue';
+import HowItWas from './HowItWas.vue';
 import PractisedBefore from './PractisedBefore.vue';
 import { useWeighing } from './useWeighing.ts';
 
@@ -51,17 +55,15 @@ function take(n: number): void {
   number.value = n;
   begin();
 }
-const MOST_NUMBER = 999_999;
 /** The number as it is typed: somebody else’s vehicle, or one to do again. */
 const typed = ref('');
 watch(number, (n) => (typed.value = String(n)), { immediate: true });
 function takeTyped(): void {
-  const n = Number(typed.value);
-  if (Number.isInteger(n) && n >= 1 && n <= MOST_NUMBER && n !== number.value) take(n);
+  const n = practiceNumber(typed.value);
+  if (n !== null && n !== number.value) take(n);
   typed.value = String(number.value);
 }
 begin();
-const checksText = (n: number): string => (n === 1 ? 'one check' : `${n} checks`);
 const minutes = computed(() => done.value.reduce((s, d) => s + d.check.minutes, 0));
 const open = computed(() => askable(made.value, known.value));
 const shown = computed(() => {
@@ -90,14 +92,7 @@ function toggle(fault: PlacedFault): void {
   named.value = next;
 }
 const toName = ref('');
-const nameable = computed(() => {
-  const words = toName.value.toLowerCase().trim();
-  return words.length < 3
-    ? []
-    : made.value.network.faults
-        .filter((f) => `${f.kind.name} ${f.where}`.toLowerCase().includes(words) && !named.value.has(f.id))
-        .slice(0, 8);
-});
+const nameable = computed(() => faultsMeant(made.value, toName.value ?? '', named.value));
 const faultText = (id: string): string => {
   const f = made.value.network.faults.find((x) => x.id === id);
   return f ? `${f.kind.name}, ${f.where}` : id;
@@ -176,36 +171,16 @@ async function finish(): Promise<void> {
           </li>
         </ul>
         <button v-if="!finished" class="act main" type="button" :disabled="named.size === 0" @click="finish">That is it</button>
-        <section v-else class="result" aria-label="How it was">
-          <h2 class="line">How it was</h2>
-          <p v-for="id in verdict.right" :key="id">
-            <b class="plate-font">Right:</b>
-            {{ faultText(id) }}
-          </p>
-          <p v-for="id in verdict.missed" :key="id">
-            <b class="plate-font">Missed:</b>
-            {{ faultText(id) }}
-          </p>
-          <p v-for="id in verdict.wrong" :key="id">
-            <b class="plate-font">Not there:</b>
-            {{ faultText(id) }}
-          </p>
-          <p>
-            You took {{ minutes }} min and {{ checksText(done.length) }}{{ helped ? ', with what Dauer weighs beside you' : '' }}.
-            <template v-if="proposed && proposed.steps.length === 0">
-              {{ proposed.pinned ? 'By the proposed way it was among the first with what the owner told.' : 'Nothing was left to check.' }}
-            </template>
-            <template v-else-if="proposed">
-              The proposed way {{ proposed.pinned ? 'had it among the first' : 'had not pinned it down' }} after {{ proposed.minutes }} min
-              and {{ checksText(proposed.steps.length) }}:
-            </template>
-          </p>
-          <ol v-if="proposed">
-            <li v-for="s in proposed.steps" :key="s.check.id">
-              {{ s.check.name }}: {{ s.seen.length === 0 ? 'nothing found' : s.seen.map(textOf).join('; ') }}
-            </li>
-          </ol>
-        </section>
+        <HowItWas
+          v-else
+          :verdict="verdict"
+          :minutes="minutes"
+          :checks="done.length"
+          :helped="helped"
+          :proposed="proposed"
+          :fault-text="faultText"
+          :text-of="textOf"
+        />
       </section>
       <section v-if="!finished" aria-label="Checks that can be asked for">
         <h2 class="line">Ask for a check</h2>
@@ -270,12 +245,6 @@ h2 {
 }
 .named li {
   min-height: 44px;
-}
-.result {
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  padding: 0 12px 10px;
-  background: var(--plate);
 }
 @media (max-width: 800px) {
   .cols {
