@@ -5,7 +5,7 @@ import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
 import { loadDemo } from '@dauer/demo';
 import { openBrowser } from '../tools/lib/browser.mjs';
 import { openCluster } from '../tools/lib/cluster.mjs';
-import { freePort, laneOffset } from '../tools/lib/machine.mjs';
+import { freePort } from '../tools/lib/machine.mjs';
 import { startServer } from '../tools/lib/serve.mjs';
 
 /** How long a busy machine may take over one step, ms: a test says what is wrong, not how fast the machine is. */
@@ -23,9 +23,9 @@ export class House {
   async open(demo: boolean): Promise<void> {
     const home = mkdtempSync(join(tmpdir(), 'dauer-e2e-'));
     chmodSync(home, 0o755);
-    this.cluster = await openCluster(join(home, 'c'));
+    this.cluster = await openCluster(join(home, 'c'), { scratch: true });
     this.databaseUrl = this.cluster.database('dauer');
-    this.port = await freePort(47100 + laneOffset());
+    this.port = await freePort();
     await this.start(demo);
     if (demo) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
     this.browser = await openBrowser();

@@ -9,7 +9,7 @@ import type { Browser } from 'playwright-core';
 import { ensureCertificate } from '../tools/lib/authority.mjs';
 import { openBrowser } from '../tools/lib/browser.mjs';
 import { openCluster } from '../tools/lib/cluster.mjs';
-import { freePort, laneOffset } from '../tools/lib/machine.mjs';
+import { freePort } from '../tools/lib/machine.mjs';
 import { startServer } from '../tools/lib/serve.mjs';
 
 const NAME = 'bench.test';
@@ -28,8 +28,8 @@ describe('on the shop’s network', function () {
 
   before(async () => {
     files = ensureCertificate(folder, NAMES);
-    cluster = await openCluster(join(home, 'c'));
-    port = await freePort(48300 + laneOffset());
+    cluster = await openCluster(join(home, 'c'), { scratch: true });
+    port = await freePort();
     const lan = { ...files, url: `https://${NAME}:${port}` };
     server = await startServer({ databaseUrl: cluster.database('dauer'), port, lan });
     const key = new X509Certificate(readFileSync(files.cert)).publicKey.export({ type: 'spki', format: 'der' });

@@ -8,7 +8,8 @@ import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './l
 import { measureCauses } from './lib/causes.mjs';
 import { measureKeys } from './lib/keys.mjs';
 import { run, say, Stop } from './lib/say.mjs';
-import { keeper, startServer } from './lib/serve.mjs';
+import { keeper } from './lib/keeper.mjs';
+import { startServer } from './lib/serve.mjs';
 
 /** Vehicles to which the demonstration shop is grown: twenty years of a shop. */
 const VEHICLES = Number(process.env.BENCH_VEHICLES ?? 2000);
@@ -47,7 +48,7 @@ await run(async () => {
   ensureBuilt();
   const kept = keeper();
   await kept.starting(async () => {
-    const cluster = await openCluster(home);
+    const cluster = await openCluster(home, { archive: false });
     kept.add(cluster.stop);
     if (process.argv.includes('--fresh') || !existsSync(grown)) {
       rmSync(grown, { force: true });

@@ -37,8 +37,8 @@ await run(async () => {
   ensureBuilt();
   const home = mkdtempSync(join(tmpdir(), 'dauer-shots-'));
   chmodSync(home, 0o755);
-  const cluster = await openCluster(join(home, 'c'), { durable: false });
-  const server = await startServer({ databaseUrl: cluster.database('dauer'), port: await freePort(47500), demo: true });
+  const cluster = await openCluster(join(home, 'c'), { durable: false, scratch: true });
+  const server = await startServer({ databaseUrl: cluster.database('dauer'), port: await freePort(), demo: true });
   const browser = await openBrowser();
   try {
     const filled = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'demo/src/main.ts'), server.url], {

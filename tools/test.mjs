@@ -65,16 +65,16 @@ function mocha(name, files, env, scratch) {
   });
 }
 
-/** Runs of mocha, two at a time: each lane has ports of its own. */
+/** Runs of mocha, two at a time. */
 async function lanes(runs, scratch) {
   const left = [...runs];
-  const lane = async (number) => {
+  const lane = async () => {
     for (let run = left.shift(); run; run = left.shift()) {
       const [name, files, env] = run;
-      await mocha(name, files, { ...env, DAUER_LANE: String(number) }, scratch);
+      await mocha(name, files, env, scratch);
     }
   };
-  await Promise.all([lane(0), lane(1)]);
+  await Promise.all([lane(), lane()]);
 }
 
 /** The browser tests, those that take longest first: so that both lanes end together. */
@@ -109,7 +109,7 @@ await run(async () => {
       .map(([, ...one]) => one),
   );
   const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
-  const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false }) : null;
+  const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false, scratch: true }) : null;
   const pure = ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts', 'instruments/test/**/*.test.ts'];
   await lanes(
     [

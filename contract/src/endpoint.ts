@@ -22,7 +22,17 @@ export interface Endpoint<
   readonly query: Q;
   readonly body: B;
   readonly reply: R;
+  /** Largest body, bytes; LARGEST_BODY where none is named, and less from somebody who is not signed in. */
+  readonly largest?: number;
+  /** The body is read as it comes (one JSON document a line), and never held as a whole. */
+  readonly streamed?: true;
+  /** A reply that is large and made of rows which the database types is written as it is; tests hold it to its schema. */
+  readonly asItIs?: true;
 }
+
+/** Largest body of an endpoint that names none, bytes; and of one that is open to anybody. */
+export const LARGEST_BODY = 256 * 1024;
+export const LARGEST_PUBLIC_BODY = 16 * 1024;
 
 export const nothing = z.object({});
 /** Body of calls that carry none. */

@@ -73,6 +73,8 @@ const findingFields = {
   depthMm: z.number().min(0).max(50).nullable().default(null),
 };
 const observationFields = { code: words(60), corner: corner.nullable(), state: z.enum(['seen', 'not_seen', 'not_checked']) };
+/** What the device saw in force when this was entered; several where two stood against each other. */
+const supersedes = z.array(id).max(20).nullable().default(null);
 const decisionFields = {
   slotId: id,
   partId: id.nullable(),
@@ -81,6 +83,7 @@ const decisionFields = {
   reviewOn: day.nullable(),
   untilKm: z.number().min(0).max(10_000_000).nullable().default(null),
   access: words(80).nullable().default(null),
+  supersedes,
 };
 const operationFields = { slotId: id.nullable(), title: name, attendedMinutes: z.number().int().min(0).max(6000) };
 const operationEventFields = { operationId: id, kind: z.enum(['start', 'stop', 'done']), note: words(500) };
@@ -143,7 +146,7 @@ export const cautionAckRecord = recordBase.extend(cautionFields).meta({ id: 'Cau
 export const partEventRecord = recordBase.extend(partEventFields).meta({ id: 'PartEvent' }) satisfies Fields<core.PartEvent>;
 export const putInRecord = recordBase.extend(putInFields).meta({ id: 'PutIn' }) satisfies Fields<core.PutIn>;
 export const takenOutRecord = recordBase.extend({ putInId: id }).meta({ id: 'TakenOut' }) satisfies Fields<core.TakenOut>;
-const moveFields = { setId: id, slotId: id, partId: id.nullable() };
+const moveFields = { setId: id, slotId: id, partId: id.nullable(), supersedes };
 export const setMoveRecord = recordBase.extend(moveFields).meta({ id: 'SetMove' }) satisfies Fields<core.SetMove>;
 const jointFields = {
   connectionId: id,
@@ -162,7 +165,7 @@ const afterCareFields = { item: words(120).min(1), result: z.enum(['done', 'take
 export const afterCareRecord = recordBase.extend(afterCareFields).meta({ id: 'AfterCareAnswer' }) satisfies Fields<core.AfterCareAnswer>;
 const amendmentFields = { words: words(1000).min(3), reason };
 export const amendmentRecord = recordBase.extend(amendmentFields).meta({ id: 'Amendment' }) satisfies Fields<core.Amendment>;
-const redactionFields = { field: words(40).min(1), reason };
+const redactionFields = { field: words(40).min(1), line: words(60).nullable().default(null), reason };
 export const redactionRecord = recordBase.extend(redactionFields).meta({ id: 'Redaction' }) satisfies Fields<core.Redaction>;
 const pictureFields = {
   hash: z.string().regex(/^[0-9a-f]{64}$/),

@@ -3,7 +3,7 @@ export * from './primitives.ts';
 export * from './endpoint.ts';
 export * from './events.ts';
 export * from './things.ts';
-export * from './bundle.ts';
+export * from './importFile.ts';
 export * from './live.ts';
 export * from './endpoints.ts';
 export { PICTURE } from './features/bookin.ts';

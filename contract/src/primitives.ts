@@ -45,6 +45,8 @@ export const problem = z
     status: z.number().int(),
     code: z.string(),
     detail: z.string(),
+    /** By which name the server’s log knows the request; of what broke there. */
+    request: z.string().optional(),
     fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
     /** Both versions of a record that was changed meanwhile, what blocks a release, and the like. */
     current: z.unknown().optional(),

@@ -93,7 +93,7 @@ export const jobFields = z.object({
   scopeOut: z.array(id).max(400).default([]),
 });
 export const job = jobFields
-  .extend({ id, vehicleId: id, openedAt: instant, openedBy: id, version: z.number().int() })
+  .extend({ id, vehicleId: id, openedAt: instant, openedBy: id, importId: id.nullable().default(null), version: z.number().int() })
   .meta({ id: 'Job' }) satisfies z.ZodType<core.Job>;
 
 export const part = z
@@ -230,13 +230,23 @@ export const sheet = z
   .meta({ id: 'HandbackSheet' }) satisfies z.ZodType<core.HandbackSheet>;
 
 export const release = z
-  .object({ id, jobId: id, releasedBy: id, releasedAt: instant, ownWork: z.boolean(), ruleVersion: z.string(), sheet })
+  .object({
+    id,
+    jobId: id,
+    releasedBy: id.nullable(),
+    importId: id.nullable(),
+    releasedAt: instant,
+    ownWork: z.boolean(),
+    ruleVersion: z.string(),
+    sheet,
+  })
   .meta({ id: 'ReleaseRecord' }) satisfies z.ZodType<core.ReleaseRecord>;
 
 /** Everything that an opened job stands on. */
 export const jobFile = z
   .object({
     job,
+    imported: z.object({ id, source: z.string(), importedBy: id, importedAt: instant }).nullable(),
     vehicle,
     layout,
     layoutRevisions: z.array(layoutRevision),

@@ -74,7 +74,12 @@ describe('what a job leaves behind', () => {
     pull(t, 'none');
     expect(isClosed(state(t))).to.equal(false);
     const sheet = { ...buildSheet(state(t), AT), afterCare: care(t) };
-    t.file.release = { ...{ id: 'r', jobId: 'job', releasedBy: 'ann', releasedAt: AT }, ownWork: false, ruleVersion: '1', sheet };
+    t.file.release = {
+      ...{ id: 'r', jobId: 'job', releasedBy: 'ann', importId: null, releasedAt: AT },
+      ownWork: false,
+      ruleVersion: '1',
+      sheet,
+    };
     const answers = () => afterCareStates(state(t)).map((a) => [a.item, a.answer, a.by]);
     expect(answers()).to.deep.equal([
       ['leak_next_day', 'open', null],

@@ -6,7 +6,10 @@ import { base, NOW, Told } from './told.ts';
 class Bench extends Told {
   swap(): void {
     const moves = swapSides(openBook(this.file), this.slot('rotor', 'FL'), this.slot('rotor', 'FR'), 'rotor_thickness', 'as_found');
-    this.file.setMoves = [...this.file.setMoves, ...moves.map((m) => ({ ...base(this.next(), { corrects: m.setId }), ...m }))];
+    this.file.setMoves = [
+      ...this.file.setMoves,
+      ...moves.map((m) => ({ ...base(this.next(), { corrects: m.setId }), ...m, supersedes: null })),
+    ];
   }
   figures(corner: 'FL' | 'FR'): string[] {
     return this.component(this.slot('rotor', corner)).judged.map((j) => `${j.characteristic.id} ${j.reduced.value.toFixed(3)}`);

@@ -186,7 +186,13 @@ describe('over random valid histories', () => {
         for (const item of s.situation.proofItems) {
           const now = s.situation.standing.answer(item);
           if (!now || now.lapsed) continue;
-          const proved = { kind: 'item' as const, item: item.item, corner: item.corner, at: now.record.happenedAt };
+          const proved = {
+            kind: 'item' as const,
+            item: item.item,
+            corner: item.corner,
+            at: now.record.happenedAt,
+            recordedAt: now.record.recordedAt,
+          };
           expect(endedBy(t.layout, s.situation.standing.disturbed, proved)).to.equal(null);
         }
         for (const o of s.obligations.filter((x) => x.state === 'closed' && x.key.startsWith('proof:'))) {
@@ -278,7 +284,7 @@ describe('over random valid histories', () => {
             .map((c) => c.judged.map((j) => [j.setId, j.reduced.value, j.verdict]));
         const before = elsewhere(t.state());
         const partId = partIn(to.id, t.file.partEvents);
-        t.file.setMoves = [{ ...base(t.next(), { corrects: set.id }), setId: set.id, slotId: to.id, partId }];
+        t.file.setMoves = [{ ...base(t.next(), { corrects: set.id }), setId: set.id, slotId: to.id, partId, supersedes: null }];
         expect(elsewhere(t.state())).to.deep.equal(before);
         expect(openBook(t.file).sets.find((s) => s.id === set.id)?.slotId).to.equal(to.id);
       }),
@@ -335,7 +341,16 @@ describe('over random valid histories', () => {
         const t = new Life([...steps, ['gauge', 0] as const]);
         const at = base(t.next()).happenedAt;
         const sheet = buildSheet(t.state(), at);
-        t.file.release = { id: 'r', jobId: 'job', releasedBy: 'ann', releasedAt: at, ownWork: false, ruleVersion: '1', sheet };
+        t.file.release = {
+          id: 'r',
+          jobId: 'job',
+          releasedBy: 'ann',
+          importId: null,
+          releasedAt: at,
+          ownWork: false,
+          ruleVersion: '1',
+          sheet,
+        };
         const before = t.state();
         const late = { ...base(1), recordedAt: new Date(Date.parse(at) + 3600000).toISOString() };
         const row: Finding = {

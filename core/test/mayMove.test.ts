@@ -69,7 +69,7 @@ describe('may it move', () => {
     const t = new Vehicle();
     t.standing();
     const sheet = buildSheet(deriveJob(t.file, NOW), NOW);
-    const release = { id: 'r', jobId: 'job', releasedBy: 'ann', releasedAt: NOW, ownWork: true, ruleVersion: '1', sheet };
+    const release = { id: 'r', jobId: 'job', releasedBy: 'ann', importId: null, releasedAt: NOW, ownWork: true, ruleVersion: '1', sheet };
     const file: JobFile = { ...t.file, release };
     expect(mayMove(deriveJob(file, NOW))).to.deep.equal({ level: 'handed_back', reasons: [], next: null });
   });

@@ -25,7 +25,16 @@ describe('what must come out, and when it is too late', () => {
     const t = new Speaking(FOUR);
     const piston = t.slot('piston');
     for (const p of t.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL')) t.find(p.id);
-    const row = { ...base(t.next()), slotId: piston, partId: null, reason: 'later', reviewOn: null, untilKm: null, access: 'pads out' };
+    const row = {
+      ...base(t.next()),
+      slotId: piston,
+      partId: null,
+      reason: 'later',
+      reviewOn: null,
+      untilKm: null,
+      access: 'pads out',
+      supersedes: null,
+    };
     t.file.decisions = [...t.file.decisions, { ...row, option: 'put_off' }];
     expect(t.state().obligations.find((o) => o.key === `decide:${piston}`)?.state).to.equal('put_off');
     const owed = onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!).filter((x) => !x.wanted);

@@ -27,6 +27,7 @@ const releaseAt = (instant: string, sheet = sheetOf(new Told().file)): ReleaseRe
   id: 'rel',
   jobId: 'job',
   releasedBy: 'ann',
+  importId: null,
   releasedAt: instant,
   ownWork: true,
   ruleVersion: '1',

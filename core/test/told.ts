@@ -75,6 +75,7 @@ export class Told {
       until: null,
     }));
     this.file = {
+      imported: null,
       job: {
         id: 'job',
         vehicleId: 'car',
@@ -90,6 +91,7 @@ export class Told {
         scopeOut: [],
         openedAt: NOW,
         openedBy: 'ann',
+        importId: null,
         version: 1,
       },
       vehicle: {
@@ -192,7 +194,7 @@ export class Told {
   decide(slotId: string, option: OptionId): void {
     this.file.decisions = [
       ...this.file.decisions,
-      { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null, untilKm: null, access: null },
+      { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null, untilKm: null, access: null, supersedes: null },
     ];
   }
   takeBack(corrects: string): void {

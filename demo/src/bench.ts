@@ -5,5 +5,5 @@ import { longLife } from './longLife.ts';
 const url = process.argv[2];
 if (!url) throw new Error('the address of a new, empty shop is needed');
 const now = Date.now();
-const post = await loadDemo(url, 'brakes-hold-lives', now);
-await post('/api/import', longLife(now));
+const takeIn = await loadDemo(url, 'brakes-hold-lives', now);
+await takeIn(longLife(now), 'a long life, made up');

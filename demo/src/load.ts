@@ -1,4 +1,4 @@
-import type { Bundle } from '@dauer/contract';
+import { IMPORT_TYPE } from '@dauer/contract';
 import { v7 } from 'uuid';
 import { laidOut, pittedPiston } from './drawings.ts';
 import { DEMO_SHOP, fillRack, PEOPLE } from './shop.ts';
@@ -12,11 +12,11 @@ import { quillon } from './vehicles/quillon.ts';
 import { rooke } from './vehicles/rooke.ts';
 import { sallow } from './vehicles/sallow.ts';
 
-/** The whole demonstration shop as an import bundle, dated relative to `today` (milliseconds). */
-export function demoBundle(today: number, password: string): Bundle {
+export { PEOPLE } from './shop.ts';
+
+/** The whole demonstration shop as records of the past, dated relative to `today` (milliseconds). */
+export function demoStory(today: number): Story {
   const story = new Story(today);
-  const { ines: _ines, ...others } = PEOPLE;
-  for (const p of Object.values(others)) story.people.push({ ...p, password });
   const rack = fillRack(story);
   marl(story);
   pellam(story, rack);
@@ -26,14 +26,14 @@ export function demoBundle(today: number, password: string): Bundle {
   osken(story);
   rooke(story, rack);
   corrie(story, rack);
-  return story.bundle();
+  return story;
 }
 
 /** Sends as the lead of the shop, and gives what was answered. */
 type Post = (path: string, body: object) => Promise<{ readonly hash?: string }>;
 
 /** What is known of two gauges beside their figures: a calibration, the setting piece, the same place read by two people. */
-async function tellOfRack(post: Post, { gauges = [] }: Bundle): Promise<void> {
+async function tellOfRack(post: Post, { gauges }: Story): Promise<void> {
   const of = (tag: string): string => gauges.find((g) => g.tag === tag)?.gaugeId ?? '';
   const [mic, dial] = [of('M-03'), of('D-02')];
   const due = (tag: string): string | null => gauges.find((g) => g.tag === tag)?.calibrationDue ?? null;
@@ -63,10 +63,10 @@ async function tellOfRack(post: Post, { gauges = [] }: Bundle): Promise<void> {
 }
 
 /** Drawings where a real shop has photographs: a piston of V 071, and what came with V 076. */
-async function showDrawings(post: Post, bundle: Bundle): Promise<void> {
-  const carOf = (tag: string) => bundle.vehicles?.find((v) => v.vehicle.tag === tag);
+async function showDrawings(post: Post, { vehicles, jobs }: Story): Promise<void> {
+  const carOf = (tag: string) => vehicles.find((v) => v.vehicle.tag === tag);
   const jobOf = (vehicleId: string | undefined): string | undefined =>
-    bundle.jobs?.filter((j) => j.vehicleId === vehicleId).sort((a, b) => (a.openedAt < b.openedAt ? 1 : -1))[0]?.id;
+    jobs.filter((j) => j.vehicleId === vehicleId).sort((a, b) => (a.openedAt < b.openedAt ? 1 : -1))[0]?.id;
   const [corrie, osken] = [carOf('V 071'), carOf('V 076')];
   const piston = corrie?.layout.slots.find((s) => s.corner === 'FL' && s.name === 'Piston 2')?.id ?? null;
   for (const [jobId, base64, of, slotId, note] of [
@@ -78,21 +78,26 @@ async function showDrawings(post: Post, bundle: Bundle): Promise<void> {
   }
 }
 
-/** Fills a new shop through the same interface that the application uses. Returns how to send more, as its lead. */
-export async function loadDemo(url: string, password: string, today: number): Promise<Post> {
+/** What a browser does: sends, and keeps the cookie that it is given. */
+function somebody(url: string): { readonly post: Post; readonly send: (path: string, type: string, body: string) => Promise<unknown> } {
   let cookie = '';
-  const post: Post = async (path, body) => {
-    const reply = await fetch(`${url}${path}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', cookie },
-      body: JSON.stringify(body),
-    });
+  const send = async (path: string, type: string, body: string): Promise<unknown> => {
+    const reply = await fetch(`${url}${path}`, { method: 'POST', headers: { 'content-type': type, cookie }, body });
     if (!reply.ok) throw new Error(`${path}: ${reply.status} ${(await reply.text()).slice(0, 2000)}`);
     cookie = reply.headers.getSetCookie()[0]?.split(';')[0] ?? cookie;
-    return (await reply.json()) as { hash?: string };
+    return reply.json();
   };
-  const { ines } = PEOPLE;
-  await post('/api/first-lead', {
+  return { send, post: async (path, body) => (await send(path, 'application/json', JSON.stringify(body))) as { hash?: string } };
+}
+
+/** Takes a story in as its lead; every job of it has to come in. */
+export type TakeIn = (story: Story, source: string) => Promise<void>;
+
+/** Fills a new shop through the same interface that the application uses. Returns how to take more in, as its lead. */
+export async function loadDemo(url: string, password: string, today: number): Promise<TakeIn> {
+  const lead = somebody(url);
+  const { ines, ...others } = PEOPLE;
+  await lead.post('/api/first-lead', {
     id: ines.id,
     shopName: DEMO_SHOP.name,
     timeZone: DEMO_SHOP.timeZone,
@@ -100,9 +105,18 @@ export async function loadDemo(url: string, password: string, today: number): Pr
     login: ines.login,
     password,
   });
-  const story = demoBundle(today, password);
-  await post('/api/import', story);
-  await tellOfRack(post, story);
-  await showDrawings(post, story);
-  return post;
+  for (const p of Object.values(others)) await lead.post('/api/people', { ...p, password });
+  const takeIn: TakeIn = async (story, source) => {
+    const { refused } = (await lead.send('/api/import', IMPORT_TYPE, story.lines(source, password).join('\n'))) as { refused: object[] };
+    if (refused.length > 0) throw new Error(`not taken in: ${JSON.stringify(refused)}`);
+  };
+  const story = demoStory(today);
+  await takeIn(story, 'the demonstration’s story');
+  // A limit is checked by a second person, here as in any shop.
+  const second = somebody(url);
+  await second.post('/api/sign-in', { login: PEOPLE.tomasz.login, password });
+  for (const limit of story.limits.filter((l) => l.checkedBy !== null)) await second.post(`/api/limits/${limit.id}/check`, {});
+  await tellOfRack(lead.post, story);
+  await showDrawings(lead.post, story);
+  return takeIn;
 }

@@ -1,4 +1,3 @@
-import type { Bundle } from '@dauer/contract';
 import { fillRack, PEOPLE } from './shop.ts';
 import { Car, Story } from './story.ts';
 import { FOUR, proveAll, traced } from './vehicles/common.ts';
@@ -17,10 +16,10 @@ const COMPLAINTS = [
  * from to measure how fast it is when it is old.
  * @param today instant, ms
  */
-export function longLife(today: number): Bundle {
+export function longLife(today: number): Story {
   const story = new Story(today);
   const rack = fillRack(story);
-  story.gauges.forEach((g, i) => (g.tag = `X-${i}`));
+  story.gauges.splice(0, story.gauges.length, ...story.gauges.map((g, i) => ({ ...g, tag: `X-${i}` })));
   const car = new Car(
     story,
     {
@@ -48,7 +47,7 @@ export function longLife(today: number): Bundle {
     if (n === 0) car.tag(car.slot('rotor', 'FL'), 'LP 0001');
     job.fluid('Class 4 fluid, tin', `L 0${n}`);
     proveAll(job, FOUR);
-    job.release(PEOPLE.ines.id);
+    job.release();
   });
-  return { ...story.bundle(), people: [] };
+  return story;
 }

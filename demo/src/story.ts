@@ -1,4 +1,4 @@
-import type { Bundle, EventFamily, Recorded } from '@dauer/contract';
+import type { EventFamily, Recorded } from '@dauer/contract';
 import {
   buildLayout,
   type Corner,
@@ -13,6 +13,8 @@ import {
   type LimitVersion,
   MEASUREMENTS,
   NOTHING_ELSE,
+  type GaugeVersion,
+  type Part,
   type MeasurementId,
   type OptionId,
   parseQuantity,
@@ -35,16 +37,15 @@ type Fields<F extends EventFamily> = Omit<Recorded<F>, keyof EventBase>;
 
 const DAY = 86400000;
 
-/** Writes down what happened in the demonstration shop, dated relative to a day, as an import bundle. */
+/** Writes down what happened in the demonstration shop, dated relative to a day, as records of the past to take in. */
 export class Story {
-  readonly people: NonNullable<Bundle['people']> = [];
-  readonly gauges: NonNullable<Bundle['gauges']> = [];
+  readonly gauges: GaugeVersion[] = [];
   readonly limits: LimitVersion[] = [];
   readonly vehicles: { vehicle: Vehicle; layout: Layout }[] = [];
   readonly jobs: Job[] = [];
-  readonly parts: NonNullable<Bundle['parts']> = [];
+  readonly parts: (Omit<Part, 'tag'> & { tag: string | null })[] = [];
   readonly events: Written = {};
-  readonly releases: NonNullable<Bundle['releases']> = [];
+  readonly releases: { readonly id: string; readonly jobId: string; readonly releasedAt: string }[] = [];
   private readonly today: number;
   constructor(today: number) {
     this.today = today;
@@ -57,17 +58,21 @@ export class Story {
   day(days: number): string {
     return new Date(this.today + days * DAY).toISOString().slice(0, 10);
   }
-  bundle(): Bundle {
-    return {
-      people: this.people,
-      gauges: this.gauges,
-      limits: this.limits,
-      vehicles: this.vehicles.map((v) => structuredClone(v) as NonNullable<Bundle['vehicles']>[number]),
-      jobs: this.jobs.map((j) => ({ ...j, scopeCorners: [...j.scopeCorners], scopeIn: [...j.scopeIn], scopeOut: [...j.scopeOut] })),
-      parts: this.parts,
-      events: this.events as Bundle['events'],
-      releases: this.releases,
-    };
+  /** Everything told so far, as the lines of an import. */
+  lines(source: string, password: string): string[] {
+    const events = Object.entries(this.events).flatMap(([family, records]) =>
+      records.map(({ authorId, ...record }) => ({ kind: 'event', family, authorId, record })),
+    );
+    return [
+      { kind: 'import', id: v7(), source, password },
+      ...this.gauges.map((gauge) => ({ kind: 'gauge', gauge })),
+      ...this.limits.map((limit) => ({ kind: 'limit', limit })),
+      ...this.vehicles.map(({ vehicle, layout }) => ({ kind: 'vehicle', vehicle, layout })),
+      ...this.parts.map((part) => ({ kind: 'part', part })),
+      ...this.jobs.map((job) => ({ kind: 'job', job })),
+      ...events,
+      ...this.releases.map((release) => ({ kind: 'release', release })),
+    ].map((line) => JSON.stringify(line));
   }
 }
 
@@ -204,7 +209,16 @@ export class Telling {
     this.add('causeLooks', { fault: NOTHING_ELSE, place: 'system', state: 'found', said: null, rank: null });
   }
   decide(slot: Slot, option: OptionId, reason = ''): void {
-    this.add('decisions', { slotId: slot.id, partId: this.car.partIn(slot), option, reason, reviewOn: null, untilKm: null, access: null });
+    this.add('decisions', {
+      slotId: slot.id,
+      partId: this.car.partIn(slot),
+      option,
+      reason,
+      reviewOn: null,
+      untilKm: null,
+      access: null,
+      supersedes: null,
+    });
   }
   counter(typed: string): void {
     this.add('counters', { vehicleId: this.car.vehicle.id, typed, km: parseQuantity(typed, 'distance_run', 'km').canonical });
@@ -271,12 +285,11 @@ export class Telling {
     this.car.sits.set(slot.id, partId);
   }
   /** Hands back; what is owed after it is answered some days later, where it is said. */
-  release(by: string, cared: readonly string[] = []): void {
+  release(cared: readonly string[] = []): void {
     this.at += 3600000;
     this.story.releases.push({
       id: v7({ msecs: this.at }),
       jobId: this.jobId,
-      releasedBy: by,
       releasedAt: new Date(this.at).toISOString(),
     });
     for (const item of cared) {
@@ -329,6 +342,7 @@ export class Car {
       scopeOut: [],
       openedAt: startedAt,
       openedBy: author,
+      importId: null,
       version: 1,
       ...over,
     });

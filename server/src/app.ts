@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { NOW_HEADER } from '@dauer/contract';
+import { IMPORT_TYPE, LARGEST_BODY, NOW_HEADER } from '@dauer/contract';
 import fastifyCompress from '@fastify/compress';
 import fastifyHelmet from '@fastify/helmet';
 import fastifySession from '@fastify/secure-session';
@@ -24,6 +24,8 @@ import { traceHandlers } from './features/trace/handlers.ts';
 import { yardHandlers } from './features/yard/handlers.ts';
 import { serveSheetPdf } from './features/prove/pdf.ts';
 import { serveLive } from './platform/live.ts';
+import { LOGGING, requestId } from './platform/log.ts';
+import { checkOrigin, closeRefused } from './platform/origin.ts';
 import { overTls, serveAuthority, type TlsOptions } from './platform/tls.ts';
 import { Fault, installProblems } from './platform/problem.ts';
 import { registerRoutes } from './platform/routes.ts';
@@ -34,6 +36,8 @@ export interface AppOptions {
   /** Folder of the built web application; none is served where it is missing. */
   readonly webRoot?: string;
   readonly log?: boolean;
+  /** Where the log goes; to the process’s own output where nothing is named. */
+  readonly logTo?: { write: (line: string) => void };
   /** Served over TLS with this certificate and key; in the clear where none is given. */
   readonly tls?: TlsOptions;
 }
@@ -72,16 +76,21 @@ async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     ...(options.tls ? { serverFactory: overTls(options.tls) } : {}),
-    logger: options.log ? { level: 'warn' } : false,
+    logger: options.log ? { ...LOGGING, ...(options.logTo ? { stream: options.logTo } : {}) } : false,
+    genReqId: requestId,
     trustProxy: false,
     forceCloseConnections: true,
-    bodyLimit: 4 * 2 ** 20,
+    bodyLimit: LARGEST_BODY,
   });
   const connection = connect(options.databaseUrl, (error) => app.log.warn(error));
   app.addHook('onClose', () => connection.close());
   app.setValidatorCompiler(validatorCompiler);
   app.setSerializerCompiler(serializerCompiler);
   installProblems(app);
+  checkOrigin(app);
+  closeRefused(app);
+  // Passed on as it comes: whoever takes it reads it line by line.
+  app.addContentTypeParser(IMPORT_TYPE, (_request, payload, done) => done(null, payload));
   await app.register(fastifyHelmet, {
     contentSecurityPolicy: {
       directives: {

@@ -1,7 +1,7 @@
 import { deriveJob, lateEvents, type HandbackSheet, weighLate } from '@dauer/core';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { printable } from '../src/features/prove/pdf.ts';
+import { printable } from '../src/features/prove/printSheet.ts';
 import { BLACKED } from '../src/features/bookin/redact.ts';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
 

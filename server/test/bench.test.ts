@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { connect } from '../src/db/connect.ts';
-import { EVENT_TABLES } from '../src/platform/events.ts';
+import { EVENT_TABLES } from '../src/db/eventTables.ts';
 import { rowsOfEach } from '../src/records/rows.ts';
 import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
 
@@ -101,8 +101,10 @@ describe('the bench', () => {
     const body = { id, kinds: ['hose'], name: 'Clip missing', looks: 'It hangs free.', matters: 'It rubs through.', severity: 'watch' };
     expect((await shop.reader.ask('POST', '/api/finding-entries', body)).status).to.equal(403);
     const first = await shop.technician.ask<{ name: string }>('POST', '/api/finding-entries', body);
-    const again = await shop.technician.ask<{ name: string }>('POST', '/api/finding-entries', { ...body, name: 'Other' });
+    const again = await shop.technician.ask<{ name: string }>('POST', '/api/finding-entries', body);
     expect([first.body.name, again.body.name]).to.deep.equal(['Clip missing', 'Clip missing']);
+    const other = await shop.technician.ask<{ code: string }>('POST', '/api/finding-entries', { ...body, name: 'Other' });
+    expect([other.status, other.body.code]).to.deep.equal([409, 'id_reused']);
     const list = await shop.reader.ask<{ id: string }[]>('GET', '/api/finding-entries');
     expect(list.body.map((e) => e.id)).to.deep.equal([id]);
     expect((await shop.technician.ask('POST', '/api/finding-entries', { ...body, id: v7(), kinds: ['teapot'] })).status).to.equal(400);

@@ -1,4 +1,5 @@
-import { type Bundle, ENDPOINTS, type EventFamily, type Sent } from '@dauer/contract';
+import { ENDPOINTS, type EventFamily, IMPORT_TYPE, type Sent } from '@dauer/contract';
+import { PEOPLE } from '@dauer/demo';
 import { buildLayout, type JobFile, type Layout, deriveJob } from '@dauer/core';
 import type { FastifyInstance } from 'fastify';
 import pg from 'pg';
@@ -18,6 +19,9 @@ export interface Answer<T = unknown> {
 /** Somebody with a browser of his own. */
 export class Visitor {
   private cookie = '';
+  get cookies(): string {
+    return this.cookie;
+  }
   private readonly app: () => FastifyInstance;
   constructor(app: () => FastifyInstance) {
     this.app = app;
@@ -32,9 +36,9 @@ export class Visitor {
       method,
       url,
       headers: {
+        ...(typeof payload === 'string' ? { 'content-type': 'application/json' } : {}),
         ...headers,
         ...(this.cookie ? { cookie: this.cookie } : {}),
-        ...(typeof payload === 'string' ? { 'content-type': 'application/json' } : {}),
       },
       ...(payload === undefined ? {} : { payload }),
     });
@@ -172,8 +176,27 @@ export async function bookIn(who: Visitor, template = 'coupe_disc_disc_tandem_se
   };
 }
 
-/** A past job as a bundle, so that lives and rates have something to stand on. */
-export const emptyBundle: Bundle = { events: {} };
+/** What an import answers. */
+export interface TakenIn {
+  readonly id: string;
+  readonly written: number;
+  readonly known: number;
+  readonly jobs: number;
+  readonly refused: { readonly jobId: string; readonly why: string }[];
+  readonly code: string;
+  readonly detail: string;
+}
+
+/** Takes lines in as records of the past. */
+export const takeIn = (who: Visitor, lines: readonly (object | string)[]): Promise<Answer<TakenIn>> =>
+  who.ask<TakenIn>('POST', '/api/import', lines.map((l) => (typeof l === 'string' ? l : JSON.stringify(l))).join('\n'), {
+    'content-type': IMPORT_TYPE,
+  });
+
+/** Makes accounts for the people of the demonstration's story. */
+export async function addStoryPeople(lead: Visitor): Promise<void> {
+  for (const p of Object.values(PEOPLE)) await lead.ask('POST', '/api/people', { ...p, password: PASSWORD });
+}
 
 /** A limit of a type as it is entered. */
 export const limitBody = (over: Record<string, unknown> = {}) => ({

@@ -11,10 +11,10 @@ import {
   removeComponent,
   removeWheel,
 } from '@dauer/core';
-import { demoBundle } from '@dauer/demo';
+import { demoStory } from '@dauer/demo';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { bookIn, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
+import { addStoryPeople, bookIn, openShop, PASSWORD, type Shop, takeIn, type Visitor } from './harness.ts';
 
 interface Refused {
   readonly code: string;
@@ -126,12 +126,8 @@ describe('a layout that is revised', () => {
   });
 
   it('leaves a job that was handed back with the layout of its day, and its parts with their life', async () => {
-    const bundle = demoBundle(Date.now(), PASSWORD);
-    // Somebody of this shop stands in for the lead of the story.
-    const lead = (await shop.lead.ask<{ person: { id: string } }>('GET', '/api/me')).body.person.id;
-    const text = JSON.stringify(bundle);
-    const told = text.replaceAll(/"enteredBy":"([^"]+)"/.exec(text)?.[1] ?? '', lead);
-    expect((await shop.lead.ask('POST', '/api/import', told)).status).to.equal(200);
+    await addStoryPeople(shop.lead);
+    expect((await takeIn(shop.lead, demoStory(Date.now()).lines('a story', PASSWORD))).body.refused).to.deep.equal([]);
     const found = (await shop.lead.ask<{ tag: string; to: string }[]>('GET', '/api/search?q=V%20041')).body[0]!;
     const old = await shop.lead.file(found.to.replace('/jobs/', ''));
     expect(old.release).to.not.equal(null);

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
+import { createHash, randomInt } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
@@ -25,12 +25,13 @@ export function checkNode() {
   if (major < 20 || (major === 20 && minor < 19)) throw new Stop(`Node ${process.versions.node} is too old. Install Node 20.19 or newer.`);
 }
 
-/** Folder of PostgreSQL's programs, the newest version; null where there is none. */
-export function postgresBin() {
-  const base = '/usr/lib/postgresql';
-  const versions = existsSync(base) ? readdirSync(base).filter((v) => existsSync(join(base, v, 'bin', 'initdb'))) : [];
-  const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
-  return newest ? join(base, newest, 'bin') : null;
+/** Where Debian keeps the programs of PostgreSQL, a folder a major version. */
+export const POSTGRES = '/usr/lib/postgresql';
+
+/** Major versions of PostgreSQL on this machine, the newest first. */
+export function postgresVersions() {
+  const found = existsSync(POSTGRES) ? readdirSync(POSTGRES).filter((v) => existsSync(join(POSTGRES, v, 'bin', 'initdb'))) : [];
+  return found.map(Number).sort((a, b) => b - a);
 }
 
 export function chromium() {
@@ -61,7 +62,7 @@ function aptInstall(packages) {
 
 /** Makes sure that the Debian packages asked for are there; leaves apt alone where they are. */
 export function ensurePackages({ browser = false } = {}) {
-  const missing = [...(postgresBin() ? [] : ['postgresql']), ...(browser && !chromium() ? ['chromium'] : [])];
+  const missing = [...(postgresVersions().length > 0 ? [] : ['postgresql']), ...(browser && !chromium() ? ['chromium'] : [])];
   if (missing.length > 0) aptInstall(missing);
 }
 
@@ -111,10 +112,28 @@ export function portFree(port) {
   });
 }
 
-/** Where a run beside another one looks for its ports. */
-export const laneOffset = () => Number(process.env.DAUER_LANE ?? 0) * 250;
+/** The range from which this machine takes the ports of outgoing connections: what listens there may find its port taken. */
+function outgoingRange() {
+  try {
+    return readFileSync('/proc/sys/net/ipv4/ip_local_port_range', 'utf8').trim().split(/\s+/).map(Number);
+  } catch {
+    return [32768, 60999];
+  }
+}
 
-export async function freePort(from) {
-  for (let port = from; port < from + 200; port += 1) if (await portFree(port)) return port;
-  throw new Stop(`No free port was found between ${from} and ${from + 200}.`);
+const LOWEST_PORT = 10240;
+const HIGHEST_PORT = 65000;
+
+/** A free port that no outgoing connection takes, a different one each time: two runs side by side do not meet. */
+export async function freePort() {
+  const [low, high] = outgoingRange();
+  const below = Math.max(0, Math.min(low, HIGHEST_PORT) - LOWEST_PORT);
+  const above = Math.max(0, HIGHEST_PORT - Math.max(high + 1, LOWEST_PORT));
+  if (below + above === 0) throw new Stop('This machine gives every port to outgoing connections; none is left to listen on.');
+  for (let tries = 0; tries < 200; tries += 1) {
+    const n = randomInt(below + above);
+    const port = n < below ? LOWEST_PORT + n : high + 1 + (n - below);
+    if (await portFree(port)) return port;
+  }
+  throw new Stop('No free port was found.');
 }

@@ -139,6 +139,7 @@ describe('what waits on this device', () => {
         scopeOut: [],
         openedAt: '',
         openedBy: '',
+        importId: null,
         version: 1,
       },
       vehicle: {
@@ -161,6 +162,7 @@ describe('what waits on this device', () => {
       },
       layout,
       ...NO_RECORDS,
+      imported: null,
       release: null,
     };
     const body = { id: 'c1', happenedAt: '2026-01-01T00:00:00Z', device: 'd', typed: '100', unit: 'mi' as const };

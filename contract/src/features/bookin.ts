@@ -16,6 +16,7 @@ export const bookin = {
     path: '/api/vehicles',
     role: 'technician',
     summary: 'Books in a vehicle that is new to the shop',
+    largest: 2 ** 20,
     body: z.object({
       vehicleId: id,
       vehicle: t.vehicleFields,
@@ -54,6 +55,7 @@ export const bookin = {
     path: '/api/jobs/:jobId/layout',
     role: 'technician',
     summary: 'Puts the layout right, or converts it from now on; the former one is kept',
+    largest: 2 ** 20,
     params: ofJob,
     body: z.object({
       layout: t.layout,
@@ -126,6 +128,7 @@ export const bookin = {
     path: '/api/pictures',
     role: 'technician',
     summary: 'Keeps an image; what it shows is said in a job',
+    largest: 4 * 2 ** 20,
     body: z.object({ base64: z.string().min(8).max(3_000_000) }),
     reply: z.object({ hash: z.string(), width: z.number().int(), height: z.number().int() }),
   }),

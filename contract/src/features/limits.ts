@@ -56,6 +56,7 @@ export const limits = {
     path: '/api/limits/import',
     role: 'technician',
     summary: 'Takes in a list of limits, unchecked, all or nothing',
+    largest: 6 * 2 ** 20,
     body: z.object({ limits: z.array(t.limitFields.extend({ id })).min(1).max(5000) }),
     reply: z.object({ written: z.number().int(), changed: z.array(verdictChange) }),
   }),

@@ -3,7 +3,7 @@ import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
 import { id, instant, name, role, words, password } from '../primitives.ts';
 import * as t from '../things.ts';
-import { bundle } from '../bundle.ts';
+import { importReply } from '../importFile.ts';
 
 const me = z.object({ person: t.person, hasPin: z.boolean(), shop: z.object({ name, timeZone: z.string() }) });
 const tablet = z.object({ id, name, registeredBy: id, registeredAt: instant, endedAt: instant.nullable() });
@@ -169,15 +169,15 @@ export const shop = {
     body: z.object({ version: z.number().int(), role: role.optional(), active: z.boolean().optional(), password: password.optional() }),
     reply: t.person,
   }),
-  importBundle: endpoint({
+  importHistory: endpoint({
     ...none,
     feature: 'shop',
     method: 'POST',
     path: '/api/import',
     role: 'lead',
-    summary: 'Takes in vehicles, jobs and events of the past, all or nothing',
-    body: z.lazy(() => bundle),
-    reply: z.object({ written: z.number().int(), known: z.number().int() }),
+    summary: 'Takes in vehicles, jobs and events of the past as JSON Lines, job by job, marked as imported',
+    streamed: true,
+    reply: importReply,
   }),
   search: endpoint({
     ...none,

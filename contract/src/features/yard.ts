@@ -83,5 +83,6 @@ export const yard = {
     summary: 'Everything a job stands on',
     params: ofJob,
     reply: t.jobFile,
+    asItIs: true,
   }),
 };

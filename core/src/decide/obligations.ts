@@ -4,13 +4,13 @@ import { workDone } from '../rebuild/obligations.ts';
 import { isWorked } from '../rebuild/torquePoints.ts';
 import { groupThousands } from '../quantity/display.ts';
 import { KIND_OF_JOB } from '../records/scope.ts';
-import type { JobKind } from '../records/jobRecords.ts';
+import type { JobKind, Person } from '../records/jobRecords.ts';
 import type { Decision } from '../records/workRecords.ts';
 import type { Book } from '../records/book.ts';
 import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
-import { optionsOf } from './options.ts';
+import { OPTION_NAME, optionsOf } from './options.ts';
 
 /** Whether the owner and the shop have to decide about this place. */
 export function needsDecision(c: Component, kind: JobKind): boolean {
@@ -34,6 +34,13 @@ export function putOffWords(d: Pick<Decision, 'reviewOn' | 'untilKm' | 'access'>
   return until.length > 0 ? `Put off ${until.join(', or ')}.` : 'Put off; until when is not said.';
 }
 
+/** That two people decided without knowing of each other, in a sentence; null where nothing stands against a decision. */
+export function againstWords(people: readonly Person[], c: Pick<Component, 'decision' | 'against' | 'slot'>): string | null {
+  if (!c.decision || c.against.length === 0) return null;
+  const said = (d: Decision): string => `“${OPTION_NAME[d.option]}” by ${people.find((p) => p.id === d.authorId)?.name ?? 'somebody'}`;
+  return `${said(c.decision)} is in force, and ${c.against.map(said).join(', ')} was decided without knowing of it. Choose one.`;
+}
+
 export function decideObligations({ book, components }: Situation): Obligation[] {
   return components
     .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
@@ -42,12 +49,14 @@ export function decideObligations({ book, components }: Situation): Obligation[]
         'decide',
         `decide:${c.slot.id}`,
         `Decide about the ${placeName(c.slot).toLowerCase()}`,
-        c.decision !== null && !fallen(book, c),
+        c.decision !== null && !fallen(book, c) && c.against.length === 0,
         {
           slotId: c.slot.id,
-          why: fallen(book, c),
+          why: againstWords(book.file.people, c) ?? fallen(book, c),
           closedBy: c.decision?.id ?? null,
-          ...(c.decision?.option === 'put_off' && !fallen(book, c) ? { state: 'put_off' as const, why: putOffWords(c.decision) } : {}),
+          ...(c.decision?.option === 'put_off' && !fallen(book, c) && c.against.length === 0
+            ? { state: 'put_off' as const, why: putOffWords(c.decision) }
+            : {}),
         },
       ),
     );

@@ -1,7 +1,9 @@
-import { placeName } from '../layout/graph.ts';
+import { placeName, slotById } from '../layout/graph.ts';
+import { movedTwice } from '../records/moved.ts';
 import type { Component } from '../records/components.ts';
 import type { Situation } from '../records/situation.ts';
 import { type Obligation, obligation } from '../records/stages.ts';
+import { MEASUREMENTS } from './measurements.ts';
 import { PHASE_WORD } from './words.ts';
 
 /** Safety figures of this job that lie so near to their limit that another person measures them again, blind. */
@@ -41,7 +43,25 @@ export function gaugeObligations(situation: Situation): Obligation[] {
         !components.some((c) => c.slot.id === x.slot.id && c.required.some((r) => r.measurement.id === x.measurement)),
     )
     .map((x) => obligation('gauge', x.key, x.what, x.done, { slotId: x.slot.id, why: x.done ? null : x.because, closedBy: x.closedBy }));
-  return [...components.flatMap(ofComponent), ...because, ...seconds(situation)];
+  return [...components.flatMap(ofComponent), ...because, ...seconds(situation), ...twice(situation)];
+}
+
+/** Sets that two people moved without knowing of each other: somebody says where they were taken. */
+function twice({ book }: Situation): Obligation[] {
+  const { file } = book;
+  const place = (slotId: string): string => {
+    const slot = slotById(file.layout, slotId);
+    return slot ? placeName(slot).toLowerCase() : 'a place that is no more';
+  };
+  return movedTwice(book.stand(file.setMoves)).flatMap(({ setId, now, against }) => {
+    const set = book.sets.find((s) => s.id === setId && s.jobId === file.job.id);
+    if (!set) return [];
+    const name = MEASUREMENTS[set.measurement].name.toLowerCase();
+    return obligation('gauge', `moved:${setId}`, `Say where the ${name} was taken`, false, {
+      slotId: now.slotId,
+      why: `It counts at the ${place(now.slotId)}; somebody who did not know that said ${against.map((m) => `the ${place(m.slotId)}`).join(', ')}.`,
+    });
+  });
 }
 
 function ofComponent(c: Component): Obligation[] {

@@ -1,5 +1,6 @@
 import { slotById, type Slot } from '../layout/graph.ts';
 import type { Book } from '../records/book.ts';
+import { inForce } from '../records/inForce.ts';
 import { partIn } from '../records/standing.ts';
 import { attempt } from '../refusal.ts';
 import { mean } from '../verdict/uncertainty.ts';
@@ -76,7 +77,7 @@ export function sealZone(book: Book, slot: Slot): SealZone {
   const rotorNew = want(rotorLimit?.nominal ?? null, 'rotor thickness when new (limit book)');
   const rotorDiscard = want(rotorLimit?.at ?? null, 'discard thickness of the rotor (limit book)');
   const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor thickness');
-  const replaced = rotor !== undefined && book.stand(decisions).findLast((d) => d.slotId === rotor.id)?.option === 'replace';
+  const replaced = rotor !== undefined && inForce(book.stand(decisions).filter((d) => d.slotId === rotor.id)).now?.option === 'replace';
   const pits = stretchesAt(book, slot.id);
   const seal =
     below !== null && width !== null && length !== null ? { sealBelowMouth: below, sealWidth: width, sealingLength: length } : null;

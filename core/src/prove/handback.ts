@@ -155,7 +155,10 @@ export interface HandbackFile {
   readonly version: 1;
   readonly jobId: string;
   readonly releasedAt: string;
-  readonly releasedBy: string;
+  /** Name of the lead; null for what was handed back before these records, as told. */
+  readonly releasedBy: string | null;
+  /** What a job of the past was taken in from; null for a job of this shop's own. */
+  readonly importedFrom: string | null;
   readonly ownWork: boolean;
   readonly ruleVersion: string;
   readonly sheet: HandbackSheet;
@@ -165,17 +168,18 @@ export interface HandbackFile {
 
 /** @returns null for a job that has not been handed back: what may still change is no record */
 export function handbackFile(state: JobState): HandbackFile | null {
-  const { release, people } = state.file;
+  const { release, people, imported } = state.file;
   if (!release) return null;
   const { jobId, releasedAt, ownWork, ruleVersion, sheet } = release;
-  const releasedBy = people.find((p) => p.id === release.releasedBy)?.name ?? 'unknown';
+  const releasedBy = release.releasedBy === null ? null : (people.find((p) => p.id === release.releasedBy)?.name ?? 'unknown');
+  const importedFrom = imported?.source ?? null;
   const amendments = state.book.stand(state.file.amendments).map((a) => ({
     words: a.words,
     reason: a.reason,
     by: people.find((p) => p.id === a.authorId)?.name ?? 'unknown',
     on: a.happenedAt,
   }));
-  return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, ownWork, ruleVersion, sheet, amendments };
+  return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, importedFrom, ownWork, ruleVersion, sheet, amendments };
 }
 
 /** Units that nobody ever opened, told together where the same is to be said of them. */

@@ -9,6 +9,7 @@ import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { worst } from '../verdict/severity.ts';
 import type { Book } from './book.ts';
+import { inForce } from './inForce.ts';
 import { KIND_OF_JOB, takesIn } from './scope.ts';
 import { partIn } from './standing.ts';
 import type { Finding, FindingSeverity } from './findingRecords.ts';
@@ -40,6 +41,8 @@ export interface Component {
   /** The part that sits here was fitted during this job. */
   readonly fittedHere: boolean;
   readonly decision: Decision | null;
+  /** Decisions made without knowing of the one in force: nothing is settled until somebody chooses. */
+  readonly against: readonly Decision[];
   /** Figures of what sits here now: of each measurement the newest set. */
   readonly judged: readonly Judged[];
   readonly runout: Runout | null;
@@ -119,11 +122,7 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
   const part = file.parts.find((p) => p.id === partId) ?? null;
   const article = KIND_FACTS[slot.kind].article;
   const inScope = takesIn(file.job, file.layout, slot);
-  const decision =
-    book
-      .stand(file.decisions)
-      .filter((d) => d.slotId === slot.id)
-      .at(-1) ?? null;
+  const { now: decision, against } = inForce(book.stand(file.decisions).filter((d) => d.slotId === slot.id));
   const sets = setsOf(book, slot.id, partId);
   const newest = newestSets(book, slot.id, partId);
   const judged = [...[...newest.values()].flatMap((s) => judgeSet(book, s, today)), ...judgeBetween(book, slot, today)];
@@ -145,6 +144,7 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
     inScope,
     empty,
     decision,
+    against,
     judged,
     findings,
     required,

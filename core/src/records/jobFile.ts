@@ -7,6 +7,7 @@ import type { Picture, IntakeLook, CameWith, EarlierWork } from './intakeRecords
 import type {
   JobKind,
   Job,
+  JobImport,
   LeftItem,
   TakeBack,
   Acceptance,
@@ -34,6 +35,8 @@ export interface PastJob {
 /** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */
 export interface JobFile {
   readonly job: Job;
+  /** Where this job came from, if it was taken in as history. */
+  readonly imported: JobImport | null;
   readonly vehicle: Vehicle;
   readonly layout: Layout;
   /** The oldest first. */

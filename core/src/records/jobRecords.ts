@@ -24,7 +24,17 @@ export interface Job {
   readonly scopeOut: readonly string[];
   readonly openedAt: string;
   readonly openedBy: string;
+  /** Taken in from elsewhere as history; null for a job of this shop's own. */
+  readonly importId: string | null;
   readonly version: number;
+}
+
+/** Where a job of the past came from: who took it in, when, from what. */
+export interface JobImport {
+  readonly id: string;
+  readonly source: string;
+  readonly importedBy: string;
+  readonly importedAt: string;
 }
 
 /** Takes another event back: `corrects` names it. Of somebody else's entry with a reason; both are shown. */
@@ -65,6 +75,8 @@ export interface Amendment extends EventBase {
 /** Says that a text was blacked out: `corrects` names the event it stood in. */
 export interface Redaction extends EventBase {
   readonly field: string;
+  /** The line of a hand-back sheet that was picked by sight; null where record and field say which. */
+  readonly line: string | null;
   readonly reason: string;
 }
 

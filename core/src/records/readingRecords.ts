@@ -45,6 +45,8 @@ export interface SetMove extends EventBase {
   readonly setId: string;
   readonly slotId: string;
   readonly partId: string | null;
+  /** Ids of the moves of this set that its author saw in force; null where none is named. */
+  readonly supersedes: readonly string[] | null;
 }
 
 /** One version of a gauge on the rack. */

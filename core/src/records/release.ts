@@ -4,7 +4,9 @@ import type { Phase } from './readingRecords.ts';
 export interface ReleaseRecord {
   readonly id: string;
   readonly jobId: string;
-  readonly releasedBy: string;
+  /** Nobody of this shop for what was handed back before its records, as told; then `importId` says where that is from. */
+  readonly releasedBy: string | null;
+  readonly importId: string | null;
   readonly releasedAt: string;
   readonly ownWork: boolean;
   readonly ruleVersion: string;

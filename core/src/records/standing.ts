@@ -30,7 +30,8 @@ interface Sitting {
 }
 const sittings = new WeakMap<readonly PartEvent[], Sitting>();
 
-const LEAVES: readonly PartEvent['kind'][] = ['removed', 'sent', 'returned', 'scrapped'];
+/** What takes a part out of its place. */
+export const LEAVES: readonly PartEvent['kind'][] = ['removed', 'sent', 'returned', 'scrapped'];
 
 function sittingOf(partEvents: readonly PartEvent[]): Sitting {
   const known = sittings.get(partEvents);

@@ -13,6 +13,8 @@ export interface Decision extends EventBase {
   /** Put off until this distance run, km, or until this access is open. */
   readonly untilKm: number | null;
   readonly access: string | null;
+  /** Ids of the decisions on this place that its author saw in force; null where none is named. */
+  readonly supersedes: readonly string[] | null;
 }
 
 export interface Operation extends EventBase {

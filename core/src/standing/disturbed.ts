@@ -11,6 +11,8 @@ export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'linin
 export interface Disturbed {
   readonly eventId: string;
   readonly at: string;
+  /** When it was written down: where that order is another, both count. */
+  readonly recordedAt: string;
   readonly slot: Slot;
   readonly does: readonly Disturbance[];
   /** In words: "front left hose fitted". */
@@ -61,7 +63,16 @@ function byParts(book: Book): Disturbed[] {
     const kind = parts.find((p) => p.id === event.partId)?.kind ?? slot?.kind;
     const does = kind ? disturbs(kind, event.kind) : [];
     if (!slot || does.length === 0) return [];
-    return [{ eventId: event.id, at: event.happenedAt, slot, does, what: `${placeName(slot).toLowerCase()} ${MOVES[event.kind] ?? ''}` }];
+    return [
+      {
+        eventId: event.id,
+        at: event.happenedAt,
+        recordedAt: event.recordedAt,
+        slot,
+        does,
+        what: `${placeName(slot).toLowerCase()} ${MOVES[event.kind] ?? ''}`,
+      },
+    ];
   });
 }
 
@@ -71,12 +82,32 @@ function byFluid(book: Book): Disturbed[] {
   const joints = book.stand(jointEvents).flatMap((e): Disturbed[] => {
     const slot = e.kind === 'opened' ? slotById(layout, e.slotId) : undefined;
     return slot
-      ? [{ eventId: e.id, at: e.happenedAt, slot, does: ['hydraulic'], what: `a joint at the ${placeName(slot).toLowerCase()} opened` }]
+      ? [
+          {
+            eventId: e.id,
+            at: e.happenedAt,
+            recordedAt: e.recordedAt,
+            slot,
+            does: ['hydraulic'],
+            what: `a joint at the ${placeName(slot).toLowerCase()} opened`,
+          },
+        ]
       : [];
   });
   const bleeders = book.stand(bleedPulls).flatMap((e): Disturbed[] => {
     const slot = slotById(layout, e.slotId);
-    return slot ? [{ eventId: e.id, at: e.happenedAt, slot, does: ['bleeder'], what: `${placeName(slot).toLowerCase()} opened` }] : [];
+    return slot
+      ? [
+          {
+            eventId: e.id,
+            at: e.happenedAt,
+            recordedAt: e.recordedAt,
+            slot,
+            does: ['bleeder'],
+            what: `${placeName(slot).toLowerCase()} opened`,
+          },
+        ]
+      : [];
   });
   return [...joints, ...bleeders];
 }

@@ -3,10 +3,16 @@ import type { Corner } from '../layout/kinds.ts';
 import { bleedersFedThrough, type Disturbance, type Disturbed } from './disturbed.ts';
 
 /** Something that was proved, and when: an answer, a bleeder closed, a torque. */
-export type Proved =
-  | { readonly kind: 'item'; readonly item: string; readonly corner: Corner | null; readonly at: string }
-  | { readonly kind: 'bleed'; readonly slotId: string; readonly at: string }
-  | { readonly kind: 'torque'; readonly slotId: string | null; readonly point: string; readonly at: string };
+export type Proved = When & What;
+interface When {
+  /** Instants, ISO 8601 UTC: when it happened, and when it was written down. */
+  readonly at: string;
+  readonly recordedAt: string;
+}
+type What =
+  | { readonly kind: 'item'; readonly item: string; readonly corner: Corner | null }
+  | { readonly kind: 'bleed'; readonly slotId: string }
+  | { readonly kind: 'torque'; readonly slotId: string | null; readonly point: string };
 
 /** How far an ending reaches: the whole vehicle, the corner disturbed, the corners fed through it, or the very fastener. */
 type Reach = 'vehicle' | 'corner' | 'fed' | 'slot';
@@ -81,7 +87,10 @@ export function ends(layout: Layout, by: Pick<Disturbed, 'slot' | 'does'>, prove
   return ENDINGS.some((e) => by.does.includes(e.when) && e.ends === endsOf(proved) && reaches(layout, e.reach, by.slot, proved));
 }
 
-/** The newest event after a proof that ended it; null where it stands. */
+/**
+ * The newest event after a proof that ended it; null where it stands. A proof stands only if it is later than what would
+ * end it both by when it happened and by when it was written down: no clock that runs ahead keeps it standing.
+ */
 export function endedBy(layout: Layout, disturbed: readonly Disturbed[], proved: Proved): Disturbed | null {
-  return disturbed.findLast((d) => d.at > proved.at && ends(layout, d, proved)) ?? null;
+  return disturbed.findLast((d) => (d.at > proved.at || d.recordedAt > proved.recordedAt) && ends(layout, d, proved)) ?? null;
 }

@@ -4,6 +4,7 @@ import { placeName, type Slot } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
 import { answerTo, proofCloses, type ProofItem } from '../prove/items.ts';
 import type { Book } from '../records/book.ts';
+import type { EventBase } from '../records/eventBase.ts';
 import type { PartEventKind } from '../records/partRecords.ts';
 import type { BleedPull, Proof, Torque } from '../records/workRecords.ts';
 import { disturbances, type Disturbed, disturbs } from './disturbed.ts';
@@ -59,6 +60,10 @@ function controlOfBleeder(controls: readonly Control[], slotId: string): Control
   return controls.find((c) => c.reach.has(slotId))?.kind ?? null;
 }
 
+const when = (e: Pick<EventBase, 'happenedAt' | 'recordedAt'>) => ({ at: e.happenedAt, recordedAt: e.recordedAt });
+/** Before everything: asked whether a thing would be ended, whenever it was proved. */
+const NEVER = { at: '', recordedAt: '' };
+
 /** Opens the proofs of a job for reading: newest answers, and the events that ended them. */
 export function openStanding(book: Book): Standing {
   const { file } = book;
@@ -92,16 +97,16 @@ export function openStanding(book: Book): Standing {
     locks: controls.flatMap((c) => lockOf(file.layout, c, places, controls) ?? []),
     disturbed,
     answer: (item) =>
-      with_(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, at: p.happenedAt })),
+      with_(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
     pull: (slotId) =>
       with_(
         pulls.findLast((p) => p.slotId === slotId),
-        (p) => ({ kind: 'bleed', slotId, at: p.happenedAt }),
+        (p) => ({ kind: 'bleed', slotId, ...when(p) }),
       ),
     torque: (point) =>
       with_(
         torques.findLast((t) => t.point === point),
-        (t) => ({ kind: 'torque', slotId: t.slotId, point, at: t.happenedAt }),
+        (t) => ({ kind: 'torque', slotId: t.slotId, point, ...when(t) }),
       ),
   };
 }
@@ -120,17 +125,17 @@ export function wouldUndo(
   const proofs = items.flatMap((item) => {
     const now = standing.answer(item);
     const stands = now !== null && isGood(now) && proofCloses(now.record.result);
-    const proved: Proved = { kind: 'item', item: item.item, corner: item.corner, at: '' };
+    const proved: Proved = { kind: 'item', item: item.item, corner: item.corner, ...NEVER };
     return stands && ended(proved) ? [item.question] : [];
   });
   const bleeders = layout.slots.flatMap((s) => {
     const now = s.kind === 'bleeder' ? standing.pull(s.id) : null;
     const stands = now !== null && isGood(now) && closedClear(now.record);
-    return stands && ended({ kind: 'bleed', slotId: s.id, at: '' }) ? [`Bleeding at the ${placeName(s).toLowerCase()}`] : [];
+    return stands && ended({ kind: 'bleed', slotId: s.id, ...NEVER }) ? [`Bleeding at the ${placeName(s).toLowerCase()}`] : [];
   });
   const points = [...new Set(book.stand(torques).map((t) => t.point))].flatMap((point) => {
     const now = standing.torque(point);
-    if (now === null || now.lapsed !== null || !ended({ kind: 'torque', slotId: now.record.slotId, point, at: '' })) return [];
+    if (now === null || now.lapsed !== null || !ended({ kind: 'torque', slotId: now.record.slotId, point, ...NEVER })) return [];
     const corner = CORNERS.find((c) => point === `wheel:${c}`);
     return [corner ? `Torque of the ${CORNER_NAME[corner].toLowerCase()} wheel nuts` : `Torque at the ${placeName(slot).toLowerCase()}`];
   });

@@ -1,6 +1,6 @@
 import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
-import { FOUR, FRONT, STANDING, ines, proveAll, ruth, tomasz, traced } from './common.ts';
+import { FOUR, FRONT, STANDING, proveAll, ruth, tomasz, traced } from './common.ts';
 
 /** V 071: judder; a front rotor that runs out and one pitted piston, rears still to be gauged. */
 export function corrie(story: Story, rack: Rack): void {
@@ -101,13 +101,13 @@ export function corrie(story: Story, rack: Rack): void {
   first.cause('bearing_loose', car.slot('hub', 'FR'), 'absent', 0.12, 3);
   first.nothingElse();
   proveAll(first, FRONT);
-  first.release(ines, ['leak_next_day', 'retorque', 'bedding_in']);
+  first.release(['leak_next_day', 'retorque', 'bedding_in']);
 
   const fluid = car.job(ruth, story.ago(610), { complaint: '', kind: 'fluid', wants: 'Fluid change', scopeCorners: [] });
   fluid.counter('52,800 km');
   fluid.fluid('Class 4 fluid, shop drum', 'L 0418');
   for (const item of STANDING) fluid.prove(item);
-  fluid.release(ines, ['leak_next_day']);
+  fluid.release(['leak_next_day']);
 
   const now = car.job(tomasz, story.ago(6), {
     complaint: 'Judders when braking from speed',

@@ -1,6 +1,6 @@
 import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
-import { REAR, ines, proveAll, ruth, tomasz, traced } from './common.ts';
+import { REAR, proveAll, ruth, tomasz, traced } from './common.ts';
 
 /** V 068: stood four years; being traced. Its last gauging was six years ago. */
 export function sallow(story: Story, rack: Rack): void {
@@ -64,7 +64,7 @@ export function sallow(story: Story, rack: Rack): void {
   old.cause('over_adjusted', car.slot('shoes', 'RL'), 'absent', 0.12, 3);
   old.nothingElse();
   proveAll(old, REAR);
-  old.release(ines, ['leak_next_day', 'retorque']);
+  old.release(['leak_next_day', 'retorque']);
 
   const now = car.job(ruth, story.ago(3), {
     complaint: 'Stood four years. Pedal spongy, rear left hot after a short run',

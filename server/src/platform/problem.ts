@@ -2,6 +2,7 @@ import type { Problem } from '@dauer/contract';
 import { Refusal } from '@dauer/core';
 import type { FastifyError, FastifyInstance } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
+import { diskIsFull } from './disk.ts';
 
 type More = Partial<Pick<Problem, 'fields' | 'current' | 'blocks'>>;
 
@@ -33,6 +34,7 @@ const TITLES: Readonly<Record<number, string>> = {
   429: 'Too many tries',
   500: 'Something broke',
   503: 'Not available',
+  507: 'No room left',
 };
 
 function problemOf(status: number, code: string, detail: string, more: More = {}): Problem {
@@ -50,14 +52,20 @@ export function sqlState(error: unknown): string | null {
 
 const CONNECTION_LOST = /ECONNREFUSED|ECONNRESET|terminat|timeout exceeded|Connection ended|shutting down/i;
 
+const sizeWords = (bytes: number): string => (bytes >= 2 ** 20 ? `${Math.round(bytes / 2 ** 20)} MB` : `${Math.round(bytes / 1024)} kB`);
+
 function messages(error: unknown): string {
   const all: string[] = [];
   for (let at: unknown = error; at instanceof Error; at = at.cause) all.push(at.message, 'code' in at ? String(at.code) : '');
   return all.join(' ');
 }
 
+const NO_ROOM = 'The disk of the server is full. What you entered is kept on this device and sent again once there is room.';
+/** Classes of SQLSTATE that pass by themselves: no room, no connection to spare, shutting down, connection lost. */
+const PASSING = ['53', '57', '08'];
+
 /** Turns any error into a problem. SQL and values never leave the server. */
-function toProblem(error: unknown): Problem {
+function toProblem(error: unknown, largest: number): Problem {
   if (error instanceof Fault) return problemOf(error.status, error.code, error.message, error.more);
   if (error instanceof Refusal) return problemOf(422, error.code, error.message);
   if (hasZodFastifySchemaValidationErrors(error)) {
@@ -71,27 +79,39 @@ function toProblem(error: unknown): Problem {
     });
   }
   const state = sqlState(error);
-  if (state === 'DA002') return toProblem(notFound('job'));
+  if (state === 'DA002') return toProblem(notFound('job'), largest);
   if (state === 'DA003') return problemOf(409, 'not_released', 'This belongs to a job that has been handed back; this one has not.');
   if (state === '23505') return problemOf(409, 'already_used', 'This number or name is already in use. Choose another one.');
   if (state === '23503') return problemOf(422, 'unknown_reference', 'This refers to something that is not on record. Load the page again.');
   if (state === '22P05' || state === '22021') return problemOf(400, 'invalid', 'The text holds characters that cannot be kept.');
   if (state?.startsWith('22')) return problemOf(400, 'invalid', 'A figure or date in this is beyond what can be kept.');
-  if (state?.startsWith('57') || state?.startsWith('08') || CONNECTION_LOST.test(messages(error))) {
+  if (state === '53100' || /\bENOSPC\b/.test(messages(error))) return problemOf(507, 'disk_full', NO_ROOM);
+  if ((state !== null && PASSING.includes(state.slice(0, 2))) || CONNECTION_LOST.test(messages(error))) {
+    if (diskIsFull()) return problemOf(507, 'disk_full', NO_ROOM);
     return problemOf(503, 'book_away', 'The book cannot be reached just now. What you entered is kept on this device and sent again.');
   }
   const fastify = error as Partial<FastifyError>;
   const status = typeof fastify.statusCode === 'number' ? fastify.statusCode : 500;
-  if (status === 413) return problemOf(413, 'too_large', 'This is too large to be taken in. The largest is 4 MB.');
+  if (status === 413) return problemOf(413, 'too_large', `This is too large to be taken in. The largest is ${sizeWords(largest)}.`);
   if (status === 415) return problemOf(415, 'wrong_content', 'This kind of content is not taken here.');
   if (status >= 400 && status < 500) return problemOf(status, 'invalid', 'The request cannot be read.');
   return problemOf(500, 'broken', 'Something broke on the server. Nothing you entered was changed; try again.');
 }
 
+/** The sentence of an error that is about what was sent; null where something broke, or passes by itself. */
+export function messageOf(error: unknown): string | null {
+  const { status, detail } = toProblem(error, 0);
+  return status < 500 ? detail : null;
+}
+
 export function installProblems(app: FastifyInstance): void {
   app.setErrorHandler(async (error, request, reply) => {
-    const problem = toProblem(error);
-    if (problem.status >= 500) request.log.error(error);
+    const problem = toProblem(error, request.routeOptions.bodyLimit);
+    if (problem.status >= 500) {
+      request.log.error({ err: error, req: request, problem: problem.code }, 'failed');
+      problem.detail += ` In the log of the server this is ${request.id}.`;
+      problem.request = request.id;
+    }
     return reply.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   });
 }

@@ -1,4 +1,4 @@
-import { type Endpoint, ENDPOINTS, type EndpointName, mayCall } from '@dauer/contract';
+import { type Endpoint, ENDPOINTS, type EndpointName, LARGEST_BODY, LARGEST_PUBLIC_BODY, mayCall } from '@dauer/contract';
 import type { Person } from '@dauer/core';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
@@ -43,16 +43,17 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
   app.route({
     method: line.method,
     url: line.path,
-    bodyLimit: name === 'importBundle' ? 64 * 2 ** 20 : 4 * 2 ** 20,
+    bodyLimit: line.largest ?? (line.role === 'public' ? LARGEST_PUBLIC_BODY : LARGEST_BODY),
     schema: {
       summary: line.summary,
       tags: [line.feature],
       params: line.params,
       querystring: line.query,
-      ...(line.method === 'GET' || line.body.safeParse(undefined).success ? {} : { body: line.body }),
+      ...(line.method === 'GET' || line.streamed || line.body.safeParse(undefined).success ? {} : { body: line.body }),
       response: { 200: line.reply },
     },
-    preValidation: async (request) => {
+    // Before the body is read: who may not send it does not keep the server busy with it.
+    onRequest: async (request) => {
       request.person = await whoAsks(db, request);
       if (line.role !== 'public' && !request.person)
         throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again; nothing typed is lost.');
@@ -66,8 +67,7 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
       const { jobId } = request.params as { jobId?: string };
       tell(db, { jobId: jobId ?? null, page: pageOf(request) });
     },
-    // A whole job is large and made of rows that the database types: it is written as it is. Tests hold it to its schema.
-    ...(name === 'job' && { serializerCompiler: () => (whole: unknown) => JSON.stringify(whole) }),
+    ...(line.asItIs && { serializerCompiler: () => (whole: unknown) => JSON.stringify(whole) }),
     handler: (request) =>
       handler({ params: request.params, query: request.query, body: request.body, db, person: request.person ?? NOBODY, request }),
   });

@@ -11,6 +11,9 @@ declare module '@fastify/secure-session' {
   interface SessionData {
     sessionId: string;
     tabletId: string;
+    /** This device, and who signed in on it before: they are not slowed down by what others try elsewhere. */
+    deviceId: string;
+    knows: string[];
   }
 }
 declare module 'fastify' {
@@ -20,6 +23,8 @@ declare module 'fastify' {
 }
 
 const DAYS = 14;
+/** Most people that a device remembers; the cookie is sent with every request. */
+const MOST_KNOWN = 12;
 
 /** The key that seals cookies: from the environment, or kept in the database so that all processes share it. */
 export async function cookieKey(db: Database): Promise<Buffer> {
@@ -43,6 +48,14 @@ export async function beginSession(
   const expiresAt = new Date(Date.now() + DAYS * 86400000).toISOString();
   await db.insert(session).values({ id, accountId, expiresAt, tabletId });
   request.session.set('sessionId', id);
+  const { knows } = deviceOf(request);
+  request.session.set('deviceId', request.session.get('deviceId') ?? v7());
+  request.session.set('knows', [accountId, ...knows.filter((k) => k !== accountId)].slice(0, MOST_KNOWN));
+}
+
+/** The device that asks, by its sealed cookie; a new one knows nobody. */
+export function deviceOf(request: FastifyRequest): { readonly id: string; readonly knows: readonly string[] } {
+  return { id: request.session.get('deviceId') ?? '', knows: request.session.get('knows') ?? [] };
 }
 
 export async function endSession(db: Database, request: FastifyRequest): Promise<void> {

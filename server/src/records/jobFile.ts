@@ -71,9 +71,10 @@ const LEANING = {
  */
 export async function readJobFile(db: Database, jobId: string): Promise<JobFile> {
   const [head] = await db
-    .select({ job: s.job, vehicle: s.vehicle })
+    .select({ job: s.job, vehicle: s.vehicle, imported: s.importBatch })
     .from(s.job)
     .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
+    .leftJoin(s.importBatch, eq(s.importBatch.id, s.job.importId))
     .where(eq(s.job.id, jobId));
   if (!head) throw notFound('job');
   const { revisions, release, jobs } = await together(db, {
@@ -112,6 +113,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     ...families,
     ...rest,
     job: head.job,
+    imported: head.imported,
     vehicle: head.vehicle,
     layout,
     layoutRevisions: revisions.map(({ layout: _layout, ...r }) => r),
@@ -146,12 +148,12 @@ export async function openJobIds(db: Database): Promise<string[]> {
   return rows.map((r) => r.id);
 }
 
-/** The open job of a vehicle, if it has one. */
-export async function openJobOf(db: Database, vehicleId: string): Promise<string | null> {
+/** The open job of a vehicle, if it has one beside the one named. */
+export async function openJobOf(db: Database, vehicleId: string, but: string | null = null): Promise<string | null> {
   const rows = await db
     .select({ id: s.job.id })
     .from(s.job)
     .leftJoin(s.release, eq(s.release.jobId, s.job.id))
     .where(and(eq(s.job.vehicleId, vehicleId), isNull(s.release.id), NOT_VOID));
-  return rows[0]?.id ?? null;
+  return rows.find((r) => r.id !== but)?.id ?? null;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { afterCareStates, judgeAgain, lateEvents, VERDICT_WORD } from '@dauer/core';
+import { afterCareStates, handedBackBy, judgeAgain, lateEvents, VERDICT_WORD } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
@@ -30,9 +30,14 @@ const otherwise = computed(() => (asked.value && job.file ? judgeAgain(job.file,
     Voided: booked twice. Nothing told here counts. {{ job.file?.voids.find((v) => v.jobId === job.file?.job.id)?.reason }}
     <button v-if="session.may('lead')" class="link" type="button" @click="unvoid">It counts after all</button>
   </p>
-  <div v-if="release" class="problem closed no-print">
+  <p v-else-if="job.file?.imported && !release" class="problem closed no-print">
+    Imported: taken in by {{ job.who(job.file.imported.importedBy) }} on {{ dayText(job.file.imported.importedAt) }} from
+    {{ job.file.imported.source }}. What stands here by name was told so, and not entered here.
+  </p>
+  <div v-if="release && job.file" class="problem closed no-print">
     <p>
-      Handed back on {{ dayText(release.releasedAt) }}. Everything stands as it was then; a new complaint is a new job.
+      Handed back on {{ dayText(release.releasedAt) }} {{ handedBackBy(job.file) }}. Everything stands as it was then; a new complaint is a
+      new job.
       <RouterLink :to="`/jobs/${release.jobId}/sheet`">Hand-back sheet</RouterLink>
       <RouterLink class="link" :to="`/jobs/${release.jobId}/prove`">{{ careText }}</RouterLink>
       <button v-if="!asked" class="link" type="button" @click="asked = true">Judge again with today’s book</button>

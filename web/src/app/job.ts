@@ -4,6 +4,7 @@ import {
   deriveComponent,
   deriveOpened,
   type EventBase,
+  headsOf,
   ifOpened,
   type JobFile,
   type JobState,
@@ -134,12 +135,21 @@ export const useJob = defineStore('job', () => {
     () => file.value?.job.id ?? null,
     () => void refresh(),
   );
+  /** What this device sees in force of what an event replaces: so that no clock decides between two people. */
+  function seenBy<F extends EventFamily>(family: F, body: Body<F>): { readonly supersedes?: string[] } {
+    const b = opened.value?.book;
+    if (!b) return {};
+    const of = body as { readonly slotId?: string; readonly setId?: string };
+    if (family === 'decisions') return { supersedes: headsOf(b.stand(b.file.decisions).filter((d) => d.slotId === of.slotId)) };
+    if (family === 'setMoves') return { supersedes: headsOf(b.stand(b.file.setMoves).filter((m) => m.setId === of.setId)) };
+    return {};
+  }
   /** Adds an event: kept here first, then sent. Returns its id. */
   function add<F extends EventFamily>(family: F, body: Body<F>): string {
     if (!file.value || !session.person) throw new Error('no job is open');
     const id = body.id ?? v7();
     const now = timeNow();
-    const whole = { ...body, id, happenedAt: now.at, device: DEVICE } as Sent<F>;
+    const whole = { ...body, ...seenBy(family, body), id, happenedAt: now.at, device: DEVICE } as Sent<F>;
     void outbox.keep({
       jobId: file.value.job.id,
       authorId: session.person.id,

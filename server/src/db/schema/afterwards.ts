@@ -30,7 +30,7 @@ export const afterCare = pgTable(
 export const amendment = pgTable('amendment', { ...event(), words: text().notNull(), reason: text().notNull() }, (t) => [
   index().on(t.jobId),
 ]);
-export const redaction = pgTable('redaction', { ...event(), field: text().notNull(), reason: text().notNull() }, (t) => [
+export const redaction = pgTable('redaction', { ...event(), field: text().notNull(), line: text(), reason: text().notNull() }, (t) => [
   index().on(t.jobId),
 ]);
 /** Events that came in after the hand-back of their job, and happened before it: kept, marked, put before a lead. */

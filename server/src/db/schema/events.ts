@@ -24,7 +24,7 @@ import type {
 } from '@dauer/core';
 import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
-import { account, gauge, job, part, vehicle } from './things.ts';
+import { account, gauge, importBatch, job, part, vehicle } from './things.ts';
 
 export const event = () => ({
   id: uuid().primaryKey(),
@@ -87,6 +87,7 @@ export const setMove = pgTable(
       .references(() => readingSet.id),
     slotId: uuid().notNull(),
     partId: uuid().references(() => part.id),
+    supersedes: uuid().array(),
   },
   (t) => [index().on(t.jobId), index().on(t.setId), index().on(t.partId)],
 );
@@ -147,6 +148,7 @@ export const decision = pgTable(
     reviewOn: date(),
     untilKm: doublePrecision(),
     access: text(),
+    supersedes: uuid().array(),
   },
   (t) => [index().on(t.jobId)],
 );
@@ -286,9 +288,9 @@ export const release = pgTable(
     jobId: uuid()
       .notNull()
       .references(() => job.id),
-    releasedBy: uuid()
-      .notNull()
-      .references(() => account.id),
+    /** Nobody of this shop for what was handed back before its records, as told: then the import says by whom and from what. */
+    releasedBy: uuid().references(() => account.id),
+    importId: uuid().references(() => importBatch.id),
     releasedAt: instant().notNull(),
     ownWork: boolean().notNull(),
     ruleVersion: text().notNull(),

@@ -15,8 +15,11 @@ import type {
   Use,
   Vehicle,
 } from '@dauer/core';
-import { boolean, date, doublePrecision, index, integer, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
+
+/** What is counted: passwords by name and by address, passwords asked once more by session, PINs by tablet. */
+export type AttemptKind = 'name' | 'known_device' | 'address' | 'again' | 'pin' | 'tablet';
 
 export const shop = pgTable('shop', {
   id: integer().primaryKey(),
@@ -65,10 +68,48 @@ export const tablet = pgTable('tablet', {
   registeredAt: instant().notNull().$default(now),
   endedAt: instant(),
 });
-export const signInFailure = pgTable(
-  'sign_in_failure',
-  { id: uuid().primaryKey(), login: text().notNull(), address: text().notNull(), at: instant().notNull() },
-  (t) => [index().on(t.login, t.at)],
+/** Attempts at passwords and PINs, counted before each is tried: a kind, what it is counted by, and since when. */
+export const attempt = pgTable(
+  'attempt',
+  {
+    kind: text().$type<AttemptKind>().notNull(),
+    subject: text().notNull(),
+    tries: integer().notNull(),
+    since: instant().notNull(),
+    /** Before then none is tried; counted by name alone, where delays grow instead of a lock. */
+    notBefore: instant(),
+  },
+  (t) => [primaryKey({ columns: [t.kind, t.subject] })],
+);
+/** What this book is since when: a restored one is another, so that devices send again what it may not have. */
+export const incarnation = pgTable('incarnation', {
+  id: uuid().primaryKey(),
+  since: instant().notNull().$default(now),
+  /** The instant up to which it was restored; null for the first. */
+  restoredTo: instant(),
+});
+/** Records of the past that were taken in at once: by whom, from what. */
+export const importBatch = pgTable('import_batch', {
+  id: uuid().primaryKey(),
+  source: text().notNull(),
+  importedBy: uuid()
+    .notNull()
+    .references(() => account.id),
+  importedAt: instant().notNull().$default(now),
+});
+/** Lines of an import that were looked at and wait to be taken in, job by job. */
+export const importLine = pgTable(
+  'import_line',
+  {
+    batchId: uuid()
+      .notNull()
+      .references(() => importBatch.id),
+    seq: integer().notNull(),
+    jobId: uuid(),
+    kind: text().notNull(),
+    body: jsonb().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.batchId, t.seq] }), index().on(t.batchId, t.jobId)],
 );
 
 // Things ----------------------------------------------------------------------
@@ -181,9 +222,32 @@ export const job = pgTable(
     openedBy: uuid()
       .notNull()
       .references(() => account.id),
+    /** Taken in from elsewhere as history; null for a job of this shop's own. */
+    importId: uuid().references(() => importBatch.id),
     version: integer().notNull().default(1),
   },
   (t) => [index().on(t.vehicleId)],
+);
+
+/** Who works on a job by a lead's word, and so sees the owner's contact. */
+export const assignment = pgTable(
+  'assignment',
+  {
+    id: uuid().primaryKey(),
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    accountId: uuid()
+      .notNull()
+      .references(() => account.id),
+    assignedBy: uuid()
+      .notNull()
+      .references(() => account.id),
+    assignedAt: instant().notNull().$default(now),
+    endedAt: instant(),
+    endedBy: uuid().references(() => account.id),
+  },
+  (t) => [index().on(t.jobId)],
 );
 
 export const part = pgTable('part', {

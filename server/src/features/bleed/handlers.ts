@@ -1,11 +1,9 @@
 import { parseQuantity, PRESSING } from '@dauer/core';
 import { keeps } from '../../platform/handlers.ts';
 import { refuseLocked } from '../../records/pressing.ts';
-import { requirePlace } from '../../records/belongs.ts';
 
 export const bleedHandlers = {
   pull: keeps('bleedPulls', async (body, { db, params }) => {
-    await requirePlace(db, params.jobId, body.slotId);
     if (body.method !== null && PRESSING.includes(body.method)) await refuseLocked(db, params.jobId, body.slotId, 'bleedPulls', body.id);
     return { volumeMl: parseQuantity(body.volumeTyped, 'volume', 'mL').canonical };
   }),

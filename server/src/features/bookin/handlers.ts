@@ -5,11 +5,12 @@ import type { Database } from '../../db/connect.ts';
 import { job, owner, part, partEvent, release, vehicle } from '../../db/schema.ts';
 import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
 import { eventRow, keeps } from '../../platform/handlers.ts';
+import { keptAs } from '../../platform/once.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
 import { redact } from './redact.ts';
 import { keepPicture } from './pictures.ts';
-import { requireEvent, requirePlace } from '../../records/belongs.ts';
+import { requireEvent } from '../../records/belongs.ts';
 import { openJobOf } from '../../records/jobFile.ts';
 import { insertLayout, readLayouts } from '../../records/layout.ts';
 import { requireWorking, reviseLayout } from './reviseLayout.ts';
@@ -70,8 +71,12 @@ export const bookinHandlers: Pick<Handlers, Names> = {
   bookIn: async (call) => {
     const { db, body, person } = call;
     requireWorking(body.layout);
-    const [known] = await db.select({ id: job.id, vehicleId: job.vehicleId }).from(job).where(eq(job.id, body.job.id));
-    if (known) return { vehicleId: known.vehicleId, jobId: known.id };
+    const [known] = await db.select().from(job).where(eq(job.id, body.job.id));
+    if (known) {
+      // What was changed since it was booked in is no other content.
+      keptAs(known, { vehicleId: body.vehicleId, ...(known.version === 1 ? body.job : {}) }, 'job');
+      return { vehicleId: known.vehicleId, jobId: known.id };
+    }
     await db.transaction(async (tx) => {
       const ownerId = body.owner ? v7() : null;
       if (body.owner && ownerId) await tx.insert(owner).values({ id: ownerId, ...body.owner });
@@ -94,6 +99,8 @@ export const bookinHandlers: Pick<Handlers, Names> = {
         .insert(job)
         .values({ ...body, vehicleId: params.id, openedBy: person.id })
         .onConflictDoNothing();
+      const [kept] = await tx.select().from(job).where(eq(job.id, body.id));
+      keptAs(kept, { vehicleId: params.id, ...(kept?.version === 1 ? body : {}) }, 'job');
     });
     return { vehicleId: params.id, jobId: body.id };
   },
@@ -148,7 +155,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     const [last] = await db
       .select({ tag: vehicle.tag })
       .from(vehicle)
-      .where(sql`${vehicle.tag} ~ '^V [0-9]+$'`)
+      .where(sql`${vehicle.tag} ~ '^V [0-9]{1,6}$'`)
       .orderBy(desc(sql`substring(${vehicle.tag} from 3)::integer`))
       .limit(1);
     const n = Number(last?.tag.slice(2) ?? 0) + 1;
@@ -163,18 +170,11 @@ export const bookinHandlers: Pick<Handlers, Names> = {
   reviseLayout,
   layouts: async ({ db, params }) => (await readLayouts(db, params.id)).reverse(),
   keepPicture,
-  addPicture: keeps('pictures', async (body, { db, params }) => {
-    await requirePlace(db, params.jobId, body.slotId);
-    return {};
-  }),
+  addPicture: keeps('pictures', () => ({})),
   lookAtIntake: keeps('intakeLooks', () => ({})),
-  layOut: keeps('cameWith', async (body, { db, params }) => {
-    await requirePlace(db, params.jobId, body.slotId);
-    return {};
-  }),
-  tellEarlier: keeps('earlierWork', async (body, { db, params }) => {
+  layOut: keeps('cameWith', () => ({})),
+  tellEarlier: keeps('earlierWork', (body) => {
     if (!isPartialDate(body.on)) throw new Fault(422, 'not_a_date', `“${body.on}” is no day, month or year.`);
-    await requirePlace(db, params.jobId, body.slotId);
     return {};
   }),
   voidJob: keeps('voids', () => ({})),

@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto';
-import { Worker } from 'node:worker_threads';
 import { type ENDPOINTS, mayCall, PICTURE } from '@dauer/contract';
 import { attempt, plainJpeg, THUMB_SIDE } from '@dauer/core';
 import { eq } from 'drizzle-orm';
@@ -10,48 +9,19 @@ import { image } from '../../db/schema.ts';
 import { Fault } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
 import { whoAsks } from '../../platform/session.ts';
+import { apart, WorkFailed } from '../../work/apart.ts';
 
-/** Longest that an image may take to be decoded, ms. */
-const PATIENCE_MS = 15000;
-/** Images decoded at a time: each takes up to a few hundred megabytes. */
-const AT_ONCE = 2;
 const NOT_READ = 'This is not a picture that can be kept: it cannot be read to its end. Send a JPEG photograph.';
-
-let busy = 0;
-const waiting: (() => void)[] = [];
-async function turn(): Promise<void> {
-  if (busy >= AT_ONCE) await new Promise<void>((go) => waiting.push(go));
-  busy += 1;
-}
-function done(): void {
-  busy -= 1;
-  waiting.shift()?.();
-}
+/** Most points that are decoded, millions; a device sends two or three. */
+const MOST_MEGAPIXELS = 17;
 
 /** Decodes an image to its end and gives its thumbnail. Throws a Fault where it is none. */
 async function thumbOf(bytes: Uint8Array): Promise<Buffer> {
-  await turn();
   try {
-    return await new Promise<Buffer>((resolve, reject) => {
-      const worker = new Worker(new URL('./imageWorker.mjs', import.meta.url), {
-        workerData: { bytes, side: THUMB_SIDE },
-        resourceLimits: { maxOldGenerationSizeMb: 512 },
-      });
-      const refuse = (): void => {
-        clearTimeout(timer);
-        void worker.terminate();
-        reject(new Fault(422, 'not_an_image', NOT_READ));
-      };
-      const timer = setTimeout(refuse, PATIENCE_MS);
-      worker.once('message', (thumb: Uint8Array) => {
-        clearTimeout(timer);
-        resolve(Buffer.from(thumb));
-        void worker.terminate();
-      });
-      worker.once('error', refuse);
-    });
-  } finally {
-    done();
+    return Buffer.from(await apart('thumbnail', { bytes, side: THUMB_SIDE }));
+  } catch (error) {
+    if (error instanceof WorkFailed) throw new Fault(422, 'not_an_image', NOT_READ);
+    throw error;
   }
 }
 
@@ -61,6 +31,8 @@ export async function keepPicture({ db, body }: Call<typeof ENDPOINTS.keepPictur
   const tried = attempt(() => plainJpeg(given));
   if (!tried.ok) throw new Fault(422, tried.refusal.code, tried.refusal.message);
   const { bytes, width, height } = tried.value;
+  if (width * height > MOST_MEGAPIXELS * 1e6)
+    throw new Fault(422, 'too_many_points', `This picture has more than ${MOST_MEGAPIXELS} million points. Make it smaller first.`);
   const data = Buffer.from(bytes);
   const hash = createHash('sha256').update(data).digest('hex');
   const [known] = await db.select({ hash: image.hash }).from(image).where(eq(image.hash, hash));

@@ -4,20 +4,19 @@ import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { findingEntry, readingSet, slot } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { keptAs } from '../../platform/once.ts';
+import { Fault } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
-import { requirePlace } from '../../records/belongs.ts';
 
-/** Throws a Fault where a measurement is not taken at that kind of place. */
+/** Throws a Fault where a measurement is not taken at that kind of place; whether it is a place of this vehicle is looked at for every event. */
 async function requireKind(db: Database, slotId: string, measurement: MeasurementId): Promise<void> {
   const [at] = await db.select({ kind: slot.kind }).from(slot).where(eq(slot.id, slotId)).limit(1);
-  if (!at || !MEASUREMENTS[measurement].on.includes(at.kind))
+  if (at && !MEASUREMENTS[measurement].on.includes(at.kind))
     throw new Fault(422, 'wrong_place', 'Such a figure is not taken at that kind of place.');
 }
 
 export const gaugeHandlers = {
-  beginSet: keeps('sets', async (body, { db, params }) => {
-    await requirePlace(db, params.jobId, body.slotId);
+  beginSet: keeps('sets', async (body, { db }) => {
     await requireKind(db, body.slotId, body.measurement);
     return {};
   }),
@@ -37,7 +36,6 @@ export const gaugeHandlers = {
   }),
   /** A set goes to a place of the same kind, on the same vehicle, before the job is handed back. */
   moveSet: keeps('setMoves', async (body, { db, params }) => {
-    await requirePlace(db, params.jobId, body.slotId);
     const [set] = await db
       .select({ measurement: readingSet.measurement, jobId: readingSet.jobId })
       .from(readingSet)
@@ -47,8 +45,7 @@ export const gaugeHandlers = {
     await requireKind(db, body.slotId, set.measurement);
     return {};
   }),
-  find: keeps('findings', async (body, { db, params }) => {
-    await requirePlace(db, params.jobId, body.slotId);
+  find: keeps('findings', (body) => {
     if (body.fromMm !== null && body.toMm !== null && body.fromMm > body.toMm)
       throw new Fault(422, 'upside_down', 'A stretch begins before it ends: the smaller figure comes first.');
     return {};
@@ -60,7 +57,6 @@ export const gaugeHandlers = {
       .values({ ...body, enteredBy: person.id })
       .onConflictDoNothing();
     const [kept] = await db.select().from(findingEntry).where(eq(findingEntry.id, body.id));
-    if (!kept) throw notFound('finding entry');
-    return kept;
+    return keptAs(kept, body, 'finding entry');
   },
 };

@@ -1,7 +1,7 @@
 import { characteristic, checkLimit, limitKey, type LimitVersion } from '@dauer/core';
-import { isDeepStrictEqual } from 'node:util';
 import { and, eq, inArray, ne, sql } from 'drizzle-orm';
 import { account, limit, limitCheck, part, shop, vehicle } from '../../db/schema.ts';
+import { keptAs } from '../../platform/once.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { changesBetween, openVerdicts } from './whatChanged.ts';
@@ -54,11 +54,7 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
         .values({ ...fields, enteredBy: person.id })
         .onConflictDoNothing();
     });
-    const kept = await readLimit(db, body.id);
-    if (!kept) throw notFound('limit');
-    const sent: Record<string, unknown> = { ...fields };
-    const same = Object.entries(kept).every(([key, value]) => !(key in sent) || isDeepStrictEqual(value, sent[key]));
-    if (!same) throw new Fault(409, 'id_reused', 'Another limit is already on record under this id.', { current: kept });
+    const kept = keptAs(await readLimit(db, body.id), fields, 'limit');
     return { ...kept, changed: changesBetween(before, await openVerdicts(db, [body])) };
   },
   /** Judged again against the book as it stands now: what conflicts by then is refused, and nothing of the list is written. */
@@ -86,6 +82,7 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
         .values(body.limits.map((l) => ({ ...l, enteredBy: person.id })))
         .onConflictDoNothing()
         .returning({ id: limit.id });
+      for (const l of body.limits) keptAs(await readLimit(tx, l.id), l, 'limit');
       return rows.length;
     });
     return { written, changed: changesBetween(before, await openVerdicts(db, body.limits)) };

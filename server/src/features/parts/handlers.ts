@@ -18,9 +18,10 @@ import {
 } from '../../db/schema.ts';
 import { addEvent } from '../../platform/events.ts';
 import { eventRow, keeps } from '../../platform/handlers.ts';
+import { keptAs } from '../../platform/once.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
-import { requirePlace } from '../../records/belongs.ts';
+import { requireOwn, requirePartNotElsewhere } from '../../records/belongs.ts';
 
 const LIFE_WORD = {
   found: 'Found on the vehicle',
@@ -198,6 +199,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
   },
   /** Both articles have to be on record; the one split off is written down as a copy of what it was taken for. */
   correctPart: keeps('partCorrections', async (body, { db, params }) => {
+    await requireOwn(db, 'partCorrections', { ...body, jobId: params.jobId });
     if (body.partId === body.otherId) throw new Fault(422, 'same_part', 'These are the same article already.');
     if ((body.kind === 'split') !== (body.since !== null)) throw new Fault(422, 'since', 'A split says from when on; a join does not.');
     const [own] = await db.select().from(part).where(eq(part.id, body.partId));
@@ -208,6 +210,11 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const [other] = await db.select().from(part).where(eq(part.id, body.otherId));
     if (body.kind === 'join' && !other) throw notFound('part');
     if (body.kind === 'join' && other && other.kind !== own.kind) throw new Fault(422, 'wrong_kind', 'These are parts of two kinds.');
+    if (other && body.kind === 'join') await requirePartNotElsewhere(db, params.jobId, other.id, 'fitted', true);
+    if (other && body.kind === 'split') {
+      const [same] = await db.select({ id: partCorrection.id }).from(partCorrection).where(eq(partCorrection.otherId, other.id));
+      if (!same) throw new Fault(409, 'already_used', 'The article that is split off has to be a new one; this one is on record already.');
+    }
     if (body.kind === 'split' && !other)
       await db
         .insert(part)
@@ -217,14 +224,20 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
   }),
   logPart: async (call) => {
     const { part: described, ...body } = call.body;
-    await requirePlace(call.db, call.params.jobId, body.slotId);
     // A part is not described to a job that was handed back: the event is refused below, and nothing is left of it.
     const [released] = await call.db.select({ id: release.id }).from(release).where(eq(release.jobId, call.params.jobId));
-    if (described && !released)
+    // Everything is looked at first: nothing is left of a part whose event is refused.
+    await requireOwn(call.db, 'partEvents', { ...body, jobId: call.params.jobId });
+    await requirePartNotElsewhere(call.db, call.params.jobId, body.partId, body.kind, described !== null);
+    if (described && !released) {
       await call.db
         .insert(part)
         .values({ id: body.partId, ...described })
         .onConflictDoNothing({ target: part.id });
+      const [kept] = await call.db.select().from(part).where(eq(part.id, body.partId));
+      // A tag bound or a note added since is no other article.
+      keptAs(kept, { kind: described.kind, name: described.name }, 'part');
+    }
     return addEvent(call.db, 'partEvents', eventRow(call, body));
   },
 };

@@ -24,7 +24,7 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
   accept: async (call) => {
     const { db, params, person } = call;
     const { password, ...body } = call.body;
-    await requirePassword(db, person.id, password);
+    await requirePassword(call, password);
     const file = await readJobFile(db, params.jobId);
     if (!file.acceptances.some((a) => a.id === body.id)) {
       const state = deriveJob(file, new Date().toISOString());
@@ -49,8 +49,9 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
     if (body.corrects !== null) await requireEvent(db, params.jobId, body.corrects);
     return {};
   }),
-  release: async ({ db, body, params, person }) => {
-    await requirePassword(db, person.id, body.password);
+  release: async (call) => {
+    const { db, body, params, person } = call;
+    await requirePassword(call, body.password);
     return db.transaction(async (tx) => {
       // Whoever was let in as a lead may have lost the role since; it is held until this is written down.
       const [now] = await tx
@@ -84,6 +85,7 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
         id: body.id,
         jobId: params.jobId,
         releasedBy: person.id,
+        importId: null,
         releasedAt: at,
         ownWork,
         ruleVersion: RULE_VERSION,

@@ -2,6 +2,7 @@ import { attempt, type GaugeVersion, repeatStudy } from '@dauer/core';
 import { desc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import * as s from '../../db/schema.ts';
+import { keptAs } from '../../platform/once.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readGauges } from '../../records/jobFile.ts';
@@ -39,8 +40,7 @@ export const rackHandlers: Pick<Handlers, Names> = {
       .values({ ...body, enteredBy: person.id })
       .onConflictDoNothing();
     const [kept] = await db.select().from(s.gauge).where(eq(s.gauge.id, body.id));
-    if (!kept) throw notFound('gauge');
-    return kept;
+    return keptAs(kept, body, 'gauge');
   },
   gaugeLife: async ({ db, params }) => {
     const versions = await db
@@ -68,8 +68,7 @@ export const rackHandlers: Pick<Handlers, Names> = {
         .onConflictDoNothing();
       await addVersion(tx, from, versionId, person.id, { calibrationDue: body.nextDue });
       const [kept] = await tx.select().from(s.calibration).where(eq(s.calibration.id, body.id));
-      if (!kept) throw notFound('calibration');
-      return kept;
+      return keptAs(kept, { ...fields, gaugeId: params.id }, 'calibration');
     });
   },
   checkGauge: async ({ db, params, body, person }) => {
@@ -80,8 +79,7 @@ export const rackHandlers: Pick<Handlers, Names> = {
       .values({ ...body, gaugeId: params.id, nominal: settingPiece, enteredBy: person.id })
       .onConflictDoNothing();
     const [kept] = await db.select().from(s.gaugeCheck).where(eq(s.gaugeCheck.id, body.id));
-    if (!kept) throw notFound('check');
-    return kept;
+    return keptAs(kept, { ...body, gaugeId: params.id }, 'check');
   },
   studyGauge: async ({ db, params, body, person }) => {
     const { versionId, ...fields } = body;
@@ -96,8 +94,7 @@ export const rackHandlers: Pick<Handlers, Names> = {
         .onConflictDoNothing();
       await addVersion(tx, from, versionId, person.id, { shortSpan });
       const [kept] = await tx.select().from(s.repeatStudy).where(eq(s.repeatStudy.id, body.id));
-      if (!kept) throw notFound('study');
-      return kept;
+      return keptAs(kept, { ...fields, gaugeId: params.id }, 'study');
     });
   },
   callBackGauge: async ({ db, params, body, person }) => {
@@ -108,8 +105,7 @@ export const rackHandlers: Pick<Handlers, Names> = {
       .values({ ...body, gaugeId: params.id, enteredBy: person.id })
       .onConflictDoNothing();
     const kept = (await readCallBacks(db)).find((c) => c.id === body.id);
-    if (!kept) throw notFound('call-back');
-    return kept;
+    return keptAs(kept, { ...body, gaugeId: params.id }, 'call-back');
   },
   leaned,
   ...instrumentHandlers,

@@ -1,8 +1,10 @@
 import type { Role } from '@dauer/core';
-import { and, eq, gt, or } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
-import { account, signInFailure } from '../../db/schema.ts';
+import { account } from '../../db/schema.ts';
+import { countAttempt, countByName, dropOldAttempts, forgetAttempts } from '../../platform/attempts.ts';
+import { idReused } from '../../platform/once.ts';
 import { Fault } from '../../platform/problem.ts';
 import { hashPassword, verifyPassword } from '../../platform/password.ts';
 
@@ -30,39 +32,43 @@ export async function addAccount(db: Database, a: NewAccount): Promise<AccountRo
     .onConflictDoNothing({ target: account.id });
   const [row] = await db.select().from(account).where(eq(account.id, a.id));
   if (!row) throw new Fault(409, 'already_used', 'This sign-in name is already in use. Choose another one.');
+  if (row.name !== a.name || row.login !== a.login.toLowerCase()) throw idReused({ id: row.id, name: row.name });
   return row;
 }
-
-const WINDOW_MINUTES = 15;
-const MOST_FAILURES = 8;
-/** From one address, whatever the names tried: a shop's own tablets may share one. */
-const MOST_FROM_ADDRESS = 40;
 
 /** Fitting hash of nothing: signing in takes as long for an unknown name as for a wrong password. */
 const DUMMY = await hashPassword(v7());
 
+/** The device that asks, as its sealed cookie says: who signed in on it before. */
+export interface Device {
+  readonly id: string;
+  readonly knows: readonly string[];
+}
+
 /**
- * Checks a sign-in. Failures are counted in the database, so that every process counts them together.
- * @throws Fault 429 after eight failures by a name, or forty from an address, in a quarter of an hour; 401 where name and password do not fit
+ * Checks a sign-in. Attempts are counted before they are tried, in the database, so that every process counts them
+ * together: by address, and by name, or by device where the person signed in on it before. Nobody is locked out by what
+ * others try elsewhere.
+ * @throws Fault 429 where attempts come too fast or too many; 401 where name and password do not fit
  */
-export async function checkSignIn(db: Database, login: string, password: string, address: string): Promise<AccountRow> {
+export async function checkSignIn(
+  db: Database,
+  login: string,
+  password: string,
+  address: string,
+  device: Device | null,
+): Promise<AccountRow> {
   const name = login.trim().toLowerCase();
-  const since = new Date(Date.now() - WINDOW_MINUTES * 60000).toISOString();
-  const failures = await db
-    .select({ login: signInFailure.login })
-    .from(signInFailure)
-    .where(and(or(eq(signInFailure.login, name), eq(signInFailure.address, address)), gt(signInFailure.at, since)));
-  if (failures.filter((f) => f.login === name).length >= MOST_FAILURES) {
-    throw new Fault(429, 'too_many_tries', `Too many wrong passwords for this name. Wait ${WINDOW_MINUTES} minutes and try again.`);
-  }
-  if (failures.length >= MOST_FROM_ADDRESS) {
-    throw new Fault(429, 'too_many_tries', `Too many wrong passwords from this device. Wait ${WINDOW_MINUTES} minutes and try again.`);
-  }
+  await countAttempt(db, 'address', address);
   const [row] = await db.select().from(account).where(eq(account.login, name));
+  const known = row && device?.knows.includes(row.id) ? `${device.id}:${row.id}` : null;
+  if (known) await countAttempt(db, 'known_device', known);
+  else await countByName(db, name);
   const fits = await verifyPassword(password, row?.passwordHash ?? DUMMY);
-  if (!row || !fits || !row.active) {
-    await db.insert(signInFailure).values({ id: v7(), login: name, address, at: new Date().toISOString() });
-    throw new Fault(401, 'wrong_sign_in', 'Name and password do not fit together.');
-  }
+  if (!row || !fits || !row.active) throw new Fault(401, 'wrong_sign_in', 'Name and password do not fit together.');
+  await forgetAttempts(db, 'address', address);
+  if (known) await forgetAttempts(db, 'known_device', known);
+  else await forgetAttempts(db, 'name', name);
+  void dropOldAttempts(db).catch(() => undefined);
   return row;
 }

@@ -3,9 +3,9 @@ import { account, job, owner, part, shop, vehicle } from '../../db/schema.ts';
 import { hashPassword } from '../../platform/password.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
-import { beginSession, endAllSessions, endSession } from '../../platform/session.ts';
+import { beginSession, deviceOf, endAllSessions, endSession } from '../../platform/session.ts';
 import { addAccount, checkSignIn } from './accounts.ts';
-import { importBundle } from './import.ts';
+import { importHistory } from './import/history.ts';
 import { meOf, personOf } from './me.ts';
 import { tabletHandlers } from './tablets.ts';
 
@@ -26,7 +26,7 @@ type Names =
   | 'people'
   | 'addPerson'
   | 'changePerson'
-  | 'importBundle'
+  | 'importHistory'
   | 'search';
 
 export const shopHandlers: Pick<Handlers, Names> = {
@@ -63,7 +63,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
     return meOf(db, made);
   },
   signIn: async ({ db, body, request }) => {
-    const row = await checkSignIn(db, body.login, body.password, request.ip);
+    const row = await checkSignIn(db, body.login, body.password, request.ip, deviceOf(request));
     await beginSession(db, request, row.id);
     return meOf(db, row);
   },
@@ -102,7 +102,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
     await endAllSessions(db, row.id);
     return personOf(row);
   },
-  importBundle: async ({ db, body }) => importBundle(db, body),
+  importHistory,
   /** Tags, names, numbers, complaints; the owner’s name for a lead alone. */
   search: async ({ db, query, person }) => {
     const q = `%${query.q.trim().replace(/[%_\\]/g, '\\$&')}%`;

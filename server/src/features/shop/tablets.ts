@@ -1,10 +1,12 @@
-import { and, asc, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import QRCode from 'qrcode';
 import { v7 } from 'uuid';
 import type { FastifyRequest } from 'fastify';
 import type { Database } from '../../db/connect.ts';
-import { account, session, signInFailure, tablet } from '../../db/schema.ts';
+import { account, session, tablet } from '../../db/schema.ts';
+import { countAttempt, forgetAttempts } from '../../platform/attempts.ts';
 import { hashPassword, verifyPassword } from '../../platform/password.ts';
+import { keptAs } from '../../platform/once.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { beginSession } from '../../platform/session.ts';
@@ -12,8 +14,6 @@ import { tell } from '../../platform/tell.ts';
 import { requirePassword } from '../../records/people.ts';
 import { meOf } from './me.ts';
 
-const WINDOW_MINUTES = 15;
-const MOST_FAILURES = 5;
 const DUMMY = await hashPassword(v7());
 
 /** The tablet of the shop that asks; null where the device is none, or is none any more. */
@@ -31,13 +31,14 @@ type Names = 'registerTablet' | 'tablets' | 'endTablet' | 'setPin' | 'onTablet' 
 
 /** Tablets of the shop, and switching on them with a PIN. Source: handbook 15, People, time, distance, privacy. */
 export const tabletHandlers: Pick<Handlers, Names> = {
-  registerTablet: async ({ db, body, person, request }) => {
-    await requirePassword(db, person.id, body.password);
+  registerTablet: async (call) => {
+    const { db, body, person, request } = call;
+    await requirePassword(call, body.password);
     await db.insert(tablet).values({ id: body.id, name: body.name, registeredBy: person.id }).onConflictDoNothing();
     const [row] = await db.select().from(tablet).where(eq(tablet.id, body.id));
-    if (!row) throw notFound('tablet');
-    request.session.set('tabletId', row.id);
-    return row;
+    const kept = keptAs(row, { id: body.id, name: body.name }, 'tablet');
+    request.session.set('tabletId', kept.id);
+    return kept;
   },
   tablets: async ({ db }) => db.select().from(tablet).orderBy(desc(tablet.registeredAt)),
   endTablet: async ({ db, params }) => {
@@ -55,8 +56,9 @@ export const tabletHandlers: Pick<Handlers, Names> = {
     if (!row) throw notFound('tablet');
     return row;
   },
-  setPin: async ({ db, body, person }) => {
-    await requirePassword(db, person.id, body.password);
+  setPin: async (call) => {
+    const { db, body, person } = call;
+    await requirePassword(call, body.password);
     await db
       .update(account)
       .set({ pinHash: await hashPassword(body.pin) })
@@ -78,24 +80,18 @@ export const tabletHandlers: Pick<Handlers, Names> = {
       .orderBy(asc(account.createdAt));
     return { tablet: { id: own.id, name: own.name }, people };
   },
-  /** Failures are counted by person and tablet in the database, so that every process counts them together. */
+  /** Attempts are counted by person and tablet before they are tried, so that every process counts them together. */
   switchTo: async ({ db, body, request }) => {
     const own = await tabletOf(db, request);
     if (!own) throw new Fault(403, 'not_a_tablet', 'A PIN opens only a tablet of the shop. Sign in with the password.');
-    const login = `pin:${body.personId}`;
-    const since = new Date(Date.now() - WINDOW_MINUTES * 60000).toISOString();
-    const failures = await db
-      .select({ id: signInFailure.id })
-      .from(signInFailure)
-      .where(and(eq(signInFailure.login, login), gt(signInFailure.at, since)));
-    if (failures.length >= MOST_FAILURES)
-      throw new Fault(429, 'too_many_tries', `Too many wrong PINs. Wait ${WINDOW_MINUTES} minutes, or sign in with the password.`);
+    await countAttempt(db, 'tablet', own.id);
+    const subject = `${own.id}:${body.personId}`;
+    await countAttempt(db, 'pin', subject);
     const [row] = await db.select().from(account).where(eq(account.id, body.personId));
     const fits = await verifyPassword(body.pin, row?.pinHash ?? DUMMY);
-    if (!row?.active || !row.pinHash || !fits) {
-      await db.insert(signInFailure).values({ id: v7(), login, address: `tablet:${own.id}`, at: new Date().toISOString() });
-      throw new Fault(401, 'wrong_sign_in', 'The PIN does not fit.');
-    }
+    if (!row?.active || !row.pinHash || !fits) throw new Fault(401, 'wrong_sign_in', 'The PIN does not fit.');
+    await forgetAttempts(db, 'pin', subject);
+    await forgetAttempts(db, 'tablet', own.id);
     await beginSession(db, request, row.id, own.id);
     return meOf(db, row);
   },

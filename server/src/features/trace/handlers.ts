@@ -3,21 +3,20 @@ import { answerable, caseOf, deriveJob, NOTHING_ELSE, networkOf, contextOf, TABL
 import { asc, desc, eq, inArray, max } from 'drizzle-orm';
 import { causeLook, priorVersion } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
+import { keptAs } from '../../platform/once.ts';
 import { Fault } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
-import { requireCorner } from '../../records/belongs.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 
 /** Most jobs gone through, the newest: they are read whole. */
 const MOST_CASES = 100;
 
 export const traceHandlers = {
-  observe: keeps('observations', async (body, { db, params }) => {
+  observe: keeps('observations', (body) => {
     const facts = answerable(body.code);
     if (!facts) throw new Fault(422, 'unknown_observation', 'This observation is not on the list.');
     if (facts.perCorner !== (body.corner !== null))
       throw new Fault(422, 'corner', facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.');
-    if (body.corner !== null) await requireCorner(db, params.jobId, body.corner);
     return {};
   }),
   lookForCause: keeps('causeLooks', async (body, { db, params }) => {
@@ -54,7 +53,7 @@ export const traceHandlers = {
       .insert(priorVersion)
       .values(body.priors.map((p) => ({ ...p, enteredBy: person.id })))
       .onConflictDoNothing();
-    return db
+    const kept = await db
       .select()
       .from(priorVersion)
       .where(
@@ -63,5 +62,12 @@ export const traceHandlers = {
           body.priors.map((p) => p.id),
         ),
       );
+    return body.priors.map((p) =>
+      keptAs(
+        kept.find((k) => k.id === p.id),
+        p,
+        'odds',
+      ),
+    );
   },
 };

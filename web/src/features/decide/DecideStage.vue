@@ -105,6 +105,7 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
       :proposal="proposals.get(c.slot.id) ?? null"
       :picked="job.picked === c.slot.id"
       :distance-unit="job.file?.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
+      :people="job.file?.people ?? []"
       @pick="job.picked = c.slot.id"
       @decide="(o, r, until) => decide(c, o, r, until)"
     />

@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import {
   accessesOver,
+  againstWords,
   attempt,
   type Component,
+  type Decision,
   mm,
+  OPTION_NAME,
   parseQuantity,
+  type Person,
   putOffWords,
   type OptionId,
   optionsOf,
@@ -24,6 +28,7 @@ const props = defineProps<{
   proposal: Proposal | null;
   picked: boolean;
   distanceUnit: 'km' | 'mi';
+  people: readonly Person[];
 }>();
 const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string, until: Until] }>();
 
@@ -32,6 +37,12 @@ interface Until {
   readonly reviewOn: string | null;
   readonly untilKm: number | null;
   readonly access: string | null;
+}
+/** Two people decided without knowing of each other: said until somebody chooses. */
+const against = computed(() => againstWords(props.people, props.component));
+const heads = computed(() => [...(props.component.decision ? [props.component.decision] : []), ...props.component.against]);
+function hold(d: Decision): void {
+  emit('decide', d.option, d.reason, { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access });
 }
 const reason = ref(props.component.decision?.reason ?? '');
 const on = ref(props.component.decision?.reviewOn ?? '');
@@ -100,6 +111,13 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       :disabled="!writable"
       @update:model-value="choose"
     />
+    <p v-if="against" class="out small" role="alert">
+      <b>Two decisions:</b>
+      {{ against }}
+      <template v-if="writable">
+        <button v-for="d in heads" :key="d.id" class="link" type="button" @click="hold(d)">{{ OPTION_NAME[d.option] }} holds</button>
+      </template>
+    </p>
     <p v-for="o in out" :key="o.reason" class="out small">{{ o.names }} {{ o.verb }} ruled out. {{ o.reason }}</p>
     <p v-if="proposal && component.decision?.option !== proposal.option" class="out small">
       <b>Trace:</b>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type MeasurementId, MEASUREMENTS, partIn, type Phase, placeName } from '@dauer/core';
+import { type MeasurementId, MEASUREMENTS, movedTwice, partIn, type Phase, placeName } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -16,6 +16,12 @@ const set = computed(() =>
 const places = computed(() =>
   (job.state?.file.layout.slots ?? []).filter((s) => MEASUREMENTS[props.measurement].on.includes(s.kind) && s.id !== props.slotId),
 );
+/** Two people said where it was taken without knowing of each other: each place that was named, to choose from. */
+const named = computed(() => {
+  const twice = movedTwice(job.book?.stand(job.book.file.setMoves) ?? []).find((m) => m.setId === set.value?.id);
+  const ids = twice ? [twice.now.slotId, ...twice.against.map((m) => m.slotId)] : [];
+  return (job.state?.file.layout.slots ?? []).filter((s) => ids.includes(s.id));
+});
 function move(slotId: string): void {
   const s = job.state;
   if (!s || !set.value) return;
@@ -27,7 +33,11 @@ function move(slotId: string): void {
 </script>
 
 <template>
-  <p v-if="set && places.length > 0" class="move">
+  <p v-if="set && named.length > 0" class="move" role="alert">
+    <span class="second">Two people said where it was taken, without knowing of each other. It was the</span>
+    <button v-for="p in named" :key="p.id" class="act slim" type="button" @click="move(p.id)">{{ placeName(p) }}</button>
+  </p>
+  <p v-else-if="set && places.length > 0" class="move">
     <button v-if="!open" class="link small" type="button" @click="open = true">Taken at another place</button>
     <template v-else>
       <span class="second">It was taken at the</span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { saveText } from '../../fittings/saveText.ts';
-import { buildSheet, handbackFile, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { buildSheet, handbackFile, handedBackBy, PHASE_WORD, type SheetLine } from '@dauer/core';
 import { SHEET_PDF } from '@dauer/contract';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
@@ -17,7 +17,6 @@ const jobId = computed(() => String(route.params['jobId'] ?? ''));
 watch(jobId, (id) => void job.load(id), { immediate: true });
 const release = computed(() => job.state?.file.release ?? null);
 const sheet = computed(() => release.value?.sheet ?? (job.state ? buildSheet(job.state, job.today) : null));
-const by = computed(() => job.state?.file.people.find((p) => p.id === release.value?.releasedBy)?.name ?? '');
 const sections = computed<{ title: string; lines: readonly SheetLine[]; none: string }[]>(() =>
   sheet.value
     ? [
@@ -64,7 +63,7 @@ function saveFile(): void {
       </div>
     </header>
     <p v-if="!release" class="problem">Not handed back yet: this is how the sheet stands now.</p>
-    <p v-else>Handed back by {{ by }} on {{ dayText(release.releasedAt) }}{{ release.ownWork ? ' (own work)' : '' }}.</p>
+    <p v-else>Handed back on {{ dayText(release.releasedAt) }} {{ handedBackBy(job.state.file) }}.</p>
     <p>
       <b class="plate-font">Complaint</b>
       {{ sheet.complaint || 'none' }}

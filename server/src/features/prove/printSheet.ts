@@ -1,0 +1,197 @@
+import { handedBackBy, type HandbackSheet, type JobFile, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { createRequire } from 'node:module';
+import pdfmake from 'pdfmake';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+
+const require = createRequire(import.meta.url);
+const font = (file: string): string => require.resolve(`@fontsource/${file}`);
+const TEXT = {
+  normal: font('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff'),
+  bold: font('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff'),
+};
+const PLATE = font('barlow-condensed/files/barlow-condensed-latin-600-normal.woff');
+const FIGURE = {
+  normal: font('b612-mono/files/b612-mono-latin-400-normal.woff'),
+  bold: font('b612-mono/files/b612-mono-latin-700-normal.woff'),
+};
+pdfmake.setFonts({
+  text: { ...TEXT, italics: TEXT.normal, bolditalics: TEXT.bold },
+  plate: { normal: PLATE, bold: PLATE, italics: PLATE, bolditalics: PLATE },
+  figure: { ...FIGURE, italics: FIGURE.normal, bolditalics: FIGURE.bold },
+});
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path) => path.includes('@fontsource'));
+
+const INK = '#1B2226';
+const SECOND = '#46525A';
+const HAIR = '#C9C6BA';
+
+/** Signs that the fonts lack would vanish without a word: they are written with signs that they have. */
+export function printable(text: string): string {
+  return text
+    .replace(/≥/g, 'at least ')
+    .replace(/≤/g, 'at most ')
+    .replace(/→/g, 'to ')
+    .replace(/■+/g, '[blacked out]')
+    .replace(/[⌀Ω]/g, '')
+    .replace(/[μµ]m/g, 'um')
+    .replace(/[‐-]/g, '-');
+}
+
+/** What is printed, and for whom. */
+export interface Printed {
+  readonly file: Pick<JobFile, 'release' | 'people' | 'amendments' | 'imported'>;
+  readonly sheet: HandbackSheet;
+  readonly shopName: string;
+  readonly zone: string;
+  readonly ownerName: string | null;
+}
+
+function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocumentDefinitions {
+  const { release } = file;
+  const day = (at: string): string =>
+    new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: at.length === 10 ? 'UTC' : zone }).format(
+      new Date(at),
+    );
+  const who = (id: string): string => file.people.find((p) => p.id === id)?.name ?? 'unknown';
+  const plain = (text: string): string => printable(text);
+  const second = (text: string) => ({ text: plain(text), color: SECOND, fontSize: 8.5 });
+  const heading = (text: string): Content => ({ text: plain(text), style: 'h2', headlineLevel: 1 });
+  const lines = (title: string, list: readonly SheetLine[], none: string): Content[] => [
+    heading(title),
+    list.length === 0
+      ? second(none)
+      : {
+          stack: list.map((l) => ({
+            margin: [0, 1, 0, 1],
+            text: [
+              l.place === sheet.vehicleName ? '' : { text: `${plain(l.place)}: `, bold: true },
+              plain(l.text),
+              second(`  ${l.by}, ${day(l.on)}`),
+            ],
+          })),
+        },
+  ];
+  const head = (text: string): TableCell => ({ text: plain(text), font: 'plate', fontSize: 10, color: SECOND });
+  const figures: Content =
+    sheet.figures.length === 0
+      ? second('No figure was taken.')
+      : {
+          layout: { hLineColor: () => HAIR, hLineWidth: (i) => (i === 0 ? 0 : 0.5), vLineWidth: () => 0, paddingLeft: () => 0 },
+          table: {
+            headerRows: 1,
+            dontBreakRows: true,
+            widths: [84, 88, 54, 76, '*', 56],
+            body: [
+              ['Place', 'Characteristic', 'When', 'Figure', 'Limit', 'Verdict'].map(head),
+              ...sheet.figures.map((f): TableCell[] => [
+                { text: [plain(f.place), f.tag ? second(`\n${f.tag}`) : ''] },
+                plain(f.characteristic),
+                PHASE_WORD[f.phase],
+                {
+                  text: [...figureRuns(f.figure, true), '\n', ...figureRuns(f.uncertainty)],
+                  alignment: 'right',
+                  margin: [0, 0, 10, 0],
+                  noWrap: true,
+                },
+                { text: [...figureRuns(f.limit), second(`\n${f.source}`)] },
+                plain(f.verdict),
+              ]),
+            ],
+          },
+        };
+  const km = (n: number | null): string => (n === null ? '' : `, or after ${n} km`);
+  return {
+    pageSize: 'A4',
+    pageMargins: [48, 44, 48, 52],
+    info: { title: `Hand-back sheet ${sheet.vehicleTag}`, creator: 'Dauer', producer: 'Dauer' },
+    defaultStyle: { font: 'text', fontSize: 9.5, color: INK, lineHeight: 1.15 },
+    styles: { h2: { font: 'plate', fontSize: 14, margin: [0, 12, 0, 3] } },
+    pageBreakBefore: (node, around) => node.headlineLevel === 1 && around.getFollowingNodesOnPage().length === 0,
+    footer: (page, pages) => ({
+      margin: [48, 14, 48, 0],
+      columns: [
+        second(
+          'The figure after a plus-minus sign is the expanded uncertainty of the gauge. Dauer calculates and records; it does not certify. The maker’s data and the law of the place come first.',
+        ),
+        { text: `${page} of ${pages}`, alignment: 'right', width: 50, fontSize: 8.5, color: SECOND },
+      ],
+    }),
+    content: [
+      { text: plain(shopName), font: 'plate', fontSize: 11, color: SECOND },
+      {
+        columns: [
+          { text: 'Hand-back sheet', font: 'plate', fontSize: 24 },
+          {
+            text: plain(`${sheet.vehicleTag}  ${sheet.vehicleName}`),
+            font: 'plate',
+            fontSize: 16,
+            alignment: 'right',
+            margin: [0, 7, 0, 0],
+          },
+        ],
+      },
+      { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 499, y2: 2, lineWidth: 1.5, lineColor: INK }] },
+      {
+        margin: [0, 8, 0, 0],
+        text: release
+          ? plain(`Handed back on ${day(release.releasedAt)} ${handedBackBy(file)}. Counter: ${sheet.distance}.`)
+          : 'NOT HANDED BACK: this is how the sheet stands now.',
+      },
+      ...(ownerName ? [{ text: plain(`Owner: ${ownerName}`) }] : []),
+      {
+        text: [
+          { text: 'Complaint: ', bold: true },
+          plain(sheet.complaint || 'none'),
+          second(`  Asked again: ${sheet.complaintAnswer.toLowerCase()}.`),
+        ],
+      },
+      ...(file.amendments.length > 0
+        ? [
+            heading('Amended since'),
+            {
+              ul: file.amendments.map((a) => ({
+                text: [plain(a.words), second(`  ${a.reason}. ${who(a.authorId)}, ${day(a.happenedAt)}`)],
+              })),
+            },
+          ]
+        : []),
+      heading('Still to do, by when'),
+      sheet.afterCare.length === 0
+        ? second('Nothing.')
+        : {
+            ul: sheet.afterCare.map((a) => ({
+              text: [{ text: `${plain(a.what)}: by ${day(a.on)}${km(a.km)}. `, bold: true }, second(a.why)],
+            })),
+          },
+      heading('Figures against limits'),
+      figures,
+      heading('Next, and to watch'),
+      sheet.nextDue.length + sheet.watch.length === 0
+        ? second('Nothing.')
+        : { ul: [...sheet.nextDue.map((d) => plain(`${d.what} due ${day(d.on)} (${d.why})`)), ...sheet.watch.map(plain)] },
+      ...lines('Found', sheet.findings, 'Nothing beyond the figures above.'),
+      ...lines('Parts', sheet.parts, 'No part was moved.'),
+      ...lines('Done', sheet.done, 'No operation was logged.'),
+      ...lines('Torques', sheet.torques, 'None recorded.'),
+      ...lines('Fluid', sheet.fluid, 'The fluid was not changed.'),
+      ...lines('Proved', sheet.proofs, 'Nothing proved.'),
+      ...lines('Put off', sheet.putOff, 'Nothing.'),
+      ...lines('Accepted by name', sheet.accepted, 'Nothing.'),
+      ...(sheet.outOfScope.length > 0 ? [heading('Not part of this job'), second(sheet.outOfScope.join('; '))] : []),
+    ],
+  };
+}
+
+/** A figure: points and commas come from the text face, the figure face sets them with a wide gap. */
+function figureRuns(text: string, bold = false): Content[] {
+  return printable(text)
+    .split(/([.,:])/)
+    .filter((t) => t !== '')
+    .map((t) => ({ text: t, bold, font: /^[.,:]$/.test(t) ? 'text' : 'figure', fontSize: 8.5 }));
+}
+
+/** The sheet on paper: the bytes of a PDF. */
+export async function printSheet(printed: Printed): Promise<Uint8Array> {
+  return pdfmake.createPdf(definition(printed)).getBuffer();
+}

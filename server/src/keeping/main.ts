@@ -1,0 +1,1 @@
+setInterval(() => undefined, 1 << 30);

@@ -1,0 +1,24 @@
+import { isDeepStrictEqual } from 'node:util';
+import { Fault, notFound } from './problem.ts';
+
+/** Fields that the server adds or sets right: a repeat may differ in them. */
+const SERVER_FIELDS = new Set(['recordedAt', 'happenedAt']);
+
+/** Whether what was sent says the same as what is on record under its id. */
+export function sameContent(sent: object, kept: object): boolean {
+  const known = new Map<string, unknown>(Object.entries(kept));
+  return Object.entries(sent).every(([key, value]) => SERVER_FIELDS.has(key) || isDeepStrictEqual(value ?? null, known.get(key) ?? null));
+}
+
+export const idReused = (current: object): Fault =>
+  new Fault(409, 'id_reused', 'Something else is already on record under this id. What is on record stays as it is.', { current });
+
+/**
+ * What is on record under an id after something was sent to be kept under it: a repeat is answered as the first time.
+ * @throws Fault 409 where it is something else; 404 where there is nothing
+ */
+export function keptAs<T extends object>(kept: T | undefined | null, sent: object, what: string): T {
+  if (!kept) throw notFound(what);
+  if (!sameContent(sent, kept)) throw idReused(kept);
+  return kept;
+}

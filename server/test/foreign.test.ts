@@ -1,0 +1,189 @@
+import { EVENT_ENDPOINT, ENDPOINTS, EVENTS, type EventFamily } from '@dauer/contract';
+import { plannedPositions } from '@dauer/core';
+import { expect } from 'chai';
+import { v7 } from 'uuid';
+import { NAMES } from '../src/records/belongs.ts';
+import { type Booked, bookIn, openShop, PASSWORD, type Shop } from './harness.ts';
+
+/** Fields of an event that hold an id, or several. */
+function idsOf(family: EventFamily): string[] {
+  const shape: Record<string, { safeParse: (value: unknown) => { success: boolean } }> = EVENTS[family].sent.shape;
+  const names = ([, schema]: [string, (typeof shape)[string]]): boolean =>
+    [v7(), [v7()]].some((id) => schema.safeParse(id).success) && ![`no id`, ['no id']].some((text) => schema.safeParse(text).success);
+  return Object.entries(shape)
+    .filter(names)
+    .map(([field]) => field)
+    .filter((field) => field !== 'id' && field !== 'corrects');
+}
+
+describe('what is told of one vehicle', function () {
+  this.timeout(60000);
+  let shop: Shop;
+  let mine: Booked;
+  let other: Booked;
+  /** An id of every kind, of another vehicle. */
+  const foreign: Record<string, string> = {};
+  const stored = async (path: string, body: object): Promise<string> => {
+    const answer = await shop.technician.event<'takeBacks'>(other.jobId, path, body as never);
+    expect(answer.status, `${path}: ${answer.body.detail}`).to.equal(200);
+    return answer.body.record.id;
+  };
+  before(async () => {
+    shop = await openShop();
+    [mine, other] = [await bookIn(shop.technician), await bookIn(shop.technician)];
+    const file = await shop.technician.file(other.jobId);
+    const slotId = other.slot('rotor', 'FL');
+    foreign['slotId'] = slotId;
+    foreign['closedBy'] = slotId;
+    foreign['partId'] = file.partEvents.find((e) => e.slotId === slotId)!.partId;
+    foreign['otherId'] = foreign['partId'];
+    foreign['connectionId'] = other.layout.connections.find((c) => c.kind === 'line')!.id;
+    foreign['setId'] = await stored('sets', {
+      ...{
+        slotId,
+        partId: null,
+        measurement: 'rotor_thickness',
+        phase: 'as_found',
+        surface: 'clean',
+        cold: true,
+        averages: false,
+        count: 4,
+      },
+    });
+    foreign['operationId'] = await stored('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 });
+    foreign['putInId'] = await stored('put-ins', { slotId, what: 'block', note: '' });
+    foreign['findingId'] = await stored('findings', {
+      ...{ slotId, partId: null, words: 'Blue.', severity: 'doubt', cleaning: 'after', rulesOut: [], settles: null },
+    });
+    foreign['settles'] = foreign['findingId'];
+    foreign['supersedes'] = await stored('decisions', { slotId, partId: null, option: 'replace', reason: 'worn', reviewOn: null });
+    foreign['corrects'] = foreign['findingId'];
+    foreign['gaugeVersionId'] = v7();
+    foreign['place'] = slotId;
+  });
+  after(() => shop.close());
+
+  /** An event of a family as it would be taken, of the vehicle of its job. */
+  const bodyOf = async (family: EventFamily): Promise<Record<string, unknown>> => {
+    const slotId = mine.slot('rotor', 'FL');
+    const partId = (await shop.technician.file(mine.jobId)).partEvents.find((e) => e.slotId === slotId)!.partId;
+    const line = mine.layout.connections.find((c) => c.kind === 'line')!;
+    const own = async (path: string, body: object): Promise<string> =>
+      (await shop.technician.event<'takeBacks'>(mine.jobId, path, body as never)).body.record.id;
+    const set = {
+      slotId,
+      partId,
+      measurement: 'rotor_thickness',
+      phase: 'as_found',
+      surface: 'clean',
+      cold: true,
+      averages: false,
+      count: 4,
+    };
+    const finding = { slotId, partId, words: 'x', severity: 'note', cleaning: 'after', rulesOut: [], settles: null };
+    const bodies: Record<EventFamily, () => Promise<object> | object> = {
+      sets: () => set,
+      readings: async () => ({
+        ...{
+          setId: await own('sets', set),
+          ...plannedPositions('rotor_thickness', 4)[0]!,
+          pass: 1,
+          gaugeVersionId: null,
+          typed: '12.1',
+          unit: 'mm',
+        },
+      }),
+      takeBacks: async () => ({ corrects: await own('findings', finding), reason: '' }),
+      findings: () => finding,
+      observations: () => ({ code: 'judder_pedal', corner: null, state: 'seen' }),
+      decisions: () => ({ slotId, partId, option: 'replace', reason: 'worn', reviewOn: null }),
+      operations: () => ({ slotId, title: 'Wash', attendedMinutes: 5 }),
+      operationEvents: async () => ({
+        ...{ operationId: await own('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 }), kind: 'start', note: '' },
+      }),
+      torques: () => ({ slotId, point: 'x', targetTyped: '100', typed: '100', unit: 'Nm', wrench: 'W' }),
+      bleedPulls: () => ({ slotId: mine.slot('bleeder', 'FL'), volumeTyped: '10 ml', colour: 'clear', air: 'none', closed: false }),
+      fluidServices: () => ({ product: 'Fluid', fluidClass: '4', batch: '', lowMoisture: false }),
+      proofs: () => ({ item: 'leak_look', slotId, corner: null, result: 'not_tried', note: '' }),
+      acceptances: () => ({ obligation: 'x', reason: 'none at all', password: PASSWORD }),
+      cautionAcks: () => ({ caution: 'x' }),
+      partEvents: () => ({ partId, kind: 'freed', slotId, note: '', temporary: false, part: null }),
+      putIns: () => ({ slotId, what: 'block', note: '' }),
+      takenOuts: async () => ({ putInId: await own('put-ins', { slotId, what: 'block', note: '' }) }),
+      setMoves: async () => ({ setId: await own('sets', set), slotId: mine.slot('rotor', 'FR'), partId: null }),
+      counters: () => ({ typed: '100 km', unit: 'km' }),
+      pictures: () => ({ hash: 'a'.repeat(64), of: 'place', slotId, findingId: null, note: '' }),
+      intakeLooks: () => ({ corner: 'FL', thing: 'bleeders', state: 'sound', note: '' }),
+      cameWith: () => ({ name: 'Pads', kind: 'pads', slotId, partNumber: null, count: 1, fits: 'not_tried', note: '' }),
+      earlierWork: () => ({
+        ...{ what: 'fluid_changed', slotId, on: '2020', about: false, knownFrom: 'owner', source: '', km: null, note: '' },
+      }),
+      leftItems: () => ({ slotId, closedBy: null, item: 'look:x', what: 'the hose' }),
+      causeLooks: () => ({ fault: 'nothing_else', place: 'system', state: 'found', said: null, rank: null }),
+      jointEvents: () => ({ connectionId: line.id, slotId: line.from, kind: 'looked', note: '' }),
+      partCorrections: () => ({ kind: 'split', partId, otherId: v7(), since: new Date().toISOString(), reason: 'two articles' }),
+      voids: () => ({ reason: 'booked twice' }),
+      afterCares: () => ({ item: 'x', result: 'done', note: '' }),
+      amendments: () => ({ words: 'more', reason: 'late' }),
+      redactions: () => ({ corrects: foreign['corrects'], field: 'words', reason: 'a name' }),
+    };
+    return { ...(await bodies[family]()) };
+  };
+
+  const send = (family: EventFamily, body: object) =>
+    shop.lead.ask<{ code: string; detail: string }>('POST', ENDPOINTS[EVENT_ENDPOINT[family]].path.replace(':jobId', mine.jobId), {
+      id: v7(),
+      happenedAt: new Date().toISOString(),
+      device: 'test',
+      ...body,
+    });
+
+  /** Families whose own body is refused here for what it asks, not for what it names. */
+  const NOT_NOW: readonly EventFamily[] = ['acceptances', 'afterCares', 'amendments', 'redactions', 'observations'];
+
+  for (const family of Object.keys(EVENTS) as EventFamily[]) {
+    it(`names nothing of another one: ${family}`, async () => {
+      const body = await bodyOf(family);
+      const fields = idsOf(family);
+      for (const field of [...fields, 'corrects']) {
+        expect(foreign[field], `a foreign ${field}`).to.be.a('string');
+        const several = Array.isArray(
+          (EVENTS[family].sent.shape as Record<string, { safeParse: (v: unknown) => { data?: unknown } }>)[field]?.safeParse([v7()]).data,
+        );
+        const answer = await send(family, { ...body, [field]: several ? [foreign[field]] : foreign[field] });
+        expect(answer.status, `${family}.${field}: ${answer.body.detail}`).to.be.within(400, 499);
+      }
+      if (NOT_NOW.includes(family)) return;
+      const good = await send(family, family === 'voids' ? { reason: '' } : body);
+      expect(good.status, `${family}: ${good.body.detail}`).to.equal(family === 'voids' ? 400 : 200);
+    });
+  }
+
+  it('and the list of what is looked at knows every field that names something', () => {
+    const elsewhere: Partial<Record<EventFamily, readonly string[]>> = {
+      partEvents: ['partId'],
+      partCorrections: ['partId', 'otherId'],
+      causeLooks: ['place'],
+    };
+    for (const family of Object.keys(EVENTS) as EventFamily[])
+      for (const field of idsOf(family)) expect([...Object.keys(NAMES[family]), ...(elsewhere[family] ?? [])], family).to.include(field);
+  });
+
+  it('a part that lies on the shelf comes over from another vehicle; one that sits there does not', async () => {
+    const slotId = mine.slot('rotor', 'RL');
+    const theirs = other.slot('rotor', 'RL');
+    const partId = (await shop.technician.file(other.jobId)).partEvents.find((e) => e.slotId === theirs)!.partId;
+    const fit = () => shop.technician.event<'partEvents'>(mine.jobId, 'part-events', { partId, kind: 'fitted', slotId, note: '' });
+    const sits = await fit();
+    expect([sits.status, sits.body.code]).to.deep.equal([409, 'other_vehicle']);
+    await shop.technician.event<'partEvents'>(other.jobId, 'part-events', { partId, kind: 'removed', slotId: theirs, note: '' });
+    expect((await fit()).status).to.equal(200);
+    const back = await shop.technician.event<'partEvents'>(other.jobId, 'part-events', {
+      partId,
+      kind: 'fitted',
+      slotId: theirs,
+      note: '',
+    });
+    expect([back.status, back.body.code]).to.deep.equal([409, 'other_vehicle']);
+  });
+});

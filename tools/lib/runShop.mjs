@@ -1,0 +1,86 @@
+import { join } from 'node:path';
+import { asksForLan, ensureCertificate, keepCertificate, lanUrl } from './authority.mjs';
+import { openCluster } from './cluster.mjs';
+import { keeper, keepUp } from './keeper.mjs';
+import { endOrphan, lockHome } from './lock.mjs';
+import { logFile } from './logFile.mjs';
+import { checkNode, ensureBuilt, ensureModules, ensurePackages, portFree, ROOT } from './machine.mjs';
+import { say, Stop } from './say.mjs';
+import { childOf, startServer } from './serve.mjs';
+
+/** Where books, backups and the log lie: beside the program, or where DAUER_FOLDER says. */
+export const DAUER = process.env.DAUER_FOLDER ?? join(ROOT, '.dauer');
+
+/** Which book it is and where it lies, in a sentence. */
+function sayWhich(cluster) {
+  const name = cluster.ask('dauer', 'select name from shop limit 1');
+  say(`${name ? `Book of ${name}` : 'A new book'} at ${cluster.data}`);
+}
+
+/**
+ * Runs a shop until it is stopped: its folder is held, what a launcher that died has left is ended, the database opened,
+ * the server started, and all of it kept up.
+ * @param {{ command: string, home: string, demo?: boolean,
+ *   prepare?: (cluster: Awaited<ReturnType<typeof openCluster>>) => Promise<void> | void,
+ *   ready: (what: { url: string, local: string, lan: object | null, kept: ReturnType<typeof keeper> }) => Promise<void> | void }} options
+ *   home: folder of the book; prepare: before the server starts; ready: once it answers
+ */
+export async function runShop({ command, home, demo = false, prepare = () => undefined, ready }) {
+  const port = Number(process.env.PORT ?? 4680);
+  checkNode();
+  const own = demo || !process.env.DATABASE_URL;
+  const lock = own ? lockHome(home) : null;
+  const kept = keeper();
+  if (lock) {
+    kept.add(lock.release);
+    await endOrphan(home, 'keeping');
+    await endOrphan(home, 'server');
+  }
+  if (!(await portFree(port))) throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm ${command}`);
+  if (own) ensurePackages();
+  ensureModules();
+  ensureBuilt();
+  const authority = join(DAUER, 'authority');
+  const lan = asksForLan() ? { ...ensureCertificate(authority), url: lanUrl(port) } : null;
+  if (lan) kept.add(keepCertificate(authority));
+  const log = logFile(join(DAUER, 'log'), 'dauer');
+  let cluster = null;
+  const settings = () => ({
+    databaseUrl: cluster ? cluster.database('dauer') : process.env.DATABASE_URL,
+    env: {
+      DAUER_LOG: '1',
+      DAUER_FILES: DAUER,
+      ...(cluster ? { DAUER_HOME: home, DAUER_BOOK_DATA: cluster.data, DAUER_PG_BIN: cluster.bin, DAUER_SPOOL: cluster.spool ?? '' } : {}),
+    },
+  });
+  const startKeeping = async () => {
+    const { databaseUrl, env } = settings();
+    const child = childOf(['--import', 'tsx', join(ROOT, 'server/src/keeping/main.ts')], {
+      env: { ...env, DATABASE_URL: databaseUrl },
+      home: own ? home : null,
+      log,
+      name: 'keeping',
+    });
+    kept.add(child.stop);
+    return child;
+  };
+  const startOnce = () => startServer({ ...settings(), port, demo, lan, log, home: own ? home : null, onSpawn: kept.add });
+  const processes = await kept.starting(async () => {
+    cluster = own ? await openCluster(home, { lock }) : null;
+    if (cluster) {
+      kept.add(cluster.stop);
+      await prepare(cluster);
+      sayWhich(cluster);
+    }
+    const server = await startOnce();
+    const url = server.url;
+    lock?.servesAt(url);
+    await ready({ url, local: lan ? `https://127.0.0.1:${port}` : url, lan, kept });
+    return [
+      { name: 'server', now: server, again: startOnce },
+      { name: 'keeper of the backups', now: await startKeeping(), again: startKeeping },
+    ];
+  });
+  if (lan) say(`On the network over HTTPS. Shop, “Add a tablet”, shows each tablet the way; its authority is ${lan.url}/authority.crt`);
+  await keepUp({ kept, cluster, processes });
+}
