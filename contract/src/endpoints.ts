@@ -1,4 +1,5 @@
 import type { EventFamily } from './events.ts';
+import { backup } from './features/backup.ts';
 import { bleed } from './features/bleed.ts';
 import { bookin } from './features/bookin.ts';
 import { decide } from './features/decide.ts';
@@ -15,6 +16,7 @@ import { yard } from './features/yard.ts';
 /** The one table of endpoints. The server registers from it, the client is typed from it. */
 export const ENDPOINTS = {
   ...shop,
+  ...backup,
   ...yard,
   ...bookin,
   ...trace,

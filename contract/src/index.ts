@@ -6,6 +6,7 @@ export * from './things.ts';
 export * from './importFile.ts';
 export * from './live.ts';
 export * from './endpoints.ts';
+export * from './features/backup.ts';
 export { PICTURE } from './features/bookin.ts';
 export { SHEET_PDF } from './features/prove.ts';
 export type { VerdictChange } from './features/limits.ts';

@@ -226,6 +226,9 @@ export const sheet = z
     proofs: z.array(sheetLine),
     afterCare: z.array(z.object({ item: z.string(), what: z.string(), on: day, km: z.number().nullable(), why: z.string() })).default([]),
     outOfScope: z.array(z.string()).default([]),
+    made: z
+      .array(z.object({ path: z.string(), event: z.string(), field: z.string(), from: z.number().int(), to: z.number().int() }))
+      .optional(),
   })
   .meta({ id: 'HandbackSheet' }) satisfies z.ZodType<core.HandbackSheet>;
 

@@ -2,7 +2,7 @@ import { deriveJob, lateEvents, type HandbackSheet, weighLate } from '@dauer/cor
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { printable } from '../src/features/prove/printSheet.ts';
-import { BLACKED } from '../src/features/bookin/redact.ts';
+import { BLACKED } from '@dauer/core';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
 
 const now = () => new Date().toISOString();

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import { BLACKED } from '../src/features/bookin/redact.ts';
+import { BLACKED } from '@dauer/core';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
 
 const fluidJob = (shop: Shop) =>

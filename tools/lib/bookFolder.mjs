@@ -170,6 +170,7 @@ export function findBook(home) {
   const card = readCard(home) ?? namedByHand(home) ?? adopt(home);
   if (!card) return null;
   const data = dataOf(home, card);
+  if (card.state === 'restoring') throw new Stop(`A restore into ${home} was cut off before it was done. Run it again: npm run restore`);
   if (card.state === 'making' && !hasSomething(data)) return card;
   if (!hasSomething(data))
     throw new Stop(

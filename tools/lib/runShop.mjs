@@ -11,6 +11,16 @@ import { childOf, startServer } from './serve.mjs';
 /** Where books, backups and the log lie: beside the program, or where DAUER_FOLDER says. */
 export const DAUER = process.env.DAUER_FOLDER ?? join(ROOT, '.dauer');
 
+/** Where the book is and what opens it, for the processes that keep it. */
+export const placeOf = (cluster) => ({
+  DAUER_HOME: cluster.home,
+  DAUER_BOOK: cluster.book,
+  DAUER_BOOK_DATA: cluster.data,
+  DAUER_PG_BIN: cluster.bin,
+  DAUER_SPOOL: cluster.spool ?? '',
+  DAUER_BEFORE_MIGRATION: join(ROOT, 'server/src/keeping/main.ts'),
+});
+
 /** Which book it is and where it lies, in a sentence. */
 function sayWhich(cluster) {
   const name = cluster.ask('dauer', 'select name from shop limit 1');
@@ -50,7 +60,7 @@ export async function runShop({ command, home, demo = false, prepare = () => und
     env: {
       DAUER_LOG: '1',
       DAUER_FILES: DAUER,
-      ...(cluster ? { DAUER_HOME: home, DAUER_BOOK_DATA: cluster.data, DAUER_PG_BIN: cluster.bin, DAUER_SPOOL: cluster.spool ?? '' } : {}),
+      ...(cluster ? placeOf(cluster) : {}),
     },
   });
   const startKeeping = async () => {

@@ -16,15 +16,22 @@ import { VERDICT_WORD } from '../verdict/severity.ts';
 import { openDue } from '../rebuild/care.ts';
 import { afterCareOf } from './afterCare.ts';
 import { RESULT_WORD } from './items.ts';
+import { cameFrom, withRefs } from './sheetRefs.ts';
 
 /** Builds the hand-back sheet from the records: what was found, done, fitted, filled, put off and accepted. */
 export function buildSheet(state: JobState, today: string): HandbackSheet {
+  return withRefs(markedSheet(state, today));
+}
+
+/** The sheet with a mark at every text that somebody typed. */
+function markedSheet(state: JobState, today: string): HandbackSheet {
   const { file, book } = state;
   const here = <T extends EventBase>(events: readonly T[]): T[] => book.stand(events).filter((e) => e.jobId === file.job.id);
   const who = (id: string): string => file.people.find((p) => p.id === id)?.name ?? 'unknown';
+  const vehicleName = cameFrom(file.vehicle.id, 'name', file.vehicle.name);
   const place = (slotId: string | null): string => {
     const slot = slotId === null ? undefined : slotById(file.layout, slotId);
-    return slot ? placeName(slot) : file.vehicle.name;
+    return slot ? placeName(slot) : vehicleName;
   };
   const tagOf = (partId: string | null): string | null => file.parts.find((p) => p.id === partId)?.tag ?? null;
   const line = (e: Pick<EventBase, 'authorId' | 'happenedAt'>, where: string, text: string): SheetLine => ({
@@ -74,40 +81,64 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
   };
   return {
     vehicleTag: file.vehicle.tag,
-    vehicleName: file.vehicle.name,
+    vehicleName,
     distance: counter ? `${groupThousands(convert(counter.km, 'distance_run', unit))} ${unit}` : 'not counted',
-    complaint: file.job.complaint,
+    complaint: cameFrom(file.job.id, 'complaint', file.job.complaint),
     complaintAnswer: complaint ? RESULT_WORD[complaint.result] : 'Not asked again',
     figures,
     findings: here(file.findings)
       .filter((f) => f.severity !== 'note')
-      .map((f) => line(f, place(f.slotId), causeMissing(f.code, settled.has(f.id)) ? `${f.words} Its cause was not found.` : f.words)),
+      .map((f) =>
+        line(
+          f,
+          place(f.slotId),
+          `${cameFrom(f.id, 'words', f.words)}${causeMissing(f.code, settled.has(f.id)) ? ' Its cause was not found.' : ''}`,
+        ),
+      ),
     done: [
       ...file.layoutRevisions
         .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= file.job.openedAt)
-        .map((r) => line({ authorId: r.enteredBy ?? '', happenedAt: r.enteredAt }, 'Layout', revisionText(r))),
+        .map((r) =>
+          line(
+            { authorId: r.enteredBy ?? '', happenedAt: r.enteredAt },
+            'Layout',
+            revisionText({ ...r, why: cameFrom(r.id, 'why', r.why) }),
+          ),
+        ),
       ...here(file.operationEvents)
         .filter((e) => e.kind === 'done')
         .map((e) => {
           const op = file.operations.find((o) => o.id === e.operationId);
-          return line(e, place(op?.slotId ?? null), op?.title ?? 'operation');
+          return line(e, place(op?.slotId ?? null), op ? cameFrom(op.id, 'title', op.title) : 'operation');
         }),
       ...here(file.jointEvents).map((e) => line(e, place(e.slotId), jointText(file.layout, e))),
     ],
     torques: here(file.torques).map((t) =>
-      line(t, torquePlace(t.point, place(t.slotId)), `${t.typed} (target ${t.targetTyped})${t.wrench ? `, ${t.wrench}` : ''}`),
+      line(
+        t,
+        torquePlace(t.point, place(t.slotId)),
+        `${t.typed} (target ${t.targetTyped})${t.wrench ? `, ${cameFrom(t.id, 'wrench', t.wrench)}` : ''}`,
+      ),
     ),
     parts: here(file.partEvents)
       .filter((e) => e.kind !== 'found')
       .map((e) => {
         const part = file.parts.find((p) => p.id === e.partId);
-        const name = [part?.tag, part?.name, part?.partNumber].filter(Boolean).join(' · ');
+        const name = part
+          ? [part.tag, cameFrom(part.id, 'name', part.name), part.partNumber && cameFrom(part.id, 'partNumber', part.partNumber)]
+              .filter(Boolean)
+              .join(' · ')
+          : '';
         const forNow = e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : '';
         return line(e, place(e.slotId), `${name} ${partWords[e.kind]}${forNow}`);
       }),
     fluid: [
       ...here(file.fluidServices).map((f) =>
-        line(f, 'Hydraulics', `${f.product}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${f.batch}` : ''}`),
+        line(
+          f,
+          'Hydraulics',
+          `${cameFrom(f.id, 'product', f.product)}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${cameFrom(f.id, 'batch', f.batch)}` : ''}`,
+        ),
       ),
       ...here(file.bleedPulls).map((p) =>
         line(
@@ -120,12 +151,14 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     nextDue: [
       ...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : []),
       ...decisions.flatMap((d) =>
-        d.option === 'put_off' && d.reviewOn ? [{ what: `${place(d.slotId)}, put off`, on: d.reviewOn, why: d.reason || 'put off' }] : [],
+        d.option === 'put_off' && d.reviewOn
+          ? [{ what: `${place(d.slotId)}, put off`, on: d.reviewOn, why: cameFrom(d.id, 'reason', d.reason) || 'put off' }]
+          : [],
       ),
     ],
     putOff: decisions
       .filter((d) => d.option === 'put_off')
-      .map((d) => line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${d.reason}` : ''}`)),
+      .map((d) => line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${cameFrom(d.id, 'reason', d.reason)}` : ''}`)),
     watch: [
       ...state.components.flatMap((c) =>
         c.judged
@@ -134,7 +167,7 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
       ),
       ...neverOpen(state, today),
     ],
-    accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), a.reason)),
+    accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), cameFrom(a.id, 'reason', a.reason))),
     afterCare: afterCareOf(state, today),
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
@@ -142,8 +175,8 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
     proofs: here(file.proofs).map((p) =>
       line(
         p,
-        file.vehicle.name,
-        `${state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item}: ${RESULT_WORD[p.result].toLowerCase()}${p.note ? `. ${p.note}` : ''}`,
+        vehicleName,
+        `${state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item}: ${RESULT_WORD[p.result].toLowerCase()}${p.note ? `. ${cameFrom(p.id, 'note', p.note)}` : ''}`,
       ),
     ),
   };

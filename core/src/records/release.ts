@@ -35,6 +35,15 @@ export interface SheetLine {
   readonly on: string;
 }
 
+/** Where a text of a sheet came from: its path in the sheet, the record and its field, and from which character to which. */
+export interface SheetRef {
+  readonly path: string;
+  readonly event: string;
+  readonly field: string;
+  readonly from: number;
+  readonly to: number;
+}
+
 /** What the owner takes home, exactly as it was shown at release. */
 export interface HandbackSheet {
   readonly vehicleTag: string;
@@ -63,4 +72,6 @@ export interface HandbackSheet {
   }[];
   /** Left out of scope, with their last verdict. */
   readonly outOfScope: readonly string[];
+  /** Where what somebody typed came from, so that it can be blacked out; sheets of an earlier form have no such list. */
+  readonly made?: readonly SheetRef[];
 }

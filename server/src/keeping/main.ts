@@ -1,1 +1,80 @@
-setInterval(() => undefined, 1 << 30);
+import { mkdirSync } from 'node:fs';
+import { setPriority } from 'node:os';
+import { setTimeout as wait } from 'node:timers/promises';
+import { connect } from '../db/connect.ts';
+import { logLine } from '../platform/log.ts';
+import { logicalDump } from './copies.ts';
+import { Keeper, type Place } from './keeper.ts';
+import { isDue } from './retain.ts';
+import { Target } from './target.ts';
+import { tryRestore } from './trial.ts';
+
+/** How often it looks, ms: what PostgreSQL has finished of its log is in the backup folder soon after. */
+const LOOK_MS = Number(process.env['DAUER_LOOK_MS'] ?? 3000);
+const env = (name: string): string => process.env[name] ?? '';
+
+const place: Place = {
+  home: env('DAUER_HOME'),
+  book: env('DAUER_BOOK'),
+  data: env('DAUER_BOOK_DATA'),
+  bin: env('DAUER_PG_BIN'),
+  spool: env('DAUER_SPOOL'),
+  url: env('DATABASE_URL'),
+};
+// Copies are made beside the work, never before it.
+setPriority(10);
+let stopped = false;
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => (stopped = true));
+
+/** Where the book lies on a server of its own: a logical dump every night, beside the program. */
+async function dumpNightly(): Promise<void> {
+  const folder = env('DAUER_FILES');
+  mkdirSync(folder, { recursive: true });
+  const connection = connect(place.url);
+  const target = new Target(folder, 'elsewhere', null);
+  if (!(await target.card())) await target.begin({ shop: '', seals: [] });
+  let last: { endedAt: string } | null = null;
+  while (!stopped) {
+    if (isDue(last, new Date(), 'UTC')) {
+      try {
+        await logicalDump({ pool: connection.pool, url: place.url, bin: place.bin }, target);
+        last = { endedAt: new Date().toISOString() };
+      } catch (error) {
+        logLine('logical dump failed', { says: error instanceof Error ? error.message : '' });
+        await wait(60000);
+      }
+    }
+    await wait(1000);
+  }
+  await connection.close();
+}
+
+async function keepOn(): Promise<void> {
+  const keeper = new Keeper(place, tryRestore);
+  while (!stopped) {
+    await keeper.look();
+    for (let waited = 0; waited < LOOK_MS && !stopped; waited += 100) await wait(100);
+  }
+  await keeper.close();
+}
+
+/** One copy, now; says where it is. */
+async function once(why: string): Promise<void> {
+  const keeper = new Keeper(place, tryRestore);
+  const note = await keeper.before(why);
+  process.stderr.write(
+    note ? `Copied: ${note.file} (${Math.round(note.bytes / 1024)} kB).\n` : 'The book is empty; there is nothing to copy.\n',
+  );
+  await keeper.close();
+}
+
+const [, , what] = process.argv;
+if (what === 'before-migration') await (place.home ? once('before its form was changed') : Promise.resolve());
+else if (what === 'copy') await once('asked for');
+else if (what === 'look') {
+  const keeper = new Keeper(place, tryRestore);
+  await keeper.look(process.argv[3] === 'trial' ? 'trial' : 'copy');
+  await keeper.close();
+} else if (place.home) await keepOn();
+else await dumpNightly();
+process.exit(0);

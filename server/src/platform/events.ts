@@ -1,8 +1,10 @@
 import type { EventFamily, Recorded } from '@dauer/contract';
-import { eq } from 'drizzle-orm';
+import { eq, isNotNull } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
+import { incarnation } from '../db/schema.ts';
 import { requireOwn } from '../records/belongs.ts';
+import { withoutStruck } from '../records/strike.ts';
 import { idReused, sameContent } from './once.ts';
 import { Fault, sqlState } from './problem.ts';
 
@@ -25,7 +27,8 @@ export async function addEvent<F extends EventFamily>(
   row: Omit<Recorded<F>, 'recordedAt'>,
 ): Promise<Stored<Recorded<F>>> {
   const table = EVENT_TABLES[family as 'takeBacks'];
-  const values = row as Omit<Recorded<'takeBacks'>, 'recordedAt'>;
+  const given = (await wasRestored(db)) ? await withoutStruck(db, row) : row;
+  const values = given as Omit<Recorded<'takeBacks'>, 'recordedAt'>;
   let record: unknown;
   try {
     await requireOwn(db, family, row);
@@ -41,6 +44,22 @@ export async function addEvent<F extends EventFamily>(
   const winner = await findEvent(db, family, values.id);
   if (!winner) throw new Fault(503, 'book_away', 'The book did not answer. What you entered is kept on this device and sent again.');
   return repeat(winner, values);
+}
+
+/** Whether this book is a restored one: then devices send again what may have been blacked out since. */
+const restored = new WeakMap<object, Promise<boolean>>();
+function wasRestored(db: Database): Promise<boolean> {
+  const known =
+    restored.get(db) ??
+    db
+      .select({ id: incarnation.id })
+      .from(incarnation)
+      .where(isNotNull(incarnation.restoredTo))
+      .limit(1)
+      .then((rows) => rows.length > 0);
+  restored.set(db, known);
+  known.catch(() => restored.delete(db));
+  return known;
 }
 
 async function findEvent<F extends EventFamily>(db: Database, family: F, id: string): Promise<Recorded<F> | null> {

@@ -1,13 +1,16 @@
 import { isDeepStrictEqual } from 'node:util';
+import { BLACKED } from '@dauer/core';
 import { Fault, notFound } from './problem.ts';
 
 /** Fields that the server adds or sets right: a repeat may differ in them. */
 const SERVER_FIELDS = new Set(['recordedAt', 'happenedAt']);
 
-/** Whether what was sent says the same as what is on record under its id. */
+/** Whether what was sent says the same as what is on record under its id; what was blacked out there says nothing. */
 export function sameContent(sent: object, kept: object): boolean {
   const known = new Map<string, unknown>(Object.entries(kept));
-  return Object.entries(sent).every(([key, value]) => SERVER_FIELDS.has(key) || isDeepStrictEqual(value ?? null, known.get(key) ?? null));
+  return Object.entries(sent).every(
+    ([key, value]) => SERVER_FIELDS.has(key) || known.get(key) === BLACKED || isDeepStrictEqual(value ?? null, known.get(key) ?? null),
+  );
 }
 
 export const idReused = (current: object): Fault =>

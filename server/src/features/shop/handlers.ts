@@ -7,9 +7,14 @@ import { beginSession, deviceOf, endAllSessions, endSession } from '../../platfo
 import { addAccount, checkSignIn } from './accounts.ts';
 import { importHistory } from './import/history.ts';
 import { meOf, personOf } from './me.ts';
+import { backupHandlers } from './backups.ts';
 import { tabletHandlers } from './tablets.ts';
 
 type Names =
+  | 'backups'
+  | 'nameBackupFolder'
+  | 'sealBackups'
+  | 'askForBackup'
   | 'signOutEverywhere'
   | 'registerTablet'
   | 'tablets'
@@ -31,6 +36,7 @@ type Names =
 
 export const shopHandlers: Pick<Handlers, Names> = {
   ...tabletHandlers,
+  ...backupHandlers,
   signOutEverywhere: async ({ db, person, request }) => {
     await endAllSessions(db, person.id);
     request.session.set('sessionId', undefined);

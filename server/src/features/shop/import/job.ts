@@ -140,18 +140,16 @@ export async function putJobIn(
     const at = release.releasedAt;
     if (at > now) throw new Fault(422, 'future', 'A vehicle was not handed back in the future.');
     const result = await apart('sheet', { file: await readJobFile(db, jobId), at });
-    await db
-      .insert(s.release)
-      .values({
-        id: release.id,
-        jobId,
-        releasedBy: null,
-        importId: batchId,
-        releasedAt: at,
-        ownWork: false,
-        ruleVersion: RULE_VERSION,
-        ...result,
-      });
+    await db.insert(s.release).values({
+      id: release.id,
+      jobId,
+      releasedBy: null,
+      importId: batchId,
+      releasedAt: at,
+      ownWork: false,
+      ruleVersion: RULE_VERSION,
+      ...result,
+    });
     counts.written += 1;
   } else if (release) counts.known += 1;
   await put(AFTER_RELEASE);
