@@ -5,6 +5,7 @@ import { bookin } from './features/bookin.ts';
 import { decide } from './features/decide.ts';
 import { gauge } from './features/gauge.ts';
 import { limits } from './features/limits.ts';
+import { notices } from './features/notices.ts';
 import { parts } from './features/parts.ts';
 import { prove } from './features/prove.ts';
 import { rack } from './features/rack.ts';
@@ -17,6 +18,7 @@ import { yard } from './features/yard.ts';
 export const ENDPOINTS = {
   ...shop,
   ...backup,
+  ...notices,
   ...yard,
   ...bookin,
   ...trace,

@@ -7,6 +7,7 @@ export * from './importFile.ts';
 export * from './live.ts';
 export * from './endpoints.ts';
 export * from './features/backup.ts';
+export * from './features/notices.ts';
 export { PICTURE } from './features/bookin.ts';
 export { SHEET_PDF } from './features/prove.ts';
 export type { VerdictChange } from './features/limits.ts';

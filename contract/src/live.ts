@@ -5,7 +5,11 @@ import { gaugeFields } from './things.ts';
 
 /** By what clock a page stamps what it sends, ms; and the server's, on every answer: so that a wrong clock is set right. */
 export const CLOCK_HEADER = 'x-dauer-clock';
+/** What a device’s own clock says, ms, as it is: so that a wrong one is noticed. */
+export const DEVICE_CLOCK_HEADER = 'x-dauer-device-clock';
 export const NOW_HEADER = 'x-dauer-now';
+/** Which incarnation of the book answers: a restored one is another, and is sent again what a device still keeps. */
+export const BOOK_HEADER = 'x-dauer-book';
 
 /** The stream of changes: who listens is told that something changed, and reads it himself. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };

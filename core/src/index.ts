@@ -107,6 +107,7 @@ export * from './gauge/stray.ts';
 export * from './gauge/paintBands.ts';
 export * from './limits/exchange.ts';
 export * from './limits/ofVehicle.ts';
+export * from './correct/freeText.ts';
 export * from './correct/sameArticle.ts';
 export * from './correct/swapSides.ts';
 export * from './decide/bothSides.ts';

@@ -1,11 +1,10 @@
 import { existsSync } from 'node:fs';
-import { IMPORT_TYPE, LARGEST_BODY, NOW_HEADER } from '@dauer/contract';
+import { BOOK_HEADER, IMPORT_TYPE, LARGEST_BODY, NOW_HEADER } from '@dauer/contract';
 import fastifyCompress from '@fastify/compress';
 import fastifyHelmet from '@fastify/helmet';
 import fastifySession from '@fastify/secure-session';
 import fastifyStatic from '@fastify/static';
 import fastifySwagger from '@fastify/swagger';
-import { sql } from 'drizzle-orm';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { connect } from './db/connect.ts';
@@ -19,11 +18,14 @@ import { partsHandlers } from './features/parts/handlers.ts';
 import { proveHandlers } from './features/prove/handlers.ts';
 import { rackHandlers } from './features/rack/handlers.ts';
 import { rebuildHandlers } from './features/rebuild/handlers.ts';
+import { incarnationOf } from './records/incarnation.ts';
+import { serveHealth } from './features/shop/health.ts';
 import { shopHandlers } from './features/shop/handlers.ts';
 import { traceHandlers } from './features/trace/handlers.ts';
 import { yardHandlers } from './features/yard/handlers.ts';
 import { serveSheetPdf } from './features/prove/pdf.ts';
 import { serveLive } from './platform/live.ts';
+import { hearClocks } from './platform/clock.ts';
 import { LOGGING, requestId } from './platform/log.ts';
 import { checkOrigin, closeRefused } from './platform/origin.ts';
 import { overTls, serveAuthority, type TlsOptions } from './platform/tls.ts';
@@ -88,6 +90,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   app.setSerializerCompiler(serializerCompiler);
   installProblems(app);
   checkOrigin(app);
+  hearClocks(app);
   closeRefused(app);
   // Passed on as it comes: whoever takes it reads it line by line.
   app.addContentTypeParser(IMPORT_TYPE, (_request, payload, done) => done(null, payload));
@@ -116,16 +119,14 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     transformObject: jsonSchemaTransformObject,
   });
   app.decorateRequest('person', null);
-  app.addHook('onSend', async (_request, reply) => void reply.header(NOW_HEADER, String(Date.now())));
+  const book = await incarnationOf(connection.db);
+  app.addHook('onSend', async (_request, reply) => void reply.header(NOW_HEADER, String(Date.now())).header(BOOK_HEADER, book));
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
   servePictures(app, connection.db);
   serveAuthority(app);
   serveLive(app, connection.db, options.databaseUrl);
-  app.get('/api/health', { schema: { hide: true } }, async () => {
-    await connection.db.execute(sql`select 1`);
-    return { ok: true };
-  });
+  serveHealth(app, connection.db);
   app.get('/api/openapi.json', { schema: { hide: true } }, async () => app.swagger());
   if (options.webRoot && existsSync(options.webRoot)) await serveWeb(app, options.webRoot);
   else

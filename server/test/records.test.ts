@@ -370,20 +370,27 @@ describe('records', () => {
     expect(answer.body.detail).to.match(/No line reaches/);
   });
 
-  it('the owner’s contact is for leads and those who worked on the vehicle', async () => {
+  it('the owner’s contact is for leads, for whoever wrote it down, and for whom a lead put on the job: not for whoever begins something', async () => {
     const url = `/api/vehicles/${car.vehicleId}/owner`;
     expect((await shop.technician.ask<{ contact: string }>('GET', url)).body.contact).to.equal('555 0100');
     expect((await shop.reader.ask('GET', url)).status).to.equal(403);
     const id = v7();
-    await shop.lead.ask('POST', '/api/people', {
-      id,
-      name: 'Otto Vale',
-      login: 'otto',
-      password: 'a-long-enough-password',
-      role: 'technician',
-    });
-    await shop.nobody.ask('POST', '/api/sign-in', { login: 'otto', password: 'a-long-enough-password' });
-    expect((await shop.nobody.ask<{ code: string }>('GET', url)).body.code).to.equal('owner_contact');
+    const password = 'a-long-enough-password';
+    await shop.lead.ask('POST', '/api/people', { id, name: 'Otto Vale', login: 'otto', password, role: 'technician' });
+    await shop.nobody.ask('POST', '/api/sign-in', { login: 'otto', password });
+    const refused = async (): Promise<string> => (await shop.nobody.ask<{ code: string }>('GET', url)).body.code;
+    expect(await refused()).to.equal('owner_contact');
+    const slotId = car.slot('rotor', 'FL');
+    const set = { slotId, partId: null, measurement: 'rotor_thickness', phase: 'as_found', surface: 'clean', cold: true, averages: false };
+    expect((await shop.nobody.event<'sets'>(car.jobId, 'sets', { ...set, count: 8 } as never)).status).to.equal(200);
+    expect(await refused()).to.equal('owner_contact');
+    const own = v7();
+    const put = { id: own, accountId: id };
+    expect((await shop.technician.ask('POST', `/api/jobs/${car.jobId}/assignments`, put)).status).to.equal(403);
+    expect((await shop.lead.ask('POST', `/api/jobs/${car.jobId}/assignments`, put)).status).to.equal(200);
+    expect((await shop.nobody.ask<{ contact: string }>('GET', url)).body.contact).to.equal('555 0100');
+    expect((await shop.lead.ask('POST', `/api/jobs/${car.jobId}/assignments/${own}/end`, {})).status).to.equal(200);
+    expect(await refused()).to.equal('owner_contact');
   });
 
   it('is all there after the process was started again, sessions too', async () => {

@@ -8,6 +8,8 @@ import * as t from '../things.ts';
 /** An image by the hash of its bytes, or its thumbnail (`?thumb`). */
 export const PICTURE = { path: '/api/pictures/:hash', role: 'reader' } as const satisfies { path: string; role: Access };
 
+const assignment = z.object({ id, accountId: id, assignedBy: id, assignedAt: instant });
+
 export const bookin = {
   bookIn: endpoint({
     ...none,
@@ -92,9 +94,41 @@ export const bookin = {
     method: 'GET',
     path: '/api/vehicles/:id/owner',
     role: 'technician',
-    summary: 'The owner’s contact, for those who need it',
+    summary: 'The owner’s contact, for leads and for those who were put on a job of the vehicle',
     params: byId,
     reply: z.object({ name: z.string(), contact: z.string(), erasedAt: instant.nullable() }).nullable(),
+  }),
+  assignments: endpoint({
+    ...none,
+    feature: 'bookin',
+    method: 'GET',
+    path: '/api/jobs/:jobId/assignments',
+    role: 'technician',
+    summary: 'Who works on a job by a lead’s word',
+    params: ofJob,
+    reply: z.array(assignment),
+  }),
+  assign: endpoint({
+    ...none,
+    feature: 'bookin',
+    method: 'POST',
+    path: '/api/jobs/:jobId/assignments',
+    role: 'lead',
+    summary: 'Puts somebody on a job: they see the owner’s contact',
+    params: ofJob,
+    body: z.object({ id, accountId: id }),
+    reply: z.array(assignment),
+  }),
+  endAssignment: endpoint({
+    ...none,
+    feature: 'bookin',
+    method: 'POST',
+    path: '/api/jobs/:jobId/assignments/:id/end',
+    role: 'lead',
+    summary: 'Takes somebody off a job',
+    params: z.object({ jobId: id, id }),
+    body: z.object({}),
+    reply: z.array(assignment),
   }),
   eraseOwner: endpoint({
     ...none,

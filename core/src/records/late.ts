@@ -53,6 +53,9 @@ export function lateEvents(file: JobFile): LateEvent[] {
     ['left by name', file.leftItems],
     ['look for a cause', file.causeLooks],
     ['take-back', file.takeBacks],
+    ['caution acknowledged', file.cautionAcks],
+    ['acceptance', file.acceptances],
+    ['articles that are one', file.partCorrections],
   ];
   return families
     .flatMap(([what, events]) =>

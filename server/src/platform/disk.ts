@@ -3,7 +3,7 @@ import { statfs } from 'node:fs/promises';
 /** Less than this much room is said to everybody, bytes. */
 export const LITTLE_ROOM = 500 * 2 ** 20;
 /** Less than this and PostgreSQL cannot go on: one segment of its log is 16 MB. */
-const NO_ROOM = 24 * 2 ** 20;
+export const NO_ROOM = 24 * 2 ** 20;
 /** How old the answer may be, ms. */
 const FRESH_MS = 5000;
 

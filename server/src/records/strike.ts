@@ -1,53 +1,10 @@
 import type { EventFamily } from '@dauer/contract';
-import { BLACKED, strikeLine, strikeRecord } from '@dauer/core';
+import { BLACKED, FREE_TEXT, FREE_TEXT_OF, strikeLine, strikeRecord } from '@dauer/core';
 import { and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
 import { image, job, layout, part, partEvent, picture, redaction, release, vehicle } from '../db/schema.ts';
-
-/**
- * Every text that somebody types freely, by family: what may be blacked out of a record. A test holds this to the fields
- * that events have.
- */
-export const FREE_TEXT: Readonly<Record<EventFamily, readonly string[]>> = {
-  sets: [],
-  readings: [],
-  takeBacks: ['reason'],
-  findings: ['words', 'place'],
-  observations: [],
-  decisions: ['reason', 'access'],
-  operations: ['title'],
-  operationEvents: ['note'],
-  torques: ['wrench'],
-  bleedPulls: [],
-  fluidServices: ['product', 'batch'],
-  proofs: ['note'],
-  acceptances: ['reason'],
-  cautionAcks: [],
-  partEvents: ['note'],
-  putIns: ['note'],
-  takenOuts: [],
-  setMoves: [],
-  counters: [],
-  pictures: ['note'],
-  intakeLooks: ['note'],
-  cameWith: ['name', 'partNumber', 'note'],
-  earlierWork: ['source', 'note'],
-  leftItems: ['what'],
-  causeLooks: [],
-  jointEvents: ['note'],
-  partCorrections: ['reason'],
-  voids: ['reason'],
-  afterCares: ['note'],
-  amendments: ['words', 'reason'],
-  redactions: ['reason'],
-};
-/** Texts of what is no event: of the job, its vehicle, its layouts and its parts. */
-const OF_JOB = ['complaint', 'wants', 'fluidKnown'];
-const OF_VEHICLE = ['name', 'make', 'model', 'variant', 'body'];
-const OF_LAYOUT = ['why'];
-const OF_PART = ['name', 'partNumber', 'note'];
 
 /** What is to be blacked out: a field of a record; or a line of the sheet, picked by sight. */
 export interface Struck {
@@ -96,22 +53,22 @@ async function imageOf(db: Database, { jobId, corrects }: Struck): Promise<Place
 
 /** Whether a thing that is no event is one of the job’s: the job itself, its vehicle, a layout of that, a part of it. */
 async function thingOf(db: Database, s: Struck): Promise<Place | null> {
-  if (s.corrects === s.jobId) return inTable(db, job, OF_JOB, s);
+  if (s.corrects === s.jobId) return inTable(db, job, FREE_TEXT_OF.job, s);
   const [own] = await db.select({ vehicleId: job.vehicleId }).from(job).where(eq(job.id, s.jobId));
   if (!own) return null;
-  if (s.corrects === own.vehicleId) return inTable(db, vehicle, OF_VEHICLE, s);
+  if (s.corrects === own.vehicleId) return inTable(db, vehicle, FREE_TEXT_OF.vehicle, s);
   const [drawn] = await db
     .select({ id: layout.id })
     .from(layout)
     .where(and(eq(layout.id, s.corrects), eq(layout.vehicleId, own.vehicleId)));
-  if (drawn) return inTable(db, layout, OF_LAYOUT, s);
+  if (drawn) return inTable(db, layout, FREE_TEXT_OF.layout, s);
   const jobs = db.select({ id: job.id }).from(job).where(eq(job.vehicleId, own.vehicleId));
   const [known] = await db
     .select({ id: partEvent.id })
     .from(partEvent)
     .where(and(eq(partEvent.partId, s.corrects), inArray(partEvent.jobId, jobs)))
     .limit(1);
-  return known ? inTable(db, part, OF_PART, s) : null;
+  return known ? inTable(db, part, FREE_TEXT_OF.part, s) : null;
 }
 
 /** A field of an event of the job. */

@@ -6,6 +6,7 @@ import { listen } from './live.ts';
 import SignInAgain from './SignInAgain.vue';
 import { useOutbox } from './outbox.ts';
 import { useSession } from './session.ts';
+import NoticeBar from './NoticeBar.vue';
 import { loadNewer, newer } from './shell.ts';
 import TopPlate from './TopPlate.vue';
 
@@ -50,6 +51,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the
       server.
     </p>
+    <NoticeBar v-if="session.person && !session.expired" />
     <p v-if="newer" class="problem no-print" role="status">
       A newer version of Dauer is here.
       <button class="link" type="button" @click="loadNewer">Load it</button>

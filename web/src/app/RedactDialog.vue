@@ -5,10 +5,11 @@ import { call, sentenceOf, timeNow } from './client.ts';
 import { useJob } from './job.ts';
 
 /** A text is blacked out for good: the original goes, a name and a reason stay. */
-const props = defineProps<{ corrects: string; field: string; text: string }>();
+const props = defineProps<{ corrects: string; field: string; text: string; line?: string }>();
 const emit = defineEmits<{ close: [] }>();
 const job = useJob();
 const reason = ref('');
+const old = ref(false);
 const problem = ref('');
 const id = v7();
 async function blackOut(): Promise<void> {
@@ -18,10 +19,15 @@ async function blackOut(): Promise<void> {
   try {
     await call('redact', {
       params: { jobId },
-      body: { id, happenedAt: timeNow().at, device: 'desk', corrects: props.corrects, field: props.field, reason: reason.value.trim() },
+      body: {
+        ...{ id, happenedAt: timeNow().at, device: 'desk', corrects: props.corrects, field: props.field },
+        ...{ line: props.line ?? null, reason: reason.value.trim() },
+      },
     });
     await job.refresh();
-    emit('close');
+    // A sheet of an earlier form does not say what came from where: its line is picked by sight.
+    if (props.line === undefined && job.file?.release && !job.file.release.sheet.made) old.value = true;
+    else emit('close');
   } catch (error) {
     problem.value = sentenceOf(error);
   }
@@ -30,7 +36,15 @@ async function blackOut(): Promise<void> {
 
 <template>
   <v-dialog :model-value="true" max-width="480" @update:model-value="emit('close')">
-    <form class="dialog col" @submit.prevent="blackOut">
+    <div v-if="old" class="dialog col">
+      <h2>It is gone from the record</h2>
+      <p>The hand-back sheet of this job is of an earlier form, which does not say where its lines came from: pick the line there by sight.</p>
+      <div class="acts">
+        <button class="act" type="button" @click="emit('close')">Not now</button>
+        <RouterLink class="act main" :to="`/jobs/${job.file?.job.id}/sheet`">To the sheet</RouterLink>
+      </div>
+    </div>
+    <form v-else class="dialog col" @submit.prevent="blackOut">
       <h2>{{ field === 'image' ? 'Black this picture out' : 'Black this text out' }}</h2>
       <blockquote>{{ text }}</blockquote>
       <p v-if="field === 'image'">The picture goes for good, wherever it is shown. That you did it, when and why stays.</p>

@@ -1,4 +1,4 @@
-import { type Endpoint, ENDPOINTS, type EndpointName, CLOCK_HEADER, NOW_HEADER, PAGE_HEADER, type Problem } from '@dauer/contract';
+import { BOOK_HEADER, DEVICE_CLOCK_HEADER, type Endpoint, ENDPOINTS, type EndpointName, CLOCK_HEADER, NOW_HEADER, PAGE_HEADER, type Problem } from '@dauer/contract';
 import type { z } from 'zod';
 
 /** A problem that the server stated, or that kept us from asking it. */
@@ -42,6 +42,12 @@ export function timeNow(): { readonly at: string; readonly offset: number } {
   return { at: new Date(Date.now() + offset).toISOString(), offset };
 }
 
+let onBook: (book: string | null) => void = () => undefined;
+/** Told with every answer which incarnation of the book gave it. */
+export function whenAnswered(f: (book: string | null) => void): void {
+  onBook = f;
+}
+
 let onSignedOut: () => void = () => undefined;
 export function whenSignedOut(f: () => void): void {
   onSignedOut = f;
@@ -71,6 +77,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
       headers: {
         [PAGE_HEADER]: PAGE,
         [CLOCK_HEADER]: String(asked + (args.clockOffset ?? offset)),
+        [DEVICE_CLOCK_HEADER]: String(asked),
         ...(args.body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
@@ -79,6 +86,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now. What you entered is kept here.');
   }
   heard(asked, Date.now(), reply.headers.get(NOW_HEADER));
+  onBook(reply.headers.get(BOOK_HEADER));
   const content: unknown = await reply.json().catch(() => null);
   if (reply.ok) return content as z.output<E<N>['reply']>;
   const problem = isProblem(content) ? content : null;

@@ -2,16 +2,22 @@ import { EVENT_ENDPOINT, type Sent } from '@dauer/contract';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { ApiProblem, call, sentenceOf } from './client.ts';
+import { ApiProblem, call, sentenceOf, whenAnswered } from './client.ts';
 import { base64Of, type PreparedImage } from './pictures.ts';
 import { nextToSend, type Waiting } from './sending.ts';
+import { againFrom, isAnotherBook, outlivedSent, type SentEvent } from './sentJournal.ts';
 import { useSession } from './session.ts';
 
 interface Schema extends DBSchema {
   outbox: { key: number; value: Waiting };
   /** Images that the book does not have yet, by hash. */
   images: { key: string; value: PreparedImage };
+  /** What the book has acknowledged, for nine days: a restored one is sent it again. */
+  sent: { key: string; value: SentEvent };
+  sentImages: { key: string; value: PreparedImage & { readonly sentAt: number } };
 }
+
+const BOOK = 'dauer.book';
 
 /** A plain copy, without the reactivity that a database cannot store. */
 const copyOf = (item: Waiting): Waiting => JSON.parse(JSON.stringify(item)) as Waiting;
@@ -31,10 +37,12 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function open(): Promise<void> {
     try {
-      db = await openDB<Schema>('dauer', 2, {
+      db = await openDB<Schema>('dauer', 3, {
         upgrade: (d, old) => {
           if (old < 1) d.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true });
-          d.createObjectStore('images', { keyPath: 'hash' });
+          if (old < 2) d.createObjectStore('images', { keyPath: 'hash' });
+          d.createObjectStore('sent', { keyPath: 'id' });
+          d.createObjectStore('sentImages', { keyPath: 'hash' });
         },
         // An older page of Dauer holds the store: what is taken here is only in this page until that one is closed.
         blocked: () =>
@@ -43,6 +51,7 @@ export const useOutbox = defineStore('outbox', () => {
       });
       items.value = await db.getAll('outbox');
       for (const image of await db.getAll('images')) images.value.set(image.hash, image);
+      await dropOutlived(db);
     } catch {
       db = null;
     }
@@ -97,8 +106,59 @@ export const useOutbox = defineStore('outbox', () => {
     if (!image) return;
     await call('keepPicture', { body: { base64: base64Of(image.bytes) } });
     images.value.delete(hash);
-    await db?.delete('images', hash);
+    if (!db) return;
+    const tx = db.transaction(['images', 'sentImages'], 'readwrite');
+    void tx.objectStore('sentImages').put({ ...image, sentAt: Date.now() });
+    void tx.objectStore('images').delete(hash);
+    await tx.done;
   }
+  /** What was acknowledged long enough ago goes from this device. */
+  async function dropOutlived(d: IDBPDatabase<Schema>): Promise<void> {
+    for (const id of outlivedSent(await d.getAll('sent'), Date.now())) await d.delete('sent', id);
+    const pictures = (await d.getAll('sentImages')).map((i) => ({ id: i.hash, sentAt: i.sentAt }));
+    for (const hash of outlivedSent(pictures, Date.now())) await d.delete('sentImages', hash);
+  }
+  /** The book has it: it waits no more, and stays on this device for nine days, whatever happens to the book meanwhile. */
+  async function acknowledged(item: Waiting): Promise<void> {
+    items.value = items.value.filter((i) => i.body.id !== item.body.id);
+    if (!db) return;
+    const plain = copyOf(item);
+    const tx = db.transaction(['outbox', 'sent'], 'readwrite');
+    // What asks for a password is an act of its moment: it is not done again by itself.
+    if (item.family !== 'acceptances') void tx.objectStore('sent').put({ id: plain.body.id, sentAt: Date.now(), item: plain });
+    if (plain.seq !== undefined) void tx.objectStore('outbox').delete(plain.seq);
+    await tx.done;
+  }
+  let turning: Promise<void> | null = null;
+  /** Told by which incarnation of the book an answer was given: a restored one is sent again all that is still kept here. */
+  async function heardOf(book: string | null): Promise<void> {
+    const known = localStorage.getItem(BOOK);
+    if (book && known === null) localStorage.setItem(BOOK, book);
+    if (!db || !isAnotherBook(known, book) || turning) return;
+    turning = sendAgain(db, book ?? '').finally(() => (turning = null));
+    await turning;
+  }
+  async function sendAgain(d: IDBPDatabase<Schema>, book: string): Promise<void> {
+    const again = againFrom(await d.getAll('sent'), items.value);
+    const tx = d.transaction(['outbox', 'sent', 'images', 'sentImages'], 'readwrite', { durability: 'strict' });
+    for (const image of await tx.objectStore('sentImages').getAll()) {
+      void tx.objectStore('images').put({ hash: image.hash, bytes: image.bytes });
+      images.value.set(image.hash, { hash: image.hash, bytes: image.bytes });
+    }
+    const added: Waiting[] = [];
+    for (const item of again) {
+      const seq = await tx.objectStore('outbox').add(item);
+      added.push({ ...item, seq });
+    }
+    void tx.objectStore('sent').clear();
+    void tx.objectStore('sentImages').clear();
+    await tx.done;
+    // Only now: a page that goes away before does it again.
+    localStorage.setItem(BOOK, book);
+    items.value = [...items.value, ...added];
+    void flush();
+  }
+  whenAnswered((book) => void heardOf(book).catch(() => undefined));
   async function forget(item: Waiting): Promise<void> {
     items.value = items.value.filter((i) => i.body.id !== item.body.id);
     if (db && item.seq !== undefined) await db.delete('outbox', item.seq);
@@ -132,7 +192,7 @@ export const useOutbox = defineStore('outbox', () => {
         // What it became and that it waits no more are shown as one change.
         const show = await stored(next, answer.record);
         show();
-        await forget(next);
+        await acknowledged(next);
         trouble.value = null;
       } catch (error) {
         if (error instanceof ApiProblem && !error.passes) {

@@ -2,12 +2,13 @@ import { isPartialDate, KIND_FACTS, parseQuantity } from '@dauer/core';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
-import { job, owner, part, partEvent, release, vehicle } from '../../db/schema.ts';
+import { assignment, job, owner, part, partEvent, release, vehicle } from '../../db/schema.ts';
 import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
 import { eventRow, keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
+import { assignmentHandlers } from './assignments.ts';
 import { redact } from './redact.ts';
 import { keepPicture } from './pictures.ts';
 import { requireEvent } from '../../records/belongs.ts';
@@ -59,6 +60,9 @@ type Names =
   | 'layOut'
   | 'tellEarlier'
   | 'owner'
+  | 'assignments'
+  | 'assign'
+  | 'endAssignment'
   | 'nextTag'
   | 'readCounter'
   | 'acknowledge'
@@ -83,6 +87,8 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       await tx.insert(vehicle).values({ id: body.vehicleId, ...body.vehicle, ownerId });
       await insertLayout(tx, { ...body.layout, vehicleId: body.vehicleId });
       await tx.insert(job).values({ ...body.job, vehicleId: body.vehicleId, openedBy: person.id });
+      // Whoever wrote the contact down has it already.
+      if (ownerId) await tx.insert(assignment).values({ id: v7(), jobId: body.job.id, accountId: person.id, assignedBy: person.id });
       await findParts(tx, call);
     });
     return { vehicleId: body.vehicleId, jobId: body.job.id };
@@ -137,7 +143,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       current,
     });
   },
-  /** Technicians see the contact on vehicles they have worked on; leads always. */
+  /** Technicians see the contact of vehicles that a lead put them on; leads always. Beginning to work shows nobody anything. */
   owner: async ({ db, params, person }) => {
     const [row] = await db
       .select({ name: owner.name, contact: owner.contact, erasedAt: owner.erasedAt })
@@ -145,10 +151,14 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       .innerJoin(owner, eq(owner.id, vehicle.ownerId))
       .where(eq(vehicle.id, params.id));
     if (!row || person.role === 'lead') return row ?? null;
-    const worked = await db.execute(sql`select 1 from ${job} j where j.vehicle_id = ${params.id} and (j.opened_by = ${person.id}
-      or exists (select 1 from reading_set r where r.job_id = j.id and r.author_id = ${person.id}) or exists (select 1 from operation_event o where o.job_id = j.id and o.author_id = ${person.id})) limit 1`);
-    if (worked.rows.length === 0)
-      throw new Fault(403, 'owner_contact', 'The owner’s contact is shown to those who have worked on the vehicle.');
+    const [own] = await db
+      .select({ id: assignment.id })
+      .from(assignment)
+      .innerJoin(job, eq(job.id, assignment.jobId))
+      .where(and(eq(job.vehicleId, params.id), eq(assignment.accountId, person.id), isNull(assignment.endedAt)))
+      .limit(1);
+    if (!own)
+      throw new Fault(403, 'owner_contact', 'The owner’s contact is shown to leads, and to whom a lead put on a job of this vehicle.');
     return row;
   },
   nextTag: async ({ db }) => {
@@ -167,6 +177,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     if (km < 0) throw new Fault(422, 'negative', 'A counter does not show less than nothing.');
     return addEvent(call.db, 'counters', { ...eventRow(call, body), vehicleId: await vehicleOfJob(call.db, call.params.jobId), km });
   },
+  ...assignmentHandlers,
   reviseLayout,
   layouts: async ({ db, params }) => (await readLayouts(db, params.id)).reverse(),
   keepPicture,

@@ -1,9 +1,8 @@
 import { randomBytes } from 'node:crypto';
 import { isAbsolute } from 'node:path';
 import type { BackupSettings } from '@dauer/contract';
-import { desc } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { incarnation, shop } from '../../db/schema.ts';
+import { shop } from '../../db/schema.ts';
 import { ask, homeOf, readSettings, readStatus, writeKey, writeSettings } from '../../keeping/files.ts';
 import { checkOf, keyOf } from '../../keeping/seal.ts';
 import { Target, TargetAway } from '../../keeping/target.ts';
@@ -99,9 +98,3 @@ export const backupHandlers: Pick<Handlers, Names> = {
     return stateOf(home);
   },
 };
-
-/** What this book is since its newest restore, as every answer says it. */
-export async function incarnationOf(db: Database): Promise<string> {
-  const [own] = await db.select({ id: incarnation.id }).from(incarnation).orderBy(desc(incarnation.since), desc(incarnation.id)).limit(1);
-  return own?.id ?? '';
-}

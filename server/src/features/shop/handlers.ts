@@ -8,6 +8,7 @@ import { addAccount, checkSignIn } from './accounts.ts';
 import { importHistory } from './import/history.ts';
 import { meOf, personOf } from './me.ts';
 import { backupHandlers } from './backups.ts';
+import { noticeHandlers } from './notices.ts';
 import { tabletHandlers } from './tablets.ts';
 
 type Names =
@@ -15,6 +16,7 @@ type Names =
   | 'nameBackupFolder'
   | 'sealBackups'
   | 'askForBackup'
+  | 'notices'
   | 'signOutEverywhere'
   | 'registerTablet'
   | 'tablets'
@@ -37,6 +39,7 @@ type Names =
 export const shopHandlers: Pick<Handlers, Names> = {
   ...tabletHandlers,
   ...backupHandlers,
+  ...noticeHandlers,
   signOutEverywhere: async ({ db, person, request }) => {
     await endAllSessions(db, person.id);
     request.session.set('sessionId', undefined);

@@ -15,6 +15,7 @@ import LimitsSection from './LimitsSection.vue';
 import RecordSection from './RecordSection.vue';
 import StaleTable from '../../fittings/StaleTable.vue';
 import VehicleSection from './VehicleSection.vue';
+import WorksOn from './WorksOn.vue';
 import { FINISHES, FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
 
 /** What was said and seen at the desk: complaint, wish, scope, promise, distance, and the layout as a list. */
@@ -193,6 +194,7 @@ async function showOwner(): Promise<void> {
     <VehicleSection :vehicle="file.vehicle" :writable="writable" />
     <section>
       <h2 class="line">Owner</h2>
+      <WorksOn v-if="session.may('technician')" :job-id="file.job.id" />
       <p v-if="owner?.erasedAt" class="second">Blanked on {{ dayText(owner.erasedAt) }}.</p>
       <p v-else-if="owner">{{ owner.name }}, {{ owner.contact }}</p>
       <p v-else-if="ownerProblem" class="second">{{ ownerProblem }}</p>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { type FreeText, freeTexts } from '@dauer/core';
+import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
 import RedactDialog from '../../app/RedactDialog.vue';
+import { dayText } from '../../fittings/dates.ts';
 
 /** What a lead may do to a job's own record: void it, black out what was said at the desk, blank the owner. */
 const job = useJob();
@@ -11,12 +13,10 @@ const asking = ref<'void' | 'owner' | null>(null);
 const reason = ref('');
 const problem = ref('');
 const done = ref('');
-const black = ref<{ field: string; text: string } | null>(null);
-const TEXTS = [
-  ['complaint', 'Complaint'],
-  ['wants', 'What the owner wants'],
-  ['fluidKnown', 'What is known of the fluid'],
-] as const;
+const black = ref<FreeText | null>(null);
+/** Everything that somebody typed in this job, to be blacked out where it has to go. */
+const listed = ref(false);
+const texts = computed(() => (job.file ? freeTexts(job.file) : []));
 const voidId = v7();
 async function go(): Promise<void> {
   const file = job.file;
@@ -43,18 +43,19 @@ async function go(): Promise<void> {
   <section>
     <h2 class="line">The record</h2>
     <p class="row">
-      <button
-        v-for="[field, name] in TEXTS.filter(([f]) => job.file?.job[f])"
-        :key="field"
-        class="act slim"
-        type="button"
-        @click="black = { field, text: job.file?.job[field] ?? '' }"
-      >
-        Black out: {{ name.toLowerCase() }}
+      <button class="act slim" type="button" :aria-expanded="listed" @click="listed = !listed">
+        {{ listed ? 'Put the texts away' : `Black out a text (${texts.length})` }}
       </button>
       <button v-if="job.file?.vehicle.ownerId" class="act slim" type="button" @click="asking = 'owner'">Blank the owner</button>
       <button v-if="!job.state?.released" class="act slim" type="button" @click="asking = 'void'">Void this job</button>
     </p>
+    <ul v-if="listed" class="texts">
+      <li v-for="t in texts" :key="`${t.corrects} ${t.field}`">
+        <button class="link" type="button" @click="black = t">Black out</button>
+        <span>{{ t.text }}</span>
+        <span class="second small">{{ t.by && t.at ? `${job.who(t.by)}, ${dayText(t.at)}` : 'of the job or the vehicle' }}</span>
+      </li>
+    </ul>
     <form v-if="asking" class="row" @submit.prevent="go">
       <p class="wide">
         {{
@@ -69,11 +70,25 @@ async function go(): Promise<void> {
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="done" class="second" role="status">{{ done }}</p>
-    <RedactDialog v-if="black && job.file" :corrects="job.file.job.id" :field="black.field" :text="black.text" @close="black = null" />
+    <RedactDialog v-if="black" :corrects="black.corrects" :field="black.field" :text="black.text" @close="black = null" />
   </section>
 </template>
 
 <style scoped>
+.texts {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+  max-height: 320px;
+  overflow-y: auto;
+}
+.texts li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: baseline;
+}
 section {
   margin-top: 20px;
 }

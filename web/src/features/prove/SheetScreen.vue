@@ -2,11 +2,13 @@
 import { saveText } from '../../fittings/saveText.ts';
 import { buildSheet, handbackFile, handedBackBy, PHASE_WORD, type SheetLine } from '@dauer/core';
 import { SHEET_PDF } from '@dauer/contract';
-import { computed, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
+import RedactDialog from '../../app/RedactDialog.vue';
+import StrikeButton from './StrikeButton.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 
 /** The hand-back sheet, for paper: as it was shown at release, or as it would be now. */
@@ -17,20 +19,23 @@ const jobId = computed(() => String(route.params['jobId'] ?? ''));
 watch(jobId, (id) => void job.load(id), { immediate: true });
 const release = computed(() => job.state?.file.release ?? null);
 const sheet = computed(() => release.value?.sheet ?? (job.state ? buildSheet(job.state, job.today) : null));
-const sections = computed<{ title: string; lines: readonly SheetLine[]; none: string }[]>(() =>
+const sections = computed<{ key: string; title: string; lines: readonly SheetLine[]; none: string }[]>(() =>
   sheet.value
     ? [
-        { title: 'Found', lines: sheet.value.findings, none: 'Nothing beyond the figures above.' },
-        { title: 'Parts', lines: sheet.value.parts, none: 'No part was moved.' },
-        { title: 'Done', lines: sheet.value.done, none: 'No operation was logged.' },
-        { title: 'Torques', lines: sheet.value.torques, none: 'None recorded.' },
-        { title: 'Fluid', lines: sheet.value.fluid, none: 'The fluid was not changed.' },
-        { title: 'Proved', lines: sheet.value.proofs, none: 'Nothing proved yet.' },
-        { title: 'Put off', lines: sheet.value.putOff, none: 'Nothing.' },
-        { title: 'Accepted by name', lines: sheet.value.accepted, none: 'Nothing.' },
+        { key: 'findings', title: 'Found', lines: sheet.value.findings, none: 'Nothing beyond the figures above.' },
+        { key: 'parts', title: 'Parts', lines: sheet.value.parts, none: 'No part was moved.' },
+        { key: 'done', title: 'Done', lines: sheet.value.done, none: 'No operation was logged.' },
+        { key: 'torques', title: 'Torques', lines: sheet.value.torques, none: 'None recorded.' },
+        { key: 'fluid', title: 'Fluid', lines: sheet.value.fluid, none: 'The fluid was not changed.' },
+        { key: 'proofs', title: 'Proved', lines: sheet.value.proofs, none: 'Nothing proved yet.' },
+        { key: 'putOff', title: 'Put off', lines: sheet.value.putOff, none: 'Nothing.' },
+        { key: 'accepted', title: 'Accepted by name', lines: sheet.value.accepted, none: 'Nothing.' },
       ]
     : [],
 );
+/** A line is picked by sight, to be blacked out of the sheet. */
+const striking = ref(false);
+const black = ref<{ readonly line: string; readonly text: string } | null>(null);
 const pdf = computed(() => SHEET_PDF.path.replace(':jobId', jobId.value));
 const amendments = computed(() => job.state?.book.stand(job.file?.amendments ?? []) ?? []);
 const print = (): void => window.print();
@@ -49,6 +54,9 @@ function saveFile(): void {
       <RouterLink class="act" :to="`/jobs/${jobId}/prove`">Back to the job</RouterLink>
       <button v-if="release" class="act" type="button" @click="saveFile">Data file</button>
       <a class="act" :href="pdf" target="_blank" rel="noopener">PDF</a>
+      <button v-if="release && session.may('lead')" class="act" type="button" :aria-pressed="striking" @click="striking = !striking">
+        {{ striking ? 'Done' : 'Black out a line' }}
+      </button>
       <button class="act main" type="button" @click="print">Print</button>
     </div>
     <header>
@@ -67,6 +75,7 @@ function saveFile(): void {
     <p>
       <b class="plate-font">Complaint</b>
       {{ sheet.complaint || 'none' }}
+      <StrikeButton v-if="striking && sheet.complaint" @strike="black = { line: 'complaint', text: sheet.complaint }" />
       <span class="second">Asked again: {{ sheet.complaintAnswer.toLowerCase() }}.</span>
     </p>
     <section v-if="amendments.length > 0">
@@ -129,12 +138,16 @@ function saveFile(): void {
     <section v-if="sheet.nextDue.length > 0 || sheet.watch.length > 0">
       <h2 class="line">Next, and to watch</h2>
       <ul>
-        <li v-for="d in sheet.nextDue" :key="d.what">
+        <li v-for="(d, i) in sheet.nextDue" :key="d.what">
           {{ d.what }} due
           <b>{{ dayText(d.on) }}</b>
           <span class="second">{{ d.why }}</span>
+          <StrikeButton v-if="striking" @strike="black = { line: `nextDue.${i}.why`, text: d.why }" />
         </li>
-        <li v-for="w in sheet.watch" :key="w">{{ w }}</li>
+        <li v-for="(w, i) in sheet.watch" :key="w">
+          {{ w }}
+          <StrikeButton v-if="striking" @strike="black = { line: `watch.${i}`, text: w }" />
+        </li>
       </ul>
     </section>
     <section v-for="s in sections" :key="s.title">
@@ -144,6 +157,7 @@ function saveFile(): void {
           <b v-if="l.place !== sheet.vehicleName">{{ l.place }}:</b>
           {{ l.text }}
           <span class="second small">{{ l.by }}, {{ dayText(l.on) }}</span>
+          <StrikeButton v-if="striking" @strike="black = { line: `${s.key}.${i}.text`, text: l.text }" />
         </li>
       </ul>
       <p v-else class="second">{{ s.none }}</p>
@@ -156,6 +170,14 @@ function saveFile(): void {
       ± is the expanded uncertainty of the gauge. Dauer calculates and records; it does not certify. The maker’s data and the law of the
       place come first.
     </p>
+    <RedactDialog
+      v-if="black && release"
+      :corrects="release.id"
+      field="sheet"
+      :line="black.line"
+      :text="black.text"
+      @close="black = null"
+    />
   </main>
   <main v-else class="screen">
     <h1>{{ job.problem ?? 'Opening the sheet …' }}</h1>

@@ -9,6 +9,7 @@ import { keyList, lettersOn } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import { useTheme } from '../../app/theme.ts';
 import AddTablet from './AddTablet.vue';
+import BackupSection from './BackupSection.vue';
 import TabletSection from './TabletSection.vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
@@ -116,6 +117,7 @@ async function signOut(): Promise<void> {
     </section>
     <TabletSection />
     <AddTablet v-if="session.may('lead')" />
+    <BackupSection v-if="session.may('lead')" />
     <section>
       <h2>This device</h2>
       <p class="line">

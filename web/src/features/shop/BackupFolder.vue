@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { call, sentenceOf } from '../../app/client.ts';
+
+/** Says to which folder of the server copies go. */
+const props = defineProps<{ folder: string | null }>();
+const emit = defineEmits<{ close: []; changed: [] }>();
+const folder = ref(props.folder ?? '');
+const password = ref('');
+const problem = ref('');
+const busy = ref(false);
+async function name(to: string | null): Promise<void> {
+  busy.value = true;
+  problem.value = '';
+  try {
+    await call('nameBackupFolder', { body: { folder: to, password: password.value } });
+    emit('changed');
+  } catch (e) {
+    problem.value = sentenceOf(e);
+  }
+  busy.value = false;
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
+    <form class="dialog col" @submit.prevent="name(folder.trim())">
+      <h2>Folder for backups</h2>
+      <p class="second">
+        A stick, a share or another disk of the server, with its whole path. It has to be there now; what else lies in it is not touched.
+      </p>
+      <div class="fields">
+        <v-text-field v-model="folder" v-focus label="Folder on the server" placeholder="/media/stick" autocomplete="off" />
+        <v-text-field v-model="password" label="Your password" type="password" autocomplete="current-password" />
+      </div>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts">
+        <button v-if="props.folder" class="act" type="button" :disabled="busy || !password" @click="name(null)">Beside the book again</button>
+        <button class="act" type="button" @click="emit('close')">Leave it</button>
+        <button class="act main" type="submit" :disabled="busy || !folder.trim() || !password">Copy there</button>
+      </div>
+    </form>
+  </v-dialog>
+</template>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { call, sentenceOf } from '../../app/client.ts';
+import { dayText } from '../../fittings/dates.ts';
+
+/** Seals copies with a passphrase: typed twice, so that it is surely known, and printed once for the safe. */
+const props = defineProps<{ sealed: boolean; shop: string }>();
+const emit = defineEmits<{ close: []; changed: [] }>();
+const passphrase = ref('');
+const again = ref('');
+const password = ref('');
+const problem = ref('');
+const busy = ref(false);
+/** Sealed: now it is shown for the last time. */
+const done = ref(false);
+const fits = computed(() => passphrase.value.trim().length >= 12 && passphrase.value === again.value);
+async function seal(to: string | null): Promise<void> {
+  busy.value = true;
+  problem.value = '';
+  try {
+    await call('sealBackups', { body: { passphrase: to, password: password.value } });
+    password.value = '';
+    if (to === null) emit('changed');
+    else done.value = true;
+  } catch (e) {
+    problem.value = sentenceOf(e);
+  }
+  busy.value = false;
+}
+const today = new Date().toISOString();
+const print = (): void => window.print();
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="560" persistent>
+    <div v-if="done" class="dialog col safe">
+      <h2>For the safe</h2>
+      <p>
+        Passphrase of the backups of <b>{{ props.shop }}</b>, from {{ dayText(today) }} on:
+      </p>
+      <p class="fig phrase">{{ passphrase }}</p>
+      <p>
+        To restore on any machine with Dauer: <span class="fig">npm run restore -- --from FOLDER</span>, and this passphrase when it is
+        asked for. Without it nobody opens the copies, nor does whoever made Dauer.
+      </p>
+      <p class="second no-print">It is shown once. Print it, or write it down, and keep it away from the stick.</p>
+      <div class="acts no-print">
+        <button class="act" type="button" @click="print">Print</button>
+        <button class="act main" type="button" @click="emit('changed')">It is in the safe</button>
+      </div>
+    </div>
+    <form v-else class="dialog col" @submit.prevent="seal(passphrase)">
+      <h2>{{ props.sealed ? 'Change the passphrase' : 'Seal the backups' }}</h2>
+      <p class="second">
+        Copies are sealed from now on; older ones stay as they are, and open with the passphrase of their day. The key lies on this machine, so
+        that copies are made by themselves: it guards the stick, not the machine.
+      </p>
+      <div class="fields">
+        <v-text-field v-model="passphrase" v-focus label="Passphrase (12 characters or more)" autocomplete="off" />
+        <v-text-field v-model="again" label="The same once more" autocomplete="off" />
+        <v-text-field v-model="password" label="Your password" type="password" autocomplete="current-password" />
+      </div>
+      <p v-if="again && passphrase !== again" class="problem" role="alert">The two are not the same.</p>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div class="acts">
+        <button v-if="props.sealed" class="act" type="button" :disabled="busy || !password" @click="seal(null)">Seal no more</button>
+        <button class="act" type="button" @click="emit('close')">Leave it</button>
+        <button class="act main" type="submit" :disabled="busy || !fits || !password">Seal</button>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.phrase {
+  font-size: 20px;
+  padding: 12px;
+  border: 1px solid var(--ink);
+  overflow-wrap: anywhere;
+  user-select: all;
+}
+</style>
