@@ -125,6 +125,7 @@ export * from './bleed/order.ts';
 export * from './prove/afterCare.ts';
 export * from './prove/handback.ts';
 export * from './prove/handedBack.ts';
+export * from './prove/readSheet.ts';
 export * from './prove/sheetRefs.ts';
 export * from './prove/items.ts';
 export * from './prove/judgeAgain.ts';

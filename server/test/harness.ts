@@ -80,8 +80,8 @@ export interface Shop {
 
 export const PASSWORD = 'a-long-enough-password';
 
-/** A shop of its own, on a database of its own, with one person of each role signed in. */
-export async function openShop(): Promise<Shop> {
+/** A new, empty database; its address. */
+export async function newDatabase(): Promise<string> {
   const admin = new pg.Client({ connectionString: base });
   await admin.connect();
   const name = `t_${v7().replace(/-/g, '')}`;
@@ -89,6 +89,12 @@ export async function openShop(): Promise<Shop> {
   await admin.end();
   const url = new URL(base ?? '');
   url.pathname = `/${name}`;
+  return url.href;
+}
+
+/** A shop of its own, on a database of its own, with one person of each role signed in. */
+export async function openShop(): Promise<Shop> {
+  const url = { href: await newDatabase() };
   await migrate(url.href);
   let app = await buildApp({ databaseUrl: url.href });
   const visitor = (): Visitor => new Visitor(() => app);

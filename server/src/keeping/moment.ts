@@ -43,7 +43,7 @@ export function momentOf(said: string, zone: string, now: number): string {
     if (Number.isNaN(from) || h > 23 || m > 59 || s > 59) throw new NoMoment(`There is no such day or hour: “${said}”.`);
     at = instantOf(zone, from + ((h * 60 + m) * 60 + s) * 1000);
     // A day without an hour is that day to its end, today as far as it has come.
-    if (hour === undefined) at = Math.min(at, now);
+    if (hour === undefined && from === midnight) at = Math.min(at, now);
   }
   if (at > now) throw new NoMoment(`“${said}” has not been yet.`);
   return new Date(at).toISOString();

@@ -1,4 +1,4 @@
-import type { JobFile } from '@dauer/core';
+import { type JobFile, readSheet } from '@dauer/core';
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
@@ -124,8 +124,9 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
   };
 }
 
+/** The record of a hand-back as it is shown; its sheet may be of an earlier form. */
 function withoutBasis({ basis: _basis, ...record }: typeof s.release.$inferSelect): JobFile['release'] {
-  return record;
+  return { ...record, sheet: readSheet(record.sheet) };
 }
 
 /** All versions of the gauges: readings keep the version they were taken with. */

@@ -1,5 +1,5 @@
 import type { EventFamily } from '@dauer/contract';
-import { BLACKED, FREE_TEXT, FREE_TEXT_OF, strikeLine, strikeRecord } from '@dauer/core';
+import { BLACKED, FREE_TEXT, FREE_TEXT_OF, readSheet, strikeLine, strikeRecord } from '@dauer/core';
 import { and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
@@ -115,7 +115,7 @@ export async function strike(db: Database, s: Struck): Promise<{ readonly text: 
   try {
     if (s.field === 'sheet') {
       const [kept] = await db.select().from(release).where(eq(release.jobId, s.jobId));
-      const next = kept && kept.id === s.corrects && s.line !== null ? strikeLine(kept.sheet, s.line) : null;
+      const next = kept && kept.id === s.corrects && s.line !== null ? strikeLine(readSheet(kept.sheet), s.line) : null;
       if (!kept || !next) return null;
       await setSheet(kept.id, next);
       return { text: s.line ?? '', sheets: 1 };
@@ -127,7 +127,7 @@ export async function strike(db: Database, s: Struck): Promise<{ readonly text: 
     await place.strike(db);
     let sheets = 0;
     for (const kept of await sheetsWith(db, s)) {
-      const { sheet, struck } = strikeRecord(kept.sheet, s.corrects, s.field);
+      const { sheet, struck } = strikeRecord(readSheet(kept.sheet), s.corrects, s.field);
       sheets += struck;
       if (struck > 0) await setSheet(kept.id, sheet);
     }

@@ -1,4 +1,4 @@
-import { acceptanceKey, buildSheet, deriveJob, itemLock, RULE_VERSION } from '@dauer/core';
+import { acceptanceKey, buildSheet, deriveJob, itemLock, readSheet, RULE_VERSION } from '@dauer/core';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
 import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
@@ -40,7 +40,7 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
   /** Of what the sheet names, and nothing else; the owner takes it over by name. */
   answerAfterCare: keeps('afterCares', async (body, { db, params }) => {
     const [kept] = await db.select({ sheet: release.sheet }).from(release).where(eq(release.jobId, params.jobId));
-    if (kept && !kept.sheet.afterCare.some((a) => a.item === body.item))
+    if (kept && !readSheet(kept.sheet).afterCare.some((a) => a.item === body.item))
       throw new Fault(422, 'unknown_reference', 'The hand-back sheet does not name this.');
     if (body.result === 'taken_over' && body.note.trim().length < 3) throw new Fault(422, 'name', 'Say who takes it over, by name.');
     return {};

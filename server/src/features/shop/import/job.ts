@@ -131,6 +131,9 @@ export async function putJobIn(
   const put = async (families: readonly EventFamily[]): Promise<void> => {
     for (const family of families) {
       const rows = events.filter((e) => e.family === family).map(rowOf);
+      // A spare comes over from another vehicle only where it sits in none: looked at before anything is told of it here.
+      const parts = family === 'partEvents' ? new Set(rows.map((r) => String(r['partId']))) : [];
+      for (const partId of parts) await requirePartNotElsewhere(db, jobId, partId, 'fitted', true);
       await write(db, EVENT_TABLES[family], rows, counts);
       for (const row of rows) await look(db, family, jobId, row, measurements);
     }
@@ -159,7 +162,6 @@ export async function putJobIn(
 async function look(db: Database, family: EventFamily, jobId: string, row: Row, sets: ReadonlyMap<string, unknown>): Promise<void> {
   if (family === 'readings' && sets.has(String(row['setId'])) && row['corrects'] === null) return;
   await requireOwn(db, family, { ...row, jobId });
-  if (family === 'partEvents') await requirePartNotElsewhere(db, jobId, String(row['partId']), 'removed', true);
 }
 
 /** Accounts by id, and the one that stands for whoever did something before these records. */
