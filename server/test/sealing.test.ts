@@ -14,8 +14,8 @@ const iso = (ms: number): string => new Date(ms).toISOString();
 async function through(bytes: Buffer, way: NodeJS.ReadWriteStream, piece: number): Promise<Buffer> {
   const pieces = Array.from({ length: Math.ceil(bytes.length / piece) }, (_, i) => bytes.subarray(i * piece, (i + 1) * piece));
   const out: Buffer[] = [];
-  await pipeline(Readable.from(pieces), way, async (from: AsyncIterable<Buffer>) => {
-    for await (const chunk of from) out.push(chunk);
+  await pipeline(Readable.from(pieces), way, async (from: AsyncIterable<string | Buffer>) => {
+    for await (const chunk of from) out.push(Buffer.from(chunk));
   });
   return Buffer.concat(out);
 }

@@ -62,7 +62,7 @@ export async function playBack({ data, bin, wal, socket: wished, password = 'scr
     'archive_mode = off',
     `restore_command = ${quoted(`test -f ${shellWord(`${wal}/%f.gz`).replace('%%f', '%f')} && gzip -dc ${shellWord(`${wal}/%f.gz`).replace('%%f', '%f')} > "%p"`)}`,
     `recovery_target_timeline = 'latest'`,
-    ...(target && 'time' in target ? [`recovery_target_time = ${quoted(target.time)}`] : []),
+    ...(target && 'time' in target ? [`recovery_target_time = ${quoted(target.time.replace('T', ' ').replace('Z', '+00'))}`] : []),
     ...(target && 'name' in target ? [`recovery_target_name = ${quoted(target.name)}`] : []),
     `recovery_target_action = 'promote'`,
   ];

@@ -1,12 +1,12 @@
 import { randomBytes } from 'node:crypto';
 import { spawnSync } from 'node:child_process';
-import { copyFileSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { incarnate } from '../../server/src/keeping/incarnate.ts';
 import { readErasures } from '../../server/src/keeping/erasures.ts';
-import { readKey, readSettings } from '../../server/src/keeping/files.ts';
+import { readKey, readSettings, writeKey, writeSettings } from '../../server/src/keeping/files.ts';
 import { momentOf, NoMoment } from '../../server/src/keeping/moment.ts';
 import { fits, keyOf, NotSealed } from '../../server/src/keeping/seal.ts';
 import { booksIn, putAt, Target, TargetAway } from '../../server/src/keeping/target.ts';
@@ -111,6 +111,34 @@ function chooseCopy(copies, at) {
   );
 }
 
+/** Where a restore is made ready, beside the folder that it is for: what is there stays until all of it is. */
+const workOf = (home) => `${home}.restoring`;
+
+/** An empty place for a restore; one that was cut off before is begun anew. */
+function beginWork(home) {
+  const work = workOf(home);
+  const before = existsSync(work) ? readCard(work) : null;
+  if (before?.data?.startsWith('/')) for (const end of ['', '.making', '.wal', '.sock']) rmSync(`${before.data}${end}`, { recursive: true, force: true });
+  rmSync(work, { recursive: true, force: true });
+  mkdirSync(work, { recursive: true });
+  return work;
+}
+
+/** Puts what was made ready into its place; the card comes last, so that nothing half there is taken for a book. */
+function putInPlace(work, home) {
+  const card = readCard(work);
+  mkdirSync(home, { recursive: true });
+  writeCard(home, { ...card, state: 'restoring' });
+  for (const name of readdirSync(work).filter((n) => n !== 'book.json' && n !== 'lock')) {
+    rmSync(join(home, name), { recursive: true, force: true });
+    renameSync(join(work, name), join(home, name));
+  }
+  markCluster(dataOf(home, card), card.book, home);
+  giveToServer(join(dataOf(home, card), 'dauer-book.json'));
+  writeCard(home, card);
+  rmSync(work, { recursive: true, force: true });
+}
+
 async function restoreCopy({ home, target, copy, at, erasures }) {
   const bin = programsOf(copy.major);
   const card = { ...newCard(home), book: copy.book, state: 'restoring' };
@@ -139,7 +167,7 @@ async function restoreCopy({ home, target, copy, at, erasures }) {
 }
 
 /** Restores the logical dump into a cluster of the newest PostgreSQL on this machine. */
-async function restoreDump({ home, target, key, at, lock, erasures }) {
+async function restoreDump({ home, target, key, at, erasures }) {
   const dumps = (
     await Promise.all((await target.incarnations()).map(async (i) => (await target.names(`${i}/dump`)).map((n) => ({ i, n }))))
   )
@@ -154,7 +182,7 @@ async function restoreDump({ home, target, key, at, lock, erasures }) {
   try {
     const file = join(work, 'book.dump');
     await putAt(file, target.read(`${chosen.i}/dump/${chosen.n}`));
-    const cluster = await openCluster(home, { lock });
+    const cluster = await openCluster(home, { archive: false });
     const url = cluster.database('dauer');
     const done = spawnSync(
       join(cluster.bin, 'pg_restore'),
@@ -174,36 +202,40 @@ async function restoreDump({ home, target, key, at, lock, erasures }) {
   }
 }
 
+/** Copies go on to where they came from, sealed as they were: also on a machine that knew nothing of them. */
+function goOn(home, from, card, copy, key) {
+  const settings = readSettings(home);
+  const seal = settings.seal ?? card.seals.find((s) => s.check === copy?.seal) ?? null;
+  const folder = settings.folder ?? (resolve(from) === join(home, 'backups') || from.includes('.set-aside-') ? null : resolve(from));
+  writeSettings(home, { folder, seal: seal && { ...seal, since: seal.since ?? new Date().toISOString() } });
+  if (seal && key && fits(key, seal.check)) writeKey(home, key);
+}
+
 async function main() {
   const options = optionsFrom(process.argv.slice(2));
   const home = options.home ?? join(process.env.DAUER_FOLDER, 'shop');
   mkdirSync(dirname(home), { recursive: true });
-  let lock = lockHome(home);
-  let read = home;
-  if (holdsBook(home)) {
-    if (!options.setAside)
-      throw new Stop(
-        `There is a book in ${home}. A restore never runs over one: it is put aside under another name, and nothing of it removed, with:\n  npm run restore -- --set-aside`,
-      );
-    read = putAside(home);
-    say(`What was there is now ${read}.`);
-    lock.release();
-    lock = lockHome(home);
-  }
-  const settings = readSettings(read);
-  const from = options.from ?? settings.folder ?? join(read, 'backups');
-  const { book, card } = await chooseBook(from, options.book, readCard(read)?.book);
-  const open = new Target(from, book, null);
-  const copies = await allCopies(open);
+  const lock = lockHome(home);
+  if (holdsBook(home) && !options.setAside)
+    throw new Stop(
+      `There is a book in ${home}. A restore never runs over one: it is put aside under another name, and nothing of it removed, with:\n  npm run restore -- --set-aside`,
+    );
+  const from = options.from ?? readSettings(home).folder ?? join(home, 'backups');
+  const { book, card } = await chooseBook(from, options.book, readCard(home)?.book);
+  const copies = await allCopies(new Target(from, book, null));
   const zone = copies.at(-1)?.zone ?? 'UTC';
   const at = options.at === null ? null : momentOf(options.at, zone, Date.now());
   const copy = options.dump ? copies.at(-1) : chooseCopy(copies, at);
-  const key = await keyFor(read, card, copy?.seal ?? null);
+  const key = await keyFor(home, card, copy?.seal ?? null);
   const target = new Target(from, book, key);
   const erasures = await readErasures(target);
+  const work = beginWork(home);
   const { upTo, again } = options.dump
-    ? await restoreDump({ home, target, key, at, lock, erasures })
-    : await restoreCopy({ home, target, copy, at, erasures });
+    ? await restoreDump({ home: work, target, key, at, erasures })
+    : await restoreCopy({ home: work, target, copy, at, erasures });
+  if (holdsBook(home)) say(`What was there is now ${putAside(home)}.`);
+  putInPlace(work, home);
+  goOn(home, from, card, copy, key);
   lock.release();
   say(
     `\nRestored: the book of ${card.shop || copy?.shop || 'this shop'} as it stood at ${upTo}.${again > 0 ? ` Blanked or blacked out again: ${again}.` : ''}\nEverybody signs in anew; tablets send again what they have taken in the last nine days. Start it with: npm start`,

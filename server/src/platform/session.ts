@@ -7,6 +7,9 @@ import type { Database } from '../db/connect.ts';
 import { tell } from './tell.ts';
 import { account, secret, session } from '../db/schema.ts';
 
+// Where its types are not loaded otherwise, there would be nothing to add to.
+import type {} from '@fastify/secure-session';
+
 declare module '@fastify/secure-session' {
   interface SessionData {
     sessionId: string;
@@ -57,6 +60,9 @@ export async function beginSession(
 export function deviceOf(request: FastifyRequest): { readonly id: string; readonly knows: readonly string[] } {
   return { id: request.session.get('deviceId') ?? '', knows: request.session.get('knows') ?? [] };
 }
+
+/** The session that a request is sent in; undefined where nobody is signed in. */
+export const sessionIdOf = (request: FastifyRequest): string | undefined => request.session.get('sessionId');
 
 export async function endSession(db: Database, request: FastifyRequest): Promise<void> {
   const id = request.session.get('sessionId');

@@ -4,6 +4,7 @@ import type { FastifyRequest } from 'fastify';
 import type { Database } from '../db/connect.ts';
 import { verifyPassword } from '../platform/password.ts';
 import { Fault } from '../platform/problem.ts';
+import { sessionIdOf } from '../platform/session.ts';
 import { account } from '../db/schema.ts';
 import { countAttempt, forgetAttempts } from '../platform/attempts.ts';
 
@@ -27,7 +28,7 @@ interface Asking {
  * owner out elsewhere.
  */
 export async function requirePassword({ db, person, request }: Asking, password: string): Promise<void> {
-  const sessionId = request.session.get('sessionId') ?? person.id;
+  const sessionId = sessionIdOf(request) ?? person.id;
   await countAttempt(db, 'again', sessionId);
   const [own] = await db.select({ hash: account.passwordHash }).from(account).where(eq(account.id, person.id));
   if (!own || !(await verifyPassword(password, own.hash)))

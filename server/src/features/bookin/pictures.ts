@@ -12,8 +12,6 @@ import { whoAsks } from '../../platform/session.ts';
 import { apart, WorkFailed } from '../../work/apart.ts';
 
 const NOT_READ = 'This is not a picture that can be kept: it cannot be read to its end. Send a JPEG photograph.';
-/** Most points that are decoded, millions; a device sends two or three. */
-const MOST_MEGAPIXELS = 17;
 
 /** Decodes an image to its end and gives its thumbnail. Throws a Fault where it is none. */
 async function thumbOf(bytes: Uint8Array): Promise<Buffer> {
@@ -31,8 +29,6 @@ export async function keepPicture({ db, body }: Call<typeof ENDPOINTS.keepPictur
   const tried = attempt(() => plainJpeg(given));
   if (!tried.ok) throw new Fault(422, tried.refusal.code, tried.refusal.message);
   const { bytes, width, height } = tried.value;
-  if (width * height > MOST_MEGAPIXELS * 1e6)
-    throw new Fault(422, 'too_many_points', `This picture has more than ${MOST_MEGAPIXELS} million points. Make it smaller first.`);
   const data = Buffer.from(bytes);
   const hash = createHash('sha256').update(data).digest('hex');
   const [known] = await db.select({ hash: image.hash }).from(image).where(eq(image.hash, hash));
