@@ -114,6 +114,12 @@ await run(async () => {
   await lanes(
     [
       ...(quick ? [['server', ['server/test/**/*.test.ts'], { DAUER_TEST_DATABASE: quick.database('test') }]] : []),
+      ...(wanted('keeping')
+        ? [
+            ['keeping', ['tools/test/keeping.test.ts'], {}],
+            ['launcher', ['tools/test/launcher.test.ts'], {}],
+          ]
+        : []),
       ...(wanted('core') ? [['core', pure, {}]] : []),
       ...(wanted('web') ? [['web', ['web/test/**/*.test.ts'], {}]] : []),
       ...(wanted('e2e') ? browserTests() : []),

@@ -1,6 +1,17 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { BLACKED, buildSheet, cameFrom, deriveJob, freeTexts, type HandbackSheet, readSheet, strikeLine, strikeRecord, withRefs } from '../src/index.ts';
+import {
+  BLACKED,
+  buildSheet,
+  cameFrom,
+  deriveJob,
+  freeTexts,
+  type HandbackSheet,
+  readSheet,
+  strikeLine,
+  strikeRecord,
+  withRefs,
+} from '../src/index.ts';
 import { base, FOUR, NOW, Told } from './told.ts';
 
 /** All strings of a sheet, by path. */
@@ -45,7 +56,16 @@ describe('a black-out in a sheet', () => {
     t.file.torques = [
       {
         ...base(t.next()),
-        ...{ slotId: null, point: 'wheel:FL', targetTyped: '90', target: 90, typed: '91', unit: 'Nm' as const, canonical: 91, wrench: 'Ada’s' },
+        ...{
+          slotId: null,
+          point: 'wheel:FL',
+          targetTyped: '90',
+          target: 90,
+          typed: '91',
+          unit: 'Nm' as const,
+          canonical: 91,
+          wrench: 'Ada’s',
+        },
       },
     ];
     const { id } = t.file.torques[0]!;

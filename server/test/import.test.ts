@@ -109,7 +109,18 @@ describe('history that is taken in', function () {
     expect((await takeIn(shop.lead, [head(), { kind: 'person', id: v7(), login: 'x', role: 'lead' }])).status).to.equal(422);
     const limit = {
       ...{ id: v7(), seriesId: v7(), characteristic: 'rotor_thickness', scope: 'type', appliesTo: null, make: 'Tavell', model: 'Corrie' },
-      ...{ yearFrom: null, yearTo: null, variant: null, axle: null, bound: 'lower', nominal: null, machineTo: null, at: 11, low: null, high: null },
+      ...{
+        yearFrom: null,
+        yearTo: null,
+        variant: null,
+        axle: null,
+        bound: 'lower',
+        nominal: null,
+        machineTo: null,
+        at: 11,
+        low: null,
+        high: null,
+      },
       ...{ gravity: 'safety', atLeast: false, source: 'maker', sourceText: 'p. 1', asPrinted: '11', printedUnit: 'mm', enteredAt: THEN },
       ...{ checkedBy: tessId, checkedAt: THEN, enteredBy: tessId },
     };
@@ -170,7 +181,10 @@ describe('history that is taken in', function () {
   });
 
   it('two at once: one is taken in, the other is told to wait', async () => {
-    const lines = Array.from({ length: 30 }, () => vehicle('x')).map((v, i) => ({ ...v.line, vehicle: { ...v.line.vehicle, tag: `Z ${i} ${v.id.slice(-4)}` } }));
+    const lines = Array.from({ length: 30 }, () => vehicle('x')).map((v, i) => ({
+      ...v.line,
+      vehicle: { ...v.line.vehicle, tag: `Z ${i} ${v.id.slice(-4)}` },
+    }));
     const both = await Promise.all([takeIn(shop.lead, [head(), ...lines]), takeIn(shop.lead, [head(), ...lines])]);
     expect(both.map((b) => b.status).sort()).to.deep.equal([200, 409]);
     expect(both.find((b) => b.status === 409)?.body.code).to.equal('import_under_way');

@@ -17,7 +17,11 @@ async function load(name: string): Promise<string> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   // Lines that begin with a backslash are psql’s own.
-  await client.query(gunzipSync(readFileSync(new URL(name, FOLDER))).toString('utf8').replace(/^\\.*$/gm, ''));
+  await client.query(
+    gunzipSync(readFileSync(new URL(name, FOLDER)))
+      .toString('utf8')
+      .replace(/^\\.*$/gm, ''),
+  );
   await client.end();
   return url;
 }
@@ -73,7 +77,9 @@ describe('bringing a book up to date', function () {
       'select (select count(*) from drizzle.__drizzle_migrations) as steps, (select count(*) from incarnation) as books',
     );
     await client.end();
-    const { entries } = JSON.parse(readFileSync(new URL('../migrations/meta/_journal.json', import.meta.url), 'utf8')) as { entries: object[] };
+    const { entries } = JSON.parse(readFileSync(new URL('../migrations/meta/_journal.json', import.meta.url), 'utf8')) as {
+      entries: object[];
+    };
     expect(rows[0]).to.deep.equal({ steps: String(entries.length), books: '1' });
   });
 

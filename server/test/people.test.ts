@@ -126,6 +126,12 @@ describe('people', () => {
     expect(file.job.complaint).to.equal(BLACKED);
     expect(file.redactions.map((r) => r.reason)).to.deep.equal(['a telephone number', 'a telephone number']);
     expect(JSON.stringify(file)).to.not.include('555 0100');
+    // Sent again by a device that still has it, it is the same event, and stays as it is.
+    const again = await shop.technician.event<'findings'>(done.jobId, 'findings', {
+      ...{ id: f.body.record.id, slotId: done.slot('drum', 'FL'), partId: null, words: 'Seen by Ada Fenwick, 555 0100', severity: 'watch' },
+      ...{ cleaning: 'after', rulesOut: [], settles: null },
+    });
+    expect([again.body.status, again.body.record['words']]).to.deep.equal(['already_stored', BLACKED]);
     const db = new pg.Client({ connectionString: shop.url });
     await db.connect();
     const refused = await db.query('update finding set words = $1', ['another']).then(
@@ -134,5 +140,70 @@ describe('people', () => {
     );
     await db.end();
     expect(refused).to.equal('refused');
+  });
+
+  it('a black-out strikes one field of one record in a sheet that was written already; the sheet prints, and old ones by sight', async () => {
+    const done = await fluidJob(shop);
+    await finishFluid(shop, done);
+    const services = (await shop.reader.file(done.jobId)).fluidServices;
+    expect((await shop.lead.ask('POST', `/api/jobs/${done.jobId}/release`, { id: v7(), password: PASSWORD })).status).to.equal(200);
+    const strike = (corrects: string, field: string, line: string | null = null) =>
+      shop.lead.event<'redactions'>(done.jobId, 'redactions', { corrects, field, line, reason: 'a name' });
+    const before = (await shop.reader.file(done.jobId)).release!;
+    expect((await strike(services[0]!.id, 'batch')).status).to.equal(200);
+    const after = (await shop.reader.file(done.jobId)).release!;
+    const changed = before.sheet.fluid.flatMap((l, i) => (l.text === after.sheet.fluid[i]!.text ? [] : [after.sheet.fluid[i]!.text]));
+    expect(changed).to.deep.equal([before.sheet.fluid[0]!.text.replace('L 1', BLACKED)]);
+    expect({ ...after.sheet, fluid: [], made: [] }).to.deep.equal({ ...before.sheet, fluid: [], made: [] });
+    expect((await strike(before.id, 'sheet', 'proofs.0.text')).status).to.equal(200);
+    expect((await strike(before.id, 'sheet', 'proofs.0.on')).body.code).to.equal('unknown_reference');
+    expect((await shop.reader.file(done.jobId)).release!.sheet.proofs[0]?.text).to.equal(BLACKED);
+    expect((await shop.lead.raw(`/api/jobs/${done.jobId}/sheet.pdf`)).status).to.equal(200);
+  });
+
+  it('every text of a job that somebody types can be blacked out', async () => {
+    const job = await bookIn(shop.technician);
+    const slotId = job.slot('caliper', 'FL');
+    const events: readonly (readonly [string, object, string])[] = [
+      [
+        'part-events',
+        {
+          partId: (await shop.reader.file(job.jobId)).partEvents.find((e) => e.slotId === slotId)!.partId,
+          kind: 'freed',
+          slotId,
+          note: 'N',
+        },
+        'note',
+      ],
+      ['torques', { slotId, point: 'x', targetTyped: '10', typed: '10', unit: 'Nm', wrench: 'N' }, 'wrench'],
+      ['came-with', { name: 'N', kind: null, slotId: null, partNumber: 'N', count: 1, fits: 'not_tried', note: 'N' }, 'partNumber'],
+      [
+        'earlier-work',
+        { what: 'fluid_changed', slotId: null, on: '2020', about: false, knownFrom: 'owner', source: 'N', km: null, note: '' },
+        'source',
+      ],
+      ['fluid-services', { product: 'Fluid', fluidClass: '4', batch: 'N', lowMoisture: false }, 'batch'],
+    ];
+    for (const [path, body, field] of events) {
+      const made = await shop.technician.event<'takeBacks'>(job.jobId, path, body as never);
+      expect(made.status, `${path}: ${made.body.detail}`).to.equal(200);
+      const struck = await shop.lead.event<'redactions'>(job.jobId, 'redactions', {
+        corrects: made.body.record.id,
+        field,
+        reason: 'a name',
+      });
+      expect(struck.status, `${path}.${field}: ${struck.body.detail}`).to.equal(200);
+    }
+    for (const [corrects, field] of [
+      [job.vehicleId, 'name'],
+      [job.jobId, 'wants'],
+    ] as const)
+      expect((await shop.lead.event<'redactions'>(job.jobId, 'redactions', { corrects, field, reason: 'a name' })).status, field).to.equal(
+        200,
+      );
+    const file = await shop.reader.file(job.jobId);
+    expect([file.vehicle.name, file.job.wants, file.torques[0]?.wrench, file.cameWith[0]?.partNumber]).to.deep.equal(
+      Array(4).fill(BLACKED),
+    );
   });
 });

@@ -31,12 +31,16 @@ describe('sealing', function () {
 
   it('gives back what went in, whatever its length and however it comes in pieces', async () => {
     await fc.assert(
-      fc.asyncProperty(fc.constantFrom(0, 1, 15, 16, 65535, 65536, 65537, 131072, 200001), fc.integer({ min: 1000, max: 90000 }), async (length, piece) => {
-        const plain = randomBytes(length);
-        const sealed = await through(plain, new Seal(key), piece);
-        expect(sealed.includes(plain.subarray(0, 64)) && length >= 64).to.equal(false);
-        expect(await opened(sealed, key, piece)).to.deep.equal(plain);
-      }),
+      fc.asyncProperty(
+        fc.constantFrom(0, 1, 15, 16, 65535, 65536, 65537, 131072, 200001),
+        fc.integer({ min: 1000, max: 90000 }),
+        async (length, piece) => {
+          const plain = randomBytes(length);
+          const sealed = await through(plain, new Seal(key), piece);
+          expect(sealed.includes(plain.subarray(0, 64)) && length >= 64).to.equal(false);
+          expect(await opened(sealed, key, piece)).to.deep.equal(plain);
+        },
+      ),
       { numRuns: 30 },
     );
   });
@@ -72,7 +76,11 @@ describe('sealing', function () {
 
 describe('how long copies are kept', () => {
   const nightly = (days: number) =>
-    Array.from({ length: days }, (_, i) => ({ name: `c${i}`, endedAt: iso(NOW - (days - 1 - i) * DAY), fromSegment: String(i).padStart(24, '0') }));
+    Array.from({ length: days }, (_, i) => ({
+      name: `c${i}`,
+      endedAt: iso(NOW - (days - 1 - i) * DAY),
+      fromSegment: String(i).padStart(24, '0'),
+    }));
   const left = (days: number, kept = KEPT as Parameters<typeof outlived>[2]): string[] => {
     const copies = nightly(days);
     const gone = outlived(copies, NOW, kept);

@@ -9,7 +9,8 @@ import jpeg from 'jpeg-js';
 import { v7 } from 'uuid';
 import { addStoryPeople, type Booked, bookIn, openShop, PASSWORD, type Shop, takeIn } from './harness.ts';
 
-const at = (sorted: readonly number[], share: number): number => sorted[Math.min(sorted.length - 1, Math.ceil(sorted.length * share) - 1)] ?? 0;
+const at = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.ceil(sorted.length * share) - 1)] ?? 0;
 
 describe('nobody stalls the shop', function () {
   this.timeout(240000);
@@ -24,7 +25,8 @@ describe('nobody stalls the shop', function () {
     await addStoryPeople(shop.lead);
     await takeIn(shop.lead, demoStory(Date.now()).lines('a story', PASSWORD));
     const set = { slotId: car.slot('rotor', 'FL'), partId: null, measurement: 'rotor_thickness', phase: 'as_found', surface: 'clean' };
-    setId = (await shop.technician.event<'sets'>(car.jobId, 'sets', { ...set, cold: true, averages: false, count: 8 } as never)).body.record.id;
+    setId = (await shop.technician.event<'sets'>(car.jobId, 'sets', { ...set, cold: true, averages: false, count: 8 } as never)).body.record
+      .id;
     released = (await shop.reader.ask<{ handedBack: { jobId: string }[] }>('GET', '/api/yard')).body.handedBack[0]!.jobId;
     await shop.app.listen({ port: 0, host: '127.0.0.1' });
     port = (shop.app.server.address() as AddressInfo).port;
@@ -46,10 +48,13 @@ describe('nobody stalls the shop', function () {
   };
   const sent = (path: string, headers: http.OutgoingHttpHeaders, bytes: number): Promise<number> =>
     new Promise((resolve) => {
-      const request = http.request({ port, host: '127.0.0.1', path, method: 'POST', headers: { ...headers, 'content-length': bytes } }, (reply) => {
-        reply.resume();
-        resolve(reply.statusCode ?? 0);
-      });
+      const request = http.request(
+        { port, host: '127.0.0.1', path, method: 'POST', headers: { ...headers, 'content-length': bytes } },
+        (reply) => {
+          reply.resume();
+          resolve(reply.statusCode ?? 0);
+        },
+      );
       // Refused while the body is on its way, the connection is closed: an answer or none, but no reading of it.
       request.on('error', () => resolve(-1));
       const piece = Buffer.alloc(64 * 1024, 'x');
@@ -73,7 +78,11 @@ describe('nobody stalls the shop', function () {
       expect([401, -1]).to.include(status);
     },
     'a body that is larger than its endpoint takes': async () => {
-      const status = await sent(`/api/jobs/${car.jobId}/readings`, { 'content-type': 'application/json', cookie: shop.technician.cookies }, 20 * 2 ** 20);
+      const status = await sent(
+        `/api/jobs/${car.jobId}/readings`,
+        { 'content-type': 'application/json', cookie: shop.technician.cookies },
+        20 * 2 ** 20,
+      );
       expect([413, -1]).to.include(status);
     },
     'an import': async () => {

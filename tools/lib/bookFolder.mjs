@@ -66,7 +66,7 @@ export function newCard(home) {
 export const dataOf = (home, card) => (card.data.startsWith('/') ? card.data : join(home, card.data));
 
 /** Says in a sentence why a data folder cannot be opened; null where nothing speaks against it. */
-export function damageOf(data) {
+function damageOf(data) {
   const without = ['PG_VERSION', 'global/pg_control', 'base'].find((n) => !existsSync(join(data, n)));
   if (without) return `“${without}” is missing`;
   if (majorOf(data) === null) return 'its “PG_VERSION” cannot be read';

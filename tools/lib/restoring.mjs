@@ -118,7 +118,8 @@ const workOf = (home) => `${home}.restoring`;
 function beginWork(home) {
   const work = workOf(home);
   const before = existsSync(work) ? readCard(work) : null;
-  if (before?.data?.startsWith('/')) for (const end of ['', '.making', '.wal', '.sock']) rmSync(`${before.data}${end}`, { recursive: true, force: true });
+  if (before?.data?.startsWith('/'))
+    for (const end of ['', '.making', '.wal', '.sock']) rmSync(`${before.data}${end}`, { recursive: true, force: true });
   rmSync(work, { recursive: true, force: true });
   mkdirSync(work, { recursive: true });
   return work;

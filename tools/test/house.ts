@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { IMPORT_TYPE } from '@dauer/contract';
 import { demoStory, PEOPLE } from '@dauer/demo';
-import pg from 'pg';
+import { connect } from '@dauer/server/db';
 import { freePort, ROOT } from '../lib/machine.mjs';
 
 export const PASSWORD = 'a-long-enough-password';
@@ -52,7 +52,12 @@ export class Yard {
   }
   /** Starts a program, and kills it without a word after a while. */
   async cut(script: string, args: readonly string[], afterMs: number): Promise<void> {
-    const child = spawn(process.execPath, [join(ROOT, 'tools', script), ...args], { cwd: ROOT, env: this.env(), detached: true, stdio: 'ignore' });
+    const child = spawn(process.execPath, [join(ROOT, 'tools', script), ...args], {
+      cwd: ROOT,
+      env: this.env(),
+      detached: true,
+      stdio: 'ignore',
+    });
     await wait(afterMs);
     // The whole group: whatever it had started dies with it.
     if (child.exitCode === null && child.pid) process.kill(-child.pid, 'SIGKILL');
@@ -62,7 +67,11 @@ export class Yard {
   async start(folder = this.folder): Promise<void> {
     this.port ||= await freePort();
     this.said = '';
-    const child = spawn(process.execPath, [join(ROOT, 'tools/start.mjs')], { cwd: ROOT, env: this.env(folder), stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(process.execPath, [join(ROOT, 'tools/start.mjs')], {
+      cwd: ROOT,
+      env: this.env(folder),
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (d: Buffer) => (this.said += String(d)));
     this.running.push(child);
     await this.until(() => {
@@ -90,7 +99,11 @@ export class Yard {
       return false;
     }
   }
-  async ask<T = Record<string, unknown>>(method: string, path: string, body?: object | string): Promise<{ status: number; body: T; headers: Headers }> {
+  async ask<T = Record<string, unknown>>(
+    method: string,
+    path: string,
+    body?: object | string,
+  ): Promise<{ status: number; body: T; headers: Headers }> {
     const reply = await fetch(this.url + path, {
       method,
       headers: {
@@ -116,15 +129,22 @@ export class Yard {
   async signIn(): Promise<number> {
     return (await this.ask('POST', '/api/sign-in', { login: 'ines', password: PASSWORD })).status;
   }
-  /** A connection to the book’s own database, past the application. */
-  async database(home = this.home): Promise<pg.Client> {
+  /** The address of the book’s own database, past the application. */
+  databaseUrl(home = this.home): string {
     const card = JSON.parse(readFileSync(join(home, 'book.json'), 'utf8')) as { data: string };
     const data = card.data.startsWith('/') ? card.data : join(home, card.data);
     const socket = readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[4] ?? '';
-    const client = new pg.Client({ host: socket, user: 'dauer', password: readFileSync(join(home, 'password'), 'utf8'), database: 'dauer' });
-    client.on('error', () => undefined);
-    await client.connect();
-    return client;
+    return `postgres://dauer:${readFileSync(join(home, 'password'), 'utf8')}@localhost/dauer?host=${encodeURIComponent(socket)}`;
+  }
+  /** Lets PostgreSQL finish its segment of the log, as it does by itself within a minute; its name. */
+  async finishSegment(): Promise<string> {
+    const { pool, close } = connect(this.databaseUrl());
+    try {
+      const { rows } = await pool.query<{ name: string }>('select pg_walfile_name(pg_switch_wal()) as name');
+      return rows[0]?.name ?? '';
+    } finally {
+      await close();
+    }
   }
   pidOf(name: 'server' | 'keeping'): number {
     return (JSON.parse(readFileSync(join(this.home, `${name}.pid`), 'utf8')) as { pid: number }).pid;
@@ -135,7 +155,13 @@ export class Yard {
   launcher(): ChildProcess {
     return this.running.at(-1)!;
   }
-  status(): { lastCopy: { at: string } | null; safeTo: string | null; trouble: string | null; doing: string | null; copies: number } | null {
+  status(): {
+    lastCopy: { at: string } | null;
+    safeTo: string | null;
+    trouble: string | null;
+    doing: string | null;
+    copies: number;
+  } | null {
     const path = join(this.home, 'backup-status.json');
     return existsSync(path) ? (JSON.parse(readFileSync(path, 'utf8')) as ReturnType<Yard['status']>) : null;
   }

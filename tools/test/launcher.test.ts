@@ -19,7 +19,14 @@ describe('the launcher', function () {
   before(async () => {
     await yard.start();
     await yard.ask('POST', '/api/first-lead', {
-      ...{ id: '01890000-0000-7000-8000-000000000001', shopName: 'Kept works', timeZone: 'UTC', name: 'Lea', login: 'ines', password: PASSWORD },
+      ...{
+        id: '01890000-0000-7000-8000-000000000001',
+        shopName: 'Kept works',
+        timeZone: 'UTC',
+        name: 'Lea',
+        login: 'ines',
+        password: PASSWORD,
+      },
     });
   });
   after(() => yard.close());
@@ -55,7 +62,9 @@ describe('the launcher', function () {
     expect(alive(server)).to.equal(true);
     await yard.start();
     expect([alive(server), alive(keeping)]).to.deep.equal([false, false]);
-    expect(yard.words).to.match(/left over from a launcher/).and.to.match(/Book of Kept works at /);
+    expect(yard.words)
+      .to.match(/left over from a launcher/)
+      .and.to.match(/Book of Kept works at /);
     expect(await shopName()).to.equal('Kept works');
   });
 
@@ -105,7 +114,8 @@ describe('the launcher', function () {
   it('the book is found after its folder was moved; a copy is a book of its own', async () => {
     await yard.stop();
     const moved = `${yard.folder}-moved`;
-    const bookOf = (folder: string): string => (JSON.parse(readFileSync(join(folder, 'shop', 'book.json'), 'utf8')) as { book: string }).book;
+    const bookOf = (folder: string): string =>
+      (JSON.parse(readFileSync(join(folder, 'shop', 'book.json'), 'utf8')) as { book: string }).book;
     const before = bookOf(yard.folder);
     renameSync(yard.folder, moved);
     await yard.start(moved);
@@ -139,7 +149,14 @@ describe('a folder that PostgreSQL’s account cannot enter', function () {
     if (!isRoot) return this.skip();
     await yard.start();
     await yard.ask('POST', '/api/first-lead', {
-      ...{ id: '01890000-0000-7000-8000-000000000002', shopName: 'Closed works', timeZone: 'UTC', name: 'Lea', login: 'lea', password: PASSWORD },
+      ...{
+        id: '01890000-0000-7000-8000-000000000002',
+        shopName: 'Closed works',
+        timeZone: 'UTC',
+        name: 'Lea',
+        login: 'lea',
+        password: PASSWORD,
+      },
     });
     const card = () => JSON.parse(readFileSync(join(yard.home, 'book.json'), 'utf8')) as { data: string };
     expect(statSync(card().data).isDirectory()).to.equal(true);

@@ -81,6 +81,8 @@ export function freeTexts(file: JobFile): FreeText[] {
     ...textsOf(file.job, FREE_TEXT_OF.job, null),
     ...textsOf(file.vehicle, FREE_TEXT_OF.vehicle, null),
     ...file.layoutRevisions.flatMap((r) => textsOf(r, FREE_TEXT_OF.layout, null)),
-    ...file.parts.filter((p) => p.tag !== null || p.note !== '' || p.partNumber !== null).flatMap((p) => textsOf(p, FREE_TEXT_OF.part, null)),
+    ...file.parts
+      .filter((p) => p.tag !== null || p.note !== '' || p.partNumber !== null)
+      .flatMap((p) => textsOf(p, FREE_TEXT_OF.part, null)),
   ];
 }

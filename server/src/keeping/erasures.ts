@@ -25,7 +25,7 @@ export type Erasures = z.infer<typeof listShape>;
 const NAME = 'erasures.json';
 
 /** Everything that was blanked or blacked out so far. */
-export async function erasuresOf(db: Database): Promise<Erasures> {
+async function erasuresOf(db: Database): Promise<Erasures> {
   const owners = await db.select({ id: owner.id, erasedAt: owner.erasedAt }).from(owner).where(isNotNull(owner.erasedAt));
   const rows = await db.select().from(redaction).orderBy(desc(redaction.recordedAt));
   return {

@@ -4,7 +4,7 @@ import { backupSettings, type BackupSettings, backupStatus, type BackupStatus } 
 import type { z } from 'zod';
 
 /** Written beside and put in place at once: whoever reads it finds the former or the new one. */
-export function writeWhole(path: string, text: string, mode = 0o600): void {
+function writeWhole(path: string, text: string, mode = 0o600): void {
   writeFileSync(`${path}.new`, text, { mode });
   renameSync(`${path}.new`, path);
 }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream, existsSync, statSync } from 'node:fs';
-import { mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { mkdir, open, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { PassThrough, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -9,7 +9,7 @@ import { z } from 'zod';
 import { Open, Seal } from './seal.ts';
 
 /** The folder that all of it lies in, inside the one that was named. */
-export const BACKUPS = 'dauer-backups';
+const BACKUPS = 'dauer-backups';
 /** Ending of a sealed file. */
 const SEALED = '.sealed';
 
@@ -237,5 +237,3 @@ export async function putAt(path: string, from: Readable): Promise<void> {
   await mkdir(dirname(path), { recursive: true });
   await pipeline(from, createWriteStream(path, { mode: 0o600 }));
 }
-
-export const putText = (path: string, text: string): Promise<void> => writeFile(path, text, { mode: 0o600 });

@@ -17,7 +17,7 @@ const LONGEST_DELAY_S = 60;
 /** How long the next attempt by a name waits, s. */
 export const delayAfter = (tries: number): number => (tries < UNDELAYED ? 0 : Math.min(LONGEST_DELAY_S, 2 ** (tries - UNDELAYED + 1)));
 
-export const TOO_MANY: Readonly<Record<Exclude<AttemptKind, 'name'>, string>> = {
+const TOO_MANY: Readonly<Record<Exclude<AttemptKind, 'name'>, string>> = {
   known_device: 'Too many wrong passwords on this device. Wait a quarter of an hour and try again.',
   address: 'Too many wrong passwords from this device. Wait a quarter of an hour and try again.',
   again: 'Too many wrong passwords. Wait a quarter of an hour, or sign in anew.',

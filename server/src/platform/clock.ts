@@ -8,7 +8,7 @@ const NEAR_MS = 2000;
 const FAR_MS = 100 * 365.25 * 86400000;
 
 /** Off by more than this is said, ms. Source: handbook 15, People, time, distance, privacy; what governs goes by instants. */
-export const WRONG_MS = 2 * 60000;
+const WRONG_MS = 2 * 60000;
 
 /** How long what a device’s clock said counts, ms. */
 const RECENT_MS = 15 * 60000;
@@ -67,8 +67,7 @@ const minutes = (ms: number): string => {
 export function clockWords(lastRecord: number | null, devices: readonly number[], database: number, now: number): string | null {
   if (lastRecord !== null && lastRecord - now > WRONG_MS)
     return `The server’s clock is ${minutes(lastRecord - now)} behind its own last record. Set it right: what is taken meanwhile stands before what it follows.`;
-  if (Math.abs(database) > WRONG_MS)
-    return `The clocks of the server and of its database differ by ${minutes(database)}. Set both right.`;
+  if (Math.abs(database) > WRONG_MS) return `The clocks of the server and of its database differ by ${minutes(database)}. Set both right.`;
   const off = devices.filter((d) => Math.abs(d) > WRONG_MS);
   const sameWay = [off.filter((d) => d > 0), off.filter((d) => d < 0)].find((list) => list.length * 2 > devices.length);
   if (sameWay && (sameWay.length > 1 || devices.length === 1)) {

@@ -5,11 +5,18 @@ import { Fault, notFound } from './problem.ts';
 /** Fields that the server adds or sets right: a repeat may differ in them. */
 const SERVER_FIELDS = new Set(['recordedAt', 'happenedAt']);
 
+const INSTANT = /^\d{4}-\d\d-\d\dT/;
+/** Whether two values say the same; an instant may be written in several ways. */
+function alike(a: unknown, b: unknown): boolean {
+  const instants = typeof a === 'string' && typeof b === 'string' && INSTANT.test(a) && INSTANT.test(b);
+  return instants ? Date.parse(a) === Date.parse(b) : isDeepStrictEqual(a, b);
+}
+
 /** Whether what was sent says the same as what is on record under its id; what was blacked out there says nothing. */
 export function sameContent(sent: object, kept: object): boolean {
   const known = new Map<string, unknown>(Object.entries(kept));
   return Object.entries(sent).every(
-    ([key, value]) => SERVER_FIELDS.has(key) || known.get(key) === BLACKED || isDeepStrictEqual(value ?? null, known.get(key) ?? null),
+    ([key, value]) => SERVER_FIELDS.has(key) || known.get(key) === BLACKED || alike(value ?? null, known.get(key) ?? null),
   );
 }
 

@@ -85,7 +85,7 @@ async function eventOf(db: Database, s: Struck): Promise<Place | null> {
 }
 
 /** What a request to black out names; null where the job has no such text. */
-export async function placeOf(db: Database, s: Struck): Promise<Place | null> {
+async function placeOf(db: Database, s: Struck): Promise<Place | null> {
   if (s.field === 'sheet') return null;
   if (s.field === 'image') return imageOf(db, s);
   return (await thingOf(db, s)) ?? (await eventOf(db, s));

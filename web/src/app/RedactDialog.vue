@@ -38,7 +38,9 @@ async function blackOut(): Promise<void> {
   <v-dialog :model-value="true" max-width="480" @update:model-value="emit('close')">
     <div v-if="old" class="dialog col">
       <h2>It is gone from the record</h2>
-      <p>The hand-back sheet of this job is of an earlier form, which does not say where its lines came from: pick the line there by sight.</p>
+      <p>
+        The hand-back sheet of this job is of an earlier form, which does not say where its lines came from: pick the line there by sight.
+      </p>
       <div class="acts">
         <button class="act" type="button" @click="emit('close')">Not now</button>
         <RouterLink class="act main" :to="`/jobs/${job.file?.job.id}/sheet`">To the sheet</RouterLink>

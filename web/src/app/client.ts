@@ -1,4 +1,14 @@
-import { BOOK_HEADER, DEVICE_CLOCK_HEADER, type Endpoint, ENDPOINTS, type EndpointName, CLOCK_HEADER, NOW_HEADER, PAGE_HEADER, type Problem } from '@dauer/contract';
+import {
+  BOOK_HEADER,
+  DEVICE_CLOCK_HEADER,
+  type Endpoint,
+  ENDPOINTS,
+  type EndpointName,
+  CLOCK_HEADER,
+  NOW_HEADER,
+  PAGE_HEADER,
+  type Problem,
+} from '@dauer/contract';
 import type { z } from 'zod';
 
 /** A problem that the server stated, or that kept us from asking it. */

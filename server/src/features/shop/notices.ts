@@ -20,7 +20,12 @@ function ofDisk(free: number | null): Notice[] {
   if (free === null || free >= LITTLE_ROOM) return [];
   const left = `${Math.round(free / 2 ** 20)} MB`;
   return free < NO_ROOM
-    ? [{ code: 'disk_full', says: `The disk of the server is full (${left} left). What is taken stays on the devices until there is room.` }]
+    ? [
+        {
+          code: 'disk_full',
+          says: `The disk of the server is full (${left} left). What is taken stays on the devices until there is room.`,
+        },
+      ]
     : [{ code: 'disk_low', says: `The disk of the server is nearly full: ${left} left. Make room before it stops taking readings.` }];
 }
 
@@ -33,10 +38,14 @@ function ofBackups(now: number): Notice[] {
   if (status.trouble && readSettings(home).folder !== null) found.push({ code: 'backup_trouble', says: `Backups: ${status.trouble}` });
   if (status.lastCopy && now - Date.parse(status.lastCopy.at) > COPY_IS_OLD)
     found.push({ code: 'backup_old', says: `The newest whole backup was made ${daysAgo(status.lastCopy.at, now)}.` });
-  if (status.lastTrial && !status.lastTrial.good) found.push({ code: 'trial_failed', says: `The backups were tried and failed: ${status.lastTrial.says}` });
+  if (status.lastTrial && !status.lastTrial.good)
+    found.push({ code: 'trial_failed', says: `The backups were tried and failed: ${status.lastTrial.says}` });
   const good = status.lastGoodTrial;
   if (good ? now - Date.parse(good) > TRIAL_IS_OLD : status.lastCopy !== null && now - Date.parse(status.lastCopy.at) > TRIAL_IS_OLD)
-    found.push({ code: 'trial_old', says: good ? `The backups were last tried, and good, ${daysAgo(good, now)}.` : 'The backups were never tried.' });
+    found.push({
+      code: 'trial_old',
+      says: good ? `The backups were last tried, and good, ${daysAgo(good, now)}.` : 'The backups were never tried.',
+    });
   return found;
 }
 

@@ -37,7 +37,13 @@ const take = (id: string) => change(() => call('endAssignment', { params: { jobI
     <span v-if="assigned.length === 0" class="second">nobody was named yet</span>
     <span v-for="a in assigned" :key="a.id">
       {{ nameOf(a.accountId) }}
-      <button v-if="session.may('lead')" class="link small" type="button" :aria-label="`Take ${nameOf(a.accountId)} off`" @click="take(a.id)">
+      <button
+        v-if="session.may('lead')"
+        class="link small"
+        type="button"
+        :aria-label="`Take ${nameOf(a.accountId)} off`"
+        @click="take(a.id)"
+      >
         take off
       </button>
     </span>

@@ -35,7 +35,9 @@ async function name(to: string | null): Promise<void> {
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button v-if="props.folder" class="act" type="button" :disabled="busy || !password" @click="name(null)">Beside the book again</button>
+        <button v-if="props.folder" class="act" type="button" :disabled="busy || !password" @click="name(null)">
+          Beside the book again
+        </button>
         <button class="act" type="button" @click="emit('close')">Leave it</button>
         <button class="act main" type="submit" :disabled="busy || !folder.trim() || !password">Copy there</button>
       </div>

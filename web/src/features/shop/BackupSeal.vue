@@ -36,12 +36,15 @@ const print = (): void => window.print();
     <div v-if="done" class="dialog col safe">
       <h2>For the safe</h2>
       <p>
-        Passphrase of the backups of <b>{{ props.shop }}</b>, from {{ dayText(today) }} on:
+        Passphrase of the backups of
+        <b>{{ props.shop }}</b>
+        , from {{ dayText(today) }} on:
       </p>
       <p class="fig phrase">{{ passphrase }}</p>
       <p>
-        To restore on any machine with Dauer: <span class="fig">npm run restore -- --from FOLDER</span>, and this passphrase when it is
-        asked for. Without it nobody opens the copies, nor does whoever made Dauer.
+        To restore on any machine with Dauer:
+        <span class="fig">npm run restore -- --from FOLDER</span>
+        , and this passphrase when it is asked for. Without it nobody opens the copies, nor does whoever made Dauer.
       </p>
       <p class="second no-print">It is shown once. Print it, or write it down, and keep it away from the stick.</p>
       <div class="acts no-print">
@@ -52,8 +55,8 @@ const print = (): void => window.print();
     <form v-else class="dialog col" @submit.prevent="seal(passphrase)">
       <h2>{{ props.sealed ? 'Change the passphrase' : 'Seal the backups' }}</h2>
       <p class="second">
-        Copies are sealed from now on; older ones stay as they are, and open with the passphrase of their day. The key lies on this machine, so
-        that copies are made by themselves: it guards the stick, not the machine.
+        Copies are sealed from now on; older ones stay as they are, and open with the passphrase of their day. The key lies on this machine,
+        so that copies are made by themselves: it guards the stick, not the machine.
       </p>
       <div class="fields">
         <v-text-field v-model="passphrase" v-focus label="Passphrase (12 characters or more)" autocomplete="off" />

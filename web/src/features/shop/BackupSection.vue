@@ -56,15 +56,14 @@ async function changed(): Promise<void> {
           <dt>Folder</dt>
           <dd>
             <span class="fig path">{{ status.folder }}</span>
-            <span v-if="status.sameDisk" class="second">
-              on the disk of the book: it guards against a slip, not against a lost disk
-            </span>
+            <span v-if="status.sameDisk" class="second">on the disk of the book: it guards against a slip, not against a lost disk</span>
           </dd>
           <dt>Newest whole copy</dt>
           <dd v-if="status.lastCopy">
             {{ when(status.lastCopy.at) }}
             <span class="second">
-              {{ sizeWords(status.lastCopy.bytes) }}, {{ status.lastCopy.why }}; {{ status.copies }} {{ status.copies === 1 ? 'copy' : 'copies' }} in all
+              {{ sizeWords(status.lastCopy.bytes) }}, {{ status.lastCopy.why }}; {{ status.copies }}
+              {{ status.copies === 1 ? 'copy' : 'copies' }} in all
             </span>
           </dd>
           <dd v-else class="second">none yet</dd>
@@ -91,7 +90,9 @@ async function changed(): Promise<void> {
       </template>
       <div class="acts">
         <button class="act" type="button" @click="open = 'folder'">{{ settings.folder ? 'Another folder' : 'Name a folder' }}</button>
-        <button class="act" type="button" @click="open = 'seal'">{{ settings.seal ? 'Change the passphrase' : 'Seal with a passphrase' }}</button>
+        <button class="act" type="button" @click="open = 'seal'">
+          {{ settings.seal ? 'Change the passphrase' : 'Seal with a passphrase' }}
+        </button>
         <button class="act" type="button" :disabled="Boolean(status?.doing)" @click="ask('copy')">Copy now</button>
         <button class="act" type="button" :disabled="Boolean(status?.doing) || !status?.lastCopy" @click="ask('trial')">Try it now</button>
       </div>
@@ -104,7 +105,13 @@ async function changed(): Promise<void> {
       </p>
     </template>
     <BackupFolder v-if="open === 'folder' && settings" :folder="settings.folder" @close="open = null" @changed="changed" />
-    <BackupSeal v-if="open === 'seal' && settings" :sealed="settings.seal !== null" :shop="session.shop.name" @close="open = null" @changed="changed" />
+    <BackupSeal
+      v-if="open === 'seal' && settings"
+      :sealed="settings.seal !== null"
+      :shop="session.shop.name"
+      @close="open = null"
+      @changed="changed"
+    />
   </section>
 </template>
 
