@@ -149,8 +149,15 @@ export class Yard {
   pidOf(name: 'server' | 'keeping'): number {
     return (JSON.parse(readFileSync(join(this.home, `${name}.pid`), 'utf8')) as { pid: number }).pid;
   }
+  /** Whether a process is still the one that was noted; null while none is. */
+  pidIs(name: 'server' | 'keeping', pid: number): boolean | null {
+    return existsSync(join(this.home, `${name}.pid`)) ? this.pidOf(name) === pid : null;
+  }
   postmaster(): number {
     return Number(readFileSync(join(this.home, 'pg', 'postmaster.pid'), 'utf8').split('\n')[0]);
+  }
+  postmasterIs(pid: number): boolean | null {
+    return existsSync(join(this.home, 'pg', 'postmaster.pid')) ? this.postmaster() === pid : null;
   }
   launcher(): ChildProcess {
     return this.running.at(-1)!;

@@ -1,0 +1,132 @@
+import { randomUUID } from 'node:crypto';
+import { setTimeout as wait } from 'node:timers/promises';
+import { connect } from '@dauer/server/db';
+import { PASSWORD, type Yard } from './house.ts';
+
+/** What a campaign of kills came to. */
+export interface Campaign {
+  readonly kills: number;
+  readonly acknowledged: number;
+  readonly lost: number;
+  readonly doubled: number;
+  /** How long it took to answer again after each kill, ms, sorted. */
+  readonly back: readonly number[];
+  /** Answers that were neither taken nor a pass to be tried again. */
+  readonly odd: Readonly<Record<string, number>>;
+}
+
+/** Numbers that are the same for the same seed (mulberry32), so that a campaign can be run again. */
+export function numbers(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+interface Post {
+  readonly status: number;
+}
+
+/** A browser of its own, signed in. */
+async function client(yard: Yard): Promise<(path: string, body: object) => Promise<Post>> {
+  let cookie = '';
+  const post = async (path: string, body: object): Promise<Post> => {
+    const reply = await fetch(yard.url + path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie },
+      body: JSON.stringify(body),
+      signal: AbortSignal.timeout(10000),
+    });
+    cookie = reply.headers.getSetCookie()[0]?.split(';')[0] ?? cookie;
+    await reply.arrayBuffer();
+    return { status: reply.status };
+  };
+  for (;;) {
+    if ((await post('/api/sign-in', { login: 'ines', password: PASSWORD }).catch(() => ({ status: 0 }))).status === 200) return post;
+    await wait(100);
+  }
+}
+
+/**
+ * Kills server, database or both at random moments while clients take readings; each reading is sent until it is
+ * acknowledged, as a tablet does. Afterwards every acknowledged one has to be in the book, once.
+ */
+export async function killing(
+  yard: Yard,
+  { kills, clients, seed, told = () => undefined }: { kills: number; clients: number; seed: number; told?: (line: string) => void },
+): Promise<Campaign> {
+  const random = numbers(seed);
+  const { jobs } = (
+    await yard.ask<{ jobs: { jobId: string; layout: { slots: { id: string; kind: string }[] } }[] }>('GET', '/api/yard')
+  ).body;
+  const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === 'rotor'))!;
+  const slotId = job.layout.slots.find((s) => s.kind === 'rotor')!.id;
+  const acknowledged = new Set<string>();
+  const odd: Record<string, number> = {};
+  let over = false;
+  const work = async (n: number): Promise<void> => {
+    const post = await client(yard);
+    const setId = randomUUID();
+    const send = async (path: string, body: { readonly id: string }): Promise<void> => {
+      for (;;) {
+        const status = await post(`/api/jobs/${job.jobId}/${path}`, { happenedAt: new Date().toISOString(), device: `drill ${n}`, ...body })
+          .then((a) => a.status)
+          .catch(() => 0);
+        if (status === 200) {
+          acknowledged.add(body.id);
+          return;
+        }
+        if (status !== 0 && status !== 503 && status !== 507) odd[status] = (odd[status] ?? 0) + 1;
+        if (over && status !== 0 && status < 500) return;
+        await wait(30);
+      }
+    };
+    await send('sets', {
+      ...{ id: setId, slotId, partId: null, measurement: 'rotor_thickness', phase: 'as_found', surface: 'clean', cold: true },
+      ...{ averages: true, count: 8 },
+    } as never);
+    for (let i = 0; !over; i += 1) {
+      const figure = (12 + (i % 50) / 100).toFixed(2);
+      await send('readings', {
+        ...{ id: randomUUID(), setId, frame: 'rotor_mark', angleDeg: (i % 8) * 45, place: null, pass: 1, gaugeVersionId: null },
+        ...{ typed: figure, unit: 'mm' },
+      } as never);
+      await wait(5 + random() * 20);
+    }
+  };
+  const workers = Array.from({ length: clients }, (_, n) => work(n));
+  const back: number[] = [];
+  for (let k = 0; k < kills; k += 1) {
+    await wait(150 + random() * 900);
+    const what = random();
+    const [server, postmaster] = [yard.pidOf('server'), yard.postmaster()];
+    const begun = performance.now();
+    if (what < 0.7) process.kill(server, 'SIGKILL');
+    if (what > 0.35) process.kill(postmaster, 'SIGKILL');
+    await yard.until(
+      async () => {
+        const again = (what >= 0.7 || yard.pidIs('server', server) === false) && (what <= 0.35 || yard.postmasterIs(postmaster) === false);
+        return again && (await yard.healthy());
+      },
+      'an answer after a kill',
+      120000,
+    );
+    back.push(performance.now() - begun);
+    if ((k + 1) % 25 === 0) told(`${k + 1} kills, ${acknowledged.size} acknowledged`);
+  }
+  over = true;
+  await Promise.all(workers);
+  const { pool, close } = connect(yard.databaseUrl());
+  const { rows } = await pool.query<{ id: string }>(`select id from reading union all select id from reading_set`);
+  await close();
+  const kept = new Map<string, number>();
+  for (const { id } of rows) kept.set(id, (kept.get(id) ?? 0) + 1);
+  return {
+    ...{ kills, acknowledged: acknowledged.size, odd, back: back.sort((a, b) => a - b) },
+    lost: [...acknowledged].filter((id) => !kept.has(id)).length,
+    doubled: [...acknowledged].filter((id) => (kept.get(id) ?? 0) > 1).length,
+  };
+}
