@@ -63,7 +63,7 @@ await run(async () => {
   if (!findBook(home)) throw new Stop(`There is no book in ${home} yet.`);
   const cluster = await openCluster(home, { lock });
   try {
-    const child = childOf(['--import', 'tsx', join(ROOT, 'server/src/keeping/main.ts'), 'look', what], {
+    const child = childOf(['--import', 'tsx', join(ROOT, 'tools/lib/keeping.mjs'), 'look', what], {
       env: { ...placeOf(cluster), DATABASE_URL: cluster.database('dauer') },
     });
     await child.gone;

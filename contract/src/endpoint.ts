@@ -30,6 +30,9 @@ export interface Endpoint<
   readonly asItIs?: true;
 }
 
+/** Most rows of a list that are given at once; what follows is asked for by the id of the last. */
+export const PAGE_SIZE = 500;
+
 /** Largest body of an endpoint that names none, bytes; and of one that is open to anybody. */
 export const LARGEST_BODY = 256 * 1024;
 export const LARGEST_PUBLIC_BODY = 16 * 1024;

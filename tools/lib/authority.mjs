@@ -100,8 +100,29 @@ export function keepCertificate(home) {
 }
 
 /** The address to give to a tablet: the first of the shop's network. */
-export function lanUrl(port) {
-  return `https://${process.env.DAUER_LAN_NAME ?? lanAddresses().find((a) => !a.includes(':')) ?? hostname()}:${port}`;
+function lanUrl(port) {
+  // Where the machine answers to a name of its own on the network, tablets keep it through a change of address.
+  const byName = existsSync('/run/avahi-daemon/socket') ? `${hostname().split('.')[0]}.local` : null;
+  return `https://${process.env.DAUER_LAN_NAME ?? byName ?? lanAddresses().find((a) => !a.includes(':')) ?? hostname()}:${port}`;
+}
+
+/**
+ * The address of the shop on its network, and the former one where it changed: what tablets took under that and have not
+ * sent yet lies there.
+ * @param {string} home folder of the authority
+ */
+export function lanAddress(home, port) {
+  const path = join(home, 'address.json');
+  const url = lanUrl(port);
+  const known = existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : { url, former: null };
+  const former = known.url === url ? known.former : known.url;
+  const now = { url, former: former === url ? null : former };
+  writeFileSync(path, JSON.stringify(now));
+  if (known.url !== url)
+    say(
+      `The address changed: ${known.url} before, ${url} now. What a tablet took there and has not sent lies under the old one; Shop, “Add a tablet”, says how it is sent.`,
+    );
+  return now;
 }
 
 /** Whether the network may be listened on at all: nothing is served in the clear beyond loopback. */

@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { asksForLan, ensureCertificate, keepCertificate, lanUrl } from './authority.mjs';
+import { asksForLan, ensureCertificate, keepCertificate, lanAddress } from './authority.mjs';
 import { openCluster } from './cluster.mjs';
 import { keeper, keepUp } from './keeper.mjs';
 import { endOrphan, lockHome } from './lock.mjs';
@@ -18,7 +18,7 @@ export const placeOf = (cluster) => ({
   DAUER_BOOK_DATA: cluster.data,
   DAUER_PG_BIN: cluster.bin,
   DAUER_SPOOL: cluster.spool ?? '',
-  DAUER_BEFORE_MIGRATION: join(ROOT, 'server/src/keeping/main.ts'),
+  DAUER_BEFORE_MIGRATION: join(ROOT, 'tools/lib/keeping.mjs'),
 });
 
 /** Which book it is and where it lies, in a sentence. */
@@ -51,7 +51,7 @@ export async function runShop({ command, home, demo = false, prepare = () => und
   ensureModules();
   ensureBuilt();
   const authority = join(DAUER, 'authority');
-  const lan = asksForLan() ? { ...ensureCertificate(authority), url: lanUrl(port) } : null;
+  const lan = asksForLan() ? { ...ensureCertificate(authority), ...lanAddress(authority, port) } : null;
   if (lan) kept.add(keepCertificate(authority));
   const log = logFile(join(DAUER, 'log'), 'dauer');
   let cluster = null;
@@ -65,7 +65,7 @@ export async function runShop({ command, home, demo = false, prepare = () => und
   });
   const startKeeping = async () => {
     const { databaseUrl, env } = settings();
-    const child = childOf(['--import', 'tsx', join(ROOT, 'server/src/keeping/main.ts')], {
+    const child = childOf(['--import', 'tsx', join(ROOT, 'tools/lib/keeping.mjs')], {
       env: { ...env, DATABASE_URL: databaseUrl },
       home: own ? home : null,
       log,

@@ -15,6 +15,7 @@ const overTls = (lan) => ({
   DAUER_TLS_KEY: lan.key,
   DAUER_TLS_AUTHORITY: lan.authority,
   DAUER_LAN_URL: lan.url,
+  ...(lan.former ? { DAUER_LAN_FORMER: lan.former } : {}),
 });
 
 /** Whether the server answers, be it that its database is away; over TLS only as whom its certificate says it is. */

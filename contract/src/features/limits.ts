@@ -23,8 +23,8 @@ export const limits = {
     method: 'GET',
     path: '/api/limits',
     role: 'reader',
-    summary: 'The limit book, newest versions',
-    query: z.object({ vehicleId: id.optional() }),
+    summary: 'The limit book, newest versions, a page at a time by id',
+    query: z.object({ vehicleId: id.optional(), after: id.optional() }),
     /** `appliesName`: tag of the vehicle or part that a limit is of alone. */
     reply: z.array(t.limit.extend({ appliesName: z.string().nullable() })),
   }),

@@ -111,6 +111,8 @@ export const shop = {
     summary: 'Where tablets reach this shop; nowhere but on this machine where it is not on the network',
     reply: z.object({
       url: z.string().nullable(),
+      /** Where it was before, if that changed. */
+      former: z.string().nullable(),
       /** The address as a QR code, and the authority’s, as SVG. */
       qr: z.string().nullable(),
       authorityQr: z.string().nullable(),

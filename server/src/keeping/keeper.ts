@@ -25,7 +25,7 @@ const SEGMENT = /^[0-9A-F]{24}$/;
 /** A segment’s place in the log, without its timeline. */
 const placeInLog = (segment: string): string => segment.slice(8);
 
-type Trial = (place: Place, target: Target, seal: string | null, connection: Connection) => Promise<TrialResult>;
+type Trial = (place: Place, target: Target, connection: Connection) => Promise<TrialResult>;
 
 /** Keeps copies of a running book: the log as it goes on, whole copies every night, a trial every week. */
 export class Keeper {
@@ -149,7 +149,7 @@ export class Keeper {
     });
     if (newest && (asked === 'trial' || trialIsDue(this.status?.lastTrial ?? null, copies[0]?.endedAt ?? null, now.getTime()))) {
       this.say({ doing: 'Trying whether the copies can be restored' });
-      const result = await this.trial(this.place, target, seal, this.connection);
+      const result = await this.trial(this.place, target, this.connection);
       this.say({ doing: null, lastTrial: result, ...(result.good ? { lastGoodTrial: result.at } : {}) });
       if (!result.good) logLine('trial of the backups failed', { says: result.says });
     }

@@ -110,12 +110,22 @@ export class Target {
     if (!(await this.card()))
       throw new TargetAway(`${this.folder} does not hold the backups of this book. Is another stick or share in its place?`);
   }
+  /** Where a file goes. Its folders are made inside the backups, and never those above: a stick that was pulled out is not made anew on the disk under it. */
+  private async placeFor(name: string): Promise<string> {
+    const inside = dirname(name).split('/');
+    for (let i = 1; i <= inside.length; i += 1) {
+      const folder = this.path(inside.slice(0, i).join('/'));
+      await mkdir(folder).catch((error: NodeJS.ErrnoException) => {
+        if (error.code !== 'EEXIST') throw error;
+      });
+    }
+    return this.path(name);
+  }
   path(name: string): string {
     return join(this.root, name);
   }
   async writeText(name: string, text: string): Promise<void> {
-    const at = this.path(name);
-    await mkdir(dirname(at), { recursive: true });
+    const at = await this.placeFor(name);
     const handle = await open(`${at}.part`, 'w', 0o600);
     try {
       await handle.writeFile(text);
@@ -129,8 +139,7 @@ export class Target {
   /** Writes a stream, sealed where there is a key. Returns the name it got, its size and its hash. */
   async write(name: string, from: Readable): Promise<{ readonly file: string; readonly bytes: number; readonly sha256: string }> {
     const file = this.key ? `${name}${SEALED}` : name;
-    const at = this.path(file);
-    await mkdir(dirname(at), { recursive: true });
+    const at = await this.placeFor(file);
     const part = `${at}.part`;
     const out = measured();
     await pipeline(from, this.key ? new Seal(this.key) : new PassThrough(), out.through, createWriteStream(part, { mode: 0o600 }));

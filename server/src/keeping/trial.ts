@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { TrialResult } from '@dauer/contract';
 import { sql } from 'drizzle-orm';
-import { emptyFolder, giveToServer, playBack, programsOf } from '../../../tools/lib/recover.mjs';
 import { connect, type Connection, type Database } from '../db/connect.ts';
 import { factsOf } from './copies.ts';
 import { difference, type Fingerprint, fingerprint } from './fingerprint.ts';
@@ -11,6 +10,20 @@ import type { Place } from './keeper.ts';
 import { Spool } from './spool.ts';
 import type { Target } from './target.ts';
 import { layOutLog, unpackCopy } from './unpack.ts';
+
+/** What plays a log back over a copy, in a scratch cluster: the launcher’s means. */
+export interface Recovery {
+  readonly emptyFolder: (path: string) => void;
+  readonly giveToServer: (path: string) => void;
+  readonly programsOf: (major: number) => string;
+  readonly playBack: (what: {
+    readonly data: string;
+    readonly bin: string;
+    readonly wal: string;
+    readonly socket: string;
+    readonly until: { readonly name: string };
+  }) => Promise<{ readonly address: (name: string) => string; readonly stop: () => void }>;
+}
 
 /** How long it waits for the log up to its point to be finished and copied, ms. */
 const PATIENCE_MS = 120000;
@@ -67,7 +80,12 @@ async function untilCopied(place: Place, target: Target, incarnation: string, se
  * Tries the copies: restores the newest with the log after it into a scratch cluster, and holds every row and what follows
  * from every job’s records against the book as it was at that point. The scratch cluster is thrown away.
  */
-export async function tryRestore(place: Place, target: Target, _seal: string | null, connection: Connection): Promise<TrialResult> {
+export async function tryRestore(
+  place: Place,
+  target: Target,
+  connection: Connection,
+  { emptyFolder, giveToServer, playBack, programsOf }: Recovery,
+): Promise<TrialResult> {
   const begun = Date.now();
   const at = new Date(begun).toISOString();
   const scratch = `${place.data}.trial`;
@@ -76,7 +94,7 @@ export async function tryRestore(place: Place, target: Target, _seal: string | n
     ...{ at, good, says, rows: print?.rows ?? 0, jobs: Object.keys(print?.jobs ?? {}).length },
     seconds: Math.round((Date.now() - begun) / 100) / 10,
   });
-  let played: Awaited<ReturnType<typeof playBack>> | null = null;
+  let played: Awaited<ReturnType<Recovery['playBack']>> | null = null;
   let restored: Connection | null = null;
   try {
     const facts = await factsOf(connection.pool);

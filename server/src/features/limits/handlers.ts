@@ -1,3 +1,4 @@
+import { PAGE_SIZE } from '@dauer/contract';
 import { characteristic, checkLimit, limitKey, type LimitVersion } from '@dauer/core';
 import { and, eq, inArray, ne, sql } from 'drizzle-orm';
 import { account, limit, limitCheck, part, shop, vehicle } from '../../db/schema.ts';
@@ -10,7 +11,9 @@ import { readPeople } from '../../records/people.ts';
 
 export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterLimit' | 'importLimits' | 'checkLimit'> = {
   limits: async ({ db, query }) => {
-    const book = await readLimits(db, query.vehicleId);
+    const all = [...(await readLimits(db, query.vehicleId))].sort((a, b) => (a.id < b.id ? -1 : 1));
+    const { after } = query;
+    const book = (after === undefined ? all : all.filter((l) => l.id > after)).slice(0, PAGE_SIZE);
     const of = (scope: LimitVersion['scope']): string[] => book.flatMap((l) => (l.scope === scope && l.appliesTo ? [l.appliesTo] : []));
     const isId = (id: string): boolean => /^[0-9a-f-]{36}$/i.test(id);
     const [cars, parts] = [of('vehicle').filter(isId), of('part').filter(isId)];

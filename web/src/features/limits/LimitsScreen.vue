@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PAGE_SIZE } from '@dauer/contract';
 import type { VerdictChange } from '@dauer/contract';
 import { CHARACTERISTICS, characteristic, fixed, GENERIC_LIMITS, type LimitVersion, SOURCE_WORD, unitOf } from '@dauer/core';
 import { useQuery } from '@pinia/colada';
@@ -27,7 +28,17 @@ const preset = computed(() => presetOf(route.query));
 const editing = ref<LimitVersion | 'new' | null>(preset.value && session.may('technician') ? 'new' : null);
 const looking = ref<LimitVersion | null>(null);
 const problem = ref('');
-const { data, error, refetch } = useQuery({ key: ['limits'], query: () => call('limits', { query: {} }) });
+/** The whole book, page by page. */
+async function wholeBook(): Promise<Awaited<ReturnType<typeof call<'limits'>>>> {
+  const book: Awaited<ReturnType<typeof call<'limits'>>> = [];
+  for (;;) {
+    const after = book.at(-1)?.id;
+    const page = await call('limits', { query: after === undefined ? {} : { after } });
+    book.push(...page);
+    if (page.length < PAGE_SIZE) return book;
+  }
+}
+const { data, error, refetch } = useQuery({ key: ['limits'], query: wholeBook });
 void refetch();
 type Listed = LimitVersion & { readonly appliesName?: string | null };
 const all = computed<Listed[]>(() => [...(data.value ?? []), ...GENERIC_LIMITS]);

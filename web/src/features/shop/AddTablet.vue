@@ -53,6 +53,13 @@ const PLATFORMS = [
       <span class="fig">npm start -- --lan</span>
       it is on the shop’s own network, over HTTPS, and tablets can be added.
     </p>
+    <p v-if="data?.former" class="second">
+      The address of the shop changed; it was
+      <span class="fig">{{ data.former }}</span>
+      before. What a tablet took there and has not sent lies under that address. Give this machine its former address back, or start it with
+      <span class="fig">DAUER_LAN_NAME</span>
+      and the former name; open the former address on that tablet and wait until nothing is unsent; then add the tablet anew here.
+    </p>
     <template v-if="shown && data?.url">
       <div class="codes">
         <figure v-for="c in codes" :key="c.what">

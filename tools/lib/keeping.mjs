@@ -1,19 +1,20 @@
 import { mkdirSync } from 'node:fs';
 import { setPriority } from 'node:os';
 import { setTimeout as wait } from 'node:timers/promises';
-import { connect } from '../db/connect.ts';
-import { logLine } from '../platform/log.ts';
-import { logicalDump } from './copies.ts';
-import { Keeper, type Place } from './keeper.ts';
-import { isDue } from './retain.ts';
-import { Target } from './target.ts';
-import { tryRestore } from './trial.ts';
+import { connect } from '../../server/src/db/connect.ts';
+import { logLine } from '../../server/src/platform/log.ts';
+import { logicalDump } from '../../server/src/keeping/copies.ts';
+import { Keeper } from '../../server/src/keeping/keeper.ts';
+import { emptyFolder, giveToServer, playBack, programsOf } from './recover.mjs';
+import { isDue } from '../../server/src/keeping/retain.ts';
+import { Target } from '../../server/src/keeping/target.ts';
+import { tryRestore } from '../../server/src/keeping/trial.ts';
 
 /** How often it looks, ms: what PostgreSQL has finished of its log is in the backup folder soon after. */
-const LOOK_MS = Number(process.env['DAUER_LOOK_MS'] ?? 3000);
-const env = (name: string): string => process.env[name] ?? '';
+const LOOK_MS = Number(process.env.DAUER_LOOK_MS ?? 3000);
+const env = (name) => process.env[name] ?? '';
 
-const place: Place = {
+const place = {
   home: env('DAUER_HOME'),
   book: env('DAUER_BOOK'),
   data: env('DAUER_BOOK_DATA'),
@@ -23,17 +24,19 @@ const place: Place = {
 };
 // Copies are made beside the work, never before it.
 setPriority(10);
+/** How a copy is restored beside the book: by the same means as a restore. */
+const trial = (...args) => tryRestore(...args, { emptyFolder, giveToServer, playBack, programsOf });
 let stopped = false;
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => (stopped = true));
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => (stopped = true));
 
 /** Where the book lies on a server of its own: a logical dump every night, beside the program. */
-async function dumpNightly(): Promise<void> {
+async function dumpNightly() {
   const folder = env('DAUER_FILES');
   mkdirSync(folder, { recursive: true });
   const connection = connect(place.url);
   const target = new Target(folder, 'elsewhere', null);
   if (!(await target.card())) await target.begin({ shop: '', seals: [] });
-  let last: { endedAt: string } | null = null;
+  let last = null;
   while (!stopped) {
     if (isDue(last, new Date(), 'UTC')) {
       try {
@@ -49,8 +52,8 @@ async function dumpNightly(): Promise<void> {
   await connection.close();
 }
 
-async function keepOn(): Promise<void> {
-  const keeper = new Keeper(place, tryRestore);
+async function keepOn() {
+  const keeper = new Keeper(place, trial);
   while (!stopped) {
     await keeper.look();
     for (let waited = 0; waited < LOOK_MS && !stopped; waited += 100) await wait(100);
@@ -59,8 +62,8 @@ async function keepOn(): Promise<void> {
 }
 
 /** One copy, now; says where it is. */
-async function once(why: string): Promise<void> {
-  const keeper = new Keeper(place, tryRestore);
+async function once(why) {
+  const keeper = new Keeper(place, trial);
   const note = await keeper.before(why);
   process.stderr.write(
     note ? `Copied: ${note.file} (${Math.round(note.bytes / 1024)} kB).\n` : 'The book is empty; there is nothing to copy.\n',
@@ -72,7 +75,7 @@ const [, , what] = process.argv;
 if (what === 'before-migration') await (place.home ? once('before its form was changed') : Promise.resolve());
 else if (what === 'copy') await once('asked for');
 else if (what === 'look') {
-  const keeper = new Keeper(place, tryRestore);
+  const keeper = new Keeper(place, trial);
   await keeper.look(process.argv[3] === 'trial' ? 'trial' : 'copy');
   await keeper.close();
 } else if (place.home) await keepOn();
