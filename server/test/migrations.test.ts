@@ -46,16 +46,16 @@ describe('a book of an earlier schema', function () {
         expect([yard.status, yard.body.jobs.length > 2]).to.deep.equal([200, true]);
         const client = new pg.Client({ connectionString: url });
         await client.connect();
-        const { rows } = await client.query<{ id: string; released: string | null }>(
-          'select j.id, r.id as released from job j left join release_record r on r.job_id = j.id',
+        const { rows } = await client.query<{ id: string }>(
+          'select j.id, r.id as released from job j join release_record r on r.job_id = j.id',
         );
         await client.end();
-        expect(rows.filter((r) => r.released !== null).length).to.be.greaterThan(2);
-        for (const { id, released } of rows) {
+        expect(rows.length).to.be.greaterThan(2);
+        // What is open was derived for the Yard just now.
+        for (const { id } of rows) {
           const file = await lead.file(id);
           ENDPOINTS.job.reply.parse(file);
           expect(deriveJob(file, new Date().toISOString()).components.length, id).to.be.greaterThan(0);
-          if (released === null) continue;
           const printed = await lead.raw(`/api/jobs/${id}/sheet.pdf`);
           expect([printed.status, printed.type], `${id} as PDF`).to.deep.equal([200, 'application/pdf']);
         }

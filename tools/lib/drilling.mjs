@@ -44,13 +44,17 @@ const drills = {
     inYard(async (yard) => {
       const done = await killing(yard, { kills: KILLS, clients: 6, seed: SEED, told: (line) => say(`  ${line}`) });
       say(`  ${done.kills} kills, ${done.acknowledged} readings acknowledged, ${done.lost} lost, ${done.doubled} doubled`);
-      say(`  back after ${seconds(at(done.back, 0.5))} in the middle, ${seconds(at(done.back, 0.95))} at the 95th percentile, ${seconds(at(done.back, 1))} at the longest`);
+      say(
+        `  back after ${seconds(at(done.back, 0.5))} in the middle, ${seconds(at(done.back, 0.95))} at the 95th percentile, ${seconds(at(done.back, 1))} at the longest`,
+      );
       if (done.lost + done.doubled > 0 || Object.keys(done.odd).length > 0) throw new Stop(`That must not be: ${JSON.stringify(done)}`);
     }),
   disk: () =>
     inYard(async (yard) => {
       const done = await fullDisk(yard);
-      say(`  ${done.acknowledged} acknowledged, ${done.lost} lost; refused by status ${JSON.stringify(done.refused)}; back ${seconds(done.backMs)} after there was room`);
+      say(
+        `  ${done.acknowledged} acknowledged, ${done.lost} lost; refused by status ${JSON.stringify(done.refused)}; back ${seconds(done.backMs)} after there was room`,
+      );
       if (done.lost > 0) throw new Stop('A full disk has lost something.');
     }, 260),
 };
@@ -70,11 +74,15 @@ async function tested(files) {
   chmodSync(folder, 0o755);
   const cluster = await openCluster(join(folder, 'c'), { durable: false, scratch: true });
   try {
-    const done = spawnSync(process.execPath, ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'dot', ...files], {
-      cwd: ROOT,
-      encoding: 'utf8',
-      env: { ...process.env, DAUER_TEST_DATABASE: cluster.database('test'), DAUER_FUZZ: String(FUZZ), DAUER_SEED: String(SEED) },
-    });
+    const done = spawnSync(
+      process.execPath,
+      ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'dot', ...files],
+      {
+        cwd: ROOT,
+        encoding: 'utf8',
+        env: { ...process.env, DAUER_TEST_DATABASE: cluster.database('test'), DAUER_FUZZ: String(FUZZ), DAUER_SEED: String(SEED) },
+      },
+    );
     const said = (done.stdout + done.stderr).split('\n').filter((l) => /passing|failing|pending|requests/.test(l));
     say(`  ${said.map((l) => l.trim()).join(', ')}`);
     if (done.status !== 0) throw new Stop(done.stdout);

@@ -19,7 +19,7 @@ export function takeDiskAway(folder: string): void {
 /** Fills a disk until nothing more goes onto it. */
 function fill(path: string): void {
   const fd = openSync(path, 'w');
-  for (let piece = Buffer.alloc(2 ** 20, 1); piece.length > 0; ) {
+  for (let piece = Buffer.alloc(2 ** 20, 1); piece.length > 0;) {
     try {
       writeSync(fd, piece);
     } catch {
@@ -42,9 +42,8 @@ export interface Full {
 
 /** Fills the disk under a running shop, takes readings all the while, makes room, and looks what is left. */
 export async function fullDisk(yard: Yard): Promise<Full> {
-  const { jobs } = (
-    await yard.ask<{ jobs: { jobId: string; layout: { slots: { id: string; kind: string }[] } }[] }>('GET', '/api/yard')
-  ).body;
+  const { jobs } = (await yard.ask<{ jobs: { jobId: string; layout: { slots: { id: string; kind: string }[] } }[] }>('GET', '/api/yard'))
+    .body;
   const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === 'caliper'))!;
   const slotId = job.layout.slots.find((s) => s.kind === 'caliper')!.id;
   const acknowledged: string[] = [];
@@ -53,7 +52,9 @@ export async function fullDisk(yard: Yard): Promise<Full> {
   const put = async (): Promise<boolean> => {
     const id = randomUUID();
     const body = { id, happenedAt: new Date().toISOString(), device: 'drill', slotId, what: 'plug', note: 'x'.repeat(280) };
-    const answer = await yard.ask<{ code?: string }>('POST', `/api/jobs/${job.jobId}/put-ins`, body).catch(() => ({ status: 0, body: { code: '' } }));
+    const answer = await yard
+      .ask<{ code?: string }>('POST', `/api/jobs/${job.jobId}/put-ins`, body)
+      .catch(() => ({ status: 0, body: { code: '' } }));
     if (answer.status === 200) acknowledged.push(id);
     else {
       refused[answer.status] = (refused[answer.status] ?? 0) + 1;
@@ -64,7 +65,7 @@ export async function fullDisk(yard: Yard): Promise<Full> {
   for (let i = 0; i < 20; i += 1) await put();
   const ballast = join(yard.folder, 'ballast');
   fill(ballast);
-  for (const end = Date.now() + 15000; Date.now() < end && !refused[507]; ) if (!(await put())) await wait(100);
+  for (const end = Date.now() + 15000; Date.now() < end && !refused[507];) if (!(await put())) await wait(100);
   rmSync(ballast);
   const begun = performance.now();
   await yard.until(put, 'a reading to be taken again', 120000);

@@ -12,10 +12,10 @@ describe('nothing is lost', function () {
     try {
       await yard.start();
       await yard.fill();
-      const done = await killing(yard, { kills: 8, clients: 3, seed: 11 });
+      const done = await killing(yard, { kills: 5, clients: 3, seed: 11 });
       expect(done.acknowledged).to.be.greaterThan(50);
       expect({ lost: done.lost, doubled: done.doubled, odd: done.odd }).to.deep.equal({ lost: 0, doubled: 0, odd: {} });
-      expect(done.back).to.have.length(8);
+      expect(done.back).to.have.length(5);
     } finally {
       await yard.close();
     }
@@ -31,7 +31,12 @@ describe('nothing is lost', function () {
       expect(done.lost).to.equal(0);
       expect(done.acknowledged).to.be.greaterThan(19);
       expect(done.said, JSON.stringify(done)).to.include('disk_full');
-      expect(Object.keys(done.refused).map(Number).every((s) => [0, 503, 507].includes(s)), JSON.stringify(done.refused)).to.equal(true);
+      expect(
+        Object.keys(done.refused)
+          .map(Number)
+          .every((s) => [0, 503, 507].includes(s)),
+        JSON.stringify(done.refused),
+      ).to.equal(true);
     } finally {
       await yard.stop();
       takeDiskAway(yard.folder);

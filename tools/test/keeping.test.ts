@@ -134,7 +134,7 @@ describe('backups', function () {
   it('a copy that is cut off in the middle harms none that was there, and none that comes after', async () => {
     const copies = (): string[] => filesUnder(stick()).filter((f) => /base\/.*\.json$/.test(f));
     const before = copies();
-    for (const ms of [900, 1500, 2100]) await yard.cut('backup.mjs', [], ms);
+    for (const ms of [1300, 2100]) await yard.cut('backup.mjs', [], ms);
     for (const note of before) expect(existsSync(note), note).to.equal(true);
     const again = await yard.run('backup.mjs');
     expect(again.code, again.said).to.equal(0);
@@ -153,7 +153,7 @@ describe('backups', function () {
 
   it('a restore that is cut off is not taken for a book, and done again it is whole', async () => {
     const target = join(yard.folder, 'cut');
-    for (const ms of [1200, 2000, 2800]) {
+    for (const ms of [1500, 2500]) {
       process.env['DAUER_PASSPHRASE'] = 'four plain words here';
       await yard.cut('restore.mjs', ['--from', stick(), '--home', target], ms);
     }
@@ -165,8 +165,7 @@ describe('backups', function () {
 
   for (const [name, moment] of [
     ['the end', null],
-    ['the first moment', 'first'],
-    ['the second', 'second'],
+    ['a moment', 'second'],
   ] as const)
     it(`restored to ${name}, every row and every job is as it was then, and it is another book`, async () => {
       await yard.stop();

@@ -59,9 +59,8 @@ export async function killing(
   { kills, clients, seed, told = () => undefined }: { kills: number; clients: number; seed: number; told?: (line: string) => void },
 ): Promise<Campaign> {
   const random = numbers(seed);
-  const { jobs } = (
-    await yard.ask<{ jobs: { jobId: string; layout: { slots: { id: string; kind: string }[] } }[] }>('GET', '/api/yard')
-  ).body;
+  const { jobs } = (await yard.ask<{ jobs: { jobId: string; layout: { slots: { id: string; kind: string }[] } }[] }>('GET', '/api/yard'))
+    .body;
   const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === 'rotor'))!;
   const slotId = job.layout.slots.find((s) => s.kind === 'rotor')!.id;
   const acknowledged = new Set<string>();
@@ -100,7 +99,7 @@ export async function killing(
   const workers = Array.from({ length: clients }, (_, n) => work(n));
   const back: number[] = [];
   for (let k = 0; k < kills; k += 1) {
-    await wait(150 + random() * 900);
+    await wait(100 + random() * 500);
     const what = random();
     const [server, postmaster] = [yard.pidOf('server'), yard.postmaster()];
     const begun = performance.now();

@@ -1,6 +1,8 @@
-import { cpSync, existsSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
+import { logFile } from '../lib/logFile.mjs';
 import { freePort, isRoot } from '../lib/machine.mjs';
 import { PASSWORD, Yard } from './house.ts';
 
@@ -173,5 +175,20 @@ describe('a folder that PostgreSQL’s account cannot enter', function () {
     renameSync(moved, yard.folder);
     await yard.start();
     expect((await yard.ask<{ shopName: string }>('GET', '/api/welcome')).body.shopName).to.equal('Closed works');
+  });
+});
+
+describe('the log on the disk', () => {
+  it('never grows without end, and a disk without room for it stops nobody', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'dauer-log-'));
+    const log = logFile(folder, 'dauer');
+    const line = `${'x'.repeat(1023)}\n`.repeat(1024);
+    for (let i = 0; i < 40; i += 1) log.write(line);
+    const files = readdirSync(folder).sort();
+    expect(files).to.deep.equal(['dauer.1.log', 'dauer.2.log', 'dauer.3.log', 'dauer.4.log', 'dauer.5.log', 'dauer.log']);
+    const bytes = files.reduce((sum, f) => sum + statSync(join(folder, f)).size, 0);
+    expect(bytes).to.be.lessThan(32 * 2 ** 20);
+    rmSync(folder, { recursive: true });
+    logFile('/dev/null/nowhere', 'dauer').write(line);
   });
 });

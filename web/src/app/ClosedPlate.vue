@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { afterCareStates, handedBackBy, judgeAgain, lateEvents, VERDICT_WORD } from '@dauer/core';
+import { afterCareStates, handedBackWords, judgeAgain, lateEvents, VERDICT_WORD } from '@dauer/core';
 import { computed, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
@@ -36,8 +36,7 @@ const otherwise = computed(() => (asked.value && job.file ? judgeAgain(job.file,
   </p>
   <div v-if="release && job.file" class="problem closed no-print">
     <p>
-      Handed back on {{ dayText(release.releasedAt) }} {{ handedBackBy(job.file) }}. Everything stands as it was then; a new complaint is a
-      new job.
+      {{ handedBackWords(job.file, dayText) }}. Everything stands as it was then; a new complaint is a new job.
       <RouterLink :to="`/jobs/${release.jobId}/sheet`">Hand-back sheet</RouterLink>
       <RouterLink class="link" :to="`/jobs/${release.jobId}/prove`">{{ careText }}</RouterLink>
       <button v-if="!asked" class="link" type="button" @click="asked = true">Judge again with today’s book</button>

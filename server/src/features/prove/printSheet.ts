@@ -1,4 +1,4 @@
-import { handedBackBy, type HandbackSheet, type JobFile, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { handedBackWords, type HandbackSheet, type JobFile, PHASE_WORD, type SheetLine } from '@dauer/core';
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
@@ -135,7 +135,7 @@ function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocum
       {
         margin: [0, 8, 0, 0],
         text: release
-          ? plain(`Handed back on ${day(release.releasedAt)} ${handedBackBy(file)}. Counter: ${sheet.distance}.`)
+          ? plain(`${handedBackWords(file, day)}. Counter: ${sheet.distance}.`)
           : 'NOT HANDED BACK: this is how the sheet stands now.',
       },
       ...(ownerName ? [{ text: plain(`Owner: ${ownerName}`) }] : []),

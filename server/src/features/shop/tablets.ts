@@ -68,7 +68,12 @@ export const tabletHandlers: Pick<Handlers, Names> = {
   lan: async () => {
     const url = process.env['DAUER_LAN_URL'] ?? null;
     const code = (text: string): Promise<string> => QRCode.toString(text, { type: 'svg', margin: 2, errorCorrectionLevel: 'M' });
-    return { url, former: process.env['DAUER_LAN_FORMER'] ?? null, qr: url ? await code(url) : null, authorityQr: url ? await code(`${url}/authority.crt`) : null };
+    return {
+      url,
+      former: process.env['DAUER_LAN_FORMER'] ?? null,
+      qr: url ? await code(url) : null,
+      authorityQr: url ? await code(`${url}/authority.crt`) : null,
+    };
   },
   onTablet: async ({ db, request }) => {
     const own = await tabletOf(db, request);

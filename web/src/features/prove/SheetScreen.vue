@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { saveText } from '../../fittings/saveText.ts';
-import { buildSheet, handbackFile, handedBackBy, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { buildSheet, handbackFile, handedBackWords, PHASE_WORD, type SheetLine } from '@dauer/core';
 import { SHEET_PDF } from '@dauer/contract';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
@@ -71,7 +71,7 @@ function saveFile(): void {
       </div>
     </header>
     <p v-if="!release" class="problem">Not handed back yet: this is how the sheet stands now.</p>
-    <p v-else>Handed back on {{ dayText(release.releasedAt) }} {{ handedBackBy(job.state.file) }}.</p>
+    <p v-else>{{ handedBackWords(job.state.file, dayText) }}.</p>
     <p>
       <b class="plate-font">Complaint</b>
       {{ sheet.complaint || 'none' }}

@@ -76,6 +76,9 @@ async function changed(): Promise<void> {
           <dd v-if="status.lastTrial">
             <span :class="{ bad: !status.lastTrial.good }">{{ status.lastTrial.says }}</span>
             <span class="second">{{ ageWords(status.lastTrial.at, Date.now()) }}, in {{ status.lastTrial.seconds }} s</span>
+            <span v-if="!status.lastTrial.good" class="second">
+              {{ status.lastGoodTrial ? `last good ${ageWords(status.lastGoodTrial, Date.now())}` : 'never good yet' }}
+            </span>
           </dd>
           <dd v-else class="second">not yet; every week by itself</dd>
           <dt>Sealed</dt>
