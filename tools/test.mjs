@@ -117,7 +117,7 @@ await run(async () => {
       ...(wanted('keeping')
         ? [
             ['keeping', ['tools/test/keeping.test.ts'], {}],
-            ['launcher', ['tools/test/launcher.test.ts'], {}],
+            ['launcher', ['tools/test/launcher.test.ts', 'tools/test/drills.test.ts'], {}],
           ]
         : []),
       ...(wanted('core') ? [['core', pure, {}]] : []),

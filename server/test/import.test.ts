@@ -72,6 +72,9 @@ describe('history that is taken in', function () {
     expect(file.readings.map((r) => r.canonical)).to.deep.equal([11.9]);
     const who = file.people.find((p) => p.id === file.sets[0]!.authorId);
     expect([who?.name, who?.active]).to.deep.equal([FROM_BEFORE, false]);
+    // Nobody lets this account in, nor finds it among the people.
+    expect((await shop.lead.ask<{ name: string }[]>('GET', '/api/people')).body.map((p) => p.name)).to.not.include(FROM_BEFORE);
+    expect((await shop.lead.ask('PATCH', `/api/people/${who!.id}`, { version: 1, active: true, password: PASSWORD })).status).to.equal(404);
     const printed = await shop.lead.raw(`/api/jobs/${job.id}/sheet.pdf`);
     expect(printed.status).to.equal(200);
   });

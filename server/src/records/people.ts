@@ -8,6 +8,9 @@ import { sessionIdOf } from '../platform/session.ts';
 import { account } from '../db/schema.ts';
 import { countAttempt, forgetAttempts } from '../platform/attempts.ts';
 
+/** Stands for whoever did something before these records: no account that anybody signs in with, lets back in or sees among the people. */
+export const FROM_BEFORE_ID = '00000000-0000-7000-8000-00000000bef0';
+
 /** Everybody who ever had an account: records name them for good. */
 export async function readPeople(db: Database): Promise<Person[]> {
   return db

@@ -4,6 +4,7 @@ import { hashPassword } from '../../platform/password.ts';
 import { Fault, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { beginSession, deviceOf, endAllSessions, endSession } from '../../platform/session.ts';
+import { FROM_BEFORE_ID } from '../../records/people.ts';
 import { addAccount, checkSignIn } from './accounts.ts';
 import { importHistory } from './import/history.ts';
 import { meOf, personOf } from './me.ts';
@@ -87,11 +88,14 @@ export const shopHandlers: Pick<Handlers, Names> = {
   },
   people: async ({ db, person }) => {
     const rows = await db.select().from(account).orderBy(asc(account.createdAt));
-    return rows.map((r) => ({ ...personOf(r), login: person.role === 'lead' ? r.login : null, version: r.version }));
+    return rows
+      .filter((r) => r.id !== FROM_BEFORE_ID)
+      .map((r) => ({ ...personOf(r), login: person.role === 'lead' ? r.login : null, version: r.version }));
   },
   addPerson: async ({ db, body }) => personOf(await addAccount(db, body)),
   changePerson: async ({ db, params, body, person }) => {
     const { version, password, ...change } = body;
+    if (params.id === FROM_BEFORE_ID) throw notFound('account');
     if (params.id === person.id && (change.active === false || (change.role && change.role !== 'lead'))) {
       throw new Fault(409, 'own_account', 'You cannot take the role of lead from yourself. Another lead has to do it.');
     }

@@ -44,3 +44,9 @@ async function name(to: string | null): Promise<void> {
     </form>
   </v-dialog>
 </template>
+
+<style scoped>
+.fields {
+  margin-top: 12px;
+}
+</style>

@@ -55,11 +55,12 @@ const print = (): void => window.print();
     <form v-else class="dialog col" @submit.prevent="seal(passphrase)">
       <h2>{{ props.sealed ? 'Change the passphrase' : 'Seal the backups' }}</h2>
       <p class="second">
-        Copies are sealed from now on; older ones stay as they are, and open with the passphrase of their day. The key lies on this machine,
-        so that copies are made by themselves: it guards the stick, not the machine.
+        Twelve characters or more; several plain words are easiest to copy. Copies are sealed from now on; older ones stay as they are, and
+        open with the passphrase of their day. The key lies on this machine, so that copies are made by themselves: it guards the stick, not
+        the machine.
       </p>
       <div class="fields">
-        <v-text-field v-model="passphrase" v-focus label="Passphrase (12 characters or more)" autocomplete="off" />
+        <v-text-field v-model="passphrase" v-focus label="Passphrase" autocomplete="off" />
         <v-text-field v-model="again" label="The same once more" autocomplete="off" />
         <v-text-field v-model="password" label="Your password" type="password" autocomplete="current-password" />
       </div>
@@ -75,6 +76,9 @@ const print = (): void => window.print();
 </template>
 
 <style scoped>
+.fields {
+  margin-top: 12px;
+}
 .phrase {
   font-size: 20px;
   padding: 12px;

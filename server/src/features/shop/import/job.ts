@@ -6,6 +6,7 @@ import type { Database } from '../../../db/connect.ts';
 import { EVENT_TABLES } from '../../../db/eventTables.ts';
 import * as s from '../../../db/schema.ts';
 import { Fault } from '../../../platform/problem.ts';
+import { FROM_BEFORE_ID } from '../../../records/people.ts';
 import { requireOwn, requirePartNotElsewhere } from '../../../records/belongs.ts';
 import { openJobOf, readJobFile } from '../../../records/jobFile.ts';
 import { apart } from '../../../work/apart.ts';
@@ -176,7 +177,7 @@ export async function authorsOf(db: Database, fromBefore: string): Promise<(id: 
 
 /** Makes the account of whoever did something before these records: nobody signs in with it. */
 export async function fromBefore(db: Database): Promise<string> {
-  const id = '00000000-0000-7000-8000-00000000bef0';
+  const id = FROM_BEFORE_ID;
   await db
     .insert(s.account)
     .values({ id, name: FROM_BEFORE, initials: '–', login: FROM_BEFORE, passwordHash: 'none', role: 'reader', active: false })
