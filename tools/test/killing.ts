@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
+import { plannedPositions } from '@dauer/core';
 import { connect } from '@dauer/server/db';
 import { PASSWORD, type Yard } from './house.ts';
 
@@ -25,6 +26,10 @@ export function numbers(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+/** Shares of the kills that hit the server alone, and server and database at once; the rest hits the database alone. */
+const SERVER = 0.3;
+const BOTH = 0.2;
 
 interface Post {
   readonly status: number;
@@ -63,11 +68,11 @@ export async function killing(
     .body;
   const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === 'rotor'))!;
   const slotId = job.layout.slots.find((s) => s.kind === 'rotor')!.id;
+  const places = plannedPositions('rotor_thickness', 8);
   const acknowledged = new Set<string>();
   const odd: Record<string, number> = {};
   let over = false;
-  const work = async (n: number): Promise<void> => {
-    const post = await client(yard);
+  const work = async (n: number, post: Awaited<ReturnType<typeof client>>): Promise<void> => {
     const setId = randomUUID();
     const send = async (path: string, body: { readonly id: string }): Promise<void> => {
       for (;;) {
@@ -78,8 +83,10 @@ export async function killing(
           acknowledged.add(body.id);
           return;
         }
-        if (status !== 0 && status !== 503 && status !== 507) odd[status] = (odd[status] ?? 0) + 1;
-        if (over && status !== 0 && status < 500) return;
+        if (status !== 0 && status !== 503 && status !== 507) {
+          odd[status] = (odd[status] ?? 0) + 1;
+          if (status < 500) throw new Error(`${path} was refused with ${status}`);
+        }
         await wait(30);
       }
     };
@@ -90,24 +97,31 @@ export async function killing(
     for (let i = 0; !over; i += 1) {
       const figure = (12 + (i % 50) / 100).toFixed(2);
       await send('readings', {
-        ...{ id: randomUUID(), setId, frame: 'rotor_mark', angleDeg: (i % 8) * 45, place: null, pass: 1, gaugeVersionId: null },
+        ...{ id: randomUUID(), setId, ...places[i % places.length]!, pass: 1, gaugeVersionId: null },
         ...{ typed: figure, unit: 'mm' },
       } as never);
       await wait(5 + random() * 20);
     }
   };
-  const workers = Array.from({ length: clients }, (_, n) => work(n));
+  // Everybody is signed in before the first kill: what is tried is the taking of readings.
+  const posts: Awaited<ReturnType<typeof client>>[] = [];
+  for (let n = 0; n < clients; n += 1) posts.push(await client(yard));
+  const workers = posts.map((post, n) => work(n, post));
   const back: number[] = [];
   for (let k = 0; k < kills; k += 1) {
-    await wait(100 + random() * 500);
+    // Some readings come in between two kills, so that each falls among them.
+    const before = acknowledged.size;
+    await yard.until(() => acknowledged.size >= before + clients, 'readings between two kills');
+    await wait(random() * 300);
     const what = random();
     const [server, postmaster] = [yard.pidOf('server'), yard.postmaster()];
     const begun = performance.now();
-    if (what < 0.7) process.kill(server, 'SIGKILL');
-    if (what > 0.35) process.kill(postmaster, 'SIGKILL');
+    const [killsServer, killsDatabase] = [what < SERVER + BOTH, what >= SERVER];
+    if (killsServer) process.kill(server, 'SIGKILL');
+    if (killsDatabase) process.kill(postmaster, 'SIGKILL');
     await yard.until(
       async () => {
-        const again = (what >= 0.7 || yard.pidIs('server', server) === false) && (what <= 0.35 || yard.postmasterIs(postmaster) === false);
+        const again = (!killsServer || yard.pidIs('server', server) === false) && (!killsDatabase || yard.postmasterIs(postmaster) === false);
         return again && (await yard.healthy());
       },
       'an answer after a kill',
