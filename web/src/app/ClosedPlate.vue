@@ -30,10 +30,6 @@ const otherwise = computed(() => (asked.value && job.file ? judgeAgain(job.file,
     Voided: booked twice. Nothing told here counts. {{ job.file?.voids.find((v) => v.jobId === job.file?.job.id)?.reason }}
     <button v-if="session.may('lead')" class="link" type="button" @click="unvoid">It counts after all</button>
   </p>
-  <p v-else-if="job.file?.imported && !release" class="problem closed no-print">
-    Imported: taken in by {{ job.who(job.file.imported.importedBy) }} on {{ dayText(job.file.imported.importedAt) }} from
-    {{ job.file.imported.source }}. What stands here by name was told so, and not entered here.
-  </p>
   <div v-if="release && job.file" class="problem closed no-print">
     <p>
       {{ handedBackWords(job.file, dayText) }}. Everything stands as it was then; a new complaint is a new job.

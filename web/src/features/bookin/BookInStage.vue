@@ -141,6 +141,10 @@ async function showOwner(): Promise<void> {
     <div class="head">
       <h1>{{ file.vehicle.name }}</h1>
       <span class="second">booked in {{ dayText(file.job.openedAt) }} by {{ job.who(file.job.openedBy) }}</span>
+      <span v-if="file.imported" class="second small">
+        history: taken in by {{ job.who(file.imported.importedBy) }} on {{ dayText(file.imported.importedAt) }} from
+        {{ file.imported.source }}
+      </span>
     </div>
     <form class="desk" @submit.prevent="save">
       <div class="fields">
