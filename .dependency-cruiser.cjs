@@ -16,7 +16,12 @@ module.exports = {
       { path: '^(server|web|demo|instruments|tools)/' },
       'The contract knows the core alone.',
     ),
-    rule('server-not-web', { path: '^server/src' }, { path: '^(web|demo|e2e|tools)/' }, 'The server knows nothing of the interface, nor of what starts it.'),
+    rule(
+      'server-not-web',
+      { path: '^server/src' },
+      { path: '^(web|demo|e2e|tools)/' },
+      'The server knows nothing of the interface, nor of what starts it.',
+    ),
     rule('web-not-server', { path: '^web/src' }, { path: '^(server|demo|e2e)/' }, 'The interface speaks through the contract.'),
     rule(
       'demo-through-contract',

@@ -17,7 +17,7 @@ export interface Campaign {
 }
 
 /** Numbers that are the same for the same seed (mulberry32), so that a campaign can be run again. */
-export function numbers(seed: number): () => number {
+function numbers(seed: number): () => number {
   let a = seed >>> 0;
   return () => {
     a = (a + 0x6d2b79f5) >>> 0;
@@ -121,7 +121,8 @@ export async function killing(
     if (killsDatabase) process.kill(postmaster, 'SIGKILL');
     await yard.until(
       async () => {
-        const again = (!killsServer || yard.pidIs('server', server) === false) && (!killsDatabase || yard.postmasterIs(postmaster) === false);
+        const again =
+          (!killsServer || yard.pidIs('server', server) === false) && (!killsDatabase || yard.postmasterIs(postmaster) === false);
         return again && (await yard.healthy());
       },
       'an answer after a kill',
