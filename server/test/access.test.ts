@@ -61,6 +61,12 @@ describe('who may do what', () => {
     const next = await elsewhere('another', '10.9.8.7');
     expect([next.statusCode, next.json<{ code: string }>().code]).to.deep.equal([429, 'too_many_tries']);
     expect((await elsewhere('another', '10.9.8.6')).statusCode).to.equal(401);
+    // A device that somebody signed in on before goes in from that very address.
+    const known = await shop.app.inject({
+      ...{ method: 'POST', url: '/api/sign-in', remoteAddress: '10.9.8.7', headers: { cookie: shop.reader.cookies } },
+      payload: { login: 'rhys', password: PASSWORD },
+    });
+    expect(known.statusCode).to.equal(200);
   });
 
   it('a leaver and a changed role take effect at once', async () => {

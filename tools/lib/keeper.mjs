@@ -4,6 +4,8 @@ import { say } from './say.mjs';
 /** Longest pause between two attempts at starting what does not come up, ms. */
 const LONGEST_PAUSE_MS = 30000;
 const LOOK_MS = 250;
+/** What ran for less than this before it ended did not come up well, ms. */
+const SOON_MS = 3000;
 
 /**
  * Remembers how to stop whatever a script has started, and does it, the newest first, when the script is ended by Ctrl-C
@@ -74,12 +76,18 @@ export async function keepUp({ kept, cluster, processes }) {
   const tell = (what) => (error, pause) =>
     say(`The ${what} did not come up: ${first(error)} Tried again in ${Math.round(pause / 100) / 10} s.`);
   const watch = async (name, gone, again) => {
+    let since = Date.now();
+    let pause = 0;
     for (;;) {
       await wait(LOOK_MS);
       if (kept.stopping()) return;
       if (!gone()) continue;
       say(`The ${name} ended by itself; it is started again. Nothing that was acknowledged is lost.`);
+      // What ends again as soon as it is up is not started over and over.
+      pause = Date.now() - since > SOON_MS ? 0 : Math.min(Math.max(pause * 2, 500), LONGEST_PAUSE_MS);
+      for (let waited = 0; waited < pause && !kept.stopping(); waited += LOOK_MS) await wait(LOOK_MS);
       await untilItWorks(again, tell(name), kept.stopping);
+      since = Date.now();
       if (!kept.stopping()) say(`The ${name} is back.`);
     }
   };

@@ -59,16 +59,22 @@ export async function checkSignIn(
   device: Device | null,
 ): Promise<AccountRow> {
   const name = login.trim().toLowerCase();
-  await countAttempt(db, 'address', address);
   const [row] = await db.select().from(account).where(eq(account.login, name));
   const known = row && device?.knows.includes(row.id) ? `${device.id}:${row.id}` : null;
+  // A known device has a counter of its own and no other: what strangers try from the same address, or by the same name,
+  // keeps nobody from it.
   if (known) await countAttempt(db, 'known_device', known);
-  else await countByName(db, name);
+  else {
+    await countAttempt(db, 'address', address);
+    await countByName(db, name);
+  }
   const fits = await verifyPassword(password, row?.passwordHash ?? DUMMY);
   if (!row || !fits || !row.active) throw new Fault(401, 'wrong_sign_in', 'Name and password do not fit together.');
-  await forgetAttempts(db, 'address', address);
   if (known) await forgetAttempts(db, 'known_device', known);
-  else await forgetAttempts(db, 'name', name);
+  else {
+    await forgetAttempts(db, 'address', address);
+    await forgetAttempts(db, 'name', name);
+  }
   void dropOldAttempts(db).catch(() => undefined);
   return row;
 }
