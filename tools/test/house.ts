@@ -149,15 +149,29 @@ export class Yard {
   pidOf(name: 'server' | 'keeping'): number {
     return (JSON.parse(readFileSync(join(this.home, `${name}.pid`), 'utf8')) as { pid: number }).pid;
   }
+  /** A number that is noted in a file; null while there is none, or while it is being written. */
+  private noted(read: () => number): number | null {
+    try {
+      return read() || null;
+    } catch {
+      return null;
+    }
+  }
   /** Whether a process is still the one that was noted; null while none is. */
   pidIs(name: 'server' | 'keeping', pid: number): boolean | null {
-    return existsSync(join(this.home, `${name}.pid`)) ? this.pidOf(name) === pid : null;
+    const now = this.noted(() => this.pidOf(name));
+    return now === null ? null : now === pid;
   }
   postmaster(): number {
     return Number(readFileSync(join(this.home, 'pg', 'postmaster.pid'), 'utf8').split('\n')[0]);
   }
   postmasterIs(pid: number): boolean | null {
-    return existsSync(join(this.home, 'pg', 'postmaster.pid')) ? this.postmaster() === pid : null;
+    const now = this.noted(() => this.postmaster());
+    return now === null ? null : now === pid;
+  }
+  /** Whether server and database are both noted. */
+  isNoted(): boolean {
+    return this.noted(() => this.pidOf('server')) !== null && this.noted(() => this.postmaster()) !== null;
   }
   launcher(): ChildProcess {
     return this.running.at(-1)!;

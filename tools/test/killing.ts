@@ -28,8 +28,8 @@ function numbers(seed: number): () => number {
 }
 
 /** Shares of the kills that hit the server alone, and server and database at once; the rest hits the database alone. */
-const SERVER = 0.3;
-const BOTH = 0.2;
+const SERVER = 0.2;
+const BOTH = 0.1;
 
 interface Post {
   readonly status: number;
@@ -114,6 +114,7 @@ export async function killing(
     await yard.until(() => acknowledged.size >= before + clients, 'readings between two kills');
     await wait(random() * 300);
     const what = random();
+    await yard.until(() => yard.isNoted(), 'both to be there');
     const [server, postmaster] = [yard.pidOf('server'), yard.postmaster()];
     const begun = performance.now();
     const [killsServer, killsDatabase] = [what < SERVER + BOTH, what >= SERVER];

@@ -50,7 +50,9 @@ export function sqlState(error: unknown): string | null {
   return null;
 }
 
-const CONNECTION_LOST = /ECONNREFUSED|ECONNRESET|terminat|timeout exceeded|Connection ended|shutting down/i;
+/** What drivers say of a connection that is lost or not to be had: over the network, and over a socket whose file is gone. */
+const CONNECTION_LOST =
+  /ECONNREFUSED|ECONNRESET|EPIPE|connect ENOENT|connect EACCES|terminat|timeout exceeded|Connection ended|not queryable|shutting down/i;
 
 const sizeWords = (bytes: number): string => (bytes >= 2 ** 20 ? `${Math.round(bytes / 2 ** 20)} MB` : `${Math.round(bytes / 1024)} kB`);
 
