@@ -75,7 +75,7 @@ const first = (error) => error.message.split('\n')[0];
 export async function keepUp({ kept, cluster, processes }) {
   const tell = (what) => (error, pause) =>
     say(`The ${what} did not come up: ${first(error)} Tried again in ${Math.round(pause / 100) / 10} s.`);
-  const watch = async (name, gone, again) => {
+  const watch = async (name, gone, again, saysWhenUp = true) => {
     let since = Date.now();
     let pause = 0;
     for (;;) {
@@ -83,8 +83,9 @@ export async function keepUp({ kept, cluster, processes }) {
       if (kept.stopping()) return;
       if (!gone()) continue;
       say(`The ${name} ended by itself; it is started again. Nothing that was acknowledged is lost.`);
-      // What ends again as soon as it is up is not started over and over.
-      pause = Date.now() - since > SOON_MS ? 0 : Math.min(Math.max(pause * 2, 500), LONGEST_PAUSE_MS);
+      // What does not say when it is up, and ends again soon, did not come up: it is not started over and over. What came up
+      // and was killed is started at once, however often.
+      pause = saysWhenUp || Date.now() - since > SOON_MS ? 0 : Math.min(Math.max(pause * 2, 500), LONGEST_PAUSE_MS);
       for (let waited = 0; waited < pause && !kept.stopping(); waited += LOOK_MS) await wait(LOOK_MS);
       await untilItWorks(again, tell(name), kept.stopping);
       since = Date.now();
@@ -108,6 +109,7 @@ export async function keepUp({ kept, cluster, processes }) {
         async () => {
           p.now = await p.again();
         },
+        p.saysWhenUp ?? true,
       ),
     ),
   ]);

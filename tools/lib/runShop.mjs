@@ -88,7 +88,7 @@ export async function runShop({ command, home, demo = false, prepare = () => und
     await ready({ url, local: lan ? `https://127.0.0.1:${port}` : url, lan, kept });
     return [
       { name: 'server', now: server, again: startOnce },
-      { name: 'keeper of the backups', now: await startKeeping(), again: startKeeping },
+      { name: 'keeper of the backups', now: await startKeeping(), again: startKeeping, saysWhenUp: false },
     ];
   });
   if (lan) say(`On the network over HTTPS. Shop, “Add a tablet”, shows each tablet the way; its authority is ${lan.url}/authority.crt`);
