@@ -17,12 +17,10 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { dataOf, findBook, hasSomething, markCluster, newCard, writeCard, writeWhole } from './bookFolder.mjs';
 import { isAlive, lockHome } from './lock.mjs';
 import { must, postgresVersions, ROOT } from './machine.mjs';
-import { asServer, binOf, majorOf, serverAccount } from './postgres.mjs';
+import { asServer, binOf, LONGEST_SOCKET_FOLDER, majorOf, serverAccount, setting, shellWord } from './postgres.mjs';
 import { say, Stop } from './say.mjs';
 
 const USER = 'dauer';
-/** Longest path of a Unix socket, without the name of the socket in it. */
-const LONGEST_SOCKET_FOLDER = 90;
 /** How much of the log may wait for a target that is away, kB; beyond it the chain is broken off. */
 const SPOOL_KB = Number(process.env.DAUER_SPOOL_KB ?? 512 * 1024);
 
@@ -42,10 +40,6 @@ function socketFolder(data, book) {
     throw new Stop(`${at} is somebody else’s; the database’s socket cannot stand there. Remove it and start again.`);
   return at;
 }
-
-/** A text as a setting, and as a word of the shell in one: PostgreSQL reads quotes and per cent signs, the shell the rest. */
-const setting = (text) => `'${text.replace(/'/g, "''")}'`;
-const shellWord = (text) => `"${text.replace(/(["$`\\])/g, '\\$1').replace(/%/g, '%%')}"`;
 
 /** Settings of the cluster, written anew at every start; `durable` is what keeps an acknowledged reading. */
 function configure(data, { durable, spool, socket }) {

@@ -38,3 +38,10 @@ export function asServer(command, args, options = {}) {
 export function serverCanEnter(path) {
   return !isRoot || asServer('test', ['-x', path], { stdio: 'ignore' }).status === 0;
 }
+
+/** Longest path of a folder for a Unix socket, without the name of the socket in it. */
+export const LONGEST_SOCKET_FOLDER = 90;
+
+/** A text as a setting, and as a word of the shell in one: PostgreSQL reads quotes and per cent signs, the shell the rest. */
+export const setting = (text) => `'${text.replace(/'/g, "''")}'`;
+export const shellWord = (text) => `"${text.replace(/(["$`\\])/g, '\\$1').replace(/%/g, '%%')}"`;

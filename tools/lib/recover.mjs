@@ -3,13 +3,11 @@ import { randomBytes } from 'node:crypto';
 import { chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { asServer, binOf, serverAccount } from './postgres.mjs';
+import { asServer, binOf, LONGEST_SOCKET_FOLDER, serverAccount, setting, shellWord } from './postgres.mjs';
 import { postgresVersions } from './machine.mjs';
 import { Stop } from './say.mjs';
 
 const USER = 'dauer';
-/** Longest path of a folder for a socket. */
-const LONGEST_SOCKET_FOLDER = 90;
 
 /** Gives a folder and all in it to the account of the server. */
 export function giveToServer(path) {
@@ -35,8 +33,6 @@ export function programsOf(major) {
   );
 }
 
-const quoted = (text) => `'${text.replace(/'/g, "''")}'`;
-const shellWord = (text) => `"${text.replace(/(["$`\\])/g, '\\$1').replace(/%/g, '%%')}"`;
 const last = (path, many) => (existsSync(path) ? readFileSync(path, 'utf8').trim().split('\n').slice(-many).join('\n') : '');
 
 /**
@@ -55,15 +51,15 @@ export async function playBack({ data, bin, wal, socket: wished, password = 'scr
   writeFileSync(join(data, 'pg_hba.conf'), 'local all all trust\n');
   const settings = (target) => [
     `listen_addresses = ''`,
-    `unix_socket_directories = ${quoted(socket)}`,
+    `unix_socket_directories = ${setting(socket)}`,
     'port = 5432',
     'max_connections = 60',
     `timezone = 'UTC'`,
     'archive_mode = off',
-    `restore_command = ${quoted(`test -f ${shellWord(`${wal}/%f.gz`).replace('%%f', '%f')} && gzip -dc ${shellWord(`${wal}/%f.gz`).replace('%%f', '%f')} > "%p"`)}`,
+    `restore_command = ${setting(`test -f ${shellWord(`${wal}/%f.gz`).replace('%%f', '%f')} && gzip -dc ${shellWord(`${wal}/%f.gz`).replace('%%f', '%f')} > "%p"`)}`,
     `recovery_target_timeline = 'latest'`,
-    ...(target && 'time' in target ? [`recovery_target_time = ${quoted(target.time.replace('T', ' ').replace('Z', '+00'))}`] : []),
-    ...(target && 'name' in target ? [`recovery_target_name = ${quoted(target.name)}`] : []),
+    ...(target && 'time' in target ? [`recovery_target_time = ${setting(target.time.replace('T', ' ').replace('Z', '+00'))}`] : []),
+    ...(target && 'name' in target ? [`recovery_target_name = ${setting(target.name)}`] : []),
     `recovery_target_action = 'promote'`,
   ];
   const attempt = async (target) => {
