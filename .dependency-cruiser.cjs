@@ -1,8 +1,30 @@
 /** The import rules of the house: web and server lean on contract, contract on core, never back, never across features. */
 const rule = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
 const FEATURES = 'yard|bookin|trace|gauge|decide|rebuild|bleed|prove|parts|limits|rack|shop';
+const STOREYS = require('./tools/lib/storeys.cjs');
 module.exports = {
   forbidden: [
+    ...STOREYS.slice(0, -1).map((storey, i) =>
+      rule(
+        `core-${storey}-below-the-rest`,
+        { path: `^core/src/${storey}/` },
+        { path: `^core/src/(${STOREYS.slice(i + 1).join('|')})/` },
+        'A storey of the core leans on those below it alone.',
+      ),
+    ),
+    rule('core-in-storeys', { path: `^core/src/(?!(${STOREYS.join('|')})/)` }, {}, 'Every file of the core stands in a storey.'),
+    rule(
+      'core-stages-apart',
+      { path: '^core/src/stages/(bookin|trace|gauge|decide|rebuild|bleed|prove)/' },
+      { path: '^core/src/stages/[a-z]+/', pathNot: '^core/src/stages/$1/' },
+      'What one stage owes does not ask what another owes; they meet below, or in the job.',
+    ),
+    rule(
+      'core-storeys-by-file',
+      { path: '^core/src/', pathNot: '/index\\.ts$' },
+      { path: '^core/src/[a-z]+/index\\.ts$' },
+      'The face of a storey is for those outside the core.',
+    ),
     rule('no-circles', {}, { circular: true }, 'Circles hide which room a thing belongs to.'),
     rule(
       'core-is-pure',

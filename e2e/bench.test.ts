@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { BenchShop, figuresFor, type JobFile, sweepOf } from './benchShop.ts';
-import { allSent, signIn, typeFigures } from './house.ts';
+import { allSent, sayClean, signIn, typeFigures } from './house.ts';
 
 describe('the measuring bench', function () {
   this.timeout(900000);
@@ -66,6 +66,7 @@ describe('the measuring bench', function () {
       await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click();
       const again = page.getByRole('button', { name: 'Take all again' });
       if ((await again.count()) > 0) await again.click();
+      await sayClean(page);
       await page
         .locator('[data-capture] .pos')
         .filter({ hasText: /1 of (8|12)$/ })
@@ -102,7 +103,7 @@ describe('the measuring bench', function () {
     await other.getByRole('button', { name: 'Measure it blind' }).click();
     await other.getByText('the first measure stays hidden').waitFor();
     expect(await other.locator('.bench').getByText('0.04').count()).to.equal(0);
-    await typeFigures(other, ['0.05']);
+    await typeFigures(other, ['0.04']);
     await other.getByRole('button', { name: 'Show the first again' }).click();
     await other.getByText(/Measured again by Ruth .* who did not see the first: the two agree/).waitFor();
     await page.getByText(/Measured again by Ruth .* the two agree/).waitFor();
@@ -175,16 +176,20 @@ describe('the measuring bench', function () {
     await page.goto(`${house.url}/jobs/${jobs.get('V 068') ?? ''}/gauge`);
     const choose = page.locator('input[type=file][accept*=csv]');
     const csv = (rows: readonly string[]) => ({ name: 'machine.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
-    const head = 'component;measurement;place;angle_deg;typed;unit';
+    const head = 'component;measurement;place;angle_deg;typed;unit;surface;cold';
     await choose.setInputFiles(
-      csv([head, 'Front left rotor;rotor_thickness;outer ring;0;9,31;mm', 'Front left rotor;rotor_thickness;rim;45;9,30;mm']),
+      csv([
+        head,
+        'Front left rotor;rotor_thickness;outer ring;0;9,31;mm;clean;yes',
+        'Front left rotor;rotor_thickness;rim;45;9,30;mm;clean;yes',
+      ]),
     );
     await page.getByText('“rim” is no ring or depth of it').waitFor();
     expect(await page.getByRole('button', { name: /^Take \d+ in$/ }).count()).to.equal(0);
     await choose.setInputFiles(csv(['fruit,colour', 'pear,green']));
     await page.getByText(/This is no list of readings/).waitFor();
     await choose.setInputFiles(
-      csv([head, ...[0, 90, 180, 270].map((a) => `Front left rotor;rotor_thickness;outer ring;${a};9,3${a / 90};mm`)]),
+      csv([head, ...[0, 90, 180, 270].map((a) => `Front left rotor;rotor_thickness;outer ring;${a};9,3${a / 90};mm;clean;yes`)]),
     );
     await page.getByRole('button', { name: 'Take 4 in' }).click();
     await page.getByText('4 readings are taken in.').waitFor();

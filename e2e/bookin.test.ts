@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { BrowserContext, Page } from 'playwright-core';
-import { allSent, House, signIn } from './house.ts';
+import { allSent, House, sayClean, signIn } from './house.ts';
 
 interface Yard {
   jobs: { jobId: string; vehicle: { tag: string; name: string } }[];
@@ -212,6 +212,7 @@ describe('booking in', function () {
     await button(/^Listen here/).waitFor();
     speaking = false;
     await speak;
+    await sayClean(other);
     await say('12.346', 'press');
     await other.getByText('Position 2 of 8').waitFor();
     await say('12.347', 'keys');

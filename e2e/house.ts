@@ -1,12 +1,21 @@
-import { chmodSync, mkdtempSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { chmodSync, existsSync, mkdtempSync, renameSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import pg from 'pg';
 import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
 import { loadDemo } from '@dauer/demo';
 import { openBrowser } from '../tools/lib/browser.mjs';
 import { openCluster } from '../tools/lib/cluster.mjs';
 import { freePort } from '../tools/lib/machine.mjs';
+import { binOf } from '../tools/lib/postgres.mjs';
 import { startServer } from '../tools/lib/serve.mjs';
+
+/** Runs a program of PostgreSQL. @throws Error with what it said */
+function psql(program: string, ...args: readonly string[]): void {
+  const done = spawnSync(join(binOf(), program), [...args], { encoding: 'utf8' });
+  if (done.status !== 0) throw new Error(`${program}: ${done.stderr}`);
+}
 
 /** How long a busy machine may take over one step, ms: a test says what is wrong, not how fast the machine is. */
 const SLOWEST = 40000;
@@ -26,8 +35,16 @@ export class House {
     this.cluster = await openCluster(join(home, 'c'), { scratch: true });
     this.databaseUrl = this.cluster.database('dauer');
     this.port = await freePort();
+    const known = demo ? process.env['DAUER_DEMO_DUMP'] : undefined;
+    const loaded = known !== undefined && existsSync(known);
+    if (loaded) psql('psql', '-q', '-v', 'ON_ERROR_STOP=1', '-f', known, this.databaseUrl);
     await this.start(demo);
-    if (demo) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
+    if (demo && !loaded) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
+    if (known !== undefined && !loaded) {
+      // Written whole before it has its name: the shops that open meanwhile load their own.
+      psql('pg_dump', '--no-owner', '-f', `${known}.${process.pid}`, this.databaseUrl);
+      renameSync(`${known}.${process.pid}`, known);
+    }
     this.browser = await openBrowser();
   }
   get url(): string {
@@ -47,6 +64,14 @@ export class House {
   async killDatabase(): Promise<void> {
     process.kill(this.cluster.postmasterPid(), 'SIGKILL');
     await this.cluster.restart();
+  }
+  /** Writes into the database past the application, as a newer version or a hand there might have. */
+  async query(text: string, values: readonly unknown[]): Promise<Record<string, unknown>[]> {
+    const client = new pg.Client({ connectionString: this.databaseUrl });
+    await client.connect();
+    const { rows } = await client.query<Record<string, unknown>>(text, [...values]);
+    await client.end();
+    return rows;
   }
   /** `shell`: the browser keeps the application itself, so that it opens without the server. */
   async page(options: { width?: number; height?: number; night?: boolean; shell?: boolean } = {}): Promise<Page> {
@@ -82,8 +107,28 @@ export async function signIn(page: Page, url: string, login: string, password = 
   await page.getByRole('heading', { name: /in the shop/ }).waitFor();
 }
 
+/** The longest one press may take to find its button, before the buttons are counted again. */
+const ONE_PRESS = 3_000;
+
+/** Says that the part in hand is clean and cold, where that is asked and nobody has said it yet. */
+export async function sayClean(page: Page): Promise<void> {
+  await page
+    .locator('[data-capture]')
+    .waitFor({ timeout: ONE_PRESS })
+    .catch(() => undefined);
+  for (const [group, answer] of [
+    ['Surface', 'Clean'],
+    ['Temperature of the part', 'Cold'],
+  ] as const) {
+    const asked = page.getByRole('group', { name: group, exact: true });
+    if ((await asked.count()) === 0 || (await asked.locator('[aria-pressed="true"]').count()) > 0) continue;
+    await asked.getByRole('button', { name: answer, exact: true }).click();
+  }
+}
+
 /** Types figures as a hand does, Enter after each. */
 export async function typeFigures(page: Page, figures: readonly string[]): Promise<void> {
+  await sayClean(page);
   for (const f of figures) {
     await page.keyboard.type(f, { delay: 25 });
     await page.keyboard.press('Enter');
@@ -94,9 +139,6 @@ export async function typeFigures(page: Page, figures: readonly string[]): Promi
 export async function allSent(page: Page): Promise<void> {
   await page.locator('header[data-on-the-way="0"]').waitFor({ timeout: 2 * SLOWEST });
 }
-
-/** The longest one press may take to find its button, before the buttons are counted again. */
-const ONE_PRESS = 3_000;
 
 /**
  * Presses every one of a kind of button, each of which goes away once what it does is kept. A press may take others

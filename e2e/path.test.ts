@@ -137,7 +137,14 @@ describe('one vehicle from book-in to hand-back', function () {
     await page.getByText(/goes on: Front left hub, end float/).waitFor();
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Front left hub' }).first().waitFor();
+    // Nobody said which bearing it is: what is too little for the one kind and sound for the other cannot be told.
     await typeFigures(page, ['0.02']);
+    await page
+      .getByText(/^Which bearing\?/)
+      .first()
+      .waitFor();
+    await page.getByRole('button', { name: 'Take all again' }).click();
+    await typeFigures(page, ['0.035']);
     await page.getByRole('link', { name: /Gauge.*done/ }).waitFor();
   });
 

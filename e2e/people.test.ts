@@ -1,4 +1,4 @@
-import { buildLayout } from '@dauer/core';
+import { buildLayout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';

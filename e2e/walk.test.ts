@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { aroundBore, BenchShop, CORNERS, figuresFor, type JobFile, type Slot, sweepOf } from './benchShop.ts';
-import { allSent, pressAll, signIn, typeFigures } from './house.ts';
+import { allSent, pressAll, sayClean, signIn, typeFigures } from './house.ts';
 
 describe('a vehicle measured whole, by keyboard and simulated gauge', function () {
   this.timeout(900000);
@@ -205,12 +205,14 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
       });
       expect(reply.status()).to.equal(200);
     };
-    // The drums come back from the turner, a cylinder from the coater, and go on again.
+    // The drums come back from the turner, a cylinder from the coater; that one goes on, the drums lie on the bench.
     await page.goto(`${house.url}/jobs/${jobs.get('V 063') ?? ''}/rebuild`);
-    for (const step of ['Back', 'Machined', 'Fitted again']) {
+    for (const step of ['Back', 'Machined']) {
       await page.getByRole('button', { name: step, exact: true }).first().waitFor();
       await pressAll(page.getByRole('button', { name: step, exact: true }));
     }
+    const cylinderRows = page.locator('.part').filter({ has: page.locator('.what b', { hasText: /cylinder/i }) });
+    await pressAll(cylinderRows.getByRole('button', { name: 'Fitted again', exact: true }));
     const file = await files('V 063');
     const all = (kind: string): Slot[] => CORNERS.flatMap((c) => file.layout.slots.filter((s) => s.kind === kind && s.corner === c));
     for (const [n, drum] of all('drum').entries()) {
@@ -245,6 +247,7 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
         list.map((f) => `${f} mm`),
       );
       if (n > 0) {
+        await sayClean(page);
         await say(list[0] ?? '', 'live');
         await page.getByRole('button', { name: /^Listen here/ }).click();
         await page.locator('[data-capture] .live', { hasText: list[0] }).waitFor();
@@ -252,6 +255,7 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
         await allTaken();
         continue;
       }
+      await sayClean(page);
       let speaking = true;
       const speak = (async () => {
         for (; speaking; await page.waitForTimeout(150)) await say(list[0] ?? '', 'live');

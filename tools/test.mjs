@@ -65,7 +65,7 @@ function mocha(name, files, env, scratch) {
   });
 }
 
-/** Runs of mocha, two at a time. */
+/** Runs of mocha, three at a time: much of each is waiting, for a browser, a database or a process that was killed. */
 async function lanes(runs, scratch) {
   const left = [...runs];
   const lane = async () => {
@@ -74,18 +74,21 @@ async function lanes(runs, scratch) {
       await mocha(name, files, env, scratch);
     }
   };
-  await Promise.all([lane(), lane()]);
+  await Promise.all([lane(), lane(), lane()]);
 }
 
-/** The browser tests, those that take longest first: so that both lanes end together. */
-function browserTests() {
-  const slow = ['looks', 'walk', 'bench', 'bookin', 'kept', 'path', 'people'];
+/**
+ * The browser tests, those that take longest first: so that all lanes end together.
+ * @param dump where the first of them writes the demonstration shop that the others open
+ */
+function browserTests(dump) {
+  const slow = ['walk', 'looks', 'bookin', 'kept', 'path', 'bench', 'people', 'trace'];
   const rank = (file) => (slow.includes(file) ? slow.indexOf(file) : slow.length);
   return readdirSync(join(ROOT, 'e2e'))
     .filter((f) => f.endsWith('.test.ts'))
     .map((f) => f.replace('.test.ts', ''))
     .sort((a, b) => rank(a) - rank(b))
-    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], {}]);
+    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], { DAUER_DEMO_DUMP: dump }]);
 }
 
 await run(async () => {
@@ -122,7 +125,7 @@ await run(async () => {
         : []),
       ...(wanted('core') ? [['core', pure, {}]] : []),
       ...(wanted('web') ? [['web', ['web/test/**/*.test.ts'], {}]] : []),
-      ...(wanted('e2e') ? browserTests() : []),
+      ...(wanted('e2e') ? browserTests(join(scratch, 'demo.sql')) : []),
     ],
     scratch,
   );

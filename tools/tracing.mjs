@@ -1,19 +1,8 @@
-import {
-  answersTo,
-  buildLayout,
-  evenNumbers,
-  givenSomething,
-  hide,
-  infer,
-  meaningful,
-  networkOf,
-  ownersNotice,
-  pinnedDown,
-  proposedCheck,
-  SHIFTS,
-  TABLES,
-  TEMPLATES,
-} from '@dauer/core';
+import { SHIFTS, TABLES } from '@dauer/core/catalogue';
+import { conditionOnAnyFault, infer, seededUniform } from '@dauer/core/inference';
+import { buildLayout, TEMPLATES } from '@dauer/core/layout';
+import { meaningful, networkOf } from '@dauer/core/stages';
+import { answersTo, hide, isIdentified, ownersNotice, proposedCheck } from '@dauer/core/views';
 import { say } from './lib/say.mjs';
 
 /**
@@ -22,8 +11,8 @@ import { say } from './lib/say.mjs';
  * `npm run tracing -- 1000` says how many vehicles. The same number gives the same vehicles.
  */
 const VEHICLES = Number(process.argv[2] ?? 1000);
-const MOST_CHECKS = 8;
-const random = evenNumbers(20261126);
+const MAX_CHECKS = 8;
+const random = seededUniform(20261126);
 const pick = (list) => list[Math.floor(random() * list.length)];
 
 /** A vehicle with hidden faults, and everything that would be seen of them. */
@@ -38,8 +27,8 @@ function sample() {
 function found({ network, hidden }, observations) {
   // Kept with at least one fault: it is known that there is one.
   const evidence = { observations, certain: {} };
-  const { posterior } = givenSomething(network, evidence, infer(network, evidence));
-  return { all: pinnedDown(hidden.present, posterior), posterior };
+  const { posterior } = conditionOnAnyFault(network, evidence, infer(network, evidence));
+  return { all: isIdentified(hidden.present, posterior), posterior };
 }
 const ORDERS = {
   // Of the three proposed, the one that says most.
@@ -64,16 +53,16 @@ for (const [name, order] of Object.entries(ORDERS)) {
     let answeredAt = found(v, observations).all ? 0 : null;
     let result = null;
     // On past the eighth check only where the fault is not pinned down yet, for its minutes.
-    for (let k = 0; k < MOST_CHECKS || answeredAt === null; k += 1) {
+    for (let k = 0; k < MAX_CHECKS || answeredAt === null; k += 1) {
       const left = meaningful(v.network.checks, observations).filter((c) => c.observations.some((id) => observations[id] === undefined));
       const check = order(v, observations, left);
       if (!check) break;
       spent += check.minutes;
       path.push(check.kind.id);
-      if (name === 'proposed' && k < MOST_CHECKS) done.set(check.kind.id, (done.get(check.kind.id) ?? 0) + 1);
+      if (name === 'proposed' && k < MAX_CHECKS) done.set(check.kind.id, (done.get(check.kind.id) ?? 0) + 1);
       Object.assign(observations, answersTo(check.observations, v.hidden.shows));
       const now = found(v, observations);
-      if (k < MOST_CHECKS) result = now;
+      if (k < MAX_CHECKS) result = now;
       if (now.all) answeredAt ??= spent;
     }
     result ??= found(v, observations);

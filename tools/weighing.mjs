@@ -1,4 +1,7 @@
-import { buildLayout, evenNumbers, infer, networkOf, TABLES, TEMPLATES, worthOf } from '@dauer/core';
+import { TABLES } from '@dauer/core/catalogue';
+import { expectedInfoGain, infer, seededUniform } from '@dauer/core/inference';
+import { buildLayout, TEMPLATES } from '@dauer/core/layout';
+import { networkOf } from '@dauer/core/stages';
 import { say } from './lib/say.mjs';
 
 /**
@@ -6,7 +9,7 @@ import { say } from './lib/say.mjs';
  * ranking the checks; the same for the vehicle whose network is the largest.
  */
 const ROUNDS = 30;
-const next = evenNumbers(15);
+const next = seededUniform(15);
 
 function made() {
   const faults = Array.from({ length: 100 }, (_, i) => ({ id: `f${i}`, prior: 0.01 + 0.2 * next() }));
@@ -46,7 +49,7 @@ function measure(what, make, ask) {
   say(`${what.padEnd(44)} p50 ${at(0.5).toFixed(1).padStart(7)} ms   p95 ${at(0.95).toFixed(1).padStart(7)} ms   n ${took.length}`);
 }
 const exact = ({ network, evidence }) => infer(network, evidence);
-const ranked = ({ network, evidence, checks }) => worthOf(network, evidence, checks);
+const ranked = ({ network, evidence, checks }) => expectedInfoGain(network, evidence, checks);
 measure('100 faults, 15 seen: causes, exact', made, exact);
 measure('100 faults, 15 seen: ranking 35 checks', made, ranked);
 const one = largest();

@@ -33,37 +33,12 @@ export const ENDPOINTS = {
 };
 export type EndpointName = keyof typeof ENDPOINTS;
 
-/** The endpoint that takes events of a family. */
-export const EVENT_ENDPOINT = {
-  sets: 'beginSet',
-  readings: 'takeReading',
-  takeBacks: 'takeBack',
-  findings: 'find',
-  observations: 'observe',
-  decisions: 'decide',
-  operations: 'planOperation',
-  operationEvents: 'logOperation',
-  torques: 'logTorque',
-  bleedPulls: 'pull',
-  fluidServices: 'serveFluid',
-  proofs: 'prove',
-  acceptances: 'accept',
-  cautionAcks: 'acknowledge',
-  partEvents: 'logPart',
-  putIns: 'putIn',
-  takenOuts: 'takeOut',
-  setMoves: 'moveSet',
-  counters: 'readCounter',
-  pictures: 'addPicture',
-  intakeLooks: 'lookAtIntake',
-  cameWith: 'layOut',
-  earlierWork: 'tellEarlier',
-  leftItems: 'leaveItem',
-  causeLooks: 'lookForCause',
-  jointEvents: 'logJoint',
-  partCorrections: 'correctPart',
-  voids: 'voidJob',
-  afterCares: 'answerAfterCare',
-  amendments: 'amend',
-  redactions: 'redact',
-} as const satisfies Record<EventFamily, EndpointName>;
+/** Endpoints that take events of a family. */
+export type EventEndpointName = {
+  [K in EndpointName]: (typeof ENDPOINTS)[K] extends { readonly family: EventFamily } ? K : never;
+}[EndpointName];
+
+/** The endpoint that takes events of each family. */
+export const EVENT_ENDPOINT = Object.fromEntries(
+  Object.entries(ENDPOINTS).flatMap(([name, line]) => ('family' in line ? [[line.family, name]] : [])),
+) as Readonly<Record<EventFamily, EventEndpointName>>;

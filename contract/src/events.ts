@@ -1,9 +1,11 @@
-import * as core from '@dauer/core';
+import * as catalogue from '@dauer/core/catalogue';
+import type * as layout from '@dauer/core/layout';
+import type * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { corner, day, id, instant, name, recordBase, sentBase, typed, unitId, words } from './primitives.ts';
 
 /** A record's own fields are exactly those that the core knows, so the two cannot drift apart. */
-type Fields<T extends core.EventBase> = z.ZodType<T>;
+type Fields<T extends ledger.EventBase> = z.ZodType<T>;
 
 const position = {
   frame: z.enum(['rotor_mark', 'hub_stud', 'drum_mark', 'pads', 'bore', 'piston', 'shoes', 'place']),
@@ -11,7 +13,7 @@ const position = {
   place: words(60).nullable(),
 };
 const option = z.enum(['use_again', 'reseal', 'machine', 'replace', 'put_off']);
-const measurement = z.enum(core.MEASUREMENT_IDS);
+const measurement = z.enum(catalogue.MEASUREMENT_IDS);
 export const fluidClass = z.enum(['3', '4', '5.1', '6', '5', 'mineral', 'castor']);
 export const componentKind = z.enum([
   'pedal',
@@ -41,7 +43,7 @@ export const componentKind = z.enum([
   'balance_bar',
   'clutch_master',
   'clutch_slave',
-]) satisfies z.ZodType<core.ComponentKind>;
+]) satisfies z.ZodType<layout.ComponentKind>;
 
 const setFields = {
   slotId: id,
@@ -120,34 +122,34 @@ const putInFields = {
   note: words(300),
 };
 
-export const readingSetRecord = recordBase.extend(setFields).meta({ id: 'ReadingSet' }) satisfies Fields<core.ReadingSet>;
+export const readingSetRecord = recordBase.extend(setFields).meta({ id: 'ReadingSet' }) satisfies Fields<ledger.ReadingSet>;
 export const readingRecord = recordBase
   .extend({ ...readingSent, canonical: z.number(), resolution: z.number(), fraction: z.boolean() })
-  .meta({ id: 'Reading' }) satisfies Fields<core.Reading>;
+  .meta({ id: 'Reading' }) satisfies Fields<ledger.Reading>;
 const reason = z.string().trim().min(3).max(500);
-export const takeBackRecord = recordBase.extend({ reason: words(500) }).meta({ id: 'TakeBack' }) satisfies Fields<core.TakeBack>;
-export const findingRecord = recordBase.extend(findingFields).meta({ id: 'Finding' }) satisfies Fields<core.Finding>;
-export const observationRecord = recordBase.extend(observationFields).meta({ id: 'Observation' }) satisfies Fields<core.Observation>;
-export const decisionRecord = recordBase.extend(decisionFields).meta({ id: 'Decision' }) satisfies Fields<core.Decision>;
-export const operationRecord = recordBase.extend(operationFields).meta({ id: 'Operation' }) satisfies Fields<core.Operation>;
+export const takeBackRecord = recordBase.extend({ reason: words(500) }).meta({ id: 'TakeBack' }) satisfies Fields<ledger.TakeBack>;
+export const findingRecord = recordBase.extend(findingFields).meta({ id: 'Finding' }) satisfies Fields<ledger.Finding>;
+export const observationRecord = recordBase.extend(observationFields).meta({ id: 'Observation' }) satisfies Fields<ledger.Observation>;
+export const decisionRecord = recordBase.extend(decisionFields).meta({ id: 'Decision' }) satisfies Fields<ledger.Decision>;
+export const operationRecord = recordBase.extend(operationFields).meta({ id: 'Operation' }) satisfies Fields<ledger.Operation>;
 export const operationEventRecord = recordBase
   .extend(operationEventFields)
-  .meta({ id: 'OperationEvent' }) satisfies Fields<core.OperationEvent>;
+  .meta({ id: 'OperationEvent' }) satisfies Fields<ledger.OperationEvent>;
 export const torqueRecord = recordBase
   .extend({ ...torqueSent, target: z.number(), canonical: z.number() })
-  .meta({ id: 'Torque' }) satisfies Fields<core.Torque>;
+  .meta({ id: 'Torque' }) satisfies Fields<ledger.Torque>;
 export const bleedPullRecord = recordBase
   .extend({ ...bleedSent, volumeMl: z.number() })
-  .meta({ id: 'BleedPull' }) satisfies Fields<core.BleedPull>;
-export const fluidServiceRecord = recordBase.extend(fluidFields).meta({ id: 'FluidService' }) satisfies Fields<core.FluidService>;
-export const proofRecord = recordBase.extend(proofFields).meta({ id: 'Proof' }) satisfies Fields<core.Proof>;
-export const acceptanceRecord = recordBase.extend(acceptanceFields).meta({ id: 'Acceptance' }) satisfies Fields<core.Acceptance>;
-export const cautionAckRecord = recordBase.extend(cautionFields).meta({ id: 'CautionAck' }) satisfies Fields<core.CautionAck>;
-export const partEventRecord = recordBase.extend(partEventFields).meta({ id: 'PartEvent' }) satisfies Fields<core.PartEvent>;
-export const putInRecord = recordBase.extend(putInFields).meta({ id: 'PutIn' }) satisfies Fields<core.PutIn>;
-export const takenOutRecord = recordBase.extend({ putInId: id }).meta({ id: 'TakenOut' }) satisfies Fields<core.TakenOut>;
+  .meta({ id: 'BleedPull' }) satisfies Fields<ledger.BleedPull>;
+export const fluidServiceRecord = recordBase.extend(fluidFields).meta({ id: 'FluidService' }) satisfies Fields<ledger.FluidService>;
+export const proofRecord = recordBase.extend(proofFields).meta({ id: 'Proof' }) satisfies Fields<ledger.Proof>;
+export const acceptanceRecord = recordBase.extend(acceptanceFields).meta({ id: 'Acceptance' }) satisfies Fields<ledger.Acceptance>;
+export const cautionAckRecord = recordBase.extend(cautionFields).meta({ id: 'CautionAck' }) satisfies Fields<ledger.CautionAck>;
+export const partEventRecord = recordBase.extend(partEventFields).meta({ id: 'PartEvent' }) satisfies Fields<ledger.PartEvent>;
+export const putInRecord = recordBase.extend(putInFields).meta({ id: 'PutIn' }) satisfies Fields<ledger.PutIn>;
+export const takenOutRecord = recordBase.extend({ putInId: id }).meta({ id: 'TakenOut' }) satisfies Fields<ledger.TakenOut>;
 const moveFields = { setId: id, slotId: id, partId: id.nullable(), supersedes };
-export const setMoveRecord = recordBase.extend(moveFields).meta({ id: 'SetMove' }) satisfies Fields<core.SetMove>;
+export const setMoveRecord = recordBase.extend(moveFields).meta({ id: 'SetMove' }) satisfies Fields<ledger.SetMove>;
 const jointFields = {
   connectionId: id,
   slotId: id,
@@ -155,18 +157,18 @@ const jointFields = {
   seal: z.enum(['flare', 'washers', 'taper_sealant', 'o_ring', 'other']).nullable().default(null),
   note: words(300),
 };
-export const jointRecord = recordBase.extend(jointFields).meta({ id: 'JointEvent' }) satisfies Fields<core.JointEvent>;
+export const jointRecord = recordBase.extend(jointFields).meta({ id: 'JointEvent' }) satisfies Fields<ledger.JointEvent>;
 const partCorrectionFields = { kind: z.enum(['join', 'split']), partId: id, otherId: id, since: instant.nullable(), reason };
 export const partCorrectionRecord = recordBase
   .extend(partCorrectionFields)
-  .meta({ id: 'PartCorrection' }) satisfies Fields<core.PartCorrection>;
-export const voidRecord = recordBase.extend({ reason }).meta({ id: 'JobVoid' }) satisfies Fields<core.JobVoid>;
+  .meta({ id: 'PartCorrection' }) satisfies Fields<ledger.PartCorrection>;
+export const voidRecord = recordBase.extend({ reason }).meta({ id: 'JobVoid' }) satisfies Fields<ledger.JobVoid>;
 const afterCareFields = { item: words(120).min(1), result: z.enum(['done', 'taken_over', 'failed']), note: words(500) };
-export const afterCareRecord = recordBase.extend(afterCareFields).meta({ id: 'AfterCareAnswer' }) satisfies Fields<core.AfterCareAnswer>;
+export const afterCareRecord = recordBase.extend(afterCareFields).meta({ id: 'AfterCareAnswer' }) satisfies Fields<ledger.AfterCareAnswer>;
 const amendmentFields = { words: words(1000).min(3), reason };
-export const amendmentRecord = recordBase.extend(amendmentFields).meta({ id: 'Amendment' }) satisfies Fields<core.Amendment>;
+export const amendmentRecord = recordBase.extend(amendmentFields).meta({ id: 'Amendment' }) satisfies Fields<ledger.Amendment>;
 const redactionFields = { field: words(40).min(1), line: words(60).nullable().default(null), reason };
-export const redactionRecord = recordBase.extend(redactionFields).meta({ id: 'Redaction' }) satisfies Fields<core.Redaction>;
+export const redactionRecord = recordBase.extend(redactionFields).meta({ id: 'Redaction' }) satisfies Fields<ledger.Redaction>;
 const pictureFields = {
   hash: z.string().regex(/^[0-9a-f]{64}$/),
   of: z.enum(['vehicle', 'came_with', 'place', 'paper', 'finding']),
@@ -174,14 +176,14 @@ const pictureFields = {
   findingId: id.nullable().default(null),
   note: words(500),
 };
-export const pictureRecord = recordBase.extend(pictureFields).meta({ id: 'Picture' }) satisfies Fields<core.Picture>;
+export const pictureRecord = recordBase.extend(pictureFields).meta({ id: 'Picture' }) satisfies Fields<ledger.Picture>;
 const intakeFields = {
   corner: corner.nullable(),
   thing: z.enum(['unions', 'bleeders', 'hoses', 'fasteners', 'adjusters', 'springs']),
   state: z.enum(['sound', 'stiff', 'rounded', 'seized', 'cracked', 'leaks', 'missing', 'none_here']),
   note: words(500),
 };
-export const intakeRecord = recordBase.extend(intakeFields).meta({ id: 'IntakeLook' }) satisfies Fields<core.IntakeLook>;
+export const intakeRecord = recordBase.extend(intakeFields).meta({ id: 'IntakeLook' }) satisfies Fields<ledger.IntakeLook>;
 const cameWithFields = {
   name,
   kind: componentKind.nullable(),
@@ -191,7 +193,7 @@ const cameWithFields = {
   fits: z.enum(['fits', 'does_not_fit', 'not_tried']),
   note: words(500),
 };
-export const cameWithRecord = recordBase.extend(cameWithFields).meta({ id: 'CameWith' }) satisfies Fields<core.CameWith>;
+export const cameWithRecord = recordBase.extend(cameWithFields).meta({ id: 'CameWith' }) satisfies Fields<ledger.CameWith>;
 const earlierFields = {
   what: z.enum(['fluid_changed', 'renewed', 'overhauled', 'machined', 'inspected', 'other']),
   slotId: id.nullable(),
@@ -202,9 +204,9 @@ const earlierFields = {
   km: z.number().min(0).max(1e8).nullable(),
   note: words(500),
 };
-export const earlierRecord = recordBase.extend(earlierFields).meta({ id: 'EarlierWork' }) satisfies Fields<core.EarlierWork>;
+export const earlierRecord = recordBase.extend(earlierFields).meta({ id: 'EarlierWork' }) satisfies Fields<ledger.EarlierWork>;
 const leftFields = { closedBy: id.nullable(), slotId: id, item: words(200).min(3), what: words(300).min(3) };
-export const leftRecord = recordBase.extend(leftFields).meta({ id: 'LeftItem' }) satisfies Fields<core.LeftItem>;
+export const leftRecord = recordBase.extend(leftFields).meta({ id: 'LeftItem' }) satisfies Fields<ledger.LeftItem>;
 const causeFields = {
   fault: z.string().regex(/^[a-z_]{2,40}$/),
   place: z.string().regex(/^[a-zA-Z0-9-]{1,40}$/),
@@ -212,10 +214,10 @@ const causeFields = {
   said: z.number().min(0).max(1).nullable(),
   rank: z.number().int().min(1).max(1000).nullable(),
 };
-export const causeRecord = recordBase.extend(causeFields).meta({ id: 'CauseLook' }) satisfies Fields<core.CauseLook>;
+export const causeRecord = recordBase.extend(causeFields).meta({ id: 'CauseLook' }) satisfies Fields<ledger.CauseLook>;
 export const counterRecord = recordBase
   .extend({ vehicleId: id, typed, km: z.number() })
-  .meta({ id: 'CounterReading' }) satisfies Fields<core.CounterReading>;
+  .meta({ id: 'CounterReading' }) satisfies Fields<ledger.CounterReading>;
 
 /** Families of events: what is sent, and what comes back and is kept. */
 export const EVENTS = {
@@ -262,8 +264,8 @@ export const EVENTS = {
   leftItems: { sent: sentBase.extend(leftFields), record: leftRecord },
   causeLooks: { sent: sentBase.extend(causeFields), record: causeRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
-} as const;
-export type EventFamily = keyof typeof EVENTS;
+} as const satisfies Readonly<Record<ledger.EventList, { readonly sent: z.ZodType; readonly record: z.ZodType }>>;
+export type EventFamily = ledger.EventList;
 export type Sent<F extends EventFamily> = z.input<(typeof EVENTS)[F]['sent']>;
 export type Recorded<F extends EventFamily> = z.infer<(typeof EVENTS)[F]['record']>;
 

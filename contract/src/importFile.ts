@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { EVENTS, type EventFamily, type Recorded } from './events.ts';
 import { id, instant, words } from './primitives.ts';
-import * as t from './things.ts';
+import * as t from './entities.ts';
 
 /** Stands for somebody who did something before these records, and is none of the shop’s people. */
 export const FROM_BEFORE = 'from before';
@@ -45,5 +45,5 @@ export const importReply = z.object({
   known: z.number().int(),
   jobs: z.number().int(),
   /** Jobs that were not taken in, each whole; everything else was. */
-  refused: z.array(z.object({ jobId: id, why: z.string() })),
+  refused: z.array(z.object({ jobId: id, code: z.string(), why: z.string() })),
 });

@@ -2,7 +2,7 @@
 export * from './primitives.ts';
 export * from './endpoint.ts';
 export * from './events.ts';
-export * from './things.ts';
+export * from './entities.ts';
 export * from './importFile.ts';
 export * from './live.ts';
 export * from './endpoints.ts';
@@ -12,3 +12,4 @@ export { PICTURE } from './features/bookin.ts';
 export { SHEET_PDF } from './features/prove.ts';
 export type { VerdictChange } from './features/limits.ts';
 export type { YardJob } from './features/yard.ts';
+export * from './problems.ts';

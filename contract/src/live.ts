@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Access } from './endpoint.ts';
 import { id } from './primitives.ts';
-import { gaugeFields } from './things.ts';
+import { gaugeFields } from './entities.ts';
 
 /** By what clock a page stamps what it sends, ms; and the server's, on every answer: so that a wrong clock is set right. */
 export const CLOCK_HEADER = 'x-dauer-clock';
@@ -11,7 +11,7 @@ export const NOW_HEADER = 'x-dauer-now';
 /** Which incarnation of the book answers: a restored one is another, and is sent again what a device still keeps. */
 export const BOOK_HEADER = 'x-dauer-book';
 
-/** The stream of changes: who listens is told that something changed, and reads it himself. */
+/** The stream of changes: listeners get ids only, and read again. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };
 
 /** What an instrument says: the figure it shows now, that it was pressed, or that it types like a keyboard. */
@@ -30,7 +30,7 @@ export type InstrumentMessage = z.infer<typeof instrumentMessage>;
 export const liveMessage = z.object({
   jobId: id.nullable(),
   page: z.string().max(40),
-  /** Somebody’s sessions ended, or his role changed: streams that are not his to hear any more end at once. */
+  /** Somebody’s sessions ended, or their role changed: streams that they may not hear any more end at once. */
   people: z.boolean().optional(),
   /** Nothing changed: an instrument speaks to whoever listens to it. */
   instrument: instrumentMessage.optional(),
@@ -39,5 +39,5 @@ export const liveMessage = z.object({
 });
 export type LiveMessage = z.infer<typeof liveMessage>;
 
-/** Header by which a page names itself, so that it need not be told of its own doings. */
+/** Header by which a page names itself, so that it does not get its own changes back. */
 export const PAGE_HEADER = 'x-dauer-page';

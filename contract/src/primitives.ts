@@ -1,5 +1,5 @@
-import type { Corner, Kind, UnitId } from '@dauer/core';
-import { CORNERS, UNITS } from '@dauer/core';
+import { type Corner, CORNERS } from '@dauer/core/layout';
+import { type Kind, type UnitId, UNITS } from '@dauer/core/quantity';
 import { z } from 'zod';
 
 /** UUID made where the record is made (version 7), so that a write may be repeated safely. */

@@ -1,3 +1,5 @@
+import { EVENT_LISTS, familyOf, recordFrom } from '@dauer/core/ledger';
+import { DomainError } from '@dauer/core/quantity';
 import { expect } from 'chai';
 import { z } from 'zod';
 import { type Endpoint, ENDPOINTS, EVENT_ENDPOINT, EVENTS, mayCall } from '../src/index.ts';
@@ -15,9 +17,7 @@ describe('the contract', () => {
     }
   });
   it('sends every family of events to an endpoint that takes it', () => {
-    for (const [family, name] of Object.entries(EVENT_ENDPOINT)) {
-      expect(ENDPOINTS[name].body, family).to.equal(EVENTS[family as keyof typeof EVENTS].sent);
-    }
+    for (const family of EVENT_LISTS) expect(ENDPOINTS[EVENT_ENDPOINT[family]].body, family).to.equal(EVENTS[family].sent);
   });
   it('a higher role may do what a lower one may', () => {
     expect(mayCall('technician', 'lead')).to.equal(true);
@@ -40,5 +40,51 @@ describe('the contract', () => {
       'switchTo',
       'welcome',
     ]);
+  });
+});
+
+describe('a family of events', () => {
+  const keysOf = (schema: unknown): string[] => Object.keys((schema as { shape: object }).shape);
+
+  it('names only fields that its record has, and sends aside only what its record has not', () => {
+    for (const list of EVENT_LISTS) {
+      const { names, blackable, personal, price, aside } = familyOf(list);
+      const [record, sent] = [keysOf(EVENTS[list].record), keysOf(EVENTS[list].sent)];
+      expect(record, list).to.include.members([...Object.keys(names), ...blackable, ...personal, ...price]);
+      for (const field of aside) expect([sent.includes(field), record.includes(field)], `${list}.${field}`).to.deep.equal([true, false]);
+    }
+  });
+
+  it('sends everything that its record has, but for what every event has and what is worked out', () => {
+    const everywhere = ['jobId', 'authorId', 'recordedAt'];
+    for (const list of EVENT_LISTS) {
+      const sent = keysOf(EVENTS[list].sent);
+      const more = keysOf(EVENTS[list].record).filter((k) => !sent.includes(k) && !everywhere.includes(k));
+      expect(more.length > 0, `${list}: ${more.join()}`).to.equal(familyOf(list).derive !== undefined);
+    }
+  });
+
+  it('that replaces another says what its author saw, and no other does', () => {
+    for (const list of EVENT_LISTS)
+      expect(familyOf(list).supersedes !== undefined, list).to.equal(keysOf(EVENTS[list].record).includes('supersedes'));
+  });
+
+  it('makes the same record of what was sent, whoever makes it: figures worked out, and nothing of what is no part of it', () => {
+    const base = { id: 'e', jobId: 'j', authorId: 'a', device: 'd', happenedAt: '', recordedAt: '', corrects: null };
+    const facts = { vehicleId: 'v', measurement: 'rotor_thickness', gaugeKind: 'micrometer' } as const;
+    expect(recordFrom('counters', { ...base, typed: '61 240', unit: 'mi' }, facts)).to.deep.equal({
+      ...base,
+      typed: '61 240',
+      vehicleId: 'v',
+      km: 61240 * 1.609344,
+    });
+    expect(recordFrom('acceptances', { ...base, obligation: 'o', reason: 'r', password: 'secret' }, facts)).to.deep.equal({
+      ...base,
+      obligation: 'o',
+      reason: 'r',
+    });
+    const reading = { ...base, setId: 's', place: null, typed: '12.1', unit: 'mm' };
+    expect(recordFrom('readings', reading, facts)).to.include({ canonical: 12.1, typed: '12.1' });
+    expect(() => recordFrom('readings', reading, { ...facts, measurement: null })).to.throw(DomainError);
   });
 });

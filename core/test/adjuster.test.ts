@@ -1,7 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { adjusterFacts, adjusterTravel, type AdjusterInput, adjusterWords, openBook, Refusal, slotById } from '../src/index.ts';
-import { FOUR, LIMIT, Told } from './told.ts';
+import { openBook } from '../src/history/book.ts';
+import { adjusterFacts, type AdjusterInput, adjusterTravel, adjusterWords } from '../src/judging/adjusterTravel.ts';
+import { slotById } from '../src/layout/graph.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { FOUR, LIMIT, JobFixture } from './jobFixture.ts';
 
 const PLAIN: AdjusterInput = {
   drum: { now: 254.6, fresh: 254 },
@@ -96,7 +99,7 @@ describe('what is left of an adjuster', () => {
       [{ cam: { now: 20, fresh: 19 } }, 'longer_than_new'],
     ] as const) {
       const sum = (): unknown => adjusterTravel({ ...PLAIN, ...over });
-      expect(sum, code).to.throw(Refusal).with.property('code', code);
+      expect(sum, code).to.throw(DomainError).with.property('code', code);
     }
   });
 });
@@ -116,14 +119,14 @@ describe('what draws on an adjuster, from what was gauged at the wheel', () => {
     },
   };
   it('names what is missing until it is there', () => {
-    const t = new Told(FOUR, [DRUM], 'lorry_drums_single_servo');
+    const t = new JobFixture(FOUR, [DRUM], 'lorry_drums_single_servo');
     const shoes = slotById(t.layout, t.slot('shoes'))!;
     const facts = () => adjusterFacts(openBook(t.file), shoes);
     expect(facts().missing).to.deep.equal(['the drum’s diameter', 'the linings', 'the adjuster’s whole travel']);
     t.gauge(t.slot('drum'), Array<string>(12).fill('280.00'), { measurement: 'drum_diameter', count: 4 });
     t.gauge(shoes.id, ['3', '4', '5', '4', '4', '4'], { measurement: 'shoe_lining' });
     expect(facts().missing).to.deep.equal(['the lining when new (limit book, or measured here)', 'the adjuster’s whole travel']);
-    t.gauge(shoes.id, ['18', '0.25', '6', '148', '150'], { measurement: 'adjuster_travel', partId: null });
+    t.gauge(shoes.id, ['18', '0.25', '6', '4', '148', '150'], { measurement: 'adjuster_travel', partId: null });
     expect(facts()).to.deep.include({
       missing: [],
       drum: { now: 280, fresh: 279.4 },

@@ -1,24 +1,17 @@
 import { expect } from 'chai';
-import {
-  afterCareOf,
-  afterCareStates,
-  BEDDING_KM,
-  type BleedPull,
-  buildSheet,
-  deriveJob,
-  forNowOf,
-  isClosed,
-  operationState,
-  type OperationEvent,
-  RETORQUE_KM,
-  runningOperations,
-} from '../src/index.ts';
-import { base, FOUR, NOW, Told } from './told.ts';
+import { operationState, runningOperations } from '../src/history/running.ts';
+import { deriveJob } from '../src/job/job.ts';
+import type { BleedPull } from '../src/ledger/families/bleedPulls.ts';
+import type { OperationEvent } from '../src/ledger/families/operationEvents.ts';
+import { afterCareOf, afterCareStates, BEDDING_KM, isClosed, RETORQUE_KM } from '../src/views/afterCare.ts';
+import { buildSheet } from '../src/views/handback.ts';
+import { forNowOf } from '../src/views/waits.ts';
+import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 
-const state = (t: Told) => deriveJob(t.file, NOW);
+const state = (t: JobFixture) => deriveJob(t.file, NOW);
 const AT = '2026-03-01T15:00:00.000Z';
-const care = (t: Told) => afterCareOf(state(t), AT);
-function torque(t: Told, point: string): void {
+const care = (t: JobFixture) => afterCareOf(state(t), AT);
+function torque(t: JobFixture, point: string): void {
   t.file.torques = [
     ...t.file.torques,
     {
@@ -27,7 +20,7 @@ function torque(t: Told, point: string): void {
     },
   ];
 }
-function pull(t: Told, air: BleedPull['air']): void {
+function pull(t: JobFixture, air: BleedPull['air']): void {
   const slotId = t.layout.slots.find((s) => s.kind === 'bleeder')?.id ?? '';
   const drawn = { slotId, volumeTyped: '50 mL', volumeMl: 50, colour: 'clear' as const, air, closed: true, method: null };
   t.file.bleedPulls = [...t.file.bleedPulls, { ...base(t.next()), ...drawn }];
@@ -35,21 +28,21 @@ function pull(t: Told, air: BleedPull['air']): void {
 
 describe('what a job leaves behind', () => {
   it('nothing was done, nothing follows', () => {
-    expect(care(new Told(FOUR))).to.deep.equal([]);
+    expect(care(new JobFixture(FOUR))).to.deep.equal([]);
   });
   it('an opened circuit is looked at the next day; what was fitted dry or bled with air in it is bled again', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     pull(t, 'none');
     expect(care(t).map((i) => [i.item, i.on])).to.deep.equal([['leak_next_day', '2026-03-02']]);
     pull(t, 'bubbles');
     expect(care(t).find((i) => i.item === 'second_bleed')?.why).to.equal('Air came while bleeding.');
-    const dry = new Told(FOUR);
+    const dry = new JobFixture(FOUR);
     dry.part(dry.slot('caliper', 'RL'), 'resealed');
     expect(care(dry).map((i) => i.item)).to.deep.equal(['leak_next_day', 'second_bleed']);
     expect(care(dry)[1]?.why).to.equal('A component was fitted dry or resealed.');
   });
   it('wheel nuts are named by wheel and come again by distance; new linings or faces are bedded in', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     torque(t, 'wheel:FL');
     torque(t, 'wheel:RR');
     torque(t, 'caliper:x');
@@ -58,18 +51,18 @@ describe('what a job leaves behind', () => {
     t.part(t.slot('pads', 'FL'), 'fitted', 'new pads');
     const bedding = care(t).find((i) => i.item === 'bedding_in');
     expect([bedding?.km, bedding?.on]).to.deep.equal([BEDDING_KM, '2026-03-31']);
-    const cut = new Told(FOUR);
+    const cut = new JobFixture(FOUR);
     cut.part(cut.slot('rotor', 'FL'), 'machined');
     expect(care(cut).map((i) => i.item)).to.deep.equal(['bedding_in']);
   });
   it('what is taken back leaves nothing', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     pull(t, 'bubbles');
     t.takeBack(t.file.bleedPulls[0]!.id);
     expect(care(t)).to.deep.equal([]);
   });
   it('a job is closed once everything is done or taken over by name; the newest answer counts', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     torque(t, 'wheel:FL');
     pull(t, 'none');
     expect(isClosed(state(t))).to.equal(false);
@@ -103,11 +96,11 @@ describe('what a job leaves behind', () => {
 });
 
 describe('work under way', () => {
-  const clock = (t: Told, operationId: string, kind: OperationEvent['kind'], minute: number): void => {
+  const clock = (t: JobFixture, operationId: string, kind: OperationEvent['kind'], minute: number): void => {
     t.file.operationEvents = [...t.file.operationEvents, { ...base(minute), operationId, kind, note: '' }];
   };
   it('runs from its newest start, is stopped and done, and the longest stands first', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     const ops = ['Soak', 'Cure', 'Bead'].map((title) => ({ ...base(t.next()), slotId: null, title, attendedMinutes: 5 }));
     t.file.operations = ops;
     const [soak, cure, bead] = ops.map((o) => o.id) as [string, string, string];
@@ -130,7 +123,7 @@ describe('work under way', () => {
     expect(runningOperations(deriveJob(t.file, now).book, base(0).happenedAt)[0]?.minutes).to.equal(0);
   });
   it('what is fitted for now is named with its day, until what belongs there is fitted', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     const hose = t.slot('hose', 'FL');
     t.part(hose, 'removed');
     t.file.partEvents = [

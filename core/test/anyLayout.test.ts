@@ -1,53 +1,24 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  bleedersFedThrough,
-  bleedOrder,
-  checkLayout,
-  controlsOf,
-  CORNERS,
-  counterpart,
-  deriveJob,
-  disconnect,
-  fluidState,
-  intakeRows,
-  isHydraulic,
-  type JobFile,
-  jointsOf,
-  KIND_FACTS,
-  type Layout,
-  moveToCircuit,
-  neighbours,
-  pathFromMaster,
-  placeName,
-  Refusal,
-  removeComponent,
-  sharesReservoir,
-  takesIn,
-  walk,
-} from '../src/index.ts';
+import { fluidState } from '../src/history/due.ts';
+import { takesIn } from '../src/history/scope.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { checkLayout } from '../src/layout/check.ts';
+import { moveToCircuit } from '../src/layout/circuits.ts';
+import { disconnect, removeComponent } from '../src/layout/edit.ts';
+import { counterpart, isHydraulic, type Layout, neighbours, pathFromMaster, placeName, walk } from '../src/layout/graph.ts';
+import { controlsOf, sharesReservoir } from '../src/layout/reach.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { bleedersFedThrough } from '../src/readiness/disturbed.ts';
+import { jointsOf } from '../src/readiness/joints.ts';
+import { bleedOrder } from '../src/stages/bleed/order.ts';
+import { intakeRows } from '../src/stages/bookin/intake.ts';
 import { workingLayout } from './layouts.ts';
-import { base, id, Told } from './told.ts';
+import { base, fileOn, id } from './jobFixture.ts';
 
 const NOW = '2026-05-20T12:00:00.000Z';
 const RUNS = { numRuns: 60 };
 const units = (l: Layout) => l.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave');
-
-/** A job on a vehicle with any layout: every article found in its place. */
-function fileOn(layout: Layout): JobFile {
-  const told = new Told();
-  const articles = layout.slots.filter((s) => KIND_FACTS[s.kind].article);
-  return {
-    ...told.file,
-    layout,
-    job: { ...told.file.job, scopeCorners: CORNERS.filter((c) => layout.slots.some((s) => s.corner === c)) },
-    parts: articles.map((s) => ({ id: `part:${s.id}`, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' })),
-    partEvents: articles.map((s) => ({
-      ...base(told.next()),
-      ...{ partId: `part:${s.id}`, kind: 'found' as const, slotId: s.id, note: '', temporary: false, until: null },
-    })),
-  };
-}
 
 describe('whatever layout can work', () => {
   it('names every place once, and each neighbour knows the other', () => {
@@ -185,8 +156,8 @@ describe('whatever layout can work', () => {
         try {
           after = moveToCircuit(l, unit.id, circuit, id);
         } catch (error) {
-          expect(error).to.be.instanceOf(Refusal);
-          expect((error as Refusal).message).to.match(/^[A-Z].*\.$/);
+          expect(error).to.be.instanceOf(DomainError);
+          expect((error as DomainError).message).to.match(/^[A-Z].*\.$/);
           return;
         }
         const moved = after.slots.find((s) => s.id === unit.id)!;

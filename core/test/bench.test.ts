@@ -1,18 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  holeOnStudOne,
-  outOfFamily,
-  paintBands,
-  phasorFrom,
-  phasorOf,
-  type Phasor,
-  Refusal,
-  reindex,
-  settledAt,
-  splitRunout,
-  stepsToTurn,
-} from '../src/index.ts';
+import { outOfFamily } from '../src/metrology/family.ts';
+import { paintBands } from '../src/metrology/paintBands.ts';
+import { holeOnStudOne, type Phasor, phasorFrom, phasorOf, reindex, stepsToTurn } from '../src/metrology/reindexing.ts';
+import { splitRunout } from '../src/metrology/rotorRunout.ts';
+import { stableValue } from '../src/metrology/stableValue.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
 import { vectorTests } from './vectors.ts';
 
 interface Sweep {
@@ -105,7 +98,7 @@ describe('hub against rotor, and re-indexing', () => {
     expect([0, 1, 2, 3, 4].map((k) => holeOnStudOne(k, 5))).to.deep.equal([1, 5, 4, 3, 2]);
     for (const studs of [0, 2, 4.5, NaN])
       expect(() => stepsToTurn(studs))
-        .to.throw(Refusal)
+        .to.throw(DomainError)
         .with.property('code', 'bad_stud_count');
   });
 });
@@ -128,12 +121,12 @@ describe('a reading out of its family', () => {
 describe('a live gauge', () => {
   const steady = Array.from({ length: 20 }, (_, i) => ({ value: 12.1, at: i * 100 }));
   it('has settled once it stood still long enough', () => {
-    expect(settledAt(steady, 0.01, 1900)).to.equal(12.1);
-    expect(settledAt(steady.slice(0, 3), 0.01, 300)).to.equal(null);
+    expect(stableValue(steady, 0.01, 1900)).to.equal(12.1);
+    expect(stableValue(steady.slice(0, 3), 0.01, 300)).to.equal(null);
   });
   it('has not while it moves', () => {
     const moving = steady.map((v, i) => ({ ...v, value: 12 + i * 0.01 }));
-    expect(settledAt(moving, 0.01, 1900)).to.equal(null);
+    expect(stableValue(moving, 0.01, 1900)).to.equal(null);
   });
 });
 
@@ -155,7 +148,7 @@ describe('paint bands', () => {
         { turnsAt: 560, turned: true },
       ]),
     )
-      .to.throw(Refusal)
+      .to.throw(DomainError)
       .with.property('code', 'bands_disagree');
   });
 });

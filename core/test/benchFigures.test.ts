@@ -1,29 +1,24 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  cutOf,
-  deriveJob,
-  historyOf,
-  type LimitVersion,
-  onStuds,
-  openBook,
-  rateWords,
-  reduceBore,
-  reduceDrum,
-  reduceThickness,
-  shoeArc,
-  shoeArcWords,
-  slotById,
-  splitRunout,
-  studsWords,
-} from '../src/index.ts';
-import { base, FOUR, LIMIT, Told } from './told.ts';
+import { openBook } from '../src/history/book.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { cutOf } from '../src/judging/cutting.ts';
+import { historyOf, rateWords } from '../src/judging/pastFigures.ts';
+import { onStuds, studsWords } from '../src/judging/turnOnStuds.ts';
+import { slotById } from '../src/layout/graph.ts';
+import { reduceBore } from '../src/metrology/bore.ts';
+import { reduceDrum } from '../src/metrology/drum.ts';
+import { splitRunout } from '../src/metrology/rotorRunout.ts';
+import { reduceThickness } from '../src/metrology/rotorThickness.ts';
+import { shoeArc, shoeArcWords } from '../src/metrology/shoeArc.ts';
+import type { LimitVersion } from '../src/verdict/limits.ts';
+import { base, FOUR, LIMIT, JobFixture } from './jobFixture.ts';
 
 /** Hundredths around a figure, as a gauge shows them. */
 const around = (mid: number, n: number) =>
   fc.array(fc.integer({ min: -40, max: 40 }), { minLength: n, maxLength: n }).map((list) => list.map((h) => (mid + h / 100).toFixed(2)));
 const numbers = (list: readonly string[]): number[] => list.map(Number);
-const figure = (t: Told, slotId: string, id: string): number | undefined => {
+const figure = (t: JobFixture, slotId: string, id: string): number | undefined => {
   const book = openBook(t.file);
   const sets = book.sets.filter((s) => s.slotId === slotId);
   return sets.flatMap((s) => book.reduced(s)).find((r) => r.characteristic === id)?.value;
@@ -37,14 +32,14 @@ describe('what the bench shows is what the sums say', () => {
   it('of a rotor’s two rings', () => {
     fc.assert(
       fc.property(around(12, 8), around(12, 8), (outer, inner) => {
-        const t = new Told();
+        const t = new JobFixture();
         const slot = t.slot('rotor');
         const set = t.gauge(slot, outer, { count: 8 });
         inner.forEach((typed, i) => t.read(set, i * 45, 'rotor_mark', 'inner ring', typed));
         const sums = reduceThickness(numbers(outer), numbers(inner));
         near(figure(t, slot, 'rotor_thickness'), sums.min, 'least');
         near(figure(t, slot, 'rotor_thickness_variation'), Math.max(sums.outer.variation, sums.inner?.variation ?? 0), 'variation');
-        near(figure(t, slot, 'rotor_taper'), sums.taper, 'taper');
+        near(figure(t, slot, 'rotor_taper'), Math.abs(sums.taper ?? 0), 'taper');
       }),
       { numRuns: 60 },
     );
@@ -52,7 +47,7 @@ describe('what the bench shows is what the sums say', () => {
   it('of a sweep', () => {
     fc.assert(
       fc.property(around(0, 12), (list) => {
-        const t = new Told();
+        const t = new JobFixture();
         const slot = t.slot('rotor');
         t.gauge(slot, list, { measurement: 'rotor_runout' });
         const angles = list.map((_, i) => i * 30);
@@ -64,15 +59,15 @@ describe('what the bench shows is what the sums say', () => {
   it('of a drum at three depths', () => {
     fc.assert(
       fc.property(around(254, 4), around(254, 4), around(254, 4), (open, middle, closed) => {
-        const t = new Told(FOUR, [], 'lorry_drums_single_servo');
+        const t = new JobFixture(FOUR, [], 'lorry_drums_single_servo');
         const slot = t.slot('drum');
         t.gauge(slot, [...open, ...middle, ...closed], { measurement: 'drum_diameter', count: 4 });
         const sums = reduceDrum({ open: numbers(open), middle: numbers(middle), closed: numbers(closed) });
         near(figure(t, slot, 'drum_diameter'), sums.max, 'largest');
         const { open: o, middle: m, closed: c } = sums.outOfRound;
         near(figure(t, slot, 'drum_out_of_round'), Math.max(o ?? 0, m ?? 0, c ?? 0), 'out-of-round');
-        near(figure(t, slot, 'drum_taper'), sums.taper, 'taper');
-        near(figure(t, slot, 'drum_barrel'), sums.barrel, 'barrel');
+        near(figure(t, slot, 'drum_taper'), Math.abs(sums.taper ?? 0), 'taper');
+        near(figure(t, slot, 'drum_barrel'), Math.abs(sums.barrel ?? 0), 'barrel');
       }),
       { numRuns: 60 },
     );
@@ -80,7 +75,7 @@ describe('what the bench shows is what the sums say', () => {
   it('of a bore at three depths and two angles', () => {
     fc.assert(
       fc.property(around(25.6, 6), (list) => {
-        const t = new Told();
+        const t = new JobFixture();
         const slot = t.layout.slots.find((s) => s.kind === 'master_cylinder')!;
         t.gauge(slot.id, list, { measurement: 'bore_diameter', count: 2, partId: null });
         const n = numbers(list);
@@ -94,7 +89,7 @@ describe('what the bench shows is what the sums say', () => {
   });
 });
 
-const now = (t: Told) => deriveJob(t.file, base(999).happenedAt);
+const now = (t: JobFixture) => deriveJob(t.file, base(999).happenedAt);
 const DRUM: LimitVersion = {
   ...LIMIT,
   ...{ id: 'dl', seriesId: 'dl', characteristic: 'drum_diameter', axle: null },
@@ -103,7 +98,7 @@ const DRUM: LimitVersion = {
 
 describe('whether it may be cut, in words', () => {
   const drums = (left: string, right: string) => {
-    const t = new Told(FOUR, [DRUM], 'lorry_drums_single_servo');
+    const t = new JobFixture(FOUR, [DRUM], 'lorry_drums_single_servo');
     for (const [corner, figureText] of [
       ['FL', left],
       ['FR', right],
@@ -127,7 +122,7 @@ describe('whether it may be cut, in words', () => {
     expect(drums('281.00', '280.10').words).to.contain('It may be used as it is if the surface allows, not cut.');
   });
   it('a rotor names what was not gauged and is taken as none', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     t.gauge(slot, Array<string>(8).fill('12.00'));
     const state = now(t);
@@ -138,7 +133,7 @@ describe('whether it may be cut, in words', () => {
     expect(cut.takenAsNone).to.deep.equal(['score depth', 'warp and wobble']);
   });
   it('nothing is said of what is not gauged', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const state = now(t);
     const c = state.components.find((x) => x.slot.id === t.slot('rotor'))!;
     expect(cutOf(state.book, c.slot, c.judged, null)).to.equal(null);
@@ -147,7 +142,7 @@ describe('whether it may be cut, in words', () => {
 
 describe('a rotor on its studs and a lining in its drum, in words', () => {
   it('names the hole and what becomes of the wobble', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     const sweep = (turn: number): string[] =>
       Array.from({ length: 12 }, (_, i) => {
@@ -169,7 +164,7 @@ describe('a rotor on its studs and a lining in its drum, in words', () => {
 
 describe('what was taken so far', () => {
   it('stands in order, of the part or of the place, with what changed beyond what the gauges explain', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     t.gauge(slot, Array<string>(8).fill('12.00'));
     t.gauge(slot, Array<string>(8).fill('12.00'), { phase: 'after_machining' });
@@ -190,7 +185,7 @@ describe('what was taken so far', () => {
     expect(slotById(t.layout, slot)?.kind).to.equal('rotor');
   });
   it('a rate is said with what is left at it; without a rate nothing is', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     const counter = (km: number) => {
       t.file.counters = [...t.file.counters, { ...base(t.next()), vehicleId: 'car', typed: `${km}`, km }];
@@ -210,9 +205,9 @@ describe('what was taken so far', () => {
 });
 
 describe('a safety figure near its limit', () => {
-  const second = (t: Told) => now(t).obligations.find((o) => o.key.startsWith('second:'));
+  const second = (t: JobFixture) => now(t).obligations.find((o) => o.key.startsWith('second:'));
   it('is owed a second measure by another person, who does not see the first', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('hub');
     t.gauge(slot, ['0.04'], { measurement: 'hub_end_float' });
     expect(second(t)).to.include({ state: 'open', stage: 'gauge', acceptBy: 'lead' });
@@ -223,7 +218,7 @@ describe('a safety figure near its limit', () => {
     expect(second(t)).to.include({ state: 'closed', closedBy: set.id });
   });
   it('an acceptance holds for the figure that it was given for', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('hub');
     t.gauge(slot, ['0.04'], { measurement: 'hub_end_float' });
     const before = second(t)!;
@@ -231,7 +226,7 @@ describe('a safety figure near its limit', () => {
     expect(second(t)?.rests).to.not.equal(before.rests);
   });
   it('far from the limit, or going to be replaced, nothing is owed', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('hub');
     t.gauge(slot, ['0.01'], { measurement: 'hub_end_float' });
     expect(second(t)).to.equal(undefined);
@@ -244,7 +239,7 @@ describe('a safety figure near its limit', () => {
 
 describe('readings that are not as they should be', () => {
   it('in several units within one set come to the same figures', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     t.gauge(slot, ['12.08', '0.4757"', '1.207 cm', '12,08', '475 thou', '12.07', '12080 um', '12.08']);
     const least = Math.min(12.08, 0.4757 * 25.4, 12.07, 0.475 * 25.4);
@@ -258,7 +253,7 @@ describe('readings that are not as they should be', () => {
     expect(j.reduced.expanded).to.be.greaterThan(2 * (0.0254 / Math.sqrt(12)));
   });
   it('too few, or all on one side: what can be said already is said, and why it is not enough', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     const set = t.gauge(slot, [], { measurement: 'rotor_runout', count: 12 });
     const judged = () =>
@@ -276,7 +271,7 @@ describe('readings that are not as they should be', () => {
     expect(judged()).to.include({ enough: true, verdict: 'holds' });
   });
   it('an angle that is taken twice counts once, as it was read last', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     const set = t.gauge(slot, Array<string>(8).fill('12.00'));
     t.read(set, 45, 'rotor_mark', 'outer ring', '11.90');

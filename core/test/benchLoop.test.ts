@@ -1,27 +1,20 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  caseOf,
-  figuresAt,
-  type LoopCase,
-  measurementsOn,
-  NOTHING_ELSE,
-  ON_THE_BENCH,
-  proposalsOf,
-  readBench,
-  recordOf,
-  Refusal,
-  SAID_IN_WORDS,
-  SUPPLIED_WEIGHT,
-  TABLES,
-  toTrace,
-} from '../src/index.ts';
-import { Asked } from './asked.ts';
-import { base, FOUR, id, NOW } from './told.ts';
+import { measurementsOn } from '../src/catalogue/measurements.ts';
+import { TABLES } from '../src/catalogue/trace/tables.ts';
+import { NOTHING_ELSE } from '../src/ledger/families/causeLooks.ts';
+import { SAID_IN_WORDS } from '../src/ledger/families/findings.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { figuresAt, ON_THE_BENCH, readBench } from '../src/stages/trace/causes.ts';
+import { proposalsOf } from '../src/views/proposals.ts';
+import { calibrationCase, type LoopCase, recordOf, SUPPLIED_WEIGHT } from '../src/views/trace/loop.ts';
+import { toTrace } from '../src/views/trace/tracing.ts';
+import { TracingFixture } from './tracingFixture.ts';
+import { base, FOUR, id, NOW } from './jobFixture.ts';
 
 describe('what the bench makes certain', () => {
   it('a cause said to be found is certain, and takes from the others what it explains', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL');
     const piston = t.slot('piston', 'RL');
     const other = `slides_seized@${t.slot('caliper', 'RL')}`;
     const before = t.p(other);
@@ -35,7 +28,7 @@ describe('what the bench makes certain', () => {
     expect(t.look('piston_seized', piston, 'open').p(other)).to.be.closeTo(before, 1e-12);
   });
   it('a finding of the catalogue that is the fault makes it certain by itself, and a new part ends that', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     const piston = t.slot('piston', 'RL');
     t.file.findings = [
       {
@@ -50,7 +43,7 @@ describe('what the bench makes certain', () => {
     expect(t.p(`piston_seized@${piston}`)).to.be.lessThan(0.5);
   });
   it('what is put on the bench’s list is owed there until it is said whether it was found, and proposes the usual work', () => {
-    const t = new Asked(['FL']);
+    const t = new TracingFixture(['FL']);
     const piston = t.slot('piston', 'RL');
     const owed = () => t.state().obligations.filter((o) => o.key.startsWith(`cause:piston_seized:${piston}`));
     expect(owed()).to.deep.equal([]);
@@ -80,9 +73,9 @@ describe('what the bench makes certain', () => {
           `${b.fault} ${g}`,
         ).to.include(g);
     }
-    expect(() => readBench('\nnobody | - | a look | -', kinds)).to.throw(Refusal, /^bench, line 2/);
-    expect(() => readBench('piston_seized | - | | -', kinds)).to.throw(Refusal, /^bench, line 1/);
-    const t = new Asked(FOUR);
+    expect(() => readBench('\nnobody | - | a look | -', kinds)).to.throw(DomainError, /^bench, line 2/);
+    expect(() => readBench('piston_seized | - | | -', kinds)).to.throw(DomainError, /^bench, line 1/);
+    const t = new TracingFixture(FOUR);
     const slot = t.layout.slots.find((s) => s.kind === 'rotor')!;
     expect(
       figuresAt(
@@ -96,12 +89,12 @@ describe('what the bench makes certain', () => {
 
 describe('the loop closed', () => {
   it('a job counts once nothing else was found: with what had been said of each, and where it was looked for', () => {
-    const t = new Asked(FOUR).look('piston_seized', '', 'open');
+    const t = new TracingFixture(FOUR).look('piston_seized', '', 'open');
     const piston = t.slot('piston', 'RL');
     t.look('piston_seized', piston, 'found', 0.62, 1).look('hose_flap', t.slot('hose', 'FL'), 'absent', 0.2, 2);
-    expect(caseOf(t.state())).to.equal(null);
+    expect(calibrationCase(t.state())).to.equal(null);
     t.look(NOTHING_ELSE, 'system', 'found');
-    const c = caseOf(t.state())!;
+    const c = calibrationCase(t.state())!;
     expect(c.causes.map((x) => [x.fault, x.found, x.said, x.rank])).to.deep.equal([
       ['piston_seized', true, 0.62, 1],
       ['hose_flap', false, 0.2, 2],
@@ -109,7 +102,7 @@ describe('the loop closed', () => {
     const pistons = c.exposed.find((e) => e.fault === 'piston_seized')!;
     expect(pistons.places).to.equal(t.layout.slots.filter((s) => s.kind === 'piston').length);
     expect(pistons.found).to.equal(1);
-    expect(caseOf(t.look(NOTHING_ELSE, 'system', 'open').state())).to.equal(null);
+    expect(calibrationCase(t.look(NOTHING_ELSE, 'system', 'open').state())).to.equal(null);
   });
   it('says how often the true fault was first and among three, and whether what was said came true', () => {
     const one = (said: number, rank: number, found: boolean): LoopCase['causes'][number] => ({
@@ -145,7 +138,7 @@ describe('the loop closed', () => {
     );
   });
   it('odds that were taken over shift the prior, and the newest version counts', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     const prior = (): number => toTrace(t.state()).network.faults.find((f) => f.kind.id === 'air_in_system')!.prior;
     const supplied = prior();
     const version = (times: number, enteredAt: string) => ({

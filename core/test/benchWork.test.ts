@@ -1,34 +1,27 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  cutFacts,
-  deriveJob,
-  gatherSets,
-  type GaugeVersion,
-  honing,
-  MEASUREMENTS,
-  type Measurement,
-  onlyNow,
-  onStuds,
-  openBook,
-  outOfFamily,
-  plannedPositions,
-  positionKey,
-  READING_COLUMNS,
-  readingRows,
-  readReadingList,
-  Refusal,
-  roomLeft,
-  sealZone,
-  sealZoneWords,
-  strayIn,
-  walkRound,
-  wayOut,
-} from '../src/index.ts';
-import { base, Told } from './told.ts';
+import type { Measurement } from '../src/catalogue/measured/types.ts';
+import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
+import { plannedPositions, positionKey } from '../src/catalogue/positions.ts';
+import { openBook } from '../src/history/book.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { cutFacts } from '../src/judging/cutting.ts';
+import { decisiveNextStep } from '../src/judging/decisiveNextStep.ts';
+import { honing } from '../src/judging/honing.ts';
+import { sealZone, sealZoneWords } from '../src/judging/sealZone.ts';
+import { onStuds } from '../src/judging/turnOnStuds.ts';
+import { roomLeft } from '../src/judging/words.ts';
+import type { GaugeVersion } from '../src/ledger/gaugeRecords.ts';
+import { outOfFamily } from '../src/metrology/family.ts';
+import { strayIn } from '../src/metrology/stray.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { onlyNow } from '../src/views/onlyNow.ts';
+import { gatherSets, READING_COLUMNS, readingRows, readReadingList } from '../src/views/readingsFile.ts';
+import { walkRound } from '../src/views/walkRound.ts';
+import { base, JobFixture } from './jobFixture.ts';
 
-const at = (t: Told) => deriveJob(t.file, base(999).happenedAt);
-const slotOf = (t: Told, id: string) => t.file.layout.slots.find((s) => s.id === id)!;
+const at = (t: JobFixture) => deriveJob(t.file, base(999).happenedAt);
+const slotOf = (t: JobFixture, id: string) => t.file.layout.slots.find((s) => s.id === id)!;
 
 /** A sweep of twelve: hub and rotor wobble, mm TIR at an angle, the rotor turned on by some of five studs. */
 const sweep = (hub: readonly [number, number], rotor: readonly [number, number], turn = 0): string[] =>
@@ -39,7 +32,7 @@ const sweep = (hub: readonly [number, number], rotor: readonly [number, number],
 
 describe('a rotor on its studs, as the job goes', () => {
   const swept = (turns: readonly number[], hub: readonly [number, number], rotor: readonly [number, number]) => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     for (const turn of turns) t.gauge(slot, sweep(hub, rotor, turn), { measurement: 'rotor_runout', turn, studs: 5 });
     const book = openBook(t.file);
@@ -65,7 +58,7 @@ describe('a rotor on its studs, as the job goes', () => {
     expect(swept([0, 2], [0.05, 0], [0.05, 180]).stays).to.equal(true);
   });
   it('a cut takes out the rotor’s own wobble where hub and rotor were told apart, all of it otherwise', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     t.gauge(slot, sweep([0.04, 100], [0.08, 100]), { measurement: 'rotor_runout' });
     expect(cutFacts(openBook(t.file), slot).wobble).to.be.closeTo(0.12, 1e-3);
@@ -76,14 +69,14 @@ describe('a rotor on its studs, as the job goes', () => {
 
 describe('pits of a piston, from what was gauged at the wheel', () => {
   it('names what is missing, and then tells the trap of worn pads', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const piston = t.slot('piston');
     expect(sealZone(openBook(t.file), slotOf(t, piston)).missing).to.not.have.length(0);
     t.find(piston, { severity: 'doubt', entry: 'piston_pit', fromMm: 11, toMm: 14, depthMm: 0.1 });
     expect(sealZoneWords(sealZone(openBook(t.file), slotOf(t, piston)))).to.match(/^Not known yet/);
   });
   it('a doubt about a pit that a later finding settles counts no more', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const piston = t.slot('piston');
     const pit = t.find(piston, { severity: 'doubt', fromMm: 11, toMm: 14 });
     expect(sealZone(openBook(t.file), slotOf(t, piston)).pits).to.have.length(1);
@@ -94,7 +87,7 @@ describe('pits of a piston, from what was gauged at the wheel', () => {
 
 describe('a bore and its pits, from what was gauged at the place', () => {
   it('is not honed where nobody says it may be', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.file.layout.slots.find((s) => s.kind === 'master_cylinder')!;
     const mm = (d: number): string => (slot.boreMm! + d).toFixed(3);
     t.gauge(slot.id, [mm(0.01), mm(0.01), mm(0.02), mm(0.01), mm(0.01), mm(0.01)], {
@@ -143,7 +136,7 @@ describe('a reading out of its family, by what the reduction leaves over', () =>
 
 describe('one walk round', () => {
   it('takes everything that is owed once, each wheel in one go, and never longer than the list', () => {
-    const t = new Told(['FL', 'FR', 'RL', 'RR']);
+    const t = new JobFixture(['FL', 'FR', 'RL', 'RR']);
     const state = at(t);
     const walk = walkRound(state);
     const owed = state.components.flatMap((c) =>
@@ -159,7 +152,7 @@ describe('one walk round', () => {
     }
   });
   it('what was skipped comes back at the end', () => {
-    const t = new Told(['FL', 'FR']);
+    const t = new JobFixture(['FL', 'FR']);
     const [first] = walkRound(at(t)).stops;
     const key = `${first!.slotId}|${first!.measurement}`;
     const walk = walkRound(at(t), new Set([key]));
@@ -169,7 +162,7 @@ describe('one walk round', () => {
 
 describe('readings as a list', () => {
   const told = () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), ['12.01', '12,02', '0.4757in', '12.04'], { measurement: 'rotor_thickness' });
     t.gauge(t.slot('hub'), ['0.03'], { measurement: 'hub_end_float' });
     return t;
@@ -185,7 +178,7 @@ describe('readings as a list', () => {
   });
   it('into an empty job they come out as the same sets', () => {
     const rows = readingRows(openBook(told().file), null);
-    const read = readReadingList(rows, openBook(new Told().file));
+    const read = readReadingList(rows, openBook(new JobFixture().file));
     expect(read.every((r) => r.verdict === 'new')).to.equal(true);
     const sets = gatherSets(read);
     expect(sets.map((s) => [s.first.measurement, s.count, s.readings.length])).to.deep.equal([
@@ -195,7 +188,15 @@ describe('readings as a list', () => {
     expect(sets[0]!.readings[2]!.canonical).to.be.closeTo(12.08278, 1e-9);
   });
   const row = (over: Record<string, string>): Record<string, string> => ({
-    ...{ component: 'Front left rotor', measurement: 'rotor_thickness', typed: '12.00', place: 'outer ring', angle_deg: '0' },
+    ...{
+      component: 'Front left rotor',
+      measurement: 'rotor_thickness',
+      typed: '12.00',
+      place: 'outer ring',
+      angle_deg: '0',
+      surface: 'clean',
+      cold: 'yes',
+    },
     ...over,
   });
   it('every row that cannot be taken says why', () => {
@@ -205,6 +206,8 @@ describe('readings as a list', () => {
     expect(why({}).why).to.match(/12\.01 stands there/);
     for (const [over, says] of [
       [{ component: 'Third wheel' }, /no place of this vehicle/],
+      [{ surface: '', cold: '' }, /how clean was it, and was it cold/],
+      [{ typed: '0' }, /always more than nothing/],
       [{ measurement: 'pad_lining' }, /is not taken on front left rotor/],
       [{ measurement: 'girth' }, /is not known/],
       [{ angle_deg: '400' }, /no angle/],
@@ -225,20 +228,20 @@ describe('readings as a list', () => {
   });
   it('a list that is none, and one that is too long, are refused', () => {
     const book = openBook(told().file);
-    expect(() => readReadingList([{ fruit: 'pear' }], book)).to.throw(Refusal, /no list of readings/);
-    expect(() => readReadingList([], book)).to.throw(Refusal, /no row/);
+    expect(() => readReadingList([{ fruit: 'pear' }], book)).to.throw(DomainError, /no list of readings/);
+    expect(() => readReadingList([], book)).to.throw(DomainError, /no row/);
     expect(() =>
       readReadingList(
         Array.from({ length: 2001 }, () => row({})),
         book,
       ),
-    ).to.throw(Refusal, /at most 2000/);
+    ).to.throw(DomainError, /at most 2000/);
   });
 });
 
 describe('the way out of a figure that cannot be told', () => {
   it('names the coarsest gauge on the rack that would tell, or says that none does', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('hub');
     t.gauge(slot, ['0.047'], { measurement: 'hub_end_float' });
     const judged = at(t)
@@ -252,15 +255,15 @@ describe('the way out of a figure that cannot be told', () => {
     });
     const room = roomLeft(judged)!;
     expect(room).to.be.closeTo(0.003, 1e-9);
-    expect(wayOut(judged, room, [gauge('D-1', 0.01, 0.01)])).to.match(/^No dial indicator on the rack tells that near/);
-    const said = wayOut(judged, room, [gauge('D-1', 0.01, 0.01), gauge('D-2', 0.002, 0.001), gauge('D-3', 0.0005, 0.0005)]);
+    expect(decisiveNextStep(judged, room, [gauge('D-1', 0.01, 0.01)])).to.match(/^No dial indicator on the rack tells that near/);
+    const said = decisiveNextStep(judged, room, [gauge('D-1', 0.01, 0.01), gauge('D-2', 0.002, 0.001), gauge('D-3', 0.0005, 0.0005)]);
     expect(said).to.match(/^D-2 tells to ±0\.00\d+ mm/);
   });
 });
 
 describe('before an access is closed', () => {
   it('lists what nobody owes and can only be taken now', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const pads = t.file.layout.slots.find((s) => s.kind === 'pads' && s.corner === 'FL')!;
     const names = () =>
       onlyNow(at(t), pads)

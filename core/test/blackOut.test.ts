@@ -1,18 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  BLACKED,
-  buildSheet,
-  cameFrom,
-  deriveJob,
-  freeTexts,
-  type HandbackSheet,
-  readSheet,
-  strikeLine,
-  strikeRecord,
-  withRefs,
-} from '../src/index.ts';
-import { base, FOUR, NOW, Told } from './told.ts';
+import { deriveJob } from '../src/job/job.ts';
+import type { HandbackSheet } from '../src/ledger/release.ts';
+import { freeTexts } from '../src/views/freeText.ts';
+import { buildSheet } from '../src/views/handback.ts';
+import { readSheet } from '../src/views/readSheet.ts';
+import { BLACKED, cameFrom, strikeLine, strikeRecord, withRefs } from '../src/views/sheetRefs.ts';
+import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 
 /** All strings of a sheet, by path. */
 function stringsOf(value: unknown, path = ''): [string, string][] {
@@ -23,7 +17,7 @@ function stringsOf(value: unknown, path = ''): [string, string][] {
     .flatMap(([key, v]) => stringsOf(v, path === '' ? key : `${path}.${key}`));
 }
 
-class Desk extends Told {
+class Desk extends JobFixture {
   say(words: string): string {
     this.find(this.slot('rotor', 'FL'));
     const made = { ...this.file.findings.at(-1)!, words, severity: 'watch' as const };

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { boreWearLimit, judgeBore, LiningsDoNotFit, pitZone, type Reach } from '../src/index.ts';
+import { boreWearLimit, judgeBore } from '../src/metrology/bore.ts';
+import { LiningsDoNotFit, pitZone, type Reach } from '../src/metrology/pitZone.ts';
 import { vectorTests } from './vectors.ts';
 
 describe('bores', () => {

@@ -1,26 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  CHARACTERISTICS,
-  characteristicsFrom,
-  checkLimit,
-  countsFor,
-  deriveJob,
-  FINDING_CATALOGUE,
-  findingsOn,
-  GENERIC_LIMITS,
-  isImplausible,
-  KIND_FACTS,
-  MEASUREMENT_IDS,
-  MEASUREMENTS,
-  measurementsOn,
-  plannedPositions,
-  plausibleAt,
-  positionKey,
-  UNITS,
-  usualCount,
-} from '../src/index.ts';
-import { base, Told } from './told.ts';
+import { CHARACTERISTICS, characteristicsFrom } from '../src/catalogue/characteristics.ts';
+import { FINDING_CATALOGUE, findingsOn } from '../src/catalogue/findingCatalogue.ts';
+import { MEASUREMENT_IDS, MEASUREMENTS, measurementsOn } from '../src/catalogue/measurements.ts';
+import { countsFor, isImplausible, plannedPositions, plausibleAt, positionKey, usualCount } from '../src/catalogue/positions.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { GENERIC_LIMITS } from '../src/judging/genericLimits.ts';
+import { KIND_FACTS } from '../src/layout/kinds.ts';
+import { UNITS } from '../src/quantity/units.ts';
+import { checkLimit } from '../src/verdict/limits.ts';
+import { base, JobFixture } from './jobFixture.ts';
 
 describe('the catalogue of what is measured', () => {
   it('names a usual gauge, a unit of its kind and places of its own for every measurement', () => {
@@ -104,9 +93,10 @@ describe('the catalogue of what is measured', () => {
 });
 
 describe('figures of the bench, by their sets', () => {
-  const judged = (t: Told, slotId: string) => deriveJob(t.file, base(999).happenedAt).components.find((c) => c.slot.id === slotId)!.judged;
+  const judged = (t: JobFixture, slotId: string) =>
+    deriveJob(t.file, base(999).happenedAt).components.find((c) => c.slot.id === slotId)!.judged;
   it('what a hard application leaves behind is the difference of two, judged by itself and left to right', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('hub', 'FL'), ['1.5', '9.0'], { measurement: 'wheel_drag' });
     t.gauge(t.slot('hub', 'FR'), ['1.5', '2.0'], { measurement: 'wheel_drag' });
     const list = judged(t, t.slot('hub', 'FL'));
@@ -117,7 +107,7 @@ describe('figures of the bench, by their sets', () => {
     expect(of('wheel_drag_pair')?.verdict).to.equal('past');
   });
   it('runout says bearing first while the end float is past its limit', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const sweep = ['0.00', '0.01', '0.02', '0.03', '0.03', '0.02', '0.01', '0.01', '0.00', '0.00', '0.00', '0.00'];
     t.gauge(t.slot('rotor', 'FL'), sweep, { measurement: 'rotor_runout' });
     const before = judged(t, t.slot('rotor', 'FL')).find((j) => j.characteristic.id === 'rotor_runout');
@@ -130,7 +120,7 @@ describe('figures of the bench, by their sets', () => {
     expect(judged(t, t.slot('rotor', 'FL')).find((j) => j.characteristic.id === 'rotor_runout')?.bearingFirst).to.equal(false);
   });
   it('the face of a hub counts as far out as the pads run', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const face = ['60', '120', '0.00', '0.01', '0.02', '0.03', '0.02', '0.01', '0.00', '0.00'];
     t.gauge(t.slot('hub', 'FL'), face, { measurement: 'hub_face_runout', count: 8 });
     const j = judged(t, t.slot('hub', 'FL')).find((x) => x.characteristic.id === 'hub_face_runout');
@@ -138,7 +128,7 @@ describe('figures of the bench, by their sets', () => {
     expect(j?.enough).to.equal(true);
   });
   it('a piston’s clearance leans on the bore of its place and on the piston, by two gauges', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('piston', 'FL');
     const nominal = t.file.layout.slots.find((s) => s.id === slot)!.boreMm!;
     const at = (d: number): string => (nominal + d).toFixed(3);
@@ -153,7 +143,7 @@ describe('figures of the bench, by their sets', () => {
   it('a safety figure near its limit asks for a second measure, which confirms, or says that the two do not agree', () => {
     fc.assert(
       fc.property(fc.double({ min: -0.5, max: 0.5, noNaN: true }), (off) => {
-        const t = new Told();
+        const t = new JobFixture();
         const slot = t.slot('hub', 'FL');
         t.gauge(slot, ['0.04'], { measurement: 'hub_end_float' });
         const first = judged(t, slot).find((j) => j.characteristic.id === 'hub_end_float');
@@ -172,7 +162,7 @@ describe('figures of the bench, by their sets', () => {
     );
   });
   it('a second measure by the same person is none', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('hub', 'FL');
     t.gauge(slot, ['0.04'], { measurement: 'hub_end_float' });
     t.gauge(slot, ['0.04'], { measurement: 'hub_end_float', blind: true });

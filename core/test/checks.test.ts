@@ -1,28 +1,21 @@
 import { expect } from 'chai';
-import {
-  answersToWords,
-  buildLayout,
-  firstRound,
-  hasTools,
-  HAZARD_CAUTION,
-  HAZARD_OF,
-  linesOf,
-  meaningful,
-  networkOf,
-  OBSERVATIONS,
-  readHazards,
-  Refusal,
-  TABLES,
-  TEMPLATES,
-  toTrace,
-  whereWords,
-} from '../src/index.ts';
-import { Asked } from './asked.ts';
-import { FOUR, id } from './told.ts';
+import { HAZARD_CAUTION } from '../src/catalogue/cautions.ts';
+import { OBSERVATIONS } from '../src/catalogue/observations.ts';
+import { TABLES } from '../src/catalogue/trace/tables.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { HAZARD_OF, readHazards } from '../src/stages/trace/causes.ts';
+import { meaningful, networkOf } from '../src/stages/trace/network.ts';
+import { hasTools } from '../src/views/trace/possible.ts';
+import { answersToWords } from '../src/views/trace/shopWords.ts';
+import { linesOf, whereWords } from '../src/views/trace/traceWords.ts';
+import { firstRound, toTrace } from '../src/views/trace/tracing.ts';
+import { TracingFixture } from './tracingFixture.ts';
+import { FOUR, id } from './jobFixture.ts';
 
 describe('checks as the vehicle stands', () => {
   it('one about a dragging wheel is proposed where a wheel drags, and follows the flow joint by joint', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     const about = (): string[] => toTrace(t.state()).checks.flatMap((c) => (c.kind.id === 'open_bleeder' ? [c.corner ?? ''] : []));
     expect(about()).to.deep.equal([]);
     t.say('drags', 'seen', 'RL');
@@ -41,10 +34,10 @@ describe('checks as the vehicle stands', () => {
     expect(HAZARD_CAUTION[flow.kind.hazard]).to.contain('Cap what stands open');
   });
   it('causes that nothing tells apart at one wheel stand as one line', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'FL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'FL');
     const { given, causes, ...rest } = t.weighed();
     const pistons = t.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL').length;
-    const line = (of: ReturnType<Asked['weighed']>) =>
+    const line = (of: ReturnType<TracingFixture['weighed']>) =>
       linesOf(of.given.network, of.causes).find((l) => {
         const fault = of.given.network.faults[l.fault];
         return fault?.kind.id === 'piston_seized' && fault.slot?.corner === 'FL';
@@ -54,7 +47,7 @@ describe('checks as the vehicle stands', () => {
     expect(line(told)?.alike ?? []).to.have.length(pistons - 1);
   });
   it('so do those of several wheels, named together, and what is found is a line of its own', () => {
-    const t = new Asked(FOUR).say('judder', 'seen');
+    const t = new TracingFixture(FOUR).say('judder', 'seen');
     const lines = () => {
       const { given, causes } = t.weighed();
       return linesOf(given.network, causes).flatMap((l) =>
@@ -68,7 +61,7 @@ describe('checks as the vehicle stands', () => {
     expect(one.p(`rotor_uneven@${t.slot('rotor', 'FL')}`)).to.equal(1);
   });
   it('each piston is tried by itself', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     const pistons = t.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL');
     expect(pistons.length).to.be.greaterThan(1);
     t.say('piston_stiff#2', 'seen', 'FL').say('piston_stiff#1', 'not_seen', 'FL');
@@ -76,7 +69,7 @@ describe('checks as the vehicle stands', () => {
     expect(t.p(`piston_seized@${pistons[0]?.id}`)).to.be.lessThan(0.05);
   });
   it('nothing is tried at a wheel that is off, by a gauge that is not on the rack, or by two where one is alone', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'FR');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'FR');
     const ids = (alone = false): string[] => toTrace(t.state(), alone).checks.map((c) => c.id);
     expect(ids()).to.include.members(['open_bleeder@RL', 'open_bleeder@FR', 'sweep@RL', 'slide@RL']);
     expect(ids(true)).to.not.include('open_bleeder@RL');
@@ -96,7 +89,7 @@ describe('checks as the vehicle stands', () => {
     expect(hasTools(spin, new Set(['micrometer']))).to.equal(true);
   });
   it('an answer about what the vehicle does not have is named and left out, and the rest is weighed', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'F').say('teapot', 'seen');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'F').say('teapot', 'seen');
     const { given, refused, causes } = t.weighed();
     expect(given.evidence.foreign).to.deep.equal(['drags@F', 'teapot']);
     expect(refused).to.equal(null);
@@ -105,7 +98,7 @@ describe('checks as the vehicle stands', () => {
   it('a fault with which nobody drives says why', () => {
     expect(HAZARD_OF.get('rotor_cracked')).to.equal('It may break');
     expect(HAZARD_OF.has('park_maladjusted')).to.equal(false);
-    expect(() => readHazards('\nteapot | It leaks', new Set(['rotor_thin']))).to.throw(Refusal, /^hazards, line 2/);
+    expect(() => readHazards('\nteapot | It leaks', new Set(['rotor_thin']))).to.throw(DomainError, /^hazards, line 2/);
   });
   it('the first round fits in ten minutes, opens nothing and asks nothing twice', () => {
     for (const template of TEMPLATES) {
@@ -116,8 +109,8 @@ describe('checks as the vehicle stands', () => {
       expect(round.reduce((s, c) => s + c.minutes, 0)).to.be.at.most(10);
       expect(round.every((c) => c.kind.hazard !== 'opens' && c.kind.hazard !== 'drives')).to.equal(true);
     }
-    expect(toTrace(new Asked(FOUR).state()).firstRound.length).to.be.greaterThan(0);
-    expect(toTrace(new Asked(FOUR).say('judder', 'seen').state()).firstRound).to.deep.equal([]);
+    expect(toTrace(new TracingFixture(FOUR).state()).firstRound.length).to.be.greaterThan(0);
+    expect(toTrace(new TracingFixture(FOUR).say('judder', 'seen').state()).firstRound).to.deep.equal([]);
   });
 });
 

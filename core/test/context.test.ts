@@ -1,16 +1,20 @@
 import { expect } from 'chai';
-import { contextOf, deriveJob, type FluidService, type Shift, type Vehicle } from '../src/index.ts';
-import { base, FOUR, NOW, Told } from './told.ts';
+import type { Shift } from '../src/catalogue/trace/tables.ts';
+import { deriveJob } from '../src/job/job.ts';
+import type { FluidService } from '../src/ledger/families/fluidServices.ts';
+import type { Vehicle } from '../src/ledger/vehicleRecords.ts';
+import { contextOf } from '../src/views/trace/context.ts';
+import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 
 /** The told vehicle, otherwise kept or used. */
-const kept = (over: Partial<Vehicle>): Told => {
-  const t = new Told(FOUR);
+const kept = (over: Partial<Vehicle>): JobFixture => {
+  const t = new JobFixture(FOUR);
   t.file.vehicle = { ...t.file.vehicle, ...over };
   return t;
 };
-const shiftsOf = (t: Told): Shift[] => [...contextOf(deriveJob(t.file, NOW)).shifts].sort();
+const shiftsOf = (t: JobFixture): Shift[] => [...contextOf(deriveJob(t.file, NOW)).shifts].sort();
 /** Fluid of a time, drawn clear at every bleeder. */
-function changed(t: Told, at: string, bleeders = t.layout.slots.filter((s) => s.kind === 'bleeder')): void {
+function changed(t: JobFixture, at: string, bleeders = t.layout.slots.filter((s) => s.kind === 'bleeder')): void {
   const service: FluidService = {
     ...base(t.next(), { happenedAt: at, jobId: 'then' }),
     product: 'P',

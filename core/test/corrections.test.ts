@@ -1,9 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { buildSheet, deriveJob, openBook, swapSides } from '../src/index.ts';
-import { base, NOW, Told } from './told.ts';
+import { openBook } from '../src/history/book.ts';
+import { swapSides } from '../src/history/swapSides.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { buildSheet } from '../src/views/handback.ts';
+import { base, NOW, JobFixture } from './jobFixture.ts';
 
-class Bench extends Told {
+class Bench extends JobFixture {
   swap(): void {
     const moves = swapSides(openBook(this.file), this.slot('rotor', 'FL'), this.slot('rotor', 'FR'), 'rotor_thickness', 'as_found');
     this.file.setMoves = [

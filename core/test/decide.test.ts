@@ -1,31 +1,20 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  attempt,
-  type ComponentKind,
-  type Corner,
-  deriveJob,
-  isWorked,
-  KIND_FACTS,
-  OPERATION_TEMPLATES,
-  operationFor,
-  OPTION_NAME,
-  type OptionId,
-  optionsFor,
-  optionsOf,
-  sidesDiffer,
-  TORQUE_TOLERANCE,
-  torqueFault,
-  torquePoints,
-  whyNotMachine,
-} from '../src/index.ts';
-import { base, LIMIT, NOW, Told } from './told.ts';
+import { OPERATION_TEMPLATES, operationFor } from '../src/catalogue/operations.ts';
+import { OPTION_NAME, type OptionId, optionsFor } from '../src/catalogue/repairOptions.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { type ComponentKind, type Corner, KIND_FACTS } from '../src/layout/kinds.ts';
+import { toResult } from '../src/quantity/domainError.ts';
+import { optionsOf, whyNotMachine } from '../src/stages/decide/options.ts';
+import { isWorked, TORQUE_TOLERANCE, torqueFault, torquePoints } from '../src/stages/torquePoints.ts';
+import { sidesDiffer } from '../src/views/bothSides.ts';
+import { base, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 
 const KINDS = Object.keys(KIND_FACTS) as ComponentKind[];
 const eight = (figure: string): string[] => Array.from({ length: 8 }, () => figure);
-const ruled = (t: Told, slotId: string): Record<string, string | null> => {
+const ruled = (t: JobFixture, slotId: string): Record<string, string | null> => {
   const c = t.component(slotId);
-  return Object.fromEntries(optionsOf(c.slot.kind, c.judged, c.findings, c.runout).map((o) => [o.id, o.ruledOut]));
+  return Object.fromEntries(optionsOf(c.slot.kind, c.judged, c.findings, c.cut).map((o) => [o.id, o.ruledOut]));
 };
 
 describe('options', () => {
@@ -41,7 +30,7 @@ describe('options', () => {
     expect(optionsFor('pads')).to.not.include('reseal');
   });
   it('past on safety rules out keeping it, by the reading', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), eight('10.80'));
     const by = ruled(t, t.slot('rotor'));
     for (const id of ['use_again', 'put_off'] as const)
@@ -50,37 +39,37 @@ describe('options', () => {
     expect(by['machine']).to.include('beyond machining');
   });
   it('past on function leaves the choice, and blocks the hand-back by itself', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), ['0.00', '0.05', '0.12', '0.20', '0.22', '0.18', '0.10', '0.03'], { measurement: 'rotor_runout' });
     expect(ruled(t, t.slot('rotor'))['use_again']).to.equal(null);
     expect(deriveJob(t.file, NOW).blocks.some((b) => b.key.endsWith(':rotor_runout'))).to.equal(true);
   });
   it('a finding rules out what it names, and no more', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.find(t.slot('piston'), { severity: 'reject', words: 'Pitted where the seal sits', rulesOut: ['use_again'] });
     const by = ruled(t, t.slot('piston'));
     expect([by['use_again'], by['put_off'], by['replace']]).to.deep.equal(['Finding: Pitted where the seal sits', null, null]);
   });
   it('a watch or a note rules out nothing', () => {
-    const t = new Told();
+    const t = new JobFixture();
     for (const severity of ['note', 'watch', 'doubt'] as const) t.find(t.slot('hose'), { severity, rulesOut: ['use_again'] });
     expect(Object.values(ruled(t, t.slot('hose'))).every((v) => v === null)).to.equal(true);
   });
   it('what the part allows to be cut decides about machining, and says by how much it misses', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), eight('11.45'));
     expect(ruled(t, t.slot('rotor'))['machine']).to.equal('From 11.45 mm it would come out at 11.35 mm; machine-to is 11.40 mm.');
-    const thick = new Told();
+    const thick = new JobFixture();
     thick.gauge(thick.slot('rotor'), eight('12.40'));
     expect(ruled(thick, thick.slot('rotor'))['machine']).to.equal(null);
   });
   it('without a machine-to figure nothing is machined', () => {
-    const t = new Told(['FL'], [{ ...LIMIT, machineTo: null }]);
+    const t = new JobFixture(['FL'], [{ ...LIMIT, machineTo: null }]);
     t.gauge(t.slot('rotor'), eight('12.40'));
     expect(ruled(t, t.slot('rotor'))['machine']).to.equal('No machine-to figure on file.');
   });
   it('the two sides of an axle are decided alike, or a reason says why not', () => {
-    const t = new Told(['FL', 'FR']);
+    const t = new JobFixture(['FL', 'FR']);
     const said = (corner: Corner): string | null => {
       const { components } = deriveJob(t.file, NOW);
       return sidesDiffer(
@@ -104,7 +93,7 @@ describe('options', () => {
     expect(said('FL')).to.equal(null);
   });
   it('nothing measured rules out nothing', () => {
-    const t = new Told();
+    const t = new JobFixture();
     expect(Object.values(ruled(t, t.slot('rotor'))).every((v) => v === null)).to.equal(true);
     expect(whyNotMachine('rotor', [], null)).to.equal(null);
   });
@@ -113,7 +102,7 @@ describe('options', () => {
     fc.assert(
       fc.property(figure, figure, (a, b) => {
         const free = (hundredths: number): string[] => {
-          const t = new Told();
+          const t = new JobFixture();
           t.gauge(t.slot('rotor'), eight((hundredths / 100).toFixed(2)));
           return Object.entries(ruled(t, t.slot('rotor'))).flatMap(([id, why]) => (why === null ? [id] : []));
         };
@@ -134,10 +123,10 @@ describe('operations and torques', () => {
     expect(operationFor('pedal', 'replace')).to.equal(undefined);
   });
 
-  const pointsOf = (t: Told, corners: Corner[] = ['FL']): string[] =>
+  const pointsOf = (t: JobFixture, corners: Corner[] = ['FL']): string[] =>
     torquePoints(deriveJob(t.file, NOW).components, corners, true).map((p) => p.name);
   it('wheels of every corner taken in, and what was opened', () => {
-    const t = new Told();
+    const t = new JobFixture();
     expect(pointsOf(t, ['FL', 'RR'])).to.deep.equal(['Front left wheel nuts', 'Rear right wheel nuts']);
     t.decide(t.slot('hose'), 'replace');
     t.decide(t.slot('rotor'), 'machine');
@@ -146,7 +135,7 @@ describe('operations and torques', () => {
   it('what is used again or put off is not taken apart', () => {
     const options: OptionId[] = ['use_again', 'put_off'];
     for (const option of options) {
-      const t = new Told();
+      const t = new JobFixture();
       t.decide(t.slot('caliper'), option);
       expect(isWorked(t.component(t.slot('caliper')))).to.equal(false);
       expect(pointsOf(t)).to.deep.equal(['Front left wheel nuts']);
@@ -165,7 +154,7 @@ describe('operations and torques', () => {
     );
   });
   it('a torque far off its target closes nothing', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), eight('12.40'));
     const torque = (canonical: number) => {
       const row = { ...base(t.next()), slotId: null, point: 'wheel:FL', targetTyped: '88', target: 88, typed: '', unit: 'Nm' as const };
@@ -179,7 +168,7 @@ describe('operations and torques', () => {
     expect(state()).to.equal('closed');
   });
   it('a refusal is a value where it is asked for, and anything else goes on being thrown', () => {
-    expect(attempt(() => 3)).to.deep.equal({ ok: true, value: 3 });
-    expect(() => attempt(() => JSON.parse('{'))).to.throw(SyntaxError);
+    expect(toResult(() => 3)).to.deep.equal({ ok: true, value: 3 });
+    expect(() => toResult(() => JSON.parse('{'))).to.throw(SyntaxError);
   });
 });

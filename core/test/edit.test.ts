@@ -1,33 +1,26 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { revisionBlocks } from '../src/history/revise.ts';
+import { checkLayout, type LayoutFaultCode } from '../src/layout/check.ts';
+import { moveToCircuit } from '../src/layout/circuits.ts';
+import { compareLayouts } from '../src/layout/compare.ts';
 import {
   addComponent,
   addWheel,
-  buildLayout,
   changeComponent,
   changeConnection,
-  checkLayout,
-  childrenOf,
-  compareLayouts,
   connect,
   disconnect,
   insertInLine,
-  type Layout,
-  type LayoutFaultCode,
-  MOST_PISTONS,
-  moveToCircuit,
-  pathFromMaster,
-  pathLength,
-  placeName,
-  Refusal,
+  MAX_PISTONS,
   removeComponent,
   removeWheel,
-  revisionBlocks,
   setPistons,
-  type Slot,
-  TEMPLATES,
-} from '../src/index.ts';
-import { base, Told } from './told.ts';
+} from '../src/layout/edit.ts';
+import { childrenOf, type Layout, pathFromMaster, pathLength, placeName, type Slot } from '../src/layout/graph.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { base, JobFixture } from './jobFixture.ts';
 
 let n = 0;
 const makeId = (): string => `e${(n += 1)}`;
@@ -45,8 +38,8 @@ const refuses = (act: () => unknown, code: string): void => {
   } catch (error) {
     caught = error;
   }
-  expect(caught).to.be.instanceOf(Refusal);
-  expect((caught as Refusal).code).to.equal(code);
+  expect(caught).to.be.instanceOf(DomainError);
+  expect((caught as DomainError).code).to.equal(code);
 };
 
 describe('a layout that is checked', () => {
@@ -151,7 +144,7 @@ describe('a layout that is changed', () => {
   });
   it('gives a caliper one to six pistons and keeps those that stay', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: MOST_PISTONS }), fc.integer({ min: 1, max: MOST_PISTONS }), (first, second) => {
+      fc.property(fc.integer({ min: 1, max: MAX_PISTONS }), fc.integer({ min: 1, max: MAX_PISTONS }), (first, second) => {
         const l = saloon();
         const { id } = slotOf(l, 'caliper', 'FL');
         const pistons = (x: Layout): Slot[] => childrenOf(x, id).filter((s) => s.kind === 'piston');
@@ -254,8 +247,8 @@ describe('a layout that is changed', () => {
 });
 
 describe('a layout that is revised during a job', () => {
-  const fresh = (): { told: Told; valve: Slot; without: () => Layout } => {
-    const told = new Told();
+  const fresh = (): { told: JobFixture; valve: Slot; without: () => Layout } => {
+    const told = new JobFixture();
     const valve = slotOf(told.file.layout, 'valve');
     return { told, valve, without: () => removeComponent(told.file.layout, valve.id, makeId) };
   };

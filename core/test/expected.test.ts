@@ -1,32 +1,21 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  askedOf,
-  askedWords,
-  cautionOfCheck,
-  cornersOf,
-  type Estimate,
-  estimatesWorth,
-  expectedAndFound,
-  looksOf,
-  NOTHING_ELSE,
-  OBSERVATIONS,
-  quietLinesOf,
-  linesOf,
-  rankIn,
-  saidOf,
-  shortPlaces,
-  TEMPLATES,
-  toAnswer,
-  toClose,
-  toTrace,
-  whereWords,
-} from '../src/index.ts';
-import { Asked } from './asked.ts';
-import { FOUR } from './told.ts';
+import { cautionOfCheck } from '../src/catalogue/cautions.ts';
+import { OBSERVATIONS } from '../src/catalogue/observations.ts';
+import { cornersOf } from '../src/layout/graph.ts';
+import { TEMPLATES } from '../src/layout/templates.ts';
+import { NOTHING_ELSE } from '../src/ledger/families/causeLooks.ts';
+import { looksOf } from '../src/stages/trace/causes.ts';
+import { expectedAndFound, rankIn, saidOf, toClose } from '../src/views/trace/expected.ts';
+import { type Estimate, estimatesWorth } from '../src/views/trace/loop.ts';
+import { askedOf, askedWords, toAnswer } from '../src/views/trace/toAnswer.ts';
+import { linesOf, quietLinesOf, shortPlaces, whereWords } from '../src/views/trace/traceWords.ts';
+import { toTrace } from '../src/views/trace/tracing.ts';
+import { TracingFixture } from './tracingFixture.ts';
+import { FOUR } from './jobFixture.ts';
 
 /** What stands on the screen of a job. */
-function stands(t: Asked) {
+function stands(t: TracingFixture) {
   const { given, ...result } = t.weighed();
   const looks = looksOf(t.state().book);
   return { given, result, looks, rows: expectedAndFound(given, result, looks), toClose: toClose(given, result, looks) };
@@ -44,7 +33,7 @@ describe('what had been expected, and what is found', () => {
     );
   });
   it('keeps what had been said of a cause when it was asked about, whatever is learnt later', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL');
     const { given, result, rows } = stands(t);
     expect(rows).to.deep.equal([]);
     const i = given.network.faults.findIndex((f) => f.id === `piston_seized@${t.slot('piston', 'RL')}`);
@@ -58,7 +47,7 @@ describe('what had been expected, and what is found', () => {
     expect(saidOf(given, result, -1, 'found')).to.deep.equal([]);
   });
   it('nothing else found: what stood on the list or was looked for is not there, what a finding says is, and the loop is closed', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL');
     const rotor = t.slot('rotor', 'FR');
     t.look('rotor_thin', rotor, 'wanted', 0.02, 30).find(t.slot('piston', 'RL'), { severity: 'reject', entry: 'seized', words: 'solid' });
     const { given, result, toClose: said, rows } = stands(t);
@@ -85,7 +74,7 @@ describe('the lines of the causes', () => {
       ['drags', 'RL'],
       ['long_stop', null],
     ] as const) {
-      const { given, causes } = new Asked(FOUR).say(code, 'seen', corner).weighed();
+      const { given, causes } = new TracingFixture(FOUR).say(code, 'seen', corner).weighed();
       const raised = linesOf(given.network, causes);
       const quiet = quietLinesOf(given.network, causes);
       expect(raised.length, code).to.be.within(1, 6);
@@ -96,12 +85,12 @@ describe('the lines of the causes', () => {
     }
   });
   it('name where they are: by wheel where that tells them apart, each by itself, or counted where they are many', () => {
-    const { given, causes } = new Asked(FOUR).say('smell', 'seen').weighed();
+    const { given, causes } = new TracingFixture(FOUR).say('smell', 'seen').weighed();
     const line = (kind: string) => linesOf(given.network, causes).find((l) => given.network.faults[l.fault]?.kind.id === kind)!;
     expect(whereWords(given.network, line('piston_seized'))).to.equal('one of 6, at front left, front right, rear left or rear right');
     expect(whereWords(given.network, line('hose_flap'))).to.equal('front left hose, front right hose or rear hose');
     expect(shortPlaces(given.network, line('hose_flap'))).to.deep.equal(['front left hose', 'front right hose', 'rear hose']);
-    const pull = new Asked(FOUR).say('pulls_left', 'seen').weighed();
+    const pull = new TracingFixture(FOUR).say('pulls_left', 'seen').weighed();
     const outside = linesOf(pull.given.network, pull.causes).find((l) => pull.given.network.faults[l.fault]?.kind.id === 'outside_pull')!;
     expect(whereWords(pull.given.network, outside)).to.equal('front left or rear left, outside the brakes');
     expect(shortPlaces(pull.given.network, outside)).to.deep.equal(['front left', 'rear left']);
@@ -110,7 +99,7 @@ describe('the lines of the causes', () => {
 
 describe('what a vehicle is asked about', () => {
   const of = (template: string) => {
-    const t = new Asked(FOUR, [], template);
+    const t = new TracingFixture(FOUR, [], template);
     return { t, asked: askedOf(toTrace(t.state()), t.state().situation.answers) };
   };
   it('what some fault of its layout brings about, at the wheels that have it, and nothing else', () => {
@@ -155,13 +144,13 @@ describe('what a vehicle is asked about', () => {
 });
 
 describe('what is left to answer of a check', () => {
-  const check = (t: Asked, kind: string) => {
+  const check = (t: TracingFixture, kind: string) => {
     const { given } = t.weighed();
     const found = given.network.checks.find((c) => c.kind.id === kind)!;
     return { check: found, left: toAnswer(given, found) };
   };
   it('figures are taken at Gauge, words here, and what is answered is not asked again', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     expect(check(t, 'sweep').left).to.deep.equal({ open: [], gauged: true });
     const all = check(t, 'pedal_round').left;
     expect(all.gauged).to.equal(false);
@@ -171,7 +160,7 @@ describe('what is left to answer of a check', () => {
     );
   });
   it('joint after joint: the next once the one before is dry, none once one flows', () => {
-    const t = new Asked(FOUR).say('no_braking', 'seen', 'FL');
+    const t = new TracingFixture(FOUR).say('no_braking', 'seen', 'FL');
     const asked = (): string[] => check(t, 'follow_flow').left.open.map((s) => s.code);
     expect(asked()).to.deep.equal(['bleeder_dry']);
     t.say('bleeder_dry', 'seen', 'FL');
@@ -180,7 +169,7 @@ describe('what is left to answer of a check', () => {
     expect(asked()).to.deep.equal([]);
   });
   it('at one wheel its name is not said again, unless there are several alike', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     const words = (kind: string): string[] => {
       const { check: c, left } = check(t, kind);
       return left.open.map((s) => askedWords(c, s));

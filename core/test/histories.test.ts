@@ -1,33 +1,27 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  buildSheet,
-  controlsOf,
-  deriveJob,
-  endedBy,
-  type Finding,
-  fileAsOf,
-  itemLock,
-  type JobFile,
-  jointsOf,
-  jointStands,
-  KIND_FACTS,
-  lateEvents,
-  type Obligation,
-  openBook,
-  partIn,
-  type Proof,
-  pressedBy,
-  proofCloses,
-  type PutInKind,
-  type Slot,
-  voidedJobs,
-  weighLate,
-  whereabouts,
-  withOneName,
-  SAID_IN_WORDS,
-} from '../src/index.ts';
-import { base, FOUR, id, NOW, Told } from './told.ts';
+import { proofCloses } from '../src/catalogue/proofItems.ts';
+import type { Obligation } from '../src/catalogue/stages.ts';
+import { fileAsOf } from '../src/history/asOf.ts';
+import { openBook } from '../src/history/book.ts';
+import { lateEvents } from '../src/history/late.ts';
+import { withOneName } from '../src/history/sameArticle.ts';
+import { partIn, whereabouts } from '../src/history/whereabouts.ts';
+import { deriveJob, itemLock } from '../src/job/job.ts';
+import { weighLate } from '../src/job/judgeAgain.ts';
+import type { Slot } from '../src/layout/graph.ts';
+import { KIND_FACTS } from '../src/layout/kinds.ts';
+import { controlsOf } from '../src/layout/reach.ts';
+import { type Finding, SAID_IN_WORDS } from '../src/ledger/families/findings.ts';
+import type { Proof } from '../src/ledger/families/proofs.ts';
+import type { PutInKind } from '../src/ledger/families/putIns.ts';
+import type { JobFile } from '../src/ledger/jobFile.ts';
+import { voidedJobs } from '../src/ledger/voided.ts';
+import { jointsOf, jointStands } from '../src/readiness/joints.ts';
+import { endedBy } from '../src/readiness/lapsing.ts';
+import { pressedBy } from '../src/readiness/pedalLock.ts';
+import { buildSheet } from '../src/views/handback.ts';
+import { base, FOUR, id, NOW, JobFixture } from './jobFixture.ts';
 
 /** One step of a history: which, and where. */
 type Step = readonly [
@@ -58,7 +52,7 @@ const history = fc.array(fc.tuple(fc.constantFrom(...STEPS), fc.nat(6)), { minLe
 const ITEMS = ['pedal_hold', 'leak_look', 'pedal_return', 'parking', 'road'];
 
 /** Tells a random valid history: only what can happen does, everything else is passed over. */
-class Life extends Told {
+class Life extends JobFixture {
   readonly articles: readonly Slot[] = this.layout.slots.filter((s) => KIND_FACTS[s.kind].article);
   constructor(steps: readonly Step[]) {
     super(FOUR);

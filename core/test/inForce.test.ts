@@ -1,7 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { deriveJob, headsOf, inForce, openBook, type Proof, type SetMove } from '../src/index.ts';
-import { base, FOUR, NOW, Told } from './told.ts';
+import { openBook } from '../src/history/book.ts';
+import { deriveJob } from '../src/job/job.ts';
+import type { Proof } from '../src/ledger/families/proofs.ts';
+import type { SetMove } from '../src/ledger/families/setMoves.ts';
+import { headsOf, inForce } from '../src/ledger/inForce.ts';
+import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 
 interface Act {
   readonly id: string;
@@ -67,7 +71,7 @@ describe('of several acts about one thing', () => {
 
 describe('two people who did not know of each other', () => {
   it('have decided nothing until somebody chooses, and it says so', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     const slotId = t.slot('rotor', 'FL');
     const decide = (option: 'replace' | 'use_again', supersedes: readonly string[]) => ({
       ...{ ...base(t.next()), slotId, partId: null, option, reason: 'x', reviewOn: null, untilKm: null, access: null, supersedes },
@@ -84,7 +88,7 @@ describe('two people who did not know of each other', () => {
   });
 
   it('have moved a set to the first place until somebody says where it was taken', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     const set = t.gauge(t.slot('rotor', 'FL'), ['12.10', '12.11', '12.10', '12.10']);
     const move = (corner: 'FR' | 'RL', supersedes: readonly string[]): SetMove => ({
       ...{ ...base(t.next(), { corrects: set.id }), setId: set.id, slotId: t.slot('rotor', corner), partId: null, supersedes },
@@ -101,11 +105,11 @@ describe('two people who did not know of each other', () => {
 });
 
 describe('a clock that runs ahead', () => {
-  const proof = (t: Told, result: Proof['result'], happened: number, received: number): Proof => ({
+  const proof = (t: JobFixture, result: Proof['result'], happened: number, received: number): Proof => ({
     ...base(t.next()),
     ...{ happenedAt: at(happened), recordedAt: at(received), item: 'leak_look', slotId: null, corner: null, result, note: '' },
   });
-  const stands = (t: Told): boolean => {
+  const stands = (t: JobFixture): boolean => {
     const { situation } = deriveJob(t.file, NOW);
     const item = situation.proofItems.find((i) => i.item === 'leak_look')!;
     const answer = situation.standing.answer(item);
@@ -119,7 +123,7 @@ describe('a clock that runs ahead', () => {
       [5, 15, false],
       [15, 5, false],
     ] as const) {
-      const t = new Told(FOUR);
+      const t = new JobFixture(FOUR);
       t.file.proofs = [proof(t, 'passed', 10, 10)];
       const line = t.layout.connections.find((c) => c.kind === 'line')!;
       t.file.jointEvents = [
@@ -141,7 +145,7 @@ describe('a clock that runs ahead', () => {
   });
 
   it('keeps no good answer over a bad one that was written down later', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     t.file.proofs = [proof(t, 'passed', 20, 10), proof(t, 'failed', 15, 15)];
     expect(stands(t)).to.equal(false);
     t.file.proofs = [proof(t, 'failed', 5, 5), proof(t, 'passed', 20, 20)];

@@ -1,31 +1,20 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  attempt,
-  buildLayout,
-  compareCameWith,
-  cornersOf,
-  deriveJob,
-  earlierText,
-  type EarlierWork,
-  earliestDay,
-  fluidState,
-  intakeRows,
-  isPartialDate,
-  lastOpen,
-  LONGEST_SIDE,
-  openBook,
-  openDue,
-  parsePartialDate,
-  partialDateText,
-  plainJpeg,
-  Refusal,
-  TEMPLATES,
-} from '../src/index.ts';
-import { base, id, Told } from './told.ts';
+import { openBook } from '../src/history/book.ts';
+import { fluidState } from '../src/history/due.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { lastOpen, openDue } from '../src/judging/care.ts';
+import { cornersOf } from '../src/layout/graph.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import type { EarlierWork } from '../src/ledger/families/earlierWork.ts';
+import { LONGEST_SIDE, plainJpeg } from '../src/picture/jpeg.ts';
+import { DomainError, toResult } from '../src/quantity/domainError.ts';
+import { earliestDay, isPartialDate, parsePartialDate, partialDateText } from '../src/quantity/partialDate.ts';
+import { compareCameWith, earlierText, intakeRows } from '../src/stages/bookin/intake.ts';
+import { base, id, JobFixture } from './jobFixture.ts';
 
 const code = (act: () => unknown): string => {
-  const tried = attempt(act);
+  const tried = toResult(act);
   return tried.ok ? 'ok' : tried.refusal.code;
 };
 
@@ -106,7 +95,7 @@ describe('what is looked at before anything is ordered', () => {
 
 describe('what came with the vehicle', () => {
   it('is held against what the layout needs: a place nobody found anything in is missing until something fits it', () => {
-    const told = new Told();
+    const told = new JobFixture();
     const caliper = told.slot('caliper');
     told.file.partEvents = told.file.partEvents.filter((e) => e.slotId !== caliper);
     const missing = () => compareCameWith(openBook(told.file)).missing.map((s) => s.id);
@@ -121,7 +110,7 @@ describe('what came with the vehicle', () => {
 });
 
 describe('earlier work', () => {
-  const work = (told: Told, over: Partial<EarlierWork>): EarlierWork => ({
+  const work = (told: JobFixture, over: Partial<EarlierWork>): EarlierWork => ({
     ...base(told.next()),
     what: 'overhauled',
     slotId: null,
@@ -134,7 +123,7 @@ describe('earlier work', () => {
     ...over,
   });
   it('says when a unit was last open, from the earliest day that may be meant', () => {
-    const told = new Told();
+    const told = new JobFixture();
     const slotId = told.slot('caliper');
     const now = '2026-05-20T12:00:00.000Z';
     expect(openDue(openBook(told.file), told.component(slotId), now)).to.match(/Never open/);
@@ -144,7 +133,7 @@ describe('earlier work', () => {
     expect(earlierText(told.file.layout, told.file.earlierWork[0]!)).to.equal('Front left caliper: overhauled Jun 2001 (invoice, no. 118)');
   });
   it('dates a fluid that these records know nothing of, and gives way to the first change on record', () => {
-    const told = new Told();
+    const told = new JobFixture();
     const { layout, vehicle } = told.file;
     const earlier = [work(told, { what: 'fluid_changed', on: '2020' }), work(told, { what: 'fluid_changed', on: '2018-04' })];
     const state = fluidState(layout, { services: [], pulls: [], earlier }, vehicle, '2026-05-20')!;
@@ -156,7 +145,7 @@ describe('earlier work', () => {
     expect(fluidState(layout, { services: [service], pulls: [], earlier }, vehicle, '2026-05-20')!.why).to.match(/no change on record/);
   });
   it('of a voided job does not count', () => {
-    const told = new Told();
+    const told = new JobFixture();
     told.file.earlierWork = [work(told, { what: 'fluid_changed' })];
     told.file.voids = [{ ...base(told.next()), reason: 'twice' }];
     expect(deriveJob(told.file, '2026-05-20T12:00:00Z').book.stand(told.file.earlierWork)).to.deep.equal([]);
@@ -206,9 +195,9 @@ describe('a JPEG file', () => {
     fc.assert(
       fc.property(fc.uint8Array({ maxLength: 300 }), fc.boolean(), (bytes, head) => {
         const given = head ? new Uint8Array([0xff, 0xd8, ...bytes]) : bytes;
-        const tried = attempt(() => plainJpeg(given));
+        const tried = toResult(() => plainJpeg(given));
         if (tried.ok) expect(tried.value.bytes.length).to.be.at.most(given.length);
-        else expect(tried.refusal).to.be.instanceOf(Refusal);
+        else expect(tried.refusal).to.be.instanceOf(DomainError);
       }),
       { numRuns: 500 },
     );

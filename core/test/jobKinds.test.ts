@@ -1,25 +1,22 @@
 import { expect } from 'chai';
-import {
-  acceptanceKey,
-  afterCareOf,
-  buildLayout,
-  controlsOf,
-  doableNow,
-  isHydraulic,
-  KIND_FACTS,
-  mayMove,
-  openBook,
-  openStanding,
-  placeStates,
-  sharesReservoir,
-} from '../src/index.ts';
-import { base, FOUR, id, NOW } from './told.ts';
-import { Speaking } from './speaks.ts';
+import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { openBook } from '../src/history/book.ts';
+import { doableNow } from '../src/job/job.ts';
+import { isHydraulic } from '../src/layout/graph.ts';
+import { KIND_FACTS } from '../src/layout/kinds.ts';
+import { controlsOf, sharesReservoir } from '../src/layout/reach.ts';
+import { buildLayout } from '../src/layout/templates.ts';
+import { openStanding } from '../src/readiness/stands.ts';
+import { placeStates } from '../src/readiness/unitState.ts';
+import { afterCareOf } from '../src/views/afterCare.ts';
+import { mayMove } from '../src/views/mayMove.ts';
+import { base, FOUR, id, NOW } from './jobFixture.ts';
+import { ReworkFixture } from './speaks.ts';
 
 describe('kinds of job', () => {
-  const slots = (t: Speaking) => t.state().components.filter((c) => c.inScope && KIND_FACTS[c.slot.kind].article);
+  const slots = (t: ReworkFixture) => t.state().components.filter((c) => c.inScope && KIND_FACTS[c.slot.kind].article);
   it('one axle takes in its corners and its hoses, not the cylinder', () => {
-    const t = new Speaking(['RL', 'RR']);
+    const t = new ReworkFixture(['RL', 'RR']);
     t.file.job = { ...t.file.job, kind: 'axle' };
     const kinds = new Set(slots(t).map((c) => c.slot.kind));
     expect(kinds.has('master_cylinder')).to.equal(false);
@@ -27,14 +24,14 @@ describe('kinds of job', () => {
     expect(slots(t).every((c) => c.slot.corner === null || c.slot.corner.startsWith('R'))).to.equal(true);
   });
   it('single units are taken in by hand, and left out by hand', () => {
-    const t = new Speaking([]);
+    const t = new ReworkFixture([]);
     t.file.job = { ...t.file.job, kind: 'unit', scopeIn: [t.slot('caliper')] };
     expect(slots(t).map((c) => t.name(c.slot.id))).to.deep.equal(['caliper@FL']);
     t.file.job = { ...t.file.job, kind: 'overhaul', scopeCorners: FOUR, scopeIn: [], scopeOut: [t.slot('caliper')] };
     expect(slots(t).map((c) => c.slot.id)).to.not.include(t.slot('caliper'));
   });
   it('a stage that does not apply is hatched with its reason, unless something is owed in it', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.file.job = { ...t.file.job, kind: 'fluid' };
     const hatched = () => Object.fromEntries(t.state().stages.map((s) => [s.stage, s.hatched]));
     expect(hatched()).to.include({ trace: 'fluid only', gauge: 'fluid only', decide: 'fluid only', bleed: null });
@@ -42,7 +39,7 @@ describe('kinds of job', () => {
     expect(hatched()['gauge']).to.equal(null);
   });
   it('a hazard out of scope blocks, and a lead leaves it out by name', () => {
-    const t = new Speaking(['FR']);
+    const t = new ReworkFixture(['FR']);
     t.find(t.slot('hose', 'FL'), { severity: 'reject' });
     const hazard = t.open('hazard:')[0]!;
     expect(hazard.acceptBy).to.equal('lead');
@@ -56,7 +53,7 @@ describe('kinds of job', () => {
 
 describe('after-care', () => {
   it('follows from what was done: nothing done leaves nothing', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     expect(afterCareOf(t.state(), NOW)).to.deep.equal([]);
     t.part(t.slot('pads'), 'fitted', 'new pads');
     expect(afterCareOf(t.state(), NOW).map((a) => a.item)).to.deep.equal(['bedding_in']);
@@ -69,7 +66,7 @@ describe('after-care', () => {
 
 describe('may it move', () => {
   it('a lead may grant the yard by name; what stands in the way changed, and it falls', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.part(t.slot('pads'), 'removed');
     expect(mayMove(t.state()).level).to.equal('do_not_move');
     const offer = t.state().offers[0]!;
@@ -82,7 +79,7 @@ describe('may it move', () => {
 
 describe('the list of what can be done', () => {
   it('is open, and never in a stage that waits for an earlier one', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const s = t.state();
     const after = s.stages.filter((x) => x.note.startsWith('after')).map((x) => x.stage);
     expect(doableNow(s).every((o) => o.state === 'open' && !after.includes(o.stage))).to.equal(true);
@@ -110,7 +107,7 @@ describe('a shared reservoir', () => {
     expect(shared).to.deep.equal([]);
   });
   it('the places of a standing are those of the layout', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const book = openBook(t.file);
     expect(openStanding(book).places).to.deep.equal(placeStates(book, t.layout));
   });

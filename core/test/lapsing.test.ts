@@ -1,24 +1,18 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  bleedersFedThrough,
-  type Corner,
-  deriveJob,
-  ENDINGS,
-  KIND_FACTS,
-  openBook,
-  openStanding,
-  proofItems,
-  type PartEventKind,
-  placeName,
-  type Proof,
-  slotById,
-  type Slot,
-  wouldUndo,
-} from '../src/index.ts';
-import { base, NOW, Told, FOUR } from './told.ts';
+import { proofItems } from '../src/catalogue/proofItems.ts';
+import { openBook } from '../src/history/book.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { placeName, type Slot, slotById } from '../src/layout/graph.ts';
+import { type Corner, KIND_FACTS } from '../src/layout/kinds.ts';
+import type { PartEventKind } from '../src/ledger/families/partEvents.ts';
+import type { Proof } from '../src/ledger/families/proofs.ts';
+import { bleedersFedThrough } from '../src/readiness/disturbed.ts';
+import { ENDINGS } from '../src/readiness/lapsing.ts';
+import { openStanding, wouldUndo } from '../src/readiness/stands.ts';
+import { base, NOW, JobFixture, FOUR } from './jobFixture.ts';
 
-class Proving extends Told {
+class Proving extends JobFixture {
   prove(item: string, corner: Corner | null = null, result: Proof['result'] = 'passed'): void {
     this.file.proofs = [...this.file.proofs, { ...base(this.next()), item, slotId: null, corner, result, note: '' }];
   }

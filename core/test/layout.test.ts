@@ -1,37 +1,28 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { CAUTIONS, cautionsAt, type CautionStep } from '../src/catalogue/cautions.ts';
+import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
+import { GROUPS, observationFacts, observationKey, OBSERVATIONS } from '../src/catalogue/observations.ts';
+import { looksAt, PROGRAMME, programmeFor } from '../src/catalogue/programme.ts';
+import { proofItems } from '../src/catalogue/proofItems.ts';
+import { circuitName } from '../src/history/due.ts';
+import { checkLayout } from '../src/layout/check.ts';
 import {
-  bleedersFedThrough,
-  bleedOrder,
-  buildLayout,
-  CAUTIONS,
-  type CautionStep,
-  cautionsAt,
-  checkLayout,
   childrenOf,
-  circuitName,
   counterpart,
-  GROUPS,
   isHydraulic,
-  KIND_FACTS,
   type Layout,
   neighbours,
-  OBSERVATIONS,
-  observationFacts,
-  observationKey,
   pathFromMaster,
   pathLength,
   placeName,
-  programmeFor,
-  looksAt,
-  proofItems,
-  MEASUREMENTS,
-  PROGRAMME,
-  TEMPLATES,
-  otherSide,
   walk,
-} from '../src/index.ts';
-import { id } from './told.ts';
+} from '../src/layout/graph.ts';
+import { KIND_FACTS, otherSide } from '../src/layout/kinds.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import { bleedersFedThrough } from '../src/readiness/disturbed.ts';
+import { bleedOrder } from '../src/stages/bleed/order.ts';
+import { id } from './jobFixture.ts';
 
 const build = (template: string): Layout => buildLayout(template, 'l', 'v', id);
 const HYDRAULIC = TEMPLATES.filter((t) => isHydraulic(build(t.id)));

@@ -1,17 +1,10 @@
-import {
-  addComponent,
-  buildLayout,
-  type ComponentKind,
-  checkLayout,
-  type Corner,
-  insertInLine,
-  type Layout,
-  moveToCircuit,
-  Refusal,
-  removeComponent,
-  setPistons,
-  TEMPLATES,
-} from '../src/index.ts';
+import { checkLayout } from '../src/layout/check.ts';
+import { moveToCircuit } from '../src/layout/circuits.ts';
+import { addComponent, insertInLine, removeComponent, setPistons } from '../src/layout/edit.ts';
+import type { Layout } from '../src/layout/graph.ts';
+import type { ComponentKind, Corner } from '../src/layout/kinds.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
 import fc from 'fast-check';
 
 type Step = (layout: Layout, pick: number, makeId: () => string) => Layout;
@@ -70,7 +63,7 @@ export function afterSteps(template: string, steps: readonly (readonly [number, 
       const next = STEPS[which % STEPS.length]?.(layout, pick, makeId) ?? layout;
       if (checkLayout(next).length === 0) layout = next;
     } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
+      if (!(error instanceof DomainError)) throw error;
     }
   }
   return layout;

@@ -1,19 +1,19 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { deriveJob } from '../src/job/job.ts';
+import type { LimitVersion } from '../src/verdict/limits.ts';
 import {
-  deriveJob,
-  type LimitFields,
   LIMIT_COLUMNS,
+  type LimitFields,
   limitKey,
-  limitsNeeded,
-  type LimitVersion,
-  MOST_LIMIT_ROWS,
+  MAX_LIMIT_ROWS,
   readLimitList,
   readLimitRow,
   rowOfLimit,
   sameLimit,
-} from '../src/index.ts';
-import { FOUR, LIMIT, NOW, Told } from './told.ts';
+} from '../src/views/limitExchange.ts';
+import { limitsNeeded } from '../src/views/limitsOfVehicle.ts';
+import { FOUR, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 
 const fields = (over: Partial<LimitFields> = {}): LimitFields => {
   const { id: _i, seriesId: _s, enteredBy: _b, enteredAt: _a, checkedBy: _c, checkedAt: _d, ...rest } = LIMIT;
@@ -35,7 +35,15 @@ describe('a limit list', () => {
         (a, b, c, bound, axle) => {
           const [low = 0, mid = 0, high = 0] = [a, b, c].sort((x, y) => x - y);
           fc.pre(low < mid && mid < high);
-          const l = fields({ bound, axle, nominal: bound === 'lower' ? high : low, machineTo: mid, at: bound === 'lower' ? low : high });
+          const characteristic = bound === 'lower' ? 'rotor_thickness' : 'drum_diameter';
+          const l = fields({
+            characteristic,
+            bound,
+            axle,
+            nominal: bound === 'lower' ? high : low,
+            machineTo: mid,
+            at: bound === 'lower' ? low : high,
+          });
           const back = readLimitRow(rowOfLimit(l));
           expect(back).to.deep.equal(l);
           expect(sameLimit(back, l)).to.equal(true);
@@ -81,13 +89,13 @@ describe('a limit list', () => {
     };
     expect(said([])).to.include('no row');
     expect(said([{ 'characteristic;scope;bound': 'x' }])).to.include('no limit list');
-    expect(said(Array.from({ length: MOST_LIMIT_ROWS + 1 }, () => row()))).to.include(String(MOST_LIMIT_ROWS + 1));
+    expect(said(Array.from({ length: MAX_LIMIT_ROWS + 1 }, () => row()))).to.include(String(MAX_LIMIT_ROWS + 1));
   });
 });
 
 describe('the limits that a vehicle needs', () => {
   it('are told with the one that applies and why, and what is missing', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     const of = () => limitsNeeded(deriveJob(t.file, NOW));
     const front = of().find((n) => n.characteristic === 'rotor_thickness' && n.axle === 'front')!;
     expect(front.limit?.id).to.equal('lim');

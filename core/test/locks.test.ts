@@ -1,24 +1,18 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  acceptanceKey,
-  buildLayout,
-  type Control,
-  controlsOf,
-  deriveJob,
-  itemLock,
-  KIND_FACTS,
-  lockOf,
-  openBook,
-  placeName,
-  placeStates,
-  type PutInKind,
-  type Slot,
-  TEMPLATES,
-} from '../src/index.ts';
-import { base, id, NOW, Told, FOUR } from './told.ts';
+import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { openBook } from '../src/history/book.ts';
+import { deriveJob, itemLock } from '../src/job/job.ts';
+import { placeName, type Slot } from '../src/layout/graph.ts';
+import { KIND_FACTS } from '../src/layout/kinds.ts';
+import { type Control, controlsOf } from '../src/layout/reach.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import type { PutInKind } from '../src/ledger/families/putIns.ts';
+import { lockOf } from '../src/readiness/pedalLock.ts';
+import { placeStates } from '../src/readiness/unitState.ts';
+import { base, id, NOW, JobFixture, FOUR } from './jobFixture.ts';
 
-class Shop extends Told {
+class Shop extends JobFixture {
   putIn(slotId: string, what: PutInKind): string {
     const row = { ...base(this.next()), slotId, what, note: '' };
     this.file.putIns = [...this.file.putIns, row];
@@ -171,6 +165,7 @@ describe('the pedal lock', () => {
             slot,
             inside: [],
             state: off.includes(slot) ? ('open' as const) : ('complete' as const),
+            cause: off.includes(slot) ? ({ kind: 'off' } as const) : null,
             why: off.includes(slot) ? 'off' : null,
             loose: null,
           }));

@@ -1,18 +1,13 @@
 import { expect } from 'chai';
-import {
-  areLoose,
-  buildLoose,
-  checkLayout,
-  deriveJob,
-  type Job,
-  type JobFile,
-  KIND_FACTS,
-  type Layout,
-  LOOSE_KINDS,
-  mayMove,
-  placeName,
-} from '../src/index.ts';
-import { base, id, Told } from './told.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { checkLayout } from '../src/layout/check.ts';
+import { type Layout, placeName } from '../src/layout/graph.ts';
+import { KIND_FACTS } from '../src/layout/kinds.ts';
+import { areLoose, buildLoose, LOOSE_KINDS } from '../src/layout/looseUnits.ts';
+import type { JobFile } from '../src/ledger/jobFile.ts';
+import type { Job } from '../src/ledger/jobRecords.ts';
+import { mayMove } from '../src/views/mayMove.ts';
+import { base, id, JobFixture } from './jobFixture.ts';
 
 const NOW = '2026-05-20T12:00:00.000Z';
 const build = (units: Parameters<typeof buildLoose>[0]): Layout => buildLoose(units, 'l', 'car', id);
@@ -23,8 +18,8 @@ describe('units that came without their vehicle', () => {
     { kind: 'rotor', count: 1, pistons: 0 },
     { kind: 'master_cylinder', count: 1, pistons: 0 },
   ]);
-  const fileOf = (): { file: JobFile; told: Told } => {
-    const told = new Told();
+  const fileOf = (): { file: JobFile; told: JobFixture } => {
+    const told = new JobFixture();
     const job: Job = {
       ...told.file.job,
       kind: 'unit',

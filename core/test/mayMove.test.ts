@@ -1,10 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { buildSheet, type Corner, deriveJob, type JobFile, MOVE_NAME, mayMove, type MoveLevel, waitsOf } from '../src/index.ts';
-import { base, NOW, Told, FOUR } from './told.ts';
+import { deriveJob } from '../src/job/job.ts';
+import type { Corner } from '../src/layout/kinds.ts';
+import type { JobFile } from '../src/ledger/jobFile.ts';
+import { buildSheet } from '../src/views/handback.ts';
+import { mayMove, MOVE_NAME, type MoveLevel } from '../src/views/mayMove.ts';
+import { waitsOf } from '../src/views/waits.ts';
+import { base, NOW, JobFixture, FOUR } from './jobFixture.ts';
 
 /** A job about fluid only: little is owed, so that how far the vehicle may move can be walked through. */
-class Vehicle extends Told {
+class Vehicle extends JobFixture {
   constructor() {
     super(FOUR);
     this.file.job = { ...this.file.job, kind: 'fluid', complaint: '', wants: 'Fluid change', scopeCorners: [] };
@@ -43,14 +48,14 @@ describe('may it move', () => {
   it('not before the parking brake is proved, and says so', () => {
     const t = new Vehicle();
     expect(t.move().level).to.equal('do_not_move');
-    expect(t.move().reasons).to.deep.equal(['The parking brake is not proved.']);
+    expect(t.move().reasons).to.deep.equal([{ about: 'parking', words: 'The parking brake is not proved.' }]);
     expect(t.move().next?.key).to.equal('proof:parking');
   });
   it('in the yard once it holds, with what is left before the road', () => {
     const t = new Vehicle();
     t.prove('parking');
     expect(t.move().level).to.equal('yard_only');
-    expect(t.move().reasons[0]).to.match(/^\d+ to do before the road$/);
+    expect(t.move().reasons[0]?.words).to.match(/^\d+ to do before the road$/);
   });
   it('on the road once all that can be proved standing is, the road itself being left', () => {
     const t = new Vehicle();
@@ -63,7 +68,7 @@ describe('may it move', () => {
     t.standing();
     t.part(t.slot('hose'), 'removed');
     expect(t.move().level).to.equal('do_not_move');
-    expect(t.move().reasons[0]).to.equal('Do not press: front left hose is off.');
+    expect(t.move().reasons[0]).to.deep.equal({ about: 'lock', words: 'Do not press: front left hose is off.' });
   });
   it('is handed back when it is', () => {
     const t = new Vehicle();
@@ -94,8 +99,8 @@ describe('may it move', () => {
 });
 
 describe('what a job waits for', () => {
-  const waits = (t: Told): string[] => waitsOf(deriveJob(t.file, NOW));
-  function away(t: Told, corner: Corner, note: string): void {
+  const waits = (t: JobFixture): string[] => waitsOf(deriveJob(t.file, NOW));
+  function away(t: JobFixture, corner: Corner, note: string): void {
     const slot = t.slot('rotor', corner);
     const part = t.component(slot).part!.id;
     t.part(slot, 'removed');
@@ -103,10 +108,10 @@ describe('what a job waits for', () => {
     t.file.partEvents = t.file.partEvents.map((e) => (e.partId === part && e.kind === 'sent' ? { ...e, note } : e));
   }
   it('is nothing while all of it is here', () => {
-    expect(waits(new Told())).to.deep.equal([]);
+    expect(waits(new JobFixture())).to.deep.equal([]);
   });
   it('tells parts that went together as one', () => {
-    const t = new Told(FOUR);
+    const t = new JobFixture(FOUR);
     away(t, 'FL', 'to the turner');
     expect(waits(t)[0]).to.equal('rotor, to the turner');
     away(t, 'FR', 'to the turner');

@@ -1,21 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  type Corner,
-  CORNER_NAME,
-  deriveJob,
-  expectedVolume,
-  HARD_N,
-  LIGHT_N,
-  openBook,
-  pedalTells,
-  pedalWords,
-  Refusal,
-  shutWhenever,
-  splitTravel,
-  toTrace,
-} from '../src/index.ts';
-import { base, FOUR, NOW, Told } from './told.ts';
+import { openBook } from '../src/history/book.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { type Corner, CORNER_NAME } from '../src/layout/kinds.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { expectedVolume, HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever, splitTravel } from '../src/stages/trace/pedalGauge.ts';
+import { toTrace } from '../src/views/trace/tracing.ts';
+import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 
 const MASTER = (Math.PI * 20.64 ** 2) / 4;
 
@@ -42,11 +33,11 @@ describe('the pedal as a gauge', () => {
   });
   it('refuses arms and bores of nothing, and a hard push that went less far than a light one', () => {
     const sound = { lightMm: 30, hardMm: 50, padArmMm: 250, rodArmMm: 50, masterMm2: MASTER };
-    expect(() => splitTravel({ ...sound, rodArmMm: 0 })).to.throw(Refusal, /above 0/);
-    expect(() => splitTravel({ ...sound, hardMm: 29 })).to.throw(Refusal, /measure again/);
+    expect(() => splitTravel({ ...sound, rodArmMm: 0 })).to.throw(DomainError, /above 0/);
+    expect(() => splitTravel({ ...sound, hardMm: 29 })).to.throw(DomainError, /measure again/);
   });
 
-  class Pressed extends Told {
+  class Pressed extends JobFixture {
     travel(light: string, hard: string, arms = true): void {
       const set = this.gauge(this.slot('pedal', null), [], { measurement: 'pedal_travel', partId: null });
       for (const [place, typed] of [
@@ -117,7 +108,7 @@ describe('the pedal as a gauge', () => {
     expect(known(soft).observations).to.not.have.property('pedal_spongy');
   });
   it('what is expected grows with the wheels that the fluid reaches and with the pressure', () => {
-    const { layout } = new Told(FOUR);
+    const { layout } = new JobFixture(FOUR);
     const one = expectedVolume(layout, ['FL'], 50);
     const two = expectedVolume(layout, ['FL', 'FR'], 50);
     expect(two.freeMl).to.be.closeTo(2 * one.freeMl, 1e-9);

@@ -1,24 +1,22 @@
 import { expect } from 'chai';
+import { TABLES } from '../src/catalogue/trace/tables.ts';
+import { seededUniform } from '../src/inference/seededUniform.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import { networkOf } from '../src/stages/trace/network.ts';
+import { hide, isIdentified } from '../src/views/trace/hidden.ts';
 import {
   askable,
-  buildLayout,
-  evenNumbers,
   faultsMeant,
-  hide,
   judgeNamed,
   keepPractised,
-  networkOf,
   outcomeOf,
-  pinnedDown,
   practiceCase,
   practiceNumber,
   type Practised,
   practisedSum,
   proposedPath,
-  TABLES,
-  TEMPLATES,
-} from '../src/index.ts';
-import { id, NOW } from './told.ts';
+} from '../src/views/trace/practice.ts';
+import { id, NOW } from './jobFixture.ts';
 
 describe('practice', () => {
   it('the same number gives the same vehicle, whose owner noticed something', () => {
@@ -74,15 +72,15 @@ describe('practice', () => {
       { years: new Map(), yearsOfAll: 15, shifts: new Set(), fresh: new Set() },
       TABLES,
     );
-    const random = evenNumbers(11);
+    const random = seededUniform(11);
     const draws = Array.from({ length: 3000 }, () => hide(n, random));
     // Kept with one to four: as often as that allows, by Bayes.
     const none = n.faults.reduce((q, f) => q * (1 - f.prior), 1);
     const i = n.faults.findIndex((f) => f.kind.id === 'rods_out');
     const share = draws.filter((d) => d.present[i]).length / draws.length;
     expect(share).to.be.closeTo((n.faults[i]?.prior ?? 0) / (1 - none), 0.03);
-    expect(pinnedDown([true, false, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(false);
-    expect(pinnedDown([false, true, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(true);
+    expect(isIdentified([true, false, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(false);
+    expect(isIdentified([false, true, false, false], [0.1, 0.2, 0.3, 0.4])).to.equal(true);
   });
   it('how it went is kept, the newest first, once a vehicle, and summed up', () => {
     const one = (over: Partial<Practised>): Practised => ({

@@ -1,11 +1,15 @@
 import { expect } from 'chai';
-import { ACCESSES, controlsOf, ifOpened, ifPressed, onlyNow, onlyNowAtWheel, slotById } from '../src/index.ts';
-import { base, FOUR, NOW } from './told.ts';
-import { Speaking } from './speaks.ts';
+import { ACCESSES } from '../src/catalogue/accessRules.ts';
+import { slotById } from '../src/layout/graph.ts';
+import { controlsOf } from '../src/layout/reach.ts';
+import { ifOpened, ifPressed } from '../src/readiness/play.ts';
+import { onlyNow, onlyNowAtWheel } from '../src/views/onlyNow.ts';
+import { base, FOUR, NOW } from './jobFixture.ts';
+import { ReworkFixture } from './speaks.ts';
 
 describe('what must come out, and when it is too late', () => {
   it('a clamp that stood longer than a day has the hose renewed, also after it came out', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.putIn(t.slot('hose'), 'clamp', 1);
     expect(t.open('clamped:')[0]?.what).to.include('clamped for');
     t.part(t.slot('hose'), 'removed');
@@ -13,7 +17,7 @@ describe('what must come out, and when it is too late', () => {
     expect(t.open('clamped:')).to.deep.equal([]);
   });
   it('before an access closes, what can only be done now is listed, and nothing else', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.part(t.slot('pads'), 'removed');
     const list = onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!);
     expect(list.length).to.be.greaterThan(0);
@@ -22,7 +26,7 @@ describe('what must come out, and when it is too late', () => {
     expect(onlyNow(t.state(), slotById(t.layout, t.slot('pads'))!).filter((x) => !x.wanted)).to.deep.equal([]);
   });
   it('what was put off until this access is open is among it', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const piston = t.slot('piston');
     for (const p of t.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL')) t.find(p.id);
     const row = {
@@ -42,7 +46,7 @@ describe('what must come out, and when it is too late', () => {
     expect(ACCESSES.map((a) => a.name)).to.include(row.access);
   });
   it('what is left by name stays owed, is listed as left, and comes back when the access is opened again', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const pads = slotById(t.layout, t.slot('pads'))!;
     t.part(pads.id, 'removed');
     const list = () => onlyNow(t.state(), pads);
@@ -71,7 +75,7 @@ describe('what must come out, and when it is too late', () => {
     expect(list().every((x) => x.left === null)).to.equal(true);
   });
   it('what was taken one way is not wanted the other way as well', () => {
-    const t = new Speaking(FOUR, [], 'lorry_drums_single_servo');
+    const t = new ReworkFixture(FOUR, [], 'lorry_drums_single_servo');
     const drum = slotById(t.layout, t.slot('drum'))!;
     const wanted = () =>
       onlyNow(t.state(), drum)
@@ -84,7 +88,7 @@ describe('what must come out, and when it is too late', () => {
     expect(wanted().some((w) => /centring/.test(w))).to.equal(true);
   });
   it('at the wheel what was left is told apart as well', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const [first] = onlyNowAtWheel(t.state(), 'FL');
     t.file.leftItems = [{ ...base(t.next()), closedBy: null, slotId: first!.slot.id, item: first!.key, what: first!.what }];
     const left = onlyNowAtWheel(t.state(), 'FL').filter((x) => x.left !== null);
@@ -94,7 +98,7 @@ describe('what must come out, and when it is too late', () => {
 });
 
 describe('if I press now, if I open this', () => {
-  const play = (t: Speaking) => {
+  const play = (t: ReworkFixture) => {
     const s = t.state().situation.standing;
     return ifPressed(
       t.layout,
@@ -103,13 +107,13 @@ describe('if I press now, if I open this', () => {
     );
   };
   it('a complete vehicle moves its pistons and nothing else', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     expect(play(t).danger).to.equal(false);
     expect(new Set(play(t).steps.map((s) => s.does))).to.deep.equal(new Set(['moves']));
     expect(play(t).steps).to.have.length(t.layout.slots.filter((s) => s.kind === 'piston').length);
   });
   it('pads that are off let the pistons of that corner come out, and say so first', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.part(t.slot('pads', 'RR'), 'removed');
     expect(play(t).danger).to.equal(true);
     expect(play(t).steps[0]?.does).to.equal('comes_out');
@@ -123,20 +127,20 @@ describe('if I press now, if I open this', () => {
       ['caliper', 'RR'],
       ['master_cylinder', null],
     ] as const) {
-      const t = new Speaking(FOUR);
+      const t = new ReworkFixture(FOUR);
       t.part(t.slot(kind, corner), 'removed');
       expect(play(t).danger, kind).to.equal(t.state().situation.standing.locks.some((l) => l.control.kind === 'pedal'));
     }
   });
   it('opening runs out what stands above, drains its reservoir, and airs what is fed through it', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const s = t.state();
     const opened = ifOpened(s.book, s.situation.standing, slotById(t.layout, t.slot('hose'))!, NOW);
     expect(opened.steps.map((x) => x.does)).to.include.members(['runs_out', 'drains', 'soft']);
     expect(opened.steps.filter((x) => x.does === 'soft').map((x) => t.name(x.slotId))).to.deep.equal(['bleeder@FL']);
   });
   it('fresh paint below is named until it is masked', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const minute = (Date.parse(NOW) - Date.UTC(2026, 0, 1)) / 60000 - 60;
     t.file.partEvents = [
       ...t.file.partEvents,
@@ -151,7 +155,7 @@ describe('if I press now, if I open this', () => {
     expect(opened().danger).to.equal(false);
   });
   it('what is mechanical opens nothing', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const s = t.state();
     expect(ifOpened(s.book, s.situation.standing, slotById(t.layout, t.slot('rotor'))!, NOW).steps).to.deep.equal([]);
   });

@@ -1,25 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  asksForCheck,
-  attempt,
-  callBacksOn,
-  checkVerdict,
-  deriveJob,
-  doubt,
-  GAUGE_KIND_NAME,
-  GAUGE_UNIT,
-  GENERIC_GAUGE,
-  goodTo,
-  judgeSet,
-  openBook,
-  repeatStudy,
-  roundedUp,
-  tellsApart,
-  type CallBack,
-  type GaugeVersion,
-} from '../src/index.ts';
-import { Told } from './told.ts';
+import { GAUGE_KIND_NAME, GAUGE_UNIT, GENERIC_GAUGE } from '../src/catalogue/gaugeKinds.ts';
+import { openBook } from '../src/history/book.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { judgeSet } from '../src/judging/judge.ts';
+import type { CallBack, GaugeVersion } from '../src/ledger/gaugeRecords.ts';
+import { asksForCheck, callBacksOn, checkVerdict, doubt, goodTo, repeatStudy, roundedUp, tellsApart } from '../src/metrology/rack.ts';
+import { toResult } from '../src/quantity/domainError.ts';
+import { JobFixture } from './jobFixture.ts';
 
 const mic: GaugeVersion = {
   id: 'mic-1',
@@ -100,10 +88,10 @@ describe('a repeat study', () => {
     expect(repeatStudy(of('a', [5, 5, 5, 5, 5]), 0.01).shortSpan).to.equal(0);
   });
   it('is refused with too few readings or too many people', () => {
-    expect(attempt(() => repeatStudy([], 0.01)).ok).to.equal(false);
-    expect(attempt(() => repeatStudy(of('a', [1, 2, 3, 4]), 0.01)).ok).to.equal(false);
+    expect(toResult(() => repeatStudy([], 0.01)).ok).to.equal(false);
+    expect(toResult(() => repeatStudy(of('a', [1, 2, 3, 4]), 0.01)).ok).to.equal(false);
     const three = ['a', 'b', 'c'].flatMap((p) => of(p, [1, 1, 1, 1, 1]));
-    expect(attempt(() => repeatStudy(three, 0.01)).ok).to.equal(false);
+    expect(toResult(() => repeatStudy(three, 0.01)).ok).to.equal(false);
   });
 });
 
@@ -151,13 +139,13 @@ describe('a gauge in shop terms', () => {
 
 describe('a gauge that is called back', () => {
   const told = (figures: readonly string[]) => {
-    const t = new Told();
+    const t = new JobFixture();
     t.file.gauges = [mic];
     const set = t.gauge(t.slot('rotor'), figures);
     t.file.readings = t.file.readings.map((r) => ({ ...r, gaugeVersionId: 'mic-1' }));
     return { t, set };
   };
-  const judged = (t: Told, id: string) => {
+  const judged = (t: JobFixture, id: string) => {
     const book = openBook(t.file);
     return judgeSet(
       book,

@@ -1,26 +1,19 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  acceptanceKey,
-  bleedOrder,
-  buildLayout,
-  checkLayout,
-  deriveJob,
-  meaningOf,
-  nextAct,
-  openBook,
-  optionsOf,
-  partIn,
-  type PartEvent,
-  pathFromMaster,
-  sentence,
-  takenBackIds,
-  TEMPLATES,
-  walk,
-  whereabouts,
-  buildSheet,
-} from '../src/index.ts';
-import { base, id, LIMIT, NOW, Told } from './told.ts';
+import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { openBook } from '../src/history/book.ts';
+import { partIn, whereabouts } from '../src/history/whereabouts.ts';
+import { deriveJob, nextAct } from '../src/job/job.ts';
+import { meaningOf, sentence } from '../src/judging/words.ts';
+import { checkLayout } from '../src/layout/check.ts';
+import { pathFromMaster, walk } from '../src/layout/graph.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import type { PartEvent } from '../src/ledger/families/partEvents.ts';
+import { retractedIds } from '../src/ledger/retraction.ts';
+import { bleedOrder } from '../src/stages/bleed/order.ts';
+import { optionsOf } from '../src/stages/decide/options.ts';
+import { buildSheet } from '../src/views/handback.ts';
+import { base, id, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 
 describe('layouts', () => {
   for (const t of TEMPLATES) {
@@ -65,12 +58,12 @@ describe('what stands', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 8 }), (depth) => {
         const chain = Array.from({ length: depth }, (_, i) => base(i, { id: `t${i}`, corrects: i === 0 ? 'reading' : `t${i - 1}` }));
-        expect(takenBackIds(chain).has('reading')).to.equal(depth % 2 === 1);
+        expect(retractedIds(chain).has('reading')).to.equal(depth % 2 === 1);
       }),
     );
   });
   it('does not depend on the order in which events arrive', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const set = t.gauge(t.slot('rotor'), ['12.1', '12.0', '12.2', '12.3', '12.4', '12.1', '12.1', '12.0']);
     t.read(set, 0, 'rotor_mark', 'outer ring', '11.9');
     t.find(t.slot('hose'), { severity: 'watch' });
@@ -86,7 +79,7 @@ describe('what stands', () => {
     );
   });
   it('the newest reading of a position counts, or the mean where the set averages', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const set = t.gauge(t.slot('rotor'), ['12.0', '12.0', '12.0', '12.0']);
     t.read(set, 0, 'rotor_mark', 'outer ring', '11.8');
     expect(openBook(t.file).reduced(set)[0]!.value).to.equal(11.8);
@@ -120,15 +113,15 @@ describe('what stands', () => {
 
 describe('a component', () => {
   it('is not gauged until the least positions are taken; a figure past its limit speaks at once', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), ['12.1', '12.0', '12.2']);
     expect(t.component(t.slot('rotor')).judged.find((j) => j.characteristic.id === 'rotor_thickness')?.verdict).to.equal('not_gauged');
-    const u = new Told();
+    const u = new JobFixture();
     u.gauge(u.slot('rotor'), ['10.90']);
     expect(u.component(u.slot('rotor')).judged[0]?.verdict).to.equal('past');
   });
   it('criteria do not average: one bad finding on a rotor of full thickness rejects it', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(
       t.slot('rotor'),
       Array.from({ length: 8 }, () => '12.60'),
@@ -139,7 +132,7 @@ describe('a component', () => {
     expect(optionsOf('rotor', c.judged, c.findings, null).find((o) => o.id === 'use_again')?.ruledOut).to.include('Blue');
   });
   it('a figure taken dirty closes nothing', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(
       t.slot('rotor'),
       Array.from({ length: 8 }, () => '12.60'),
@@ -153,7 +146,7 @@ describe('a component', () => {
     expect(t.component(t.slot('rotor')).required.find((r) => r.measurement.id === 'rotor_thickness')?.done).to.equal(true);
   });
   it('figures go with the part: a new one in the place is not gauged', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const slot = t.slot('rotor');
     t.gauge(
       slot,
@@ -174,7 +167,7 @@ describe('a component', () => {
     expect(t.component(slot).judged.map((j) => j.partId)).to.deep.equal(['new', 'new']);
   });
   it('after machining it is judged against machine-to, not discard', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(
       t.slot('rotor'),
       Array.from({ length: 8 }, () => '11.20'),
@@ -185,7 +178,7 @@ describe('a component', () => {
     expect(sentence(j)).to.include('machine-to figure');
   });
   it('a doubt is settled by a later finding that names it, and only by that', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const doubt = t.find(t.slot('hose'), { severity: 'doubt' });
     t.find(t.slot('hose'));
     expect(t.component(t.slot('hose')).verdict).to.equal('cant_tell');
@@ -193,7 +186,7 @@ describe('a component', () => {
     expect(t.component(t.slot('hose')).verdict).to.equal('holds');
   });
   it('two limits of one rank: the worse verdict, and the conflict is said', () => {
-    const t = new Told(['FL'], [LIMIT, { ...LIMIT, id: 'other', seriesId: 'other', at: 12.65 }]);
+    const t = new JobFixture(['FL'], [LIMIT, { ...LIMIT, id: 'other', seriesId: 'other', at: 12.65 }]);
     t.gauge(
       t.slot('rotor'),
       Array.from({ length: 8 }, () => '12.60'),
@@ -202,7 +195,7 @@ describe('a component', () => {
     expect([j.verdict, j.conflict]).to.deep.equal(['past', true]);
   });
   it('says what was found, what it means and what to do next, in whole sentences', () => {
-    const t = new Told();
+    const t = new JobFixture();
     for (const figures of [
       [],
       ['12.6', '12.6'],
@@ -210,7 +203,7 @@ describe('a component', () => {
       Array.from({ length: 8 }, () => '10.6'),
       Array.from({ length: 8 }, () => '11.00'),
     ]) {
-      const u = new Told();
+      const u = new JobFixture();
       if (figures.length > 0) u.gauge(u.slot('rotor'), figures);
       const c = u.component(u.slot('rotor'));
       const m = meaningOf(c.judged, null, ['Runout']);
@@ -223,7 +216,7 @@ describe('a component', () => {
 
 describe('a job', () => {
   it('stands in the earliest stage with something open, and what it owes shrinks as it is done', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const open = (): number => deriveJob(t.file, NOW).blocks.length;
     const before = open();
     expect(deriveJob(t.file, NOW).stage).to.equal('bookin');
@@ -235,7 +228,7 @@ describe('a job', () => {
     expect(open()).to.equal(before - 2);
   });
   it('is never released by a tick while a safety figure is past', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(
       t.slot('rotor'),
       Array.from({ length: 8 }, () => '10.80'),
@@ -246,7 +239,7 @@ describe('a job', () => {
     expect(deriveJob(t.file, NOW).blocks.map((b) => b.key)).to.include(block.key);
   });
   it('a missing limit blocks until a lead accepts it by name', () => {
-    const t = new Told(['FL'], []);
+    const t = new JobFixture(['FL'], []);
     t.gauge(
       t.slot('rotor'),
       Array.from({ length: 8 }, () => '12.60'),
@@ -257,7 +250,7 @@ describe('a job', () => {
     expect(deriveJob(t.file, NOW).blocks.map((b) => b.key)).to.not.include(block.key);
   });
   it('bleeding waits while a hydraulic part is off', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.decide(t.slot('hose'), 'replace');
     t.part(t.slot('hose'), 'removed');
     const bleed = deriveJob(t.file, NOW).obligations.filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid');
@@ -266,13 +259,13 @@ describe('a job', () => {
     expect(bleed[0]?.why).to.include('front left hose');
   });
   it('what is out of scope obliges nothing', () => {
-    const state = deriveJob(new Told(['FL']).file, NOW);
+    const state = deriveJob(new JobFixture(['FL']).file, NOW);
     const others = state.components.filter((c) => !c.inScope).map((c) => c.slot.id);
     expect(state.obligations.filter((o) => o.slotId !== null && others.includes(o.slotId))).to.deep.equal([]);
     expect(others.length).to.be.above(10);
   });
   it('the sheet carries every judged figure with its limit, source and uncertainty', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(
       t.slot('rotor'),
       Array.from({ length: 8 }, () => '12.60'),

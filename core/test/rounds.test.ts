@@ -1,11 +1,12 @@
 import { expect } from 'chai';
-import { changesOf, toTrace } from '../src/index.ts';
-import { Asked } from './asked.ts';
-import { base, FOUR } from './told.ts';
+import { changesOf } from '../src/stages/trace/rounds.ts';
+import { toTrace } from '../src/views/trace/tracing.ts';
+import { TracingFixture } from './tracingFixture.ts';
+import { base, FOUR } from './jobFixture.ts';
 
 describe('rounds of evidence', () => {
   it('what was felt before something on its path was changed is shown and not counted, until it is felt again', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'FR');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL').say('drags', 'seen', 'FR');
     t.part(t.slot('caliper', 'RL'), 'resealed');
     const { evidence } = toTrace(t.state());
     expect(evidence.observations).to.have.property('drags@FR', 'seen');
@@ -17,7 +18,7 @@ describe('rounds of evidence', () => {
     expect(after.earlier.has('drags@RL')).to.equal(false);
   });
   it('new fluid and bleeding open a new round for the pedal, not for a bearing', () => {
-    const t = new Asked(FOUR).say('pedal_spongy', 'seen').say('bearing_play', 'seen', 'FL');
+    const t = new TracingFixture(FOUR).say('pedal_spongy', 'seen').say('bearing_play', 'seen', 'FL');
     t.file.fluidServices = [{ ...base(t.next()), product: 'New', fluidClass: '4', batch: '', lowMoisture: false }];
     const { evidence } = toTrace(t.state());
     expect([...evidence.earlier.keys()]).to.deep.equal(['pedal_spongy']);
@@ -25,7 +26,7 @@ describe('rounds of evidence', () => {
     expect(changesOf(t.state().book).map((c) => c.what)).to.deep.equal(['fluid changed']);
   });
   it('taking a part off to look changes nothing', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL');
     t.part(t.slot('pads', 'RL'), 'removed');
     expect(toTrace(t.state()).evidence.earlier.size).to.equal(0);
   });

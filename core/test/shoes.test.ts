@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { chooseLifts, liningCircle, Refusal, shoeArc } from '../src/index.ts';
+import { shoeArc } from '../src/metrology/shoeArc.ts';
+import { chooseLifts, liningCircle } from '../src/metrology/shoeCentring.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
 import { vectorTests } from './vectors.ts';
 
 describe('shoe arc', () => {
@@ -116,7 +118,7 @@ describe('shoe centring', () => {
     const many = Array.from({ length: 50 }, (_, i) => i / 100);
     const points = [0, 60, 120, 180, 240, 300].map((angle) => ({ angle, distance: 120 }));
     expect(() => chooseLifts({ points, drumDiameter: 256, lifts: { aHeel: many, aToe: many, bHeel: many, bToe: many } }))
-      .to.throw(Refusal)
+      .to.throw(DomainError)
       .with.property('code', 'too_many_settings');
   });
 });

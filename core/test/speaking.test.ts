@@ -1,20 +1,15 @@
 import { expect } from 'chai';
-import {
-  buildLayout,
-  careOf,
-  consequencesOf,
-  type FindingCode,
-  jointsOf,
-  lastOpen,
-  observationAnswers,
-  openBook,
-  openDue,
-  slotById,
-  TEMPLATES,
-  wouldUndo,
-} from '../src/index.ts';
-import { FOUR, id, NOW } from './told.ts';
-import { Speaking } from './speaks.ts';
+import type { FindingCode } from '../src/catalogue/findingCatalogue.ts';
+import { openBook } from '../src/history/book.ts';
+import { observationAnswers } from '../src/job/job.ts';
+import { careOf, lastOpen, openDue } from '../src/judging/care.ts';
+import { consequencesOf } from '../src/judging/consequences.ts';
+import { slotById } from '../src/layout/graph.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import { jointsOf } from '../src/readiness/joints.ts';
+import { wouldUndo } from '../src/readiness/stands.ts';
+import { FOUR, id, NOW } from './jobFixture.ts';
+import { ReworkFixture } from './speaks.ts';
 
 describe('joints', () => {
   it('every line has two, and no rod or feed has any', () => {
@@ -25,7 +20,7 @@ describe('joints', () => {
     }
   });
   it('one that was opened is owed made, torqued and dry under held pressure, one after the other', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const hose = t.slot('hose');
     const key = t.joint(hose, 'opened');
     const owed = () => t.open(`joint:${key}`).map((o) => o.key.split(':').at(-1));
@@ -43,7 +38,7 @@ describe('joints', () => {
     expect(owed()).to.have.members(['made', 'torqued', 'held']);
   });
   it('an open one locks the pedal, one that is only made lets press and makes every proof provisional', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const hose = t.slot('hose');
     t.joint(hose, 'opened');
     expect(t.state().situation.standing.locks[0]?.passable).to.equal(false);
@@ -58,7 +53,7 @@ describe('joints', () => {
     expect(held().state).to.equal('closed');
   });
   it('opening one is told beforehand: what it will undo', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.prove('pedal_hold');
     const s = t.state();
     const slot = slotById(t.layout, t.slot('hose'))!;
@@ -70,18 +65,18 @@ describe('joints', () => {
 });
 
 describe('consequences', () => {
-  const owed = (t: Speaking) => {
+  const owed = (t: ReworkFixture) => {
     const book = openBook(t.file);
     return consequencesOf(book, observationAnswers(book), NOW);
   };
   it('fluid at a wheel owes both linings of the axle, the unit and the hose; in or out of scope', () => {
-    const t = new Speaking(['FR']);
+    const t = new ReworkFixture(['FR']);
     t.see('fluid_at_wheel', 'FL');
     expect(owed(t).map((o) => t.name(o.slot.id))).to.have.members(['pads@FL', 'pads@FR', 'caliper@FL', 'hose@FL']);
     expect(t.open('because:')).to.have.length(4);
   });
   it('no lining left owes the rotors of the axle their figures', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.find(t.slot('pads'), { code: 'no_lining', severity: 'reject' });
     const measured = owed(t).filter((o) => o.measurement !== null);
     expect(measured.map((o) => `${t.name(o.slot.id)} ${o.measurement ?? ''}`)).to.have.members([
@@ -94,7 +89,7 @@ describe('consequences', () => {
     expect(owed(t).find((o) => t.name(o.slot.id) === 'rotor@FR' && o.measurement === 'rotor_thickness')?.done).to.equal(true);
   });
   it('a look from before the finding does not count, one from after it does', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.find(t.slot('hose'));
     t.find(t.slot('piston'), { code: 'seized', severity: 'reject' });
     const hose = () => owed(t).find((o) => t.name(o.slot.id) === 'hose@FL')!;
@@ -106,7 +101,7 @@ describe('consequences', () => {
   });
   it('the finding taken back owes nothing any more', () => {
     for (const code of ['no_lining', 'fluid_here', 'blue', 'seized'] as FindingCode[]) {
-      const t = new Speaking(FOUR);
+      const t = new ReworkFixture(FOUR);
       const f = t.find(t.slot(code === 'no_lining' || code === 'fluid_here' ? 'pads' : code === 'blue' ? 'rotor' : 'piston'), { code });
       expect(owed(t), code).to.not.deep.equal([]);
       t.takeBack(f.id);
@@ -117,7 +112,7 @@ describe('consequences', () => {
 
 describe('freed, opened, resealed, renewed', () => {
   const seized = () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     t.find(t.slot('caliper'), { code: 'seized', severity: 'watch' });
     return t;
   };
@@ -140,7 +135,7 @@ describe('freed, opened, resealed, renewed', () => {
     expect(t.open('care:')).to.deep.equal([]);
   });
   it('has a clock of its own, whatever the fluid looks like', () => {
-    const t = new Speaking(FOUR);
+    const t = new ReworkFixture(FOUR);
     const caliper = t.slot('caliper');
     const at = () => lastOpen(openBook(t.file), t.component(caliper));
     expect(at()).to.equal(null);

@@ -1,8 +1,12 @@
-import { deriveJob, jointsOf, slotById, type JointEventKind, type PutInKind } from '../src/index.ts';
-import { base, NOW, Told } from './told.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { slotById } from '../src/layout/graph.ts';
+import type { JointEventKind } from '../src/ledger/families/jointEvents.ts';
+import type { PutInKind } from '../src/ledger/families/putIns.ts';
+import { jointsOf } from '../src/readiness/joints.ts';
+import { base, NOW, JobFixture } from './jobFixture.ts';
 
 /** A job in which joints, things put in, proofs and what was seen are told. */
-export class Speaking extends Told {
+export class ReworkFixture extends JobFixture {
   joint(slotId: string, kind: JointEventKind): string {
     const j = jointsOf(this.layout).find((x) => x.slot.id === slotId)!;
     const row = { ...base(this.next()), connectionId: j.connection.id, slotId, kind, seal: null, note: '' };

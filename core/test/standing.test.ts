@@ -1,29 +1,25 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  acceptanceKey,
-  type BleedPull,
-  buildLayout,
-  buildSheet,
-  circuitFluids,
-  deriveJob,
-  type EventBase,
-  fileAsOf,
-  finestOf,
-  type FluidService,
-  fluidState,
-  fluidVerdict,
-  type GaugeVersion,
-  judgeAgain,
-  type JobFile,
-  type LimitVersion,
-  type ReleaseRecord,
-} from '../src/index.ts';
-import { base, id, LIMIT, NOW, Told } from './told.ts';
+import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { fileAsOf } from '../src/history/asOf.ts';
+import { circuitFluids, fluidState, fluidVerdict } from '../src/history/due.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { judgeAgain } from '../src/job/judgeAgain.ts';
+import { finestOf } from '../src/judging/finest.ts';
+import { buildLayout } from '../src/layout/templates.ts';
+import type { EventBase } from '../src/ledger/eventBase.ts';
+import type { BleedPull } from '../src/ledger/families/bleedPulls.ts';
+import type { FluidService } from '../src/ledger/families/fluidServices.ts';
+import type { GaugeVersion } from '../src/ledger/gaugeRecords.ts';
+import type { JobFile } from '../src/ledger/jobFile.ts';
+import type { ReleaseRecord } from '../src/ledger/release.ts';
+import type { LimitVersion } from '../src/verdict/limits.ts';
+import { buildSheet } from '../src/views/handback.ts';
+import { base, id, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 
 const eight = (figure: string): string[] => Array.from({ length: 8 }, () => figure);
 const sheetOf = (file: JobFile) => buildSheet(deriveJob(file, NOW), NOW);
-const releaseAt = (instant: string, sheet = sheetOf(new Told().file)): ReleaseRecord => ({
+const releaseAt = (instant: string, sheet = sheetOf(new JobFixture().file)): ReleaseRecord => ({
   id: 'rel',
   jobId: 'job',
   releasedBy: 'ann',
@@ -54,7 +50,7 @@ const gauge = (over: Partial<GaugeVersion>): GaugeVersion => ({
 
 describe('what was handed back', () => {
   it('stays as it stood then, whatever is measured, limited or counted later', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), eight('12.60'));
     t.file.counters = [{ ...base(t.next()), vehicleId: 'car', typed: '41200', km: 41200 }];
     const then = base(t.next()).happenedAt;
@@ -73,7 +69,7 @@ describe('what was handed back', () => {
     expect(t.component(t.slot('rotor')).verdict).to.equal('past');
   });
   it('may be judged again with today’s book, which says what falls differently and changes nothing', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), eight('11.20'));
     t.file.release = releaseAt(base(t.next()).happenedAt);
     t.gauge(t.slot('rotor'), eight('9.00'));
@@ -88,13 +84,13 @@ describe('what was handed back', () => {
     expect(judgeAgain(t.file, NOW)).to.deep.equal([]);
   });
   it('a check made later does not reach back', () => {
-    const file = { ...new Told().file, limits: [{ ...LIMIT, checkedBy: 'ben', checkedAt: '2026-05-01T00:00:00.000Z' }] };
+    const file = { ...new JobFixture().file, limits: [{ ...LIMIT, checkedBy: 'ben', checkedAt: '2026-05-01T00:00:00.000Z' }] };
     expect(fileAsOf(file, '2026-04-01T00:00:00.000Z').limits[0]?.checkedBy).to.equal(null);
     expect(fileAsOf(file, '2026-06-01T00:00:00.000Z').limits[0]?.checkedBy).to.equal('ben');
     expect(fileAsOf(file, '2019-01-01T00:00:00.000Z').limits).to.deep.equal([]);
   });
   it('looking at an instant and then at an earlier one is looking at the earlier one', () => {
-    const t = new Told();
+    const t = new JobFixture();
     t.gauge(t.slot('rotor'), eight('12.60'));
     t.gauge(t.slot('rotor', 'FR'), eight('12.50'));
     fc.assert(
@@ -110,7 +106,7 @@ describe('what was handed back', () => {
 describe('figures of a fit', () => {
   const sweep = { measurement: 'rotor_runout' as const, count: 8 };
   it('end when the rotor comes off, also when the same one goes back on; thickness goes with it', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const rotor = t.slot('rotor');
     t.gauge(rotor, eight('12.60'));
     t.gauge(rotor, eight('0.01'), sweep);
@@ -124,7 +120,7 @@ describe('figures of a fit', () => {
     expect(has()).to.include('rotor_runout');
   });
   it('as found stays answered by the sweep that was taken before', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const rotor = t.slot('rotor');
     t.gauge(rotor, eight('0.01'), sweep);
     t.part(rotor, 'removed');
@@ -135,7 +131,7 @@ describe('figures of a fit', () => {
 
 describe('an acceptance', () => {
   it('falls when the figure it was given for changes', () => {
-    const t = new Told(['FL'], []);
+    const t = new JobFixture(['FL'], []);
     const rotor = t.slot('rotor');
     t.gauge(rotor, eight('12.60'));
     const find = () => deriveJob(t.file, NOW).blocks.find((b) => b.key === `verdict:${rotor}:rotor_thickness`);
@@ -145,7 +141,7 @@ describe('an acceptance', () => {
     expect(find()?.state).to.equal('open');
   });
   it('of a complaint falls when it is answered anew', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const answer = (result: 'same' | 'not_tried'): void => {
       t.file.proofs = [...t.file.proofs, { ...base(t.next()), item: 'complaint', slotId: null, corner: null, result, note: '' }];
     };
@@ -157,7 +153,7 @@ describe('an acceptance', () => {
     expect(find()?.acceptBy).to.equal('lead');
   });
   it('of what cannot be told on safety asks for the finest gauge first', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const rotor = t.slot('rotor');
     const coarse = gauge({ tag: 'M-01' });
     const fine = gauge({ tag: 'M-03', accuracy: 0.003, resolution: 0.001 });
@@ -184,7 +180,7 @@ describe('an acceptance', () => {
 
 describe('a decision', () => {
   it('is open again once a reading rules it out, and closes when it is changed', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const rotor = t.slot('rotor');
     const state = () => deriveJob(t.file, NOW).obligations.find((o) => o.key === `decide:${rotor}`)!;
     t.decide(rotor, 'use_again');
@@ -195,7 +191,7 @@ describe('a decision', () => {
     expect(state().state).to.equal('closed');
   });
   it('to machine stands once it is done, though it could not be done twice', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const rotor = t.slot('rotor');
     t.gauge(rotor, eight('11.60'));
     t.decide(rotor, 'machine');
@@ -271,7 +267,7 @@ describe('fluid, nipple by nipple', () => {
 
 describe('what was sent out', () => {
   it('is waited for, and is no work that can be done now', () => {
-    const t = new Told();
+    const t = new JobFixture();
     const rotor = t.slot('rotor');
     t.decide(rotor, 'machine');
     const part = t.component(rotor).part!.id;

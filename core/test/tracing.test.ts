@@ -1,35 +1,26 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  contradictionWords,
-  evidenceOf,
-  infer,
-  isHydraulic,
-  networkOf,
-  oddWords,
-  outcomeWords,
-  linesOf,
-  speakingWords,
-  observationKey,
-  OBSERVATIONS,
-  readOpposites,
-  readTables,
-  Refusal,
-  TABLES,
-  TEMPLATES,
-  toTrace,
-  weigh,
-  type PlacedCheck,
-  type TraceContext,
-} from '../src/index.ts';
-import { base, FOUR, id, NOW, Told } from './told.ts';
-import { deriveJob, buildLayout, type Corner, type Observation } from '../src/index.ts';
+import { observationKey, OBSERVATIONS } from '../src/catalogue/observations.ts';
+import { readTables, TABLES } from '../src/catalogue/trace/tables.ts';
+import { infer } from '../src/inference/noisyOr.ts';
+import { weigh } from '../src/inference/weigh.ts';
+import { deriveJob } from '../src/job/job.ts';
+import { isHydraulic } from '../src/layout/graph.ts';
+import type { Corner } from '../src/layout/kinds.ts';
+import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import type { Observation } from '../src/ledger/families/observations.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
+import { networkOf, type PlacedCheck, type TraceContext } from '../src/stages/trace/network.ts';
+import { readOpposites } from '../src/views/trace/opposites.ts';
+import { contradictionWords, linesOf, oddWords, outcomeWords, speakingWords } from '../src/views/trace/traceWords.ts';
+import { evidenceOf, toTrace } from '../src/views/trace/tracing.ts';
+import { base, FOUR, id, NOW, JobFixture } from './jobFixture.ts';
 
 const PLAIN: TraceContext = { years: new Map(), yearsOfAll: 10, shifts: new Set(), fresh: new Set() };
 const layoutOf = (template: string) => buildLayout(template, 'lay', 'car', id);
 
 /** A job in which something was said. */
-class Asked extends Told {
+class TracingFixture extends JobFixture {
   say(code: string, state: Observation['state'], corner: Corner | null = null): this {
     this.file.observations = [...this.file.observations, { ...base(this.next()), code, corner, state }];
     return this;
@@ -81,7 +72,7 @@ describe('the tables of faults', () => {
       [{ signs: 'spongy | much | felt | system | - | anyway' }, /^signs, line 3: “much” is no probability/],
       [{ checks: 'pump | Pump it | 0 | 0 | system | spongy | presses | - | pump twice' }, /^checks, line 3: a check takes some minutes/],
     ] as const)
-      expect(() => readTables(texts(over)), JSON.stringify(over)).to.throw(Refusal, says);
+      expect(() => readTables(texts(over)), JSON.stringify(over)).to.throw(DomainError, says);
   });
   it('that come with the application link every fault, and word everything that is asked', () => {
     for (const f of TABLES.faults) expect(TABLES.links.filter((l) => l.fault === f.id).length, f.id).to.be.greaterThan(0);
@@ -160,7 +151,7 @@ describe('the network of a vehicle', () => {
 
 describe('from what is felt to the part at fault', () => {
   it('one wheel that drags speaks for its own parts, not for another’s', () => {
-    const t = new Asked(FOUR)
+    const t = new TracingFixture(FOUR)
       .say('drags', 'seen', 'RL')
       .say('drags', 'not_seen', 'RR')
       .say('drags', 'not_seen', 'FL')
@@ -172,7 +163,7 @@ describe('from what is felt to the part at fault', () => {
     expect(t.p('piston_seized', 'RL')).to.be.lessThan(0.15);
   });
   it('all wheels that drag point at the cylinder or its push-rod', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     for (const c of FOUR) t.say('drags', 'seen', c);
     t.say('pedal_play_none', 'seen');
     const first = t.trace().causes.slice(0, 2);
@@ -183,16 +174,16 @@ describe('from what is felt to the part at fault', () => {
     );
   });
   it('a spongy pedal is air first; a sinking one the cylinder', () => {
-    expect(new Asked(FOUR).say('pedal_spongy', 'seen').say('pedal_low_pumps_up', 'seen').trace().causes[0]?.fault.kind.id).to.equal(
-      'air_in_system',
-    );
     expect(
-      new Asked(FOUR).say('pedal_sinks', 'seen').say('pedal_spongy', 'not_seen').say('level_low', 'not_seen').trace().causes[0]?.fault.kind
-        .id,
+      new TracingFixture(FOUR).say('pedal_spongy', 'seen').say('pedal_low_pumps_up', 'seen').trace().causes[0]?.fault.kind.id,
+    ).to.equal('air_in_system');
+    expect(
+      new TracingFixture(FOUR).say('pedal_sinks', 'seen').say('pedal_spongy', 'not_seen').say('level_low', 'not_seen').trace().causes[0]
+        ?.fault.kind.id,
     ).to.equal('master_passes');
   });
   it('a measured figure is evidence by itself, stands in for the words about it, and counts once', () => {
-    const t = new Asked(FOUR).say('bearing_play', 'not_seen', 'FL');
+    const t = new TracingFixture(FOUR).say('bearing_play', 'not_seen', 'FL');
     t.gauge(t.slot('hub'), ['0.30'], { measurement: 'hub_end_float' });
     const state = deriveJob(t.file, NOW);
     const { network } = toTrace(state);
@@ -200,12 +191,12 @@ describe('from what is felt to the part at fault', () => {
     const key = observationKey('bearing_play', 'FL');
     expect([e.observations[key], e.learntFrom[key]]).to.deep.equal(['seen', 'measured']);
     expect(t.p('bearing_loose', 'FL')).to.be.greaterThan(0.5);
-    const dirty = new Asked(FOUR);
+    const dirty = new TracingFixture(FOUR);
     dirty.gauge(dirty.slot('hub'), ['0.30'], { measurement: 'hub_end_float', surface: 'dirty' });
     expect(evidenceOf(deriveJob(dirty.file, NOW), network).observations[key]).to.equal(undefined);
   });
   it('a job read anew has the network it had, another layout or context has another', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL');
     const network = (file: typeof t.file) => toTrace(deriveJob(file, NOW)).network;
     const first = network(t.file);
     expect(network(structuredClone(t.file))).to.equal(first);
@@ -218,15 +209,15 @@ describe('from what is felt to the part at fault', () => {
     expect(network(t.file).faults.some((f) => f.kind.on === 'servo')).to.equal(true);
   });
   it('what nobody checked is no evidence', () => {
-    const plain = new Asked(FOUR).trace().causes.map((c) => c.probability);
-    const asked = new Asked(FOUR)
+    const plain = new TracingFixture(FOUR).trace().causes.map((c) => c.probability);
+    const asked = new TracingFixture(FOUR)
       .say('judder', 'not_checked')
       .trace()
       .causes.map((c) => c.probability);
     plain.forEach((p, i) => expect(asked[i]).to.be.closeTo(p, 1e-12));
   });
   it('proposes checks that are possible, the most telling a minute first, and says what each outcome would make of it', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'FL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'FL');
     const all = t.trace().next;
     expect(all).to.have.length(3);
     expect(all.map((p) => p.dropPerMinute)).to.deep.equal([...all.map((p) => p.dropPerMinute)].sort((a, b) => b - a));
@@ -240,13 +231,13 @@ describe('from what is felt to the part at fault', () => {
     expect(checks.length).to.be.greaterThan(0);
   });
   it('says what speaks for a cause and against it', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('level_low', 'not_seen');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL').say('level_low', 'not_seen');
     const lead = t.trace().causes.find((c) => c.fault.slot?.corner === 'RL')!;
     expect(lead.speaks?.[0]?.observation).to.equal('drags@RL');
     expect(lead.speaks?.[0]?.logOdds).to.be.greaterThan(0.5);
   });
   it('in words: what speaks, what an outcome would make of it, what does not go together', () => {
-    const t = new Asked(FOUR).say('drags', 'seen', 'RL').say('hot', 'not_seen', 'RL').say('bearing_play', 'not_seen', 'FL');
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL').say('hot', 'not_seen', 'RL').say('bearing_play', 'not_seen', 'FL');
     t.gauge(t.slot('hub'), ['0.30'], { measurement: 'hub_end_float' });
     const given = toTrace(deriveJob(t.file, NOW));
     const w = weigh(given.network, given.evidence, given.checks);
@@ -266,24 +257,26 @@ describe('from what is felt to the part at fault', () => {
     expect(contradictionWords(given, { observation: 'drags@RL', against: null, likelihood: 0.01 })).to.match(/goes with nothing else/);
   });
   it('two that do not go together are named', () => {
-    const words = (t: Asked): string[] => {
+    const words = (t: TracingFixture): string[] => {
       const given = toTrace(deriveJob(t.file, NOW));
       return oddWords(given, weigh(given.network, given.evidence, given.checks));
     };
-    expect(words(new Asked(FOUR).say('pedal_to_floor', 'seen').say('pedal_hard_no_stop', 'seen'))[0]).to.equal(
+    expect(words(new TracingFixture(FOUR).say('pedal_to_floor', 'seen').say('pedal_hard_no_stop', 'seen'))[0]).to.equal(
       'These two do not go together: Hard, and the vehicle does not stop; Goes to the floor with no resistance but its spring. A pedal that has no resistance is not hard. Look at both again.',
     );
     // At one wheel they are opposed, at two they are not.
-    expect(words(new Asked(FOUR).say('locked', 'seen', 'RL').say('no_braking', 'seen', 'RL'))[0]).to.match(/Rear left: .*; Rear left: /);
-    expect(words(new Asked(FOUR).say('locked', 'seen', 'RL').say('no_braking', 'seen', 'FR'))).to.deep.equal([]);
+    expect(words(new TracingFixture(FOUR).say('locked', 'seen', 'RL').say('no_braking', 'seen', 'RL'))[0]).to.match(
+      /Rear left: .*; Rear left: /,
+    );
+    expect(words(new TracingFixture(FOUR).say('locked', 'seen', 'RL').say('no_braking', 'seen', 'FR'))).to.deep.equal([]);
     // Seldom is not odd.
-    expect(words(new Asked(FOUR).say('pedal_no_return', 'seen'))).to.deep.equal([]);
+    expect(words(new TracingFixture(FOUR).say('pedal_no_return', 'seen'))).to.deep.equal([]);
   });
   it('opposites of a table that names no sign, or the same twice, are refused by their line', () => {
     const signs = new Set(['locked', 'drags']);
-    expect(() => readOpposites('\nlocked | teapot | why', signs)).to.throw(Refusal, /^opposites, line 2/);
-    expect(() => readOpposites('locked | locked | why', signs)).to.throw(Refusal, /^opposites, line 1/);
-    expect(() => readOpposites('locked | drags |', signs)).to.throw(Refusal, /^opposites, line 1/);
+    expect(() => readOpposites('\nlocked | teapot | why', signs)).to.throw(DomainError, /^opposites, line 2/);
+    expect(() => readOpposites('locked | locked | why', signs)).to.throw(DomainError, /^opposites, line 1/);
+    expect(() => readOpposites('locked | drags |', signs)).to.throw(DomainError, /^opposites, line 1/);
     expect(readOpposites('locked | drags | why', signs)).to.deep.equal([{ one: 'locked', other: 'drags', reason: 'why' }]);
   });
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
-import { Refusal } from '../src/index.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
 
 /** Numeric checks computed by an independent reference; see the `about` of each file. */
 interface VectorCase {
@@ -39,7 +39,7 @@ export function vectorTests(file: string, adapter: (input: never) => Record<stri
       try {
         got = adapter(c.input as never);
       } catch (error) {
-        if (!(error instanceof Refusal)) throw error;
+        if (!(error instanceof DomainError)) throw error;
         got = { refused: true, reason: error.code };
       }
       for (const [key, value] of Object.entries(c.expect)) {

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { type Evidence, infer, type Network } from '../src/index.ts';
+import type { Evidence, Network } from '../src/inference/faultNetwork.ts';
+import { infer } from '../src/inference/noisyOr.ts';
 
 const SCALE = 1000n;
 

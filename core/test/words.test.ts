@@ -1,31 +1,20 @@
 import { expect } from 'chai';
-import {
-  figureOf,
-  type Honing,
-  honingWords,
-  isPlaceOf,
-  type Judged,
-  likelyPlaces,
-  type LimitVersion,
-  limitText,
-  meaningOf,
-  MEASUREMENTS,
-  type MeasurementId,
-  plannedPositions,
-  roomLeft,
-  roundTo,
-  type Runout,
-  type SealZone,
-  sealZoneWords,
-  sentence,
-  sourceOf,
-} from '../src/index.ts';
-import { Asked } from './asked.ts';
-import { FOUR, LIMIT, Told } from './told.ts';
+import type { MeasurementId } from '../src/catalogue/measured/types.ts';
+import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
+import { isPlaceOf, plannedPositions } from '../src/catalogue/positions.ts';
+import { type Honing, honingWords } from '../src/judging/honing.ts';
+import type { Judged } from '../src/judging/judge.ts';
+import { type SealZone, sealZoneWords } from '../src/judging/sealZone.ts';
+import { figureOf, limitText, meaningOf, roomLeft, roundTo, sentence, sourceOf } from '../src/judging/words.ts';
+import type { Runout } from '../src/metrology/rotorRunout.ts';
+import type { LimitVersion } from '../src/verdict/limits.ts';
+import { likelyPlaces } from '../src/views/trace/traceWords.ts';
+import { TracingFixture } from './tracingFixture.ts';
+import { FOUR, LIMIT, JobFixture } from './jobFixture.ts';
 
 /** A rotor of this thickness, judged by limits. */
 function judged(mm: string, limits: readonly LimitVersion[] = [LIMIT], phase: 'as_found' | 'after_machining' = 'as_found'): Judged {
-  const t = new Told(['FL'], limits);
+  const t = new JobFixture(['FL'], limits);
   const rotor = t.slot('rotor');
   t.gauge(
     rotor,
@@ -54,7 +43,7 @@ describe('a figure in words', () => {
   it('a limit as a short text, and where it comes from, also that nobody or only its author checked it', () => {
     expect(limitText(judged('12.40'))).to.equal('at least 11.00 mm');
     const bound = (over: Partial<LimitVersion>): Judged => judged('12.40', [{ ...LIMIT, ...over }]);
-    expect(limitText(bound({ bound: 'upper', at: 13.2, machineTo: null }))).to.equal('at most 13.20 mm');
+    expect(limitText(bound({ bound: 'range', low: 11, high: 13.2, at: null, machineTo: null }))).to.equal('11.00 mm to 13.20 mm');
     expect(sourceOf(bound({ checkedBy: null }))).to.match(/: works manual, unchecked$/);
     expect(sourceOf(bound({ checkedBy: LIMIT.enteredBy }))).to.match(/, checked alone$/);
     expect(sourceOf(bound({ checkedBy: 'somebody else' }))).to.match(/: works manual$/);
@@ -82,7 +71,10 @@ describe('what a component’s figures mean', () => {
     ...over,
   });
   const swept = (): Judged => {
-    const t = new Told(['FL'], [{ ...LIMIT, characteristic: 'rotor_runout', bound: 'upper', at: 0.1, machineTo: null, nominal: null }]);
+    const t = new JobFixture(
+      ['FL'],
+      [{ ...LIMIT, characteristic: 'rotor_runout', bound: 'upper', at: 0.1, machineTo: null, nominal: null }],
+    );
     const rotor = t.slot('rotor');
     const sweep = Array.from({ length: 12 }, (_, i) => (0.15 * (1 + Math.cos((i * Math.PI) / 6))).toFixed(2));
     t.gauge(rotor, sweep, { measurement: 'rotor_runout' });
@@ -101,7 +93,7 @@ describe('what a component’s figures mean', () => {
     const eye = meaningOf([judged('11.00')], null, [], { taken: 8, rejects: ['Cracks to the edge.'] });
     expect(eye.found).to.match(/^By eye: Cracks to the edge\./);
     expect(meaningOf([judged('10.80')], null, [], { taken: 8, rejects: ['Cracks to the edge.'] }).found).to.not.match(/^By eye/);
-    const near = meaningOf([judged('11.00')], null, [], { taken: 8, rejects: [], wayOut: () => 'Take it with M 2.' });
+    const near = meaningOf([judged('11.00')], null, [], { taken: 8, rejects: [], decisiveNextStep: () => 'Take it with M 2.' });
     expect(near.next).to.equal('Take it with M 2.');
     expect(meaningOf([judged('11.00')], null, []).next).to.match(/finer gauge/);
   });
@@ -142,7 +134,16 @@ describe('what a bore and a piston allow, in words', () => {
     });
     const pit: SealZone['pits'] = [{ findingId: 'f', from: 1, to: 2, depth: 0.1 }];
     const piston = (over: Partial<SealZone>): string =>
-      sealZoneWords({ caliper: 'fixed', pits: pit, seal: null, result: null, refused: null, missing: ['the rotor'], ...over });
+      sealZoneWords({
+        caliper: 'floating',
+        pad: 'inner',
+        pits: pit,
+        seal: null,
+        result: null,
+        refused: null,
+        missing: ['the rotor'],
+        ...over,
+      });
     expect(piston({ pits: [] })).to.equal('No pit was written down on this piston.');
     expect(piston({})).to.equal('Not known yet: the rotor.');
     expect(piston({ refused: 'The pads do not fit.' })).to.equal('The pads do not fit.');
@@ -169,7 +170,7 @@ describe('where a reading may be taken', () => {
 
 describe('where a fault is likely, on the map', () => {
   it('stands at each wheel’s rotor or drum and in the middle, from one in ten on, and nowhere before anything was said', () => {
-    const t = new Asked(FOUR);
+    const t = new TracingFixture(FOUR);
     const before = t.weighed();
     expect(likelyPlaces(before.given, t.layout, before).size).to.equal(0);
     const { given, ...result } = t.say('drags', 'seen', 'RL').say('pedal_sinks', 'seen').weighed();

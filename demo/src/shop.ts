@@ -1,4 +1,5 @@
-import { type CharacteristicId, GENERIC_GAUGE, type GaugeKind, type LimitVersion } from '@dauer/core';
+import { type CharacteristicId, type GaugeKind, GENERIC_GAUGE } from '@dauer/core/catalogue';
+import type { LimitVersion } from '@dauer/core/verdict';
 import { v7 } from 'uuid';
 import type { Car, Story } from './story.ts';
 

@@ -1,35 +1,26 @@
 import type { EventFamily, Recorded } from '@dauer/contract';
+import { type MeasurementId, MEASUREMENTS, type OptionId, plannedPositions, type Position } from '@dauer/core/catalogue';
+import { buildLayout, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
 import {
-  buildLayout,
-  type Corner,
   type EventBase,
+  type GaugeVersion,
   type Job,
   type JobKind,
-  jointsOf,
   type JointEventKind,
   type JointSeal,
-  KIND_FACTS,
-  type Layout,
-  type LimitVersion,
-  MEASUREMENTS,
   NOTHING_ELSE,
-  type GaugeVersion,
   type Part,
-  type MeasurementId,
-  type OptionId,
-  parseQuantity,
   type Phase,
-  plannedPositions,
-  type PutInKind,
-  type Position,
-  type Slot,
-  type UnitId,
   PLAIN_SET,
+  type PutInKind,
+  type ReadingSet,
   SAID_IN_WORDS,
   UNWEIGHED,
   type Vehicle,
-  type ReadingSet,
-} from '@dauer/core';
+} from '@dauer/core/ledger';
+import { parseQuantity, type UnitId } from '@dauer/core/quantity';
+import { jointsOf } from '@dauer/core/readiness';
+import type { LimitVersion } from '@dauer/core/verdict';
 import { v7 } from 'uuid';
 
 type Written = { [F in EventFamily]?: Recorded<F>[] };
@@ -132,7 +123,7 @@ export class Telling {
     const count = pattern.form === 'round' ? Math.round((figures.length - pattern.also.length) / Math.max(1, pattern.rings.length)) : 1;
     const setId = this.add('sets', {
       slotId: slot.id,
-      partId: MEASUREMENTS[measurement].subject === 'slot' ? null : this.car.partIn(slot),
+      partId: ['slot', 'article'].includes(MEASUREMENTS[measurement].subject) ? null : this.car.partIn(slot),
       measurement,
       phase,
       surface: 'clean',
@@ -312,7 +303,10 @@ export class Car {
   ) {
     this.story = story;
     this.vehicle = { ...UNWEIGHED, ...facts, id: v7(), ownerId: null, version: 1 };
-    this.layout = buildLayout(template, v7(), this.vehicle.id, v7);
+    const drawn = buildLayout(template, v7(), this.vehicle.id, v7);
+    // Looked up when it was booked in: what end float may be hangs on it.
+    const slots = drawn.slots.map((s) => (s.kind === 'hub' ? { ...s, style: 'unit_bearing' } : s));
+    this.layout = { ...drawn, slots };
     story.vehicles.push({ vehicle: this.vehicle, layout: this.layout });
   }
   slot(kind: Slot['kind'], corner: Corner | null = null, name?: string): Slot {

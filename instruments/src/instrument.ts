@@ -1,4 +1,4 @@
-import type { GaugeKind } from '@dauer/core';
+import type { GaugeKind } from '@dauer/core/catalogue';
 import type { MadeUpPart } from './parts.ts';
 
 /** Everything that makes one gauge what it is. Figures in its own unit. */

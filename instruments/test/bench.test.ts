@@ -1,5 +1,6 @@
 import { instrumentMessage } from '@dauer/contract';
-import { GAUGE_UNIT, parseQuantity } from '@dauer/core';
+import { GAUGE_UNIT } from '@dauer/core/catalogue';
+import { parseQuantity } from '@dauer/core/quantity';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { BENCH, makeBench } from '../src/bench.ts';

@@ -29,7 +29,8 @@ import { hearClocks } from './platform/clock.ts';
 import { LOGGING, requestId } from './platform/log.ts';
 import { checkOrigin, closeRefused } from './platform/origin.ts';
 import { overTls, serveAuthority, type TlsOptions } from './platform/tls.ts';
-import { Fault, installProblems } from './platform/problem.ts';
+import { HttpProblem, installProblems } from './platform/problem.ts';
+import { keepAll } from './platform/handlers.ts';
 import { registerRoutes } from './platform/routes.ts';
 import { cookieKey } from './platform/session.ts';
 
@@ -45,6 +46,7 @@ export interface AppOptions {
 }
 
 const handlers = {
+  ...keepAll(),
   ...shopHandlers,
   ...yardHandlers,
   ...bookinHandlers,
@@ -70,7 +72,7 @@ async function serveWeb(app: FastifyInstance, root: string): Promise<void> {
   app.setNotFoundHandler(async (request, reply) => {
     if (request.method === 'GET' && !request.url.startsWith('/api/') && !request.url.startsWith('/assets/'))
       return reply.header('cache-control', 'no-cache').sendFile('index.html');
-    throw new Fault(404, 'not_found', 'There is nothing under this address.');
+    throw new HttpProblem('not_found', 'There is nothing under this address.');
   });
 }
 
@@ -131,7 +133,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   if (options.webRoot && existsSync(options.webRoot)) await serveWeb(app, options.webRoot);
   else
     app.setNotFoundHandler(async () => {
-      throw new Fault(404, 'not_found', 'There is nothing under this address.');
+      throw new HttpProblem('not_found', 'There is nothing under this address.');
     });
   return app;
 }

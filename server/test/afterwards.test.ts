@@ -1,8 +1,10 @@
-import { deriveJob, lateEvents, type HandbackSheet, weighLate } from '@dauer/core';
+import { lateEvents } from '@dauer/core/history';
+import { deriveJob, weighLate } from '@dauer/core/job';
+import type { HandbackSheet } from '@dauer/core/ledger';
+import { BLACKED } from '@dauer/core/views';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { printable } from '../src/features/prove/printSheet.ts';
-import { BLACKED } from '@dauer/core';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
 
 const now = () => new Date().toISOString();
@@ -35,7 +37,7 @@ describe('after the hand-back', () => {
     const answer = (item: string, result: 'done' | 'taken_over', note = '') =>
       shop.technician.event<'afterCares'>(car.jobId, 'after-cares', { item, result, note });
     expect((await answer('bedding_in', 'done')).body.code).to.equal('unknown_reference');
-    expect((await answer('leak_next_day', 'taken_over')).body.code).to.equal('name');
+    expect((await answer('leak_next_day', 'taken_over')).body.code).to.equal('name_missing');
     expect((await answer('leak_next_day', 'taken_over', 'Ada Fenwick')).status).to.equal(200);
   });
 

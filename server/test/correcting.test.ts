@@ -1,4 +1,7 @@
-import { acceptanceKey, deriveJob, jointsOf, partIn, writtenUpLater } from '@dauer/core';
+import { acceptanceKey } from '@dauer/core/catalogue';
+import { partIn, writtenUpLater } from '@dauer/core/history';
+import { deriveJob } from '@dauer/core/job';
+import { jointsOf } from '@dauer/core/readiness';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { corrected } from '../src/platform/clock.ts';
@@ -41,7 +44,7 @@ describe('corrections', () => {
         ...body,
       });
     expect((await correct({ kind: 'join', partId: left, otherId: left, since: null })).body.code).to.equal('same_part');
-    expect((await correct({ kind: 'split', partId: left, otherId: v7(), since: null })).body.code).to.equal('since');
+    expect((await correct({ kind: 'split', partId: left, otherId: v7(), since: null })).body.code).to.equal('split_without_since');
     const hose = partIn(car.slot('hose', 'FL'), file.partEvents)!;
     expect((await correct({ kind: 'join', partId: left, otherId: hose, since: null })).body.code).to.equal('wrong_kind');
     expect((await correct({ kind: 'join', partId: left, otherId: right, since: null })).status).to.equal(200);

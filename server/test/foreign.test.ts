@@ -1,8 +1,8 @@
 import { EVENT_ENDPOINT, ENDPOINTS, EVENTS, type EventFamily } from '@dauer/contract';
-import { plannedPositions } from '@dauer/core';
+import { plannedPositions } from '@dauer/core/catalogue';
+import { familyOf } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { NAMES } from '../src/records/belongs.ts';
 import { type Booked, bookIn, openShop, PASSWORD, type Shop } from './harness.ts';
 
 /** Fields of an event that hold an id, or several. */
@@ -166,7 +166,8 @@ describe('what is told of one vehicle', function () {
       causeLooks: ['place'],
     };
     for (const family of Object.keys(EVENTS) as EventFamily[])
-      for (const field of idsOf(family)) expect([...Object.keys(NAMES[family]), ...(elsewhere[family] ?? [])], family).to.include(field);
+      for (const field of idsOf(family))
+        expect([...Object.keys(familyOf(family).names), ...(elsewhere[family] ?? [])], family).to.include(field);
   });
 
   it('a part that lies on the shelf comes over from another vehicle; one that sits there does not', async () => {

@@ -1,6 +1,8 @@
 import { ENDPOINTS, type EventFamily, IMPORT_TYPE, type Sent } from '@dauer/contract';
 import { PEOPLE } from '@dauer/demo';
-import { buildLayout, type JobFile, type Layout, deriveJob } from '@dauer/core';
+import { deriveJob } from '@dauer/core/job';
+import { buildLayout, type Layout } from '@dauer/core/layout';
+import type { JobFile } from '@dauer/core/ledger';
 import type { FastifyInstance } from 'fastify';
 import pg from 'pg';
 import { v7 } from 'uuid';
@@ -16,15 +18,16 @@ export interface Answer<T = unknown> {
   readonly type: string;
 }
 
-/** Somebody with a browser of his own. */
+/** Somebody with a browser of their own. */
 export class Visitor {
-  private cookie = '';
+  private cookie: string;
   get cookies(): string {
     return this.cookie;
   }
   private readonly app: () => FastifyInstance;
-  constructor(app: () => FastifyInstance) {
+  constructor(app: () => FastifyInstance, cookie = '') {
     this.app = app;
+    this.cookie = cookie;
   }
   async ask<T = Record<string, unknown>>(
     method: 'GET' | 'POST' | 'PATCH',
@@ -80,26 +83,31 @@ export interface Shop {
 
 export const PASSWORD = 'a-long-enough-password';
 
-/** A new, empty database; its address. */
-export async function newDatabase(): Promise<string> {
+/** A new database, empty or a copy of another; its address. */
+export async function newDatabase(from: string | null = null): Promise<string> {
   const admin = new pg.Client({ connectionString: base });
   await admin.connect();
   const name = `t_${v7().replace(/-/g, '')}`;
-  await admin.query(`create database ${name}`);
+  await admin.query(`create database ${name}${from === null ? '' : ` template ${from}`}`);
   await admin.end();
   const url = new URL(base ?? '');
   url.pathname = `/${name}`;
   return url.href;
 }
 
-/** A shop of its own, on a database of its own, with one person of each role signed in. */
-export async function openShop(): Promise<Shop> {
-  const url = { href: await newDatabase() };
-  await migrate(url.href);
-  let app = await buildApp({ databaseUrl: url.href });
+/** A new shop with one person of each role signed in, made once a run: what each shop of a test is a copy of. */
+interface Pattern {
+  readonly name: string;
+  readonly cookies: Readonly<Record<'lead' | 'technician' | 'reader', string>>;
+}
+let pattern: Promise<Pattern> | null = null;
+async function patternShop(): Promise<Pattern> {
+  const url = await newDatabase();
+  await migrate(url);
+  const app = await buildApp({ databaseUrl: url });
   const visitor = (): Visitor => new Visitor(() => app);
-  const shop = { lead: visitor(), technician: visitor(), reader: visitor(), nobody: visitor() };
-  await shop.lead.ask('POST', '/api/first-lead', {
+  const [lead, technician, reader] = [visitor(), visitor(), visitor()];
+  await lead.ask('POST', '/api/first-lead', {
     id: v7(),
     shopName: 'Test shop',
     timeZone: 'UTC',
@@ -111,10 +119,30 @@ export async function openShop(): Promise<Shop> {
     ['tess', 'technician'],
     ['rhys', 'reader'],
   ] as const) {
-    await shop.lead.ask('POST', '/api/people', { id: v7(), name: `${login} Person`, login, password: PASSWORD, role });
+    await lead.ask('POST', '/api/people', { id: v7(), name: `${login} Person`, login, password: PASSWORD, role });
   }
-  await shop.technician.ask('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
-  await shop.reader.ask('POST', '/api/sign-in', { login: 'rhys', password: PASSWORD });
+  await technician.ask('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
+  await reader.ask('POST', '/api/sign-in', { login: 'rhys', password: PASSWORD });
+  await app.close();
+  return {
+    name: new URL(url).pathname.slice(1),
+    cookies: { lead: lead.cookies, technician: technician.cookies, reader: reader.cookies },
+  };
+}
+
+/** A shop of its own, on a database of its own, with one person of each role signed in. */
+export async function openShop(): Promise<Shop> {
+  pattern ??= patternShop();
+  const { name, cookies } = await pattern;
+  const url = { href: await newDatabase(name) };
+  let app = await buildApp({ databaseUrl: url.href });
+  const visitor = (cookie = ''): Visitor => new Visitor(() => app, cookie);
+  const shop = {
+    lead: visitor(cookies.lead),
+    technician: visitor(cookies.technician),
+    reader: visitor(cookies.reader),
+    nobody: visitor(),
+  };
   return {
     ...shop,
     url: url.href,
@@ -188,7 +216,7 @@ export interface TakenIn {
   readonly written: number;
   readonly known: number;
   readonly jobs: number;
-  readonly refused: { readonly jobId: string; readonly why: string }[];
+  readonly refused: { readonly jobId: string; readonly code: string; readonly why: string }[];
   readonly code: string;
   readonly detail: string;
 }

@@ -1,5 +1,6 @@
 import { FROM_BEFORE } from '@dauer/contract';
-import { buildLayout, type JobFile } from '@dauer/core';
+import { buildLayout } from '@dauer/core/layout';
+import type { JobFile } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, openShop, PASSWORD, type Shop, takeIn } from './harness.ts';
@@ -85,6 +86,7 @@ describe('history that is taken in', function () {
     const done = await takeIn(shop.lead, [head(), mine, reading(own.jobId, mine.record.id, '12', 12), release(own.jobId)]);
     expect(done.body.refused.map((r) => r.jobId)).to.deep.equal([own.jobId]);
     expect(done.body.refused[0]?.why).to.match(/of this shop’s own/);
+    expect(done.body.refused[0]?.code).to.equal('own_job');
     const file = await shop.reader.file(own.jobId);
     expect([file.sets.length, file.readings.length, file.release]).to.deep.equal([0, 0, null]);
   });
@@ -98,6 +100,7 @@ describe('history that is taken in', function () {
     const accepted = event('acceptances', job.id, { obligation: 'proof:road|lead|', reason: 'it will do' }, leadId);
     const done = await takeIn(shop.lead, [head(), car.line, job.line, accepted]);
     expect(done.body.refused[0]?.why).to.match(/accepted here, by name/);
+    expect(done.body.refused[0]?.code).to.equal('accepted_by_file');
   });
 
   it('names people of the shop or nobody: no account comes in with it, and no check', async () => {
@@ -109,6 +112,7 @@ describe('history that is taken in', function () {
     const named = event('fluidServices', job.id, { product: 'Fluid', fluidClass: '4', batch: '', lowMoisture: false }, stranger);
     const second = await takeIn(shop.lead, [head(), car.line, job.line, named]);
     expect(second.body.refused[0]?.why).to.contain(stranger);
+    expect(second.body.refused[0]?.code).to.equal('unknown_author');
     expect((await takeIn(shop.lead, [head(), { kind: 'person', id: v7(), login: 'x', role: 'lead' }])).status).to.equal(422);
     const limit = {
       ...{ id: v7(), seriesId: v7(), characteristic: 'rotor_thickness', scope: 'type', appliesTo: null, make: 'Tavell', model: 'Corrie' },

@@ -1,4 +1,4 @@
-import { plainJpeg } from '@dauer/core';
+import { plainJpeg } from '@dauer/core/picture';
 import { expect } from 'chai';
 import jpeg from 'jpeg-js';
 import { createHash } from 'node:crypto';
@@ -104,7 +104,8 @@ describe('pictures', () => {
       reason: 'A face',
     });
     expect(black.status).to.equal(200);
-    expect((await get(body.hash)).status).to.equal(410);
+    const gone = await get(body.hash);
+    expect([gone.status, (JSON.parse(gone.bytes.toString()) as { code: string }).code]).to.deep.equal([410, 'blacked_out']);
     expect((await keep(photograph(200, 100, 3))).status, 'the same image again stays black').to.equal(200);
     expect((await get(body.hash)).status).to.equal(410);
   });

@@ -1,16 +1,16 @@
+import { deriveJob } from '@dauer/core/job';
 import {
   addWheel,
   connect,
-  deriveJob,
   insertInLine,
-  type JobFile,
   KIND_FACTS,
   type Layout,
   type LayoutFault,
   placeName,
   removeComponent,
   removeWheel,
-} from '@dauer/core';
+} from '@dauer/core/layout';
+import type { JobFile } from '@dauer/core/ledger';
 import { demoStory } from '@dauer/demo';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
@@ -90,7 +90,7 @@ describe('a layout that is revised', () => {
     const { jobId, layout } = await booked();
     const cut = fresh({ ...layout, connections: layout.connections.filter((c) => c.kind !== 'line') });
     const refused = await send(jobId, cut, layout.id);
-    expect([refused.status, refused.body.code]).to.deep.equal([422, 'layout']);
+    expect([refused.status, refused.body.code]).to.deep.equal([422, 'layout_impossible']);
     const lit = refused.body.current.faults.flatMap((f) => f.slotIds);
     expect(lit.length).to.be.above(3);
     for (const id of lit) expect(layout.slots.some((s) => s.id === id)).to.equal(true);

@@ -1,4 +1,6 @@
-import { type LimitVersion, plannedPositions, readLimitList, rowOfLimit } from '@dauer/core';
+import { plannedPositions } from '@dauer/core/catalogue';
+import type { LimitVersion } from '@dauer/core/verdict';
+import { readLimitList, rowOfLimit } from '@dauer/core/views';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';

@@ -101,6 +101,8 @@ describe('what has to be known of the server', () => {
     await admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [name]);
     const away = await new Visitor(() => lost).ask('GET', '/api/health');
     expect([away.status, away.body]).to.deep.equal([503, { ok: false, reasons: ['database_away'] }]);
+    const asked = await new Visitor(() => lost).ask('POST', '/api/sign-in', { login: 'tess', password: 'x' });
+    expect([asked.status, asked.body['code']]).to.deep.equal([503, 'book_away']);
     await admin.query(`alter database ${name} allow_connections true`);
     await admin.end();
     await lost.close();

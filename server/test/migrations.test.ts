@@ -1,10 +1,14 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { ENDPOINTS } from '@dauer/contract';
-import { deriveJob } from '@dauer/core';
+import { deriveJob } from '@dauer/core/job';
+import { EVENT_LISTS, type EventList, familyOf } from '@dauer/core/ledger';
 import { expect } from 'chai';
+import { getTableName } from 'drizzle-orm';
 import pg from 'pg';
 import { buildApp } from '../src/app.ts';
+import { EVENT_TABLES } from '../src/db/eventTables.ts';
+import { applyRules, triggersWanted } from '../src/db/rules.ts';
 import { migrate, NewerBook, NoSession, requireSession } from '../src/db/migrate.ts';
 import { newDatabase, openShop, Visitor } from './harness.ts';
 
@@ -65,8 +69,49 @@ describe('a book of an earlier schema', function () {
     });
 });
 
+/** Every trigger of a database, as “table name”. */
+async function triggersOf(url: string): Promise<string[]> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  const { rows } = await client.query<{ at: string }>(
+    `select c.relname || ' ' || g.tgname as at from pg_trigger g join pg_class c on c.oid = g.tgrelid where not g.tgisinternal`,
+  );
+  await client.end();
+  return rows.map((r) => r.at).sort();
+}
+
 describe('bringing a book up to date', function () {
   this.timeout(60000);
+
+  it('leaves every table with the triggers that its family asks for, and no others', async () => {
+    const wanted = [...triggersWanted()].flatMap(([table, names]) => names.map((name) => `${table} ${name}`)).sort();
+    for (const url of [await newDatabase(), await load(BOOKS[0]!)]) {
+      await migrate(url);
+      expect(await triggersOf(url)).to.deep.equal(wanted);
+    }
+    // Each family is in the database what it says it is.
+    const of = (list: EventList): readonly string[] => triggersWanted().get(getTableName(EVENT_TABLES[list])) ?? [];
+    for (const list of EVENT_LISTS) {
+      const { release, late } = familyOf(list);
+      expect(of(list), list).to.include('only_added');
+      expect(of(list).includes('came_late'), list).to.equal(release === 'frozen');
+      if (late === 'afterwards') expect(of(list), list).not.to.include('open_job');
+    }
+  });
+
+  it('puts back a rule that somebody took away once the rules are others, and leaves them alone while they are the same', async () => {
+    const url = await newDatabase();
+    await migrate(url);
+    const client = new pg.Client({ connectionString: url });
+    await client.connect();
+    await client.query('drop trigger open_job on reading');
+    await applyRules(client);
+    expect(await triggersOf(url)).not.to.include('reading open_job');
+    await client.query(`comment on function refuse_change() is 'rules of another program'`);
+    await applyRules(client);
+    await client.end();
+    expect(await triggersOf(url)).to.include('reading open_job');
+  });
 
   it('one process does it, and the others wait for it', async () => {
     const url = await newDatabase();

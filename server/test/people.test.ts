@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import { BLACKED } from '@dauer/core';
+import { BLACKED } from '@dauer/core/views';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
 
 const fluidJob = (shop: Shop) =>
@@ -19,7 +19,7 @@ describe('people', () => {
   it('somebody else’s entry is taken back with a reason, one’s own without; both are shown', async () => {
     const put = await shop.lead.event<'putIns'>(car.jobId, 'put-ins', { slotId: car.slot('caliper', 'FL'), what: 'block', note: '' });
     const back = (who: Visitor, corrects: string, reason = '') => who.event<'takeBacks'>(car.jobId, 'take-backs', { corrects, reason });
-    expect((await back(shop.technician, put.body.record.id)).body.code).to.equal('reason');
+    expect((await back(shop.technician, put.body.record.id)).body.code).to.equal('reason_missing');
     expect((await back(shop.technician, put.body.record.id, 'it is the other side')).status).to.equal(200);
     const file = await shop.reader.file(car.jobId);
     expect(file.putIns).to.have.length(1);

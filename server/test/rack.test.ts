@@ -1,4 +1,5 @@
-import { type GaugeVersion, plannedPositions } from '@dauer/core';
+import { plannedPositions } from '@dauer/core/catalogue';
+import type { GaugeVersion } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { bookIn, limitBody, openShop, type Shop } from './harness.ts';

@@ -1,4 +1,5 @@
-import { deriveJob, type JobFile } from '@dauer/core';
+import { deriveJob } from '@dauer/core/job';
+import type { JobFile } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
@@ -366,7 +367,7 @@ describe('records', () => {
       },
       job: { id: v7(), kind: 'fluid', complaint: '', wants: '', fluidKnown: '', promised: null, scopeCorners: [] },
     });
-    expect([answer.status, answer.body.code]).to.deep.equal([422, 'layout']);
+    expect([answer.status, answer.body.code]).to.deep.equal([422, 'layout_impossible']);
     expect(answer.body.detail).to.match(/No line reaches/);
   });
 

@@ -1,4 +1,6 @@
-import { deriveJob, fluidVerdict, type JobFile } from '@dauer/core';
+import { fluidVerdict } from '@dauer/core/history';
+import { deriveJob } from '@dauer/core/job';
+import type { JobFile } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, limitBody as limit, openShop, type Shop } from './harness.ts';
@@ -191,7 +193,7 @@ describe('the yard', () => {
   const yard = async (): Promise<Yard> => (await shop.reader.ask<Yard>('GET', '/api/yard')).body;
 
   it('is empty in a new shop', async () => {
-    expect(await yard()).to.deep.equal({ jobs: [], fluid: [], handedBack: [], late: [] });
+    expect(await yard()).to.deep.equal({ jobs: [], fluid: [], handedBack: [], late: [], stuck: [] });
   });
 
   it('says what waits, what runs and how far a vehicle may be moved', async () => {

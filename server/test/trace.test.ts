@@ -1,4 +1,5 @@
-import { type LoopCase, NOTHING_ELSE, type PriorVersion, recordOf } from '@dauer/core';
+import { NOTHING_ELSE, type PriorVersion } from '@dauer/core/ledger';
+import { type LoopCase, recordOf } from '@dauer/core/views';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
@@ -20,7 +21,7 @@ describe('tracing', () => {
     const say = (code: string, corner: string | null) =>
       shop.technician.event<'observations'>(car.jobId, 'observations', { code, corner, state: 'seen' } as never);
     expect((await say('piston_stiff#2', 'FL')).status).to.equal(200);
-    expect((await say('piston_stiff#2', null)).body.code).to.equal('corner');
+    expect((await say('piston_stiff#2', null)).body.code).to.equal('corner_or_whole');
     expect((await say('joint_wet#1', null)).status).to.equal(200);
     expect((await say('drags', 'F')).body.code).to.equal('unknown_place');
     expect((await say('runout_past', 'FL')).body.code).to.equal('unknown_observation');

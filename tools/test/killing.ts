@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
-import { plannedPositions } from '@dauer/core';
+import { plannedPositions } from '@dauer/core/catalogue';
 import { connect } from '@dauer/server/db';
 import { PASSWORD, type Yard } from './house.ts';
 

@@ -1,4 +1,4 @@
-import { UNWEIGHED, type Vehicle } from '@dauer/core';
+import { UNWEIGHED, type Vehicle } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { blankVehicle, draftOf, faultsOf, orNull, vehicleOf } from '../src/features/bookin/vehicleDraft.ts';
@@ -18,6 +18,7 @@ const vehicle: Vehicle = {
   storage: 'outside',
   standsYears: 4.5,
   distanceUnit: 'mi',
+  driven: 'rear',
   ...UNWEIGHED,
   ownerId: null,
   version: 3,

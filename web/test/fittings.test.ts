@@ -1,11 +1,14 @@
-import { buildLayout, deriveJob, GENERIC_LIMITS, type Judged, NO_RECORDS, UNWEIGHED } from '@dauer/core';
+import { deriveJob } from '@dauer/core/job';
+import { GENERIC_LIMITS, type Judged } from '@dauer/core/judging';
+import { buildLayout } from '@dauer/core/layout';
+import { NO_RECORDS, UNWEIGHED } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { dayText } from '../src/fittings/dates.ts';
 import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
-import { withStored, withWaiting } from '../src/app/optimistic.ts';
-import { nextToSend, type Waiting } from '../src/app/sending.ts';
+import { applyStored, applyPending } from '../src/app/optimistic.ts';
+import { nextToSend, type Waiting } from '../src/app/outboxQueue.ts';
 
 describe('a gauge that types', () => {
   const feed = (burst: GaugeBurst, text: string, gap: number): string | null => {
@@ -45,6 +48,11 @@ const judged = (bound: Judged['bound'], value: number, machineTo: number | null)
     takenFrom: 'rotor_thickness',
     reduction: { op: 'least' },
     recorded: false,
+    readAsDifference: false,
+    senses: null,
+    belowNothing: null,
+    nearNew: null,
+    nearPartner: null,
     kind: 'length',
     unit: 'mm',
     bound: bound.kind === 'lower' ? 'lower' : 'upper',
@@ -66,6 +74,9 @@ const judged = (bound: Judged['bound'], value: number, machineTo: number | null)
   conflict: false,
   enough: true,
   wear: null,
+  noWear: null,
+  contradicts: null,
+  unsaid: null,
   toNextService: 0,
   distanceUnit: 'km',
   bearingFirst: false,
@@ -167,11 +178,11 @@ describe('what waits on this device', () => {
     };
     const body = { id: 'c1', happenedAt: '2026-01-01T00:00:00Z', device: 'd', typed: '100', unit: 'mi' as const };
     const waiting = { jobId: 'j', authorId: 'a', authorName: 'Ann', family: 'counters' as const, body, aside: null };
-    const over = withWaiting(file, [waiting]);
+    const over = applyPending(file, [waiting]);
     expect(over.counters[0]).to.include({ km: 160.9344, vehicleId: 'car', authorId: 'a' });
     expect(deriveJob(over, '2026-02-01T00:00:00Z').obligations.find((o) => o.key === 'bookin:counter')?.state).to.equal('closed');
-    expect(withWaiting(file, [{ ...waiting, aside: 'refused' }]).counters).to.deep.equal([]);
-    expect(withWaiting(file, [{ ...waiting, jobId: 'other' }]).counters).to.deep.equal([]);
+    expect(applyPending(file, [{ ...waiting, aside: 'refused' }]).counters).to.deep.equal([]);
+    expect(applyPending(file, [{ ...waiting, jobId: 'other' }]).counters).to.deep.equal([]);
     // Stored, it stands with the part that it described, once, however often it is laid over.
     const fitted = {
       id: 'e1',
@@ -185,7 +196,7 @@ describe('what waits on this device', () => {
     const part = { tag: null, kind: 'hose' as const, name: 'Hose', partNumber: null, note: '' };
     const item = { ...waiting, family: 'partEvents' as const, body: { ...fitted, part } };
     const record = { ...fitted, jobId: 'j', authorId: 'a', recordedAt: '', corrects: null, temporary: false, until: null };
-    const stored = withStored(withStored(file, item, record), item, record);
+    const stored = applyStored(applyStored(file, item, record), item, record);
     expect(stored.parts.map((p) => p.id)).to.deep.equal(['p1']);
     expect(stored.partEvents).to.deep.equal([record]);
   });

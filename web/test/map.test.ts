@@ -1,4 +1,4 @@
-import { buildLayout, childrenOf, type Layout, placeName, TEMPLATES } from '@dauer/core';
+import { buildLayout, childrenOf, type Layout, placeName, TEMPLATES } from '@dauer/core/layout';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { boxOf, carried, ON_WHEEL, overlap } from '../src/fittings/map/places.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { Waiting } from '../src/app/sending.ts';
+import type { Waiting } from '../src/app/outboxQueue.ts';
 import { againFrom, isAnotherBook, KEPT_AFTER_SENT_MS, outlivedSent, type SentEvent } from '../src/app/sentJournal.ts';
 import { ageWords, sizeWords } from '../src/features/shop/backupWords.ts';
 

@@ -3,7 +3,7 @@ import { type Access, endpoint, none } from '../endpoint.ts';
 import { byId, eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id, instant, words } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 
 /** An image by the hash of its bytes, or its thumbnail (`?thumb`). */
 export const PICTURE = { path: '/api/pictures/:hash', role: 'reader' } as const satisfies { path: string; role: Access };
@@ -167,7 +167,7 @@ export const bookin = {
     reply: z.object({ hash: z.string(), width: z.number().int(), height: z.number().int() }),
   }),
   acknowledge: eventEndpoint('bookin', EVENTS.cautionAcks, 'caution-acks', 'Acknowledges a caution by name'),
-  voidJob: eventEndpoint('bookin', EVENTS.voids, 'voids', 'Voids a job that was booked twice', 'lead'),
-  redact: eventEndpoint('bookin', EVENTS.redactions, 'redactions', 'Blacks out a text for good', 'lead'),
+  voidJob: eventEndpoint('bookin', EVENTS.voids, 'voids', 'Voids a job that was booked twice'),
+  redact: eventEndpoint('bookin', EVENTS.redactions, 'redactions', 'Blacks out a text for good'),
   takeBack: eventEndpoint('bookin', EVENTS.takeBacks, 'take-backs', 'Takes an event back'),
 };

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
 import { id, verdict } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 
 /** A verdict of an open job that fell differently with a new limit. */
 const verdictChange = z.object({
@@ -25,7 +25,7 @@ export const limits = {
     role: 'reader',
     summary: 'The limit book, newest versions, a page at a time by id',
     query: z.object({ vehicleId: id.optional(), after: id.optional() }),
-    /** `appliesName`: tag of the vehicle or part that a limit is of alone. */
+    /** `appliesName`: tag of the only vehicle or part that the limit applies to. */
     reply: z.array(t.limit.extend({ appliesName: z.string().nullable() })),
   }),
   limitVersions: endpoint({

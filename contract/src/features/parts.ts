@@ -3,7 +3,7 @@ import { endpoint, none } from '../endpoint.ts';
 import { byId, eventEndpoint } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id, instant, words } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 
 const partFacts = z.object({
   part: t.part,

@@ -3,7 +3,7 @@ import { type Access, endpoint, none } from '../endpoint.ts';
 import { eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 
 /** The hand-back sheet for paper, as PDF. */
 export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
@@ -12,7 +12,7 @@ export const prove = {
   prove: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),
   accept: eventEndpoint('prove', EVENTS.acceptances, 'acceptances', 'Accepts what blocks, by name and with a reason'),
   answerAfterCare: eventEndpoint('prove', EVENTS.afterCares, 'after-cares', 'Answers an item of after-care'),
-  amend: eventEndpoint('prove', EVENTS.amendments, 'amendments', 'Adds to the record of a job handed back', 'lead'),
+  amend: eventEndpoint('prove', EVENTS.amendments, 'amendments', 'Adds to the record of a job handed back'),
   release: endpoint({
     ...none,
     feature: 'prove',

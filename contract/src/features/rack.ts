@@ -3,7 +3,7 @@ import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
 import { instrumentMessage } from '../live.ts';
 import { id, instant, verdict } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 
 export const rack = {
   gauges: endpoint({

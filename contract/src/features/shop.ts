@@ -2,10 +2,14 @@ import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
 import { id, instant, name, role, words, password } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 import { importReply } from '../importFile.ts';
 
-const me = z.object({ person: t.person, hasPin: z.boolean(), shop: z.object({ name, timeZone: z.string() }) });
+const me = z.object({
+  person: t.person,
+  hasPin: z.boolean(),
+  shop: z.object({ name, timeZone: z.string(), currency: z.string().nullable() }),
+});
 const tablet = z.object({ id, name, registeredBy: id, registeredAt: instant, endedAt: instant.nullable() });
 /** Short, for switching on a tablet of the shop, and useless elsewhere. */
 const pin = z.string().regex(/^\d{4,8}$/);
@@ -32,6 +36,21 @@ export const shop = {
     role: 'public',
     summary: 'Makes the first account, while there is none',
     body: z.object({ id, shopName: name, timeZone: words(60), name, login: name, password }),
+    reply: me,
+  }),
+  setCurrency: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/shop/currency',
+    role: 'lead',
+    summary: 'Says which currency the shop reckons in',
+    body: z.object({
+      currency: z
+        .string()
+        .regex(/^[A-Z]{3}$/)
+        .nullable(),
+    }),
     reply: me,
   }),
   signIn: endpoint({

@@ -3,7 +3,7 @@ import { endpoint, none } from '../endpoint.ts';
 import { eventEndpoint } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id, instant } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 
 const count = z.number().int();
 /** What had been said of the causes of one vehicle, and what its bench found. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { ofJob } from '../eventEndpoint.ts';
 import { day, id, instant, verdict } from '../primitives.ts';
-import * as t from '../things.ts';
+import * as t from '../entities.ts';
 
 const yardJob = z.object({
   jobId: id,
@@ -47,6 +47,8 @@ export const yard = {
     summary: 'The vehicles in the shop, and what falls due',
     reply: z.object({
       jobs: z.array(yardJob),
+      /** Jobs whose records cannot be derived, each with why: they keep the others from nothing. */
+      stuck: z.array(z.object({ jobId: id, tag: z.string(), name: z.string(), why: z.string() })),
       fluid: z.array(
         z.object({
           vehicleId: id,

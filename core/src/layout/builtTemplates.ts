@@ -1,7 +1,8 @@
-/** Templates that are built line by line: one wheel before the other, three wheels, two cylinders, split across. */
 import { Builder, wheelUnit } from './builder.ts';
 import type { Layout, Slot } from './graph.ts';
 import type { Corner } from './kinds.ts';
+
+/** Templates that are built line by line: one wheel before the other, three wheels, two cylinders, split across. */
 
 export interface TemplateFacts {
   readonly id: string;

@@ -1,4 +1,4 @@
-import { CLUTCH_CIRCUIT, type Connection, type Layout, pathFromMaster, placeName, type Slot } from './graph.ts';
+import { CLUTCH_CIRCUIT, type Connection, type Layout, type Slot, pathFromMaster, placeName } from './graph.ts';
 import type { ComponentKind } from './kinds.ts';
 import { areLoose } from './looseUnits.ts';
 

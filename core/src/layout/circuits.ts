@@ -1,7 +1,7 @@
-import { Refusal } from '../refusal.ts';
-import { childrenOf, type Connection, type Layout, pathFromMaster, placeName, type Slot, slotById } from './graph.ts';
-import { axleOf } from './kinds.ts';
+import { DomainError } from '../quantity/domainError.ts';
 import { type MakeId, needSlot } from './edit.ts';
+import { type Connection, type Layout, type Slot, childrenOf, pathFromMaster, placeName, slotById } from './graph.ts';
+import { axleOf } from './kinds.ts';
 
 /** Every slot that hangs on this one away from its cylinder, itself included: what would be cut off with it. */
 function branchOf(layout: Layout, slotId: string): { readonly head: string; readonly ids: ReadonlySet<string> } {
@@ -40,14 +40,14 @@ function branchOf(layout: Layout, slotId: string): { readonly head: string; read
  * Moves a component to another circuit, with everything that only it feeds and everything that only feeds it: its line
  * is taken off where the old circuit branches and joined to the new one, at a union of its axle where there is one,
  * else at the cylinder. A tandem cylinder with one circuit gets its second by it.
- * @throws Refusal code no_cylinder where nothing can press the new circuit; mechanical for what has no circuit
+ * @throws DomainError code no_cylinder where nothing can press the new circuit; mechanical for what has no circuit
  */
 export function moveToCircuit(layout: Layout, slotId: string, circuit: number, makeId: MakeId): Layout {
   const slot = needSlot(layout, slotId);
   if (slot.circuits.length === 0)
-    throw new Refusal('mechanical', `The ${placeName(slot).toLowerCase()} has no fluid, so it has no circuit.`);
+    throw new DomainError('mechanical', `The ${placeName(slot).toLowerCase()} has no fluid, so it has no circuit.`);
   if (slot.kind === 'master_cylinder' || slot.kind === 'clutch_master' || slot.kind === 'reservoir')
-    throw new Refusal('is_cylinder', 'A cylinder is not moved to a circuit: say which circuits it feeds.');
+    throw new DomainError('is_cylinder', 'A cylinder is not moved to a circuit: say which circuits it feeds.');
   if (slot.circuits.includes(circuit)) return layout;
   const path = pathFromMaster(layout, slot.parentId ?? slotId);
   if (path.length === 0) {
@@ -62,7 +62,10 @@ export function moveToCircuit(layout: Layout, slotId: string, circuit: number, m
   if (!target) {
     const room = pressing.find((s) => s.style === 'tandem' && s.circuits.length < 2);
     if (!room)
-      throw new Refusal('no_cylinder', `No cylinder presses circuit ${circuit}. Make the cylinder a tandem one, or add a cylinder first.`);
+      throw new DomainError(
+        'no_cylinder',
+        `No cylinder presses circuit ${circuit}. Make the cylinder a tandem one, or add a cylinder first.`,
+      );
     const feeds = new Set([room.id, ...layout.connections.filter((c) => c.kind === 'feed' && c.to === room.id).map((c) => c.from)]);
     slots = slots.map((s) => (feeds.has(s.id) ? { ...s, circuits: [...s.circuits, circuit].sort((x, y) => x - y) } : s));
     target = slotById({ ...layout, slots }, room.id) ?? room;

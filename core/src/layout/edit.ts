@@ -1,7 +1,7 @@
-import { Refusal } from '../refusal.ts';
-import { Builder, type Axle, wheelUnit } from './builder.ts';
-import { childrenOf, CLUTCH_CIRCUIT, type Connection, type ConnectionKind, type Layout, placeName, type Slot, slotById } from './graph.ts';
-import { axleOf, type ComponentKind, type Corner, KIND_FACTS, STYLES } from './kinds.ts';
+import { DomainError } from '../quantity/domainError.ts';
+import { type Axle, Builder, wheelUnit } from './builder.ts';
+import { CLUTCH_CIRCUIT, type Connection, type ConnectionKind, type Layout, type Slot, childrenOf, placeName, slotById } from './graph.ts';
+import { type ComponentKind, type Corner, KIND_FACTS, STYLES, axleOf } from './kinds.ts';
 
 /** Makes a fresh id; the core makes none itself. */
 export type MakeId = () => string;
@@ -9,12 +9,12 @@ export type MakeId = () => string;
 /** Fluid passes through these: taken out of a line, the line closes over them. */
 const PASSES: readonly ComponentKind[] = ['hose', 'union', 'valve', 'switch'];
 /** Most pistons of a caliper. */
-export const MOST_PISTONS = 6;
+export const MAX_PISTONS = 6;
 
-/** The place of an id. @throws Refusal no_place */
+/** The place of an id. @throws DomainError no_place */
 export function needSlot(layout: Layout, id: string): Slot {
   const slot = slotById(layout, id);
-  if (!slot) throw new Refusal('no_place', 'This place is not in the layout any more.');
+  if (!slot) throw new DomainError('no_place', 'This place is not in the layout any more.');
   return slot;
 }
 
@@ -68,13 +68,16 @@ export interface NewComponent {
 /**
  * Adds a component. A caliper comes with a piston and a bleeder; a wheel cylinder with a bleeder where its drum has
  * none; what is pressed and what is fed still has to be connected.
- * @throws Refusal code at_wheel where the kind does not belong at the given place
+ * @throws DomainError code at_wheel where the kind does not belong at the given place
  */
 export function addComponent(layout: Layout, what: NewComponent, makeId: MakeId): Layout {
   const fits = what.corner === null ? IN_MIDDLE : AT_WHEEL;
   const kindName = KIND_FACTS[what.kind].name;
   if (!fits.includes(what.kind))
-    throw new Refusal('at_wheel', `${kindName} ${what.corner === null ? 'stands at a wheel: say at which' : 'does not stand at a wheel'}.`);
+    throw new DomainError(
+      'at_wheel',
+      `${kindName} ${what.corner === null ? 'stands at a wheel: say at which' : 'does not stand at a wheel'}.`,
+    );
   const b = new Builder(makeId);
   const clutch = what.kind === 'clutch_master' || what.kind === 'clutch_slave';
   const wet = KIND_FACTS[what.kind].hydraulic;
@@ -99,14 +102,14 @@ export function addComponent(layout: Layout, what: NewComponent, makeId: MakeId)
 
 /**
  * Adds a whole wheel with its brake; its line still has to be connected.
- * @throws Refusal code wheel_there where the corner has a brake already, or where one wheel and two would share an axle
+ * @throws DomainError code wheel_there where the corner has a brake already, or where one wheel and two would share an axle
  */
 export function addWheel(layout: Layout, corner: Corner, axle: Axle, makeId: MakeId): Layout {
   if (layout.slots.some((s) => s.corner === corner && (s.kind === 'rotor' || s.kind === 'drum')))
-    throw new Refusal('wheel_there', 'There is a brake at this wheel already. Take it out first, or change it.');
+    throw new DomainError('wheel_there', 'There is a brake at this wheel already. Take it out first, or change it.');
   const alone = corner.length === 1;
   if (layout.slots.some((s) => axleOf(s.corner) === axleOf(corner) && (s.corner?.length === 1) !== alone))
-    throw new Refusal('wheel_there', 'This axle has one wheel or two, not both.');
+    throw new DomainError('wheel_there', 'This axle has one wheel or two, not both.');
   const b = new Builder(makeId);
   wheelUnit(b, corner, axle);
   return { ...layout, slots: [...layout.slots, ...b.slots], connections: [...layout.connections, ...b.connections] };
@@ -151,8 +154,9 @@ export function removeComponent(layout: Layout, slotId: string, makeId: MakeId):
 /** Puts a union, valve, switch or hose into a line; the line's length is halved between its two ends. */
 export function insertInLine(layout: Layout, connectionId: string, kind: ComponentKind, makeId: MakeId): Layout {
   const line = layout.connections.find((c) => c.id === connectionId);
-  if (line?.kind !== 'line') throw new Refusal('no_line', 'Pick a line of the layout: something is put into it there.');
-  if (!PASSES.includes(kind) && kind !== 'servo') throw new Refusal('not_in_line', `${KIND_FACTS[kind].name} does not stand in a line.`);
+  if (line?.kind !== 'line') throw new DomainError('no_line', 'Pick a line of the layout: something is put into it there.');
+  if (!PASSES.includes(kind) && kind !== 'servo')
+    throw new DomainError('not_in_line', `${KIND_FACTS[kind].name} does not stand in a line.`);
   const circuits = line.circuit === null ? [] : [line.circuit];
   const b = new Builder(makeId);
   const ends = [slotById(layout, line.from), slotById(layout, line.to)];
@@ -175,13 +179,13 @@ export function insertInLine(layout: Layout, connectionId: string, kind: Compone
 
 /**
  * Connects two places. A line takes the circuit that both have; a place without any line yet takes the other's.
- * @throws Refusal code same_place, connected, or other_circuit
+ * @throws DomainError code same_place, connected, or other_circuit
  */
 export function connect(layout: Layout, from: string, to: string, kind: ConnectionKind, makeId: MakeId): Layout {
   const [a, b] = [needSlot(layout, from), needSlot(layout, to)];
-  if (from === to) throw new Refusal('same_place', 'A connection joins two places.');
+  if (from === to) throw new DomainError('same_place', 'A connection joins two places.');
   if (layout.connections.some((c) => c.kind === kind && ((c.from === from && c.to === to) || (c.from === to && c.to === from))))
-    throw new Refusal('connected', `These two are joined by a ${kind} already.`);
+    throw new DomainError('connected', `These two are joined by a ${kind} already.`);
   if (kind !== 'line') {
     const joined: Connection = { id: makeId(), from, to, kind, circuit: null, lengthMm: null, boreMm: null };
     return { ...layout, connections: [...layout.connections, joined] };
@@ -194,7 +198,7 @@ export function connect(layout: Layout, from: string, to: string, kind: Connecti
       lonely(b) && b.kind !== 'master_cylinder' ? [b, a] : lonely(a) && a.kind !== 'master_cylinder' ? [a, b] : [null, a];
     circuit = taker ? (giver.circuits[0] ?? null) : null;
     if (taker === null || circuit === null)
-      throw new Refusal(
+      throw new DomainError(
         'other_circuit',
         `The ${placeName(a).toLowerCase()} and the ${placeName(b).toLowerCase()} are of different circuits. Move one of them to the other’s circuit.`,
       );
@@ -214,35 +218,35 @@ export function disconnect(layout: Layout, connectionId: string): Layout {
 export type ComponentChange = Partial<Pick<Slot, 'name' | 'style' | 'boreMm' | 'lengthMm' | 'circuits'>>;
 
 /**
- * Says more of a component. @throws Refusal code no_name for an empty name, not_positive for a length of nothing
+ * Says more of a component. @throws DomainError code no_name for an empty name, not_positive for a length of nothing
  */
 export function changeComponent(layout: Layout, slotId: string, change: ComponentChange): Layout {
   const slot = needSlot(layout, slotId);
-  if (change.name?.trim() === '') throw new Refusal('no_name', 'A place needs a name.');
+  if (change.name?.trim() === '') throw new DomainError('no_name', 'A place needs a name.');
   for (const figure of [change.boreMm, change.lengthMm])
     if (figure !== undefined && figure !== null && !(figure > 0))
-      throw new Refusal('not_positive', 'A bore or length is more than nothing.');
+      throw new DomainError('not_positive', 'A bore or length is more than nothing.');
   const name = change.name === undefined ? slot.name : freeName(layout, change.name.trim(), slot.corner, slotId);
   return { ...layout, slots: layout.slots.map((s) => (s.id === slotId ? { ...s, ...change, name } : s)) };
 }
 
-/** Says length (mm) and bore (mm) of a line. @throws Refusal code not_positive */
+/** Says length (mm) and bore (mm) of a line. @throws DomainError code not_positive */
 export function changeConnection(layout: Layout, connectionId: string, change: Partial<Pick<Connection, 'lengthMm' | 'boreMm'>>): Layout {
   for (const figure of [change.boreMm, change.lengthMm])
     if (figure !== undefined && figure !== null && !(figure > 0))
-      throw new Refusal('not_positive', 'A bore or length is more than nothing.');
+      throw new DomainError('not_positive', 'A bore or length is more than nothing.');
   return { ...layout, connections: layout.connections.map((c) => (c.id === connectionId ? { ...c, ...change } : c)) };
 }
 
 /**
  * Gives a caliper its pistons; those that stay keep their places.
  * @param boreMm diameter of all of them, mm; null where it is not known
- * @throws Refusal code pistons outside one to six
+ * @throws DomainError code pistons outside one to six
  */
 export function setPistons(layout: Layout, caliperId: string, count: number, boreMm: number | null, makeId: MakeId): Layout {
   const caliper = needSlot(layout, caliperId);
-  if (!Number.isInteger(count) || count < 1 || count > MOST_PISTONS)
-    throw new Refusal('pistons', `A caliper has one to ${MOST_PISTONS} pistons.`);
+  if (!Number.isInteger(count) || count < 1 || count > MAX_PISTONS)
+    throw new DomainError('pistons', `A caliper has one to ${MAX_PISTONS} pistons.`);
   const has = childrenOf(layout, caliperId).filter((s) => s.kind === 'piston');
   const gone = new Set(has.slice(count).map((s) => s.id));
   const kept = layout.slots.filter((s) => !gone.has(s.id)).map((s) => (has.some((h) => h.id === s.id) ? { ...s, boreMm } : s));

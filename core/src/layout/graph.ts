@@ -1,4 +1,4 @@
-import { axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS } from './kinds.ts';
+import { CORNERS, CORNER_NAME, type ComponentKind, type Corner, axleOf } from './kinds.ts';
 
 /** A place in a vehicle's layout, or inside a part of it (a piston, a bleeder). */
 export interface Slot {
@@ -73,11 +73,39 @@ export function placeName(slot: Slot): string {
   return corner ? `${corner} ${slot.name.toLowerCase()}` : slot.name;
 }
 
-/** The slot of the same kind and name on the other side of the axle. */
+/** The name of a place with left and right changed over; null where it says neither. */
+function acrossName(name: string): string | null {
+  if (name.startsWith('Left ')) return `Right ${name.slice('Left '.length)}`;
+  return name.startsWith('Right ') ? `Left ${name.slice('Right '.length)}` : null;
+}
+
+/** The slot of the same kind and name on the other side of the axle; of two discs at one wheel the other of the two. */
 export function counterpart(layout: Layout, slot: Slot): Slot | undefined {
   if (!slot.corner) return undefined;
   const axle = axleOf(slot.corner);
-  return layout.slots.find((s) => s.kind === slot.kind && s.name === slot.name && s.corner !== slot.corner && axleOf(s.corner) === axle);
+  const across = acrossName(slot.name);
+  return (
+    layout.slots.find((s) => s.kind === slot.kind && s.name === slot.name && s.corner !== slot.corner && axleOf(s.corner) === axle) ??
+    layout.slots.find((s) => s.kind === slot.kind && s.name === across && s.corner === slot.corner)
+  );
+}
+
+/** Which of two units at one wheel a place belongs to, by its name or that of what carries it; null where there is one. */
+function unitOf(layout: Layout, slot: Slot): string | null {
+  const [first] = /^(Left|Right) /.exec(slot.name) ?? [];
+  if (first !== undefined) return first.trim();
+  const parent = slot.parentId === null ? undefined : slotById(layout, slot.parentId);
+  return parent ? unitOf(layout, parent) : null;
+}
+
+/** Places of a kind at the same wheel and, where the wheel has two units, of the same one. */
+export function unitMates(layout: Layout, slot: Slot, kind: ComponentKind): Slot[] {
+  const unit = unitOf(layout, slot);
+  const here = layout.slots.filter((s) => s.kind === kind && s.corner === slot.corner && s.id !== slot.id);
+  return here.filter((s) => {
+    const theirs = unitOf(layout, s);
+    return unit === null || theirs === null || theirs === unit;
+  });
 }
 
 /** The wheels a layout has, in their order. */

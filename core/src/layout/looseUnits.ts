@@ -3,7 +3,7 @@ import type { Layout } from './graph.ts';
 import { type ComponentKind, KIND_FACTS } from './kinds.ts';
 
 /** The template of units that came without their vehicle: they lie on the bench, joined to nothing. */
-export const LOOSE_UNITS = 'loose_units';
+const LOOSE_UNITS = 'loose_units';
 
 /** Units that may come alone. */
 export const LOOSE_KINDS: readonly ComponentKind[] = [
@@ -35,13 +35,13 @@ export function areLoose(layout: Pick<Layout, 'template'>): boolean {
 }
 
 /** Most units of one kind in one job. */
-export const MOST_LOOSE = 24;
+export const MAX_LOOSE = 24;
 
 /** A layout of units alone: each a place of its own, with its pistons; nothing feeds them and nothing presses them. */
 export function buildLoose(units: readonly LooseUnit[], id: string, vehicleId: string, makeId: () => string): Layout {
   const b = new Builder(makeId);
   for (const { kind, count, pistons } of units)
-    for (let n = 1; n <= Math.min(count, MOST_LOOSE); n += 1) {
+    for (let n = 1; n <= Math.min(count, MAX_LOOSE); n += 1) {
       const name = count > 1 ? `${KIND_FACTS[kind].name} ${n}` : KIND_FACTS[kind].name;
       const unit = b.slot(kind, name);
       if (kind !== 'caliper') continue;

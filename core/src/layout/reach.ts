@@ -1,4 +1,4 @@
-import { CLUTCH_CIRCUIT, type ConnectionKind, type Layout, placeName, type Slot } from './graph.ts';
+import { CLUTCH_CIRCUIT, type ConnectionKind, type Layout, type Slot, placeName } from './graph.ts';
 
 /** Something a hand or foot presses: a control, with everything that moves when it does. */
 export interface Control {

@@ -1,19 +1,18 @@
 import { type Axle, Builder, wheelUnit } from './builder.ts';
-import type { Layout, Slot } from './graph.ts';
-import { CLUTCH_CIRCUIT } from './graph.ts';
-import { buildDoubleDisc, buildTrike, DOUBLE_DISC, TRIKE } from './threeAndTwoWheels.ts';
 import {
-  buildDiagonal,
-  buildQuad,
-  buildSingleSeater,
   DIAGONAL,
+  MOTORCYCLE,
   QUAD,
   SINGLE_SEATER,
   type TemplateFacts,
-  MOTORCYCLE,
+  buildDiagonal,
   buildMotorcycle,
+  buildQuad,
+  buildSingleSeater,
 } from './builtTemplates.ts';
-import { axleOf, type Corner, CORNERS } from './kinds.ts';
+import { CLUTCH_CIRCUIT, type Layout, type Slot } from './graph.ts';
+import { CORNERS, type Corner, axleOf } from './kinds.ts';
+import { DOUBLE_DISC, TRIKE, buildDoubleDisc, buildTrike } from './threeAndTwoWheels.ts';
 
 export type { TemplateFacts } from './builtTemplates.ts';
 

@@ -1,7 +1,8 @@
-/** Templates with one wheel in front: a motorcycle with two front discs, and a three-wheeler. */
 import { Builder, wheelUnit } from './builder.ts';
-import { cylinder, hose, type TemplateFacts } from './builtTemplates.ts';
+import { type TemplateFacts, cylinder, hose } from './builtTemplates.ts';
 import type { Layout } from './graph.ts';
+
+/** Templates with one wheel in front: a motorcycle with two front discs, and a three-wheeler. */
 
 export const DOUBLE_DISC: TemplateFacts = {
   id: 'motorcycle_double_disc',

@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal.ts';
+import { DomainError } from '../quantity/domainError.ts';
 
 /** An image as it is kept: nothing in the file but the image. */
 export interface PlainJpeg {
@@ -21,14 +21,14 @@ const COMMENT = 0xfe;
 const isFrame = (m: number): boolean => m >= 0xc0 && m <= 0xcf && m !== 0xc4 && m !== 0xc8 && m !== 0xcc;
 /** Application segments other than JFIF (0) and Adobe's colour transform (14): place, camera, colour profile, previews. */
 const isBeside = (m: number): boolean => m === COMMENT || (m > 0xe0 && m <= 0xef && m !== 0xee);
-const notOne = (why: string): Refusal =>
-  new Refusal('not_an_image', `This is not a picture that can be kept: ${why}. Send a JPEG photograph.`);
+const notOne = (why: string): DomainError =>
+  new DomainError('not_an_image', `This is not a picture that can be kept: ${why}. Send a JPEG photograph.`);
 
 /**
  * Takes a JPEG file apart and leaves out everything that is not the image: place, camera, comments, previews, and
  * whatever follows its end. The image itself is not touched.
  * @param bytes the whole file
- * @throws Refusal not_an_image for anything that is no whole JPEG; too_large for one of more than 4,096 px a side
+ * @throws DomainError not_an_image for anything that is no whole JPEG; too_large for one of more than 4,096 px a side
  * Source: ITU-T T.81, annex B (markers and segments).
  */
 export function plainJpeg(bytes: Uint8Array): PlainJpeg {
@@ -59,7 +59,7 @@ export function plainJpeg(bytes: Uint8Array): PlainJpeg {
       width = at(i + 7) * 256 + at(i + 8);
       if (width === 0 || height === 0) throw notOne('it has no size');
       if (width > LONGEST_SIDE || height > LONGEST_SIDE)
-        throw new Refusal('too_large', `This picture would be ${width} by ${height} points; ${LONGEST_SIDE} a side are taken.`);
+        throw new DomainError('too_large', `This picture would be ${width} by ${height} points; ${LONGEST_SIDE} a side are taken.`);
     }
     if (!isBeside(marker)) kept.push(bytes.subarray(i, next));
     i = next;

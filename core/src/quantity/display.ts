@@ -1,5 +1,5 @@
+import { type Quantity, inPlainSigns } from './parse.ts';
 import { type Kind, type UnitId, unitOf } from './units.ts';
-import type { Quantity } from './parse.ts';
 
 /**
  * Converts a canonical value.
@@ -58,7 +58,7 @@ export function display(canonical: number, kind: Kind, resolution: number, shown
  */
 export function writeQuantity(quantity: Pick<Quantity, 'typed' | 'kind' | 'unit'>): string {
   const unit = unitOf(quantity.kind, quantity.unit);
-  const bare = /^[\s+\-\u2212\d.,/]*/.exec(quantity.typed)?.[0].trim() ?? '';
+  const bare = /^[\s+\-\u2212\d.,/]*/.exec(inPlainSigns(quantity.typed))?.[0].trim() ?? '';
   return unit.symbol === '' ? bare : `${bare} ${unit.symbol}`;
 }
 

@@ -1,4 +1,4 @@
-import { Refusal, SLACK } from '../refusal.ts';
+import { DomainError, SLACK } from '../quantity/domainError.ts';
 
 export type Verdict = 'holds' | 'watch' | 'no_limit' | 'not_gauged' | 'cant_tell' | 'past';
 
@@ -17,16 +17,18 @@ export interface Judgement {
 }
 
 /** Share of the band below which a part is watched when nothing is known of its wear (generic, a house rule). */
-export const WATCH_MARGIN = 0.1;
+const WATCH_MARGIN = 0.1;
 
-/** Throws Refusal limit_inconsistent where nominal and limit do not lie in order. */
+/** Throws DomainError limit_inconsistent where nominal and limit do not lie in order, or are no figures. */
 export function checkBound(bound: Bound): void {
   const nominal = bound.kind === 'none' ? null : (bound.nominal ?? null);
+  const ends = bound.kind === 'none' ? [] : bound.kind === 'range' ? [bound.low, bound.high] : [bound.at];
   const bad =
+    [...ends, nominal ?? 0].some((end) => !Number.isFinite(end)) ||
     (bound.kind === 'range' && (!(bound.low < bound.high) || (nominal !== null && (nominal < bound.low || nominal > bound.high)))) ||
     (bound.kind === 'lower' && nominal !== null && !(nominal > bound.at)) ||
     (bound.kind === 'upper' && nominal !== null && !(nominal < bound.at));
-  if (bad) throw new Refusal('limit_inconsistent', 'The limit contradicts itself: the nominal figure must lie on the good side of it.');
+  if (bad) throw new DomainError('limit_inconsistent', 'The limit contradicts itself: the nominal figure must lie on the good side of it.');
 }
 
 /**
@@ -36,13 +38,15 @@ export function checkBound(bound: Bound): void {
  * @param value reduced figure
  * @param expanded expanded uncertainty U, same unit
  * @param predicted figure expected at the next service, null without usable wear history
- * @throws Refusal limit_inconsistent, negative_uncertainty
+ * @returns can't tell, lying nowhere, for a figure or an uncertainty that is not finite: nothing follows from it
+ * @throws DomainError limit_inconsistent, negative_uncertainty
  * Source: ISO 14253-1 and JCGM 106, as the handbook applies them (Judgement rule).
  */
 export function decide(bound: Bound, value: number, expanded: number, predicted: number | null = null): Judgement {
-  if (!(expanded >= 0)) throw new Refusal('negative_uncertainty', 'The uncertainty of a figure cannot be negative.');
+  if (expanded < 0) throw new DomainError('negative_uncertainty', 'The uncertainty of a figure cannot be negative.');
   checkBound(bound);
   if (bound.kind === 'none') return { verdict: 'no_limit', lies: null, bandLeft: null };
+  if (!Number.isFinite(value) || !Number.isFinite(expanded)) return { verdict: 'cant_tell', lies: null, bandLeft: null };
   const sides =
     bound.kind === 'range'
       ? [roomTo('lower', bound.low, value), roomTo('upper', bound.high, value)]
@@ -52,7 +56,8 @@ export function decide(bound: Bound, value: number, expanded: number, predicted:
   const bandLeft = shareLeft(bound, value);
   if (room + expanded < -SLACK) return { verdict: 'past', lies, bandLeft };
   if (room - expanded < -SLACK) return { verdict: 'cant_tell', lies, bandLeft };
-  const watched = predicted !== null ? beyond(bound, predicted) : bandLeft !== null && bandLeft < WATCH_MARGIN - SLACK;
+  const watched =
+    predicted !== null && Number.isFinite(predicted) ? beyond(bound, predicted) : bandLeft !== null && bandLeft < WATCH_MARGIN - SLACK;
   return { verdict: watched ? 'watch' : 'holds', lies, bandLeft };
 }
 

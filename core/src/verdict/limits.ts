@@ -1,6 +1,5 @@
-import { Refusal } from '../refusal.ts';
-import type { Bound } from './decide.ts';
-import { checkBound } from './decide.ts';
+import { DomainError } from '../quantity/domainError.ts';
+import { type Bound, checkBound } from './decide.ts';
 import type { Gravity } from './severity.ts';
 
 export type LimitSource = 'stamped' | 'maker' | 'supplier' | 'measured_new' | 'house' | 'generic';
@@ -77,27 +76,29 @@ export function boundOf(limit: LimitVersion | null, afterMachining = false): Bou
   }
   const at = afterMachining && limit.machineTo !== null ? limit.machineTo : limit.at;
   if (at === null) return { kind: 'none' };
-  return { kind: limit.bound, at, nominal: limit.nominal };
+  // A part that may be cut down to nothing but what it was when new has no band between the two.
+  const nominal = limit.nominal === at ? null : limit.nominal;
+  return { kind: limit.bound, at, nominal };
 }
 
 /**
  * Checks a limit before it is entered: nominal, machine-to and discard must lie in that order.
- * @throws Refusal limit_inconsistent, limit_incomplete
+ * @throws DomainError limit_inconsistent, limit_incomplete
  */
 export function checkLimit(limit: Pick<LimitVersion, 'bound' | 'nominal' | 'machineTo' | 'at' | 'low' | 'high'>): void {
   if (limit.bound === 'range') {
-    if (limit.low === null || limit.high === null) throw new Refusal('limit_incomplete', 'A range needs both its ends.');
+    if (limit.low === null || limit.high === null) throw new DomainError('limit_incomplete', 'A range needs both its ends.');
     checkBound({ kind: 'range', low: limit.low, high: limit.high, nominal: limit.nominal });
     return;
   }
-  if (limit.at === null) throw new Refusal('limit_incomplete', 'A limit needs the figure at which the part is done.');
+  if (limit.at === null) throw new DomainError('limit_incomplete', 'A limit needs the figure at which the part is done.');
   checkBound({ kind: limit.bound, at: limit.at, nominal: limit.nominal });
   if (limit.machineTo === null) return;
   const sign = limit.bound === 'lower' ? 1 : -1;
   const beforeDiscard = (limit.machineTo - limit.at) * sign >= 0;
   const afterNominal = limit.nominal === null || (limit.nominal - limit.machineTo) * sign >= 0;
   if (!beforeDiscard || !afterNominal) {
-    throw new Refusal('limit_inconsistent', 'Nominal, machine-to and discard must lie in that order.');
+    throw new DomainError('limit_inconsistent', 'Nominal, machine-to and discard must lie in that order.');
   }
 }
 

@@ -18,8 +18,13 @@ export function compareSeverity(a: Verdict, b: Verdict): number {
   return SEVERITY.indexOf(a) - SEVERITY.indexOf(b);
 }
 
-/** The worst of several verdicts; null where there are none. Criteria do not average. */
+/**
+ * The worst of several verdicts; null where there are none. Criteria do not average.
+ * @throws Error for what is no verdict: a newer one must not pass for the mildest
+ */
 export function worst(verdicts: readonly Verdict[]): Verdict | null {
+  const unknown = verdicts.find((v) => !SEVERITY.includes(v));
+  if (unknown !== undefined) throw new Error(`${String(unknown)} is no verdict`);
   return SEVERITY.find((s) => verdicts.includes(s)) ?? null;
 }
 

@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal.ts';
+import { DomainError } from '../quantity/domainError.ts';
 
 /** Half-width accuracy and resolution of a gauge, both in the unit of the figure. */
 export interface GaugeErrors {
@@ -25,24 +25,24 @@ export function rootSumSquares(...terms: readonly number[]): number {
 /**
  * Standard uncertainty of one reading, u² = (a/√3)² + (d/√12)²: rectangular distributions of the
  * stated accuracy and of the resolution (JCGM 100, 4.3.7).
- * @throws Refusal negative_uncertainty
+ * @throws DomainError negative_uncertainty
  */
 export function singleReading(gauge: GaugeErrors): number {
   if (!(gauge.accuracy >= 0) || !(gauge.resolution >= 0)) {
-    throw new Refusal('negative_uncertainty', 'A gauge cannot have a negative accuracy or resolution.');
+    throw new DomainError('negative_uncertainty', 'A gauge cannot have a negative accuracy or resolution.');
   }
   return rootSumSquares(gauge.accuracy / Math.sqrt(3), gauge.resolution / Math.sqrt(12));
 }
 
-/** Arithmetic mean; throws Refusal too_few_readings on an empty list. */
+/** Arithmetic mean; throws DomainError too_few_readings on an empty list. */
 export function mean(values: readonly number[]): number {
-  if (values.length === 0) throw new Refusal('too_few_readings', 'There is nothing to average.');
+  if (values.length === 0) throw new DomainError('too_few_readings', 'There is nothing to average.');
   return values.reduce((sum, v) => sum + v, 0) / values.length;
 }
 
-/** Sample standard deviation with n − 1; throws Refusal too_few_repeats below two values. */
+/** Sample standard deviation with n − 1; throws DomainError too_few_repeats below two values. */
 export function sampleDeviation(values: readonly number[]): number {
-  if (values.length < 2) throw new Refusal('too_few_repeats', 'A spread needs at least two readings.');
+  if (values.length < 2) throw new DomainError('too_few_repeats', 'A spread needs at least two readings.');
   const m = mean(values);
   return Math.sqrt(values.reduce((sum, v) => sum + (v - m) ** 2, 0) / (values.length - 1));
 }
@@ -59,7 +59,7 @@ export function ofTwo(first: GaugeErrors, second: GaugeErrors): Uncertainty {
 
 /**
  * Uncertainty of the mean of n ≥ 2 repeats: the gauge's own term and s/√n.
- * @throws Refusal too_few_repeats
+ * @throws DomainError too_few_repeats
  */
 export function ofMean(gauge: GaugeErrors, repeats: readonly number[]): Uncertainty {
   const s = sampleDeviation(repeats);
@@ -70,18 +70,18 @@ export function ofMean(gauge: GaugeErrors, repeats: readonly number[]): Uncertai
  * Uncertainty of a reduction.
  * @param gauges one gauge, or exactly two for a difference of gauges
  * @param repeats the repeats of mean_of_repeats
- * @throws Refusal two_gauges_needed, too_few_repeats, negative_uncertainty
+ * @throws DomainError two_gauges_needed, too_few_repeats, negative_uncertainty
  * Source: handbook, Gauges and uncertainty; JCGM 100.
  */
 export function ofReduction(gauges: readonly GaugeErrors[], reduction: Reduction, repeats: readonly number[] = []): Uncertainty {
   const [first, second] = gauges;
   if (reduction === 'difference_of_gauges') {
     if (!first || !second || gauges.length !== 2) {
-      throw new Refusal('two_gauges_needed', 'A difference of two gauges needs exactly two gauges.');
+      throw new DomainError('two_gauges_needed', 'A difference of two gauges needs exactly two gauges.');
     }
     return ofTwo(first, second);
   }
-  if (!first) throw new Refusal('two_gauges_needed', 'No gauge was named.');
+  if (!first) throw new DomainError('two_gauges_needed', 'No gauge was named.');
   if (reduction === 'mean_of_repeats') return ofMean(first, repeats);
   if (reduction === 'range' || reduction === 'difference_of_means') return ofTwo(first, first);
   return ofSingle(first);

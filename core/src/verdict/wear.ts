@@ -1,4 +1,4 @@
-import { Refusal } from '../refusal.ts';
+import { DomainError } from '../quantity/domainError.ts';
 import { type Bound, beyond } from './decide.ts';
 import { rootSumSquares } from './uncertainty.ts';
 
@@ -6,6 +6,8 @@ import { rootSumSquares } from './uncertainty.ts';
 export interface WearPoint {
   /** Distance run when it was taken, km (or years, where nothing is counted: the sums are the same). */
   readonly run: number;
+  /** When it was taken, ISO 8601; where every point says it, that is their order. */
+  readonly at?: string | null;
   readonly value: number;
   /** Standard uncertainty, same unit as the value. */
   readonly u?: number | null;
@@ -30,12 +32,12 @@ export interface Wear {
 
 /**
  * Rate of wear by least squares and what it foretells.
- * @param points dated figures, any order
+ * @param points dated figures, any order: put in that of their time where all have one, else of their run
  * @param direction what wear does to the figure
  * @param limit limit in the unit of the values
  * @param toNextService run to the next service, unit of `run`
  * @param fresh nominal figure at a known fitting, used only when one point counts and no machining came before it
- * @throws Refusal no_points, one_point, no_distance, wrong_sign, within_error
+ * @throws DomainError no_points, one_point, bad_figure, ran_backwards, no_distance, wrong_sign, within_error
  * Source: handbook, Wear; ordinary least squares.
  */
 export function wear(
@@ -45,21 +47,33 @@ export function wear(
   toNextService: number,
   fresh?: { readonly run: number; readonly value: number } | null,
 ): Wear {
-  const sorted = [...points].sort((a, b) => a.run - b.run);
+  const said = [...points, ...(fresh ? [fresh] : [])];
+  if (
+    said.some((p) => !Number.isFinite(p.run) || p.run < 0 || !Number.isFinite(p.value)) ||
+    !Number.isFinite(limit) ||
+    !(toNextService >= 0 && Number.isFinite(toNextService))
+  )
+    throw new DomainError('bad_figure', 'A distance or a figure among the earlier ones is none: no rate can be made of them.');
+  const timed = points.every((p) => p.at != null);
+  const sorted = [...points].sort((a, b) =>
+    timed ? ((a.at ?? '') < (b.at ?? '') ? -1 : (a.at ?? '') > (b.at ?? '') ? 1 : 0) : a.run - b.run,
+  );
   const cut = sorted.findLastIndex((p) => p.afterMachining === true);
   const counting: WearPoint[] = cut >= 0 ? sorted.slice(cut) : sorted;
-  if (counting.length === 0) throw new Refusal('no_points', 'There is no earlier figure of this part.');
+  if (counting.length === 0) throw new DomainError('no_points', 'There is no earlier figure of this part.');
   if (counting.length === 1) {
-    if (!fresh || cut >= 0) throw new Refusal('one_point', 'One figure alone shows no wear.');
+    if (!fresh || cut >= 0) throw new DomainError('one_point', 'One figure alone shows no wear.');
     counting.unshift({ run: fresh.run, value: fresh.value });
   }
+  if (counting.some((p, i) => i > 0 && p.run < (counting[i - 1]?.run ?? 0) - sameRun(counting)))
+    throw new DomainError('ran_backwards', 'The counter stood lower at a later figure: no rate can be made of such distances.');
   const fit = slopeOf(counting);
   const sign = direction === 'falls' ? -1 : 1;
-  if (fit.slope * sign <= 0) throw new Refusal('wrong_sign', 'The figures do not move the way wear moves them.');
+  if (fit.slope * sign <= 0) throw new DomainError('wrong_sign', 'The figures do not move the way wear moves them.');
   if (fit.error !== null && Math.abs(fit.slope) <= fit.error) {
-    throw new Refusal('within_error', 'The change is no larger than the gauges could make it.');
+    throw new DomainError('within_error', 'The change is no larger than the gauges could make it.');
   }
-  const latest = counting.reduce((a, b) => (b.run >= a.run ? b : a)).value;
+  const latest = counting.at(-1)?.value ?? 0;
   const bound: Bound = { kind: direction === 'falls' ? 'lower' : 'upper', at: limit };
   const predicted = latest + fit.slope * toNextService;
   return {
@@ -73,12 +87,18 @@ export function wear(
   };
 }
 
+/** Distances nearer than this are one: a millionth of what was run, and no less than a millimetre of a kilometre. */
+function sameRun(points: readonly WearPoint[]): number {
+  return Math.max(1e-6, 1e-6 * Math.max(...points.map((p) => p.run)));
+}
+
 function slopeOf(points: readonly WearPoint[]): { slope: number; error: number | null } {
   const n = points.length;
   const meanRun = points.reduce((s, p) => s + p.run, 0) / n;
   const meanValue = points.reduce((s, p) => s + p.value, 0) / n;
   const sxx = points.reduce((s, p) => s + (p.run - meanRun) ** 2, 0);
-  if (sxx === 0) throw new Refusal('no_distance', 'All figures were taken at the same distance.');
+  const [lowest, highest] = [Math.min(...points.map((p) => p.run)), Math.max(...points.map((p) => p.run))];
+  if (highest - lowest <= sameRun(points)) throw new DomainError('no_distance', 'All figures were taken at the same distance.');
   const slope = points.reduce((s, p) => s + (p.run - meanRun) * (p.value - meanValue), 0) / sxx;
   if (n >= 3) {
     const residual = points.reduce((s, p) => s + (p.value - meanValue - slope * (p.run - meanRun)) ** 2, 0);

@@ -1,4 +1,4 @@
-import type { Corner } from '@dauer/core';
+import type { Corner } from '@dauer/core/layout';
 import { PEOPLE } from '../shop.ts';
 import type { Telling } from '../story.ts';
 

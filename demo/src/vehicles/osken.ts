@@ -1,4 +1,5 @@
-import type { CameWith, Corner, IntakeState, IntakeThing, Slot } from '@dauer/core';
+import type { Corner, Slot } from '@dauer/core/layout';
+import type { CameWith, IntakeState, IntakeThing } from '@dauer/core/ledger';
 import { PEOPLE } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
 

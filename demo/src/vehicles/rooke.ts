@@ -1,4 +1,4 @@
-import { KIND_FACTS } from '@dauer/core';
+import { KIND_FACTS } from '@dauer/core/layout';
 import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
 import { ines, ruth, tomasz, traced } from './common.ts';

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate as run } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import { applyRules } from './rules.ts';
 
 const FOLDER = fileURLToPath(new URL('../../migrations', import.meta.url));
 /** Key of the lock under which one process at a time brings the schema up to date; any number nobody else uses. */
@@ -68,6 +69,7 @@ export async function migrate(url: string, { before = async () => undefined }: {
       );
     if (done !== null && steps.some((s) => s > done)) await before();
     await run(drizzle(client, { casing: 'snake_case' }), { migrationsFolder: FOLDER });
+    await applyRules(client);
   } finally {
     await other.end().catch(() => undefined);
     await client.end().catch(() => undefined);

@@ -1,6 +1,6 @@
 /** The whole schema, as Drizzle and its migrations see it. */
-export * from './schema/things.ts';
+export * from './schema/entities.ts';
 export * from './schema/events.ts';
-export * from './schema/afterwards.ts';
+export * from './schema/postRelease.ts';
 export * from './schema/intake.ts';
 export * from './schema/rack.ts';

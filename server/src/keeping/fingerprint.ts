@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { deriveJob } from '@dauer/core';
+import { deriveJob } from '@dauer/core/job';
 import { asc, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { job } from '../db/schema.ts';

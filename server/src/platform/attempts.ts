@@ -1,8 +1,8 @@
 import { and, eq, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { attempt } from '../db/schema.ts';
-import type { AttemptKind } from '../db/schema/things.ts';
-import { Fault } from './problem.ts';
+import type { AttemptKind } from '../db/schema/entities.ts';
+import { HttpProblem } from './problem.ts';
 
 const MINUTE_MS = 60000;
 const WINDOW_MINUTES = 15;
@@ -28,7 +28,7 @@ const TOO_MANY: Readonly<Record<Exclude<AttemptKind, 'name'>, string>> = {
 /**
  * Counts an attempt before it is tried: one statement on one row, so that however many come at once, on however many
  * processes, each is counted before the next.
- * @throws Fault 429 where there were as many as are tried already
+ * @throws HttpProblem 429 where there were as many as are tried already
  */
 export async function countAttempt(db: Database, kind: Exclude<AttemptKind, 'name'>, subject: string): Promise<void> {
   const now = Date.now();
@@ -45,13 +45,13 @@ export async function countAttempt(db: Database, kind: Exclude<AttemptKind, 'nam
       },
     })
     .returning({ tries: attempt.tries });
-  if ((row?.tries ?? 1) > MOST[kind]) throw new Fault(429, 'too_many_tries', TOO_MANY[kind]);
+  if ((row?.tries ?? 1) > MOST[kind]) throw new HttpProblem('too_many_tries', TOO_MANY[kind]);
 }
 
 /**
  * Counts an attempt by a name, from a device that does not know it yet: never a lock, only delays that grow, so that
  * nobody locks somebody else out.
- * @throws Fault 429 where the delay has not passed
+ * @throws HttpProblem 429 where the delay has not passed
  */
 export async function countByName(db: Database, name: string): Promise<void> {
   const now = Date.now();
@@ -78,8 +78,7 @@ export async function countByName(db: Database, name: string): Promise<void> {
     .from(attempt)
     .where(and(eq(attempt.kind, 'name'), eq(attempt.subject, name)));
   const seconds = Math.max(1, Math.ceil((Date.parse(row?.notBefore ?? at) - now) / 1000));
-  throw new Fault(
-    429,
+  throw new HttpProblem(
     'too_many_tries',
     `Several wrong passwords were tried for this name. Wait ${seconds} ${seconds === 1 ? 'second' : 'seconds'} and try again; a device that signed in before need not wait.`,
   );

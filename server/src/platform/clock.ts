@@ -12,7 +12,7 @@ const WRONG_MS = 2 * 60000;
 
 /** How long what a device’s clock said counts, ms. */
 const RECENT_MS = 15 * 60000;
-const MOST_DEVICES = 200;
+const MAX_DEVICES = 200;
 
 /**
  * When something happened, by the server's clock: what the device says, set right by how far its clock was off when it was
@@ -35,7 +35,7 @@ export class DeviceClocks {
     this.pages.delete(page);
     this.pages.set(page, { ahead: said - now, at: now });
     const [oldest] = this.pages.keys();
-    if (this.pages.size > MOST_DEVICES && oldest !== undefined) this.pages.delete(oldest);
+    if (this.pages.size > MAX_DEVICES && oldest !== undefined) this.pages.delete(oldest);
   }
   /** How far each device that was heard lately is ahead, ms. */
   ahead(now = Date.now()): number[] {

@@ -3,10 +3,10 @@ import { eq, isNotNull } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
 import { incarnation } from '../db/schema.ts';
-import { requireOwn } from '../records/belongs.ts';
+import { requireOwn } from '../records/ownership.ts';
 import { withoutStruck } from '../records/strike.ts';
 import { idReused, sameContent } from './once.ts';
-import { Fault, sqlState } from './problem.ts';
+import { HttpProblem, sqlState } from './problem.ts';
 
 /** SQLSTATE raised by the database for an event on a job that has been handed back. */
 const RELEASED = 'DA001';
@@ -34,15 +34,15 @@ export async function addEvent<F extends EventFamily>(
     await requireOwn(db, family, row);
     [record] = await db.insert(table).values(values).onConflictDoNothing({ target: table.id }).returning();
   } catch (error) {
-    const refused = error instanceof Fault;
+    const refused = error instanceof HttpProblem;
     if (!refused && sqlState(error) !== RELEASED) throw error;
     const known = await findEvent(db, family, values.id);
     if (known) return repeat(known, values);
-    throw refused ? error : new Fault(409, 'released', RELEASED_WORDS);
+    throw refused ? error : new HttpProblem('released', RELEASED_WORDS);
   }
   if (record) return { status: 'stored', record: record as Recorded<F> };
   const winner = await findEvent(db, family, values.id);
-  if (!winner) throw new Fault(503, 'book_away', 'The book did not answer. What you entered is kept on this device and sent again.');
+  if (!winner) throw new HttpProblem('book_away', 'The book did not answer. What you entered is kept on this device and sent again.');
   return repeat(winner, values);
 }
 

@@ -2,7 +2,7 @@ import { LIVE, mayCall, PAGE_HEADER } from '@dauer/contract';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import pg from 'pg';
 import type { Database } from '../db/connect.ts';
-import { Fault } from './problem.ts';
+import { HttpProblem } from './problem.ts';
 import { whoAsks } from './session.ts';
 import { CHANNEL } from './tell.ts';
 
@@ -20,7 +20,7 @@ class Listener {
   private client: pg.Client | null = null;
   private timer: NodeJS.Timeout | null = null;
   private closed = false;
-  /** Who listens here, each with what asks whether he still may. */
+  /** Open connections, each with a re-check of its session. */
   readonly readers = new Map<FastifyReply, () => void>();
   private readonly url: string;
   constructor(url: string) {
@@ -73,8 +73,8 @@ export function serveLive(app: FastifyInstance, db: Database, databaseUrl: strin
   app.addHook('preClose', () => listener.close());
   app.get(LIVE.path, { schema: { hide: true } }, async (request, reply) => {
     const person = await whoAsks(db, request);
-    if (!person) throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(LIVE.role, person.role)) throw new Fault(403, 'role', `This takes the role of ${LIVE.role}.`);
+    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
+    if (!mayCall(LIVE.role, person.role)) throw new HttpProblem('role', `This takes the role of ${LIVE.role}.`);
     reply.hijack();
     reply.raw.writeHead(200, {
       ...(reply.getHeaders() as Record<string, string>),

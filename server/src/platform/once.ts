@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import { BLACKED } from '@dauer/core';
-import { Fault, notFound } from './problem.ts';
+import { BLACKED } from '@dauer/core/views';
+import { HttpProblem, notFound } from './problem.ts';
 
 /** Fields that the server adds or sets right: a repeat may differ in them. */
 const SERVER_FIELDS = new Set(['recordedAt', 'happenedAt']);
@@ -20,12 +20,12 @@ export function sameContent(sent: object, kept: object): boolean {
   );
 }
 
-export const idReused = (current: object): Fault =>
-  new Fault(409, 'id_reused', 'Something else is already on record under this id. What is on record stays as it is.', { current });
+export const idReused = (current: object): HttpProblem =>
+  new HttpProblem('id_reused', 'Something else is already on record under this id. What is on record stays as it is.', { current });
 
 /**
  * What is on record under an id after something was sent to be kept under it: a repeat is answered as the first time.
- * @throws Fault 409 where it is something else; 404 where there is nothing
+ * @throws HttpProblem 409 where it is something else; 404 where there is nothing
  */
 export function keptAs<T extends object>(kept: T | undefined | null, sent: object, what: string): T {
   if (!kept) throw notFound(what);

@@ -1,5 +1,5 @@
 import type { FastifyInstance, FastifyRequest } from 'fastify';
-import { Fault } from './problem.ts';
+import { HttpProblem } from './problem.ts';
 
 const HARMLESS = ['GET', 'HEAD', 'OPTIONS'];
 
@@ -20,7 +20,7 @@ function fromHere({ headers }: Pick<FastifyRequest, 'headers'>): boolean {
 export function checkOrigin(app: FastifyInstance): void {
   app.addHook('onRequest', async (request) => {
     if (!HARMLESS.includes(request.method) && !fromHere(request))
-      throw new Fault(403, 'other_site', 'This was sent by a page that is not of this shop. Nothing was changed.');
+      throw new HttpProblem('other_site', 'This was sent by a page that is not of this shop. Nothing was changed.');
   });
 }
 

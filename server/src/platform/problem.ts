@@ -1,5 +1,5 @@
-import type { Problem } from '@dauer/contract';
-import { Refusal } from '@dauer/core';
+import { type Problem, type ProblemCode, PROBLEMS } from '@dauer/contract';
+import { DomainError } from '@dauer/core/quantity';
 import type { FastifyError, FastifyInstance } from 'fastify';
 import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod';
 import { diskIsFull } from './disk.ts';
@@ -7,19 +7,17 @@ import { diskIsFull } from './disk.ts';
 type More = Partial<Pick<Problem, 'fields' | 'current' | 'blocks'>>;
 
 /** An error with a code and a sentence for the technician; it leaves the server as problem+json. */
-export class Fault extends Error {
-  readonly status: number;
-  readonly code: string;
+export class HttpProblem extends Error {
+  readonly code: ProblemCode;
   readonly more: More;
-  constructor(status: number, code: string, message: string, more: More = {}) {
+  constructor(code: ProblemCode, message: string, more: More = {}) {
     super(message);
-    this.status = status;
     this.code = code;
     this.more = more;
   }
 }
 
-export const notFound = (what: string): Fault => new Fault(404, 'not_found', `There is no such ${what}.`);
+export const notFound = (what: string): HttpProblem => new HttpProblem('not_found', `There is no such ${what}.`);
 
 const TITLES: Readonly<Record<number, string>> = {
   400: 'Not understood',
@@ -37,7 +35,11 @@ const TITLES: Readonly<Record<number, string>> = {
   507: 'No room left',
 };
 
-function problemOf(status: number, code: string, detail: string, more: More = {}): Problem {
+function problemOf(code: ProblemCode, detail: string, more: More = {}): Problem {
+  return withStatus(PROBLEMS[code].status, code, detail, more);
+}
+
+function withStatus(status: number, code: string, detail: string, more: More = {}): Problem {
   return { type: `urn:dauer:${code}`, title: TITLES[status] ?? 'Refused', status, code, detail, ...more };
 }
 
@@ -52,7 +54,7 @@ export function sqlState(error: unknown): string | null {
 
 /** What drivers say of a connection that is lost or not to be had: over the network, and over a socket whose file is gone. */
 const CONNECTION_LOST =
-  /ECONNREFUSED|ECONNRESET|EPIPE|connect ENOENT|connect EACCES|terminat|timeout exceeded|Connection ended|not queryable|shutting down/i;
+  /ECONNREFUSED|ECONNRESET|EPIPE|connect ENOENT|connect EACCES|terminat|timeout exceeded|Connection ended|not queryable|shutting down|not currently accepting/i;
 
 const sizeWords = (bytes: number): string => (bytes >= 2 ** 20 ? `${Math.round(bytes / 2 ** 20)} MB` : `${Math.round(bytes / 1024)} kB`);
 
@@ -68,42 +70,42 @@ const PASSING = ['53', '57', '08'];
 
 /** Turns any error into a problem. SQL and values never leave the server. */
 function toProblem(error: unknown, largest: number): Problem {
-  if (error instanceof Fault) return problemOf(error.status, error.code, error.message, error.more);
-  if (error instanceof Refusal) return problemOf(422, error.code, error.message);
+  if (error instanceof HttpProblem) return problemOf(error.code, error.message, error.more);
+  if (error instanceof DomainError) return withStatus(422, error.code, error.message);
   if (hasZodFastifySchemaValidationErrors(error)) {
     const fields = error.validation.map((v) => ({
       path: v.instancePath.replace(/^\//, '').replace(/\//g, '.'),
       message: v.message ?? 'not understood',
     }));
     const first = fields[0];
-    return problemOf(400, 'invalid', first?.path ? `“${first.path}” cannot be used: ${first.message}.` : 'The request cannot be used.', {
+    return problemOf('invalid', first?.path ? `“${first.path}” cannot be used: ${first.message}.` : 'The request cannot be used.', {
       fields,
     });
   }
   const state = sqlState(error);
   if (state === 'DA002') return toProblem(notFound('job'), largest);
-  if (state === 'DA003') return problemOf(409, 'not_released', 'This belongs to a job that has been handed back; this one has not.');
-  if (state === '23505') return problemOf(409, 'already_used', 'This number or name is already in use. Choose another one.');
-  if (state === '23503') return problemOf(422, 'unknown_reference', 'This refers to something that is not on record. Load the page again.');
-  if (state === '22P05' || state === '22021') return problemOf(400, 'invalid', 'The text holds characters that cannot be kept.');
-  if (state?.startsWith('22')) return problemOf(400, 'invalid', 'A figure or date in this is beyond what can be kept.');
-  if (state === '53100' || /\bENOSPC\b/.test(messages(error))) return problemOf(507, 'disk_full', NO_ROOM);
+  if (state === 'DA003') return problemOf('not_released', 'This belongs to a job that has been handed back; this one has not.');
+  if (state === '23505') return problemOf('already_used', 'This number or name is already in use. Choose another one.');
+  if (state === '23503') return problemOf('unknown_reference', 'This refers to something that is not on record. Load the page again.');
+  if (state === '22P05' || state === '22021') return problemOf('invalid', 'The text holds characters that cannot be kept.');
+  if (state?.startsWith('22')) return problemOf('invalid', 'A figure or date in this is beyond what can be kept.');
+  if (state === '53100' || /\bENOSPC\b/.test(messages(error))) return problemOf('disk_full', NO_ROOM);
   if ((state !== null && PASSING.includes(state.slice(0, 2))) || CONNECTION_LOST.test(messages(error))) {
-    if (diskIsFull()) return problemOf(507, 'disk_full', NO_ROOM);
-    return problemOf(503, 'book_away', 'The book cannot be reached just now. What you entered is kept on this device and sent again.');
+    if (diskIsFull()) return problemOf('disk_full', NO_ROOM);
+    return problemOf('book_away', 'The book cannot be reached just now. What you entered is kept on this device and sent again.');
   }
   const fastify = error as Partial<FastifyError>;
   const status = typeof fastify.statusCode === 'number' ? fastify.statusCode : 500;
-  if (status === 413) return problemOf(413, 'too_large', `This is too large to be taken in. The largest is ${sizeWords(largest)}.`);
-  if (status === 415) return problemOf(415, 'wrong_content', 'This kind of content is not taken here.');
-  if (status >= 400 && status < 500) return problemOf(status, 'invalid', 'The request cannot be read.');
-  return problemOf(500, 'broken', 'Something broke on the server. Nothing you entered was changed; try again.');
+  if (status === 413) return problemOf('too_large', `This is too large to be taken in. The largest is ${sizeWords(largest)}.`);
+  if (status === 415) return problemOf('wrong_content', 'This kind of content is not taken here.');
+  if (status >= 400 && status < 500) return withStatus(status, 'invalid', 'The request cannot be read.');
+  return problemOf('broken', 'Something broke on the server. Nothing you entered was changed; try again.');
 }
 
-/** The sentence of an error that is about what was sent; null where something broke, or passes by itself. */
-export function messageOf(error: unknown): string | null {
-  const { status, detail } = toProblem(error, 0);
-  return status < 500 ? detail : null;
+/** Code and sentence of an error that is about what was sent; null where something broke, or passes by itself. */
+export function refusalOf(error: unknown): { readonly code: string; readonly why: string } | null {
+  const { status, code, detail } = toProblem(error, 0);
+  return status < 500 ? { code, why: detail } : null;
 }
 
 export function installProblems(app: FastifyInstance): void {

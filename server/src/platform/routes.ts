@@ -1,10 +1,10 @@
 import { type Endpoint, ENDPOINTS, type EndpointName, LARGEST_BODY, LARGEST_PUBLIC_BODY, mayCall } from '@dauer/contract';
-import type { Person } from '@dauer/core';
+import type { Person } from '@dauer/core/ledger';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
 import type { Database } from '../db/connect.ts';
 import { pageOf } from './live.ts';
-import { Fault } from './problem.ts';
+import { HttpProblem } from './problem.ts';
 import { whoAsks } from './session.ts';
 import { tell } from './tell.ts';
 
@@ -56,9 +56,9 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
     onRequest: async (request) => {
       request.person = await whoAsks(db, request);
       if (line.role !== 'public' && !request.person)
-        throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again; nothing typed is lost.');
+        throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again; nothing typed is lost.');
       if (!mayCall(line.role, request.person?.role ?? null)) {
-        throw new Fault(403, 'role', `This takes the role of ${line.role}; you are signed in as ${request.person?.role ?? 'nobody'}.`);
+        throw new HttpProblem('role', `This takes the role of ${line.role}; you are signed in as ${request.person?.role ?? 'nobody'}.`);
       }
     },
     // Whoever looks at this job elsewhere is told, after the answer has gone out.

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import type { Person, Role } from '@dauer/core';
+import type { Person } from '@dauer/core/ledger';
+import type { Role } from '@dauer/core/verdict';
 import { and, eq, gt, isNull } from 'drizzle-orm';
 import type { FastifyRequest } from 'fastify';
 import { v7 } from 'uuid';
@@ -27,7 +28,7 @@ declare module 'fastify' {
 
 const DAYS = 14;
 /** Most people that a device remembers; the cookie is sent with every request. */
-const MOST_KNOWN = 12;
+const MAX_KNOWN = 12;
 
 /** The key that seals cookies: from the environment, or kept in the database so that all processes share it. */
 export async function cookieKey(db: Database): Promise<Buffer> {
@@ -53,7 +54,7 @@ export async function beginSession(
   request.session.set('sessionId', id);
   const { knows } = deviceOf(request);
   request.session.set('deviceId', request.session.get('deviceId') ?? v7());
-  request.session.set('knows', [accountId, ...knows.filter((k) => k !== accountId)].slice(0, MOST_KNOWN));
+  request.session.set('knows', [accountId, ...knows.filter((k) => k !== accountId)].slice(0, MAX_KNOWN));
 }
 
 /** The device that asks, by its sealed cookie; a new one knows nobody. */
@@ -80,7 +81,7 @@ export async function endAllSessions(db: Database, accountId: string): Promise<v
   tell(db, { jobId: null, page: '', people: true });
 }
 
-/** Who sends this request, with the role he has now; null where nobody is signed in. */
+/** Who sends this request, with the role they have now; null where nobody is signed in. */
 export async function whoAsks(db: Database, request: FastifyRequest): Promise<Person | null> {
   const id = request.session.get('sessionId');
   if (!id) return null;

@@ -2,10 +2,10 @@ import type { LiveMessage } from '@dauer/contract';
 import { sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 
-/** Where PostgreSQL announces changes to every process. */
+/** The channel on which PostgreSQL announces changes to every process. */
 export const CHANNEL = 'dauer';
 
-/** Tells every process something, and is done once it is on its way: what is told after it comes after it. */
+/** Notifies every process; awaited where notifications have to keep their order. */
 export async function tellInOrder(db: Database, message: LiveMessage): Promise<void> {
   await db.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify(message)})`);
 }

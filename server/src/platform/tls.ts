@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { createServer } from 'node:https';
 import type { FastifyInstance, FastifyServerFactory } from 'fastify';
-import { Fault } from './problem.ts';
+import { HttpProblem } from './problem.ts';
 
 export interface TlsOptions {
   readonly cert: string;
@@ -45,7 +45,7 @@ export function tlsFromEnvironment(): { readonly options: TlsOptions; readonly f
 export function serveAuthority(app: FastifyInstance): void {
   app.get('/authority.crt', { schema: { hide: true } }, async (_request, reply) => {
     const path = process.env['DAUER_TLS_AUTHORITY'];
-    if (!path) throw new Fault(404, 'not_found', 'This shop is not on the network: start it with -- --lan.');
+    if (!path) throw new HttpProblem('not_found', 'This shop is not on the network: start it with -- --lan.');
     return reply
       .type('application/x-x509-ca-cert')
       .header('content-disposition', 'attachment; filename="dauer-authority.crt"')

@@ -1,7 +1,10 @@
-import { type JobFile, readSheet } from '@dauer/core';
-import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { EVENT_LISTS, familyOf, type JobFile } from '@dauer/core/ledger';
+import { readSheet } from '@dauer/core/views';
+import type { EventFamily } from '@dauer/contract';
+import { and, asc, desc, eq, getTableColumns, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
+import { EVENT_TABLES } from '../db/eventTables.ts';
 import * as s from '../db/schema.ts';
 import { notFound } from '../platform/problem.ts';
 import { layoutAt, readLayouts } from './layout.ts';
@@ -9,7 +12,7 @@ import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks } from './rack.ts';
 import { readPeople } from './people.ts';
 import { type Prepared, rowsOfEach } from './rows.ts';
-import { together } from './together.ts';
+import { together } from './parallel.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
 
@@ -18,46 +21,47 @@ const among = (column: PgColumn, list: string): SQL => sql`${column} = any(${sql
 const ofJob = (t: EventTable): SQL => sql`${t.jobId} = ${given('job')}`;
 const ofVehicle = (t: EventTable): SQL => among(t.jobId, 'jobs');
 
+/** Which events of a family a job is read with. */
+function readWith(family: EventFamily): SQL {
+  const table: EventTable = EVENT_TABLES[family];
+  const columns = new Map(Object.entries(getTableColumns(table)));
+  const named = (fields: readonly string[], list: string): SQL[] =>
+    fields.flatMap((field) => {
+      const column = columns.get(field);
+      return column ? [among(column, list)] : [];
+    });
+  const lived = named(['partId', 'otherId'], 'lived');
+  const vehicle = columns.get('vehicleId');
+  switch (familyOf(family).readWith) {
+    case 'job':
+      return ofJob(table);
+    case 'vehicle':
+      return vehicle ? sql`${vehicle} = ${given('vehicle')}` : ofVehicle(table);
+    case 'parts':
+      return sql.join([ofVehicle(table), ...lived], sql` or `);
+    case 'places':
+      return sql.join([...named(['slotId'], 'slots'), ...lived], sql` or `);
+    case 'set':
+      throw new Error(`${family}: read with what it leans on`);
+  }
+}
+
+type ReadFamilies = { readonly [K in Exclude<EventFamily, 'readings'>]: readonly [(typeof EVENT_TABLES)[K], SQL] };
+
+function askedFamilies(): ReadFamilies {
+  const asked: Partial<Record<EventFamily, readonly [PgTable, SQL]>> = {};
+  for (const k of EVENT_LISTS) if (familyOf(k).readWith !== 'set') asked[k] = [EVENT_TABLES[k], readWith(k)];
+  return asked as ReadFamilies;
+}
+
 /** Everything that is told of a job, and of the life of the vehicle's parts and places. */
 const FAMILIES = {
   name: 'job_families',
   asked: {
-    partEvents: [s.partEvent, sql`${among(s.partEvent.slotId, 'slots')} or ${among(s.partEvent.partId, 'lived')}`],
-    sets: [s.readingSet, sql`${ofVehicle(s.readingSet)} or ${among(s.readingSet.partId, 'lived')}`],
-    findings: [s.finding, ofVehicle(s.finding)],
-    putIns: [s.putIn, ofVehicle(s.putIn)],
-    takenOuts: [s.takenOut, ofVehicle(s.takenOut)],
-    setMoves: [s.setMove, sql`${ofVehicle(s.setMove)} or ${among(s.setMove.partId, 'lived')}`],
-    takeBacks: [s.takeBack, ofVehicle(s.takeBack)],
-    observations: [s.observation, ofJob(s.observation)],
-    decisions: [s.decision, ofJob(s.decision)],
-    operations: [s.operation, ofJob(s.operation)],
-    operationEvents: [s.operationEvent, ofJob(s.operationEvent)],
-    torques: [s.torque, ofJob(s.torque)],
-    bleedPulls: [s.bleedPull, ofVehicle(s.bleedPull)],
-    fluidServices: [s.fluidService, ofVehicle(s.fluidService)],
-    proofs: [s.proof, ofJob(s.proof)],
-    acceptances: [s.acceptance, ofJob(s.acceptance)],
-    cautionAcks: [s.cautionAck, ofJob(s.cautionAck)],
-    counters: [s.counter, sql`${s.counter.vehicleId} = ${given('vehicle')}`],
-    jointEvents: [s.jointEvent, ofVehicle(s.jointEvent)],
-    partCorrections: [
-      s.partCorrection,
-      sql`${ofVehicle(s.partCorrection)} or ${among(s.partCorrection.partId, 'lived')} or ${among(s.partCorrection.otherId, 'lived')}`,
-    ],
-    voids: [s.jobVoid, ofVehicle(s.jobVoid)],
-    afterCares: [s.afterCare, ofJob(s.afterCare)],
-    amendments: [s.amendment, ofJob(s.amendment)],
-    redactions: [s.redaction, ofJob(s.redaction)],
-    pictures: [s.picture, ofVehicle(s.picture)],
-    intakeLooks: [s.intakeLook, ofJob(s.intakeLook)],
-    cameWith: [s.cameWith, ofJob(s.cameWith)],
-    leftItems: [s.leftItem, ofJob(s.leftItem)],
-    causeLooks: [s.causeLook, ofJob(s.causeLook)],
-    priors: [s.priorVersion, sql`true`],
-    earlierWork: [s.earlierWork, ofVehicle(s.earlierWork)],
+    ...askedFamilies(),
+    priors: [s.priorVersion, sql`true`] as const,
   },
-} as const satisfies Prepared<Record<string, readonly [PgTable, SQL]>>;
+} satisfies Prepared<Record<string, readonly [PgTable, SQL]>>;
 
 /** What leans on those: as lists of their own, so that an old book is found by its indexes. */
 const LEANING = {

@@ -1,4 +1,4 @@
-import { compareLayouts, type Layout, type LayoutRevision, placeName } from '@dauer/core';
+import { compareLayouts, type Layout, type LayoutRevision, placeName } from '@dauer/core/layout';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { connection, layout, slot } from '../db/schema.ts';

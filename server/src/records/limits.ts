@@ -1,5 +1,4 @@
-import type { LimitVersion } from '@dauer/core';
-import { currentLimits } from '@dauer/core';
+import { currentLimits, type LimitVersion } from '@dauer/core/verdict';
 import { asc, eq, ne, or, and } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { limit, limitCheck } from '../db/schema.ts';

@@ -1,9 +1,9 @@
-import type { Person } from '@dauer/core';
+import type { Person } from '@dauer/core/ledger';
 import { asc, eq } from 'drizzle-orm';
 import type { FastifyRequest } from 'fastify';
 import type { Database } from '../db/connect.ts';
 import { verifyPassword } from '../platform/password.ts';
-import { Fault } from '../platform/problem.ts';
+import { HttpProblem } from '../platform/problem.ts';
 import { sessionIdOf } from '../platform/session.ts';
 import { account } from '../db/schema.ts';
 import { countAttempt, forgetAttempts } from '../platform/attempts.ts';
@@ -26,7 +26,7 @@ interface Asking {
 }
 
 /**
- * Throws a Fault where a password is not that of the person: asked for once more before what cannot be undone. Attempts
+ * Throws a HttpProblem where a password is not that of the person: asked for once more before what cannot be undone. Attempts
  * are counted by session before they are tried, so that nobody tries them out on a tablet that lies about, nor locks its
  * owner out elsewhere.
  */
@@ -35,6 +35,6 @@ export async function requirePassword({ db, person, request }: Asking, password:
   await countAttempt(db, 'again', sessionId);
   const [own] = await db.select({ hash: account.passwordHash }).from(account).where(eq(account.id, person.id));
   if (!own || !(await verifyPassword(password, own.hash)))
-    throw new Fault(403, 'wrong_password', 'The password does not fit. This asks for it once more.');
+    throw new HttpProblem('wrong_password', 'The password does not fit. This asks for it once more.');
   await forgetAttempts(db, 'again', sessionId);
 }

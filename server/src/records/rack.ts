@@ -1,4 +1,4 @@
-import type { CallBack, GaugeCheck } from '@dauer/core';
+import type { CallBack, GaugeCheck } from '@dauer/core/ledger';
 import { asc, desc } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { calibration, callBack, gaugeCheck } from '../db/schema.ts';

@@ -1,4 +1,4 @@
-import type { JobState } from '@dauer/core';
+import type { JobState } from '@dauer/core/job';
 
 /** What a result stood on: the versions of limits and gauges, by id. */
 export function basisOf(state: JobState): { limits: string[]; gauges: string[] } {

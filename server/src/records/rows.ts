@@ -45,7 +45,7 @@ function rowsFrom(table: PgTable, columns: unknown): Record<string, unknown>[] {
 type Asked = Readonly<Record<string, readonly [PgTable, SQL]>>;
 type Found<T extends Asked> = { readonly [K in keyof T]: InferSelectModel<T[K][0]>[] };
 
-/** A statement over several tables: planned once a connection, told in words once a handle. */
+/** A query over several tables. PostgreSQL plans it once per connection; its SQL is built once per pool. */
 export interface Prepared<T extends Asked> {
   readonly name: string;
   readonly asked: T;

@@ -1,5 +1,6 @@
 import type { EventFamily } from '@dauer/contract';
-import { BLACKED, FREE_TEXT, FREE_TEXT_OF, readSheet, strikeLine, strikeRecord } from '@dauer/core';
+import { familyOf } from '@dauer/core/ledger';
+import { BLACKED, FREE_TEXT_OF, readSheet, strikeLine, strikeRecord } from '@dauer/core/views';
 import { and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
@@ -79,7 +80,7 @@ async function eventOf(db: Database, s: Struck): Promise<Place | null> {
       .select({ id: table.id })
       .from(table)
       .where(and(eq(table.id, s.corrects), eq(table.jobId, s.jobId)));
-    if (row) return inTable(db, table, FREE_TEXT[family], s);
+    if (row) return inTable(db, table, familyOf(family).blackable, s);
   }
   return null;
 }

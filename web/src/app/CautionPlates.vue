@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type CautionStep, cautionsAt } from '@dauer/core';
+import { cautionsAt, type CautionStep } from '@dauer/core/catalogue';
 import { computed } from 'vue';
 import { useJob } from './job.ts';
 import { useSession } from './session.ts';

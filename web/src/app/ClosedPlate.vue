@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { afterCareStates, handedBackWords, judgeAgain, lateEvents, VERDICT_WORD } from '@dauer/core';
+import { handedBackWords, lateEvents } from '@dauer/core/history';
+import { judgeAgain } from '@dauer/core/job';
+import { VERDICT_WORD } from '@dauer/core/verdict';
+import { afterCareStates } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';

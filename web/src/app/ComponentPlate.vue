@@ -1,17 +1,9 @@
 <script setup lang="ts">
-import {
-  characteristicsOn,
-  CORNER_NAME,
-  earlierText,
-  KIND_FACTS,
-  controlsOf,
-  lastOpen,
-  openDue,
-  placeName,
-  type Slot,
-  styleName,
-  whereabouts,
-} from '@dauer/core';
+import { characteristicsAt } from '@dauer/core/catalogue';
+import { whereabouts } from '@dauer/core/history';
+import { lastOpen, openDue } from '@dauer/core/judging';
+import { controlsOf, CORNER_NAME, KIND_FACTS, placeName, type Slot, styleName } from '@dauer/core/layout';
+import { earlierText } from '@dauer/core/stages';
 import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
@@ -92,7 +84,7 @@ const where = computed(() => {
 });
 /** Where a figure is stamped on the part itself, or was measured when it was new: a limit of this very part. */
 const stamped = computed(() => {
-  const k = c.value ? characteristicsOn(c.value.slot.kind)[0] : undefined;
+  const k = c.value ? characteristicsAt(c.value.slot)[0] : undefined;
   const part = c.value?.part;
   if (!k || !part || !writable.value) return null;
   const label = `this very part${part.tag ? `, ${part.tag}` : ''}`;

@@ -1,5 +1,9 @@
 <script setup lang="ts">
-import { controlsOf, type Corner, cornersTakenIn, fixed, playsOf, type Stage, STAGES } from '@dauer/core';
+import { type Stage, STAGES } from '@dauer/core/catalogue';
+import { cornersTakenIn } from '@dauer/core/history';
+import { controlsOf, type Corner } from '@dauer/core/layout';
+import { fixed } from '@dauer/core/quantity';
+import { playsOf } from '@dauer/core/readiness';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -13,6 +17,7 @@ import ClosedPlate from './ClosedPlate.vue';
 import ComponentPlate from './ComponentPlate.vue';
 import { useJob } from './job.ts';
 import PlayPlate from './PlayPlate.vue';
+import StuckJob from './StuckJob.vue';
 import TakeBackDialog from './TakeBackDialog.vue';
 import { onLetter } from './keys.ts';
 
@@ -106,6 +111,7 @@ function pick(slotId: string | null): void {
       <RouterLink class="act" to="/">To the yard</RouterLink>
     </p>
   </div>
+  <StuckJob v-else-if="job.stuck" :stuck="job.stuck" :job-id="jobId" />
   <template v-else-if="job.state">
     <p v-if="job.keptAt !== null" class="problem no-print" role="status">
       The server is away. This is what this device kept of the job on {{ dayText(new Date(job.keptAt).toISOString()) }} at

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { itemLock, STILL_FREE } from '@dauer/core';
+import { itemLock } from '@dauer/core/job';
+import { STILL_FREE } from '@dauer/core/readiness';
 import { computed } from 'vue';
 import { useJob } from './job.ts';
 

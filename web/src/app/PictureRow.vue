@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type Picture, type PictureOf, placeName, Refusal, slotById } from '@dauer/core';
+import { placeName, slotById } from '@dauer/core/layout';
+import type { Picture, PictureOf } from '@dauer/core/ledger';
+import { DomainError } from '@dauer/core/quantity';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
@@ -60,7 +62,7 @@ async function take(event: Event): Promise<void> {
       await outbox.keepImage(image);
       job.add('pictures', { hash: image.hash, of: props.of, slotId: props.slotId ?? null, findingId: props.findingId ?? null, note: '' });
     } catch (error) {
-      problem.value = error instanceof Refusal ? error.message : String(error);
+      problem.value = error instanceof DomainError ? error.message : String(error);
     }
   }
   busy.value = false;

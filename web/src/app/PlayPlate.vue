@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { placeName, slotById } from '@dauer/core';
+import { placeName, slotById } from '@dauer/core/layout';
 import { computed } from 'vue';
 import { useJob } from './job.ts';
 

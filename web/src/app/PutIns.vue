@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { CLAMP_HOURS, type PlaceState, PUT_IN_NAME, type PutIn, type PutInKind } from '@dauer/core';
+import type { PutIn, PutInKind } from '@dauer/core/ledger';
+import { CLAMP_HOURS, type PlaceState } from '@dauer/core/readiness';
+import { PUT_IN_NAME } from '@dauer/core/wording';
 import { dayText, timeText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { runningOperations } from '@dauer/core';
+import { runningOperations } from '@dauer/core/history';
 import { computed } from 'vue';
 import ClockFace from '../fittings/ClockFace.vue';
 import { hoursText, timeText } from '../fittings/dates.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mayMove } from '@dauer/core';
+import { mayMove } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import MoveMark from '../fittings/MoveMark.vue';
@@ -31,7 +31,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
       <template v-if="inJob && job.file">
         <TagPlate :tag="job.file.vehicle.tag" />
         <span class="vehicle plate-font">{{ job.file.vehicle.name }}</span>
-        <MoveMark v-if="move" class="moves" :level="move.level" :reasons="move.reasons" />
+        <MoveMark v-if="move" class="moves" :level="move.level" :reasons="move.reasons.map((r) => r.words)" />
       </template>
     </div>
     <div v-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status">

@@ -1,4 +1,4 @@
-/** A page that is not looked at paints nothing: then it is done after this time, ms. */
+/** Delay for hidden tabs, in which requestAnimationFrame does not fire, ms. */
 const UNSEEN_MS = 120;
 
 /**

@@ -8,6 +8,7 @@ import {
   NOW_HEADER,
   PAGE_HEADER,
   type Problem,
+  type ProblemCode,
 } from '@dauer/contract';
 import type { z } from 'zod';
 
@@ -21,6 +22,10 @@ export class ApiProblem extends Error {
     this.status = status;
     this.code = code;
     this.problem = problem;
+  }
+  /** Whether it is a problem of this kind. */
+  is(code: ProblemCode): boolean {
+    return this.code === code;
   }
   /** Whether asking again later can help. */
   get passes(): boolean {

@@ -1,38 +1,32 @@
 import type { EventFamily, Sent } from '@dauer/contract';
-import {
-  type Component,
-  deriveComponent,
-  deriveOpened,
-  type EventBase,
-  headsOf,
-  ifOpened,
-  type JobFile,
-  type JobState,
-  NO_RECORDS,
-  openJob,
-  type OpenedJob,
-  type Play,
-  playsOf,
-  proposedPhase,
-  type Phase,
-} from '@dauer/core';
+import { replacedBy } from '@dauer/core/history';
+import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, openJob, tryJob } from '@dauer/core/job';
+import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
+import { type EventBase, familyOf, type JobFile, NO_RECORDS, type Phase } from '@dauer/core/ledger';
+import { ifOpened, type Play, playsOf } from '@dauer/core/readiness';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from './client.ts';
-import { isAway, jobKey, keepJob, keepSince, keptFor, keptSince } from './kept.ts';
+import { isAway, jobKey, keepJob, appendJournal, readCache, readJournal } from './kept.ts';
 import { onChangeOf } from './live.ts';
 import { useOutbox } from './outbox.ts';
-import { withStored, withWaiting } from './optimistic.ts';
-import type { Waiting } from './sending.ts';
+import { applyStored, applyPending } from './optimistic.ts';
+import type { Waiting } from './outboxQueue.ts';
 import { useSession } from './session.ts';
 
 /** An event that went into the book from here, and the record that it became. */
 interface Written {
   readonly item: Waiting;
   readonly record: unknown;
+}
+
+/** Why a job cannot be derived, and the record without which it can. */
+export interface Stuck {
+  readonly why: string;
+  readonly record: Culprit | null;
 }
 
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };
@@ -59,14 +53,24 @@ export const useJob = defineStore('job', () => {
   let shown = 0;
   outbox.whenStored(async (item, record) => {
     written.push({ item, record });
-    await keepSince<Written>(item.jobId, item.body.id, { item, record });
+    await appendJournal<Written>(item.jobId, item.body.id, { item, record });
     return () => {
-      if (file.value?.job.id === item.jobId) file.value = withStored(file.value, item, record);
-      if (item.family === 'partEvents') void refresh();
+      if (file.value?.job.id === item.jobId) file.value = applyStored(file.value, item, record);
+      if (familyOf(item.family).rereads) void refresh();
     };
   });
 
-  const opened = computed<OpenedJob | null>(() => (file.value ? openJob(withWaiting(file.value, outbox.items), today.value) : null));
+  /** What keeps the open job from being derived; null where nothing does. */
+  const stuck = shallowRef<Stuck | null>(null);
+  const whole = computed(() => (file.value ? applyPending(file.value, outbox.items) : null));
+  const opened = computed<OpenedJob | null>(() => {
+    const now = whole.value;
+    try {
+      return now && openJob(now, today.value);
+    } catch {
+      return null;
+    }
+  });
   /** The records as they are this moment. */
   const book = computed(() => opened.value?.book ?? null);
   /**
@@ -74,13 +78,26 @@ export const useJob = defineStore('job', () => {
    * component) is drawn in the frame after a key.
    */
   const state = shallowRef<JobState | null>(null);
-  const follow = afterPaint(() => {
-    state.value = opened.value && deriveOpened(opened.value);
-  });
+  /** Derives what is open, or says why it cannot be. */
+  function derive(): void {
+    const now = whole.value;
+    try {
+      state.value = opened.value && deriveOpened(opened.value);
+      stuck.value = now && !opened.value ? stuckOf(now) : null;
+    } catch {
+      state.value = null;
+      stuck.value = now && stuckOf(now);
+    }
+  }
+  function stuckOf(now: JobFile): Stuck | null {
+    const tried = tryJob(now, today.value);
+    return tried.ok ? null : { why: tried.why, record: culpritOf(now, today.value) };
+  }
+  const follow = afterPaint(derive);
   watch(
     file,
     (now) => {
-      if (now?.job.id !== state.value?.file.job.id) state.value = opened.value && deriveOpened(opened.value);
+      if (now?.job.id !== state.value?.file.job.id) derive();
     },
     { flush: 'sync' },
   );
@@ -90,7 +107,11 @@ export const useJob = defineStore('job', () => {
   const component = computed<Component | null>(() => {
     const o = opened.value;
     const slot = o?.book.file.layout.slots.find((s) => s.id === picked.value);
-    return o && slot ? deriveComponent(o.book, slot, o.at) : null;
+    try {
+      return o && slot ? deriveComponent(o.book, slot, o.at) : null;
+    } catch {
+      return null;
+    }
   });
   const phase = computed<Phase>(() => (book.value && component.value ? proposedPhase(book.value, component.value) : 'as_found'));
 
@@ -109,7 +130,7 @@ export const useJob = defineStore('job', () => {
       if (mine < shown) return;
       shown = mine;
       const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
-      file.value = meanwhile.reduce((so, w) => withStored(so, w.item, w.record), read);
+      file.value = meanwhile.reduce((so, w) => applyStored(so, w.item, w.record), read);
       keptAt.value = null;
       void keepJob(
         jobId,
@@ -118,12 +139,12 @@ export const useJob = defineStore('job', () => {
       );
     } catch (error) {
       if (isAway(error) && file.value?.job.id === jobId) return;
-      const known = isAway(error) ? await keptFor<JobFile>(jobKey(jobId)) : null;
+      const known = isAway(error) ? await readCache<JobFile>(jobKey(jobId)) : null;
       if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
       else {
         // A file that was kept before an update may be without a list that there is now.
-        const since = await keptSince<Written>(jobId);
-        file.value = since.reduce((so, w) => withStored(so, w.item, w.record), { ...NO_RECORDS, ...known.value });
+        const since = await readJournal<Written>(jobId);
+        file.value = since.reduce((so, w) => applyStored(so, w.item, w.record), { ...NO_RECORDS, ...known.value });
         keptAt.value = known.at;
       }
     }
@@ -135,14 +156,10 @@ export const useJob = defineStore('job', () => {
     () => file.value?.job.id ?? null,
     () => void refresh(),
   );
-  /** What this device sees in force of what an event replaces: so that no clock decides between two people. */
-  function seenBy<F extends EventFamily>(family: F, body: Body<F>): { readonly supersedes?: string[] } {
-    const b = opened.value?.book;
-    if (!b) return {};
-    const of = body as { readonly slotId?: string; readonly setId?: string };
-    if (family === 'decisions') return { supersedes: headsOf(b.stand(b.file.decisions).filter((d) => d.slotId === of.slotId)) };
-    if (family === 'setMoves') return { supersedes: headsOf(b.stand(b.file.setMoves).filter((m) => m.setId === of.setId)) };
-    return {};
+  /** What this device sees in force of what an event replaces. */
+  function seenBy(family: EventFamily, body: object): { readonly supersedes?: string[] } {
+    const replaced = opened.value && replacedBy(opened.value.book, family, body);
+    return replaced ? { supersedes: replaced } : {};
   }
   /** Adds an event: kept here first, then sent. Returns its id. */
   function add<F extends EventFamily>(family: F, body: Body<F>): string {
@@ -227,6 +244,7 @@ export const useJob = defineStore('job', () => {
     file,
     book,
     state,
+    stuck,
     problem,
     keptAt,
     picked,

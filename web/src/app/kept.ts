@@ -29,7 +29,7 @@ async function keep(key: string, value: unknown): Promise<void> {
 }
 
 /** What was kept under a name, and when; null where nothing was. */
-export async function keptFor<T>(key: string): Promise<{ readonly at: number; readonly value: T } | null> {
+export async function readCache<T>(key: string): Promise<{ readonly at: number; readonly value: T } | null> {
   try {
     const found = await (await store())?.get('kept', key);
     return found ? { at: found.at, value: found.value as T } : null;
@@ -52,10 +52,10 @@ async function keptUnder<T>(prefix: string): Promise<T[]> {
  * Keeps what went into the book of a job since its file was kept, before it leaves the outbox: so that a page that opens
  * while the server is away misses nothing.
  */
-export async function keepSince<T>(jobId: string, eventId: string, value: T): Promise<void> {
+export async function appendJournal<T>(jobId: string, eventId: string, value: T): Promise<void> {
   await keep(`${SINCE}${jobId}:${eventId}`, value);
 }
-export const keptSince = <T>(jobId: string): Promise<T[]> => keptUnder<T>(`${SINCE}${jobId}:`);
+export const readJournal = <T>(jobId: string): Promise<T[]> => keptUnder<T>(`${SINCE}${jobId}:`);
 
 /** Keeps the file of a job as a whole; what was kept since the one before is in it. */
 export async function keepJob(jobId: string, file: unknown, inIt: readonly string[]): Promise<void> {
@@ -94,7 +94,7 @@ export async function callOrKept<N extends EndpointName>(name: N): Promise<Reply
     void keep(name, fresh);
     return fresh;
   } catch (error) {
-    const known = isAway(error) ? await keptFor<Reply<N>>(name) : null;
+    const known = isAway(error) ? await readCache<Reply<N>>(name) : null;
     if (known) return known.value;
     throw error;
   }
@@ -109,7 +109,7 @@ export async function keepOpenJobs(ids: readonly string[]): Promise<void> {
   keeping = true;
   try {
     for (const id of ids) {
-      const known = await keptFor(jobKey(id));
+      const known = await readCache(jobKey(id));
       if (known && Date.now() - known.at < FRESH_MS) continue;
       await keep(jobKey(id), await call('job', { params: { jobId: id } }));
       await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));

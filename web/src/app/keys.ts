@@ -1,5 +1,5 @@
 import { useEventListener, useLocalStorage } from '@vueuse/core';
-import { STAGES } from '@dauer/core';
+import { STAGES } from '@dauer/core/catalogue';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { captureTyping, isTyping } from '../fittings/typing.ts';

@@ -1,6 +1,7 @@
 import { type EventFamily, EVENTS, type Recorded, type Sent } from '@dauer/contract';
-import { type EventBase, type JobFile, MEASUREMENTS, type Part, parseQuantity } from '@dauer/core';
-import type { Waiting } from './sending.ts';
+import { type EventBase, inFormOfToday, type JobFile, type Part, recordFrom } from '@dauer/core/ledger';
+import { toResult } from '@dauer/core/quantity';
+import type { Waiting } from './outboxQueue.ts';
 
 function base(item: Waiting): EventBase {
   const { id, happenedAt, device } = item.body;
@@ -16,38 +17,16 @@ function base(item: Waiting): EventBase {
 }
 
 /** What an event will be once it is in the book: the same core makes the same of it there. */
-function recordOf(item: Waiting, file: JobFile): object {
+function recordIn(file: JobFile, item: Waiting): object {
+  const today = inFormOfToday(item.family, { ...item.body });
   // What was left out is what the book takes it for.
-  const {
-    password: _p,
-    part: _q,
-    ...sent
-  } = { password: null, part: null, ...(EVENTS[item.family].sent.safeParse(item.body).data ?? item.body) };
-  const own = { ...sent, ...base(item) };
-  switch (item.family) {
-    case 'readings': {
-      const sent = item.body as Sent<'readings'>;
-      const set = file.sets.find((s) => s.id === sent.setId);
-      const q = parseQuantity(sent.typed, MEASUREMENTS[set?.measurement ?? 'rotor_thickness'].kind, sent.unit);
-      return { ...own, canonical: q.canonical, resolution: q.resolution, fraction: q.fraction };
-    }
-    case 'torques': {
-      const sent = item.body as Sent<'torques'>;
-      return {
-        ...own,
-        target: parseQuantity(sent.targetTyped, 'torque', sent.unit).canonical,
-        canonical: parseQuantity(sent.typed, 'torque', sent.unit).canonical,
-      };
-    }
-    case 'bleedPulls':
-      return { ...own, volumeMl: parseQuantity((item.body as Sent<'bleedPulls'>).volumeTyped, 'volume', 'mL').canonical };
-    case 'counters': {
-      const sent = item.body as Sent<'counters'>;
-      return { ...own, vehicleId: file.vehicle.id, km: parseQuantity(sent.typed, 'distance_run', sent.unit).canonical };
-    }
-    default:
-      return own;
-  }
+  const sent: Readonly<Record<string, unknown>> = { ...(EVENTS[item.family].sent.safeParse(today).data ?? today) };
+  const facts = {
+    vehicleId: file.vehicle.id,
+    measurement: file.sets.find((s) => s.id === sent['setId'])?.measurement ?? null,
+    gaugeKind: file.gauges.find((g) => g.id === sent['gaugeVersionId'])?.kind ?? null,
+  };
+  return recordFrom(item.family, { ...sent, ...base(item) }, facts);
 }
 
 /** A file with one more event; one that is there already is replaced. */
@@ -68,16 +47,18 @@ function withPart(file: JobFile, item: Waiting): JobFile {
 }
 
 /** A file with an event that the book has now, and the part that it described. */
-export function withStored(file: JobFile, item: Waiting, record: unknown): JobFile {
+export function applyStored(file: JobFile, item: Waiting, record: unknown): JobFile {
   return withRecord(withPart(file, item), item.family, record as Recorded<EventFamily>);
 }
 
 /** A file with everything that waits on this device laid over it. */
-export function withWaiting(file: JobFile, items: readonly Waiting[]): JobFile {
+export function applyPending(file: JobFile, items: readonly Waiting[]): JobFile {
   return items
     .filter((i) => i.jobId === file.job.id && i.aside === null)
     .reduce((so, item) => {
       const known = withPart(so, item);
-      return withRecord(known, item.family, recordOf(item, known) as Recorded<EventFamily>);
+      // What an older page took and this one would refuse waits for the book's answer, and is judged meanwhile as not there.
+      const made = toResult(() => recordIn(known, item));
+      return made.ok ? withRecord(known, item.family, made.value as Recorded<EventFamily>) : known;
     }, file);
 }

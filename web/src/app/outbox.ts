@@ -4,7 +4,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf, whenAnswered } from './client.ts';
 import { base64Of, type PreparedImage } from './pictures.ts';
-import { nextToSend, type Waiting } from './sending.ts';
+import { nextToSend, type Waiting } from './outboxQueue.ts';
 import { againFrom, isAnotherBook, outlivedSent, type SentEvent } from './sentJournal.ts';
 import { useSession } from './session.ts';
 
@@ -210,7 +210,7 @@ export const useOutbox = defineStore('outbox', () => {
     await setAside(item, null);
     await flush();
   }
-  /** Who else has something here that waits for him to sign in. */
+  /** Who else has something here that waits until they sign in. */
   const others = computed(() => [
     ...new Set(items.value.filter((i) => i.aside === null && i.authorId !== session.person?.id).map((i) => i.authorName)),
   ]);

@@ -1,5 +1,6 @@
 import { PICTURE } from '@dauer/contract';
-import { PICTURE_SIDE, plainJpeg, Refusal } from '@dauer/core';
+import { PICTURE_SIDE, plainJpeg } from '@dauer/core/picture';
+import { DomainError } from '@dauer/core/quantity';
 
 /** An image as it will be kept: a plain JPEG under the hash of its bytes. */
 export interface PreparedImage {
@@ -13,21 +14,21 @@ const hex = (buffer: ArrayBuffer): string => [...new Uint8Array(buffer)].map((b)
 
 /**
  * Makes a photograph smaller on this device: long side 2,048 px, about 300 kB, nothing in it but the image.
- * @throws Refusal where the file is no image that this browser can open
+ * @throws DomainError where the file is no image that this browser can open
  */
 export async function prepareImage(file: Blob): Promise<PreparedImage> {
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    throw new Refusal('not_an_image', 'This file is not a picture that can be opened here. Choose a photograph.');
+    throw new DomainError('not_an_image', 'This file is not a picture that can be opened here. Choose a photograph.');
   }
   const scale = Math.min(1, PICTURE_SIDE / Math.max(bitmap.width, bitmap.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(bitmap.width * scale));
   canvas.height = Math.max(1, Math.round(bitmap.height * scale));
   const context = canvas.getContext('2d');
-  if (!context) throw new Refusal('no_canvas', 'This browser cannot make pictures smaller. Use another one for pictures.');
+  if (!context) throw new DomainError('no_canvas', 'This browser cannot make pictures smaller. Use another one for pictures.');
   context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
   bitmap.close();
   let made: Blob | null = null;
@@ -35,7 +36,7 @@ export async function prepareImage(file: Blob): Promise<PreparedImage> {
     made = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', quality));
     if (made && made.size <= ENOUGH_BYTES) break;
   }
-  if (!made) throw new Refusal('no_canvas', 'This browser cannot make pictures smaller. Use another one for pictures.');
+  if (!made) throw new DomainError('no_canvas', 'This browser cannot make pictures smaller. Use another one for pictures.');
   const { bytes } = plainJpeg(new Uint8Array(await made.arrayBuffer()));
   return { hash: hex(await crypto.subtle.digest('SHA-256', bytes.slice())), bytes };
 }

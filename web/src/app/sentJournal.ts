@@ -1,4 +1,4 @@
-import type { Waiting } from './sending.ts';
+import type { Waiting } from './outboxQueue.ts';
 
 /** Events stay on this device that long after the book has acknowledged them, ms: a book restored from a backup asks for them again. */
 export const KEPT_AFTER_SENT_MS = 9 * 86400000;

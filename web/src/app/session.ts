@@ -1,4 +1,5 @@
-import type { Person, Role } from '@dauer/core';
+import type { Person } from '@dauer/core/ledger';
+import type { Role } from '@dauer/core/verdict';
 import { mayCall, type Access } from '@dauer/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
@@ -6,8 +7,9 @@ import { useZone } from '../fittings/dates.ts';
 import { ApiProblem, call, whenSignedOut } from './client.ts';
 import { forgetKept, isAway } from './kept.ts';
 
-type Me = { person: Person; hasPin: boolean; shop: { name: string; timeZone: string } };
-/** Who was signed in last, for a page that opens while the server is away. What he takes is sent once he is signed in again. */
+type Shop = { name: string; timeZone: string; currency: string | null };
+type Me = { person: Person; hasPin: boolean; shop: Shop };
+/** Who was signed in last, for a page that opens while the server is away. What they take is sent once they are signed in again. */
 const ME = 'dauer.me';
 function lastHere(): Me | null {
   try {
@@ -20,7 +22,7 @@ function lastHere(): Me | null {
 /** Who is signed in on this device. */
 export const useSession = defineStore('session', () => {
   const person = ref<Person | null>(null);
-  const shop = ref<{ name: string; timeZone: string }>({ name: '', timeZone: 'UTC' });
+  const shop = ref<Shop>({ name: '', timeZone: 'UTC', currency: null });
   const hasPin = ref(false);
   const asked = ref(false);
   /** The session ended while somebody was working: asked for again in place, so that nothing typed is lost. */

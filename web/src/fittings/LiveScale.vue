@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fixed } from '@dauer/core';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** What was taken so far on a short scale of its own, and where the live figure lies among it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Verdict } from '@dauer/core';
+import type { Verdict } from '@dauer/core/verdict';
 import { MARK_COLOUR } from './marks.ts';
 
 /** One verdict mark about (0, 0), to stand inside any drawing; its ground is the plate, so that lines under it stop. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Stage, STAGE_NAME, STAGES } from '@dauer/core';
+import { type Stage, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import { computed } from 'vue';
 
 const props = defineProps<{ stage: string | null; share: number; hatched: readonly { readonly stage: string; readonly why: string }[] }>();

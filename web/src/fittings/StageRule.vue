@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type JobState, type Stage, STAGE_NAME, STAGES } from '@dauer/core';
+import { type Stage, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
+import type { JobState } from '@dauer/core/job';
 import { computed, nextTick, ref, watch } from 'vue';
 
 const props = defineProps<{ state: JobState; shown: Stage; jobId: string }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Verdict, VERDICT_WORD } from '@dauer/core';
+import { type Verdict, VERDICT_WORD } from '@dauer/core/verdict';
 import { computed } from 'vue';
 import { MARK_COLOUR } from './marks.ts';
 import MarkShape from './MarkShape.vue';

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { convert, figureOf, fixed, inches, type Judged, sentence, sourceOf, unitOf, VERDICT_WORD } from '@dauer/core';
+import { figureOf, inches, type Judged, sentence, sourceOf } from '@dauer/core/judging';
+import { convert, fixed, unitOf } from '@dauer/core/quantity';
+import { VERDICT_WORD } from '@dauer/core/verdict';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId } from 'vue';
 import { MARK_COLOUR } from './marks.ts';

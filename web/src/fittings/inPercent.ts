@@ -1,4 +1,5 @@
-import type { Bound, Judged } from '@dauer/core';
+import type { Judged } from '@dauer/core/judging';
+import type { Bound } from '@dauer/core/verdict';
 
 const times = (v: number | null | undefined): number | null => (v == null ? null : Math.round(v * 1e8) / 1e6);
 

@@ -1,4 +1,4 @@
-import type { Verdict } from '@dauer/core';
+import type { Verdict } from '@dauer/core/verdict';
 
 /** Colour of each verdict's mark. What is fine stays quiet: a figure that holds is plain ink. */
 export const MARK_COLOUR: Readonly<Record<Verdict, string>> = {

@@ -1,5 +1,5 @@
-import type { Judged } from '@dauer/core';
-import { fixed } from '@dauer/core';
+import type { Judged } from '@dauer/core/judging';
+import { fixed } from '@dauer/core/quantity';
 
 /** Geometry of a wear rule: wear always runs from left to right, whatever the figure does. */
 export interface RuleScale {

@@ -1,4 +1,4 @@
-import type { Kind, UnitId } from '@dauer/core';
+import type { Kind, UnitId } from '@dauer/core/quantity';
 
 /** The units that a figure of a kind is switched between at the bench, the first one by default. */
 export const UNIT_PAIRS: Readonly<Record<Kind, readonly [UnitId, ...UnitId[]]>> = {

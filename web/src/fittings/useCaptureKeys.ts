@@ -12,7 +12,7 @@ export interface CaptureActs {
 }
 
 /** What a figure is typed with: digits, point, comma, fraction, sign, unit. */
-const TYPES = /^[0-9.,/"″+\-−a-zA-Zµμ°· ]$/;
+const TYPES = /^[0-9.,/"″+\-−–×*@½¼¾⅛⅜⅝⅞a-zA-Zµμ°· ]$/;
 const BEGINS = /^[0-9.,\-−+]$/;
 const STEPS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
 const pressed = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(target.tagName);

@@ -1,14 +1,7 @@
-import {
-  attempt,
-  type ChooseInput,
-  chooseLifts,
-  type Evidence,
-  type Network,
-  type NetworkCheck,
-  type PracticeCase,
-  proposedPath,
-  weigh,
-} from '@dauer/core';
+import { type Evidence, type Network, type NetworkCheck, weigh } from '@dauer/core/inference';
+import { type ChooseInput, chooseLifts } from '@dauer/core/metrology';
+import { toResult } from '@dauer/core/quantity';
+import { type PracticeCase, proposedPath } from '@dauer/core/views';
 import { expose } from 'comlink';
 
 let current: Network = { faults: [], observations: [] };
@@ -16,7 +9,7 @@ let current: Network = { faults: [], observations: [] };
 /** Sums that would hold up the screen, done beside it. A refusal comes back as its sentence. */
 export const sums = {
   chooseLifts(input: ChooseInput) {
-    const done = attempt(() => chooseLifts(input));
+    const done = toResult(() => chooseLifts(input));
     return done.ok ? { ok: true as const, value: done.value } : { ok: false as const, why: done.refusal.message };
   },
   /** The network is sent once: it stays until another is. */

@@ -1,30 +1,25 @@
 /** What happened: only ever added to; the database itself refuses to change it. */
+import type { FindingCode, FluidClass, MeasurementId, OptionId, Position, ProofResult } from '@dauer/core/catalogue';
+import type { Corner } from '@dauer/core/layout';
 import type {
   BleedMethod,
   BleedPull,
   CauseLook,
-  Corner,
   Finding,
-  FindingCode,
-  FluidClass,
   HandbackSheet,
   JointEventKind,
   JointSeal,
-  MeasurementId,
   Observation,
   OperationEvent,
-  OptionId,
   PartEventKind,
   Phase,
-  Position,
-  ProofResult,
   PutInKind,
   Surface,
-  UnitId,
-} from '@dauer/core';
+} from '@dauer/core/ledger';
+import type { UnitId } from '@dauer/core/quantity';
 import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
-import { account, gauge, importBatch, job, part, vehicle } from './things.ts';
+import { account, gauge, importBatch, job, part, vehicle } from './entities.ts';
 
 export const event = () => ({
   id: uuid().primaryKey(),

@@ -1,5 +1,6 @@
 /** What is told at intake: pictures, how fasteners are, what came in a box, and what was done before the shop's own records. */
-import type { CameWith, ComponentKind, Corner, EarlierWork, IntakeLook, Picture } from '@dauer/core';
+import type { ComponentKind, Corner } from '@dauer/core/layout';
+import type { CameWith, EarlierWork, IntakeLook, Picture } from '@dauer/core/ledger';
 import { boolean, customType, doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { event } from './events.ts';
 import { instant, now } from './instant.ts';

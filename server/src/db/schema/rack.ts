@@ -1,8 +1,10 @@
 /** What is known of a gauge beside its own figures: calibrations, looks at the setting piece, repeat studies, call-backs. */
-import type { Calibration, ComponentKind, FindingSeverity } from '@dauer/core';
+import type { FindingSeverity } from '@dauer/core/catalogue';
+import type { ComponentKind } from '@dauer/core/layout';
+import type { Calibration } from '@dauer/core/ledger';
 import { date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
-import { account } from './things.ts';
+import { account } from './entities.ts';
 
 const entered = () => ({
   id: uuid().primaryKey(),

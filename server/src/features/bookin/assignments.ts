@@ -2,7 +2,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { account, assignment, job } from '../../db/schema.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
 /** Who works on a job now, in the order in which they were put on it. */
@@ -22,7 +22,7 @@ export const assignmentHandlers: Pick<Handlers, 'assignments' | 'assign' | 'endA
     if (!of) throw notFound('job');
     const [who] = await db.select({ role: account.role, active: account.active }).from(account).where(eq(account.id, body.accountId));
     if (!who?.active || who.role === 'reader')
-      throw new Fault(422, 'unknown_reference', 'Somebody of this shop who works on vehicles can be put on a job.');
+      throw new HttpProblem('unknown_reference', 'Somebody of this shop who works on vehicles can be put on a job.');
     await db
       .insert(assignment)
       .values({ id: body.id, jobId: params.jobId, accountId: body.accountId, assignedBy: person.id })

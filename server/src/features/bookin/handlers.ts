@@ -1,27 +1,22 @@
-import { isPartialDate, KIND_FACTS, parseQuantity } from '@dauer/core';
+import { KIND_FACTS } from '@dauer/core/layout';
+import { isPartialDate } from '@dauer/core/quantity';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
 import { assignment, job, owner, part, partEvent, release, vehicle } from '../../db/schema.ts';
-import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
-import { eventRow, keeps } from '../../platform/handlers.ts';
+import { RELEASED_WORDS } from '../../platform/events.ts';
+import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
 import { assignmentHandlers } from './assignments.ts';
 import { redact } from './redact.ts';
 import { keepPicture } from './pictures.ts';
-import { requireEvent } from '../../records/belongs.ts';
+import { requireEvent } from '../../records/ownership.ts';
 import { openJobOf } from '../../records/jobFile.ts';
 import { insertLayout, readLayouts } from '../../records/layout.ts';
 import { requireWorking, reviseLayout } from './reviseLayout.ts';
 import type { ENDPOINTS } from '@dauer/contract';
-
-async function vehicleOfJob(db: Database, jobId: string): Promise<string> {
-  const [row] = await db.select({ vehicleId: job.vehicleId }).from(job).where(eq(job.id, jobId));
-  if (!row) throw notFound('job');
-  return row.vehicleId;
-}
 
 /** Every article that the layout has room for exists from now on as a part, found in its place. */
 async function findParts(db: Database, call: Call<typeof ENDPOINTS.bookIn>): Promise<void> {
@@ -55,19 +50,13 @@ type Names =
   | 'reviseLayout'
   | 'layouts'
   | 'keepPicture'
-  | 'addPicture'
-  | 'lookAtIntake'
-  | 'layOut'
   | 'tellEarlier'
   | 'owner'
   | 'assignments'
   | 'assign'
   | 'endAssignment'
   | 'nextTag'
-  | 'readCounter'
-  | 'acknowledge'
   | 'takeBack'
-  | 'voidJob'
   | 'redact'
   | 'eraseOwner';
 
@@ -100,7 +89,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       await tx.execute(sql`select 1 from ${vehicle} where ${vehicle.id} = ${params.id} for update`);
       const open = await openJobOf(tx, params.id);
       if (open && open !== body.id)
-        throw new Fault(409, 'already_open', 'This vehicle has an open job. A new complaint joins it.', { current: { jobId: open } });
+        throw new HttpProblem('already_open', 'This vehicle has an open job. A new complaint joins it.', { current: { jobId: open } });
       await tx
         .insert(job)
         .values({ ...body, vehicleId: params.id, openedBy: person.id })
@@ -117,9 +106,9 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       const [current] = await tx.select().from(job).where(eq(job.id, params.jobId)).for('update');
       if (!current) throw notFound('job');
       const [released] = await tx.select({ id: release.id }).from(release).where(eq(release.jobId, params.jobId));
-      if (released) throw new Fault(409, 'released', RELEASED_WORDS);
+      if (released) throw new HttpProblem('released', RELEASED_WORDS);
       if (current.version !== version)
-        throw new Fault(409, 'stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', {
+        throw new HttpProblem('stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', {
           current,
         });
       const [row] = await tx
@@ -139,7 +128,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     if (row) return row;
     const [current] = await db.select().from(vehicle).where(eq(vehicle.id, params.id));
     if (!current) throw notFound('vehicle');
-    throw new Fault(409, 'stale', 'Somebody changed this vehicle meanwhile. What you typed is kept; look at both versions and decide.', {
+    throw new HttpProblem('stale', 'Somebody changed this vehicle meanwhile. What you typed is kept; look at both versions and decide.', {
       current,
     });
   },
@@ -158,7 +147,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       .where(and(eq(job.vehicleId, params.id), eq(assignment.accountId, person.id), isNull(assignment.endedAt)))
       .limit(1);
     if (!own)
-      throw new Fault(403, 'owner_contact', 'The owner’s contact is shown to leads, and to whom a lead put on a job of this vehicle.');
+      throw new HttpProblem('owner_contact', 'The owner’s contact is shown to leads, and to whom a lead put on a job of this vehicle.');
     return row;
   },
   nextTag: async ({ db }) => {
@@ -171,24 +160,13 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     const n = Number(last?.tag.slice(2) ?? 0) + 1;
     return { tag: `V ${String(n).padStart(3, '0')}` };
   },
-  readCounter: async (call) => {
-    const { unit, ...body } = call.body;
-    const km = parseQuantity(body.typed, 'distance_run', unit).canonical;
-    if (km < 0) throw new Fault(422, 'negative', 'A counter does not show less than nothing.');
-    return addEvent(call.db, 'counters', { ...eventRow(call, body), vehicleId: await vehicleOfJob(call.db, call.params.jobId), km });
-  },
   ...assignmentHandlers,
   reviseLayout,
   layouts: async ({ db, params }) => (await readLayouts(db, params.id)).reverse(),
   keepPicture,
-  addPicture: keeps('pictures', () => ({})),
-  lookAtIntake: keeps('intakeLooks', () => ({})),
-  layOut: keeps('cameWith', () => ({})),
   tellEarlier: keeps('earlierWork', (body) => {
-    if (!isPartialDate(body.on)) throw new Fault(422, 'not_a_date', `“${body.on}” is no day, month or year.`);
-    return {};
+    if (!isPartialDate(body.on)) throw new HttpProblem('not_a_date', `“${body.on}” is no day, month or year.`);
   }),
-  voidJob: keeps('voids', () => ({})),
   redact,
   eraseOwner: async ({ db, params, body, person }) => {
     const erasedAt = new Date().toISOString();
@@ -203,12 +181,10 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     const [known] = await db.select({ erasedAt: owner.erasedAt }).from(owner).where(eq(owner.id, of.ownerId));
     return { erasedAt: known?.erasedAt ?? erasedAt };
   },
-  acknowledge: keeps('cautionAcks', () => ({})),
   /** One's own without a word; somebody else's with a reason, and both are shown. */
   takeBack: keeps('takeBacks', async (body, { db, params, person }) => {
     const { authorId } = await requireEvent(db, params.jobId, body.corrects);
     if (authorId !== person.id && person.role !== 'lead' && body.reason.trim().length < 3)
-      throw new Fault(422, 'reason', 'This was entered by somebody else. Say why it is taken back; both are shown.');
-    return {};
+      throw new HttpProblem('reason_missing', 'This was entered by somebody else. Say why it is taken back; both are shown.');
   }),
 };

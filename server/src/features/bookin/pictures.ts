@@ -1,24 +1,25 @@
 import { createHash } from 'node:crypto';
 import { type ENDPOINTS, mayCall, PICTURE } from '@dauer/contract';
-import { attempt, plainJpeg, THUMB_SIDE } from '@dauer/core';
+import { plainJpeg, THUMB_SIDE } from '@dauer/core/picture';
+import { toResult } from '@dauer/core/quantity';
 import { eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
 import { image } from '../../db/schema.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
 import { whoAsks } from '../../platform/session.ts';
-import { apart, WorkFailed } from '../../work/apart.ts';
+import { apart, WorkFailed } from '../../beside/apart.ts';
 
 const NOT_READ = 'This is not a picture that can be kept: it cannot be read to its end. Send a JPEG photograph.';
 
-/** Decodes an image to its end and gives its thumbnail. Throws a Fault where it is none. */
+/** Decodes an image to its end and gives its thumbnail. Throws a HttpProblem where it is none. */
 async function thumbOf(bytes: Uint8Array): Promise<Buffer> {
   try {
     return Buffer.from(await apart('thumbnail', { bytes, side: THUMB_SIDE }));
   } catch (error) {
-    if (error instanceof WorkFailed) throw new Fault(422, 'not_an_image', NOT_READ);
+    if (error instanceof WorkFailed) throw new HttpProblem('not_an_image', NOT_READ);
     throw error;
   }
 }
@@ -26,8 +27,8 @@ async function thumbOf(bytes: Uint8Array): Promise<Buffer> {
 /** Keeps an image once, under the hash of its bytes, with nothing in it but the image. */
 export async function keepPicture({ db, body }: Call<typeof ENDPOINTS.keepPicture>) {
   const given = Buffer.from(body.base64, 'base64');
-  const tried = attempt(() => plainJpeg(given));
-  if (!tried.ok) throw new Fault(422, tried.refusal.code, tried.refusal.message);
+  const tried = toResult(() => plainJpeg(given));
+  if (!tried.ok) throw tried.refusal;
   const { bytes, width, height } = tried.value;
   const data = Buffer.from(bytes);
   const hash = createHash('sha256').update(data).digest('hex');
@@ -45,16 +46,16 @@ export function servePictures(app: FastifyInstance, db: Database): void {
   const querystring = z.object({ thumb: z.string().optional() });
   app.get(PICTURE.path, { schema: { hide: true, params, querystring } }, async (request, reply) => {
     const person = await whoAsks(db, request);
-    if (!person) throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(PICTURE.role, person.role)) throw new Fault(403, 'role', `This takes the role of ${PICTURE.role}.`);
+    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
+    if (!mayCall(PICTURE.role, person.role)) throw new HttpProblem('role', `This takes the role of ${PICTURE.role}.`);
     const { hash } = params.parse(request.params);
     const small = querystring.parse(request.query).thumb !== undefined;
     const [row] = await db
       .select({ bytes: small ? image.thumb : image.data })
       .from(image)
       .where(eq(image.hash, hash));
-    if (!row) throw new Fault(404, 'not_found', 'This picture has not come in yet.');
-    if (!row.bytes) throw new Fault(410, 'blacked_out', 'This picture was blacked out.');
+    if (!row) throw new HttpProblem('not_found', 'This picture has not come in yet.');
+    if (!row.bytes) throw new HttpProblem('blacked_out', 'This picture was blacked out.');
     return reply
       .type('image/jpeg')
       .header('cache-control', 'private, max-age=3600')

@@ -2,9 +2,9 @@ import type { ENDPOINTS, Recorded } from '@dauer/contract';
 import { eq } from 'drizzle-orm';
 import { redaction } from '../../db/schema.ts';
 import { type Stored } from '../../platform/events.ts';
-import { eventRow } from '../../platform/handlers.ts';
+import { recordOfSent } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
 import { strike } from '../../records/strike.ts';
 
@@ -19,10 +19,13 @@ export async function redact(call: Call<typeof ENDPOINTS.redact>): Promise<Store
     const [known] = await tx.select().from(redaction).where(eq(redaction.id, body.id));
     if (known) return { status: 'already_stored', record: keptAs(known, { ...body, jobId: params.jobId }, 'black-out') };
     const found = await strike(tx, { jobId: params.jobId, corrects: body.corrects, field: body.field, line: body.line });
-    if (!found) throw new Fault(422, 'unknown_reference', 'There is no such text in this job.');
-    if (found.text === '') throw new Fault(409, 'nothing_there', 'There is nothing left to black out.');
-    const [record] = await tx.insert(redaction).values(eventRow(call, body)).returning();
-    if (!record) throw new Fault(503, 'book_away', 'The book did not answer. Nothing was blacked out; try again.');
+    if (!found) throw new HttpProblem('unknown_reference', 'There is no such text in this job.');
+    if (found.text === '') throw new HttpProblem('nothing_there', 'There is nothing left to black out.');
+    const [record] = await tx
+      .insert(redaction)
+      .values(await recordOfSent('redactions', call))
+      .returning();
+    if (!record) throw new HttpProblem('book_away', 'The book did not answer. Nothing was blacked out; try again.');
     return { status: 'stored', record };
   });
 }

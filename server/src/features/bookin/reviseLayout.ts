@@ -1,11 +1,13 @@
 import type { ENDPOINTS } from '@dauer/contract';
-import { checkLayout, compareLayouts, inOrder, type JobFile, KIND_FACTS, type Layout, partIn, revisionBlocks } from '@dauer/core';
+import { partIn, revisionBlocks } from '@dauer/core/history';
+import { checkLayout, compareLayouts, KIND_FACTS, type Layout } from '@dauer/core/layout';
+import { inOrder, type JobFile } from '@dauer/core/ledger';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
 import { part, partEvent, vehicle } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { insertLayout, readLayouts } from '../../records/layout.ts';
@@ -17,7 +19,7 @@ type PartRow = typeof partEvent.$inferInsert;
 export function requireWorking(layout: Layout): void {
   const faults = checkLayout(layout);
   const [fault] = faults;
-  if (fault) throw new Fault(422, 'layout', `The layout cannot be right: ${fault.message}`, { current: { faults } });
+  if (fault) throw new HttpProblem('layout_impossible', `The layout cannot be right: ${fault.message}`, { current: { faults } });
 }
 
 /** Parts that go with their places, and parts that were there all along and are only now drawn. */
@@ -53,15 +55,15 @@ export async function reviseLayout(call: Revise): Promise<Layout> {
     const known = revisions.find((r) => r.id === body.layout.id);
     if (known) return known.layout;
     const file = await readJobFile(tx, params.jobId);
-    if (file.release) throw new Fault(409, 'released', RELEASED_WORDS);
+    if (file.release) throw new HttpProblem('released', RELEASED_WORDS);
     if (file.layout.id !== body.replaces)
-      throw new Fault(409, 'stale', 'Somebody changed this layout meanwhile. What you drew is kept; look at both and decide.', {
+      throw new HttpProblem('stale', 'Somebody changed this layout meanwhile. What you drew is kept; look at both and decide.', {
         current: file.layout,
       });
     const next = { ...body.layout, vehicleId: of.id };
     requireWorking(next);
     const [block] = revisionBlocks(file, next, body.revision);
-    if (block) throw new Fault(409, 'layout_records', block.message, { current: { slotIds: block.slotIds } });
+    if (block) throw new HttpProblem('layout_records', block.message, { current: { slotIds: block.slotIds } });
     await insertLayout(tx, next, { revision: body.revision, why: body.why, enteredBy: person.id });
     await moveParts(tx, call, file, new Date().toISOString());
     return next;

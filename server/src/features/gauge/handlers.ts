@@ -1,24 +1,44 @@
 import type { ENDPOINTS } from '@dauer/contract';
-import { isPlaceOf, type MeasurementId, MEASUREMENTS, parseQuantity } from '@dauer/core';
+import { isPlaceOf, type MeasurementId, MEASUREMENTS, measurementsAt } from '@dauer/core/catalogue';
+import { openBook } from '@dauer/core/history';
+import { slotById } from '@dauer/core/layout';
+import type { Phase } from '@dauer/core/ledger';
+import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { findingEntry, readingSet, slot } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
+import { readJobFile } from '../../records/jobFile.ts';
 
-/** Throws a Fault where a measurement is not taken at that kind of place; whether it is a place of this vehicle is looked at for every event. */
+/** Throws a HttpProblem where a measurement is not taken at that kind of place; whether it is a place of this vehicle is looked at for every event. */
 async function requireKind(db: Database, slotId: string, measurement: MeasurementId): Promise<void> {
   const [at] = await db.select({ kind: slot.kind }).from(slot).where(eq(slot.id, slotId)).limit(1);
   if (at && !MEASUREMENTS[measurement].on.includes(at.kind))
-    throw new Fault(422, 'wrong_place', 'Such a figure is not taken at that kind of place.');
+    throw new HttpProblem('wrong_place', 'Such a figure is not taken at that kind of place.');
+}
+
+/** Throws a HttpProblem where a place is known to be closed, empty, away or stuck at the moment at which it was gauged. */
+async function requireReach(
+  db: Database,
+  jobId: string,
+  body: { slotId: string; happenedAt: string; measurement: MeasurementId; phase: Phase },
+) {
+  const file = await readJobFile(db, jobId);
+  const slot = slotById(file.layout, body.slotId);
+  if (!slot) return;
+  if (!measurementsAt(slot).some((m) => m.id === body.measurement))
+    throw new HttpProblem('wrong_place', 'Such a figure is not taken at that kind of place.');
+  const why = whyNotGauged(gaugedAt(openBook(file), body.happenedAt), slot, body.measurement, body.phase === 'as_found');
+  if (why !== null) throw new HttpProblem('not_reached', why);
 }
 
 export const gaugeHandlers = {
-  beginSet: keeps('sets', async (body, { db }) => {
+  beginSet: keeps('sets', async (body, { db, params }) => {
     await requireKind(db, body.slotId, body.measurement);
-    return {};
+    await requireReach(db, params.jobId, body);
   }),
   /** What was typed is kept; the canonical value is worked out here again by the same core. */
   takeReading: keeps('readings', async (body, { db, params }) => {
@@ -27,28 +47,34 @@ export const gaugeHandlers = {
       .from(readingSet)
       .where(eq(readingSet.id, body.setId));
     if (!set)
-      throw new Fault(422, 'unknown_reference', 'This reading belongs to a set that is not on record yet. It is sent again after the set.');
-    if (set.jobId !== params.jobId) throw new Fault(409, 'other_job', 'This set of readings was begun in another job.');
+      throw new HttpProblem(
+        'unknown_reference',
+        'This reading belongs to a set that is not on record yet. It is sent again after the set.',
+      );
+    if (set.jobId !== params.jobId) throw new HttpProblem('other_job', 'This set of readings was begun in another job.');
     if (!isPlaceOf(set.measurement, body))
-      throw new Fault(422, 'wrong_position', `${MEASUREMENTS[set.measurement].name} is not taken at such a position. Load the job again.`);
-    const q = parseQuantity(body.typed, MEASUREMENTS[set.measurement].kind, body.unit);
-    return { canonical: q.canonical, resolution: q.resolution, fraction: q.fraction };
+      throw new HttpProblem('wrong_position', `${MEASUREMENTS[set.measurement].name} is not taken at such a position. Load the job again.`);
   }),
   /** A set goes to a place of the same kind, on the same vehicle, before the job is handed back. */
   moveSet: keeps('setMoves', async (body, { db, params }) => {
     const [set] = await db
-      .select({ measurement: readingSet.measurement, jobId: readingSet.jobId })
+      .select({
+        measurement: readingSet.measurement,
+        jobId: readingSet.jobId,
+        phase: readingSet.phase,
+        happenedAt: readingSet.happenedAt,
+      })
       .from(readingSet)
       .where(eq(readingSet.id, body.setId));
-    if (!set) throw new Fault(422, 'unknown_reference', 'The set that is to be moved is not on record.');
-    if (set.jobId !== params.jobId) throw new Fault(409, 'other_job', 'This set of readings was taken in another job.');
+    if (!set) throw new HttpProblem('unknown_reference', 'The set that is to be moved is not on record.');
+    if (set.jobId !== params.jobId) throw new HttpProblem('other_job', 'This set of readings was taken in another job.');
     await requireKind(db, body.slotId, set.measurement);
-    return {};
+    // It was taken when it was taken: where it is said to have been has to have been open then.
+    await requireReach(db, params.jobId, { ...set, slotId: body.slotId, happenedAt: new Date(set.happenedAt).toISOString() });
   }),
   find: keeps('findings', (body) => {
     if (body.fromMm !== null && body.toMm !== null && body.fromMm > body.toMm)
-      throw new Fault(422, 'upside_down', 'A stretch begins before it ends: the smaller figure comes first.');
-    return {};
+      throw new HttpProblem('upside_down', 'A stretch begins before it ends: the smaller figure comes first.');
   }),
   findingEntries: async ({ db }: Call<typeof ENDPOINTS.findingEntries>) => db.select().from(findingEntry).orderBy(asc(findingEntry.name)),
   addFindingEntry: async ({ db, body, person }: Call<typeof ENDPOINTS.addFindingEntry>) => {

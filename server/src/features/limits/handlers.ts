@@ -1,11 +1,13 @@
 import { PAGE_SIZE } from '@dauer/contract';
-import { characteristic, checkLimit, limitKey, type LimitVersion } from '@dauer/core';
+import { characteristic, checkLimitOf } from '@dauer/core/catalogue';
+import type { LimitVersion } from '@dauer/core/verdict';
+import { limitKey } from '@dauer/core/views';
 import { and, eq, inArray, ne, sql } from 'drizzle-orm';
 import { account, limit, limitCheck, part, shop, vehicle } from '../../db/schema.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
-import { changesBetween, openVerdicts } from './whatChanged.ts';
+import { changesBetween, openVerdicts } from './verdictChanges.ts';
 import { readLimit, readLimits, readLimitVersions } from '../../records/limits.ts';
 import { readPeople } from '../../records/people.ts';
 
@@ -42,14 +44,14 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
   },
   enterLimit: async ({ db, body, person }) => {
     const { replaces, ...fields } = body;
-    if (!characteristic(body.characteristic)) throw new Fault(422, 'unknown_characteristic', 'This characteristic is not known.');
-    checkLimit(body);
+    if (!characteristic(body.characteristic)) throw new HttpProblem('unknown_characteristic', 'This characteristic is not known.');
+    checkLimitOf(body);
     const before = await openVerdicts(db, [body]);
     await db.transaction(async (tx) => {
       await tx.execute(sql`select pg_advisory_xact_lock(4712)`);
       const newest = (await readLimits(tx)).find((l) => l.seriesId === body.seriesId);
       if (replaces !== undefined && newest && newest.id !== replaces && newest.id !== body.id)
-        throw new Fault(409, 'stale', 'Somebody entered a newer version of this limit meanwhile. What you typed is kept; look at both.', {
+        throw new HttpProblem('stale', 'Somebody entered a newer version of this limit meanwhile. What you typed is kept; look at both.', {
           current: newest,
         });
       await tx
@@ -70,11 +72,10 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
       body.limits.forEach((l, i) => {
         const key = limitKey(l);
         if (!characteristic(l.characteristic))
-          throw new Fault(422, 'unknown_characteristic', `Row ${i + 1}: this characteristic is not known.`);
-        checkLimit(l);
+          throw new HttpProblem('unknown_characteristic', `Row ${i + 1}: this characteristic is not known.`);
+        checkLimitOf(l);
         if ((book.has(key) && book.get(key)?.id !== l.id) || seen.has(key))
-          throw new Fault(
-            409,
+          throw new HttpProblem(
             'conflicts',
             `Row ${i + 1}: a limit for the same stands in the book by now. Nothing was taken in; look at the list again.`,
           );
@@ -99,12 +100,12 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
         .from(account)
         .where(and(ne(account.id, person.id), ne(account.role, 'reader'), eq(account.active, true)))
         .limit(1);
-      if (others.length > 0) throw new Fault(403, 'own_limit', 'A limit is checked by a second person, not by the one who entered it.');
+      if (others.length > 0) throw new HttpProblem('own_limit', 'A limit is checked by a second person, not by the one who entered it.');
       // Alone in the shop, and on a later day: it shows as checked alone.
       const [own] = await db.select({ zone: shop.timeZone }).from(shop);
       const dayOf = (at: string | Date): string => new Intl.DateTimeFormat('sv-SE', { timeZone: own?.zone ?? 'UTC' }).format(new Date(at));
       if (dayOf(found.enteredAt) >= dayOf(new Date()))
-        throw new Fault(409, 'same_day', 'Alone in the shop, a limit is checked on a later day than it was entered.');
+        throw new HttpProblem('same_day', 'Alone in the shop, a limit is checked on a later day than it was entered.');
     }
     await db.insert(limitCheck).values({ limitId: found.id, checkedBy: person.id }).onConflictDoNothing();
     return (await readLimit(db, params.id)) ?? found;

@@ -1,4 +1,6 @@
-import { byOneName, moved, type Part, placeName, standing, takenBackIds, whereabouts } from '@dauer/core';
+import { byOneName, moved, whereabouts } from '@dauer/core/history';
+import { placeName } from '@dauer/core/layout';
+import { type Part, retractedIds, standing } from '@dauer/core/ledger';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import {
@@ -16,12 +18,11 @@ import {
   takeBack,
   vehicle,
 } from '../../db/schema.ts';
-import { addEvent } from '../../platform/events.ts';
-import { eventRow, keeps } from '../../platform/handlers.ts';
+import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
-import { requireOwn, requirePartNotElsewhere } from '../../records/belongs.ts';
+import { requireOwn, requirePartNotElsewhere } from '../../records/ownership.ts';
 
 const LIFE_WORD = {
   found: 'Found on the vehicle',
@@ -95,7 +96,7 @@ async function namesOf(db: Database, partId: string) {
       .from(partCorrection)
       .where(or(inArray(partCorrection.partId, ids), inArray(partCorrection.otherId, ids)));
     const rowIds = rows.map((r) => r.id);
-    const gone = takenBackIds(rowIds.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, rowIds)) : []);
+    const gone = retractedIds(rowIds.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, rowIds)) : []);
     corrections = standing(rows, gone);
     for (const c of corrections) known.add(c.partId).add(c.otherId);
   }
@@ -150,7 +151,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const setIds = sets.map((x) => x.id);
     const moves = setIds.length > 0 ? await db.select().from(setMove).where(inArray(setMove.setId, setIds)) : [];
     const ids = [...setIds, ...moves.map((m) => m.id), ...events.map((e) => e.id), ...findings.map((f) => f.id)];
-    const gone = takenBackIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, ids)) : []);
+    const gone = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, ids)) : []);
     const mine = <T extends { readonly partId: string | null; readonly happenedAt: string }>(list: readonly T[]): T[] =>
       byOneName(corrections, list).filter((x) => x.partId === row.id);
     const own = mine(moved(standing(sets, gone), standing(moves, gone)));
@@ -189,7 +190,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const [known] = await db.select().from(part).where(eq(part.id, params.id));
     if (!known) throw notFound('part');
     if (known.tag !== null && known.tag !== body.tag)
-      throw new Fault(409, 'tagged', `This part already carries the tag ${known.tag}.`, { current: known });
+      throw new HttpProblem('tagged', `This part already carries the tag ${known.tag}.`, { current: known });
     const [row] = await db
       .update(part)
       .set({ tag: body.tag, partNumber: body.partNumber ?? known.partNumber })
@@ -200,30 +201,29 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
   /** Both articles have to be on record; the one split off is written down as a copy of what it was taken for. */
   correctPart: keeps('partCorrections', async (body, { db, params }) => {
     await requireOwn(db, 'partCorrections', { ...body, jobId: params.jobId });
-    if (body.partId === body.otherId) throw new Fault(422, 'same_part', 'These are the same article already.');
-    if ((body.kind === 'split') !== (body.since !== null)) throw new Fault(422, 'since', 'A split says from when on; a join does not.');
+    if (body.partId === body.otherId) throw new HttpProblem('same_part', 'These are the same article already.');
+    if ((body.kind === 'split') !== (body.since !== null))
+      throw new HttpProblem('split_without_since', 'A split says from when on; a join does not.');
     const [own] = await db.select().from(part).where(eq(part.id, body.partId));
     if (!own) throw notFound('part');
     const told = await db.execute(sql`select 1 from ${partEvent} e join ${job} j on j.id = e.job_id
       where e.part_id = ${body.partId} and j.vehicle_id = (select vehicle_id from ${job} where id = ${params.jobId}) limit 1`);
-    if (told.rows.length === 0) throw new Fault(422, 'unknown_reference', 'Nothing was told of this part on this vehicle.');
+    if (told.rows.length === 0) throw new HttpProblem('unknown_reference', 'Nothing was told of this part on this vehicle.');
     const [other] = await db.select().from(part).where(eq(part.id, body.otherId));
     if (body.kind === 'join' && !other) throw notFound('part');
-    if (body.kind === 'join' && other && other.kind !== own.kind) throw new Fault(422, 'wrong_kind', 'These are parts of two kinds.');
+    if (body.kind === 'join' && other && other.kind !== own.kind) throw new HttpProblem('wrong_kind', 'These are parts of two kinds.');
     if (other && body.kind === 'join') await requirePartNotElsewhere(db, params.jobId, other.id, 'fitted', true);
     if (other && body.kind === 'split') {
       const [same] = await db.select({ id: partCorrection.id }).from(partCorrection).where(eq(partCorrection.otherId, other.id));
-      if (!same) throw new Fault(409, 'already_used', 'The article that is split off has to be a new one; this one is on record already.');
+      if (!same) throw new HttpProblem('already_used', 'The article that is split off has to be a new one; this one is on record already.');
     }
     if (body.kind === 'split' && !other)
       await db
         .insert(part)
         .values({ ...own, id: body.otherId, tag: null })
         .onConflictDoNothing();
-    return {};
   }),
-  logPart: async (call) => {
-    const { part: described, ...body } = call.body;
+  logPart: keeps('partEvents', async ({ part: described, ...body }, call) => {
     // A part is not described to a job that was handed back: the event is refused below, and nothing is left of it.
     const [released] = await call.db.select({ id: release.id }).from(release).where(eq(release.jobId, call.params.jobId));
     // Everything is looked at first: nothing is left of a part whose event is refused.
@@ -238,6 +238,5 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
       // A tag bound or a note added since is no other article.
       keptAs(kept, { kind: described.kind, name: described.name }, 'part');
     }
-    return addEvent(call.db, 'partEvents', eventRow(call, body));
-  },
+  }),
 };

@@ -1,53 +1,51 @@
-import { acceptanceKey, buildSheet, deriveJob, itemLock, readSheet, RULE_VERSION } from '@dauer/core';
+import { acceptanceKey } from '@dauer/core/catalogue';
+import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
+import { buildSheet, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
-import { addEvent, RELEASED_WORDS } from '../../platform/events.ts';
-import { eventRow, keeps } from '../../platform/handlers.ts';
-import { Fault } from '../../platform/problem.ts';
+import { RELEASED_WORDS } from '../../platform/events.ts';
+import { keeps } from '../../platform/handlers.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
-import { requireEvent } from '../../records/belongs.ts';
+import { requireEvent } from '../../records/ownership.ts';
 import { requirePassword } from '../../records/people.ts';
 import { basisOf } from '../../records/release.ts';
 
 export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
   /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
   prove: keeps('proofs', async (body, { db, params }) => {
-    if (body.result === 'not_tried') return {};
+    if (body.result === 'not_tried') return;
     const file = await readJobFile(db, params.jobId);
-    if (file.release || file.proofs.some((p) => p.id === body.id)) return {};
+    if (file.release || file.proofs.some((p) => p.id === body.id)) return;
     const lock = itemLock(deriveJob(file, new Date().toISOString()), body.item);
-    if (lock) throw new Fault(409, 'control_locked', `${lock.control.name}: ${lock.why}`);
-    return {};
+    if (lock) throw new HttpProblem('control_locked', `${lock.control.name}: ${lock.why}`);
   }),
   /** Only what blocks now, and only by the role that the verdict asks for. */
-  accept: async (call) => {
+  accept: keeps('acceptances', async (body, call) => {
     const { db, params, person } = call;
-    const { password, ...body } = call.body;
-    await requirePassword(call, password);
+    await requirePassword(call, body.password);
     const file = await readJobFile(db, params.jobId);
     if (!file.acceptances.some((a) => a.id === body.id)) {
       const state = deriveJob(file, new Date().toISOString());
-      if (file.release) throw new Fault(409, 'released', RELEASED_WORDS);
+      if (file.release) throw new HttpProblem('released', RELEASED_WORDS);
       const found = [...state.obligations, ...state.offers].find((o) => acceptanceKey(o) === body.obligation && o.state === 'open');
-      if (!found) throw new Fault(409, 'nothing_to_accept', 'This does not block any more, or never did.');
-      if (!found.acceptBy) throw new Fault(409, 'no_waiver', `${found.what}: this is answered by the work, not by a waiver.`);
+      if (!found) throw new HttpProblem('nothing_to_accept', 'This does not block any more, or never did.');
+      if (!found.acceptBy) throw new HttpProblem('no_waiver', `${found.what}: this is answered by the work, not by a waiver.`);
       if (found.acceptBy === 'lead' && person.role !== 'lead')
-        throw new Fault(403, 'role', `${found.what}: a lead accepts this, with a reason.`);
+        throw new HttpProblem('role', `${found.what}: a lead accepts this, with a reason.`);
     }
-    return addEvent(db, 'acceptances', eventRow(call, body));
-  },
+  }),
   /** Of what the sheet names, and nothing else; the owner takes it over by name. */
   answerAfterCare: keeps('afterCares', async (body, { db, params }) => {
     const [kept] = await db.select({ sheet: release.sheet }).from(release).where(eq(release.jobId, params.jobId));
     if (kept && !readSheet(kept.sheet).afterCare.some((a) => a.item === body.item))
-      throw new Fault(422, 'unknown_reference', 'The hand-back sheet does not name this.');
-    if (body.result === 'taken_over' && body.note.trim().length < 3) throw new Fault(422, 'name', 'Say who takes it over, by name.');
-    return {};
+      throw new HttpProblem('unknown_reference', 'The hand-back sheet does not name this.');
+    if (body.result === 'taken_over' && body.note.trim().length < 3)
+      throw new HttpProblem('name_missing', 'Say who takes it over, by name.');
   }),
   amend: keeps('amendments', async (body, { db, params }) => {
     if (body.corrects !== null) await requireEvent(db, params.jobId, body.corrects);
-    return {};
   }),
   release: async (call) => {
     const { db, body, params, person } = call;
@@ -59,19 +57,18 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
         .from(account)
         .where(eq(account.id, person.id))
         .for('share');
-      if (now?.role !== 'lead' || !now.active) throw new Fault(403, 'role', 'Your role has changed meanwhile. A lead hands back.');
+      if (now?.role !== 'lead' || !now.active) throw new HttpProblem('role', 'Your role has changed meanwhile. A lead hands back.');
       await tx.execute(sql`select 1 from ${job} where ${job.id} = ${params.jobId} for update`);
       const file = await readJobFile(tx, params.jobId);
       if (file.release) {
         if (file.release.id === body.id) return file.release;
-        throw new Fault(409, 'released', 'This job has been handed back already.', { current: { releasedAt: file.release.releasedAt } });
+        throw new HttpProblem('released', 'This job has been handed back already.', { current: { releasedAt: file.release.releasedAt } });
       }
       const at = new Date().toISOString();
       const state = deriveJob(file, at);
-      if (state.voided) throw new Fault(409, 'voided', 'This job was voided: nothing in it counts, so there is nothing to hand back.');
+      if (state.voided) throw new HttpProblem('voided', 'This job was voided: nothing in it counts, so there is nothing to hand back.');
       if (state.blocks.length > 0) {
-        throw new Fault(
-          409,
+        throw new HttpProblem(
           'blocked',
           `${state.blocks.length} ${state.blocks.length === 1 ? 'thing stands' : 'things stand'} in the way of handing back.`,
           {

@@ -1,14 +1,15 @@
 import { mayCall, SHEET_PDF } from '@dauer/contract';
-import { buildSheet, deriveJob } from '@dauer/core';
+import { deriveJob } from '@dauer/core/job';
+import { buildSheet } from '@dauer/core/views';
 import { eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
 import { owner, shop, vehicle } from '../../db/schema.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import { whoAsks } from '../../platform/session.ts';
 import { readJobFile } from '../../records/jobFile.ts';
-import { apart } from '../../work/apart.ts';
+import { apart } from '../../beside/apart.ts';
 import type { Printed } from './printSheet.ts';
 
 /** The sheet as it was handed back, or as it stands now. */
@@ -36,8 +37,8 @@ export function serveSheetPdf(app: FastifyInstance, db: Database): void {
   const params = z.object({ jobId: z.uuid() });
   app.get(SHEET_PDF.path, { schema: { hide: true, params } }, async (request, reply) => {
     const person = await whoAsks(db, request);
-    if (!person) throw new Fault(401, 'signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(SHEET_PDF.role, person.role)) throw new Fault(403, 'role', `This takes the role of ${SHEET_PDF.role}.`);
+    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
+    if (!mayCall(SHEET_PDF.role, person.role)) throw new HttpProblem('role', `This takes the role of ${SHEET_PDF.role}.`);
     const { jobId } = params.parse(request.params);
     const all = await printed(db, jobId, person.role === 'lead');
     const bytes = Buffer.from(await apart('pdf', all));

@@ -1,4 +1,6 @@
-import { handedBackWords, type HandbackSheet, type JobFile, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { handedBackWords } from '@dauer/core/history';
+import { PHASE_WORD } from '@dauer/core/judging';
+import type { HandbackSheet, JobFile, SheetLine } from '@dauer/core/ledger';
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';

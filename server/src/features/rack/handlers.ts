@@ -1,14 +1,16 @@
-import { attempt, type GaugeVersion, repeatStudy } from '@dauer/core';
+import type { GaugeVersion } from '@dauer/core/ledger';
+import { repeatStudy } from '@dauer/core/metrology';
+import { toResult } from '@dauer/core/quantity';
 import { desc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import * as s from '../../db/schema.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readGauges } from '../../records/jobFile.ts';
 import { readCallBacks } from '../../records/rack.ts';
 import { instrumentHandlers, type InstrumentNames } from './instruments.ts';
-import { leaned } from './leaned.ts';
+import { leaned } from './affectedReadings.ts';
 
 async function newest(db: Database, gaugeId: string): Promise<GaugeVersion> {
   const versions = await db.select().from(s.gauge).where(eq(s.gauge.gaugeId, gaugeId)).orderBy(desc(s.gauge.enteredAt), desc(s.gauge.id));
@@ -73,7 +75,7 @@ export const rackHandlers: Pick<Handlers, Names> = {
   },
   checkGauge: async ({ db, params, body, person }) => {
     const { settingPiece } = await newest(db, params.id);
-    if (settingPiece === null) throw new Fault(409, 'no_piece', 'This gauge has no setting piece on record. Enter its nominal first.');
+    if (settingPiece === null) throw new HttpProblem('no_piece', 'This gauge has no setting piece on record. Enter its nominal first.');
     await db
       .insert(s.gaugeCheck)
       .values({ ...body, gaugeId: params.id, nominal: settingPiece, enteredBy: person.id })
@@ -85,8 +87,8 @@ export const rackHandlers: Pick<Handlers, Names> = {
     const { versionId, ...fields } = body;
     return db.transaction(async (tx) => {
       const from = await newest(tx, params.id);
-      const tried = attempt(() => repeatStudy(fields.readings, from.resolution));
-      if (!tried.ok) throw new Fault(422, tried.refusal.code, tried.refusal.message);
+      const tried = toResult(() => repeatStudy(fields.readings, from.resolution));
+      if (!tried.ok) throw tried.refusal;
       const { shortSpan } = tried.value;
       await tx
         .insert(s.repeatStudy)
@@ -99,7 +101,7 @@ export const rackHandlers: Pick<Handlers, Names> = {
   },
   callBackGauge: async ({ db, params, body, person }) => {
     await newest(db, params.id);
-    if (body.since > new Date().toISOString()) throw new Fault(422, 'future', 'A gauge is called back from a day that has been.');
+    if (body.since > new Date().toISOString()) throw new HttpProblem('future', 'A gauge is called back from a day that has been.');
     await db
       .insert(s.callBack)
       .values({ ...body, gaugeId: params.id, enteredBy: person.id })

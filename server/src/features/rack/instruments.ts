@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { secret } from '../../db/schema.ts';
 import { pageOf } from '../../platform/live.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { tell, tellInOrder } from '../../platform/tell.ts';
 
@@ -11,7 +11,7 @@ export type InstrumentNames = 'instrumentSays' | 'claimInstrument' | 'instrument
 
 const NAME = 'instruments';
 /** Live figures of one instrument that come faster than this are passed over, ms. */
-const LEAST_APART_MS = 40;
+const MIN_APART_MS = 40;
 const lastHeard = new Map<string, number>();
 
 /** The key of the shop's instruments: given with the environment, or kept in the database. */
@@ -32,9 +32,9 @@ export const instrumentHandlers: Pick<Handlers, InstrumentNames> = {
     const given = /^Bearer (.{16,200})$/.exec(request.headers.authorization ?? '')?.[1];
     const key = await keyOf(db);
     if (!given || !key || !same(given, key))
-      throw new Fault(401, 'instrument_key', 'This instrument is not known here. A lead gives it the key of the bench under Gauges.');
+      throw new HttpProblem('instrument_key', 'This instrument is not known here. A lead gives it the key of the bench under Gauges.');
     const now = Date.now();
-    if (body.event === 'live' && now - (lastHeard.get(body.instrument) ?? 0) < LEAST_APART_MS) return { heard: false };
+    if (body.event === 'live' && now - (lastHeard.get(body.instrument) ?? 0) < MIN_APART_MS) return { heard: false };
     if (lastHeard.size > 500) lastHeard.clear();
     lastHeard.set(body.instrument, now);
     // The next press must not overtake this one: it would be taken at another position.
@@ -49,7 +49,7 @@ export const instrumentHandlers: Pick<Handlers, InstrumentNames> = {
     const known = await keyOf(db);
     if (known && !body.anew) return { key: known };
     if (process.env['DAUER_INSTRUMENT_KEY'])
-      throw new Fault(409, 'key_given', 'The key of the bench is given when the server is started; it is changed there.');
+      throw new HttpProblem('key_given', 'The key of the bench is given when the server is started; it is changed there.');
     const key = randomBytes(24).toString('base64url');
     await db
       .insert(secret)

@@ -1,11 +1,11 @@
-import type { Role } from '@dauer/core';
+import type { Role } from '@dauer/core/verdict';
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
 import { account } from '../../db/schema.ts';
 import { countAttempt, countByName, dropOldAttempts, forgetAttempts } from '../../platform/attempts.ts';
 import { idReused } from '../../platform/once.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import { hashPassword, verifyPassword } from '../../platform/password.ts';
 
 /** Initials of a name: "Ines Okafor-Lind" → "IO". */
@@ -31,7 +31,7 @@ export async function addAccount(db: Database, a: NewAccount): Promise<AccountRo
     .values({ id: a.id, name: a.name, initials: initialsOf(a.name), login: a.login.toLowerCase(), passwordHash, role: a.role })
     .onConflictDoNothing({ target: account.id });
   const [row] = await db.select().from(account).where(eq(account.id, a.id));
-  if (!row) throw new Fault(409, 'already_used', 'This sign-in name is already in use. Choose another one.');
+  if (!row) throw new HttpProblem('already_used', 'This sign-in name is already in use. Choose another one.');
   if (row.name !== a.name || row.login !== a.login.toLowerCase()) throw idReused({ id: row.id, name: row.name });
   return row;
 }
@@ -49,7 +49,7 @@ export interface Device {
  * Checks a sign-in. Attempts are counted before they are tried, in the database, so that every process counts them
  * together: by address, and by name, or by device where the person signed in on it before. Nobody is locked out by what
  * others try elsewhere.
- * @throws Fault 429 where attempts come too fast or too many; 401 where name and password do not fit
+ * @throws HttpProblem 429 where attempts come too fast or too many; 401 where name and password do not fit
  */
 export async function checkSignIn(
   db: Database,
@@ -69,7 +69,7 @@ export async function checkSignIn(
     await countByName(db, name);
   }
   const fits = await verifyPassword(password, row?.passwordHash ?? DUMMY);
-  if (!row || !fits || !row.active) throw new Fault(401, 'wrong_sign_in', 'Name and password do not fit together.');
+  if (!row || !fits || !row.active) throw new HttpProblem('wrong_sign_in', 'Name and password do not fit together.');
   if (known) await forgetAttempts(db, 'known_device', known);
   else {
     await forgetAttempts(db, 'address', address);

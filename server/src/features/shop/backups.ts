@@ -6,22 +6,21 @@ import { shop } from '../../db/schema.ts';
 import { ask, homeOf, readSettings, readStatus, writeKey, writeSettings } from '../../keeping/files.ts';
 import { checkOf, keyOf } from '../../keeping/seal.ts';
 import { Target, TargetAway } from '../../keeping/target.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { requirePassword } from '../../records/people.ts';
 
-const LEAST_PASSPHRASE = 12;
+const MIN_PASSPHRASE = 12;
 
 function stateOf(home: string | null) {
   return home ? { settings: readSettings(home), status: readStatus(home) } : { settings: null, status: null };
 }
 
-/** The folder of the book, or a Fault where another server has the book. */
+/** The folder of the book, or a HttpProblem where another server has the book. */
 function requireHome(): string {
   const home = homeOf();
   if (home) return home;
-  throw new Fault(
-    409,
+  throw new HttpProblem(
     'book_elsewhere',
     'The book lies on a database server of its own, named by DATABASE_URL: its backups are that server’s. Here a logical dump is made every night.',
   );
@@ -39,9 +38,8 @@ async function begin(db: Database, folder: string, settings: BackupSettings): Pr
   try {
     await target.begin({ shop: own?.name ?? '', seals: now });
   } catch (error) {
-    if (error instanceof TargetAway) throw new Fault(422, 'no_folder', error.message);
-    throw new Fault(
-      422,
+    if (error instanceof TargetAway) throw new HttpProblem('no_folder', error.message);
+    throw new HttpProblem(
       'no_folder',
       `Nothing can be written into ${folder}. Name another folder, or let the account that Dauer runs as write there.`,
     );
@@ -59,7 +57,7 @@ export const backupHandlers: Pick<Handlers, Names> = {
     const home = requireHome();
     const settings = { ...readSettings(home), folder: body.folder };
     if (body.folder !== null) {
-      if (!isAbsolute(body.folder)) throw new Fault(422, 'no_folder', 'Name the folder with its whole path, from the root: /media/stick');
+      if (!isAbsolute(body.folder)) throw new HttpProblem('no_folder', 'Name the folder with its whole path, from the root: /media/stick');
       await begin(db, body.folder, settings);
     }
     writeSettings(home, settings);
@@ -75,11 +73,10 @@ export const backupHandlers: Pick<Handlers, Names> = {
       writeSettings(home, { ...settings, seal: null });
       writeKey(home, null);
     } else {
-      if (body.passphrase.trim().length < LEAST_PASSPHRASE)
-        throw new Fault(
-          422,
+      if (body.passphrase.trim().length < MIN_PASSPHRASE)
+        throw new HttpProblem(
           'short_passphrase',
-          `A passphrase has ${LEAST_PASSPHRASE} characters or more; several words are easiest to copy.`,
+          `A passphrase has ${MIN_PASSPHRASE} characters or more; several words are easiest to copy.`,
         );
       const salt = randomBytes(16);
       const key = keyOf(body.passphrase, salt);

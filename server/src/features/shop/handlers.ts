@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, ilike, inArray, isNotNull, or, sql } from 'drizzle-orm';
 import { account, job, owner, part, shop, vehicle } from '../../db/schema.ts';
 import { hashPassword } from '../../platform/password.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { beginSession, deviceOf, endAllSessions, endSession } from '../../platform/session.ts';
 import { FROM_BEFORE_ID } from '../../records/people.ts';
@@ -31,6 +31,7 @@ type Names =
   | 'signIn'
   | 'signOut'
   | 'me'
+  | 'setCurrency'
   | 'people'
   | 'addPerson'
   | 'changePerson'
@@ -61,7 +62,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
     const made = await db.transaction(async (tx) => {
       await tx.execute(sql`select pg_advisory_xact_lock(4711)`);
       const [any] = await tx.select({ id: account.id }).from(account).limit(1);
-      if (any) throw new Fault(409, 'already_set_up', 'This shop already has its first lead. Sign in.');
+      if (any) throw new HttpProblem('already_set_up', 'This shop already has its first lead. Sign in.');
       const demo = process.env['DAUER_DEMO'] === '1';
       await tx
         .insert(shop)
@@ -86,6 +87,12 @@ export const shopHandlers: Pick<Handlers, Names> = {
     if (!row) throw notFound('account');
     return meOf(db, row);
   },
+  setCurrency: async ({ db, person, body }) => {
+    await db.update(shop).set({ currency: body.currency });
+    const [row] = await db.select().from(account).where(eq(account.id, person.id));
+    if (!row) throw notFound('account');
+    return meOf(db, row);
+  },
   people: async ({ db, person }) => {
     const rows = await db.select().from(account).orderBy(asc(account.createdAt));
     return rows
@@ -97,7 +104,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
     const { version, password, ...change } = body;
     if (params.id === FROM_BEFORE_ID) throw notFound('account');
     if (params.id === person.id && (change.active === false || (change.role && change.role !== 'lead'))) {
-      throw new Fault(409, 'own_account', 'You cannot take the role of lead from yourself. Another lead has to do it.');
+      throw new HttpProblem('own_account', 'You cannot take the role of lead from yourself. Another lead has to do it.');
     }
     const set = { ...change, ...(password ? { passwordHash: await hashPassword(password) } : {}), version: version + 1 };
     const [row] = await db
@@ -108,7 +115,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
     if (!row) {
       const [current] = await db.select().from(account).where(eq(account.id, params.id));
       if (!current) throw notFound('account');
-      throw new Fault(409, 'stale', `${current.name} was changed meanwhile. Nothing was overwritten; look at both and decide.`, {
+      throw new HttpProblem('stale', `${current.name} was changed meanwhile. Nothing was overwritten; look at both and decide.`, {
         current: personOf(current),
       });
     }
@@ -126,26 +133,26 @@ export const shopHandlers: Pick<Handlers, Names> = {
       .from(vehicle)
       .where(or(ilike(vehicle.tag, q), ilike(vehicle.name, q)))
       .orderBy(asc(vehicle.tag))
-      .limit(MOST_FOUND);
+      .limit(MAX_FOUND);
     const byComplaint = db
       .select({ id: job.vehicleId })
       .from(job)
       .where(ilike(job.complaint, q))
       .orderBy(desc(job.openedAt))
-      .limit(MOST_FOUND);
+      .limit(MAX_FOUND);
     const byOwner = db
       .select({ id: vehicle.id })
       .from(vehicle)
       .innerJoin(owner, eq(owner.id, vehicle.ownerId))
       .where(and(ilike(owner.name, q), person.role === 'lead' ? undefined : sql`false`))
-      .limit(MOST_FOUND);
+      .limit(MAX_FOUND);
     const found = byVehicle.union(byComplaint).union(byOwner).as('found');
     const vehicles = await db
       .select({ vehicle })
       .from(vehicle)
       .innerJoin(found, eq(found.id, vehicle.id))
       .orderBy(asc(vehicle.tag))
-      .limit(MOST_FOUND);
+      .limit(MAX_FOUND);
     const ids = vehicles.map((v) => v.vehicle.id);
     const jobs =
       ids.length > 0
@@ -160,7 +167,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
       .from(part)
       .where(and(isNotNull(part.tag), or(ilike(part.tag, q), ilike(part.partNumber, q), ilike(part.name, q))))
       .orderBy(asc(part.tag))
-      .limit(MOST_FOUND);
+      .limit(MAX_FOUND);
     return [
       ...vehicles.map(({ vehicle: v }) => {
         const mine = jobs.filter((x) => x.vehicleId === v.id);
@@ -178,7 +185,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
 };
 
 /** Most vehicles, and most parts, that a search lists. */
-const MOST_FOUND = 12;
+const MAX_FOUND = 12;
 
 /** The demonstration shop's password, shown on its sign-in page. No other shop has it. */
 const DEMO_PASSWORD = 'brakes-hold-lives';

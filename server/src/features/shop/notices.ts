@@ -1,5 +1,5 @@
 import { type Notice, mayCall } from '@dauer/contract';
-import type { Role } from '@dauer/core';
+import type { Role } from '@dauer/core/verdict';
 import { sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { homeOf, readSettings, readStatus } from '../../keeping/files.ts';

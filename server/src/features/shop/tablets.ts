@@ -7,7 +7,7 @@ import { account, session, tablet } from '../../db/schema.ts';
 import { countAttempt, forgetAttempts } from '../../platform/attempts.ts';
 import { hashPassword, verifyPassword } from '../../platform/password.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault, notFound } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { beginSession } from '../../platform/session.ts';
 import { tell } from '../../platform/tell.ts';
@@ -88,13 +88,13 @@ export const tabletHandlers: Pick<Handlers, Names> = {
   /** Attempts are counted by person and tablet before they are tried, so that every process counts them together. */
   switchTo: async ({ db, body, request }) => {
     const own = await tabletOf(db, request);
-    if (!own) throw new Fault(403, 'not_a_tablet', 'A PIN opens only a tablet of the shop. Sign in with the password.');
+    if (!own) throw new HttpProblem('not_a_tablet', 'A PIN opens only a tablet of the shop. Sign in with the password.');
     await countAttempt(db, 'tablet', own.id);
     const subject = `${own.id}:${body.personId}`;
     await countAttempt(db, 'pin', subject);
     const [row] = await db.select().from(account).where(eq(account.id, body.personId));
     const fits = await verifyPassword(body.pin, row?.pinHash ?? DUMMY);
-    if (!row?.active || !row.pinHash || !fits) throw new Fault(401, 'wrong_sign_in', 'The PIN does not fit.');
+    if (!row?.active || !row.pinHash || !fits) throw new HttpProblem('wrong_sign_in', 'The PIN does not fit.');
     await forgetAttempts(db, 'pin', subject);
     await forgetAttempts(db, 'tablet', own.id);
     await beginSession(db, request, row.id, own.id);

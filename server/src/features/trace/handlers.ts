@@ -1,34 +1,39 @@
 import type { ENDPOINTS } from '@dauer/contract';
-import { answerable, caseOf, deriveJob, NOTHING_ELSE, networkOf, contextOf, TABLES } from '@dauer/core';
+import { answerable, TABLES } from '@dauer/core/catalogue';
+import { deriveJob, tryJob } from '@dauer/core/job';
+import { NOTHING_ELSE } from '@dauer/core/ledger';
+import { networkOf } from '@dauer/core/stages';
+import { calibrationCase, contextOf } from '@dauer/core/views';
 import { asc, desc, eq, inArray, max } from 'drizzle-orm';
 import { causeLook, priorVersion } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
-import { Fault } from '../../platform/problem.ts';
+import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 
 /** Most jobs gone through, the newest: they are read whole. */
-const MOST_CASES = 100;
+const MAX_CASES = 100;
 
 export const traceHandlers = {
   observe: keeps('observations', (body) => {
     const facts = answerable(body.code);
-    if (!facts) throw new Fault(422, 'unknown_observation', 'This observation is not on the list.');
+    if (!facts) throw new HttpProblem('unknown_observation', 'This observation is not on the list.');
     if (facts.perCorner !== (body.corner !== null))
-      throw new Fault(422, 'corner', facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.');
-    return {};
+      throw new HttpProblem(
+        'corner_or_whole',
+        facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.',
+      );
   }),
   lookForCause: keeps('causeLooks', async (body, { db, params }) => {
     if (body.fault === NOTHING_ELSE) {
-      if (body.place !== 'system') throw new Fault(422, 'unknown_cause', 'That nothing else was found is said of the whole vehicle.');
-      return {};
+      if (body.place !== 'system') throw new HttpProblem('unknown_cause', 'That nothing else was found is said of the whole vehicle.');
+      return;
     }
     const state = deriveJob(await readJobFile(db, params.jobId), body.happenedAt);
     const network = networkOf(state.file.layout, contextOf(state), TABLES);
     if (!network.faults.some((f) => f.id === `${body.fault}@${body.place}`))
-      throw new Fault(422, 'unknown_cause', 'This vehicle has no place with such a fault.');
-    return {};
+      throw new HttpProblem('unknown_cause', 'This vehicle has no place with such a fault.');
   }),
   tracingRecord: async ({ db }: Call<typeof ENDPOINTS.tracingRecord>) => {
     const closed = await db
@@ -37,10 +42,11 @@ export const traceHandlers = {
       .where(eq(causeLook.fault, NOTHING_ELSE))
       .groupBy(causeLook.jobId)
       .orderBy(desc(max(causeLook.happenedAt)))
-      .limit(MOST_CASES);
+      .limit(MAX_CASES);
     const cases = [];
     for (const { jobId } of closed) {
-      const found = caseOf(deriveJob(await readJobFile(db, jobId), new Date().toISOString()));
+      const tried = tryJob(await readJobFile(db, jobId), new Date().toISOString());
+      const found = tried.ok ? calibrationCase(tried.state) : null;
       if (found) cases.push(found);
     }
     return { cases, priors: await db.select().from(priorVersion).orderBy(asc(priorVersion.enteredAt), asc(priorVersion.id)) };
@@ -48,7 +54,7 @@ export const traceHandlers = {
   takeOverPriors: async ({ db, body, person }: Call<typeof ENDPOINTS.takeOverPriors>) => {
     for (const p of body.priors)
       if (!TABLES.faults.some((f) => f.id === p.fault))
-        throw new Fault(422, 'unknown_cause', `There is no fault ${p.fault} in the tables.`);
+        throw new HttpProblem('unknown_cause', `There is no fault ${p.fault} in the tables.`);
     await db
       .insert(priorVersion)
       .values(body.priors.map((p) => ({ ...p, enteredBy: person.id })))

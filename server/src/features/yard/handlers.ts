@@ -1,17 +1,7 @@
-import {
-  deriveJob,
-  doableNow,
-  fluidState,
-  forNowOf,
-  type HandbackSheet,
-  type JobState,
-  mayMove,
-  nextAct,
-  runningOperations,
-  standing,
-  takenBackIds,
-  waitsOf,
-} from '@dauer/core';
+import { fluidState, runningOperations } from '@dauer/core/history';
+import { doableNow, type JobState, nextAct, tryJob } from '@dauer/core/job';
+import { type HandbackSheet, retractedIds, standing } from '@dauer/core/ledger';
+import { forNowOf, mayMove, waitsOf } from '@dauer/core/views';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { YardJob } from '@dauer/contract';
 import type { Database } from '../../db/connect.ts';
@@ -21,7 +11,7 @@ import { openJobIds, readJobFile } from '../../records/jobFile.ts';
 import { readNewestLayouts } from '../../records/layout.ts';
 
 /** Most reasons for waiting listed of a job. */
-const MOST_WAITS = 3;
+const MAX_WAITS = 3;
 
 function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
   const { file } = state;
@@ -41,10 +31,15 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
     ),
     blocks: state.blocks.length,
     next: next ? { stage: next.stage, what: next.what, slotId: next.slotId } : null,
-    waits: waitsOf(state).slice(0, MOST_WAITS),
+    waits: waitsOf(state).slice(0, MAX_WAITS),
     doable: doableNow(state).length,
     forNow: forNowOf(state),
-    move: { level: mayMove(state).level, reasons: mayMove(state).reasons.slice(0, MOST_WAITS) },
+    move: {
+      level: mayMove(state).level,
+      reasons: mayMove(state)
+        .reasons.slice(0, MAX_WAITS)
+        .map((r) => r.words),
+    },
     running: runningOperations(state.book, today).map(({ operation, minutes }) => ({
       title: operation.title,
       minutes,
@@ -54,7 +49,7 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
 }
 
 /** Most vehicles listed by their fluid, and of how many the due day is worked out: those whose fluid is the oldest. */
-const MOST_DUE = 6;
+const MAX_DUE = 6;
 const OLDEST = 48;
 
 /** Vehicles by the age of their fluid, the oldest first: by the newest change on record, or of before these records. */
@@ -87,7 +82,7 @@ async function fluidDues(db: Database, today: string) {
     .where(inArray(job.vehicleId, ids));
   const jobs = [...new Set([...served.map((r) => r.service.jobId), ...told.map((r) => r.earlier.jobId)])];
   const pulls = await db.select().from(bleedPull).where(inArray(bleedPull.jobId, jobs));
-  const gone = takenBackIds(await db.select().from(takeBack).where(inArray(takeBack.jobId, jobs)));
+  const gone = retractedIds(await db.select().from(takeBack).where(inArray(takeBack.jobId, jobs)));
   const layouts = await readNewestLayouts(db, ids);
   return vehicles
     .flatMap((v) => {
@@ -109,14 +104,14 @@ async function fluidDues(db: Database, today: string) {
       return state ? [{ vehicleId: v.id, tag: v.tag, name: v.name, jobId, ...state }] : [];
     })
     .sort((a, b) => (a.due < b.due ? -1 : 1))
-    .slice(0, MOST_DUE);
+    .slice(0, MAX_DUE);
 }
 
 /** What is still owed after hand-back, of the vehicles handed back last. */
 async function withAfterCare<T extends { jobId: string; due: HandbackSheet['afterCare'] | null }>(db: Database, rows: readonly T[]) {
   const ids = rows.map((r) => r.jobId);
   const answers = ids.length > 0 ? await db.select().from(afterCare).where(inArray(afterCare.jobId, ids)) : [];
-  const gone = takenBackIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.jobId, ids)) : []);
+  const gone = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.jobId, ids)) : []);
   const closed = (jobId: string, item: string): boolean =>
     standing(answers, gone)
       .findLast((a) => a.jobId === jobId && a.item === item)
@@ -161,9 +156,13 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job'> = {
         .orderBy(sql`${release.releasedAt} desc`)
         .limit(6),
     ]);
+    const tried = files.map((file) => ({ file, derived: tryJob(file, today) }));
     return {
       late: await lateOnes(db),
-      jobs: files.map((f) => yardJob(deriveJob(f, today), today)),
+      jobs: tried.flatMap(({ derived }) => (derived.ok ? [yardJob(derived.state, today)] : [])),
+      stuck: tried.flatMap(({ file, derived }) =>
+        derived.ok ? [] : [{ jobId: file.job.id, tag: file.vehicle.tag, name: file.vehicle.name, why: derived.why }],
+      ),
       fluid,
       handedBack: await withAfterCare(db, handedBack),
     };

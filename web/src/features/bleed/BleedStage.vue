@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { bleedOrder, circuitsToBleed, FLUID_CLASSES, fluidClass, type FluidClass, fluidState, placeName } from '@dauer/core';
+import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
+import { fluidState } from '@dauer/core/history';
+import { placeName } from '@dauer/core/layout';
+import { bleedOrder, circuitsToBleed } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import LockPlate from '../../app/LockPlate.vue';

@@ -1,17 +1,10 @@
 <script setup lang="ts">
-import {
-  type BleedMethod,
-  type BleedPull,
-  type BleedStep,
-  circuitName,
-  closedClear,
-  METHOD_NAME,
-  parseQuantity,
-  placeLock,
-  PRESSING,
-  Refusal,
-  whyNotGood,
-} from '@dauer/core';
+import { circuitName, closedClear } from '@dauer/core/history';
+import { placeLock } from '@dauer/core/job';
+import type { BleedMethod, BleedPull } from '@dauer/core/ledger';
+import { DomainError, readTold } from '@dauer/core/quantity';
+import { whyNotGood } from '@dauer/core/readiness';
+import { type BleedStep, METHOD_NAME, PRESSING } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -41,9 +34,9 @@ const good = computed(() => closedClear(props.pulls.at(-1)) && wrong.value === n
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {
   try {
-    if (!(parseQuantity(volume.value, 'volume', 'mL').canonical > 0)) throw new Refusal('nothing', 'A volume is more than nothing.');
+    readTold('bled', volume.value, 'mL');
   } catch (error) {
-    problem.value = error instanceof Refusal ? error.message : String(error);
+    problem.value = error instanceof DomainError ? error.message : String(error);
     return;
   }
   problem.value = '';

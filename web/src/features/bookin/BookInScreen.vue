@@ -1,19 +1,19 @@
 <script setup lang="ts">
+import { KIND_OF_JOB } from '@dauer/core/history';
 import {
-  buildLoose,
-  type LooseUnit,
-  type Finish,
   buildLayout,
+  buildLoose,
   checkLayout,
-  type Layout,
-  cornersOf,
-  CORNERS,
-  CORNER_NAME,
-  KIND_OF_JOB,
   type Corner,
-  type JobKind,
+  CORNER_NAME,
+  CORNERS,
+  cornersOf,
+  type Layout,
+  type LooseUnit,
   TEMPLATES,
-} from '@dauer/core';
+} from '@dauer/core/layout';
+import type { Finish, JobKind } from '@dauer/core/ledger';
+import { useSession } from '../../app/session.ts';
 import { useSessionStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -47,7 +47,8 @@ const blank = () => ({
   authorised: '',
   corners: [...CORNERS] as Corner[],
 });
-const form = useSessionStorage('dauer.bookin.4', blank());
+const session = useSession();
+const form = useSessionStorage('dauer.bookin.5', blank());
 const problem = ref('');
 const busy = ref(false);
 const fields = ref<Record<string, string>>({});
@@ -67,13 +68,16 @@ const faults = computed(() => checkLayout(layout.value));
 function toggle(c: Corner): void {
   form.value.corners = form.value.corners.includes(c) ? form.value.corners.filter((x) => x !== c) : [...form.value.corners, c];
 }
+const authorised = (): ReturnType<typeof sumOf> => sumOf(form.value.authorised, session.shop.currency);
 function check(): boolean {
   fields.value = faultsOf(form.value.vehicle);
-  if (!sumOf(form.value.authorised).ok) fields.value['authorised'] = `“${form.value.authorised}” cannot be read as a sum.`;
+  const sum = authorised();
+  if (!sum.ok) fields.value['authorised'] = sum.why;
   return Object.keys(fields.value).length === 0;
 }
 async function bookIn(): Promise<void> {
   const f = form.value;
+  const sum = authorised();
   problem.value = '';
   const [fault] = faults.value;
   if (fault) {
@@ -106,7 +110,7 @@ async function bookIn(): Promise<void> {
           fluidKnown: f.fluidKnown,
           promised: orNull(f.promised),
           finish: f.finish,
-          authorised: sumOf(f.authorised).sum,
+          authorised: sum.ok ? sum.sum : null,
           scopeCorners: !units && KIND_OF_JOB[f.kind].corners ? f.corners.filter((c) => cornersOf(layout.value).includes(c)) : [],
         },
       },

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { CORNER_NAME, cornersOf, type Corner, type Job, KIND_OF_JOB, placeName, slotById } from '@dauer/core';
+import { KIND_OF_JOB } from '@dauer/core/history';
+import { type Corner, CORNER_NAME, cornersOf, placeName, slotById } from '@dauer/core/layout';
+import type { Job } from '@dauer/core/ledger';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
@@ -72,12 +74,13 @@ async function save(): Promise<void> {
   const id = file.value?.job.id;
   if (!d || !id) return;
   problem.value = '';
-  if (!sumOf(d.authorised).ok) {
-    problem.value = `“${d.authorised}” cannot be read as a sum.`;
+  const authorised = sumOf(d.authorised, session.shop.currency);
+  if (!authorised.ok) {
+    problem.value = authorised.why;
     return;
   }
   try {
-    const body = { ...d, promised: d.promised || null, authorised: sumOf(d.authorised).sum };
+    const body = { ...d, promised: d.promised || null, authorised: authorised.sum };
     const saved = await call('changeJob', { params: { jobId: id }, body });
     draft.value = fromJob(saved);
     theirs.value = null;
@@ -85,7 +88,7 @@ async function save(): Promise<void> {
     await job.refresh();
   } catch (error) {
     problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.code === 'stale') theirs.value = (error.problem?.current as Job | undefined) ?? null;
+    if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as Job | undefined) ?? null;
   }
 }
 const byHand = computed(() => {
@@ -138,7 +141,7 @@ async function showOwner(): Promise<void> {
 
 <template>
   <template v-if="file && draft">
-    <div class="head">
+    <div class="head facts">
       <h1>{{ file.vehicle.name }}</h1>
       <span class="second">booked in {{ dayText(file.job.openedAt) }} by {{ job.who(file.job.openedBy) }}</span>
       <span v-if="file.imported" class="second small">
@@ -221,6 +224,12 @@ async function showOwner(): Promise<void> {
 </template>
 
 <style scoped>
+/* The name stays in one line; what is told beside it goes below where there is no room. */
+.facts {
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  padding: 6px 0;
+}
 /* Between the figures of the desk and the words. */
 .vehiclepictures {
   margin-top: 16px;

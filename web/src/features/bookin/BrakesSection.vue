@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { buildLayout, type Layout, type LooseUnit, TEMPLATES } from '@dauer/core';
+import { buildLayout, type Layout, type LooseUnit, TEMPLATES } from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import BrakeMap from '../../fittings/map/BrakeMap.vue';
 import { NO_MARKS } from '../../fittings/map/overlays.ts';

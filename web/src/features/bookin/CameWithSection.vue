@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type CameWith, compareCameWith, placeName, slotById } from '@dauer/core';
+import { placeName, slotById } from '@dauer/core/layout';
+import type { CameWith } from '@dauer/core/ledger';
+import { compareCameWith } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import PictureRow from '../../app/PictureRow.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { convert, groupThousands, parseQuantity, Refusal } from '@dauer/core';
+import { convert, DomainError, groupThousands, readTold } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';
@@ -13,9 +13,9 @@ const unit = computed(() => (job.state?.file.vehicle.distanceUnit === 'mi' ? 'mi
 const counters = computed(() => (job.state ? [...job.state.book.stand(job.state.file.counters)].reverse() : []));
 function read(): void {
   try {
-    parseQuantity(typed.value, 'distance_run', unit.value);
+    readTold('counter', typed.value, unit.value);
   } catch (error) {
-    problem.value = error instanceof Refusal ? error.message : String(error);
+    problem.value = error instanceof DomainError ? error.message : String(error);
     return;
   }
   problem.value = '';

@@ -1,17 +1,8 @@
 <script setup lang="ts">
-import {
-  attempt,
-  convert,
-  EARLIER_NAME,
-  earlierText,
-  type EarlierWhat,
-  groupThousands,
-  KNOWN_FROM_NAME,
-  type KnownFrom,
-  parsePartialDate,
-  parseQuantity,
-  placeName,
-} from '@dauer/core';
+import { placeName } from '@dauer/core/layout';
+import type { EarlierWhat, KnownFrom } from '@dauer/core/ledger';
+import { convert, groupThousands, parsePartialDate, readTold, toResult } from '@dauer/core/quantity';
+import { EARLIER_NAME, earlierText, KNOWN_FROM_NAME } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import PictureRow from '../../app/PictureRow.vue';
@@ -38,8 +29,8 @@ const rows = computed(() =>
 const items = (o: Readonly<Record<string, string>>) => Object.entries(o).map(([value, title]) => ({ value, title }));
 const places = computed(() => (job.state?.file.layout.slots ?? []).map((s) => ({ value: s.id, title: placeName(s) })));
 function tell(): void {
-  const date = attempt(() => parsePartialDate(f.value.on));
-  const run = f.value.km.trim() === '' ? null : attempt(() => parseQuantity(f.value.km, 'distance_run', unit.value).canonical);
+  const date = toResult(() => parsePartialDate(f.value.on));
+  const run = f.value.km.trim() === '' ? null : toResult(() => readTold('counter', f.value.km, unit.value).canonical);
   fault.value = { ...(date.ok ? {} : { on: date.refusal.message }), ...(run && !run.ok ? { km: run.refusal.message } : {}) };
   if (!date.ok || (run && !run.ok)) return;
   const { what, slotId, knownFrom, source, note } = f.value;

@@ -1,15 +1,7 @@
 <script setup lang="ts">
-import {
-  CORNER_NAME,
-  type Corner,
-  FORETELLS,
-  INTAKE_STATE_NAME,
-  intakeRows,
-  type IntakeRow,
-  type IntakeState,
-  STATES_OF,
-  THING_NAME,
-} from '@dauer/core';
+import { type Corner, CORNER_NAME } from '@dauer/core/layout';
+import type { IntakeState } from '@dauer/core/ledger';
+import { FORETELLS, INTAKE_STATE_NAME, type IntakeRow, intakeRows, STATES_OF, THING_NAME } from '@dauer/core/stages';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type JobState, placeName, revisionText, styleName } from '@dauer/core';
+import type { JobState } from '@dauer/core/job';
+import { placeName, styleName } from '@dauer/core/layout';
+import { revisionText } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { limitsNeeded, type NeededLimit } from '@dauer/core';
+import { limitsNeeded, type NeededLimit } from '@dauer/core/views';
 import { computed } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
 import { useJob } from '../../app/job.ts';

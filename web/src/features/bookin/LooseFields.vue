@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { KIND_FACTS, LOOSE_KINDS, type LooseUnit, MOST_LOOSE, MOST_PISTONS } from '@dauer/core';
+import { KIND_FACTS, LOOSE_KINDS, type LooseUnit, MAX_LOOSE, MAX_PISTONS } from '@dauer/core/layout';
 
 /** Which units came without their vehicle, and how many of each. */
 const units = defineModel<LooseUnit[]>({ required: true });
 const KINDS = LOOSE_KINDS.map((k) => ({ value: k, title: KIND_FACTS[k].name }));
-const counts = Array.from({ length: MOST_LOOSE }, (_, i) => i + 1);
-const pistons = Array.from({ length: MOST_PISTONS }, (_, i) => i + 1);
+const counts = Array.from({ length: MAX_LOOSE }, (_, i) => i + 1);
+const pistons = Array.from({ length: MAX_PISTONS }, (_, i) => i + 1);
 function change(i: number, what: Partial<LooseUnit>): void {
   units.value = units.value.map((u, n) => (n === i ? { ...u, ...what } : u));
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type FreeText, freeTexts } from '@dauer/core';
+import { type FreeText, freeTexts } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';

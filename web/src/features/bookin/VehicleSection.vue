@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Vehicle } from '@dauer/core';
+import type { Vehicle } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useJob } from '../../app/job.ts';
@@ -46,6 +46,7 @@ const WORDS: Readonly<Record<keyof VehicleDraft, string>> = {
   storage: 'Storage',
   standsYears: 'Stood, years',
   distanceUnit: 'Counter in',
+  driven: 'Driven wheels',
   massKg: 'Mass',
   massFrontKg: 'Mass in front',
   wheelbaseMm: 'Wheelbase',
@@ -57,7 +58,11 @@ const rows = computed(() => {
   const mine = draft.value;
   if (!mine || !theirs.value) return [];
   const other = draftOf(theirs.value);
-  return (Object.keys(WORDS) as (keyof VehicleDraft)[]).map((k) => ({ what: WORDS[k], mine: mine[k], theirs: other[k] }));
+  return (Object.keys(WORDS) as (keyof VehicleDraft)[]).map((k) => ({
+    what: WORDS[k],
+    mine: mine[k] ?? 'not said',
+    theirs: other[k] ?? 'not said',
+  }));
 });
 function edit(): void {
   draft.value = draftOf(props.vehicle);
@@ -78,7 +83,7 @@ async function save(): Promise<void> {
     leave();
   } catch (error) {
     problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.code === 'stale') theirs.value = (error.problem?.current as Vehicle | undefined) ?? null;
+    if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as Vehicle | undefined) ?? null;
   }
 }
 function overwrite(): void {

@@ -1,4 +1,6 @@
-import { attempt, type Climate, parseQuantity, type Storage, type UNWEIGHED, type Use, type Vehicle } from '@dauer/core';
+import type { Climate } from '@dauer/core/catalogue';
+import type { Storage, UNWEIGHED, Use, Vehicle } from '@dauer/core/ledger';
+import { parseQuantity, toResult } from '@dauer/core/quantity';
 
 /** A vehicle as it is being typed: every figure still as text. */
 export interface VehicleDraft {
@@ -14,6 +16,7 @@ export interface VehicleDraft {
   storage: Storage;
   standsYears: string;
   distanceUnit: Vehicle['distanceUnit'];
+  driven: NonNullable<Vehicle['driven']> | null;
   massKg: string;
   massFrontKg: string;
   wheelbaseMm: string;
@@ -54,6 +57,7 @@ export const blankVehicle = (): VehicleDraft => ({
   storage: 'dry',
   standsYears: '',
   distanceUnit: 'km',
+  driven: null,
   massKg: '',
   massFrontKg: '',
   wheelbaseMm: '',
@@ -78,6 +82,7 @@ export function draftOf(v: Vehicle): VehicleDraft {
   const { tag, name, make, model, body, use, climate, storage, distanceUnit } = v;
   return {
     ...{ tag, name, make, model, body, use, climate, storage, distanceUnit },
+    driven: v.driven ?? null,
     ...figures(v),
     year: v.year === null ? '' : String(v.year),
     variant: v.variant ?? '',
@@ -96,13 +101,13 @@ export function faultsOf(d: VehicleDraft): Record<string, string> {
   if (d.standsYears.trim() !== '' && !(stood >= 0 && stood <= 150)) found['standsYears'] = `“${d.standsYears}” cannot be read as years.`;
   for (const f of FIGURES) {
     if (d[f.key].trim() === '') continue;
-    const tried = attempt(() => readFigure(f, d[f.key]));
+    const tried = toResult(() => readFigure(f, d[f.key]));
     const [low, high] = f.plausible;
     if (!tried.ok) found[f.key] = tried.refusal.message;
     else if (tried.value < low || tried.value > high)
       found[f.key] = `${d[f.key]} is read as ${Math.round(tried.value)} ${UNIT[f.kind]}, which cannot be. Look again.`;
   }
-  const [all, front] = [d.massKg, d.massFrontKg].map((t) => attempt(() => parseQuantity(t, 'mass', 'kg').canonical));
+  const [all, front] = [d.massKg, d.massFrontKg].map((t) => toResult(() => parseQuantity(t, 'mass', 'kg').canonical));
   if (all?.ok && front?.ok && front.value >= all.value) found['massFrontKg'] = 'Less than the whole vehicle stands on its front axle.';
   return found;
 }

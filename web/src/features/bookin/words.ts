@@ -1,4 +1,6 @@
-import { type Finish, KIND_OF_JOB } from '@dauer/core';
+import { KIND_OF_JOB } from '@dauer/core/history';
+import type { Finish } from '@dauer/core/ledger';
+import { parseMoney, toResult } from '@dauer/core/quantity';
 
 /** The words of Book in, as they are offered. */
 export const USES = [
@@ -24,6 +26,14 @@ export const COUNTERS = [
   { title: 'miles', value: 'mi' },
   { title: 'no counter', value: 'none' },
 ];
+/** Which wheels are driven: a driven one turns harder in neutral. */
+export const DRIVEN = [
+  { title: 'not said', value: null },
+  { title: 'front', value: 'front' },
+  { title: 'rear', value: 'rear' },
+  { title: 'all', value: 'all' },
+  { title: 'none', value: 'none' },
+];
 export const JOB_KINDS = Object.entries(KIND_OF_JOB).map(([value, k]) => ({ title: k.name, value }));
 
 /** How good is good enough, as agreed at the desk. */
@@ -35,9 +45,12 @@ export const FINISHES: Readonly<Record<Finish, string>> = {
 };
 export const FINISH_ITEMS = Object.entries(FINISHES).map(([value, title]) => ({ title, value }));
 
-/** A sum of money as it was typed; nothing typed is no sum. */
-export function sumOf(text: string): { readonly ok: boolean; readonly sum: number | null } {
+/** A sum of money as it was typed; nothing typed is no sum. `why` says what is wrong with one that cannot be read. */
+export function sumOf(
+  text: string,
+  currency: string | null,
+): { readonly ok: true; readonly sum: number | null } | { readonly ok: false; readonly why: string } {
   if (text.trim() === '') return { ok: true, sum: null };
-  const sum = Number(text.replace(/[\s,’']/g, ''));
-  return Number.isFinite(sum) && sum >= 0 && sum <= 1e9 ? { ok: true, sum } : { ok: false, sum: null };
+  const read = toResult(() => parseMoney(text, currency));
+  return read.ok ? { ok: true, sum: read.value } : { ok: false, why: read.refusal.message };
 }

@@ -1,17 +1,9 @@
 <script setup lang="ts">
-import {
-  axleOf,
-  CORNER_NAME,
-  intakeRows,
-  THING_NAME,
-  type Component,
-  KIND_FACTS,
-  needsDecision,
-  type OptionId,
-  optionsOf,
-  proposalsOf,
-  sidesDiffer,
-} from '@dauer/core';
+import type { OptionId } from '@dauer/core/catalogue';
+import type { Component } from '@dauer/core/judging';
+import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
+import { intakeRows, needsDecision, optionsOf, THING_NAME } from '@dauer/core/stages';
+import { proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import DecisionRow from './DecisionRow.vue';
@@ -57,7 +49,7 @@ function decide(c: Component, option: OptionId, reason: string, until: Until = N
 }
 function useAllThatHold(): void {
   for (const c of sound.value)
-    if (optionsOf(c.slot.kind, c.judged, c.findings, c.runout).find((o) => o.id === 'use_again')?.ruledOut === null)
+    if (optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === 'use_again')?.ruledOut === null)
       decide(c, 'use_again', '');
 }
 /** The costly order is the second one: what nobody has looked at yet. */

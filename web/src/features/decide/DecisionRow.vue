@@ -1,21 +1,12 @@
 <script setup lang="ts">
-import {
-  accessesOver,
-  againstWords,
-  attempt,
-  type Component,
-  type Decision,
-  mm,
-  OPTION_NAME,
-  parseQuantity,
-  type Person,
-  putOffWords,
-  type OptionId,
-  optionsOf,
-  type Proposal,
-  placeName,
-  VERDICT_WORD,
-} from '@dauer/core';
+import { accessesOver, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
+import { type Component, mm } from '@dauer/core/judging';
+import { placeName } from '@dauer/core/layout';
+import type { Decision, Person } from '@dauer/core/ledger';
+import { parseQuantity, toResult } from '@dauer/core/quantity';
+import { againstWords, optionsOf, putOffWords } from '@dauer/core/stages';
+import { VERDICT_WORD } from '@dauer/core/verdict';
+import type { Proposal } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
@@ -60,9 +51,7 @@ watch(
     editing.value = false;
   },
 );
-const options = computed(() =>
-  optionsOf(props.component.slot.kind, props.component.judged, props.component.findings, props.component.runout),
-);
+const options = computed(() => optionsOf(props.component.slot.kind, props.component.judged, props.component.findings, props.component.cut));
 /** What is ruled out, by its reason: options with the same one stand together. */
 const out = computed(() => {
   const byReason = new Map<string, string[]>();
@@ -89,7 +78,7 @@ const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
 function keep(): void {
   if (!chosen.value) return;
   if (chosen.value !== 'put_off') return emit('decide', chosen.value, reason.value.trim(), NO_TIME);
-  const read = km.value.trim() === '' ? null : attempt(() => parseQuantity(km.value, 'distance_run', props.distanceUnit).canonical);
+  const read = km.value.trim() === '' ? null : toResult(() => parseQuantity(km.value, 'distance_run', props.distanceUnit).canonical);
   kmWrong.value = read && !read.ok ? read.refusal.message : '';
   if (read && !read.ok) return;
   emit('decide', 'put_off', reason.value.trim(), { reviewOn: on.value || null, untilKm: read?.value ?? null, access: access.value });

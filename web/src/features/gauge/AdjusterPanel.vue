@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { adjusterFacts, adjusterTravel, adjusterWords, attempt, type Component } from '@dauer/core';
+import { adjusterFacts, adjusterTravel, adjusterWords, type Component } from '@dauer/core/judging';
+import { toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -15,7 +16,7 @@ const result = computed(() => {
   const f = facts.value;
   if (!f || f.drum === null || f.travel === null) return null;
   const { drum, travel } = f;
-  return attempt(() => adjusterTravel({ ...f, drum, travel, leverage: hinged.value === 'hinged' ? 2 : 1 }));
+  return toResult(() => adjusterTravel({ ...f, drum, travel, leverage: hinged.value === 'hinged' ? 2 : 1 }));
 });
 const words = computed(() => {
   const r = result.value;

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { attempt, type Component, newestSets, parseQuantity, partIn, shoeArc, shoeArcWords } from '@dauer/core';
+import { newestSets, partHere } from '@dauer/core/history';
+import type { Component } from '@dauer/core/judging';
+import { shoeArc, shoeArcWords } from '@dauer/core/metrology';
+import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -13,7 +16,7 @@ const values = computed(() => {
   const events = s.book.stand(s.file.partEvents);
   const drum = s.file.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
   const taken = (slotId: string, id: 'shoe_arc' | 'drum_diameter') => {
-    const set = newestSets(s.book, slotId, partIn(slotId, events)).get(id);
+    const set = newestSets(s.book, slotId, partHere(slotId, events)).get(id);
     return set ? s.book.taken(set) : [];
   };
   const drums = drum ? taken(drum.id, 'drum_diameter').map((t) => t.value) : [];
@@ -30,7 +33,7 @@ const rows = computed(() => {
   const { drum, drumNew } = v;
   return v.arcs.map((t) => ({
     name: t.reading.place ?? '',
-    arc: attempt(() => shoeArc({ drum, lining: t.value, halfArc: parseQuantity(half.value, 'angle', 'deg').canonical, drumNew })),
+    arc: toResult(() => shoeArc({ drum, lining: t.value, halfArc: parseQuantity(half.value, 'angle', 'deg').canonical, drumNew })),
   }));
 });
 </script>

@@ -1,5 +1,10 @@
 <script setup lang="ts">
-import { type Component, fixed, type Judged, type MeasurementId, type Phase, PHASE_WORD, placeName, swapSides } from '@dauer/core';
+import type { MeasurementId } from '@dauer/core/catalogue';
+import { swapSides } from '@dauer/core/history';
+import { type Component, type Judged, PHASE_WORD } from '@dauer/core/judging';
+import { placeName } from '@dauer/core/layout';
+import type { Phase } from '@dauer/core/ledger';
+import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';

@@ -1,18 +1,10 @@
 <script setup lang="ts">
-import {
-  attempt,
-  convert,
-  display,
-  type Measurement,
-  parseQuantity,
-  placeName,
-  type PlannedPosition,
-  positionKey,
-  type Phase,
-  PHASE_WORD,
-  type Slot,
-  type Stop,
-} from '@dauer/core';
+import { type Measurement, type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import { PHASE_WORD } from '@dauer/core/judging';
+import { placeName, type Slot } from '@dauer/core/layout';
+import type { Phase } from '@dauer/core/ledger';
+import { convert, display, parseQuantity, toResult } from '@dauer/core/quantity';
+import type { Stop } from '@dauer/core/views';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useInstrument } from '../../app/instruments.ts';
 import { onLetter } from '../../app/keys.ts';
@@ -53,7 +45,7 @@ const otherUnit = computed(() => {
 /** The short scale in the bar: what was taken, and the figure typed or standing here, in the unit shown. */
 const shortScale = computed(() => {
   const shown = (v: number): number => convert(v, kind.value, unit.value);
-  const read = attempt(() => parseQuantity(typed.value, kind.value, unit.value).canonical);
+  const read = toResult(() => parseQuantity(typed.value, kind.value, unit.value).canonical);
   const now = read.ok ? read.value : (live.value?.canonical ?? standing.value?.value ?? null);
   return {
     values: taken.value.map((t) => shown(t.value)),

@@ -1,16 +1,9 @@
 <script setup lang="ts">
-import {
-  type Component,
-  fixed,
-  honing,
-  type Judged,
-  MEASUREMENTS,
-  type MeasurementId,
-  placeName,
-  runoutOf,
-  sealZone,
-  unitOf,
-} from '@dauer/core';
+import { type MeasurementId, MEASUREMENTS } from '@dauer/core/catalogue';
+import { type Component, honing, type Judged, sealZone } from '@dauer/core/judging';
+import { placeName } from '@dauer/core/layout';
+import { runoutOf } from '@dauer/core/metrology';
+import { fixed, unitOf } from '@dauer/core/quantity';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import BoreField from './BoreField.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Measurement, MeasurementId } from '@dauer/core';
+import type { Measurement, MeasurementId } from '@dauer/core/catalogue';
 import { computed, ref } from 'vue';
 
 /** What is gauged on a component: what is asked for first, the rest behind one more. */

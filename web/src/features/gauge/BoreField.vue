@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { fixed, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import type { Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** A bore in section: depths from the mouth inwards, the angles at each, and the zone and pits that decide. */

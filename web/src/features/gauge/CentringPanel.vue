@@ -1,16 +1,7 @@
 <script setup lang="ts">
-import {
-  attempt,
-  centringWords,
-  type Chosen,
-  type Lifts,
-  liftsWords,
-  liningCircle,
-  parseQuantity,
-  SHOE_ENDS,
-  SHOE_POINTS,
-  type Taken,
-} from '@dauer/core';
+import { SHOE_POINTS } from '@dauer/core/catalogue';
+import { centringWords, type Chosen, type Lifts, liftsWords, liningCircle, SHOE_ENDS, type Taken } from '@dauer/core/metrology';
+import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
 
@@ -35,7 +26,7 @@ const points = computed(() =>
 );
 const circle = computed(() => {
   const { drum } = props;
-  return drum === null || points.value.length < 3 ? null : attempt(() => liningCircle(points.value, drum));
+  return drum === null || points.value.length < 3 ? null : toResult(() => liningCircle(points.value, drum));
 });
 watch(
   [circle, chosen],
@@ -58,7 +49,7 @@ const listOf = (typed: string): number[] =>
 async function choose(): Promise<void> {
   problem.value = '';
   chosen.value = null;
-  const read = attempt(() => ({
+  const read = toResult(() => ({
     points: points.value,
     drumDiameter: props.drum ?? 0,
     lifts: {

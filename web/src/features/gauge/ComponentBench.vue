@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { counterpart, measurementsOn, type MeasurementId, type Phase, placeName, programmeFor, walkRound } from '@dauer/core';
+import { type MeasurementId, measurementsAt, programmeFor } from '@dauer/core/catalogue';
+import { counterpart, placeName } from '@dauer/core/layout';
+import type { Phase } from '@dauer/core/ledger';
+import { walkRound } from '@dauer/core/views';
 import { computed, nextTick, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import AxleSides from './AxleSides.vue';
@@ -12,7 +15,7 @@ import JudgedFigures from './JudgedFigures.vue';
 import MoveSet from './MoveSet.vue';
 import PutRight from './PutRight.vue';
 import ReadingsExchange from './ReadingsExchange.vue';
-import SecondMeasure from './SecondMeasure.vue';
+import BlindRemeasurement from './BlindRemeasurement.vue';
 import SetUpRow from './SetUpRow.vue';
 import { useBenchFigures } from './useBenchFigures.ts';
 import { useCapture } from './useCapture.ts';
@@ -23,7 +26,7 @@ import './bench.css';
 /** The bench for one component: drawn as what is being measured, judged below, said in words beside. */
 const job = useJob();
 const component = computed(() => job.component);
-const measurements = computed(() => (component.value ? measurementsOn(component.value.slot.kind) : []));
+const measurements = computed(() => (component.value ? measurementsAt(component.value.slot) : []));
 const along = wanted.value?.slotId === component.value?.slot.id ? wanted.value?.measurement : undefined;
 wanted.value = null;
 const owed = (component.value?.required ?? []).filter((r) => r.need === 'required');
@@ -41,7 +44,9 @@ const { unit, symbolOf, pair, asked, standing, positions, taken, index, blind } 
 const { judged, inTab, others, noted, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);
 const liveText = ref('');
 const clearance = ref<readonly { before: number; after: number | null }[] | null>(null);
-const writable = computed(() => job.writable && component.value?.empty === false);
+/** Nothing sits here, and nothing that came out of it lies on the bench. */
+const gone = computed(() => component.value?.empty === true && component.value.bench === null);
+const writable = computed(() => job.writable && component.value !== null && !gone.value);
 /** Asked for by the programme, or taken already. */
 const first = (id: MeasurementId): boolean =>
   fieldOf(id).taken.length > 0 ||
@@ -97,10 +102,11 @@ function sweepTurned(turn: number, studs: number): void {
 
     <FindingsPanel v-if="tab === 'eye'" :component="component" />
     <template v-else-if="measurement">
-      <p v-if="component.empty" class="problem">
+      <p v-if="gone" class="problem">
         This place is empty: there is nothing here to gauge. What was taken of the part that was here stands in its life.
       </p>
       <template v-else>
+        <p v-if="component.empty" class="second">It is off the vehicle: what is gauged now is the part that came out, on the bench.</p>
         <SetUpRow
           :key="measurement.id"
           v-model:phase="phase"
@@ -109,7 +115,7 @@ function sweepTurned(turn: number, studs: number): void {
           :writable="writable"
           @afresh="afresh"
         />
-        <SecondMeasure v-model:blind="blind" :judged="inTab" :writable="writable" />
+        <BlindRemeasurement v-model:blind="blind" :judged="inTab" :writable="writable" />
         <p v-if="asked" class="problem ask" role="alert">
           <span>{{ asked.text }}</span>
           <button class="act slim" type="button" @click="capture.itIsRight()">It is right</button>
@@ -142,7 +148,7 @@ function sweepTurned(turn: number, studs: number): void {
           :blind="blind"
         />
         <WorkPanels
-          v-if="!component.empty && !blind"
+          v-if="!gone && !blind"
           :component="component"
           :measurement="measurement.id"
           :judged="judged"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Component, counterpart, cutOf, type Judged } from '@dauer/core';
+import { type Component, cutOf, type Judged } from '@dauer/core/judging';
+import { counterpart } from '@dauer/core/layout';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { DRUM_DEPTHS, fixed, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import { DRUM_DEPTHS, type Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** The drum opened flat: angles across, depths down, the figure where it was taken. */

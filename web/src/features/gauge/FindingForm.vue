@@ -1,15 +1,8 @@
 <script setup lang="ts">
-import {
-  attempt,
-  type Component,
-  type Finding,
-  type FindingSeverity,
-  type KnownFinding,
-  OPTION_NAME,
-  type OptionId,
-  optionsFor,
-  parseQuantity,
-} from '@dauer/core';
+import { type FindingSeverity, type KnownFinding, OPTION_NAME, type OptionId, optionsFor } from '@dauer/core/catalogue';
+import type { Component } from '@dauer/core/judging';
+import type { Finding } from '@dauer/core/ledger';
+import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -69,7 +62,7 @@ function add(
 ): void {
   job.add('findings', {
     slotId: props.component.slot.id,
-    partId: props.component.part?.id ?? null,
+    partId: props.component.part?.id ?? props.component.bench,
     cleaning: cleaning.value,
     rulesOut: [...ruled],
     settles: settles.value,
@@ -88,7 +81,7 @@ function add(
 }
 function writeDown(): void {
   if (text.value.trim() === '') return;
-  const read = attempt(() => ({ fromMm: mm(from.value), toMm: mm(to.value), depthMm: mm(depth.value) }));
+  const read = toResult(() => ({ fromMm: mm(from.value), toMm: mm(to.value), depthMm: mm(depth.value) }));
   if (!read.ok) {
     problem.value = read.refusal.message;
     return;

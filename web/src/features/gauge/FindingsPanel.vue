@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { causeMissing, type Component, type Finding, FINDING_VERDICT, OPTION_NAME, writtenUpLater } from '@dauer/core';
+import { OPTION_NAME } from '@dauer/core/catalogue';
+import { writtenUpLater } from '@dauer/core/history';
+import { causeMissing, type Component, FINDING_VERDICT } from '@dauer/core/judging';
+import type { Finding } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import PictureRow from '../../app/PictureRow.vue';
@@ -14,7 +17,7 @@ const props = defineProps<{ component: Component }>();
 const job = useJob();
 const session = useSession();
 const black = ref<Finding | null>(null);
-const writable = computed(() => job.writable && !props.component.empty);
+const writable = computed(() => job.writable && (!props.component.empty || props.component.bench !== null));
 function about(f: Finding): string {
   const cause = causeMissing(f.code, false) ? 'its cause is asked for; ' : '';
   const late = writtenUpLater(f) ? ', written up later' : '';

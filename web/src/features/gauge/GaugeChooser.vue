@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { GAUGE_UNIT, type GaugeVersion, roundedUp, tellsApart } from '@dauer/core';
+import { GAUGE_UNIT } from '@dauer/core/catalogue';
+import type { GaugeVersion } from '@dauer/core/ledger';
+import { roundedUp, tellsApart } from '@dauer/core/metrology';
 import { computed } from 'vue';
 
 /** Which gauge of the rack the next readings are taken with. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CautionStep } from '@dauer/core';
+import type { CautionStep } from '@dauer/core/catalogue';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import CautionPlates from '../../app/CautionPlates.vue';

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type Component, historyOf, type Judged, type MeasurementId, rateWords, VERDICT_WORD } from '@dauer/core';
+import type { MeasurementId } from '@dauer/core/catalogue';
+import { type Component, historyOf, type Judged, rateWords } from '@dauer/core/judging';
+import { VERDICT_WORD } from '@dauer/core/verdict';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';

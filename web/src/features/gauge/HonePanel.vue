@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type BoreMaterial, type Component, fixed, honing, honingWords } from '@dauer/core';
+import { type Component, honing, honingWords } from '@dauer/core/judging';
+import type { BoreMaterial } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import type { Component, Judged, Measurement, MeasurementId, Taken } from '@dauer/core';
+import type { Measurement, MeasurementId } from '@dauer/core/catalogue';
+import type { Component, Judged } from '@dauer/core/judging';
+import type { Taken } from '@dauer/core/metrology';
 import WearRule from '../../fittings/WearRule.vue';
 import MeansPlate from './MeansPlate.vue';
 import type { Noted } from './useBenchFigures.ts';
@@ -26,7 +28,7 @@ const single = (j: Judged): boolean => ['least', 'greatest', 'at'].includes(j.ch
 <template>
   <div class="judged">
     <div>
-      <p v-if="taken.length === 0 && !component.empty" class="how second">{{ measurement.how }}</p>
+      <p v-if="taken.length === 0 && (!component.empty || component.bench)" class="how second">{{ measurement.how }}</p>
       <WearRule
         v-for="j in inTab"
         :key="j.characteristic.id"
@@ -44,7 +46,7 @@ const single = (j: Judged): boolean => ['least', 'greatest', 'at'].includes(j.ch
       <WearRule v-for="j in others" :key="`o${j.characteristic.id}`" :judged="j" :inch="inch" />
     </div>
     <MeansPlate
-      v-if="!component.empty && !blind"
+      v-if="(!component.empty || component.bench) && !blind"
       :judged="[...inTab, ...others]"
       :component="component"
       :missing="missing"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Component, type Judged, meaningOf, roomLeft, type Taken, wayOut } from '@dauer/core';
+import { type Component, decisiveNextStep, type Judged, meaningOf, roomLeft } from '@dauer/core/judging';
+import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import PadPatterns from './PadPatterns.vue';
@@ -16,7 +17,7 @@ const job = useJob();
 const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
-    wayOut: (j) => wayOut(j, roomLeft(j) ?? 0, job.file?.gauges ?? []),
+    decisiveNextStep: (j) => decisiveNextStep(j, roomLeft(j) ?? 0, job.file?.gauges ?? []),
     rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),
   }),
 );

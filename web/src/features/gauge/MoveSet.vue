@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { type MeasurementId, MEASUREMENTS, movedTwice, partIn, type Phase, placeName } from '@dauer/core';
+import { type MeasurementId, MEASUREMENTS } from '@dauer/core/catalogue';
+import { movedTwice, partIn } from '@dauer/core/history';
+import { placeName } from '@dauer/core/layout';
+import type { Phase } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type ComponentKind, type FindingSeverity, KIND_FACTS } from '@dauer/core';
+import type { FindingSeverity } from '@dauer/core/catalogue';
+import { type ComponentKind, KIND_FACTS } from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import { ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { fixed, PAD_CORNERS, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import { PAD_CORNERS, type Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 
 /** The two pads, face to face, with their four corners. */
 const props = defineProps<{ positions: readonly PlannedPosition[]; taken: readonly Taken[]; now: number; decimals: number }>();

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { attempt, PAD_CORNERS, reducePads, type PadReadings, type Taken } from '@dauer/core';
+import { PAD_CORNERS, type PadReadings, reducePads, type Taken } from '@dauer/core/metrology';
+import { toResult } from '@dauer/core/quantity';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -17,7 +18,7 @@ const patterns = computed(() => {
         return t ? [[c, t.value]] : [];
       }),
     );
-  const tried = attempt(() => reducePads({ inner: pad('inner'), outer: pad('outer') }, style));
+  const tried = toResult(() => reducePads({ inner: pad('inner'), outer: pad('outer') }, style));
   return tried.ok ? tried.value.patterns : [];
 });
 </script>

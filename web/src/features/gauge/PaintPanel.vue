@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { attempt, paintBands, type Taken } from '@dauer/core';
+import { paintBands, type Taken } from '@dauer/core/metrology';
+import { toResult } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** What temperature-indicating paint says of how hot a rotor got. */
@@ -11,7 +12,7 @@ const words = computed(() => {
     ...(turned === undefined ? [] : [{ turnsAt: turned, turned: true }]),
     ...(kept === undefined ? [] : [{ turnsAt: kept, turned: false }]),
   ];
-  const read = attempt(() => paintBands(bands));
+  const read = toResult(() => paintBands(bands));
   if (!read.ok) return read.refusal.message;
   const { atLeast, under } = read.value;
   if (atLeast === null) return under === null ? '' : `It stayed under ${under} °C.`;

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { fixed, LINING_STATE_WORD, LINING_STATES, type PlannedPosition, positionKey, type SealZone, type Taken } from '@dauer/core';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import type { SealZone } from '@dauer/core/judging';
+import { LINING_STATE_WORD, LINING_STATES, type Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** A piston unrolled from its outer face: diameters at two levels, pits as they were found, and where the seal stands. */

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { fixed, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import type { Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import type { Capture } from './useCapture.ts';
 

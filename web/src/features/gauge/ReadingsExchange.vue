@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { attempt, type Component, gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from '@dauer/core';
+import type { Component } from '@dauer/core/judging';
+import { toResult } from '@dauer/core/quantity';
+import { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from '@dauer/core/views';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { sentenceOf } from '../../app/client.ts';
@@ -40,7 +42,7 @@ async function choose(event: Event): Promise<void> {
   const { book } = job.state;
   try {
     const rows = await rowsOfFile(file, 'readings', 'list of readings');
-    const list = attempt(() => readReadingList(rows, book));
+    const list = toResult(() => readReadingList(rows, book));
     if (list.ok) read.value = { from: file.name, rows: list.value };
     else problem.value = list.refusal.message;
   } catch (error) {

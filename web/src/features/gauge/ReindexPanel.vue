@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Component, fixed, onStuds, studsWords } from '@dauer/core';
+import { type Component, onStuds, studsWords } from '@dauer/core/judging';
+import { fixed } from '@dauer/core/quantity';
 import { computed, ref, watch } from 'vue';
 import { useJob } from '../../app/job.ts';
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { fixed, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import type { Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** The rotor as it is measured: positions round, figures where they were taken, the deviation as a closed line. */

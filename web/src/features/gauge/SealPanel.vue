@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type Component, fixed, LINING_STATE_WORD, LINING_STATES, sealZone, sealZoneWords } from '@dauer/core';
+import { type Component, sealZone, sealZoneWords } from '@dauer/core/judging';
+import { LINING_STATE_WORD, LINING_STATES } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 

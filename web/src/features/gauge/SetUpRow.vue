@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { countsFor, type MeasurementId, MEASUREMENTS, type Phase, PHASE_WORD, type Surface } from '@dauer/core';
+import { countsFor, type MeasurementId, MEASUREMENTS } from '@dauer/core/catalogue';
+import { PHASE_WORD } from '@dauer/core/judging';
+import type { Phase, Surface } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import type { TakingOrder } from './takingOrder.ts';
@@ -15,6 +17,10 @@ const SURFACES: readonly { value: Surface; label: string }[] = [
   { value: 'wiped', label: 'Wiped' },
   { value: 'dirty', label: 'Dirty' },
 ];
+const WARMTH = [
+  { value: 'cold', label: 'Cold' },
+  { value: 'warm', label: 'Warm' },
+] as const;
 const PHASES = (['as_found', 'after_machining', 'as_fitted'] as const).map((value) => ({
   value,
   label: PHASE_WORD[value].charAt(0).toUpperCase() + PHASE_WORD[value].slice(1),
@@ -27,14 +33,17 @@ const REPEATS = [
   { value: 'replace', label: 'The newest counts' },
   { value: 'average', label: 'Their mean counts' },
 ] as const;
-const { surface, cold, averages, count, more, order, set } = props.capture;
+const { surface, cold, asksState, averages, count, more, order, set } = props.capture;
 const speech = useSpeech();
 const opened = ref(false);
 const facts = computed(() => MEASUREMENTS[props.measurement]);
 const round = computed(() => (facts.value.pattern.form === 'round' ? facts.value.pattern : null));
 const counts = computed(() => countsFor(props.measurement).map((n) => ({ value: String(n), label: String(n) })));
 const countText = computed({ get: () => String(count.value), set: (v: string) => (count.value = Number(v)) });
-const coldText = computed({ get: () => (cold.value ? 'cold' : 'warm'), set: (v: 'cold' | 'warm') => (cold.value = v === 'cold') });
+const coldText = computed({
+  get: () => (cold.value === null ? null : cold.value ? 'cold' : 'warm'),
+  set: (v: 'cold' | 'warm' | null) => (cold.value = v === null ? null : v === 'cold'),
+});
 const repeatText = computed({
   get: () => (averages.value ? 'average' : 'replace'),
   set: (v: 'average' | 'replace') => (averages.value = v === 'average'),
@@ -44,7 +53,7 @@ const unusual = computed(() => {
   const s = set.value;
   const said = [
     ...(s ? [`on a ${s.surface} surface`] : []),
-    ...((s ? s.cold : cold.value) ? [] : ['taken warm']),
+    ...((s ? s.cold : cold.value !== false) ? [] : ['taken warm']),
     ...((s ? s.averages : averages.value) ? ['repeats averaged'] : []),
     ...(s && s.turn > 0 ? [`turned on by ${s.turn} of ${s.studs ?? '?'} studs`] : []),
     ...(s?.blind ? ['second measure'] : []),
@@ -56,7 +65,10 @@ const unusual = computed(() => {
 <template>
   <div class="setup">
     <ChoiceRow v-model="phase" :options="PHASES" label="Phase" />
-    <ChoiceRow v-if="!set" v-model="surface" :options="SURFACES" label="Surface" />
+    <template v-if="!set && asksState">
+      <ChoiceRow v-model="surface" :options="SURFACES" label="Surface" />
+      <ChoiceRow v-model="coldText" :options="WARMTH" label="Temperature of the part" />
+    </template>
     <span class="second">{{ unusual }}</span>
     <button v-if="set && writable" class="act slim" type="button" @click="emit('afresh')">Take all again</button>
     <button class="link" type="button" :aria-expanded="opened" @click="opened = !opened">How it is taken</button>
@@ -76,17 +88,6 @@ const unusual = computed(() => {
       <label v-if="!set" class="one">
         <span>Repeats of a position</span>
         <ChoiceRow v-model="repeatText" :options="REPEATS" label="Repeats of a position" />
-      </label>
-      <label v-if="!set" class="one">
-        <span>Part</span>
-        <ChoiceRow
-          v-model="coldText"
-          :options="[
-            { value: 'cold', label: 'Cold' },
-            { value: 'warm', label: 'Warm' },
-          ]"
-          label="Temperature of the part"
-        />
       </label>
       <label v-if="speech.can" class="one">
         <span>Say the figure aloud when it is taken</span>

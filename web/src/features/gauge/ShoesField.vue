@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { fixed, type PlannedPosition, positionKey, SHOE_POINTS, type Taken } from '@dauer/core';
+import { type PlannedPosition, positionKey, SHOE_POINTS } from '@dauer/core/catalogue';
+import type { Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** The two shoes in their drum, seen from the wheel side, with the figures at heel, middle and toe. */

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { fixed, type MeasurementId, type PlannedPosition, positionKey, type Taken } from '@dauer/core';
+import { type MeasurementId, type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import type { Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 import { SKETCHES } from './sketches/sketches.ts';
 

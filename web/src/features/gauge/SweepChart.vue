@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { fixed, type PlannedPosition, positionKey, type Runout, type Taken, warpAt, wobbleAt } from '@dauer/core';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import { type Runout, type Taken, warpAt, wobbleAt } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
 /** A runout sweep over one turn: readings, their wobble, and below the warp as bars. */

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type Component, CORNER_NAME, CORNERS, KIND_FACTS, type Obligation, placeName } from '@dauer/core';
+import type { Obligation } from '@dauer/core/catalogue';
+import type { Component } from '@dauer/core/judging';
+import { CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { CORNER_NAME, GAUGE_KIND_NAME, type Stop, walkRound } from '@dauer/core';
+import { GAUGE_KIND_NAME } from '@dauer/core/catalogue';
+import { CORNER_NAME } from '@dauer/core/layout';
+import { type Stop, walkRound } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { goTo, skipped } from './wanted.ts';

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { type Component, type Judged, type MeasurementId, newestSets, partIn, type Taken } from '@dauer/core';
+import type { MeasurementId } from '@dauer/core/catalogue';
+import { newestSets, partHere } from '@dauer/core/history';
+import type { Component, Judged } from '@dauer/core/judging';
+import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import AdjusterPanel from './AdjusterPanel.vue';
@@ -37,7 +40,7 @@ const drum = computed(() => {
   const s = job.state;
   const slot = s?.file.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
   if (!s || !slot) return null;
-  const set = newestSets(s.book, slot.id, partIn(slot.id, s.book.stand(s.file.partEvents))).get('drum_diameter');
+  const set = newestSets(s.book, slot.id, partHere(slot.id, s.book.stand(s.file.partEvents))).get('drum_diameter');
   const values = set ? s.book.taken(set).map((t) => t.value) : [];
   return values.length > 0 ? Math.max(...values) : null;
 });

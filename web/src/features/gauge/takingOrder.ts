@@ -1,4 +1,4 @@
-import type { PlannedPosition } from '@dauer/core';
+import type { PlannedPosition } from '@dauer/core/catalogue';
 
 /** In which order the positions round a part are taken. */
 export type TakingOrder = 'round' | 'across';

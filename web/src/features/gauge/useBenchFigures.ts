@@ -1,18 +1,15 @@
 import {
   type Characteristic,
   characteristic,
-  type Component,
-  figureText,
-  fixed,
-  type Judged,
-  judgeSet,
   type MeasurementId,
-  type Phase,
   type PlannedPosition,
   plannedPositions,
-  type Taken,
   usualCount,
-} from '@dauer/core';
+} from '@dauer/core/catalogue';
+import { type Component, figureText, type Judged, judgeSet } from '@dauer/core/judging';
+import type { Phase } from '@dauer/core/ledger';
+import type { Taken } from '@dauer/core/metrology';
+import { fixed } from '@dauer/core/quantity';
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import type { Capture } from './useCapture.ts';

@@ -1,24 +1,18 @@
 import {
-  type Component,
-  displayWithUnit,
   isImplausible,
   type Measurement,
-  type Phase,
   type PlannedPosition,
   plannedPositions,
   plausibleAt,
-  parseQuantity,
   positionKey,
-  type Quantity,
-  type Reading,
-  type ReadingSet,
-  Refusal,
-  strayIn,
-  type Surface,
-  type Taken,
-  type UnitId,
+  readFigure,
   usualCount,
-} from '@dauer/core';
+} from '@dauer/core/catalogue';
+import type { Component } from '@dauer/core/judging';
+import type { Phase, Reading, ReadingSet, Surface } from '@dauer/core/ledger';
+import { hangsOnState, strayIn, type Taken } from '@dauer/core/metrology';
+import { displayWithUnit, DomainError, type Quantity, type UnitId } from '@dauer/core/quantity';
+import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, type ComputedRef, type Ref, ref, watch } from 'vue';
@@ -39,10 +33,16 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const job = useJob();
   const session = useSession();
   const { unit, other, symbol, symbolOf, pair, switchUnit } = useUnit(computed(() => measurement.value?.kind ?? 'length'));
-  const { gauges, gauge, choose, gaugeName, gaugeNote, errorOf } = useGaugeChoice(measurement);
+  const { gauges, gauge, choose, gaugeName, gaugeNote, errorOf } = useGaugeChoice(
+    measurement,
+    computed(() => at.value?.place ?? null),
+  );
   const orders = useLocalStorage<Record<string, TakingOrder>>('dauer.orders', {});
-  const surface = ref<Surface>('clean');
-  const cold = ref(true);
+  /** How clean and how warm the part is: said by whoever has it in the hand, never in advance; kept while it is the same part. */
+  const surface = ref<Surface | null>(null);
+  const cold = ref<boolean | null>(null);
+  /** Whether a measurement hangs on them at all: a length of a part does, a pedal or a torque does not. */
+  const asksState = computed(() => measurement.value !== null && hangsOnState(measurement.value));
   const averages = ref(false);
   const count = ref(8);
   /** Also the rings that may be taken besides. */
@@ -59,8 +59,9 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const blind = ref(false);
   const begin = ref<Begin | null>(null);
 
-  /** What stays with the place is said of no part. */
-  const partId = computed(() => (measurement.value?.subject === 'slot' ? null : (component.value?.part?.id ?? null)));
+  /** What stays with the place, or with the article that it is in, is said of no part. */
+  const ofPlace = computed(() => measurement.value?.subject === 'slot' || measurement.value?.subject === 'article');
+  const partId = computed(() => (ofPlace.value ? null : (component.value?.part?.id ?? component.value?.bench ?? null)));
   const set = computed<ReadingSet | null>(() => {
     const c = component.value;
     const m = measurement.value;
@@ -112,15 +113,25 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
       begin.value = null;
       more.value = false;
       averages.value = false;
-      cold.value = true;
       if (measurement.value) count.value = usualCount(measurement.value.id);
-      surface.value = 'clean';
       message.value = null;
       asked.value = null;
       index.value = firstOpen();
     },
     { immediate: true },
   );
+
+  watch([() => component.value?.slot.id, blind, afresh], () => {
+    surface.value = null;
+    cold.value = null;
+  });
+  /** Why nothing can be taken here now, in a sentence; null where it can. */
+  const closed = computed(() => {
+    const { book } = job;
+    const [c, m] = [component.value, measurement.value];
+    if (!book || !c || !m || set.value) return null;
+    return whyNotGauged(gaugedAt(book, new Date().toISOString()), c.slot, m.id, phase.value === 'as_found');
+  });
 
   /** What is asked about a figure while the part is still in the hand; null where nothing is. */
   function doubtOf(
@@ -153,8 +164,8 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
       partId: partId.value,
       measurement: m.id,
       phase: phase.value,
-      surface: surface.value,
-      cold: cold.value,
+      surface: surface.value ?? 'clean',
+      cold: cold.value ?? true,
       averages: averages.value,
       count: count.value,
       turn: begin.value?.turn ?? 0,
@@ -184,11 +195,19 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const m = measurement.value;
     const p = at.value;
     if (!c || !m || !p) return false;
+    if (closed.value !== null) {
+      message.value = closed.value;
+      return false;
+    }
+    if (asksState.value && !set.value && (surface.value === null || cold.value === null)) {
+      message.value = 'Say first how clean the part is, and whether it is cold. The figure is kept here meanwhile.';
+      return false;
+    }
     let quantity: Quantity;
     try {
-      quantity = parseQuantity(text, m.kind, unit.value);
+      quantity = readFigure(m.id, p.place, text, unit.value, gauge.value?.kind ?? null);
     } catch (error) {
-      message.value = error instanceof Refusal ? error.message : String(error);
+      message.value = error instanceof DomainError ? error.message : String(error);
       return false;
     }
     const doubt = doubtOf(m, p, quantity, text);
@@ -256,7 +275,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   return {
     ...{ unit, other, symbol, symbolOf, pair, switchUnit, inUnit },
     ...{ gauges, gauge, choose, gaugeName, gaugeNote },
-    ...{ surface, cold, averages, count, more, order, blind, begin, afresh },
+    ...{ surface, cold, asksState, closed, averages, count, more, order, blind, begin, afresh },
     ...{ index, message, asked, set, taken, positions, at, standing, isTaken },
     ...{ take, takeBack, takeBackReading, putRight, move, itIsRight, itIsNot },
   };

@@ -1,5 +1,5 @@
-import type { ComponentKind, FindingEntry } from '@dauer/core';
-import { findingsOn, type KnownFinding } from '@dauer/core';
+import { type FindingEntry, findingsOn, type KnownFinding } from '@dauer/core/catalogue';
+import type { ComponentKind } from '@dauer/core/layout';
 import { useQuery } from '@pinia/colada';
 import { computed, type ComputedRef } from 'vue';
 import { callOrKept } from '../../app/kept.ts';

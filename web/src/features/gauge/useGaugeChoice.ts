@@ -1,13 +1,7 @@
-import {
-  asksForCheck,
-  GAUGE_KIND_NAME,
-  GAUGE_UNIT,
-  type GaugeKind,
-  type GaugeVersion,
-  GENERIC_GAUGE,
-  type Measurement,
-  ofSingle,
-} from '@dauer/core';
+import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE, type Measurement, takes, usualGaugeAt } from '@dauer/core/catalogue';
+import type { GaugeVersion } from '@dauer/core/ledger';
+import { asksForCheck } from '@dauer/core/metrology';
+import { ofSingle } from '@dauer/core/verdict';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, type ComputedRef } from 'vue';
 import { useJob } from '../../app/job.ts';
@@ -34,27 +28,34 @@ const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
 };
 
 /** Which gauge a measurement is taken with on this device, and what it is good for. */
-export function useGaugeChoice(measurement: ComputedRef<Measurement | null>) {
+export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, place: ComputedRef<string | null>) {
   const job = useJob();
   const chosenGauges = useLocalStorage<Record<string, string>>('dauer.gauges', {});
   const gauges = computed<GaugeVersion[]>(() => {
     const last = new Map((job.state?.file.gauges ?? []).map((g) => [g.gaugeId, g]));
-    return [...last.values()];
+    const m = measurement.value;
+    return [...last.values()].filter((g) => m === null || takes(m.id, g.kind));
+  });
+  const usual = computed(() => (measurement.value ? usualGaugeAt(measurement.value.id, place.value) : null));
+  /** A pin and its bush are taken with two gauges: what is chosen for the one is not for the other. */
+  const key = computed(() => {
+    const m = measurement.value;
+    return m && usual.value !== m.usualGauge ? `${m.id}|${usual.value}` : (m?.id ?? '');
   });
   const gauge = computed<GaugeVersion | null>(() => {
     const m = measurement.value;
     if (!m) return null;
-    const kept = gauges.value.find((g) => g.gaugeId === chosenGauges.value[m.id]);
-    if (kept || chosenGauges.value[m.id] === 'none') return kept ?? null;
-    const fitting = gauges.value.filter((g) => g.kind === m.usualGauge).sort((a, b) => a.resolution - b.resolution);
+    const kept = gauges.value.find((g) => g.gaugeId === chosenGauges.value[key.value]);
+    if (kept || chosenGauges.value[key.value] === 'none') return kept ?? null;
+    const fitting = gauges.value.filter((g) => g.kind === usual.value).sort((a, b) => a.resolution - b.resolution);
     return fitting[0] ?? null;
   });
   const gaugeName = computed(() => (gauge.value ? `${GAUGE_SHORT[gauge.value.kind]} ${gauge.value.tag}` : 'No gauge named'));
   const gaugeNote = computed(() => {
     const m = measurement.value;
     if (!m) return '';
-    const facts = gauge.value ?? GENERIC_GAUGE[m.usualGauge];
-    const kind = gauge.value?.kind ?? m.usualGauge;
+    const facts = gauge.value ?? GENERIC_GAUGE[usual.value ?? m.usualGauge];
+    const kind = gauge.value?.kind ?? usual.value ?? m.usualGauge;
     const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.file.gaugeChecks, job.today);
     if (first) return `look at its ${gauge.value?.settingPiece} mm piece first`;
     const accuracy = kind === 'torque_wrench' ? `±${facts.accuracy * 100} %` : `±${facts.accuracy} ${GAUGE_UNIT[kind]}`;
@@ -68,7 +69,7 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>) {
     return ofSingle({ accuracy: facts.shortSpan, resolution }).expanded;
   }
   function choose(id: string): void {
-    if (measurement.value) chosenGauges.value = { ...chosenGauges.value, [measurement.value.id]: id };
+    if (measurement.value) chosenGauges.value = { ...chosenGauges.value, [key.value]: id };
   }
   return { gauges, gauge, choose, gaugeName, gaugeNote, errorOf };
 }

@@ -1,4 +1,5 @@
-import { attempt, display, type Kind, parseQuantity, settledAt, type LiveValue, type UnitId, unitOf } from '@dauer/core';
+import { type LiveValue, stableValue } from '@dauer/core/metrology';
+import { display, type Kind, parseQuantity, toResult, type UnitId, unitOf } from '@dauer/core/quantity';
 import { computed, type ComputedRef, ref, type Ref, watch } from 'vue';
 import type { useInstrument } from '../../app/instruments.ts';
 
@@ -12,7 +13,7 @@ export function useLive(instrument: ReturnType<typeof useInstrument>, kind: Comp
   const seen = computed(() => {
     const m = instrument.live.value;
     if (!m) return null;
-    const q = attempt(() => parseQuantity(`${m.text} ${m.unit}`, kind.value, unit.value));
+    const q = toResult(() => parseQuantity(`${m.text} ${m.unit}`, kind.value, unit.value));
     const same = m.unit === unitOf(kind.value, unit.value).symbol;
     if (!q.ok) return { text: m.text, canonical: null, resolution: 0 };
     const text = same ? m.text : display(q.value.canonical, kind.value, q.value.resolution, unit.value);
@@ -29,7 +30,7 @@ export function useLive(instrument: ReturnType<typeof useInstrument>, kind: Comp
   );
   const steady = computed(() => {
     const newest = history.value.at(-1);
-    return newest !== undefined && seen.value !== null && settledAt(history.value, seen.value.resolution, newest.at) !== null;
+    return newest !== undefined && seen.value !== null && stableValue(history.value, seen.value.resolution, newest.at) !== null;
   });
   const live = computed(() => held.value ?? seen.value);
   function hold(): void {

@@ -1,4 +1,4 @@
-import { type Kind, type UnitId, unitOf } from '@dauer/core';
+import { type Kind, type UnitId, unitOf } from '@dauer/core/quantity';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, type ComputedRef } from 'vue';
 import { UNIT_PAIRS } from '../../fittings/unitPairs.ts';

@@ -1,4 +1,4 @@
-import type { MeasurementId } from '@dauer/core';
+import type { MeasurementId } from '@dauer/core/catalogue';
 import { useSessionStorage } from '@vueuse/core';
 import { ref } from 'vue';
 import { useJob } from '../../app/job.ts';

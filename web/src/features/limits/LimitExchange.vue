@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import type { VerdictChange } from '@dauer/contract';
+import { toResult } from '@dauer/core/quantity';
+import type { LimitVersion } from '@dauer/core/verdict';
 import {
-  attempt,
   LIMIT_COLUMNS,
   type LimitFields,
   limitKey,
-  type LimitVersion,
   readLimitList,
   type ReadLimitRow,
   rowOfLimit,
   type RowVerdict,
-} from '@dauer/core';
+} from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { rowsOfFile, saveTable } from '../../fittings/tableFile.ts';
@@ -45,7 +45,7 @@ async function choose(event: Event): Promise<void> {
   if (!file) return;
   try {
     const rows = await rowsOfFile(file, 'limits', 'limit list');
-    const list = attempt(() => readLimitList(rows, props.book));
+    const list = toResult(() => readLimitList(rows, props.book));
     if (list.ok) read.value = { from: file.name, rows: list.value };
     else problem.value = list.refusal.message;
   } catch (error) {

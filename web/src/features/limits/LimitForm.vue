@@ -1,17 +1,7 @@
 <script setup lang="ts">
-import {
-  attempt,
-  CHARACTERISTICS,
-  characteristic,
-  checkLimit,
-  type LimitScope,
-  type LimitSource,
-  type LimitVersion,
-  parseQuantity,
-  UNITS,
-  SOURCE_WORD,
-  type UnitId,
-} from '@dauer/core';
+import { characteristic, CHARACTERISTICS, checkLimitOf } from '@dauer/core/catalogue';
+import { parseQuantity, toResult, type UnitId, UNITS } from '@dauer/core/quantity';
+import { type LimitScope, type LimitSource, type LimitVersion, SOURCE_WORD } from '@dauer/core/verdict';
 import type { VerdictChange } from '@dauer/contract';
 import { v7 } from 'uuid';
 import type { LimitPreset } from './preset.ts';
@@ -72,11 +62,11 @@ async function enter(): Promise<void> {
   problem.value = '';
   const of = about.value;
   if (!of) return;
-  const tried = attempt(() => {
+  const tried = toResult(() => {
     const figures = v.range
       ? { bound: 'range' as const, nominal: read(v.nominal), machineTo: null, at: null, low: read(v.low), high: read(v.high) }
       : { bound: of.bound, nominal: read(v.nominal), machineTo: read(v.machineTo), at: read(v.at), low: null, high: null };
-    checkLimit(figures);
+    checkLimitOf({ ...figures, characteristic: of.id });
     return figures;
   });
   if (!tried.ok) {
@@ -123,7 +113,7 @@ async function enter(): Promise<void> {
     emit('entered', changed);
   } catch (error) {
     problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.code === 'stale') theirs.value = (error.problem?.current as LimitVersion | undefined) ?? null;
+    if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as LimitVersion | undefined) ?? null;
   }
 }
 const rows = computed(() => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { fixed, type LimitVersion, SOURCE_WORD } from '@dauer/core';
+import { fixed } from '@dauer/core/quantity';
+import { type LimitVersion, SOURCE_WORD } from '@dauer/core/verdict';
 import { useQuery } from '@pinia/colada';
 import { call, sentenceOf } from '../../app/client.ts';
 import { dayText } from '../../fittings/dates.ts';

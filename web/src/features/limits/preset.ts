@@ -1,4 +1,5 @@
-import { characteristic, type LimitScope } from '@dauer/core';
+import { characteristic } from '@dauer/core/catalogue';
+import type { LimitScope } from '@dauer/core/verdict';
 import type { LocationQuery } from 'vue-router';
 
 /** What a limit is about, where somebody comes from a vehicle or a part that misses one. */

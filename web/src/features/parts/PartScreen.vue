@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KIND_FACTS } from '@dauer/core';
+import { KIND_FACTS } from '@dauer/core/layout';
 import { useQuery } from '@pinia/colada';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';

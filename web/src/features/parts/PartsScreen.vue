@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KIND_FACTS } from '@dauer/core';
+import { KIND_FACTS } from '@dauer/core/layout';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type AfterCareState, afterCareStates, isClosed } from '@dauer/core';
+import { type AfterCareState, afterCareStates, isClosed } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { useSession } from '../../app/session.ts';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { lateEvents, weighLate } from '@dauer/core';
+import { lateEvents } from '@dauer/core/history';
+import { weighLate } from '@dauer/core/job';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';

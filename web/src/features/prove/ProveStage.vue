@@ -1,17 +1,8 @@
 <script setup lang="ts">
-import {
-  afterCareOf,
-  isGood,
-  itemLock,
-  mayMove,
-  type Obligation,
-  type ProofItem,
-  type ProofResult,
-  RESULT_WORD,
-  STAGE_NAME,
-  STAGES,
-  whyNotGood,
-} from '@dauer/core';
+import { type Obligation, type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
+import { itemLock } from '@dauer/core/job';
+import { isGood, whyNotGood } from '@dauer/core/readiness';
+import { afterCareOf, mayMove } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';
@@ -61,7 +52,7 @@ const releasing = ref(false);
 const all = ref<string[]>([]);
 /** What keeps it there, beside the locks that are told above. */
 const reasons = computed(() => {
-  const told = move.value?.reasons.filter((r) => !r.startsWith('Do not press')).slice(0, 2) ?? [];
+  const told = move.value?.reasons.flatMap((r) => (r.about === 'lock' ? [] : [r.words])).slice(0, 2) ?? [];
   return told.length > 0 ? told.join(' ') : 'A control is locked.';
 });
 const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state?.offers.find((o) => o.state === 'open') ?? null) : null));

@@ -31,7 +31,7 @@ async function release(): Promise<void> {
     await router.push(`/jobs/${jobId}/sheet`);
   } catch (error) {
     problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.code === 'blocked') await job.refresh();
+    if (error instanceof ApiProblem && error.is('blocked')) await job.refresh();
   }
   busy.value = false;
 }

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { saveText } from '../../fittings/saveText.ts';
-import { buildSheet, handbackFile, handedBackWords, PHASE_WORD, type SheetLine } from '@dauer/core';
+import { handedBackWords } from '@dauer/core/history';
+import { PHASE_WORD } from '@dauer/core/judging';
+import type { SheetLine } from '@dauer/core/ledger';
+import { buildSheet, handbackFile } from '@dauer/core/views';
 import { SHEET_PDF } from '@dauer/contract';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Refusal } from '@dauer/core';
+import { DomainError } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
 import { ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
@@ -30,7 +30,7 @@ async function calibrate(): Promise<void> {
     });
     emit('done');
   } catch (e) {
-    problem.value = e instanceof Refusal ? e.message : sentenceOf(e);
+    problem.value = e instanceof DomainError ? e.message : sentenceOf(e);
   }
 }
 </script>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { attempt, GAUGE_KIND_NAME, GAUGE_UNIT, GENERIC_GAUGE, type GaugeKind, type GaugeVersion, parseQuantity } from '@dauer/core';
+import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE } from '@dauer/core/catalogue';
+import type { GaugeVersion } from '@dauer/core/ledger';
+import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
@@ -41,7 +43,7 @@ function read(given: string): number {
 const orNone = (given: string): number | null => (given.trim() === '' ? null : read(given));
 async function enter(): Promise<void> {
   problem.value = '';
-  const tried = attempt(() => ({
+  const tried = toResult(() => ({
     resolution: read(f.value.resolution),
     accuracy: read(f.value.accuracy),
     shortSpan: read(f.value.shortSpan),

@@ -1,15 +1,7 @@
 <script setup lang="ts">
-import {
-  asksForCheck,
-  attempt,
-  checkVerdict,
-  GAUGE_KIND_NAME,
-  GAUGE_UNIT,
-  goodTo,
-  parseQuantity,
-  roundedUp,
-  tellsApart,
-} from '@dauer/core';
+import { GAUGE_KIND_NAME, GAUGE_UNIT } from '@dauer/core/catalogue';
+import { asksForCheck, checkVerdict, goodTo, roundedUp, tellsApart } from '@dauer/core/metrology';
+import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -55,7 +47,7 @@ const check = (): Promise<void> =>
   });
 const back = ref({ since: '', offBy: '', why: '' });
 const backRead = computed(() => {
-  const offBy = attempt(() => Math.abs(read(back.value.offBy)));
+  const offBy = toResult(() => Math.abs(read(back.value.offBy)));
   return back.value.since && offBy.ok && offBy.value > 0 ? { since: `${back.value.since}T00:00:00.000Z`, offBy: offBy.value } : null;
 });
 const callBack = (): Promise<void> =>

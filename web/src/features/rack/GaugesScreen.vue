@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeVersion, goodTo, roundedUp, tellsApart } from '@dauer/core';
+import { GAUGE_KIND_NAME, GAUGE_UNIT } from '@dauer/core/catalogue';
+import type { GaugeVersion } from '@dauer/core/ledger';
+import { goodTo, roundedUp, tellsApart } from '@dauer/core/metrology';
 import { useQuery } from '@pinia/colada';
 import { onBeforeUnmount, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { attempt, type GaugeVersion, repeatStudy } from '@dauer/core';
+import type { GaugeVersion } from '@dauer/core/ledger';
+import { repeatStudy } from '@dauer/core/metrology';
+import { toResult } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
@@ -15,7 +17,7 @@ const figures = (text: string): number[] =>
     .filter((t) => t !== '')
     .map(props.read);
 const tried = computed(() =>
-  attempt(() => {
+  toResult(() => {
     const { first, firstText, second, secondText } = study.value;
     const readings = [
       ...figures(firstText).map((value) => ({ person: first.trim() || 'one', value })),

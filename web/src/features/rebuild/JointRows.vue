@@ -1,15 +1,7 @@
 <script setup lang="ts">
-import {
-  JOINT_WORD,
-  jointsOf,
-  jointStands,
-  type JointEventKind,
-  type JointSeal,
-  type JointStands,
-  placeLock,
-  SEAL_NAME,
-  wouldUndo,
-} from '@dauer/core';
+import { placeLock } from '@dauer/core/job';
+import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
+import { JOINT_WORD, jointsOf, type JointStands, jointStands, SEAL_NAME, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';

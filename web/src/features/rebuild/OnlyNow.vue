@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { closingWords, CORNER_NAME, type Corner, onlyNow, type OnlyNow, onlyNowAtWheel, type Slot } from '@dauer/core';
+import { type Corner, CORNER_NAME, type Slot } from '@dauer/core/layout';
+import { closingWords, type OnlyNow, onlyNow, onlyNowAtWheel } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 

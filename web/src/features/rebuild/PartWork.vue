@@ -1,16 +1,9 @@
 <script setup lang="ts">
-import {
-  careFault,
-  type Component,
-  jointsOf,
-  jointStands,
-  KIND_FACTS,
-  OPTION_NAME,
-  partIn,
-  placeName,
-  whereabouts,
-  wouldUndo,
-} from '@dauer/core';
+import { OPTION_NAME } from '@dauer/core/catalogue';
+import { partIn, whereabouts } from '@dauer/core/history';
+import { careFault, type Component } from '@dauer/core/judging';
+import { KIND_FACTS, placeName } from '@dauer/core/layout';
+import { jointsOf, jointStands, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { useJob } from '../../app/job.ts';

@@ -1,15 +1,9 @@
 <script setup lang="ts">
-import {
-  careFault,
-  cornersTakenIn,
-  isWorked,
-  operationFor,
-  operationState,
-  type OperationState,
-  OPTION_NAME,
-  placeName,
-  torquePoints,
-} from '@dauer/core';
+import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
+import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
+import { careFault } from '@dauer/core/judging';
+import { placeName } from '@dauer/core/layout';
+import { isWorked, torquePoints } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import LockPlate from '../../app/LockPlate.vue';

@@ -1,5 +1,9 @@
 <script setup lang="ts">
-import { CORNERS, parseQuantity, Refusal, type Torque, torqueFault, type TorquePoint, whyNotGood } from '@dauer/core';
+import { CORNERS } from '@dauer/core/layout';
+import type { Torque } from '@dauer/core/ledger';
+import { DomainError, readTold } from '@dauer/core/quantity';
+import { whyNotGood } from '@dauer/core/readiness';
+import { torqueFault, type TorquePoint } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import OnlyNow from './OnlyNow.vue';
@@ -23,9 +27,10 @@ const off = computed(() => {
 });
 function check(text: string): string {
   try {
-    return parseQuantity(text, 'torque', 'Nm').canonical > 0 ? '' : 'A torque is more than nothing.';
+    readTold('torque', text, 'Nm');
+    return '';
   } catch (error) {
-    return error instanceof Refusal ? error.message : String(error);
+    return error instanceof DomainError ? error.message : String(error);
   }
 }
 function log(): void {

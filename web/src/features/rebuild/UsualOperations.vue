@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type Component, type OperationTemplate, placeName } from '@dauer/core';
+import type { OperationTemplate } from '@dauer/core/catalogue';
+import type { Component } from '@dauer/core/judging';
+import { placeName } from '@dauer/core/layout';
 import { computed } from 'vue';
 import { hoursText } from '../../fittings/dates.ts';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Role } from '@dauer/core';
+import type { Role } from '@dauer/core/verdict';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { ref } from 'vue';
@@ -9,6 +9,7 @@ import { keyList, lettersOn } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import { useTheme } from '../../app/theme.ts';
 import AddTablet from './AddTablet.vue';
+import CurrencyDialog from './CurrencyDialog.vue';
 import BackupSection from './BackupSection.vue';
 import TabletSection from './TabletSection.vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -20,6 +21,7 @@ const { chosen } = useTheme();
 const { data, error, refetch } = useQuery({ key: ['people'], query: () => call('people') });
 void refetch();
 const open = ref(false);
+const money = ref(false);
 const problem = ref('');
 const f = ref({ name: '', login: '', password: '', role: 'technician' as Role });
 const ROLES: readonly { value: Role; label: string }[] = [
@@ -61,7 +63,10 @@ async function signOut(): Promise<void> {
   <main class="screen">
     <div class="head">
       <h1>{{ session.shop.name }}</h1>
-      <span class="second">days and hours in {{ session.shop.timeZone }}</span>
+      <span class="second">
+        days and hours in {{ session.shop.timeZone }}, sums in {{ session.shop.currency ?? 'no currency yet' }}
+        <button v-if="session.may('lead')" class="link" type="button" @click="money = true">Change</button>
+      </span>
       <span class="grow" />
       <button class="act" type="button" @click="everywhere">Sign me out everywhere</button>
       <button class="act" type="button" @click="signOut">Sign out {{ session.person?.name }}</button>
@@ -153,6 +158,7 @@ async function signOut(): Promise<void> {
         not certify.
       </p>
     </section>
+    <CurrencyDialog v-if="money" @close="money = false" />
     <v-dialog v-model="open">
       <form class="dialog col" @submit.prevent="add">
         <h2>Add somebody</h2>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type CauseLook, closedTheLoop, expectedAndFound, nothingElse, percentText, type SaidOfCause, toClose } from '@dauer/core';
+import type { CauseLook } from '@dauer/core/ledger';
+import { closedTheLoop } from '@dauer/core/stages';
+import { expectedAndFound, nothingElse, percentText, type SaidOfCause, toClose } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import type { WeighedNow } from './useWeighing.ts';

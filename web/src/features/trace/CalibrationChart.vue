@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Tenth } from '@dauer/core';
+import type { Decile } from '@dauer/core/views';
 import { computed } from 'vue';
 
 /** What was said against what came true, by tenths: on the slanting line they agree. */
-const props = defineProps<{ tenths: readonly Tenth[] }>();
+const props = defineProps<{ tenths: readonly Decile[] }>();
 const SIZE = 260;
 const LEFT = 48;
 const TOP = 12;

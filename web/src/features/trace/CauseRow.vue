@@ -1,16 +1,9 @@
 <script setup lang="ts">
-import {
-  type CauseLine,
-  type CauseLook,
-  HAZARD_OF,
-  likelyWord,
-  OPTION_NAME,
-  percentText,
-  type PlacedFault,
-  shortPlaces,
-  speakingWords,
-  whereWords,
-} from '@dauer/core';
+import { OPTION_NAME } from '@dauer/core/catalogue';
+import { likelyWord } from '@dauer/core/inference';
+import type { CauseLook } from '@dauer/core/ledger';
+import { HAZARD_OF, type PlacedFault } from '@dauer/core/stages';
+import { type CauseLine, percentText, shortPlaces, speakingWords, whereWords } from '@dauer/core/views';
 import { computed } from 'vue';
 import ShareBar from '../../fittings/ShareBar.vue';
 import type { WeighedNow } from './useWeighing.ts';

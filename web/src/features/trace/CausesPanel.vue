@@ -1,18 +1,7 @@
 <script setup lang="ts">
-import {
-  type CauseLine,
-  type CauseLook,
-  linesOf,
-  type Observation,
-  oddWords,
-  percentText,
-  quietLinesOf,
-  type PlacedCheck,
-  type PlacedFault,
-  type PlacedSign,
-  type SaidOfCause,
-  saidOf,
-} from '@dauer/core';
+import type { CauseLook, Observation } from '@dauer/core/ledger';
+import type { PlacedCheck, PlacedFault, PlacedSign } from '@dauer/core/stages';
+import { type CauseLine, linesOf, oddWords, percentText, quietLinesOf, saidOf, type SaidOfCause } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import CauseRow from './CauseRow.vue';
 import CheckPlate from './CheckPlate.vue';

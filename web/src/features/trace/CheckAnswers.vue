@@ -1,5 +1,9 @@
 <script setup lang="ts">
-import { type Corner, type Observation, observationFacts, type PlacedSign, type ToTrace } from '@dauer/core';
+import { observationFacts } from '@dauer/core/catalogue';
+import type { Corner } from '@dauer/core/layout';
+import type { Observation } from '@dauer/core/ledger';
+import type { PlacedSign } from '@dauer/core/stages';
+import type { ToTrace } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import CheckPlate from './CheckPlate.vue';
 import TriAnswer from './TriAnswer.vue';

@@ -1,15 +1,9 @@
 <script setup lang="ts">
-import {
-  askedWords,
-  cautionOfCheck,
-  type Observation,
-  outcomeWords,
-  type PlacedCheck,
-  type PlacedSign,
-  toAnswer,
-  type ToTrace,
-  type WeighedCheck,
-} from '@dauer/core';
+import { cautionOfCheck } from '@dauer/core/catalogue';
+import type { WeighedCheck } from '@dauer/core/inference';
+import type { Observation } from '@dauer/core/ledger';
+import type { PlacedCheck, PlacedSign } from '@dauer/core/stages';
+import { askedWords, outcomeWords, toAnswer, type ToTrace } from '@dauer/core/views';
 import { computed } from 'vue';
 
 /** A check: its steps, minutes, helpers, tools and caution; its answers; and what each would make of the causes. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { placeName, slotById, type ToTrace } from '@dauer/core';
+import { placeName, slotById } from '@dauer/core/layout';
+import type { ToTrace } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import { dayText } from '../../fittings/dates.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { checksText, type judgeNamed, type ProposedPath } from '@dauer/core';
+import { checksText, type judgeNamed, type ProposedPath } from '@dauer/core/views';
 
-/** A made-up vehicle at its end: what was named held against what is hidden, and his path beside the proposed one. */
+/** A made-up vehicle at its end: what was named held against what is hidden, and the path taken beside the proposed one. */
 defineProps<{
   verdict: ReturnType<typeof judgeNamed>;
   minutes: number;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { CORNER_NAME, HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever } from '@dauer/core';
+import { CORNER_NAME } from '@dauer/core/layout';
+import { HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever } from '@dauer/core/stages';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 import ShareBar from '../../fittings/ShareBar.vue';

@@ -1,22 +1,20 @@
 <script setup lang="ts">
+import { buildLayout, TEMPLATES } from '@dauer/core/layout';
+import type { CauseLook } from '@dauer/core/ledger';
+import type { PlacedCheck, PlacedFault } from '@dauer/core/stages';
 import {
   askable,
-  buildLayout,
-  type CauseLook,
   checksText,
   faultsMeant,
   judgeNamed,
   keepPractised,
   outcomeOf,
-  type PlacedCheck,
-  type PlacedFault,
   practiceCase,
   practiceNumber,
   type Practised,
   type ProposedPath,
-  TEMPLATES,
   type ToTrace,
-} from '@dauer/core';
+} from '@dauer/core/views';
 import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef, toRaw, watch } from 'vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Practised, practisedSum } from '@dauer/core';
+import { type Practised, practisedSum } from '@dauer/core/views';
 import { computed } from 'vue';
 import { dayText } from '../../fittings/dates.ts';
 

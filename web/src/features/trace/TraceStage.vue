@@ -1,22 +1,9 @@
 <script setup lang="ts">
-import {
-  answersToWords,
-  askedOf,
-  type CauseLook,
-  type CautionStep,
-  CORNER_NAME,
-  type Corner,
-  GROUP_NAME,
-  GROUPS,
-  likelyPlaces,
-  looksOf,
-  type Observation,
-  observationKey,
-  type PlacedSign,
-  type SaidOfCause,
-  toTrace,
-  type ToTrace,
-} from '@dauer/core';
+import { type CautionStep, GROUP_NAME, GROUPS, observationKey } from '@dauer/core/catalogue';
+import { type Corner, CORNER_NAME } from '@dauer/core/layout';
+import type { CauseLook, Observation } from '@dauer/core/ledger';
+import { looksOf, type PlacedSign } from '@dauer/core/stages';
+import { answersToWords, askedOf, likelyPlaces, type SaidOfCause, type ToTrace, toTrace } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import CautionPlates from '../../app/CautionPlates.vue';
 import { useJob } from '../../app/job.ts';

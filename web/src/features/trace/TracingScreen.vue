@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Estimate, estimatesWorth, percentText, recordOf, SUPPLIED_WEIGHT } from '@dauer/core';
+import { type Estimate, estimatesWorth, percentText, recordOf, SUPPLIED_WEIGHT } from '@dauer/core/views';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Observation } from '@dauer/core';
+import type { Observation } from '@dauer/core/ledger';
 import TriWay from './TriWay.vue';
 
 /** Seen, not seen, not checked: three ways in one tap. */

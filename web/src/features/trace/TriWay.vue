@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Observation } from '@dauer/core';
+import type { Observation } from '@dauer/core/ledger';
 
 /** One of the three ways of an answer, as a button: seen is filled, not seen underlined, not checked dashed. */
 defineProps<{ way: Observation['state']; on: boolean; writable: boolean }>();

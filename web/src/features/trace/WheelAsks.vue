@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { type AskedOf, CORNER_NAME, type Corner, type Observation } from '@dauer/core';
+import { type Corner, CORNER_NAME } from '@dauer/core/layout';
+import type { Observation } from '@dauer/core/ledger';
+import type { AskedOf } from '@dauer/core/views';
 import { computed } from 'vue';
 import TriAnswer from './TriAnswer.vue';
 import TriWay from './TriWay.vue';

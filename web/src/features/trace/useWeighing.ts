@@ -1,4 +1,5 @@
-import { type ToTrace, type Weighing } from '@dauer/core';
+import type { Weighing } from '@dauer/core/inference';
+import type { ToTrace } from '@dauer/core/views';
 import { type Ref, shallowRef, toRaw, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
 

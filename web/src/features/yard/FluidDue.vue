@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { fluidVerdict, WATER_DUE } from '@dauer/core';
+import { WATER_DUE } from '@dauer/core/catalogue';
+import { fluidVerdict } from '@dauer/core/history';
 import { useId, computed } from 'vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import { dayText } from '../../fittings/dates.ts';

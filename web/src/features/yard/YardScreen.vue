@@ -19,10 +19,13 @@ const { data, error, refetch } = useQuery({ key: ['yard'], query: () => callOrKe
 useIntervalFn(() => void refetch(), 30000);
 onChange(useDebounceFn(() => void refetch(), 400));
 void refetch();
-watch(data, (yard) => yard && void keepOpenJobs(yard.jobs.map((j) => j.jobId)), { immediate: true });
+watch(data, (yard) => yard && void keepOpenJobs([...yard.jobs, ...(yard.stuck ?? [])].map((j) => j.jobId)), { immediate: true });
 const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => ((a.promised ?? '9') < (b.promised ?? '9') ? -1 : 1)));
+// What a device kept of an older version has no such list.
+const stuck = computed(() => data.value?.stuck ?? []);
+const all = computed(() => jobs.value.length + stuck.value.length);
 const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];
-const title = computed(() => `${NUMBERS[jobs.value.length] ?? String(jobs.value.length)} in the shop`);
+const title = computed(() => `${NUMBERS[all.value] ?? String(all.value)} in the shop`);
 const workable = computed(() => jobs.value.filter((j) => j.next !== null).length);
 const now = useNow({ interval: 10000 });
 const clock = computed(() =>
@@ -47,7 +50,7 @@ onBeforeUnmount(off);
       <div class="head">
         <h1>{{ title }}</h1>
         <span v-if="data" class="second">
-          {{ workable === jobs.length ? 'all can be worked on now' : `${workable} can be worked on now` }}
+          {{ workable === all ? 'all can be worked on now' : `${workable} can be worked on now` }}
         </span>
         <span class="grow" />
         <RouterLink v-if="session.may('technician')" class="act main book" to="/book-in">
@@ -60,8 +63,12 @@ onBeforeUnmount(off);
         <button class="link" type="button" @click="refetch()">Try again</button>
       </p>
       <template v-if="data">
+        <p v-for="s in stuck" :key="s.jobId" class="problem stuck">
+          <RouterLink :to="`/jobs/${s.jobId}`">{{ s.tag }} {{ s.name }}</RouterLink>
+          cannot be judged. {{ s.why }}
+        </p>
         <BayRow v-for="(j, i) in jobs" :key="j.jobId" :n="i + 1" :job="j" />
-        <p v-if="jobs.length === 0" class="second empty">
+        <p v-if="all === 0" class="second empty">
           Vehicles that are in the shop stand here, each with its stage and what can be done next. Book the first one in.
         </p>
       </template>
@@ -107,6 +114,9 @@ onBeforeUnmount(off);
   grid-template-columns: minmax(0, 1fr) 272px;
   gap: 24px;
 }
+.stuck {
+  margin-bottom: 12px;
+}
 .book kbd {
   border: 1px solid currentColor;
   border-radius: 2px;
@@ -149,6 +159,9 @@ onBeforeUnmount(off);
     flex-wrap: wrap;
     gap: 0 12px;
     padding-bottom: 8px;
+  }
+  .stuck {
+    margin-bottom: 12px;
   }
   .book kbd {
     display: none;

@@ -1,19 +1,7 @@
 <script setup lang="ts">
-import {
-  areLoose,
-  CORNER_NAME,
-  cornersOf,
-  type Corner,
-  type Layout,
-  placeName,
-  type Play,
-  type PlayDoes,
-  type Slot,
-  type Verdict,
-  VERDICT_WORD,
-  walk,
-  worst,
-} from '@dauer/core';
+import { areLoose, type Corner, CORNER_NAME, cornersOf, type Layout, placeName, type Slot, walk } from '@dauer/core/layout';
+import type { Play, PlayDoes } from '@dauer/core/readiness';
+import { type Verdict, VERDICT_WORD, worst } from '@dauer/core/verdict';
 import { computed, ref } from 'vue';
 import MarkShape from '../MarkShape.vue';
 import ComponentShape from './ComponentShape.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Play } from '@dauer/core';
+import type { Play } from '@dauer/core/readiness';
 import type { Route } from './plan.ts';
 
 /** Lines, rods and cables, and where a press or an opening that is played goes through them. */

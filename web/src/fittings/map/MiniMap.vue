@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { axleOf, cornersOf, type Layout, type Verdict, worst } from '@dauer/core';
+import { axleOf, cornersOf, type Layout } from '@dauer/core/layout';
+import { type Verdict, worst } from '@dauer/core/verdict';
 import { computed } from 'vue';
 import MarkShape from '../MarkShape.vue';
 import { isInLine } from './usualPlaces.ts';

@@ -1,4 +1,4 @@
-import { areLoose, type Corner, type Layout, type Slot } from '@dauer/core';
+import { areLoose, type Corner, type Layout, type Slot } from '@dauer/core/layout';
 import type { Box } from './route.ts';
 import { atWheel, type Drawn, inMiddle, type Place, Setting, sideOf, WIDTH } from './usualPlaces.ts';
 

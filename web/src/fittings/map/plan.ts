@@ -1,4 +1,4 @@
-import { axleOf, type Connection, type ConnectionKind, type Layout } from '@dauer/core';
+import { axleOf, type Connection, type ConnectionKind, type Layout } from '@dauer/core/layout';
 import { boxOf, carried, placesOf } from './places.ts';
 import { type Drawn, WIDTH } from './usualPlaces.ts';
 import { type Box, goesThrough, inside, Lanes, meets, pathOf, type Point, pointsOf } from './route.ts';

@@ -1,4 +1,4 @@
-import { axleOf, type Corner, cornersOf, type Layout, pathFromMaster, type Slot } from '@dauer/core';
+import { axleOf, type Corner, cornersOf, type Layout, pathFromMaster, type Slot } from '@dauer/core/layout';
 
 /** A slot as it is drawn: where, which way it faces, and what it carries. */
 export interface Drawn {

@@ -5,7 +5,7 @@ import type { z } from 'zod';
 import type { Database } from '../../../db/connect.ts';
 import * as s from '../../../db/schema.ts';
 import { keptAs } from '../../../platform/once.ts';
-import { Fault, messageOf } from '../../../platform/problem.ts';
+import { HttpProblem, refusalOf } from '../../../platform/problem.ts';
 import type { Call } from '../../../platform/routes.ts';
 import { insertLayout } from '../../../records/layout.ts';
 import { requirePassword } from '../../../records/people.ts';
@@ -16,7 +16,7 @@ type Reply = z.input<typeof importReply>;
 /** Lines that are looked at and staged at a time: between them the server answers others. */
 const STAGED_AT_ONCE = 50;
 const IMPORT_LOCK = 4713;
-const MOST_REFUSED = 200;
+const MAX_REFUSED = 200;
 
 /** Reads the lines, looks at each, and puts them aside; nothing is on record yet. */
 async function stage(db: Database, batchId: string, lines: AsyncGenerator<{ n: number; text: string }>): Promise<void> {
@@ -62,7 +62,7 @@ async function putThings(db: Database, batchId: string, enteredBy: string, count
     for await (const { limit } of staged(tx, batchId, 'limit')) await write(tx, s.limit, [{ ...limit, enteredBy }], counts);
     for await (const { vehicle, layout } of staged(tx, batchId, 'vehicle')) {
       if (layout.vehicleId !== vehicle.id)
-        throw new Fault(422, 'import_line', `The layout of ${vehicle.tag} is of another vehicle. Nothing was taken in.`);
+        throw new HttpProblem('import_line', `The layout of ${vehicle.tag} is of another vehicle. Nothing was taken in.`);
       const before = counts.known;
       await write(tx, s.vehicle, [vehicle], counts);
       // A vehicle that the shop knows keeps its own layouts.
@@ -94,9 +94,9 @@ async function putJobs(
       counts.written += own.written;
       counts.known += own.known;
     } catch (error) {
-      const why = messageOf(error);
-      if (why === null) throw error;
-      if (refused.length < MOST_REFUSED) refused.push({ jobId: id, why });
+      const refusal = refusalOf(error);
+      if (refusal === null) throw error;
+      if (refused.length < MAX_REFUSED) refused.push({ jobId: id, ...refusal });
     }
   }
   return { jobs: jobs.length - refused.length, refused };
@@ -106,7 +106,7 @@ async function takeIn(call: Call<typeof ENDPOINTS.importHistory>, stream: Readab
   const { db, person } = call;
   const lines = linesOf(stream);
   const first = await lines.next();
-  if (first.done === true) throw new Fault(422, 'import_line', 'The file is empty.');
+  if (first.done === true) throw new HttpProblem('import_line', 'The file is empty.');
   const { id, source, password } = headOf(first.value.n, first.value.text);
   await requirePassword(call, password);
   await db.insert(s.importBatch).values({ id, source, importedBy: person.id }).onConflictDoNothing();
@@ -118,7 +118,7 @@ async function takeIn(call: Call<typeof ENDPOINTS.importHistory>, stream: Readab
     await stage(db, id, lines);
     // Whoever has lost the role meanwhile takes nothing in.
     const [now] = await db.select({ role: s.account.role, active: s.account.active }).from(s.account).where(eq(s.account.id, person.id));
-    if (!now?.active || !mayCall('lead', now.role)) throw new Fault(403, 'role', 'Your role has changed meanwhile. Nothing was taken in.');
+    if (!now?.active || !mayCall('lead', now.role)) throw new HttpProblem('role', 'Your role has changed meanwhile. Nothing was taken in.');
     const counts: Counts = { written: 0, known: 0 };
     await putThings(db, id, person.id, counts);
     const done = await putJobs(db, id, await authorsOf(db, await fromBefore(db)), counts);
@@ -135,10 +135,10 @@ async function takeIn(call: Call<typeof ENDPOINTS.importHistory>, stream: Readab
 export async function importHistory(call: Call<typeof ENDPOINTS.importHistory>): Promise<Reply> {
   const stream = call.request.body as Readable | undefined;
   if (!stream || typeof stream.pipe !== 'function')
-    throw new Fault(415, 'wrong_content', 'An import is sent as JSON Lines (application/x-ndjson).');
+    throw new HttpProblem('wrong_content', 'An import is sent as JSON Lines (application/x-ndjson).');
   return call.db.transaction(async (holder) => {
     const [lock] = (await holder.execute<{ free: boolean }>(sql`select pg_try_advisory_xact_lock(${IMPORT_LOCK}) as free`)).rows;
-    if (!lock?.free) throw new Fault(409, 'import_under_way', 'Another import is under way. Wait until it is done.');
+    if (!lock?.free) throw new HttpProblem('import_under_way', 'Another import is under way. Wait until it is done.');
     return takeIn(call, stream);
   });
 }

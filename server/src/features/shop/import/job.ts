@@ -1,28 +1,26 @@
 import { type EventFamily, FROM_BEFORE, type ImportLine } from '@dauer/contract';
-import { type MeasurementId, RULE_VERSION } from '@dauer/core';
+import type { MeasurementId } from '@dauer/core/catalogue';
+import { RULE_VERSION } from '@dauer/core/job';
+import { EVENT_LISTS, listsWhere, recordFrom } from '@dauer/core/ledger';
 import { asc, and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../../../db/connect.ts';
 import { EVENT_TABLES } from '../../../db/eventTables.ts';
 import * as s from '../../../db/schema.ts';
-import { Fault } from '../../../platform/problem.ts';
+import { HttpProblem } from '../../../platform/problem.ts';
 import { FROM_BEFORE_ID } from '../../../records/people.ts';
-import { requireOwn, requirePartNotElsewhere } from '../../../records/belongs.ts';
+import { requireOwn, requirePartNotElsewhere } from '../../../records/ownership.ts';
 import { openJobOf, readJobFile } from '../../../records/jobFile.ts';
-import { apart } from '../../../work/apart.ts';
-import { computed, type Row } from './computed.ts';
+import { apart } from '../../../beside/apart.ts';
 
-/** Things first, then what leans on them; what belongs to a job handed back last. */
-const ORDER: readonly EventFamily[] = [
-  ...(['counters', 'partEvents', 'sets', 'readings', 'setMoves', 'findings', 'observations', 'decisions', 'operations'] as const),
-  ...(['operationEvents', 'torques', 'bleedPulls', 'fluidServices', 'proofs', 'acceptances', 'cautionAcks', 'jointEvents'] as const),
-  ...(['partCorrections', 'putIns', 'takenOuts', 'takeBacks', 'pictures', 'intakeLooks', 'cameWith', 'earlierWork'] as const),
-  ...(['leftItems', 'causeLooks', 'voids', 'redactions'] as const),
-];
-const AFTER_RELEASE: readonly EventFamily[] = ['afterCares', 'amendments'];
+/** In the order of the ledger; what is only taken in after a hand-back, after it. */
+const AFTER_RELEASE = listsWhere((f) => f.release === 'only_after');
+const ORDER = EVENT_LISTS.filter((k) => !AFTER_RELEASE.includes(k));
 
 /** PostgreSQL takes 65,535 parameters a statement. */
-const MOST_PARAMETERS = 60000;
+const MAX_PARAMETERS = 60000;
+
+export type Row = Record<string, unknown>;
 
 type EventLine = Extract<ImportLine, { kind: 'event' }>;
 type JobLine = Extract<ImportLine, { kind: 'job' }>;
@@ -36,7 +34,7 @@ export interface Counts {
 /** Writes rows, passing over those whose id is on record already. */
 export async function write(db: Database, table: PgTable, rows: readonly Row[], counts: Counts): Promise<void> {
   const { id } = getTableColumns(table);
-  const chunk = Math.max(1, Math.floor(MOST_PARAMETERS / Object.keys(getTableColumns(table)).length));
+  const chunk = Math.max(1, Math.floor(MAX_PARAMETERS / Object.keys(getTableColumns(table)).length));
   for (let i = 0; i < rows.length; i += chunk) {
     const offered = rows.slice(i, i + chunk);
     const ids = offered.map((r) => r['id']);
@@ -69,20 +67,20 @@ async function putJob(
 ) {
   const [known] = await db.select().from(s.job).where(eq(s.job.id, jobId));
   if (known && known.importId === null)
-    throw new Fault(409, 'own_job', 'This is a job of this shop’s own. What is told of it is entered at the bench, by whoever did it.');
+    throw new HttpProblem('own_job', 'This is a job of this shop’s own. What is told of it is entered at the bench, by whoever did it.');
   if (known) {
     counts.known += 1;
     return known;
   }
-  if (!line) throw new Fault(422, 'unknown_reference', 'The job itself is not in the file, nor on record.');
+  if (!line) throw new HttpProblem('unknown_reference', 'The job itself is not in the file, nor on record.');
   const { job } = line;
-  if (job.openedAt > new Date().toISOString()) throw new Fault(422, 'future', 'A job of the past was not opened in the future.');
+  if (job.openedAt > new Date().toISOString()) throw new HttpProblem('future', 'A job of the past was not opened in the future.');
   const [made] = await db
     .insert(s.job)
     .values({ ...job, openedBy: author(job.openedBy), importId: batchId })
     .returning();
   counts.written += 1;
-  if (!made) throw new Fault(503, 'book_away', 'The book did not answer. Offer the file again.');
+  if (!made) throw new HttpProblem('book_away', 'The book did not answer. Offer the file again.');
   return made;
 }
 
@@ -111,9 +109,9 @@ export async function putJobIn(
   );
   const [known] = await db.select({ id: s.release.id }).from(s.release).where(eq(s.release.jobId, jobId));
   const open = known || release ? null : await openJobOf(db, job.vehicleId, jobId);
-  if (open) throw new Fault(409, 'already_open', 'The vehicle has an open job here; a second one is not taken in.');
+  if (open) throw new HttpProblem('already_open', 'The vehicle has an open job here; a second one is not taken in.');
   if (!known && !release && events.some((e) => e.family === 'acceptances'))
-    throw new Fault(422, 'acceptance', 'What blocks an open job is accepted here, by name, not by a file.');
+    throw new HttpProblem('accepted_by_file', 'What blocks an open job is accepted here, by name, not by a file.');
   const measurements = new Map(
     events.filter((e) => e.family === 'sets').map((e) => [e.record.id, (e.record as Row)['measurement'] as MeasurementId]),
   );
@@ -121,13 +119,13 @@ export async function putJobIn(
   const rowOf = (e: EventLine): Row => {
     const row: Row = { ...(e.record as Row), authorId: author(e.authorId) };
     const at = String(row['happenedAt']);
-    if (at > now) throw new Fault(422, 'future', 'What happened did not happen in the future.');
+    if (at > now) throw new HttpProblem('future', 'What happened did not happen in the future.');
     // What was told of a job handed back then was told in time, whenever it is written up here.
     const recorded = String(row['recordedAt']) > now ? now : String(row['recordedAt']);
     const inTime = release && at < release.releasedAt && recorded > release.releasedAt ? release.releasedAt : recorded;
-    return computed(e.family, { ...row, recordedAt: inTime, ...(e.family === 'counters' ? { vehicleId: job.vehicleId } : {}) }, (id) =>
-      measurements.get(id),
-    );
+    // Worked out of what was typed, whatever a file says it is: by the same core that takes a reading at the bench.
+    const facts = { vehicleId: job.vehicleId, measurement: measurements.get(String(row['setId'])) ?? null, gaugeKind: null };
+    return { ...recordFrom(e.family, { ...row, recordedAt: inTime }, facts) };
   };
   const put = async (families: readonly EventFamily[]): Promise<void> => {
     for (const family of families) {
@@ -142,7 +140,7 @@ export async function putJobIn(
   await put(ORDER);
   if (release && !known) {
     const at = release.releasedAt;
-    if (at > now) throw new Fault(422, 'future', 'A vehicle was not handed back in the future.');
+    if (at > now) throw new HttpProblem('future', 'A vehicle was not handed back in the future.');
     const result = await apart('sheet', { file: await readJobFile(db, jobId), at });
     await db.insert(s.release).values({
       id: release.id,
@@ -171,7 +169,7 @@ export async function authorsOf(db: Database, fromBefore: string): Promise<(id: 
   return (id) => {
     if (id === FROM_BEFORE) return fromBefore;
     if (people.has(id)) return id;
-    throw new Fault(422, 'unknown_author', `Nobody of this shop has the id ${id}. Name one of its people, or “${FROM_BEFORE}”.`);
+    throw new HttpProblem('unknown_author', `Nobody of this shop has the id ${id}. Name one of its people, or “${FROM_BEFORE}”.`);
   };
 }
 

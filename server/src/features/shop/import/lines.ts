@@ -1,7 +1,7 @@
 import type { Readable } from 'node:stream';
 import { EVENTS, FROM_BEFORE, importHead, importLine, type ImportLine } from '@dauer/contract';
 import type { z } from 'zod';
-import { Fault } from '../../../platform/problem.ts';
+import { HttpProblem } from '../../../platform/problem.ts';
 
 /** Longest line, bytes: a layout with all its places takes a tenth of it. */
 const LONGEST_LINE = 2 ** 20;
@@ -17,7 +17,7 @@ export async function* linesOf(stream: Readable): AsyncGenerator<{ readonly n: n
     try {
       return decoder.decode(bytes, { stream: bytes !== undefined });
     } catch {
-      throw new Fault(422, 'import_line', `Line ${n + 1}: this is not text in UTF-8.`);
+      throw new HttpProblem('import_line', `Line ${n + 1}: this is not text in UTF-8.`);
     }
   };
   for await (const piece of stream) {
@@ -27,14 +27,14 @@ export async function* linesOf(stream: Readable): AsyncGenerator<{ readonly n: n
       yield { n, text: held.slice(0, end) };
       held = held.slice(end + 1);
     }
-    if (held.length > LONGEST_LINE) throw new Fault(413, 'import_line', `Line ${n + 1} is longer than a line may be (1 MB).`);
+    if (held.length > LONGEST_LINE) throw new HttpProblem('import_line_too_long', `Line ${n + 1} is longer than a line may be (1 MB).`);
   }
   held += decode();
   if (held.trim() !== '') yield { n: n + 1, text: held };
 }
 
-const wrong = (n: number, path: string, why: string): Fault =>
-  new Fault(422, 'import_line', `Line ${n}${path ? `, “${path}”` : ''}: ${why}. Nothing was taken in.`);
+const wrong = (n: number, path: string, why: string): HttpProblem =>
+  new HttpProblem('import_line', `Line ${n}${path ? `, “${path}”` : ''}: ${why}. Nothing was taken in.`);
 
 function documentOf(n: number, text: string): unknown {
   try {
@@ -52,10 +52,10 @@ function read<T>(n: number, schema: z.ZodType<T>, value: unknown, under = ''): T
   throw wrong(n, [under, ...(issue?.path ?? [])].filter((p) => p !== '').join('.'), issue?.message.toLowerCase() ?? 'cannot be used');
 }
 
-/** The first line. Throws a Fault that names the line where it is not one. */
+/** The first line. Throws a HttpProblem that names the line where it is not one. */
 export const headOf = (n: number, text: string): z.output<typeof importHead> => read(n, importHead, documentOf(n, text));
 
-/** Any other line, looked at as far as its form goes. Throws a Fault that names line and field. */
+/** Any other line, looked at as far as its form goes. Throws a HttpProblem that names line and field. */
 export function lineOf(n: number, text: string): ImportLine {
   const line = read(n, importLine, documentOf(n, text));
   if (line.kind !== 'event') return line;

@@ -13,7 +13,7 @@ import {
   IN_MIDDLE,
   KIND_FACTS,
   type Layout,
-} from '@dauer/core';
+} from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import type { LayoutEdit } from './useLayoutEdit.ts';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Layout } from '@dauer/core';
+import type { Layout } from '@dauer/core/layout';
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import BrakeMap from '../../../fittings/map/BrakeMap.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { compareLayouts, type Layout, placeName } from '@dauer/core';
+import { compareLayouts, type Layout, placeName } from '@dauer/core/layout';
 import { useSessionStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
@@ -72,8 +72,8 @@ async function keep(): Promise<void> {
     problem.value = sentenceOf(error);
     if (!(error instanceof ApiProblem)) return;
     const current = error.problem?.current as (Layout & { readonly slotIds?: readonly string[] }) | undefined;
-    if (error.code === 'stale' && current) theirs.value = current;
-    if (error.code === 'layout_records') lit.value = current?.slotIds ?? [];
+    if (error.is('stale') && current) theirs.value = current;
+    if (error.is('layout_records')) lit.value = current?.slotIds ?? [];
   }
 }
 /** What I drew goes over what is on record now. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { convert, parseQuantity, Refusal } from '@dauer/core';
+import { convert, DomainError, parseQuantity } from '@dauer/core/quantity';
 import { ref, watch } from 'vue';
 
 /** A length that is kept in mm, typed in any unit; taken when the field is left or Enter is pressed. */
@@ -24,10 +24,10 @@ function take(): void {
   }
   try {
     const mm = parseQuantity(typed.value, 'length', 'mm').canonical;
-    if (!(mm > 0 && mm < 20000)) throw new Refusal('range', 'A bore or length lies between 0 and 20 m.');
+    if (!(mm > 0 && mm < 20000)) throw new DomainError('range', 'A bore or length lies between 0 and 20 m.');
     emit('update:modelValue', mm);
   } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
+    if (!(error instanceof DomainError)) throw error;
     fault.value = error.message;
   }
 }

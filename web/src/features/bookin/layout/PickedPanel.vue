@@ -4,15 +4,15 @@ import {
   changeConnection,
   childrenOf,
   CLUTCH_CIRCUIT,
+  type ComponentKind,
   connect,
   type Connection,
   type ConnectionKind,
-  type ComponentKind,
   disconnect,
   insertInLine,
   KIND_FACTS,
   type Layout,
-  MOST_PISTONS,
+  MAX_PISTONS,
   moveToCircuit,
   placeName,
   removeComponent,
@@ -21,7 +21,7 @@ import {
   type Slot,
   slotById,
   STYLES,
-} from '@dauer/core';
+} from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import LengthField from './LengthField.vue';
@@ -149,7 +149,7 @@ const everywhere = computed(() =>
       <div class="line">
         <span class="second">Pistons</span>
         <span class="choice" role="group" aria-label="How many pistons">
-          <button v-for="n in MOST_PISTONS" :key="n" type="button" :aria-pressed="pistons.length === n" @click="setCount(n)">
+          <button v-for="n in MAX_PISTONS" :key="n" type="button" :aria-pressed="pistons.length === n" @click="setCount(n)">
             {{ n }}
           </button>
         </span>

@@ -1,7 +1,8 @@
-import { checkLayout, type Layout, Refusal } from '@dauer/core';
+import { checkLayout, type Layout } from '@dauer/core/layout';
+import { DomainError } from '@dauer/core/quantity';
 import { computed, ref, type Ref, shallowRef } from 'vue';
 
-const MOST_STEPS = 200;
+const MAX_STEPS = 200;
 
 /** A layout that is being changed: every step can be undone and done again, and what is wrong is known at once. */
 export function useLayoutEdit(layout: Ref<Layout>) {
@@ -17,12 +18,12 @@ export function useLayoutEdit(layout: Ref<Layout>) {
     try {
       const next = step(layout.value);
       if (next === layout.value || JSON.stringify(next) === JSON.stringify(layout.value)) return next;
-      done.value = [...done.value.slice(-MOST_STEPS), layout.value];
+      done.value = [...done.value.slice(-MAX_STEPS), layout.value];
       undone.value = [];
       layout.value = next;
       return next;
     } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
+      if (!(error instanceof DomainError)) throw error;
       problem.value = error.message;
       return null;
     }

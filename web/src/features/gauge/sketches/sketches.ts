@@ -1,4 +1,4 @@
-import type { MeasurementId } from '@dauer/core';
+import type { MeasurementId } from '@dauer/core/catalogue';
 import type { Sketch } from './draw.ts';
 import { REST_SKETCHES } from './rest.ts';
 import { WHEEL_SKETCHES } from './wheel.ts';

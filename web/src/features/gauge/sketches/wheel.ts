@@ -1,4 +1,4 @@
-import type { MeasurementId } from '@dauer/core';
+import type { MeasurementId } from '@dauer/core/catalogue';
 import { dim, s, type Sketch } from './draw.ts';
 
 /** A rotor in section through its axis: hat to the left, the two faces to the right. */

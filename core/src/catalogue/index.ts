@@ -1,0 +1,36 @@
+/** What there is to measure, find, do, prove and fill: data, with what it says of itself. */
+export { accessesOver } from './accessRules.ts';
+export { cautionOfCheck, cautionsAt, type CautionStep } from './cautions.ts';
+export {
+  type Characteristic,
+  characteristic,
+  type CharacteristicId,
+  CHARACTERISTICS,
+  characteristicsAt,
+  checkLimitOf,
+} from './characteristics.ts';
+export { type FindingCode, type FindingEntry, type FindingSeverity, findingsOn, type KnownFinding } from './findingCatalogue.ts';
+export { type Climate, FLUID_CLASSES, type FluidClass, fluidClass, WATER_DUE } from './fluids.ts';
+export { GAUGE_KIND_NAME, GAUGE_KINDS, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE } from './gaugeKinds.ts';
+export { SHOE_POINTS } from './measured/linings.ts';
+export type { Measurement, MeasurementId } from './measured/types.ts';
+export { MEASUREMENT_IDS, MEASUREMENTS, measurementsAt, usualGaugeAt } from './measurements.ts';
+export { GROUP_NAME, GROUPS, observationFacts, observationKey } from './observations.ts';
+export { operationFor, type OperationTemplate } from './operations.ts';
+export {
+  countsFor,
+  isImplausible,
+  isPlaceOf,
+  type PlannedPosition,
+  plannedPositions,
+  plausibleAt,
+  type Position,
+  positionKey,
+  usualCount,
+} from './positions.ts';
+export { programmeFor } from './programme.ts';
+export { type ProofItem, type ProofResult, RESULT_WORD } from './proofItems.ts';
+export { OPTION_NAME, type OptionId, optionsFor } from './repairOptions.ts';
+export { acceptanceKey, type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
+export { answerable, SHIFTS, TABLES } from './trace/tables.ts';
+export { readFigure, takes } from './typedFigure.ts';

@@ -1,0 +1,26 @@
+import type { ComponentKind } from '../layout/kinds.ts';
+
+export type OptionId = 'use_again' | 'reseal' | 'machine' | 'replace' | 'put_off';
+
+export const OPTION_NAME: Readonly<Record<OptionId, string>> = {
+  use_again: 'Use again',
+  reseal: 'Clean and reseal',
+  machine: 'Machine',
+  replace: 'Replace',
+  put_off: 'Put off',
+};
+
+const SEALED: readonly ComponentKind[] = ['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave', 'valve'];
+
+const MACHINED: readonly ComponentKind[] = ['rotor', 'drum'];
+
+/** Options a kind of part has at all. */
+export function optionsFor(kind: ComponentKind): OptionId[] {
+  return [
+    'use_again',
+    ...(SEALED.includes(kind) ? (['reseal'] as const) : []),
+    ...(MACHINED.includes(kind) ? (['machine'] as const) : []),
+    'replace',
+    'put_off',
+  ];
+}

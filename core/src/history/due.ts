@@ -1,0 +1,159 @@
+import { DUE_WORD, fluidClass, fluidDue, waterAfter, waterConstant, yearsBetween } from '../catalogue/fluids.ts';
+import { CLUTCH_CIRCUIT, type Layout, type Slot } from '../layout/graph.ts';
+import type { BleedPull } from '../ledger/families/bleedPulls.ts';
+import type { EarlierWork } from '../ledger/families/earlierWork.ts';
+import type { FluidService } from '../ledger/families/fluidServices.ts';
+import type { Vehicle } from '../ledger/vehicleRecords.ts';
+import { earliestDay, partialDateText } from '../quantity/partialDate.ts';
+import { toResult } from '../quantity/domainError.ts';
+import type { Verdict } from '../verdict/decide.ts';
+
+/** Events from which a vehicle's fluid is known, over all its jobs, those that stand, in order. */
+export interface FluidRecords {
+  readonly services: readonly FluidService[];
+  readonly pulls: readonly BleedPull[];
+  /** Work of before these records; only a change of the fluid counts. */
+  readonly earlier?: readonly EarlierWork[];
+}
+
+/** The fluid of one circuit: what it was last changed to, and a change begun since and not finished. */
+export interface CircuitFluid {
+  readonly circuit: number;
+  /** The fluid it holds; null where no whole change is on record. */
+  readonly service: FluidService | null;
+  /** A newer fluid that has gone in at some bleeders and not at others. */
+  readonly half: { readonly service: FluidService; readonly missing: readonly Slot[] } | null;
+}
+
+export interface FluidState {
+  /** Day of the oldest change in the vehicle; null where a circuit has none on record. */
+  readonly changed: string | null;
+  readonly due: string;
+  readonly why: string;
+  /** Estimated water now, percent; null for fluids that take up none, and where nothing is on record. */
+  readonly water: number | null;
+}
+
+/** Name of a circuit as it is said. */
+export function circuitName(circuit: number): string {
+  return circuit === CLUTCH_CIRCUIT ? 'clutch' : `circuit ${circuit}`;
+}
+
+/** Whether the newest pull at a bleeder left it closed, clear and without air. */
+export function closedClear(pull: BleedPull | undefined): boolean {
+  return pull !== undefined && pull.closed && pull.air === 'none' && pull.colour === 'clear';
+}
+
+/**
+ * What is in each circuit. A fluid change is nipple by nipple: a circuit holds a fluid only once every one of
+ * its bleeders was closed on it, clear and without air; begun and not finished, it shows as half done.
+ * Source: handbook 05, A fluid change is nipple by nipple.
+ */
+export function circuitFluids(layout: Layout, { services, pulls }: FluidRecords): CircuitFluid[] {
+  const bleeders = layout.slots.filter((s) => s.kind === 'bleeder');
+  const circuits = [...new Set(bleeders.flatMap((b) => b.circuits))].sort((a, b) => a - b);
+  return circuits.map((circuit) => {
+    const mine = bleeders.filter((b) => b.circuits.includes(circuit));
+    let service: FluidService | null = null;
+    let half: CircuitFluid['half'] = null;
+    for (const s of services) {
+      const last = (b: Slot): BleedPull | undefined => pulls.findLast((p) => p.jobId === s.jobId && p.slotId === b.id);
+      const missing = mine.filter((b) => !closedClear(last(b)));
+      if (missing.length === 0) {
+        service = s;
+        half = null;
+      } else if (mine.some((b) => last(b) !== undefined)) half = { service: s, missing };
+    }
+    return { circuit, service, half };
+  });
+}
+
+function serviceState(service: FluidService, vehicle: Pick<Vehicle, 'use' | 'climate'>, today: string): FluidState {
+  const facts = fluidClass(service.fluidClass);
+  const kind = facts?.kind ?? 'mineral';
+  const changed = service.happenedAt.slice(0, 10);
+  const tried = toResult(() =>
+    fluidDue({
+      kind,
+      changed,
+      climate: vehicle.climate,
+      lowMoisture: service.lowMoisture,
+      stands: vehicle.use === 'stands',
+      competition: vehicle.use === 'competition',
+      dry: facts?.dry ?? 0,
+      wet: facts?.wet ?? 0,
+    }),
+  );
+  const years = Math.max(0, yearsBetween(changed, today));
+  return {
+    changed,
+    due: tried.ok ? tried.value.due : changed,
+    why: tried.ok ? DUE_WORD[tried.value.reason] : tried.refusal.message,
+    water: kind === 'glycol' ? waterAfter(years, waterConstant(vehicle.climate, service.lowMoisture)) : null,
+  };
+}
+
+/**
+ * A change of before these records: of a fluid that nobody can name any more, so it is dated as glycol fluid of the
+ * usual kind, from the earliest day that may be meant. Source: handbook 05, Unknown is a finding.
+ */
+function earlierState(earlier: readonly EarlierWork[], vehicle: Pick<Vehicle, 'use' | 'climate'>): FluidState | null {
+  const [last] = earlier.filter((e) => e.what === 'fluid_changed').sort((a, b) => (earliestDay(a.on) < earliestDay(b.on) ? 1 : -1));
+  if (!last) return null;
+  const changed = earliestDay(last.on);
+  const { climate, use } = vehicle;
+  const stands = use === 'stands';
+  const { due } = fluidDue({
+    kind: 'glycol',
+    changed,
+    climate,
+    lowMoisture: false,
+    stands,
+    competition: use === 'competition',
+    dry: 230,
+    wet: 155,
+  });
+  return { changed, due, why: `changed ${partialDateText(last)}, of unknown kind`, water: null };
+}
+
+/**
+ * What is known of a vehicle's fluid now: of its circuits the one that falls due first. A circuit begun and
+ * not finished, or without any change on record, is due at once.
+ * @param today ISO instant or date
+ * @returns null for a vehicle without fluid, and where no fluid was ever named, nor a change of before these records
+ */
+export function fluidState(
+  layout: Layout,
+  records: FluidRecords,
+  vehicle: Pick<Vehicle, 'use' | 'climate'>,
+  today: string,
+): FluidState | null {
+  const newest = records.services.at(-1);
+  if (!newest) return earlierState(records.earlier ?? [], vehicle);
+  const since = newest.happenedAt.slice(0, 10);
+  const states = circuitFluids(layout, records).map(({ circuit, service, half }): FluidState => {
+    const known = service ? serviceState(service, vehicle, today) : null;
+    if (half) {
+      const places = half.missing.length === 1 ? 'one bleeder' : `${half.missing.length} bleeders`;
+      const day = half.service.happenedAt.slice(0, 10);
+      return {
+        changed: known?.changed ?? null,
+        due: day,
+        why: `${circuitName(circuit)} half done: ${places} to go`,
+        water: known?.water ?? null,
+      };
+    }
+    return known ?? { changed: null, due: since, why: `${circuitName(circuit)}: no change on record`, water: null };
+  });
+  return states.sort((a, b) => (a.due < b.due ? -1 : 1))[0] ?? null;
+}
+
+/** Days before it falls due from which a fluid is watched (house rule). */
+const FLUID_SOON_DAYS = 60;
+
+/** How near a fluid is to its due date. */
+export function fluidVerdict(due: string, today: string): Extract<Verdict, 'past' | 'watch' | 'holds'> {
+  const day = today.slice(0, 10);
+  if (due <= day) return 'past';
+  return due <= new Date(Date.parse(day) + FLUID_SOON_DAYS * 86400000).toISOString().slice(0, 10) ? 'watch' : 'holds';
+}

@@ -1,0 +1,15 @@
+/** What stands of the records, over time: the book of a job, where each part is, what was put right. */
+export { fileAsOf } from './asOf.ts';
+export { openBook } from './book.ts';
+export { circuitName, closedClear, fluidState, fluidVerdict } from './due.ts';
+export { handedBackWords } from './handedBack.ts';
+export { lateEvents, writtenUpLater } from './late.ts';
+export { moved, movedTwice } from './moved.ts';
+export { replacedBy } from './replaced.ts';
+export { revisionBlocks } from './revise.ts';
+export { type OperationState, operationState, runningOperations } from './running.ts';
+export { byOneName } from './sameArticle.ts';
+export { cornersTakenIn, KIND_OF_JOB } from './scope.ts';
+export { newestSets } from './setsOf.ts';
+export { swapSides } from './swapSides.ts';
+export { lastPartIn, LEAVES, partHere, partIn, whereabouts } from './whereabouts.ts';

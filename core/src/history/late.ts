@@ -1,0 +1,53 @@
+import type { EventBase } from '../ledger/eventBase.ts';
+import { familyOf, listsWhere } from '../ledger/families.ts';
+import { type JobFile, withEvents } from '../ledger/jobFile.ts';
+import { standing, retractedIds } from '../ledger/retraction.ts';
+
+/** An event that came in after the hand-back of its job, and happened before it. */
+export interface LateEvent {
+  readonly event: EventBase;
+  /** What kind of thing it is, in a word. */
+  readonly what: string;
+  /** Whether an amendment has named it. */
+  readonly answered: boolean;
+}
+
+/** Milliseconds between happening and being written down from which an entry shows as written up later. */
+const WRITTEN_UP_MS = 86400000;
+
+/** Whether an entry was written up later: more than a day after it happened. Source: handbook 15, People, time. */
+export function writtenUpLater(e: Pick<EventBase, 'happenedAt' | 'recordedAt'>): boolean {
+  return Date.parse(e.recordedAt) - Date.parse(e.happenedAt) > WRITTEN_UP_MS;
+}
+
+/**
+ * What came in after the hand-back and happened before it: kept, marked, and answered by an amendment that names it.
+ * The record itself stays as it was.
+ */
+export function lateEvents(file: JobFile): LateEvent[] {
+  const { release } = file;
+  if (!release) return [];
+  const gone = retractedIds(file.takeBacks);
+  const named = new Set(standing(file.amendments, gone).map((a) => a.corrects));
+  const families = listsWhere((f) => f.late === 'late').map((k): [string, readonly EventBase[]] => [familyOf(k).label, file[k]]);
+  return families
+    .flatMap(([what, events]) =>
+      events
+        .filter((e) => e.jobId === file.job.id && e.happenedAt <= release.releasedAt && e.recordedAt > release.releasedAt)
+        .map((event) => ({ event, what, answered: named.has(event.id) })),
+    )
+    .sort((a, b) => (a.event.happenedAt < b.event.happenedAt ? -1 : 1));
+}
+
+/** The file as it would have stood at the hand-back, had nothing come late. */
+export function fileWithLate(file: JobFile): JobFile {
+  const at = file.release?.releasedAt;
+  if (at === undefined) return file;
+  const intime = <T extends EventBase>(list: readonly T[]): T[] =>
+    list.map((e) => (e.jobId === file.job.id && e.recordedAt > at && e.happenedAt <= at ? { ...e, recordedAt: at } : e));
+  return withEvents(
+    file,
+    listsWhere((f) => f.late === 'late'),
+    intime,
+  );
+}

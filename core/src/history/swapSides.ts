@@ -1,0 +1,25 @@
+import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { SetMove } from '../ledger/families/setMoves.ts';
+import type { Phase } from '../ledger/families/sets.ts';
+import type { Book } from './book.ts';
+import { partIn } from './whereabouts.ts';
+
+/** Where a set goes: what a move says, without its event. */
+export type MoveTo = Pick<SetMove, 'setId' | 'slotId' | 'partId'>;
+
+/**
+ * The moves that swap left and right of an axle: the commonest error at a bench. Every set of the measurement and
+ * phase taken in this job goes to the other side, to the part that sat there when it was taken.
+ * @returns none where neither side has such a set
+ */
+export function swapSides(book: Book, left: string, right: string, measurement: MeasurementId, phase: Phase): MoveTo[] {
+  const events = book.stand(book.file.partEvents);
+  return book.sets
+    .filter((s) => s.jobId === book.file.job.id && s.measurement === measurement && s.phase === phase)
+    .filter((s) => s.slotId === left || s.slotId === right)
+    .map((s) => {
+      const slotId = s.slotId === left ? right : left;
+      const then = events.filter((e) => e.happenedAt <= s.happenedAt);
+      return { setId: s.id, slotId, partId: partIn(slotId, then) };
+    });
+}

@@ -1,0 +1,125 @@
+import { toResult } from '../quantity/domainError.ts';
+import { type Contradiction, type Speaks, contradictions, speakingOf } from './explain.ts';
+import type { Evidence, Inference, Network } from './faultNetwork.ts';
+import { type NetworkCheck, expectedInfoGain } from './nextCheck.ts';
+import { conditionOnAnyFault, infer, maxWidth } from './noisyOr.ts';
+import { inferSampled } from './sampled.ts';
+
+/** How likely a cause is, in words. Source: handbook 30, Explain. */
+export function likelyWord(p: number): 'likely' | 'possible' | 'unlikely' {
+  return p >= 0.5 ? 'likely' : p >= 0.1 ? 'possible' : 'unlikely';
+}
+
+/** A fault by its number in the network, so that it may come out of another thread, and how likely it is, 0 to 1. */
+interface Ranked {
+  readonly fault: number;
+  readonly probability: number;
+}
+/** A cause as it is weighed now. */
+export interface Weighed extends Ranked {
+  /** Whether what is known makes it likelier than it is on any vehicle like this one. */
+  readonly raised: boolean;
+  /** What speaks for it and against it, the strongest first; null where nothing was said or it was not asked for. */
+  readonly speaks: readonly Speaks[] | null;
+}
+export interface WeighedCheck {
+  readonly id: string;
+  /** Bits by which it is expected to narrow the causes down, and per minute. */
+  readonly drop: number;
+  readonly dropPerMinute: number;
+  /** False where only single outcomes of it were gone through. */
+  readonly exact: boolean;
+  /** What each way it may come out would make of the leading causes. */
+  readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly Ranked[] }[];
+}
+export interface Weighing {
+  /** The likeliest first. */
+  readonly causes: readonly Weighed[];
+  /** How likely each had been before the bench made anything certain, in the order of the network's faults. */
+  readonly expected: readonly number[];
+  /** Standard error where the sum was too large to be exact, 0 to 1; null where it is exact. */
+  readonly sampled: number | null;
+  readonly next: readonly WeighedCheck[];
+  readonly odd: readonly Contradiction[];
+  /** The causes are exact, but too much hangs together to rank checks and to say what speaks for each in reasonable time. */
+  readonly unranked: boolean;
+  /** Why nothing can be weighed; null where it can. */
+  readonly refused: string | null;
+}
+
+/** Checks proposed at once. Source: handbook 30, Next check worth doing. */
+const MAX_PROPOSALS = 3;
+/** A check that is expected to say less than this says nothing that would move a decision, bits. */
+const WORTH_DOING = 0.02;
+/** With more things seen that hang together one exact sum is quick still, but not the hundreds that ranking takes. */
+const MAX_RANKED = 14;
+/** Causes that an outcome is described by. */
+const LEADS = 3;
+/** Less likely causes than this are not worth a line, and what speaks for them is not said. */
+export const WORTH_A_LINE = 0.03;
+
+/** Least ratio of posterior to prior that counts as raised. */
+const RAISED = 1.05;
+
+function ranked(posterior: readonly number[]): Ranked[] {
+  return posterior
+    .map((probability, fault): Ranked => ({ fault, probability }))
+    .sort((a, b) => b.probability - a.probability || a.fault - b.fault);
+}
+
+/**
+ * The causes in their order.
+ * @param plain what is observed alone makes of each, without the knowledge that there is something
+ */
+function causesOf(network: Network, posterior: readonly number[], plain: readonly number[]): Weighed[] {
+  return ranked(posterior).map((c): Weighed => {
+    const raised = (plain[c.fault] ?? 0) > (network.faults[c.fault]?.prior ?? 0) * RAISED;
+    return { ...c, raised, speaks: null };
+  });
+}
+
+/**
+ * Weighs a network: the causes, the checks worth doing next, and what does not go together. Everything that goes in and
+ * comes out is plain, so that it may be done beside the page.
+ * @param checks those that can be done as the vehicle stands now
+ * @param complaint that something is at fault is known, since somebody complains
+ */
+export function weigh(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Weighing {
+  const done = toResult((): Weighing => {
+    const plain = Object.keys(evidence.certain).length === 0;
+    const exact = toResult(() => infer(network, evidence));
+    if (!exact.ok && exact.refusal.code === 'too_large') return bySampling(network, evidence);
+    if (!exact.ok) throw exact.refusal;
+    const known = (e: Evidence, i: Inference): readonly number[] => (complaint ? conditionOnAnyFault(network, e, i) : i).posterior;
+    const posterior = known(evidence, exact.value);
+    const all = causesOf(network, posterior, exact.value.posterior);
+    const before = { ...evidence, certain: {} };
+    const expected = plain ? posterior : known(before, infer(network, before));
+    if (maxWidth(network, evidence) > MAX_RANKED)
+      return { causes: all, expected, sampled: null, next: [], odd: [], unranked: true, refused: null };
+    const speaks = speakingOf(network, evidence);
+    const causes = all.map((c): Weighed => (c.probability >= WORTH_A_LINE ? { ...c, speaks: speaks(c.fault) } : c));
+    const next = expectedInfoGain(network, evidence, checks, complaint)
+      .filter((w) => w.drop >= WORTH_DOING)
+      .slice(0, MAX_PROPOSALS)
+      .map((w): WeighedCheck => ({
+        id: w.check.id,
+        drop: w.drop,
+        dropPerMinute: w.dropPerMinute,
+        exact: w.exact,
+        outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, leads: ranked(o.posterior).slice(0, LEADS) })),
+      }));
+    return { causes, expected, sampled: null, next, odd: contradictions(network, evidence), unranked: false, refused: null };
+  });
+  return done.ok
+    ? done.value
+    : { causes: [], expected: [], sampled: null, next: [], odd: [], unranked: false, refused: done.refusal.message };
+}
+
+/** The causes alone, sampled, with how far off they may be. */
+function bySampling(network: Network, evidence: Evidence): Weighing {
+  const { posterior, error } = inferSampled(network, evidence);
+  const before = inferSampled(network, { ...evidence, certain: {} });
+  const causes = causesOf(network, posterior, posterior);
+  return { causes, expected: before.posterior, sampled: error, next: [], odd: [], unranked: true, refused: null };
+}

@@ -1,0 +1,229 @@
+import { observationKey } from '../catalogue/observations.ts';
+import { proofItems } from '../catalogue/proofItems.ts';
+import { type Obligation, STAGES, STAGE_NAME, type Stage, acceptanceKey } from '../catalogue/stages.ts';
+import { fileAsOf } from '../history/asOf.ts';
+import { type Book, openBook } from '../history/book.ts';
+import { KIND_OF_JOB, cornersTakenIn } from '../history/scope.ts';
+import { type Component, deriveComponent } from '../judging/components.ts';
+import { consequencesOf } from '../judging/consequences.ts';
+import { isHydraulic } from '../layout/graph.ts';
+import { areLoose } from '../layout/looseUnits.ts';
+import type { Observation } from '../ledger/families/observations.ts';
+import type { JobFile } from '../ledger/jobFile.ts';
+import { retractedIds } from '../ledger/retraction.ts';
+import { voidedJobs } from '../ledger/voided.ts';
+import { type ControlLock, lockedItem } from '../readiness/pedalLock.ts';
+import { openStanding } from '../readiness/stands.ts';
+import { bleedObligations } from '../stages/bleed/obligations.ts';
+import { bookinObligations } from '../stages/bookin/obligations.ts';
+import { decideObligations } from '../stages/decide/obligations.ts';
+import { gaugeObligations } from '../stages/gauge/obligations.ts';
+import { proveObligations } from '../stages/prove/obligations.ts';
+import { rebuildObligations } from '../stages/rebuild/obligations.ts';
+import type { RuleContext } from '../stages/ruleContext.ts';
+import { owedForCauses } from '../stages/trace/causes.ts';
+import { traceObligations } from '../stages/trace/obligations.ts';
+import type { Verdict } from '../verdict/decide.ts';
+import { worst } from '../verdict/severity.ts';
+import { yardOffer } from './yardOffer.ts';
+
+/** Which rules a verdict was made with; part of every basis. */
+export const RULE_VERSION = '2';
+
+interface StageState {
+  readonly stage: Stage;
+  readonly open: number;
+  readonly waiting: number;
+  readonly closed: number;
+  readonly all: number;
+  /** "done", "8 open", "after Decide". */
+  readonly note: string;
+  /** The stage that has to be done first; null where none has. */
+  readonly waitsFor: Stage | null;
+  /** Why the stage does not apply; null where it does. */
+  readonly hatched: string | null;
+}
+
+/** A job as it stands. Everything in it follows from the file. */
+export interface JobState {
+  readonly file: JobFile;
+  readonly book: Book;
+  readonly components: readonly Component[];
+  readonly situation: RuleContext;
+  readonly obligations: readonly Obligation[];
+  readonly stages: readonly StageState[];
+  /** Earliest stage with something open, else waiting; null when all is done. */
+  readonly stage: Stage | null;
+  /** Share of that stage's work that is done, 0 to 1. */
+  readonly share: number;
+  readonly verdict: Verdict | null;
+  readonly counts: Readonly<Record<Verdict, number>>;
+  /** What keeps the vehicle from being released. */
+  readonly blocks: readonly Obligation[];
+  /** What a lead may grant by name that blocks nothing. */
+  readonly offers: readonly Obligation[];
+  readonly released: boolean;
+  /** Booked twice: nothing told in it counts. */
+  readonly voided: boolean;
+}
+
+/** Newest answer to every observation, by its key. */
+export function observationAnswers(book: Book): Map<string, Observation> {
+  const answers = new Map<string, Observation>();
+  for (const o of book.stand(book.file.observations)) answers.set(observationKey(o.code, o.corner), o);
+  return answers;
+}
+
+function accept(list: readonly Obligation[], book: Book): Obligation[] {
+  const accepted = new Set(book.stand(book.file.acceptances).map((a) => a.obligation));
+  return list.map((o) =>
+    o.state === 'open' && o.acceptBy !== null && accepted.has(acceptanceKey(o))
+      ? { ...o, state: 'closed' as const, why: 'Accepted with a reason.' }
+      : o,
+  );
+}
+
+/** Why a job has no use for a stage: by its kind, or by what it is about. */
+function withoutStage(stage: Stage, { layout, job }: JobFile, hydraulic: boolean): string | null {
+  if (areLoose(layout) && (stage === 'trace' || stage === 'bleed')) return 'units alone';
+  return stage === 'bleed' && !hydraulic ? 'no fluid' : (KIND_OF_JOB[job.kind].without[stage] ?? null);
+}
+
+function stageStates(obligations: readonly Obligation[], hydraulic: boolean, file: JobFile): StageState[] {
+  const states: StageState[] = [];
+  for (const stage of STAGES) {
+    const mine = obligations.filter((o) => o.stage === stage);
+    const count = (state: Obligation['state']): number => mine.filter((o) => o.state === state).length;
+    const open = count('open');
+    const waiting = count('waiting');
+    const closed = count('closed') + count('put_off');
+    const before = states.findLast((s) => s.open + s.waiting > 0 || s.waitsFor !== null);
+    const later = stage === 'rebuild' || stage === 'bleed' || stage === 'prove';
+    const hatched = mine.length === 0 ? withoutStage(stage, file, hydraulic) : null;
+    const waitsFor = hatched === null && later && before !== undefined && closed === 0 ? before.stage : null;
+    const note =
+      hatched ??
+      (waitsFor
+        ? `after ${STAGE_NAME[waitsFor]}`
+        : open + waiting > 0
+          ? `${open + waiting} open`
+          : mine.length === 0
+            ? 'nothing due'
+            : 'done');
+    states.push({ stage, open, waiting, closed, all: mine.length, note, waitsFor, hatched });
+  }
+  return states;
+}
+
+/** A job's records, opened at the instant at which the job is looked at. */
+export interface OpenedJob {
+  readonly book: Book;
+  /** Instant, ISO 8601: now, or that of the hand-back. */
+  readonly at: string;
+}
+
+/**
+ * Opens the records of a job; of one that was handed back as they stood then.
+ * @param given everything known of the job
+ * @param today instant, ISO 8601
+ */
+export function openJob(given: JobFile, today: string): OpenedJob {
+  const at = given.release?.releasedAt ?? today;
+  return { book: openBook(given.release ? fileAsOf(given, at) : given), at };
+}
+
+/**
+ * Derives where a job stands from its records. A job that was handed back is derived as it stood then.
+ * @param given everything known of the job
+ * @param today instant, ISO 8601
+ * Source: handbook 15, Obligations and stage.
+ */
+export function deriveJob(given: JobFile, today: string): JobState {
+  return deriveOpened(openJob(given, today));
+}
+
+/** Derives where an opened job stands. */
+export function deriveOpened({ book, at }: OpenedJob): JobState {
+  const { file } = book;
+  const voided = voidedJobs(file.voids, retractedIds(file.takeBacks)).has(file.job.id);
+  const components = file.layout.slots.map((slot) => deriveComponent(book, slot, at));
+  const hydraulic = isHydraulic(file.layout);
+  const answers = observationAnswers(book);
+  const seen = [...answers.values()].filter((o) => o.state === 'seen').map(({ code, corner }) => ({ code, corner }));
+  const situation: RuleContext = {
+    book,
+    components,
+    answers,
+    hydraulic,
+    today: at,
+    owed: [...consequencesOf(book, answers, at), ...owedForCauses(book, at)],
+    standing: openStanding(book),
+    proofItems: proofItems({
+      complaint: file.job.complaint,
+      seen,
+      hydraulic,
+      lever: file.layout.slots.some((s) => s.kind === 'hand_lever'),
+      parking: file.layout.slots.some((s) => s.kind === 'parking_lever'),
+      corners: cornersTakenIn(file.job, file.layout),
+      loose: areLoose(file.layout),
+    }),
+  };
+  const list = voided
+    ? []
+    : [
+        ...bookinObligations(situation),
+        ...traceObligations(situation),
+        ...gaugeObligations(situation),
+        ...decideObligations(situation),
+        ...rebuildObligations(situation),
+        ...bleedObligations(situation),
+        ...proveObligations(situation),
+      ];
+  const obligations = accept(list, book);
+  const stages = stageStates(obligations, hydraulic, file);
+  const current = stages.find((s) => s.open > 0) ?? stages.find((s) => s.waiting > 0) ?? null;
+  const verdicts = components.filter((c) => c.inScope).map((c) => c.verdict);
+  const counts: Record<Verdict, number> = { holds: 0, watch: 0, no_limit: 0, not_gauged: 0, cant_tell: 0, past: 0 };
+  for (const v of verdicts) if (v) counts[v] += 1;
+  return {
+    file,
+    book,
+    voided,
+    components,
+    situation,
+    obligations,
+    stages,
+    stage: current?.stage ?? null,
+    share: current && current.all > 0 ? current.closed / current.all : 1,
+    verdict: worst(verdicts.filter((v): v is Verdict => v !== null)),
+    counts,
+    offers: voided ? [] : accept([yardOffer(obligations)], book),
+    blocks: obligations.filter((o) => o.state === 'open' || o.state === 'waiting'),
+    released: file.release !== null,
+  };
+}
+
+/** The lock that keeps an item of proof from being done now: over what its control reaches, unless a lead passed it. */
+export function itemLock(state: JobState, item: string): ControlLock | null {
+  const open = new Set(state.obligations.filter((o) => o.state === 'open').map((o) => o.key));
+  return lockedItem(item, state.situation.standing.locks, (c) => !open.has(`lock:${c.slotId}`));
+}
+
+/** The lock that keeps a place from being put under pressure now: of a control that reaches it, unless a lead passed it. */
+export function placeLock(state: JobState, slotId: string): ControlLock | null {
+  const open = new Set(state.obligations.filter((o) => o.state === 'open').map((o) => o.key));
+  return state.situation.standing.locks.find((l) => l.control.reach.has(slotId) && open.has(`lock:${l.control.slotId}`)) ?? null;
+}
+
+/** What can be done on a job now, in the order of the stages: open, and not in a stage that waits for an earlier one. */
+export function doableNow(state: JobState): Obligation[] {
+  return STAGES.flatMap((stage) => {
+    const waitsFor = state.stages.find((s) => s.stage === stage)?.waitsFor ?? null;
+    return waitsFor ? [] : state.obligations.filter((o) => o.stage === stage && o.state === 'open');
+  });
+}
+
+/** The next thing that can be done on a job now. */
+export function nextAct(state: JobState): Obligation | null {
+  return doableNow(state)[0] ?? state.obligations.find((o) => o.state === 'open') ?? null;
+}

@@ -1,0 +1,79 @@
+import { measurement } from '../catalogue/measurements.ts';
+import { placeName, slotById } from '../layout/graph.ts';
+import type { EventBase } from '../ledger/eventBase.ts';
+import { EVENT_LISTS, type EventList, familyOf } from '../ledger/families.ts';
+import type { JobFile } from '../ledger/jobFile.ts';
+import { DomainError } from '../quantity/domainError.ts';
+import { type JobState, deriveJob } from './job.ts';
+
+/** A record that keeps a job from being derived. */
+export interface Culprit {
+  readonly id: string;
+  readonly authorId: string;
+  readonly what: string;
+  /** ISO 8601. */
+  readonly happenedAt: string;
+}
+
+/** Why a derivation failed, as it is said. */
+function sentence(error: unknown): string {
+  if (error instanceof DomainError) return error.message;
+  return 'It holds something that this Dauer does not understand.';
+}
+
+const derives = (file: JobFile, today: string): boolean => {
+  try {
+    deriveJob(file, today);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+function saidOf(file: JobFile, family: EventList, event: EventBase): string {
+  const reading = file.readings.find((r) => r.id === event.id);
+  const set = file.sets.find((s) => s.id === (reading?.setId ?? event.id));
+  const slot = slotById(file.layout, set?.slotId ?? (event as { readonly slotId?: string | null }).slotId ?? '');
+  const where = slot ? `, ${placeName(slot).toLowerCase()}` : '';
+  // A newer book may have measurements that are not known here.
+  const name = set && measurement(set.measurement)?.name.toLowerCase();
+  const of = name === undefined ? '' : ` of ${name}`;
+  if (reading) return `Reading ${reading.typed}${of}${where}`;
+  return `${familyOf(family).label.replace(/^./, (c) => c.toUpperCase())}${of}${where}`;
+}
+
+/** Most records of a family that are left out one by one in looking for the one: the newest of them. */
+const MAX_TRIED = 300;
+
+/**
+ * The newest record without which a job can be derived; null where no single one keeps it from being, or all is well.
+ * Whole families are left out first, then their events one at a time.
+ */
+export function culpritOf(file: JobFile, today: string): Culprit | null {
+  if (derives(file, today)) return null;
+  for (const family of EVENT_LISTS) {
+    const all: readonly EventBase[] = file[family];
+    const own = all.filter((e) => e.jobId === file.job.id);
+    const without = (gone: readonly EventBase[]): JobFile => ({ ...file, [family]: all.filter((e) => !gone.includes(e)) });
+    if (own.length === 0 || !derives(without(own), today)) continue;
+    const found = [...own]
+      .reverse()
+      .slice(0, MAX_TRIED)
+      .find((e) => derives(without([e]), today));
+    if (!found) continue;
+    return { id: found.id, authorId: found.authorId, happenedAt: found.happenedAt, what: saidOf(file, family, found) };
+  }
+  return null;
+}
+
+/** Derives a job, or says what keeps it from being derived: one job never takes the others along. */
+export function tryJob(
+  file: JobFile,
+  today: string,
+): { readonly ok: true; readonly state: JobState } | { readonly ok: false; readonly why: string } {
+  try {
+    return { ok: true, state: deriveJob(file, today) };
+  } catch (error) {
+    return { ok: false, why: sentence(error) };
+  }
+}

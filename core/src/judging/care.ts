@@ -1,0 +1,77 @@
+import type { Book } from '../history/book.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
+import { inOrder } from '../ledger/retraction.ts';
+import type { Use } from '../ledger/vehicleRecords.ts';
+import { earliestDay } from '../quantity/partialDate.ts';
+import type { Component } from './components.ts';
+
+/** How far a hydraulic unit that was found seized has been brought, least first. */
+export type CareState = 'untouched' | 'freed' | 'opened' | 'resealed' | 'renewed';
+const CARE_STATES: readonly CareState[] = ['untouched', 'freed', 'opened', 'resealed', 'renewed'];
+
+/** Least state in which a unit that was seized goes out, by the use of the vehicle. Source: handbook 05, lesson 2. */
+const MIN_CARE: Readonly<Record<Use, CareState>> = {
+  daily: 'resealed',
+  work: 'resealed',
+  competition: 'renewed',
+  seasonal: 'resealed',
+  stands: 'opened',
+};
+
+/** How far the unit in a place has been brought on this job. */
+export function careOf(book: Book, c: Pick<Component, 'slot' | 'part' | 'fittedHere'>): CareState {
+  if (
+    c.fittedHere &&
+    book.stand(book.file.partEvents).findLast((e) => e.slotId === c.slot.id && e.kind === 'fitted')?.temporary === false
+  ) {
+    const came = book.stand(book.file.partEvents).some((e) => e.partId === c.part?.id && e.kind === 'found');
+    if (!came) return 'renewed';
+  }
+  const mine = book.stand(book.file.partEvents).filter((e) => e.jobId === book.file.job.id && e.partId === c.part?.id);
+  return CARE_STATES.findLast((s) => mine.some((e) => e.kind === s)) ?? 'untouched';
+}
+
+/**
+ * Why a unit that was found seized may not go out as it is; null where it may. A cylinder that moves again has only been freed.
+ * @returns null also for what is not hydraulic and for what was never found seized
+ */
+export function careFault(book: Book, c: Component): string | null {
+  if (!KIND_FACTS[c.slot.kind].hydraulic || !KIND_FACTS[c.slot.kind].article) return null;
+  const { job, vehicle, findings } = book.file;
+  const seized = book.stand(findings).some((f) => f.slotId === c.slot.id && f.jobId === job.id && f.code === 'seized');
+  if (!seized) return null;
+  const least = MIN_CARE[vehicle.use];
+  const now = careOf(book, c);
+  if (CARE_STATES.indexOf(now) >= CARE_STATES.indexOf(least)) return null;
+  return `It was seized and is ${now === 'untouched' ? 'as it was' : `only ${now}`}; for a vehicle of this use it has to be ${least}.`;
+}
+
+/** When the unit in a place was last open, ISO instant, by these records or by earlier work as far as it is dated (the earliest day that may be meant); null where neither says so. Its fluid has a clock of its own. */
+export function lastOpen(book: Book, c: Pick<Component, 'slot' | 'part'>): string | null {
+  if (!KIND_FACTS[c.slot.kind].hydraulic || c.part === null) return null;
+  const earlier = book
+    .stand(book.file.earlierWork)
+    .filter((e) => e.slotId === c.slot.id && (e.what === 'overhauled' || e.what === 'renewed'))
+    .map((e) => earliestDay(e.on))
+    .sort()
+    .at(-1);
+  const events = inOrder(book.stand(book.file.partEvents)).filter((e) => e.partId === c.part?.id);
+  const known = events.some((e) => e.kind === 'found');
+  const here = events.findLast((e) => e.kind === 'opened' || e.kind === 'resealed' || (e.kind === 'fitted' && !known))?.happenedAt;
+  return here ?? (earlier ? `${earlier}T00:00:00.000Z` : null);
+}
+
+/** Years from which a unit whose history nobody knows is opened (generic). Source: handbook 05, Two clocks. */
+const OPEN_AFTER_YEARS = 30;
+
+/** Why a unit ought to be opened whatever its fluid looks like; null where nothing says so. */
+export function openDue(book: Book, c: Pick<Component, 'slot' | 'part'>, today: string): string | null {
+  if (!['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'].includes(c.slot.kind) || c.part === null)
+    return null;
+  const { year } = book.file.vehicle;
+  const opened = lastOpen(book, c);
+  if (opened !== null) return null;
+  const age = year === null ? null : Number(today.slice(0, 4)) - year;
+  if (age === null || age <= OPEN_AFTER_YEARS) return null;
+  return `Never open as far as is known, in ${age} years. Clear fluid says nothing of the deposits behind a piston: open it.`;
+}

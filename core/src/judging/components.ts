@@ -1,0 +1,209 @@
+import type { FindingSeverity } from '../catalogue/findingCatalogue.ts';
+import type { Measurement, MeasurementId } from '../catalogue/measured/types.ts';
+import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
+import { type Need, type ProgrammeLine, looksAt, programmeFor } from '../catalogue/programme.ts';
+import type { Book } from '../history/book.ts';
+import { KIND_OF_JOB, takesIn } from '../history/scope.ts';
+import { isOfWhatSits, newestSets, setsOf } from '../history/setsOf.ts';
+import { lastPartIn, partHere, partIn } from '../history/whereabouts.ts';
+import { type Slot, unitMates } from '../layout/graph.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
+import type { Decision } from '../ledger/families/decisions.ts';
+import type { Finding } from '../ledger/families/findings.ts';
+import type { Phase, ReadingSet } from '../ledger/families/sets.ts';
+import { inForce } from '../ledger/inForce.ts';
+import type { Part } from '../ledger/partRecords.ts';
+import { whyProvisional } from '../metrology/provisional.ts';
+import type { Runout } from '../metrology/rotorRunout.ts';
+import { runoutOf } from '../metrology/takenIn.ts';
+import type { Verdict } from '../verdict/decide.ts';
+import { worst } from '../verdict/severity.ts';
+import { type CutFacts, cutFacts } from './cutting.ts';
+import { type Judged, judgeBetween, judgeSet } from './judge.ts';
+
+/** A measurement that the programme asks for and that has not been taken. */
+interface Required {
+  readonly measurement: Measurement;
+  readonly phase: 'as_found' | 'as_fitted';
+  readonly done: boolean;
+  /** A set was begun, and this many positions taken. */
+  readonly taken: number;
+  /** Why what was taken closes nothing, in a sentence; null where it may. */
+  readonly provisional: string | null;
+  /** The newest set taken for it; null where there is none. */
+  readonly setId: string | null;
+  /** Owed as fitted, and what it is asked of is on: it can be taken now. */
+  readonly due: boolean;
+  /** Required owes it; wanted and recorded only do not. */
+  readonly need: Need;
+}
+
+/** A place of the layout as it stands: derived from the events, never stored. */
+export interface Component {
+  readonly slot: Slot;
+  readonly part: Part | null;
+  readonly inScope: boolean;
+  /** Nothing sits here. */
+  readonly empty: boolean;
+  /** The part that came out of an empty place and lies in the shop: it is gauged on the bench. */
+  readonly bench: string | null;
+  /** The part that sits here was fitted during this job. */
+  readonly fittedHere: boolean;
+  readonly decision: Decision | null;
+  /** Decisions made without knowing of the one in force: nothing is settled until somebody chooses. */
+  readonly against: readonly Decision[];
+  /** Figures of what sits here now, or lies on the bench: of each measurement the newest set. */
+  readonly judged: readonly Judged[];
+  readonly runout: Runout | null;
+  /** What a cut would have to take out, of what is cut at all. */
+  readonly cut: CutFacts | null;
+  readonly findings: readonly Finding[];
+  readonly required: readonly Required[];
+  readonly lookRequired: boolean;
+  readonly lookDone: boolean;
+  readonly verdict: Verdict | null;
+}
+
+/** What a finding counts as. */
+export const FINDING_VERDICT: Readonly<Record<FindingSeverity, Verdict>> = {
+  note: 'holds',
+  watch: 'watch',
+  doubt: 'cant_tell',
+  reject: 'past',
+};
+
+/**
+ * Findings that nothing has answered yet: on what sits in a place, or came out of it and lies on the bench, and not settled
+ * by a later one. One that names no part is of whatever sat there then: what takes its place begins with none of them.
+ */
+export function openFindings(book: Book, slotId: string): Finding[] {
+  const findings = book.stand(book.file.findings);
+  const settled = new Set(findings.flatMap((f) => f.settles ?? []));
+  return findings.filter((f) => f.slotId === slotId && !settled.has(f.id) && isOfWhatSits(book, slotId, f.partId, f.happenedAt));
+}
+
+/** The phase a new set is proposed for: as fitted once something was fitted here in this job, after machining after a cut. */
+export function proposedPhase(book: Book, component: Pick<Component, 'slot' | 'part' | 'fittedHere'>): Phase {
+  if (component.fittedHere) return 'as_fitted';
+  const events = book.stand(book.file.partEvents);
+  // What came out of an empty place lies on the bench.
+  const partId = component.part?.id ?? lastPartIn(component.slot.id, events);
+  const machined = events.some((e) => e.kind === 'machined' && e.partId === partId && e.jobId === book.file.job.id);
+  return machined ? 'after_machining' : 'as_found';
+}
+
+function requiredOf(
+  book: Book,
+  slot: Slot,
+  sets: readonly ReadingSet[],
+  decision: Decision | null,
+  inScope: boolean,
+  today: string,
+): Required[] {
+  if (!inScope) return [];
+  // A line that can be answered another way is answered by whichever was taken last.
+  const again = refitted(book, slot);
+  const line = (l: ProgrammeLine): Required => {
+    // As found is said of what sat here when the job began, wherever that part is by now.
+    const from = l.phase === 'as_found' ? book.sets.filter((s) => s.slotId === slot.id && book.taken(s).length > 0) : sets;
+    const ids = [l.measurement, ...(l.or === null ? [] : [l.or])];
+    const mine = from.filter((s) => !s.blind && ids.includes(s.measurement) && s.phase === l.phase && s.jobId === book.file.job.id);
+    const newest = mine.at(-1);
+    const id = newest?.measurement ?? l.measurement;
+    const judged = newest ? judgeSet(book, newest, today) : [];
+    const main = judged.find((j) => j.characteristic.id === id) ?? judged.find((j) => !j.characteristic.recorded);
+    const taken = newest ? book.taken(newest).length : 0;
+    const provisional = newest ? whyProvisional(newest) : null;
+    return {
+      measurement: MEASUREMENTS[id],
+      phase: l.phase,
+      provisional,
+      taken,
+      need: l.need,
+      due: again.includes(l) || fittedInJob(book, slot.id),
+      setId: newest?.id ?? null,
+      done: (main?.enough ?? taken >= l.least) && provisional === null && taken >= l.least,
+    };
+  };
+  // Replacing closes the gauging of the part as found; what was done asks for its own.
+  const asFound = decision?.option === 'replace' ? [] : programmeFor(slot.kind, 'found');
+  const done = decision ? programmeFor(slot.kind, decision.option) : [];
+  const lines = [...asFound, ...again].filter((f) => !done.some((d) => d.measurement === f.measurement && d.phase === f.phase));
+  return [...lines, ...done].filter((l) => isTakenAt(l.measurement, slot)).map(line);
+}
+
+const isTakenAt = (id: MeasurementId, slot: Slot): boolean => measurementsAt(slot).some((m) => m.id === id);
+
+/** Whether something was fitted at a place during this job. */
+function fittedInJob(book: Book, slotId: string): boolean {
+  const { job, partEvents } = book.file;
+  return book.stand(partEvents).some((e) => e.kind === 'fitted' && e.slotId === slotId && e.jobId === job.id);
+}
+
+/**
+ * What a place owes as fitted because it, or the hub it sits on, was off and is on again: the figures of the fit ended with
+ * it. Source: handbook 15, Subjects: a figure of a fit ends with the fit.
+ */
+function refitted(book: Book, slot: Slot): ProgrammeLine[] {
+  const hub = slot.corner === null ? undefined : unitMates(book.file.layout, slot, 'hub')[0];
+  const own = fittedInJob(book, slot.id);
+  const moved = own || (hub !== undefined && fittedInJob(book, hub.id));
+  const owes: MeasurementId[] = [
+    ...(slot.kind === 'hub' && own ? (['hub_end_float'] as const) : []),
+    ...(slot.kind === 'rotor' && moved ? (['rotor_runout'] as const) : []),
+  ];
+  return owes.map((measurement) => ({
+    ...{ kind: slot.kind, done: 'found' as const, measurement, need: 'required' as const, phase: 'as_fitted' as const, or: null },
+    least: MEASUREMENTS[measurement].least,
+  }));
+}
+
+/** Derives the state of one place. `today` is an ISO instant. */
+export function deriveComponent(book: Book, slot: Slot, today: string): Component {
+  const { file } = book;
+  const events = book.stand(file.partEvents);
+  const partId = partIn(slot.id, events);
+  const part = file.parts.find((p) => p.id === partId) ?? null;
+  const article = KIND_FACTS[slot.kind].article;
+  const inScope = takesIn(file.job, file.layout, slot);
+  const { now: decision, against } = inForce(book.stand(file.decisions).filter((d) => d.slotId === slot.id));
+  const bench = partId === null ? partHere(slot.id, events) : null;
+  const sets = setsOf(book, slot.id, partId ?? bench);
+  const newest = newestSets(book, slot.id, partId ?? bench);
+  const judged = [...[...newest.values()].flatMap((s) => judgeSet(book, s, today)), ...judgeBetween(book, slot, today)];
+  const sweep = newest.get('rotor_runout');
+  const findings = openFindings(book, slot.id);
+  const gaugingOwed = KIND_OF_JOB[file.job.kind].gauges && article;
+  const required = gaugingOwed ? requiredOf(book, slot, sets, decision, inScope, today) : [];
+  const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && decision?.option !== 'replace';
+  const lookDone = book
+    .stand(file.findings)
+    .some(
+      (f) =>
+        f.slotId === slot.id && f.cleaning === 'after' && f.jobId === file.job.id && isOfWhatSits(book, slot.id, f.partId, f.happenedAt),
+    );
+  const verdicts: Verdict[] = [
+    ...judged.map((j) => j.verdict),
+    ...findings.map((f) => FINDING_VERDICT[f.severity]),
+    ...(required.some((r) => r.need === 'required' && !r.done) || (lookRequired && !lookDone) ? (['not_gauged'] as const) : []),
+  ];
+  const empty = article && partId === null;
+  return {
+    slot,
+    part,
+    inScope,
+    empty,
+    bench: article ? bench : null,
+    decision,
+    against,
+    judged,
+    findings,
+    required,
+    lookRequired,
+    lookDone,
+    fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === file.job.id),
+    cut: slot.kind === 'rotor' || slot.kind === 'drum' ? cutFacts(book, slot.id) : null,
+    runout: sweep ? runoutOf(book.taken(sweep)) : null,
+    verdict: empty || (!article && verdicts.length === 0) ? null : worst(verdicts),
+  };
+}

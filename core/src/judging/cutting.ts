@@ -1,0 +1,153 @@
+import type { Book } from '../history/book.ts';
+import { newestSets } from '../history/setsOf.ts';
+import { partHere } from '../history/whereabouts.ts';
+import { type Slot, slotById } from '../layout/graph.ts';
+import { DRUM_PAIR_DIFFERENCE, drumPair, turning } from '../metrology/drum.ts';
+import { machining } from '../metrology/rotorThickness.ts';
+import { runoutOf } from '../metrology/takenIn.ts';
+import { fixed } from '../quantity/display.ts';
+import { toResult } from '../quantity/domainError.ts';
+import type { Judged } from './judge.ts';
+import { onStuds } from './turnOnStuds.ts';
+
+/** What a cut would have to take out, as far as it was gauged, mm. */
+export interface CutFacts {
+  readonly scoreInner: number;
+  readonly scoreOuter: number;
+  /** Of a drum. */
+  readonly score: number;
+  readonly warp: number;
+  /** Wobble that the cut takes out: the rotor's own where hub and rotor were told apart, all of it otherwise. */
+  readonly wobble: number;
+  /** First harmonic inside a drum on its hub. */
+  readonly radialWobble: number;
+  /** What was not gauged and is taken as none, in words. */
+  readonly takenAsNone: readonly string[];
+}
+
+/**
+ * What a cut of a rotor or drum would have to take out, from the newest sets of it.
+ * Source: handbook 20, Can it be machined?; Can it be turned?
+ */
+export function cutFacts(book: Book, slotId: string): CutFacts {
+  const partId = partHere(slotId, book.stand(book.file.partEvents));
+  const newest = newestSets(book, slotId, partId);
+  const at = (id: 'rotor_surface' | 'drum_surface', place: string): number | null => {
+    const set = newest.get(id);
+    return (set && book.taken(set).find((t) => t.reading.place === place)?.value) ?? null;
+  };
+  const sweepOf = (id: 'rotor_runout' | 'drum_runout') => {
+    const set = newest.get(id);
+    return set ? runoutOf(book.taken(set)) : null;
+  };
+  const sweep = sweepOf('rotor_runout');
+  const radial = sweepOf('drum_runout');
+  const studs = book.sets.findLast((s) => s.slotId === slotId && s.studs !== null)?.studs ?? null;
+  const apart = studs === null ? null : onStuds(book, slotId, partId, studs, 0).result;
+  const [inner, outer, drum] = [
+    at('rotor_surface', 'inner face: score'),
+    at('rotor_surface', 'outer face: score'),
+    at('drum_surface', 'score'),
+  ];
+  const none: string[] = [];
+  if (slotById(book.file.layout, slotId)?.kind === 'drum') {
+    if (drum === null) none.push('score depth');
+    if (radial === null) none.push('radial runout');
+  } else {
+    if (inner === null || outer === null) none.push('score depth');
+    if (sweep === null) none.push('warp and wobble');
+  }
+  return {
+    scoreInner: inner ?? 0,
+    scoreOuter: outer ?? 0,
+    score: drum ?? 0,
+    warp: sweep?.warp ?? 0,
+    wobble: apart ? apart.rotor.tir : (sweep?.wobble ?? 0),
+    radialWobble: radial?.wobble ?? 0,
+    takenAsNone: none,
+  };
+}
+
+/** Whether a part may be cut, and what follows for the other side of the axle. */
+export interface Cut {
+  readonly state: ReturnType<typeof turning>['state'] | ReturnType<typeof machining>['state'] | null;
+  readonly words: string;
+  /** What was not gauged and is taken as none, in words. */
+  readonly takenAsNone: readonly string[];
+}
+
+/** The figure that a cut is judged by, where it is known well enough. */
+const governing = (slot: Slot, judged: readonly Judged[]): Judged | undefined =>
+  judged.find((j) => j.characteristic.id === (slot.kind === 'drum' ? 'drum_diameter' : 'rotor_thickness') && j.enough);
+
+/** What a drum comes out at; null where it is not gauged or has no limit. */
+function turned(book: Book, slot: Slot, judged: readonly Judged[]) {
+  const j = governing(slot, judged);
+  if (!j?.limit || j.limit.at === null) return null;
+  const { at: discard, machineTo } = j.limit;
+  const f = cutFacts(book, slot.id);
+  const tried = toResult(() => turning({ max: j.reduced.value, discard, machineTo, scoreDepth: f.score, radialWobble: f.radialWobble }));
+  return tried.ok ? { ...tried.value, machineTo } : null;
+}
+
+/** Both drums of an axle are turned to within what is allowed of each other: the smaller goes along. */
+function alongside(book: Book, slot: Slot, judged: readonly Judged[], other: Slot, others: readonly Judged[]): string {
+  const [mine, theirs] = [turned(book, slot, judged), turned(book, other, others)];
+  if (!mine || !theirs || theirs.machineTo === null) return '';
+  const both = drumPair(
+    { after: mine.after, turnable: mine.state === 'turnable' },
+    { after: theirs.after, turnable: theirs.state === 'turnable' },
+    theirs.machineTo,
+  );
+  if (both.ok) return ` With the other side at ${fixed(theirs.after, 2)} mm the pair stays within ${fixed(DRUM_PAIR_DIFFERENCE, 2)} mm.`;
+  return ` The other side comes out at ${fixed(theirs.after, 2)} mm: turn this one to ${fixed(both.leftTo, 2)} and that one to ${fixed(both.rightTo, 2)} mm${both.turnable ? '' : ', which one of them does not allow'}.`;
+}
+
+/**
+ * Whether a cut would leave enough metal, where the figure would end, and what it means for the pair.
+ * @param judged figures of the rotor or drum
+ * @param other the other side of the axle with its figures, where there is one
+ * @returns null where it is not gauged or has no limit
+ * Source: handbook 20, Can it be machined?; Can it be turned?
+ */
+export function cutOf(
+  book: Book,
+  slot: Slot,
+  judged: readonly Judged[],
+  other: { readonly slot: Slot; readonly judged: readonly Judged[] } | null,
+): Cut | null {
+  const m = governing(slot, judged);
+  if (!m?.limit || m.limit.at === null) return null;
+  const { at: discard, machineTo } = m.limit;
+  const drum = slot.kind === 'drum';
+  const f = cutFacts(book, slot.id);
+  const { takenAsNone } = f;
+  const tried = toResult(() => {
+    if (drum)
+      return { ...turning({ max: m.reduced.value, discard, machineTo, scoreDepth: f.score, radialWobble: f.radialWobble }), early: false };
+    const cut = machining({
+      ...{ min: m.reduced.value, discard, machineTo, scoreInner: f.scoreInner, scoreOuter: f.scoreOuter },
+      ...{ warp: f.warp, wobbleRemoved: f.wobble, kmToNextService: m.toNextService },
+      wearPer1000Km: m.wear ? Math.abs(m.wear.slope) * 1000 : null,
+    });
+    return { ...cut, early: cut.underDiscardBeforeService === true };
+  });
+  if (!tried.ok) return { state: null, words: tried.refusal.message, takenAsNone };
+  const { state, after, early } = tried.value;
+  const would = `Cut clean it would come out at ${fixed(after, 2)} mm`;
+  const pair = drum && other ? alongside(book, slot, judged, other.slot, other.judged) : '';
+  const said = (words: string): Cut => ({ state, words: `${words}${pair}`, takenAsNone });
+  switch (state) {
+    case 'past_discard':
+      return said('It is past discard already: nothing is cut.');
+    case 'no_machine_to_on_file':
+      return said(`${would}. No machine-to figure is on file: no cut until it is entered.`);
+    case 'machinable':
+    case 'turnable':
+      return said(
+        `${would}; machine-to is ${fixed(machineTo ?? 0, 2)} mm. It can be cut.${early ? ' At this vehicle’s rate it would be past discard before the next service.' : ''}`,
+      );
+    default:
+      return said(`${would}, past machine-to ${fixed(machineTo ?? 0, 2)} mm. It may be used as it is if the surface allows, not cut.`);
+  }
+}

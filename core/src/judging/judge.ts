@@ -1,0 +1,346 @@
+import { type Characteristic, characteristic } from '../catalogue/characteristics.ts';
+import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { Book } from '../history/book.ts';
+import { type BlindRemeasurement, asksForSecond, compareSecond, blindRemeasurementOf } from '../history/blindRemeasurement.ts';
+import { newestSets } from '../history/setsOf.ts';
+import { partIn } from '../history/whereabouts.ts';
+import { type Slot, slotById } from '../layout/graph.ts';
+import type { CounterReading } from '../ledger/families/counters.ts';
+import type { ReadingSet } from '../ledger/families/sets.ts';
+import type { JobFile } from '../ledger/jobFile.ts';
+import type { Vehicle } from '../ledger/vehicleRecords.ts';
+import { isProvisional } from '../metrology/provisional.ts';
+import { callBacksOn } from '../metrology/rack.ts';
+import type { Reduced } from '../metrology/reduce.ts';
+import { groupThousands } from '../quantity/display.ts';
+import { toResult } from '../quantity/domainError.ts';
+import { type Bound, type Judgement, type Verdict, decide } from '../verdict/decide.ts';
+import { type LimitTarget, type LimitVersion, boundOf, findLimits } from '../verdict/limits.ts';
+import { compareSeverity, worst } from '../verdict/severity.ts';
+import { type Wear, type WearPoint, wear } from '../verdict/wear.ts';
+import { alongWith, betweenAt } from './between.ts';
+import { contradiction } from './contradicts.ts';
+import { axleOfSlot, genericFor, unsaidOf } from './genericLimits.ts';
+
+/** One figure held against its limit, with all it leans on. */
+export interface Judged {
+  readonly characteristic: Characteristic;
+  readonly setId: string;
+  readonly slotId: string;
+  readonly partId: string | null;
+  readonly phase: ReadingSet['phase'];
+  readonly reduced: Reduced;
+  readonly verdict: Verdict;
+  readonly lies: 'within' | 'past' | null;
+  readonly bandLeft: number | null;
+  readonly limit: LimitVersion | null;
+  readonly bound: Bound;
+  /** Another limit of the same rank says something else; the worse verdict holds. */
+  readonly conflict: boolean;
+  readonly enough: boolean;
+  readonly wear: Wear | null;
+  /** Why nothing is foretold of its wear, in a sentence; null where something is, or nothing was to be. */
+  readonly noWear: string | null;
+  readonly toNextService: number;
+  /** What distances are said in for this vehicle. */
+  readonly distanceUnit: 'km' | 'mi';
+  /** The bearing's end float is past its limit: a runout says nothing until that is put right. */
+  readonly bearingFirst: boolean;
+  /** Safety, and nearer to the limit than twice the uncertainty: another person measures it again, without seeing this. */
+  readonly asksSecond: boolean;
+  readonly second: BlindRemeasurement | null;
+  /** What the figure contradicts, in a sentence; null where nothing, or somebody else measured the same. */
+  readonly contradicts: string | null;
+  /** What has to be said of the part before it can be held against a limit; null where nothing has. */
+  readonly unsaid: string | null;
+  /** What the verdict has to say about its own footing. */
+  readonly notes: readonly string[];
+}
+
+/** Distance to the next brake inspection where nothing else is known, km (house default). */
+const DEFAULT_SERVICE_KM = 10000;
+
+/** What a limit is looked up by. */
+export function limitTarget(
+  vehicle: Vehicle,
+  id: string,
+  axle: 'front' | 'rear' | null,
+  partId: string | null,
+  partNumber: string | null,
+): LimitTarget {
+  return {
+    characteristic: id,
+    axle,
+    partId,
+    partNumber,
+    vehicleId: vehicle.id,
+    make: vehicle.make,
+    model: vehicle.model,
+    year: vehicle.year,
+    variant: vehicle.variant,
+  };
+}
+
+/** Distance shown by the counter at an instant, km; null where it was never read by then. */
+function counterAt(counters: readonly CounterReading[], instant: string): number | null {
+  return counters.filter((c) => c.happenedAt <= instant).sort((a, b) => (a.happenedAt < b.happenedAt ? 1 : -1))[0]?.km ?? null;
+}
+
+/** km to the next inspection: the house default, or a year at this vehicle's own rate where that is nearer. */
+function kmToNextService(counters: readonly CounterReading[]): number {
+  const sorted = [...counters].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1));
+  const [first] = sorted;
+  const last = sorted.at(-1);
+  if (!first || !last) return DEFAULT_SERVICE_KM;
+  const years = (Date.parse(last.happenedAt) - Date.parse(first.happenedAt)) / 31557600000;
+  if (years < 0.25 || last.km <= first.km) return DEFAULT_SERVICE_KM;
+  return Math.min(DEFAULT_SERVICE_KM, (last.km - first.km) / years);
+}
+
+/** Least share of the distance foretold over that has to have been run between the figures (generic). */
+const MIN_RUN_SHARE = 0.1;
+
+interface Foretold {
+  readonly wear: Wear | null;
+  readonly why: string | null;
+}
+const NOTHING_SAID: Foretold = { wear: null, why: null };
+
+function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): Foretold {
+  const { file } = book;
+  const counters = book.stand(file.counters);
+  if (of.wears === null || set.partId === null || (bound.kind !== 'lower' && bound.kind !== 'upper')) return NOTHING_SAID;
+  const sets = book.sets.filter(
+    (s) =>
+      s.partId === set.partId &&
+      s.measurement === set.measurement &&
+      s.happenedAt <= set.happenedAt &&
+      !s.blind &&
+      (s.id === set.id || !isProvisional(s)),
+  );
+  const points: WearPoint[] = sets.flatMap((s): WearPoint[] => {
+    const run = counterAt(counters, s.happenedAt);
+    const found = book.reduced(s).find((r) => r.characteristic === of.id);
+    if (run === null || !found || found.taken < found.needed) return [];
+    return [{ run, at: s.happenedAt, value: found.value, u: found.expanded / 2, afterMachining: s.phase === 'after_machining' }];
+  });
+  const fitted = book.stand(file.partEvents).find((e) => e.partId === set.partId && e.kind === 'fitted');
+  const fittedRun = fitted ? counterAt(counters, fitted.happenedAt) : null;
+  const fresh = fittedRun !== null && bound.nominal != null ? { run: fittedRun, value: bound.nominal } : null;
+  // Most figures stand alone: that is no refusal worth making.
+  if (points.length === 0 || (points.length === 1 && fresh === null)) return NOTHING_SAID;
+  const ahead = kmToNextService(counters);
+  const tried = toResult(() => wear(points, of.wears ?? 'falls', bound.at, ahead, fresh));
+  if (!tried.ok) return { wear: null, why: tried.refusal.message };
+  const runs = [...points.map((p) => p.run), ...(points.length === 1 && fresh ? [fresh.run] : [])];
+  const ran = Math.max(...runs) - Math.min(...runs);
+  if (ran >= MIN_RUN_SHARE * ahead) return { wear: tried.value, why: null };
+  const km = (v: number): string => groupThousands(Math.round(v));
+  return {
+    wear: null,
+    why: `Only ${km(ran)} km were run between the figures: too few to foretell anything over the ${km(ahead)} km to the next service.`,
+  };
+}
+
+const RULES: readonly { readonly when: (set: ReadingSet) => boolean; readonly say: string }[] = [
+  { when: (s) => s.surface === 'dirty', say: 'Taken on a dirty surface: rust reads as runout. Provisional until taken clean.' },
+  { when: (s) => !s.cold, say: 'Taken warm. Parts are measured cold.' },
+];
+
+function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string): string[] {
+  const notes = RULES.filter((r) => r.when(set)).map((r) => r.say);
+  const used = reduced.governing.map((r) => r.gaugeVersionId);
+  if (used.includes(null)) notes.push('No gauge named: the usual gauge’s generic accuracy was taken.');
+  for (const id of new Set(used)) {
+    const gauge = file.gauges.find((g) => g.id === id);
+    if (gauge?.calibrationDue && gauge.calibrationDue < today.slice(0, 10)) {
+      notes.push(`${gauge.tag} is past its calibration date (${gauge.calibrationDue}).`);
+    }
+  }
+  for (const r of reduced.governing) {
+    const gauge = file.gauges.find((g) => g.id === r.gaugeVersionId);
+    for (const c of callBacksOn(gauge, r.happenedAt, file.callBacks)) {
+      const said = `${gauge?.tag ?? ''} was called back: off by up to ${c.offBy} from ${c.since.slice(0, 10)} on. The doubt is counted in.`;
+      if (!notes.includes(said)) notes.push(said);
+    }
+  }
+  return notes;
+}
+
+const NOTHING_TOLD: Judgement = { verdict: 'cant_tell', lies: null, bandLeft: null };
+
+interface Held {
+  readonly limit: LimitVersion | null;
+  readonly bound: Bound;
+  readonly decision: Judgement;
+  readonly worn: Foretold;
+}
+
+function holdAgainst(book: Book, set: ReadingSet, of: Characteristic, reduced: Reduced, limit: LimitVersion | null): Held {
+  const bound = boundOf(limit, set.phase === 'after_machining');
+  const worn = wearOf(book, set, of, bound);
+  const wrongSide = limit !== null && limit.bound !== 'range' && limit.bound !== of.bound;
+  const told = toResult(() => decide(bound, reduced.value, reduced.expanded, worn.wear ? worn.wear.predictedBad : null));
+  // A limit from before its side and order were looked at says nothing.
+  const decision = told.ok && !wrongSide ? told.value : NOTHING_TOLD;
+  return { limit, bound: decision === NOTHING_TOLD ? { kind: 'none' } : bound, decision, worn };
+}
+
+/** Distance of a value to the governing end of a bound, positive on the good side; null without a limit. */
+function roomTo(bound: Bound, value: number): number | null {
+  if (bound.kind === 'none') return null;
+  if (bound.kind === 'range') return Math.min(value - bound.low, bound.high - value);
+  return bound.kind === 'lower' ? value - bound.at : bound.at - value;
+}
+
+const ON_THE_BEARING: readonly Characteristic['id'][] = ['rotor_runout', 'hub_face_runout', 'drum_runout'];
+
+/** Whether the end float of the bearing that a figure turns on is past its limit. */
+function bearingIsPast(book: Book, of: Characteristic, slot: Slot | undefined, today: string): boolean {
+  if (!ON_THE_BEARING.includes(of.id) || !slot?.corner) return false;
+  const hub = book.file.layout.slots.find((s) => s.kind === 'hub' && s.corner === slot.corner);
+  if (!hub) return false;
+  const float = newestSets(book, hub.id, partIn(hub.id, book.stand(book.file.partEvents))).get('hub_end_float');
+  return float !== undefined && judgeSet(book, float, today).some((j) => j.verdict === 'past');
+}
+
+/** What another person measured without seeing the first, and what it adds to the verdict. */
+function again(book: Book, set: ReadingSet, of: Characteristic, reduced: Reduced): { second: BlindRemeasurement; reduced: Reduced } | null {
+  const twin = set.blind ? null : blindRemeasurementOf(book, set);
+  const theirs = twin && book.reduced(twin).find((r) => r.characteristic === of.id && r.taken >= r.needed);
+  return twin && theirs ? { second: compareSecond(reduced, theirs, twin), reduced: { ...reduced, ...theirs } } : null;
+}
+
+function limitNotes(limit: LimitVersion | null, ofItsOwn: boolean): string[] {
+  if (!limit) return [];
+  const unchecked = limit.source !== 'generic' && limit.checkedBy === null;
+  const useless = limit.bound !== 'range' && limit.bound !== (characteristic(limit.characteristic)?.bound ?? limit.bound);
+  const elsewhere = ofItsOwn && (limit.scope === 'vehicle' || limit.scope === 'type');
+  return [
+    ...(useless ? ['The limit on file lies on the wrong side of such a figure: enter it again.'] : []),
+    ...(unchecked ? ['The limit has not been checked against its source by a second person.'] : []),
+    ...(elsewhere ? ['The limit is the vehicle’s; this part has a number of its own.'] : []),
+  ];
+}
+
+function judgeReduced(book: Book, set: ReadingSet, reduced: Reduced, today: string): Judged | null {
+  const { file } = book;
+  const slot = slotById(file.layout, set.slotId);
+  const part = file.parts.find((p) => p.id === set.partId);
+  const of = characteristic(reduced.characteristic);
+  if (!of) return null;
+  const target = limitTarget(file.vehicle, of.id, axleOfSlot(slot), set.partId, part?.partNumber ?? null);
+  const found = findLimits([...file.limits, ...genericFor(slot, file.vehicle)], target);
+  const candidates: (LimitVersion | null)[] = [...found.governing, ...found.also];
+  if (candidates.length === 0 && of.recorded) return null;
+  if (candidates.length === 0) candidates.push(null);
+  const held = candidates
+    .map((limit) => holdAgainst(book, set, of, reduced, limit))
+    .sort((a, b) => compareSeverity(a.decision.verdict, b.decision.verdict));
+  const [worstHeld] = held;
+  if (!worstHeld) return null;
+  const { limit, bound, decision, worn } = worstHeld;
+  const enough = reduced.taken >= reduced.needed;
+  // Ways of being made that nobody told apart: where they are judged alike it does not matter which it is.
+  const unsaid = new Set(held.map((h) => h.decision.verdict)).size > 1 ? unsaidOf(candidates, slot, file.vehicle) : null;
+  const bearingFirst = bearingIsPast(book, of, slot, today);
+  const repeat = again(book, set, of, reduced);
+  const second = repeat?.second ?? null;
+  const against = slot && enough ? contradiction(book, of, reduced, slot, limit) : null;
+  const contradicts = second?.agrees === true ? null : against;
+  const doubtful = contradicts !== null || unsaid !== null;
+  const own = doubtful ? 'cant_tell' : reduced.pastBecause === undefined ? decision.verdict : 'past';
+  const early = !enough && own !== 'past';
+  const verdicts: Verdict[] = [early ? 'not_gauged' : own];
+  if (bearingFirst && !early) verdicts.push('cant_tell');
+  const notes = [
+    ...(contradicts === null ? [] : [contradicts]),
+    ...(unsaid === null ? [] : [unsaid]),
+    ...(reduced.pastBecause === undefined ? [] : [reduced.pastBecause]),
+    ...(reduced.sense === undefined ? [] : [`It is ${reduced.sense}.`]),
+    ...notesOf(file, set, reduced, today),
+    ...limitNotes(limit, Boolean(part?.partNumber)),
+    ...(bearingFirst ? ['Bearing first: its end float is past the limit.'] : []),
+  ];
+  if (repeat) {
+    const who = file.people.find((p) => p.id === repeat.second.authorId)?.name ?? 'another person';
+    if (!doubtful) verdicts.push(holdAgainst(book, set, of, repeat.reduced, limit).decision.verdict);
+    if (!repeat.second.agrees) verdicts.push('cant_tell');
+    notes.push(
+      repeat.second.agrees
+        ? `Measured again by ${who}, who did not see the first: the two agree.`
+        : `${who} measured something else: find out why.`,
+    );
+  }
+  const near = held.some((h) => asksForSecond(of.gravity, roomTo(h.bound, reduced.value), reduced.expanded));
+  return {
+    characteristic: of,
+    setId: set.id,
+    slotId: set.slotId,
+    partId: set.partId,
+    phase: set.phase,
+    reduced,
+    verdict: worst(verdicts) ?? 'not_gauged',
+    // What may be another figure or another part lies nowhere: nobody accepts it.
+    lies: doubtful ? null : decision.lies,
+    bandLeft: doubtful ? null : decision.bandLeft,
+    limit,
+    bound,
+    conflict: found.governing.length > 1 && unsaidOf(candidates, slot, file.vehicle) === null,
+    enough,
+    wear: worn.wear,
+    noWear: worn.why,
+    toNextService: kmToNextService(book.stand(file.counters)),
+    distanceUnit: file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km',
+    bearingFirst,
+    asksSecond: enough && second === null && (near || contradicts !== null),
+    second,
+    contradicts,
+    unsaid,
+    notes,
+  };
+}
+
+/**
+ * Judges every figure of a set with the limits that apply now.
+ * @param book the job's records
+ * @param today instant, ISO 8601, for calibration dates
+ */
+export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
+  return book.reduced(set).flatMap((reduced) => judgeReduced(book, set, reduced, today) ?? []);
+}
+
+/**
+ * Judges the figures of a place that are made of two sets: a piston in its bore, shoes in their drum, both sides of an axle.
+ * Of one that was taken in several ways the worst verdict governs.
+ */
+export function judgeBetween(book: Book, slot: Slot, today: string): Judged[] {
+  const all = betweenAt(book, slot).flatMap((b) => {
+    const judged = judgeReduced(book, b.set, b.reduced, today);
+    const along = alongWith(b, slot);
+    return judged ? [{ ...judged, notes: along === '' ? judged.notes : [along, ...judged.notes] }] : [];
+  });
+  const governs = new Map<string, Judged>();
+  for (const j of all) {
+    const { id } = j.characteristic;
+    const known = governs.get(id);
+    const by = known ? compareSeverity(j.verdict, known.verdict) || known.reduced.value - j.reduced.value : -1;
+    if (by < 0) governs.set(id, j);
+  }
+  return [...governs.values()];
+}
+
+/**
+ * The newest set of this job that counts as having gauged a place: enough of it taken, on a clean and cold part.
+ * @param today instant, ISO 8601
+ */
+export function goodSet(book: Book, slotId: string, id: MeasurementId, today: string): ReadingSet | undefined {
+  return book.sets.findLast(
+    (s) =>
+      s.slotId === slotId &&
+      s.measurement === id &&
+      s.jobId === book.file.job.id &&
+      !isProvisional(s) &&
+      judgeSet(book, s, today).some((j) => j.enough),
+  );
+}

@@ -1,0 +1,18 @@
+import type { Book } from '../history/book.ts';
+import { openFindings } from './components.ts';
+
+/** A stretch along a part as it was found, mm, with the finding that says so. */
+export interface FoundStretch {
+  readonly findingId: string;
+  readonly from: number;
+  readonly to: number;
+  /** mm; null where it was not measured. */
+  readonly depth: number | null;
+}
+
+/** Where findings on what sits in a slot say from where to where, and nothing has settled them yet. */
+export function stretchesAt(book: Book, slotId: string): FoundStretch[] {
+  return openFindings(book, slotId).flatMap((f) =>
+    f.fromMm === null || f.toMm === null ? [] : [{ findingId: f.id, from: f.fromMm, to: f.toMm, depth: f.depthMm }],
+  );
+}

@@ -1,0 +1,88 @@
+import type { Book } from '../history/book.ts';
+import type { ReadingSet } from '../ledger/families/sets.ts';
+import { type Reindexing, holeOnStudOne, phasorOf, reindex, stepsToTurn } from '../metrology/reindexing.ts';
+import type { Runout } from '../metrology/rotorRunout.ts';
+import { runoutOf } from '../metrology/takenIn.ts';
+import { fixed } from '../quantity/display.ts';
+import { toResult } from '../quantity/domainError.ts';
+
+/** Where the search for a rotor's best position on its studs stands. */
+export interface OnStuds {
+  /** The sweep with the rotor as it sat. */
+  readonly first: Sweep | null;
+  /** A sweep with it turned on. */
+  readonly second: Sweep | null;
+  readonly result: Reindexing | null;
+  /** Why two sweeps give no result. */
+  readonly refused: string | null;
+  /** Studs to turn it on by for the second sweep. */
+  readonly turn: number;
+  /** Hole of the rotor that belongs on hub stud 1, counted from the one that sat there first as hole 1. */
+  readonly hole: number | null;
+  /** The sweep in the advised position, taken after the second one. */
+  readonly proof: Sweep | null;
+  /** It may stay as it sits: no position is better by more than a hundredth. */
+  readonly stays: boolean;
+}
+
+interface Sweep {
+  readonly set: ReadingSet;
+  readonly runout: Runout;
+}
+
+/** What a better position has to gain at least, mm TIR, to be worth taking the rotor off again (generic). */
+const WORTH_TURNING = 0.01;
+
+/**
+ * Follows the sweeps of a rotor on its hub in this job: as it sat, turned on by some studs, and the proof.
+ * @param studs studs of the hub
+ * @param limit runout limit, mm
+ * Source: handbook 20, Hub against rotor, and re-indexing.
+ */
+export function onStuds(book: Book, slotId: string, partId: string | null, studs: number, limit: number): OnStuds {
+  const sweeps = book.sets
+    .filter(
+      (s) => s.slotId === slotId && s.partId === partId && s.measurement === 'rotor_runout' && s.jobId === book.file.job.id && !s.blind,
+    )
+    .flatMap((set): Sweep[] => {
+      const runout = runoutOf(book.taken(set));
+      return runout ? [{ set, runout }] : [];
+    });
+  const first = sweeps.findLast((s) => s.set.turn === 0) ?? null;
+  const second = first && (sweeps.find((s) => s.set.turn % studs !== 0 && s.set.happenedAt > first.set.happenedAt) ?? null);
+  const turn = toResult(() => stepsToTurn(studs));
+  const none = { first, second, result: null, refused: null, turn: turn.ok ? turn.value : 1, hole: null, proof: null, stays: false };
+  if (!turn.ok) return { ...none, refused: turn.refusal.message };
+  if (!first || !second) return none;
+  const tried = toResult(() =>
+    reindex({ studs, steps: second.set.turn, limit, first: phasorOf(first.runout), second: phasorOf(second.runout) }),
+  );
+  if (!tried.ok) return { ...none, refused: tried.refusal.message };
+  const result = tried.value;
+  const gain = (result.predicted[0] ?? 0) - result.bestTir;
+  return {
+    ...none,
+    result,
+    hole: holeOnStudOne(result.best, studs),
+    stays: result.best === 0 || gain < WORTH_TURNING,
+    proof: sweeps.findLast((s) => s.set.happenedAt > second.set.happenedAt && s.set.turn % studs === result.best) ?? null,
+  };
+}
+
+/** What the sweeps of a rotor on its hub say, in words; each empty where there is nothing to say yet. */
+export function studsWords(f: OnStuds): { readonly advice: string; readonly apart: string; readonly proof: string } {
+  const mm = (v: number | undefined): string => fixed(v ?? 0, 2);
+  const r = f.result;
+  const proof = f.proof ? `Proof sweep: total ${mm(f.proof.runout.tir)} mm, wobble ${mm(f.proof.runout.wobble)} mm.` : '';
+  if (!r) return { advice: '', apart: '', proof };
+  const apart = `Rotor ${mm(r.rotor.tir)}, hub ${mm(r.hub.tir)} mm of wobble, told apart by two sweeps.`;
+  if (r.hubOverLimit)
+    return { advice: `The hub alone makes ${mm(r.hub.tir)} mm: no position of the rotor helps. Clean or replace the hub.`, apart, proof };
+  if (f.stays) return { advice: `It sits as well as it can: about ${mm(r.bestTir)} mm of wobble. Put it back as it was.`, apart, proof };
+  const still = r.bestWithinLimit ? '' : ' That is still over the limit.';
+  return {
+    advice: `Put hole ${f.hole} on stud 1: ${mm(r.predicted[0])} becomes about ${mm(r.bestTir)} mm of wobble.${still}`,
+    apart,
+    proof,
+  };
+}

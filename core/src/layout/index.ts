@@ -1,0 +1,39 @@
+/** The layout of a brake system: kinds of parts, places, lines, templates, and how a layout is changed and checked. */
+export { checkLayout, type LayoutFault } from './check.ts';
+export { moveToCircuit } from './circuits.ts';
+export { compareLayouts } from './compare.ts';
+export {
+  addComponent,
+  addWheel,
+  AT_WHEEL,
+  changeComponent,
+  changeConnection,
+  connect,
+  disconnect,
+  IN_MIDDLE,
+  insertInLine,
+  MAX_PISTONS,
+  removeComponent,
+  removeWheel,
+  setPistons,
+} from './edit.ts';
+export {
+  childrenOf,
+  CLUTCH_CIRCUIT,
+  type Connection,
+  type ConnectionKind,
+  cornersOf,
+  counterpart,
+  type Drive,
+  type Layout,
+  type LayoutRevision,
+  pathFromMaster,
+  placeName,
+  type Slot,
+  slotById,
+  walk,
+} from './graph.ts';
+export { axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS, KIND_FACTS, styleName, STYLES } from './kinds.ts';
+export { areLoose, buildLoose, LOOSE_KINDS, type LooseUnit, MAX_LOOSE } from './looseUnits.ts';
+export { controlsOf } from './reach.ts';
+export { buildLayout, TEMPLATES } from './templates.ts';

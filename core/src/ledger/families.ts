@@ -1,0 +1,109 @@
+import type { EventBase } from './eventBase.ts';
+import { acceptances } from './families/acceptances.ts';
+import { afterCares } from './families/afterCares.ts';
+import { amendments } from './families/amendments.ts';
+import { bleedPulls } from './families/bleedPulls.ts';
+import { cameWith } from './families/cameWith.ts';
+import { causeLooks } from './families/causeLooks.ts';
+import { cautionAcks } from './families/cautionAcks.ts';
+import { counters } from './families/counters.ts';
+import { decisions } from './families/decisions.ts';
+import { earlierWork } from './families/earlierWork.ts';
+import { findings } from './families/findings.ts';
+import { fluidServices } from './families/fluidServices.ts';
+import { intakeLooks } from './families/intakeLooks.ts';
+import { jointEvents } from './families/jointEvents.ts';
+import { leftItems } from './families/leftItems.ts';
+import { observations } from './families/observations.ts';
+import { operationEvents } from './families/operationEvents.ts';
+import { operations } from './families/operations.ts';
+import { partCorrections } from './families/partCorrections.ts';
+import { partEvents } from './families/partEvents.ts';
+import { pictures } from './families/pictures.ts';
+import { proofs } from './families/proofs.ts';
+import { putIns } from './families/putIns.ts';
+import { readings } from './families/readings.ts';
+import { redactions } from './families/redactions.ts';
+import { setMoves } from './families/setMoves.ts';
+import { sets } from './families/sets.ts';
+import { takeBacks } from './families/takeBacks.ts';
+import { takenOuts } from './families/takenOuts.ts';
+import { torques } from './families/torques.ts';
+import { voids } from './families/voids.ts';
+import type { DeriveFacts, FamilyDescriptor, RecordOf } from './family.ts';
+
+/**
+ * Every family of events, by the name of its list in a job's file. In this order they are taken in from a file of the past:
+ * things before what leans on them, and what answers a hand-back last.
+ */
+const FAMILIES = {
+  counters,
+  partEvents,
+  sets,
+  readings,
+  setMoves,
+  findings,
+  observations,
+  decisions,
+  operations,
+  operationEvents,
+  torques,
+  bleedPulls,
+  fluidServices,
+  proofs,
+  acceptances,
+  cautionAcks,
+  jointEvents,
+  partCorrections,
+  putIns,
+  takenOuts,
+  takeBacks,
+  pictures,
+  intakeLooks,
+  cameWith,
+  earlierWork,
+  leftItems,
+  causeLooks,
+  voids,
+  redactions,
+  afterCares,
+  amendments,
+} as const satisfies Readonly<Record<string, FamilyDescriptor>>;
+
+export type EventList = keyof typeof FAMILIES;
+export const EVENT_LISTS = Object.keys(FAMILIES) as readonly EventList[];
+
+/** The record of each family. */
+type Records = { readonly [K in EventList]: RecordOf<(typeof FAMILIES)[K]> };
+/** All events that a job is read with, by family. */
+export type EventLists = { readonly [K in EventList]: readonly Records[K][] };
+
+/** What a family says of itself. */
+export function familyOf(list: EventList): FamilyDescriptor {
+  return FAMILIES[list];
+}
+
+/** Families of which something holds. */
+export function listsWhere(holds: (family: FamilyDescriptor) => boolean): EventList[] {
+  return EVENT_LISTS.filter((k) => holds(familyOf(k)));
+}
+
+/** No events of any family: what is added to where nothing is on record yet, or an older file has no such list. */
+export const NO_EVENTS: EventLists = Object.fromEntries(EVENT_LISTS.map((k) => [k, []])) as Record<EventList, never[]>;
+
+/** What was sent, in the form of today, whatever an earlier program sent. */
+export function inFormOfToday(list: EventList, sent: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> {
+  return familyOf(list).earlier.reduce((form, bring) => bring(form), sent);
+}
+
+/**
+ * The record that a sent event becomes: what was sent, and what is worked out of it. The same in the browser, which shows it at
+ * once, and on the server, which keeps it.
+ * @param sent in the form of today, with the fields of every event
+ * @throws DomainError where what was sent is no such figure, or names a set that is not on record
+ */
+export function recordFrom(list: EventList, sent: object, facts: DeriveFacts): object {
+  const family = familyOf(list);
+  const own = Object.fromEntries(Object.entries(sent).filter(([field]) => !family.aside.includes(field)));
+  return { ...own, ...family.derive?.(sent as EventBase, facts) };
+}

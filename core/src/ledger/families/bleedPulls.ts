@@ -1,0 +1,30 @@
+import { readTold } from '../../quantity/told.ts';
+import type { EventBase } from '../eventBase.ts';
+import { type FamilyDescriptor, PLAIN } from '../family.ts';
+
+/** How fluid is moved at a bleeder. The pedal and pressure on the reservoir press the whole control. */
+export type BleedMethod = 'pedal' | 'vacuum' | 'pressure' | 'gravity' | 'reverse';
+
+export interface BleedPull extends EventBase {
+  readonly slotId: string;
+  readonly volumeTyped: string;
+  readonly volumeMl: number;
+  readonly colour: 'dark' | 'amber' | 'clear';
+  readonly air: 'none' | 'bubbles' | 'foam';
+  readonly closed: boolean;
+  /** Null where it was not said. */
+  readonly method: BleedMethod | null;
+}
+
+export const bleedPulls: FamilyDescriptor<BleedPull, Pick<BleedPull, 'volumeTyped'>> = {
+  ...PLAIN,
+  label: 'bleeding',
+  subjects: ['slot', 'fill'],
+  readWith: 'vehicle',
+  release: 'frozen',
+  late: 'late',
+  dropsWhenVoid: () => true,
+  names: { slotId: 'place' },
+  blackable: [],
+  derive: ({ volumeTyped }) => ({ volumeMl: readTold('bled', volumeTyped, 'mL').canonical }),
+};

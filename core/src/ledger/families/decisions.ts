@@ -1,0 +1,29 @@
+import type { OptionId } from '../../catalogue/repairOptions.ts';
+import type { EventBase } from '../eventBase.ts';
+import { type FamilyDescriptor, PLAIN } from '../family.ts';
+
+export interface Decision extends EventBase {
+  readonly slotId: string;
+  readonly partId: string | null;
+  readonly option: OptionId;
+  readonly reason: string;
+  readonly reviewOn: string | null;
+  /** Put off until this distance run, km, or until this access is open. */
+  readonly untilKm: number | null;
+  readonly access: string | null;
+  /** Ids of the decisions on this place that its author saw in force; null where none is named. */
+  readonly supersedes: readonly string[] | null;
+}
+
+export const decisions: FamilyDescriptor<Decision> = {
+  ...PLAIN,
+  label: 'decision',
+  subjects: ['slot', 'part'],
+  readWith: 'job',
+  release: 'frozen',
+  late: 'late',
+  dropsWhenVoid: () => true,
+  names: { slotId: 'place', partId: 'part', supersedes: 'event_of_vehicle' },
+  blackable: ['reason', 'access'],
+  supersedes: (d) => d.slotId,
+};

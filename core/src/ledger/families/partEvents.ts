@@ -1,0 +1,32 @@
+import type { EventBase } from '../eventBase.ts';
+import { type FamilyDescriptor, PLAIN } from '../family.ts';
+
+export type PartEventKind =
+  'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'freed' | 'opened' | 'resealed' | 'coated' | 'scrapped';
+
+export interface PartEvent extends EventBase {
+  readonly partId: string;
+  readonly kind: PartEventKind;
+  readonly slotId: string | null;
+  readonly note: string;
+  /** Fitted for now only: shows everywhere until what belongs there is fitted. */
+  readonly temporary: boolean;
+  /** Day until which something fitted for now may stay; null where none was set. */
+  readonly until: string | null;
+}
+
+export const partEvents: FamilyDescriptor<PartEvent> = {
+  ...PLAIN,
+  label: 'part',
+  subjects: ['part', 'slot'],
+  readWith: 'places',
+  release: 'frozen',
+  late: 'late',
+  /** That a part was found stays: the vehicle did not lose it. */
+  dropsWhenVoid: (e) => e.kind !== 'found',
+  /** Its part is looked at where part events are taken: a spare comes from another vehicle. */
+  names: { slotId: 'place' },
+  blackable: ['note'],
+  aside: ['part'],
+  rereads: true,
+};

@@ -1,0 +1,23 @@
+import type { EventBase } from '../eventBase.ts';
+import { type FamilyDescriptor, PLAIN } from '../family.ts';
+
+export type PutInKind = 'block' | 'cap' | 'plug' | 'clamp' | 'mask' | 'tie' | 'chock' | 'other';
+
+/** Something put in at a place that must come out again. */
+export interface PutIn extends EventBase {
+  readonly slotId: string;
+  readonly what: PutInKind;
+  readonly note: string;
+}
+
+export const putIns: FamilyDescriptor<PutIn> = {
+  ...PLAIN,
+  label: 'put in',
+  subjects: ['slot'],
+  readWith: 'vehicle',
+  release: 'frozen',
+  late: 'late',
+  dropsWhenVoid: () => true,
+  names: { slotId: 'place' },
+  blackable: ['note'],
+};

@@ -1,0 +1,24 @@
+import type { EventBase } from '../eventBase.ts';
+import { type FamilyDescriptor, PLAIN } from '../family.ts';
+
+/** Says that a set was taken at another place: `corrects` names the set, or the move before. */
+export interface SetMove extends EventBase {
+  readonly setId: string;
+  readonly slotId: string;
+  readonly partId: string | null;
+  /** Ids of the moves of this set that its author saw in force; null where none is named. */
+  readonly supersedes: readonly string[] | null;
+}
+
+export const setMoves: FamilyDescriptor<SetMove> = {
+  ...PLAIN,
+  label: 'set moved',
+  subjects: ['record', 'slot'],
+  readWith: 'parts',
+  release: 'frozen',
+  late: 'late',
+  dropsWhenVoid: () => true,
+  names: { setId: 'set', slotId: 'place', partId: 'part', supersedes: 'event_of_vehicle' },
+  blackable: [],
+  supersedes: (m) => m.setId,
+};

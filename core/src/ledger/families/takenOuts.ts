@@ -1,0 +1,18 @@
+import type { EventBase } from '../eventBase.ts';
+import { type FamilyDescriptor, PLAIN } from '../family.ts';
+
+export interface TakenOut extends EventBase {
+  readonly putInId: string;
+}
+
+export const takenOuts: FamilyDescriptor<TakenOut> = {
+  ...PLAIN,
+  label: 'taken out',
+  subjects: ['record'],
+  readWith: 'vehicle',
+  release: 'frozen',
+  late: 'late',
+  dropsWhenVoid: () => true,
+  names: { putInId: 'event_of_vehicle' },
+  blackable: [],
+};

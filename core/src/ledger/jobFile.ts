@@ -1,0 +1,66 @@
+import type { Layout, LayoutRevision } from '../layout/graph.ts';
+import type { LimitVersion } from '../verdict/limits.ts';
+import type { EventBase } from './eventBase.ts';
+import { type EventList, type EventLists, NO_EVENTS } from './families.ts';
+import type { CallBack, GaugeCheck, GaugeVersion } from './gaugeRecords.ts';
+import type { Job, JobImport, JobKind, Person } from './jobRecords.ts';
+import type { Part } from './partRecords.ts';
+import type { PriorVersion } from './priorRecords.ts';
+import type { ReleaseRecord } from './release.ts';
+import type { Vehicle } from './vehicleRecords.ts';
+
+/** A job that was before this one, as far as the vehicle's life needs it. */
+interface PastJob {
+  readonly id: string;
+  readonly kind: JobKind;
+  readonly complaint: string;
+  readonly openedAt: string;
+  readonly releasedAt: string | null;
+}
+
+/** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */
+export interface JobFile extends EventLists {
+  readonly job: Job;
+  /** Where this job came from, if it was taken in as history. */
+  readonly imported: JobImport | null;
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  /** The oldest first. */
+  readonly layoutRevisions: readonly LayoutRevision[];
+  readonly parts: readonly Part[];
+  /** The shop's own odds of faults, all versions. */
+  readonly priors: readonly PriorVersion[];
+  readonly limits: readonly LimitVersion[];
+  readonly gauges: readonly GaugeVersion[];
+  /** Gauges that were found out, and the newest look of each at its setting piece. */
+  readonly callBacks: readonly CallBack[];
+  readonly gaugeChecks: readonly GaugeCheck[];
+  readonly people: readonly Person[];
+  readonly pastJobs: readonly PastJob[];
+  readonly release: ReleaseRecord | null;
+}
+
+type Lists<T> = { readonly [K in keyof T as T[K] extends readonly unknown[] ? K : never]: T[K] };
+
+/** Every list of a job's file, empty: what is added to where nothing is on record yet, or an older file has no such list. */
+export const NO_RECORDS: Lists<JobFile> = {
+  ...NO_EVENTS,
+  layoutRevisions: [],
+  parts: [],
+  priors: [],
+  limits: [],
+  gauges: [],
+  callBacks: [],
+  gaugeChecks: [],
+  people: [],
+  pastJobs: [],
+};
+
+/** A file with every list of events of the families given by what `change` makes of it. */
+export function withEvents(
+  file: JobFile,
+  lists: readonly EventList[],
+  change: <T extends EventBase>(events: readonly T[]) => readonly T[],
+): JobFile {
+  return { ...file, ...Object.fromEntries(lists.map((k) => [k, change<EventBase>(file[k])])) };
+}

@@ -1,0 +1,77 @@
+import type { Phase } from './families/sets.ts';
+
+/** Immutable: what was handed back, by whom, and exactly what was shown. */
+export interface ReleaseRecord {
+  readonly id: string;
+  readonly jobId: string;
+  /** Nobody of this shop for what was handed back before its records, as told; then `importId` says where that is from. */
+  readonly releasedBy: string | null;
+  readonly importId: string | null;
+  readonly releasedAt: string;
+  readonly ownWork: boolean;
+  readonly ruleVersion: string;
+  readonly sheet: HandbackSheet;
+}
+
+export interface SheetFigure {
+  readonly place: string;
+  readonly tag: string | null;
+  readonly characteristic: string;
+  readonly phase: Phase;
+  readonly figure: string;
+  readonly uncertainty: string;
+  readonly limit: string;
+  readonly source: string;
+  readonly verdict: string;
+  readonly gauges: string;
+  readonly takenBy: string;
+  readonly takenOn: string;
+}
+
+export interface SheetLine {
+  readonly place: string;
+  readonly text: string;
+  readonly by: string;
+  readonly on: string;
+}
+
+/** Where a text of a sheet came from: its path in the sheet, the record and its field, and from which character to which. */
+export interface SheetRef {
+  readonly path: string;
+  readonly event: string;
+  readonly field: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What the owner takes home, exactly as it was shown at release. */
+export interface HandbackSheet {
+  readonly vehicleTag: string;
+  readonly vehicleName: string;
+  readonly distance: string;
+  readonly complaint: string;
+  readonly complaintAnswer: string;
+  readonly figures: readonly SheetFigure[];
+  readonly findings: readonly SheetLine[];
+  readonly done: readonly SheetLine[];
+  readonly torques: readonly SheetLine[];
+  readonly parts: readonly SheetLine[];
+  readonly fluid: readonly SheetLine[];
+  readonly nextDue: readonly { readonly what: string; readonly on: string; readonly why: string }[];
+  readonly putOff: readonly SheetLine[];
+  readonly watch: readonly string[];
+  readonly accepted: readonly SheetLine[];
+  readonly proofs: readonly SheetLine[];
+  /** What has to be done after hand-back, by when. */
+  readonly afterCare: readonly {
+    readonly item: string;
+    readonly what: string;
+    readonly on: string;
+    readonly km: number | null;
+    readonly why: string;
+  }[];
+  /** Left out of scope, with their last verdict. */
+  readonly outOfScope: readonly string[];
+  /** Where what somebody typed came from, so that it can be blacked out; sheets of an earlier form have no such list. */
+  readonly made?: readonly SheetRef[];
+}

@@ -1,0 +1,8 @@
+/** Figures as they are typed, kept and shown: units, days, money. */
+export { convert, display, displayWithUnit, fixed, groupThousands } from './display.ts';
+export { DomainError, toResult } from './domainError.ts';
+export { isCurrency, parseMoney } from './money.ts';
+export { parseQuantity, type Quantity } from './parse.ts';
+export { isPartialDate, parsePartialDate } from './partialDate.ts';
+export { readTold } from './told.ts';
+export { type Kind, type UnitId, unitOf, UNITS } from './units.ts';

@@ -1,0 +1,31 @@
+import { type Quantity, parseQuantity } from './parse.ts';
+import { DomainError } from './domainError.ts';
+import type { Kind, UnitId } from './units.ts';
+
+/** Figures that are told beside the gauging, each with what it can be at all, canonical units. */
+const TOLD = {
+  counter: {
+    kind: 'distance_run',
+    name: 'A counter',
+    from: 0,
+    to: 10_000_000,
+    less: 'does not show less than nothing',
+    more: '10,000,000 km',
+  },
+  torque: { kind: 'torque', name: 'A torque', from: 0.05, to: 3000, less: 'is more than nothing', more: '3,000 N·m' },
+  bled: { kind: 'volume', name: 'A volume', from: 0.05, to: 10_000, less: 'is more than nothing', more: '10 L at one bleeder' },
+} as const satisfies Record<string, { kind: Kind; name: string; from: number; to: number; less: string; more: string }>;
+
+/**
+ * Reads a counter, a torque or what was bled, as typed.
+ * @param defaultUnit unit that applies when none is typed
+ * @throws DomainError as parseQuantity, and `impossible` for what no such thing can be
+ */
+export function readTold(what: keyof typeof TOLD, typed: string, defaultUnit: UnitId): Quantity {
+  const { kind, name, from, to, less, more } = TOLD[what];
+  const quantity = parseQuantity(typed, kind, defaultUnit);
+  if (quantity.canonical < from) throw new DomainError('impossible', `“${typed.trim()}”: ${name.toLowerCase()} ${less}.`);
+  if (quantity.canonical > to)
+    throw new DomainError('impossible', `“${typed.trim()}”: ${name.toLowerCase()} of more than ${more} is a slip.`);
+  return quantity;
+}

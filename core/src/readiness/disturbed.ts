@@ -1,0 +1,136 @@
+import type { Book } from '../history/book.ts';
+import { type Layout, type Slot, childrenOf, pathFromMaster, placeName, slotById } from '../layout/graph.ts';
+import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
+import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
+import { inOrder } from '../ledger/retraction.ts';
+
+/** What an event does to the vehicle, as far as proofs depend on it. */
+export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';
+
+/** An event that disturbed something at a place. */
+export interface Disturbed {
+  readonly eventId: string;
+  readonly at: string;
+  /** When it was written down: where that order is another, both count. */
+  readonly recordedAt: string;
+  readonly slot: Slot;
+  readonly does: readonly Disturbance[];
+  /** In words: "front left hose fitted". */
+  readonly what: string;
+}
+
+/** What moving a part of a kind disturbs. Source: handbook 60, Standing and lapsing. */
+const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> = {
+  rotor: ['wheel', 'lining'],
+  drum: ['wheel', 'lining'],
+  hub: ['wheel'],
+  pads: ['lining'],
+  shoes: ['lining', 'parking'],
+  servo: ['control'],
+  balance_bar: ['control'],
+};
+
+/** Events of a part that disturb the place where it sat or sits, and the word each has. */
+const MOVES: Readonly<Partial<Record<PartEventKind, string>>> = {
+  removed: 'taken off',
+  fitted: 'fitted',
+  machined: 'machined',
+  resealed: 'resealed',
+  opened: 'opened',
+  freed: 'freed',
+};
+
+/** What an event on a part of this kind disturbs; nothing for events that leave the vehicle as it was. */
+export function disturbs(kind: ComponentKind, event: PartEventKind): readonly Disturbance[] {
+  if (MOVES[event] === undefined) return [];
+  const own = TOUCHES[kind] ?? [];
+  if (event === 'freed') return [];
+  if (event === 'machined') return own.filter((d) => d === 'lining');
+  return [...own, ...(KIND_FACTS[kind].hydraulic ? (['hydraulic'] as const) : []), 'fastener'];
+}
+
+/** The place an event is about: its own, or where its part sat last before it. */
+function placeOf(layout: Layout, event: PartEvent, before: readonly PartEvent[]): Slot | undefined {
+  const id = event.slotId ?? before.findLast((e) => e.partId === event.partId && e.slotId !== null)?.slotId ?? null;
+  return id === null ? undefined : slotById(layout, id);
+}
+
+function byParts(book: Book): Disturbed[] {
+  const { layout, parts, partEvents } = book.file;
+  const events = inOrder(book.stand(partEvents));
+  return events.flatMap((event, i): Disturbed[] => {
+    const slot = placeOf(layout, event, events.slice(0, i));
+    const kind = parts.find((p) => p.id === event.partId)?.kind ?? slot?.kind;
+    const does = kind ? disturbs(kind, event.kind) : [];
+    if (!slot || does.length === 0) return [];
+    return [
+      {
+        eventId: event.id,
+        at: event.happenedAt,
+        recordedAt: event.recordedAt,
+        slot,
+        does,
+        what: `${placeName(slot).toLowerCase()} ${MOVES[event.kind] ?? ''}`,
+      },
+    ];
+  });
+}
+
+/** A joint opened lets air in; a bleeder opened may weep, and its pedal is another one. */
+function byFluid(book: Book): Disturbed[] {
+  const { layout, jointEvents, bleedPulls } = book.file;
+  const joints = book.stand(jointEvents).flatMap((e): Disturbed[] => {
+    const slot = e.kind === 'opened' ? slotById(layout, e.slotId) : undefined;
+    return slot
+      ? [
+          {
+            eventId: e.id,
+            at: e.happenedAt,
+            recordedAt: e.recordedAt,
+            slot,
+            does: ['hydraulic'],
+            what: `a joint at the ${placeName(slot).toLowerCase()} opened`,
+          },
+        ]
+      : [];
+  });
+  const bleeders = book.stand(bleedPulls).flatMap((e): Disturbed[] => {
+    const slot = slotById(layout, e.slotId);
+    return slot
+      ? [
+          {
+            eventId: e.id,
+            at: e.happenedAt,
+            recordedAt: e.recordedAt,
+            slot,
+            does: ['bleeder'],
+            what: `${placeName(slot).toLowerCase()} opened`,
+          },
+        ]
+      : [];
+  });
+  return [...joints, ...bleeders];
+}
+
+/** Everything that disturbed the vehicle, in order. */
+export function disturbances(book: Book): Disturbed[] {
+  return [...byParts(book), ...byFluid(book)].sort((a, b) =>
+    a.at < b.at ? -1 : a.at > b.at ? 1 : a.eventId < b.eventId ? -1 : a.eventId > b.eventId ? 1 : 0,
+  );
+}
+
+/**
+ * Bleeders whose fluid comes through a place, or that share its wheel unit: what opening it lets air into.
+ * @returns slot ids
+ */
+export function bleedersFedThrough(layout: Layout, slot: Slot): string[] {
+  return layout.slots
+    .filter((s) => s.kind === 'bleeder' && s.circuits.some((c) => slot.circuits.includes(c)))
+    .filter((b) => {
+      if (slot.corner !== null && slot.corner === b.corner) return true;
+      const unit = b.parentId ?? b.id;
+      const inside = childrenOf(layout, slot.id).some((c) => c.id === unit);
+      return inside || pathFromMaster(layout, unit).includes(slot.id) || pathFromMaster(layout, unit).includes(slot.parentId ?? '');
+    })
+    .map((b) => b.id);
+}

@@ -1,0 +1,93 @@
+import { type Connection, type Layout, type Slot, placeName, slotById } from '../layout/graph.ts';
+import type { JointEvent, JointEventKind, JointSeal } from '../ledger/families/jointEvents.ts';
+
+/** A joint: the end of a line at a place. */
+export interface Joint {
+  /** Stable name. */
+  readonly key: string;
+  readonly connection: Connection;
+  readonly slot: Slot;
+  /** In words: "front left hose, end towards the front union". */
+  readonly name: string;
+}
+
+type JointState = 'untouched' | 'open' | 'made' | 'torqued';
+
+/** A joint as it stands, with the looks that it has had since it was made last. */
+export interface JointStands {
+  readonly joint: Joint;
+  readonly state: JointState;
+  readonly seal: JointSeal | null;
+  /** Newest event; null where it was never touched. */
+  readonly last: JointEvent | null;
+  /** Looked at since it was made, without pressure and held under pressure. */
+  readonly looked: JointEvent | null;
+  readonly held: JointEvent | null;
+  readonly weeps: boolean;
+}
+
+export const JOINT_WORD: Readonly<Record<JointEventKind, string>> = {
+  opened: 'Opened',
+  made: 'Made',
+  torqued: 'Torqued',
+  looked: 'Looked at, dry',
+  held: 'Dry under held pressure',
+  weeps: 'Weeps',
+};
+
+/** How a joint may be sealed. Sealant belongs on tapered threads only. Source: handbook 05, A leak shows tomorrow. */
+export const SEAL_NAME: Readonly<Record<JointSeal, string>> = {
+  flare: 'Flare, dry',
+  washers: 'Banjo, new washers',
+  taper_sealant: 'Tapered thread, sealant',
+  o_ring: 'O-ring',
+  other: 'Other',
+};
+
+export function jointKey(connectionId: string, slotId: string): string {
+  return `${connectionId}:${slotId}`;
+}
+
+/** Every joint of a layout: both ends of each line. */
+export function jointsOf(layout: Layout): Joint[] {
+  return layout.connections.flatMap((connection) => {
+    if (connection.kind !== 'line') return [];
+    return [
+      [connection.from, connection.to],
+      [connection.to, connection.from],
+    ].flatMap(([here, there]): Joint[] => {
+      const slot = slotById(layout, here ?? '');
+      const other = slotById(layout, there ?? '');
+      if (!slot || !other) return [];
+      const name = `${placeName(slot).toLowerCase()}, end towards the ${placeName(other).toLowerCase()}`;
+      return [{ key: jointKey(connection.id, slot.id), connection, slot, name }];
+    });
+  });
+}
+
+/**
+ * How a joint stands by its events.
+ * @param events standing joint events, in order
+ * Source: handbook 15, Things and Standing and lapsing.
+ */
+export function jointStands(joint: Joint, events: readonly JointEvent[]): JointStands {
+  let now: JointStands = { joint, state: 'untouched', seal: null, last: null, looked: null, held: null, weeps: false };
+  for (const e of events) {
+    if (jointKey(e.connectionId, e.slotId) !== joint.key) continue;
+    const seen = { ...now, last: e };
+    if (e.kind === 'opened') now = { ...seen, state: 'open', seal: null, looked: null, held: null, weeps: false };
+    else if (e.kind === 'made') now = { ...seen, state: 'made', seal: e.seal, looked: null, held: null, weeps: false };
+    else if (e.kind === 'torqued') now = { ...seen, state: now.state === 'open' ? 'open' : 'torqued' };
+    else if (e.kind === 'weeps') now = { ...seen, weeps: true, looked: null, held: null };
+    else if (e.kind === 'held') now = { ...seen, held: e, looked: now.looked ?? e, weeps: false };
+    else now = { ...seen, looked: e };
+  }
+  return now;
+}
+
+/** The joints that were touched, as they stand. */
+export function touchedJoints(layout: Layout, events: readonly JointEvent[]): JointStands[] {
+  return jointsOf(layout)
+    .map((j) => jointStands(j, events))
+    .filter((j) => j.state !== 'untouched' || j.last !== null);
+}

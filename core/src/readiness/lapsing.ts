@@ -1,0 +1,96 @@
+import type { Layout, Slot } from '../layout/graph.ts';
+import type { Corner } from '../layout/kinds.ts';
+import { type Disturbance, type Disturbed, bleedersFedThrough } from './disturbed.ts';
+
+/** Something that was proved, and when: an answer, a bleeder closed, a torque. */
+export type Proved = When & What;
+interface When {
+  /** Instants, ISO 8601 UTC: when it happened, and when it was written down. */
+  readonly at: string;
+  readonly recordedAt: string;
+}
+type What =
+  | { readonly kind: 'item'; readonly item: string; readonly corner: Corner | null }
+  | { readonly kind: 'bleed'; readonly slotId: string }
+  | { readonly kind: 'torque'; readonly slotId: string | null; readonly point: string };
+
+/** How far an ending reaches: the whole vehicle, the corner disturbed, the corners fed through it, or the very fastener. */
+type Reach = 'vehicle' | 'corner' | 'fed' | 'slot';
+
+interface Ending {
+  readonly when: Disturbance;
+  readonly ends: string;
+  readonly reach: Reach;
+}
+
+/**
+ * Which events end which proofs: the one table. `ends` is the item of a proof, or bleed, wheel_torque, torque.
+ * Source: handbook 60, Standing and lapsing.
+ */
+export const ENDINGS: readonly Ending[] = [
+  { when: 'hydraulic', ends: 'bleed', reach: 'fed' },
+  { when: 'hydraulic', ends: 'leak_look', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'pedal_hold', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'pedal_return', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'release', reach: 'fed' },
+  { when: 'bleeder', ends: 'leak_look', reach: 'vehicle' },
+  { when: 'bleeder', ends: 'pedal_hold', reach: 'vehicle' },
+  { when: 'bleeder', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'hose_clear', reach: 'vehicle' },
+  { when: 'control', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'lining', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'parking', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'control', ends: 'pedal_hold', reach: 'vehicle' },
+  { when: 'control', ends: 'pedal_return', reach: 'vehicle' },
+  { when: 'control', ends: 'stop_lamp', reach: 'vehicle' },
+  { when: 'wheel', ends: 'release', reach: 'corner' },
+  { when: 'wheel', ends: 'wheel_torque', reach: 'corner' },
+  { when: 'lining', ends: 'release', reach: 'corner' },
+  { when: 'lining', ends: 'pedal_hold', reach: 'vehicle' },
+  { when: 'lining', ends: 'wheel_torque', reach: 'corner' },
+  { when: 'parking', ends: 'parking', reach: 'vehicle' },
+  { when: 'parking', ends: 'pedal_return', reach: 'vehicle' },
+  { when: 'fastener', ends: 'torque', reach: 'slot' },
+  ...(['hydraulic', 'bleeder', 'control', 'wheel', 'lining', 'parking'] as const).flatMap((when): Ending[] => [
+    { when, ends: 'road_walk', reach: 'vehicle' },
+    { when, ends: 'road', reach: 'vehicle' },
+  ]),
+];
+
+function endsOf(proved: Proved): string {
+  if (proved.kind === 'item') return proved.item;
+  if (proved.kind === 'bleed') return 'bleed';
+  return proved.point.startsWith('wheel:') ? 'wheel_torque' : 'torque';
+}
+
+function cornerOf(proved: Proved): string | null {
+  if (proved.kind === 'item') return proved.corner;
+  return proved.kind === 'torque' && proved.point.startsWith('wheel:') ? proved.point.slice('wheel:'.length) : null;
+}
+
+/** Slots whose fastener an event at this place loosens: its own, and that of the part that carries it. */
+const loosened = (slot: Slot): string[] => [slot.id, ...(slot.parentId ? [slot.parentId] : [])];
+
+function reaches(layout: Layout, reach: Reach, by: Slot, proved: Proved): boolean {
+  if (reach === 'vehicle') return true;
+  if (reach === 'corner') return by.corner !== null && by.corner === cornerOf(proved);
+  if (reach === 'slot') return proved.kind === 'torque' && proved.slotId !== null && loosened(by).includes(proved.slotId);
+  const fed = bleedersFedThrough(layout, by);
+  if (proved.kind === 'bleed') return fed.includes(proved.slotId);
+  const corners = layout.slots.filter((s) => fed.includes(s.id)).map((s) => s.corner);
+  return corners.some((c) => c !== null && c === cornerOf(proved));
+}
+
+/** Whether an event ends a proof, whenever either happened. */
+export function ends(layout: Layout, by: Pick<Disturbed, 'slot' | 'does'>, proved: Proved): boolean {
+  return ENDINGS.some((e) => by.does.includes(e.when) && e.ends === endsOf(proved) && reaches(layout, e.reach, by.slot, proved));
+}
+
+/**
+ * The newest event after a proof that ended it; null where it stands. A proof stands only if it is later than what would
+ * end it both by when it happened and by when it was written down: no clock that runs ahead keeps it standing.
+ */
+export function endedBy(layout: Layout, disturbed: readonly Disturbed[], proved: Proved): Disturbed | null {
+  return disturbed.findLast((d) => (d.at > proved.at || d.recordedAt > proved.recordedAt) && ends(layout, d, proved)) ?? null;
+}

@@ -1,0 +1,79 @@
+import { ACCESSES, accessFor } from '../catalogue/accessRules.ts';
+import type { MeasurementId } from '../catalogue/measured/types.ts';
+import { MEASUREMENTS } from '../catalogue/measurements.ts';
+import type { Book } from '../history/book.ts';
+import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
+import { type Layout, type Slot, placeName, unitMates } from '../layout/graph.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
+import type { EventBase } from '../ledger/eventBase.ts';
+import type { Observation } from '../ledger/families/observations.ts';
+import type { PartEvent } from '../ledger/families/partEvents.ts';
+import { inOrder } from '../ledger/retraction.ts';
+
+/** What it takes to know whether something may be gauged at a place; standing events of the vehicle only. */
+export interface GaugedAt {
+  readonly layout: Layout;
+  readonly jobId: string;
+  readonly partEvents: readonly PartEvent[];
+  readonly observations: readonly Observation[];
+}
+
+/** What stands of a vehicle up to an instant, ISO 8601, as far as gauging asks. */
+export function gaugedAt(book: Book, instant: string): GaugedAt {
+  const { file } = book;
+  const until = <T extends EventBase>(events: readonly T[]): T[] => book.stand(events).filter((e) => e.happenedAt <= instant);
+  return { layout: file.layout, jobId: file.job.id, partEvents: until(file.partEvents), observations: until(file.observations) };
+}
+
+/** What was done to a part makes another of it: it is gauged as fitted, or after machining. */
+const DONE_TO: readonly PartEvent['kind'][] = ['machined', 'resealed', 'coated'];
+/** Figures of the inside of a drum. */
+const INSIDE: readonly MeasurementId[] = ['drum_diameter', 'drum_surface'];
+
+function stuckDrum({ observations, partEvents, jobId }: GaugedAt, drum: Slot): boolean {
+  const told = observations.filter((o) => o.jobId === jobId && o.code === 'drum_stuck' && o.corner === drum.corner);
+  const last = inOrder(told).at(-1);
+  if (last?.state !== 'seen') return false;
+  return !partEvents.some((e) => e.slotId === drum.id && e.kind === 'removed' && e.happenedAt >= last.happenedAt);
+}
+
+/** Why the part that belongs to an empty place cannot be gauged on the bench; null where it can. */
+function whyNotOnBench(given: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
+  const { partEvents } = given;
+  const name = placeName(slot).toLowerCase();
+  const last = lastPartIn(slot.id, partEvents);
+  if (last === null) return `Nothing sits at the ${name}, and nothing was found there: there is nothing to gauge.`;
+  const at = whereabouts(last, partEvents);
+  if (at.at === 'away') return `What sat at the ${name} is away: it is gauged when it is back.`;
+  if (at.at === 'scrap') return `What sat at the ${name} was scrapped: fit what takes its place, and gauge that.`;
+  if (at.at === 'slot') return `What sat at the ${name} sits elsewhere now: gauge it there.`;
+  const { subject, name: what } = MEASUREMENTS[measurement];
+  if (subject === 'fit') return `${what} is a figure of what is fitted, and the ${name} is off.`;
+  const since = inOrder(partEvents).findLastIndex((e) => e.partId === last && e.kind === 'removed');
+  const done = inOrder(partEvents).findLast((e, i) => i > since && e.partId === last && DONE_TO.includes(e.kind));
+  return done && asFound
+    ? `It was ${done.kind} since it came off: as found it cannot be gauged any more. Gauge it after machining, or once it is fitted.`
+    : null;
+}
+
+/**
+ * Why a measurement cannot be taken at a place now, in a sentence; null where it can. A place that nobody opened by record
+ * may be open: only what is known to be closed, off, away or stuck is refused.
+ * @param given events of the vehicle as they stand, up to the instant asked about
+ * Source: handbook 20, Drum; 05, Before you close it; 15, Subjects.
+ */
+export function whyNotGauged(given: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
+  const { layout, partEvents, jobId } = given;
+  const drum = slot.kind === 'drum' ? slot : unitMates(layout, slot, 'drum')[0];
+  const access = accessFor(measurement, slot);
+  const behindDrum = slot.kind === 'drum' ? INSIDE.includes(measurement) : access === 'drum off';
+  if (drum && behindDrum && stuckDrum(given, drum))
+    return `The ${placeName(drum).toLowerCase()} does not come off yet, so nobody can have gauged that. Say that it is off first.`;
+  if (KIND_FACTS[slot.kind].article && partIn(slot.id, partEvents) === null) return whyNotOnBench(given, slot, measurement, asFound);
+  const rule = ACCESSES.find((a) => a.name === access && a.gives.includes(slot.kind));
+  for (const closer of rule ? unitMates(layout, slot, rule.closedBy) : []) {
+    const last = inOrder(partEvents).findLast((e) => e.slotId === closer.id);
+    if (last?.kind === 'fitted' && last.jobId === jobId) return `The ${placeName(closer).toLowerCase()} is on again: take it off first.`;
+  }
+  return null;
+}

@@ -1,0 +1,146 @@
+import { type ProofItem, proofCloses } from '../catalogue/proofItems.ts';
+import type { Book } from '../history/book.ts';
+import { closedClear } from '../history/due.ts';
+import { answerTo } from '../history/proofAnswers.ts';
+import { type Slot, placeName } from '../layout/graph.ts';
+import { CORNERS, CORNER_NAME } from '../layout/kinds.ts';
+import { type Control, controlsOf } from '../layout/reach.ts';
+import type { EventBase } from '../ledger/eventBase.ts';
+import type { BleedPull } from '../ledger/families/bleedPulls.ts';
+import type { PartEventKind } from '../ledger/families/partEvents.ts';
+import type { Proof } from '../ledger/families/proofs.ts';
+import type { Torque } from '../ledger/families/torques.ts';
+import { type Disturbed, disturbances, disturbs } from './disturbed.ts';
+import { type JointStands, touchedJoints } from './joints.ts';
+import { type Proved, endedBy, ends } from './lapsing.ts';
+import { type ControlLock, lockOf, pressedBy } from './pedalLock.ts';
+import { type PlaceState, notComplete, placeStates } from './unitState.ts';
+
+/** A record with the event that ended it since; null while it stands. */
+export interface Stands<T> {
+  readonly record: T;
+  readonly lapsed: Disturbed | null;
+  /** A place on its control that was not complete when it was made: kept, shown, closes nothing. */
+  readonly provisional: PlaceState | null;
+}
+
+/** What was proved on this job, each with what became of it. */
+export interface Standing {
+  /** Every place of the layout as it stands now. */
+  readonly places: readonly PlaceState[];
+  /** Joints touched on this job, as they stand. */
+  readonly joints: readonly JointStands[];
+  /** Controls that must not be pressed now. */
+  readonly locks: readonly ControlLock[];
+  readonly disturbed: readonly Disturbed[];
+  /** Newest answer to an item of proof. */
+  readonly answer: (item: ProofItem) => Stands<Proof> | null;
+  /** Newest pull at a bleeder. */
+  readonly pull: (bleederId: string) => Stands<BleedPull> | null;
+  /** Newest torque of a point. */
+  readonly torque: (point: string) => Stands<Torque> | null;
+}
+
+/** Why a lapsed proof is open again, in a sentence. */
+function lapseWords(by: Disturbed): string {
+  return `Lapsed: ${by.what} since.`;
+}
+
+/** Why a record counts for nothing now, in a sentence; null where it counts. */
+export function whyNotGood(stands: Stands<unknown> | null): string | null {
+  if (stands?.lapsed) return lapseWords(stands.lapsed);
+  return stands?.provisional
+    ? `Provisional: ${notComplete(stands.provisional) ?? 'something was open'} when it was done. Do it again.`
+    : null;
+}
+
+/** Whether a record closes what it is about. */
+export function isGood(stands: Stands<unknown> | null): boolean {
+  return stands !== null && stands.lapsed === null && stands.provisional === null;
+}
+
+function controlOfBleeder(controls: readonly Control[], slotId: string): Control['kind'] | null {
+  return controls.find((c) => c.reach.has(slotId))?.kind ?? null;
+}
+
+const when = (e: Pick<EventBase, 'happenedAt' | 'recordedAt'>) => ({ at: e.happenedAt, recordedAt: e.recordedAt });
+/** Before everything: asked whether a thing would be ended, whenever it was proved. */
+const NEVER = { at: '', recordedAt: '' };
+
+/** Opens the proofs of a job for reading: newest answers, and the events that ended them. */
+export function openStanding(book: Book): Standing {
+  const { file } = book;
+  const disturbed = disturbances(book);
+  const controls = controlsOf(file.layout);
+  const places = placeStates(book, file.layout);
+  const then = new Map<string, readonly PlaceState[]>();
+  const placesAt = (instant: string): readonly PlaceState[] => {
+    const known = then.get(instant) ?? placeStates(book, file.layout, instant);
+    then.set(instant, known);
+    return known;
+  };
+  /** The first place on the control of a record that was not complete at its moment. */
+  const incomplete = (kind: Control['kind'] | null, instant: string): PlaceState | null => {
+    const control = controls.find((c) => c.kind === kind);
+    return control ? (placesAt(instant).find((s) => notComplete(s) !== null && control.reach.has(s.slot.id)) ?? null) : null;
+  };
+  const with_ = <T>(record: T | undefined, proved: (r: T) => Proved): Stands<T> | null => {
+    if (record === undefined) return null;
+    const p = proved(record);
+    const control = p.kind === 'item' ? pressedBy(p.item) : p.kind === 'bleed' ? controlOfBleeder(controls, p.slotId) : null;
+    return { record, lapsed: endedBy(file.layout, disturbed, p), provisional: incomplete(control, p.at) };
+  };
+  const ofJob = <T extends { readonly jobId: string }>(list: readonly T[]): T[] => list.filter((e) => e.jobId === file.job.id);
+  const proofs = ofJob(book.stand(file.proofs));
+  const pulls = ofJob(book.stand(file.bleedPulls));
+  const torques = ofJob(book.stand(file.torques));
+  return {
+    places,
+    joints: touchedJoints(file.layout, ofJob(book.stand(file.jointEvents))),
+    locks: controls.flatMap((c) => lockOf(file.layout, c, places, controls) ?? []),
+    disturbed,
+    answer: (item) =>
+      with_(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
+    pull: (slotId) =>
+      with_(
+        pulls.findLast((p) => p.slotId === slotId),
+        (p) => ({ kind: 'bleed', slotId, ...when(p) }),
+      ),
+    torque: (point) =>
+      with_(
+        torques.findLast((t) => t.point === point),
+        (t) => ({ kind: 'torque', slotId: t.slotId, point, ...when(t) }),
+      ),
+  };
+}
+
+/** What a step would undo of what stands now, in words: said before it is taken. */
+export function wouldUndo(
+  book: Book,
+  standing: Standing,
+  items: readonly ProofItem[],
+  slot: Slot,
+  event: PartEventKind | 'joint_opened',
+): string[] {
+  const { layout, torques } = book.file;
+  const by = { slot, does: event === 'joint_opened' ? (['hydraulic'] as const) : disturbs(slot.kind, event) };
+  const ended = (proved: Proved): boolean => ends(layout, by, proved);
+  const proofs = items.flatMap((item) => {
+    const now = standing.answer(item);
+    const stands = now !== null && isGood(now) && proofCloses(now.record.result);
+    const proved: Proved = { kind: 'item', item: item.item, corner: item.corner, ...NEVER };
+    return stands && ended(proved) ? [item.question] : [];
+  });
+  const bleeders = layout.slots.flatMap((s) => {
+    const now = s.kind === 'bleeder' ? standing.pull(s.id) : null;
+    const stands = now !== null && isGood(now) && closedClear(now.record);
+    return stands && ended({ kind: 'bleed', slotId: s.id, ...NEVER }) ? [`Bleeding at the ${placeName(s).toLowerCase()}`] : [];
+  });
+  const points = [...new Set(book.stand(torques).map((t) => t.point))].flatMap((point) => {
+    const now = standing.torque(point);
+    if (now === null || now.lapsed !== null || !ended({ kind: 'torque', slotId: now.record.slotId, point, ...NEVER })) return [];
+    const corner = CORNERS.find((c) => point === `wheel:${c}`);
+    return [corner ? `Torque of the ${CORNER_NAME[corner].toLowerCase()} wheel nuts` : `Torque at the ${placeName(slot).toLowerCase()}`];
+  });
+  return [...bleeders, ...points, ...proofs];
+}

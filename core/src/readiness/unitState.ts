@@ -1,0 +1,109 @@
+import type { Book } from '../history/book.ts';
+import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
+import { type Layout, type Slot, placeName } from '../layout/graph.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
+import type { BleedPull } from '../ledger/families/bleedPulls.ts';
+import type { JointEvent } from '../ledger/families/jointEvents.ts';
+import type { PartEvent } from '../ledger/families/partEvents.ts';
+import type { PutIn } from '../ledger/families/putIns.ts';
+import type { TakenOut } from '../ledger/families/takenOuts.ts';
+import { type PlaceCause, placeCauseWords } from '../wording/en/places.ts';
+import { touchedJoints } from './joints.ts';
+
+/** How a place stands as a thing that can be pressed or driven, from what was done to it and nothing else. */
+export type UnitState = 'complete' | 'temporary' | 'blocked' | 'away' | 'open';
+
+/** Short word of a state, as it is flagged on the map. */
+export const STATE_WORD: Readonly<Record<UnitState, string>> = {
+  open: 'off',
+  away: 'away',
+  blocked: 'blocked',
+  temporary: 'for now',
+  complete: 'complete',
+};
+
+export interface PlaceState {
+  readonly slot: Slot;
+  readonly state: UnitState;
+  /** What makes it so; null where it is complete. */
+  readonly cause: PlaceCause | null;
+  /** The same in words. */
+  readonly why: string | null;
+  /** What was put in here and not taken out. */
+  readonly inside: readonly PutIn[];
+  /** Complete to be pressed, and not to be believed yet: a joint not torqued, a bleeder left open; null where nothing is. */
+  readonly loose: string | null;
+}
+
+/** What was put in and has not been taken out, oldest first. */
+export function stillIn(putIns: readonly PutIn[], takenOuts: readonly TakenOut[]): PutIn[] {
+  const out = new Set(takenOuts.map((t) => t.putInId));
+  return putIns.filter((p) => !out.has(p.id));
+}
+
+interface Seen {
+  readonly partEvents: readonly PartEvent[];
+  readonly inside: readonly PutIn[];
+  /** Joints that stand open, and joints made and not torqued, by slot id. */
+  readonly openJoints: ReadonlyMap<string, string>;
+  readonly looseJoints: ReadonlyMap<string, string>;
+  readonly pulls: readonly BleedPull[];
+}
+
+function looseAt(slot: Slot, seen: Seen): string | null {
+  const joint = seen.looseJoints.get(slot.id);
+  if (joint !== undefined) return `joint at the ${joint} is not torqued`;
+  const pull = seen.pulls.findLast((p) => p.slotId === slot.id);
+  return pull && !pull.closed ? `${placeName(slot).toLowerCase()} is not closed` : null;
+}
+
+function stateOf(slot: Slot, seen: Seen): PlaceState {
+  const inside = seen.inside.filter((p) => p.slotId === slot.id);
+  const part = partIn(slot.id, seen.partEvents);
+  const place = (state: UnitState, cause: PlaceCause | null): PlaceState => ({
+    ...{ slot, inside, state, cause, loose: looseAt(slot, seen) },
+    why: cause && placeCauseWords(slot, cause),
+  });
+  if (KIND_FACTS[slot.kind].article && part === null) {
+    const last = lastPartIn(slot.id, seen.partEvents);
+    const away = last !== null && whereabouts(last, seen.partEvents).at === 'away';
+    return away ? place('away', { kind: 'away' }) : place('open', { kind: 'off' });
+  }
+  const joint = seen.openJoints.get(slot.id);
+  if (joint !== undefined) return place('open', { kind: 'joint_open', joint });
+  const [first] = inside;
+  if (first) return place('blocked', { kind: 'inside', what: first.what });
+  const fit = seen.partEvents.findLast((e) => e.partId === part && e.slotId === slot.id && (e.kind === 'fitted' || e.kind === 'found'));
+  if (fit?.temporary) return place('temporary', { kind: 'temporary' });
+  return place('complete', null);
+}
+
+/** Why a place makes what is proved through it provisional; null where it does not. */
+export function notComplete(place: PlaceState): string | null {
+  return place.state === 'complete' ? place.loose : place.why;
+}
+
+/**
+ * The state of every place of a layout.
+ * @param instant only what happened until then counts; all of it where none is given
+ * Source: handbook 15, Standing and lapsing.
+ */
+export function placeStates(book: Book, layout: Layout, instant?: string): PlaceState[] {
+  const until = <T extends { readonly happenedAt: string }>(events: readonly T[]): readonly T[] =>
+    instant === undefined ? events : events.filter((e) => e.happenedAt <= instant);
+  const { file } = book;
+  const joints = touchedJoints(layout, until<JointEvent>(book.stand(file.jointEvents)));
+  const at = (state: 'open' | 'made'): Map<string, string> =>
+    new Map(joints.filter((j) => j.state === state).map((j) => [j.joint.slot.id, j.joint.name]));
+  const seen: Seen = {
+    openJoints: at('open'),
+    looseJoints: at('made'),
+    pulls: until(book.stand(file.bleedPulls)),
+    partEvents: until(book.stand(file.partEvents)),
+    inside: stillIn(until(book.stand(file.putIns)), until(book.stand(file.takenOuts))),
+  };
+  return layout.slots.map((slot) => stateOf(slot, seen));
+}
+
+/** Hours after which a clamped hose has to be renewed (generic). */
+export const CLAMP_HOURS = 24;

@@ -1,0 +1,64 @@
+import { OPTION_NAME } from '../../catalogue/repairOptions.ts';
+import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import type { Book } from '../../history/book.ts';
+import { KIND_OF_JOB } from '../../history/scope.ts';
+import type { Component } from '../../judging/components.ts';
+import { workDone } from '../../judging/workDone.ts';
+import { placeName } from '../../layout/graph.ts';
+import { KIND_FACTS } from '../../layout/kinds.ts';
+import type { Decision } from '../../ledger/families/decisions.ts';
+import type { JobKind, Person } from '../../ledger/jobRecords.ts';
+import { groupThousands } from '../../quantity/display.ts';
+import type { RuleContext } from '../ruleContext.ts';
+import { isWorked } from '../torquePoints.ts';
+import { optionsOf } from './options.ts';
+
+/** Whether the owner and the shop have to decide about this place. */
+export function needsDecision(c: Component, kind: JobKind): boolean {
+  return KIND_OF_JOB[kind].decides && c.inScope && KIND_FACTS[c.slot.kind].article;
+}
+
+/** Why a decision no longer stands: a reading or finding since then rules it out for the part it was made about. */
+function fallen(book: Book, c: Component): string | null {
+  if (!c.decision || (isWorked(c) && workDone(book, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
+  const option = optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === c.decision?.option);
+  return option?.ruledOut ? `“${option.name}” was decided and is ruled out since. ${option.ruledOut}` : null;
+}
+
+/** Until when something is put off, in words. */
+export function putOffWords(d: Pick<Decision, 'reviewOn' | 'untilKm' | 'access'>): string {
+  const until = [
+    d.reviewOn ? `until ${d.reviewOn}` : null,
+    d.untilKm !== null ? `until ${groupThousands(d.untilKm)} km` : null,
+    d.access ? `until ${d.access}` : null,
+  ].filter((x) => x !== null);
+  return until.length > 0 ? `Put off ${until.join(', or ')}.` : 'Put off; until when is not said.';
+}
+
+/** That two people decided without knowing of each other, in a sentence; null where nothing stands against a decision. */
+export function againstWords(people: readonly Person[], c: Pick<Component, 'decision' | 'against' | 'slot'>): string | null {
+  if (!c.decision || c.against.length === 0) return null;
+  const said = (d: Decision): string => `“${OPTION_NAME[d.option]}” by ${people.find((p) => p.id === d.authorId)?.name ?? 'somebody'}`;
+  return `${said(c.decision)} is in force, and ${c.against.map(said).join(', ')} was decided without knowing of it. Choose one.`;
+}
+
+export function decideObligations({ book, components }: RuleContext): Obligation[] {
+  return components
+    .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
+    .map((c) =>
+      obligation(
+        'decide',
+        `decide:${c.slot.id}`,
+        `Decide about the ${placeName(c.slot).toLowerCase()}`,
+        c.decision !== null && !fallen(book, c) && c.against.length === 0,
+        {
+          slotId: c.slot.id,
+          why: againstWords(book.file.people, c) ?? fallen(book, c),
+          closedBy: c.decision?.id ?? null,
+          ...(c.decision?.option === 'put_off' && !fallen(book, c) && c.against.length === 0
+            ? { state: 'put_off' as const, why: putOffWords(c.decision) }
+            : {}),
+        },
+      ),
+    );
+}

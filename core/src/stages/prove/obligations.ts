@@ -1,0 +1,113 @@
+import { RESULT_WORD, proofCloses } from '../../catalogue/proofItems.ts';
+import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import type { Book } from '../../history/book.ts';
+import type { Component } from '../../judging/components.ts';
+import { finerGauge } from '../../judging/finest.ts';
+import type { Judged } from '../../judging/judge.ts';
+import { sentence } from '../../judging/words.ts';
+import { placeName } from '../../layout/graph.ts';
+import type { ControlLock } from '../../readiness/pedalLock.ts';
+import { type Standing, whyNotGood } from '../../readiness/stands.ts';
+import { blocksRelease, whoMayAccept } from '../../verdict/severity.ts';
+import { PUT_IN_NAME } from '../../wording/en/places.ts';
+import type { RuleContext } from '../ruleContext.ts';
+
+function acceptRole(role: 'reader' | 'technician' | 'lead' | null): 'technician' | 'lead' | null {
+  return role === 'reader' ? null : role;
+}
+
+/** A figure that blocks, and who may accept it: on safety only after the finest gauge on the rack was used. */
+function figureObligation(book: Book, c: Component, j: Judged): Obligation {
+  const gravity = j.limit?.gravity ?? j.characteristic.gravity;
+  const finer = j.verdict === 'cant_tell' && gravity === 'safety' ? finerGauge(j, book.file.gauges) : null;
+  const role = finer ? null : whoMayAccept(j.verdict, gravity, j.lies, j.limit?.source === 'generic');
+  return obligation(
+    'prove',
+    `verdict:${c.slot.id}:${j.characteristic.id}`,
+    `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}`,
+    false,
+    {
+      slotId: c.slot.id,
+      why: finer ? `${sentence(j)} Take it with ${finer.tag}, the finest on the rack.` : sentence(j),
+      acceptBy: acceptRole(role),
+      rests: [j.setId, j.verdict, j.reduced.value, j.reduced.expanded, j.limit?.id ?? ''].join(':'),
+    },
+  );
+}
+
+function verdictObligations(book: Book, c: Component): Obligation[] {
+  const figures = c.judged
+    .filter((j) => c.inScope && (j.enough || j.verdict === 'past') && blocksRelease(j.verdict))
+    .map((j) => figureObligation(book, c, j));
+  const findings = (c.inScope ? c.findings : [])
+    .filter((f) => f.severity === 'doubt' || f.severity === 'reject')
+    .map((f) =>
+      obligation('prove', `finding:${f.id}`, `${placeName(c.slot)}: ${f.words}`, false, {
+        slotId: c.slot.id,
+        why: f.severity === 'doubt' ? 'Needs a further look that settles it.' : 'The part has to go, or a later look has to settle it.',
+      }),
+    );
+  return [...figures, ...findings];
+}
+
+/** A hazard that the job did not take in: it is taken in, or a lead leaves it out by name on the hand-back sheet. */
+function hazardOutOfScope(c: Component): Obligation[] {
+  if (c.inScope) return [];
+  const finding = c.findings.find((f) => f.severity === 'reject' || f.code === 'fluid_here');
+  const figure = c.judged.find((j) => j.verdict === 'past' && (j.limit?.gravity ?? j.characteristic.gravity) === 'safety');
+  if (!finding && !figure) return [];
+  const why = finding ? finding.words : figure ? sentence(figure) : '';
+  return [
+    obligation('prove', `hazard:${c.slot.id}`, `${placeName(c.slot)} is out of scope, and a hazard`, false, {
+      slotId: c.slot.id,
+      why: `${why} Take it in, or a lead leaves it out by name.`,
+      acceptBy: 'lead',
+      rests: finding?.id ?? figure?.setId ?? '',
+    }),
+  ];
+}
+
+/** A control that must not be pressed: a lead's reason passes it, where no piston can come out. */
+function lockObligation(lock: ControlLock): Obligation {
+  return obligation('prove', `lock:${lock.control.slotId}`, `${lock.control.name} is locked`, false, {
+    slotId: lock.by[0]?.slot.id ?? null,
+    why: lock.why,
+    acceptBy: lock.passable ? 'lead' : null,
+    rests: [lock.by.length, ...lock.by.slice(0, 12).map((s) => `${s.slot.id.slice(-12)}=${s.state}`)].join(','),
+  });
+}
+
+/** What was put in must come out. */
+function takeOuts({ places }: Standing): Obligation[] {
+  return places.flatMap(({ slot, inside }) =>
+    inside.map((p) =>
+      obligation('prove', `out:${p.id}`, `Take out: ${PUT_IN_NAME[p.what].toLowerCase()} at the ${placeName(slot).toLowerCase()}`, false, {
+        slotId: slot.id,
+        why: p.note || null,
+      }),
+    ),
+  );
+}
+
+export function proveObligations({ book, components, proofItems, standing }: RuleContext): Obligation[] {
+  const items = proofItems.map((item) => {
+    const now = standing.answer(item);
+    const answer = now?.record ?? null;
+    const wrong = whyNotGood(now);
+    const closed = answer !== null && wrong === null && proofCloses(answer.result);
+    const again = item.answers.includes('same');
+    return obligation('prove', `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`, item.question, closed, {
+      why: wrong ?? (answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null),
+      acceptBy: answer && !closed && wrong === null && again ? 'lead' : null,
+      rests: answer?.id ?? '',
+      closedBy: answer?.id ?? null,
+    });
+  });
+  return [
+    ...components.flatMap((c) => verdictObligations(book, c)),
+    ...components.flatMap((c) => hazardOutOfScope(c)),
+    ...standing.locks.map(lockObligation),
+    ...takeOuts(standing),
+    ...items,
+  ];
+}

@@ -1,0 +1,22 @@
+import type { ProofItem } from '../catalogue/proofItems.ts';
+import type { Book } from '../history/book.ts';
+import type { Component } from '../judging/components.ts';
+import type { Owed } from '../judging/consequences.ts';
+import type { Observation } from '../ledger/families/observations.ts';
+import type { Standing } from '../readiness/stands.ts';
+
+/** What the derivations of obligations start from. */
+export interface RuleContext {
+  readonly book: Book;
+  readonly components: readonly Component[];
+  /** Newest answer per observation key. */
+  readonly answers: ReadonlyMap<string, Observation>;
+  readonly proofItems: readonly ProofItem[];
+  readonly hydraulic: boolean;
+  /** What is owed because of what was found. */
+  readonly owed: readonly Owed[];
+  /** ISO instant. */
+  readonly today: string;
+  /** What was proved, and what ended it since. */
+  readonly standing: Standing;
+}

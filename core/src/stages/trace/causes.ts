@@ -1,0 +1,143 @@
+import type { MeasurementId } from '../../catalogue/measured/types.ts';
+import { measurementsAt } from '../../catalogue/measurements.ts';
+import { BENCH_TABLE, HAZARD_TABLE } from '../../catalogue/trace/bench.ts';
+import { TABLES } from '../../catalogue/trace/tables.ts';
+import type { Book } from '../../history/book.ts';
+import { replacedSince } from '../../history/setsOf.ts';
+import type { Evidence } from '../../inference/faultNetwork.ts';
+import type { Owed } from '../../judging/consequences.ts';
+import { goodSet } from '../../judging/judge.ts';
+import { type Slot, placeName, slotById } from '../../layout/graph.ts';
+import { type CauseLook, NOTHING_ELSE } from '../../ledger/families/causeLooks.ts';
+import { DomainError } from '../../quantity/domainError.ts';
+import type { PlacedFault } from './network.ts';
+
+/** What the bench does about one kind of fault. */
+export interface OnTheBench {
+  readonly fault: string;
+  /** Figures to take where the part has them. */
+  readonly gauge: readonly string[];
+  readonly look: string;
+  /** Findings of the catalogue that are this fault. */
+  readonly foundAs: readonly string[];
+}
+
+/** Reads the bench's table. @throws DomainError bad_table with the line */
+export function readBench(text: string, faults: ReadonlySet<string>): OnTheBench[] {
+  return text.split('\n').flatMap((line, i): OnTheBench[] => {
+    if (line.trim() === '') return [];
+    const [fault = '', gauge = '', look = '', found = '', ...more] = line.split('|').map((c) => c.trim());
+    if (!faults.has(fault) || look === '' || found === '' || more.length > 0)
+      throw new DomainError('bad_table', `bench, line ${i + 1}: a fault of the table, figures, a look and findings are wanted.`);
+    const list = (cell: string): string[] => (cell === '-' ? [] : cell.split(/\s+/));
+    return [{ fault, gauge: list(gauge), look, foundAs: list(found) }];
+  });
+}
+export const ON_THE_BENCH: readonly OnTheBench[] = readBench(BENCH_TABLE, new Set(TABLES.faults.map((f) => f.id)));
+const onTheBench = (fault: string): OnTheBench | undefined => ON_THE_BENCH.find((b) => b.fault === fault);
+
+/** Reads the table of hazards. @throws DomainError bad_table with the line */
+export function readHazards(text: string, faults: ReadonlySet<string>): Map<string, string> {
+  return new Map(
+    text.split('\n').flatMap((line, i): [string, string][] => {
+      if (line.trim() === '') return [];
+      const [fault = '', hazard = '', ...more] = line.split('|').map((c) => c.trim());
+      if (!faults.has(fault) || hazard === '' || more.length > 0)
+        throw new DomainError('bad_table', `hazards, line ${i + 1}: a fault of the table and its hazard are wanted.`);
+      return [[fault, hazard]];
+    }),
+  );
+}
+/** Why the vehicle is not driven with a fault, by the fault; none where it may be. */
+export const HAZARD_OF: ReadonlyMap<string, string> = readHazards(HAZARD_TABLE, new Set(TABLES.faults.map((f) => f.id)));
+
+/** The newest thing said of every cause of this job, by fault and place. */
+export function looksOf(book: Book): Map<string, CauseLook> {
+  const looks = new Map<string, CauseLook>();
+  for (const l of book.stand(book.file.causeLooks)) looks.set(`${l.fault}@${l.place}`, l);
+  return looks;
+}
+
+/** Whether the bench has said that nothing but what is named was found. */
+export const closedTheLoop = (looks: ReadonlyMap<string, CauseLook>): CauseLook | null => {
+  const last = looks.get(`${NOTHING_ELSE}@system`);
+  return last?.state === 'found' ? last : null;
+};
+
+/** How a cause came to be certain. */
+export interface Certain {
+  readonly state: 'present' | 'absent';
+  readonly at: string;
+  /** The finding that it is, or null where it was said outright. */
+  readonly finding: string | null;
+}
+
+/**
+ * What the bench has made certain: causes said to be found or not there, and findings that are a fault.
+ * Source: handbook 30: a finding on the bench is entered as certain evidence.
+ */
+export function certainOf(book: Book, faults: readonly PlacedFault[]): Map<string, Certain> {
+  const certain = new Map<string, Certain>();
+  const { findings, job } = book.file;
+  for (const f of book.stand(findings)) {
+    if (f.jobId !== job.id || f.entry === null || (f.severity !== 'reject' && f.severity !== 'watch')) continue;
+    for (const fault of faults)
+      if (fault.slot?.id === f.slotId && onTheBench(fault.kind.id)?.foundAs.includes(f.entry) === true)
+        certain.set(fault.id, { state: 'present', at: f.happenedAt, finding: f.words });
+  }
+  const known = new Set(faults.map((f) => f.id));
+  for (const [id, l] of looksOf(book)) {
+    if (!known.has(id)) continue;
+    if (l.state === 'found') certain.set(id, { state: 'present', at: l.happenedAt, finding: null });
+    else if (l.state === 'absent') certain.set(id, { state: 'absent', at: l.happenedAt, finding: null });
+  }
+  return certain;
+}
+
+/** As evidence. */
+export const asEvidence = (certain: ReadonlyMap<string, Certain>): Evidence['certain'] =>
+  Object.fromEntries([...certain].map(([id, c]) => [id, c.state]));
+
+/**
+ * What is owed on the bench for the causes that are to be looked for: the figures that would show them, and a look, until
+ * it is said whether they were found.
+ * @param today ISO instant
+ */
+export function owedForCauses(book: Book, today: string): Owed[] {
+  const { file } = book;
+  return [...looksOf(book).values()].flatMap((l): Owed[] => {
+    const kind = TABLES.faults.find((f) => f.id === l.fault);
+    if (!kind || l.state === 'open') return [];
+    const bench = onTheBench(l.fault);
+    const because = `It may be at fault: ${kind.name.toLowerCase()}.`;
+    const slot = slotById(file.layout, l.place);
+    if (!slot) return [];
+    const replaced = replacedSince(book, slot.id, l.happenedAt);
+    const answered = l.state !== 'wanted' || replaced !== null;
+    const key = `cause:${l.fault}:${slot.id}`;
+    const look = {
+      ...{ key, slot, measurement: null, because, done: answered, closedBy: l.state !== 'wanted' ? l.id : replaced },
+      what: `${placeName(slot)}: ${bench?.look ?? kind.name.toLowerCase()}; found or not`,
+    };
+    const wanted = l.state === 'wanted' && replaced === null ? figuresAt(slot, bench) : [];
+    return [
+      look,
+      ...wanted.map((id): Owed => {
+        const set = goodSet(book, slot.id, id, today);
+        const name =
+          measurementsAt(slot)
+            .find((m) => m.id === id)
+            ?.name.toLowerCase() ?? id;
+        return {
+          ...{ key: `${key}:${id}`, slot, measurement: id, because, what: `${placeName(slot)} ${name}, as found` },
+          ...{ done: set !== undefined, closedBy: set?.id ?? null },
+        };
+      }),
+    ];
+  });
+}
+
+/** The figures of the bench's line that the part in a place has. */
+export function figuresAt(slot: Slot, bench: OnTheBench | undefined): MeasurementId[] {
+  return measurementsAt(slot).flatMap((m) => (bench?.gauge.includes(m.id) === true ? [m.id] : []));
+}

@@ -1,0 +1,262 @@
+import { observationFacts, observationKey } from '../../catalogue/observations.ts';
+import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from '../../catalogue/trace/tables.ts';
+import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../inference/faultNetwork.ts';
+import type { NetworkCheck } from '../../inference/nextCheck.ts';
+import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydraulic, placeName } from '../../layout/graph.ts';
+import { CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
+import { bleedersFedThrough } from '../../readiness/disturbed.ts';
+
+/** What is known of the vehicle before anything is observed: it shifts the priors. */
+export interface TraceContext {
+  /** Years since each place was renewed, resealed or open; by slot id. */
+  readonly years: ReadonlyMap<string, number>;
+  /** For what has no place of its own. */
+  readonly yearsOfAll: number;
+  readonly shifts: ReadonlySet<Shift>;
+  /** Places at which somebody worked within the last months. */
+  readonly fresh: ReadonlySet<string>;
+  /** By which the odds of a kind of fault are multiplied, from the shop's own cases; none where not named. */
+  readonly times?: ReadonlyMap<string, number>;
+}
+
+/** A fault of this vehicle: of one of its places, or of the whole. */
+export interface PlacedFault extends NetworkFault {
+  readonly kind: FaultKind;
+  readonly slot: Slot | null;
+  /** The slot's id, or what names a place without one: system, circuit1, a corner. */
+  readonly place: string;
+  /** Where it is, in words. */
+  readonly where: string;
+}
+export interface PlacedSign extends NetworkObservation {
+  readonly sign: Sign;
+  /** The sign's code, with the number of the piece where there are several alike: piston_stiff#2. */
+  readonly code: string;
+  readonly corner: Corner | null;
+  readonly text: string;
+}
+export interface PlacedCheck extends NetworkCheck {
+  readonly kind: CheckKind;
+  readonly corner: Corner | null;
+  readonly name: string;
+}
+
+/** The network of one vehicle. */
+export interface VehicleNetwork extends Network {
+  readonly faults: readonly PlacedFault[];
+  readonly observations: readonly PlacedSign[];
+  readonly checks: readonly PlacedCheck[];
+}
+
+/** Priors per year count for no more years than these. */
+const MAX_YEARS = 40;
+/** No prior is taken for certain before anything was looked at. */
+const MAX_LIKELY = 0.6;
+
+/** A prior with the years and the context: 1 − (1 − q)^years, its odds multiplied by what applies. */
+function priorOf(kind: FaultKind, years: number, applies: ReadonlySet<Shift>, times: number): number {
+  const plain = kind.per === 'year' ? 1 - (1 - kind.prior) ** Math.min(MAX_YEARS, Math.max(0.25, years)) : kind.prior;
+  const odds = Object.entries(kind.shifts).reduce(
+    (o, [shift, by]) => (applies.has(shift as Shift) ? o * by : o),
+    (times * plain) / (1 - plain),
+  );
+  return Math.min(MAX_LIKELY, odds / (1 + odds));
+}
+
+/** A place that a fault is at: its wheels, its axle, its circuits. */
+interface At {
+  readonly slot: Slot | null;
+  readonly corners: readonly Corner[];
+  readonly circuits: readonly number[];
+  readonly where: string;
+  readonly id: string;
+}
+
+/** Whether a part is built as a fault needs it: by the beginning of its style, or spread by a cam or wedge at its wheel. */
+function hasStyle(layout: Layout, s: Slot, style: string | null): boolean {
+  if (style === 'mechanical') return layout.slots.some((o) => o.corner === s.corner && o.kind === 'expander');
+  return style === null || (s.style ?? '').startsWith(style);
+}
+
+function placesOf(kind: FaultKind, layout: Layout): At[] {
+  const hydraulic = isHydraulic(layout);
+  const wheels = cornersOf(layout);
+  if (kind.on === 'system')
+    return kind.style === 'hydraulic' && !hydraulic
+      ? []
+      : [{ slot: null, corners: wheels, circuits: [], where: 'the whole vehicle', id: 'system' }];
+  if (kind.on === 'axle')
+    return (['front', 'rear'] as const).flatMap((axle) => {
+      const corners = wheels.filter((c) => axleOf(c) === axle);
+      // What pulls is on one side of an axle.
+      return corners.length < 2
+        ? []
+        : corners.map((c): At => ({
+            slot: null,
+            corners: [c],
+            circuits: [],
+            where: `${CORNER_NAME[c].toLowerCase()}, outside the brakes`,
+            id: c,
+          }));
+    });
+  if (kind.on === 'circuit') {
+    const circuits = [...new Set(layout.slots.flatMap((s) => s.circuits))].filter((c) => c !== CLUTCH_CIRCUIT);
+    return circuits.map((c): At => {
+      const corners = wheels.filter((w) => layout.slots.some((s) => s.corner === w && s.circuits.includes(c)));
+      return { slot: null, corners, circuits: [c], where: `circuit ${c}`, id: `circuit${c}` };
+    });
+  }
+  return layout.slots
+    .filter((s) => s.kind === kind.on && hasStyle(layout, s, kind.style))
+    .map((slot): At => {
+      const fed = slot.corner ? [] : bleedersFedThrough(layout, slot).flatMap((id) => layout.slots.find((s) => s.id === id)?.corner ?? []);
+      const corners = slot.corner ? [slot.corner] : [...new Set(fed)];
+      return { slot, corners, circuits: slot.circuits, where: placeName(slot).toLowerCase(), id: slot.id };
+    });
+}
+
+const sideOf = (c: Corner): 'left' | 'right' | null => (c === 'FL' || c === 'RL' ? 'left' : c === 'FR' || c === 'RR' ? 'right' : null);
+
+/** One of several alike at a wheel, or one circuit of several: what of it is answered by itself. */
+interface Piece {
+  readonly code: string;
+  readonly corner: Corner | null;
+  readonly name: string;
+}
+function pieceOf(code: string, at: At, layout: Layout): Piece {
+  const { slot } = at;
+  if (slot === null) {
+    const several = new Set(layout.slots.flatMap((s) => s.circuits).filter((c) => c !== CLUTCH_CIRCUIT)).size > 1;
+    return { code: several ? `${code}#${at.circuits[0] ?? 1}` : code, corner: null, name: several ? at.where : '' };
+  }
+  const alike = layout.slots.filter((s) => s.kind === slot.kind && s.corner === slot.corner);
+  const number = alike.findIndex((s) => s.id === slot.id) + 1;
+  return { code: alike.length > 1 ? `${code}#${number}` : code, corner: slot.corner, name: placeName(slot) };
+}
+
+/** The observations that a link comes to at a place, by their keys. */
+function shownAt(link: Link, at: At, layout: Layout): string[] {
+  const wheels = cornersOf(layout);
+  const keys = (corners: readonly Corner[]): string[] => corners.map((c) => observationKey(link.sign, c));
+  const [own] = at.corners;
+  switch (link.where) {
+    case 'system':
+      return [link.sign];
+    case 'here':
+      return keys(at.corners);
+    case 'all':
+      return keys(wheels);
+    case 'axle':
+      return keys(wheels.filter((w) => at.corners.some((c) => axleOf(c) === axleOf(w))));
+    case 'rear':
+      return keys(wheels.filter((w) => axleOf(w) === 'rear'));
+    case 'circuit':
+      return keys(wheels.filter((w) => layout.slots.some((s) => s.corner === w && s.circuits.some((c) => at.circuits.includes(c)))));
+    case 'away':
+    case 'toward': {
+      const side = at.corners.length === 1 && own ? sideOf(own) : null;
+      if (side === null) return [];
+      return [(side === 'left') === (link.where === 'toward') ? 'pulls_left' : 'pulls_right'];
+    }
+    case 'own':
+    case 'other': {
+      const axle = own ? axleOf(own) : null;
+      if (axle === null) return link.where === 'other' ? ['locks_rear'] : ['locks_front', 'locks_rear'];
+      return [(axle === 'front') === (link.where === 'own') ? 'locks_front' : 'locks_rear'];
+    }
+  }
+}
+
+/** The kind of component without which there is nothing to see of some signs. */
+const SHOWN_BY = { servo: 'servo', clutch: 'clutch_master', parking: 'parking_lever' } as const;
+
+/** Whether a layout has what a sign is about at all: no fluid, no level. */
+function canShow(sign: Sign, layout: Layout): boolean {
+  const needs = observationFacts(sign.code)?.needs ?? null;
+  if (needs === null) return true;
+  return needs === 'hydraulic' ? isHydraulic(layout) : layout.slots.some((s) => s.kind === SHOWN_BY[needs]);
+}
+
+/** A sign in words at a place. */
+function wordsOf(sign: Sign, where: string): string {
+  const text = sign.text ?? observationFacts(sign.code)?.text ?? sign.code;
+  const at = where.charAt(0).toUpperCase() + where.slice(1);
+  return where === '' ? text : `${at}: ${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+}
+
+/**
+ * The network of one vehicle, from its own layout: every fault at every place that can have it, joined to what it makes
+ * visible there.
+ * Source: handbook 30, Faults; How the evidence is weighed (priors per year, context).
+ */
+export function networkOf(layout: Layout, context: TraceContext, tables: Tables): VehicleNetwork {
+  const strengths = new Map<string, Record<string, number>>();
+  const faults: PlacedFault[] = [];
+  const inPieces = new Set(tables.signs.flatMap((s) => (s.scope === 'piece' ? [s.code] : [])));
+  const pieces = new Map<string, Map<string, Piece>>();
+  const keysOf = (link: Link, at: At): string[] => {
+    if (!inPieces.has(link.sign)) return shownAt(link, at, layout);
+    const piece = pieceOf(link.sign, at, layout);
+    const key = observationKey(piece.code, piece.corner);
+    pieces.set(link.sign, (pieces.get(link.sign) ?? new Map<string, Piece>()).set(key, piece));
+    return [key];
+  };
+  for (const kind of tables.faults) {
+    const links = tables.links.filter((l) => l.fault === kind.id);
+    for (const at of placesOf(kind, layout)) {
+      const id = `${kind.id}@${at.id}`;
+      const own = at.slot
+        ? [at.slot.id, ...(at.slot.parentId ? [at.slot.parentId] : []), ...childrenOf(layout, at.slot.id).map((s) => s.id)]
+        : [];
+      const applies = new Set<Shift>([...context.shifts].filter((s) => s !== 'fresh'));
+      if (own.some((s) => context.fresh.has(s)) || (at.slot === null && context.fresh.size > 0)) applies.add('fresh');
+      const years = (at.slot && context.years.get(at.slot.id)) ?? context.yearsOfAll;
+      const prior = priorOf(kind, years, applies, context.times?.get(kind.id) ?? 1);
+      faults.push({ id, prior, kind, slot: at.slot, place: at.id, where: at.where });
+      for (const link of links)
+        for (const key of keysOf(link, at)) {
+          const mine = strengths.get(key) ?? {};
+          mine[id] = Math.max(mine[id] ?? 0, link.strength);
+          strengths.set(key, mine);
+        }
+    }
+  }
+  const wheels = cornersOf(layout);
+  const observations = tables.signs.flatMap((sign): PlacedSign[] => {
+    if (!canShow(sign, layout)) return [];
+    const asked: readonly Piece[] =
+      sign.scope === 'piece'
+        ? [...(pieces.get(sign.code)?.values() ?? [])]
+        : (sign.scope === 'corner' ? wheels : [null]).map((corner) => ({
+            code: sign.code,
+            corner,
+            name: corner ? CORNER_NAME[corner] : '',
+          }));
+    return asked.flatMap(({ code, corner, name }) => {
+      const id = observationKey(code, corner);
+      const mine = strengths.get(id);
+      return mine ? [{ id, leak: sign.leak, strengths: mine, sign, code, corner, text: wordsOf(sign, name) }] : [];
+    });
+  });
+  const idsOf = (code: string, corner: Corner | null): string[] =>
+    observations.flatMap((o) => (o.sign.code === code && o.corner === corner ? [o.id] : []));
+  const checks = tables.checks.flatMap((kind): PlacedCheck[] =>
+    (kind.scope === 'corner' ? wheels : [null]).flatMap((corner) => {
+      const at = kind.scope === 'wheels' ? wheels : [corner];
+      const settles = at.flatMap((c) => kind.signs.flatMap((code) => idsOf(code, c)));
+      const name = corner ? `${kind.name}: ${CORNER_NAME[corner].toLowerCase()}` : kind.name;
+      const minutes = kind.minutes + kind.minutesEach * wheels.length;
+      return settles.length === 0 ? [] : [{ id: observationKey(kind.id, corner), minutes, observations: settles, kind, corner, name }];
+    }),
+  );
+  return { faults, observations, checks };
+}
+
+/** The checks that mean something as things are known: one that is about a dragging wheel needs a wheel that drags. */
+export function meaningful<C extends PlacedCheck>(checks: readonly C[], observations: Evidence['observations']): C[] {
+  return checks.filter(
+    ({ kind, corner }) =>
+      kind.onlyWhere.length === 0 ||
+      kind.onlyWhere.some((code) => [observationKey(code, corner), code].some((key) => observations[key] === 'seen')),
+  );
+}

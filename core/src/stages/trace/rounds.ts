@@ -1,0 +1,80 @@
+import { observationKey } from '../../catalogue/observations.ts';
+import type { Book } from '../../history/book.ts';
+import { isHydraulic } from '../../layout/graph.ts';
+import type { Observation } from '../../ledger/families/observations.ts';
+import type { VehicleNetwork } from './network.ts';
+
+/** Something that was changed on the vehicle: at one place, or in its fluid. */
+export interface Change {
+  readonly at: string;
+  /** Null for the fluid and the air in it. */
+  readonly slotId: string | null;
+  readonly what: string;
+}
+
+const PART_WORD: Readonly<Record<string, string>> = {
+  fitted: 'fitted',
+  machined: 'machined',
+  freed: 'freed',
+  opened: 'opened',
+  resealed: 'resealed',
+};
+
+/** What was changed on this job: parts fitted, machined, freed, opened or resealed, work done, fluid changed, air bled. */
+export function changesOf(book: Book): Change[] {
+  const { file } = book;
+  const here = <E extends { readonly jobId: string }>(list: readonly E[]): E[] => list.filter((e) => e.jobId === file.job.id);
+  const slotOf = new Map(book.stand(file.operations).map((o) => [o.id, o]));
+  const sits = new Map<string, string>();
+  for (const e of book.stand(file.partEvents)) if (e.slotId !== null) sits.set(e.partId, e.slotId);
+  const parts = here(book.stand(file.partEvents)).flatMap((e): Change[] => {
+    const what = PART_WORD[e.kind];
+    const slotId = e.slotId ?? sits.get(e.partId) ?? null;
+    return what === undefined || slotId === null ? [] : [{ at: e.happenedAt, slotId, what }];
+  });
+  const work = here(book.stand(file.operationEvents)).flatMap((e): Change[] => {
+    const of = slotOf.get(e.operationId);
+    return e.kind === 'done' && of && of.slotId !== null ? [{ at: e.happenedAt, slotId: of.slotId, what: of.title.toLowerCase() }] : [];
+  });
+  const fluid = [
+    ...here(book.stand(file.fluidServices)).map((e) => ({ at: e.happenedAt, slotId: null, what: 'fluid changed' })),
+    ...here(book.stand(file.bleedPulls)).map((e) => ({ at: e.happenedAt, slotId: null, what: 'bled' })),
+  ];
+  return [...parts, ...work, ...(isHydraulic(file.layout) ? fluid : [])].sort((a, b) => a.at.localeCompare(b.at));
+}
+
+/** An answer of an earlier round: shown, and not counted any more. */
+export interface Earlier {
+  readonly answer: Observation;
+  /** What was changed on its path since. */
+  readonly since: Change;
+}
+
+/** Faults of the fluid: changed by anything that opens or moves it. */
+const OF_THE_FLUID: ReadonlySet<string> = new Set(['air_in_system', 'fluid_water', 'fluid_wrong', 'fluid_sludge', 'fluid_lost']);
+
+/**
+ * Which answers belong to an earlier round: on their path, the places of all that may bring them about, something was
+ * changed since. What was felt before a rebuild and after it is not multiplied together.
+ * Source: handbook 30, round.
+ */
+export function earlierRounds(book: Book, answers: ReadonlyMap<string, Observation>, network: VehicleNetwork): Map<string, Earlier> {
+  const changes = changesOf(book);
+  const earlier = new Map<string, Earlier>();
+  if (changes.length === 0) return earlier;
+  const faults = new Map(network.faults.map((f) => [f.id, f]));
+  const parents = new Map(book.file.layout.slots.map((s) => [s.id, s.parentId]));
+  for (const sign of network.observations) {
+    const key = observationKey(sign.code, sign.corner);
+    const answer = answers.get(key);
+    if (!answer || answer.state === 'not_checked') continue;
+    const from = Object.keys(sign.strengths).flatMap((id) => faults.get(id) ?? []);
+    const places = new Set(from.flatMap((f) => (f.slot ? [f.slot.id, ...(f.slot.parentId ? [f.slot.parentId] : [])] : [])));
+    const fluid = from.some((f) => OF_THE_FLUID.has(f.kind.id));
+    const since = changes.findLast(
+      (c) => c.at > answer.happenedAt && (c.slotId === null ? fluid : places.has(c.slotId) || places.has(parents.get(c.slotId) ?? '')),
+    );
+    if (since) earlier.set(key, { answer, since });
+  }
+  return earlier;
+}

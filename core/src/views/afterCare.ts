@@ -1,0 +1,111 @@
+import { cornersTakenIn } from '../history/scope.ts';
+import type { JobState } from '../job/job.ts';
+import { slotById } from '../layout/graph.ts';
+import { CORNER_NAME } from '../layout/kinds.ts';
+import { areLoose } from '../layout/looseUnits.ts';
+import type { EventBase } from '../ledger/eventBase.ts';
+import type { PartEvent } from '../ledger/families/partEvents.ts';
+
+/** Something owed after hand-back: it does not block it, and goes with the sheet as a dated list. */
+export interface AfterCareItem {
+  readonly item: string;
+  readonly what: string;
+  /** Day by which, ISO. */
+  readonly on: string;
+  /** Distance run after hand-back at which, km; null where only the day counts. */
+  readonly km: number | null;
+  readonly why: string;
+}
+
+/** Figures of after-care (generic). Source: handbook 60, Proving. */
+export const RETORQUE_KM = 50;
+const RETORQUE_DAYS = 7;
+export const BEDDING_KM = 300;
+const BEDDING_DAYS = 30;
+
+const dayAfter = (instant: string, days: number): string => new Date(Date.parse(instant) + days * 86400000).toISOString().slice(0, 10);
+
+/**
+ * The after-care that a job leaves, from what was done on it.
+ * @param at instant of hand-back, ISO
+ * Source: handbook 60, May it move? and Proving.
+ */
+export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
+  const { file, book } = state;
+  // What follows is for whoever fits them.
+  if (areLoose(file.layout)) return [];
+  const here = <T extends EventBase>(list: readonly T[]): T[] => book.stand(list).filter((e) => e.jobId === file.job.id);
+  const parts = here(file.partEvents).filter((e) => e.kind !== 'found');
+  const kindOf = (e: PartEvent): string =>
+    file.parts.find((p) => p.id === e.partId)?.kind ?? (e.slotId === null ? undefined : slotById(file.layout, e.slotId))?.kind ?? '';
+  const torqued = cornersTakenIn(file.job, file.layout).filter((c) => here(file.torques).some((t) => t.point === `wheel:${c}`));
+  const hydraulicOpened =
+    here(file.jointEvents).length > 0 ||
+    here(file.bleedPulls).length > 0 ||
+    parts.some((e) => ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve'].includes(kindOf(e)));
+  const dry = parts.filter(
+    (e) => ['fitted', 'resealed'].includes(e.kind) && ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder'].includes(kindOf(e)),
+  );
+  const airy = here(file.bleedPulls).filter((p) => p.air !== 'none');
+  const bedding = parts.filter((e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'rotor', 'drum'].includes(kindOf(e)));
+  return [
+    ...(hydraulicOpened
+      ? [{ item: 'leak_next_day', what: 'Look again for leaks, hours later', on: dayAfter(at, 1), km: null, why: 'A leak shows tomorrow.' }]
+      : []),
+    ...(airy.length > 0 || dry.length > 0
+      ? [
+          {
+            item: 'second_bleed',
+            what: 'Bleed a second time',
+            on: dayAfter(at, 1),
+            km: null,
+            why: dry.length > 0 ? 'A component was fitted dry or resealed.' : 'Air came while bleeding.',
+          },
+        ]
+      : []),
+    ...(torqued.length > 0
+      ? [
+          {
+            item: 'retorque',
+            what: `Wheel nuts again: ${torqued.map((c) => CORNER_NAME[c].toLowerCase()).join(', ')}`,
+            on: dayAfter(at, RETORQUE_DAYS),
+            km: RETORQUE_KM,
+            why: 'After 50 to 100 km.',
+          },
+        ]
+      : []),
+    ...(bedding.length > 0
+      ? [
+          {
+            item: 'bedding_in',
+            what: 'Bed the linings in to the end',
+            on: dayAfter(at, BEDDING_DAYS),
+            km: BEDDING_KM,
+            why: bedding.find((e) => e.note.trim() !== '')?.note ?? 'By the lining maker’s own procedure.',
+          },
+        ]
+      : []),
+  ];
+}
+
+/** An item of after-care with what became of it. */
+export interface AfterCareState extends AfterCareItem {
+  readonly answer: 'open' | 'done' | 'taken_over' | 'failed';
+  readonly by: string | null;
+  readonly note: string;
+}
+
+/** The after-care of a job that was handed back, each item with its newest answer. */
+export function afterCareStates(state: JobState): AfterCareState[] {
+  const { file, book } = state;
+  const answers = book.stand(file.afterCares);
+  return (file.release?.sheet.afterCare ?? []).map((i) => {
+    const a = answers.findLast((x) => x.item === i.item);
+    return { ...i, answer: a?.result ?? 'open', by: a?.authorId ?? null, note: a?.note ?? '' };
+  });
+}
+
+/** Whether a job that was handed back is closed: all of its after-care done, or taken over by the owner by name. */
+export function isClosed(state: JobState): boolean {
+  return state.released && afterCareStates(state).every((a) => a.answer === 'done' || a.answer === 'taken_over');
+}

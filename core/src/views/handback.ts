@@ -1,0 +1,266 @@
+import { fluidClass } from '../catalogue/fluids.ts';
+import { RESULT_WORD } from '../catalogue/proofItems.ts';
+import { fluidState } from '../history/due.ts';
+import type { JobState } from '../job/job.ts';
+import { openDue } from '../judging/care.ts';
+import { causeMissing } from '../judging/consequences.ts';
+import { type Judged, judgeSet } from '../judging/judge.ts';
+import { figureOf, limitText, plusMinus, sourceOf } from '../judging/words.ts';
+import { type Layout, type LayoutRevision, placeName, slotById } from '../layout/graph.ts';
+import { CORNERS, CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
+import type { EventBase } from '../ledger/eventBase.ts';
+import type { JointEvent } from '../ledger/families/jointEvents.ts';
+import type { HandbackSheet, SheetFigure, SheetLine } from '../ledger/release.ts';
+import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
+import { JOINT_WORD, SEAL_NAME, jointKey, jointsOf } from '../readiness/joints.ts';
+import { putOffWords } from '../stages/decide/obligations.ts';
+import { VERDICT_WORD } from '../verdict/severity.ts';
+import { afterCareOf } from './afterCare.ts';
+import { cameFrom, withRefs } from './sheetRefs.ts';
+
+/** Builds the hand-back sheet from the records: what was found, done, fitted, filled, put off and accepted. */
+export function buildSheet(state: JobState, today: string): HandbackSheet {
+  return withRefs(markedSheet(state, today));
+}
+
+/** The sheet with a mark at every text that somebody typed. */
+function markedSheet(state: JobState, today: string): HandbackSheet {
+  const { file, book } = state;
+  const here = <T extends EventBase>(events: readonly T[]): T[] => book.stand(events).filter((e) => e.jobId === file.job.id);
+  const who = (id: string): string => file.people.find((p) => p.id === id)?.name ?? 'unknown';
+  const vehicleName = cameFrom(file.vehicle.id, 'name', file.vehicle.name);
+  const place = (slotId: string | null): string => {
+    const slot = slotId === null ? undefined : slotById(file.layout, slotId);
+    return slot ? placeName(slot) : vehicleName;
+  };
+  const tagOf = (partId: string | null): string | null => file.parts.find((p) => p.id === partId)?.tag ?? null;
+  const line = (e: Pick<EventBase, 'authorId' | 'happenedAt'>, where: string, text: string): SheetLine => ({
+    place: where,
+    text,
+    by: who(e.authorId),
+    on: e.happenedAt,
+  });
+  const unit = file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
+  const counter = book.stand(file.counters).at(-1);
+  const figures = book.sets
+    .filter((s) => s.jobId === file.job.id)
+    .flatMap((s) =>
+      judgeSet(book, s, today)
+        .filter((j) => j.enough || j.verdict === 'past')
+        .map((j): SheetFigure =>
+          figureLine(j, {
+            place: place(j.slotId),
+            tag: tagOf(j.partId),
+            takenBy: who(s.authorId),
+            takenOn: s.happenedAt,
+            gauges: [
+              ...new Set(j.reduced.governing.map((r) => file.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? 'not named')),
+            ].join(', '),
+          }),
+        ),
+    );
+  const decisions = state.components.flatMap((c) => (c.decision && c.decision.jobId === file.job.id ? [c.decision] : []));
+  const records = { services: book.stand(file.fluidServices), pulls: book.stand(file.bleedPulls) };
+  const due = fluidState(file.layout, { ...records, earlier: book.stand(file.earlierWork) }, file.vehicle, today);
+  const complaint = here(file.proofs)
+    .filter((p) => p.item === 'complaint')
+    .at(-1);
+  const settled = new Set(here(file.findings).map((f) => f.settles));
+  const partWords = {
+    fitted: 'fitted',
+    machined: 'machined',
+    resealed: 'resealed',
+    freed: 'freed',
+    opened: 'opened',
+    removed: 'taken off',
+    scrapped: 'scrapped',
+    coated: 'coated',
+    sent: 'sent out',
+    returned: 'back',
+    found: '',
+  };
+  return {
+    vehicleTag: file.vehicle.tag,
+    vehicleName,
+    distance: counter ? `${groupThousands(convert(counter.km, 'distance_run', unit))} ${unit}` : 'not counted',
+    complaint: cameFrom(file.job.id, 'complaint', file.job.complaint),
+    complaintAnswer: complaint ? RESULT_WORD[complaint.result] : 'Not asked again',
+    figures,
+    findings: here(file.findings)
+      .filter((f) => f.severity !== 'note')
+      .map((f) =>
+        line(
+          f,
+          place(f.slotId),
+          `${cameFrom(f.id, 'words', f.words)}${causeMissing(f.code, settled.has(f.id)) ? ' Its cause was not found.' : ''}`,
+        ),
+      ),
+    done: [
+      ...file.layoutRevisions
+        .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= file.job.openedAt)
+        .map((r) =>
+          line(
+            { authorId: r.enteredBy ?? '', happenedAt: r.enteredAt },
+            'Layout',
+            revisionText({ ...r, why: cameFrom(r.id, 'why', r.why) }),
+          ),
+        ),
+      ...here(file.operationEvents)
+        .filter((e) => e.kind === 'done')
+        .map((e) => {
+          const op = file.operations.find((o) => o.id === e.operationId);
+          return line(e, place(op?.slotId ?? null), op ? cameFrom(op.id, 'title', op.title) : 'operation');
+        }),
+      ...here(file.jointEvents).map((e) => line(e, place(e.slotId), jointText(file.layout, e))),
+    ],
+    torques: here(file.torques).map((t) =>
+      line(
+        t,
+        torquePlace(t.point, place(t.slotId)),
+        `${t.typed} (target ${t.targetTyped})${t.wrench ? `, ${cameFrom(t.id, 'wrench', t.wrench)}` : ''}`,
+      ),
+    ),
+    parts: here(file.partEvents)
+      .filter((e) => e.kind !== 'found')
+      .map((e) => {
+        const part = file.parts.find((p) => p.id === e.partId);
+        const name = part
+          ? [part.tag, cameFrom(part.id, 'name', part.name), part.partNumber && cameFrom(part.id, 'partNumber', part.partNumber)]
+              .filter(Boolean)
+              .join(' · ')
+          : '';
+        const forNow = e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : '';
+        return line(e, place(e.slotId), `${name} ${partWords[e.kind]}${forNow}`);
+      }),
+    fluid: [
+      ...here(file.fluidServices).map((f) =>
+        line(
+          f,
+          'Hydraulics',
+          `${cameFrom(f.id, 'product', f.product)}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${cameFrom(f.id, 'batch', f.batch)}` : ''}`,
+        ),
+      ),
+      ...here(file.bleedPulls).map((p) =>
+        line(
+          p,
+          place(p.slotId),
+          `${displayWithUnit(p.volumeMl, 'volume', 1, 'mL')} drawn, ${p.colour}, ${p.air === 'none' ? 'no air' : p.air}, ${p.closed ? 'closed' : 'left open'}`,
+        ),
+      ),
+    ],
+    nextDue: [
+      ...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : []),
+      ...decisions.flatMap((d) =>
+        d.option === 'put_off' && d.reviewOn
+          ? [{ what: `${place(d.slotId)}, put off`, on: d.reviewOn, why: cameFrom(d.id, 'reason', d.reason) || 'put off' }]
+          : [],
+      ),
+    ],
+    putOff: decisions
+      .filter((d) => d.option === 'put_off')
+      .map((d) => line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${cameFrom(d.id, 'reason', d.reason)}` : ''}`)),
+    watch: [
+      ...state.components.flatMap((c) =>
+        c.judged
+          .filter((j) => j.verdict === 'watch')
+          .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${figureOf(j)}`),
+      ),
+      ...neverOpen(state, today),
+    ],
+    accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), cameFrom(a.id, 'reason', a.reason))),
+    afterCare: afterCareOf(state, today),
+    outOfScope: state.components
+      .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
+      .map((c) => `${placeName(c.slot)}${c.verdict ? `: ${VERDICT_WORD[c.verdict].toLowerCase()} when last judged` : ''}`),
+    proofs: here(file.proofs).map((p) =>
+      line(
+        p,
+        vehicleName,
+        `${state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item}: ${RESULT_WORD[p.result].toLowerCase()}${p.note ? `. ${cameFrom(p.id, 'note', p.note)}` : ''}`,
+      ),
+    ),
+  };
+}
+
+/** The open data file of a hand-back: what the sheet shows, and what it stands on. Its fields are described in docs/handback-file.md. */
+export interface HandbackFile {
+  readonly format: 'dauer.handback';
+  readonly version: 1;
+  readonly jobId: string;
+  readonly releasedAt: string;
+  /** Name of the lead; null for what was handed back before these records, as told. */
+  readonly releasedBy: string | null;
+  /** What a job of the past was taken in from; null for a job of this shop's own. */
+  readonly importedFrom: string | null;
+  readonly ownWork: boolean;
+  readonly ruleVersion: string;
+  readonly sheet: HandbackSheet;
+  /** Added to the record since, newest last. */
+  readonly amendments: readonly { readonly words: string; readonly reason: string; readonly by: string; readonly on: string }[];
+}
+
+/** @returns null for a job that has not been handed back: what may still change is no record */
+export function handbackFile(state: JobState): HandbackFile | null {
+  const { release, people, imported } = state.file;
+  if (!release) return null;
+  const { jobId, releasedAt, ownWork, ruleVersion, sheet } = release;
+  const releasedBy = release.releasedBy === null ? null : (people.find((p) => p.id === release.releasedBy)?.name ?? 'unknown');
+  const importedFrom = imported?.source ?? null;
+  const amendments = state.book.stand(state.file.amendments).map((a) => ({
+    words: a.words,
+    reason: a.reason,
+    by: people.find((p) => p.id === a.authorId)?.name ?? 'unknown',
+    on: a.happenedAt,
+  }));
+  return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, importedFrom, ownWork, ruleVersion, sheet, amendments };
+}
+
+/** Units that nobody ever opened, told together where the same is to be said of them. */
+function neverOpen(state: JobState, today: string): string[] {
+  const said = new Map<string, string[]>();
+  for (const c of state.components) {
+    const due = c.inScope ? openDue(state.book, c, today) : null;
+    if (due) said.set(due, [...(said.get(due) ?? []), placeName(c.slot)]);
+  }
+  return [...said].map(([due, places]) => `${places.map((p, i) => (i === 0 ? p : p.toLowerCase())).join(', ')}: ${due}`);
+}
+
+/** What happened to a joint, in words: "joint towards the front union made (banjo, new washers)". */
+function jointText(layout: Layout, e: JointEvent): string {
+  const joint = jointsOf(layout).find((j) => j.key === jointKey(e.connectionId, e.slotId));
+  const towards = joint?.name.split('end towards ')[1] ?? 'another place';
+  return `joint towards ${towards}: ${JOINT_WORD[e.kind].toLowerCase()}${e.seal ? ` (${SEAL_NAME[e.seal].toLowerCase()})` : ''}`;
+}
+
+function torquePlace(point: string, fallback: string): string {
+  const wheel = CORNERS.find((c) => point === `wheel:${c}`);
+  return wheel ? `${CORNER_NAME[wheel]} wheel nuts` : fallback;
+}
+
+function obligationName(state: JobState, key: string): string {
+  return state.obligations.find((o) => o.key === key.split('|')[0])?.what ?? key;
+}
+
+function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenBy' | 'takenOn' | 'gauges'>): SheetFigure {
+  return {
+    ...more,
+    characteristic: j.characteristic.name,
+    phase: j.phase,
+    figure: figureOf(j),
+    uncertainty: plusMinus(j),
+    limit: limitText(j),
+    source: sourceOf(j),
+    verdict: VERDICT_WORD[j.verdict],
+  };
+}
+
+/** What a revision of the layout changed, in a line. */
+export function revisionText(r: LayoutRevision): string {
+  const told = [
+    ...(r.added.length > 0 ? [`added ${r.added.join(', ')}`] : []),
+    ...(r.removed.length > 0 ? [`taken out ${r.removed.join(', ')}`] : []),
+    ...(r.changed.length > 0 ? [`changed ${r.changed.join(', ')}`] : []),
+  ];
+  const what = told.length > 0 ? told.join('; ') : 'connections';
+  return `${r.revision === 'conversion' ? 'Converted' : 'Put right'}: ${what}. ${r.why}`;
+}

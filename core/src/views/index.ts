@@ -1,0 +1,58 @@
+/** What is shown of jobs: sheets, routes, lists, causes in words. */
+export { afterCareOf, type AfterCareState, afterCareStates, isClosed } from './afterCare.ts';
+export { sidesDiffer } from './bothSides.ts';
+export { FREE_TEXT_OF, type FreeText, freeTexts } from './freeText.ts';
+export { buildSheet, handbackFile, revisionText } from './handback.ts';
+export {
+  LIMIT_COLUMNS,
+  type LimitFields,
+  limitKey,
+  readLimitList,
+  type ReadLimitRow,
+  rowOfLimit,
+  type RowVerdict,
+} from './limitExchange.ts';
+export { limitsNeeded, type NeededLimit } from './limitsOfVehicle.ts';
+export { mayMove, MOVE_NAME, type MoveLevel } from './mayMove.ts';
+export { closingWords, type OnlyNow, onlyNow, onlyNowAtWheel } from './onlyNow.ts';
+export { type Proposal, proposalsOf } from './proposals.ts';
+export { readSheet } from './readSheet.ts';
+export { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from './readingsFile.ts';
+export { BLACKED, strikeLine, strikeRecord } from './sheetRefs.ts';
+export { contextOf } from './trace/context.ts';
+export { expectedAndFound, nothingElse, saidOf, type SaidOfCause, toClose } from './trace/expected.ts';
+export { answersTo, hide, isIdentified, ownersNotice } from './trace/hidden.ts';
+export { calibrationCase, type Decile, type Estimate, estimatesWorth, type LoopCase, recordOf, SUPPLIED_WEIGHT } from './trace/loop.ts';
+export {
+  askable,
+  checksText,
+  faultsMeant,
+  judgeNamed,
+  keepPractised,
+  outcomeOf,
+  type PracticeCase,
+  practiceCase,
+  practiceNumber,
+  type Practised,
+  practisedSum,
+  proposedCheck,
+  type ProposedPath,
+  proposedPath,
+} from './trace/practice.ts';
+export { answersToWords } from './trace/shopWords.ts';
+export { type AskedOf, askedOf, askedWords, toAnswer } from './trace/toAnswer.ts';
+export {
+  type CauseLine,
+  likelyPlaces,
+  linesOf,
+  oddWords,
+  outcomeWords,
+  percentText,
+  quietLinesOf,
+  shortPlaces,
+  speakingWords,
+  whereWords,
+} from './trace/traceWords.ts';
+export { type ToTrace, toTrace } from './trace/tracing.ts';
+export { forNowOf, waitsOf } from './waits.ts';
+export { type Stop, walkRound } from './walkRound.ts';

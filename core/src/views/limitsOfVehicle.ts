@@ -1,0 +1,77 @@
+import { characteristicsAt } from '../catalogue/characteristics.ts';
+import type { JobState } from '../job/job.ts';
+import { genericFor } from '../judging/genericLimits.ts';
+import { axleOf } from '../layout/kinds.ts';
+import { type LimitVersion, SOURCE_WORD, findLimits } from '../verdict/limits.ts';
+
+/** A limit that a vehicle needs, and what the book has for it. */
+export interface NeededLimit {
+  readonly characteristic: string;
+  readonly name: string;
+  readonly axle: 'front' | 'rear' | null;
+  readonly limit: LimitVersion | null;
+  /** In a sentence: which one applies and why, or that there is none. */
+  readonly why: string;
+}
+
+const SCOPE_WORD: Readonly<Record<LimitVersion['scope'], string>> = {
+  part: 'this very part',
+  part_number: 'this part number',
+  vehicle: 'this vehicle',
+  type: 'this type',
+  shop: 'the whole shop',
+};
+
+function explain(governing: readonly LimitVersion[], others: readonly LimitVersion[]): string {
+  const [first] = governing;
+  if (!first) return 'Nothing on file.';
+  if (governing.length > 1) return `Two of one rank: ${governing.map((l) => l.sourceText).join(' and ')}. The worse verdict holds.`;
+  const text = first.sourceText.charAt(0).toUpperCase() + first.sourceText.slice(1);
+  const said =
+    first.source === 'generic' ? `Generic (${first.sourceText})` : `${text} (${SOURCE_WORD[first.source]}), for ${SCOPE_WORD[first.scope]}`;
+  const [next] = others;
+  return next
+    ? `${said}, not ${next.source === 'generic' ? 'the generic one' : `that for ${SCOPE_WORD[next.scope]}`}: it is the nearer one.`
+    : `${said}.`;
+}
+
+/**
+ * What a vehicle's job needs limits for, by characteristic and axle, each with the one that applies and why.
+ * Source: handbook 10, The limit book.
+ */
+export function limitsNeeded(state: JobState): NeededLimit[] {
+  const { vehicle } = state.file;
+  const rows = new Map<string, NeededLimit>();
+  for (const c of state.components.filter((x) => x.inScope)) {
+    const limits = [...state.file.limits, ...genericFor(c.slot, vehicle)];
+    for (const k of characteristicsAt(c.slot).filter((x) => !x.recorded)) {
+      const axle = axleOf(c.slot.corner);
+      const key = `${k.id}|${axle ?? ''}`;
+      if (rows.has(key)) continue;
+      const target = {
+        characteristic: k.id,
+        axle,
+        partId: c.part?.id ?? null,
+        partNumber: c.part?.partNumber ?? null,
+        vehicleId: vehicle.id,
+        make: vehicle.make,
+        model: vehicle.model,
+        year: vehicle.year,
+        variant: vehicle.variant,
+      };
+      const found = findLimits(limits, target);
+      const without = findLimits(
+        limits.filter((l) => !found.governing.some((g) => g.seriesId === l.seriesId)),
+        target,
+      );
+      rows.set(key, {
+        characteristic: k.id,
+        name: k.name,
+        axle,
+        limit: found.governing[0] ?? null,
+        why: explain(found.governing, without.governing),
+      });
+    }
+  }
+  return [...rows.values()];
+}

@@ -1,0 +1,70 @@
+import type { Obligation } from '../catalogue/stages.ts';
+import type { JobState } from '../job/job.ts';
+import { areLoose } from '../layout/looseUnits.ts';
+
+/** How far a vehicle may be moved. */
+export type MoveLevel = 'do_not_move' | 'yard_only' | 'road_test' | 'handed_back';
+
+export const MOVE_NAME: Readonly<Record<MoveLevel, string>> = {
+  do_not_move: 'Do not move',
+  yard_only: 'Yard only',
+  road_test: 'Road test',
+  handed_back: 'Handed back',
+};
+
+/** One thing that keeps a vehicle from the next level: what it is about, and in words. */
+interface MoveReason {
+  readonly about: 'units' | 'lock' | 'parking' | 'grant' | 'standing' | 'road';
+  readonly words: string;
+}
+
+export interface MayMove {
+  readonly level: MoveLevel;
+  /** What keeps it from the next level. */
+  readonly reasons: readonly MoveReason[];
+  /** The shortest way to the next level; null where there is none. */
+  readonly next: Obligation | null;
+}
+
+/** What can only be proved on the road. */
+const ON_THE_ROAD = /^proof:(road_walk|road|complaint|again:)/;
+
+/**
+ * How far a vehicle may be moved now. Nothing moves while a control is locked; the yard is free once the parking brake
+ * is proved to hold; the road once all that can be proved standing is.
+ * Source: handbook 60, May it move?
+ */
+export function mayMove(state: JobState): MayMove {
+  if (state.released) return { level: 'handed_back', reasons: [], next: null };
+  if (areLoose(state.file.layout))
+    return { level: 'yard_only', reasons: [{ about: 'units', words: 'Units alone: they may be carried.' }], next: null };
+  const standing = state.blocks.filter((o) => !ON_THE_ROAD.test(o.key));
+  if (standing.length === 0)
+    return { level: 'road_test', reasons: state.blocks.map((o) => ({ about: 'road', words: o.what })), next: state.blocks[0] ?? null };
+  const locks = state.obligations.filter((o) => o.key.startsWith('lock:') && o.state === 'open');
+  const parking = state.obligations.find((o) => o.key === 'proof:parking');
+  if (locks.length === 0 && parking?.state === 'closed') {
+    return {
+      level: 'yard_only',
+      reasons: [{ about: 'standing', words: `${standing.length} to do before the road` }],
+      next: standing[0] ?? null,
+    };
+  }
+  const granted = state.offers.some((o) => o.key === 'move:yard' && o.state === 'closed');
+  if (granted)
+    return {
+      level: 'yard_only',
+      reasons: [{ about: 'grant', words: 'With a person and chocks, by a lead’s name.' }],
+      next: standing[0] ?? null,
+    };
+  const brake = (words: string): MoveReason => ({ about: 'parking', words });
+  const reasons: MoveReason[] = [
+    ...locks.map((o): MoveReason => ({ about: 'lock', words: o.why ?? o.what })),
+    ...(parking === undefined
+      ? [brake('It has no parking brake.')]
+      : parking.state === 'closed'
+        ? []
+        : [brake(parking.why ?? 'The parking brake is not proved.')]),
+  ];
+  return { level: 'do_not_move', reasons, next: locks[0] ?? parking ?? null };
+}

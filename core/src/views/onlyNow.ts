@@ -1,0 +1,124 @@
+import { ACCESSES, accessFor } from '../catalogue/accessRules.ts';
+import { measurementsAt } from '../catalogue/measurements.ts';
+import { operationFor } from '../catalogue/operations.ts';
+import { plannedPositions } from '../catalogue/positions.ts';
+import { programmeFor } from '../catalogue/programme.ts';
+import type { Obligation, Stage } from '../catalogue/stages.ts';
+import type { JobState } from '../job/job.ts';
+import { type Slot, placeName, slotById } from '../layout/graph.ts';
+import type { Corner } from '../layout/kinds.ts';
+import type { LeftItem } from '../ledger/families/leftItems.ts';
+import { isProvisional } from '../metrology/provisional.ts';
+
+/** Something that can only be done while an access is open. */
+export interface OnlyNow {
+  /** Stable name. */
+  readonly key: string;
+  /** Where it is done. */
+  readonly slot: Slot;
+  readonly what: string;
+  readonly stage: Stage;
+  /** Nobody owes it, and it is missed later. */
+  readonly wanted: boolean;
+  readonly minutes: number;
+  /** Who left it by name while this access was open; null where nobody did. */
+  readonly left: LeftItem | null;
+}
+
+/** Minutes that an open obligation takes: of its usual operation, else by what it is (generic). */
+function minutesOf(state: JobState, o: Obligation): number {
+  if (o.key.startsWith('work:')) {
+    const c = state.components.find((x) => x.slot.id === o.slotId);
+    return (c?.decision && operationFor(c.slot.kind, c.decision.option)?.attendedMinutes) ?? 30;
+  }
+  if (o.key.startsWith('gauge:')) return 5;
+  if (o.key.startsWith('out:')) return 1;
+  if (o.key.startsWith('decide:')) return 10;
+  return 2;
+}
+
+/** What was left by name since the access was last opened, by its key. */
+function leftSince(state: JobState, closedBy: Slot | null): Map<string, LeftItem> {
+  const opened = state.book.stand(state.file.partEvents).findLast((e) => e.slotId === closedBy?.id && e.kind === 'removed')?.happenedAt;
+  const holds = state.book
+    .stand(state.file.leftItems)
+    .filter((l) => l.closedBy === (closedBy?.id ?? null) && (opened === undefined || l.happenedAt >= opened));
+  return new Map(holds.map((l) => [l.item, l]));
+}
+
+function ofObligation(state: JobState, o: Obligation, left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
+  const slot = slotById(state.file.layout, o.slotId ?? '');
+  if (!slot) return [];
+  const stage: Stage = /^(gauge|look|because):/.test(o.key) ? 'gauge' : o.key.startsWith('decide:') ? 'decide' : 'rebuild';
+  return [{ key: o.key, slot, what: o.what, stage, wanted: false, minutes: minutesOf(state, o), left: left.get(o.key) ?? null }];
+}
+
+/**
+ * What can only be done now, before a step closes an access: not gauged, not looked at, still plugged, put off until
+ * this is open; and figures and settings that nobody owes and everybody misses later.
+ * @param slot the place at which something is about to be fitted
+ * Source: handbook 05, Before you close it; Settings are recorded before they are disturbed.
+ */
+export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
+  const access = ACCESSES.filter((a) => a.closedBy === slot.kind);
+  const behind = new Set(
+    state.file.layout.slots.filter((s) => s.corner === slot.corner && access.some((a) => a.gives.includes(s.kind))).map((s) => s.id),
+  );
+  const names = access.map((a) => a.name);
+  const left = leftSince(state, slot);
+  const waits = (o: Obligation): boolean => {
+    const c = state.components.find((x) => x.slot.id === o.slotId);
+    return o.state === 'put_off' && c?.decision?.access !== null && names.includes(c?.decision?.access ?? '');
+  };
+  const owed = state.obligations
+    .filter((o) => o.slotId !== null && behind.has(o.slotId))
+    .filter((o) => (o.state === 'open' && /^(gauge|look|because|out|work|joint):/.test(o.key)) || waits(o))
+    .flatMap((o) => ofObligation(state, o, left));
+  return [...owed, ...wantedNow(state, slot, names, left)];
+}
+
+/** Seconds a reading takes (generic), for the minutes of a measurement. */
+const READING_S = 8;
+
+/** Wanted by the programme, not taken in this job, and behind the access that is about to be closed. */
+function wantedNow(state: JobState, slot: Slot, names: readonly string[], left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
+  return state.components
+    .filter((c) => c.inScope && !c.empty && c.slot.corner === slot.corner)
+    .flatMap((c) =>
+      measurementsAt(c.slot).flatMap((m): OnlyNow[] => {
+        const access = accessFor(m.id, c.slot);
+        if (access === null || !names.includes(access)) return [];
+        const lines = programmeFor(c.slot.kind, 'found').filter((l) => l.measurement === m.id || l.or === m.id);
+        // What can be taken another way is not wanted both ways.
+        const ways = [m.id, ...lines.flatMap((l) => [l.measurement, ...(l.or === null ? [] : [l.or])])];
+        const taken = state.book.sets.some(
+          (s) => s.slotId === c.slot.id && ways.includes(s.measurement) && s.jobId === state.file.job.id && !isProvisional(s),
+        );
+        const owed = c.required.some((r) => ways.includes(r.measurement.id) && r.need === 'required');
+        if (taken || owed || lines.length === 0) return [];
+        const key = `wanted:${c.slot.id}:${m.id}`;
+        return [
+          {
+            ...{ key, slot: c.slot, what: `${placeName(c.slot)}: ${m.name.toLowerCase()}`, stage: 'gauge', wanted: true },
+            minutes: Math.max(1, Math.ceil((plannedPositions(m.id).length * READING_S) / 60)),
+            left: left.get(key) ?? null,
+          },
+        ];
+      }),
+    );
+}
+
+/** What can only be done while a wheel is off, before it goes on. */
+export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
+  const here = new Set(state.file.layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
+  const left = leftSince(state, null);
+  return state.obligations
+    .filter((o) => o.slotId !== null && here.has(o.slotId) && o.state === 'open' && /^(gauge|look|because|out|work|fit|joint):/.test(o.key))
+    .filter((o) => o.stage !== 'prove' || o.key.startsWith('out:'))
+    .flatMap((o) => ofObligation(state, o, left));
+}
+
+/** The name of a step that closes an access, as it is said. */
+export function closingWords(slot: Slot): string {
+  return `Before the ${placeName(slot).toLowerCase()} closes it`;
+}

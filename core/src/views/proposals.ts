@@ -1,0 +1,35 @@
+import { OPTION_NAME, type OptionId, optionsFor } from '../catalogue/repairOptions.ts';
+import { TABLES } from '../catalogue/trace/tables.ts';
+import type { JobState } from '../job/job.ts';
+import { slotById } from '../layout/graph.ts';
+import { looksOf } from '../stages/trace/causes.ts';
+
+/** What is usually done about a cause that is looked for or was found. */
+export interface Proposal {
+  readonly option: OptionId;
+  readonly because: string;
+}
+
+/**
+ * What the causes of a job propose for its parts, by slot: the usual work for the one found, else for the one looked for.
+ * Where the part itself has no such option, it is that of the part that carries it: a piston is resealed with its caliper.
+ * Source: handbook 30, Faults: usual overhaul operations.
+ */
+export function proposalsOf(state: JobState): Map<string, Proposal> {
+  const proposals = new Map<string, Proposal>();
+  const looks = [...looksOf(state.book).values()].sort((a, b) => Number(a.state === 'found') - Number(b.state === 'found'));
+  for (const l of looks) {
+    const kind = TABLES.faults.find((f) => f.id === l.fault);
+    const own = slotById(state.file.layout, l.place);
+    if (!kind || !own || (l.state !== 'wanted' && l.state !== 'found')) continue;
+    const carrier = own.parentId === null ? undefined : slotById(state.file.layout, own.parentId);
+    const slot = [own, carrier].find((s) => s !== undefined && optionsFor(s.kind).includes(kind.option));
+    if (!slot) continue;
+    const how = l.state === 'found' ? 'was found' : 'is looked for';
+    proposals.set(slot.id, {
+      option: kind.option,
+      because: `Usually ${OPTION_NAME[kind.option].toLowerCase()}: ${kind.name.toLowerCase()} ${how}.`,
+    });
+  }
+  return proposals;
+}

@@ -1,0 +1,159 @@
+import type { Contradiction } from '../../inference/explain.ts';
+import { WORTH_A_LINE, type Weighed, type WeighedCheck, type Weighing } from '../../inference/weigh.ts';
+import type { Layout } from '../../layout/graph.ts';
+import { CORNERS, CORNER_NAME } from '../../layout/kinds.ts';
+import type { PlacedFault, PlacedSign, VehicleNetwork } from '../../stages/trace/network.ts';
+import { oppositesSeen } from './opposites.ts';
+import type { ToTrace } from './tracing.ts';
+
+/** So many lines at most. */
+const MAX_LINES = 6;
+/** What changes the log-odds by less neither speaks for nor against, and so much is said at most. */
+const WORTH_SAYING = 0.1;
+const MAX_SAID = 3;
+/** Outcomes less likely than this are left out. */
+const WORTH_FORESEEING = 0.02;
+
+/** A probability in whole percent, kept on one line: "41 %". */
+export const percentText = (p: number): string => `${Math.round(p * 100)}\u00a0%`;
+
+/** A line of the list of causes: one, or several of the same kind that nothing tells apart yet. */
+export interface CauseLine extends Weighed {
+  /** Numbers of all the faults it stands for in the network; its own first. */
+  readonly alike: readonly number[];
+}
+
+/** Nothing that is known tells probabilities apart that differ by no more. */
+const NO_DIFFERENCE = 1e-9;
+
+/** Those of one kind that nothing tells apart as one line; the likeliest first. */
+function together(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+  const lines: CauseLine[] = [];
+  for (const c of causes) {
+    const kind = network.faults[c.fault]?.kind.id;
+    const same = lines.findIndex(
+      (l) =>
+        network.faults[l.fault]?.kind.id === kind &&
+        Math.abs(l.probability - c.probability) < NO_DIFFERENCE &&
+        // What is certain is told apart, by what made it so.
+        c.probability < 1 - NO_DIFFERENCE,
+    );
+    const before = lines[same];
+    if (before) lines[same] = { ...before, alike: [...before.alike, c.fault].sort((a, b) => a - b) };
+    else lines.push({ ...c, alike: [c.fault] });
+  }
+  return lines;
+}
+
+const worthALine = (c: Weighed): boolean => c.probability >= WORTH_A_LINE;
+
+/** The causes that something speaks for and that are worth a line, the likeliest first. */
+export function linesOf(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+  return together(
+    network,
+    causes.filter((c) => worthALine(c) && c.raised),
+  ).slice(0, MAX_LINES);
+}
+
+/** What is no likelier than on any vehicle like this one, though likely enough to be said: nothing known speaks for it. */
+export function quietLinesOf(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+  return together(
+    network,
+    causes.filter((c) => worthALine(c) && !c.raised),
+  ).slice(0, MAX_LINES);
+}
+
+const oneOf = (list: readonly string[]): string =>
+  list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} or ${list.at(-1) ?? ''}`;
+
+/** The wheel that a fault is at, in words as its place begins with; empty where it is at none. */
+function wheelOf({ slot, place, where }: PlacedFault): string {
+  const corner = slot ? slot.corner : CORNERS.find((c) => c === place);
+  const name = corner ? CORNER_NAME[corner].toLowerCase() : '';
+  return where.startsWith(name) ? name : '';
+}
+
+/** More places than these are counted. */
+const MAX_NAMED = 4;
+
+/** The places of a line's causes beside each other: by their wheels where that tells them apart. */
+export function shortPlaces(network: VehicleNetwork, { alike }: CauseLine): string[] {
+  const faults = alike.flatMap((i) => network.faults[i] ?? []);
+  const wheels = faults.map(wheelOf);
+  return wheels.every((w) => w !== '') && new Set(wheels).size === wheels.length ? wheels : faults.map((f) => f.where);
+}
+
+/** Where a line's cause is: at one place, or at one of several; wheels of the same part are named before it once. */
+export function whereWords(network: VehicleNetwork, line: CauseLine): string {
+  const faults = line.alike.flatMap((i) => network.faults[i] ?? []);
+  const wheels = faults.map(wheelOf);
+  const parts = faults.map((f, i) => f.where.slice((wheels[i] ?? '').length));
+  if (wheels.every((w) => w !== '') && new Set(parts).size === 1) return `${oneOf(wheels)}${parts[0] ?? ''}`;
+  if (faults.length <= MAX_NAMED) return oneOf(faults.map((f) => f.where));
+  const named = [...new Set(faults.map((f, i) => wheels[i] || f.where))];
+  return `one of ${faults.length}, at ${oneOf(named)}`;
+}
+
+/** Less likely than this is not shown on the map. */
+const WORTH_A_RING = 0.1;
+
+/**
+ * How likely something is at fault that something speaks for, 0 to 1: of each wheel at its rotor or drum, and at each place of
+ * the middle; by slot.
+ */
+export function likelyPlaces(of: ToTrace, layout: Pick<Layout, 'slots'>, result: Weighing): Map<string, number> {
+  const places = new Map<string, number>();
+  if (Object.keys(of.evidence.observations).length === 0) return places;
+  for (const c of result.causes) {
+    const slot = of.network.faults[c.fault]?.slot;
+    if (!slot || !c.raised || c.probability < WORTH_A_RING) continue;
+    const wheel = slot.corner && layout.slots.find((s) => s.corner === slot.corner && (s.kind === 'rotor' || s.kind === 'drum'));
+    const id = wheel ? wheel.id : slot.id;
+    places.set(id, Math.max(places.get(id) ?? 0, c.probability));
+  }
+  return places;
+}
+
+const signIn = (of: ToTrace, id: string): PlacedSign | undefined => of.network.observations.find((o) => o.id === id);
+const textOf = (of: ToTrace, id: string): string => signIn(of, id)?.text ?? id;
+
+/** What speaks most for a cause (1), or against it (−1), in words; empty where nothing does. */
+export function speakingWords(of: ToTrace, cause: Weighed, way: 1 | -1): string {
+  return (cause.speaks ?? [])
+    .filter((s) => s.logOdds * way > WORTH_SAYING)
+    .slice(0, MAX_SAID)
+    .map(({ observation: id }) => {
+      const from = of.evidence.learntFrom[id] ?? 'felt';
+      return `${textOf(of, id)}${of.evidence.observations[id] === 'seen' ? '' : ': not seen'} (${from})`;
+    })
+    .join('; ');
+}
+
+/** What each likely outcome of a check would make of the leading cause, in words. */
+export function outcomeWords(of: ToTrace, check: WeighedCheck): string[] {
+  return check.outcomes
+    .filter((o) => o.probability > WORTH_FORESEEING)
+    .map((o) => {
+      const [first] = o.leads;
+      const fault = first && of.network.faults[first.fault];
+      const seen = o.seen.length === 0 ? 'None of it' : o.seen.map((id) => signIn(of, id)?.sign.text ?? textOf(of, id)).join('; ');
+      const then = first && fault ? `: then first ${fault.kind.name.toLowerCase()}, ${fault.where}, ${percentText(first.probability)}` : '';
+      return `${seen} (${percentText(o.probability)})${then}`;
+    });
+}
+
+/** What does not go together, in words. */
+export function contradictionWords(of: ToTrace, odd: Contradiction): string {
+  const one = textOf(of, odd.observation);
+  return odd.against === null
+    ? `${one}: that goes with nothing else that is known. Look again.`
+    : `These two do not go together: ${one}; ${textOf(of, odd.against)}. Look at both again.`;
+}
+
+/** All that does not go together, in words: what cannot be seen in one look, then what the rest makes very unlikely. */
+export function oddWords(of: ToTrace, result: Weighing): string[] {
+  const opposed = oppositesSeen(of).map(
+    ({ one, other, reason }) => `These two do not go together: ${one.text}; ${other.text}. ${reason}. Look at both again.`,
+  );
+  return [...opposed, ...result.odd.map((o) => contradictionWords(of, o))];
+}

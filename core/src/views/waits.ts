@@ -1,0 +1,41 @@
+import { whereabouts } from '../history/whereabouts.ts';
+import type { JobState } from '../job/job.ts';
+import { placeName } from '../layout/graph.ts';
+
+/** Parts that are away, told together where they went together: "4 drums, to the turner". */
+function away(state: JobState): string[] {
+  const events = state.book.stand(state.file.partEvents);
+  const byNote = new Map<string, string[]>();
+  for (const part of state.file.parts) {
+    const where = whereabouts(part.id, events);
+    if (where.at === 'away') byNote.set(where.note, [...(byNote.get(where.note) ?? []), part.name.toLowerCase()]);
+  }
+  return [...byNote].map(([note, names]) => {
+    const [first = 'part'] = names;
+    const alike = new Set(names).size === 1;
+    const what = names.length === 1 ? first : `${names.length} ${alike ? `${first}s` : 'parts'}`;
+    return note ? `${what}, ${note}` : `${what}, sent out`;
+  });
+}
+
+/** What a job waits for now: parts that are away, and what the stage it stands in cannot begin without. */
+export function waitsOf(state: JobState): string[] {
+  const others = state.obligations.flatMap((o) =>
+    o.state === 'waiting' && o.stage === state.stage && o.why !== null && !o.why.startsWith(SENT_OUT) ? [o.why] : [],
+  );
+  return [...away(state), ...new Set(others)];
+}
+
+/** How the reason of everything begins that waits for a part to come back. */
+const SENT_OUT = 'Sent out';
+
+/** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */
+export function forNowOf(state: JobState): { readonly what: string; readonly until: string | null }[] {
+  const events = state.book.stand(state.file.partEvents);
+  return state.situation.standing.places
+    .filter((p) => p.state === 'temporary')
+    .map((p) => ({
+      what: placeName(p.slot),
+      until: events.findLast((e) => e.slotId === p.slot.id && e.kind === 'fitted')?.until ?? null,
+    }));
+}

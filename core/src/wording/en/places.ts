@@ -1,0 +1,36 @@
+import { type Slot, placeName } from '../../layout/graph.ts';
+import type { PutInKind } from '../../ledger/families/putIns.ts';
+
+/** What makes a place anything but complete. */
+export type PlaceCause =
+  | { readonly kind: 'off' | 'away' | 'temporary' }
+  | { readonly kind: 'joint_open'; readonly joint: string }
+  | { readonly kind: 'inside'; readonly what: PutInKind };
+
+export const PUT_IN_NAME: Readonly<Record<PutInKind, string>> = {
+  block: 'Block',
+  cap: 'Cap',
+  plug: 'Plug',
+  clamp: 'Hose clamp',
+  mask: 'Mask',
+  tie: 'Lever tie',
+  chock: 'Chock',
+  other: 'Something else',
+};
+
+/** A cause in words, as it goes on in a sentence. */
+export function placeCauseWords(slot: Slot, cause: PlaceCause): string {
+  const name = placeName(slot).toLowerCase();
+  const is = slot.kind === 'pads' || slot.kind === 'shoes' ? 'are' : 'is';
+  switch (cause.kind) {
+    case 'off':
+    case 'away':
+      return `${name} ${is} ${cause.kind}`;
+    case 'joint_open':
+      return `a joint is open at the ${cause.joint}`;
+    case 'inside':
+      return `${PUT_IN_NAME[cause.what].toLowerCase()} in the ${name}`;
+    case 'temporary':
+      return `${name} is temporary`;
+  }
+}

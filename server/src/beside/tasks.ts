@@ -1,0 +1,26 @@
+import { fileAsOf } from '@dauer/core/history';
+import { deriveJob } from '@dauer/core/job';
+import type { HandbackSheet, JobFile } from '@dauer/core/ledger';
+import { buildSheet } from '@dauer/core/views';
+import { thumbnail } from '../features/bookin/thumbnail.ts';
+import { printSheet, type Printed } from '../features/prove/printSheet.ts';
+import { basisOf } from '../records/release.ts';
+
+/** What a sheet of the past is worked out from: the records, and the instant of the hand-back. */
+interface SheetOf {
+  readonly file: JobFile;
+  readonly at: string;
+}
+
+/** Everything that is done in a thread of its own: input and result go over as copies. */
+export const TASKS = {
+  thumbnail: ({ bytes, side }: { bytes: Uint8Array; side: number }): Uint8Array => thumbnail(bytes, side),
+  pdf: async (printed: Printed): Promise<Uint8Array> => printSheet(printed),
+  sheet: ({ file, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {
+    const state = deriveJob(fileAsOf(file, at), at);
+    return { sheet: buildSheet(state, at), basis: basisOf(state) };
+  },
+};
+export type Task = keyof typeof TASKS;
+export type InputOf<T extends Task> = Parameters<(typeof TASKS)[T]>[0];
+export type ResultOf<T extends Task> = Awaited<ReturnType<(typeof TASKS)[T]>>;

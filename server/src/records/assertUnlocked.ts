@@ -1,0 +1,21 @@
+import { deriveJob, placeLock } from '@dauer/core/job';
+import type { Database } from '../db/connect.ts';
+import { HttpProblem } from '../platform/problem.ts';
+import { readJobFile } from './jobFile.ts';
+
+/**
+ * Throws a HttpProblem where a step would press a control while anything that it reaches is open. A repeat of what is on
+ * record is let through, and so is what is told of a job handed back: both are decided elsewhere.
+ */
+export async function refuseLocked(
+  db: Database,
+  jobId: string,
+  slotId: string,
+  known: 'jointEvents' | 'bleedPulls',
+  id: string,
+): Promise<void> {
+  const file = await readJobFile(db, jobId);
+  if (file.release || file[known].some((e) => e.id === id)) return;
+  const lock = placeLock(deriveJob(file, new Date().toISOString()), slotId);
+  if (lock) throw new HttpProblem('control_locked', `${lock.control.name}: ${lock.why}`);
+}

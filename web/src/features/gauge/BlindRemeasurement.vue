@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { Judged } from '@dauer/core/judging';
+import { computed } from 'vue';
+import { useJob } from '../../app/job.ts';
+import { useSession } from '../../app/session.ts';
+
+/** A safety figure near its limit is measured again by somebody who has not seen the first. */
+const props = defineProps<{ judged: readonly Judged[]; writable: boolean }>();
+const blind = defineModel<boolean>('blind', { required: true });
+const job = useJob();
+const session = useSession();
+const asks = computed(() => props.judged.find((j) => j.asksSecond) ?? null);
+const first = computed(() => job.book?.sets.find((s) => s.id === asks.value?.setId) ?? null);
+const another = computed(() => first.value !== null && first.value.authorId !== session.person?.id);
+</script>
+
+<template>
+  <p v-if="blind" class="problem ask">
+    <span>Second measure: what was taken before stays hidden. It is compared once every position is taken.</span>
+    <button class="act slim" type="button" @click="blind = false">Show the first again</button>
+  </p>
+  <p v-else-if="asks" class="problem ask">
+    <span>
+      {{ asks.contradicts ?? `${asks.characteristic.short} lies within twice the gauge’s uncertainty of a safety limit.` }} Another person
+      measures it again, without seeing this.
+    </span>
+    <button v-if="writable && another" class="act slim" type="button" @click="blind = true">Measure it blind</button>
+    <span v-else class="second">{{ job.who(first?.authorId ?? '') }} took the first.</span>
+  </p>
+</template>
+
+<style scoped>
+.ask {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+  margin: 6px 0;
+}
+</style>
