@@ -2,7 +2,7 @@ import { buildLayout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
-import { DEMO_PASSWORD, House, pressAll, signIn } from './house.ts';
+import { allSent, DEMO_PASSWORD, House, pressAll, signIn } from './house.ts';
 
 /** A brake job over two tablets and three people: a lapse, an acceptance, an amendment. */
 describe('two tablets and three people', function () {
@@ -26,6 +26,8 @@ describe('two tablets and three people', function () {
     await page.getByText('Your PIN opens the tablets of the shop').waitFor();
   };
   const switchTo = async (page: Page, name: string, digits: string): Promise<void> => {
+    // What the one before took is in the book: the next one sees it, whatever the machine is doing.
+    await allSent(page);
     await page.goto(`${house.url}/shop`);
     await on(page, /^Sign out [A-Z]/).click();
     await on(page, name).click();
