@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { proofCloses } from '../src/catalogue/proofItems.ts';
-import type { Obligation } from '../src/catalogue/stages.ts';
+import type { Obligation } from '../src/ledger/obligation.ts';
 import { fileAsOf } from '../src/history/asOf.ts';
 import { openBook } from '../src/history/book.ts';
 import { lateEvents } from '../src/history/late.ts';

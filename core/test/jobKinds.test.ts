@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { openBook } from '../src/history/book.ts';
 import { doableNow } from '../src/job/job.ts';
 import { isHydraulic } from '../src/layout/graph.ts';

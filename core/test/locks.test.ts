@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { openBook } from '../src/history/book.ts';
 import { deriveJob, itemLock } from '../src/job/job.ts';
 import { placeName, type Slot } from '../src/layout/graph.ts';

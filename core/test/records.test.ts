@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { openBook } from '../src/history/book.ts';
 import { partIn, whereabouts } from '../src/history/whereabouts.ts';
 import { deriveJob, nextAct } from '../src/job/job.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { acceptanceKey } from '../src/catalogue/stages.ts';
+import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { fileAsOf } from '../src/history/asOf.ts';
 import { circuitFluids, fluidState, fluidVerdict } from '../src/history/due.ts';
 import { deriveJob } from '../src/job/job.ts';

@@ -1,4 +1,4 @@
-import { acceptanceKey } from '@dauer/core/catalogue';
+import { acceptanceKey } from '@dauer/core/ledger';
 import { partIn, writtenUpLater } from '@dauer/core/history';
 import { deriveJob } from '@dauer/core/job';
 import { jointsOf } from '@dauer/core/readiness';

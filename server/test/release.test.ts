@@ -1,7 +1,6 @@
 import { demoStory } from '@dauer/demo';
-import { acceptanceKey } from '@dauer/core/catalogue';
 import { deriveJob } from '@dauer/core/job';
-import type { JobFile } from '@dauer/core/ledger';
+import { acceptanceKey, type JobFile } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { addStoryPeople, type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, takeIn } from './harness.ts';

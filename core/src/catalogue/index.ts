@@ -31,6 +31,6 @@ export {
 export { programmeFor } from './programme.ts';
 export { type ProofItem, type ProofResult, RESULT_WORD } from './proofItems.ts';
 export { OPTION_NAME, type OptionId, optionsFor } from './repairOptions.ts';
-export { acceptanceKey, type Obligation, type Stage, STAGE_NAME, STAGES } from './stages.ts';
+export { type Stage, STAGE_NAME, STAGES } from './stages.ts';
 export { answerable, SHIFTS, TABLES } from './trace/tables.ts';
 export { readFigure, takes } from './typedFigure.ts';

@@ -25,6 +25,19 @@ export const RESULT_WORD: Readonly<Record<ProofResult, string>> = {
 const CHECK: readonly ProofResult[] = ['passed', 'failed', 'not_tried'];
 const AGAIN: readonly ProofResult[] = ['gone', 'less', 'same', 'not_tried'];
 
+/** How the stored name of what was seen at Trace and is asked again begins; its observation follows. */
+const AGAIN_ITEM = 'again:';
+
+/** Whether an item asks for what was seen at Trace. */
+export function asksAgain(item: string): boolean {
+  return item.startsWith(AGAIN_ITEM);
+}
+
+/** Whether an item can only be answered on the road: the road itself, and what was complained of or felt before. */
+export function isAskedOnTheRoad(item: string): boolean {
+  return item === 'road_walk' || item === 'road' || item === 'complaint' || asksAgain(item);
+}
+
 /** Answers that close an item. */
 export function proofCloses(result: ProofResult): boolean {
   return result === 'passed' || result === 'gone' || result === 'less';
@@ -61,7 +74,7 @@ export function proofItems(input: {
       .map((s) => {
         const text = observationFacts(s.code)?.text ?? s.code;
         const where = s.corner ? `${CORNER_NAME[s.corner]}: ${text.toLowerCase()}` : text;
-        return item(`again:${s.code}`, where, 'Seen at Trace, asked again in the same words.', AGAIN, s.corner);
+        return item(`${AGAIN_ITEM}${s.code}`, where, 'Seen at Trace, asked again in the same words.', AGAIN, s.corner);
       }),
   ];
   if (input.loose)

@@ -1,6 +1,7 @@
 import { observationKey } from '../catalogue/observations.ts';
 import { proofItems } from '../catalogue/proofItems.ts';
-import { type Obligation, STAGES, STAGE_NAME, type Stage, acceptanceKey } from '../catalogue/stages.ts';
+import { STAGES, STAGE_NAME, type Stage } from '../catalogue/stages.ts';
+import { type Obligation, acceptanceKey, isDuty } from '../ledger/obligation.ts';
 import { fileAsOf } from '../history/asOf.ts';
 import { type Book, openBook } from '../history/book.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../history/scope.ts';
@@ -203,16 +204,21 @@ export function deriveOpened({ book, at }: OpenedJob): JobState {
   };
 }
 
+/** Controls that are locked and that no lead has passed. */
+function openLocks(state: JobState): Set<string> {
+  return new Set(state.obligations.flatMap((o) => (o.state === 'open' && isDuty(o, 'lock') ? [o.duty.slotId] : [])));
+}
+
 /** The lock that keeps an item of proof from being done now: over what its control reaches, unless a lead passed it. */
 export function itemLock(state: JobState, item: string): ControlLock | null {
-  const open = new Set(state.obligations.filter((o) => o.state === 'open').map((o) => o.key));
-  return lockedItem(item, state.situation.standing.locks, (c) => !open.has(`lock:${c.slotId}`));
+  const locked = openLocks(state);
+  return lockedItem(item, state.situation.standing.locks, (c) => !locked.has(c.slotId));
 }
 
 /** The lock that keeps a place from being put under pressure now: of a control that reaches it, unless a lead passed it. */
 export function placeLock(state: JobState, slotId: string): ControlLock | null {
-  const open = new Set(state.obligations.filter((o) => o.state === 'open').map((o) => o.key));
-  return state.situation.standing.locks.find((l) => l.control.reach.has(slotId) && open.has(`lock:${l.control.slotId}`)) ?? null;
+  const locked = openLocks(state);
+  return state.situation.standing.locks.find((l) => l.control.reach.has(slotId) && locked.has(l.control.slotId)) ?? null;
 }
 
 /** What can be done on a job now, in the order of the stages: open, and not in a stage that waits for an earlier one. */

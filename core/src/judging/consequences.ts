@@ -5,7 +5,9 @@ import type { Book } from '../history/book.ts';
 import { replacedSince } from '../history/setsOf.ts';
 import { type Slot, placeName, slotById } from '../layout/graph.ts';
 import { type ComponentKind, axleOf } from '../layout/kinds.ts';
+import { type Duty, dutyKey } from '../ledger/duty.ts';
 import type { Observation } from '../ledger/families/observations.ts';
+import { REASON, TITLE } from '../wording/en/duties.ts';
 import { goodSet } from './judge.ts';
 
 /** Findings that others follow from, as they are offered. `asksCause`: without one it stays open on the hand-back sheet. */
@@ -85,10 +87,12 @@ const CONSEQUENCES: readonly Consequence[] = [
 
 /** Something owed because of something found. */
 export interface Owed {
-  readonly key: string;
+  readonly duty: Duty;
   readonly slot: Slot;
   readonly measurement: MeasurementId | null;
   readonly what: string;
+  /** The same where its place is named beside it. */
+  readonly brief: string;
   /** Why, in a sentence. */
   readonly because: string;
   readonly done: boolean;
@@ -143,20 +147,22 @@ export function consequencesOf(book: Book, answers: ReadonlyMap<string, Observat
   for (const t of triggersOf(book, answers)) {
     for (const rule of CONSEQUENCES.find((c) => c.found === t.code)?.owes ?? []) {
       for (const slot of file.layout.slots.filter((s) => rule.kinds.includes(s.kind) && reaches(rule.where, t, s))) {
-        const because = `Because of ${t.name}.`;
+        const because = REASON.becauseOf(t.name);
+        const duty = (measurement: MeasurementId | null): Duty => ({ kind: 'because', finding: t.code, slotId: slot.id, measurement });
         if (rule.look !== null) {
           const look = findings.find((f) => f.slotId === slot.id && f.cleaning === 'after' && f.happenedAt >= t.since);
-          const key = `because:${t.code}:look:${slot.id}`;
-          const what = `${placeName(slot)}: look for ${rule.look}`;
+          const words = { what: TITLE.lookFor(slot, rule.look), brief: TITLE.lookForHere(rule.look) };
           const by = look?.id ?? replacedSince(book, slot.id, t.since);
-          owed.set(key, { key, slot, measurement: null, what, because, done: by !== null, closedBy: by });
+          const one = { duty: duty(null), slot, measurement: null, ...words, because, done: by !== null, closedBy: by };
+          owed.set(dutyKey(one.duty), one);
         }
         for (const id of rule.measure.filter((m) => takenAt(m, slot))) {
           const set = goodSet(book, slot.id, id, today);
-          const key = `because:${t.code}:${id}:${slot.id}`;
-          const what = `${placeName(slot)} ${MEASUREMENTS[id].name.toLowerCase()}`;
+          const { name } = MEASUREMENTS[id];
+          const words = { what: TITLE.figure(slot, name), brief: name.toLowerCase() };
           const by = set?.id ?? replacedSince(book, slot.id, t.since);
-          owed.set(key, { key, slot, measurement: id, what, because, done: by !== null, closedBy: by });
+          const one = { duty: duty(id), slot, measurement: id, ...words, because, done: by !== null, closedBy: by };
+          owed.set(dutyKey(one.duty), one);
         }
       }
     }

@@ -11,4 +11,4 @@ export { type Judged, judgeSet } from './judge.ts';
 export { historyOf, rateWords } from './pastFigures.ts';
 export { type SealZone, sealZone, sealZoneWords } from './sealZone.ts';
 export { onStuds, studsWords } from './turnOnStuds.ts';
-export { figureOf, figureText, inches, meaningOf, mm, PHASE_WORD, roomLeft, sentence, sourceOf } from './words.ts';
+export { figureOf, figureText, inches, meaningOf, mm, roomLeft, sentence, sourceOf } from './words.ts';

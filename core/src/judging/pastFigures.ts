@@ -3,7 +3,8 @@ import type { Book } from '../history/book.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import { convert, fixed, groupThousands } from '../quantity/display.ts';
 import { type Judged, judgeSet } from './judge.ts';
-import { PHASE_WORD, figureText, roundTo } from './words.ts';
+import { PHASE_WORD } from '../wording/en/phases.ts';
+import { figureText, roundTo } from './words.ts';
 
 /** One figure of an earlier time, and what changed since the time before. */
 interface PastFigure {

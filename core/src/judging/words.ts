@@ -1,17 +1,9 @@
 import type { Characteristic } from '../catalogue/characteristics.ts';
-import type { Phase } from '../ledger/families/sets.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
 import { convert, fixed, groupThousands } from '../quantity/display.ts';
 import { unitOf } from '../quantity/units.ts';
 import { SOURCE_WORD } from '../verdict/limits.ts';
 import type { Judged } from './judge.ts';
-
-export const PHASE_WORD: Readonly<Record<Phase, string>> = {
-  as_found: 'as found',
-  after_machining: 'after machining',
-  as_fitted: 'as fitted',
-  at_service: 'at service',
-};
 
 /** A figure in mm with the decimals its readings are worth. */
 export function mm(value: number, decimals: number): string {

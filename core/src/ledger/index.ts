@@ -1,4 +1,5 @@
 /** Records: what was entered, by whom and when. Nothing here is worked out. */
+export { type Duty, dutyKey, dutyOf, fastenerKey, proofKey, readFastener } from './duty.ts';
 export type { EventBase } from './eventBase.ts';
 export { EVENT_LISTS, type EventList, familyOf, inFormOfToday, listsWhere, recordFrom } from './families.ts';
 export type { Acceptance } from './families/acceptances.ts';
@@ -39,5 +40,6 @@ export type { Finish, Job, JobKind, Person } from './jobRecords.ts';
 export type { Part } from './partRecords.ts';
 export type { PriorVersion } from './priorRecords.ts';
 export type { HandbackSheet, ReleaseRecord, SheetLine } from './release.ts';
+export { acceptanceKey, isDuty, type Obligation } from './obligation.ts';
 export { inOrder, retractedIds, standing } from './retraction.ts';
 export { type Storage, UNWEIGHED, type Use, type Vehicle } from './vehicleRecords.ts';

@@ -1,5 +1,6 @@
 import type { Layout, Slot } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
+import type { Fastener } from '../ledger/duty.ts';
 import { type Disturbance, type Disturbed, bleedersFedThrough } from './disturbed.ts';
 
 /** Something that was proved, and when: an answer, a bleeder closed, a torque. */
@@ -12,7 +13,7 @@ interface When {
 type What =
   | { readonly kind: 'item'; readonly item: string; readonly corner: Corner | null }
   | { readonly kind: 'bleed'; readonly slotId: string }
-  | { readonly kind: 'torque'; readonly slotId: string | null; readonly point: string };
+  | { readonly kind: 'torque'; readonly slotId: string | null; readonly fastener: Fastener };
 
 /** How far an ending reaches: the whole vehicle, the corner disturbed, the corners fed through it, or the very fastener. */
 type Reach = 'vehicle' | 'corner' | 'fed' | 'slot';
@@ -61,12 +62,12 @@ export const ENDINGS: readonly Ending[] = [
 function endsOf(proved: Proved): string {
   if (proved.kind === 'item') return proved.item;
   if (proved.kind === 'bleed') return 'bleed';
-  return proved.point.startsWith('wheel:') ? 'wheel_torque' : 'torque';
+  return proved.fastener.of === 'wheel' ? 'wheel_torque' : 'torque';
 }
 
 function cornerOf(proved: Proved): string | null {
   if (proved.kind === 'item') return proved.corner;
-  return proved.kind === 'torque' && proved.point.startsWith('wheel:') ? proved.point.slice('wheel:'.length) : null;
+  return proved.kind === 'torque' && proved.fastener.of === 'wheel' ? proved.fastener.corner : null;
 }
 
 /** Slots whose fastener an event at this place loosens: its own, and that of the part that carries it. */

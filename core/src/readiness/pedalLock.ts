@@ -1,3 +1,4 @@
+import { asksAgain } from '../catalogue/proofItems.ts';
 import type { Layout } from '../layout/graph.ts';
 import { type Control, sharesReservoir } from '../layout/reach.ts';
 import type { PlaceState } from './unitState.ts';
@@ -60,5 +61,5 @@ export function lockedItem(item: string, locks: readonly ControlLock[], passed: 
 export function pressedBy(item: string): Control['kind'] | null {
   if (item === 'parking') return 'parking';
   const pedal = ['pedal_hold', 'pedal_reserve', 'pedal_return', 'leak_look', 'release', 'stop_lamp', 'road_walk', 'road'];
-  return pedal.includes(item) || item === 'complaint' || item.startsWith('again:') ? 'pedal' : null;
+  return pedal.includes(item) || item === 'complaint' || asksAgain(item) ? 'pedal' : null;
 }

@@ -3,8 +3,9 @@ import type { Book } from '../history/book.ts';
 import { closedClear } from '../history/due.ts';
 import { answerTo } from '../history/proofAnswers.ts';
 import { type Slot, placeName } from '../layout/graph.ts';
-import { CORNERS, CORNER_NAME } from '../layout/kinds.ts';
+import { CORNER_NAME } from '../layout/kinds.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
+import { readFastener } from '../ledger/duty.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
 import type { PartEventKind } from '../ledger/families/partEvents.ts';
@@ -109,7 +110,7 @@ export function openStanding(book: Book): Standing {
     torque: (point) =>
       with_(
         torques.findLast((t) => t.point === point),
-        (t) => ({ kind: 'torque', slotId: t.slotId, point, ...when(t) }),
+        (t) => ({ kind: 'torque', slotId: t.slotId, fastener: readFastener(point), ...when(t) }),
       ),
   };
 }
@@ -138,9 +139,18 @@ export function wouldUndo(
   });
   const points = [...new Set(book.stand(torques).map((t) => t.point))].flatMap((point) => {
     const now = standing.torque(point);
-    if (now === null || now.lapsed !== null || !ended({ kind: 'torque', slotId: now.record.slotId, point, ...NEVER })) return [];
-    const corner = CORNERS.find((c) => point === `wheel:${c}`);
-    return [corner ? `Torque of the ${CORNER_NAME[corner].toLowerCase()} wheel nuts` : `Torque at the ${placeName(slot).toLowerCase()}`];
+    if (
+      now === null ||
+      now.lapsed !== null ||
+      !ended({ kind: 'torque', slotId: now.record.slotId, fastener: readFastener(point), ...NEVER })
+    )
+      return [];
+    const fastener = readFastener(point);
+    return [
+      fastener.of === 'wheel'
+        ? `Torque of the ${CORNER_NAME[fastener.corner].toLowerCase()} wheel nuts`
+        : `Torque at the ${placeName(slot).toLowerCase()}`,
+    ];
   });
   return [...bleeders, ...points, ...proofs];
 }

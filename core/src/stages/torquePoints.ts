@@ -1,15 +1,22 @@
 import type { Component } from '../judging/components.ts';
 import { placeName } from '../layout/graph.ts';
 import { CORNER_NAME, type Corner } from '../layout/kinds.ts';
+import { type Fastener, fastenerKey } from '../ledger/duty.ts';
 import { SLACK } from '../quantity/domainError.ts';
+import { REASON } from '../wording/en/duties.ts';
 
 /** A fastener whose torque has to be on record before release. */
 export interface TorquePoint {
   /** Stable name: what a logged torque refers to. */
   readonly point: string;
+  readonly fastener: Fastener;
   readonly slotId: string | null;
   readonly name: string;
 }
+
+const point = (fastener: Fastener, slotId: string | null, name: string): TorquePoint => ({
+  ...{ point: fastenerKey(fastener), fastener, slotId, name },
+});
 
 const WORKED = ['reseal', 'machine', 'replace'];
 
@@ -39,11 +46,9 @@ export function torquePoints(components: readonly Component[], corners: readonly
     const fastener = BY_KIND[c.slot.kind];
     if (!fastener) return [];
     const due = c.slot.kind === 'caliper' ? discWork.has(c.slot.corner) : isWorked(c);
-    return due ? [{ point: `${c.slot.kind}:${c.slot.id}`, slotId: c.slot.id, name: `${placeName(c.slot)} ${fastener}` }] : [];
+    return due ? [point({ of: 'unit', kind: c.slot.kind, slotId: c.slot.id }, c.slot.id, `${placeName(c.slot)} ${fastener}`)] : [];
   });
-  const wheels = wheelsOff
-    ? corners.map((corner): TorquePoint => ({ point: `wheel:${corner}`, slotId: null, name: `${CORNER_NAME[corner]} wheel nuts` }))
-    : [];
+  const wheels = wheelsOff ? corners.map((corner) => point({ of: 'wheel', corner }, null, `${CORNER_NAME[corner]} wheel nuts`)) : [];
   return [...points, ...wheels];
 }
 
@@ -52,7 +57,7 @@ export const TORQUE_TOLERANCE = 0.1;
 
 /** What is wrong with a torque, in a sentence; null where it is good. Figures in N·m. */
 export function torqueFault(torque: { readonly target: number; readonly canonical: number }): string | null {
-  if (!(torque.target > 0)) return 'It has no target to be held against.';
+  if (!(torque.target > 0)) return REASON.noTarget;
   const off = Math.abs(torque.canonical - torque.target) / torque.target;
-  return off > TORQUE_TOLERANCE + SLACK ? 'More than a tenth off its target.' : null;
+  return off > TORQUE_TOLERANCE + SLACK ? REASON.offTarget : null;
 }

@@ -7,9 +7,11 @@ import { causeMissing } from '../judging/consequences.ts';
 import { type Judged, judgeSet } from '../judging/judge.ts';
 import { figureOf, limitText, plusMinus, sourceOf } from '../judging/words.ts';
 import { type Layout, type LayoutRevision, placeName, slotById } from '../layout/graph.ts';
-import { CORNERS, CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
+import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
+import { readFastener } from '../ledger/duty.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
+import { dutyNameOf } from '../ledger/obligation.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../ledger/release.ts';
 import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
 import { JOINT_WORD, SEAL_NAME, jointKey, jointsOf } from '../readiness/joints.ts';
@@ -233,12 +235,12 @@ function jointText(layout: Layout, e: JointEvent): string {
 }
 
 function torquePlace(point: string, fallback: string): string {
-  const wheel = CORNERS.find((c) => point === `wheel:${c}`);
-  return wheel ? `${CORNER_NAME[wheel]} wheel nuts` : fallback;
+  const fastener = readFastener(point);
+  return fastener.of === 'wheel' ? `${CORNER_NAME[fastener.corner]} wheel nuts` : fallback;
 }
 
 function obligationName(state: JobState, key: string): string {
-  return state.obligations.find((o) => o.key === key.split('|')[0])?.what ?? key;
+  return state.obligations.find((o) => o.key === dutyNameOf(key))?.what ?? key;
 }
 
 function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenBy' | 'takenOn' | 'gauges'>): SheetFigure {

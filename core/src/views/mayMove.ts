@@ -1,6 +1,7 @@
-import type { Obligation } from '../catalogue/stages.ts';
+import { isDuty, isProofOf, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
 import { areLoose } from '../layout/looseUnits.ts';
+import { isAskedOnTheRoad } from '../catalogue/proofItems.ts';
 
 /** How far a vehicle may be moved. */
 export type MoveLevel = 'do_not_move' | 'yard_only' | 'road_test' | 'handed_back';
@@ -27,7 +28,9 @@ export interface MayMove {
 }
 
 /** What can only be proved on the road. */
-const ON_THE_ROAD = /^proof:(road_walk|road|complaint|again:)/;
+function onTheRoad(o: Obligation): boolean {
+  return isDuty(o, 'proof') && isAskedOnTheRoad(o.duty.item);
+}
 
 /**
  * How far a vehicle may be moved now. Nothing moves while a control is locked; the yard is free once the parking brake
@@ -38,11 +41,11 @@ export function mayMove(state: JobState): MayMove {
   if (state.released) return { level: 'handed_back', reasons: [], next: null };
   if (areLoose(state.file.layout))
     return { level: 'yard_only', reasons: [{ about: 'units', words: 'Units alone: they may be carried.' }], next: null };
-  const standing = state.blocks.filter((o) => !ON_THE_ROAD.test(o.key));
+  const standing = state.blocks.filter((o) => !onTheRoad(o));
   if (standing.length === 0)
     return { level: 'road_test', reasons: state.blocks.map((o) => ({ about: 'road', words: o.what })), next: state.blocks[0] ?? null };
-  const locks = state.obligations.filter((o) => o.key.startsWith('lock:') && o.state === 'open');
-  const parking = state.obligations.find((o) => o.key === 'proof:parking');
+  const locks = state.obligations.filter((o) => isDuty(o, 'lock') && o.state === 'open');
+  const parking = state.obligations.find((o) => isProofOf(o, 'parking'));
   if (locks.length === 0 && parking?.state === 'closed') {
     return {
       level: 'yard_only',
@@ -50,7 +53,7 @@ export function mayMove(state: JobState): MayMove {
       next: standing[0] ?? null,
     };
   }
-  const granted = state.offers.some((o) => o.key === 'move:yard' && o.state === 'closed');
+  const granted = state.offers.some((o) => isDuty(o, 'yard') && o.state === 'closed');
   if (granted)
     return {
       level: 'yard_only',

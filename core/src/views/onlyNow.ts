@@ -3,12 +3,15 @@ import { measurementsAt } from '../catalogue/measurements.ts';
 import { operationFor } from '../catalogue/operations.ts';
 import { plannedPositions } from '../catalogue/positions.ts';
 import { programmeFor } from '../catalogue/programme.ts';
-import type { Obligation, Stage } from '../catalogue/stages.ts';
+import type { Stage } from '../catalogue/stages.ts';
+import { isDuty, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
 import { type Slot, placeName, slotById } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { LeftItem } from '../ledger/families/leftItems.ts';
 import { isProvisional } from '../metrology/provisional.ts';
+import { dutyKey } from '../ledger/duty.ts';
+import { TITLE } from '../wording/en/duties.ts';
 
 /** Something that can only be done while an access is open. */
 export interface OnlyNow {
@@ -25,15 +28,17 @@ export interface OnlyNow {
   readonly left: LeftItem | null;
 }
 
+const AT_THE_BENCH = ['gauge', 'look', 'because'] as const;
+
 /** Minutes that an open obligation takes: of its usual operation, else by what it is (generic). */
 function minutesOf(state: JobState, o: Obligation): number {
-  if (o.key.startsWith('work:')) {
+  if (isDuty(o, 'work')) {
     const c = state.components.find((x) => x.slot.id === o.slotId);
     return (c?.decision && operationFor(c.slot.kind, c.decision.option)?.attendedMinutes) ?? 30;
   }
-  if (o.key.startsWith('gauge:')) return 5;
-  if (o.key.startsWith('out:')) return 1;
-  if (o.key.startsWith('decide:')) return 10;
+  if (isDuty(o, 'gauge')) return 5;
+  if (isDuty(o, 'out')) return 1;
+  if (isDuty(o, 'decide')) return 10;
   return 2;
 }
 
@@ -49,7 +54,7 @@ function leftSince(state: JobState, closedBy: Slot | null): Map<string, LeftItem
 function ofObligation(state: JobState, o: Obligation, left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
   const slot = slotById(state.file.layout, o.slotId ?? '');
   if (!slot) return [];
-  const stage: Stage = /^(gauge|look|because):/.test(o.key) ? 'gauge' : o.key.startsWith('decide:') ? 'decide' : 'rebuild';
+  const stage: Stage = isDuty(o, ...AT_THE_BENCH) ? 'gauge' : isDuty(o, 'decide') ? 'decide' : 'rebuild';
   return [{ key: o.key, slot, what: o.what, stage, wanted: false, minutes: minutesOf(state, o), left: left.get(o.key) ?? null }];
 }
 
@@ -72,7 +77,7 @@ export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
   };
   const owed = state.obligations
     .filter((o) => o.slotId !== null && behind.has(o.slotId))
-    .filter((o) => (o.state === 'open' && /^(gauge|look|because|out|work|joint):/.test(o.key)) || waits(o))
+    .filter((o) => (o.state === 'open' && isDuty(o, ...AT_THE_BENCH, 'out', 'work', 'joint')) || waits(o))
     .flatMap((o) => ofObligation(state, o, left));
   return [...owed, ...wantedNow(state, slot, names, left)];
 }
@@ -96,10 +101,10 @@ function wantedNow(state: JobState, slot: Slot, names: readonly string[], left: 
         );
         const owed = c.required.some((r) => ways.includes(r.measurement.id) && r.need === 'required');
         if (taken || owed || lines.length === 0) return [];
-        const key = `wanted:${c.slot.id}:${m.id}`;
+        const key = dutyKey({ kind: 'wanted', slotId: c.slot.id, measurement: m.id });
         return [
           {
-            ...{ key, slot: c.slot, what: `${placeName(c.slot)}: ${m.name.toLowerCase()}`, stage: 'gauge', wanted: true },
+            ...{ key, slot: c.slot, what: TITLE.wanted(c.slot, m.name), stage: 'gauge', wanted: true },
             minutes: Math.max(1, Math.ceil((plannedPositions(m.id).length * READING_S) / 60)),
             left: left.get(key) ?? null,
           },
@@ -113,8 +118,10 @@ export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
   const here = new Set(state.file.layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
   const left = leftSince(state, null);
   return state.obligations
-    .filter((o) => o.slotId !== null && here.has(o.slotId) && o.state === 'open' && /^(gauge|look|because|out|work|fit|joint):/.test(o.key))
-    .filter((o) => o.stage !== 'prove' || o.key.startsWith('out:'))
+    .filter(
+      (o) => o.slotId !== null && here.has(o.slotId) && o.state === 'open' && isDuty(o, ...AT_THE_BENCH, 'out', 'work', 'fit', 'joint'),
+    )
+    .filter((o) => o.stage !== 'prove' || isDuty(o, 'out'))
     .flatMap((o) => ofObligation(state, o, left));
 }
 

@@ -3,7 +3,7 @@ import { MEASUREMENTS, measurement, measurementsAt } from '../catalogue/measurem
 import { type Position, plannedPositions, positionKey } from '../catalogue/positions.ts';
 import { readFigure } from '../catalogue/typedFigure.ts';
 import type { Book } from '../history/book.ts';
-import { PHASE_WORD } from '../judging/words.ts';
+import { PHASE_WORD } from '../wording/en/phases.ts';
 import { type Slot, placeName, slotById } from '../layout/graph.ts';
 import type { Phase, Surface } from '../ledger/families/sets.ts';
 import { hangsOnState } from '../metrology/provisional.ts';

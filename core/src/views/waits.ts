@@ -21,13 +21,10 @@ function away(state: JobState): string[] {
 /** What a job waits for now: parts that are away, and what the stage it stands in cannot begin without. */
 export function waitsOf(state: JobState): string[] {
   const others = state.obligations.flatMap((o) =>
-    o.state === 'waiting' && o.stage === state.stage && o.why !== null && !o.why.startsWith(SENT_OUT) ? [o.why] : [],
+    o.state === 'waiting' && o.stage === state.stage && o.why !== null && o.waitsFor !== 'part_away' ? [o.why] : [],
   );
   return [...away(state), ...new Set(others)];
 }
-
-/** How the reason of everything begins that waits for a part to come back. */
-const SENT_OUT = 'Sent out';
 
 /** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */
 export function forNowOf(state: JobState): { readonly what: string; readonly until: string | null }[] {

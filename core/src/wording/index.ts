@@ -1,2 +1,3 @@
 /** Sentences, by subject and by language: what a typed reason is called. No rule reads them. */
+export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';

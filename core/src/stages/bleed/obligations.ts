@@ -1,14 +1,14 @@
-import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { Book } from '../../history/book.ts';
 import { circuitFluids, closedClear } from '../../history/due.ts';
 import { workDone } from '../../judging/workDone.ts';
-import { placeName } from '../../layout/graph.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
 import { whyNotGood } from '../../readiness/stands.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
 import { bleedOrder } from './order.ts';
+import { REASON, TITLE } from '../../wording/en/duties.ts';
 
 /** Whether nobody knows what is in the circuits that will be opened: then nothing may be mixed. */
 function unknownFluid(book: Book, circuits: readonly number[]): boolean {
@@ -37,8 +37,8 @@ export function circuitsToBleed({ book, components, standing }: RuleContext): nu
 }
 
 function pullFault(pull: BleedPull): string {
-  if (!pull.closed) return 'The bleeder is not closed.';
-  return pull.air !== 'none' ? 'Air was still coming.' : 'The fluid was not clear yet.';
+  if (!pull.closed) return REASON.bleederOpen;
+  return pull.air !== 'none' ? REASON.airStill : REASON.notClear;
 }
 
 export function bleedObligations(s: RuleContext): Obligation[] {
@@ -55,7 +55,8 @@ export function bleedObligations(s: RuleContext): Obligation[] {
     stillOpen.length > 0
       ? {
           state: 'waiting' as const,
-          why: `All hydraulic parts first: ${stillOpen.map((c) => placeName(c.slot).toLowerCase()).join(', ')}.`,
+          waitsFor: 'hydraulic_parts' as const,
+          why: REASON.hydraulicFirst(stillOpen.map((c) => c.slot)),
         }
       : {};
   const bleeders = bleedOrder(book.file.layout)
@@ -65,7 +66,7 @@ export function bleedObligations(s: RuleContext): Obligation[] {
       const newest = now?.record;
       const wrong = whyNotGood(now);
       const closed = closedClear(newest) && wrong === null;
-      return obligation('bleed', `bleed:${b.bleeder.id}`, `Bleed at the ${placeName(b.bleeder).toLowerCase()}`, closed, {
+      return obligation({ kind: 'bleed', slotId: b.bleeder.id }, TITLE.bleed(b.bleeder), closed, {
         slotId: b.bleeder.id,
         closedBy: newest?.id ?? null,
         ...(closed
@@ -80,8 +81,8 @@ export function bleedObligations(s: RuleContext): Obligation[] {
   const fluid = book.stand(book.file.fluidServices).some((f) => f.jobId === book.file.job.id);
   const unknown = unknownFluid(book, circuits);
   return [
-    obligation('bleed', 'bleed:fluid', 'Name the fluid that goes in', fluid, {
-      why: unknown && !fluid ? 'What is in it is not known: nothing is mixed, every bleeder of the reservoir is drawn clear.' : null,
+    obligation({ kind: 'fluid' }, TITLE.fluid, fluid, {
+      why: unknown && !fluid ? REASON.unknownFluid : null,
     }),
     ...bleeders,
   ];

@@ -1,7 +1,8 @@
-import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { KIND_OF_JOB } from '../../history/scope.ts';
 import { areLoose } from '../../layout/looseUnits.ts';
 import type { RuleContext } from '../ruleContext.ts';
+import { TITLE } from '../../wording/en/duties.ts';
 
 export function bookinObligations({ book }: RuleContext): Obligation[] {
   const { job, vehicle } = book.file;
@@ -10,11 +11,9 @@ export function bookinObligations({ book }: RuleContext): Obligation[] {
   const loose = areLoose(book.file.layout);
   const scoped = loose || (kind.corners ? job.scopeCorners.length > 0 || job.scopeIn.length > 0 : kind.middle || job.scopeIn.length > 0);
   return [
-    ...(job.kind === 'fluid'
-      ? []
-      : [obligation('bookin', 'bookin:complaint', 'The complaint, in the owner’s words', job.complaint.trim() !== '')]),
-    obligation('bookin', 'bookin:wants', 'What the owner wants', job.wants.trim() !== ''),
-    ...(vehicle.distanceUnit === 'none' ? [] : [obligation('bookin', 'bookin:counter', 'Distance run, read off the counter', counter)]),
-    obligation('bookin', 'bookin:scope', KIND_OF_JOB[job.kind].corners ? 'Corners taken in' : 'What is taken in', scoped),
+    ...(job.kind === 'fluid' ? [] : [obligation({ kind: 'bookin', ask: 'complaint' }, TITLE.complaint, job.complaint.trim() !== '')]),
+    obligation({ kind: 'bookin', ask: 'wants' }, TITLE.wants, job.wants.trim() !== ''),
+    ...(vehicle.distanceUnit === 'none' ? [] : [obligation({ kind: 'bookin', ask: 'counter' }, TITLE.counter, counter)]),
+    obligation({ kind: 'bookin', ask: 'scope' }, TITLE.scope(KIND_OF_JOB[job.kind].corners), scoped),
   ];
 }

@@ -1,10 +1,8 @@
-import { OPTION_NAME } from '../../catalogue/repairOptions.ts';
-import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { Book } from '../../history/book.ts';
 import { KIND_OF_JOB } from '../../history/scope.ts';
 import type { Component } from '../../judging/components.ts';
 import { workDone } from '../../judging/workDone.ts';
-import { placeName } from '../../layout/graph.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
 import type { Decision } from '../../ledger/families/decisions.ts';
 import type { JobKind, Person } from '../../ledger/jobRecords.ts';
@@ -12,6 +10,7 @@ import { groupThousands } from '../../quantity/display.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
 import { optionsOf } from './options.ts';
+import { REASON, TITLE } from '../../wording/en/duties.ts';
 
 /** Whether the owner and the shop have to decide about this place. */
 export function needsDecision(c: Component, kind: JobKind): boolean {
@@ -22,7 +21,7 @@ export function needsDecision(c: Component, kind: JobKind): boolean {
 function fallen(book: Book, c: Component): string | null {
   if (!c.decision || (isWorked(c) && workDone(book, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
   const option = optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === c.decision?.option);
-  return option?.ruledOut ? `“${option.name}” was decided and is ruled out since. ${option.ruledOut}` : null;
+  return option?.ruledOut ? REASON.ruledOut(option.name, option.ruledOut) : null;
 }
 
 /** Until when something is put off, in words. */
@@ -38,8 +37,7 @@ export function putOffWords(d: Pick<Decision, 'reviewOn' | 'untilKm' | 'access'>
 /** That two people decided without knowing of each other, in a sentence; null where nothing stands against a decision. */
 export function againstWords(people: readonly Person[], c: Pick<Component, 'decision' | 'against' | 'slot'>): string | null {
   if (!c.decision || c.against.length === 0) return null;
-  const said = (d: Decision): string => `“${OPTION_NAME[d.option]}” by ${people.find((p) => p.id === d.authorId)?.name ?? 'somebody'}`;
-  return `${said(c.decision)} is in force, and ${c.against.map(said).join(', ')} was decided without knowing of it. Choose one.`;
+  return REASON.against([c.decision, ...c.against].map((d) => ({ option: d.option, by: people.find((p) => p.id === d.authorId)?.name })));
 }
 
 export function decideObligations({ book, components }: RuleContext): Obligation[] {
@@ -47,9 +45,8 @@ export function decideObligations({ book, components }: RuleContext): Obligation
     .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
     .map((c) =>
       obligation(
-        'decide',
-        `decide:${c.slot.id}`,
-        `Decide about the ${placeName(c.slot).toLowerCase()}`,
+        { kind: 'decide', slotId: c.slot.id },
+        TITLE.decide(c.slot),
         c.decision !== null && !fallen(book, c) && c.against.length === 0,
         {
           slotId: c.slot.id,

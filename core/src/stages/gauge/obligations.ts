@@ -1,11 +1,10 @@
-import { MEASUREMENTS } from '../../catalogue/measurements.ts';
-import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { movedTwice } from '../../history/moved.ts';
 import type { Component } from '../../judging/components.ts';
-import { PHASE_WORD } from '../../judging/words.ts';
-import { placeName, slotById } from '../../layout/graph.ts';
+import { slotById, type Slot } from '../../layout/graph.ts';
 import { impossibleIn } from '../../metrology/takenIn.ts';
 import type { RuleContext } from '../ruleContext.ts';
+import { TITLE, REASON } from '../../wording/en/duties.ts';
 
 /** Safety figures of this job that lie so near to their limit that another person measures them again, blind. */
 function seconds({ book, components }: RuleContext): Obligation[] {
@@ -17,17 +16,15 @@ function seconds({ book, components }: RuleContext): Obligation[] {
       .filter((j) => here.has(j.setId) && (j.asksSecond || (j.second !== null && j.characteristic.gravity === 'safety')))
       .map((j) =>
         obligation(
-          'gauge',
-          `second:${c.slot.id}:${j.characteristic.id}`,
-          `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}: measured again, blind`,
+          { kind: 'second', slotId: c.slot.id, characteristic: j.characteristic.id },
+          TITLE.second(c.slot, j.characteristic.short),
           !j.asksSecond,
           {
             slotId: c.slot.id,
+            brief: TITLE.secondHere(j.characteristic.short),
             closedBy: j.second?.setId ?? null,
             ...(j.asksSecond && {
-              why: j.contradicts
-                ? `${j.contradicts} Another person measures it without seeing the first.`
-                : 'It lies within twice the gauge’s uncertainty of a safety limit: another person measures it without seeing the first.',
+              why: j.contradicts ? REASON.blindContradicts(j.contradicts) : REASON.blindNear,
               ...(j.contradicts === null && { acceptBy: 'lead' as const }),
               rests: `${j.setId}|${j.reduced.value}|${j.bound.kind === 'none' ? '' : JSON.stringify(j.bound)}`,
             }),
@@ -45,24 +42,25 @@ export function gaugeObligations(situation: RuleContext): Obligation[] {
         x.measurement === null ||
         !components.some((c) => c.slot.id === x.slot.id && c.required.some((r) => r.measurement.id === x.measurement)),
     )
-    .map((x) => obligation('gauge', x.key, x.what, x.done, { slotId: x.slot.id, why: x.done ? null : x.because, closedBy: x.closedBy }));
+    .map((x) =>
+      obligation(x.duty, x.what, x.done, { slotId: x.slot.id, brief: x.brief, why: x.done ? null : x.because, closedBy: x.closedBy }),
+    );
   return [...components.flatMap(ofComponent), ...because, ...seconds(situation), ...twice(situation), ...impossible(situation)];
 }
 
 /** Sets that two people moved without knowing of each other: somebody says where they were taken. */
 function twice({ book }: RuleContext): Obligation[] {
   const { file } = book;
-  const place = (slotId: string): string => {
-    const slot = slotById(file.layout, slotId);
-    return slot ? placeName(slot).toLowerCase() : 'a place that is no more';
-  };
+  const place = (slotId: string): Slot | undefined => slotById(file.layout, slotId);
   return movedTwice(book.stand(file.setMoves)).flatMap(({ setId, now, against }) => {
     const set = book.sets.find((s) => s.id === setId && s.jobId === file.job.id);
     if (!set) return [];
-    const name = MEASUREMENTS[set.measurement].name.toLowerCase();
-    return obligation('gauge', `moved:${setId}`, `Say where the ${name} was taken`, false, {
+    return obligation({ kind: 'moved', setId }, TITLE.moved(set.measurement), false, {
       slotId: now.slotId,
-      why: `It counts at the ${place(now.slotId)}; somebody who did not know that said ${against.map((m) => `the ${place(m.slotId)}`).join(', ')}.`,
+      why: REASON.movedTwice(
+        place(now.slotId),
+        against.map((m) => place(m.slotId)),
+      ),
     });
   });
 }
@@ -75,10 +73,9 @@ function impossible({ book }: RuleContext): Obligation[] {
     .flatMap((set) => impossibleIn(set, book.stand(file.readings)).map((r) => ({ set, r })))
     .map(({ set, r }) => {
       const slot = slotById(file.layout, set.slotId);
-      const name = `${MEASUREMENTS[set.measurement].name.toLowerCase()}${r.place === null ? '' : `, ${r.place}`}`;
-      return obligation('gauge', `impossible:${r.id}`, `Take back ${r.typed} for ${name}`, false, {
+      return obligation({ kind: 'impossible', readingId: r.id }, TITLE.impossible(r.typed, set.measurement, r.place), false, {
         slotId: slot?.id ?? null,
-        why: 'No such thing can have that figure. It is used for nothing.',
+        why: REASON.impossible,
       });
     });
 }
@@ -89,20 +86,22 @@ function ofComponent(c: Component): Obligation[] {
       .filter((r) => r.need === 'required')
       .map((r) =>
         obligation(
-          'gauge',
-          `gauge:${c.slot.id}:${r.measurement.id}:${r.phase}`,
-          `${placeName(c.slot)} ${r.measurement.name.toLowerCase()}, ${PHASE_WORD[r.phase]}`,
+          { kind: 'gauge', slotId: c.slot.id, measurement: r.measurement.id, phase: r.phase },
+          TITLE.gauge(c.slot, r.measurement.name, r.phase),
           r.done,
           {
             slotId: c.slot.id,
+            brief: TITLE.gaugeHere(r.measurement.name, r.phase),
             closedBy: r.done ? r.setId : null,
-            why: r.provisional ?? (!r.done && r.taken > 0 ? `${r.taken} taken so far` : null),
-            ...(r.phase === 'as_fitted' && !r.done && !r.due ? { state: 'waiting' as const, why: 'Nothing fitted here yet.' } : {}),
+            why: r.provisional ?? (!r.done && r.taken > 0 ? REASON.takenSoFar(r.taken) : null),
+            ...(r.phase === 'as_fitted' && !r.done && !r.due
+              ? { state: 'waiting' as const, waitsFor: 'part_fitted' as const, why: REASON.notFittedYet }
+              : {}),
           },
         ),
       ),
     ...(c.lookRequired
-      ? [obligation('gauge', `look:${c.slot.id}`, `Look at the ${placeName(c.slot).toLowerCase()}`, c.lookDone, { slotId: c.slot.id })]
+      ? [obligation({ kind: 'look', slotId: c.slot.id }, TITLE.look(c.slot), c.lookDone, { slotId: c.slot.id, brief: TITLE.lookHere })]
       : []),
   ];
 }

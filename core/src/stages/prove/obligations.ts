@@ -1,16 +1,15 @@
-import { RESULT_WORD, proofCloses } from '../../catalogue/proofItems.ts';
-import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import { proofCloses } from '../../catalogue/proofItems.ts';
+import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { Book } from '../../history/book.ts';
 import type { Component } from '../../judging/components.ts';
 import { finerGauge } from '../../judging/finest.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { sentence } from '../../judging/words.ts';
-import { placeName } from '../../layout/graph.ts';
 import type { ControlLock } from '../../readiness/pedalLock.ts';
 import { type Standing, whyNotGood } from '../../readiness/stands.ts';
 import { blocksRelease, whoMayAccept } from '../../verdict/severity.ts';
-import { PUT_IN_NAME } from '../../wording/en/places.ts';
 import type { RuleContext } from '../ruleContext.ts';
+import { TITLE, REASON } from '../../wording/en/duties.ts';
 
 function acceptRole(role: 'reader' | 'technician' | 'lead' | null): 'technician' | 'lead' | null {
   return role === 'reader' ? null : role;
@@ -22,13 +21,12 @@ function figureObligation(book: Book, c: Component, j: Judged): Obligation {
   const finer = j.verdict === 'cant_tell' && gravity === 'safety' ? finerGauge(j, book.file.gauges) : null;
   const role = finer ? null : whoMayAccept(j.verdict, gravity, j.lies, j.limit?.source === 'generic');
   return obligation(
-    'prove',
-    `verdict:${c.slot.id}:${j.characteristic.id}`,
-    `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}`,
+    { kind: 'verdict', slotId: c.slot.id, characteristic: j.characteristic.id },
+    TITLE.figure(c.slot, j.characteristic.short),
     false,
     {
       slotId: c.slot.id,
-      why: finer ? `${sentence(j)} Take it with ${finer.tag}, the finest on the rack.` : sentence(j),
+      why: finer ? REASON.finestGauge(sentence(j), finer.tag) : sentence(j),
       acceptBy: acceptRole(role),
       rests: [j.setId, j.verdict, j.reduced.value, j.reduced.expanded, j.limit?.id ?? ''].join(':'),
     },
@@ -42,9 +40,9 @@ function verdictObligations(book: Book, c: Component): Obligation[] {
   const findings = (c.inScope ? c.findings : [])
     .filter((f) => f.severity === 'doubt' || f.severity === 'reject')
     .map((f) =>
-      obligation('prove', `finding:${f.id}`, `${placeName(c.slot)}: ${f.words}`, false, {
+      obligation({ kind: 'finding', findingId: f.id }, TITLE.finding(c.slot, f.words), false, {
         slotId: c.slot.id,
-        why: f.severity === 'doubt' ? 'Needs a further look that settles it.' : 'The part has to go, or a later look has to settle it.',
+        why: f.severity === 'doubt' ? REASON.doubt : REASON.reject,
       }),
     );
   return [...figures, ...findings];
@@ -58,9 +56,9 @@ function hazardOutOfScope(c: Component): Obligation[] {
   if (!finding && !figure) return [];
   const why = finding ? finding.words : figure ? sentence(figure) : '';
   return [
-    obligation('prove', `hazard:${c.slot.id}`, `${placeName(c.slot)} is out of scope, and a hazard`, false, {
+    obligation({ kind: 'hazard', slotId: c.slot.id }, TITLE.hazard(c.slot), false, {
       slotId: c.slot.id,
-      why: `${why} Take it in, or a lead leaves it out by name.`,
+      why: REASON.hazard(why),
       acceptBy: 'lead',
       rests: finding?.id ?? figure?.setId ?? '',
     }),
@@ -69,7 +67,7 @@ function hazardOutOfScope(c: Component): Obligation[] {
 
 /** A control that must not be pressed: a lead's reason passes it, where no piston can come out. */
 function lockObligation(lock: ControlLock): Obligation {
-  return obligation('prove', `lock:${lock.control.slotId}`, `${lock.control.name} is locked`, false, {
+  return obligation({ kind: 'lock', slotId: lock.control.slotId }, TITLE.lock(lock.control.name), false, {
     slotId: lock.by[0]?.slot.id ?? null,
     why: lock.why,
     acceptBy: lock.passable ? 'lead' : null,
@@ -81,7 +79,7 @@ function lockObligation(lock: ControlLock): Obligation {
 function takeOuts({ places }: Standing): Obligation[] {
   return places.flatMap(({ slot, inside }) =>
     inside.map((p) =>
-      obligation('prove', `out:${p.id}`, `Take out: ${PUT_IN_NAME[p.what].toLowerCase()} at the ${placeName(slot).toLowerCase()}`, false, {
+      obligation({ kind: 'out', putInId: p.id }, TITLE.out(slot, p.what), false, {
         slotId: slot.id,
         why: p.note || null,
       }),
@@ -96,8 +94,8 @@ export function proveObligations({ book, components, proofItems, standing }: Rul
     const wrong = whyNotGood(now);
     const closed = answer !== null && wrong === null && proofCloses(answer.result);
     const again = item.answers.includes('same');
-    return obligation('prove', `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`, item.question, closed, {
-      why: wrong ?? (answer && !closed ? `Answered: ${RESULT_WORD[answer.result].toLowerCase()}.` : null),
+    return obligation({ kind: 'proof', item: item.item, corner: item.corner }, item.question, closed, {
+      why: wrong ?? (answer && !closed ? REASON.answered(answer.result) : null),
       acceptBy: answer && !closed && wrong === null && again ? 'lead' : null,
       rests: answer?.id ?? '',
       closedBy: answer?.id ?? null,

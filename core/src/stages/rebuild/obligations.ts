@@ -1,47 +1,47 @@
-import { OPTION_NAME } from '../../catalogue/repairOptions.ts';
-import { type Obligation, obligation } from '../../catalogue/stages.ts';
+import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { Book } from '../../history/book.ts';
 import { cornersTakenIn } from '../../history/scope.ts';
 import { lastPartIn, whereabouts } from '../../history/whereabouts.ts';
 import { careFault, careOf } from '../../judging/care.ts';
 import type { Component } from '../../judging/components.ts';
 import { workDone } from '../../judging/workDone.ts';
-import { type Slot, placeName, slotById } from '../../layout/graph.ts';
+import { type Slot, slotById } from '../../layout/graph.ts';
 import { areLoose } from '../../layout/looseUnits.ts';
 import type { JointStands } from '../../readiness/joints.ts';
 import { whyNotGood } from '../../readiness/stands.ts';
 import { CLAMP_HOURS } from '../../readiness/unitState.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked, torqueFault, torquePoints } from '../torquePoints.ts';
+import type { JointStep, Duty } from '../../ledger/duty.ts';
+import { REASON, TITLE } from '../../wording/en/duties.ts';
 
 /** Waiting for what was sent out of this place to come back; nothing where it is here. */
-function waitsAway(book: Book, c: Component): Partial<Obligation> {
+function waitsAway(book: Book, c: Component): Partial<Pick<Obligation, 'state' | 'waitsFor' | 'why'>> {
   const events = book.stand(book.file.partEvents);
   const last = lastPartIn(c.slot.id, events);
   const where = last === null ? null : whereabouts(last, events);
-  return where?.at === 'away' ? { state: 'waiting', why: `Sent out${where.note ? `: ${where.note}` : ''}.` } : {};
+  return where?.at === 'away' ? { state: 'waiting', waitsFor: 'part_away', why: REASON.sentOut(where.note) } : {};
 }
 
-function forNowUntil(book: Book, slotId: string): string {
-  const fit = book.stand(book.file.partEvents).findLast((e) => e.slotId === slotId && e.kind === 'fitted');
-  return fit?.until ? `Until ${fit.until}. ` : '';
+function forNowUntil(book: Book, slotId: string): string | null {
+  return book.stand(book.file.partEvents).findLast((e) => e.slotId === slotId && e.kind === 'fitted')?.until ?? null;
 }
 
 /** What a joint that was opened owes: made, torqued, and looked at under held pressure. */
 function jointObligations(j: JointStands): Obligation[] {
   const where = j.joint.name;
-  const upper = where.charAt(0).toUpperCase() + where.slice(1);
   const slotId = j.joint.slot.id;
+  const duty = (step: JointStep): Duty => ({ kind: 'joint', connectionId: j.joint.connection.id, slotId, step });
   const closedBy = j.last?.id ?? null;
   return [
-    obligation('rebuild', `joint:${j.joint.key}:made`, `Make the joint: ${where}`, j.state === 'made' || j.state === 'torqued', {
+    obligation(duty('made'), TITLE.make(where), j.state === 'made' || j.state === 'torqued', {
       slotId,
       closedBy,
     }),
-    obligation('rebuild', `joint:${j.joint.key}:torqued`, `Torque the joint: ${where}`, j.state === 'torqued', { slotId, closedBy }),
-    obligation('prove', `joint:${j.joint.key}:held`, `${upper}: dry under held pressure`, j.held !== null && !j.weeps, {
+    obligation(duty('torqued'), TITLE.torqueJoint(where), j.state === 'torqued', { slotId, closedBy }),
+    obligation(duty('held'), TITLE.heldJoint(where), j.held !== null && !j.weeps, {
       slotId,
-      why: j.weeps ? 'It weeps.' : j.looked ? 'Looked at without pressure only.' : null,
+      why: j.weeps ? REASON.weeps : j.looked ? REASON.lookedWithoutPressure : null,
       closedBy: j.held?.id ?? null,
     }),
   ];
@@ -66,21 +66,16 @@ function clampedTooLong(book: Book, today: string): { readonly slot: Slot; reado
 
 export function rebuildObligations({ book, components, standing, today }: RuleContext): Obligation[] {
   const { file } = book;
-  const work = components
-    .filter(isWorked)
-    .map((c) =>
-      obligation(
-        'rebuild',
-        `work:${c.slot.id}`,
-        `${placeName(c.slot)}: ${(c.decision ? OPTION_NAME[c.decision.option] : '').toLowerCase()}`,
-        workDone(book, c),
-        { slotId: c.slot.id, ...(workDone(book, c) ? {} : waitsAway(book, c)) },
-      ),
-    );
+  const work = components.filter(isWorked).map((c) =>
+    obligation({ kind: 'work', slotId: c.slot.id }, TITLE.work(c.slot, c.decision?.option ?? null), workDone(book, c), {
+      slotId: c.slot.id,
+      ...(workDone(book, c) ? {} : waitsAway(book, c)),
+    }),
+  );
   const open = components
     .filter((c) => c.empty)
     .map((c) =>
-      obligation('rebuild', `fit:${c.slot.id}`, `${placeName(c.slot)} is off the vehicle`, false, {
+      obligation({ kind: 'fit', slotId: c.slot.id }, TITLE.fit(c.slot), false, {
         slotId: c.slot.id,
         ...waitsAway(book, c),
       }),
@@ -88,16 +83,15 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
   const forNow = standing.places
     .filter((p) => p.state === 'temporary')
     .map((p) =>
-      obligation('rebuild', `for_now:${p.slot.id}`, `${placeName(p.slot)} is fitted for now only`, false, {
+      obligation({ kind: 'for_now', slotId: p.slot.id }, TITLE.forNow(p.slot), false, {
         slotId: p.slot.id,
-        why: `${forNowUntil(book, p.slot.id)}What belongs there has to be fitted; proofs taken meanwhile are provisional.`,
+        why: REASON.forNow(forNowUntil(book, p.slot.id)),
       }),
     );
   const events = book.stand(file.operationEvents);
   const operations = book.stand(file.operations).map((o) =>
     obligation(
-      'rebuild',
-      `op:${o.id}`,
+      { kind: 'op', operationId: o.id },
       o.title,
       events.some((e) => e.operationId === o.id && e.kind === 'done'),
       { slotId: o.slotId },
@@ -108,7 +102,7 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
     return fault === null
       ? []
       : [
-          obligation('rebuild', `care:${c.slot.id}`, `${placeName(c.slot)} was found seized`, false, {
+          obligation({ kind: 'care', slotId: c.slot.id }, TITLE.care(c.slot), false, {
             slotId: c.slot.id,
             why: fault,
             acceptBy: 'lead',
@@ -117,9 +111,9 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
         ];
   });
   const clamped = clampedTooLong(book, today).map(({ slot, hours }) =>
-    obligation('rebuild', `clamped:${slot.id}`, `${placeName(slot)} was clamped for ${hours} h: renew it`, false, {
+    obligation({ kind: 'clamped', slotId: slot.id }, TITLE.clamped(slot, hours), false, {
       slotId: slot.id,
-      why: `Longer than ${CLAMP_HOURS} h (generic).`,
+      why: REASON.clamped(CLAMP_HOURS),
     }),
   );
   const torqueWrong = (point: string): string | null => {
@@ -144,9 +138,8 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
     ...clamped,
     ...points.map((p) =>
       obligation(
-        'rebuild',
-        `torque:${p.point}`,
-        `Torque of ${p.name.toLowerCase()}`,
+        { kind: 'torque', fastener: p.fastener },
+        TITLE.torque(p.name),
         standing.torque(p.point) !== null && torqueWrong(p.point) === null,
         {
           slotId: p.slotId,

@@ -7,9 +7,11 @@ import { replacedSince } from '../../history/setsOf.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
 import type { Owed } from '../../judging/consequences.ts';
 import { goodSet } from '../../judging/judge.ts';
-import { type Slot, placeName, slotById } from '../../layout/graph.ts';
+import { type Slot, slotById } from '../../layout/graph.ts';
+import type { Duty } from '../../ledger/duty.ts';
 import { type CauseLook, NOTHING_ELSE } from '../../ledger/families/causeLooks.ts';
 import { DomainError } from '../../quantity/domainError.ts';
+import { REASON, TITLE } from '../../wording/en/duties.ts';
 import type { PlacedFault } from './network.ts';
 
 /** What the bench does about one kind of fault. */
@@ -109,27 +111,26 @@ export function owedForCauses(book: Book, today: string): Owed[] {
     const kind = TABLES.faults.find((f) => f.id === l.fault);
     if (!kind || l.state === 'open') return [];
     const bench = onTheBench(l.fault);
-    const because = `It may be at fault: ${kind.name.toLowerCase()}.`;
+    const because = REASON.mayBeAtFault(kind.name);
     const slot = slotById(file.layout, l.place);
     if (!slot) return [];
     const replaced = replacedSince(book, slot.id, l.happenedAt);
     const answered = l.state !== 'wanted' || replaced !== null;
-    const key = `cause:${l.fault}:${slot.id}`;
+    const duty = (measurement: MeasurementId | null): Duty => ({ kind: 'cause', fault: l.fault, slotId: slot.id, measurement });
+    const wayToLook = bench?.look ?? kind.name.toLowerCase();
     const look = {
-      ...{ key, slot, measurement: null, because, done: answered, closedBy: l.state !== 'wanted' ? l.id : replaced },
-      what: `${placeName(slot)}: ${bench?.look ?? kind.name.toLowerCase()}; found or not`,
+      ...{ duty: duty(null), slot, measurement: null, because, done: answered, closedBy: l.state !== 'wanted' ? l.id : replaced },
+      ...{ what: TITLE.foundOrNot(slot, wayToLook), brief: TITLE.foundOrNotHere(wayToLook) },
     };
     const wanted = l.state === 'wanted' && replaced === null ? figuresAt(slot, bench) : [];
     return [
       look,
       ...wanted.map((id): Owed => {
         const set = goodSet(book, slot.id, id, today);
-        const name =
-          measurementsAt(slot)
-            .find((m) => m.id === id)
-            ?.name.toLowerCase() ?? id;
+        const name = measurementsAt(slot).find((m) => m.id === id)?.name ?? id;
         return {
-          ...{ key: `${key}:${id}`, slot, measurement: id, because, what: `${placeName(slot)} ${name}, as found` },
+          ...{ duty: duty(id), slot, measurement: id, because },
+          ...{ what: TITLE.gauge(slot, name, 'as_found'), brief: TITLE.gaugeHere(name, 'as_found') },
           ...{ done: set !== undefined, closedBy: set?.id ?? null },
         };
       }),

@@ -1,4 +1,4 @@
-import { acceptanceKey } from '@dauer/core/catalogue';
+import { acceptanceKey } from '@dauer/core/ledger';
 import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
 import { buildSheet, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';

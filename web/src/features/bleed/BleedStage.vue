@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isDuty } from '@dauer/core/ledger';
 import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
 import { fluidState } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
@@ -44,12 +45,8 @@ const dueText = computed(() => {
   return `${rest.join('; ').replace(/^./, (c) => c.toUpperCase())}.`;
 });
 const waits = computed(() => (job.state?.obligations ?? []).find((o) => o.stage === 'bleed' && o.state === 'waiting')?.why ?? null);
-const doneCount = computed(
-  () => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid' && o.state === 'closed').length,
-);
-const owedCount = computed(
-  () => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('bleed:') && o.key !== 'bleed:fluid').length,
-);
+const doneCount = computed(() => (job.state?.obligations ?? []).filter((o) => isDuty(o, 'bleed') && o.state === 'closed').length);
+const owedCount = computed(() => (job.state?.obligations ?? []).filter((o) => isDuty(o, 'bleed')).length);
 const product = ref('');
 const kind = ref<FluidClass>('4');
 const batch = ref('');

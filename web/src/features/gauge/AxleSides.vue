@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { MeasurementId } from '@dauer/core/catalogue';
 import { swapSides } from '@dauer/core/history';
-import { type Component, type Judged, PHASE_WORD } from '@dauer/core/judging';
+import type { Component, Judged } from '@dauer/core/judging';
+import { PHASE_WORD } from '@dauer/core/wording';
 import { placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { fixed } from '@dauer/core/quantity';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { PHASE_WORD } from '@dauer/core/wording';
 import { type Measurement, type PlannedPosition, positionKey } from '@dauer/core/catalogue';
-import { PHASE_WORD } from '@dauer/core/judging';
 import { placeName, type Slot } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { convert, display, parseQuantity, toResult } from '@dauer/core/quantity';

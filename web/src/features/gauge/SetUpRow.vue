@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { PHASE_WORD } from '@dauer/core/wording';
 import { countsFor, type MeasurementId, MEASUREMENTS } from '@dauer/core/catalogue';
-import { PHASE_WORD } from '@dauer/core/judging';
 import type { Phase, Surface } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';

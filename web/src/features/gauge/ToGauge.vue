@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Obligation } from '@dauer/core/catalogue';
+import type { Obligation } from '@dauer/core/ledger';
 import type { Component } from '@dauer/core/judging';
 import { CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
 import { computed } from 'vue';
@@ -25,8 +25,6 @@ const groups = computed<Group[]>(() => {
     { name: 'The rest of the vehicle', components: all.filter((c) => c.slot.corner === null) },
   ].filter((g) => g.components.length > 0);
 });
-const short = (o: Obligation, c: Component): string =>
-  o.key.startsWith('look:') ? 'a look' : o.what.replace(`${placeName(c.slot)}: `, '').replace(`${placeName(c.slot)} `, '');
 function lookedAt(c: Component): void {
   job.add('findings', {
     slotId: c.slot.id,
@@ -62,7 +60,7 @@ function lookedAt(c: Component): void {
               openAt(c.slot.id).length === 0
                 ? 'done'
                 : openAt(c.slot.id)
-                    .map((o) => short(o, c))
+                    .map((o) => o.brief)
                     .join(', ')
             }}
           </span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { acceptanceKey, type Obligation } from '@dauer/core/catalogue';
+import { acceptanceKey, type Obligation } from '@dauer/core/ledger';
 import { ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Obligation, type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
+import { isDuty, type Obligation, proofKey } from '@dauer/core/ledger';
+import { type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import { itemLock } from '@dauer/core/job';
 import { isGood, whyNotGood } from '@dauer/core/readiness';
 import { afterCareOf, mayMove } from '@dauer/core/views';
@@ -21,7 +22,7 @@ const session = useSession();
 const writable = computed(() => job.writable);
 const blocks = computed(() => job.state?.blocks ?? []);
 const grouped = computed(() =>
-  STAGES.map((stage) => ({ stage, list: blocks.value.filter((b) => b.stage === stage && !b.key.startsWith('proof:')) })).filter(
+  STAGES.map((stage) => ({ stage, list: blocks.value.filter((b) => b.stage === stage && !isDuty(b, 'proof')) })).filter(
     (g) => g.list.length > 0,
   ),
 );
@@ -42,10 +43,10 @@ const lapsed = (item: ProofItem): string | null => {
 const locked = (item: ProofItem, r: ProofResult): boolean =>
   r !== 'not_tried' && job.state !== null && itemLock(job.state, item.item) !== null;
 /** Where an obligation is worked off. */
-const placeFor = (o: Obligation): string => (o.stage !== 'prove' ? o.stage : /^(lock|out|joint):/.test(o.key) ? 'rebuild' : 'gauge');
-const openProofs = computed(() => blocks.value.filter((b) => b.key.startsWith('proof:')));
+const placeFor = (o: Obligation): string => (o.stage !== 'prove' ? o.stage : isDuty(o, 'lock', 'out', 'joint') ? 'rebuild' : 'gauge');
+const openProofs = computed(() => blocks.value.filter((b) => isDuty(b, 'proof')));
 const acceptable = (key: string): Obligation | undefined => blocks.value.find((b) => b.key === key && b.acceptBy !== null);
-const keyOf = (item: ProofItem): string => `proof:${item.item}${item.corner ? `@${item.corner}` : ''}`;
+const keyOf = (item: ProofItem): string => proofKey(item.item, item.corner);
 const accepting = ref<Obligation | null>(null);
 const releasing = ref(false);
 /** Stages whose list is shown in full. */

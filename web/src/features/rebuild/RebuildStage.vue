@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fastenerKey, isDuty } from '@dauer/core/ledger';
 import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
 import { careFault } from '@dauer/core/judging';
@@ -38,7 +39,7 @@ const proposals = computed(() =>
     return t && !operations.value.some((o) => o.slotId === c.slot.id && o.title === t.title) ? [{ c, t }] : [];
   }),
 );
-const owed = computed(() => (job.state?.obligations ?? []).filter((o) => o.key.startsWith('torque:')).map((o) => o.key.slice(7)));
+const owed = computed(() => (job.state?.obligations ?? []).flatMap((o) => (isDuty(o, 'torque') ? [fastenerKey(o.duty.fastener)] : [])));
 const torques = computed(() => (job.state ? job.state.book.stand(job.state.file.torques) : []));
 const points = computed(() =>
   job.state

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { CORNERS } from '@dauer/core/layout';
 import type { Torque } from '@dauer/core/ledger';
 import { DomainError, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
@@ -14,7 +13,7 @@ const job = useJob();
 const last = computed(() => props.logged.at(-1) ?? null);
 const open = ref(false);
 /** A wheel that goes on closes the corner. */
-const wheel = computed(() => CORNERS.find((c) => props.point.point === `wheel:${c}`));
+const wheel = computed(() => (props.point.fastener.of === 'wheel' ? props.point.fastener.corner : null));
 const target = ref('');
 const value = ref('');
 const problems = ref<{ target: string; value: string }>({ target: '', value: '' });

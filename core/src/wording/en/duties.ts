@@ -1,0 +1,97 @@
+import { MEASUREMENTS } from '../../catalogue/measurements.ts';
+import type { MeasurementId } from '../../catalogue/measured/types.ts';
+import { RESULT_WORD, type ProofResult } from '../../catalogue/proofItems.ts';
+import { OPTION_NAME, type OptionId } from '../../catalogue/repairOptions.ts';
+import { type Slot, placeName } from '../../layout/graph.ts';
+import { CORNER_NAME, type Corner } from '../../layout/kinds.ts';
+import type { PutInKind } from '../../ledger/families/putIns.ts';
+import type { Phase } from '../../ledger/families/sets.ts';
+import { PHASE_WORD } from './phases.ts';
+import { PUT_IN_NAME } from './places.ts';
+
+const lower = (slot: Slot): string => placeName(slot).toLowerCase();
+const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const measured = (m: MeasurementId): string => MEASUREMENTS[m].name.toLowerCase();
+
+/** What is owed, as it stands in a list. */
+export const TITLE = {
+  complaint: 'The complaint, in the owner’s words',
+  wants: 'What the owner wants',
+  counter: 'Distance run, read off the counter',
+  scope: (corners: boolean): string => (corners ? 'Corners taken in' : 'What is taken in'),
+  pedal: 'Feel the pedal',
+  reservoir: 'Look into the reservoir',
+  parking: 'Work the parking brake',
+  wheel: (c: Corner): string => `Spin the ${CORNER_NAME[c].toLowerCase()} wheel`,
+  second: (slot: Slot, figure: string): string => `${placeName(slot)} ${TITLE.secondHere(figure)}`,
+  secondHere: (figure: string): string => `${figure.toLowerCase()}: measured again, blind`,
+  moved: (m: MeasurementId): string => `Say where the ${measured(m)} was taken`,
+  impossible: (typed: string, m: MeasurementId, place: string | null): string =>
+    `Take back ${typed} for ${measured(m)}${place === null ? '' : `, ${place}`}`,
+  gauge: (slot: Slot, name: string, phase: Phase): string => `${placeName(slot)} ${TITLE.gaugeHere(name, phase)}`,
+  gaugeHere: (name: string, phase: Phase): string => `${name.toLowerCase()}, ${PHASE_WORD[phase]}`,
+  look: (slot: Slot): string => `Look at the ${lower(slot)}`,
+  lookHere: 'a look',
+  lookFor: (slot: Slot, what: string): string => `${placeName(slot)}: ${TITLE.lookForHere(what)}`,
+  lookForHere: (what: string): string => `look for ${what}`,
+  foundOrNot: (slot: Slot, what: string): string => `${placeName(slot)}: ${TITLE.foundOrNotHere(what)}`,
+  foundOrNotHere: (what: string): string => `${what}; found or not`,
+  figure: (slot: Slot, name: string): string => `${placeName(slot)} ${name.toLowerCase()}`,
+  wanted: (slot: Slot, name: string): string => `${placeName(slot)}: ${name.toLowerCase()}`,
+  decide: (slot: Slot): string => `Decide about the ${lower(slot)}`,
+  work: (slot: Slot, option: OptionId | null): string => `${placeName(slot)}: ${option === null ? '' : OPTION_NAME[option].toLowerCase()}`,
+  fit: (slot: Slot): string => `${placeName(slot)} is off the vehicle`,
+  forNow: (slot: Slot): string => `${placeName(slot)} is fitted for now only`,
+  make: (joint: string): string => `Make the joint: ${joint}`,
+  torqueJoint: (joint: string): string => `Torque the joint: ${joint}`,
+  heldJoint: (joint: string): string => `${upperFirst(joint)}: dry under held pressure`,
+  torque: (fastener: string): string => `Torque of ${fastener.toLowerCase()}`,
+  care: (slot: Slot): string => `${placeName(slot)} was found seized`,
+  clamped: (slot: Slot, hours: number): string => `${placeName(slot)} was clamped for ${hours} h: renew it`,
+  fluid: 'Name the fluid that goes in',
+  bleed: (slot: Slot): string => `Bleed at the ${lower(slot)}`,
+  finding: (slot: Slot, words: string): string => `${placeName(slot)}: ${words}`,
+  hazard: (slot: Slot): string => `${placeName(slot)} is out of scope, and a hazard`,
+  lock: (control: string): string => `${control} is locked`,
+  out: (slot: Slot, what: PutInKind): string => `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
+  yard: 'Yard only, with a person and chocks',
+};
+
+/** Why it is owed still, or what it waits for. */
+export const REASON = {
+  blindNear: 'It lies within twice the gauge’s uncertainty of a safety limit: another person measures it without seeing the first.',
+  blindContradicts: (what: string): string => `${what} Another person measures it without seeing the first.`,
+  movedTwice: (now: Slot | undefined, said: readonly (Slot | undefined)[]): string => {
+    const place = (slot: Slot | undefined): string => (slot ? lower(slot) : 'a place that is no more');
+    return `It counts at the ${place(now)}; somebody who did not know that said ${said.map((s) => `the ${place(s)}`).join(', ')}.`;
+  },
+  impossible: 'No such thing can have that figure. It is used for nothing.',
+  takenSoFar: (n: number): string => `${n} taken so far`,
+  notFittedYet: 'Nothing fitted here yet.',
+  becauseOf: (what: string): string => `Because of ${what}.`,
+  mayBeAtFault: (fault: string): string => `It may be at fault: ${fault.toLowerCase()}.`,
+  ruledOut: (option: string, why: string): string => `“${option}” was decided and is ruled out since. ${why}`,
+  against: (said: readonly { readonly option: OptionId; readonly by: string | undefined }[]): string => {
+    const [first, ...others] = said.map((s) => `“${OPTION_NAME[s.option]}” by ${s.by ?? 'somebody'}`);
+    return `${first ?? ''} is in force, and ${others.join(', ')} was decided without knowing of it. Choose one.`;
+  },
+  sentOut: (note: string): string => `Sent out${note ? `: ${note}` : ''}.`,
+  forNow: (until: string | null): string =>
+    `${until ? `Until ${until}. ` : ''}What belongs there has to be fitted; proofs taken meanwhile are provisional.`,
+  weeps: 'It weeps.',
+  lookedWithoutPressure: 'Looked at without pressure only.',
+  clamped: (limitHours: number): string => `Longer than ${limitHours} h (generic).`,
+  noTarget: 'It has no target to be held against.',
+  offTarget: 'More than a tenth off its target.',
+  unknownFluid: 'What is in it is not known: nothing is mixed, every bleeder of the reservoir is drawn clear.',
+  hydraulicFirst: (slots: readonly Slot[]): string => `All hydraulic parts first: ${slots.map(lower).join(', ')}.`,
+  bleederOpen: 'The bleeder is not closed.',
+  airStill: 'Air was still coming.',
+  notClear: 'The fluid was not clear yet.',
+  finestGauge: (sentence: string, tag: string): string => `${sentence} Take it with ${tag}, the finest on the rack.`,
+  doubt: 'Needs a further look that settles it.',
+  reject: 'The part has to go, or a later look has to settle it.',
+  hazard: (what: string): string => `${what} Take it in, or a lead leaves it out by name.`,
+  answered: (result: ProofResult): string => `Answered: ${RESULT_WORD[result].toLowerCase()}.`,
+  yard: 'The parking brake is not proved, the vehicle has none, or a control is locked.',
+};
