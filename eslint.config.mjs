@@ -4,6 +4,21 @@ import vue from 'eslint-plugin-vue';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
+/** Fields that carry a sentence: shown to people, read by no rule. What a rule asks is typed. */
+const SENTENCES = '/^(why|what|brief|because|words|contradicts|provisional|ruledOut|closedWhy|lapsed|sentence|question)$/';
+const READING = '/^(startsWith|endsWith|includes|indexOf|match|matchAll|replace|replaceAll|search|slice|split|substring)$/';
+const unread = [
+  `CallExpression[callee.property.name=${READING}][callee.object.property.name=${SENTENCES}]`,
+  `CallExpression[callee.property.name=${READING}][callee.object.expression.property.name=${SENTENCES}]`,
+  `CallExpression[callee.property.name=${READING}][callee.object.type='Identifier'][callee.object.name=${SENTENCES}]`,
+  `CallExpression[callee.property.name=${READING}][callee.object.object.name=/^(TITLE|REASON)$/]`,
+  `CallExpression[callee.property.name=${READING}][callee.object.callee.name=/Words$/]`,
+  `CallExpression[callee.property.name=${READING}][callee.object.left.property.name=${SENTENCES}]`,
+  `CallExpression[callee.property.name='test'][arguments.0.property.name=${SENTENCES}]`,
+  `BinaryExpression[operator=/^[!=]==$/][left.property.name=${SENTENCES}][right.type='Literal'][right.value=/[ ]/]`,
+].map((selector) => ({ selector, message: 'a sentence is shown, not read: ask for what it was made from' }));
+const checked = { selector: 'TSAsExpression > TSUnknownKeyword', message: 'a cast through unknown silences the checker' };
+
 export default defineConfig(
   { ignores: ['**/dist/**', '**/node_modules/**', '.dauer/**', 'server/migrations/**'] },
   ...tseslint.configs.strict,
@@ -24,16 +39,18 @@ export default defineConfig(
       'vue/require-default-prop': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
-      'no-restricted-syntax': [
-        'error',
-        { selector: 'TSAsExpression > TSUnknownKeyword', message: 'a cast through unknown silences the checker' },
-      ],
+      'no-restricted-syntax': ['error', checked, ...unread],
     },
   },
+  { files: ['**/*.vue'], rules: { 'vue/no-restricted-syntax': ['error', ...unread] } },
   {
     files: ['**/*.test.ts', '**/test/**/*.ts', 'e2e/**/*.ts'],
     languageOptions: { globals: globals.mocha },
-    rules: { '@typescript-eslint/no-non-null-assertion': 'off', '@typescript-eslint/no-unused-expressions': 'off' },
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-expressions': 'off',
+      'no-restricted-syntax': ['error', checked],
+    },
   },
   {
     files: ['**/*.mjs', '**/*.cjs'],

@@ -73,3 +73,8 @@ export function displayWithUnit(canonical: number, kind: Kind, resolution: numbe
 export function groupThousands(value: number): string {
   return fixed(value, 0).replace(/\B(?=(\d{3})+(?!\d))/g, ',');
 }
+
+/** A text as it begins a sentence. */
+export function upperFirst(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

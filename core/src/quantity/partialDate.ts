@@ -1,3 +1,4 @@
+import { upperFirst } from './display.ts';
 import { DomainError, toResult } from './domainError.ts';
 
 /** As much of a day as is known. */
@@ -55,7 +56,7 @@ export function isPartialDate(on: string): boolean {
 export function partialDateText({ on, about }: PartialDate): string {
   const [year, month, day] = on.split('-');
   const name = month ? (MONTHS[Number(month) - 1] ?? '') : '';
-  const said = [day ? String(Number(day)) : '', name.charAt(0).toUpperCase() + name.slice(1), year].filter(Boolean).join(' ');
+  const said = [day ? String(Number(day)) : '', upperFirst(name), year].filter(Boolean).join(' ');
   return about ? `about ${said}` : said;
 }
 

@@ -2,6 +2,7 @@ import { characteristicsAt } from '../catalogue/characteristics.ts';
 import type { JobState } from '../job/job.ts';
 import { genericFor } from '../judging/genericLimits.ts';
 import { axleOf } from '../layout/kinds.ts';
+import { upperFirst } from '../quantity/display.ts';
 import { type LimitVersion, SOURCE_WORD, findLimits } from '../verdict/limits.ts';
 
 /** A limit that a vehicle needs, and what the book has for it. */
@@ -26,7 +27,7 @@ function explain(governing: readonly LimitVersion[], others: readonly LimitVersi
   const [first] = governing;
   if (!first) return 'Nothing on file.';
   if (governing.length > 1) return `Two of one rank: ${governing.map((l) => l.sourceText).join(' and ')}. The worse verdict holds.`;
-  const text = first.sourceText.charAt(0).toUpperCase() + first.sourceText.slice(1);
+  const text = upperFirst(first.sourceText);
   const said =
     first.source === 'generic' ? `Generic (${first.sourceText})` : `${text} (${SOURCE_WORD[first.source]}), for ${SCOPE_WORD[first.scope]}`;
   const [next] = others;

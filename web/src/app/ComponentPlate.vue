@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { upperFirst } from '@dauer/core/quantity';
 import { characteristicsAt } from '@dauer/core/catalogue';
 import { whereabouts } from '@dauer/core/history';
 import { lastOpen, openDue } from '@dauer/core/judging';
@@ -69,7 +70,7 @@ const what = computed(() => {
     c.value?.part?.partNumber ? `no. ${c.value.part.partNumber}` : null,
   ];
   const text = bits.filter(Boolean).join(', ');
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return upperFirst(text);
 });
 const where = computed(() => {
   if (!c.value || !job.state) return '';

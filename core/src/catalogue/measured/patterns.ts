@@ -1,8 +1,9 @@
+import { upperFirst } from '../../quantity/display.ts';
 import type { Measurement, Pattern, Spot } from './types.ts';
 
 /** How the catalogue is written down. */
 /** A place by its name; its label begins its sentence where none is given. */
-export const spot = (id: string, label = id, name = label.charAt(0).toUpperCase() + label.slice(1), angleDeg?: number): Spot =>
+export const spot = (id: string, label = id, name = upperFirst(label), angleDeg?: number): Spot =>
   angleDeg === undefined ? { id, label, name } : { id, label, name, angleDeg };
 export const spots = (...list: readonly Spot[]): Pattern => ({ form: 'spots', spots: list });
 export const round = (

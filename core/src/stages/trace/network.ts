@@ -4,6 +4,7 @@ import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../
 import type { NetworkCheck } from '../../inference/nextCheck.ts';
 import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydraulic, placeName } from '../../layout/graph.ts';
 import { CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
+import { upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
 
 /** What is known of the vehicle before anything is observed: it shifts the priors. */
@@ -180,7 +181,7 @@ function canShow(sign: Sign, layout: Layout): boolean {
 /** A sign in words at a place. */
 function wordsOf(sign: Sign, where: string): string {
   const text = sign.text ?? observationFacts(sign.code)?.text ?? sign.code;
-  const at = where.charAt(0).toUpperCase() + where.slice(1);
+  const at = upperFirst(where);
   return where === '' ? text : `${at}: ${text.charAt(0).toLowerCase()}${text.slice(1)}`;
 }
 

@@ -16,9 +16,9 @@ export function toAnswer(of: ToTrace, check: PlacedCheck): ToAnswer {
   const known = of.evidence.observations;
   const signs = check.observations.flatMap((id) => of.network.observations.find((o) => o.id === id) ?? []);
   const left = signs.filter((s) => known[s.id] === undefined);
-  const words = left.filter((s) => s.sign.known !== 'measured');
+  const unmeasured = left.filter((s) => s.sign.known !== 'measured');
   const stopped = check.kind.inTurn && signs.some((s) => known[s.id] === 'not_seen');
-  return { open: stopped ? [] : check.kind.inTurn ? words.slice(0, 1) : words, gauged: words.length < left.length };
+  return { open: stopped ? [] : check.kind.inTurn ? unmeasured.slice(0, 1) : unmeasured, gauged: unmeasured.length < left.length };
 }
 
 /** A sign in words at its check: without the wheel where the check is at one wheel anyway, unless it is one of several alike. */

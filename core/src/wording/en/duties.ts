@@ -8,9 +8,9 @@ import type { PutInKind } from '../../ledger/families/putIns.ts';
 import type { Phase } from '../../ledger/families/sets.ts';
 import { PHASE_WORD } from './phases.ts';
 import { PUT_IN_NAME } from './places.ts';
+import { upperFirst } from '../../quantity/display.ts';
 
 const lower = (slot: Slot): string => placeName(slot).toLowerCase();
-const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const measured = (m: MeasurementId): string => MEASUREMENTS[m].name.toLowerCase();
 
 /** What is owed, as it stands in a list. */

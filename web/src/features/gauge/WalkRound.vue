@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { upperFirst } from '@dauer/core/quantity';
 import { GAUGE_KIND_NAME } from '@dauer/core/catalogue';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { type Stop, walkRound } from '@dauer/core/views';
@@ -24,7 +25,7 @@ const says = computed(() => {
 /** Within its leg the wheel need not be said again. */
 function shortOf(s: Stop): string {
   const bare = s.corner && !s.skipped ? s.place.replace(`${CORNER_NAME[s.corner]} `, '') : s.place;
-  return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}, ${s.name.toLowerCase()}`;
+  return `${upperFirst(bare)}, ${s.name.toLowerCase()}`;
 }
 const first = computed(() => walk.value?.stops[0] ?? null);
 /** A heading where the wheel changes. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { upperFirst } from '@dauer/core/quantity';
 import { lateEvents } from '@dauer/core/history';
 import { weighLate } from '@dauer/core/job';
 import { computed, ref } from 'vue';
@@ -56,7 +57,7 @@ async function amend(): Promise<void> {
       <ul>
         <li v-for="l in late" :key="l.event.id">
           <span class="what">
-            {{ l.what.charAt(0).toUpperCase() + l.what.slice(1) }}, {{ dayText(l.event.happenedAt) }} {{ timeText(l.event.happenedAt) }}
+            {{ upperFirst(l.what) }}, {{ dayText(l.event.happenedAt) }} {{ timeText(l.event.happenedAt) }}
             <span class="second small">
               {{ job.who(l.event.authorId) }}; came in {{ dayText(l.event.recordedAt) }} {{ timeText(l.event.recordedAt) }}
             </span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { upperFirst } from '@dauer/core/quantity';
 import { placeLock } from '@dauer/core/job';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
 import { JOINT_WORD, jointsOf, type JointStands, jointStands, SEAL_NAME, wouldUndo } from '@dauer/core/readiness';
@@ -48,7 +49,6 @@ const undoes = (j: JointStands): string[] => {
 };
 /** Held under pressure presses a control: not while anything that it reaches is open. */
 const locked = (j: JointStands): boolean => job.state !== null && placeLock(job.state, j.joint.slot.id) !== null;
-const upper = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 </script>
 
 <template>
@@ -57,7 +57,7 @@ const upper = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
     <ul>
       <li v-for="j in rows" :key="j.joint.key">
         <span class="what">
-          {{ upper(j.joint.name) }}
+          {{ upperFirst(j.joint.name) }}
           <span class="second small">
             {{ j.weeps ? 'weeps' : STATE[j.state] }}{{ j.seal ? `, ${SEAL_NAME[j.seal].toLowerCase()}` : ''
             }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component } from '@dauer/core/judging';
@@ -156,7 +157,7 @@ function fitNew(): void {
           type="button"
           @click="log(k)"
         >
-          {{ k.charAt(0).toUpperCase() + k.slice(1) }}
+          {{ upperFirst(k) }}
         </button>
       </template>
       <button

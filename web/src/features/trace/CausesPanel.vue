@@ -52,7 +52,10 @@ const next = computed(() =>
   }),
 );
 /** One thing at a time that does not go together. */
-const odd = computed(() => (props.now ? oddWords(props.now.given, props.now.result).slice(0, 1) : []));
+const odd = computed(() => {
+  const [first] = props.now ? oddWords(props.now.given, props.now.result) : [];
+  return first === undefined ? [] : [first];
+});
 const round = computed((): readonly PlacedCheck[] => props.now?.given.firstRound ?? []);
 const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 </script>
