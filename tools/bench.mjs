@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { grow } from './lib/grow.mjs';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
+import { followed } from './lib/following.mjs';
 import { measureCauses } from './lib/causes.mjs';
 import { measureKeys } from './lib/keys.mjs';
 import { run, say, Stop } from './lib/say.mjs';
@@ -27,11 +28,15 @@ function runTs(file, args, stdout = 'ignore') {
   });
 }
 const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.ceil(sorted.length * share) - 1)];
-/** Asks one thing many times, one after the other, after a few that are not counted. */
-async function measure(what, times, ask) {
-  for (let i = 0; i < 3; i += 1) await ask(i);
+/** Asks one thing many times, one after the other, after a few that are not counted; `before` is not timed. */
+async function measure(what, times, ask, before = async () => undefined) {
+  for (let i = 0; i < 3; i += 1) {
+    await before(i);
+    await ask(i);
+  }
   const took = [];
   for (let i = 0; i < times; i += 1) {
+    await before(i);
     const begun = performance.now();
     await ask(i);
     took.push(performance.now() - begun);
@@ -82,6 +87,11 @@ await run(async () => {
     await measure('the Yard', 20, () => get('/api/yard'));
     const { jobs } = await get('/api/yard');
     await measure('opening a job', 60, (i) => get(`/api/jobs/${jobs[i % jobs.length].jobId}`));
+    for (const [n, readings] of [20, 2000].entries()) {
+      const job = await followed({ url: server.url, databaseUrl, cookie, jobId: jobs[n].jobId, readings });
+      await measure(`what is new of a job with ${readings} readings more`, 60, job.follow, job.write);
+      await measure(`reading all of it`, 20, () => get(`/api/jobs/${jobs[n].jobId}`));
+    }
     await measure('the limit book', 30, () => get('/api/limits'));
     await measure('parts by tag', 30, () => get('/api/parts?q=LP%200001%201'));
     const { keys, gaps } = await measureKeys({ url: server.url, cookie, jobs });

@@ -73,6 +73,12 @@ describe('the stream of changes', () => {
   });
   const observe = () => shop.technician.event<'observations'>(car.jobId, 'observations', { code: 'judder', corner: null, state: 'seen' });
 
+  it('tells of what a reader writes as well', async () => {
+    ear.heard.length = 0;
+    expect((await shop.reader.ask('POST', '/api/pin', { pin: '2468', password: PASSWORD })).status).to.equal(200);
+    expect(await ear.until((m) => m.jobId === null, 1000)).to.be.below(1000);
+  });
+
   it('tells another process of a change within a second, by ids only', async () => {
     ear.heard.length = 0;
     expect((await observe()).status).to.equal(200);

@@ -1,7 +1,8 @@
+import { BLACKED } from '@dauer/core/views';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { Waiting } from '../src/app/outboxQueue.ts';
-import { againFrom, isAnotherBook, KEPT_AFTER_SENT_MS, outlivedSent, type SentEvent } from '../src/app/sentJournal.ts';
+import { againFrom, isAnotherBook, KEPT_AFTER_SENT_MS, outlivedSent, withoutStruck, type SentEvent } from '../src/app/sentJournal.ts';
 import { ageWords, sizeWords } from '../src/features/shop/backupWords.ts';
 
 const DAY = 86400000;
@@ -62,5 +63,42 @@ describe('what is said of backups', () => {
       '9 days ago',
     ]);
     expect([sizeWords(10), sizeWords(4_962_301), sizeWords(2.34e9)]).to.deep.equal(['1 kB', '5.0 MB', '2.3 GB']);
+  });
+});
+
+describe('what was blacked out in the book', () => {
+  const item = { seq: 3, jobId: 'j', authorId: 'a', authorName: 'A', family: 'findings', aside: null } as const;
+  const body = {
+    id: 'f',
+    happenedAt: '2026-01-01T00:00:00.000Z',
+    device: 'd',
+    slotId: 's',
+    partId: null,
+    words: 'Call 555 0100.',
+  } as const;
+  const rest = { severity: 'note', cleaning: 'after', rulesOut: [], settles: null } as const;
+  it('is taken out of what this device still keeps of it, and nothing else is', () => {
+    const waiting: Waiting = { ...item, body: { ...body, ...rest, rulesOut: [] } };
+    const struck = withoutStruck(waiting, 'words');
+    expect(struck.hash).to.equal(null);
+    expect(struck.item.body).to.deep.equal({ ...waiting.body, words: BLACKED });
+    expect(withoutStruck(waiting, 'nothing').item).to.deep.equal(waiting);
+  });
+  it('names the picture that goes with it', () => {
+    const picture: Waiting = {
+      ...item,
+      family: 'pictures',
+      body: {
+        id: 'p',
+        happenedAt: body.happenedAt,
+        device: 'd',
+        hash: 'a'.repeat(64),
+        of: 'place',
+        slotId: 's',
+        findingId: null,
+        note: 'x',
+      },
+    };
+    expect(withoutStruck(picture, 'image')).to.deep.equal({ item: picture, hash: 'a'.repeat(64) });
   });
 });

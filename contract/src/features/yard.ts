@@ -4,6 +4,9 @@ import { ofJob } from '../eventEndpoint.ts';
 import { day, id, instant, verdict } from '../primitives.ts';
 import * as t from '../entities.ts';
 
+/** Up to where somebody has read: everything that any later transaction may have written is asked for again. */
+const cursor = z.string().max(120);
+
 const yardJob = z.object({
   jobId: id,
   vehicle: t.vehicle,
@@ -84,7 +87,27 @@ export const yard = {
     role: 'reader',
     summary: 'Everything a job stands on',
     params: ofJob,
-    reply: t.jobFile,
+    reply: t.jobFile.extend({ cursor }),
+    asItIs: true,
+  }),
+  jobChanges: endpoint({
+    ...none,
+    feature: 'yard',
+    method: 'GET',
+    path: '/api/jobs/:jobId/changes',
+    role: 'reader',
+    summary: 'What is new of a job since it was read: to be merged into that by id',
+    params: ofJob,
+    query: z.object({ since: cursor }),
+    reply: z.object({
+      cursor,
+      /** It has to be read as a whole: too much is new, the book is another, or something of before came in. */
+      whole: z.boolean(),
+      /** Lists of what is new, and whatever else changed as it is now. */
+      file: t.jobFile.partial(),
+      /** Texts and pictures that were blacked out, of any job: devices let go of them. */
+      struck: z.array(z.object({ id, field: z.string() })),
+    }),
     asItIs: true,
   }),
 };

@@ -40,6 +40,7 @@ export type { Finish, Job, JobKind, Person } from './jobRecords.ts';
 export type { Part } from './partRecords.ts';
 export type { PriorVersion } from './priorRecords.ts';
 export type { HandbackSheet, ReleaseRecord, SheetLine } from './release.ts';
+export { withChanges } from './merge.ts';
 export { acceptanceKey, isDuty, type Obligation } from './obligation.ts';
 export { inOrder, retractedIds, standing } from './retraction.ts';
 export { type Storage, UNWEIGHED, type Use, type Vehicle } from './vehicleRecords.ts';

@@ -3,6 +3,7 @@ import { EVENT_LISTS, familyOf, type ReleaseClass } from '@dauer/core/ledger';
 import { getTableName } from 'drizzle-orm';
 import type pg from 'pg';
 import { EVENT_TABLES } from './eventTables.ts';
+import { HEAD_TABLES } from './headTables.ts';
 
 /**
  * What the database itself holds to, whoever asks it: functions, and the triggers of each table. Made from what every family
@@ -55,6 +56,16 @@ BEGIN
   END IF;
   RETURN NEW;
 END $$;
+-- What is new travels to the pages: by which transaction each row was written, or a text of it blacked out.
+CREATE OR REPLACE FUNCTION note_change() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  IF TG_TABLE_NAME = 'limit_check' THEN
+    INSERT INTO change (about, id) VALUES (TG_TABLE_NAME, NEW.limit_id);
+  ELSE
+    INSERT INTO change (about, id) VALUES (TG_TABLE_NAME, NEW.id);
+  END IF;
+  RETURN NULL;
+END $$;
 `;
 
 /** Triggers by name: when each fires, and what it does. */
@@ -63,6 +74,7 @@ const TRIGGERS = {
   open_job: 'BEFORE INSERT ON % FOR EACH ROW EXECUTE FUNCTION refuse_after_release()',
   still_open: 'BEFORE INSERT ON % FOR EACH ROW EXECUTE FUNCTION refuse_any_release()',
   came_late: 'AFTER INSERT ON % FOR EACH ROW EXECUTE FUNCTION mark_late()',
+  noted: 'AFTER INSERT OR UPDATE ON % FOR EACH ROW EXECUTE FUNCTION note_change()',
   handed_back: 'BEFORE INSERT ON % FOR EACH ROW EXECUTE FUNCTION refuse_before_release()',
 } as const;
 type Trigger = keyof typeof TRIGGERS;
@@ -84,10 +96,12 @@ const ALSO_ONLY_ADDED = [
 
 /** Every table that has triggers, with theirs. */
 export function triggersWanted(): ReadonlyMap<string, readonly Trigger[]> {
-  return new Map<string, readonly Trigger[]>([
-    ...EVENT_LISTS.map((k) => [getTableName(EVENT_TABLES[k]), ['only_added', ...OF_RELEASE[familyOf(k).release]]] as const),
-    ...ALSO_ONLY_ADDED.map((table) => [table, ['only_added']] as const),
-  ]);
+  const wanted = new Map<string, readonly Trigger[]>();
+  const add = (table: string, ...names: readonly Trigger[]): unknown => wanted.set(table, [...(wanted.get(table) ?? []), ...names]);
+  for (const k of EVENT_LISTS) add(getTableName(EVENT_TABLES[k]), 'only_added', 'noted', ...OF_RELEASE[familyOf(k).release]);
+  for (const table of ALSO_ONLY_ADDED) add(table, 'only_added');
+  for (const table of HEAD_TABLES) add(table, 'noted');
+  return wanted;
 }
 
 /** All rules as one text of SQL; applied twice it comes to the same as once. */

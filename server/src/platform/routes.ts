@@ -63,7 +63,7 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
     },
     // Whoever looks at this job elsewhere is told, after the answer has gone out.
     onResponse: async (request, reply) => {
-      if (line.method === 'GET' || reply.statusCode !== 200 || line.role === 'public' || line.role === 'reader') return;
+      if (line.method === 'GET' || reply.statusCode !== 200 || line.role === 'public') return;
       const { jobId } = request.params as { jobId?: string };
       tell(db, { jobId: jobId ?? null, page: pageOf(request) });
     },

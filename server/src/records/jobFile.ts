@@ -22,7 +22,7 @@ const ofJob = (t: EventTable): SQL => sql`${t.jobId} = ${given('job')}`;
 const ofVehicle = (t: EventTable): SQL => among(t.jobId, 'jobs');
 
 /** Which events of a family a job is read with. */
-function readWith(family: EventFamily): SQL {
+export function readWith(family: EventFamily): SQL {
   const table: EventTable = EVENT_TABLES[family];
   const columns = new Map(Object.entries(getTableColumns(table)));
   const named = (fields: readonly string[], list: string): SQL[] =>
@@ -74,32 +74,18 @@ const LEANING = {
  * A job may also be read inside a transaction. Nothing is derived here; the core does that, from the same file, wherever it runs.
  */
 export async function readJobFile(db: Database, jobId: string): Promise<JobFile> {
-  const [head] = await db
-    .select({ job: s.job, vehicle: s.vehicle, imported: s.importBatch })
-    .from(s.job)
-    .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
-    .leftJoin(s.importBatch, eq(s.importBatch.id, s.job.importId))
-    .where(eq(s.job.id, jobId));
-  if (!head) throw notFound('job');
+  const head = await readJobHead(db, jobId);
   const { revisions, release, jobs } = await together(db, {
     revisions: () => readLayouts(db, head.vehicle.id),
-    release: () => db.select().from(s.release).where(eq(s.release.jobId, jobId)),
-    jobs: () =>
-      db
-        .select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
-        .from(s.job)
-        .leftJoin(s.release, eq(s.release.jobId, s.job.id))
-        .where(eq(s.job.vehicleId, head.vehicle.id))
-        .orderBy(desc(s.job.openedAt)),
+    release: () => readJobRelease(db, jobId),
+    jobs: () => readJobsOf(db, head.vehicle.id),
   });
-  const { layout } = layoutAt(revisions, release[0]?.releasedAt ?? null);
+  const { layout } = layoutAt(revisions, release?.releasedAt ?? null);
   const allJobs = jobs.map((j) => j.id);
   // Also of places that a later layout does not have: their parts were in this vehicle.
   const slotIds = [...new Set(revisions.flatMap((r) => r.layout.slots.map((x) => x.id)))];
   // As a list of its own: so that an old book is found by its indexes.
-  const lived = (await db.selectDistinct({ id: s.partEvent.partId }).from(s.partEvent).where(inArray(s.partEvent.slotId, slotIds))).map(
-    (r) => r.id,
-  );
+  const lived = await readPartsOf(db, slotIds);
   const { families, ...rest } = await together(db, {
     families: () => rowsOfEach(db, FAMILIES, { job: jobId, jobs: allJobs, slots: slotIds, lived, vehicle: head.vehicle.id }),
     limits: () => readLimitVersions(db, head.vehicle.id),
@@ -112,7 +98,6 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     sets: families.sets.map((x) => x.id),
     parts: [...new Set(families.partEvents.map((e) => e.partId))],
   });
-  const [kept] = release;
   return {
     ...families,
     ...rest,
@@ -124,8 +109,44 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobFile>
     parts,
     readings,
     pastJobs: jobs.filter((j) => j.id !== jobId),
-    release: kept ? withoutBasis(kept) : null,
+    release,
   };
+}
+
+/** A job with its vehicle, and with what it was taken in from. @throws HttpProblem where there is no such job */
+export async function readJobHead(db: Database, jobId: string) {
+  const [head] = await db
+    .select({ job: s.job, vehicle: s.vehicle, imported: s.importBatch })
+    .from(s.job)
+    .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
+    .leftJoin(s.importBatch, eq(s.importBatch.id, s.job.importId))
+    .where(eq(s.job.id, jobId));
+  if (!head) throw notFound('job');
+  return head;
+}
+
+/** Every job of a vehicle, the newest first. */
+export async function readJobsOf(db: Database, vehicleId: string): Promise<JobFile['pastJobs'][number][]> {
+  return db
+    .select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
+    .from(s.job)
+    .leftJoin(s.release, eq(s.release.jobId, s.job.id))
+    .where(eq(s.job.vehicleId, vehicleId))
+    .orderBy(desc(s.job.openedAt));
+}
+
+export async function readJobRelease(db: Database, jobId: string): Promise<JobFile['release']> {
+  const [kept] = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
+  return kept ? withoutBasis(kept) : null;
+}
+
+/** Parts that ever sat in one of these places. */
+export async function readPartsOf(db: Database, slotIds: readonly string[]): Promise<string[]> {
+  const rows = await db
+    .selectDistinct({ id: s.partEvent.partId })
+    .from(s.partEvent)
+    .where(inArray(s.partEvent.slotId, [...slotIds]));
+  return rows.map((r) => r.id);
 }
 
 /** The record of a hand-back as it is shown; its sheet may be of an earlier form. */

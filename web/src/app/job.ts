@@ -2,17 +2,19 @@ import type { EventFamily, Sent } from '@dauer/contract';
 import { replacedBy } from '@dauer/core/history';
 import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, openJob, tryJob } from '@dauer/core/job';
 import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
-import { type EventBase, familyOf, type JobFile, NO_RECORDS, type Phase } from '@dauer/core/ledger';
+import { type EventBase, familyOf, type JobFile, NO_RECORDS, type Phase, withChanges } from '@dauer/core/ledger';
 import { ifOpened, type Play, playsOf } from '@dauer/core/readiness';
-import { useIntervalFn } from '@vueuse/core';
+import { useDebounceFn, useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from './client.ts';
+import { JobFollower } from './jobFollower.ts';
 import { isAway, jobKey, keepJob, appendJournal, readCache, readJournal } from './kept.ts';
 import { onChangeOf } from './live.ts';
 import { useOutbox } from './outbox.ts';
+import { forgetImage } from './pictures.ts';
 import { applyStored, applyPending } from './optimistic.ts';
 import type { Waiting } from './outboxQueue.ts';
 import { useSession } from './session.ts';
@@ -28,6 +30,16 @@ export interface Stuck {
   readonly why: string;
   readonly record: Culprit | null;
 }
+
+/** What is new of the open job, as the server tells it. */
+type JobNews = Omit<Awaited<ReturnType<typeof askedForNews>>, 'cursor' | 'whole'>;
+const askedForNews = (jobId: string, since: string) => call('jobChanges', { params: { jobId }, query: { since } });
+
+/** A job as it was kept on this device, and up to where it had been read. */
+type KeptJob = JobFile & { readonly cursor?: string | null };
+
+/** How long what came in is gathered before the file is kept anew, ms. */
+const KEEP_MS = 3000;
 
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };
 
@@ -49,8 +61,6 @@ export const useJob = defineStore('job', () => {
 
   /** What went into the book since this page was opened: a job that was being read meanwhile may not have it. */
   const written: Written[] = [];
-  let asked = 0;
-  let shown = 0;
   outbox.whenStored(async (item, record) => {
     written.push({ item, record });
     await appendJournal<Written>(item.jobId, item.body.id, { item, record });
@@ -115,42 +125,79 @@ export const useJob = defineStore('job', () => {
   });
   const phase = computed<Phase>(() => (book.value && component.value ? proposedPhase(book.value, component.value) : 'as_found'));
 
+  const follower = new JobFollower<JobFile, JobNews>(
+    {
+      whole: async (jobId) => {
+        const before = written.length;
+        const { cursor, ...read } = await call('job', { params: { jobId } });
+        const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
+        return { read: meanwhile.reduce((so, w) => applyStored(so, w.item, w.record), read as JobFile), cursor };
+      },
+      news: async (jobId, since) => {
+        const { cursor, whole, ...news } = await askedForNews(jobId, since);
+        return { news, cursor, whole };
+      },
+    },
+    {
+      whole: (read) => {
+        file.value = read;
+        keptAt.value = null;
+        void outbox.blackOut(read.redactions.map((r) => ({ id: r.corrects ?? '', field: r.field })));
+        void keepNow();
+      },
+      news: (news) => {
+        keptAt.value = null;
+        if (file.value && Object.keys(news.file).length > 0) file.value = withChanges(file.value, news.file as Partial<JobFile>);
+        void outbox.blackOut(news.struck);
+        for (const s of news.struck) if (s.field === 'image') void forgetImage(file.value?.pictures.find((x) => x.id === s.id)?.hash ?? '');
+        void keepSoon();
+      },
+      failed: async (error) => {
+        const jobId = opening.value;
+        if (jobId === null || (isAway(error) && file.value?.job.id === jobId)) return;
+        const known = isAway(error) ? await readCache<KeptJob>(jobKey(jobId)) : null;
+        if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
+        else {
+          // A file that was kept before an update may be without a list that there is now.
+          const since = await readJournal<Written>(jobId);
+          const { cursor = null, ...kept } = { ...NO_RECORDS, ...known.value };
+          file.value = since.reduce((so, w) => applyStored(so, w.item, w.record), kept);
+          follower.goOnFrom(cursor);
+          keptAt.value = known.at;
+        }
+      },
+    },
+  );
+  /** Keeps the file on this device, with the mark up to which it was read. */
+  async function keepNow(): Promise<void> {
+    const now = file.value;
+    if (!now) return;
+    const cursor = follower.readTo;
+    await keepJob(
+      now.job.id,
+      { ...now, cursor },
+      written.filter((w) => w.item.jobId === now.job.id).map((w) => w.item.body.id),
+    );
+  }
+  /** A large file takes its time to be stored: what comes in quick succession is stored together, and what was sent from here is journalled meanwhile. */
+  const keepSoon = useDebounceFn(() => void keepNow(), KEEP_MS, { maxWait: 4 * KEEP_MS });
+  /** The job that was asked for last. */
+  const opening = ref<string | null>(null);
   async function load(jobId: string): Promise<void> {
+    opening.value = jobId;
     if (file.value?.job.id !== jobId) {
       file.value = null;
       picked.value = null;
       likelihood.value = new Map();
     }
     problem.value = null;
-    try {
-      const before = written.length;
-      const mine = (asked += 1);
-      const read: JobFile = await call('job', { params: { jobId } });
-      // A read that was begun earlier and comes in later is older.
-      if (mine < shown) return;
-      shown = mine;
-      const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
-      file.value = meanwhile.reduce((so, w) => applyStored(so, w.item, w.record), read);
-      keptAt.value = null;
-      void keepJob(
-        jobId,
-        file.value,
-        written.filter((w) => w.item.jobId === jobId).map((w) => w.item.body.id),
-      );
-    } catch (error) {
-      if (isAway(error) && file.value?.job.id === jobId) return;
-      const known = isAway(error) ? await readCache<JobFile>(jobKey(jobId)) : null;
-      if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
-      else {
-        // A file that was kept before an update may be without a list that there is now.
-        const since = await readJournal<Written>(jobId);
-        file.value = since.reduce((so, w) => applyStored(so, w.item, w.record), { ...NO_RECORDS, ...known.value });
-        keptAt.value = known.at;
-      }
-    }
+    await follower.open(jobId);
   }
+  /** Asks for what is new. */
   async function refresh(): Promise<void> {
-    if (file.value) await load(file.value.job.id);
+    if (!file.value) return;
+    problem.value = null;
+    await follower.follow();
   }
   onChangeOf(
     () => file.value?.job.id ?? null,

@@ -3,9 +3,9 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf, whenAnswered } from './client.ts';
-import { base64Of, type PreparedImage } from './pictures.ts';
+import { base64Of, forgetImage, type PreparedImage } from './pictures.ts';
 import { nextToSend, type Waiting } from './outboxQueue.ts';
-import { againFrom, isAnotherBook, outlivedSent, type SentEvent } from './sentJournal.ts';
+import { againFrom, isAnotherBook, outlivedSent, type SentEvent, withoutStruck } from './sentJournal.ts';
 import { useSession } from './session.ts';
 
 interface Schema extends DBSchema {
@@ -159,6 +159,22 @@ export const useOutbox = defineStore('outbox', () => {
     void flush();
   }
   whenAnswered((book) => void heardOf(book).catch(() => undefined));
+  /** Lets go of what was blacked out in the book: of texts and pictures that are still kept here to be sent again. */
+  async function blackOut(struck: readonly { readonly id: string; readonly field: string }[]): Promise<void> {
+    if (!db) return;
+    for (const { id, field } of struck) {
+      const held = await db.get('sent', id);
+      if (!held) continue;
+      const tx = db.transaction(['sent', 'sentImages'], 'readwrite');
+      const { item, hash } = withoutStruck(held.item, field);
+      void tx.objectStore('sent').put({ ...held, item });
+      if (hash !== null) {
+        void tx.objectStore('sentImages').delete(hash);
+        void forgetImage(hash);
+      }
+      await tx.done;
+    }
+  }
   async function forget(item: Waiting): Promise<void> {
     items.value = items.value.filter((i) => i.body.id !== item.body.id);
     if (db && item.seq !== undefined) await db.delete('outbox', item.seq);
@@ -227,5 +243,22 @@ export const useOutbox = defineStore('outbox', () => {
   }
   const aside = computed(() => items.value.filter((i) => i.aside !== null));
   window.addEventListener('online', () => void flush());
-  return { items, storing, trouble, unsent, others, aside, open, keep, forget, retry, flush, settled, whenStored, images, keepImage };
+  return {
+    blackOut,
+    items,
+    storing,
+    trouble,
+    unsent,
+    others,
+    aside,
+    open,
+    keep,
+    forget,
+    retry,
+    flush,
+    settled,
+    whenStored,
+    images,
+    keepImage,
+  };
 });

@@ -49,3 +49,10 @@ export function base64Of(bytes: Uint8Array): string {
 
 /** Where an image or its thumbnail is fetched from. */
 export const imageUrl = (hash: string, thumb = false): string => PICTURE.path.replace(':hash', hash) + (thumb ? '?thumb=1' : '');
+
+/** Has the browser ask for an image anew, so that what it kept of a struck one goes. */
+export async function forgetImage(hash: string): Promise<void> {
+  if (hash === '') return;
+  for (const thumb of [false, true])
+    await fetch(imageUrl(hash, thumb), { cache: 'reload', credentials: 'same-origin' }).catch(() => undefined);
+}

@@ -1,3 +1,4 @@
+import { BLACKED } from '@dauer/core/views';
 import type { Waiting } from './outboxQueue.ts';
 
 /** Events stay on this device that long after the book has acknowledged them, ms: a book restored from a backup asks for them again. */
@@ -30,4 +31,14 @@ export function againFrom(sent: readonly SentEvent[], waiting: readonly Waiting[
 /** Whether an answer comes from another incarnation of the book than the one this device knows. */
 export function isAnotherBook(known: string | null, said: string | null): boolean {
   return known !== null && said !== null && said !== '' && known !== said;
+}
+
+/**
+ * A sent event without what was blacked out of it in the book; `hash` names the picture that goes with it, where that was
+ * struck. The event itself stays: a restored book is still sent it again.
+ */
+export function withoutStruck(item: Waiting, field: string): { readonly item: Waiting; readonly hash: string | null } {
+  const sent: Readonly<Record<string, unknown>> = { ...item.body };
+  if (field === 'image') return { item, hash: typeof sent['hash'] === 'string' ? sent['hash'] : null };
+  return { item: typeof sent[field] === 'string' ? { ...item, body: { ...item.body, [field]: BLACKED } } : item, hash: null };
 }

@@ -7,6 +7,7 @@ import type { YardJob } from '@dauer/contract';
 import type { Database } from '../../db/connect.ts';
 import { afterCare, amendment, bleedPull, earlierWork, fluidService, job, lateEvent, release, takeBack, vehicle } from '../../db/schema.ts';
 import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
+import { readChanges, readCursor } from '../../records/changes.ts';
 import { openJobIds, readJobFile } from '../../records/jobFile.ts';
 import { readNewestLayouts } from '../../records/layout.ts';
 
@@ -134,7 +135,7 @@ async function lateOnes(db: Database) {
   return rows;
 }
 
-export const yardHandlers: Pick<Handlers, 'yard' | 'job'> = {
+export const yardHandlers: Pick<Handlers, 'yard' | 'job' | 'jobChanges'> = {
   yard: async ({ db }) => {
     const today = new Date().toISOString();
     const ids = await openJobIds(db);
@@ -167,5 +168,10 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job'> = {
       handedBack: await withAfterCare(db, handedBack),
     };
   },
-  job: async ({ db, params }) => readJobFile(db, params.jobId),
+  job: async ({ db, params }) => {
+    // Before anything is read: what is written meanwhile is told again.
+    const cursor = await readCursor(db);
+    return { ...(await readJobFile(db, params.jobId)), cursor };
+  },
+  jobChanges: async ({ db, params, query }) => readChanges(db, params.jobId, query.since),
 };

@@ -1,0 +1,31 @@
+import { EVENT_LISTS } from './families.ts';
+import type { JobFile } from './jobFile.ts';
+
+interface Named {
+  readonly id: string;
+}
+
+/** A list with what is new of it: what is there already is replaced where it stands, the rest follows. */
+function mergedById<T extends Named>(had: readonly T[], fresh: readonly T[]): readonly T[] {
+  const now = new Map(fresh.map((e) => [e.id, e]));
+  const kept = had.map((e) => {
+    const again = now.get(e.id);
+    now.delete(e.id);
+    return again ?? e;
+  });
+  return [...kept, ...now.values()];
+}
+
+/**
+ * A job's file with what is new of it. Events and parts are merged by id, so that what is told twice changes nothing;
+ * everything else is as it was told last.
+ */
+export function withChanges(file: JobFile, fresh: Partial<JobFile>): JobFile {
+  const lists: Readonly<Record<string, readonly Named[]>> = Object.fromEntries(
+    [...EVENT_LISTS, 'parts' as const].flatMap((list) => {
+      const told: readonly Named[] | undefined = fresh[list];
+      return told === undefined ? [] : [[list, mergedById<Named>(file[list], told)]];
+    }),
+  );
+  return { ...file, ...fresh, ...lists };
+}
