@@ -43,7 +43,7 @@ export async function followed({ url, databaseUrl, cookie, jobId, readings }) {
   await db.end();
   let { cursor } = JSON.parse(await ask(`/api/jobs/${jobId}`));
   return {
-    write: () => ask(`/api/jobs/${jobId}/observations`, { code: 'judder_pedal', corner: null, state: 'seen' }),
+    write: () => ask(`/api/jobs/${jobId}/observations`, { code: 'judder', corner: null, state: 'seen' }),
     follow: async () => {
       const text = await ask(`/api/jobs/${jobId}/changes?since=${cursor}`);
       cursor = JSON.parse(text).cursor;
