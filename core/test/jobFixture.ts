@@ -7,7 +7,7 @@ import { GENERIC_LIMITS } from '../src/judging/genericLimits.ts';
 import type { Layout } from '../src/layout/graph.ts';
 import { type Corner, CORNERS, KIND_FACTS } from '../src/layout/kinds.ts';
 import { buildLayout } from '../src/layout/templates.ts';
-import type { EventBase } from '../src/ledger/eventBase.ts';
+import type { JobEvent } from '../src/ledger/eventBase.ts';
 import { type Finding, SAID_IN_WORDS } from '../src/ledger/families/findings.ts';
 import type { PartEvent } from '../src/ledger/families/partEvents.ts';
 import type { Reading } from '../src/ledger/families/readings.ts';
@@ -23,7 +23,7 @@ export const FOUR: readonly Corner[] = ['FL', 'FR', 'RL', 'RR'];
 let counter = 0;
 /** An id of its own, in order. */
 export const id = (): string => `id-${String((counter += 1)).padStart(6, '0')}`;
-export const base = (minute: number, over: Partial<EventBase> = {}): EventBase => ({
+export const base = (minute: number, over: Partial<JobEvent> = {}): JobEvent => ({
   id: id(),
   jobId: 'job',
   authorId: 'ann',

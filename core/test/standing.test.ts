@@ -7,7 +7,7 @@ import { deriveJob } from '../src/job/job.ts';
 import { judgeAgain } from '../src/job/judgeAgain.ts';
 import { finestOf } from '../src/judging/finest.ts';
 import { buildLayout } from '../src/layout/templates.ts';
-import type { EventBase } from '../src/ledger/eventBase.ts';
+import type { JobEvent } from '../src/ledger/eventBase.ts';
 import type { BleedPull } from '../src/ledger/families/bleedPulls.ts';
 import type { FluidService } from '../src/ledger/families/fluidServices.ts';
 import type { GaugeVersion } from '../src/ledger/gaugeRecords.ts';
@@ -204,7 +204,7 @@ describe('a decision', () => {
 describe('fluid, nipple by nipple', () => {
   const layout = buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id);
   const bleeders = layout.slots.filter((s) => s.kind === 'bleeder');
-  const event = (jobId: string, instant: string): EventBase => ({ ...base(0), jobId, happenedAt: instant });
+  const event = (jobId: string, instant: string): JobEvent => ({ ...base(0), jobId, happenedAt: instant });
   const service = (jobId: string, instant: string): FluidService => ({
     ...event(jobId, instant),
     product: 'p',

@@ -99,6 +99,25 @@ describe('bringing a book up to date', function () {
     }
   });
 
+  it('keeps what is of no job out by no hand-back, and asks every family that is always of one for it', async () => {
+    const url = await newDatabase();
+    await migrate(url);
+    const client = new pg.Client({ connectionString: url });
+    await client.connect();
+    await client.query('create table letter (id uuid, job_id uuid, happened_at timestamptz)');
+    for (const rule of ['refuse_after_release', 'refuse_before_release', 'refuse_any_release'])
+      await client.query(`create trigger ${rule} before insert on letter for each row execute function ${rule}()`);
+    await client.query(`create trigger came_late after insert on letter for each row execute function mark_late()`);
+    await client.query('insert into letter values (gen_random_uuid(), null, now())');
+    expect((await client.query('select count(*)::int as n from letter')).rows).to.deep.equal([{ n: 1 }]);
+    const { rows } = await client.query<{ at: string }>(
+      `select table_name as at from information_schema.columns where column_name = 'job_id' and is_nullable = 'NO'`,
+    );
+    await client.end();
+    const asked = new Set(rows.map((r) => r.at));
+    for (const list of EVENT_LISTS) expect(asked.has(getTableName(EVENT_TABLES[list])), list).to.equal(familyOf(list).job === 'always');
+  });
+
   it('puts back a rule that somebody took away once the rules are others, and leaves them alone while they are the same', async () => {
     const url = await newDatabase();
     await migrate(url);

@@ -19,10 +19,13 @@ BEGIN
   END IF;
   RAISE EXCEPTION 'rows of % are only ever added', TG_TABLE_NAME USING ERRCODE = 'restrict_violation';
 END $$;
--- What happened before the hand-back and comes in after it is kept; work after it is refused.
+-- What is of no job is kept out by no hand-back. What happened before the hand-back and comes in after it is kept; work after it is refused.
 CREATE OR REPLACE FUNCTION refuse_after_release() RETURNS trigger LANGUAGE plpgsql AS $$
 DECLARE handed_back timestamptz;
 BEGIN
+  IF NEW.job_id IS NULL THEN
+    RETURN NEW;
+  END IF;
   PERFORM 1 FROM job WHERE id = NEW.job_id FOR KEY SHARE;
   IF NOT FOUND THEN
     RAISE EXCEPTION 'no such job' USING ERRCODE = 'DA002';
@@ -42,6 +45,9 @@ BEGIN
 END $$;
 CREATE OR REPLACE FUNCTION refuse_before_release() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
+  IF NEW.job_id IS NULL THEN
+    RETURN NEW;
+  END IF;
   PERFORM 1 FROM release_record WHERE job_id = NEW.job_id;
   IF NOT FOUND THEN
     RAISE EXCEPTION 'job has not been handed back' USING ERRCODE = 'DA003';

@@ -1,4 +1,5 @@
 import { EVENT_ENDPOINT, type Sent } from '@dauer/contract';
+import { familyOf } from '@dauer/core/ledger';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
@@ -125,7 +126,7 @@ export const useOutbox = defineStore('outbox', () => {
     const plain = copyOf(item);
     const tx = db.transaction(['outbox', 'sent'], 'readwrite');
     // What asks for a password is an act of its moment: it is not done again by itself.
-    if (item.family !== 'acceptances') void tx.objectStore('sent').put({ id: plain.body.id, sentAt: Date.now(), item: plain });
+    if (familyOf(item.family).sending === 'queued') void tx.objectStore('sent').put({ id: plain.body.id, sentAt: Date.now(), item: plain });
     if (plain.seq !== undefined) void tx.objectStore('outbox').delete(plain.seq);
     await tx.done;
   }

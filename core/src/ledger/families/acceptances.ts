@@ -1,7 +1,7 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Acceptance extends EventBase {
+export interface Acceptance extends JobEvent {
   /** Key of the obligation that is accepted. */
   readonly obligation: string;
   readonly reason: string;

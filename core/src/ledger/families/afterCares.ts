@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** An answer to an item of after-care, after hand-back. */
-export interface AfterCareAnswer extends EventBase {
+export interface AfterCareAnswer extends JobEvent {
   readonly item: string;
   readonly result: 'done' | 'taken_over' | 'failed';
   readonly note: string;

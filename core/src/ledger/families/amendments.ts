@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Added to a release record after the fact; `corrects` names what it is about, where that is an event. */
-export interface Amendment extends EventBase {
+export interface Amendment extends JobEvent {
   readonly words: string;
   readonly reason: string;
 }

@@ -1,11 +1,11 @@
 import { readTold } from '../../quantity/told.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** How fluid is moved at a bleeder. The pedal and pressure on the reservoir press the whole control. */
 export type BleedMethod = 'pedal' | 'vacuum' | 'pressure' | 'gravity' | 'reverse';
 
-export interface BleedPull extends EventBase {
+export interface BleedPull extends JobEvent {
   readonly slotId: string;
   readonly volumeTyped: string;
   readonly volumeMl: number;

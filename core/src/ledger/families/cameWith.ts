@@ -1,9 +1,9 @@
 import type { ComponentKind } from '../../layout/kinds.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Something that came with the vehicle in a box: what it is, for which place, and whether it fits there. */
-export interface CameWith extends EventBase {
+export interface CameWith extends JobEvent {
   readonly name: string;
   readonly kind: ComponentKind | null;
   readonly slotId: string | null;

@@ -1,11 +1,11 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Stands for the whole list of causes: nothing but what is named was found. */
 export const NOTHING_ELSE = 'nothing_else';
 
 /** What is said of a cause: that it is to be looked for on the bench, or what the bench found. */
-export interface CauseLook extends EventBase {
+export interface CauseLook extends JobEvent {
   /** A kind of fault of the tables, or nothing_else. */
   readonly fault: string;
   /** Where: a slot, a wheel, a circuit, or the system. */

@@ -1,7 +1,7 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface CautionAck extends EventBase {
+export interface CautionAck extends JobEvent {
   readonly caution: string;
 }
 

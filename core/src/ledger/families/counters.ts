@@ -1,9 +1,9 @@
 import { readTold } from '../../quantity/told.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** A reading of the distance counter. */
-export interface CounterReading extends EventBase {
+export interface CounterReading extends JobEvent {
   readonly vehicleId: string;
   readonly typed: string;
   readonly km: number;

@@ -1,8 +1,8 @@
 import type { OptionId } from '../../catalogue/repairOptions.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Decision extends EventBase {
+export interface Decision extends JobEvent {
   readonly slotId: string;
   readonly partId: string | null;
   readonly option: OptionId;

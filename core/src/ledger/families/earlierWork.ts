@@ -1,4 +1,4 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 export type EarlierWhat = 'fluid_changed' | 'renewed' | 'overhauled' | 'machined' | 'inspected' | 'other';
@@ -6,7 +6,7 @@ export type EarlierWhat = 'fluid_changed' | 'renewed' | 'overhauled' | 'machined
 export type KnownFrom = 'invoice' | 'service_book' | 'owner' | 'marked_on_part' | 'other';
 
 /** Work of before the shop's own records, with its own, perhaps partial, date and where it is known from. */
-export interface EarlierWork extends EventBase {
+export interface EarlierWork extends JobEvent {
   readonly what: EarlierWhat;
   readonly slotId: string | null;
   /** As much of the day as is known: YYYY, YYYY-MM or YYYY-MM-DD. */

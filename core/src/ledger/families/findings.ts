@@ -1,9 +1,9 @@
 import type { FindingCode, FindingSeverity } from '../../catalogue/findingCatalogue.ts';
 import type { OptionId } from '../../catalogue/repairOptions.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Finding extends EventBase {
+export interface Finding extends JobEvent {
   readonly slotId: string;
   readonly partId: string | null;
   readonly words: string;

@@ -1,8 +1,8 @@
 import type { FluidClass } from '../../catalogue/fluids.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface FluidService extends EventBase {
+export interface FluidService extends JobEvent {
   readonly product: string;
   readonly fluidClass: FluidClass;
   readonly batch: string;

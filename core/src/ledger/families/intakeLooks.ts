@@ -1,5 +1,5 @@
 import type { Corner } from '../../layout/kinds.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** What is looked at and tried at intake, corner by corner, before the first order. Source: handbook 05, 11 and 15. */
@@ -7,7 +7,7 @@ export type IntakeThing = 'unions' | 'bleeders' | 'hoses' | 'fasteners' | 'adjus
 
 export type IntakeState = 'sound' | 'stiff' | 'rounded' | 'seized' | 'cracked' | 'leaks' | 'missing' | 'none_here';
 
-export interface IntakeLook extends EventBase {
+export interface IntakeLook extends JobEvent {
   /** The wheel; null for the middle of the vehicle. */
   readonly corner: Corner | null;
   readonly thing: IntakeThing;

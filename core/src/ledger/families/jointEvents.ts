@@ -1,4 +1,4 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 export type JointEventKind = 'opened' | 'made' | 'torqued' | 'looked' | 'held' | 'weeps';
@@ -6,7 +6,7 @@ export type JointEventKind = 'opened' | 'made' | 'torqued' | 'looked' | 'held' |
 export type JointSeal = 'flare' | 'washers' | 'taper_sealant' | 'o_ring' | 'other';
 
 /** What happened to a joint: the end of a line at a place. */
-export interface JointEvent extends EventBase {
+export interface JointEvent extends JobEvent {
   readonly connectionId: string;
   readonly slotId: string;
   readonly kind: JointEventKind;

@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Something that could only be done now, and was left undone by name when an access was closed. */
-export interface LeftItem extends EventBase {
+export interface LeftItem extends JobEvent {
   /** The place whose fitting closes the access; null where it is the wheel. */
   readonly closedBy: string | null;
   /** The place of what was left. */

@@ -1,8 +1,8 @@
 import type { Corner } from '../../layout/kinds.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Observation extends EventBase {
+export interface Observation extends JobEvent {
   readonly code: string;
   readonly corner: Corner | null;
   readonly state: 'seen' | 'not_seen' | 'not_checked';

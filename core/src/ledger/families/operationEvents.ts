@@ -1,7 +1,7 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface OperationEvent extends EventBase {
+export interface OperationEvent extends JobEvent {
   readonly operationId: string;
   readonly kind: 'start' | 'stop' | 'done';
   readonly note: string;

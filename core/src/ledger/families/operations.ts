@@ -1,7 +1,7 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Operation extends EventBase {
+export interface Operation extends JobEvent {
   readonly slotId: string | null;
   readonly title: string;
   readonly attendedMinutes: number;

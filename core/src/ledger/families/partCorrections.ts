@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Says that two articles on record are one (join), or that one is two from an instant on (split). */
-export interface PartCorrection extends EventBase {
+export interface PartCorrection extends JobEvent {
   readonly kind: 'join' | 'split';
   readonly partId: string;
   /** The article that stays (join), or the new one (split). */

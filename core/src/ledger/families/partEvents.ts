@@ -1,10 +1,10 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 export type PartEventKind =
   'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'freed' | 'opened' | 'resealed' | 'coated' | 'scrapped';
 
-export interface PartEvent extends EventBase {
+export interface PartEvent extends JobEvent {
   readonly partId: string;
   readonly kind: PartEventKind;
   readonly slotId: string | null;

@@ -1,11 +1,11 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** What a picture shows. */
 export type PictureOf = 'vehicle' | 'came_with' | 'place' | 'paper' | 'finding';
 
 /** A picture: the image itself is kept once, under the hash of its bytes. */
-export interface Picture extends EventBase {
+export interface Picture extends JobEvent {
   /** SHA-256 of the image's bytes, hexadecimal. */
   readonly hash: string;
   readonly of: PictureOf;

@@ -1,9 +1,9 @@
 import type { ProofResult } from '../../catalogue/proofItems.ts';
 import type { Corner } from '../../layout/kinds.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Proof extends EventBase {
+export interface Proof extends JobEvent {
   readonly item: string;
   readonly slotId: string | null;
   readonly corner: Corner | null;

@@ -1,10 +1,10 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 export type PutInKind = 'block' | 'cap' | 'plug' | 'clamp' | 'mask' | 'tie' | 'chock' | 'other';
 
 /** Something put in at a place that must come out again. */
-export interface PutIn extends EventBase {
+export interface PutIn extends JobEvent {
   readonly slotId: string;
   readonly what: PutInKind;
   readonly note: string;

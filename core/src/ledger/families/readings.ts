@@ -2,10 +2,10 @@ import type { Position } from '../../catalogue/positions.ts';
 import { readFigure } from '../../catalogue/typedFigure.ts';
 import { DomainError } from '../../quantity/domainError.ts';
 import type { UnitId } from '../../quantity/units.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Reading extends EventBase, Position {
+export interface Reading extends JobEvent, Position {
   readonly setId: string;
   readonly pass: number;
   readonly gaugeVersionId: string | null;

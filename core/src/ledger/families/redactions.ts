@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Says that a text was blacked out: `corrects` names the event it stood in. */
-export interface Redaction extends EventBase {
+export interface Redaction extends JobEvent {
   readonly field: string;
   /** The line of a hand-back sheet that was picked by sight; null where record and field say which. */
   readonly line: string | null;

@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Says that a set was taken at another place: `corrects` names the set, or the move before. */
-export interface SetMove extends EventBase {
+export interface SetMove extends JobEvent {
   readonly setId: string;
   readonly slotId: string;
   readonly partId: string | null;

@@ -1,12 +1,12 @@
 import type { MeasurementId } from '../../catalogue/measured/types.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 export type Phase = 'as_found' | 'after_machining' | 'as_fitted' | 'at_service';
 
 export type Surface = 'dirty' | 'wiped' | 'clean';
 
-export interface ReadingSet extends EventBase {
+export interface ReadingSet extends JobEvent {
   readonly slotId: string;
   readonly partId: string | null;
   readonly measurement: MeasurementId;

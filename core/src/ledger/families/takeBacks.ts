@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** Takes another event back: `corrects` names it. Of somebody else's entry with a reason; both are shown. */
-export interface TakeBack extends EventBase {
+export interface TakeBack extends JobEvent {
   readonly reason: string;
 }
 

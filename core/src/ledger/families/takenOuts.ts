@@ -1,7 +1,7 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface TakenOut extends EventBase {
+export interface TakenOut extends JobEvent {
   readonly putInId: string;
 }
 

@@ -1,9 +1,9 @@
 import { readTold } from '../../quantity/told.ts';
 import type { UnitId } from '../../quantity/units.ts';
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export interface Torque extends EventBase {
+export interface Torque extends JobEvent {
   readonly slotId: string | null;
   readonly point: string;
   readonly targetTyped: string;

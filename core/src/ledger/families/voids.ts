@@ -1,8 +1,8 @@
-import type { EventBase } from '../eventBase.ts';
+import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 /** A job that was booked twice: nothing told in it counts. */
-export interface JobVoid extends EventBase {
+export interface JobVoid extends JobEvent {
   readonly reason: string;
 }
 
