@@ -50,14 +50,14 @@ describe('a vehicle as it is typed', () => {
 });
 
 describe('times', () => {
-  afterEach(() => useZone('UTC'));
+  afterEach(() => useZone('UTC', 'en-GB'));
   const near = new Date('2026-06-01T00:00:00Z');
   it('an instant is told in the shop’s zone, a day is told as it is', () => {
-    useZone('Pacific/Auckland');
+    useZone('Pacific/Auckland', 'en-GB');
     expect(dayText('2026-05-31T20:00:00.000Z', near)).to.equal('Mon 1 Jun');
     expect(dayText('2026-05-31', near)).to.equal('Sun 31 May');
     expect(timeText('2026-05-31T20:00:00.000Z')).to.equal('08:00');
-    useZone('America/Vancouver');
+    useZone('America/Vancouver', 'en-GB');
     expect(dayText('2026-06-01T02:00:00.000Z', near)).to.equal('Sun 31 May');
   });
   it('a day far away carries its year', () => {

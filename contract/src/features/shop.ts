@@ -1,3 +1,4 @@
+import { isLocale } from '@dauer/core/quantity';
 import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
@@ -8,7 +9,7 @@ import { importReply } from '../importFile.ts';
 const me = z.object({
   person: t.person,
   hasPin: z.boolean(),
-  shop: z.object({ name, timeZone: z.string(), currency: z.string().nullable() }),
+  shop: z.object({ name, timeZone: z.string(), currency: z.string().nullable(), locale: z.string() }),
 });
 const tablet = z.object({ id, name, registeredBy: id, registeredAt: instant, endedAt: instant.nullable() });
 /** Short, for switching on a tablet of the shop, and useless elsewhere. */
@@ -51,6 +52,16 @@ export const shop = {
         .regex(/^[A-Z]{3}$/)
         .nullable(),
     }),
+    reply: me,
+  }),
+  setLocale: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/shop/locale',
+    role: 'lead',
+    summary: 'Says how the shop writes days, numbers and sums',
+    body: z.object({ locale: z.string().min(2).max(35).refine(isLocale, 'no locale that days and numbers can be written in') }),
     reply: me,
   }),
   signIn: endpoint({

@@ -27,7 +27,9 @@ export interface Book {
 function voidedEvents(file: JobFile, voided: ReadonlySet<string>): string[] {
   if (voided.size === 0) return [];
   return EVENT_LISTS.flatMap((k) =>
-    (file[k] as readonly EventBase[]).flatMap((e) => (e.jobId !== null && voided.has(e.jobId) && familyOf(k).dropsWhenVoid(e) ? [e.id] : [])),
+    (file[k] as readonly EventBase[]).flatMap((e) =>
+      e.jobId !== null && voided.has(e.jobId) && familyOf(k).dropsWhenVoid(e) ? [e.id] : [],
+    ),
   );
 }
 

@@ -1,6 +1,6 @@
 import type { Characteristic } from '../catalogue/characteristics.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
-import { convert, fixed, groupThousands } from '../quantity/display.ts';
+import { convert, fixed, groupThousands, plainFixed } from '../quantity/display.ts';
 import { unitOf } from '../quantity/units.ts';
 import { SOURCE_WORD } from '../verdict/limits.ts';
 import type { Judged } from './judge.ts';
@@ -53,7 +53,7 @@ export function sentence(j: Judged): string {
   const room = roomLeft(j);
   const least = j.characteristic.kind === 'length' ? Math.max(j.reduced.decimals, 2) : j.reduced.decimals;
   const say = (value: number): string => figureText(j.characteristic, value, d);
-  const d = room !== null && Number(fixed(room, least)) === 0 ? least + 1 : least;
+  const d = room !== null && Number(plainFixed(room, least)) === 0 ? least + 1 : least;
   if (!j.enough && j.verdict === 'not_gauged' && j.reduced.why) return j.reduced.why;
   if (!j.enough && j.verdict === 'not_gauged')
     return `${j.reduced.taken} of at least ${j.reduced.needed} positions taken: too few to judge.`;

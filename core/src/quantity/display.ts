@@ -1,3 +1,4 @@
+import { grouped, localised } from './locale.ts';
 import { type Quantity, inPlainSigns } from './parse.ts';
 import { type Kind, type UnitId, unitOf } from './units.ts';
 
@@ -33,9 +34,19 @@ export function placesFor(resolution: number): number {
   return best;
 }
 
-/** Text of a value with fixed decimals, halves away from zero, never "-0". */
-export function fixed(value: number, decimals: number): string {
+/** Text of a value with fixed decimals, halves away from zero, never "-0", with a point whatever the locale: for files and for reading again. */
+export function plainFixed(value: number, decimals: number): string {
   return roundHalfAway(value, decimals).toFixed(decimals);
+}
+
+/** Text of a value with fixed decimals, halves away from zero, never "-0", as people read it. */
+export function fixed(value: number, decimals: number): string {
+  return localised(plainFixed(value, decimals));
+}
+
+/** A number with as many decimals as it has, as people read it. */
+export function figure(value: number): string {
+  return localised(String(value));
 }
 
 /**
@@ -71,7 +82,7 @@ export function displayWithUnit(canonical: number, kind: Kind, resolution: numbe
 
 /** Groups thousands of a distance for reading: 12000 → "12,000". */
 export function groupThousands(value: number): string {
-  return fixed(value, 0).replace(/\B(?=(\d{3})+(?!\d))/g, ',');
+  return grouped(plainFixed(value, 0));
 }
 
 /** A text as it begins a sentence. */

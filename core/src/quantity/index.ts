@@ -1,5 +1,6 @@
 /** Figures as they are typed, kept and shown: units, days, money. */
-export { convert, display, displayWithUnit, fixed, groupThousands, upperFirst } from './display.ts';
+export { convert, display, displayWithUnit, figure, fixed, groupThousands, plainFixed, upperFirst } from './display.ts';
+export { isLocale, localeNow, moneyText, USUAL_LOCALE, setNumberLocale } from './locale.ts';
 export { DomainError, toResult } from './domainError.ts';
 export { isCurrency, parseMoney } from './money.ts';
 export { parseQuantity, type Quantity } from './parse.ts';

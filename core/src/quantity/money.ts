@@ -54,7 +54,8 @@ export function parseMoney(typed: string, currency: string | null): number {
   for (const one of said) requireShopCurrency(one, currency, text);
   const [, whole = '', decimals = ''] = /^(.*?)(?:[.,](\d{1,2}))?$/.exec(figure) ?? [];
   const separators = new Set(whole.match(/\D/g) ?? []);
-  const grouped = /^\d{1,3}(?:[.,'’ ]\d{3})+$/.test(whole) && separators.size === 1;
+  // In threes, or in twos before the last three, as lakhs are written.
+  const grouped = /^(?:\d{1,3}(?:[.,'’ ]\d{3})+|\d{1,2}(?:[.,'’ ]\d{2})+[.,'’ ]\d{3})$/.test(whole) && separators.size === 1;
   const sameAsDecimal = decimals !== '' && separators.has(figure.charAt(whole.length));
   if ((!grouped && !/^\d+$/.test(whole)) || sameAsDecimal) throw not();
   const sum = Number(`${whole.replace(/\D/g, '')}.${decimals || '0'}`);

@@ -5,6 +5,7 @@ import type { z } from 'zod';
 import type { Database } from '../db/connect.ts';
 import { pageOf } from './live.ts';
 import { HttpProblem } from './problem.ts';
+import { writeAsTheShop } from '../records/locale.ts';
 import { whoAsks } from './session.ts';
 import { tell } from './tell.ts';
 
@@ -68,7 +69,9 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
       tell(db, { jobId: jobId ?? null, page: pageOf(request) });
     },
     ...(line.asItIs && { serializerCompiler: () => (whole: unknown) => JSON.stringify(whole) }),
-    handler: (request) =>
-      handler({ params: request.params, query: request.query, body: request.body, db, person: request.person ?? NOBODY, request }),
+    handler: async (request) => {
+      await writeAsTheShop(db);
+      return handler({ params: request.params, query: request.query, body: request.body, db, person: request.person ?? NOBODY, request });
+    },
   });
 }

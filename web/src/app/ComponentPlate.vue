@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { upperFirst } from '@dauer/core/quantity';
+import { figure, upperFirst } from '@dauer/core/quantity';
 import { characteristicsAt } from '@dauer/core/catalogue';
 import { whereabouts } from '@dauer/core/history';
 import { lastOpen, openDue } from '@dauer/core/judging';
@@ -65,8 +65,8 @@ const what = computed(() => {
   if (!s) return '';
   const bits = [
     s.style ? `${KIND_FACTS[s.kind].name}, ${styleName(s.kind, s.style).toLowerCase()}` : KIND_FACTS[s.kind].name,
-    s.boreMm ? `${s.boreMm} mm` : null,
-    s.lengthMm ? `${s.lengthMm} mm long` : null,
+    s.boreMm ? `${figure(s.boreMm)} mm` : null,
+    s.lengthMm ? `${figure(s.lengthMm)} mm long` : null,
     c.value?.part?.partNumber ? `no. ${c.value.part.partNumber}` : null,
   ];
   const text = bits.filter(Boolean).join(', ');

@@ -1,13 +1,15 @@
 import type { Person } from '@dauer/core/ledger';
+import { USUAL_LOCALE, setNumberLocale } from '@dauer/core/quantity';
 import type { Role } from '@dauer/core/verdict';
 import { mayCall, type Access } from '@dauer/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { useZone } from '../fittings/dates.ts';
 import { ApiProblem, call, whenSignedOut } from './client.ts';
+import { vuetify } from './theme.ts';
 import { forgetKept, isAway } from './kept.ts';
 
-type Shop = { name: string; timeZone: string; currency: string | null };
+type Shop = { name: string; timeZone: string; currency: string | null; locale?: string };
 type Me = { person: Person; hasPin: boolean; shop: Shop };
 /** Who was signed in last, for a page that opens while the server is away. What they take is sent once they are signed in again. */
 const ME = 'dauer.me';
@@ -22,7 +24,7 @@ function lastHere(): Me | null {
 /** Who is signed in on this device. */
 export const useSession = defineStore('session', () => {
   const person = ref<Person | null>(null);
-  const shop = ref<Shop>({ name: '', timeZone: 'UTC', currency: null });
+  const shop = ref<Shop>({ name: '', timeZone: 'UTC', currency: null, locale: USUAL_LOCALE });
   const hasPin = ref(false);
   const asked = ref(false);
   /** The session ended while somebody was working: asked for again in place, so that nothing typed is lost. */
@@ -33,7 +35,10 @@ export const useSession = defineStore('session', () => {
     person.value = me.person;
     hasPin.value = me.hasPin;
     shop.value = me.shop;
-    useZone(me.shop.timeZone);
+    const locale = me.shop.locale ?? USUAL_LOCALE;
+    setNumberLocale(locale);
+    vuetify.date.instance.locale = locale;
+    useZone(me.shop.timeZone, locale);
     expired.value = false;
     asked.value = true;
   }

@@ -1,18 +1,30 @@
+import { USUAL_LOCALE } from '@dauer/core/quantity';
+
 const NEAR_MS = 183 * 86400000;
 
-function formats(zone: string): { near: Intl.DateTimeFormat; far: Intl.DateTimeFormat; time: Intl.DateTimeFormat } {
+const SAME = { numberingSystem: 'latn', calendar: 'gregory' } as const;
+
+function formats(
+  zone: string,
+  locale: string,
+): { near: Intl.DateTimeFormat; far: Intl.DateTimeFormat; time: Intl.DateTimeFormat; clock: Intl.DateTimeFormat } {
   return {
-    near: new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }),
-    far: new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }),
-    time: new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }),
+    near: new Intl.DateTimeFormat(locale, { ...SAME, weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }),
+    far: new Intl.DateTimeFormat(locale, { ...SAME, day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }),
+    time: new Intl.DateTimeFormat(locale, { ...SAME, hour: '2-digit', minute: '2-digit', timeZone: zone }),
+    clock: new Intl.DateTimeFormat(locale, {
+      ...SAME,
+      ...{ weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: zone },
+    }),
   };
 }
-const plain = formats('UTC');
+let plain = formats('UTC', USUAL_LOCALE);
 let shop = plain;
 
-/** Instants are told in the shop's one time zone from now on, wherever this device is. */
-export function useZone(zone: string): void {
-  shop = formats(zone);
+/** Days and instants are told in the shop's one time zone and in its way of writing from now on, wherever this device is. */
+export function useZone(zone: string, locale: string): void {
+  plain = formats('UTC', locale);
+  shop = formats(zone, locale);
 }
 
 /** A day as the shop says it: "Thu 3 Dec" within half a year, "6 Oct 2021" else. Takes a day or an instant. */
@@ -32,4 +44,9 @@ export function hoursText(minutes: number): string {
 /** Time of day of an instant, by the shop's clock. */
 export function timeText(iso: string): string {
   return shop.time.format(new Date(iso));
+}
+
+/** Day and time of day of an instant, by the shop's clock. */
+export function clockText(at: Date): string {
+  return shop.clock.format(at);
 }

@@ -16,6 +16,7 @@ export const shop = pgTable('shop', {
   demo: boolean().notNull().default(false),
   /** ISO 4217 code that sums are in; null until a lead sets it. */
   currency: text(),
+  locale: text().notNull().default('en-GB'),
   version: integer().notNull().default(1),
 });
 /** Keys the processes share; never in the code, never sent. */

@@ -2,6 +2,7 @@ import { mayCall, SHEET_PDF } from '@dauer/contract';
 import { deriveJob } from '@dauer/core/job';
 import { buildSheet } from '@dauer/core/views';
 import { eq } from 'drizzle-orm';
+import { USUAL_LOCALE } from '@dauer/core/quantity';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
@@ -28,6 +29,7 @@ async function printed(db: Database, jobId: string, withOwner: boolean): Promise
     sheet: file.release?.sheet ?? buildSheet(deriveJob(file, now), now),
     shopName: own?.name ?? 'Workshop',
     zone: own?.timeZone ?? 'UTC',
+    locale: own?.locale ?? USUAL_LOCALE,
     ownerName: withOwner && of?.name ? of.name : null,
   };
 }

@@ -46,15 +46,21 @@ export interface Printed {
   readonly sheet: HandbackSheet;
   readonly shopName: string;
   readonly zone: string;
+  readonly locale: string;
   readonly ownerName: string | null;
 }
 
-function definition({ file, sheet, shopName, zone, ownerName }: Printed): TDocumentDefinitions {
+function definition({ file, sheet, shopName, zone, locale, ownerName }: Printed): TDocumentDefinitions {
   const { release } = file;
   const day = (at: string): string =>
-    new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: at.length === 10 ? 'UTC' : zone }).format(
-      new Date(at),
-    );
+    new Intl.DateTimeFormat(locale, {
+      numberingSystem: 'latn',
+      calendar: 'gregory',
+      day: 'numeric',
+      month: 'long',
+      year: 'numeric',
+      timeZone: at.length === 10 ? 'UTC' : zone,
+    }).format(new Date(at));
   const who = (id: string): string => file.people.find((p) => p.id === id)?.name ?? 'unknown';
   const plain = (text: string): string => printable(text);
   const second = (text: string) => ({ text: plain(text), color: SECOND, fontSize: 8.5 });

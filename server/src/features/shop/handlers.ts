@@ -4,6 +4,7 @@ import { hashPassword } from '../../platform/password.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { beginSession, deviceOf, endAllSessions, endSession } from '../../platform/session.ts';
+import { forgetLocale } from '../../records/locale.ts';
 import { FROM_BEFORE_ID } from '../../records/people.ts';
 import { addAccount, checkSignIn } from './accounts.ts';
 import { importHistory } from './import/history.ts';
@@ -36,6 +37,7 @@ type Names =
   | 'addPerson'
   | 'changePerson'
   | 'importHistory'
+  | 'setLocale'
   | 'search';
 
 export const shopHandlers: Pick<Handlers, Names> = {
@@ -83,6 +85,13 @@ export const shopHandlers: Pick<Handlers, Names> = {
     return { done: true };
   },
   me: async ({ db, person }) => {
+    const [row] = await db.select().from(account).where(eq(account.id, person.id));
+    if (!row) throw notFound('account');
+    return meOf(db, row);
+  },
+  setLocale: async ({ db, person, body }) => {
+    await db.update(shop).set({ locale: body.locale });
+    forgetLocale(db);
     const [row] = await db.select().from(account).where(eq(account.id, person.id));
     if (!row) throw notFound('account');
     return meOf(db, row);

@@ -1,3 +1,4 @@
+import { USUAL_LOCALE } from '@dauer/core/quantity';
 import type { Database } from '../../db/connect.ts';
 import { shop } from '../../db/schema.ts';
 import type { AccountRow } from './accounts.ts';
@@ -11,6 +12,11 @@ export async function meOf(db: Database, row: AccountRow) {
   return {
     person: personOf(row),
     hasPin: row.pinHash !== null,
-    shop: { name: own?.name ?? 'Workshop', timeZone: own?.timeZone ?? 'UTC', currency: own?.currency ?? null },
+    shop: {
+      name: own?.name ?? 'Workshop',
+      timeZone: own?.timeZone ?? 'UTC',
+      currency: own?.currency ?? null,
+      locale: own?.locale ?? USUAL_LOCALE,
+    },
   };
 }

@@ -23,6 +23,7 @@ import { blankVehicle, faultsOf, orNull, vehicleOf } from './vehicleDraft.ts';
 import BrakesSection from './BrakesSection.vue';
 import VehicleFields from './VehicleFields.vue';
 import { FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
+import DayField from '../../fittings/DayField.vue';
 
 /** Books a vehicle in. What is typed stays on this device until it is in the book. */
 const router = useRouter();
@@ -139,7 +140,7 @@ async function bookIn(): Promise<void> {
         <h2 class="line">The job</h2>
         <div class="fields">
           <v-select v-if="!form.loose" v-model="form.kind" label="Kind of job" :items="JOB_KINDS" />
-          <v-text-field v-model="form.promised" label="Promised for" type="date" />
+          <DayField v-model="form.promised" label="Promised for" />
           <v-text-field v-model="form.fluidKnown" label="What is known of the fluid" />
           <v-select v-model="form.finish" label="Finish agreed" :items="FINISH_ITEMS" />
           <v-text-field v-model="form.authorised" label="Sum authorised" inputmode="decimal" :error-messages="fields['authorised']" />

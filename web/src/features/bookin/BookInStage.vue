@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { moneyText } from '@dauer/core/quantity';
 import { KIND_OF_JOB } from '@dauer/core/history';
 import { type Corner, CORNER_NAME, cornersOf, placeName, slotById } from '@dauer/core/layout';
 import type { Job } from '@dauer/core/ledger';
@@ -19,6 +20,7 @@ import StaleTable from '../../fittings/StaleTable.vue';
 import VehicleSection from './VehicleSection.vue';
 import WorksOn from './WorksOn.vue';
 import { FINISHES, FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
+import DayField from '../../fittings/DayField.vue';
 
 /** What was said and seen at the desk: complaint, wish, scope, promise, distance, and the layout as a list. */
 const job = useJob();
@@ -44,7 +46,7 @@ const fromJob = (j: Job): Draft => ({
   fluidKnown: j.fluidKnown,
   promised: j.promised ?? '',
   finish: j.finish,
-  authorised: j.authorised === null ? '' : String(j.authorised),
+  authorised: j.authorised === null ? '' : moneyText(j.authorised, null),
   scopeCorners: [...j.scopeCorners],
   scopeIn: [...j.scopeIn],
   scopeOut: [...j.scopeOut],
@@ -112,7 +114,7 @@ const rows = computed(() => {
     { what: 'Fluid', mine: mine.fluidKnown, theirs: other.fluidKnown },
     { what: 'Finish', mine: FINISHES[mine.finish], theirs: FINISHES[other.finish] },
     { what: 'Authorised', mine: mine.authorised, theirs: other.authorised },
-    { what: 'Promised', mine: mine.promised, theirs: other.promised },
+    { what: 'Promised', mine: dayText(mine.promised), theirs: dayText(other.promised) },
     { what: 'Taken in', mine: corners(mine.scopeCorners), theirs: corners(other.scopeCorners) },
   ];
 });
@@ -152,7 +154,7 @@ async function showOwner(): Promise<void> {
     <form class="desk" @submit.prevent="save">
       <div class="fields">
         <v-select v-model="draft.kind" label="Kind of job" :items="JOB_KINDS" :readonly="!writable" />
-        <v-text-field v-model="draft.promised" label="Promised for" type="date" :readonly="!writable" />
+        <DayField v-model="draft.promised" label="Promised for" :readonly="!writable" />
         <v-text-field v-model="draft.fluidKnown" label="What is known of the fluid" :readonly="!writable" />
         <v-select v-model="draft.finish" label="Finish agreed" :items="FINISH_ITEMS" :readonly="!writable" />
         <v-text-field v-model="draft.authorised" label="Sum authorised" inputmode="decimal" :readonly="!writable" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figure } from '@dauer/core/quantity';
 import type { JobState } from '@dauer/core/job';
 import { placeName, styleName } from '@dauer/core/layout';
 import { revisionText } from '@dauer/core/views';
@@ -41,8 +42,8 @@ function saveDrawing(): void {
           {{
             [
               s.style ? styleName(s.kind, s.style).toLowerCase() : null,
-              s.boreMm ? `${s.boreMm} mm` : null,
-              s.lengthMm ? `${s.lengthMm} mm long` : null,
+              s.boreMm ? `${figure(s.boreMm)} mm` : null,
+              s.lengthMm ? `${figure(s.lengthMm)} mm long` : null,
             ]
               .filter(Boolean)
               .join(', ')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figure } from '@dauer/core/quantity';
 import type { Vehicle } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
@@ -18,8 +19,8 @@ const faults = ref<Record<string, string>>({});
 function weights(v: Vehicle): (readonly [string, string])[] {
   const said = [
     v.massKg ? `${v.massKg} kg${v.massFrontKg ? `, ${v.massFrontKg} kg on the front axle` : ''}` : null,
-    v.wheelbaseMm ? `wheelbase ${v.wheelbaseMm} mm` : null,
-    v.cgHeightMm ? `centre of gravity ${v.cgHeightMm} mm up` : null,
+    v.wheelbaseMm ? `wheelbase ${figure(v.wheelbaseMm)} mm` : null,
+    v.cgHeightMm ? `centre of gravity ${figure(v.cgHeightMm)} mm up` : null,
     v.tyreRadiusFrontMm ? `tyre radius ${[v.tyreRadiusFrontMm, v.tyreRadiusRearMm].filter(Boolean).join(' and ')} mm` : null,
   ].filter((x) => x !== null);
   return said.length > 0 ? [['Measures', said.join(', ')]] : [];

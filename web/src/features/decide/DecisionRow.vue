@@ -10,6 +10,7 @@ import type { Proposal } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
+import DayField from '../../fittings/DayField.vue';
 
 const props = defineProps<{
   component: Component;
@@ -127,7 +128,7 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
     <form v-if="writable && (wanted === 'put_off' || editing)" class="why" @submit.prevent="keep">
       <v-text-field v-model="reason" v-focus density="compact" :label="wanted === 'put_off' ? 'Why it is put off' : 'Reason'" />
       <template v-if="chosen === 'put_off'">
-        <v-text-field v-model="on" density="compact" type="date" label="Until the day" />
+        <DayField v-model="on" density="compact" label="Until the day" />
         <v-text-field v-model="km" density="compact" :label="`Until the counter shows (${distanceUnit})`" :error-messages="kmWrong" />
         <v-select v-if="accesses.length > 0" v-model="access" density="compact" clearable label="Until this is open" :items="accesses" />
       </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figure } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { writtenUpLater } from '@dauer/core/history';
 import { causeMissing, type Component, FINDING_VERDICT } from '@dauer/core/judging';
@@ -26,8 +27,8 @@ function about(f: Finding): string {
 }
 /** Where it is on the part, in words. */
 function where(f: Finding): string {
-  const stretch = f.fromMm !== null && f.toMm !== null ? `${f.fromMm} to ${f.toMm} mm` : '';
-  const deep = f.depthMm !== null ? `${f.depthMm} mm deep` : '';
+  const stretch = f.fromMm !== null && f.toMm !== null ? `${figure(f.fromMm)} to ${figure(f.toMm)} mm` : '';
+  const deep = f.depthMm !== null ? `${figure(f.depthMm)} mm deep` : '';
   return [f.place ?? '', stretch, deep].filter((x) => x !== '').join(', ');
 }
 </script>

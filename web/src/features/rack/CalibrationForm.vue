@@ -4,6 +4,7 @@ import { v7 } from 'uuid';
 import { ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import { CALIBRATION_RESULTS } from './results.ts';
+import DayField from '../../fittings/DayField.vue';
 
 /** A calibration as its certificate has it; the gauge gets its next due date by it. */
 const props = defineProps<{ gaugeId: string; unit: string; read: (text: string) => number }>();
@@ -39,12 +40,12 @@ async function calibrate(): Promise<void> {
   <form class="plate form" @submit.prevent="calibrate">
     <h2 class="line">A calibration</h2>
     <div class="fields">
-      <v-text-field v-model="cal.on" label="On" type="date" />
+      <DayField v-model="cal.on" label="On" />
       <v-text-field v-model="cal.by" label="Done by" />
       <v-select v-model="cal.result" label="Found" :items="CALIBRATION_RESULTS" />
       <v-text-field v-model="cal.offBy" :label="`It was off by (${unit})`" inputmode="decimal" />
       <v-text-field v-model="cal.certificate" label="Certificate" />
-      <v-text-field v-model="cal.nextDue" label="Next due" type="date" />
+      <DayField v-model="cal.nextDue" label="Next due" />
     </div>
     <p v-if="cal.result === 'out'" class="second">A lead then calls it back from the day since when it may have been off.</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -5,6 +5,7 @@ import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
+import DayField from '../../fittings/DayField.vue';
 
 /** A gauge that is entered, or a new version of one: what it is and how far it can be trusted. */
 const props = defineProps<{ from: GaugeVersion | null }>();
@@ -94,7 +95,7 @@ async function enter(): Promise<void> {
         <v-text-field v-model="f.rangeLow" :label="`Range from (${unit})`" />
         <v-text-field v-model="f.rangeHigh" :label="`Range to (${unit})`" />
         <v-text-field v-model="f.settingPiece" :label="`Setting piece (${unit})`" />
-        <v-text-field v-model="f.due" label="Calibration due" type="date" />
+        <DayField v-model="f.due" label="Calibration due" />
       </div>
       <label class="tick">
         <input v-model="f.checkFirst" type="checkbox" />

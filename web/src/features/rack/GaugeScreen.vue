@@ -14,6 +14,7 @@ import GaugeForm from './GaugeForm.vue';
 import LeanedList from './LeanedList.vue';
 import { CALIBRATION_RESULTS } from './results.ts';
 import StudyForm from './StudyForm.vue';
+import DayField from '../../fittings/DayField.vue';
 
 /** One gauge: how far it can be trusted, and everything that was found out about it. */
 const route = useRoute();
@@ -131,7 +132,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
       <form v-if="doing === 'call_back'" class="plate form" @submit.prevent="callBack">
         <h2 class="line">Call it back</h2>
         <div class="fields">
-          <v-text-field v-model="back.since" label="Off since" type="date" />
+          <DayField v-model="back.since" label="Off since" />
           <v-text-field v-model="back.offBy" :label="`By up to (${unit})`" inputmode="decimal" />
           <v-text-field v-model="back.why" label="Why" placeholder="dropped; found out at calibration" />
         </div>

@@ -10,6 +10,7 @@ import { v7 } from 'uuid';
 import { useJob } from '../../app/job.ts';
 import OnlyNow from './OnlyNow.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
+import DayField from '../../fittings/DayField.vue';
 
 /** One part that is being worked on: off, away, machined, resealed, back on; or a new one in its place. */
 const props = defineProps<{ component: Component; writable: boolean }>();
@@ -183,7 +184,7 @@ function fitNew(): void {
       <v-text-field v-model="number" label="Part number" />
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
       <v-checkbox v-model="temporary" label="For now only" />
-      <v-text-field v-if="temporary" v-model="until" type="date" label="Until" />
+      <DayField v-if="temporary" v-model="until" label="Until" />
       <button class="act main" type="submit">Fitted</button>
       <button class="act" type="button" @click="fitting = false">Not yet</button>
     </form>

@@ -9,9 +9,9 @@ import { keyList, lettersOn } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import { useTheme } from '../../app/theme.ts';
 import AddTablet from './AddTablet.vue';
-import CurrencyDialog from './CurrencyDialog.vue';
 import BackupSection from './BackupSection.vue';
 import TabletSection from './TabletSection.vue';
+import WritingDialog from './WritingDialog.vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** People, and how this device behaves. */
@@ -21,7 +21,7 @@ const { chosen } = useTheme();
 const { data, error, refetch } = useQuery({ key: ['people'], query: () => call('people') });
 void refetch();
 const open = ref(false);
-const money = ref(false);
+const writing = ref(false);
 const problem = ref('');
 const f = ref({ name: '', login: '', password: '', role: 'technician' as Role });
 const ROLES: readonly { value: Role; label: string }[] = [
@@ -64,8 +64,9 @@ async function signOut(): Promise<void> {
     <div class="head">
       <h1>{{ session.shop.name }}</h1>
       <span class="second">
-        days and hours in {{ session.shop.timeZone }}, sums in {{ session.shop.currency ?? 'no currency yet' }}
-        <button v-if="session.may('lead')" class="link" type="button" @click="money = true">Change</button>
+        days and hours in {{ session.shop.timeZone }}, written as in {{ session.shop.locale }}; sums in
+        {{ session.shop.currency ?? 'no currency yet' }}
+        <button v-if="session.may('lead')" class="link" type="button" @click="writing = true">Change</button>
       </span>
       <span class="grow" />
       <button class="act" type="button" @click="everywhere">Sign me out everywhere</button>
@@ -158,7 +159,7 @@ async function signOut(): Promise<void> {
         not certify.
       </p>
     </section>
-    <CurrencyDialog v-if="money" @close="money = false" />
+    <WritingDialog v-if="writing" @close="writing = false" />
     <v-dialog v-model="open">
       <form class="dialog col" @submit.prevent="add">
         <h2>Add somebody</h2>

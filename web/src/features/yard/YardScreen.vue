@@ -10,7 +10,7 @@ import { onChange } from '../../app/live.ts';
 import { useSession } from '../../app/session.ts';
 import BayRow from './BayRow.vue';
 import FluidDue from './FluidDue.vue';
-import { dayText } from '../../fittings/dates.ts';
+import { clockText, dayText } from '../../fittings/dates.ts';
 
 /** The vehicles in the shop: where each stands, what it waits for, what can be done right now, what is due. */
 const session = useSession();
@@ -28,16 +28,7 @@ const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven
 const title = computed(() => `${NUMBERS[all.value] ?? String(all.value)} in the shop`);
 const workable = computed(() => jobs.value.filter((j) => j.next !== null).length);
 const now = useNow({ interval: 10000 });
-const clock = computed(() =>
-  new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: session.shop.timeZone,
-  }).format(now.value),
-);
+const clock = computed(() => clockText(now.value));
 const off = onLetter('KeyN', () => {
   if (session.may('technician')) void router.push('/book-in');
 });

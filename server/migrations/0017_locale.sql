@@ -1,0 +1,1 @@
+ALTER TABLE "shop" ADD COLUMN "locale" text DEFAULT 'en-GB' NOT NULL;
