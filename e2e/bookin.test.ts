@@ -40,6 +40,18 @@ describe('booking in', function () {
   };
   const fill = async (label: string, text: string): Promise<void> => page.getByLabel(label, { exact: true }).fill(text);
 
+  /** A day in the order of the shop, whatever the order of the browser's own. */
+  const promise = async (typed: string, said: string): Promise<void> => {
+    expect(await page.evaluate(() => navigator.language)).to.equal('en-US');
+    const field = page.getByLabel('Promised for');
+    await field.fill('03/12/1027');
+    await field.press('Tab');
+    await page.getByText('A day of the year 1027 was typed').waitFor();
+    await field.fill(typed);
+    await field.press('Tab');
+    await page.getByText(said).waitFor();
+  };
+
   it('takes every vehicle of the shop, each drawn with its wheels before it is in the book', async () => {
     for (const [name, template, wheels] of FLEET) {
       await page.goto(`${house.url}/book-in`);
@@ -49,11 +61,18 @@ describe('booking in', function () {
       await fill('Model', name.split(' ')[1] ?? name);
       await page.getByRole('radio', { name: template }).first().click();
       await fill('Complaint, in the owner’s words', 'Brakes badly');
+      if (name === FLEET[0]?.[0]) await promise('03/12/2027', 'Friday, 3 December 2027');
       await button('Book it in').click();
       await page.getByRole('heading', { name, exact: true }).waitFor();
       expect(await page.locator('svg[data-map] .wheelname').count(), name).to.equal(wheels);
       expect(await page.locator('svg[data-map] .drawn').count(), name).to.be.above(wheels);
     }
+  });
+
+  it('keeps a promise on the day that was meant', async () => {
+    const jobId = await jobOf(FLEET[0]?.[0] ?? '');
+    const file = (await (await page.context().request.get(`${house.url}/api/jobs/${jobId}`)).json()) as { job: { promised: string } };
+    expect(file.job.promised).to.equal('2027-12-03');
   });
 
   it('takes units alone, and asks of them only what can be done on a bench', async () => {
@@ -252,7 +271,9 @@ describe('booking in', function () {
     await page.goto(`${house.url}/gauges`);
     await page.getByRole('link', { name: 'M-03' }).click();
     await button('Call it back').first().click();
-    await page.getByLabel('Off since').fill('2020-01-01');
+    await page.getByLabel('Off since').fill('01/01/2020');
+    await page.getByLabel('Off since').press('Tab');
+    await page.getByText('Wednesday, 1 January 2020').waitFor();
     await page.getByLabel(/^By up to/).fill('0.03');
     await page.getByText(/would fall differently/).waitFor();
     await page.getByLabel('Why', { exact: true }).fill('Dropped on the floor');

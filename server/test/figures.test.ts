@@ -1,3 +1,4 @@
+import { fixed } from '@dauer/core/quantity';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
@@ -105,6 +106,32 @@ describe('figures at the door of the book', () => {
     expect([listed.status, listed.body.code]).to.deep.equal([422, 'wrong_side']);
     expect((await shop.lead.ask<unknown[]>('GET', '/api/limits')).body).to.deep.equal([]);
   });
+  it('the shop’s way of writing is set by a lead, and what the server writes follows it', async () => {
+    const t = shop.technician;
+    const set = (locale: string, who = shop.lead) => who.ask<{ shop: { locale: string } }>('POST', '/api/shop/locale', { locale });
+    expect((await set('de-DE', t)).status).to.equal(403);
+    for (const no of ['', 'x', 'no such place', '12']) expect((await set(no)).status, no).to.equal(400);
+    expect((await shop.reader.ask<{ shop: { locale: string } }>('GET', '/api/me')).body.shop.locale).to.equal('en-GB');
+    // A job's sentences are made in this very process: of every request, as the shop writes now.
+    const written = async (): Promise<string> => {
+      await shop.reader.file(car.jobId);
+      return fixed(11.05, 2);
+    };
+    expect(await written()).to.equal('11.05');
+    try {
+      expect((await set('de-DE')).body.shop.locale).to.equal('de-DE');
+      expect(await written()).to.equal('11,05');
+      const other = await openShop();
+      expect((await other.reader.file((await bookIn(other.technician)).jobId)).job.id.length).to.equal(36);
+      expect(fixed(11.05, 2), 'another shop').to.equal('11.05');
+      await other.close();
+      expect(await written()).to.equal('11,05');
+    } finally {
+      expect((await set('en-GB')).status).to.equal(200);
+    }
+    expect(await written()).to.equal('11.05');
+  });
+
   it('the shop’s currency is set by a lead, and everybody is told', async () => {
     expect((await shop.technician.ask('POST', '/api/shop/currency', { currency: 'GBP' })).status).to.equal(403);
     expect((await shop.lead.ask('POST', '/api/shop/currency', { currency: 'pounds' })).status).to.equal(400);

@@ -58,9 +58,14 @@ export function figure(value: number): string {
  * Source: handbook, Quantities.
  */
 export function display(canonical: number, kind: Kind, resolution: number, shown: UnitId, fraction = false): string {
+  return localised(plainDisplay(canonical, kind, resolution, shown, fraction));
+}
+
+/** The same with a point whatever the locale: as an instrument would have typed it. */
+export function plainDisplay(canonical: number, kind: Kind, resolution: number, shown: UnitId, fraction = false): string {
   const unit = unitOf(kind, shown);
   const worth = (fraction ? 0.0254 : resolution) / unit.factor;
-  return fixed(convert(canonical, kind, shown), placesFor(worth));
+  return plainFixed(convert(canonical, kind, shown), placesFor(worth));
 }
 
 /**

@@ -1,5 +1,5 @@
 /** Figures as they are typed, kept and shown: units, days, money. */
-export { convert, display, displayWithUnit, figure, fixed, groupThousands, plainFixed, upperFirst } from './display.ts';
+export { convert, display, displayWithUnit, figure, fixed, groupThousands, plainDisplay, plainFixed, upperFirst } from './display.ts';
 export { isLocale, localeNow, moneyText, USUAL_LOCALE, setNumberLocale } from './locale.ts';
 export { DomainError, toResult } from './domainError.ts';
 export { isCurrency, parseMoney } from './money.ts';

@@ -6,7 +6,7 @@ import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { useZone } from '../fittings/dates.ts';
 import { ApiProblem, call, whenSignedOut } from './client.ts';
-import { vuetify } from './theme.ts';
+import { pickDaysAs } from './theme.ts';
 import { forgetKept, isAway } from './kept.ts';
 
 type Shop = { name: string; timeZone: string; currency: string | null; locale?: string };
@@ -37,7 +37,7 @@ export const useSession = defineStore('session', () => {
     shop.value = me.shop;
     const locale = me.shop.locale ?? USUAL_LOCALE;
     setNumberLocale(locale);
-    vuetify.date.instance.locale = locale;
+    pickDaysAs(locale);
     useZone(me.shop.timeZone, locale);
     expired.value = false;
     asked.value = true;

@@ -1,3 +1,4 @@
+import { USUAL_LOCALE } from '@dauer/core/quantity';
 import { mdiCheckboxBlankOutline, mdiCheckboxMarkedOutline, mdiChevronDown, mdiClose } from '@mdi/js';
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
 import { computed, watchEffect } from 'vue';
@@ -7,6 +8,7 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 
 /** Vuetify, themed once for all screens. */
 export const vuetify = createVuetify({
+  date: { locale: { en: USUAL_LOCALE } },
   icons: {
     defaultSet: 'mdi',
     sets: { mdi },
@@ -50,6 +52,14 @@ export const vuetify = createVuetify({
     VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
     VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary', rows: 2, autoGrow: true },
     VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },
+    VDateInput: {
+      variant: 'outlined',
+      density: 'comfortable',
+      hideDetails: 'auto',
+      color: 'primary',
+      menuProps: { transition: false, offset: 8 },
+    },
+    VDatePicker: { color: 'primary', border: true, rounded: 0 },
     VCheckbox: { hideDetails: 'auto', color: 'primary', density: 'comfortable' },
     VDialog: { maxWidth: 620, transition: false },
   },
@@ -71,4 +81,10 @@ export function applyTheme(): void {
     document.documentElement.dataset['theme'] = shown.value;
     vuetify.theme.change(shown.value);
   });
+}
+
+/** Days are typed and picked in this order from now on. */
+export function pickDaysAs(locale: string): void {
+  Object.assign(vuetify.date.options.locale, { en: locale });
+  vuetify.date.instance.locale = locale;
 }

@@ -1,20 +1,33 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { wholeDayText } from './dates.ts';
 
 /** A day, typed or picked in the order in which the shop writes it; kept as YYYY-MM-DD, empty where none is given. */
 const model = defineModel<string>({ required: true });
+/** Years that a shop has to do with: one beyond them is a slip of the finger. */
+const [FIRST, LAST] = [1950, 2099];
 const two = (n: number): string => String(n).padStart(2, '0');
+const refused = ref('');
 const at = computed({
   get: () => {
-    const [, y, m, d] = /^(\d{4})-(\d{2})-(\d{2})$/.exec(model.value) ?? [];
+    const [, y, m, d] = /^(\d{4})-(\d{2})-(\d{2})/.exec(model.value) ?? [];
     return y === undefined ? null : new Date(Number(y), Number(m) - 1, Number(d));
   },
   set: (day: Date | null) => {
-    model.value = day === null ? '' : `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
+    const year = day?.getFullYear() ?? FIRST;
+    refused.value = year < FIRST || year > LAST ? `A day of the year ${year} was typed. Type it with a year from ${FIRST} on.` : '';
+    model.value = day === null || refused.value !== '' ? '' : `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
   },
 });
 </script>
 
 <template>
-  <v-date-input v-model="at" prepend-icon="" append-inner-icon="$calendar" :picker-props="{ hideHeader: true }" />
+  <v-date-input
+    v-model="at"
+    prepend-icon=""
+    append-inner-icon="$calendar"
+    :error-messages="refused"
+    :hint="model === '' ? '' : wholeDayText(model)"
+    persistent-hint
+  />
 </template>

@@ -7,11 +7,18 @@ const SAME = { numberingSystem: 'latn', calendar: 'gregory' } as const;
 function formats(
   zone: string,
   locale: string,
-): { near: Intl.DateTimeFormat; far: Intl.DateTimeFormat; time: Intl.DateTimeFormat; clock: Intl.DateTimeFormat } {
+): {
+  near: Intl.DateTimeFormat;
+  far: Intl.DateTimeFormat;
+  time: Intl.DateTimeFormat;
+  clock: Intl.DateTimeFormat;
+  whole: Intl.DateTimeFormat;
+} {
   return {
     near: new Intl.DateTimeFormat(locale, { ...SAME, weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }),
     far: new Intl.DateTimeFormat(locale, { ...SAME, day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }),
     time: new Intl.DateTimeFormat(locale, { ...SAME, hour: '2-digit', minute: '2-digit', timeZone: zone }),
+    whole: new Intl.DateTimeFormat(locale, { ...SAME, weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: zone }),
     clock: new Intl.DateTimeFormat(locale, {
       ...SAME,
       ...{ weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: zone },
@@ -34,6 +41,11 @@ export function dayText(iso: string, today = new Date()): string {
   const at = new Date(isDay ? `${iso}T00:00:00Z` : iso);
   const { near, far } = isDay ? plain : shop;
   return (Math.abs(at.getTime() - today.getTime()) < NEAR_MS ? near : far).format(at);
+}
+
+/** A day with nothing left out: "Thursday 3 December 2026". */
+export function wholeDayText(day: string): string {
+  return plain.whole.format(new Date(`${day.slice(0, 10)}T00:00:00Z`));
 }
 
 /** Minutes as a clock is read: "3 h 12". */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '@dauer/core/quantity';
 import { isDuty } from '@dauer/core/ledger';
 import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
 import { fluidState } from '@dauer/core/history';
@@ -39,7 +40,7 @@ const dueText = computed(() => {
   const { why, water, changed } = due.value;
   const rest = [
     why,
-    ...(water === null ? [] : [`water now about ${water.toFixed(1)} %`]),
+    ...(water === null ? [] : [`water now about ${fixed(water, 1)} %`]),
     changed === null ? 'no whole change on record' : `changed ${dayText(changed)}`,
   ];
   return `${rest.join('; ').replace(/^./, (c) => c.toUpperCase())}.`;

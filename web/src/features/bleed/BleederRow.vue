@@ -2,7 +2,7 @@
 import { circuitName, closedClear } from '@dauer/core/history';
 import { placeLock } from '@dauer/core/job';
 import type { BleedMethod, BleedPull } from '@dauer/core/ledger';
-import { DomainError, readTold } from '@dauer/core/quantity';
+import { DomainError, fixed, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { type BleedStep, METHOD_NAME, PRESSING } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
@@ -60,7 +60,7 @@ function log(): void {
       <b class="plate-font">{{ name }}</b>
       <span class="second small">
         {{ circuitName(step.circuit) }},
-        <span class="fig">{{ (step.lengthMm / 1000).toFixed(2) }} m</span>
+        <span class="fig">{{ fixed(step.lengthMm / 1000, 2) }} m</span>
       </span>
     </span>
     <span class="state">

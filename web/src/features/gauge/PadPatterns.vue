@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PAD_CORNERS, type PadReadings, reducePads, type Taken } from '@dauer/core/metrology';
-import { toResult } from '@dauer/core/quantity';
+import { fixed, toResult } from '@dauer/core/quantity';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
 
@@ -25,7 +25,7 @@ const patterns = computed(() => {
 
 <template>
   <p v-for="p in patterns" :key="p.code">
-    <b class="plate-font">Uneven by {{ p.difference.toFixed(1) }} mm</b>
+    <b class="plate-font">Uneven by {{ fixed(p.difference, 1) }} mm</b>
     {{ p.means }}
   </p>
 </template>

@@ -1,5 +1,5 @@
 import { type LiveValue, stableValue } from '@dauer/core/metrology';
-import { display, type Kind, parseQuantity, toResult, type UnitId, unitOf } from '@dauer/core/quantity';
+import { plainDisplay, type Kind, parseQuantity, toResult, type UnitId, unitOf } from '@dauer/core/quantity';
 import { computed, type ComputedRef, ref, type Ref, watch } from 'vue';
 import type { useInstrument } from '../../app/instruments.ts';
 
@@ -16,7 +16,7 @@ export function useLive(instrument: ReturnType<typeof useInstrument>, kind: Comp
     const q = toResult(() => parseQuantity(`${m.text} ${m.unit}`, kind.value, unit.value));
     const same = m.unit === unitOf(kind.value, unit.value).symbol;
     if (!q.ok) return { text: m.text, canonical: null, resolution: 0 };
-    const text = same ? m.text : display(q.value.canonical, kind.value, q.value.resolution, unit.value);
+    const text = same ? m.text : plainDisplay(q.value.canonical, kind.value, q.value.resolution, unit.value);
     return { text, canonical: q.value.canonical, resolution: q.value.resolution };
   });
   watch(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figure } from '@dauer/core/quantity';
 import { GAUGE_KIND_NAME, GAUGE_UNIT } from '@dauer/core/catalogue';
 import type { GaugeVersion } from '@dauer/core/ledger';
 import { goodTo, roundedUp, tellsApart } from '@dauer/core/metrology';
@@ -26,7 +27,7 @@ function entered(): void {
 }
 /** A wrench is good to a share of what it is set to. */
 const goodText = (g: GaugeVersion): string =>
-  g.kind === 'torque_wrench' ? `±${Number((g.accuracy * 100).toFixed(1))} %` : `±${roundedUp(goodTo(g))} ${GAUGE_UNIT[g.kind]}`;
+  g.kind === 'torque_wrench' ? `±${figure(Number((g.accuracy * 100).toFixed(1)))} %` : `±${roundedUp(goodTo(g))} ${GAUGE_UNIT[g.kind]}`;
 const tellsText = (g: GaugeVersion): string => (g.kind === 'torque_wrench' ? '–' : `${roundedUp(tellsApart(g))} ${GAUGE_UNIT[g.kind]}`);
 /** The key that instruments speak with: shown to a lead, made anew on request. */
 const key = ref<string | null>(null);

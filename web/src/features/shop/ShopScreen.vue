@@ -63,15 +63,15 @@ async function signOut(): Promise<void> {
   <main class="screen">
     <div class="head">
       <h1>{{ session.shop.name }}</h1>
-      <span class="second">
-        days and hours in {{ session.shop.timeZone }}, written as in {{ session.shop.locale }}; sums in
-        {{ session.shop.currency ?? 'no currency yet' }}
-        <button v-if="session.may('lead')" class="link" type="button" @click="writing = true">Change</button>
-      </span>
       <span class="grow" />
       <button class="act" type="button" @click="everywhere">Sign me out everywhere</button>
       <button class="act" type="button" @click="signOut">Sign out {{ session.person?.name }}</button>
     </div>
+    <p class="second how">
+      Days and hours in {{ session.shop.timeZone }}, written as in {{ session.shop.locale }}; sums in
+      {{ session.shop.currency ?? 'no currency yet' }}.
+      <button v-if="session.may('lead')" class="link" type="button" @click="writing = true">Change</button>
+    </p>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
     <section>
       <div class="head2">

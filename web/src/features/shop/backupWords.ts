@@ -1,3 +1,5 @@
+import { fixed } from '@dauer/core/quantity';
+
 const DAY = 86400000;
 
 /** How long ago something was, in whole days and hours. */
@@ -13,6 +15,6 @@ export function ageWords(at: string, now: number): string {
 
 /** A size in bytes as it is said. */
 export function sizeWords(bytes: number): string {
-  if (bytes >= 1e9) return `${(bytes / 1e9).toFixed(1)} GB`;
-  return bytes >= 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.max(1, Math.round(bytes / 1000))} kB`;
+  if (bytes >= 1e9) return `${fixed(bytes / 1e9, 1)} GB`;
+  return bytes >= 1e6 ? `${fixed(bytes / 1e6, 1)} MB` : `${Math.max(1, Math.round(bytes / 1000))} kB`;
 }

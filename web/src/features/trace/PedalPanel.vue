@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '@dauer/core/quantity';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever } from '@dauer/core/stages';
 import { computed } from 'vue';
@@ -37,11 +38,11 @@ const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tell
         <tbody>
           <tr v-for="a in tells.at" :key="a.corner">
             <td>{{ CORNER_NAME[a.corner] }}</td>
-            <td class="right fig">{{ a.softMl.toFixed(1) }}</td>
+            <td class="right fig">{{ fixed(a.softMl, 1) }}</td>
             <td>
               <ShareBar :share="a.softMl / most" />
             </td>
-            <td class="right fig">{{ a.freeMl.toFixed(1) }}</td>
+            <td class="right fig">{{ fixed(a.freeMl, 1) }}</td>
           </tr>
         </tbody>
       </table>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '@dauer/core/quantity';
 import { type Estimate, estimatesWorth, percentText, recordOf, SUPPLIED_WEIGHT } from '@dauer/core/views';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
@@ -38,7 +39,7 @@ async function takeOver(list: readonly { fault: string; times: number; lookedAt:
   }
 }
 const back = computed(() => [...taken.value.values()].filter((p) => p.times !== 1));
-const by = (p: number): string => `${(p * 100).toFixed(1)} %`;
+const by = (p: number): string => `${fixed(p * 100, 1)} %`;
 </script>
 
 <template>
@@ -101,7 +102,7 @@ const by = (p: number): string => `${(p * 100).toFixed(1)} %`;
                 <td class="right fig">{{ by(e.supplied) }}</td>
                 <td class="right fig">{{ by(e.own) }}</td>
                 <td class="right">
-                  {{ (inUse.get(e.fault) ?? 1) === 1 ? 'supplied' : `× ${inUse.get(e.fault)?.toFixed(2)}` }}
+                  {{ (inUse.get(e.fault) ?? 1) === 1 ? 'supplied' : `× ${fixed(inUse.get(e.fault) ?? 1, 2)}` }}
                 </td>
               </tr>
             </tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '@dauer/core/quantity';
 import { WATER_DUE } from '@dauer/core/catalogue';
 import { fluidVerdict } from '@dauer/core/history';
 import { useId, computed } from 'vue';
@@ -37,7 +38,7 @@ const colour = computed(() => ({ past: 'var(--past)', watch: 'var(--watch)', hol
       v-if="fluid.water !== null"
       :viewBox="`0 0 ${W} 40`"
       role="img"
-      :aria-label="`Water about ${fluid.water.toFixed(1)} percent, due at ${WATER_DUE}; ${fluid.why}`"
+      :aria-label="`Water about ${fixed(fluid.water, 1)} percent, due at ${WATER_DUE}; ${fluid.why}`"
     >
       <defs>
         <pattern :id="hatch" width="4.5" height="4.5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -59,7 +60,7 @@ const colour = computed(() => ({ past: 'var(--past)', watch: 'var(--watch)', hol
       <path :d="`M${x(fluid.water)} 11l-6-10h12z`" :fill="colour" />
       <path :d="`M${x(fluid.water)} 11v12`" :stroke="colour" stroke-width="2" />
     </svg>
-    <p class="small second">{{ fluid.water === null ? fluid.why : `${fluid.why}; water about ${fluid.water.toFixed(1)} %` }}</p>
+    <p class="small second">{{ fluid.water === null ? fluid.why : `${fluid.why}; water about ${fixed(fluid.water, 1)} %` }}</p>
   </div>
 </template>
 
