@@ -158,7 +158,7 @@ describe('a layout that is changed', () => {
       }),
     );
     const l = saloon();
-    for (const count of [0, 7, 1.5]) refuses(() => setPistons(l, slotOf(l, 'caliper').id, count, 54, makeId), 'pistons');
+    for (const count of [0, 7, 1.5]) refuses(() => setPistons(l, slotOf(l, 'caliper').id, count, 54, makeId), 'piston_count');
   });
   it('moves a wheel to the other circuit with its hose, and leaves a layout that works', () => {
     for (const corner of ['FL', 'FR', 'RL', 'RR'] as const) {
@@ -201,7 +201,7 @@ describe('a layout that is changed', () => {
     refuses(() => connect(l, slotOf(l, 'rotor').id, slotOf(l, 'rotor').id, 'rod', makeId), 'same_place');
     refuses(() => connect(l, slotOf(l, 'caliper', 'FL').id, slotOf(l, 'caliper', 'RL').id, 'line', makeId), 'other_circuit');
     const line = l.connections.find((c) => c.kind === 'line')!;
-    refuses(() => connect(l, line.to, line.from, 'line', makeId), 'connected');
+    refuses(() => connect(l, line.to, line.from, 'line', makeId), 'already_connected');
     refuses(() => changeComponent(l, slotOf(l, 'hose').id, { lengthMm: -3 }), 'not_positive');
     refuses(() => changeComponent(l, slotOf(l, 'hose').id, { name: '  ' }), 'no_name');
     refuses(() => changeConnection(l, line.id, { boreMm: 0 }), 'not_positive');

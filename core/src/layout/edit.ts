@@ -185,7 +185,7 @@ export function connect(layout: Layout, from: string, to: string, kind: Connecti
   const [a, b] = [needSlot(layout, from), needSlot(layout, to)];
   if (from === to) throw new DomainError('same_place', 'A connection joins two places.');
   if (layout.connections.some((c) => c.kind === kind && ((c.from === from && c.to === to) || (c.from === to && c.to === from))))
-    throw new DomainError('connected', `These two are joined by a ${kind} already.`);
+    throw new DomainError('already_connected', `These two are joined by a ${kind} already.`);
   if (kind !== 'line') {
     const joined: Connection = { id: makeId(), from, to, kind, circuit: null, lengthMm: null, boreMm: null };
     return { ...layout, connections: [...layout.connections, joined] };
@@ -246,7 +246,7 @@ export function changeConnection(layout: Layout, connectionId: string, change: P
 export function setPistons(layout: Layout, caliperId: string, count: number, boreMm: number | null, makeId: MakeId): Layout {
   const caliper = needSlot(layout, caliperId);
   if (!Number.isInteger(count) || count < 1 || count > MAX_PISTONS)
-    throw new DomainError('pistons', `A caliper has one to ${MAX_PISTONS} pistons.`);
+    throw new DomainError('piston_count', `A caliper has one to ${MAX_PISTONS} pistons.`);
   const has = childrenOf(layout, caliperId).filter((s) => s.kind === 'piston');
   const gone = new Set(has.slice(count).map((s) => s.id));
   const kept = layout.slots.filter((s) => !gone.has(s.id)).map((s) => (has.some((h) => h.id === s.id) ? { ...s, boreMm } : s));

@@ -1,10 +1,12 @@
+import type { DomainErrorCode } from './domainErrors.ts';
+
 /**
  * Thrown where a calculation has no valid result.
  * `code` is stable and meant for programs; `message` is meant for the technician.
  */
 export class DomainError extends Error {
-  readonly code: string;
-  constructor(code: string, message: string) {
+  readonly code: DomainErrorCode;
+  constructor(code: DomainErrorCode, message: string) {
     super(message);
     this.name = 'DomainError';
     this.code = code;

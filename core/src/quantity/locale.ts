@@ -38,6 +38,14 @@ export function setNumberLocale(tag: string): void {
 /** The locale in which numbers are written now. */
 export const localeNow = (): string => tagNow;
 
+/** Whether the day stands before the month where a day is written in figures. */
+export function dayFirst(): boolean {
+  const order = new Intl.DateTimeFormat(tagNow, { calendar: 'gregory', day: 'numeric', month: 'numeric', year: 'numeric' })
+    .formatToParts(0)
+    .map((p) => p.type);
+  return order.indexOf('day') < order.indexOf('month') || order[0] === 'year';
+}
+
 /** Plain decimal text, written as the locale has it. */
 export function localised(plain: string): string {
   return style.decimal === '.' ? plain : plain.replace('.', style.decimal);

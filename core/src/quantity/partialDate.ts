@@ -1,5 +1,6 @@
 import { upperFirst } from './display.ts';
 import { DomainError, toResult } from './domainError.ts';
+import { dayFirst } from './locale.ts';
 
 /** As much of a day as is known. */
 export interface PartialDate {
@@ -12,19 +13,20 @@ const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', '
 const two = (n: number): string => String(n).padStart(2, '0');
 
 function whole(year: number, month: number | null, day: number | null, about: boolean): PartialDate {
-  if (year < 1885 || year > 2100) throw new DomainError('year', `${year} is not a year in which a brake was worked on.`);
+  if (year < 1885 || year > 2100) throw new DomainError('no_such_year', `${year} is not a year in which a brake was worked on.`);
   if (month === null) return { on: String(year), about };
-  if (month < 1 || month > 12) throw new DomainError('month', 'A year has twelve months.');
+  if (month < 1 || month > 12) throw new DomainError('no_such_month', 'A year has twelve months.');
   if (day === null) return { on: `${year}-${two(month)}`, about };
   const date = new Date(Date.UTC(year, month - 1, day));
-  if (date.getUTCMonth() !== month - 1 || date.getUTCDate() !== day) throw new DomainError('day', 'There is no such day in that month.');
+  if (date.getUTCMonth() !== month - 1 || date.getUTCDate() !== day)
+    throw new DomainError('no_such_day', 'There is no such day in that month.');
   return { on: `${year}-${two(month)}-${two(day)}`, about };
 }
 
 /**
  * Reads a date of which perhaps only a part is known: `1998`, `about 1998`, `3/1998`, `March 1998`, `1998-03`,
- * `12 Mar 1998`, `12.3.1998`, `1998-03-12`. Day before month, as it is written here.
- * @throws DomainError not_a_date, year, month or day
+ * `12 Mar 1998`, `12.3.1998`, `1998-03-12`. Of two numbers before a year the day is the one that the shop writes first.
+ * @throws DomainError not_a_date, no_such_year, no_such_month, no_such_day
  */
 export function parsePartialDate(text: string): PartialDate {
   const about = /^\s*(about|ca\.?|c\.|circa|~)\s*/i.exec(text);
@@ -36,7 +38,10 @@ export function parsePartialDate(text: string): PartialDate {
   m = /^(\d{4})-(\d{1,2})(?:-(\d{1,2}))?$/.exec(rest);
   if (m) return whole(n(m[1]), n(m[2]), m[3] ? n(m[3]) : null, is);
   m = /^(?:(\d{1,2})[./])?(\d{1,2})[./](\d{4})$/.exec(rest);
-  if (m) return whole(n(m[3]), n(m[2]), m[1] ? n(m[1]) : null, is);
+  if (m) {
+    const [month, day] = m[1] === undefined || dayFirst() ? [m[2], m[1]] : [m[1], m[2]];
+    return whole(n(m[3]), n(month), day ? n(day) : null, is);
+  }
   m = /^(?:(\d{1,2})\.?\s+)?([a-z]{3})[a-z]*\.?\s+(\d{4})$/i.exec(rest);
   const month = m ? MONTHS.indexOf((m[2] ?? '').toLowerCase()) : -1;
   if (m && month >= 0) return whole(n(m[3]), month + 1, m[1] ? n(m[1]) : null, is);

@@ -8,6 +8,7 @@ import { type Slot, placeName, slotById } from '../layout/graph.ts';
 import type { Phase, Surface } from '../ledger/families/sets.ts';
 import { hangsOnState } from '../metrology/provisional.ts';
 import { parseQuantity } from '../quantity/parse.ts';
+import type { DomainErrorCode } from '../quantity/domainErrors.ts';
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import { type UnitId, findUnit, unitOf } from '../quantity/units.ts';
 
@@ -87,6 +88,8 @@ export interface ReadReadingRow {
   readonly line: number;
   readonly verdict: 'new' | 'same' | 'conflicts' | 'not_understood';
   readonly why: string | null;
+  /** Why it is not understood. */
+  readonly code: DomainErrorCode | null;
   readonly reading: GivenReading | null;
 }
 
@@ -152,7 +155,8 @@ function readRow(row: ReadingRow, slots: readonly Slot[]): GivenReading {
     throw new DomainError('empty', `Nothing stands in ${unsaid.map((c) => `“${c}”`).join(' and ')}: how clean was it, and was it cold?`);
   const surface = (['dirty', 'wiped', 'clean'] as const).find((s) => same(s, of('surface') || 'clean'));
   if (!surface) throw new DomainError('unknown_surface', `“${of('surface')}” is none of dirty, wiped, clean.`);
-  if (same(of('second'), 'yes')) throw new DomainError('second', 'A second measure is taken here, by somebody who does not see the first.');
+  if (same(of('second'), 'yes'))
+    throw new DomainError('blind_second', 'A second measure is taken here, by somebody who does not see the first.');
   const position = positionOf(row, m);
   const { canonical } = readFigure(m.id, position.place, of('typed'), unit, null);
   return {
@@ -185,12 +189,12 @@ export function readReadingList(rows: readonly ReadingRow[], book: Book): ReadRe
   return rows.map((row, i): ReadReadingRow => {
     const line = i + 1;
     const read = toResult(() => readRow(row, slots));
-    if (!read.ok) return { line, verdict: 'not_understood', why: read.refusal.message, reading: null };
+    if (!read.ok) return { line, verdict: 'not_understood', why: read.refusal.message, code: read.refusal.code, reading: null };
     const reading = read.value;
     const key = `${reading.slotId}|${reading.measurement}|${reading.phase}|${positionKey(reading.position)}`;
     const before = seen.get(key);
     seen.set(key, before ?? line);
-    if (before !== undefined) return { line, verdict: 'conflicts', why: `Row ${before} is of the same position.`, reading };
+    if (before !== undefined) return { line, verdict: 'conflicts', why: `Row ${before} is of the same position.`, code: null, reading };
     const set = book.sets.findLast(
       (s) =>
         s.slotId === reading.slotId &&
@@ -200,10 +204,16 @@ export function readReadingList(rows: readonly ReadingRow[], book: Book): ReadRe
         !s.blind,
     );
     const stands = set && book.taken(set).find((t) => t.key === positionKey(reading.position));
-    if (!stands) return { line, verdict: 'new', why: null, reading };
+    if (!stands) return { line, verdict: 'new', why: null, code: null, reading };
     return Math.abs(stands.value - reading.canonical) < 1e-9
-      ? { line, verdict: 'same', why: null, reading }
-      : { line, verdict: 'conflicts', why: `${stands.reading.typed} stands there. Take that back first, or leave this row out.`, reading };
+      ? { line, verdict: 'same', why: null, code: null, reading }
+      : {
+          line,
+          verdict: 'conflicts',
+          why: `${stands.reading.typed} stands there. Take that back first, or leave this row out.`,
+          code: null,
+          reading,
+        };
   });
 }
 
