@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { Measurement } from '../src/catalogue/measured/types.ts';
+import type { Measurement } from '../src/catalogue/measurements.ts';
 import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
 import { plannedPositions, positionKey } from '../src/catalogue/positions.ts';
 import { openBook } from '../src/history/book.ts';

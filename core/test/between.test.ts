@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { MeasurementId } from '../src/catalogue/measured/types.ts';
+import type { MeasurementId } from '../src/catalogue/measurements.ts';
 import { openBook } from '../src/history/book.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { alongWith, betweenAt } from '../src/judging/between.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { type CharacteristicId, CHARACTERISTICS, checkLimitOf } from '../src/catalogue/characteristics.ts';
-import type { MeasurementId } from '../src/catalogue/measured/types.ts';
+import type { MeasurementId } from '../src/catalogue/measurements.ts';
 import { MEASUREMENT_IDS, MEASUREMENTS } from '../src/catalogue/measurements.ts';
 import { countsFor, plannedPositions } from '../src/catalogue/positions.ts';
 import { isPossible } from '../src/catalogue/possible.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { CHARACTERISTICS } from '../src/catalogue/characteristics.ts';
-import type { MeasurementId } from '../src/catalogue/measured/types.ts';
+import type { MeasurementId } from '../src/catalogue/measurements.ts';
 import { MEASUREMENT_IDS, MEASUREMENTS, measurementsAt } from '../src/catalogue/measurements.ts';
 import { plannedPositions } from '../src/catalogue/positions.ts';
 import { isPossible, possibleAt } from '../src/catalogue/possible.ts';

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { MeasurementId } from '../src/catalogue/measured/types.ts';
+import type { MeasurementId } from '../src/catalogue/measurements.ts';
 import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
 import { isPlaceOf, plannedPositions } from '../src/catalogue/positions.ts';
 import { type Honing, honingWords } from '../src/judging/honing.ts';

@@ -13,8 +13,7 @@ export { type FindingCode, type FindingEntry, type FindingSeverity, findingsOn, 
 export { type Climate, FLUID_CLASSES, type FluidClass, fluidClass, WATER_DUE } from './fluids.ts';
 export { GAUGE_KIND_NAME, GAUGE_KINDS, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE } from './gaugeKinds.ts';
 export { SHOE_POINTS } from './measured/linings.ts';
-export type { Measurement, MeasurementId } from './measured/types.ts';
-export { MEASUREMENT_IDS, MEASUREMENTS, measurementsAt, usualGaugeAt } from './measurements.ts';
+export { type Measurement, MEASUREMENT_IDS, type MeasurementId, MEASUREMENTS, measurementsAt, usualGaugeAt } from './measurements.ts';
 export { GROUP_NAME, GROUPS, observationFacts, observationKey } from './observations.ts';
 export { operationFor, type OperationTemplate } from './operations.ts';
 export {

@@ -1,17 +1,29 @@
 import type { Slot } from '../layout/graph.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { GaugeKind } from './gaugeKinds.ts';
+import { CONTROLS } from './measured/controls.ts';
+import { CYLINDERS } from './measured/cylinders.ts';
+import { DRUMS } from './measured/drums.ts';
+import { HUBS } from './measured/hubs.ts';
 import { LININGS } from './measured/linings.ts';
-import type { Given } from './measured/patterns.ts';
-import { REST } from './measured/rest.ts';
-import type { Measurement, MeasurementId } from './measured/types.ts';
-import { WHEEL } from './measured/wheel.ts';
+import { ROTORS } from './measured/rotors.ts';
+import type { Entry } from './measured/types.ts';
 
-export type { Measurement, MeasurementId } from './measured/types.ts';
+const ENTRIES = { ...ROTORS, ...HUBS, ...DRUMS, ...LININGS, ...CYLINDERS, ...CONTROLS };
 
-const GIVEN: Readonly<Record<MeasurementId, Given>> = { ...WHEEL, ...LININGS, ...REST };
+/** What is taken with a gauge; characteristics are reduced from its readings. */
+export type MeasurementId = keyof typeof ENTRIES;
+/** What is judged: every characteristic of every measurement. */
+export type CharacteristicId = { [M in MeasurementId]: keyof (typeof ENTRIES)[M]['characteristics'] & string }[MeasurementId];
 
-export const MEASUREMENT_IDS = Object.keys(GIVEN) as readonly MeasurementId[];
+/** Each as an entry: what it says by its own name, and no more than that. */
+const GIVEN: Readonly<Record<MeasurementId, Entry>> = ENTRIES;
+
+export interface Measurement extends Entry {
+  readonly id: MeasurementId;
+}
+
+export const MEASUREMENT_IDS = Object.keys(ENTRIES) as readonly MeasurementId[];
 
 /** Everything that is taken with a gauge, by its id. Source: handbook 20. */
 export const MEASUREMENTS: Readonly<Record<MeasurementId, Measurement>> = Object.fromEntries(

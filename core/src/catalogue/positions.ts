@@ -1,4 +1,5 @@
-import type { Frame, MeasurementId, Spot } from './measured/types.ts';
+import type { Frame, Spot } from './measured/types.ts';
+import type { MeasurementId } from './measurements.ts';
 import { MEASUREMENTS } from './measurements.ts';
 
 /** Where on a part a figure was taken: a frame and a coordinate in it, never an index. */

@@ -2,7 +2,7 @@ import { type Quantity, parseQuantity } from '../quantity/parse.ts';
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import type { UnitId } from '../quantity/units.ts';
 import { GAUGE_KIND_NAME, GAUGE_QUANTITY, GENERIC_GAUGE, type GaugeKind } from './gaugeKinds.ts';
-import type { MeasurementId } from './measured/types.ts';
+import type { MeasurementId } from './measurements.ts';
 import { MEASUREMENTS, usualGaugeAt } from './measurements.ts';
 import { requirePossible } from './possible.ts';
 

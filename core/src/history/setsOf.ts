@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import { slotById, unitMates } from '../layout/graph.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';

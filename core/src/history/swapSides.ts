@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { SetMove } from '../ledger/families/setMoves.ts';
 import type { Phase } from '../ledger/families/sets.ts';
 import type { Book } from './book.ts';

@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';

@@ -1,5 +1,5 @@
 import type { CharacteristicId } from '../catalogue/characteristics.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { newestSets } from '../history/setsOf.ts';
@@ -8,7 +8,7 @@ import { type Slot, counterpart, placeName, unitMates } from '../layout/graph.ts
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import { ofOneGauge } from '../metrology/figures.ts';
 import type { Reduced } from '../metrology/reduce.ts';
-import { ARC_AIM } from '../metrology/shoeArc.ts';
+import { ARC_AIM } from '../catalogue/measured/practice.ts';
 import { type Taken, decimalsOf } from '../metrology/takenIn.ts';
 import { ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
 

@@ -1,5 +1,5 @@
 import type { FindingSeverity } from '../catalogue/findingCatalogue.ts';
-import type { Measurement, MeasurementId } from '../catalogue/measured/types.ts';
+import type { Measurement, MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
 import { type Need, type ProgrammeLine, looksAt, programmeFor } from '../catalogue/programme.ts';
 import type { Book } from '../history/book.ts';

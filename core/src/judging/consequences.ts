@@ -1,5 +1,5 @@
 import type { FindingCode } from '../catalogue/findingCatalogue.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { replacedSince } from '../history/setsOf.ts';

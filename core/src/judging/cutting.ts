@@ -77,12 +77,11 @@ export interface Cut {
 }
 
 /** The figure that a cut is judged by, where it is known well enough. */
-const governing = (slot: Slot, judged: readonly Judged[]): Judged | undefined =>
-  judged.find((j) => j.characteristic.id === (slot.kind === 'drum' ? 'drum_diameter' : 'rotor_thickness') && j.enough);
+const governing = (judged: readonly Judged[]): Judged | undefined => judged.find((j) => j.characteristic.role === 'size' && j.enough);
 
 /** What a drum comes out at; null where it is not gauged or has no limit. */
 function turned(book: Book, slot: Slot, judged: readonly Judged[]) {
-  const j = governing(slot, judged);
+  const j = governing(judged);
   if (!j?.limit || j.limit.at === null) return null;
   const { at: discard, machineTo } = j.limit;
   const f = cutFacts(book, slot.id);
@@ -116,7 +115,7 @@ export function cutOf(
   judged: readonly Judged[],
   other: { readonly slot: Slot; readonly judged: readonly Judged[] } | null,
 ): Cut | null {
-  const m = governing(slot, judged);
+  const m = governing(judged);
   if (!m?.limit || m.limit.at === null) return null;
   const { at: discard, machineTo } = m.limit;
   const drum = slot.kind === 'drum';

@@ -1,5 +1,5 @@
 import type { GaugeKind } from '../catalogue/gaugeKinds.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, usualGaugeAt } from '../catalogue/measurements.ts';
 import type { Reading } from '../ledger/families/readings.ts';
 import type { GaugeVersion } from '../ledger/gaugeRecords.ts';

@@ -1,5 +1,5 @@
 import { type Characteristic, characteristic } from '../catalogue/characteristics.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { type BlindRemeasurement, asksForSecond, compareSecond, blindRemeasurementOf } from '../history/blindRemeasurement.ts';
 import { newestSets } from '../history/setsOf.ts';
@@ -193,11 +193,9 @@ function roomTo(bound: Bound, value: number): number | null {
   return bound.kind === 'lower' ? value - bound.at : bound.at - value;
 }
 
-const ON_THE_BEARING: readonly Characteristic['id'][] = ['rotor_runout', 'hub_face_runout', 'drum_runout'];
-
 /** Whether the end float of the bearing that a figure turns on is past its limit. */
 function bearingIsPast(book: Book, of: Characteristic, slot: Slot | undefined, today: string): boolean {
-  if (!ON_THE_BEARING.includes(of.id) || !slot?.corner) return false;
+  if (!of.onBearing || !slot?.corner) return false;
   const hub = book.file.layout.slots.find((s) => s.kind === 'hub' && s.corner === slot.corner);
   if (!hub) return false;
   const float = newestSets(book, hub.id, partIn(hub.id, book.stand(book.file.partEvents))).get('hub_end_float');

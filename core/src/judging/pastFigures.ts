@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import { convert, fixed, groupThousands } from '../quantity/display.ts';

@@ -1,5 +1,5 @@
 import type { CharacteristicId } from '../catalogue/characteristics.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';

@@ -165,7 +165,7 @@ export function meaningOf(
         ? 'Everything taken so far holds.'
         : `${phrases.join('. ')}.${matters.length < told.length ? ' All else holds.' : ''}`;
   const bad = matters.find((j) => j.verdict === 'past') ?? matters.find((j) => j.verdict === 'cant_tell');
-  if (bad?.characteristic.id === 'rotor_runout' && runout) return { found, ...runoutCause(runout) };
+  if (bad?.characteristic.role === 'runout' && runout) return { found, ...runoutCause(runout) };
   const [rejected] = beside.rejects;
   if (bad?.verdict !== 'past' && rejected)
     return {

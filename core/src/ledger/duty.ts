@@ -1,6 +1,6 @@
 import type { CharacteristicId } from '../catalogue/characteristics.ts';
 import type { FindingCode } from '../catalogue/findingCatalogue.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { Stage } from '../catalogue/stages.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { Phase } from './families/sets.ts';

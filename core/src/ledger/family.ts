@@ -1,5 +1,5 @@
 import type { GaugeKind } from '../catalogue/gaugeKinds.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { EventBase } from './eventBase.ts';
 
 /** What an event may be of. */

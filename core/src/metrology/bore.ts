@@ -1,3 +1,4 @@
+import { BORE_WEAR_LIMIT, CLEARANCE_LIMIT } from '../catalogue/measured/practice.ts';
 import { DomainError, SLACK } from '../quantity/domainError.ts';
 import { mean } from '../verdict/uncertainty.ts';
 
@@ -20,10 +21,6 @@ export interface BoreFigures {
 
 /** Least angles at a depth, at right angles. */
 const MIN_BORE_ANGLES = 2;
-/** Wear of a bore to 25 mm, and of a larger one, mm (generic). Source: handbook 20, Cylinder bores. */
-export const BORE_WEAR_LIMIT = { small: 0.08, large: 0.1, smallTo: 25 } as const;
-/** Clearance of a piston in its bore, mm (generic). Source: handbook 20, Cylinder bores. */
-export const CLEARANCE_LIMIT = 0.13;
 
 /** How far a bore may have worn, mm (generic). `nominal` mm. */
 export function boreWearLimit(nominal: number): number {

@@ -1,5 +1,5 @@
 import type { Characteristic } from '../catalogue/characteristics.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, usualGaugeAt } from '../catalogue/measurements.ts';
 import { type GaugeErrors, mean, ofMean, ofSingle, ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
 import { type Taken, splitOf } from './takenIn.ts';

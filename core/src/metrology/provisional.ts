@@ -1,4 +1,4 @@
-import type { Measurement } from '../catalogue/measured/types.ts';
+import type { Measurement } from '../catalogue/measurements.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
 
 /** A set on a dirty surface, or of a warm part, closes nothing: it becomes good only by being taken again. */

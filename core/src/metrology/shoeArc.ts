@@ -1,8 +1,6 @@
+import { ARC_AIM } from '../catalogue/measured/practice.ts';
 import { fixed } from '../quantity/display.ts';
 import { DomainError, SLACK } from '../quantity/domainError.ts';
-
-/** How much smaller in diameter than the drum a lining's arc is meant to be, mm (generic). Source: handbook 20. */
-export const ARC_AIM = { low: 0.2, high: 0.6 } as const;
 
 export interface ShoeArc {
   /** Drum less lining arc, mm in diameter. */

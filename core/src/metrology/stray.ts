@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import { toResult } from '../quantity/domainError.ts';
 import { mean } from '../verdict/uncertainty.ts';

@@ -1,5 +1,5 @@
 import { ACCESSES, accessFor } from '../catalogue/accessRules.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';

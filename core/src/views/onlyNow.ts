@@ -73,7 +73,7 @@ export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
   const left = leftSince(state, slot);
   const waits = (o: Obligation): boolean => {
     const c = state.components.find((x) => x.slot.id === o.slotId);
-    return o.state === 'put_off' && c?.decision?.access !== null && names.includes(c?.decision?.access ?? '');
+    return o.state === 'put_off' && c?.decision?.access !== null && names.some((n) => n === c?.decision?.access);
   };
   const owed = state.obligations
     .filter((o) => o.slotId !== null && behind.has(o.slotId))

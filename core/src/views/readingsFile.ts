@@ -1,4 +1,4 @@
-import type { Measurement, MeasurementId } from '../catalogue/measured/types.ts';
+import type { Measurement, MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurement, measurementsAt } from '../catalogue/measurements.ts';
 import { type Position, plannedPositions, positionKey } from '../catalogue/positions.ts';
 import { readFigure } from '../catalogue/typedFigure.ts';

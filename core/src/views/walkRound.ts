@@ -1,5 +1,5 @@
 import type { GaugeKind } from '../catalogue/gaugeKinds.ts';
-import type { MeasurementId } from '../catalogue/measured/types.ts';
+import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import { plannedPositions, usualCount } from '../catalogue/positions.ts';
 import type { JobState } from '../job/job.ts';
@@ -47,8 +47,8 @@ const rank = (o: Owed): number => {
   const at = ORDER.indexOf(MEASUREMENTS[o.measurement].usualGauge);
   return at < 0 ? ORDER.length : at;
 };
-/** What is taken first with one set-up of the dial: end float before hub face before runout. */
-const DIAL_ORDER: readonly MeasurementId[] = ['wheel_rocking', 'hub_end_float', 'hub_face_runout', 'rotor_runout', 'drum_runout'];
+/** When something is taken among what shares a set-up of the dial. */
+const dialTurn = (m: MeasurementId): number => MEASUREMENTS[m].dialTurn ?? 0;
 
 function timed(
   list: readonly Owed[],
@@ -101,7 +101,7 @@ export function walkRound(state: JobState, skipped: ReadonlySet<string> = new Se
   corners.forEach((corner, i) => {
     const here = owed.filter((o) => o.corner === corner && !skipped.has(key(o)));
     const ordered = here.sort(
-      (a, b) => rank(a) - rank(b) || DIAL_ORDER.indexOf(a.measurement) - DIAL_ORDER.indexOf(b.measurement) || (a.place < b.place ? -1 : 1),
+      (a, b) => rank(a) - rank(b) || dialTurn(a.measurement) - dialTurn(b.measurement) || (a.place < b.place ? -1 : 1),
     );
     // Every other corner backwards by gauge, so that the gauge in hand is used again; the dial keeps its own order.
     const gauges = [...new Set(ordered.map((o) => MEASUREMENTS[o.measurement].usualGauge))];

@@ -48,7 +48,7 @@ const figures = computed(
   () =>
     new Map<Corner, string>(
       (job.state?.components ?? []).flatMap((c) => {
-        const main = c.judged.find((j) => j.characteristic.id === 'rotor_thickness' || j.characteristic.id === 'drum_diameter');
+        const main = c.judged.find((j) => j.characteristic.role === 'size');
         return c.slot.corner && main ? [[c.slot.corner, fixed(main.reduced.value, main.reduced.decimals)] as const] : [];
       }),
     ),

@@ -1,5 +1,5 @@
 import { upperFirst } from '../../quantity/display.ts';
-import type { Measurement, Pattern, Spot } from './types.ts';
+import type { CharacteristicFacts, Pattern, Range, Spot } from './types.ts';
 
 /** How the catalogue is written down. */
 /** A place by its name; its label begins its sentence where none is given. */
@@ -15,5 +15,19 @@ export const round = (
   also: readonly Spot[] = [],
 ): Pattern => ({ form: 'round', turn, counts, usual, rings, more, also });
 
-export type Given = Omit<Measurement, 'id'>;
 export const IN_MM = { kind: 'length', unit: 'mm' } as const;
+
+/** A size of something that is there: more than nothing. */
+export const size = (to: number, from = 0.01): Range => [from, to];
+/** What may be none: a wear, a play, a depth. */
+export const upTo = (to: number): Range => [0, to];
+/** What has a sense: a dial's reading, an offset. */
+export const either = (to: number): Range => [-to, to];
+
+/** A size that wear takes away or adds to, and that is discarded at its limit. */
+export const dimension = (bound: 'lower' | 'upper'): Pick<CharacteristicFacts, 'bound' | 'wears' | 'gravity' | 'limitWord'> => ({
+  bound,
+  wears: bound === 'lower' ? 'falls' : 'grows',
+  gravity: 'safety',
+  limitWord: 'Discard',
+});

@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../../catalogue/measured/types.ts';
+import type { MeasurementId } from '../../catalogue/measurements.ts';
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 

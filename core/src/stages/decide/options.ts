@@ -21,7 +21,7 @@ function figureOf(j: Judged): string {
 
 /** Why a rotor or drum cannot be machined by its figures; null where it can or nothing is known yet. */
 export function whyNotMachine(kind: ComponentKind, judged: readonly Judged[], cut: CutFacts | null): string | null {
-  const main = judged.find((j) => j.characteristic.id === (kind === 'rotor' ? 'rotor_thickness' : 'drum_diameter') && j.enough);
+  const main = judged.find((j) => j.characteristic.role === 'size' && j.enough);
   if (!main?.limit || main.limit.at === null) return null;
   const { at, machineTo } = main.limit;
   const value = main.reduced.value;

@@ -1,4 +1,4 @@
-import type { MeasurementId } from '../../catalogue/measured/types.ts';
+import type { MeasurementId } from '../../catalogue/measurements.ts';
 import { measurementsAt } from '../../catalogue/measurements.ts';
 import { BENCH_TABLE, HAZARD_TABLE } from '../../catalogue/trace/bench.ts';
 import { TABLES } from '../../catalogue/trace/tables.ts';

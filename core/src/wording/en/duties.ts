@@ -1,5 +1,5 @@
 import { MEASUREMENTS } from '../../catalogue/measurements.ts';
-import type { MeasurementId } from '../../catalogue/measured/types.ts';
+import type { MeasurementId } from '../../catalogue/measurements.ts';
 import { RESULT_WORD, type ProofResult } from '../../catalogue/proofItems.ts';
 import { OPTION_NAME, type OptionId } from '../../catalogue/repairOptions.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';

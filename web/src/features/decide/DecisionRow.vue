@@ -40,7 +40,7 @@ const reason = ref(props.component.decision?.reason ?? '');
 const on = ref(props.component.decision?.reviewOn ?? '');
 const km = ref('');
 const access = ref<string | null>(props.component.decision?.access ?? null);
-const accesses = computed(() => accessesOver(props.component.slot));
+const accesses = computed((): readonly string[] => accessesOver(props.component.slot));
 const kmWrong = ref('');
 const wanted = ref<OptionId | null>(null);
 const editing = ref(false);

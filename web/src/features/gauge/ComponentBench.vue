@@ -7,6 +7,7 @@ import { computed, nextTick, ref } from 'vue';
 import { useJob } from '../../app/job.ts';
 import AxleSides from './AxleSides.vue';
 import BenchCapture from './BenchCapture.vue';
+import { BENCHES } from './benches/benches.ts';
 import BenchDrawing from './BenchDrawing.vue';
 import BenchTabs from './BenchTabs.vue';
 import FindingsPanel from './FindingsPanel.vue';
@@ -66,7 +67,7 @@ const next = computed(() => {
   return walkRound(job.state, skippedStops()).stops.find((s) => s.slotId !== here || s.measurement !== tab.value) ?? null;
 });
 /** What follows from the figures matters more here than how each stands on its rule. */
-const worked = computed(() => ['piston_diameter', 'piston_seal', 'shoe_centring', 'shoe_arc', 'bore_zone'].includes(tab.value));
+const worked = computed(() => tab.value !== 'eye' && BENCHES[tab.value].worked === true);
 function onward(): void {
   if (!next.value) return;
   if (next.value.slotId === component.value?.slot.id) tab.value = next.value.measurement;

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { type MeasurementId, type PlannedPosition, positionKey } from '@dauer/core/catalogue';
+import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
 import type { Taken } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
-import { SKETCHES } from './sketches/sketches.ts';
+import type { Sketch } from './sketches/draw.ts';
 
 /** A part in section, with the places that are measured on it and the figures where they were taken. */
 const props = defineProps<{
-  measurement: MeasurementId;
+  sketch: Sketch;
   positions: readonly PlannedPosition[];
   taken: readonly Taken[];
   now: number;
@@ -16,10 +16,9 @@ const props = defineProps<{
   symbol: string;
 }>();
 const emit = defineEmits<{ go: [index: number] }>();
-const sketch = computed(() => SKETCHES[props.measurement] ?? null);
 const points = computed(() =>
   props.positions.flatMap((p, i) => {
-    const spot = sketch.value?.spots[p.place ?? ''];
+    const spot = props.sketch.spots[p.place ?? ''];
     if (!spot) return [];
     const t = props.taken.find((x) => x.key === positionKey(p));
     return [{ p, i, spot, t, text: i === props.now && props.live ? props.live : t ? fixed(t.value, props.decimals) : '·' }];
@@ -28,7 +27,7 @@ const points = computed(() =>
 </script>
 
 <template>
-  <div v-if="sketch" class="field">
+  <div class="field">
     <svg class="sketch" :viewBox="`0 0 440 ${sketch.height}`" role="group" aria-label="Where it is measured">
       <path v-for="(d, i) in sketch.thin" :key="`t${i}`" :d="d" class="thin" />
       <path v-for="(d, i) in sketch.part" :key="`p${i}`" :d="d" class="part" />

@@ -5,6 +5,8 @@ import type { Component, Judged } from '@dauer/core/judging';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
 import { useJob } from '../../app/job.ts';
+import type { Panel } from './benches/bench.ts';
+import { BENCHES } from './benches/benches.ts';
 import AdjusterPanel from './AdjusterPanel.vue';
 import ArcPanel from './ArcPanel.vue';
 import CentringPanel from './CentringPanel.vue';
@@ -28,13 +30,11 @@ const emit = defineEmits<{
 }>();
 const job = useJob();
 const limit = computed(() => {
-  const bound = props.judged.find((j) => j.characteristic.id === 'rotor_runout')?.bound;
+  const bound = props.judged.find((j) => j.characteristic.role === 'runout')?.bound;
   return bound?.kind === 'upper' ? bound.at : null;
 });
-const CUTS: readonly MeasurementId[] = ['rotor_thickness', 'rotor_surface', 'drum_diameter', 'drum_surface', 'drum_runout'];
-const SEALS: readonly MeasurementId[] = ['piston_diameter', 'piston_seal'];
-const BORES: readonly MeasurementId[] = ['bore_diameter', 'bore_zone', 'piston_diameter'];
-const ADJUSTS: readonly MeasurementId[] = ['adjuster_travel', 'shoe_adjuster'];
+const has = (panel: Panel): boolean => BENCHES[props.measurement].panels?.includes(panel) === true;
+const onPiston = computed(() => props.component.slot.kind === 'piston');
 /** Largest diameter of the drum at this wheel, mm. */
 const drum = computed(() => {
   const s = job.state;
@@ -52,24 +52,18 @@ function makeStep(title: string): void {
 <template>
   <div>
     <ReindexPanel
-      v-if="measurement === 'rotor_runout'"
+      v-if="has('reindex')"
       :component="component"
       :limit="limit"
       :writable="writable"
       @sweep="(turn, studs) => emit('sweep', turn, studs)"
     />
-    <PaintPanel v-if="measurement === 'rotor_paint'" :taken="taken" />
-    <CutPanel v-if="CUTS.includes(measurement)" :component="component" :judged="judged" />
-    <SealPanel v-if="component.slot.kind === 'piston' && SEALS.includes(measurement)" :component="component" :writable="writable" />
-    <HonePanel v-if="component.slot.kind !== 'piston' && BORES.includes(measurement)" :component="component" />
-    <AdjusterPanel v-if="ADJUSTS.includes(measurement)" :component="component" />
-    <ArcPanel v-if="measurement === 'shoe_arc'" :component="component" />
-    <CentringPanel
-      v-if="measurement === 'shoe_centring'"
-      :taken="taken"
-      :drum="drum"
-      @clearance="(list) => emit('clearance', list)"
-      @step="makeStep"
-    />
+    <PaintPanel v-if="has('paint')" :taken="taken" />
+    <CutPanel v-if="has('cut')" :component="component" :judged="judged" />
+    <SealPanel v-if="onPiston && has('seal')" :component="component" :writable="writable" />
+    <HonePanel v-if="!onPiston && has('hone')" :component="component" />
+    <AdjusterPanel v-if="has('adjuster')" :component="component" />
+    <ArcPanel v-if="has('arc')" :component="component" />
+    <CentringPanel v-if="has('centring')" :taken="taken" :drum="drum" @clearance="(list) => emit('clearance', list)" @step="makeStep" />
   </div>
 </template>

@@ -1,0 +1,8 @@
+/** Greatest wear of a bore by common workshop practice, mm: of bores up to and over a size. Source: handbook 20, Cylinder bores. */
+export const BORE_WEAR_LIMIT = { small: 0.08, large: 0.1, smallTo: 25 } as const;
+
+/** Greatest clearance between bore and piston by common workshop practice, mm. Source: handbook 20, Cylinder bores. */
+export const CLEARANCE_LIMIT = 0.13;
+
+/** By how much the arc of a lining is smaller in diameter than its drum by common workshop practice, mm. Source: handbook 20, Shoe arc. */
+export const ARC_AIM = { low: 0.2, high: 0.6 } as const;
