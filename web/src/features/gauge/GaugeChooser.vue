@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figure } from '@dauer/core/quantity';
 import { GAUGE_UNIT } from '@dauer/core/catalogue';
 import type { GaugeVersion } from '@dauer/core/ledger';
 import { roundedUp, tellsApart } from '@dauer/core/metrology';
@@ -11,7 +12,7 @@ const emit = defineEmits<{ choose: [gaugeId: string] }>();
 const items = computed(() => [
   ...props.gauges
     .filter((g) => GAUGE_UNIT[g.kind] === 'mm')
-    .map((g) => ({ title: `${g.tag}  ${g.name}, tells ${roundedUp(tellsApart(g))} mm apart`, value: g.gaugeId })),
+    .map((g) => ({ title: `${g.tag}  ${g.name}, tells ${figure(roundedUp(tellsApart(g)))} mm apart`, value: g.gaugeId })),
   { title: 'No gauge named (generic accuracy)', value: 'none' },
 ]);
 </script>

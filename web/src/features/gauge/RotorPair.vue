@@ -41,6 +41,7 @@ const nowIn = (id: MeasurementId): number => (props.measurement === id ? props.n
         :now="nowIn('rotor_thickness')"
         :decimals="ring.decimals"
         :variation="variation"
+        name="Thickness round the rotor"
         :live="measurement === 'rotor_thickness' ? live : null"
         @go="(i) => emit('goTo', 'rotor_thickness', i)"
       />

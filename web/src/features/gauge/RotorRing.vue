@@ -4,13 +4,16 @@ import type { Taken } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
-/** The rotor as it is measured: positions round, figures where they were taken, the deviation as a closed line. */
+/** A rotor or drum as it is measured: positions round, figures where they were taken, the deviation as a closed line. */
 const props = defineProps<{
   positions: readonly PlannedPosition[];
   taken: readonly Taken[];
   now: number;
   decimals: number;
-  variation: string | null;
+  /** Its thickness variation, in the middle; null where it is not known yet, and undefined where none is asked. */
+  variation?: string | null | undefined;
+  /** What is measured round it. */
+  name: string;
   live: string | null;
 }>();
 const emit = defineEmits<{ go: [index: number] }>();
@@ -33,7 +36,7 @@ const points = computed(() =>
       deg,
       tick: [polar(deg, R - 4), polar(deg, R + 4)] as const,
       out: polar(deg, R + 15),
-      hat: polar(deg, 36.5),
+      hat: polar(deg, props.variation === undefined ? 27 : 36.5),
       dot: polar(deg, 62 + dev),
       sin: Math.sin((deg * Math.PI) / 180),
     };
@@ -47,11 +50,11 @@ const line = computed(() => {
 </script>
 
 <template>
-  <svg class="ring" viewBox="0 20 352 208" role="group" aria-label="Thickness round the rotor">
+  <svg class="ring" viewBox="0 20 352 208" role="group" :aria-label="name">
     <circle cx="176" cy="124" :r="R" class="edge" />
     <circle cx="176" cy="124" r="62" class="mean" />
     <circle cx="176" cy="124" r="46" class="edge thin" />
-    <circle cx="176" cy="124" r="27" class="edge thin" />
+    <circle v-if="variation !== undefined" cx="176" cy="124" r="27" class="edge thin" />
     <path :d="line" class="dev" />
     <g
       v-for="q in points"
@@ -78,8 +81,10 @@ const line = computed(() => {
         {{ q.i === now && live ? live : q.t ? fixed(q.t.value, decimals) : '' }}
       </text>
     </g>
-    <text x="176" y="120" class="dtv" text-anchor="middle">DTV</text>
-    <text x="176" y="136" class="dtvf" text-anchor="middle">{{ variation ?? '–' }}</text>
+    <template v-if="variation !== undefined">
+      <text x="176" y="120" class="dtv" text-anchor="middle">DTV</text>
+      <text x="176" y="136" class="dtvf" text-anchor="middle">{{ variation ?? '–' }}</text>
+    </template>
   </svg>
 </template>
 

@@ -59,7 +59,7 @@ const WAYS: Readonly<Record<Drawing, Way>> = {
     }),
   },
   sweep: { view: TurnedSweep, also: (d) => ({ judged: d.judged.find((j) => j.characteristic.takenFrom === d.measurement.id) }) },
-  ring: { view: RotorRing, also: (d) => ({ variation: null, ...live(d) }) },
+  ring: { view: RotorRing, also: (d) => ({ name: `${d.measurement.name} round it`, ...live(d) }) },
   drum: { view: DrumField, also: nothing },
   pads: { view: PadField, also: nothing },
   bore: { view: BoreField, also: ofBore },

@@ -1,3 +1,4 @@
+import { figure } from '@dauer/core/quantity';
 import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE, type Measurement, takes, usualGaugeAt } from '@dauer/core/catalogue';
 import type { GaugeVersion } from '@dauer/core/ledger';
 import { asksForCheck } from '@dauer/core/metrology';
@@ -57,9 +58,9 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, pla
     const facts = gauge.value ?? GENERIC_GAUGE[usual.value ?? m.usualGauge];
     const kind = gauge.value?.kind ?? usual.value ?? m.usualGauge;
     const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.file.gaugeChecks, job.today);
-    if (first) return `look at its ${gauge.value?.settingPiece} mm piece first`;
-    const accuracy = kind === 'torque_wrench' ? `±${facts.accuracy * 100} %` : `±${facts.accuracy} ${GAUGE_UNIT[kind]}`;
-    return `reads to ${facts.resolution} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;
+    if (first) return `look at its ${figure(gauge.value?.settingPiece ?? 0)} mm piece first`;
+    const accuracy = kind === 'torque_wrench' ? `±${figure(facts.accuracy * 100)} %` : `±${figure(facts.accuracy)} ${GAUGE_UNIT[kind]}`;
+    return `reads to ${figure(facts.resolution)} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;
   });
   /** Expanded uncertainty of one reading over a short span; the coarser of the gauge's resolution and what was typed counts. */
   function errorOf(typedResolution: number): number {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { GAUGE_KIND_NAME, GAUGE_UNIT } from '@dauer/core/catalogue';
 import { asksForCheck, checkVerdict, goodTo, roundedUp, tellsApart } from '@dauer/core/metrology';
-import { parseQuantity, toResult } from '@dauer/core/quantity';
+import { figure, parseQuantity, toResult } from '@dauer/core/quantity';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
@@ -84,12 +84,12 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
       <dl class="facts">
         <div>
           <dt>Tells apart</dt>
-          <dd class="fig big">{{ roundedUp(tellsApart(gauge)) }} {{ unit }}</dd>
+          <dd class="fig big">{{ figure(roundedUp(tellsApart(gauge))) }} {{ unit }}</dd>
           <dd class="second small">over a short span, as in runout or a difference</dd>
         </div>
         <div>
           <dt>Good to</dt>
-          <dd class="fig big">±{{ roundedUp(goodTo(gauge)) }} {{ unit }}</dd>
+          <dd class="fig big">±{{ figure(roundedUp(goodTo(gauge))) }} {{ unit }}</dd>
           <dd class="second small">a single reading, anywhere in its range</dd>
         </div>
         <div>

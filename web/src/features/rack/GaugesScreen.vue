@@ -27,8 +27,11 @@ function entered(): void {
 }
 /** A wrench is good to a share of what it is set to. */
 const goodText = (g: GaugeVersion): string =>
-  g.kind === 'torque_wrench' ? `±${figure(Number((g.accuracy * 100).toFixed(1)))} %` : `±${roundedUp(goodTo(g))} ${GAUGE_UNIT[g.kind]}`;
-const tellsText = (g: GaugeVersion): string => (g.kind === 'torque_wrench' ? '–' : `${roundedUp(tellsApart(g))} ${GAUGE_UNIT[g.kind]}`);
+  g.kind === 'torque_wrench'
+    ? `±${figure(Number((g.accuracy * 100).toFixed(1)))} %`
+    : `±${figure(roundedUp(goodTo(g)))} ${GAUGE_UNIT[g.kind]}`;
+const tellsText = (g: GaugeVersion): string =>
+  g.kind === 'torque_wrench' ? '–' : `${figure(roundedUp(tellsApart(g)))} ${GAUGE_UNIT[g.kind]}`;
 /** The key that instruments speak with: shown to a lead, made anew on request. */
 const key = ref<string | null>(null);
 const keyProblem = ref('');

@@ -87,7 +87,8 @@ export const LINING_BENCHES = {
       spots: {
         'whole travel': s(200, 30, dim(150, 38, 250, 38), 'middle'),
         'per click': s(170, 98, `M166 72V90M174 72V90`, 'middle'),
-        'lining new': s(330, 66, 'M296 36C320 46 320 74 296 84'),
+        'lining new': s(330, 52, 'M296 36C320 46 320 74 296 84'),
+        'above rivets new': s(330, 84, 'M296 84C314 78 316 66 312 60'),
         link: s(155, 170, dim(60, 152, 250, 152), 'middle'),
         'link new': s(155, 206, dim(52, 188, 258, 188), 'middle'),
         cam: s(376, 122, dim(320, 104, 364, 104)),
