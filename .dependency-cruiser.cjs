@@ -1,6 +1,8 @@
 /** The import rules of the house: web and server lean on contract, contract on core, never back, never across features. */
 const rule = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
 const FEATURES = 'yard|bookin|trace|gauge|decide|rebuild|bleed|prove|parts|limits|rack|shop';
+/** The rooms of the web, each leaning on those before it alone. */
+const WEB_ROOMS = ['fittings', 'workers', 'app', 'job', 'features', 'shell'];
 const STOREYS = require('./tools/lib/storeys.cjs');
 module.exports = {
   forbidden: [
@@ -69,11 +71,19 @@ module.exports = {
       { path: `^web/src/features/(${FEATURES})/`, pathNot: '^web/src/features/$1/' },
       'Features meet in core, contract or fittings.',
     ),
+    ...WEB_ROOMS.slice(0, -1).map((room, i) =>
+      rule(
+        `web-${room}-below-the-rest`,
+        { path: `^web/src/${room}/` },
+        { path: `^web/src/(${WEB_ROOMS.slice(i + 1).join('|')})/` },
+        'From what every screen is made of to the shell that holds them: a room of the web leans on those before it alone.',
+      ),
+    ),
     rule(
-      'fittings-below-app',
-      { path: '^web/src/fittings' },
-      { path: '^web/src/(app|features)' },
-      'Shared pieces know neither the shell nor the features.',
+      'web-shell-opens-features',
+      { path: '^web/src/shell/' },
+      { path: '^web/src/features/', dynamic: false },
+      'The shell opens a feature when it is asked for, and knows none before.',
     ),
     rule(
       'platform-below-features',

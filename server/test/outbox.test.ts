@@ -4,8 +4,8 @@ import { deriveJob } from '@dauer/core/job';
 import { dutyOf, EVENT_LISTS, type EventList, familyOf, readFastener } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { applyPending } from '../../web/src/app/optimistic.ts';
-import type { Waiting } from '../../web/src/app/outboxQueue.ts';
+import { applyPending } from '../../web/src/job/optimistic.ts';
+import type { Waiting } from '../../web/src/job/outboxQueue.ts';
 import { openShop, type Shop } from './harness.ts';
 
 interface Kept {

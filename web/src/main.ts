@@ -3,10 +3,10 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import './app/base.css';
 import './app/vuetify.css';
-import App from './app/App.vue';
-import { useOutbox } from './app/outbox.ts';
-import { router } from './app/router.ts';
-import { keepShell } from './app/shell.ts';
+import App from './shell/App.vue';
+import { useOutbox } from './job/outbox.ts';
+import { router } from './shell/router.ts';
+import { keepShell } from './shell/shell.ts';
 import { applyTheme, vuetify } from './app/theme.ts';
 import { vFocus } from './fittings/focus.ts';
 

@@ -7,8 +7,8 @@ import fc from 'fast-check';
 import { dayText } from '../src/fittings/dates.ts';
 import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
-import { applyStored, applyPending } from '../src/app/optimistic.ts';
-import { nextToSend, type Waiting } from '../src/app/outboxQueue.ts';
+import { applyStored, applyPending } from '../src/job/optimistic.ts';
+import { nextToSend, type Waiting } from '../src/job/outboxQueue.ts';
 
 describe('a gauge that types', () => {
   const feed = (burst: GaugeBurst, text: string, gap: number): string | null => {

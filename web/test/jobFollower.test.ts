@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { JobFollower } from '../src/app/jobFollower.ts';
+import { JobFollower } from '../src/job/jobFollower.ts';
 
 interface Asked {
   readonly what: string;

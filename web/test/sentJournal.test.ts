@@ -1,8 +1,8 @@
 import { BLACKED } from '@dauer/core/views';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { Waiting } from '../src/app/outboxQueue.ts';
-import { againFrom, isAnotherBook, KEPT_AFTER_SENT_MS, outlivedSent, withoutStruck, type SentEvent } from '../src/app/sentJournal.ts';
+import type { Waiting } from '../src/job/outboxQueue.ts';
+import { againFrom, isAnotherBook, KEPT_AFTER_SENT_MS, outlivedSent, withoutStruck, type SentEvent } from '../src/job/sentJournal.ts';
 import { ageWords, sizeWords } from '../src/features/shop/backupWords.ts';
 
 const DAY = 86400000;

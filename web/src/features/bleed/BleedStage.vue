@@ -6,9 +6,9 @@ import { fluidState } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import { bleedOrder, circuitsToBleed } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import CautionPlates from '../../app/CautionPlates.vue';
-import LockPlate from '../../app/LockPlate.vue';
-import { useJob } from '../../app/job.ts';
+import CautionPlates from '../../job/CautionPlates.vue';
+import LockPlate from '../../job/LockPlate.vue';
+import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BleederRow from './BleederRow.vue';
 

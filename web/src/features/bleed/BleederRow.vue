@@ -6,7 +6,7 @@ import { DomainError, fixed, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { type BleedStep, METHOD_NAME, PRESSING } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** One bleeder: volume, colour, air, and whether it was closed. */

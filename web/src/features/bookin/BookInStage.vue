@@ -5,8 +5,8 @@ import { type Corner, CORNER_NAME, cornersOf, placeName, slotById } from '@dauer
 import type { Job } from '@dauer/core/ledger';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../app/job.ts';
-import PictureRow from '../../app/PictureRow.vue';
+import { useJob } from '../../job/job.ts';
+import PictureRow from '../../job/PictureRow.vue';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
 import CameWithSection from './CameWithSection.vue';

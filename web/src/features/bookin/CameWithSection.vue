@@ -3,8 +3,8 @@ import { placeName, slotById } from '@dauer/core/layout';
 import type { CameWith } from '@dauer/core/ledger';
 import { compareCameWith } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
-import PictureRow from '../../app/PictureRow.vue';
+import { useJob } from '../../job/job.ts';
+import PictureRow from '../../job/PictureRow.vue';
 
 /** Parts that came with it, laid out and held against what the layout needs: what is there, what is missing, what does not fit. */
 defineProps<{ writable: boolean }>();

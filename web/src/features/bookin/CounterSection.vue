@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { convert, DomainError, groupThousands, readTold } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** The distance counter, read by read: wear rates need it. */

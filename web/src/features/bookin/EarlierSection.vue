@@ -4,8 +4,8 @@ import type { EarlierWhat, KnownFrom } from '@dauer/core/ledger';
 import { convert, groupThousands, parsePartialDate, readTold, toResult } from '@dauer/core/quantity';
 import { EARLIER_NAME, earlierText, KNOWN_FROM_NAME } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
-import PictureRow from '../../app/PictureRow.vue';
+import { useJob } from '../../job/job.ts';
+import PictureRow from '../../job/PictureRow.vue';
 
 /** Work of before these records, from cards and invoices, each with as much of its date as is known. */
 defineProps<{ writable: boolean }>();

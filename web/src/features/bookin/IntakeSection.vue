@@ -3,7 +3,7 @@ import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { IntakeState } from '@dauer/core/ledger';
 import { FORETELLS, INTAKE_STATE_NAME, type IntakeRow, intakeRows, STATES_OF, THING_NAME } from '@dauer/core/stages';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** Fasteners foretell the bill: unions, bleeders, hoses, screws, adjusters and springs are tried before anything is ordered. */
 defineProps<{ writable: boolean }>();

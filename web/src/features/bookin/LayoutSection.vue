@@ -4,7 +4,7 @@ import type { JobState } from '@dauer/core/job';
 import { placeName, styleName } from '@dauer/core/layout';
 import { revisionText } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 import { standaloneSvg } from '../../fittings/map/exportSvg.ts';
 import { saveText } from '../../fittings/saveText.ts';

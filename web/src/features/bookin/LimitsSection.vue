@@ -2,7 +2,7 @@
 import { limitsNeeded, type NeededLimit } from '@dauer/core/views';
 import { computed } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** What this vehicle's figures are held against: which limit applies and why, and what is still missing. */
 const job = useJob();

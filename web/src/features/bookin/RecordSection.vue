@@ -3,8 +3,8 @@ import { type FreeText, freeTexts } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';
-import { useJob } from '../../app/job.ts';
-import RedactDialog from '../../app/RedactDialog.vue';
+import { useJob } from '../../job/job.ts';
+import RedactDialog from '../../job/RedactDialog.vue';
 import { dayText } from '../../fittings/dates.ts';
 
 /** What a lead may do to a job's own record: void it, black out what was said at the desk, blank the owner. */

@@ -3,7 +3,7 @@ import { figure } from '@dauer/core/quantity';
 import type { Vehicle } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import StaleTable from '../../fittings/StaleTable.vue';
 import { draftOf, faultsOf, type VehicleDraft, vehicleOf } from './vehicleDraft.ts';
 import VehicleFields from './VehicleFields.vue';

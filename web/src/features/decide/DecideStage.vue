@@ -5,7 +5,7 @@ import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
 import { intakeRows, needsDecision, optionsOf, THING_NAME } from '@dauer/core/stages';
 import { proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import DecisionRow from './DecisionRow.vue';
 
 /** Per part: what is done with it. What a reading rules out cannot be chosen, and says by which. */

@@ -2,7 +2,7 @@
 import { adjusterFacts, adjusterTravel, adjusterWords, type Component } from '@dauer/core/judging';
 import { toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** What the adjuster has left, once drum, linings, link and cam all draw on it. */

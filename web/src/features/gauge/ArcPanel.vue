@@ -4,7 +4,7 @@ import type { Component } from '@dauer/core/judging';
 import { shoeArc, shoeArcWords } from '@dauer/core/metrology';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** How each lining meets its drum: crown first, or heel and toe. */
 const props = defineProps<{ component: Component }>();

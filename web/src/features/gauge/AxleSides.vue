@@ -7,7 +7,7 @@ import { placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 
 /** Left and right of an axle, side by side, and what each figure was at former visits: they are always judged together. */

@@ -2,7 +2,7 @@
 import { type MeasurementId, MEASUREMENTS } from '@dauer/core/catalogue';
 import type { Component, Judged } from '@dauer/core/judging';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { BENCHES } from './benches/benches.ts';
 import { type Drawn, drawingOf } from './drawings.ts';
 import type { Field } from './useBenchFigures.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Judged } from '@dauer/core/judging';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 
 /** A safety figure near its limit is measured again by somebody who has not seen the first. */

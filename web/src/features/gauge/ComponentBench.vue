@@ -4,7 +4,7 @@ import { counterpart, placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { walkRound } from '@dauer/core/views';
 import { computed, nextTick, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import AxleSides from './AxleSides.vue';
 import BenchCapture from './BenchCapture.vue';
 import { BENCHES } from './benches/benches.ts';

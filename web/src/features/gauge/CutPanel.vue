@@ -2,7 +2,7 @@
 import { type Component, cutOf, type Judged } from '@dauer/core/judging';
 import { counterpart } from '@dauer/core/layout';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** Whether a cut would leave enough metal: what it takes out, and where the figure would end. */
 const props = defineProps<{ component: Component; judged: readonly Judged[] }>();

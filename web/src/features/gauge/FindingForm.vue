@@ -4,7 +4,7 @@ import type { Component } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import OwnFinding from './OwnFinding.vue';
 import { useFindingCatalogue } from './useFindingCatalogue.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { CautionStep } from '@dauer/core/catalogue';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
-import CautionPlates from '../../app/CautionPlates.vue';
+import { useJob } from '../../job/job.ts';
+import CautionPlates from '../../job/CautionPlates.vue';
 import ComponentBench from './ComponentBench.vue';
 import ToGauge from './ToGauge.vue';
 

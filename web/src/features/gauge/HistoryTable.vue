@@ -3,7 +3,7 @@ import type { MeasurementId } from '@dauer/core/catalogue';
 import { type Component, historyOf, type Judged, rateWords } from '@dauer/core/judging';
 import { VERDICT_WORD } from '@dauer/core/verdict';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';

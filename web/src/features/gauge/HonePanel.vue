@@ -3,7 +3,7 @@ import { type Component, honing, honingWords } from '@dauer/core/judging';
 import type { BoreMaterial } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** What a cylinder's bore and its pits allow: use, a light hone, or a sleeve. */

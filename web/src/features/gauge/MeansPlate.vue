@@ -2,7 +2,7 @@
 import { type Component, decisiveNextStep, type Judged, meaningOf, roomLeft } from '@dauer/core/judging';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import PadPatterns from './PadPatterns.vue';
 
 /** What was found, what it means, what to do next. */

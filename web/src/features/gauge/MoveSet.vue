@@ -4,7 +4,7 @@ import { movedTwice, partIn } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** A set taken at the wrong place goes to the right one, as it was taken. */
 const props = defineProps<{ slotId: string; measurement: MeasurementId; phase: Phase }>();

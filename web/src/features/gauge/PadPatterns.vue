@@ -2,7 +2,7 @@
 import { PAD_CORNERS, type PadReadings, reducePads, type Taken } from '@dauer/core/metrology';
 import { fixed, toResult } from '@dauer/core/quantity';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** What uneven wear of the pads says of the caliper. */
 const props = defineProps<{ taken: readonly Taken[]; slotId: string }>();

@@ -5,7 +5,7 @@ import { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadRea
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { rowsOfFile, saveTable } from '../../fittings/tableFile.ts';
 
 /** Readings of the job, or of one place, out as a list; in from one after every row was looked at. */

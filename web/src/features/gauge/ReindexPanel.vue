@@ -2,7 +2,7 @@
 import { type Component, onStuds, studsWords } from '@dauer/core/judging';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref, watch } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** Hub against rotor: sweep, turn the rotor on its studs, sweep again, and the position that runs truest. */
 const props = defineProps<{ component: Component; limit: number | null; writable: boolean }>();

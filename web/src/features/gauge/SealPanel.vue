@@ -3,7 +3,7 @@ import { type Component, sealZone, sealZoneWords } from '@dauer/core/judging';
 import { LINING_STATE_WORD, LINING_STATES } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** Does a pit of this piston matter? As found, with new linings, and at discard. */
 const props = defineProps<{ component: Component; writable: boolean }>();

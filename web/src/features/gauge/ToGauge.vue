@@ -3,7 +3,7 @@ import type { Obligation } from '@dauer/core/ledger';
 import type { Component } from '@dauer/core/judging';
 import { CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import ReadingsExchange from './ReadingsExchange.vue';

@@ -4,7 +4,7 @@ import { GAUGE_KIND_NAME } from '@dauer/core/catalogue';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { type Stop, walkRound } from '@dauer/core/views';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { goTo, skipped } from './wanted.ts';
 
 /** One walk round: everything that is owed, in the order that takes the least time. */

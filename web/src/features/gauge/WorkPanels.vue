@@ -4,7 +4,7 @@ import { newestSets, partHere } from '@dauer/core/history';
 import type { Component, Judged } from '@dauer/core/judging';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import type { Panel } from './benches/bench.ts';
 import { BENCHES } from './benches/benches.ts';
 import AdjusterPanel from './AdjusterPanel.vue';

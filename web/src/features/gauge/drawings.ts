@@ -13,7 +13,7 @@ import RotorRing from './RotorRing.vue';
 import ShoesField from './ShoesField.vue';
 import SketchField from './SketchField.vue';
 import TurnedSweep from './TurnedSweep.vue';
-import type { useJob } from '../../app/job.ts';
+import type { useJob } from '../../job/job.ts';
 import type { Field } from './useBenchFigures.ts';
 
 /** What a bench is drawn from. */

@@ -11,7 +11,7 @@ import type { Phase } from '@dauer/core/ledger';
 import type { Taken } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed, type ComputedRef, type Ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import type { Capture } from './useCapture.ts';
 
 /** What is drawn of one measurement: its positions, and what stands at them. */

@@ -16,7 +16,7 @@ import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, type ComputedRef, type Ref, ref, watch } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 import { orderOf, type TakingOrder } from './takingOrder.ts';
 import { useGaugeChoice } from './useGaugeChoice.ts';

@@ -5,7 +5,7 @@ import { asksForCheck } from '@dauer/core/metrology';
 import { ofSingle } from '@dauer/core/verdict';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, type ComputedRef } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
   micrometer: 'Micrometer',

@@ -1,7 +1,7 @@
 import type { MeasurementId } from '@dauer/core/catalogue';
 import { useSessionStorage } from '@vueuse/core';
 import { ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** What is to be gauged next at a place, where somebody comes along the route. */
 export const wanted = ref<{ readonly slotId: string; readonly measurement: MeasurementId } | null>(null);

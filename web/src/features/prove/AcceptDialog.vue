@@ -3,7 +3,7 @@ import { acceptanceKey, type Obligation } from '@dauer/core/ledger';
 import { ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 
 const props = defineProps<{ obligation: Obligation }>();

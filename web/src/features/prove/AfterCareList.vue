@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type AfterCareState, afterCareStates, isClosed } from '@dauer/core/views';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 

@@ -5,7 +5,7 @@ import { weighLate } from '@dauer/core/job';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 

@@ -3,8 +3,8 @@ import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { v7 } from 'uuid';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../app/job.ts';
-import { useOutbox } from '../../app/outbox.ts';
+import { useJob } from '../../job/job.ts';
+import { useOutbox } from '../../job/outbox.ts';
 import { useSession } from '../../app/session.ts';
 
 const emit = defineEmits<{ close: [] }>();

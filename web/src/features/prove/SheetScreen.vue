@@ -7,10 +7,10 @@ import { buildSheet, handbackFile } from '@dauer/core/views';
 import { SHEET_PDF } from '@dauer/contract';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
-import RedactDialog from '../../app/RedactDialog.vue';
+import RedactDialog from '../../job/RedactDialog.vue';
 import StrikeButton from './StrikeButton.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 

@@ -4,7 +4,7 @@ import { placeLock } from '@dauer/core/job';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
 import { JOINT_WORD, jointsOf, type JointStands, jointStands, SEAL_NAME, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 
 /** Joints of what is picked, and every joint that was touched: opened, made, torqued, looked at. */

@@ -2,7 +2,7 @@
 import { type Corner, CORNER_NAME, type Slot } from '@dauer/core/layout';
 import { closingWords, type OnlyNow, onlyNow, onlyNowAtWheel } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 
 /** Before a step closes an access: what can only be done now, with minutes each. One tap does it, or leaves it by name. */
 const props = defineProps<{ place?: Slot; wheel?: Corner }>();

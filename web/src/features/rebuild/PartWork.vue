@@ -7,7 +7,7 @@ import { KIND_FACTS, placeName } from '@dauer/core/layout';
 import { jointsOf, jointStands, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import OnlyNow from './OnlyNow.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';

@@ -4,7 +4,7 @@ import { DomainError, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { torqueFault, type TorquePoint } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import OnlyNow from './OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */

@@ -4,9 +4,9 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
 import PinPad from './PinPad.vue';
-import { useOutbox } from '../../app/outbox.ts';
+import { useOutbox } from '../../job/outbox.ts';
 import { useSession } from '../../app/session.ts';
-import WordMark from '../../app/WordMark.vue';
+import WordMark from '../../fittings/WordMark.vue';
 
 /** Sign-in; in a new shop, the first lead's account. */
 const session = useSession();

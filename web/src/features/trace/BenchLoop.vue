@@ -3,7 +3,7 @@ import type { CauseLook } from '@dauer/core/ledger';
 import { closedTheLoop } from '@dauer/core/stages';
 import { expectedAndFound, nothingElse, percentText, type SaidOfCause, toClose } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import type { WeighedNow } from './useWeighing.ts';
 
 /** What had been expected, and what the bench found: the loop is closed when nothing else was found. */

@@ -2,7 +2,7 @@
 import { placeName, slotById } from '@dauer/core/layout';
 import type { ToTrace } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** Answers of an earlier round: shown, not counted, until they are given anew. */

@@ -3,7 +3,7 @@ import { fixed } from '@dauer/core/quantity';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever } from '@dauer/core/stages';
 import { computed } from 'vue';
-import { useJob } from '../../app/job.ts';
+import { useJob } from '../../job/job.ts';
 import ShareBar from '../../fittings/ShareBar.vue';
 
 /** The pedal as a gauge: how much of its travel is clearance, how much is soft, and at which wheel. */

@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { ApiProblem, call, sentenceOf } from '../../../app/client.ts';
-import { useJob } from '../../../app/job.ts';
+import { useJob } from '../../../job/job.ts';
 import LayoutEditor from './LayoutEditor.vue';
 
 /** The layout of a vehicle that is in the shop: put right, or converted. What is drawn stays on this device until it is kept. */

@@ -4,12 +4,12 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import MoveMark from '../fittings/MoveMark.vue';
 import TagPlate from '../fittings/TagPlate.vue';
-import { useJob } from './job.ts';
-import { useOutbox } from './outbox.ts';
+import { useJob } from '../job/job.ts';
+import { useOutbox } from '../job/outbox.ts';
 import RunningClocks from './RunningClocks.vue';
 import SearchBox from './SearchBox.vue';
-import { useSession } from './session.ts';
-import WordMark from './WordMark.vue';
+import { useSession } from '../app/session.ts';
+import WordMark from '../fittings/WordMark.vue';
 
 const session = useSession();
 const job = useJob();

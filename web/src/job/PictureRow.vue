@@ -8,7 +8,7 @@ import { useJob } from './job.ts';
 import { useOutbox } from './outbox.ts';
 import { imageUrl, prepareImage } from './pictures.ts';
 import RedactDialog from './RedactDialog.vue';
-import { useSession } from './session.ts';
+import { useSession } from '../app/session.ts';
 
 /** Pictures of one thing in a row, and the way to take another. */
 const props = defineProps<{ of: PictureOf; slotId?: string | null; findingId?: string | null; label?: string }>();

@@ -4,7 +4,7 @@ import { useDebounceFn } from '@vueuse/core';
 import { nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import TagPlate from '../fittings/TagPlate.vue';
-import { call } from './client.ts';
+import { call } from '../app/client.ts';
 
 /** Vehicles and parts by tag or name, from anywhere. */
 const router = useRouter();

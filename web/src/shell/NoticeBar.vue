@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@pinia/colada';
 import { useIntervalFn } from '@vueuse/core';
-import { call } from './client.ts';
+import { call } from '../app/client.ts';
 
 /** What has to be known of the server: little room, old backups, a wrong clock. Nothing is said while nothing is wrong. */
 const { data, refetch } = useQuery({ key: ['notices'], query: () => call('notices').catch(() => []) });

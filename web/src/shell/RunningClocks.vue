@@ -3,7 +3,7 @@ import { runningOperations } from '@dauer/core/history';
 import { computed } from 'vue';
 import ClockFace from '../fittings/ClockFace.vue';
 import { hoursText, timeText } from '../fittings/dates.ts';
-import { useJob } from './job.ts';
+import { useJob } from '../job/job.ts';
 
 /** Operations that are running in the open job, as small clocks: started when, against the minutes they were given. */
 const job = useJob();

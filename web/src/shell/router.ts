@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import { useSession } from './session.ts';
+import { useSession } from '../app/session.ts';
 
 export const router = createRouter({
   history: createWebHistory(),

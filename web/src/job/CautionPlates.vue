@@ -2,7 +2,7 @@
 import { cautionsAt, type CautionStep } from '@dauer/core/catalogue';
 import { computed } from 'vue';
 import { useJob } from './job.ts';
-import { useSession } from './session.ts';
+import { useSession } from '../app/session.ts';
 
 /** Cautions at the step they belong to. The critical ones wait for a name, once a job; `ready` says whether they have it. */
 const props = withDefaults(defineProps<{ steps: readonly CautionStep[]; show?: 'both' | 'open' | 'quiet' }>(), { show: 'both' });

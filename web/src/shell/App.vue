@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { KEYS, keyList, useGlobalKeys } from './keys.ts';
-import { listen } from './live.ts';
+import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
+import { listen } from '../app/live.ts';
 import SignInAgain from './SignInAgain.vue';
-import { useOutbox } from './outbox.ts';
-import { useSession } from './session.ts';
+import { useOutbox } from '../job/outbox.ts';
+import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
 import { loadNewer, newer } from './shell.ts';
 import TopPlate from './TopPlate.vue';

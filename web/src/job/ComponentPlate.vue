@@ -8,11 +8,11 @@ import { earlierText } from '@dauer/core/stages';
 import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
-import { call, sentenceOf } from './client.ts';
+import { call, sentenceOf } from '../app/client.ts';
 import { useJob } from './job.ts';
 import PictureRow from './PictureRow.vue';
 import PutIns from './PutIns.vue';
-import { useSession } from './session.ts';
+import { useSession } from '../app/session.ts';
 import { dayText } from '../fittings/dates.ts';
 
 /** The picked component: what it is, which tag it carries, where it is, its verdict, and its neighbours at the corner. */

@@ -3,11 +3,11 @@ import { familyOf } from '@dauer/core/ledger';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { ApiProblem, call, sentenceOf, whenAnswered } from './client.ts';
+import { ApiProblem, call, sentenceOf, whenAnswered } from '../app/client.ts';
 import { base64Of, forgetImage, type PreparedImage } from './pictures.ts';
 import { nextToSend, type Waiting } from './outboxQueue.ts';
 import { againFrom, isAnotherBook, outlivedSent, type SentEvent, withoutStruck } from './sentJournal.ts';
-import { useSession } from './session.ts';
+import { useSession } from '../app/session.ts';
 
 interface Schema extends DBSchema {
   outbox: { key: number; value: Waiting };

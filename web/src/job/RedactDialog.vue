@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf, timeNow } from './client.ts';
+import { call, sentenceOf, timeNow } from '../app/client.ts';
 import { useJob } from './job.ts';
 
 /** A text is blacked out for good: the original goes, a name and a reason stay. */

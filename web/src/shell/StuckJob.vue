@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { dayText, timeText } from '../fittings/dates.ts';
-import { type Stuck, useJob } from './job.ts';
-import { useSession } from './session.ts';
-import TakeBackDialog from './TakeBackDialog.vue';
+import { type Stuck, useJob } from '../job/job.ts';
+import { useSession } from '../app/session.ts';
+import TakeBackDialog from '../job/TakeBackDialog.vue';
 
 /** A job whose records cannot be put together: why, and the record without which they can. */
 defineProps<{ stuck: Stuck; jobId: string }>();

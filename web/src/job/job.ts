@@ -9,15 +9,15 @@ import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { afterPaint } from './afterPaint.ts';
-import { call, sentenceOf, timeNow } from './client.ts';
+import { call, sentenceOf, timeNow } from '../app/client.ts';
 import { JobFollower } from './jobFollower.ts';
-import { isAway, jobKey, keepJob, appendJournal, readCache, readJournal } from './kept.ts';
-import { onChangeOf } from './live.ts';
+import { isAway, jobKey, keepJob, appendJournal, readCache, readJournal } from '../app/kept.ts';
+import { onChangeOf } from '../app/live.ts';
 import { useOutbox } from './outbox.ts';
 import { forgetImage } from './pictures.ts';
 import { applyStored, applyPending } from './optimistic.ts';
 import type { Waiting } from './outboxQueue.ts';
-import { useSession } from './session.ts';
+import { useSession } from '../app/session.ts';
 
 /** An event that went into the book from here, and the record that it became. */
 interface Written {

@@ -6,7 +6,7 @@ import { afterCareStates } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
 import { useJob } from './job.ts';
-import { useSession } from './session.ts';
+import { useSession } from '../app/session.ts';
 
 /** A job that was handed back: everything stands as it was then; today's book may be held against it, and writes nothing. */
 const job = useJob();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { sentenceOf } from './client.ts';
-import { useOutbox } from './outbox.ts';
-import { useSession } from './session.ts';
+import { sentenceOf } from '../app/client.ts';
+import { useOutbox } from '../job/outbox.ts';
+import { useSession } from '../app/session.ts';
 
 /** The session ended in the middle of work: asked for in place, so that nothing typed is lost. */
 const session = useSession();
