@@ -140,7 +140,7 @@ describe('over random valid histories', () => {
         const t = new Life(steps);
         const s = t.state();
         const sits = rereadPlaces(t.file);
-        const gone = s.book.gone;
+        const gone = s.book.retracted;
         const out = new Set(t.file.takenOuts.filter((x) => !gone.has(x.id)).map((x) => x.putInId));
         for (const p of s.situation.standing.places) {
           const part = sits.get(p.slot.id) ?? null;
@@ -191,7 +191,7 @@ describe('over random valid histories', () => {
         }
         for (const o of s.obligations.filter((x) => x.state === 'closed' && x.key.startsWith('proof:'))) {
           const record = t.file.proofs.find((p) => p.id === o.closedBy);
-          expect(record && proofCloses(record.result) && !s.book.gone.has(record.id), o.key).to.equal(true);
+          expect(record && proofCloses(record.result) && !s.book.retracted.has(record.id), o.key).to.equal(true);
         }
       }),
       RUNS,
@@ -247,7 +247,7 @@ describe('over random valid histories', () => {
       fc.property(history, fc.nat(997), (steps, n) => {
         const t = new Life(steps);
         const before = t.state();
-        const sets = t.file.sets.filter((s) => !before.book.gone.has(s.id));
+        const sets = t.file.sets.filter((s) => !before.book.retracted.has(s.id));
         const set = sets[n % Math.max(1, sets.length)];
         if (!set) return;
         const figures = (s: ReturnType<Life['state']>): string[] =>
@@ -270,7 +270,7 @@ describe('over random valid histories', () => {
       fc.property(history, (steps) => {
         const t = new Life([...steps, ['gauge', 1] as const]);
         const set = t.file.sets.at(-1);
-        if (!set || openBook(t.file).gone.has(set.id)) return;
+        if (!set || openBook(t.file).retracted.has(set.id)) return;
         const to = t.layout.slots.find((s) => s.kind === 'rotor' && s.id !== set.slotId)!;
         const elsewhere = (s: ReturnType<Life['state']>): unknown =>
           s.components

@@ -259,7 +259,7 @@ describe('every family of events', () => {
       const told = event({ jobId: 'void', partId: 'p', otherId: 'q', kind: 'fitted', slotId: null });
       const void_ = { ...event({ jobId: 'void' }), reason: 'booked twice' };
       const f = file({ voids: [void_], ...(list === 'voids' ? {} : { [list]: [told] }) });
-      expect(openBook(f).gone.has(told.id), list).to.equal(familyOf(list).dropsWhenVoid(told));
+      expect(openBook(f).retracted.has(told.id), list).to.equal(familyOf(list).dropsWhenVoid(told));
     }
     const found = {
       ...event({ jobId: 'void' }),
@@ -271,7 +271,7 @@ describe('every family of events', () => {
       until: null,
     } as const;
     const f = file({ voids: [{ ...event({ jobId: 'void' }), reason: 'x' }], partEvents: [found] });
-    expect(openBook(f).gone.has(found.id)).to.equal(false);
+    expect(openBook(f).retracted.has(found.id)).to.equal(false);
   });
   it('articles joined in a job that is void are two again', () => {
     const t = new JobFixture(FOUR);

@@ -28,17 +28,17 @@ describe('practice', () => {
         expect(a.hidden.present).to.deep.equal(b.hidden.present);
         expect([...a.hidden.shows]).to.deep.equal([...b.hidden.shows]);
         expect(a.hidden.present.filter(Boolean).length).to.be.within(1, 4);
-        expect(Object.values(a.told)).to.include('seen');
+        expect(Object.values(a.notice)).to.include('seen');
       }
     const layout = buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id);
     expect(practiceCase(layout, 3).hidden.present).to.not.deep.equal(practiceCase(layout, 4).hidden.present);
   });
   it('a check comes out as the hidden faults would have it, is not asked twice, and the proposed way is walked by the same answers', () => {
     const made = practiceCase(buildLayout('coupe_disc_disc_tandem_servo', 'lay', 'car', id), 5);
-    const [check] = askable(made, made.told);
-    const more = outcomeOf(made, check!, made.told);
+    const [check] = askable(made, made.notice);
+    const more = outcomeOf(made, check!, made.notice);
     for (const [key, state] of Object.entries(more)) expect(state === 'seen').to.equal(made.hidden.shows.has(key));
-    expect(askable(made, { ...made.told, ...more }).map((c) => c.id)).to.not.include(check!.id);
+    expect(askable(made, { ...made.notice, ...more }).map((c) => c.id)).to.not.include(check!.id);
     const path = proposedPath(made);
     expect(path.steps.length).to.be.at.most(8);
     expect(path.minutes).to.equal(path.steps.reduce((s, x) => s + x.check.minutes, 0));

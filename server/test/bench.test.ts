@@ -119,7 +119,7 @@ describe('the bench', () => {
         const where = sql`true order by id`;
         const plain = await db.select().from(table).where(where);
         const asked = { one: [table, where], none: [table, sql`false`] } as const;
-        expect(await rowsOfEach(db, { name: `all_of_${name}`, asked }, {}), name).to.deep.equal({ one: plain, none: [] });
+        expect(await rowsOfEach(db, { name: `all_of_${name}`, queries: asked }, {}), name).to.deep.equal({ one: plain, none: [] });
         seen += plain.length;
       }
       expect(seen).to.be.greaterThan(20);

@@ -223,7 +223,7 @@ describe('records', () => {
     await shop.technician.event<'takeBacks'>(car.jobId, 'take-backs', { corrects: id });
     const file = await shop.reader.file(car.jobId);
     expect(file.readings.some((r) => r.id === id)).to.equal(true);
-    expect(deriveJob(file, new Date().toISOString()).book.gone.has(id)).to.equal(true);
+    expect(deriveJob(file, new Date().toISOString()).book.retracted.has(id)).to.equal(true);
   });
 
   it('the database itself refuses to change or delete what happened', async () => {

@@ -31,13 +31,13 @@ const UNSAID: Omit<Characteristic, 'id' | 'takenFrom' | 'name' | 'short' | 'redu
 /** Everything that is judged, in the order of the measurements that it is taken from. */
 export const CHARACTERISTICS: readonly Characteristic[] = MEASUREMENT_IDS.flatMap((takenFrom) => {
   const { kind, unit, characteristics } = MEASUREMENTS[takenFrom];
-  return Object.entries(characteristics).map(([id, given]): Characteristic => ({
+  return Object.entries(characteristics).map(([id, facts]): Characteristic => ({
     ...UNSAID,
     id: id as CharacteristicId,
     kind,
     unit,
     takenFrom,
-    ...given,
+    ...facts,
   }));
 });
 

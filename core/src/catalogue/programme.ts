@@ -22,11 +22,11 @@ export interface ProgrammeLine {
 /** What has to be gauged on each kind of component. Source: handbook 15, Scope and programme; 20. */
 export const PROGRAMME: readonly ProgrammeLine[] = MEASUREMENT_IDS.flatMap((measurement) => {
   const { least, programme = [] } = MEASUREMENTS[measurement];
-  return programme.flatMap((asked) =>
-    asked.of.flatMap((kind) =>
-      asked.done.map((done): ProgrammeLine => {
-        const phase = asked.phase ?? (done === 'found' ? 'as_found' : 'as_fitted');
-        return { kind, done, measurement, need: asked.need ?? 'required', least, phase, or: (asked.or ?? null) as MeasurementId | null };
+  return programme.flatMap((rule) =>
+    rule.of.flatMap((kind) =>
+      rule.done.map((done): ProgrammeLine => {
+        const phase = rule.phase ?? (done === 'found' ? 'as_found' : 'as_fitted');
+        return { kind, done, measurement, need: rule.need ?? 'required', least, phase, or: (rule.or ?? null) as MeasurementId | null };
       }),
     ),
   );

@@ -11,9 +11,9 @@ import type { LimitVersion } from '../verdict/limits.ts';
 export function fileAsOf(file: JobFile, instant: string): JobFile {
   const until = <T extends EventBase>(events: readonly T[]): T[] =>
     events.filter((e) => e.happenedAt <= instant && e.recordedAt <= instant);
-  const told = listsWhere((f) => f.late === 'late');
+  const ofTheTime = listsWhere((f) => f.late === 'late');
   return {
-    ...withEvents(file, told, until),
+    ...withEvents(file, ofTheTime, until),
     layoutRevisions: file.layoutRevisions.filter((r) => r.enteredAt <= instant),
     priors: file.priors.filter((p) => p.enteredAt <= instant),
     limits: limitsAsOf(file.limits, instant),

@@ -14,7 +14,7 @@ import { withOneName } from './sameArticle.ts';
 /** A job file opened for reading: what still stands, indexed once. */
 export interface Book {
   readonly file: JobFile;
-  readonly gone: ReadonlySet<string>;
+  readonly retracted: ReadonlySet<string>;
   /** Standing sets of the vehicle, in order. */
   readonly sets: readonly ReadingSet[];
   readonly taken: (set: ReadingSet) => readonly Taken[];
@@ -39,14 +39,14 @@ function nominalOf(layout: Layout, slotId: string): number | null {
 }
 
 /** Opens a job file. Pure: the same file gives the same book. */
-export function openBook(given: JobFile): Book {
-  const takenBack = retractedIds(given.takeBacks);
-  const gone = new Set([...takenBack, ...voidedEvents(given, voidedJobs(given.voids, takenBack))]);
+export function openBook(records: JobFile): Book {
+  const takenBack = retractedIds(records.takeBacks);
+  const retracted = new Set([...takenBack, ...voidedEvents(records, voidedJobs(records.voids, takenBack))]);
   // What was put right in a job that is void was not put right.
-  const file = withOneName(given, gone);
+  const file = withOneName(records, retracted);
   const bySet = new Map<string, Reading[]>();
   for (const r of file.readings) {
-    if (gone.has(r.id)) continue;
+    if (retracted.has(r.id)) continue;
     const list = bySet.get(r.setId);
     if (list) list.push(r);
     else bySet.set(r.setId, [r]);
@@ -67,9 +67,9 @@ export function openBook(given: JobFile): Book {
   function stand<T extends EventBase>(events: readonly T[]): readonly T[] {
     const known = stood.get(events) as readonly T[] | undefined;
     if (known) return known;
-    const now = standing(events, gone);
+    const now = standing(events, retracted);
     stood.set(events, now);
     return now;
   }
-  return { file, gone, sets: moved(stand(file.sets), stand(file.setMoves)), taken, reduced, stand };
+  return { file, retracted, sets: moved(stand(file.sets), stand(file.setMoves)), taken, reduced, stand };
 }

@@ -27,8 +27,8 @@ export function writtenUpLater(e: Pick<EventBase, 'happenedAt' | 'recordedAt'>):
 export function lateEvents(file: JobFile): LateEvent[] {
   const { release } = file;
   if (!release) return [];
-  const gone = retractedIds(file.takeBacks);
-  const named = new Set(standing(file.amendments, gone).map((a) => a.corrects));
+  const retracted = retractedIds(file.takeBacks);
+  const named = new Set(standing(file.amendments, retracted).map((a) => a.corrects));
   const families = listsWhere((f) => f.late === 'late').map((k): [string, readonly EventBase[]] => [familyOf(k).label, file[k]]);
   return families
     .flatMap(([what, events]) =>

@@ -19,25 +19,25 @@ export function revisionBlocks(file: JobFile, after: Layout, revision: 'correcti
   const { removed } = compareLayouts(file.layout, after);
   const was = new Map(file.layout.slots.map((s) => [s.id, s]));
   const turned = after.slots.filter((s) => (was.get(s.id)?.kind ?? s.kind) !== s.kind);
-  const gone = retractedIds(file.takeBacks);
-  const out = new Set(standing(file.takenOuts, gone).map((t) => t.putInId));
-  const stillIn = standing(file.putIns, gone).filter((p) => !out.has(p.id));
+  const retracted = retractedIds(file.takeBacks);
+  const out = new Set(standing(file.takenOuts, retracted).map((t) => t.putInId));
+  const stillIn = standing(file.putIns, retracted).filter((p) => !out.has(p.id));
   const at = (events: readonly { readonly slotId: string | null }[]): Set<string | null> => new Set(events.map((e) => e.slotId));
-  const told = at([
-    ...standing(file.sets, gone),
-    ...standing(file.findings, gone),
-    ...standing(file.decisions, gone),
-    ...standing(file.operations, gone),
-    ...standing(file.torques, gone),
-    ...standing(file.bleedPulls, gone),
-    ...standing(file.jointEvents, gone),
-    ...standing(file.partEvents, gone).filter((e) => e.kind !== 'found'),
+  const recordedSlots = at([
+    ...standing(file.sets, retracted),
+    ...standing(file.findings, retracted),
+    ...standing(file.decisions, retracted),
+    ...standing(file.operations, retracted),
+    ...standing(file.torques, retracted),
+    ...standing(file.bleedPulls, retracted),
+    ...standing(file.jointEvents, retracted),
+    ...standing(file.partEvents, retracted).filter((e) => e.kind !== 'found'),
   ]);
   const names = (slots: readonly Slot[]): string => slots.map((s) => placeName(s).toLowerCase()).join(', ');
   const block = (slots: readonly Slot[], message: string): RevisionBlock[] =>
     slots.length === 0 ? [] : [{ slotIds: slots.map((s) => s.id), message }];
   const plugged = removed.filter((s) => stillIn.some((p) => p.slotId === s.id));
-  const recorded = revision === 'correction' ? removed.filter((s) => told.has(s.id)) : [];
+  const recorded = revision === 'correction' ? removed.filter((s) => recordedSlots.has(s.id)) : [];
   return [
     ...block(turned, `A place cannot become another kind of thing: ${names(turned)}. Take it out and add the other one.`),
     ...block(plugged, `Something put in is still at: ${names(plugged)}. Take it out first.`),

@@ -16,7 +16,7 @@ function named(c: PartCorrection, e: OfPart): string | null {
 
 /** Part records with the merges and splits in force applied, oldest correction first. */
 export function byOneName<T extends OfPart>(corrections: readonly PartCorrection[], list: readonly T[]): T[] {
-  return corrections.reduce<T[]>((so, c) => so.map((e) => ({ ...e, partId: named(c, e) })), [...list]);
+  return corrections.reduce<T[]>((acc, c) => acc.map((e) => ({ ...e, partId: named(c, e) })), [...list]);
 }
 
 /**
@@ -25,16 +25,16 @@ export function byOneName<T extends OfPart>(corrections: readonly PartCorrection
  * @param gone ids of what has been taken back
  * Source: handbook 15, Corrections.
  */
-export function withOneName(file: JobFile, gone: ReadonlySet<string>): JobFile {
-  return standing(file.partCorrections, gone).reduce((so, c) => {
+export function withOneName(file: JobFile, retracted: ReadonlySet<string>): JobFile {
+  return standing(file.partCorrections, retracted).reduce((acc, c) => {
     const heed = <T extends OfPart>(list: readonly T[]): T[] => list.map((e) => ({ ...e, partId: named(c, e) }));
     return {
-      ...so,
-      partEvents: so.partEvents.map((e) => ({ ...e, partId: named(c, e) ?? e.partId })),
-      sets: heed(so.sets),
-      setMoves: heed(so.setMoves),
-      findings: heed(so.findings),
-      decisions: heed(so.decisions),
+      ...acc,
+      partEvents: acc.partEvents.map((e) => ({ ...e, partId: named(c, e) ?? e.partId })),
+      sets: heed(acc.sets),
+      setMoves: heed(acc.setMoves),
+      findings: heed(acc.findings),
+      decisions: heed(acc.decisions),
     };
   }, file);
 }

@@ -72,10 +72,10 @@ class Weighed {
 
   /** What is known of each fault now. */
   get known(): readonly number[] {
-    return this.told([], [], 1, this.now.posterior).posterior;
+    return this.outcome([], [], 1, this.now.posterior).posterior;
   }
   /** An outcome, without the share of it in which there is no fault at all. */
-  private told(ids: readonly string[], seen: readonly string[], probability: number, posterior: readonly number[]): Outcome {
+  private outcome(ids: readonly string[], seen: readonly string[], probability: number, posterior: readonly number[]): Outcome {
     if (this.noFault === 0) return { seen, probability, posterior };
     const none = ids.reduce((q, id) => {
       const leak = this.network.observations.find((o) => o.id === id)?.leak ?? 0;
@@ -124,7 +124,7 @@ class Weighed {
   /** None of some things seen. */
   none(ids: readonly string[]): Outcome {
     const inference = this.without(ids);
-    return this.told(ids, [], Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
+    return this.outcome(ids, [], Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
   }
 
   /** All ways in which some unchecked observations may come out together, in the order of binary counting. */
@@ -163,7 +163,7 @@ class Weighed {
         continue;
       }
       const posterior = present.map((v) => Math.min(1, Math.max(0, v / probability)));
-      if (probability > 0) result.push(this.told(ids, seen, probability, posterior));
+      if (probability > 0) result.push(this.outcome(ids, seen, probability, posterior));
     }
     return result;
   }
@@ -172,7 +172,7 @@ class Weighed {
     const more = Object.fromEntries(ids.map((id) => [id, seen.includes(id) ? ('seen' as const) : ('not_seen' as const)]));
     try {
       const inference = infer(this.network, { ...this.evidence, observations: { ...this.evidence.observations, ...more } });
-      return this.told(ids, seen, Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
+      return this.outcome(ids, seen, Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
     } catch (error) {
       if (error instanceof DomainError && (error.code === 'impossible_evidence' || error.code === 'too_large')) return null;
       throw error;

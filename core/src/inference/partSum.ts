@@ -28,7 +28,7 @@ export function sumPart(plan: Plan, part: NetworkPart, w: Weights): PartSum {
         ? opened(table, plan.network.observations[step.of]?.leak ?? 0)
         : step.kind === 'close'
           ? closed(table, step.bit)
-          : gone(table, step, w);
+          : withoutObservation(table, step, w);
   }
   const total = table[0] ?? 0;
   const shares = new Map<number, number>();
@@ -83,7 +83,7 @@ function unclosed(adjoint: Float64Array, bit: number): Float64Array<ArrayBuffer>
   for (let m = 0; m < adjoint.length; m += 1) next[wasAt(m, bit)] = adjoint[m] ?? 0;
   return next;
 }
-function gone(table: Float64Array, step: Step, w: Weights): Float64Array<ArrayBuffer> {
+function withoutObservation(table: Float64Array, step: Step, w: Weights): Float64Array<ArrayBuffer> {
   const [absent, present] = [w.absent[step.of] ?? 0, w.present[step.of] ?? 0];
   const set = Float64Array.from(table);
   for (const [bit, s] of step.sets) {

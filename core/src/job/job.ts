@@ -128,9 +128,9 @@ export interface OpenedJob {
  * @param given everything known of the job
  * @param today instant, ISO 8601
  */
-export function openJob(given: JobFile, today: string): OpenedJob {
-  const at = given.release?.releasedAt ?? today;
-  return { book: openBook(given.release ? fileAsOf(given, at) : given), at };
+export function openJob(records: JobFile, today: string): OpenedJob {
+  const at = records.release?.releasedAt ?? today;
+  return { book: openBook(records.release ? fileAsOf(records, at) : records), at };
 }
 
 /**
@@ -139,8 +139,8 @@ export function openJob(given: JobFile, today: string): OpenedJob {
  * @param today instant, ISO 8601
  * Source: handbook 15, Obligations and stage.
  */
-export function deriveJob(given: JobFile, today: string): JobState {
-  return deriveOpened(openJob(given, today));
+export function deriveJob(records: JobFile, today: string): JobState {
+  return deriveOpened(openJob(records, today));
 }
 
 /** Derives where an opened job stands. */

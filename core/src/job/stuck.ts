@@ -54,7 +54,7 @@ export function culpritOf(file: JobFile, today: string): Culprit | null {
   for (const family of EVENT_LISTS) {
     const all: readonly EventBase[] = file[family];
     const own = all.filter((e) => e.jobId === file.job.id);
-    const without = (gone: readonly EventBase[]): JobFile => ({ ...file, [family]: all.filter((e) => !gone.includes(e)) });
+    const without = (removed: readonly EventBase[]): JobFile => ({ ...file, [family]: all.filter((e) => !removed.includes(e)) });
     if (own.length === 0 || !derives(without(own), today)) continue;
     const found = [...own]
       .reverse()

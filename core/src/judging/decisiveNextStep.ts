@@ -57,7 +57,7 @@ export function decisiveNextStep(judged: Judged, room: number, versions: readonl
   const now = withGauges(judged, leans, (l) => l.used);
   // What the rule makes of its readings: a share, or one radius over another.
   const factor = now > 0 ? judged.reduced.expanded / (2 * now) : 1;
-  const told = (u: number): boolean => u <= Math.abs(room) + 1e-12;
+  const decides = (u: number): boolean => u <= Math.abs(room) + 1e-12;
   const text = (u: number): string => figureText(judged.characteristic, u, Math.min(4, judged.reduced.decimals + 1));
   const kinds = [...new Set(leans.map((l) => l.kind))];
   const used = new Set(leans.flatMap((l) => l.used?.gaugeId ?? []));
@@ -67,7 +67,7 @@ export function decisiveNextStep(judged: Judged, room: number, versions: readonl
         .filter((g) => g.kind === kind && !used.has(g.gaugeId))
         .map((gauge) => ({ kind, gauge, u: 2 * factor * withGauges(judged, leans, (l) => (l.kind === kind ? gauge : l.used)) })),
     )
-    .filter((o) => told(o.u))
+    .filter((o) => decides(o.u))
     .sort((a, b) => b.u - a.u);
   if (coarsest) {
     const what = kinds.length > 1 ? ` what the ${GAUGE_KIND_NAME[coarsest.kind].toLowerCase()} gave` : ' it';
@@ -76,7 +76,7 @@ export function decisiveNextStep(judged: Judged, room: number, versions: readonl
   const finest = kinds.flatMap((k) => finestOf(k, versions) ?? []);
   if (kinds.length > 1 && finest.length === kinds.length && finest.every((g) => !used.has(g.gaugeId))) {
     const u = 2 * factor * withGauges(judged, leans, (l) => finestOf(l.kind, versions));
-    if (told(u)) return `${finest.map((g) => g.tag).join(' and ')} tell to ±${text(u)} together: take both again with those.`;
+    if (decides(u)) return `${finest.map((g) => g.tag).join(' and ')} tell to ±${text(u)} together: take both again with those.`;
   }
   const names = kinds.map((k) => GAUGE_KIND_NAME[k].toLowerCase()).join(' or ');
   if (judged.lies === 'past') return `No ${names} on the rack tells that near. It lies outside: decide as if it were past.`;

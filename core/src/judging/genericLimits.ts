@@ -7,8 +7,8 @@ import { BORE_WEAR_LIMIT } from '../catalogue/measured/practice.ts';
 import { boreWearLimit } from '../metrology/bore.ts';
 import type { LimitVersion } from '../verdict/limits.ts';
 
-function genericOf(c: Characteristic, given: Generic): LimitVersion {
-  const { name = c.id, bound, gravity, at = null, low = null, high = null, nominal = null, where = 'common workshop practice' } = given;
+function genericOf(c: Characteristic, facts: Generic): LimitVersion {
+  const { name = c.id, bound, gravity, at = null, low = null, high = null, nominal = null, where = 'common workshop practice' } = facts;
   return {
     ...{ id: `generic:${name}:1`, seriesId: `generic:${name}`, characteristic: c.id, scope: 'shop', appliesTo: null },
     ...{ make: null, model: null, yearFrom: null, yearTo: null, variant: null, axle: null, machineTo: null, atLeast: false },
@@ -19,7 +19,7 @@ function genericOf(c: Characteristic, given: Generic): LimitVersion {
 }
 
 /** Common workshop practice, offered until somebody enters the figure for the vehicle. Source: handbook 20. */
-export const GENERIC_LIMITS: readonly LimitVersion[] = CHARACTERISTICS.flatMap((c) => c.generic.map((given) => genericOf(c, given)));
+export const GENERIC_LIMITS: readonly LimitVersion[] = CHARACTERISTICS.flatMap((c) => c.generic.map((facts) => genericOf(c, facts)));
 
 /** What of a vehicle a generic limit may hang on. */
 type OfVehicle = Pick<Vehicle, 'driven'> | null;

@@ -180,9 +180,9 @@ function holdAgainst(book: Book, set: ReadingSet, of: Characteristic, reduced: R
   const bound = boundOf(limit, set.phase === 'after_machining');
   const worn = wearOf(book, set, of, bound);
   const wrongSide = limit !== null && limit.bound !== 'range' && limit.bound !== of.bound;
-  const told = toResult(() => decide(bound, reduced.value, reduced.expanded, worn.wear ? worn.wear.predictedBad : null));
+  const decided = toResult(() => decide(bound, reduced.value, reduced.expanded, worn.wear ? worn.wear.predictedBad : null));
   // A limit from before its side and order were looked at says nothing.
-  const decision = told.ok && !wrongSide ? told.value : NOTHING_TOLD;
+  const decision = decided.ok && !wrongSide ? decided.value : NOTHING_TOLD;
   return { limit, bound: decision === NOTHING_TOLD ? { kind: 'none' } : bound, decision, worn };
 }
 

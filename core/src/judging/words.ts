@@ -155,15 +155,15 @@ export function meaningOf(
     readonly decisiveNextStep?: (j: Judged) => string;
   } = { taken: 0, rejects: [] },
 ): Meaning {
-  const told = judged.filter((j) => j.enough || j.verdict === 'past');
-  const matters = told.filter((j) => VERDICT_PHRASE[j.verdict] !== undefined);
+  const judgedEnough = judged.filter((j) => j.enough || j.verdict === 'past');
+  const matters = judgedEnough.filter((j) => VERDICT_PHRASE[j.verdict] !== undefined);
   const phrases = matters.map((j) => `${j.characteristic.short} ${figureOf(j)} ${VERDICT_PHRASE[j.verdict] ?? ''}`);
   const found =
-    told.length === 0
+    judgedEnough.length === 0
       ? 'Nothing judged yet.'
       : phrases.length === 0
         ? 'Everything taken so far holds.'
-        : `${phrases.join('. ')}.${matters.length < told.length ? ' All else holds.' : ''}`;
+        : `${phrases.join('. ')}.${matters.length < judgedEnough.length ? ' All else holds.' : ''}`;
   const bad = matters.find((j) => j.verdict === 'past') ?? matters.find((j) => j.verdict === 'cant_tell');
   if (bad?.characteristic.role === 'runout' && runout) return { found, ...runoutCause(runout) };
   const [rejected] = beside.rejects;
@@ -192,13 +192,13 @@ export function meaningOf(
   if (missing.length > 0) return { found, means: 'Not enough is known to decide.', next: `Take ${missing.join(' and ').toLowerCase()}.` };
   if (matters.some((j) => j.verdict === 'no_limit'))
     return { found, means: 'Without a limit nothing is judged.', next: 'Enter the limit from the maker’s document.' };
-  if (told.length === 0 && beside.taken > 0)
+  if (judgedEnough.length === 0 && beside.taken > 0)
     return {
       found: 'Written down.',
       means: 'There is no limit for it, and none is asked for: it is kept for whoever puts this together, and for the next time.',
       next: 'Go on to the next.',
     };
-  if (told.length === 0)
+  if (judgedEnough.length === 0)
     return { found, means: 'A part without a figure is not good, it is not gauged.', next: 'Take the first position.' };
   return { found, means: 'Nothing here needs deciding for its own sake.', next: 'Gauge the other side of the axle, then decide for both.' };
 }

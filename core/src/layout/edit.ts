@@ -117,21 +117,21 @@ export function addWheel(layout: Layout, corner: Corner, axle: Axle, makeId: Mak
 
 /** Takes a wheel's whole brake out. */
 export function removeWheel(layout: Layout, corner: Corner): Layout {
-  const gone = new Set(layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
+  const removed = new Set(layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
   return {
     ...layout,
-    slots: layout.slots.filter((s) => !gone.has(s.id)),
-    connections: layout.connections.filter((c) => !gone.has(c.from) && !gone.has(c.to)),
+    slots: layout.slots.filter((s) => !removed.has(s.id)),
+    connections: layout.connections.filter((c) => !removed.has(c.from) && !removed.has(c.to)),
   };
 }
 
 /** Takes a component out with what sits in it. A line closes over a hose, union, valve or switch that stood in it. */
 export function removeComponent(layout: Layout, slotId: string, makeId: MakeId): Layout {
   const slot = needSlot(layout, slotId);
-  const gone = new Set([slotId, ...childrenOf(layout, slotId).map((s) => s.id)]);
+  const removed = new Set([slotId, ...childrenOf(layout, slotId).map((s) => s.id)]);
   const mine = layout.connections.filter((c) => c.from === slotId || c.to === slotId);
   const lines = mine.filter((c) => c.kind === 'line');
-  const kept = layout.connections.filter((c) => !gone.has(c.from) && !gone.has(c.to));
+  const remaining = layout.connections.filter((c) => !removed.has(c.from) && !removed.has(c.to));
   const [a, b] = lines;
   const far = (c: Connection): string => (c.from === slotId ? c.to : c.from);
   const closes = PASSES.includes(slot.kind) && lines.length === 2 && a && b && far(a) !== far(b);
@@ -148,7 +148,7 @@ export function removeComponent(layout: Layout, slotId: string, makeId: MakeId):
         },
       ]
     : [];
-  return { ...layout, slots: layout.slots.filter((s) => !gone.has(s.id)), connections: [...kept, ...over] };
+  return { ...layout, slots: layout.slots.filter((s) => !removed.has(s.id)), connections: [...remaining, ...over] };
 }
 
 /** Puts a union, valve, switch or hose into a line; the line's length is halved between its two ends. */
@@ -248,9 +248,9 @@ export function setPistons(layout: Layout, caliperId: string, count: number, bor
   if (!Number.isInteger(count) || count < 1 || count > MAX_PISTONS)
     throw new DomainError('piston_count', `A caliper has one to ${MAX_PISTONS} pistons.`);
   const has = childrenOf(layout, caliperId).filter((s) => s.kind === 'piston');
-  const gone = new Set(has.slice(count).map((s) => s.id));
-  const kept = layout.slots.filter((s) => !gone.has(s.id)).map((s) => (has.some((h) => h.id === s.id) ? { ...s, boreMm } : s));
-  let next: Layout = { ...layout, slots: kept };
+  const removed = new Set(has.slice(count).map((s) => s.id));
+  const remaining = layout.slots.filter((s) => !removed.has(s.id)).map((s) => (has.some((h) => h.id === s.id) ? { ...s, boreMm } : s));
+  let next: Layout = { ...layout, slots: remaining };
   for (let n = has.length; n < count; n += 1) {
     const b = new Builder(makeId);
     const prefix = /^(Left|Right) /.exec(caliper.name)?.[0] ?? '';

@@ -117,47 +117,47 @@ export function dutyOf(stored: string): Duty | null {
   const [kind = '', a = '', b = '', c = ''] = cut(key, 4);
   const rest = cut(key, 2)[1] ?? '';
   // A name is believed only where it is written the same again.
-  const kept = (d: object): Duty | null => (dutyKey(d as Duty) === key ? (d as Duty) : null);
+  const ifWritten = (d: object): Duty | null => (dutyKey(d as Duty) === key ? (d as Duty) : null);
   if (rest === '') return null;
-  if (OF_A_PLACE.includes(kind)) return kept({ kind, slotId: rest });
+  if (OF_A_PLACE.includes(kind)) return ifWritten({ kind, slotId: rest });
   switch (kind) {
     case 'bookin':
-      return kept({ kind, ask: rest });
+      return ifWritten({ kind, ask: rest });
     case 'trace':
-      return a === 'wheel' ? kept({ kind: 'trace_wheel', corner: b }) : kept({ kind, ask: rest });
+      return a === 'wheel' ? ifWritten({ kind: 'trace_wheel', corner: b }) : ifWritten({ kind, ask: rest });
     case 'gauge':
-      return kept({ kind, slotId: a, measurement: b, phase: c });
+      return ifWritten({ kind, slotId: a, measurement: b, phase: c });
     case 'because':
-      return kept({ kind, finding: a, measurement: b === 'look' ? null : b, slotId: c });
+      return ifWritten({ kind, finding: a, measurement: b === 'look' ? null : b, slotId: c });
     case 'cause':
-      return kept({ kind, fault: a, slotId: b, measurement: c === '' ? null : c });
+      return ifWritten({ kind, fault: a, slotId: b, measurement: c === '' ? null : c });
     case 'second':
     case 'verdict':
-      return kept({ kind, slotId: a, characteristic: b });
+      return ifWritten({ kind, slotId: a, characteristic: b });
     case 'moved':
-      return kept({ kind, setId: rest });
+      return ifWritten({ kind, setId: rest });
     case 'impossible':
-      return kept({ kind, readingId: rest });
+      return ifWritten({ kind, readingId: rest });
     case 'op':
-      return kept({ kind, operationId: rest });
+      return ifWritten({ kind, operationId: rest });
     case 'joint':
-      return kept({ kind, connectionId: a, slotId: b, step: c });
+      return ifWritten({ kind, connectionId: a, slotId: b, step: c });
     case 'torque':
-      return kept({ kind, fastener: readFastener(rest) });
+      return ifWritten({ kind, fastener: readFastener(rest) });
     case 'bleed':
-      return rest === 'fluid' ? kept({ kind: 'fluid' }) : kept({ kind, slotId: rest });
+      return rest === 'fluid' ? ifWritten({ kind: 'fluid' }) : ifWritten({ kind, slotId: rest });
     case 'move':
-      return rest === 'yard' ? kept({ kind: 'yard' }) : null;
+      return rest === 'yard' ? ifWritten({ kind: 'yard' }) : null;
     case 'finding':
-      return kept({ kind, findingId: rest });
+      return ifWritten({ kind, findingId: rest });
     case 'out':
-      return kept({ kind, putInId: rest });
+      return ifWritten({ kind, putInId: rest });
     case 'proof': {
       const [item = '', corner = null] = rest.split('@');
-      return kept({ kind, item, corner });
+      return ifWritten({ kind, item, corner });
     }
     case 'wanted':
-      return kept({ kind, slotId: a, measurement: b });
+      return ifWritten({ kind, slotId: a, measurement: b });
     default:
       return null;
   }

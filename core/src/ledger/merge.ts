@@ -8,12 +8,12 @@ interface Named {
 /** A list with what is new of it: what is there already is replaced where it stands, the rest follows. */
 function mergedById<T extends Named>(had: readonly T[], fresh: readonly T[]): readonly T[] {
   const now = new Map(fresh.map((e) => [e.id, e]));
-  const kept = had.map((e) => {
+  const merged = had.map((e) => {
     const again = now.get(e.id);
     now.delete(e.id);
     return again ?? e;
   });
-  return [...kept, ...now.values()];
+  return [...merged, ...now.values()];
 }
 
 /**
@@ -23,8 +23,8 @@ function mergedById<T extends Named>(had: readonly T[], fresh: readonly T[]): re
 export function withChanges(file: JobFile, fresh: Partial<JobFile>): JobFile {
   const lists: Readonly<Record<string, readonly Named[]>> = Object.fromEntries(
     [...EVENT_LISTS, 'parts' as const].flatMap((list) => {
-      const told: readonly Named[] | undefined = fresh[list];
-      return told === undefined ? [] : [[list, mergedById<Named>(file[list], told)]];
+      const news: readonly Named[] | undefined = fresh[list];
+      return news === undefined ? [] : [[list, mergedById<Named>(file[list], news)]];
     }),
   );
   return { ...file, ...fresh, ...lists };

@@ -9,14 +9,14 @@ export function inOrder<T extends Pick<EventBase, 'happenedAt' | 'id'>>(events: 
 
 /** Ids of the events that have been taken back. A take-back that was itself taken back undoes nothing. */
 export function retractedIds(takeBacks: readonly EventBase[]): ReadonlySet<string> {
-  const gone = new Set<string>();
+  const retracted = new Set<string>();
   for (const t of inOrder(takeBacks).reverse()) {
-    if (!gone.has(t.id) && t.corrects !== null) gone.add(t.corrects);
+    if (!retracted.has(t.id) && t.corrects !== null) retracted.add(t.corrects);
   }
-  return gone;
+  return retracted;
 }
 
 /** Events that still stand, in order. */
-export function standing<T extends EventBase>(events: readonly T[], gone: ReadonlySet<string>): T[] {
-  return inOrder(events.filter((e) => !gone.has(e.id)));
+export function standing<T extends EventBase>(events: readonly T[], retracted: ReadonlySet<string>): T[] {
+  return inOrder(events.filter((e) => !retracted.has(e.id)));
 }

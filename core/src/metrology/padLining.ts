@@ -51,11 +51,11 @@ export function reducePads(pads: Readonly<Partial<Record<PadPlace, PadReadings>>
 function patternsOf(pads: Readonly<Partial<Record<PadPlace, PadReadings>>>, caliper: 'fixed' | 'floating'): PadPattern[] {
   const found: PadPattern[] = [];
   const apart = (a: number | null, b: number | null): number => (a === null || b === null ? 0 : a - b);
-  const told = (difference: number): boolean => Math.abs(difference) >= PAD_PATTERN - SLACK;
+  const isTold = (difference: number): boolean => Math.abs(difference) >= PAD_PATTERN - SLACK;
   const inner = averageOf(pads.inner ?? {}, PAD_CORNERS);
   const outer = averageOf(pads.outer ?? {}, PAD_CORNERS);
   const across = apart(inner, outer);
-  if (told(across)) {
+  if (isTold(across)) {
     if (caliper === 'fixed') {
       found.push({
         code: 'fixed_uneven',
@@ -71,14 +71,14 @@ function patternsOf(pads: Readonly<Partial<Record<PadPlace, PadReadings>>>, cali
   for (const place of ['inner', 'outer'] as const) {
     const pad = pads[place] ?? {};
     const along = apart(averageOf(pad, ['leading top', 'leading bottom']), averageOf(pad, ['trailing top', 'trailing bottom']));
-    if (told(along))
+    if (isTold(along))
       found.push({
         code: 'lengthwise',
         difference: Math.abs(along),
         means: `The ${place} pad is worn along its length: caliper not square, worn slides or abutments.`,
       });
     const radial = apart(averageOf(pad, ['leading top', 'trailing top']), averageOf(pad, ['leading bottom', 'trailing bottom']));
-    if (told(radial))
+    if (isTold(radial))
       found.push({
         code: 'radial',
         difference: Math.abs(radial),

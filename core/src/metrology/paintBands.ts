@@ -15,9 +15,9 @@ export interface PaintBand {
  */
 export function paintBands(bands: readonly PaintBand[]): { readonly atLeast: number | null; readonly under: number | null } {
   const turned = bands.filter((b) => b.turned).map((b) => b.turnsAt);
-  const kept = bands.filter((b) => !b.turned).map((b) => b.turnsAt);
+  const unturned = bands.filter((b) => !b.turned).map((b) => b.turnsAt);
   const atLeast = turned.length > 0 ? Math.max(...turned) : null;
-  const under = kept.length > 0 ? Math.min(...kept) : null;
+  const under = unturned.length > 0 ? Math.min(...unturned) : null;
   if (atLeast !== null && under !== null && under <= atLeast) {
     throw new DomainError('bands_disagree', 'A cooler band kept its colour while a hotter one turned: one of them was misread.');
   }

@@ -34,7 +34,7 @@ const notOne = (why: string): DomainError =>
 export function plainJpeg(bytes: Uint8Array): PlainJpeg {
   const at = (i: number): number => bytes[i] ?? 0;
   if (bytes.length < 20 || at(0) !== 0xff || at(1) !== START_OF_IMAGE) throw notOne('it is of another kind, whatever its name says');
-  const kept: Uint8Array[] = [bytes.subarray(0, 2)];
+  const segments: Uint8Array[] = [bytes.subarray(0, 2)];
   let [width, height] = [0, 0];
   let scans = 0;
   let i = 2;
@@ -47,7 +47,7 @@ export function plainJpeg(bytes: Uint8Array): PlainJpeg {
       continue;
     }
     if (marker === END_OF_IMAGE) {
-      kept.push(bytes.subarray(i, i + 2));
+      segments.push(bytes.subarray(i, i + 2));
       break;
     }
     const length = at(i + 2) * 256 + at(i + 3);
@@ -61,20 +61,20 @@ export function plainJpeg(bytes: Uint8Array): PlainJpeg {
       if (width > LONGEST_SIDE || height > LONGEST_SIDE)
         throw new DomainError('too_large', `This picture would be ${width} by ${height} points; ${LONGEST_SIDE} a side are taken.`);
     }
-    if (!isBeside(marker)) kept.push(bytes.subarray(i, next));
+    if (!isBeside(marker)) segments.push(bytes.subarray(i, next));
     i = next;
     if (marker !== START_OF_SCAN) continue;
     if (width === 0) throw notOne('it is damaged');
     scans += 1;
     let end = i;
     while (end + 1 < bytes.length && !(at(end) === 0xff && at(end + 1) !== 0 && !(at(end + 1) >= 0xd0 && at(end + 1) <= 0xd7))) end += 1;
-    kept.push(bytes.subarray(i, end));
+    segments.push(bytes.subarray(i, end));
     i = end;
   }
   if (scans === 0) throw notOne('there is no image in it');
-  const whole = new Uint8Array(kept.reduce((n, k) => n + k.length, 0));
+  const whole = new Uint8Array(segments.reduce((n, k) => n + k.length, 0));
   let to = 0;
-  for (const k of kept) {
+  for (const k of segments) {
     whole.set(k, to);
     to += k.length;
   }

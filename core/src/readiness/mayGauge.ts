@@ -31,15 +31,15 @@ const DONE_TO: readonly PartEvent['kind'][] = ['machined', 'resealed', 'coated']
 const INSIDE: readonly MeasurementId[] = ['drum_diameter', 'drum_surface'];
 
 function stuckDrum({ observations, partEvents, jobId }: GaugedAt, drum: Slot): boolean {
-  const told = observations.filter((o) => o.jobId === jobId && o.code === 'drum_stuck' && o.corner === drum.corner);
-  const last = inOrder(told).at(-1);
+  const freed = observations.filter((o) => o.jobId === jobId && o.code === 'drum_stuck' && o.corner === drum.corner);
+  const last = inOrder(freed).at(-1);
   if (last?.state !== 'seen') return false;
   return !partEvents.some((e) => e.slotId === drum.id && e.kind === 'removed' && e.happenedAt >= last.happenedAt);
 }
 
 /** Why the part that belongs to an empty place cannot be gauged on the bench; null where it can. */
-function whyNotOnBench(given: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
-  const { partEvents } = given;
+function whyNotOnBench(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
+  const { partEvents } = where;
   const name = placeName(slot).toLowerCase();
   const last = lastPartIn(slot.id, partEvents);
   if (last === null) return `Nothing sits at the ${name}, and nothing was found there: there is nothing to gauge.`;
@@ -62,14 +62,14 @@ function whyNotOnBench(given: GaugedAt, slot: Slot, measurement: MeasurementId, 
  * @param given events of the vehicle as they stand, up to the instant asked about
  * Source: handbook 20, Drum; 05, Before you close it; 15, Subjects.
  */
-export function whyNotGauged(given: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
-  const { layout, partEvents, jobId } = given;
+export function whyNotGauged(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
+  const { layout, partEvents, jobId } = where;
   const drum = slot.kind === 'drum' ? slot : unitMates(layout, slot, 'drum')[0];
   const access = accessFor(measurement, slot);
   const behindDrum = slot.kind === 'drum' ? INSIDE.includes(measurement) : access === 'drum off';
-  if (drum && behindDrum && stuckDrum(given, drum))
+  if (drum && behindDrum && stuckDrum(where, drum))
     return `The ${placeName(drum).toLowerCase()} does not come off yet, so nobody can have gauged that. Say that it is off first.`;
-  if (KIND_FACTS[slot.kind].article && partIn(slot.id, partEvents) === null) return whyNotOnBench(given, slot, measurement, asFound);
+  if (KIND_FACTS[slot.kind].article && partIn(slot.id, partEvents) === null) return whyNotOnBench(where, slot, measurement, asFound);
   const rule = ACCESSES.find((a) => a.name === access && a.gives.includes(slot.kind));
   for (const closer of rule ? unitMates(layout, slot, rule.closedBy) : []) {
     const last = inOrder(partEvents).findLast((e) => e.slotId === closer.id);

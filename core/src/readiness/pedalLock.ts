@@ -37,14 +37,14 @@ export function lockOf(
     .filter((s) => control.reach.has(s.slot.id) && LOCKS.includes(s.state))
     .sort((a, b) => LOCKS.indexOf(a.state) - LOCKS.indexOf(b.state));
   if (by.length === 0) return null;
-  const told = by.slice(0, 3).map((s) => s.why ?? '');
+  const reasons = by.slice(0, 3).map((s) => s.why ?? '');
   const more = by.length > 3 ? ` and ${by.length - 3} more` : '';
   const shared = sharesReservoir(layout, control, controls);
   return {
     control,
     by,
     passable: !by.some((s) => letsPistonOut(layout, s)),
-    why: `Do not press: ${told.join(', ')}${more}.${shared.length > 0 ? ` It shares its reservoir with the ${shared.map((c) => c.name.toLowerCase()).join(' and the ')}.` : ''}`,
+    why: `Do not press: ${reasons.join(', ')}${more}.${shared.length > 0 ? ` It shares its reservoir with the ${shared.map((c) => c.name.toLowerCase()).join(' and the ')}.` : ''}`,
   };
 }
 

@@ -47,12 +47,14 @@ function pressed(place: PlaceState): PlayStep | null {
 /** A wheel unit with something missing goes out as one: what it says of itself once, for all that is missing there. */
 function openUnits(layout: Layout, places: readonly PlaceState[]): PlayStep[] {
   return cornersOf(layout).flatMap((corner): PlayStep[] => {
-    const gone = places.filter((p) => p.slot.corner === corner && GONE.includes(p.state) && p.cause?.kind !== 'joint_open');
-    const [first] = gone;
+    const missing = places.filter((p) => p.slot.corner === corner && GONE.includes(p.state) && p.cause?.kind !== 'joint_open');
+    const [first] = missing;
     if (!first) return [];
     const hydraulic = layout.slots.some((s) => s.corner === corner && s.circuits.length > 0);
     const what = hydraulic ? 'pistons' : 'shoes';
-    return [{ slotId: first.slot.id, does: 'comes_out', words: `Nothing stops the ${what}: ${gone.map((p) => p.why ?? '').join(', ')}.` }];
+    return [
+      { slotId: first.slot.id, does: 'comes_out', words: `Nothing stops the ${what}: ${missing.map((p) => p.why ?? '').join(', ')}.` },
+    ];
   });
 }
 

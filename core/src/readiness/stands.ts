@@ -85,7 +85,7 @@ export function openStanding(book: Book): Standing {
     const control = controls.find((c) => c.kind === kind);
     return control ? (placesAt(instant).find((s) => notComplete(s) !== null && control.reach.has(s.slot.id)) ?? null) : null;
   };
-  const with_ = <T>(record: T | undefined, proved: (r: T) => Proved): Stands<T> | null => {
+  const withStatus = <T>(record: T | undefined, proved: (r: T) => Proved): Stands<T> | null => {
     if (record === undefined) return null;
     const p = proved(record);
     const control = p.kind === 'item' ? pressedBy(p.item) : p.kind === 'bleed' ? controlOfBleeder(controls, p.slotId) : null;
@@ -101,14 +101,14 @@ export function openStanding(book: Book): Standing {
     locks: controls.flatMap((c) => lockOf(file.layout, c, places, controls) ?? []),
     disturbed,
     answer: (item) =>
-      with_(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
+      withStatus(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
     pull: (slotId) =>
-      with_(
+      withStatus(
         pulls.findLast((p) => p.slotId === slotId),
         (p) => ({ kind: 'bleed', slotId, ...when(p) }),
       ),
     torque: (point) =>
-      with_(
+      withStatus(
         torques.findLast((t) => t.point === point),
         (t) => ({ kind: 'torque', slotId: t.slotId, fastener: readFastener(point), ...when(t) }),
       ),

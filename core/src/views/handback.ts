@@ -258,11 +258,11 @@ function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenB
 
 /** What a revision of the layout changed, in a line. */
 export function revisionText(r: LayoutRevision): string {
-  const told = [
+  const sources = [
     ...(r.added.length > 0 ? [`added ${r.added.join(', ')}`] : []),
     ...(r.removed.length > 0 ? [`taken out ${r.removed.join(', ')}`] : []),
     ...(r.changed.length > 0 ? [`changed ${r.changed.join(', ')}`] : []),
   ];
-  const what = told.length > 0 ? told.join('; ') : 'connections';
+  const what = sources.length > 0 ? sources.join('; ') : 'connections';
   return `${r.revision === 'conversion' ? 'Converted' : 'Put right'}: ${what}. ${r.why}`;
 }

@@ -73,17 +73,16 @@ export function sameLimit(a: LimitFields, b: LimitFields): boolean {
   return limitKey(a) === limitKey(b) && figures && facts && a.sourceText.trim() === b.sourceText.trim();
 }
 
-function oneOf<T extends string>(given: string, list: readonly T[], column: string): T {
-  const found = list.find((x) => x === given.trim().toLowerCase());
-  if (!found) throw new DomainError('not_one_of', `“${column}” says “${given}”; it is one of ${list.join(', ')}.`);
+function oneOf<T extends string>(cell: string, list: readonly T[], column: string): T {
+  const found = list.find((x) => x === cell.trim().toLowerCase());
+  if (!found) throw new DomainError('not_one_of', `“${column}” says “${cell}”; it is one of ${list.join(', ')}.`);
   return found;
 }
 
-function year(given: string, column: string): number | null {
-  if (given.trim() === '') return null;
-  const n = Number(given);
-  if (!Number.isInteger(n) || n < 1885 || n > 2100)
-    throw new DomainError('not_a_year', `“${column}” says “${given}”, which is not a year.`);
+function year(cell: string, column: string): number | null {
+  if (cell.trim() === '') return null;
+  const n = Number(cell);
+  if (!Number.isInteger(n) || n < 1885 || n > 2100) throw new DomainError('not_a_year', `“${column}” says “${cell}”, which is not a year.`);
   return n;
 }
 

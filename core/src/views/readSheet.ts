@@ -42,8 +42,8 @@ function refOf(value: unknown): SheetRef[] {
  * written then is changed. Sheets are kept for good, so every form that ever was is read for good; a test opens books of
  * each.
  */
-export function readSheet(kept: unknown): HandbackSheet {
-  const s = fieldsOf(kept);
+export function readSheet(stored: unknown): HandbackSheet {
+  const s = fieldsOf(stored);
   const lines = (name: string): SheetLine[] => listOf(s[name]).map(lineOf);
   return {
     ...{ vehicleTag: text(s['vehicleTag']), vehicleName: text(s['vehicleName']), distance: text(s['distance'], 'not counted') },

@@ -95,26 +95,26 @@ export interface ReadReadingRow {
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 
-function slotOf(given: string, slots: readonly Slot[]): Slot {
-  const found = slots.filter((s) => same(placeName(s), given));
+function slotOf(cell: string, slots: readonly Slot[]): Slot {
+  const found = slots.filter((s) => same(placeName(s), cell));
   const [slot] = found;
   if (!slot)
     throw new DomainError(
       'unknown_place',
-      `“${given}” is no place of this vehicle; one of them is ${slots[0] ? placeName(slots[0]) : 'none'}.`,
+      `“${cell}” is no place of this vehicle; one of them is ${slots[0] ? placeName(slots[0]) : 'none'}.`,
     );
-  if (found.length > 1) throw new DomainError('two_places', `“${given}” is said of ${found.length} places.`);
+  if (found.length > 1) throw new DomainError('two_places', `“${cell}” is said of ${found.length} places.`);
   return slot;
 }
 
-function measurementOf(given: string, slot: Slot): Measurement {
+function measurementOf(cell: string, slot: Slot): Measurement {
   const on = measurementsAt(slot);
-  const found = on.find((m) => same(m.id, given) || same(m.name, given));
+  const found = on.find((m) => same(m.id, cell) || same(m.name, cell));
   if (found) return found;
-  if (measurement(given)) throw new DomainError('wrong_place', `${given} is not taken on ${placeName(slot).toLowerCase()}.`);
+  if (measurement(cell)) throw new DomainError('wrong_place', `${cell} is not taken on ${placeName(slot).toLowerCase()}.`);
   throw new DomainError(
     'unknown_measurement',
-    `“${given}” is not known; on ${placeName(slot).toLowerCase()} there are ${on.map((m) => m.id).join(', ')}.`,
+    `“${cell}” is not known; on ${placeName(slot).toLowerCase()} there are ${on.map((m) => m.id).join(', ')}.`,
   );
 }
 

@@ -59,7 +59,7 @@ export function strikeRecord(
   const made = sheet.made ?? [];
   const hit = (r: SheetRef): boolean => r.event === event && r.field === field;
   const paths = [...new Set(made.filter(hit).map((r) => r.path))];
-  const kept: SheetRef[] = made.filter((r) => !paths.includes(r.path));
+  const remaining: SheetRef[] = made.filter((r) => !paths.includes(r.path));
   const changes = new Map<string, (text: string) => string>();
   for (const path of paths) {
     const refs = made.filter((r) => r.path === path).sort((a, b) => a.from - b.from);
@@ -70,14 +70,14 @@ export function strikeRecord(
         out += text.slice(at, r.from);
         const from = out.length;
         out += hit(r) ? BLACKED : text.slice(r.from, r.to);
-        kept.push({ ...r, from, to: out.length });
+        remaining.push({ ...r, from, to: out.length });
         at = r.to;
       }
       return out + text.slice(at);
     });
   }
   const next = changedAt(sheet, changes);
-  return { sheet: sheet.made ? { ...next, made: kept } : next, struck: made.filter(hit).length };
+  return { sheet: sheet.made ? { ...next, made: remaining } : next, struck: made.filter(hit).length };
 }
 
 /** Where a line of a sheet may be picked by sight: texts that hold what somebody typed. */

@@ -82,10 +82,10 @@ export class Keeper {
     this.say({});
   }
   /** One look: what waits is copied, what is due is done. Throws nothing; what went wrong is said. */
-  async look(asked: Asked | null = takeAsked(this.place.home)): Promise<void> {
+  async look(request: Asked | null = takeAsked(this.place.home)): Promise<void> {
     try {
       await this.begin();
-      await this.keep(asked);
+      await this.keep(request);
       this.said = '';
     } catch (error) {
       const trouble = error instanceof Error ? error.message : String(error);
@@ -102,10 +102,10 @@ export class Keeper {
       this.said = trouble;
     }
   }
-  private async keep(asked: Asked | null): Promise<void> {
+  private async keep(request: Asked | null): Promise<void> {
     const facts = await factsOf(this.connection.pool);
     const { target, seal, beside } = await this.target();
-    const kept = beside ? KEPT_BESIDE : KEPT;
+    const retention = beside ? KEPT_BESIDE : KEPT;
     this.say({ folder: target.folder, sameDisk: await sameDisk(target.folder, this.place.data), sealed: seal !== null });
     this.erasures = await keepErasures(this.connection.db, target, this.erasures);
     const broken = await this.spool.brokenSince();
@@ -118,7 +118,7 @@ export class Keeper {
     const now = new Date();
     const why = facts.empty
       ? null
-      : asked === 'copy'
+      : request === 'copy'
         ? 'asked for'
         : broken
           ? 'a new chain after one that broke off'
@@ -137,7 +137,7 @@ export class Keeper {
       await this.verify(target, note);
       await logicalDump(this.source, target);
       copies = await target.copies(facts.incarnation);
-      await this.prune(target, facts.incarnation, copies, kept);
+      await this.prune(target, facts.incarnation, copies, retention);
       this.say({ safeTo: note.endedAt, brokenSince: null });
     }
     const newest = copies.at(-1);
@@ -147,7 +147,7 @@ export class Keeper {
       copies: copies.length,
       lastCopy: newest ? { at: newest.endedAt, why: newest.why, bytes: newest.bytes } : null,
     });
-    if (newest && (asked === 'trial' || trialIsDue(this.status?.lastTrial ?? null, copies[0]?.endedAt ?? null, now.getTime()))) {
+    if (newest && (request === 'trial' || trialIsDue(this.status?.lastTrial ?? null, copies[0]?.endedAt ?? null, now.getTime()))) {
       this.say({ doing: 'Trying whether the copies can be restored' });
       const result = await this.trial(this.place, target, this.connection);
       this.say({ doing: null, lastTrial: result, ...(result.good ? { lastGoodTrial: result.at } : {}) });
@@ -164,17 +164,17 @@ export class Keeper {
     target: Target,
     incarnation: string,
     copies: readonly CopyNote[],
-    kept: typeof KEPT | typeof KEPT_BESIDE,
+    retention: typeof KEPT | typeof KEPT_BESIDE,
   ): Promise<void> {
-    const gone = outlived(copies, Date.now(), kept);
-    for (const c of copies.filter((x) => gone.has(x.name))) {
+    const outdated = outlived(copies, Date.now(), retention);
+    for (const c of copies.filter((x) => outdated.has(x.name))) {
       await target.remove(`${incarnation}/base/${c.name}.json`);
       await target.remove(c.file);
     }
     const needed = firstNeeded(
-      copies.filter((c) => !gone.has(c.name)),
+      copies.filter((c) => !outdated.has(c.name)),
       Date.now(),
-      kept,
+      retention,
     );
     if (needed)
       for (const [segment, file] of await target.segments(incarnation))

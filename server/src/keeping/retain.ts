@@ -25,7 +25,7 @@ function weekOf(at: Date): string {
  * @param copies the oldest first
  * @param now ms
  */
-export function outlived(copies: readonly Pick<CopyNote, 'name' | 'endedAt'>[], now: number, kept: KeptFor): Set<string> {
+export function outlived(copies: readonly Pick<CopyNote, 'name' | 'endedAt'>[], now: number, retention: KeptFor): Set<string> {
   const stays = new Set<string>();
   const weeks = new Set<string>();
   const months = new Set<string>();
@@ -33,9 +33,9 @@ export function outlived(copies: readonly Pick<CopyNote, 'name' | 'endedAt'>[], 
     const at = new Date(copy.endedAt);
     const age = (now - at.getTime()) / DAY;
     const month = copy.endedAt.slice(0, 7);
-    if (i === 0 || age <= kept.days) stays.add(copy.name);
-    if (!weeks.has(weekOf(at)) && age <= kept.weeks * 7) stays.add(copy.name);
-    if (!months.has(month) && age <= kept.months * 31) stays.add(copy.name);
+    if (i === 0 || age <= retention.days) stays.add(copy.name);
+    if (!weeks.has(weekOf(at)) && age <= retention.weeks * 7) stays.add(copy.name);
+    if (!months.has(month) && age <= retention.months * 31) stays.add(copy.name);
     weeks.add(weekOf(at));
     months.add(month);
   }
@@ -46,8 +46,8 @@ export function outlived(copies: readonly Pick<CopyNote, 'name' | 'endedAt'>[], 
  * The first segment of the log that is still needed: of the oldest copy from which any moment since can be restored.
  * Older copies are restored as they are.
  */
-export function firstNeeded(copies: readonly Pick<CopyNote, 'endedAt' | 'fromSegment'>[], now: number, kept: KeptFor): string | null {
-  const recent = copies.filter((c) => (now - Date.parse(c.endedAt)) / DAY <= kept.days);
+export function firstNeeded(copies: readonly Pick<CopyNote, 'endedAt' | 'fromSegment'>[], now: number, retention: KeptFor): string | null {
+  const recent = copies.filter((c) => (now - Date.parse(c.endedAt)) / DAY <= retention.days);
   return (recent[0] ?? copies.at(-1))?.fromSegment ?? null;
 }
 

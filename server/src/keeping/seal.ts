@@ -105,19 +105,19 @@ export class Seal extends Framed {
 
 /** Opens what was sealed. Fails with NotSealed where it was changed, cut off, or sealed with another key. */
 export class Open extends Framed {
-  private readonly given: Buffer;
+  private readonly secret: Buffer;
   private key: Buffer | null = null;
   private head = Buffer.alloc(0);
   constructor(key: Buffer) {
     super(FRAME + TAG);
-    this.given = key;
+    this.secret = key;
   }
   protected begin(bytes: Buffer): Buffer {
     if (this.key) return bytes;
     this.head = Buffer.concat([this.head, bytes]);
     if (this.head.length < MAGIC.length + SALT) return Buffer.alloc(0);
     if (!this.head.subarray(0, MAGIC.length).equals(MAGIC)) throw new NotSealed('This is no sealed file of Dauer.');
-    this.key = fileKey(this.given, this.head.subarray(MAGIC.length, MAGIC.length + SALT));
+    this.key = fileKey(this.secret, this.head.subarray(MAGIC.length, MAGIC.length + SALT));
     return this.head.subarray(MAGIC.length + SALT);
   }
   protected put(bytes: Buffer, frame: number, last: boolean): void {

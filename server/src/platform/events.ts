@@ -27,8 +27,8 @@ export async function addEvent<F extends EventFamily>(
   row: Omit<Recorded<F>, 'recordedAt'>,
 ): Promise<Stored<Recorded<F>>> {
   const table = EVENT_TABLES[family as 'takeBacks'];
-  const given = (await wasRestored(db)) ? await withoutStruck(db, row) : row;
-  const values = given as Omit<Recorded<'takeBacks'>, 'recordedAt'>;
+  const unstruck = (await wasRestored(db)) ? await withoutStruck(db, row) : row;
+  const values = unstruck as Omit<Recorded<'takeBacks'>, 'recordedAt'>;
   let record: unknown;
   try {
     await requireOwn(db, family, row);

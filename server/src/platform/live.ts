@@ -11,8 +11,8 @@ const HEARTBEAT_MS = 20000;
 
 /** The page that sent a request, as it names itself; empty where it does not. */
 export function pageOf(request: FastifyRequest): string {
-  const given = request.headers[PAGE_HEADER];
-  return typeof given === 'string' && /^[\w-]{1,40}$/.test(given) ? given : '';
+  const header = request.headers[PAGE_HEADER];
+  return typeof header === 'string' && /^[\w-]{1,40}$/.test(header) ? header : '';
 }
 
 /** Passes what PostgreSQL announces on to the pages that listen here; comes back by itself when its connection is lost. */

@@ -28,14 +28,14 @@ interface ErrorLine {
  */
 export function errorForLog(error: unknown): ErrorLine {
   if (!(error instanceof Error)) return { type: typeof error, message: '', stack: '' };
-  const kept: ErrorLine = { type: error.name, message: sqlState(error) ?? '', stack: framesOf(error).join(' ') };
+  const entry: ErrorLine = { type: error.name, message: sqlState(error) ?? '', stack: framesOf(error).join(' ') };
   for (let at: unknown = error; at instanceof Error; at = at.cause) {
     const known = new Map<string, unknown>(Object.entries(at));
-    for (const place of PLACES) if (typeof known.get(place) === 'string') kept[place] ??= known.get(place);
+    for (const place of PLACES) if (typeof known.get(place) === 'string') entry[place] ??= known.get(place);
     const code = 'code' in at ? at.code : undefined;
-    if (typeof code === 'string') kept['code'] ??= code;
+    if (typeof code === 'string') entry['code'] ??= code;
   }
-  return kept;
+  return entry;
 }
 
 /** What the log keeps of a request: what was asked for by the pattern of its address, not what was searched or sent. */

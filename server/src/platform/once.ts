@@ -13,8 +13,8 @@ function alike(a: unknown, b: unknown): boolean {
 }
 
 /** Whether what was sent says the same as what is on record under its id; what was blacked out there says nothing. */
-export function sameContent(sent: object, kept: object): boolean {
-  const known = new Map<string, unknown>(Object.entries(kept));
+export function sameContent(sent: object, stored: object): boolean {
+  const known = new Map<string, unknown>(Object.entries(stored));
   return Object.entries(sent).every(
     ([key, value]) => SERVER_FIELDS.has(key) || known.get(key) === BLACKED || alike(value ?? null, known.get(key) ?? null),
   );
@@ -27,8 +27,8 @@ export const idReused = (current: object): HttpProblem =>
  * What is on record under an id after something was sent to be kept under it: a repeat is answered as the first time.
  * @throws HttpProblem 409 where it is something else; 404 where there is nothing
  */
-export function keptAs<T extends object>(kept: T | undefined | null, sent: object, what: string): T {
-  if (!kept) throw notFound(what);
-  if (!sameContent(sent, kept)) throw idReused(kept);
-  return kept;
+export function keptAs<T extends object>(stored: T | undefined | null, sent: object, what: string): T {
+  if (!stored) throw notFound(what);
+  if (!sameContent(sent, stored)) throw idReused(stored);
+  return stored;
 }

@@ -32,8 +32,8 @@ const MAX_KNOWN = 12;
 
 /** The key that seals cookies: from the environment, or kept in the database so that all processes share it. */
 export async function cookieKey(db: Database): Promise<Buffer> {
-  const given = process.env['DAUER_COOKIE_KEY'];
-  if (given) return Buffer.from(given, 'base64');
+  const configured = process.env['DAUER_COOKIE_KEY'];
+  if (configured) return Buffer.from(configured, 'base64');
   await db
     .insert(secret)
     .values({ name: 'cookie', value: randomBytes(32).toString('base64') })

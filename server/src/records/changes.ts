@@ -87,12 +87,12 @@ function whereNew(family: EventFamily): SQL {
 const NEW_OF = EVENT_LISTS.map((family) => ({
   family,
   table: getTableName(EVENT_TABLES[family]),
-  statement: { name: `job_new_${family}`, asked: { rows: [EVENT_TABLES[family], whereNew(family)] as const } },
+  statement: { name: `job_new_${family}`, queries: { rows: [EVENT_TABLES[family], whereNew(family)] as const } },
 }));
 
 const NEW_PARTS = {
   name: 'job_new_parts',
-  asked: {
+  queries: {
     rows: [
       s.part,
       sql`${among(s.part.id, 'fresh')} and exists (select 1 from ${s.partEvent} where ${s.partEvent.partId} = ${s.part.id} and (${readWith('partEvents')}))`,

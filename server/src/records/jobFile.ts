@@ -16,9 +16,9 @@ import { together } from './parallel.ts';
 
 type EventTable = PgTable & { readonly jobId: PgColumn };
 
-const given = (name: string): SQL => sql`${sql.placeholder(name)}::uuid`;
+const one = (name: string): SQL => sql`${sql.placeholder(name)}::uuid`;
 const among = (column: PgColumn, list: string): SQL => sql`${column} = any(${sql.placeholder(list)}::uuid[])`;
-const ofJob = (t: EventTable): SQL => sql`${t.jobId} = ${given('job')}`;
+const ofJob = (t: EventTable): SQL => sql`${t.jobId} = ${one('job')}`;
 const ofVehicle = (t: EventTable): SQL => among(t.jobId, 'jobs');
 
 /** Which events of a family a job is read with. */
@@ -36,7 +36,7 @@ export function readWith(family: EventFamily): SQL {
     case 'job':
       return ofJob(table);
     case 'vehicle':
-      return vehicle ? sql`${vehicle} = ${given('vehicle')}` : ofVehicle(table);
+      return vehicle ? sql`${vehicle} = ${one('vehicle')}` : ofVehicle(table);
     case 'parts':
       return sql.join([ofVehicle(table), ...lived], sql` or `);
     case 'places':
@@ -49,15 +49,15 @@ export function readWith(family: EventFamily): SQL {
 type ReadFamilies = { readonly [K in Exclude<EventFamily, 'readings'>]: readonly [(typeof EVENT_TABLES)[K], SQL] };
 
 function askedFamilies(): ReadFamilies {
-  const asked: Partial<Record<EventFamily, readonly [PgTable, SQL]>> = {};
-  for (const k of EVENT_LISTS) if (familyOf(k).readWith !== 'set') asked[k] = [EVENT_TABLES[k], readWith(k)];
-  return asked as ReadFamilies;
+  const queries: Partial<Record<EventFamily, readonly [PgTable, SQL]>> = {};
+  for (const k of EVENT_LISTS) if (familyOf(k).readWith !== 'set') queries[k] = [EVENT_TABLES[k], readWith(k)];
+  return queries as ReadFamilies;
 }
 
 /** Everything that is told of a job, and of the life of the vehicle's parts and places. */
 const FAMILIES = {
   name: 'job_families',
-  asked: {
+  queries: {
     ...askedFamilies(),
     priors: [s.priorVersion, sql`true`] as const,
   },
@@ -66,7 +66,7 @@ const FAMILIES = {
 /** What leans on those: as lists of their own, so that an old book is found by its indexes. */
 const LEANING = {
   name: 'job_leaning',
-  asked: { readings: [s.reading, among(s.reading.setId, 'sets')], parts: [s.part, among(s.part.id, 'parts')] },
+  queries: { readings: [s.reading, among(s.reading.setId, 'sets')], parts: [s.part, among(s.part.id, 'parts')] },
 } as const satisfies Prepared<Record<string, readonly [PgTable, SQL]>>;
 
 /**
@@ -136,8 +136,8 @@ export async function readJobsOf(db: Database, vehicleId: string): Promise<JobFi
 }
 
 export async function readJobRelease(db: Database, jobId: string): Promise<JobFile['release']> {
-  const [kept] = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
-  return kept ? withoutBasis(kept) : null;
+  const [stored] = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
+  return stored ? withoutBasis(stored) : null;
 }
 
 /** Parts that ever sat in one of these places. */

@@ -7,16 +7,16 @@ import { notFound } from '../platform/problem.ts';
 type Revising = Partial<Pick<typeof layout.$inferInsert, 'revision' | 'why' | 'enteredBy'>>;
 
 /** Writes a layout revision; one already on record is left as it is. */
-export async function insertLayout(db: Database, given: Layout, revising: Revising = {}): Promise<void> {
+export async function insertLayout(db: Database, revised: Layout, revising: Revising = {}): Promise<void> {
   const made = await db
     .insert(layout)
-    .values({ id: given.id, vehicleId: given.vehicleId, template: given.template, drive: given.drive, ...revising })
+    .values({ id: revised.id, vehicleId: revised.vehicleId, template: revised.template, drive: revised.drive, ...revising })
     .onConflictDoNothing()
     .returning({ id: layout.id });
   if (made.length === 0) return;
-  if (given.slots.length > 0)
-    await db.insert(slot).values(given.slots.map((x, ordinal) => ({ ...x, circuits: [...x.circuits], layoutId: given.id, ordinal })));
-  if (given.connections.length > 0) await db.insert(connection).values(given.connections.map((c) => ({ ...c, layoutId: given.id })));
+  if (revised.slots.length > 0)
+    await db.insert(slot).values(revised.slots.map((x, ordinal) => ({ ...x, circuits: [...x.circuits], layoutId: revised.id, ordinal })));
+  if (revised.connections.length > 0) await db.insert(connection).values(revised.connections.map((c) => ({ ...c, layoutId: revised.id })));
 }
 
 export type Revision = LayoutRevision & { readonly layout: Layout };

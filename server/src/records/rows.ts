@@ -41,27 +41,27 @@ function rowsFrom(table: PgTable, columns: unknown): Record<string, unknown>[] {
   return rows;
 }
 
-/** Tables by name, each with what is asked of it; what differs from time to time is a placeholder. */
+/** Tables by name, each with what is queries of it; what differs from time to time is a placeholder. */
 type Asked = Readonly<Record<string, readonly [PgTable, SQL]>>;
 type Found<T extends Asked> = { readonly [K in keyof T]: InferSelectModel<T[K][0]>[] };
 
 /** A query over several tables. PostgreSQL plans it once per connection; its SQL is built once per pool. */
 export interface Prepared<T extends Asked> {
   readonly name: string;
-  readonly asked: T;
+  readonly queries: T;
 }
 interface Ready {
   readonly execute: (values: Record<string, unknown>) => Promise<Record<string, unknown>[]>;
 }
 const ready = new WeakMap<Database, Map<string, Ready>>();
 
-function readied({ name, asked }: Prepared<Asked>, db: Database): Ready {
+function readied({ name, queries }: Prepared<Asked>, db: Database): Ready {
   const mine = ready.get(db) ?? new Map<string, Ready>();
   ready.set(db, mine);
   const known = mine.get(name);
   if (known) return known;
   const fields = Object.fromEntries(
-    Object.entries(asked).map(([key, [table, where]]) => [
+    Object.entries(queries).map(([key, [table, where]]) => [
       key,
       sql`(select ${columnsOf(table)} from (select ${listOf(table)} from ${table} where ${where}) found)`.as(key),
     ]),
@@ -86,5 +86,5 @@ export async function rowsOfEach<T extends Asked>(
   values: Record<string, unknown>,
 ): Promise<Found<T>> {
   const [row] = await readied(statement, db).execute(values);
-  return Object.fromEntries(Object.entries(statement.asked).map(([key, [table]]) => [key, rowsFrom(table, row?.[key])])) as Found<T>;
+  return Object.fromEntries(Object.entries(statement.queries).map(([key, [table]]) => [key, rowsFrom(table, row?.[key])])) as Found<T>;
 }

@@ -115,10 +115,10 @@ export async function strike(db: Database, s: Struck): Promise<{ readonly text: 
   };
   try {
     if (s.field === 'sheet') {
-      const [kept] = await db.select().from(release).where(eq(release.jobId, s.jobId));
-      const next = kept && kept.id === s.corrects && s.line !== null ? strikeLine(readSheet(kept.sheet), s.line) : null;
-      if (!kept || !next) return null;
-      await setSheet(kept.id, next);
+      const [stored] = await db.select().from(release).where(eq(release.jobId, s.jobId));
+      const next = stored && stored.id === s.corrects && s.line !== null ? strikeLine(readSheet(stored.sheet), s.line) : null;
+      if (!stored || !next) return null;
+      await setSheet(stored.id, next);
       return { text: s.line ?? '', sheets: 1 };
     }
     const place = await placeOf(db, s);
@@ -127,10 +127,10 @@ export async function strike(db: Database, s: Struck): Promise<{ readonly text: 
     await allow(columnName(s.field));
     await place.strike(db);
     let sheets = 0;
-    for (const kept of await sheetsWith(db, s)) {
-      const { sheet, struck } = strikeRecord(readSheet(kept.sheet), s.corrects, s.field);
+    for (const stored of await sheetsWith(db, s)) {
+      const { sheet, struck } = strikeRecord(readSheet(stored.sheet), s.corrects, s.field);
       sheets += struck;
-      if (struck > 0) await setSheet(kept.id, sheet);
+      if (struck > 0) await setSheet(stored.id, sheet);
     }
     return { text: place.text, sheets };
   } finally {

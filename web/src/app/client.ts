@@ -47,9 +47,9 @@ interface Args<N extends EndpointName> {
 
 /** How far this device's clock is behind the server's, ms, as measured at the last answer. */
 let offset = 0;
-function heard(asked: number, answered: number, serverNow: string | null): void {
+function heard(sentAt: number, answered: number, serverNow: string | null): void {
   const now = Number(serverNow);
-  if (Number.isFinite(now) && now > 0 && answered - asked < 5000) offset = Math.round(now - (asked + answered) / 2);
+  if (Number.isFinite(now) && now > 0 && answered - sentAt < 5000) offset = Math.round(now - (sentAt + answered) / 2);
 }
 
 /** The time now by the server's clock, as far as it is known, and how far this device's was set right for it. */
@@ -83,7 +83,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   const query = new URLSearchParams(Object.entries(args.query ?? {}).flatMap(([k, v]) => (v === undefined ? [] : [[k, String(v)]])));
   if (query.size > 0) url += `?${query.toString()}`;
   let reply: Response;
-  const asked = Date.now();
+  const sentAt = Date.now();
   try {
     reply = await fetch(url, {
       method: line.method,
@@ -91,8 +91,8 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
       signal: AbortSignal.timeout(20000),
       headers: {
         [PAGE_HEADER]: PAGE,
-        [CLOCK_HEADER]: String(asked + (args.clockOffset ?? offset)),
-        [DEVICE_CLOCK_HEADER]: String(asked),
+        [CLOCK_HEADER]: String(sentAt + (args.clockOffset ?? offset)),
+        [DEVICE_CLOCK_HEADER]: String(sentAt),
         ...(args.body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
@@ -100,7 +100,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   } catch {
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now. What you entered is kept here.');
   }
-  heard(asked, Date.now(), reply.headers.get(NOW_HEADER));
+  heard(sentAt, Date.now(), reply.headers.get(NOW_HEADER));
   onBook(reply.headers.get(BOOK_HEADER));
   const content: unknown = await reply.json().catch(() => null);
   if (reply.ok) return content as z.output<E<N>['reply']>;

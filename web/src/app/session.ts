@@ -26,7 +26,7 @@ export const useSession = defineStore('session', () => {
   const person = ref<Person | null>(null);
   const shop = ref<Shop>({ name: '', timeZone: 'UTC', currency: null, locale: USUAL_LOCALE });
   const hasPin = ref(false);
-  const asked = ref(false);
+  const resumed = ref(false);
   /** The session ended while somebody was working: asked for again in place, so that nothing typed is lost. */
   const expired = ref(false);
 
@@ -40,7 +40,7 @@ export const useSession = defineStore('session', () => {
     pickDaysAs(locale);
     useZone(me.shop.timeZone, locale);
     expired.value = false;
-    asked.value = true;
+    resumed.value = true;
   }
   function forget(): void {
     localStorage.removeItem(ME);
@@ -54,7 +54,7 @@ export const useSession = defineStore('session', () => {
       if (me) take(me);
       else if (!(error instanceof ApiProblem) || error.status === 401) forget();
     }
-    asked.value = true;
+    resumed.value = true;
   }
   async function signIn(login: string, password: string): Promise<void> {
     take(await call('signIn', { body: { login, password } }));
@@ -69,5 +69,5 @@ export const useSession = defineStore('session', () => {
   });
   const role = computed<Role | null>(() => person.value?.role ?? null);
   const may = (access: Access): boolean => mayCall(access, role.value);
-  return { person, hasPin, shop, asked, expired, role, may, take, resume, signIn, signOut };
+  return { person, hasPin, shop, resumed, expired, role, may, take, resume, signIn, signOut };
 });

@@ -2,8 +2,8 @@
 import { computed } from 'vue';
 
 /** A small clock: the filled sector is the share of the time still left, from 12 o'clock back to the left. */
-const props = withDefaults(defineProps<{ minutes: number; given: number; size?: number }>(), { size: 32 });
-const left = computed(() => Math.min(0.999, Math.max(0, 1 - props.minutes / Math.max(1, props.given))));
+const props = withDefaults(defineProps<{ minutes: number; planned: number; size?: number }>(), { size: 32 });
+const left = computed(() => Math.min(0.999, Math.max(0, 1 - props.minutes / Math.max(1, props.planned))));
 const sector = computed(() => {
   if (left.value < 0.001) return '';
   const a = -left.value * 2 * Math.PI;

@@ -16,7 +16,7 @@ function unvoid(): void {
   if (v) job.takeBack(v.id);
 }
 const release = computed(() => job.file?.release ?? null);
-const asked = ref(false);
+const rejudging = ref(false);
 const careText = computed(() => {
   const s = job.state;
   if (!s || !job.file) return '';
@@ -25,7 +25,7 @@ const careText = computed(() => {
   const open = afterCareStates(s).filter((a) => a.answer === 'open' || a.answer === 'failed').length;
   return open > 0 ? `${open} of after-care open` : 'After-care answered';
 });
-const otherwise = computed(() => (asked.value && job.file ? judgeAgain(job.file, job.today) : []));
+const otherwise = computed(() => (rejudging.value && job.file ? judgeAgain(job.file, job.today) : []));
 </script>
 
 <template>
@@ -38,9 +38,9 @@ const otherwise = computed(() => (asked.value && job.file ? judgeAgain(job.file,
       {{ handedBackWords(job.file, dayText) }}. Everything stands as it was then; a new complaint is a new job.
       <RouterLink :to="`/jobs/${release.jobId}/sheet`">Hand-back sheet</RouterLink>
       <RouterLink class="link" :to="`/jobs/${release.jobId}/prove`">{{ careText }}</RouterLink>
-      <button v-if="!asked" class="link" type="button" @click="asked = true">Judge again with today’s book</button>
+      <button v-if="!rejudging" class="link" type="button" @click="rejudging = true">Judge again with today’s book</button>
     </p>
-    <template v-if="asked">
+    <template v-if="rejudging">
       <p v-if="otherwise.length === 0" role="status">Today’s book judges all of it as it was judged then.</p>
       <ul v-else role="status">
         <li v-for="o in otherwise" :key="`${o.place}${o.characteristic}`">

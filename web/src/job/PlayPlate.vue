@@ -8,7 +8,7 @@ const job = useJob();
 const SHOWN = 6;
 const BAD = ['comes_out', 'leaks', 'spoils'];
 /** Where something moves that must not, only that is told. */
-const told = computed(() => job.play?.steps.filter((s) => BAD.includes(s.does) || (!job.play?.danger && s.does !== 'moves')) ?? []);
+const mattering = computed(() => job.play?.steps.filter((s) => BAD.includes(s.does) || (!job.play?.danger && s.does !== 'moves')) ?? []);
 /** What moves as it should, told together. */
 const moves = computed(() => {
   if (!job.play || job.play.danger) return '';
@@ -18,8 +18,8 @@ const moves = computed(() => {
   });
   return names.length > 0 ? `These move: ${names.join(', ')}.` : '';
 });
-const steps = computed(() => told.value.slice(0, SHOWN));
-const more = computed(() => Math.max(0, told.value.length - SHOWN));
+const steps = computed(() => mattering.value.slice(0, SHOWN));
+const more = computed(() => Math.max(0, mattering.value.length - SHOWN));
 </script>
 
 <template>

@@ -6,15 +6,15 @@ const UNSEEN_MS = 120;
  * @returns how to ask for it
  */
 export function afterPaint(run: () => void): () => void {
-  let asked = false;
+  let scheduled = false;
   const now = (): void => {
-    if (!asked) return;
-    asked = false;
+    if (!scheduled) return;
+    scheduled = false;
     run();
   };
   return () => {
-    if (asked) return;
-    asked = true;
+    if (scheduled) return;
+    scheduled = true;
     requestAnimationFrame(() => setTimeout(now));
     setTimeout(now, UNSEEN_MS);
   };

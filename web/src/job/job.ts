@@ -131,7 +131,7 @@ export const useJob = defineStore('job', () => {
         const before = written.length;
         const { cursor, ...read } = await call('job', { params: { jobId } });
         const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
-        return { read: meanwhile.reduce((so, w) => applyStored(so, w.item, w.record), read as JobFile), cursor };
+        return { read: meanwhile.reduce((acc, w) => applyStored(acc, w.item, w.record), read as JobFile), cursor };
       },
       news: async (jobId, since) => {
         const { cursor, whole, ...news } = await askedForNews(jobId, since);
@@ -160,8 +160,8 @@ export const useJob = defineStore('job', () => {
         else {
           // A file that was kept before an update may be without a list that there is now.
           const since = await readJournal<Written>(jobId);
-          const { cursor = null, ...kept } = { ...NO_RECORDS, ...known.value };
-          file.value = since.reduce((so, w) => applyStored(so, w.item, w.record), kept);
+          const { cursor = null, ...cached } = { ...NO_RECORDS, ...known.value };
+          file.value = since.reduce((acc, w) => applyStored(acc, w.item, w.record), cached);
           follower.goOnFrom(cursor);
           keptAt.value = known.at;
         }

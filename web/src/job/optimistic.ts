@@ -55,8 +55,8 @@ export function applyStored(file: JobFile, item: Waiting, record: unknown): JobF
 export function applyPending(file: JobFile, items: readonly Waiting[]): JobFile {
   return items
     .filter((i) => i.jobId === file.job.id && i.aside === null)
-    .reduce((so, item) => {
-      const known = withPart(so, item);
+    .reduce((acc, item) => {
+      const known = withPart(acc, item);
       // What an older page took and this one would refuse waits for the book's answer, and is judged meanwhile as not there.
       const made = toResult(() => recordIn(known, item));
       return made.ok ? withRecord(known, item.family, made.value as Recorded<EventFamily>) : known;

@@ -187,12 +187,12 @@ export const useOutbox = defineStore('outbox', () => {
     if (db && found.seq !== undefined) await db.put('outbox', copyOf(found));
   }
   /** What is safe on this device, up to the first event that is not yet: nothing overtakes what it leans on. */
-  function kept(): readonly Waiting[] {
+  function persisted(): readonly Waiting[] {
     const first = items.value.findIndex((i) => storing.value.has(i.body.id));
     return first < 0 ? items.value : items.value.slice(0, first);
   }
   /** Only its own author may send an event: the book names whoever is signed in. */
-  const due = (): Waiting | undefined => nextToSend(kept(), session.person?.id ?? null);
+  const due = (): Waiting | undefined => nextToSend(persisted(), session.person?.id ?? null);
   async function flush(): Promise<void> {
     if (sending.value) return;
     sending.value = true;

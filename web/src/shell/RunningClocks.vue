@@ -12,7 +12,7 @@ const running = computed(() => (job.state && !job.state.released ? runningOperat
 
 <template>
   <div v-for="r in running" :key="r.operation.id" class="clock" :title="`${r.operation.title}, running since ${timeText(r.since)}`">
-    <ClockFace :minutes="r.minutes" :given="r.operation.attendedMinutes" />
+    <ClockFace :minutes="r.minutes" :planned="r.operation.attendedMinutes" />
     <span>
       <span class="what">{{ r.operation.title }}</span>
       <span class="fig">{{ hoursText(r.minutes) }}</span>

@@ -29,7 +29,7 @@ export const router = createRouter({
 
 router.beforeEach(async (to) => {
   const session = useSession();
-  if (!session.asked) await session.resume();
+  if (!session.resumed) await session.resume();
   if (!session.person && !to.meta['open']) return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
   if (session.person && to.name === 'sign-in') return { name: 'yard' };
   return true;

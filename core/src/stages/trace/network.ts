@@ -225,7 +225,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   const wheels = cornersOf(layout);
   const observations = tables.signs.flatMap((sign): PlacedSign[] => {
     if (!canShow(sign, layout)) return [];
-    const asked: readonly Piece[] =
+    const wanted: readonly Piece[] =
       sign.scope === 'piece'
         ? [...(pieces.get(sign.code)?.values() ?? [])]
         : (sign.scope === 'corner' ? wheels : [null]).map((corner) => ({
@@ -233,7 +233,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
             corner,
             name: corner ? CORNER_NAME[corner] : '',
           }));
-    return asked.flatMap(({ code, corner, name }) => {
+    return wanted.flatMap(({ code, corner, name }) => {
       const id = observationKey(code, corner);
       const mine = strengths.get(id);
       return mine ? [{ id, leak: sign.leak, strengths: mine, sign, code, corner, text: wordsOf(sign, name) }] : [];

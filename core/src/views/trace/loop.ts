@@ -44,8 +44,8 @@ export function calibrationCase(state: JobState): LoopCase | null {
   const certain = certainOf(state.book, network.faults);
   const found = new Set([...certain].flatMap(([id, c]) => (c.state === 'present' ? [id] : [])));
   const faults = new Map(network.faults.map((f) => [f.id, f]));
-  const asked = new Set([...found, ...[...looks].flatMap(([id, l]) => (l.state === 'found' || l.state === 'absent' ? [id] : []))]);
-  const causes = [...asked].flatMap((id): SaidAndFound[] => {
+  const answered = new Set([...found, ...[...looks].flatMap(([id, l]) => (l.state === 'found' || l.state === 'absent' ? [id] : []))]);
+  const causes = [...answered].flatMap((id): SaidAndFound[] => {
     const fault = faults.get(id);
     const look = looks.get(id);
     return fault === undefined || look?.fault === NOTHING_ELSE

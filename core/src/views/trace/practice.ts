@@ -13,7 +13,7 @@ export interface PracticeCase {
   readonly network: VehicleNetwork;
   readonly hidden: Hidden;
   /** What the owner told. */
-  readonly told: Evidence['observations'];
+  readonly notice: Evidence['observations'];
 }
 
 /** Years since anything was renewed, drawn evenly. */
@@ -32,10 +32,10 @@ export function practiceCase(layout: Layout, number: number): PracticeCase {
     const yearsOfAll = YEARS[0] + random() * (YEARS[1] - YEARS[0]);
     const network = networkOf(layout, { years: new Map(), yearsOfAll, shifts, fresh: new Set() }, TABLES);
     const hidden = hide(network, random);
-    return { number, network, hidden, told: ownersNotice(network, hidden) };
+    return { number, network, hidden, notice: ownersNotice(network, hidden) };
   };
   let made = draw();
-  for (let n = 0; n < MAX_CASES && !Object.values(made.told).includes('seen'); n += 1) made = draw();
+  for (let n = 0; n < MAX_CASES && !Object.values(made.notice).includes('seen'); n += 1) made = draw();
   return made;
 }
 
@@ -76,7 +76,7 @@ export function proposedCheck(network: VehicleNetwork, known: Evidence['observat
 
 /** The way proposed from the same start: until the faults are pinned down, or eight checks at most. */
 export function proposedPath(made: PracticeCase): ProposedPath {
-  let known = made.told;
+  let known = made.notice;
   const steps: PathStep[] = [];
   let minutes = 0;
   const pinned = (): boolean => isIdentified(made.hidden.present, infer(made.network, { observations: known, certain: {} }).posterior);

@@ -38,10 +38,10 @@ export interface AskedOf extends ObservationFacts {
  */
 export function askedOf({ network }: ToTrace, answers: ReadonlyMap<string, Observation>): AskedOf[] {
   const known = new Set(network.observations.map((o) => o.id));
-  const asked = (key: string): boolean => known.has(key) || (answers.get(key)?.state ?? 'not_checked') !== 'not_checked';
+  const isAnswered = (key: string): boolean => known.has(key) || (answers.get(key)?.state ?? 'not_checked') !== 'not_checked';
   return OBSERVATIONS.flatMap((o): AskedOf[] => {
-    if (!o.perCorner) return asked(o.code) ? [{ ...o, corners: [] }] : [];
-    const corners = CORNERS.filter((c) => asked(observationKey(o.code, c)));
+    if (!o.perCorner) return isAnswered(o.code) ? [{ ...o, corners: [] }] : [];
+    const corners = CORNERS.filter((c) => isAnswered(observationKey(o.code, c)));
     return corners.length > 0 ? [{ ...o, corners }] : [];
   });
 }

@@ -27,8 +27,8 @@ export const assignmentHandlers: Pick<Handlers, 'assignments' | 'assign' | 'endA
       .insert(assignment)
       .values({ id: body.id, jobId: params.jobId, accountId: body.accountId, assignedBy: person.id })
       .onConflictDoNothing();
-    const [kept] = await db.select().from(assignment).where(eq(assignment.id, body.id));
-    keptAs(kept, { jobId: params.jobId, accountId: body.accountId }, 'assignment');
+    const [stored] = await db.select().from(assignment).where(eq(assignment.id, body.id));
+    keptAs(stored, { jobId: params.jobId, accountId: body.accountId }, 'assignment');
     return assignmentsOf(db, params.jobId);
   },
   endAssignment: async ({ db, params, person }) => {

@@ -94,8 +94,8 @@ export const bookinHandlers: Pick<Handlers, Names> = {
         .insert(job)
         .values({ ...body, vehicleId: params.id, openedBy: person.id })
         .onConflictDoNothing();
-      const [kept] = await tx.select().from(job).where(eq(job.id, body.id));
-      keptAs(kept, { vehicleId: params.id, ...(kept?.version === 1 ? body : {}) }, 'job');
+      const [stored] = await tx.select().from(job).where(eq(job.id, body.id));
+      keptAs(stored, { vehicleId: params.id, ...(stored?.version === 1 ? body : {}) }, 'job');
     });
     return { vehicleId: params.id, jobId: body.id };
   },

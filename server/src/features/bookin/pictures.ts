@@ -26,8 +26,8 @@ async function thumbOf(bytes: Uint8Array): Promise<Buffer> {
 
 /** Keeps an image once, under the hash of its bytes, with nothing in it but the image. */
 export async function keepPicture({ db, body }: Call<typeof ENDPOINTS.keepPicture>) {
-  const given = Buffer.from(body.base64, 'base64');
-  const tried = toResult(() => plainJpeg(given));
+  const received = Buffer.from(body.base64, 'base64');
+  const tried = toResult(() => plainJpeg(received));
   if (!tried.ok) throw tried.refusal;
   const { bytes, width, height } = tried.value;
   const data = Buffer.from(bytes);

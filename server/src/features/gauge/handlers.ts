@@ -82,7 +82,7 @@ export const gaugeHandlers = {
       .insert(findingEntry)
       .values({ ...body, enteredBy: person.id })
       .onConflictDoNothing();
-    const [kept] = await db.select().from(findingEntry).where(eq(findingEntry.id, body.id));
-    return keptAs(kept, body, 'finding entry');
+    const [stored] = await db.select().from(findingEntry).where(eq(findingEntry.id, body.id));
+    return keptAs(stored, body, 'finding entry');
   },
 };

@@ -59,8 +59,8 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
         .values({ ...fields, enteredBy: person.id })
         .onConflictDoNothing();
     });
-    const kept = keptAs(await readLimit(db, body.id), fields, 'limit');
-    return { ...kept, changed: changesBetween(before, await openVerdicts(db, [body])) };
+    const stored = keptAs(await readLimit(db, body.id), fields, 'limit');
+    return { ...stored, changed: changesBetween(before, await openVerdicts(db, [body])) };
   },
   /** Judged again against the book as it stands now: what conflicts by then is refused, and nothing of the list is written. */
   importLimits: async ({ db, body, person }) => {

@@ -26,7 +26,7 @@ const alike = (a: string | null, b: string): boolean => (a ?? '').trim().toLower
 export async function openVerdicts(db: Database, limits: readonly Which[]): Promise<Map<string, Standing>> {
   const found = new Map<string, Standing>();
   const today = new Date().toISOString();
-  const asked = new Set(limits.map((l) => l.characteristic));
+  const wanted = new Set(limits.map((l) => l.characteristic));
   for (const jobId of await openJobIds(db)) {
     const file = await readJobFile(db, jobId);
     const { vehicle } = file;
@@ -41,7 +41,7 @@ export async function openVerdicts(db: Database, limits: readonly Which[]): Prom
     if (!tried.ok) continue;
     for (const c of tried.state.components)
       for (const j of c.judged) {
-        if (!asked.has(j.characteristic.id)) continue;
+        if (!wanted.has(j.characteristic.id)) continue;
         found.set(`${jobId}:${j.slotId}:${j.characteristic.id}:${j.phase}`, {
           jobId,
           tag: vehicle.tag,
@@ -56,7 +56,7 @@ export async function openVerdicts(db: Database, limits: readonly Which[]): Prom
     for (const set of book.sets.filter((s) => s.jobId === jobId))
       for (const j of judgeSet(book, set, today)) {
         const key = `${jobId}:${j.slotId}:${j.characteristic.id}:${j.phase}`;
-        if (!asked.has(j.characteristic.id) || found.has(key)) continue;
+        if (!wanted.has(j.characteristic.id) || found.has(key)) continue;
         const slot = slotById(file.layout, j.slotId);
         const place = slot ? placeName(slot) : 'a place of before';
         found.set(key, {

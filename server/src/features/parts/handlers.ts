@@ -96,8 +96,8 @@ async function namesOf(db: Database, partId: string) {
       .from(partCorrection)
       .where(or(inArray(partCorrection.partId, ids), inArray(partCorrection.otherId, ids)));
     const rowIds = rows.map((r) => r.id);
-    const gone = retractedIds(rowIds.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, rowIds)) : []);
-    corrections = standing(rows, gone);
+    const retracted = retractedIds(rowIds.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, rowIds)) : []);
+    corrections = standing(rows, retracted);
     for (const c of corrections) known.add(c.partId).add(c.otherId);
   }
   return { ids: [...known], corrections };
@@ -151,17 +151,17 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const setIds = sets.map((x) => x.id);
     const moves = setIds.length > 0 ? await db.select().from(setMove).where(inArray(setMove.setId, setIds)) : [];
     const ids = [...setIds, ...moves.map((m) => m.id), ...events.map((e) => e.id), ...findings.map((f) => f.id)];
-    const gone = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, ids)) : []);
+    const retracted = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, ids)) : []);
     const mine = <T extends { readonly partId: string | null; readonly happenedAt: string }>(list: readonly T[]): T[] =>
       byOneName(corrections, list).filter((x) => x.partId === row.id);
-    const own = mine(moved(standing(sets, gone), standing(moves, gone)));
+    const own = mine(moved(standing(sets, retracted), standing(moves, retracted)));
     const who = (id: string): string => people.find((p) => p.id === id)?.name ?? 'unknown';
     const place = (id: string | null): string => {
       const found = slots.find((x) => x.id === id);
       return found ? placeName(found) : '';
     };
     const life = [
-      ...mine(standing(events, gone)).map((e) => ({
+      ...mine(standing(events, retracted)).map((e) => ({
         at: e.happenedAt,
         what: [LIFE_WORD[e.kind], e.note].filter(Boolean).join(': '),
         where: place(e.slotId),
@@ -175,7 +175,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
         by: who(e.authorId),
         jobId: e.jobId,
       })),
-      ...mine(standing(findings, gone)).map((e) => ({
+      ...mine(standing(findings, retracted)).map((e) => ({
         at: e.happenedAt,
         what: `Finding: ${e.words}`,
         where: place(e.slotId),
@@ -206,9 +206,9 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
       throw new HttpProblem('split_without_since', 'A split says from when on; a join does not.');
     const [own] = await db.select().from(part).where(eq(part.id, body.partId));
     if (!own) throw notFound('part');
-    const told = await db.execute(sql`select 1 from ${partEvent} e join ${job} j on j.id = e.job_id
+    const mentioned = await db.execute(sql`select 1 from ${partEvent} e join ${job} j on j.id = e.job_id
       where e.part_id = ${body.partId} and j.vehicle_id = (select vehicle_id from ${job} where id = ${params.jobId}) limit 1`);
-    if (told.rows.length === 0) throw new HttpProblem('unknown_reference', 'Nothing was told of this part on this vehicle.');
+    if (mentioned.rows.length === 0) throw new HttpProblem('unknown_reference', 'Nothing was told of this part on this vehicle.');
     const [other] = await db.select().from(part).where(eq(part.id, body.otherId));
     if (body.kind === 'join' && !other) throw notFound('part');
     if (body.kind === 'join' && other && other.kind !== own.kind) throw new HttpProblem('wrong_kind', 'These are parts of two kinds.');
@@ -234,9 +234,9 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
         .insert(part)
         .values({ id: body.partId, ...described })
         .onConflictDoNothing({ target: part.id });
-      const [kept] = await call.db.select().from(part).where(eq(part.id, body.partId));
+      const [stored] = await call.db.select().from(part).where(eq(part.id, body.partId));
       // A tag bound or a note added since is no other article.
-      keptAs(kept, { kind: described.kind, name: described.name }, 'part');
+      keptAs(stored, { kind: described.kind, name: described.name }, 'part');
     }
   }),
 };

@@ -38,8 +38,8 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
   }),
   /** Of what the sheet names, and nothing else; the owner takes it over by name. */
   answerAfterCare: keeps('afterCares', async (body, { db, params }) => {
-    const [kept] = await db.select({ sheet: release.sheet }).from(release).where(eq(release.jobId, params.jobId));
-    if (kept && !readSheet(kept.sheet).afterCare.some((a) => a.item === body.item))
+    const [stored] = await db.select({ sheet: release.sheet }).from(release).where(eq(release.jobId, params.jobId));
+    if (stored && !readSheet(stored.sheet).afterCare.some((a) => a.item === body.item))
       throw new HttpProblem('unknown_reference', 'The hand-back sheet does not name this.');
     if (body.result === 'taken_over' && body.note.trim().length < 3)
       throw new HttpProblem('name_missing', 'Say who takes it over, by name.');

@@ -41,8 +41,8 @@ export const rackHandlers: Pick<Handlers, Names> = {
       .insert(s.gauge)
       .values({ ...body, enteredBy: person.id })
       .onConflictDoNothing();
-    const [kept] = await db.select().from(s.gauge).where(eq(s.gauge.id, body.id));
-    return keptAs(kept, body, 'gauge');
+    const [stored] = await db.select().from(s.gauge).where(eq(s.gauge.id, body.id));
+    return keptAs(stored, body, 'gauge');
   },
   gaugeLife: async ({ db, params }) => {
     const versions = await db
@@ -69,8 +69,8 @@ export const rackHandlers: Pick<Handlers, Names> = {
         .values({ ...fields, gaugeId: params.id, enteredBy: person.id })
         .onConflictDoNothing();
       await addVersion(tx, from, versionId, person.id, { calibrationDue: body.nextDue });
-      const [kept] = await tx.select().from(s.calibration).where(eq(s.calibration.id, body.id));
-      return keptAs(kept, { ...fields, gaugeId: params.id }, 'calibration');
+      const [stored] = await tx.select().from(s.calibration).where(eq(s.calibration.id, body.id));
+      return keptAs(stored, { ...fields, gaugeId: params.id }, 'calibration');
     });
   },
   checkGauge: async ({ db, params, body, person }) => {
@@ -80,8 +80,8 @@ export const rackHandlers: Pick<Handlers, Names> = {
       .insert(s.gaugeCheck)
       .values({ ...body, gaugeId: params.id, nominal: settingPiece, enteredBy: person.id })
       .onConflictDoNothing();
-    const [kept] = await db.select().from(s.gaugeCheck).where(eq(s.gaugeCheck.id, body.id));
-    return keptAs(kept, { ...body, gaugeId: params.id }, 'check');
+    const [stored] = await db.select().from(s.gaugeCheck).where(eq(s.gaugeCheck.id, body.id));
+    return keptAs(stored, { ...body, gaugeId: params.id }, 'check');
   },
   studyGauge: async ({ db, params, body, person }) => {
     const { versionId, ...fields } = body;
@@ -95,8 +95,8 @@ export const rackHandlers: Pick<Handlers, Names> = {
         .values({ ...fields, gaugeId: params.id, shortSpan, enteredBy: person.id })
         .onConflictDoNothing();
       await addVersion(tx, from, versionId, person.id, { shortSpan });
-      const [kept] = await tx.select().from(s.repeatStudy).where(eq(s.repeatStudy.id, body.id));
-      return keptAs(kept, { ...fields, gaugeId: params.id }, 'study');
+      const [stored] = await tx.select().from(s.repeatStudy).where(eq(s.repeatStudy.id, body.id));
+      return keptAs(stored, { ...fields, gaugeId: params.id }, 'study');
     });
   },
   callBackGauge: async ({ db, params, body, person }) => {
@@ -106,8 +106,8 @@ export const rackHandlers: Pick<Handlers, Names> = {
       .insert(s.callBack)
       .values({ ...body, gaugeId: params.id, enteredBy: person.id })
       .onConflictDoNothing();
-    const kept = (await readCallBacks(db)).find((c) => c.id === body.id);
-    return keptAs(kept, { ...body, gaugeId: params.id }, 'call-back');
+    const stored = (await readCallBacks(db)).find((c) => c.id === body.id);
+    return keptAs(stored, { ...body, gaugeId: params.id }, 'call-back');
   },
   leaned,
   ...instrumentHandlers,

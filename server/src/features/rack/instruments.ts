@@ -16,22 +16,22 @@ const lastHeard = new Map<string, number>();
 
 /** The key of the shop's instruments: given with the environment, or kept in the database. */
 async function keyOf(db: Database): Promise<string | null> {
-  const given = process.env['DAUER_INSTRUMENT_KEY'];
-  if (given) return given;
+  const received = process.env['DAUER_INSTRUMENT_KEY'];
+  if (received) return received;
   const [row] = await db.select().from(secret).where(eq(secret.name, NAME));
   return row?.value ?? null;
 }
 
-function same(given: string, key: string): boolean {
-  const [a, b] = [Buffer.from(given), Buffer.from(key)];
+function same(received: string, key: string): boolean {
+  const [a, b] = [Buffer.from(received), Buffer.from(key)];
   return a.length === b.length && timingSafeEqual(a, b);
 }
 
 export const instrumentHandlers: Pick<Handlers, InstrumentNames> = {
   instrumentSays: async ({ db, body, request }) => {
-    const given = /^Bearer (.{16,200})$/.exec(request.headers.authorization ?? '')?.[1];
+    const received = /^Bearer (.{16,200})$/.exec(request.headers.authorization ?? '')?.[1];
     const key = await keyOf(db);
-    if (!given || !key || !same(given, key))
+    if (!received || !key || !same(received, key))
       throw new HttpProblem('instrument_key', 'This instrument is not known here. A lead gives it the key of the bench under Gauges.');
     const now = Date.now();
     if (body.event === 'live' && now - (lastHeard.get(body.instrument) ?? 0) < MIN_APART_MS) return { heard: false };

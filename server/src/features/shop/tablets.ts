@@ -36,9 +36,9 @@ export const tabletHandlers: Pick<Handlers, Names> = {
     await requirePassword(call, body.password);
     await db.insert(tablet).values({ id: body.id, name: body.name, registeredBy: person.id }).onConflictDoNothing();
     const [row] = await db.select().from(tablet).where(eq(tablet.id, body.id));
-    const kept = keptAs(row, { id: body.id, name: body.name }, 'tablet');
-    request.session.set('tabletId', kept.id);
-    return kept;
+    const stored = keptAs(row, { id: body.id, name: body.name }, 'tablet');
+    request.session.set('tabletId', stored.id);
+    return stored;
   },
   tablets: async ({ db }) => db.select().from(tablet).orderBy(desc(tablet.registeredAt)),
   endTablet: async ({ db, params }) => {

@@ -59,7 +59,7 @@ export const traceHandlers = {
       .insert(priorVersion)
       .values(body.priors.map((p) => ({ ...p, enteredBy: person.id })))
       .onConflictDoNothing();
-    const kept = await db
+    const stored = await db
       .select()
       .from(priorVersion)
       .where(
@@ -70,7 +70,7 @@ export const traceHandlers = {
       );
     return body.priors.map((p) =>
       keptAs(
-        kept.find((k) => k.id === p.id),
+        stored.find((k) => k.id === p.id),
         p,
         'odds',
       ),

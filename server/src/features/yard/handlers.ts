@@ -76,28 +76,28 @@ async function fluidDues(db: Database, today: string) {
     .from(fluidService)
     .innerJoin(job, eq(job.id, fluidService.jobId))
     .where(inArray(job.vehicleId, ids));
-  const told = await db
+  const earlierOnes = await db
     .select({ vehicleId: job.vehicleId, earlier: earlierWork })
     .from(earlierWork)
     .innerJoin(job, eq(job.id, earlierWork.jobId))
     .where(inArray(job.vehicleId, ids));
-  const jobs = [...new Set([...served.map((r) => r.service.jobId), ...told.map((r) => r.earlier.jobId)])];
+  const jobs = [...new Set([...served.map((r) => r.service.jobId), ...earlierOnes.map((r) => r.earlier.jobId)])];
   const pulls = await db.select().from(bleedPull).where(inArray(bleedPull.jobId, jobs));
-  const gone = retractedIds(await db.select().from(takeBack).where(inArray(takeBack.jobId, jobs)));
+  const retracted = retractedIds(await db.select().from(takeBack).where(inArray(takeBack.jobId, jobs)));
   const layouts = await readNewestLayouts(db, ids);
   return vehicles
     .flatMap((v) => {
       const services = standing(
         served.filter((r) => r.vehicleId === v.id).map((r) => r.service),
-        gone,
+        retracted,
       );
       const mine = standing(
         pulls.filter((p) => services.some((x) => x.jobId === p.jobId)),
-        gone,
+        retracted,
       );
       const earlier = standing(
-        told.filter((r) => r.vehicleId === v.id).map((r) => r.earlier),
-        gone,
+        earlierOnes.filter((r) => r.vehicleId === v.id).map((r) => r.earlier),
+        retracted,
       );
       const drawn = layouts.get(v.id);
       const state = drawn ? fluidState(drawn, { services, pulls: mine, earlier }, v, today) : null;
@@ -112,9 +112,9 @@ async function fluidDues(db: Database, today: string) {
 async function withAfterCare<T extends { jobId: string; due: HandbackSheet['afterCare'] | null }>(db: Database, rows: readonly T[]) {
   const ids = rows.map((r) => r.jobId);
   const answers = ids.length > 0 ? await db.select().from(afterCare).where(inArray(afterCare.jobId, ids)) : [];
-  const gone = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.jobId, ids)) : []);
+  const retracted = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.jobId, ids)) : []);
   const closed = (jobId: string, item: string): boolean =>
-    standing(answers, gone)
+    standing(answers, retracted)
       .findLast((a) => a.jobId === jobId && a.item === item)
       ?.result.match(/^(done|taken_over)$/) != null;
   return rows.map(({ due, ...r }) => ({

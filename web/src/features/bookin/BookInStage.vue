@@ -38,7 +38,7 @@ type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown' | 'finish'>
 const draft = ref<Draft | null>(null);
 const theirs = ref<Job | null>(null);
 const problem = ref('');
-const kept = ref(false);
+const isSaved = ref(false);
 const fromJob = (j: Job): Draft => ({
   kind: j.kind,
   complaint: j.complaint,
@@ -86,7 +86,7 @@ async function save(): Promise<void> {
     const saved = await call('changeJob', { params: { jobId: id }, body });
     draft.value = fromJob(saved);
     theirs.value = null;
-    kept.value = true;
+    isSaved.value = true;
     await job.refresh();
   } catch (error) {
     problem.value = sentenceOf(error);
@@ -193,7 +193,7 @@ async function showOwner(): Promise<void> {
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="writable" class="acts">
         <button class="act" :class="{ main: changed }" type="submit" :disabled="!changed">Keep changes</button>
-        <span v-if="kept && !changed" class="second small" role="status">Kept.</span>
+        <span v-if="isSaved && !changed" class="second small" role="status">Kept.</span>
       </div>
     </form>
     <CounterSection v-if="file.vehicle.distanceUnit !== 'none'" :writable="writable" />

@@ -68,8 +68,8 @@ const chosen = computed(() => wanted.value ?? props.component.decision?.option ?
 const because = computed(() => {
   const bad = props.component.judged.find((j) => j.verdict === props.component.verdict && j.verdict !== 'holds');
   if (bad) return `${bad.characteristic.short} ${mm(bad.reduced.value, bad.reduced.decimals)}, ${VERDICT_WORD[bad.verdict].toLowerCase()}`;
-  const told = props.component.findings.find((f) => f.severity !== 'note');
-  return told?.words ?? (props.component.verdict === 'holds' ? '' : 'not everything is gauged yet');
+  const finding = props.component.findings.find((f) => f.severity !== 'note');
+  return finding?.words ?? (props.component.verdict === 'holds' ? '' : 'not everything is gauged yet');
 });
 function choose(option: OptionId): void {
   if (option === 'put_off') wanted.value = option;

@@ -14,8 +14,8 @@ const props = defineProps<{
 const tab = defineModel<MeasurementId | 'eye'>({ required: true });
 const opened = ref(false);
 const shown = computed(() => {
-  const asked = props.measurements.filter((m) => props.first(m.id) || m.id === tab.value);
-  return asked.length === 0 || props.measurements.length <= 3 ? props.measurements : asked;
+  const listed = props.measurements.filter((m) => props.first(m.id) || m.id === tab.value);
+  return listed.length === 0 || props.measurements.length <= 3 ? props.measurements : listed;
 });
 const rest = computed(() => props.measurements.filter((m) => !shown.value.includes(m)));
 function pick(id: MeasurementId): void {

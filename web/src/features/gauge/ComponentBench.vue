@@ -41,13 +41,13 @@ const tab = ref<MeasurementId | 'eye'>(
 const measurement = computed(() => measurements.value.find((m) => m.id === tab.value) ?? null);
 const phase = ref<Phase>(job.phase);
 const capture = useCapture(component, measurement, phase);
-const { unit, symbolOf, pair, asked, standing, positions, taken, index, blind } = capture;
+const { unit, symbolOf, pair, question, standing, positions, taken, index, blind } = capture;
 const { judged, inTab, others, noted, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);
 const liveText = ref('');
 const clearance = ref<readonly { before: number; after: number | null }[] | null>(null);
 /** Nothing sits here, and nothing that came out of it lies on the bench. */
-const gone = computed(() => component.value?.empty === true && component.value.bench === null);
-const writable = computed(() => job.writable && component.value !== null && !gone.value);
+const isMissing = computed(() => component.value?.empty === true && component.value.bench === null);
+const writable = computed(() => job.writable && component.value !== null && !isMissing.value);
 /** Asked for by the programme, or taken already. */
 const first = (id: MeasurementId): boolean =>
   fieldOf(id).taken.length > 0 ||
@@ -103,7 +103,7 @@ function sweepTurned(turn: number, studs: number): void {
 
     <FindingsPanel v-if="tab === 'eye'" :component="component" />
     <template v-else-if="measurement">
-      <p v-if="gone" class="problem">
+      <p v-if="isMissing" class="problem">
         This place is empty: there is nothing here to gauge. What was taken of the part that was here stands in its life.
       </p>
       <template v-else>
@@ -117,8 +117,8 @@ function sweepTurned(turn: number, studs: number): void {
           @afresh="afresh"
         />
         <BlindRemeasurement v-model:blind="blind" :judged="inTab" :writable="writable" />
-        <p v-if="asked" class="problem ask" role="alert">
-          <span>{{ asked.text }}</span>
+        <p v-if="question" class="problem ask" role="alert">
+          <span>{{ question.text }}</span>
           <button class="act slim" type="button" @click="capture.itIsRight()">It is right</button>
           <button class="act slim" type="button" @click="capture.itIsNot()">Take it back</button>
         </p>
@@ -132,7 +132,7 @@ function sweepTurned(turn: number, studs: number): void {
           :clearance="clearance"
           @go="go"
         />
-        <PutRight v-if="writable && !asked" :capture="capture" :decimals="decimalsOf(tab)" />
+        <PutRight v-if="writable && !question" :capture="capture" :decimals="decimalsOf(tab)" />
       </template>
       <div class="below" :class="{ worked }">
         <JudgedFigures
@@ -149,7 +149,7 @@ function sweepTurned(turn: number, studs: number): void {
           :blind="blind"
         />
         <WorkPanels
-          v-if="!gone && !blind"
+          v-if="!isMissing && !blind"
           :component="component"
           :measurement="measurement.id"
           :judged="judged"

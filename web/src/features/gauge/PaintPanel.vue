@@ -7,10 +7,10 @@ import { computed } from 'vue';
 const props = defineProps<{ taken: readonly Taken[] }>();
 const at = (place: string) => props.taken.find((t) => t.reading.place === place)?.value;
 const words = computed(() => {
-  const [turned, kept] = [at('hottest turned'), at('coolest kept')];
+  const [turned, unturned] = [at('hottest turned'), at('coolest kept')];
   const bands = [
     ...(turned === undefined ? [] : [{ turnsAt: turned, turned: true }]),
-    ...(kept === undefined ? [] : [{ turnsAt: kept, turned: false }]),
+    ...(unturned === undefined ? [] : [{ turnsAt: unturned, turned: false }]),
   ];
   const read = toResult(() => paintBands(bands));
   if (!read.ok) return read.refusal.message;

@@ -50,7 +50,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const index = ref(0);
   const message = ref<string | null>(null);
   /** What is asked about a figure, and of which position. */
-  const asked = ref<{ readonly text: string; readonly key: string } | null>(null);
+  const question = ref<{ readonly text: string; readonly key: string } | null>(null);
   /** Positions whose figure somebody said is right. */
   const answered = new Set<string>();
   /** Begin a set of its own with the next reading, beside the one that stands. */
@@ -115,7 +115,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
       averages.value = false;
       if (measurement.value) count.value = usualCount(measurement.value.id);
       message.value = null;
-      asked.value = null;
+      question.value = null;
       index.value = firstOpen();
     },
     { immediate: true },
@@ -213,20 +213,20 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const doubt = doubtOf(m, p, quantity, text);
     read(openSet(m, c), p, text, unit.value, gauge.value?.id ?? null);
     message.value = null;
-    asked.value = doubt;
-    if (!asked.value) index.value = nextOpen(index.value);
+    question.value = doubt;
+    if (!question.value) index.value = nextOpen(index.value);
     return true;
   }
   /** What was asked about is as it was read. */
   function itIsRight(): void {
-    if (asked.value) answered.add(asked.value.key);
-    asked.value = null;
+    if (question.value) answered.add(question.value.key);
+    question.value = null;
     index.value = nextOpen(index.value);
   }
   /** What was asked about was misread: it is taken back, and the bar stands at its position. */
   function itIsNot(): void {
-    const odd = taken.value.find((t) => t.key === asked.value?.key);
-    asked.value = null;
+    const odd = taken.value.find((t) => t.key === question.value?.key);
+    question.value = null;
     if (odd) takeBackReading(odd.reading);
     else takeBack();
   }
@@ -247,7 +247,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   }
   function takeBackReading(reading: Reading): void {
     job.takeBack(reading.id);
-    asked.value = null;
+    question.value = null;
     const key = positionKey(reading);
     index.value = Math.max(
       0,
@@ -261,7 +261,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const setId = set.value.id;
     for (const m of moves) job.takeBack(m.from.reading.id, 'taken at another position');
     for (const m of moves) read(setId, m.to, m.from.reading.typed, m.from.reading.unit, m.from.reading.gaugeVersionId);
-    asked.value = null;
+    question.value = null;
   }
   function move(step: number): void {
     const list = sequence.value;
@@ -276,7 +276,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     ...{ unit, other, symbol, symbolOf, pair, switchUnit, inUnit },
     ...{ gauges, gauge, choose, gaugeName, gaugeNote },
     ...{ surface, cold, asksState, closed, averages, count, more, order, blind, begin, afresh },
-    ...{ index, message, asked, set, taken, positions, at, standing, isTaken },
+    ...{ index, message, question, set, taken, positions, at, standing, isTaken },
     ...{ take, takeBack, takeBackReading, putRight, move, itIsRight, itIsNot },
   };
 }

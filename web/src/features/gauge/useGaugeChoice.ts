@@ -46,8 +46,8 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, pla
   const gauge = computed<GaugeVersion | null>(() => {
     const m = measurement.value;
     if (!m) return null;
-    const kept = gauges.value.find((g) => g.gaugeId === chosenGauges.value[key.value]);
-    if (kept || chosenGauges.value[key.value] === 'none') return kept ?? null;
+    const chosen = gauges.value.find((g) => g.gaugeId === chosenGauges.value[key.value]);
+    if (chosen || chosenGauges.value[key.value] === 'none') return chosen ?? null;
     const fitting = gauges.value.filter((g) => g.kind === usual.value).sort((a, b) => a.resolution - b.resolution);
     return fitting[0] ?? null;
   });

@@ -37,11 +37,11 @@ watch(
   { immediate: true },
 );
 /** A figure in the gauge's own unit: a length in any unit of length, anything else as a plain number. */
-function read(given: string): number {
-  if (unit.value === 'mm') return parseQuantity(given, 'length', 'mm').canonical;
-  return parseQuantity(given, 'ratio', '1').canonical;
+function read(entered: string): number {
+  if (unit.value === 'mm') return parseQuantity(entered, 'length', 'mm').canonical;
+  return parseQuantity(entered, 'ratio', '1').canonical;
 }
-const orNone = (given: string): number | null => (given.trim() === '' ? null : read(given));
+const orNone = (entered: string): number | null => (entered.trim() === '' ? null : read(entered));
 async function enter(): Promise<void> {
   problem.value = '';
   const tried = toResult(() => ({

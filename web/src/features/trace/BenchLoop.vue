@@ -11,9 +11,9 @@ const props = defineProps<{ now: WeighedNow; looks: ReadonlyMap<string, CauseLoo
 const emit = defineEmits<{ look: [said: readonly SaidOfCause[]] }>();
 const job = useJob();
 const closed = computed(() => closedTheLoop(props.looks));
-const rows = computed(() => expectedAndFound(props.now.given, props.now.result, props.looks));
+const rows = computed(() => expectedAndFound(props.now.input, props.now.result, props.looks));
 const WORD = { wanted: 'on the bench’s list', found: 'found', absent: 'not there' } as const;
-const close = (): void => emit('look', toClose(props.now.given, props.now.result, props.looks));
+const close = (): void => emit('look', toClose(props.now.input, props.now.result, props.looks));
 const reopen = (): void => emit('look', [nothingElse('open')]);
 </script>
 

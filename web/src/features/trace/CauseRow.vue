@@ -19,19 +19,19 @@ const props = defineProps<{
   madeUp: boolean;
 }>();
 const emit = defineEmits<{ toggle: []; look: [faults: readonly number[], state: CauseLook['state']] }>();
-const fault = computed(() => props.now.given.network.faults[props.cause.fault]);
+const fault = computed(() => props.now.input.network.faults[props.cause.fault]);
 /** All that the line stands for. */
 const alike = computed(() => {
-  const { network } = props.now.given;
+  const { network } = props.now.input;
   const short = shortPlaces(network, props.cause);
   return props.cause.alike.flatMap((i, k): { i: number; fault: PlacedFault; short: string }[] => {
     const one = network.faults[i];
     return one ? [{ i, fault: one, short: short[k] ?? one.where }] : [];
   });
 });
-const place = computed(() => whereWords(props.now.given.network, props.cause));
+const place = computed(() => whereWords(props.now.input.network, props.cause));
 const WORDS = { likely: 'Likely', possible: 'Possible', unlikely: 'Unlikely' } as const;
-const certain = computed(() => (fault.value ? props.now.given.evidence.found.get(fault.value.id) : undefined));
+const certain = computed(() => (fault.value ? props.now.input.evidence.found.get(fault.value.id) : undefined));
 const word = computed(() =>
   certain.value ? (certain.value.state === 'present' ? 'Found' : 'Not there') : WORDS[likelyWord(props.cause.probability)],
 );
@@ -42,7 +42,7 @@ const usual = computed(() => {
   const option = fault.value?.kind.option;
   return option === undefined || option === 'use_again' ? '' : ` Usually: ${OPTION_NAME[option].toLowerCase()}.`;
 });
-const said = (way: 1 | -1): string => speakingWords(props.now.given, props.cause, way);
+const said = (way: 1 | -1): string => speakingWords(props.now.input, props.cause, way);
 </script>
 
 <template>

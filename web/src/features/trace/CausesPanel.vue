@@ -22,41 +22,41 @@ const emit = defineEmits<{
 const opened = ref<number | null>(null);
 // A fault is known by its number in the network: in another one that is another fault.
 watch(
-  () => props.now?.given.network,
+  () => props.now?.input.network,
   () => (opened.value = null),
 );
-const said = computed(() => Object.keys(props.now?.given.evidence.observations ?? {}).length);
-const causes = computed(() => (props.now ? linesOf(props.now.given.network, props.now.result.causes) : []));
+const said = computed(() => Object.keys(props.now?.input.evidence.observations ?? {}).length);
+const causes = computed(() => (props.now ? linesOf(props.now.input.network, props.now.result.causes) : []));
 /** What nothing seen speaks for, though it is likely enough on such a vehicle. */
-const quiet = computed(() => (props.now ? quietLinesOf(props.now.given.network, props.now.result.causes) : []));
+const quiet = computed(() => (props.now ? quietLinesOf(props.now.input.network, props.now.result.causes) : []));
 const quietToo = ref(false);
 const quietWords = computed(() => {
   const n = quiet.value.length === 1 ? 'one' : String(quiet.value.length);
   return quietToo.value ? 'Only what something speaks for' : `Also ${n} that nothing seen speaks for`;
 });
 const shown = computed(() => [{ lines: causes.value, quiet: false }, ...(quietToo.value ? [{ lines: quiet.value, quiet: true }] : [])]);
-const faultOf = (i: number): PlacedFault | undefined => props.now?.given.network.faults[i];
+const faultOf = (i: number): PlacedFault | undefined => props.now?.input.network.faults[i];
 const faultsOf = (line: CauseLine): PlacedFault[] => line.alike.flatMap((i) => faultOf(i) ?? []);
 function look(faults: readonly number[], state: CauseLook['state']): void {
   const { now } = props;
   if (now)
     emit(
       'look',
-      faults.flatMap((i) => saidOf(now.given, now.result, i, state)),
+      faults.flatMap((i) => saidOf(now.input, now.result, i, state)),
     );
 }
 const next = computed(() =>
   (props.now?.result.next ?? []).flatMap((weighed) => {
-    const check = props.now?.given.checks.find((c) => c.id === weighed.id);
+    const check = props.now?.input.checks.find((c) => c.id === weighed.id);
     return check ? [{ weighed, check }] : [];
   }),
 );
 /** One thing at a time that does not go together. */
 const odd = computed(() => {
-  const [first] = props.now ? oddWords(props.now.given, props.now.result) : [];
+  const [first] = props.now ? oddWords(props.now.input, props.now.result) : [];
   return first === undefined ? [] : [first];
 });
-const round = computed((): readonly PlacedCheck[] => props.now?.given.firstRound ?? []);
+const round = computed((): readonly PlacedCheck[] => props.now?.input.firstRound ?? []);
 const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 </script>
 
@@ -114,7 +114,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
         <CheckPlate
           v-for="(c, i) in round"
           :key="c.id"
-          :given="now.given"
+          :input="now.input"
           :check="c"
           :weighed="null"
           :first="i === 0"
@@ -129,7 +129,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
           <CheckPlate
             v-for="(n, i) in next"
             :key="n.check.id"
-            :given="now.given"
+            :input="now.input"
             :check="n.check"
             :weighed="n.weighed"
             :first="i === 0"

@@ -10,14 +10,14 @@ import TriAnswer from './TriAnswer.vue';
 
 /** What checks have answered, to be put right; and any other check that can be done now, whether it is proposed or not. */
 const props = defineProps<{
-  given: ToTrace;
+  input: ToTrace;
   writable: boolean;
   stateOf: (code: string, corner: Corner | null) => Observation['state'];
 }>();
 const emit = defineEmits<{ answer: [sign: PlacedSign, state: Observation['state']] }>();
 /** Those that stand nowhere else: the list below asks for what is felt and seen. */
 const answered = computed(() =>
-  props.given.network.observations.filter(
+  props.input.network.observations.filter(
     (s) => s.sign.known === 'checked' && observationFacts(s.sign.code) === undefined && props.stateOf(s.code, s.corner) !== 'not_checked',
   ),
 );
@@ -26,7 +26,7 @@ const MOST = 6;
 const found = computed(() => {
   const words = (find.value ?? '').toLowerCase().split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
-  return props.given.checks
+  return props.input.checks
     .filter((c) => words.every((w) => `${c.name} ${c.kind.steps} ${c.kind.tools ?? ''}`.toLowerCase().includes(w)))
     .slice(0, MOST);
 });
@@ -46,7 +46,7 @@ const found = computed(() => {
     <CheckPlate
       v-for="c in found"
       :key="c.id"
-      :given="given"
+      :input="input"
       :check="c"
       :weighed="null"
       :first="false"

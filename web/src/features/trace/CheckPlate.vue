@@ -8,17 +8,17 @@ import { computed } from 'vue';
 
 /** A check: its steps, minutes, helpers, tools and caution; its answers; and what each would make of the causes. */
 const props = defineProps<{
-  given: ToTrace;
+  input: ToTrace;
   check: PlacedCheck;
   weighed: WeighedCheck | null;
   first: boolean;
   writable: boolean;
 }>();
 const emit = defineEmits<{ answer: [sign: PlacedSign, state: Observation['state']] }>();
-const left = computed(() => toAnswer(props.given, props.check));
+const left = computed(() => toAnswer(props.input, props.check));
 const open = computed(() => left.value.open);
 const caution = computed(() => cautionOfCheck(props.check.kind.hazard, props.first));
-const outcomes = computed(() => (props.weighed ? outcomeWords(props.given, props.weighed) : []));
+const outcomes = computed(() => (props.weighed ? outcomeWords(props.input, props.weighed) : []));
 </script>
 
 <template>

@@ -6,11 +6,11 @@ import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** Answers of an earlier round: shown, not counted, until they are given anew. */
-const props = defineProps<{ given: ToTrace }>();
+const props = defineProps<{ input: ToTrace }>();
 const job = useJob();
 const rows = computed(() =>
-  [...props.given.evidence.earlier].map(([key, { answer, since }]) => {
-    const sign = props.given.network.observations.find((o) => o.id === key);
+  [...props.input.evidence.earlier].map(([key, { answer, since }]) => {
+    const sign = props.input.network.observations.find((o) => o.id === key);
     const slot = since.slotId !== null && job.state ? slotById(job.state.file.layout, since.slotId) : undefined;
     return {
       ...{ key, text: sign?.text ?? key, seen: answer.state === 'seen' ? 'seen' : 'not seen', on: dayText(answer.happenedAt) },

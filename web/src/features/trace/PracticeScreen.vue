@@ -42,7 +42,7 @@ const proposed = shallowRef<ProposedPath | null>(null);
 const helped = ref(false);
 const find = ref('');
 function begin(): void {
-  known.value = made.value.told;
+  known.value = made.value.notice;
   done.value = [];
   named.value = new Set();
   finished.value = false;
@@ -74,16 +74,16 @@ function ask(check: PlacedCheck): void {
   known.value = { ...known.value, ...more };
 }
 const textOf = (id: string): string => made.value.network.observations.find((o) => o.id === id)?.text ?? id;
-const told = computed(() => Object.keys(made.value.told).filter((id) => made.value.told[id] === 'seen'));
+const noticed = computed(() => Object.keys(made.value.notice).filter((id) => made.value.notice[id] === 'seen'));
 /** The same weighing as on a job; shown when it is asked for, or at the end. */
-const given = computed((): ToTrace => ({
+const toTrace = computed((): ToTrace => ({
   network: made.value.network,
   evidence: { observations: known.value, certain: {}, learntFrom: {}, found: new Map(), foreign: [], earlier: new Map() },
   checks: open.value,
   complaint: true,
   firstRound: [],
 }));
-const weighing = useWeighing(given);
+const weighing = useWeighing(toTrace);
 function toggle(fault: PlacedFault): void {
   const next = new Set(named.value);
   if (!next.delete(fault.id)) next.add(fault.id);
@@ -134,7 +134,7 @@ async function finish(): Promise<void> {
       <section aria-label="What is known">
         <h2 class="line">The owner says</h2>
         <ul>
-          <li v-for="id in told" :key="id">{{ textOf(id) }}</li>
+          <li v-for="id in noticed" :key="id">{{ textOf(id) }}</li>
         </ul>
         <p class="second small">Of everything else he was asked at the counter he noticed nothing.</p>
         <template v-if="done.length > 0">

@@ -22,15 +22,15 @@ const job = useJob();
 const find = ref('');
 /** Nobody is there to help: no check that needs two. */
 const alone = ref(false);
-const given = computed<ToTrace | null>(() => (job.state ? toTrace(job.state, alone.value) : null));
-const weighing = useWeighing(given);
+const toWeigh = computed<ToTrace | null>(() => (job.state ? toTrace(job.state, alone.value) : null));
+const weighing = useWeighing(toWeigh);
 watch(weighing, (now) => {
   const layout = job.file?.layout;
-  job.likelihood = now && layout ? likelyPlaces(now.given, layout, now.result) : new Map();
+  job.likelihood = now && layout ? likelyPlaces(now.input, layout, now.result) : new Map();
 });
 const looks = computed<ReadonlyMap<string, CauseLook>>(() => (job.book ? looksOf(job.book) : new Map()));
 const list = computed(() =>
-  given.value && job.state ? askedOf(given.value, job.state.situation.answers).filter((o) => answersToWords(o, find.value ?? '')) : [],
+  toWeigh.value && job.state ? askedOf(toWeigh.value, job.state.situation.answers).filter((o) => answersToWords(o, find.value ?? '')) : [],
 );
 const groups = computed(() => GROUPS.map((g) => ({ g, items: list.value.filter((o) => o.group === g) })).filter((x) => x.items.length > 0));
 const corners = computed(() => job.state?.file.job.scopeCorners ?? []);
@@ -43,7 +43,7 @@ const stateOf = (code: string, corner: Corner | null): Observation['state'] =>
   job.state?.situation.answers.get(observationKey(code, corner))?.state ?? 'not_checked';
 const writable = computed(() => job.writable);
 function answer(code: string, corner: Corner | null, state: Observation['state']): void {
-  if (stateOf(code, corner) !== state || given.value?.evidence.earlier.has(observationKey(code, corner)))
+  if (stateOf(code, corner) !== state || toWeigh.value?.evidence.earlier.has(observationKey(code, corner)))
     job.add('observations', { code, corner, state });
 }
 const answerSign = (sign: PlacedSign, state: Observation['state']): void => answer(sign.code, sign.corner, state);
@@ -51,7 +51,7 @@ const look = (said: readonly SaidOfCause[]): void => said.forEach((s) => job.add
 /** Cautions of the stage, and of the check that is proposed first. */
 const steps = computed((): CautionStep[] => {
   const first = weighing.value?.result.next[0]?.id;
-  const hazard = weighing.value?.given.checks.find((c) => c.id === first)?.kind.hazard;
+  const hazard = weighing.value?.input.checks.find((c) => c.id === first)?.kind.hazard;
   return hazard === 'opens' ? ['trace', 'bleed'] : hazard === 'drives' ? ['trace', 'road_test'] : ['trace'];
 });
 const checked = computed(() => [...(job.state?.situation.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
@@ -88,8 +88,8 @@ const stillText = computed(() => {
         <input v-model="alone" type="checkbox" />
         I am alone: no check that needs a helper
       </label>
-      <p v-if="(weighing?.given.evidence.foreign.length ?? 0) > 0" class="second small">
-        {{ weighing?.given.evidence.foreign.length === 1 ? 'One answer is' : `${weighing?.given.evidence.foreign.length} answers are` }}
+      <p v-if="(weighing?.input.evidence.foreign.length ?? 0) > 0" class="second small">
+        {{ weighing?.input.evidence.foreign.length === 1 ? 'One answer is' : `${weighing?.input.evidence.foreign.length} answers are` }}
         about what this vehicle does not have, and left out; the rest is weighed.
       </p>
       <p class="second small links">
@@ -99,8 +99,8 @@ const stillText = computed(() => {
     </template>
     <template #under>
       <BenchLoop v-if="weighing" :now="weighing" :looks="looks" @look="look" />
-      <EarlierAnswers v-if="weighing && weighing.given.evidence.earlier.size > 0" :given="weighing.given" />
-      <CheckAnswers v-if="weighing" :given="weighing.given" :writable="writable" :state-of="stateOf" @answer="answerSign" />
+      <EarlierAnswers v-if="weighing && weighing.input.evidence.earlier.size > 0" :input="weighing.input" />
+      <CheckAnswers v-if="weighing" :input="weighing.input" :writable="writable" :state-of="stateOf" @answer="answerSign" />
       <PedalPanel v-if="job.state?.situation.hydraulic" />
     </template>
   </CausesPanel>

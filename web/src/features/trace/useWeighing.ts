@@ -4,18 +4,18 @@ import { type Ref, shallowRef, toRaw, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
 
 export interface WeighedNow {
-  readonly given: ToTrace;
+  readonly input: ToTrace;
   readonly result: Weighing;
 }
 
 /** The causes of what is known, weighed beside the page whenever something is answered; null before the first time. */
-export function useWeighing(given: Ref<ToTrace | null>) {
+export function useWeighing(input: Ref<ToTrace | null>) {
   const weighing = shallowRef<WeighedNow | null>(null);
   const beside = useSums();
-  let asked = '';
+  let lastSent = '';
   let sent: ToTrace['network'] | null = null;
   watch(
-    given,
+    input,
     async (now) => {
       if (!now) return;
       const { network, evidence, checks, complaint } = now;
@@ -26,11 +26,11 @@ export function useWeighing(given: Ref<ToTrace | null>) {
         complaint,
       };
       const text = JSON.stringify(plain);
-      if (text === asked && network === sent) {
-        if (weighing.value) weighing.value = { given: now, result: weighing.value.result };
+      if (text === lastSent && network === sent) {
+        if (weighing.value) weighing.value = { input: now, result: weighing.value.result };
         return;
       }
-      asked = text;
+      lastSent = text;
       if (network !== sent) {
         sent = network;
         await beside.setNetwork({
@@ -38,9 +38,9 @@ export function useWeighing(given: Ref<ToTrace | null>) {
           observations: network.observations.map(({ id, leak, strengths }) => ({ id, leak, strengths: toRaw(strengths) })),
         });
       }
-      const given = JSON.parse(text) as typeof plain;
-      const result = await beside.weigh(given.evidence, given.checks, given.complaint);
-      if (text === asked && network === sent) weighing.value = { given: now, result };
+      const copy = JSON.parse(text) as typeof plain;
+      const result = await beside.weigh(copy.evidence, copy.checks, copy.complaint);
+      if (text === lastSent && network === sent) weighing.value = { input: now, result };
     },
     { immediate: true },
   );

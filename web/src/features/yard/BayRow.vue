@@ -11,7 +11,7 @@ import ClockFace from '../../fittings/ClockFace.vue';
 import { dayText, hoursText } from '../../fittings/dates.ts';
 
 const props = defineProps<{ n: number; job: YardJob }>();
-const told = computed(() =>
+const shown = computed(() =>
   (['past', 'cant_tell', 'no_limit', 'watch'] as const).flatMap((v) =>
     (props.job.counts[v] ?? 0) > 0 ? [{ v, n: props.job.counts[v] ?? 0 }] : [],
   ),
@@ -45,7 +45,7 @@ const target = computed(() => ({
     <div class="plate-col">
       <div class="tagline">
         <TagPlate :tag="job.vehicle.tag" />
-        <span v-for="t in told" :key="t.v" class="told">
+        <span v-for="t in shown" :key="t.v" class="told">
           <VerdictMark :verdict="t.v" :size="15" />
           <b class="plate-font">{{ t.n }} {{ VERDICT_WORD[t.v].toLowerCase() }}</b>
         </span>
@@ -64,7 +64,7 @@ const target = computed(() => ({
         :hatched="job.stages.filter((s) => s.hatched).map((s) => ({ stage: s.stage, why: s.hatched ?? '' }))"
       />
       <div class="waits" :class="{ clocked: running }">
-        <ClockFace v-if="running" class="face" :minutes="running.minutes" :given="running.attendedMinutes" :size="44" />
+        <ClockFace v-if="running" class="face" :minutes="running.minutes" :planned="running.attendedMinutes" :size="44" />
         <p v-if="running">
           <b class="plate-font">Running</b>
           {{ running.title }},

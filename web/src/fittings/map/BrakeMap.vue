@@ -66,13 +66,13 @@ const moving = computed(() => new Set(props.play?.steps.filter((s) => s.does ===
 const moves = (d: Drawn): boolean => moving.value.has(d.slot.id) || carried(props.layout, d.slot).some((s) => moving.value.has(s.id));
 /** The flag of a wheel: of the first thing there that is not complete, and how many more there are. */
 function flagAt(corner: Corner): string | null {
-  const told = props.layout.slots.flatMap((s) => {
+  const flags = props.layout.slots.flatMap((s) => {
     const flag = s.corner === corner ? flagOf(s.id) : undefined;
     return flag ? [props.play ? flag : `${s.name} ${flag}`] : [];
   });
-  const [first] = told;
-  if (props.play) return [...new Set(told)].join(', ') || null;
-  return first ? `${first}${told.length > 1 ? ` +${told.length - 1}` : ''}` : null;
+  const [first] = flags;
+  if (props.play) return [...new Set(flags)].join(', ') || null;
+  return first ? `${first}${flags.length > 1 ? ` +${flags.length - 1}` : ''}` : null;
 }
 const bodyless = (c: Corner): boolean => props.inScope !== undefined && !props.inScope.includes(c);
 const corners = computed(() => cornersOf(props.layout));

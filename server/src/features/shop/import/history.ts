@@ -110,8 +110,8 @@ async function takeIn(call: Call<typeof ENDPOINTS.importHistory>, stream: Readab
   const { id, source, password } = headOf(first.value.n, first.value.text);
   await requirePassword(call, password);
   await db.insert(s.importBatch).values({ id, source, importedBy: person.id }).onConflictDoNothing();
-  const [kept] = await db.select().from(s.importBatch).where(eq(s.importBatch.id, id));
-  keptAs(kept, { source, importedBy: person.id }, 'import');
+  const [stored] = await db.select().from(s.importBatch).where(eq(s.importBatch.id, id));
+  keptAs(stored, { source, importedBy: person.id }, 'import');
   const clear = () => db.delete(s.importLine).where(eq(s.importLine.batchId, id));
   await clear();
   try {

@@ -180,9 +180,9 @@ export async function fromBefore(db: Database): Promise<string> {
     .insert(s.account)
     .values({ id, name: FROM_BEFORE, initials: '–', login: FROM_BEFORE, passwordHash: 'none', role: 'reader', active: false })
     .onConflictDoNothing();
-  const [kept] = await db
+  const [stored] = await db
     .select({ id: s.account.id })
     .from(s.account)
     .where(sql`${s.account.id} = ${id}`);
-  return kept?.id ?? id;
+  return stored?.id ?? id;
 }

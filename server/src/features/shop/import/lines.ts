@@ -61,8 +61,8 @@ export function lineOf(n: number, text: string): ImportLine {
   if (line.kind !== 'event') return line;
   const { authorId, record } = line;
   const whole = { ...record, authorId: authorId === FROM_BEFORE ? NOBODY : authorId };
-  const kept: z.ZodType<Record<string, unknown> & { id: string; jobId: string }> = EVENTS[line.family].record;
-  return { ...line, record: read(n, kept, whole, 'record') };
+  const shape: z.ZodType<Record<string, unknown> & { id: string; jobId: string }> = EVENTS[line.family].record;
+  return { ...line, record: read(n, shape, whole, 'record') };
 }
 
 /** The job that a line belongs to; null for a thing. */

@@ -14,7 +14,7 @@ const route = useRoute();
 const router = useRouter();
 const jobId = String(route.params['jobId'] ?? '');
 void job.load(jobId);
-const kept = useSessionStorage<string>(`dauer.layout.${jobId}`, '');
+const sketched = useSessionStorage<string>(`dauer.layout.${jobId}`, '');
 interface Draft {
   readonly base: Layout;
   layout: Layout;
@@ -33,18 +33,18 @@ watch(
   () => job.file?.layout,
   (now) => {
     if (!now || draft.value || job.file?.job.id !== jobId) return;
-    draft.value = kept.value ? (JSON.parse(kept.value) as Draft) : from(now);
+    draft.value = sketched.value ? (JSON.parse(sketched.value) as Draft) : from(now);
   },
   { immediate: true },
 );
-watch(draft, (d) => (kept.value = d && changed.value ? JSON.stringify(d) : ''), { deep: true });
+watch(draft, (d) => (sketched.value = d && changed.value ? JSON.stringify(d) : ''), { deep: true });
 const difference = computed(() => (draft.value ? compareLayouts(draft.value.base, draft.value.layout) : null));
 const changed = computed(() => {
   const d = difference.value;
   const sides = draft.value?.base.drive !== draft.value?.layout.drive;
   return d !== null && (d.added.length + d.removed.length + d.changed.length + d.connections > 0 || sides);
 });
-const told = computed(() => {
+const issues = computed(() => {
   const d = difference.value;
   if (!d) return [];
   const names = (word: string, list: readonly Parameters<typeof placeName>[0][]): string[] =>
@@ -64,7 +64,7 @@ async function keep(): Promise<void> {
   try {
     const layout = { ...d.layout, id: v7() };
     await call('reviseLayout', { params: { jobId }, body: { layout, replaces: d.base.id, revision: d.revision, why: d.why } });
-    kept.value = '';
+    sketched.value = '';
     draft.value = null;
     await job.refresh();
     await router.push(`/jobs/${jobId}/bookin`);
@@ -91,7 +91,7 @@ function takeTheirs(): void {
   void job.refresh();
 }
 function leave(): void {
-  kept.value = '';
+  sketched.value = '';
   draft.value = null;
   void router.push(`/jobs/${jobId}/bookin`);
 }
@@ -121,7 +121,7 @@ function leave(): void {
       <section v-if="changed" class="gap">
         <h2 class="line">What changes</h2>
         <ul>
-          <li v-for="t in told" :key="t">{{ t }}</li>
+          <li v-for="t in issues" :key="t">{{ t }}</li>
         </ul>
         <div class="choose" role="radiogroup" aria-label="Since when it is so">
           <button
