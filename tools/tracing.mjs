@@ -2,7 +2,7 @@ import { SHIFTS, TABLES } from '@dauer/core/catalogue';
 import { conditionOnAnyFault, infer, seededUniform } from '@dauer/core/inference';
 import { buildLayout, TEMPLATES } from '@dauer/core/layout';
 import { meaningful, networkOf } from '@dauer/core/stages';
-import { answersTo, hide, isIdentified, ownersNotice, proposedCheck } from '@dauer/core/views';
+import { answersTo, hide, isIdentified, ownerReport, proposedCheck } from '@dauer/core/views';
 import { say } from './lib/say.mjs';
 
 /**
@@ -47,7 +47,7 @@ for (const [name, order] of Object.entries(ORDERS)) {
   const minutes = [];
   const bins = Array.from({ length: 10 }, () => ({ n: 0, said: 0, true: 0 }));
   for (const v of vehicles) {
-    const observations = { ...ownersNotice(v.network, v.hidden) };
+    const observations = { ...ownerReport(v.network, v.hidden) };
     let spent = 0;
     const path = [];
     let answeredAt = found(v, observations).all ? 0 : null;

@@ -7,7 +7,7 @@ import { SAID_IN_WORDS } from '../src/ledger/families/findings.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { figuresAt, ON_THE_BENCH, readBench } from '../src/stages/trace/causes.ts';
 import { proposalsOf } from '../src/views/proposals.ts';
-import { calibrationCase, type LoopCase, recordOf, SUPPLIED_WEIGHT } from '../src/views/trace/loop.ts';
+import { calibrationCase, type CalibrationCase, recordOf, SUPPLIED_WEIGHT } from '../src/views/trace/calibration.ts';
 import { toTrace } from '../src/views/trace/tracing.ts';
 import { TracingFixture } from './tracingFixture.ts';
 import { base, FOUR, id, NOW } from './jobFixture.ts';
@@ -105,10 +105,17 @@ describe('the loop closed', () => {
     expect(calibrationCase(t.look(NOTHING_ELSE, 'system', 'open').state())).to.equal(null);
   });
   it('says how often the true fault was first and among three, and whether what was said came true', () => {
-    const one = (said: number, rank: number, found: boolean): LoopCase['causes'][number] => ({
+    const one = (said: number, rank: number, found: boolean): CalibrationCase['causes'][number] => ({
       ...{ fault: 'air_in_system', name: 'Air', where: 'the whole vehicle', said, rank, found },
     });
-    const of = (causes: LoopCase['causes']): LoopCase => ({ jobId: 'j', tag: 'V 1', vehicle: 'Car', at: NOW, causes, exposed: [] });
+    const of = (causes: CalibrationCase['causes']): CalibrationCase => ({
+      jobId: 'j',
+      tag: 'V 1',
+      vehicle: 'Car',
+      at: NOW,
+      causes,
+      exposed: [],
+    });
     const r = recordOf([
       of([one(0.72, 1, true), one(0.31, 2, false)]),
       of([one(0.05, 5, true), one(0.75, 1, false)]),

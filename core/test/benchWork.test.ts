@@ -13,7 +13,7 @@ import { onStuds } from '../src/judging/turnOnStuds.ts';
 import { roomLeft } from '../src/judging/words.ts';
 import type { GaugeVersion } from '../src/ledger/gaugeRecords.ts';
 import { outOfFamily } from '../src/metrology/family.ts';
-import { strayIn } from '../src/metrology/stray.ts';
+import { findOutliers } from '../src/metrology/outliers.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { onlyNow } from '../src/views/onlyNow.ts';
 import { gatherSets, READING_COLUMNS, readingRows, readReadingList } from '../src/views/readingsFile.ts';
@@ -113,21 +113,21 @@ describe('a reading out of its family, by what the reduction leaves over', () =>
     }));
   it('a sweep that wobbles as one does has no stray in it; a slip of the finger is found', () => {
     const clean = sweep([0.1, 30], [0.05, 80]).map(Number);
-    expect(strayIn('rotor_runout', placed('rotor_runout', clean), 0.01)).to.deep.equal([]);
+    expect(findOutliers('rotor_runout', placed('rotor_runout', clean), 0.01)).to.deep.equal([]);
     const slipped = clean.map((v, i) => (i === 4 ? v + 0.5 : v));
     const points = placed('rotor_runout', slipped);
-    expect(strayIn('rotor_runout', points, 0.01)).to.include(points[4]!.key);
+    expect(findOutliers('rotor_runout', points, 0.01)).to.include(points[4]!.key);
   });
   it('places with names are no family', () => {
     expect(MEASUREMENTS.pin_fit.pattern.form).to.equal('spots');
-    expect(strayIn('pin_fit', placed('pin_fit', [8, 8, 8, 80]), 0.01)).to.deep.equal([]);
+    expect(findOutliers('pin_fit', placed('pin_fit', [8, 8, 8, 80]), 0.01)).to.deep.equal([]);
   });
   it('is told by its own ring, wherever that lies', () => {
     fc.assert(
       fc.property(fc.double({ min: 5, max: 40, noNaN: true }), fc.nat(7), (about, i) => {
         const ring = Array.from({ length: 8 }, (_, k) => about + (k % 2) * 0.002 + (k === i ? 1 : 0));
         const points = placed('rotor_thickness', ring);
-        expect(strayIn('rotor_thickness', points, 0.01)).to.deep.equal([points[i]!.key]);
+        expect(findOutliers('rotor_thickness', points, 0.01)).to.deep.equal([points[i]!.key]);
         expect(outOfFamily(ring, 2)).to.deep.equal([]);
       }),
     );

@@ -7,7 +7,7 @@ import { TEMPLATES } from '../src/layout/templates.ts';
 import { NOTHING_ELSE } from '../src/ledger/families/causeLooks.ts';
 import { looksOf } from '../src/stages/trace/causes.ts';
 import { expectedAndFound, rankIn, saidOf, toClose } from '../src/views/trace/expected.ts';
-import { type Estimate, estimatesWorth } from '../src/views/trace/loop.ts';
+import { type Estimate, estimatesWorth } from '../src/views/trace/calibration.ts';
 import { askedOf, askedWords, toAnswer } from '../src/views/trace/toAnswer.ts';
 import { linesOf, quietLinesOf, shortPlaces, whereWords } from '../src/views/trace/traceWords.ts';
 import { toTrace } from '../src/views/trace/tracing.ts';

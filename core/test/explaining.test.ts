@@ -1,11 +1,11 @@
 import { expect } from 'chai';
-import { contradictions, speakingOf } from '../src/inference/explain.ts';
+import { contradictions, contributionsOf } from '../src/inference/explain.ts';
 import type { Evidence, Network } from '../src/inference/faultNetwork.ts';
 import { conditionOnAnyFault, infer } from '../src/inference/noisyOr.ts';
 import { seededUniform } from '../src/inference/seededUniform.ts';
 
 const speaksFor = (network: Network, evidence: Evidence, id: string) =>
-  speakingOf(network, evidence)(network.faults.findIndex((f) => f.id === id));
+  contributionsOf(network, evidence)(network.faults.findIndex((f) => f.id === id));
 
 describe('what speaks for a fault, and what does not go together', () => {
   const network: Network = {

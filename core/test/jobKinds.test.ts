@@ -11,7 +11,7 @@ import { placeStates } from '../src/readiness/unitState.ts';
 import { afterCareOf } from '../src/views/afterCare.ts';
 import { mayMove } from '../src/views/mayMove.ts';
 import { base, FOUR, id, NOW } from './jobFixture.ts';
-import { ReworkFixture } from './speaks.ts';
+import { ReworkFixture } from './contributions.ts';
 
 describe('kinds of job', () => {
   const slots = (t: ReworkFixture) => t.state().components.filter((c) => c.inScope && KIND_FACTS[c.slot.kind].article);

@@ -3,7 +3,7 @@ import { TABLES } from '../src/catalogue/trace/tables.ts';
 import { seededUniform } from '../src/inference/seededUniform.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import { networkOf } from '../src/stages/trace/network.ts';
-import { hide, isIdentified } from '../src/views/trace/hidden.ts';
+import { hide, isIdentified } from '../src/views/trace/sampledCase.ts';
 import {
   askable,
   faultsMeant,

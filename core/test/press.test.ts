@@ -5,7 +5,7 @@ import { controlsOf } from '../src/layout/reach.ts';
 import { ifOpened, ifPressed } from '../src/readiness/play.ts';
 import { onlyNow, onlyNowAtWheel } from '../src/views/onlyNow.ts';
 import { base, FOUR, NOW } from './jobFixture.ts';
-import { ReworkFixture } from './speaks.ts';
+import { ReworkFixture } from './contributions.ts';
 
 describe('what must come out, and when it is too late', () => {
   it('a clamp that stood longer than a day has the hose renewed, also after it came out', () => {

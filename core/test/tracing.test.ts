@@ -12,7 +12,7 @@ import type { Observation } from '../src/ledger/families/observations.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { networkOf, type PlacedCheck, type TraceContext } from '../src/stages/trace/network.ts';
 import { readOpposites } from '../src/views/trace/opposites.ts';
-import { contradictionWords, linesOf, oddWords, outcomeWords, speakingWords } from '../src/views/trace/traceWords.ts';
+import { contradictionWords, linesOf, conflictWords, outcomeWords, speakingWords } from '../src/views/trace/traceWords.ts';
 import { evidenceOf, toTrace } from '../src/views/trace/tracing.ts';
 import { base, FOUR, id, NOW, JobFixture } from './jobFixture.ts';
 
@@ -259,7 +259,7 @@ describe('from what is felt to the part at fault', () => {
   it('two that do not go together are named', () => {
     const words = (t: TracingFixture): string[] => {
       const given = toTrace(deriveJob(t.file, NOW));
-      return oddWords(given, weigh(given.network, given.evidence, given.checks));
+      return conflictWords(given, weigh(given.network, given.evidence, given.checks));
     };
     expect(words(new TracingFixture(FOUR).say('pedal_to_floor', 'seen').say('pedal_hard_no_stop', 'seen'))[0]).to.equal(
       'These two do not go together: Hard, and the vehicle does not stop; Goes to the floor with no resistance but its spring. A pedal that has no resistance is not hard. Look at both again.',

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { speakingOf } from '../src/inference/explain.ts';
+import { contributionsOf } from '../src/inference/explain.ts';
 import type { Evidence, Network } from '../src/inference/faultNetwork.ts';
 import { expectedInfoGain, type NetworkCheck } from '../src/inference/nextCheck.ts';
 import { conditionOnAnyFault, entropySum, infer, MIN_SOME } from '../src/inference/noisyOr.ts';
@@ -20,7 +20,7 @@ const byFault = (network: Network, list: readonly number[]): Record<string, numb
   Object.fromEntries(network.faults.map((f, i) => [f.id, list[i] ?? NaN]));
 
 const speaksFor = (network: Network, evidence: Evidence, id: string) =>
-  speakingOf(network, evidence)(network.faults.findIndex((f) => f.id === id));
+  contributionsOf(network, evidence)(network.faults.findIndex((f) => f.id === id));
 
 /** Every state of every fault, one after the other. */
 function byHand(network: Network, evidence: Evidence): { posterior: number[]; likelihood: number } {

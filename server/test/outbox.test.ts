@@ -5,17 +5,17 @@ import { dutyOf, EVENT_LISTS, type EventList, familyOf, readFastener } from '@da
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
 import { applyPending } from '../../web/src/job/optimistic.ts';
-import type { Waiting } from '../../web/src/job/outboxQueue.ts';
+import type { PendingEvent } from '../../web/src/job/outboxQueue.ts';
 import { openShop, type Shop } from './harness.ts';
 
 interface Kept {
   readonly booking: object;
-  readonly items: readonly Waiting[];
+  readonly items: readonly PendingEvent[];
 }
 /** What waited on a device of an earlier program, as its storage held it: each event in full, and with nothing but what had to be said. */
 const stored = JSON.parse(readFileSync(new URL('./earlier/outbox.json', import.meta.url), 'utf8')) as Kept;
 /** The same as if the vehicle had been booked in just before: all else is as it was stored. */
-const kept: { readonly booking: object; items: readonly Waiting[] } = { ...stored };
+const kept: { readonly booking: object; items: readonly PendingEvent[] } = { ...stored };
 const jobId = kept.items[0]!.jobId;
 
 /** Not among them: what the desk sends at once, or what an image has to come before. */
@@ -32,7 +32,7 @@ describe('an outbox that an earlier program filled', function () {
     kept.items = stored.items.map((i, n) => ({ ...i, body: { ...i.body, happenedAt: new Date(now + n).toISOString() } }));
   });
   after(() => shop.close());
-  const send = (item: Waiting) =>
+  const send = (item: PendingEvent) =>
     shop.technician.ask<{ status: string; detail: string; record: Record<string, unknown> }>(
       'POST',
       ENDPOINTS[EVENT_ENDPOINT[item.family]].path.replace(':jobId', item.jobId),

@@ -1,5 +1,5 @@
 import { NOTHING_ELSE, type PriorVersion } from '@dauer/core/ledger';
-import { type LoopCase, recordOf } from '@dauer/core/views';
+import { type CalibrationCase, recordOf } from '@dauer/core/views';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
@@ -15,7 +15,7 @@ describe('tracing', () => {
   });
   after(() => shop.close());
   const look = (body: Record<string, unknown>) => shop.technician.event<'causeLooks'>(car.jobId, 'cause-looks', body as never);
-  const record = async () => (await shop.reader.ask<{ cases: LoopCase[]; priors: PriorVersion[] }>('GET', '/api/tracing')).body;
+  const record = async () => (await shop.reader.ask<{ cases: CalibrationCase[]; priors: PriorVersion[] }>('GET', '/api/tracing')).body;
 
   it('keeps an answer about one of several pistons, at its wheel, and refuses what is nowhere on the list', async () => {
     const say = (code: string, corner: string | null) =>

@@ -8,7 +8,7 @@ import { dayText } from '../src/fittings/dates.ts';
 import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
 import { applyStored, applyPending } from '../src/job/optimistic.ts';
-import { nextToSend, type Waiting } from '../src/job/outboxQueue.ts';
+import { nextToSend, type PendingEvent } from '../src/job/outboxQueue.ts';
 
 describe('a gauge that types', () => {
   const feed = (burst: GaugeBurst, text: string, gap: number): string | null => {
@@ -205,7 +205,7 @@ describe('what waits on this device', () => {
   });
 
   it('is sent by its own author only, in order, and never before what it leans on', () => {
-    const item = (id: string, authorId: string, more: { setId?: string; aside?: string } = {}): Waiting => ({
+    const item = (id: string, authorId: string, more: { setId?: string; aside?: string } = {}): PendingEvent => ({
       jobId: 'j',
       authorId,
       authorName: authorId,

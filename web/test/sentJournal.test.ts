@@ -1,12 +1,12 @@
 import { BLACKED } from '@dauer/core/views';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { Waiting } from '../src/job/outboxQueue.ts';
+import type { PendingEvent } from '../src/job/outboxQueue.ts';
 import { againFrom, isAnotherBook, KEPT_AFTER_SENT_MS, outlivedSent, withoutStruck, type SentEvent } from '../src/job/sentJournal.ts';
 import { ageWords, sizeWords } from '../src/features/shop/backupWords.ts';
 
 const DAY = 86400000;
-const item = (id: string, seq?: number): Waiting => ({
+const item = (id: string, seq?: number): PendingEvent => ({
   ...{ jobId: 'j', authorId: 'a', authorName: 'Ann', family: 'putIns', aside: null, ...(seq === undefined ? {} : { seq }) },
   body: { id, happenedAt: '2026-01-01T00:00:00Z', device: 'd', slotId: 's', what: 'plug', note: '' },
 });
@@ -78,14 +78,14 @@ describe('what was blacked out in the book', () => {
   } as const;
   const rest = { severity: 'note', cleaning: 'after', rulesOut: [], settles: null } as const;
   it('is taken out of what this device still keeps of it, and nothing else is', () => {
-    const waiting: Waiting = { ...item, body: { ...body, ...rest, rulesOut: [] } };
+    const waiting: PendingEvent = { ...item, body: { ...body, ...rest, rulesOut: [] } };
     const struck = withoutStruck(waiting, 'words');
     expect(struck.hash).to.equal(null);
     expect(struck.item.body).to.deep.equal({ ...waiting.body, words: BLACKED });
     expect(withoutStruck(waiting, 'nothing').item).to.deep.equal(waiting);
   });
   it('names the picture that goes with it', () => {
-    const picture: Waiting = {
+    const picture: PendingEvent = {
       ...item,
       family: 'pictures',
       body: {

@@ -3,7 +3,7 @@ import type { Evidence, Network } from './faultNetwork.ts';
 import { infer } from './noisyOr.ts';
 
 /** How much one observation speaks for a fault or against it. */
-export interface Speaks {
+export interface Contribution {
   readonly observation: string;
   /** Natural log of the odds with all the evidence, less that with this observation unchecked: positive speaks for the fault. */
   readonly logOdds: number;
@@ -21,7 +21,7 @@ const logOdds = (p: number): number => Math.log(p) - Math.log1p(-p);
  * @returns by the fault's number in the network
  * Source: handbook 30, Explain.
  */
-export function speakingOf(network: Network, evidence: Evidence): (fault: number) => Speaks[] | null {
+export function contributionsOf(network: Network, evidence: Evidence): (fault: number) => Contribution[] | null {
   const now = infer(network, evidence).posterior;
   const less = Object.keys(evidence.observations).map((observation) => ({
     observation,
@@ -31,7 +31,7 @@ export function speakingOf(network: Network, evidence: Evidence): (fault: number
     const p = now[fault];
     if (p === undefined || p === 0 || p === 1) return null;
     return less
-      .map(({ observation, posterior }): Speaks => ({ observation, logOdds: logOdds(p) - logOdds(posterior[fault] ?? 0) }))
+      .map(({ observation, posterior }): Contribution => ({ observation, logOdds: logOdds(p) - logOdds(posterior[fault] ?? 0) }))
       .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds));
   };
 }

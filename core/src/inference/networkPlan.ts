@@ -15,7 +15,7 @@ export interface Step {
 }
 
 /** The order in which the faults that some seen observations join are gone through. */
-export interface NetworkPart {
+export interface Subnetwork {
   readonly faults: readonly number[];
   readonly steps: readonly Step[];
   /** Most bits open at once. */
@@ -26,14 +26,14 @@ export interface NetworkPart {
 export interface Plan {
   readonly network: Network;
   readonly seen: readonly number[];
-  readonly parts: readonly NetworkPart[];
+  readonly parts: readonly Subnetwork[];
   /** Faults that no seen observation may come from. */
   readonly apart: readonly number[];
   /** Seen observations that no fault brings about. */
   readonly leaksOnly: readonly number[];
 }
 
-function orderOf(faults: readonly number[], linksOf: ReadonlyMap<number, ReadonlyMap<number, number>>): NetworkPart {
+function orderOf(faults: readonly number[], linksOf: ReadonlyMap<number, ReadonlyMap<number, number>>): Subnetwork {
   const left = new Set(faults);
   const remaining = new Map<number, number>();
   for (const f of faults) for (const o of linksOf.get(f)?.keys() ?? []) remaining.set(o, (remaining.get(o) ?? 0) + 1);

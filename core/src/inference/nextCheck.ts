@@ -1,8 +1,8 @@
 import { DomainError } from '../quantity/domainError.ts';
 import { type Evidence, type Inference, type Network, seenIn } from './faultNetwork.ts';
 import { MAX_OPEN, type Plan, planFor } from './networkPlan.ts';
-import { MIN_SOME, entropySum, infer, inferBy, logOfLeaks, logOfNone, weightsOf } from './noisyOr.ts';
-import { type PartSum, type Weights, sumPart } from './partSum.ts';
+import { MIN_SOME, entropySum, infer, inferBy, logOfLeaks, logNoFault, weightsOf } from './noisyOr.ts';
+import { type SubnetworkSum, type Weights, sumSubnetwork } from './subnetworkSum.ts';
 
 /** A check settles some observations and costs its minutes. */
 export interface NetworkCheck {
@@ -46,7 +46,7 @@ class Weighed {
   private readonly now: Inference;
   private readonly plan: Plan;
   private readonly weights: Weights;
-  private readonly sums: readonly PartSum[];
+  private readonly sums: readonly SubnetworkSum[];
   private readonly partOf = new Map<number, number>();
   private readonly leaks: number;
   private readonly at: ReadonlyMap<string, number>;
@@ -64,10 +64,10 @@ class Weighed {
       throw new DomainError('too_large', 'Too many things seen hang together to weigh the next check exactly.');
     this.weights = weightsOf(network, evidence);
     this.leaks = logOfLeaks(this.plan, evidence);
-    this.sums = this.plan.parts.map((p) => sumPart(this.plan, p, this.weights));
+    this.sums = this.plan.parts.map((p) => sumSubnetwork(this.plan, p, this.weights));
     this.plan.parts.forEach((p, k) => p.faults.forEach((f) => this.partOf.set(f, k)));
     this.now = inferBy(this.plan, this.weights, this.sums, this.leaks);
-    this.noFault = something ? Math.exp(logOfNone(network, evidence, this.weights) - this.now.logLikelihood) : 0;
+    this.noFault = something ? Math.exp(logNoFault(network, evidence, this.weights) - this.now.logLikelihood) : 0;
   }
 
   /** What is known of each fault now. */
@@ -106,7 +106,9 @@ class Weighed {
       }
     }
     const w = { absent: this.weights.absent, present };
-    const sums = this.plan.parts.map((p, k) => (touched.has(k) ? sumPart(this.plan, p, w) : (this.sums[k] ?? { total: 0, present: [] })));
+    const sums = this.plan.parts.map((p, k) =>
+      touched.has(k) ? sumSubnetwork(this.plan, p, w) : (this.sums[k] ?? { total: 0, present: [] }),
+    );
     return inferBy(this.plan, w, sums, leaks);
   }
 

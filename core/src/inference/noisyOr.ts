@@ -1,7 +1,7 @@
 import { DomainError } from '../quantity/domainError.ts';
 import { type Evidence, type Inference, type Network, checkNetwork, seenIn } from './faultNetwork.ts';
 import { MAX_OPEN, type Plan, planFor } from './networkPlan.ts';
-import { type PartSum, type Weights, sumPart } from './partSum.ts';
+import { type SubnetworkSum, type Weights, sumSubnetwork } from './subnetworkSum.ts';
 
 /** Weights of every fault under the evidence: what was not seen multiplies straight in. */
 export function weightsOf(network: Network, evidence: Evidence): Weights {
@@ -54,7 +54,7 @@ export function infer(network: Network, evidence: Evidence): Inference {
   const inference = inferBy(
     plan,
     w,
-    plan.parts.map((p) => sumPart(plan, p, w)),
+    plan.parts.map((p) => sumSubnetwork(plan, p, w)),
     logOfLeaks(plan, evidence),
   );
   if (inference.logLikelihood === -Infinity)
@@ -63,7 +63,7 @@ export function infer(network: Network, evidence: Evidence): Inference {
 }
 
 /** Natural logarithm of the probability of the evidence together with no fault being present at all. */
-export function logOfNone(network: Network, evidence: Evidence, w: Weights): number {
+export function logNoFault(network: Network, evidence: Evidence, w: Weights): number {
   const leaks = network.observations.reduce((s, o) => {
     const state = evidence.observations[o.id];
     return state === 'seen' ? s + Math.log(o.leak) : state === 'not_seen' ? s + Math.log1p(-o.leak) : s;
@@ -80,7 +80,7 @@ export const MIN_SOME = 1e-9;
  * @param inference of the same network and evidence
  */
 export function conditionOnAnyFault(network: Network, evidence: Evidence, inference: Inference): Inference {
-  const none = Math.exp(logOfNone(network, evidence, weightsOf(network, evidence)) - inference.logLikelihood);
+  const none = Math.exp(logNoFault(network, evidence, weightsOf(network, evidence)) - inference.logLikelihood);
   const some = Math.max(1 - none, MIN_SOME);
   return {
     posterior: inference.posterior.map((p) => Math.min(1, p / some)),
@@ -89,7 +89,7 @@ export function conditionOnAnyFault(network: Network, evidence: Evidence, infere
 }
 
 /** Puts the sums of the parts together. */
-export function inferBy(plan: Plan, w: Weights, sums: readonly PartSum[], leaks: number): Inference {
+export function inferBy(plan: Plan, w: Weights, sums: readonly SubnetworkSum[], leaks: number): Inference {
   const posterior = new Array<number>(plan.network.faults.length).fill(0);
   let logLikelihood = leaks;
   for (const f of plan.apart) {

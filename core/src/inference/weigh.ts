@@ -1,5 +1,5 @@
 import { toResult } from '../quantity/domainError.ts';
-import { type Contradiction, type Speaks, contradictions, speakingOf } from './explain.ts';
+import { type Contradiction, type Contribution, contradictions, contributionsOf } from './explain.ts';
 import type { Evidence, Inference, Network } from './faultNetwork.ts';
 import { type NetworkCheck, expectedInfoGain } from './nextCheck.ts';
 import { conditionOnAnyFault, infer, maxWidth } from './noisyOr.ts';
@@ -11,16 +11,16 @@ export function likelyWord(p: number): 'likely' | 'possible' | 'unlikely' {
 }
 
 /** A fault by its number in the network, so that it may come out of another thread, and how likely it is, 0 to 1. */
-interface Ranked {
+interface RankedFault {
   readonly fault: number;
   readonly probability: number;
 }
 /** A cause as it is weighed now. */
-export interface Weighed extends Ranked {
+export interface Weighed extends RankedFault {
   /** Whether what is known makes it likelier than it is on any vehicle like this one. */
   readonly raised: boolean;
   /** What speaks for it and against it, the strongest first; null where nothing was said or it was not asked for. */
-  readonly speaks: readonly Speaks[] | null;
+  readonly speaks: readonly Contribution[] | null;
 }
 export interface WeighedCheck {
   readonly id: string;
@@ -30,9 +30,9 @@ export interface WeighedCheck {
   /** False where only single outcomes of it were gone through. */
   readonly exact: boolean;
   /** What each way it may come out would make of the leading causes. */
-  readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly Ranked[] }[];
+  readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly RankedFault[] }[];
 }
-export interface Weighing {
+export interface Diagnosis {
   /** The likeliest first. */
   readonly causes: readonly Weighed[];
   /** How likely each had been before the bench made anything certain, in the order of the network's faults. */
@@ -61,9 +61,9 @@ export const WORTH_A_LINE = 0.03;
 /** Least ratio of posterior to prior that counts as raised. */
 const RAISED = 1.05;
 
-function ranked(posterior: readonly number[]): Ranked[] {
+function ranked(posterior: readonly number[]): RankedFault[] {
   return posterior
-    .map((probability, fault): Ranked => ({ fault, probability }))
+    .map((probability, fault): RankedFault => ({ fault, probability }))
     .sort((a, b) => b.probability - a.probability || a.fault - b.fault);
 }
 
@@ -84,8 +84,8 @@ function causesOf(network: Network, posterior: readonly number[], plain: readonl
  * @param checks those that can be done as the vehicle stands now
  * @param complaint that something is at fault is known, since somebody complains
  */
-export function weigh(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Weighing {
-  const done = toResult((): Weighing => {
+export function weigh(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Diagnosis {
+  const done = toResult((): Diagnosis => {
     const plain = Object.keys(evidence.certain).length === 0;
     const exact = toResult(() => infer(network, evidence));
     if (!exact.ok && exact.refusal.code === 'too_large') return bySampling(network, evidence);
@@ -97,7 +97,7 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
     const expected = plain ? posterior : known(before, infer(network, before));
     if (maxWidth(network, evidence) > MAX_RANKED)
       return { causes: all, expected, sampled: null, next: [], odd: [], unranked: true, refused: null };
-    const speaks = speakingOf(network, evidence);
+    const speaks = contributionsOf(network, evidence);
     const causes = all.map((c): Weighed => (c.probability >= WORTH_A_LINE ? { ...c, speaks: speaks(c.fault) } : c));
     const next = expectedInfoGain(network, evidence, checks, complaint)
       .filter((w) => w.drop >= WORTH_DOING)
@@ -117,7 +117,7 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
 }
 
 /** The causes alone, sampled, with how far off they may be. */
-function bySampling(network: Network, evidence: Evidence): Weighing {
+function bySampling(network: Network, evidence: Evidence): Diagnosis {
   const { posterior, error } = inferSampled(network, evidence);
   const before = inferSampled(network, { ...evidence, certain: {} });
   const causes = causesOf(network, posterior, posterior);

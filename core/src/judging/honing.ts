@@ -7,7 +7,7 @@ import { toResult } from '../quantity/domainError.ts';
 import { findLimits } from '../verdict/limits.ts';
 import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { limitTarget } from './judge.ts';
-import { type FoundStretch, stretchesAt } from './stretches.ts';
+import { type DamageSegment, stretchesAt } from './stretches.ts';
 
 export interface Honing {
   readonly result: BoreJudged | null;
@@ -16,7 +16,7 @@ export interface Honing {
   readonly nominal: number | null;
   readonly honeTo: number | null;
   readonly zone: { readonly from: number; readonly to: number } | null;
-  readonly pits: readonly FoundStretch[];
+  readonly pits: readonly DamageSegment[];
 }
 
 /**

@@ -18,7 +18,7 @@ import { type Bound, type Judgement, type Verdict, decide } from '../verdict/dec
 import { type LimitTarget, type LimitVersion, boundOf, findLimits } from '../verdict/limits.ts';
 import { compareSeverity, worst } from '../verdict/severity.ts';
 import { type Wear, type WearPoint, wear } from '../verdict/wear.ts';
-import { alongWith, betweenAt } from './between.ts';
+import { alongWith, pairedFiguresAt } from './pairedFigures.ts';
 import { contradiction } from './contradicts.ts';
 import { axleOfSlot, genericFor, unsaidOf } from './genericLimits.ts';
 
@@ -313,7 +313,7 @@ export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
  * Of one that was taken in several ways the worst verdict governs.
  */
 export function judgeBetween(book: Book, slot: Slot, today: string): Judged[] {
-  const all = betweenAt(book, slot).flatMap((b) => {
+  const all = pairedFiguresAt(book, slot).flatMap((b) => {
     const judged = judgeReduced(book, b.set, b.reduced, today);
     const along = alongWith(b, slot);
     return judged ? [{ ...judged, notes: along === '' ? judged.notes : [along, ...judged.notes] }] : [];

@@ -11,13 +11,13 @@ import { type LimitVersion, findLimits } from '../verdict/limits.ts';
 import { mean } from '../verdict/uncertainty.ts';
 import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { limitTarget } from './judge.ts';
-import { type FoundStretch, stretchesAt } from './stretches.ts';
+import { type DamageSegment, stretchesAt } from './stretches.ts';
 
 export interface SealZone {
   readonly caliper: 'fixed' | 'floating';
   /** The pad whose lining it is reckoned with: that of the piston’s own side. */
   readonly pad: 'inner' | 'outer';
-  readonly pits: readonly FoundStretch[];
+  readonly pits: readonly DamageSegment[];
   readonly seal: SealFacts | null;
   readonly result: PitZone | null;
   /** Why the linings do not fit or a pit cannot be judged. */

@@ -2,7 +2,7 @@ import type { Book } from '../history/book.ts';
 import { openFindings } from './components.ts';
 
 /** A stretch along a part as it was found, mm, with the finding that says so. */
-export interface FoundStretch {
+export interface DamageSegment {
   readonly findingId: string;
   readonly from: number;
   readonly to: number;
@@ -11,7 +11,7 @@ export interface FoundStretch {
 }
 
 /** Where findings on what sits in a slot say from where to where, and nothing has settled them yet. */
-export function stretchesAt(book: Book, slotId: string): FoundStretch[] {
+export function stretchesAt(book: Book, slotId: string): DamageSegment[] {
   return openFindings(book, slotId).flatMap((f) =>
     f.fromMm === null || f.toMm === null ? [] : [{ findingId: f.id, from: f.fromMm, to: f.toMm, depth: f.depthMm }],
   );

@@ -19,5 +19,5 @@ export {
   SHOE_ENDS,
 } from './shoeCentring.ts';
 export { type LiveValue, stableValue } from './stableValue.ts';
-export { strayIn } from './stray.ts';
+export { findOutliers } from './outliers.ts';
 export { runoutOf, type Taken } from './takenIn.ts';

@@ -20,9 +20,17 @@ export { readSheet } from './readSheet.ts';
 export { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from './readingsFile.ts';
 export { BLACKED, strikeLine, strikeRecord } from './sheetRefs.ts';
 export { contextOf } from './trace/context.ts';
-export { expectedAndFound, nothingElse, saidOf, type SaidOfCause, toClose } from './trace/expected.ts';
-export { answersTo, hide, isIdentified, ownersNotice } from './trace/hidden.ts';
-export { calibrationCase, type Decile, type Estimate, estimatesWorth, type LoopCase, recordOf, SUPPLIED_WEIGHT } from './trace/loop.ts';
+export { expectedAndFound, nothingElse, saidOf, type Prediction, toClose } from './trace/expected.ts';
+export { answersTo, hide, isIdentified, ownerReport } from './trace/sampledCase.ts';
+export {
+  calibrationCase,
+  type Decile,
+  type Estimate,
+  estimatesWorth,
+  type CalibrationCase,
+  recordOf,
+  SUPPLIED_WEIGHT,
+} from './trace/calibration.ts';
 export {
   askable,
   checksText,
@@ -45,7 +53,7 @@ export {
   type CauseLine,
   likelyPlaces,
   linesOf,
-  oddWords,
+  conflictWords,
   outcomeWords,
   percentText,
   quietLinesOf,

@@ -10,16 +10,16 @@ const MAX_WAITING = 12;
 /** The work itself failed: what was given could not be done. */
 export class WorkFailed extends Error {}
 
-interface Waiting {
+interface PendingEvent {
   readonly task: Task;
   readonly input: unknown;
   readonly done: (result: unknown) => void;
   readonly failed: (error: Error) => void;
 }
 
-const waiting: Waiting[] = [];
+const waiting: PendingEvent[] = [];
 let worker: Worker | null = null;
-let underWay: { readonly id: number; readonly one: Waiting; readonly timer: NodeJS.Timeout } | null = null;
+let underWay: { readonly id: number; readonly one: PendingEvent; readonly timer: NodeJS.Timeout } | null = null;
 let count = 0;
 
 /** One thread, kept: the other core stays with the readings. */

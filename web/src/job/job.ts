@@ -16,12 +16,12 @@ import { onChangeOf } from '../app/live.ts';
 import { useOutbox } from './outbox.ts';
 import { forgetImage } from './pictures.ts';
 import { applyStored, applyPending } from './optimistic.ts';
-import type { Waiting } from './outboxQueue.ts';
+import type { PendingEvent } from './outboxQueue.ts';
 import { useSession } from '../app/session.ts';
 
 /** An event that went into the book from here, and the record that it became. */
 interface Written {
-  readonly item: Waiting;
+  readonly item: PendingEvent;
   readonly record: unknown;
 }
 

@@ -1,9 +1,9 @@
 import { type EventFamily, EVENTS, type Recorded, type Sent } from '@dauer/contract';
 import { type EventBase, inFormOfToday, type JobFile, type Part, recordFrom } from '@dauer/core/ledger';
 import { toResult } from '@dauer/core/quantity';
-import type { Waiting } from './outboxQueue.ts';
+import type { PendingEvent } from './outboxQueue.ts';
 
-function base(item: Waiting): EventBase {
+function base(item: PendingEvent): EventBase {
   const { id, happenedAt, device } = item.body;
   return {
     id,
@@ -17,7 +17,7 @@ function base(item: Waiting): EventBase {
 }
 
 /** What an event will be once it is in the book: the same core makes the same of it there. */
-function recordIn(file: JobFile, item: Waiting): object {
+function recordIn(file: JobFile, item: PendingEvent): object {
   const today = inFormOfToday(item.family, { ...item.body });
   // What was left out is what the book takes it for.
   const sent: Readonly<Record<string, unknown>> = { ...(EVENTS[item.family].sent.safeParse(today).data ?? today) };
@@ -35,24 +35,24 @@ function withRecord<F extends EventFamily>(file: JobFile, family: F, record: Rec
   return { ...file, [family]: [...list.filter((e) => e.id !== record.id), record] };
 }
 
-function describedPart(item: Waiting): Part | null {
+function describedPart(item: PendingEvent): Part | null {
   if (item.family !== 'partEvents') return null;
   const sent = item.body as Sent<'partEvents'>;
   return sent.part ? { id: sent.partId, ...sent.part } : null;
 }
 
-function withPart(file: JobFile, item: Waiting): JobFile {
+function withPart(file: JobFile, item: PendingEvent): JobFile {
   const part = describedPart(item);
   return part && !file.parts.some((p) => p.id === part.id) ? { ...file, parts: [...file.parts, part] } : file;
 }
 
 /** A file with an event that the book has now, and the part that it described. */
-export function applyStored(file: JobFile, item: Waiting, record: unknown): JobFile {
+export function applyStored(file: JobFile, item: PendingEvent, record: unknown): JobFile {
   return withRecord(withPart(file, item), item.family, record as Recorded<EventFamily>);
 }
 
 /** A file with everything that waits on this device laid over it. */
-export function applyPending(file: JobFile, items: readonly Waiting[]): JobFile {
+export function applyPending(file: JobFile, items: readonly PendingEvent[]): JobFile {
   return items
     .filter((i) => i.jobId === file.job.id && i.aside === null)
     .reduce((acc, item) => {

@@ -5,12 +5,12 @@ import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf, whenAnswered } from '../app/client.ts';
 import { base64Of, forgetImage, type PreparedImage } from './pictures.ts';
-import { nextToSend, type Waiting } from './outboxQueue.ts';
+import { nextToSend, type PendingEvent } from './outboxQueue.ts';
 import { againFrom, isAnotherBook, outlivedSent, type SentEvent, withoutStruck } from './sentJournal.ts';
 import { useSession } from '../app/session.ts';
 
 interface Schema extends DBSchema {
-  outbox: { key: number; value: Waiting };
+  outbox: { key: number; value: PendingEvent };
   /** Images that the book does not have yet, by hash. */
   images: { key: string; value: PreparedImage };
   /** What the book has acknowledged, for nine days: a restored one is sent it again. */
@@ -21,12 +21,12 @@ interface Schema extends DBSchema {
 const BOOK = 'dauer.book';
 
 /** A plain copy, without the reactivity that a database cannot store. */
-const copyOf = (item: Waiting): Waiting => JSON.parse(JSON.stringify(item)) as Waiting;
+const copyOf = (item: PendingEvent): PendingEvent => JSON.parse(JSON.stringify(item)) as PendingEvent;
 
 /** Keeps events here first, with a strictly durable commit, and sends them in their order. */
 export const useOutbox = defineStore('outbox', () => {
   const session = useSession();
-  const items = ref<Waiting[]>([]);
+  const items = ref<PendingEvent[]>([]);
   const images = ref(new Map<string, PreparedImage>());
   const trouble = ref<string | null>(null);
   const sending = ref(false);
@@ -34,7 +34,7 @@ export const useOutbox = defineStore('outbox', () => {
   const storing = ref(new Set<string>());
   let db: IDBPDatabase<Schema> | null = null;
   let timer: ReturnType<typeof setTimeout> | null = null;
-  let stored: (item: Waiting, record: unknown) => Promise<() => void> = async () => () => undefined;
+  let stored: (item: PendingEvent, record: unknown) => Promise<() => void> = async () => () => undefined;
 
   async function open(): Promise<void> {
     try {
@@ -59,11 +59,11 @@ export const useOutbox = defineStore('outbox', () => {
     void flush();
   }
   /** Told of every event that the book has, before it is forgotten here; gives back what shows it. */
-  function whenStored(f: (item: Waiting, record: unknown) => Promise<() => void>): void {
+  function whenStored(f: (item: PendingEvent, record: unknown) => Promise<() => void>): void {
     stored = f;
   }
   /** The key under which this device holds an event for good; none where its storage fails, and the page alone holds it. */
-  async function storeDurably(plain: Waiting): Promise<number | undefined> {
+  async function storeDurably(plain: PendingEvent): Promise<number | undefined> {
     if (!db) return undefined;
     try {
       const tx = db.transaction('outbox', 'readwrite', { durability: 'strict' });
@@ -82,7 +82,7 @@ export const useOutbox = defineStore('outbox', () => {
    * Takes an event. It is shown at once, and counts as kept only when it is safe on this device; it is sent after that,
    * and never before one that was taken earlier.
    */
-  async function keep(item: Waiting): Promise<void> {
+  async function keep(item: PendingEvent): Promise<void> {
     const plain = copyOf(item);
     const committed = storeDurably(plain);
     storing.value.add(plain.body.id);
@@ -120,7 +120,7 @@ export const useOutbox = defineStore('outbox', () => {
     for (const hash of outlivedSent(pictures, Date.now())) await d.delete('sentImages', hash);
   }
   /** The book has it: it waits no more, and stays on this device for nine days, whatever happens to the book meanwhile. */
-  async function acknowledged(item: Waiting): Promise<void> {
+  async function acknowledged(item: PendingEvent): Promise<void> {
     items.value = items.value.filter((i) => i.body.id !== item.body.id);
     if (!db) return;
     const plain = copyOf(item);
@@ -146,7 +146,7 @@ export const useOutbox = defineStore('outbox', () => {
       void tx.objectStore('images').put({ hash: image.hash, bytes: image.bytes });
       images.value.set(image.hash, { hash: image.hash, bytes: image.bytes });
     }
-    const added: Waiting[] = [];
+    const added: PendingEvent[] = [];
     for (const item of again) {
       const seq = await tx.objectStore('outbox').add(item);
       added.push({ ...item, seq });
@@ -176,23 +176,23 @@ export const useOutbox = defineStore('outbox', () => {
       await tx.done;
     }
   }
-  async function forget(item: Waiting): Promise<void> {
+  async function forget(item: PendingEvent): Promise<void> {
     items.value = items.value.filter((i) => i.body.id !== item.body.id);
     if (db && item.seq !== undefined) await db.delete('outbox', item.seq);
   }
-  async function setAside(item: Waiting, reason: string | null): Promise<void> {
+  async function setAside(item: PendingEvent, reason: string | null): Promise<void> {
     const found = items.value.find((i) => i.body.id === item.body.id);
     if (!found) return;
     found.aside = reason;
     if (db && found.seq !== undefined) await db.put('outbox', copyOf(found));
   }
   /** What is safe on this device, up to the first event that is not yet: nothing overtakes what it leans on. */
-  function persisted(): readonly Waiting[] {
+  function persisted(): readonly PendingEvent[] {
     const first = items.value.findIndex((i) => storing.value.has(i.body.id));
     return first < 0 ? items.value : items.value.slice(0, first);
   }
   /** Only its own author may send an event: the book names whoever is signed in. */
-  const due = (): Waiting | undefined => nextToSend(persisted(), session.person?.id ?? null);
+  const due = (): PendingEvent | undefined => nextToSend(persisted(), session.person?.id ?? null);
   async function flush(): Promise<void> {
     if (sending.value) return;
     sending.value = true;
@@ -223,7 +223,7 @@ export const useOutbox = defineStore('outbox', () => {
     }
     sending.value = false;
   }
-  async function retry(item: Waiting): Promise<void> {
+  async function retry(item: PendingEvent): Promise<void> {
     await setAside(item, null);
     await flush();
   }

@@ -8,7 +8,7 @@ import { useOutbox } from '../job/outbox.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
 import { loadNewer, newer } from './shell.ts';
-import TopPlate from './TopPlate.vue';
+import AppHeader from './AppHeader.vue';
 
 const session = useSession();
 watch(
@@ -18,7 +18,7 @@ watch(
 );
 const outbox = useOutbox();
 const route = useRoute();
-const top = ref<InstanceType<typeof TopPlate> | null>(null);
+const top = ref<InstanceType<typeof AppHeader> | null>(null);
 useGlobalKeys(() => top.value?.focusSearch());
 const NAV = [
   ['/', 'Yard'],
@@ -35,7 +35,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
 <template>
   <v-app>
     <a class="skip" href="#work">To the work</a>
-    <TopPlate v-if="session.person" ref="top" />
+    <AppHeader v-if="session.person" ref="top" />
     <nav v-if="session.person && !inJob" class="nav no-print" aria-label="Rooms of the shop">
       <RouterLink
         v-for="[to, label] in NAV"

@@ -13,10 +13,10 @@ import MapStrip from '../fittings/MapStrip.vue';
 import { dayText, timeText } from '../fittings/dates.ts';
 import StageRule from '../fittings/StageRule.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
-import ClosedPlate from '../job/ClosedPlate.vue';
+import ReleasedBanner from '../job/ReleasedBanner.vue';
 import ComponentPlate from '../job/ComponentPlate.vue';
 import { useJob } from '../job/job.ts';
-import PlayPlate from '../job/PlayPlate.vue';
+import PressPreview from '../job/PressPreview.vue';
 import StuckJob from './StuckJob.vue';
 import TakeBackDialog from '../job/TakeBackDialog.vue';
 import { onLetter } from '../app/keys.ts';
@@ -145,12 +145,12 @@ function pick(slotId: string | null): void {
               {{ o.name }}
             </button>
           </div>
-          <PlayPlate />
+          <PressPreview />
           <ComponentPlate @pick="pick" />
         </MapStrip>
       </aside>
       <main class="right">
-        <ClosedPlate />
+        <ReleasedBanner />
         <component :is="screen" />
       </main>
     </div>

@@ -1,11 +1,11 @@
-import type { Weighing } from '../../inference/weigh.ts';
+import type { Diagnosis } from '../../inference/weigh.ts';
 import { type CauseLook, NOTHING_ELSE } from '../../ledger/families/causeLooks.ts';
 import type { PlacedFault } from '../../stages/trace/network.ts';
 import { linesOf } from './traceWords.ts';
 import type { ToTrace } from './tracing.ts';
 
 /** What is put down of a cause. */
-export type SaidOfCause = Pick<CauseLook, 'fault' | 'place' | 'state' | 'said' | 'rank'>;
+export type Prediction = Pick<CauseLook, 'fault' | 'place' | 'state' | 'said' | 'rank'>;
 
 /** A cause that was asked about or found: what had been said of it, and what the bench says. */
 export interface ExpectedAndFound {
@@ -23,7 +23,7 @@ export function rankIn(expected: readonly number[], i: number): number {
 }
 
 /** What is put down where somebody says something of a cause now. */
-export function saidOf(of: ToTrace, result: Weighing, i: number, state: CauseLook['state']): SaidOfCause[] {
+export function saidOf(of: ToTrace, result: Diagnosis, i: number, state: CauseLook['state']): Prediction[] {
   const fault = of.network.faults[i];
   return fault
     ? [{ fault: fault.kind.id, place: fault.place, state, said: result.expected[i] ?? null, rank: rankIn(result.expected, i) }]
@@ -31,7 +31,7 @@ export function saidOf(of: ToTrace, result: Weighing, i: number, state: CauseLoo
 }
 
 /** What was asked about or found, the likeliest as it had been said first; with what was said at the time it was. */
-export function expectedAndFound(of: ToTrace, result: Weighing, looks: ReadonlyMap<string, CauseLook>): ExpectedAndFound[] {
+export function expectedAndFound(of: ToTrace, result: Diagnosis, looks: ReadonlyMap<string, CauseLook>): ExpectedAndFound[] {
   return of.network.faults
     .flatMap((fault, i): ExpectedAndFound[] => {
       const certain = of.evidence.found.get(fault.id);
@@ -44,7 +44,7 @@ export function expectedAndFound(of: ToTrace, result: Weighing, looks: ReadonlyM
 }
 
 /** Whether anything else was found than what is named. */
-export const nothingElse = (state: 'found' | 'open'): SaidOfCause => ({
+export const nothingElse = (state: 'found' | 'open'): Prediction => ({
   ...{ fault: NOTHING_ELSE, place: 'system', state, said: null, rank: null },
 });
 
@@ -52,7 +52,7 @@ export const nothingElse = (state: 'found' | 'open'): SaidOfCause => ({
  * What is put down when nothing else was found: causes that stood on the list, or were to be looked for, and are not
  * answered are not there, what the catalogue's findings say is there is said so, with what had been said of each.
  */
-export function toClose(of: ToTrace, result: Weighing, looks: ReadonlyMap<string, CauseLook>): SaidOfCause[] {
+export function toClose(of: ToTrace, result: Diagnosis, looks: ReadonlyMap<string, CauseLook>): Prediction[] {
   const listed = new Set(linesOf(of.network, result.causes).flatMap((l) => l.alike));
   const absent = of.network.faults.flatMap((fault, i) =>
     !of.evidence.found.has(fault.id) && (listed.has(i) || looks.get(fault.id)?.state === 'wanted') ? [i] : [],

@@ -5,13 +5,13 @@ import { expectedInfoGain } from '../../inference/nextCheck.ts';
 import { infer } from '../../inference/noisyOr.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { type PlacedCheck, type PlacedFault, type VehicleNetwork, meaningful, networkOf } from '../../stages/trace/network.ts';
-import { type Hidden, answersTo, hide, ownersNotice, isIdentified } from './hidden.ts';
+import { type HiddenTruth, answersTo, hide, ownerReport, isIdentified } from './sampledCase.ts';
 
 /** A made-up vehicle to learn on. */
 export interface PracticeCase {
   readonly number: number;
   readonly network: VehicleNetwork;
-  readonly hidden: Hidden;
+  readonly hidden: HiddenTruth;
   /** What the owner told. */
   readonly notice: Evidence['observations'];
 }
@@ -32,7 +32,7 @@ export function practiceCase(layout: Layout, number: number): PracticeCase {
     const yearsOfAll = YEARS[0] + random() * (YEARS[1] - YEARS[0]);
     const network = networkOf(layout, { years: new Map(), yearsOfAll, shifts, fresh: new Set() }, TABLES);
     const hidden = hide(network, random);
-    return { number, network, hidden, notice: ownersNotice(network, hidden) };
+    return { number, network, hidden, notice: ownerReport(network, hidden) };
   };
   let made = draw();
   for (let n = 0; n < MAX_CASES && !Object.values(made.notice).includes('seen'); n += 1) made = draw();

@@ -1,5 +1,5 @@
 import type { Contradiction } from '../../inference/explain.ts';
-import { WORTH_A_LINE, type Weighed, type WeighedCheck, type Weighing } from '../../inference/weigh.ts';
+import { WORTH_A_LINE, type Weighed, type WeighedCheck, type Diagnosis } from '../../inference/weigh.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { CORNERS, CORNER_NAME } from '../../layout/kinds.ts';
 import type { PlacedFault, PlacedSign, VehicleNetwork } from '../../stages/trace/network.ts';
@@ -101,7 +101,7 @@ const WORTH_A_RING = 0.1;
  * How likely something is at fault that something speaks for, 0 to 1: of each wheel at its rotor or drum, and at each place of
  * the middle; by slot.
  */
-export function likelyPlaces(of: ToTrace, layout: Pick<Layout, 'slots'>, result: Weighing): Map<string, number> {
+export function likelyPlaces(of: ToTrace, layout: Pick<Layout, 'slots'>, result: Diagnosis): Map<string, number> {
   const places = new Map<string, number>();
   if (Object.keys(of.evidence.observations).length === 0) return places;
   for (const c of result.causes) {
@@ -151,7 +151,7 @@ export function contradictionWords(of: ToTrace, odd: Contradiction): string {
 }
 
 /** All that does not go together, in words: what cannot be seen in one look, then what the rest makes very unlikely. */
-export function oddWords(of: ToTrace, result: Weighing): string[] {
+export function conflictWords(of: ToTrace, result: Diagnosis): string[] {
   const opposed = oppositesSeen(of).map(
     ({ one, other, reason }) => `These two do not go together: ${one.text}; ${other.text}. ${reason}. Look at both again.`,
   );

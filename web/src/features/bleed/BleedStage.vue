@@ -7,7 +7,7 @@ import { placeName } from '@dauer/core/layout';
 import { bleedOrder, circuitsToBleed } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
-import LockPlate from '../../job/LockPlate.vue';
+import LockBanner from '../../job/LockBanner.vue';
 import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BleederRow from './BleederRow.vue';
@@ -87,7 +87,7 @@ function serve(): void {
   </div>
   <p v-if="stage?.hatched" class="second empty">Rods and cables: there is nothing to bleed here.</p>
   <template v-else>
-    <LockPlate />
+    <LockBanner />
     <CautionPlates :steps="['bleed']" />
     <p v-if="waits" class="problem">{{ waits }} Bleeding counts once they are on.</p>
     <section>

@@ -16,7 +16,7 @@ import IntakeSection from './IntakeSection.vue';
 import LayoutSection from './LayoutSection.vue';
 import LimitsSection from './LimitsSection.vue';
 import RecordSection from './RecordSection.vue';
-import StaleTable from '../../fittings/StaleTable.vue';
+import StaleConflict from '../../fittings/StaleConflict.vue';
 import VehicleSection from './VehicleSection.vue';
 import WorksOn from './WorksOn.vue';
 import { FINISHES, FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
@@ -189,7 +189,7 @@ async function showOwner(): Promise<void> {
           </button>
         </span>
       </p>
-      <StaleTable v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
+      <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="writable" class="acts">
         <button class="act" :class="{ main: changed }" type="submit" :disabled="!changed">Keep changes</button>

@@ -4,7 +4,7 @@ import type { Vehicle } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useJob } from '../../job/job.ts';
-import StaleTable from '../../fittings/StaleTable.vue';
+import StaleConflict from '../../fittings/StaleConflict.vue';
 import { draftOf, faultsOf, type VehicleDraft, vehicleOf } from './vehicleDraft.ts';
 import VehicleFields from './VehicleFields.vue';
 
@@ -103,7 +103,7 @@ function takeTheirs(): void {
     <h2>The vehicle</h2>
     <form v-if="draft" @submit.prevent="save">
       <VehicleFields v-model="draft" :faults="faults" />
-      <StaleTable v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
+      <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <button class="act main" type="submit">Keep what is known</button>

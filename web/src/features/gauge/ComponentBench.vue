@@ -14,7 +14,7 @@ import FindingsPanel from './FindingsPanel.vue';
 import HistoryTable from './HistoryTable.vue';
 import JudgedFigures from './JudgedFigures.vue';
 import MoveSet from './MoveSet.vue';
-import PutRight from './PutRight.vue';
+import MoveReadings from './MoveReadings.vue';
 import ReadingsExchange from './ReadingsExchange.vue';
 import BlindRemeasurement from './BlindRemeasurement.vue';
 import SetUpRow from './SetUpRow.vue';
@@ -132,7 +132,7 @@ function sweepTurned(turn: number, studs: number): void {
           :clearance="clearance"
           @go="go"
         />
-        <PutRight v-if="writable && !question" :capture="capture" :decimals="decimalsOf(tab)" />
+        <MoveReadings v-if="writable && !question" :capture="capture" :decimals="decimalsOf(tab)" />
       </template>
       <div class="below" :class="{ worked }">
         <JudgedFigures

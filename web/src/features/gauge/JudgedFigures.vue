@@ -3,7 +3,7 @@ import type { Measurement, MeasurementId } from '@dauer/core/catalogue';
 import type { Component, Judged } from '@dauer/core/judging';
 import type { Taken } from '@dauer/core/metrology';
 import WearRule from '../../fittings/WearRule.vue';
-import MeansPlate from './MeansPlate.vue';
+import MeaningPanel from './MeaningPanel.vue';
 import type { Noted } from './useBenchFigures.ts';
 
 /** What the figures say: each on its rule, what is only written down, and one paragraph on what it means. */
@@ -45,7 +45,7 @@ const single = (j: Judged): boolean => ['least', 'greatest', 'at'].includes(j.ch
       </p>
       <WearRule v-for="j in others" :key="`o${j.characteristic.id}`" :judged="j" :inch="inch" />
     </div>
-    <MeansPlate
+    <MeaningPanel
       v-if="(!component.empty || component.bench) && !blind"
       :judged="[...inTab, ...others]"
       :component="component"

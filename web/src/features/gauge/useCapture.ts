@@ -10,7 +10,7 @@ import {
 } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import type { Phase, Reading, ReadingSet, Surface } from '@dauer/core/ledger';
-import { hangsOnState, strayIn, type Taken } from '@dauer/core/metrology';
+import { hangsOnState, findOutliers, type Taken } from '@dauer/core/metrology';
 import { displayWithUnit, DomainError, type Quantity, type UnitId } from '@dauer/core/quantity';
 import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { useLocalStorage } from '@vueuse/core';
@@ -147,7 +147,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const points = taken.value
       .filter((t) => t.key !== key)
       .map((t) => ({ key: t.key, angleDeg: t.reading.angleDeg, place: t.reading.place, value: t.value }));
-    const stray = strayIn(m.id, [...points, { key, angleDeg: p.angleDeg, place: p.place, value: canonical }], errorOf(resolution));
+    const stray = findOutliers(m.id, [...points, { key, angleDeg: p.angleDeg, place: p.place, value: canonical }], errorOf(resolution));
     const odd = stray.includes(key) ? key : stray.find((k) => !answered.has(k));
     if (odd === undefined) return null;
     const other = odd === key ? undefined : taken.value.find((t) => t.key === odd)?.reading.typed;

@@ -7,7 +7,7 @@ import { v7 } from 'uuid';
 import type { LimitPreset } from './preset.ts';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
-import StaleTable from '../../fittings/StaleTable.vue';
+import StaleConflict from '../../fittings/StaleConflict.vue';
 
 /** Enters a limit as it is printed. A limit is never edited: this makes a new version of it. */
 const props = defineProps<{ from: LimitVersion | null; preset?: LimitPreset | null }>();
@@ -207,7 +207,7 @@ const SCOPES = computed(() => [
         <input v-model="f.atLeast" type="checkbox" />
         Binds also where a nearer one is on file (a competition house rule)
       </label>
-      <StaleTable v-if="theirs" :problem="problem" :rows="rows" @mine="mine" @theirs="emit('entered', [])" />
+      <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="mine" @theirs="emit('entered', [])" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <button class="act" type="button" @click="emit('close')">Not now</button>

@@ -10,7 +10,7 @@ import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 import MoveMark from '../../fittings/MoveMark.vue';
-import LockPlate from '../../job/LockPlate.vue';
+import LockBanner from '../../job/LockBanner.vue';
 import AcceptDialog from './AcceptDialog.vue';
 import AfterCareList from './AfterCareList.vue';
 import AmendedSince from './AmendedSince.vue';
@@ -89,7 +89,7 @@ function answer(item: ProofItem, result: ProofResult): void {
     <span v-else class="second">A lead hands it back</span>
   </div>
   <template v-if="!job.state?.released">
-    <LockPlate />
+    <LockBanner />
     <CautionPlates :steps="['leak_look', 'road_test', 'release']" />
     <p v-if="move" class="moverow">
       <MoveMark :level="move.level" :reasons="[]" />

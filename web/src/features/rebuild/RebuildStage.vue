@@ -7,7 +7,7 @@ import { placeName } from '@dauer/core/layout';
 import { isWorked, torquePoints } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
-import LockPlate from '../../job/LockPlate.vue';
+import LockBanner from '../../job/LockBanner.vue';
 import { useJob } from '../../job/job.ts';
 import JointRows from './JointRows.vue';
 import PartWork from './PartWork.vue';
@@ -69,7 +69,7 @@ function planTyped(): void {
     <h1>Rebuild</h1>
     <span class="second">{{ job.state?.stages.find((s) => s.stage === 'rebuild')?.note }}</span>
   </div>
-  <LockPlate />
+  <LockBanner />
   <CautionPlates :steps="['rebuild']" />
   <section>
     <h2 class="line">Parts</h2>

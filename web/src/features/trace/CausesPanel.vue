@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { CauseLook, Observation } from '@dauer/core/ledger';
 import type { PlacedCheck, PlacedFault, PlacedSign } from '@dauer/core/stages';
-import { type CauseLine, linesOf, oddWords, percentText, quietLinesOf, saidOf, type SaidOfCause } from '@dauer/core/views';
+import { type CauseLine, linesOf, conflictWords, percentText, quietLinesOf, saidOf, type Prediction } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import CauseRow from './CauseRow.vue';
-import CheckPlate from './CheckPlate.vue';
+import CheckPanel from './CheckPanel.vue';
 import type { WeighedNow } from './useWeighing.ts';
 
 /** What is at fault, as far as it can be told: the causes by how likely they are, and the check worth doing next. */
@@ -17,7 +17,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{
   answer: [sign: PlacedSign, state: Observation['state']];
-  look: [said: readonly SaidOfCause[]];
+  look: [said: readonly Prediction[]];
 }>();
 const opened = ref<number | null>(null);
 // A fault is known by its number in the network: in another one that is another fault.
@@ -53,7 +53,7 @@ const next = computed(() =>
 );
 /** One thing at a time that does not go together. */
 const odd = computed(() => {
-  const [first] = props.now ? oddWords(props.now.input, props.now.result) : [];
+  const [first] = props.now ? conflictWords(props.now.input, props.now.result) : [];
   return first === undefined ? [] : [first];
 });
 const round = computed((): readonly PlacedCheck[] => props.now?.input.firstRound ?? []);
@@ -111,7 +111,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
     <div class="next-to-do">
       <template v-if="now && said === 0 && round.length > 0">
         <h2 class="line">The first {{ minutes }} minutes</h2>
-        <CheckPlate
+        <CheckPanel
           v-for="(c, i) in round"
           :key="c.id"
           :input="now.input"
@@ -126,7 +126,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
         <h2 class="line">Worth doing next</h2>
         <p v-if="said > 0 && next.length === 0 && !now?.result.unranked" class="second">Nothing that can be checked now would tell more.</p>
         <template v-if="now">
-          <CheckPlate
+          <CheckPanel
             v-for="(n, i) in next"
             :key="n.check.id"
             :input="now.input"

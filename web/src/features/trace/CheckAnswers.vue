@@ -5,7 +5,7 @@ import type { Observation } from '@dauer/core/ledger';
 import type { PlacedSign } from '@dauer/core/stages';
 import type { ToTrace } from '@dauer/core/views';
 import { computed, ref } from 'vue';
-import CheckPlate from './CheckPlate.vue';
+import CheckPanel from './CheckPanel.vue';
 import TriAnswer from './TriAnswer.vue';
 
 /** What checks have answered, to be put right; and any other check that can be done now, whether it is proposed or not. */
@@ -43,7 +43,7 @@ const found = computed(() => {
     </ul>
     <v-text-field v-model="find" class="find" label="Find a check" clearable @click:clear="find = ''" />
     <p v-if="find && found.length === 0" class="second">No check that can be done now reads like “{{ find }}”.</p>
-    <CheckPlate
+    <CheckPanel
       v-for="c in found"
       :key="c.id"
       :input="input"

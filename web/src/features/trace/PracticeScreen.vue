@@ -21,7 +21,7 @@ import { computed, ref, shallowRef, toRaw, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
 import { useSession } from '../../app/session.ts';
 import CausesPanel from './CausesPanel.vue';
-import HowItWas from './HowItWas.vue';
+import PracticeResult from './PracticeResult.vue';
 import PractisedBefore from './PractisedBefore.vue';
 import { useWeighing } from './useWeighing.ts';
 
@@ -169,7 +169,7 @@ async function finish(): Promise<void> {
           </li>
         </ul>
         <button v-if="!finished" class="act main" type="button" :disabled="named.size === 0" @click="finish">That is it</button>
-        <HowItWas
+        <PracticeResult
           v-else
           :verdict="verdict"
           :minutes="minutes"

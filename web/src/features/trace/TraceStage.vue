@@ -3,7 +3,7 @@ import { type CautionStep, GROUP_NAME, GROUPS, observationKey } from '@dauer/cor
 import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
 import { looksOf, type PlacedSign } from '@dauer/core/stages';
-import { answersToWords, askedOf, likelyPlaces, type SaidOfCause, type ToTrace, toTrace } from '@dauer/core/views';
+import { answersToWords, askedOf, likelyPlaces, type Prediction, type ToTrace, toTrace } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import { useJob } from '../../job/job.ts';
@@ -15,7 +15,7 @@ import EarlierAnswers from './EarlierAnswers.vue';
 import PedalPanel from './PedalPanel.vue';
 import TriAnswer from './TriAnswer.vue';
 import { useWeighing } from './useWeighing.ts';
-import WheelAsks from './WheelAsks.vue';
+import WheelQuestions from './WheelQuestions.vue';
 
 /** Complaint and observations: seen, not seen, not checked; what may be at fault stands above them. */
 const job = useJob();
@@ -47,7 +47,7 @@ function answer(code: string, corner: Corner | null, state: Observation['state']
     job.add('observations', { code, corner, state });
 }
 const answerSign = (sign: PlacedSign, state: Observation['state']): void => answer(sign.code, sign.corner, state);
-const look = (said: readonly SaidOfCause[]): void => said.forEach((s) => job.add('causeLooks', s));
+const look = (said: readonly Prediction[]): void => said.forEach((s) => job.add('causeLooks', s));
 /** Cautions of the stage, and of the check that is proposed first. */
 const steps = computed((): CautionStep[] => {
   const first = weighing.value?.result.next[0]?.id;
@@ -117,7 +117,7 @@ const stillText = computed(() => {
         <button v-if="g === 'wheel' && picked" class="link small" type="button" @click="job.picked = null">All wheels</button>
         <span v-else-if="g === 'wheel' && corners.length > 1" class="second small">pick a part on the map for its wheel alone</span>
       </div>
-      <WheelAsks
+      <WheelQuestions
         v-if="g === 'wheel'"
         :items="items"
         :corners="corners"

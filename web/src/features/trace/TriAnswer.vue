@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Observation } from '@dauer/core/ledger';
-import TriWay from './TriWay.vue';
+import TriStateButton from './TriStateButton.vue';
 
 /** Seen, not seen, not checked: three ways in one tap. */
 defineProps<{ label: string; state: Observation['state']; writable: boolean }>();
@@ -14,7 +14,7 @@ const STATES = [
 
 <template>
   <div class="tri" role="radiogroup" :aria-label="label">
-    <TriWay
+    <TriStateButton
       v-for="[s, text] in STATES"
       :key="s"
       role="radio"
@@ -25,7 +25,7 @@ const STATES = [
       @click="emit('answer', s)"
     >
       {{ text }}
-    </TriWay>
+    </TriStateButton>
   </div>
 </template>
 

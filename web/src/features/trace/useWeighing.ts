@@ -1,11 +1,11 @@
-import type { Weighing } from '@dauer/core/inference';
+import type { Diagnosis } from '@dauer/core/inference';
 import type { ToTrace } from '@dauer/core/views';
 import { type Ref, shallowRef, toRaw, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
 
 export interface WeighedNow {
   readonly input: ToTrace;
-  readonly result: Weighing;
+  readonly result: Diagnosis;
 }
 
 /** The causes of what is known, weighed beside the page whenever something is answered; null before the first time. */

@@ -3,7 +3,7 @@ import type { YardJob } from '@dauer/contract';
 import { VERDICT_WORD } from '@dauer/core/verdict';
 import { computed } from 'vue';
 import MiniMap from '../../fittings/map/MiniMap.vue';
-import MiniStageRule from '../../fittings/MiniStageRule.vue';
+import StageProgressMini from '../../fittings/StageProgressMini.vue';
 import MoveMark from '../../fittings/MoveMark.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
@@ -58,7 +58,7 @@ const target = computed(() => ({
       <MoveMark class="moves" :level="job.move.level" :reasons="job.move.reasons" />
     </div>
     <div class="rule">
-      <MiniStageRule
+      <StageProgressMini
         :stage="job.stage"
         :share="job.share"
         :hatched="job.stages.filter((s) => s.hatched).map((s) => ({ stage: s.stage, why: s.hatched ?? '' }))"

@@ -25,7 +25,7 @@ interface Exposed {
 }
 
 /** A job whose causes were gone through to the end: nothing but what is named was found. */
-export interface LoopCase {
+export interface CalibrationCase {
   readonly jobId: string;
   readonly tag: string;
   readonly vehicle: string;
@@ -35,7 +35,7 @@ export interface LoopCase {
 }
 
 /** The case of a job whose loop is closed; null where it is not. */
-export function calibrationCase(state: JobState): LoopCase | null {
+export function calibrationCase(state: JobState): CalibrationCase | null {
   const looks = looksOf(state.book);
   const closed = closedTheLoop(looks);
   if (closed === null) return null;
@@ -101,7 +101,7 @@ export function estimatesWorth(estimates: readonly Estimate[], inUse: ReadonlyMa
   return estimates.filter((e) => e.found > 0 || Math.abs(Math.log(e.times / (inUse.get(e.fault) ?? 1))) >= WORTH_A_CHANGE);
 }
 
-export interface LoopRecord {
+export interface CalibrationRecord {
   readonly cases: number;
   /** Faults found whose rank had been said, how many of them were first, and among the first three. */
   readonly found: number;
@@ -122,7 +122,7 @@ const MIN_PLACES = 4;
  * distribution with the supplied mean m and the weight W of so many places: (m W + found) / (W + looked at).
  * Source: handbook 30; Gelman and others, Bayesian Data Analysis, binomial data with a beta prior.
  */
-export function recordOf(cases: readonly LoopCase[]): LoopRecord {
+export function recordOf(cases: readonly CalibrationCase[]): CalibrationRecord {
   const causes = cases.flatMap((c) => c.causes);
   const ranked = causes.filter((c) => c.found && c.rank !== null);
   const tenths = Array.from({ length: 10 }, (_, i): Decile => {

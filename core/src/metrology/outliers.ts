@@ -40,7 +40,7 @@ function straysFromSweep(points: readonly Placed[], index: number, expanded: num
  * Source: handbook 10, Plausible, in the family; the residual is that of the fit without the figure (deleted residual),
  * since a least-squares fit of five terms to a dozen readings bends towards the one that is wrong and hides it.
  */
-export function strayIn(id: MeasurementId, points: readonly Placed[], expanded: number): string[] {
+export function findOutliers(id: MeasurementId, points: readonly Placed[], expanded: number): string[] {
   const { pattern, frame } = MEASUREMENTS[id];
   const round = points.filter((p) => p.angleDeg !== null);
   if (pattern.form !== 'round' && frame !== 'pads') return [];

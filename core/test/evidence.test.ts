@@ -9,7 +9,7 @@ import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import { jointsOf } from '../src/readiness/joints.ts';
 import { wouldUndo } from '../src/readiness/stands.ts';
 import { FOUR, id, NOW } from './jobFixture.ts';
-import { ReworkFixture } from './speaks.ts';
+import { ReworkFixture } from './contributions.ts';
 
 describe('joints', () => {
   it('every line has two, and no rod or feed has any', () => {

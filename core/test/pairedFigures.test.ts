@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { MeasurementId } from '../src/catalogue/measurements.ts';
 import { openBook } from '../src/history/book.ts';
 import { deriveJob } from '../src/job/job.ts';
-import { alongWith, betweenAt } from '../src/judging/between.ts';
+import { alongWith, pairedFiguresAt } from '../src/judging/pairedFigures.ts';
 import { judgeBetween } from '../src/judging/judge.ts';
 import { slotById } from '../src/layout/graph.ts';
 import type { Corner } from '../src/layout/kinds.ts';
@@ -13,7 +13,7 @@ import { FOUR, NOW, JobFixture } from './jobFixture.ts';
 /** The figures between two sets that a place has, by their names. */
 function between(t: JobFixture, slotId: string) {
   const book = deriveJob(t.file, NOW).book;
-  return new Map(betweenAt(book, slotById(t.layout, slotId)!).map((b) => [b.characteristic, b]));
+  return new Map(pairedFiguresAt(book, slotById(t.layout, slotId)!).map((b) => [b.characteristic, b]));
 }
 const at = (measurement: MeasurementId, phase: Phase = 'as_found') => ({ measurement, phase });
 const drums = (): JobFixture => new JobFixture(FOUR, [], 'drums_single');
@@ -98,7 +98,7 @@ describe('figures between two sets', () => {
     const [l, r] = [t.slot('wheel_cylinder', 'FL'), t.slot('wheel_cylinder', 'FR')];
     t.gauge(l, ['10', '80'], at('line_pressure'));
     t.gauge(r, ['8', '76'], at('line_pressure'));
-    const both = betweenAt(openBook(t.file), slotById(t.layout, l)!).filter((b) => b.characteristic === 'line_pressure_pair');
+    const both = pairedFiguresAt(openBook(t.file), slotById(t.layout, l)!).filter((b) => b.characteristic === 'line_pressure_pair');
     expect(both.map((b) => b.reduced.value)).to.satisfy((v: number[]) => Math.abs(v[0]! - 0.2) < 1e-9 && Math.abs(v[1]! - 0.05) < 1e-9);
     // The hard push lies nearer to the limit; the verdict of the light one is worse.
     const judged = judgeBetween(openBook(t.file), slotById(t.layout, l)!, NOW).find((j) => j.characteristic.id === 'line_pressure_pair');

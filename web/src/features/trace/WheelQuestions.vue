@@ -4,7 +4,7 @@ import type { Observation } from '@dauer/core/ledger';
 import type { AskedOf } from '@dauer/core/views';
 import { computed } from 'vue';
 import TriAnswer from './TriAnswer.vue';
-import TriWay from './TriWay.vue';
+import TriStateButton from './TriStateButton.vue';
 
 /** What is seen at each wheel: all wheels beside each other, or one that is picked on the map, answered in one tap. */
 const props = defineProps<{
@@ -47,7 +47,7 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
         <tr v-for="o in items" :key="o.code">
           <th scope="row">{{ o.text }}</th>
           <td v-for="c in corners" :key="c">
-            <TriWay
+            <TriStateButton
               v-if="o.corners.includes(c)"
               class="cell"
               :way="stateOf(o.code, c)"
@@ -57,7 +57,7 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
               @click="tap(o.code, c)"
             >
               {{ WORD[stateOf(o.code, c)] }}
-            </TriWay>
+            </TriStateButton>
           </td>
         </tr>
       </tbody>

@@ -2,7 +2,7 @@ import type { Evidence } from '../../inference/faultNetwork.ts';
 import type { VehicleNetwork } from '../../stages/trace/network.ts';
 
 /** A made-up vehicle: what is wrong with it, and what would be seen of it. */
-export interface Hidden {
+export interface HiddenTruth {
   /** Of each fault, in the order of the network's. */
   readonly present: readonly boolean[];
   /** What of the observations would be seen, by their ids. */
@@ -18,7 +18,7 @@ const MAX_TRIES = 100_000;
  * @param random even numbers from 0 up to 1
  * @param most faults at once
  */
-export function hide(network: VehicleNetwork, random: () => number, most = MAX_HIDDEN): Hidden {
+export function hide(network: VehicleNetwork, random: () => number, most = MAX_HIDDEN): HiddenTruth {
   let present: boolean[] = [];
   for (let n = 0; n < MAX_TRIES; n += 1) {
     present = network.faults.map((f) => random() < f.prior);
@@ -49,7 +49,7 @@ const OWNER: ReadonlySet<string> = new Set([
 ]);
 
 /** What the owner noticed, and what they say they did not. */
-export function ownersNotice(network: VehicleNetwork, { shows }: Hidden): Evidence['observations'] {
+export function ownerReport(network: VehicleNetwork, { shows }: HiddenTruth): Evidence['observations'] {
   return answersTo(
     network.observations.filter((o) => OWNER.has(o.sign.code)).map((o) => o.id),
     shows,

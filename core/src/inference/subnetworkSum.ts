@@ -1,4 +1,4 @@
-import type { NetworkPart, Plan, Step } from './networkPlan.ts';
+import type { Subnetwork, Plan, Step } from './networkPlan.ts';
 
 /** Weights of a fault: as it were absent, and present with nothing seen that was not. */
 export interface Weights {
@@ -7,7 +7,7 @@ export interface Weights {
 }
 
 /** What one part comes to: the probability of its evidence, and for each of its faults the joint one with it present. */
-export interface PartSum {
+export interface SubnetworkSum {
   readonly total: number;
   readonly present: readonly number[];
 }
@@ -18,7 +18,7 @@ export interface PartSum {
  * backwards gives every fault's share at once.
  * Source: handbook 30, How the evidence is weighed.
  */
-export function sumPart(plan: Plan, part: NetworkPart, w: Weights): PartSum {
+export function sumSubnetwork(plan: Plan, part: Subnetwork, w: Weights): SubnetworkSum {
   const before: Float64Array[] = [];
   let table = new Float64Array([1]);
   for (const step of part.steps) {

@@ -13,7 +13,7 @@ import { type Taken, decimalsOf } from '../metrology/takenIn.ts';
 import { ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
 
 /** A figure made of two sets: of two parts that meet, or of both sides of an axle. */
-export interface Between {
+export interface PairedFigure {
   readonly characteristic: CharacteristicId;
   /** The set of the place it is said of. */
   readonly set: ReadingSet;
@@ -118,14 +118,14 @@ function pressurePairs(mine: Measured, others: Measured): Reduced[] {
  * Source: handbook 20: Cylinder bores (clearance), Shoe arc, Axle pair, Wheel tests; handbook 10: a difference of two
  * gauges takes the root of the sum of both squares.
  */
-export function betweenAt(book: Book, slot: Slot): Between[] {
+export function pairedFiguresAt(book: Book, slot: Slot): PairedFigure[] {
   const { layout } = book.file;
   const events = book.stand(book.file.partEvents);
   const measured = (of: Slot, id: MeasurementId): Measured | null => {
     const set = newestSets(book, of.id, partHere(of.id, events)).get(id);
     return set ? { set, taken: book.taken(set) } : null;
   };
-  const found: Between[] = [];
+  const found: PairedFigure[] = [];
   const add = (of: Measured, other: Slot, reduced: Reduced | null): void => {
     if (reduced) found.push({ characteristic: reduced.characteristic, set: of.set, reduced, with: other });
   };
@@ -158,6 +158,6 @@ export function betweenAt(book: Book, slot: Slot): Between[] {
 }
 
 /** What a figure between two places also leans on, in words. */
-export function alongWith(b: Between, slot: Slot): string {
+export function alongWith(b: PairedFigure, slot: Slot): string {
   return b.with.id === slot.id ? '' : `With the ${placeName(b.with).toLowerCase()}.`;
 }
