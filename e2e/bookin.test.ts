@@ -287,6 +287,31 @@ describe('booking in', function () {
       .waitFor();
   });
 
+  it('writes days and figures as the shop says, reads a day in its order, and is put back', async () => {
+    const write = async (from: string, to: string): Promise<void> => {
+      await page.goto(`${house.url}/shop`);
+      await page.getByText(`written as in ${from}`).waitFor();
+      await button('Change').first().click();
+      await page.getByLabel('Days and numbers').press('ArrowDown');
+      await page.getByRole('option', { name: new RegExp(`^${to}`) }).click();
+      await button('Set it').click();
+    };
+    await write('en-GB', 'American English');
+    await page.getByText('written as in en-US').waitFor();
+    await page.goto(`${house.url}/book-in`);
+    const field = page.getByLabel('Promised for');
+    await field.fill('03/12/2027');
+    await field.press('Tab');
+    await page.getByText('Friday, March 12, 2027').waitFor();
+    await write('en-US', 'German');
+    await page.getByText('written as in de-DE').waitFor();
+    await page.goto(`${house.url}/jobs/${await jobOf('V 071')}/gauge`);
+    await onMap(/^Front left rotor/).click();
+    await page.getByText('12,066').first().waitFor();
+    await write('de-DE', 'British English');
+    await page.getByText('written as in en-GB').waitFor();
+  });
+
   it('throws nothing', () => {
     expect(house.errors).to.deep.equal([]);
   });

@@ -6,6 +6,8 @@ import { wholeDayText } from './dates.ts';
 const model = defineModel<string>({ required: true });
 /** Years that a shop has to do with: one beyond them is a slip of the finger. */
 const [FIRST, LAST] = [1950, 2099];
+/** The calendar stands at the field, and is not announced as the menu of something that has no role. */
+const CALENDAR = { transition: false, offset: 8, activator: undefined, target: 'parent' } as const;
 const two = (n: number): string => String(n).padStart(2, '0');
 const refused = ref('');
 const at = computed({
@@ -26,6 +28,7 @@ const at = computed({
     v-model="at"
     prepend-icon=""
     append-inner-icon="$calendar"
+    :menu-props="CALENDAR"
     :error-messages="refused"
     :hint="model === '' ? '' : wholeDayText(model)"
     persistent-hint

@@ -201,6 +201,15 @@ section {
   align-items: center;
   margin-top: 12px;
 }
+@media (max-width: 720px) {
+  .moverow {
+    flex-wrap: wrap;
+  }
+  .moverow > .second {
+    flex-basis: 100%;
+    order: 1;
+  }
+}
 li {
   display: flex;
   gap: 12px;
