@@ -139,8 +139,10 @@ describe('what is new of a job', function () {
 
   it('is every thing beside the events that changed, as it is now', async () => {
     const gaugeId = v7();
+    const limit = limitBody();
     const steps: readonly (readonly [string, readonly string[], () => Promise<{ readonly status: number }>])[] = [
-      ['a limit', ['limits'], () => shop.technician.ask('POST', '/api/limits', limitBody())],
+      ['a limit', ['limits'], () => shop.technician.ask('POST', '/api/limits', limit)],
+      ['a limit looked over', ['limits'], () => shop.lead.ask('POST', `/api/limits/${limit.id}/check`, {})],
       [
         'a person',
         ['people'],
@@ -182,6 +184,39 @@ describe('what is new of a job', function () {
             offBy: 0.05,
             why: 'Dropped',
           }),
+      ],
+      [
+        'a calibration that ends it',
+        ['callBacks', 'gauges'],
+        () =>
+          shop.technician.ask('POST', `/api/gauges/${gaugeId}/calibrations`, {
+            ...{
+              id: v7(),
+              versionId: v7(),
+              on: '2030-01-10',
+              by: 'The test house',
+              result: 'good',
+              offBy: null,
+              certificate: '',
+              nextDue: null,
+            },
+          }),
+      ],
+      [
+        'the shop’s own odds',
+        ['priors'],
+        () => {
+          const prior = { id: v7(), fault: 'piston_seized', times: 2.5, lookedAt: 40, found: 9 };
+          return shop.lead.ask('POST', '/api/tracing/priors', { priors: [prior] });
+        },
+      ],
+      [
+        'a part that was given a tag',
+        ['parts'],
+        () => {
+          const { partId } = page.file.partEvents.find((e) => e.slotId === car.slot('rotor', 'FR'))!;
+          return shop.technician.ask('POST', `/api/parts/${partId}/tag`, { tag: 'P 9001', partNumber: null });
+        },
       ],
     ];
     for (const [what, changed, act] of steps) {
