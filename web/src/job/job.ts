@@ -2,28 +2,18 @@ import type { EventFamily, Sent } from '@dauer/contract';
 import { replacedBy } from '@dauer/core/history';
 import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, openJob, tryJob } from '@dauer/core/job';
 import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
-import { type EventBase, familyOf, type JobFile, NO_RECORDS, type Phase, withChanges } from '@dauer/core/ledger';
+import { type EventBase, type JobFile, type Phase } from '@dauer/core/ledger';
 import { ifOpened, type Play, playsOf } from '@dauer/core/readiness';
-import { useDebounceFn, useIntervalFn } from '@vueuse/core';
+import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from '../app/client.ts';
-import { JobFollower } from './jobFollower.ts';
-import { isAway, jobKey, keepJob, appendJournal, readCache, readJournal } from '../app/kept.ts';
-import { onChangeOf } from '../app/live.ts';
+import { useJobFile } from './useJobFile.ts';
 import { useOutbox } from './outbox.ts';
-import { forgetImage } from './pictures.ts';
-import { applyStored, applyPending } from './optimistic.ts';
-import type { PendingEvent } from './outboxQueue.ts';
+import { applyPending } from './optimistic.ts';
 import { useSession } from '../app/session.ts';
-
-/** An event that went into the book from here, and the record that it became. */
-interface Written {
-  readonly item: PendingEvent;
-  readonly record: unknown;
-}
 
 /** Why a job cannot be derived, and the record without which it can. */
 export interface Stuck {
@@ -31,44 +21,23 @@ export interface Stuck {
   readonly record: Culprit | null;
 }
 
-/** What is new of the open job, as the server tells it. */
-type JobNews = Omit<Awaited<ReturnType<typeof askedForNews>>, 'cursor' | 'whole'>;
-const askedForNews = (jobId: string, since: string) => call('jobChanges', { params: { jobId }, query: { since } });
-
-/** A job as it was kept on this device, and up to where it had been read. */
-type KeptJob = JobFile & { readonly cursor?: string | null };
-
-/** How long what came in is gathered before the file is kept anew, ms. */
-const KEEP_MS = 3000;
-
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };
 
 /** The job that is open on this screen, with everything derived from it. */
 export const useJob = defineStore('job', () => {
   const outbox = useOutbox();
   const session = useSession();
-  const file = shallowRef<JobFile | null>(null);
-  const problem = ref<string | null>(null);
-  /** Since when what is shown is only what this device kept, ms; null while the server is heard. */
-  const keptAt = ref<number | null>(null);
   const picked = ref<string | null>(null);
   /** How likely something is at fault at each place, 0 to 1, as last weighed; by slot. */
   const likelihood = shallowRef<ReadonlyMap<string, number>>(new Map());
+  const { file, problem, keptAt, load, refresh } = useJobFile(outbox, () => {
+    picked.value = null;
+    likelihood.value = new Map();
+  });
   const today = ref(new Date().toISOString());
   useIntervalFn(() => {
     today.value = new Date().toISOString();
   }, 60000);
-
-  /** What went into the book since this page was opened: a job that was being read meanwhile may not have it. */
-  const written: Written[] = [];
-  outbox.whenStored(async (item, record) => {
-    written.push({ item, record });
-    await appendJournal<Written>(item.jobId, item.body.id, { item, record });
-    return () => {
-      if (file.value?.job.id === item.jobId) file.value = applyStored(file.value, item, record);
-      if (familyOf(item.family).rereads) void refresh();
-    };
-  });
 
   /** What keeps the open job from being derived; null where nothing does. */
   const stuck = shallowRef<Stuck | null>(null);
@@ -125,84 +94,6 @@ export const useJob = defineStore('job', () => {
   });
   const phase = computed<Phase>(() => (book.value && component.value ? proposedPhase(book.value, component.value) : 'as_found'));
 
-  const follower = new JobFollower<JobFile, JobNews>(
-    {
-      whole: async (jobId) => {
-        const before = written.length;
-        const { cursor, ...read } = await call('job', { params: { jobId } });
-        const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
-        return { read: meanwhile.reduce((acc, w) => applyStored(acc, w.item, w.record), read as JobFile), cursor };
-      },
-      news: async (jobId, since) => {
-        const { cursor, whole, ...news } = await askedForNews(jobId, since);
-        return { news, cursor, whole };
-      },
-    },
-    {
-      whole: (read) => {
-        file.value = read;
-        keptAt.value = null;
-        void outbox.blackOut(read.redactions.map((r) => ({ id: r.corrects ?? '', field: r.field })));
-        void keepNow();
-      },
-      news: (news) => {
-        keptAt.value = null;
-        if (file.value && Object.keys(news.file).length > 0) file.value = withChanges(file.value, news.file as Partial<JobFile>);
-        void outbox.blackOut(news.struck);
-        for (const s of news.struck) if (s.field === 'image') void forgetImage(file.value?.pictures.find((x) => x.id === s.id)?.hash ?? '');
-        void keepSoon();
-      },
-      failed: async (error) => {
-        const jobId = opening.value;
-        if (jobId === null || (isAway(error) && file.value?.job.id === jobId)) return;
-        const known = isAway(error) ? await readCache<KeptJob>(jobKey(jobId)) : null;
-        if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
-        else {
-          // A file that was kept before an update may be without a list that there is now.
-          const since = await readJournal<Written>(jobId);
-          const { cursor = null, ...cached } = { ...NO_RECORDS, ...known.value };
-          file.value = since.reduce((acc, w) => applyStored(acc, w.item, w.record), cached);
-          follower.goOnFrom(cursor);
-          keptAt.value = known.at;
-        }
-      },
-    },
-  );
-  /** Keeps the file on this device, with the mark up to which it was read. */
-  async function keepNow(): Promise<void> {
-    const now = file.value;
-    if (!now) return;
-    const cursor = follower.readTo;
-    await keepJob(
-      now.job.id,
-      { ...now, cursor },
-      written.filter((w) => w.item.jobId === now.job.id).map((w) => w.item.body.id),
-    );
-  }
-  /** A large file takes its time to be stored: what comes in quick succession is stored together, and what was sent from here is journalled meanwhile. */
-  const keepSoon = useDebounceFn(() => void keepNow(), KEEP_MS, { maxWait: 4 * KEEP_MS });
-  /** The job that was asked for last. */
-  const opening = ref<string | null>(null);
-  async function load(jobId: string): Promise<void> {
-    opening.value = jobId;
-    if (file.value?.job.id !== jobId) {
-      file.value = null;
-      picked.value = null;
-      likelihood.value = new Map();
-    }
-    problem.value = null;
-    await follower.open(jobId);
-  }
-  /** Asks for what is new. */
-  async function refresh(): Promise<void> {
-    if (!file.value) return;
-    problem.value = null;
-    await follower.follow();
-  }
-  onChangeOf(
-    () => file.value?.job.id ?? null,
-    () => void refresh(),
-  );
   /** What this device sees in force of what an event replaces. */
   function seenBy(family: EventFamily, body: object): { readonly supersedes?: string[] } {
     const replaced = opened.value && replacedBy(opened.value.book, family, body);
