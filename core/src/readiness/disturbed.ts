@@ -1,8 +1,9 @@
 import type { Book } from '../history/book.ts';
-import { type Layout, type Slot, childrenOf, pathFromMaster, placeName, slotById } from '../layout/graph.ts';
+import { type Layout, type Slot, childrenOf, pathFromMaster, slotById } from '../layout/graph.ts';
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
+import { type DisturbedBy, disturbedWords } from '../wording/en/readiness.ts';
 
 /** What an event does to the vehicle, as far as proofs depend on it. */
 export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';
@@ -15,6 +16,7 @@ export interface Disturbed {
   readonly recordedAt: string;
   readonly slot: Slot;
   readonly does: readonly Disturbance[];
+  readonly by: DisturbedBy;
   /** In words: "front left hose fitted". */
   readonly what: string;
 }
@@ -30,24 +32,19 @@ const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> 
   balance_bar: ['control'],
 };
 
-/** Events of a part that disturb the place where it sat or sits, and the word each has. */
-const MOVES: Readonly<Partial<Record<PartEventKind, string>>> = {
-  removed: 'taken off',
-  fitted: 'fitted',
-  machined: 'machined',
-  resealed: 'resealed',
-  opened: 'opened',
-  freed: 'freed',
-};
+/** Events of a part that disturb the place where it sat or sits. */
+const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'resealed', 'opened', 'freed'];
 
 /** What an event on a part of this kind disturbs; nothing for events that leave the vehicle as it was. */
 export function disturbs(kind: ComponentKind, event: PartEventKind): readonly Disturbance[] {
-  if (MOVES[event] === undefined) return [];
+  if (!MOVES.includes(event)) return [];
   const own = TOUCHES[kind] ?? [];
   if (event === 'freed') return [];
   if (event === 'machined') return own.filter((d) => d === 'lining');
   return [...own, ...(KIND_FACTS[kind].hydraulic ? (['hydraulic'] as const) : []), 'fastener'];
 }
+
+const done = (slot: Slot, by: DisturbedBy): Pick<Disturbed, 'by' | 'what'> => ({ by, what: disturbedWords(slot, by) });
 
 /** The place an event is about: its own, or where its part sat last before it. */
 function placeOf(layout: Layout, event: PartEvent, before: readonly PartEvent[]): Slot | undefined {
@@ -70,7 +67,7 @@ function byParts(book: Book): Disturbed[] {
         recordedAt: event.recordedAt,
         slot,
         does,
-        what: `${placeName(slot).toLowerCase()} ${MOVES[event.kind] ?? ''}`,
+        ...done(slot, { kind: 'part', event: event.kind }),
       },
     ];
   });
@@ -89,7 +86,7 @@ function byFluid(book: Book): Disturbed[] {
             recordedAt: e.recordedAt,
             slot,
             does: ['hydraulic'],
-            what: `a joint at the ${placeName(slot).toLowerCase()} opened`,
+            ...done(slot, { kind: 'joint' }),
           },
         ]
       : [];
@@ -104,7 +101,7 @@ function byFluid(book: Book): Disturbed[] {
             recordedAt: e.recordedAt,
             slot,
             does: ['bleeder'],
-            what: `${placeName(slot).toLowerCase()} opened`,
+            ...done(slot, { kind: 'bleeder' }),
           },
         ]
       : [];

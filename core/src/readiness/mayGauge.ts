@@ -3,12 +3,13 @@ import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
-import { type Layout, type Slot, placeName, unitMates } from '../layout/graph.ts';
+import { type Layout, type Slot, unitMates } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { Observation } from '../ledger/families/observations.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
+import { type Hindrance, hindranceWords } from '../wording/en/readiness.ts';
 
 /** What it takes to know whether something may be gauged at a place; standing events of the vehicle only. */
 export interface GaugedAt {
@@ -38,42 +39,44 @@ function stuckDrum({ observations, partEvents, jobId }: GaugedAt, drum: Slot): b
 }
 
 /** Why the part that belongs to an empty place cannot be gauged on the bench; null where it can. */
-function whyNotOnBench(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
+function onBench(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): Hindrance | null {
   const { partEvents } = where;
-  const name = placeName(slot).toLowerCase();
   const last = lastPartIn(slot.id, partEvents);
-  if (last === null) return `Nothing sits at the ${name}, and nothing was found there: there is nothing to gauge.`;
+  if (last === null) return { kind: 'nothing_there', slot };
   const at = whereabouts(last, partEvents);
-  if (at.at === 'away') return `What sat at the ${name} is away: it is gauged when it is back.`;
-  if (at.at === 'scrap') return `What sat at the ${name} was scrapped: fit what takes its place, and gauge that.`;
-  if (at.at === 'slot') return `What sat at the ${name} sits elsewhere now: gauge it there.`;
-  const { subject, name: what } = MEASUREMENTS[measurement];
-  if (subject === 'fit') return `${what} is a figure of what is fitted, and the ${name} is off.`;
+  if (at.at === 'away') return { kind: 'away', slot };
+  if (at.at === 'scrap') return { kind: 'scrapped', slot };
+  if (at.at === 'slot') return { kind: 'elsewhere', slot };
+  const { subject, name } = MEASUREMENTS[measurement];
+  if (subject === 'fit') return { kind: 'fit_is_off', slot, figure: name };
   const since = inOrder(partEvents).findLastIndex((e) => e.partId === last && e.kind === 'removed');
   const done = inOrder(partEvents).findLast((e, i) => i > since && e.partId === last && DONE_TO.includes(e.kind));
-  return done && asFound
-    ? `It was ${done.kind} since it came off: as found it cannot be gauged any more. Gauge it after machining, or once it is fitted.`
-    : null;
+  return done && asFound ? { kind: 'altered', by: done.kind } : null;
 }
 
 /**
- * Why a measurement cannot be taken at a place now, in a sentence; null where it can. A place that nobody opened by record
+ * What keeps a measurement from being taken at a place now; null where nothing does. A place that nobody opened by record
  * may be open: only what is known to be closed, off, away or stuck is refused.
- * @param given events of the vehicle as they stand, up to the instant asked about
+ * @param where events of the vehicle as they stand, up to the instant asked about
  * Source: handbook 20, Drum; 05, Before you close it; 15, Subjects.
  */
-export function whyNotGauged(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): string | null {
+function hindrance(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFound: boolean): Hindrance | null {
   const { layout, partEvents, jobId } = where;
   const drum = slot.kind === 'drum' ? slot : unitMates(layout, slot, 'drum')[0];
   const access = accessFor(measurement, slot);
   const behindDrum = slot.kind === 'drum' ? INSIDE.includes(measurement) : access === 'drum off';
-  if (drum && behindDrum && stuckDrum(where, drum))
-    return `The ${placeName(drum).toLowerCase()} does not come off yet, so nobody can have gauged that. Say that it is off first.`;
-  if (KIND_FACTS[slot.kind].article && partIn(slot.id, partEvents) === null) return whyNotOnBench(where, slot, measurement, asFound);
+  if (drum && behindDrum && stuckDrum(where, drum)) return { kind: 'drum_stuck', slot: drum };
+  if (KIND_FACTS[slot.kind].article && partIn(slot.id, partEvents) === null) return onBench(where, slot, measurement, asFound);
   const rule = ACCESSES.find((a) => a.name === access && a.gives.includes(slot.kind));
   for (const closer of rule ? unitMates(layout, slot, rule.closedBy) : []) {
     const last = inOrder(partEvents).findLast((e) => e.slotId === closer.id);
-    if (last?.kind === 'fitted' && last.jobId === jobId) return `The ${placeName(closer).toLowerCase()} is on again: take it off first.`;
+    if (last?.kind === 'fitted' && last.jobId === jobId) return { kind: 'closed_again', slot: closer };
   }
   return null;
+}
+
+/** Why a measurement cannot be taken at a place now, in a sentence; null where it can. */
+export function whyNotGauged(...at: Parameters<typeof hindrance>): string | null {
+  const found = hindrance(...at);
+  return found && hindranceWords(found);
 }

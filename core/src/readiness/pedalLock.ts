@@ -1,3 +1,4 @@
+import { lockWords } from '../wording/en/readiness.ts';
 import { asksAgain } from '../catalogue/proofItems.ts';
 import type { Layout } from '../layout/graph.ts';
 import { type Control, sharesReservoir } from '../layout/reach.ts';
@@ -38,18 +39,18 @@ export function lockOf(
     .sort((a, b) => LOCKS.indexOf(a.state) - LOCKS.indexOf(b.state));
   if (by.length === 0) return null;
   const reasons = by.slice(0, 3).map((s) => s.why ?? '');
-  const more = by.length > 3 ? ` and ${by.length - 3} more` : '';
   const shared = sharesReservoir(layout, control, controls);
   return {
     control,
     by,
     passable: !by.some((s) => letsPistonOut(layout, s)),
-    why: `Do not press: ${reasons.join(', ')}${more}.${shared.length > 0 ? ` It shares its reservoir with the ${shared.map((c) => c.name.toLowerCase()).join(' and the ')}.` : ''}`,
+    why: lockWords(
+      reasons,
+      by.length - reasons.length,
+      shared.map((c) => c.name),
+    ),
   };
 }
-
-/** What stays free while a control is locked. */
-export const STILL_FREE = 'Gravity and vacuum at another unit stay free; no pedal, no lever, no pressure on the reservoir.';
 
 /** The lock that keeps an item of proof from being done now; null where it may be done, or a lead has passed the lock. */
 export function lockedItem(item: string, locks: readonly ControlLock[], passed: (control: Control) => boolean): ControlLock | null {

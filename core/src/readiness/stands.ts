@@ -1,3 +1,4 @@
+import { STATUS } from '../wording/en/readiness.ts';
 import { type ProofItem, proofCloses } from '../catalogue/proofItems.ts';
 import type { Book } from '../history/book.ts';
 import { closedClear } from '../history/due.ts';
@@ -43,16 +44,10 @@ export interface Standing {
 }
 
 /** Why a lapsed proof is open again, in a sentence. */
-function lapseWords(by: Disturbed): string {
-  return `Lapsed: ${by.what} since.`;
-}
-
 /** Why a record counts for nothing now, in a sentence; null where it counts. */
 export function whyNotGood(stands: Stands<unknown> | null): string | null {
-  if (stands?.lapsed) return lapseWords(stands.lapsed);
-  return stands?.provisional
-    ? `Provisional: ${notComplete(stands.provisional) ?? 'something was open'} when it was done. Do it again.`
-    : null;
+  if (stands?.lapsed) return STATUS.lapsed(stands.lapsed.what);
+  return stands?.provisional ? STATUS.provisional(notComplete(stands.provisional)) : null;
 }
 
 /** Whether a record closes what it is about. */

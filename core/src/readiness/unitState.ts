@@ -1,6 +1,7 @@
+import { STATUS } from '../wording/en/readiness.ts';
 import type { Book } from '../history/book.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
-import { type Layout, type Slot, placeName } from '../layout/graph.ts';
+import { type Layout, type Slot } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
@@ -52,9 +53,9 @@ interface Seen {
 
 function looseAt(slot: Slot, seen: Seen): string | null {
   const joint = seen.looseJoints.get(slot.id);
-  if (joint !== undefined) return `joint at the ${joint} is not torqued`;
+  if (joint !== undefined) return STATUS.jointNotTorqued(joint);
   const pull = seen.pulls.findLast((p) => p.slotId === slot.id);
-  return pull && !pull.closed ? `${placeName(slot).toLowerCase()} is not closed` : null;
+  return pull && !pull.closed ? STATUS.notClosed(slot) : null;
 }
 
 function stateOf(slot: Slot, seen: Seen): PlaceState {

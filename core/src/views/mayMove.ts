@@ -1,3 +1,4 @@
+import { MOVE } from '../wording/en/readiness.ts';
 import { isDuty, isProofOf, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
 import { areLoose } from '../layout/looseUnits.ts';
@@ -39,8 +40,7 @@ function onTheRoad(o: Obligation): boolean {
  */
 export function mayMove(state: JobState): MayMove {
   if (state.released) return { level: 'handed_back', reasons: [], next: null };
-  if (areLoose(state.file.layout))
-    return { level: 'yard_only', reasons: [{ about: 'units', words: 'Units alone: they may be carried.' }], next: null };
+  if (areLoose(state.file.layout)) return { level: 'yard_only', reasons: [{ about: 'units', words: MOVE.units }], next: null };
   const standing = state.blocks.filter((o) => !onTheRoad(o));
   if (standing.length === 0)
     return { level: 'road_test', reasons: state.blocks.map((o) => ({ about: 'road', words: o.what })), next: state.blocks[0] ?? null };
@@ -49,7 +49,7 @@ export function mayMove(state: JobState): MayMove {
   if (locks.length === 0 && parking?.state === 'closed') {
     return {
       level: 'yard_only',
-      reasons: [{ about: 'standing', words: `${standing.length} to do before the road` }],
+      reasons: [{ about: 'standing', words: MOVE.beforeRoad(standing.length) }],
       next: standing[0] ?? null,
     };
   }
@@ -57,17 +57,13 @@ export function mayMove(state: JobState): MayMove {
   if (granted)
     return {
       level: 'yard_only',
-      reasons: [{ about: 'grant', words: 'With a person and chocks, by a lead’s name.' }],
+      reasons: [{ about: 'grant', words: MOVE.granted }],
       next: standing[0] ?? null,
     };
   const brake = (words: string): MoveReason => ({ about: 'parking', words });
   const reasons: MoveReason[] = [
     ...locks.map((o): MoveReason => ({ about: 'lock', words: o.why ?? o.what })),
-    ...(parking === undefined
-      ? [brake('It has no parking brake.')]
-      : parking.state === 'closed'
-        ? []
-        : [brake(parking.why ?? 'The parking brake is not proved.')]),
+    ...(parking === undefined ? [brake(MOVE.noParkingBrake)] : parking.state === 'closed' ? [] : [brake(parking.why ?? MOVE.notProved)]),
   ];
   return { level: 'do_not_move', reasons, next: locks[0] ?? parking ?? null };
 }

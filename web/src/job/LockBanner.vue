@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { itemLock } from '@dauer/core/job';
-import { STILL_FREE } from '@dauer/core/readiness';
+import { STILL_FREE } from '@dauer/core/wording';
 import { computed } from 'vue';
 import { useJob } from './job.ts';
 
