@@ -107,5 +107,7 @@ describe('after the hand-back', () => {
   it('signs that the fonts lack are written out, never dropped', () => {
     expect(printable('≥ 12.08 mm, ≤ 3 → 4')).to.equal('at least  12.08 mm, at most  3 to  4');
     expect(printable(`so ${BLACKED}`)).to.equal('so [blacked out]');
+    // As French groups thousands: the space stays one, and does not break.
+    expect(printable('79\u202f400 km')).to.equal('79\u00a0400 km');
   });
 });

@@ -15,10 +15,16 @@ export const USUAL_LOCALE = 'en-GB';
 let style = styleOf(USUAL_LOCALE);
 let tagNow = USUAL_LOCALE;
 
-/** Whether text is the tag of a locale in which numbers and dates can be written. Source: BCP 47. */
+/**
+ * Whether text is the tag of a locale that a shop can write in: a language, perhaps its script, and a region, whose days are
+ * those of the calendar that the book counts in and whose figures are those on the gauges. Source: BCP 47.
+ */
 export function isLocale(tag: string): boolean {
+  if (!/^[a-z]{2,3}(-[A-Z][a-z]{3})?-[A-Z]{2}$/.test(tag)) return false;
   try {
-    return Intl.NumberFormat.supportedLocalesOf(tag).length === 1;
+    const { numberingSystem } = new Intl.NumberFormat(tag).resolvedOptions();
+    const { calendar } = new Intl.DateTimeFormat(tag).resolvedOptions();
+    return Intl.NumberFormat.supportedLocalesOf(tag).length === 1 && numberingSystem === 'latn' && calendar === 'gregory';
   } catch {
     return false;
   }

@@ -35,6 +35,7 @@ export function printable(text: string): string {
     .replace(/≤/g, 'at most ')
     .replace(/→/g, 'to ')
     .replace(/■+/g, '[blacked out]')
+    .replace(/[\u2007\u202f]/g, '\u00a0')
     .replace(/[⌀Ω]/g, '')
     .replace(/[μµ]m/g, 'um')
     .replace(/[‐-]/g, '-');
