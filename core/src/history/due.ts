@@ -12,7 +12,7 @@ import type { Verdict } from '../verdict/decide.ts';
 export interface FluidRecords {
   readonly services: readonly FluidService[];
   readonly pulls: readonly BleedPull[];
-  /** Work of before these records; only a change of the fluid counts. */
+  /** Work done before the shop kept records; only a change of the fluid counts. */
   readonly earlier?: readonly EarlierWork[];
 }
 

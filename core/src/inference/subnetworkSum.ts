@@ -1,6 +1,6 @@
 import type { Subnetwork, Plan, Step } from './networkPlan.ts';
 
-/** Weights of a fault: as it were absent, and present with nothing seen that was not. */
+/** Weights of a fault: of its being absent, and of its being present given the observations that were not seen. */
 export interface Weights {
   readonly absent: Float64Array;
   readonly present: Float64Array;

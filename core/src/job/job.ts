@@ -64,7 +64,7 @@ export interface JobState {
   /** What a lead may grant by name that blocks nothing. */
   readonly offers: readonly Obligation[];
   readonly released: boolean;
-  /** Booked twice: nothing told in it counts. */
+  /** Booked twice: its events are ignored. */
   readonly voided: boolean;
 }
 

@@ -71,7 +71,7 @@ export interface TurningInput {
 /**
  * Whether a drum can be turned; the largest diameter already carries the ovality.
  * @returns diameter after, mm, and what follows
- * @throws DomainError limit_inconsistent where machine-to lies over discard
+ * @throws DomainError limit_inconsistent where machine-to is above the discard limit
  * Source: handbook, Can it be turned?
  */
 export function turning(input: TurningInput): { readonly after: number; readonly state: TurningState } {

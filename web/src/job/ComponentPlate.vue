@@ -91,7 +91,7 @@ const stamped = computed(() => {
   const label = `this very part${part.tag ? `, ${part.tag}` : ''}`;
   return { path: '/limits', query: { enter: '1', scope: 'part', characteristic: k.id, appliesTo: part.id, label } };
 });
-/** Work of before these records at this place. */
+/** Work done at this place before the shop kept records. */
 const before = computed(() => {
   const s = job.state;
   return s ? s.book.stand(s.file.earlierWork).flatMap((e) => (e.slotId === c.value?.slot.id ? [earlierText(s.file.layout, e)] : [])) : [];

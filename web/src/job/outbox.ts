@@ -58,7 +58,7 @@ export const useOutbox = defineStore('outbox', () => {
     }
     void flush();
   }
-  /** Told of every event that the book has, before it is forgotten here; gives back what shows it. */
+  /** Called with every event that the server has acknowledged, before it leaves the outbox; returns a function that applies its record to the screen. */
   function whenStored(f: (item: PendingEvent, record: unknown) => Promise<() => void>): void {
     stored = f;
   }

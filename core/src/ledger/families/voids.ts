@@ -1,7 +1,7 @@
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-/** A job that was booked twice: nothing told in it counts. */
+/** A job that was booked twice: its events are ignored. */
 export interface JobVoid extends JobEvent {
   readonly reason: string;
 }
