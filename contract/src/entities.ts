@@ -1,9 +1,10 @@
+import { FIRST_YEAR, LAST_YEAR } from '@dauer/core/quantity';
 import * as catalogue from '@dauer/core/catalogue';
 import type * as layouts from '@dauer/core/layout';
 import * as ledger from '@dauer/core/ledger';
 import type * as verdict from '@dauer/core/verdict';
 import { z } from 'zod';
-import { axle, corner, day, id, instant, name, role, words } from './primitives.ts';
+import { axle, corner, day, id, instant, name, role, sentDay, words } from './primitives.ts';
 import * as e from './events.ts';
 
 export const use = z.enum(['daily', 'seasonal', 'stands', 'work', 'competition']);
@@ -16,7 +17,7 @@ export const vehicleFields = z.object({
   name,
   make: name,
   model: name,
-  year: z.number().int().min(1885).max(2100).nullable(),
+  year: z.number().int().min(FIRST_YEAR).max(LAST_YEAR).nullable(),
   variant: words(60).nullable(),
   body: words(60),
   use,
@@ -89,7 +90,7 @@ export const jobFields = z.object({
   complaint: words(2000),
   wants: words(2000),
   fluidKnown: words(200),
-  promised: day.nullable(),
+  promised: sentDay.nullable(),
   finish: z.enum(['not_said', 'driver', 'tidy', 'show']).default('not_said'),
   authorised: z.number().min(0).max(1e9).nullable().default(null),
   scopeCorners: z.array(corner).max(6),
@@ -97,7 +98,15 @@ export const jobFields = z.object({
   scopeOut: z.array(id).max(400).default([]),
 });
 export const job = jobFields
-  .extend({ id, vehicleId: id, openedAt: instant, openedBy: id, importId: id.nullable().default(null), version: z.number().int() })
+  .extend({
+    promised: day.nullable(),
+    id,
+    vehicleId: id,
+    openedAt: instant,
+    openedBy: id,
+    importId: id.nullable().default(null),
+    version: z.number().int(),
+  })
   .meta({ id: 'Job' }) satisfies z.ZodType<ledger.Job>;
 
 export const part = z
@@ -142,12 +151,12 @@ export const gaugeFields = z.object({
   shortSpan: z.number().min(0),
   rangeLow: z.number().nullable(),
   rangeHigh: z.number().nullable(),
-  calibrationDue: day.nullable(),
+  calibrationDue: sentDay.nullable(),
   settingPiece: z.number().min(0).nullable().default(null),
   checkFirst: z.boolean().default(false),
 });
 export const gauge = gaugeFields
-  .extend({ id, enteredBy: id, enteredAt: instant })
+  .extend({ calibrationDue: day.nullable(), id, enteredBy: id, enteredAt: instant })
   .meta({ id: 'GaugeVersion' }) satisfies z.ZodType<ledger.GaugeVersion>;
 
 const entered = { id, enteredBy: id, enteredAt: instant };
@@ -162,15 +171,15 @@ export const prior = priorFields
   .extend({ enteredBy: id, enteredAt: instant })
   .meta({ id: 'PriorVersion' }) satisfies z.ZodType<ledger.PriorVersion>;
 export const calibrationFields = z.object({
-  on: day,
+  on: sentDay,
   by: name,
   result: z.enum(['good', 'adjusted', 'out']),
   offBy: z.number().nullable(),
   certificate: words(120),
-  nextDue: day.nullable(),
+  nextDue: sentDay.nullable(),
 });
 export const calibration = calibrationFields
-  .extend({ ...entered, gaugeId: id })
+  .extend({ on: day, nextDue: day.nullable(), ...entered, gaugeId: id })
   .meta({ id: 'Calibration' }) satisfies z.ZodType<ledger.Calibration>;
 export const gaugeCheck = z
   .object({ ...entered, gaugeId: id, nominal: z.number(), read: z.number() })

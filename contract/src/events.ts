@@ -2,7 +2,7 @@ import * as catalogue from '@dauer/core/catalogue';
 import type * as layout from '@dauer/core/layout';
 import type * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
-import { corner, day, id, instant, name, recordBase, sentBase, typed, unitId, words } from './primitives.ts';
+import { corner, day, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
 
 /** A record's own fields are exactly those that the core knows, so the two cannot drift apart. */
 type Fields<T extends ledger.EventBase> = z.ZodType<T>;
@@ -226,7 +226,7 @@ export const EVENTS = {
   takeBacks: { sent: sentBase.extend({ corrects: id, reason: words(500).default('') }), record: takeBackRecord },
   findings: { sent: sentBase.extend(findingFields), record: findingRecord },
   observations: { sent: sentBase.extend(observationFields), record: observationRecord },
-  decisions: { sent: sentBase.extend(decisionFields), record: decisionRecord },
+  decisions: { sent: sentBase.extend({ ...decisionFields, reviewOn: sentDay.nullable() }), record: decisionRecord },
   operations: { sent: sentBase.extend(operationFields), record: operationRecord },
   operationEvents: { sent: sentBase.extend(operationEventFields), record: operationEventRecord },
   torques: { sent: sentBase.extend(torqueSent), record: torqueRecord },
@@ -240,6 +240,7 @@ export const EVENTS = {
   partEvents: {
     sent: sentBase.extend({
       ...partEventFields,
+      until: sentDay.nullable().default(null),
       part: z
         .object({ tag: words(20).nullable(), kind: componentKind, name, partNumber: words(60).nullable(), note: words(500) })
         .nullable()

@@ -1,5 +1,5 @@
 import { type Corner, CORNERS } from '@dauer/core/layout';
-import { type Kind, type UnitId, UNITS } from '@dauer/core/quantity';
+import { isYear, type Kind, type UnitId, UNITS } from '@dauer/core/quantity';
 import { z } from 'zod';
 
 /** UUID made where the record is made (version 7), so that a write may be repeated safely. */
@@ -8,6 +8,8 @@ export const id = z.uuid();
 export const instant = z.iso.datetime();
 /** Day, ISO 8601. */
 export const day = z.iso.date();
+/** A day as it is sent: of a year that a shop has to do with. What is stored may be older than this rule. */
+export const sentDay = day.refine((d) => isYear(Number(d.slice(0, 4))), 'no day of a year that a shop has to do with');
 export const words = (max = 4000): z.ZodString => z.string().max(max);
 export const name = z.string().trim().min(1).max(120);
 export const typed = z.string().max(60);

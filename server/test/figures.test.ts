@@ -132,6 +132,68 @@ describe('figures at the door of the book', () => {
     expect(await written()).to.equal('11.05');
   });
 
+  it('a day of a year that cannot be meant is taken by no way in', async () => {
+    const t = shop.technician;
+    const ways: readonly (readonly [string, () => Promise<{ readonly status: number }>])[] = [
+      '1220-02-04',
+      '0026-12-03',
+      '9999-01-01',
+    ].flatMap(
+      (on) =>
+        [
+          [
+            'put off',
+            () =>
+              t.event<'decisions'>(car.jobId, 'decisions', {
+                slotId: car.slot('drum', 'FL'),
+                partId: null,
+                option: 'put_off',
+                reason: 'x',
+                reviewOn: on,
+              }),
+          ],
+          [
+            'fitted until',
+            () =>
+              t.event<'partEvents'>(car.jobId, 'part-events', {
+                partId: v7(),
+                kind: 'found',
+                slotId: null,
+                note: '',
+                temporary: true,
+                until: on,
+                part: null,
+              }),
+          ],
+          [
+            'promised',
+            async () => {
+              const { id: _i, vehicleId: _v, openedAt: _o, openedBy: _b, importId: _m, ...fields } = (await t.file(car.jobId)).job;
+              return t.ask('PATCH', `/api/jobs/${car.jobId}`, { ...fields, scopeCorners: [...fields.scopeCorners], promised: on });
+            },
+          ],
+          [
+            'calibration due',
+            () =>
+              t.ask('POST', '/api/gauges', {
+                ...{
+                  id: v7(),
+                  gaugeId: v7(),
+                  tag: 'M-77',
+                  name: 'Micrometer',
+                  kind: 'micrometer',
+                  resolution: 0.01,
+                  accuracy: 0.01,
+                  shortSpan: 0.01,
+                },
+                ...{ rangeLow: 0, rangeHigh: 25, calibrationDue: on, settingPiece: null, checkFirst: false },
+              }),
+          ],
+        ] as const,
+    );
+    for (const [what, send] of ways) expect((await send()).status, what).to.equal(400);
+  });
+
   it('the shop’s currency is set by a lead, and everybody is told', async () => {
     expect((await shop.technician.ask('POST', '/api/shop/currency', { currency: 'GBP' })).status).to.equal(403);
     expect((await shop.lead.ask('POST', '/api/shop/currency', { currency: 'pounds' })).status).to.equal(400);

@@ -4,6 +4,6 @@ export { isLocale, localeNow, moneyText, USUAL_LOCALE, setNumberLocale } from '.
 export { DomainError, toResult } from './domainError.ts';
 export { isCurrency, parseMoney } from './money.ts';
 export { parseQuantity, type Quantity } from './parse.ts';
-export { isPartialDate, parsePartialDate } from './partialDate.ts';
+export { FIRST_YEAR, isPartialDate, isYear, LAST_YEAR, parsePartialDate } from './partialDate.ts';
 export { readTold } from './told.ts';
 export { type Kind, type UnitId, unitOf, UNITS } from './units.ts';

@@ -12,8 +12,16 @@ export interface PartialDate {
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 const two = (n: number): string => String(n).padStart(2, '0');
 
+/** Years in which a brake may have been made or worked on, or will be: what lies beyond is a slip of the finger. */
+export const [FIRST_YEAR, LAST_YEAR] = [1885, 2100] as const;
+
+/** Whether a number is a year that a shop has to do with. */
+export function isYear(year: number): boolean {
+  return Number.isInteger(year) && year >= FIRST_YEAR && year <= LAST_YEAR;
+}
+
 function whole(year: number, month: number | null, day: number | null, about: boolean): PartialDate {
-  if (year < 1885 || year > 2100) throw new DomainError('no_such_year', `${year} is not a year in which a brake was worked on.`);
+  if (!isYear(year)) throw new DomainError('no_such_year', `${year} is not a year in which a brake was worked on.`);
   if (month === null) return { on: String(year), about };
   if (month < 1 || month > 12) throw new DomainError('no_such_month', 'A year has twelve months.');
   if (day === null) return { on: `${year}-${two(month)}`, about };

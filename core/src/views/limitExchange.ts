@@ -1,5 +1,6 @@
 import { CHARACTERISTICS, characteristic, checkLimitOf } from '../catalogue/characteristics.ts';
 import { parseQuantity } from '../quantity/parse.ts';
+import { isYear } from '../quantity/partialDate.ts';
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import { UNITS, type UnitId } from '../quantity/units.ts';
 import { type LimitSource, type LimitVersion, SOURCE_RANK, currentLimits } from '../verdict/limits.ts';
@@ -82,7 +83,7 @@ function oneOf<T extends string>(cell: string, list: readonly T[], column: strin
 function year(cell: string, column: string): number | null {
   if (cell.trim() === '') return null;
   const n = Number(cell);
-  if (!Number.isInteger(n) || n < 1885 || n > 2100) throw new DomainError('not_a_year', `“${column}” says “${cell}”, which is not a year.`);
+  if (!isYear(n)) throw new DomainError('not_a_year', `“${column}” says “${cell}”, which is not a year.`);
   return n;
 }
 

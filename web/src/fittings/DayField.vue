@@ -1,11 +1,10 @@
 <script setup lang="ts">
+import { FIRST_YEAR, isYear } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { wholeDayText } from './dates.ts';
 
 /** A day, typed or picked in the order in which the shop writes it; kept as YYYY-MM-DD, empty where none is given. */
 const model = defineModel<string>({ required: true });
-/** Years that a shop has to do with: one beyond them is a slip of the finger. */
-const [FIRST, LAST] = [1950, 2099];
 /** The calendar stands at the field, and is not announced as the menu of something that has no role. */
 const CALENDAR = { transition: false, offset: 8, activator: undefined, target: 'parent' } as const;
 const two = (n: number): string => String(n).padStart(2, '0');
@@ -16,8 +15,9 @@ const at = computed({
     return y === undefined ? null : new Date(Number(y), Number(m) - 1, Number(d));
   },
   set: (day: Date | null) => {
-    const year = day?.getFullYear() ?? FIRST;
-    refused.value = year < FIRST || year > LAST ? `A day of the year ${year} was typed. Type it with a year from ${FIRST} on.` : '';
+    const year = day?.getFullYear();
+    refused.value =
+      year === undefined || isYear(year) ? '' : `A day of the year ${year} was typed. Type it with a year from ${FIRST_YEAR} on.`;
     model.value = day === null || refused.value !== '' ? '' : `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
   },
 });

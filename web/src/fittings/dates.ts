@@ -2,7 +2,8 @@ import { USUAL_LOCALE } from '@dauer/core/quantity';
 
 const NEAR_MS = 183 * 86400000;
 
-const SAME = { numberingSystem: 'latn', calendar: 'gregory' } as const;
+/** Figures and calendar of the book, whatever the locale. */
+export const SAME = { numberingSystem: 'latn', calendar: 'gregory' } as const;
 
 function formats(
   zone: string,

@@ -1,6 +1,6 @@
 import type { Climate } from '@dauer/core/catalogue';
 import type { Storage, UNWEIGHED, Use, Vehicle } from '@dauer/core/ledger';
-import { parseQuantity, toResult } from '@dauer/core/quantity';
+import { isYear, parseQuantity, toResult } from '@dauer/core/quantity';
 
 /** A vehicle as it is being typed: every figure still as text. */
 export interface VehicleDraft {
@@ -95,8 +95,7 @@ export function faultsOf(d: VehicleDraft): Record<string, string> {
   const found: Record<string, string> = {};
   for (const key of ['tag', 'name', 'make', 'model'] as const) if (d[key].trim() === '') found[key] = 'This is needed.';
   const year = Number(d.year);
-  if (d.year.trim() !== '' && !(Number.isInteger(year) && year >= 1885 && year <= 2100))
-    found['year'] = `“${d.year}” is not a year. Leave it empty where it is not known.`;
+  if (d.year.trim() !== '' && !isYear(year)) found['year'] = `“${d.year}” is not a year. Leave it empty where it is not known.`;
   const stood = Number(d.standsYears.replace(',', '.'));
   if (d.standsYears.trim() !== '' && !(stood >= 0 && stood <= 150)) found['standsYears'] = `“${d.standsYears}” cannot be read as years.`;
   for (const f of FIGURES) {

@@ -3,6 +3,7 @@ import { isCurrency, USUAL_LOCALE } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
+import { SAME } from '../../fittings/dates.ts';
 
 /** How the shop writes days, numbers and sums; and the currency of those: one typed in another is refused, since nobody here knows the rate. */
 const emit = defineEmits<{ close: [] }>();
@@ -13,7 +14,6 @@ const LOCALES = [
   ...['es-MX', 'fi-FI', 'fr-CA', 'fr-CH', 'fr-FR', 'hu-HU', 'it-IT', 'nb-NO', 'nl-BE', 'nl-NL', 'pl-PL', 'pt-BR', 'pt-PT', 'sv-SE'],
 ];
 const languages = new Intl.DisplayNames(['en-GB'], { type: 'language' });
-const SAME = { numberingSystem: 'latn', calendar: 'gregory' } as const;
 /** A day and a sum as they come out, so that one sees which it is. */
 const example = (tag: string): string => {
   const day = new Intl.DateTimeFormat(tag, { ...SAME, day: '2-digit', month: '2-digit', year: 'numeric' }).format(new Date(2026, 11, 3));
