@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { openBook } from '../src/history/book.ts';
-import { adjusterFacts, type AdjusterInput, adjusterTravel, adjusterWords } from '../src/judging/adjusterTravel.ts';
+import { adjusterFacts, type AdjusterInput, adjusterTravel } from '../src/judging/adjusterTravel.ts';
+import { adjusterWords } from '../src/wording/en/bench.ts';
 import { slotById } from '../src/layout/graph.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { FOUR, LIMIT, JobFixture } from './jobFixture.ts';
@@ -122,10 +123,10 @@ describe('what draws on an adjuster, from what was gauged at the wheel', () => {
     const t = new JobFixture(FOUR, [DRUM], 'lorry_drums_single_servo');
     const shoes = slotById(t.layout, t.slot('shoes'))!;
     const facts = () => adjusterFacts(openBook(t.file), shoes);
-    expect(facts().missing).to.deep.equal(['the drum’s diameter', 'the linings', 'the adjuster’s whole travel']);
+    expect(facts().missing).to.deep.equal(['drum', 'linings', 'whole_travel']);
     t.gauge(t.slot('drum'), Array<string>(12).fill('280.00'), { measurement: 'drum_diameter', count: 4 });
     t.gauge(shoes.id, ['3', '4', '5', '4', '4', '4'], { measurement: 'shoe_lining' });
-    expect(facts().missing).to.deep.equal(['the lining when new (limit book, or measured here)', 'the adjuster’s whole travel']);
+    expect(facts().missing).to.deep.equal(['lining_new', 'whole_travel']);
     t.gauge(shoes.id, ['18', '0.25', '6', '4', '148', '150'], { measurement: 'adjuster_travel', partId: null });
     expect(facts()).to.deep.include({
       missing: [],

@@ -3,16 +3,20 @@ import fc from 'fast-check';
 import { openBook } from '../src/history/book.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { cutOf } from '../src/judging/cutting.ts';
-import { historyOf, rateWords } from '../src/judging/pastFigures.ts';
-import { onStuds, studsWords } from '../src/judging/turnOnStuds.ts';
+import { historyOf } from '../src/views/pastFigures.ts';
+import { rateWords } from '../src/wording/en/history.ts';
+import { onStuds } from '../src/judging/turnOnStuds.ts';
+import { cutWords, studsWords, takenAsNoneWords } from '../src/wording/en/bench.ts';
 import { slotById } from '../src/layout/graph.ts';
 import { reduceBore } from '../src/metrology/bore.ts';
 import { reduceDrum } from '../src/metrology/drum.ts';
 import { splitRunout } from '../src/metrology/rotorRunout.ts';
 import { reduceThickness } from '../src/metrology/rotorThickness.ts';
-import { shoeArc, shoeArcWords } from '../src/metrology/shoeArc.ts';
+import { shoeArc } from '../src/metrology/shoeArc.ts';
+import { shoeArcWords } from '../src/wording/en/bench.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
 import { base, FOUR, LIMIT, JobFixture } from './jobFixture.ts';
+import { sentence } from '../src/wording/index.ts';
 
 /** Hundredths around a figure, as a gauge shows them. */
 const around = (mid: number, n: number) =>
@@ -112,14 +116,14 @@ describe('whether it may be cut, in words', () => {
     const cut = drums('280.00', '280.60');
     expect(cut.state).to.equal('turnable');
     // 280.60 + 2 × 0.05 on the other side; this one to no less than 0.25 under it.
-    expect(cut.words).to.contain('turn this one to 280.45 and that one to 280.70 mm.');
+    expect(cutWords(cut)).to.contain('turn this one to 280.45 and that one to 280.70 mm.');
   });
   it('a pair that stays close says so', () => {
-    expect(drums('280.00', '280.10').words).to.contain('the pair stays within 0.25 mm');
+    expect(cutWords(drums('280.00', '280.10'))).to.contain('the pair stays within 0.25 mm');
   });
   it('past discard nothing is cut, and past machine-to it is not cut', () => {
-    expect(drums('281.50', '280.10').words).to.match(/^It is past discard already/);
-    expect(drums('281.00', '280.10').words).to.contain('It may be used as it is if the surface allows, not cut.');
+    expect(cutWords(drums('281.50', '280.10'))).to.match(/^It is past discard already/);
+    expect(cutWords(drums('281.00', '280.10'))).to.contain('It may be used as it is if the surface allows, not cut.');
   });
   it('a rotor names what was not gauged and is taken as none', () => {
     const t = new JobFixture();
@@ -129,8 +133,9 @@ describe('whether it may be cut, in words', () => {
     const c = state.components.find((x) => x.slot.id === slot)!;
     const cut = cutOf(state.book, c.slot, c.judged, null)!;
     expect(cut).to.include({ state: 'machinable' });
-    expect(cut.words).to.contain('come out at 11.90 mm; machine-to is 11.40 mm');
-    expect(cut.takenAsNone).to.deep.equal(['score depth', 'warp and wobble']);
+    expect(cutWords(cut)).to.contain('come out at 11.90 mm; machine-to is 11.40 mm');
+    expect(cut.takenAsNone).to.deep.equal(['score_depth', 'warp_and_wobble']);
+    expect(takenAsNoneWords(cut)).to.equal('score depth, warp and wobble');
   });
   it('nothing is said of what is not gauged', () => {
     const t = new JobFixture();
@@ -263,10 +268,10 @@ describe('readings that are not as they should be', () => {
     for (const [i, angle] of [0, 30, 60, 90, 120].entries()) t.read(set, angle, 'hub_stud', null, `0.0${i}`);
     expect(judged()).to.include({ enough: false, verdict: 'not_gauged' });
     near(judged()?.reduced.value, 0.04, 'range so far');
-    expect(judged()?.reduced.why).to.equal(undefined);
+    expect(judged()?.reduced.notYet).to.equal(undefined);
     t.read(set, 150, 'hub_stud', null, '0.05');
     expect(judged()?.enough).to.equal(false);
-    expect(judged()?.reduced.why).to.match(/90°/);
+    expect(sentence(judged()!)).to.match(/90°/);
     for (const angle of [210, 270, 330]) t.read(set, angle, 'hub_stud', null, '0.02');
     expect(judged()).to.include({ enough: true, verdict: 'holds' });
   });

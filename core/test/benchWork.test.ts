@@ -8,9 +8,10 @@ import { deriveJob } from '../src/job/job.ts';
 import { cutFacts } from '../src/judging/cutting.ts';
 import { decisiveNextStep } from '../src/judging/decisiveNextStep.ts';
 import { honing } from '../src/judging/honing.ts';
-import { sealZone, sealZoneWords } from '../src/judging/sealZone.ts';
+import { sealZone } from '../src/judging/sealZone.ts';
+import { nextStepWords, sealZoneWords } from '../src/wording/en/bench.ts';
 import { onStuds } from '../src/judging/turnOnStuds.ts';
-import { roomLeft } from '../src/judging/words.ts';
+import { roomLeft } from '../src/judging/judge.ts';
 import type { GaugeVersion } from '../src/ledger/gaugeRecords.ts';
 import { outOfFamily } from '../src/metrology/family.ts';
 import { findOutliers } from '../src/metrology/outliers.ts';
@@ -96,7 +97,7 @@ describe('a bore and its pits, from what was gauged at the place', () => {
       partId: null,
     });
     t.gauge(slot.id, [mm(-0.05), mm(-0.05), mm(-0.05), mm(-0.05)], { measurement: 'piston_diameter', count: 2 });
-    expect(honing(openBook(t.file), slot, 'iron').missing).to.deep.equal(['the zone that the seals sweep']);
+    expect(honing(openBook(t.file), slot, 'iron').missing).to.deep.equal(['swept_zone']);
     t.gauge(slot.id, ['12', '40'], { measurement: 'bore_zone', partId: null });
     expect(honing(openBook(t.file), slot, 'iron').result?.decision).to.equal('use');
     t.find(slot.id, { severity: 'doubt', fromMm: 20, toMm: 22, depthMm: 0.02 });
@@ -255,8 +256,11 @@ describe('the way out of a figure that cannot be told', () => {
     });
     const room = roomLeft(judged)!;
     expect(room).to.be.closeTo(0.003, 1e-9);
-    expect(decisiveNextStep(judged, room, [gauge('D-1', 0.01, 0.01)])).to.match(/^No dial indicator on the rack tells that near/);
-    const said = decisiveNextStep(judged, room, [gauge('D-1', 0.01, 0.01), gauge('D-2', 0.002, 0.001), gauge('D-3', 0.0005, 0.0005)]);
+    expect(nextStepWords(judged, decisiveNextStep(judged, room, [gauge('D-1', 0.01, 0.01)]))).to.match(
+      /^No dial indicator on the rack tells that near/,
+    );
+    const rack = [gauge('D-1', 0.01, 0.01), gauge('D-2', 0.002, 0.001), gauge('D-3', 0.0005, 0.0005)];
+    const said = nextStepWords(judged, decisiveNextStep(judged, room, rack));
     expect(said).to.match(/^D-2 tells to ±0\.00\d+ mm/);
   });
 });

@@ -20,7 +20,7 @@ import { parseMoney } from '../src/quantity/money.ts';
 import { parseQuantity } from '../src/quantity/parse.ts';
 import { parsePartialDate } from '../src/quantity/partialDate.ts';
 import { readBench } from '../src/stages/trace/causes.ts';
-import { splitTravel } from '../src/stages/trace/pedalGauge.ts';
+import { splitTravel } from '../src/judging/pedalGauge.ts';
 import { decide } from '../src/verdict/decide.ts';
 import { checkLimit } from '../src/verdict/limits.ts';
 import { ofReduction, sampleDeviation } from '../src/verdict/uncertainty.ts';

@@ -259,7 +259,7 @@ describe('a layout that is revised during a job', () => {
   it('is a conversion where something was recorded, not a correction', () => {
     const { told, valve, without } = fresh();
     const seen = told.find(valve.id, { severity: 'doubt' });
-    expect(revisionBlocks(told.file, without(), 'correction')[0]!.slotIds).to.deep.equal([valve.id]);
+    expect(revisionBlocks(told.file, without(), 'correction')[0]!.slots.map((s) => s.id)).to.deep.equal([valve.id]);
     expect(revisionBlocks(told.file, without(), 'conversion')).to.deep.equal([]);
     told.takeBack(seen.id);
     expect(revisionBlocks(told.file, without(), 'correction')).to.deep.equal([]);

@@ -10,15 +10,16 @@ import { readFigure } from '../src/catalogue/typedFigure.ts';
 import { openBook } from '../src/history/book.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { adjusterFacts } from '../src/judging/adjusterTravel.ts';
-import { consequencesOf } from '../src/judging/consequences.ts';
+import { consequencesOf } from '../src/stages/gauge/consequences.ts';
 import { cutOf } from '../src/judging/cutting.ts';
 import { decisiveNextStep } from '../src/judging/decisiveNextStep.ts';
 import { GENERIC_LIMITS } from '../src/judging/genericLimits.ts';
-import { honing, honingWords } from '../src/judging/honing.ts';
+import { honing } from '../src/judging/honing.ts';
+import { cutWords, honingWords, nextStepWords } from '../src/wording/en/bench.ts';
 import type { Judged } from '../src/judging/judge.ts';
-import { historyOf } from '../src/judging/pastFigures.ts';
+import { historyOf } from '../src/views/pastFigures.ts';
 import { sealZone } from '../src/judging/sealZone.ts';
-import { sentence } from '../src/judging/words.ts';
+import { notesOf, contradictionWords, sentence } from '../src/wording/en/verdicts.ts';
 import { counterpart, type Slot, slotById, unitMates } from '../src/layout/graph.ts';
 import { buildLayout } from '../src/layout/templates.ts';
 import type { Reading } from '../src/ledger/families/readings.ts';
@@ -183,7 +184,7 @@ describe('of every characteristic', () => {
     t.gauge(t.slot('drum'), drumSet('228.60', '228.80', '229.00'), { measurement: 'drum_diameter', count: 4 });
     const j = judgedOf(t, t.slot('drum'), 'drum_taper');
     expect(j?.verdict).to.equal('past');
-    expect(j?.notes).to.include('It is wider at the closed end.');
+    expect(notesOf(j!)).to.include('It is wider at the closed end.');
   });
   it('a figure that contradicts what the part was when new is nobody’s verdict until it was measured again or that is changed', () => {
     const near = CHARACTERISTICS.filter((c) => c.nearNew !== null);
@@ -231,15 +232,16 @@ describe('a figure of another part', () => {
     for (const c of ['FL', 'FR'] as const) {
       const j = judgedOf(t, t.slot('drum', c), 'drum_diameter');
       expect(j?.verdict).to.equal('cant_tell');
-      expect(j?.contradicts).to.match(/^25\.20 mm apart from the front/);
-      expect(decisiveNextStep(j!, 1, [])).to.match(/gauge it blind/);
+      expect(contradictionWords(j!, j!.contradicts!)).to.match(/^25\.20 mm apart from the front/);
+      expect(nextStepWords(j!, decisiveNextStep(j!, 1, []))).to.match(/gauge it blind/);
     }
   });
   it('a pin larger than its bush, a piston larger than its bore: one of the two is wrong', () => {
     const t = new JobFixture(FOUR, []);
     const caliper = t.slot('caliper');
     t.gauge(caliper, ['10.20', '10.00', '10.20', '10.00'], { measurement: 'pin_fit' });
-    expect(judgedOf(t, caliper, 'pin_clearance')?.contradicts).to.match(/pin is larger than its bush/);
+    expect(judgedOf(t, caliper, 'pin_clearance')?.contradicts).to.deep.equal({ kind: 'below_nothing' });
+    expect(sentence(judgedOf(t, caliper, 'pin_clearance')!)).to.match(/pin is larger than its bush/);
     expect(judgedOf(t, caliper, 'pin_clearance')?.verdict).to.equal('cant_tell');
   });
 });
@@ -255,7 +257,8 @@ describe('rules as a metrologist reads them', () => {
     };
     for (const mm of ['0.000', '0.070', '0.080']) {
       expect(at(mm).verdict, mm).to.equal('cant_tell');
-      expect(at(mm).unsaid, mm).to.match(/^Which bearing\?/);
+      expect(at(mm).unsaid, mm).to.equal('bearing');
+      expect(sentence(at(mm)), mm).to.match(/^Which bearing\?/);
     }
     expect(at('0.035').verdict, 'sound for both').to.equal('holds');
     expect(at('0.300').verdict, 'too much for both').to.equal('past');
@@ -276,7 +279,7 @@ describe('rules as a metrologist reads them', () => {
     expect(judgedOf(t, t.slot('hub'), 'wheel_drag')?.verdict).to.equal('holds');
     expect(judgedOf(t, t.slot('hub'), 'wheel_drag_after')?.verdict).to.equal('past');
     t.gauge(t.slot('hub'), ['4.9', '5.0'], { measurement: 'wheel_drag' });
-    expect(judgedOf(t, t.slot('hub'), 'wheel_drag_after')?.unsaid).to.match(/driven/);
+    expect(judgedOf(t, t.slot('hub'), 'wheel_drag_after')?.unsaid).to.equal('driven');
     t.file.vehicle = { ...t.file.vehicle, driven: 'front' };
     expect(judgedOf(t, t.slot('hub'), 'wheel_drag_after')?.verdict).to.equal('holds');
     t.file.vehicle = { ...t.file.vehicle, driven: 'rear' };
@@ -391,7 +394,7 @@ describe('rules as a metrologist reads them', () => {
     take('B-1', 0.06, 2);
     const j = judgedOf(t, cylinder, 'bore_clearance')!;
     expect(j.verdict).to.equal('cant_tell');
-    const said = decisiveNextStep(j, 0.01, t.file.gauges);
+    const said = nextStepWords(j, decisiveNextStep(j, 0.01, t.file.gauges));
     expect(said).to.match(/^B-2 tells to ±0\.\d+ mm: take what the bore gauge gave again with that\.$/);
     expect(said).to.not.match(/M-1/);
     const promised = Number(/±([\d.]+)/.exec(said)?.[1]);
@@ -473,7 +476,7 @@ describe('rules as a metrologist reads them', () => {
     at(10000, '12.40');
     const short = at(10020, '12.30');
     expect(short.wear).to.equal(null);
-    expect(short.noWear).to.match(/Only 20 km were run/);
+    expect(short.noWear).to.deep.include({ kind: 'too_little_run', run: 20 });
     expect(sentence(short)).to.match(/Only 20 km/);
     expect(at(20000, '12.00').wear).to.not.equal(null);
   });
@@ -485,10 +488,10 @@ describe('rules as a metrologist reads them', () => {
     const option = () =>
       optionsOf('drum', component().judged, component().findings, component().cut).find((o) => o.id === 'machine')?.ruledOut;
     const slot = slotById(t.layout, drum)!;
-    expect(cutOf(openBook(t.file), slot, component().judged, null)?.takenAsNone).to.deep.equal(['score depth', 'radial runout']);
+    expect(cutOf(openBook(t.file), slot, component().judged, null)?.takenAsNone).to.deep.equal(['score_depth', 'radial_runout']);
     expect(option()).to.equal(null);
     t.gauge(drum, ['0.60', '0'], { measurement: 'drum_surface' });
-    expect(cutOf(openBook(t.file), slot, component().judged, null)?.words).to.match(/not cut/);
+    expect(cutWords(cutOf(openBook(t.file), slot, component().judged, null)!)).to.match(/not cut/);
     expect(option()).to.match(/come out at 230\.80 mm; machine-to is 230\.10/);
   });
   it('honing leans on the clearance that the verdict leans on', () => {
@@ -538,9 +541,7 @@ describe('rules as a metrologist reads them', () => {
       for (const p of places) if (over[p.place!] !== undefined) t.read(set, null, 'place', p.place, over[p.place!]!);
       return adjusterFacts(openBook(t.file), shoes);
     };
-    expect(give({ 'whole travel': '20', 'lining new': '6.00' }).missing).to.deep.equal([
-      'the lining above its rivets when new (limit book, or measured here)',
-    ]);
+    expect(give({ 'whole travel': '20', 'lining new': '6.00' }).missing).to.deep.equal(['above_rivets_new']);
     expect(give({ 'whole travel': '20', 'lining new': '6.00', 'above rivets new': '3.00' }).linings).to.deep.equal([
       { now: 2, fresh: 3 },
       { now: 2, fresh: 3 },

@@ -10,7 +10,8 @@ import type { EarlierWork } from '../src/ledger/families/earlierWork.ts';
 import { LONGEST_SIDE, plainJpeg } from '../src/picture/jpeg.ts';
 import { DomainError, toResult } from '../src/quantity/domainError.ts';
 import { earliestDay, isPartialDate, parsePartialDate, partialDateText } from '../src/quantity/partialDate.ts';
-import { compareCameWith, earlierText, intakeRows } from '../src/stages/bookin/intake.ts';
+import { compareCameWith, intakeRows } from '../src/stages/bookin/intake.ts';
+import { earlierText, fluidCauseWords } from '../src/wording/en/history.ts';
 import { base, id, JobFixture } from './jobFixture.ts';
 
 const code = (act: () => unknown): string => {
@@ -126,7 +127,7 @@ describe('earlier work', () => {
     const told = new JobFixture();
     const slotId = told.slot('caliper');
     const now = '2026-05-20T12:00:00.000Z';
-    expect(openDue(openBook(told.file), told.component(slotId), now)).to.match(/Never open/);
+    expect(openDue(openBook(told.file), told.component(slotId), now)).to.be.greaterThan(30);
     told.file.earlierWork = [work(told, { slotId, on: '2001-06' }), work(told, { slotId, on: '1990', what: 'renewed' })];
     expect(lastOpen(openBook(told.file), told.component(slotId))).to.equal('2001-06-01T00:00:00.000Z');
     expect(openDue(openBook(told.file), told.component(slotId), now)).to.equal(null);
@@ -139,10 +140,10 @@ describe('earlier work', () => {
     const state = fluidState(layout, { services: [], pulls: [], earlier }, vehicle, '2026-05-20')!;
     expect(state.changed).to.equal('2020-01-01');
     expect(state.due > '2020-12-01' && state.due < '2022-06-01').to.equal(true);
-    expect(state.why).to.equal('changed 2020, of unknown kind');
+    expect(fluidCauseWords(state.cause)).to.equal('changed 2020, of unknown kind');
     expect(fluidState(layout, { services: [], pulls: [] }, vehicle, '2026-05-20')).to.equal(null);
     const service = { ...base(9), product: 'x', fluidClass: '4' as const, batch: '', lowMoisture: false };
-    expect(fluidState(layout, { services: [service], pulls: [], earlier }, vehicle, '2026-05-20')!.why).to.match(/no change on record/);
+    expect(fluidState(layout, { services: [service], pulls: [], earlier }, vehicle, '2026-05-20')!.cause.kind).to.equal('no_change');
   });
   it('of a voided job does not count', () => {
     const told = new JobFixture();

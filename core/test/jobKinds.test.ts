@@ -12,6 +12,7 @@ import { afterCareOf } from '../src/views/afterCare.ts';
 import { mayMove } from '../src/views/mayMove.ts';
 import { base, FOUR, id, NOW } from './jobFixture.ts';
 import { ReworkFixture } from './contributions.ts';
+import { notApplicableWords } from '../src/wording/index.ts';
 
 describe('kinds of job', () => {
   const slots = (t: ReworkFixture) => t.state().components.filter((c) => c.inScope && KIND_FACTS[c.slot.kind].article);
@@ -33,7 +34,8 @@ describe('kinds of job', () => {
   it('a stage that does not apply is hatched with its reason, unless something is owed in it', () => {
     const t = new ReworkFixture(FOUR);
     t.file.job = { ...t.file.job, kind: 'fluid' };
-    const hatched = () => Object.fromEntries(t.state().stages.map((s) => [s.stage, s.hatched]));
+    const hatched = () =>
+      Object.fromEntries(t.state().stages.map((s) => [s.stage, s.notApplicable && notApplicableWords(s.notApplicable)]));
     expect(hatched()).to.include({ trace: 'fluid only', gauge: 'fluid only', decide: 'fluid only', bleed: null });
     t.find(t.slot('pads'), { code: 'fluid_here', severity: 'watch' });
     expect(hatched()['gauge']).to.equal(null);
@@ -81,7 +83,7 @@ describe('the list of what can be done', () => {
   it('is open, and never in a stage that waits for an earlier one', () => {
     const t = new ReworkFixture(FOUR);
     const s = t.state();
-    const after = s.stages.filter((x) => x.note.startsWith('after')).map((x) => x.stage);
+    const after = s.stages.filter((x) => x.waitsFor !== null).map((x) => x.stage);
     expect(doableNow(s).every((o) => o.state === 'open' && !after.includes(o.stage))).to.equal(true);
     expect(doableNow(s).length).to.be.greaterThan(0);
   });

@@ -5,7 +5,7 @@ import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
 import { GROUPS, observationFacts, observationKey, OBSERVATIONS } from '../src/catalogue/observations.ts';
 import { looksAt, PROGRAMME, programmeFor } from '../src/catalogue/programme.ts';
 import { proofItems } from '../src/catalogue/proofItems.ts';
-import { circuitName } from '../src/history/due.ts';
+import { circuitName } from '../src/wording/en/history.ts';
 import { checkLayout } from '../src/layout/check.ts';
 import {
   childrenOf,

@@ -50,8 +50,8 @@ describe('units that came without their vehicle', () => {
   it('are traced, bled and driven by nobody, and proved on the bench', () => {
     const { file } = fileOf();
     const state = deriveJob(file, NOW);
-    const note = (stage: string) => state.stages.find((s) => s.stage === stage)!.hatched;
-    expect([note('trace'), note('bleed')]).to.deep.equal(['units alone', 'units alone']);
+    const note = (stage: string) => state.stages.find((s) => s.stage === stage)!.notApplicable;
+    expect([note('trace'), note('bleed')]).to.deep.equal([{ kind: 'units_alone' }, { kind: 'units_alone' }]);
     expect(state.situation.proofItems.map((i) => i.item)).to.deep.equal(['complaint', 'bench_moves', 'bench_tight', 'packed']);
     expect(state.obligations.filter((o) => o.stage === 'trace' || o.stage === 'bleed')).to.deep.equal([]);
     expect(state.obligations.some((o) => o.key.startsWith('torque:') || o.key.includes('parking') || o.key.includes('road'))).to.equal(

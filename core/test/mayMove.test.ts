@@ -4,7 +4,9 @@ import { deriveJob } from '../src/job/job.ts';
 import type { Corner } from '../src/layout/kinds.ts';
 import type { JobFile } from '../src/ledger/jobFile.ts';
 import { buildSheet } from '../src/views/handback.ts';
-import { mayMove, MOVE_NAME, type MoveLevel } from '../src/views/mayMove.ts';
+import { mayMove } from '../src/views/mayMove.ts';
+import { MOVE_NAME } from '../src/wording/en/names.ts';
+import type { MoveLevel } from '../src/wording/reasons.ts';
 import { waitsOf } from '../src/views/waits.ts';
 import { base, NOW, JobFixture, FOUR } from './jobFixture.ts';
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { MeasurementId } from '../src/catalogue/measurements.ts';
 import { openBook } from '../src/history/book.ts';
 import { deriveJob } from '../src/job/job.ts';
-import { alongWith, pairedFiguresAt } from '../src/judging/pairedFigures.ts';
+import { pairedFiguresAt } from '../src/judging/pairedFigures.ts';
 import { judgeBetween } from '../src/judging/judge.ts';
 import { slotById } from '../src/layout/graph.ts';
 import type { Corner } from '../src/layout/kinds.ts';
@@ -35,7 +35,7 @@ describe('figures between two sets', () => {
           expect(b?.reduced.value).to.be.closeTo((Math.max(...bores) - Math.min(...pistons)) / 1000, 1e-9);
           expect(b?.reduced.expanded).to.be.greaterThan(0);
           expect([b?.reduced.taken, b?.reduced.needed]).to.deep.equal([10, 10]);
-          expect(alongWith(b!, slotById(t.layout, cylinder)!)).to.equal('');
+          expect(b?.with.id).to.equal(cylinder);
         },
       ),
       { numRuns: 40 },
@@ -57,7 +57,7 @@ describe('figures between two sets', () => {
     t.gauge(t.slot('drum', 'RL'), ['254.00', '254.10', '254.20', '254.05'], at('drum_diameter'));
     const b = between(t, shoes).get('shoe_arc_difference');
     expect(b?.reduced.value).to.be.closeTo(254.2 - 251, 1e-9);
-    expect(alongWith(b!, slotById(t.layout, shoes)!)).to.equal('With the rear left drum.');
+    expect(b?.with.id).to.equal(t.slot('drum', 'RL'));
     // The drum of another wheel says nothing about it.
     expect(between(t, t.slot('shoes', 'RR')).size).to.equal(0);
   });

@@ -4,7 +4,8 @@ import { openBook } from '../src/history/book.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { type Corner, CORNER_NAME } from '../src/layout/kinds.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
-import { expectedVolume, HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever, splitTravel } from '../src/stages/trace/pedalGauge.ts';
+import { expectedVolume, HARD_N, LIGHT_N, pedalTells, shutWhenever, splitTravel } from '../src/judging/pedalGauge.ts';
+import { pedalWords } from '../src/wording/en/trace.ts';
 import { toTrace } from '../src/views/trace/tracing.ts';
 import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 

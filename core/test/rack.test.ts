@@ -8,6 +8,7 @@ import type { CallBack, GaugeVersion } from '../src/ledger/gaugeRecords.ts';
 import { asksForCheck, callBacksOn, checkVerdict, doubt, goodTo, repeatStudy, roundedUp, tellsApart } from '../src/metrology/rack.ts';
 import { toResult } from '../src/quantity/domainError.ts';
 import { JobFixture } from './jobFixture.ts';
+import { notesOf } from '../src/wording/index.ts';
 
 const mic: GaugeVersion = {
   id: 'mic-1',
@@ -160,8 +161,8 @@ describe('a gauge that is called back', () => {
     const after = judged(t, set.id);
     expect(after.reduced.value).to.equal(before.reduced.value);
     expect(after.reduced.expanded).to.be.closeTo(2 * Math.sqrt((0.003 + 0.02) ** 2 / 3 + 0.001 ** 2 / 12), 1e-9);
-    expect(after.notes.join()).to.match(/M-03 was called back/);
-    expect(before.notes.join()).to.not.match(/called back/);
+    expect(notesOf(after).join()).to.match(/M-03 was called back/);
+    expect(notesOf(before).join()).to.not.match(/called back/);
   });
   it('turns a figure near its limit into one that cannot be told, never a past one into one that holds', () => {
     fc.assert(

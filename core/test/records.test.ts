@@ -4,7 +4,7 @@ import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { openBook } from '../src/history/book.ts';
 import { partIn, whereabouts } from '../src/history/whereabouts.ts';
 import { deriveJob, nextAct } from '../src/job/job.ts';
-import { meaningOf, sentence } from '../src/judging/words.ts';
+import { meaningOf, sentence } from '../src/wording/en/verdicts.ts';
 import { checkLayout } from '../src/layout/check.ts';
 import { pathFromMaster, walk } from '../src/layout/graph.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';

@@ -1,6 +1,12 @@
 import { ESLint } from 'eslint';
 import { expect } from 'chai';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import ts from 'typescript';
+import { ACCESSES } from '../src/catalogue/accessRules.ts';
+import { MEASUREMENT_IDS } from '../src/catalogue/measurements.ts';
+import { plannedPositions } from '../src/catalogue/positions.ts';
+import { TABLES } from '../src/catalogue/trace/tables.ts';
 
 const ROOT = join(import.meta.dirname, '../..');
 
@@ -35,5 +41,48 @@ describe('a sentence', function () {
     const fine =
       "export const a = [o.why, `${o.what ?? ''}.`].join(' ');\nexport const b = (typed: string): boolean => typed.startsWith('-');\n";
     expect(await saidOf(`${head}\n${fine}`)).to.deep.equal([]);
+  });
+});
+
+/** Storeys in which rules stand: they give reasons, and the wording folder says them. */
+const RULES = ['verdict', 'inference', 'metrology', 'history', 'judging', 'readiness', 'stages', 'job', 'views'];
+
+/** What looks like words to be shown: two of them beside each other, one with a capital, or a full stop after one. */
+const LIKE_WORDS = /[a-zé]{2,},? [a-z(]{2,}|[a-z]{3,}[.:?] |^[A-Z][a-z]{2,}$|[a-z]{3} \{|\} [a-z]{3}/;
+
+/** Stored names that have a space in them: positions, accesses, tools. */
+const NAMES = new Set<string>([
+  ...MEASUREMENT_IDS.flatMap((id) => plannedPositions(id, 12).flatMap((p) => [p.place ?? '', ...(p.place ?? '').split(': ')])),
+  ...ACCESSES.map((a) => a.name),
+  ...TABLES.checks.flatMap((c) => c.tools?.split(',').map((t) => t.trim()) ?? []),
+]);
+
+/** Literals of a file that look like words; those of an error stand where it is thrown, under its code. */
+function wordsIn(file: string): string[] {
+  const found: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node)) return;
+    if (ts.isNewExpression(node) && /Error$/.test(node.expression.getText())) return;
+    if (ts.isCallExpression(node) && node.expression.kind === ts.SyntaxKind.SuperKeyword) return;
+    const text = ts.isStringLiteralLike(node)
+      ? node.text
+      : ts.isTemplateExpression(node)
+        ? node.head.text + node.templateSpans.map((s) => `{}${s.literal.text}`).join('')
+        : '';
+    if (LIKE_WORDS.test(text) && !NAMES.has(text.replace(/^\{\}:/, ''))) found.push(text);
+    ts.forEachChild(node, visit);
+  };
+  visit(ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.Latest, true));
+  return found;
+}
+
+describe('words', () => {
+  it('stand in the wording folder, and in no rule', () => {
+    for (const storey of RULES)
+      for (const name of readdirSync(join(ROOT, 'core/src', storey), { recursive: true, encoding: 'utf8' }))
+        if (name.endsWith('.ts')) expect(wordsIn(join(ROOT, 'core/src', storey, name)), `${storey}/${name}`).to.deep.equal([]);
+  });
+  it('are seen where they are', () => {
+    expect(wordsIn(join(ROOT, 'core/src/wording/en/verdicts.ts')).length).to.be.greaterThan(60);
   });
 });

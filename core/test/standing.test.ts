@@ -16,6 +16,7 @@ import type { ReleaseRecord } from '../src/ledger/release.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { base, id, LIMIT, NOW, JobFixture } from './jobFixture.ts';
+import { fluidCauseWords } from '../src/wording/index.ts';
 
 const eight = (figure: string): string[] => Array.from({ length: 8 }, () => figure);
 const sheetOf = (file: JobFile) => buildSheet(deriveJob(file, NOW), NOW);
@@ -240,7 +241,7 @@ describe('fluid, nipple by nipple', () => {
     const services = [service('j1', first), service('j2', later)];
     const front = bleeders.filter((b) => b.corner === 'FL');
     const half = fluidState(layout, { services, pulls: [...whole, ...front.map((b) => pull('j2', later, b.id))] }, use, NOW)!;
-    expect(half.why).to.include('half done: one bleeder to go');
+    expect(fluidCauseWords(half.cause)).to.include('half done: one bleeder to go');
     expect(half.changed).to.equal('2024-01-10');
     const frontAxle = bleeders.filter((b) => b.corner?.startsWith('F'));
     const one = fluidState(layout, { services, pulls: [...whole, ...frontAxle.map((b) => pull('j2', later, b.id))] }, use, NOW)!;
@@ -252,7 +253,7 @@ describe('fluid, nipple by nipple', () => {
     const rear = bleeders.filter((b) => b.corner?.startsWith('R'));
     const state = fluidState(layout, { services: [service('j1', first)], pulls: rear.map((b) => pull('j1', first, b.id)) }, use, NOW)!;
     expect([state.changed, state.due, state.water]).to.deep.equal([null, '2024-01-10', null]);
-    expect(state.why).to.include('circuit 1: no change on record');
+    expect(fluidCauseWords(state.cause)).to.include('circuit 1: no change on record');
     expect(fluidState(layout, { services: [], pulls: [] }, use, NOW)).to.equal(null);
   });
   it('is past on its day, watched sixty days before, quiet else', () => {

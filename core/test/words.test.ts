@@ -2,15 +2,19 @@ import { expect } from 'chai';
 import type { MeasurementId } from '../src/catalogue/measurements.ts';
 import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
 import { isPlaceOf, plannedPositions } from '../src/catalogue/positions.ts';
-import { type Honing, honingWords } from '../src/judging/honing.ts';
+import { type Honing } from '../src/judging/honing.ts';
+import { honingWords } from '../src/wording/en/bench.ts';
 import type { Judged } from '../src/judging/judge.ts';
-import { type SealZone, sealZoneWords } from '../src/judging/sealZone.ts';
-import { figureOf, limitText, meaningOf, roomLeft, roundTo, sentence, sourceOf } from '../src/judging/words.ts';
+import { type SealZone } from '../src/judging/sealZone.ts';
+import { sealZoneWords } from '../src/wording/en/bench.ts';
+import { figureOf, limitText, meaningOf, roundTo, sentence, sourceOf } from '../src/wording/en/verdicts.ts';
+import { roomLeft } from '../src/judging/judge.ts';
 import type { Runout } from '../src/metrology/rotorRunout.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
 import { likelyPlaces } from '../src/views/trace/traceWords.ts';
 import { TracingFixture } from './tracingFixture.ts';
 import { FOUR, LIMIT, JobFixture } from './jobFixture.ts';
+import { DomainError } from '../src/quantity/domainError.ts';
 
 /** A rotor of this thickness, judged by limits. */
 function judged(mm: string, limits: readonly LimitVersion[] = [LIMIT], phase: 'as_found' | 'after_machining' = 'as_found'): Judged {
@@ -116,8 +120,8 @@ describe('what a bore and a piston allow, in words', () => {
     ...over,
   });
   it('a bore: worn first, then its clearance, then its pits', () => {
-    expect(honingWords(bore({ missing: ['the piston'] }))).to.equal('Not known yet: the piston.');
-    expect(honingWords(bore({ refused: 'No.' }))).to.equal('No.');
+    expect(honingWords(bore({ missing: ['piston', 'bore'] }))).to.equal('Not known yet: the piston to be fitted, the bore.');
+    expect(honingWords(bore({ refused: new DomainError('pit_upside_down', 'No.') }))).to.equal('No.');
     expect(honingWords(bore({ result: result({ wearPast: true, clearancePast: true }) }))).to.match(/^The bore is worn/);
     expect(honingWords(bore({ result: result({ clearancePast: true }) }))).to.match(/^The piston has too much clearance/);
     expect(honingWords(bore({ result: result({}) }))).to.match(/^No pit lies where/);
@@ -141,12 +145,12 @@ describe('what a bore and a piston allow, in words', () => {
         seal: null,
         result: null,
         refused: null,
-        missing: ['the rotor'],
+        missing: ['rotor', 'inner_pad'],
         ...over,
       });
     expect(piston({ pits: [] })).to.equal('No pit was written down on this piston.');
-    expect(piston({})).to.equal('Not known yet: the rotor.');
-    expect(piston({ refused: 'The pads do not fit.' })).to.equal('The pads do not fit.');
+    expect(piston({})).to.equal('Not known yet: rotor thickness, inner pad with backing and shims.');
+    expect(piston({ refused: new DomainError('linings_do_not_fit', 'The pads do not fit.') })).to.equal('The pads do not fit.');
     expect(piston({ result: zone({}) })).to.match(/^Every pit stays clear/);
     expect(piston({ result: zone({ reject: true }) })).to.match(/^A pit lies where the seal rests.*Reject the piston\.$/);
     expect(piston({ result: zone({ reject: true, wornPadTrap: true }) })).to.match(/^Tight today on worn pads/);

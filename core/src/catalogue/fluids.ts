@@ -96,14 +96,6 @@ export interface DueInput {
 export type DueReason = 'house_interval' | 'water_3_percent' | 'boiling_below_need' | 'maker_interval' | 'measured_saturated';
 const REASONS: readonly DueReason[] = ['house_interval', 'water_3_percent', 'boiling_below_need', 'maker_interval', 'measured_saturated'];
 
-export const DUE_WORD: Readonly<Record<DueReason, string>> = {
-  house_interval: 'house interval',
-  water_3_percent: 'water expected to reach 3 %',
-  boiling_below_need: 'boiling point expected below need',
-  maker_interval: 'maker’s interval',
-  measured_saturated: 'measured as saturated',
-};
-
 const DAY = 86400000;
 const YEAR_DAYS = 365.25;
 const asDate = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);

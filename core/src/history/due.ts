@@ -1,11 +1,11 @@
-import { DUE_WORD, fluidClass, fluidDue, waterAfter, waterConstant, yearsBetween } from '../catalogue/fluids.ts';
-import { CLUTCH_CIRCUIT, type Layout, type Slot } from '../layout/graph.ts';
+import { type DueReason, fluidClass, fluidDue, waterAfter, waterConstant, yearsBetween } from '../catalogue/fluids.ts';
+import { type Layout, type Slot } from '../layout/graph.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
 import type { EarlierWork } from '../ledger/families/earlierWork.ts';
 import type { FluidService } from '../ledger/families/fluidServices.ts';
 import type { Vehicle } from '../ledger/vehicleRecords.ts';
-import { earliestDay, partialDateText } from '../quantity/partialDate.ts';
-import { toResult } from '../quantity/domainError.ts';
+import { type PartialDate, earliestDay } from '../quantity/partialDate.ts';
+import { type DomainError, toResult } from '../quantity/domainError.ts';
 import type { Verdict } from '../verdict/decide.ts';
 
 /** Events from which a vehicle's fluid is known, over all its jobs, those that stand, in order. */
@@ -25,18 +25,23 @@ export interface CircuitFluid {
   readonly half: { readonly service: FluidService; readonly missing: readonly Slot[] } | null;
 }
 
+/** From what the due date of a fluid follows. */
+export type FluidCause =
+  | { readonly kind: 'interval'; readonly reason: DueReason }
+  | { readonly kind: 'refused'; readonly refusal: DomainError }
+  /** Changed before these records, of a kind that nobody knows. */
+  | { readonly kind: 'earlier'; readonly on: PartialDate }
+  /** Bleeders still to go. */
+  | { readonly kind: 'half_done'; readonly circuit: number; readonly left: number }
+  | { readonly kind: 'no_change'; readonly circuit: number };
+
 export interface FluidState {
   /** Day of the oldest change in the vehicle; null where a circuit has none on record. */
   readonly changed: string | null;
   readonly due: string;
-  readonly why: string;
+  readonly cause: FluidCause;
   /** Estimated water now, percent; null for fluids that take up none, and where nothing is on record. */
   readonly water: number | null;
-}
-
-/** Name of a circuit as it is said. */
-export function circuitName(circuit: number): string {
-  return circuit === CLUTCH_CIRCUIT ? 'clutch' : `circuit ${circuit}`;
 }
 
 /** Whether the newest pull at a bleeder left it closed, clear and without air. */
@@ -88,7 +93,7 @@ function serviceState(service: FluidService, vehicle: Pick<Vehicle, 'use' | 'cli
   return {
     changed,
     due: tried.ok ? tried.value.due : changed,
-    why: tried.ok ? DUE_WORD[tried.value.reason] : tried.refusal.message,
+    cause: tried.ok ? { kind: 'interval', reason: tried.value.reason } : { kind: 'refused', refusal: tried.refusal },
     water: kind === 'glycol' ? waterAfter(years, waterConstant(vehicle.climate, service.lowMoisture)) : null,
   };
 }
@@ -113,7 +118,7 @@ function earlierState(earlier: readonly EarlierWork[], vehicle: Pick<Vehicle, 'u
     dry: 230,
     wet: 155,
   });
-  return { changed, due, why: `changed ${partialDateText(last)}, of unknown kind`, water: null };
+  return { changed, due, cause: { kind: 'earlier', on: last }, water: null };
 }
 
 /**
@@ -134,16 +139,15 @@ export function fluidState(
   const states = circuitFluids(layout, records).map(({ circuit, service, half }): FluidState => {
     const known = service ? serviceState(service, vehicle, today) : null;
     if (half) {
-      const places = half.missing.length === 1 ? 'one bleeder' : `${half.missing.length} bleeders`;
       const day = half.service.happenedAt.slice(0, 10);
       return {
         changed: known?.changed ?? null,
         due: day,
-        why: `${circuitName(circuit)} half done: ${places} to go`,
+        cause: { kind: 'half_done', circuit, left: half.missing.length },
         water: known?.water ?? null,
       };
     }
-    return known ?? { changed: null, due: since, why: `${circuitName(circuit)}: no change on record`, water: null };
+    return known ?? { changed: null, due: since, cause: { kind: 'no_change', circuit }, water: null };
   });
   return states.sort((a, b) => (a.due < b.due ? -1 : 1))[0] ?? null;
 }

@@ -1,8 +1,7 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
 export { fileAsOf } from './asOf.ts';
 export { openBook } from './book.ts';
-export { circuitName, closedClear, fluidState, fluidVerdict } from './due.ts';
-export { handedBackWords } from './handedBack.ts';
+export { closedClear, fluidState, fluidVerdict } from './due.ts';
 export { lateEvents, writtenUpLater } from './late.ts';
 export { moved, movedTwice } from './moved.ts';
 export { replacedBy } from './replaced.ts';

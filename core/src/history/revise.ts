@@ -1,12 +1,12 @@
 import { compareLayouts } from '../layout/compare.ts';
-import { type Layout, type Slot, placeName } from '../layout/graph.ts';
+import { type Layout, type Slot } from '../layout/graph.ts';
 import type { JobFile } from '../ledger/jobFile.ts';
 import { standing, retractedIds } from '../ledger/retraction.ts';
 
-/** Why a revision cannot be taken: the places concerned and a sentence. */
+/** Why a revision cannot be taken, and the places concerned: they would be of another kind, something is still put in, or something is on record. */
 export interface RevisionBlock {
-  readonly slotIds: readonly string[];
-  readonly message: string;
+  readonly cause: 'other_kind' | 'put_in' | 'on_record';
+  readonly slots: readonly Slot[];
 }
 
 /**
@@ -33,17 +33,8 @@ export function revisionBlocks(file: JobFile, after: Layout, revision: 'correcti
     ...standing(file.jointEvents, retracted),
     ...standing(file.partEvents, retracted).filter((e) => e.kind !== 'found'),
   ]);
-  const names = (slots: readonly Slot[]): string => slots.map((s) => placeName(s).toLowerCase()).join(', ');
-  const block = (slots: readonly Slot[], message: string): RevisionBlock[] =>
-    slots.length === 0 ? [] : [{ slotIds: slots.map((s) => s.id), message }];
+  const block = (cause: RevisionBlock['cause'], slots: readonly Slot[]): RevisionBlock[] => (slots.length === 0 ? [] : [{ cause, slots }]);
   const plugged = removed.filter((s) => stillIn.some((p) => p.slotId === s.id));
   const recorded = revision === 'correction' ? removed.filter((s) => recordedSlots.has(s.id)) : [];
-  return [
-    ...block(turned, `A place cannot become another kind of thing: ${names(turned)}. Take it out and add the other one.`),
-    ...block(plugged, `Something put in is still at: ${names(plugged)}. Take it out first.`),
-    ...block(
-      recorded,
-      `Something is on record at: ${names(recorded)}. If it was there and is going now, this is a conversion; if it never was, take the records back first.`,
-    ),
-  ];
+  return [...block('other_kind', turned), ...block('put_in', plugged), ...block('on_record', recorded)];
 }

@@ -5,74 +5,59 @@ import type { Job, JobKind } from '../ledger/jobRecords.ts';
 
 /** What a kind of job takes in, and which stages it has. */
 export interface KindOfJob {
-  readonly name: string;
-  /** In a sentence, what it takes in. */
-  readonly takesIn: string;
   /** Whether its corners are chosen. */
   readonly corners: boolean;
   /** What belongs to no wheel: cylinder, servo, valves, hoses of an axle. */
   readonly middle: boolean;
   readonly gauges: boolean;
   readonly decides: boolean;
-  /** Stages that do not apply, each with its reason. */
-  readonly without: Readonly<Partial<Record<Stage, string>>>;
+  /** Stages that do not apply. */
+  readonly without: readonly Stage[];
 }
 
 /** The kinds of job. Source: handbook 15, Scope and programme. */
 export const KIND_OF_JOB: Readonly<Record<JobKind, KindOfJob>> = {
   overhaul: {
-    name: 'Full overhaul',
-    takesIn: 'Everything in the middle, and the corners chosen.',
     corners: true,
     middle: true,
     gauges: true,
     decides: true,
-    without: {},
+    without: [],
   },
   axle: {
-    name: 'One axle',
-    takesIn: 'The corners chosen, and the hoses that feed them.',
     corners: true,
     middle: false,
     gauges: true,
     decides: true,
-    without: {},
+    without: [],
   },
   unit: {
-    name: 'Single units',
-    takesIn: 'Only the components chosen by hand.',
     corners: false,
     middle: false,
     gauges: true,
     decides: true,
-    without: {},
+    without: [],
   },
   fluid: {
-    name: 'Fluid only',
-    takesIn: 'Every bleeder of every circuit; nothing is gauged.',
     corners: false,
     middle: true,
     gauges: false,
     decides: false,
-    without: { trace: 'fluid only', gauge: 'fluid only', decide: 'fluid only' },
+    without: ['trace', 'gauge', 'decide'],
   },
   inspection: {
-    name: 'Inspection',
-    takesIn: 'Everything in the middle, and the corners chosen; nothing has to be decided.',
     corners: true,
     middle: true,
     gauges: true,
     decides: false,
-    without: { decide: 'inspection' },
+    without: ['decide'],
   },
   conversion: {
-    name: 'Conversion',
-    takesIn: 'Everything in the middle, and the corners chosen.',
     corners: true,
     middle: true,
     gauges: true,
     decides: true,
-    without: {},
+    without: [],
   },
 };
 

@@ -35,19 +35,19 @@ export interface Inference {
   readonly logLikelihood: number;
 }
 
-const probability = (p: number, of: string): void => {
-  if (!(p >= 0 && p <= 1)) throw new DomainError('bad_probability', `${of} is ${p}: a probability lies between 0 and 1.`);
+const probability = (p: number, what: 'prior' | 'leak' | 'strength', of: string): void => {
+  if (!(p >= 0 && p <= 1)) throw new DomainError('bad_probability', `The ${what} of ${of} is ${p}: a probability lies between 0 and 1.`);
 };
 
 /** @throws DomainError bad_probability, unknown_id (a strength, an observation or a finding that names nothing in the network) */
 export function checkNetwork(network: Network, evidence?: Evidence): void {
   const faults = new Set(network.faults.map((f) => f.id));
-  for (const f of network.faults) probability(f.prior, `The prior of ${f.id}`);
+  for (const f of network.faults) probability(f.prior, 'prior', f.id);
   for (const o of network.observations) {
-    probability(o.leak, `The leak of ${o.id}`);
+    probability(o.leak, 'leak', o.id);
     for (const [fault, strength] of Object.entries(o.strengths)) {
       if (!faults.has(fault)) throw new DomainError('unknown_id', `${o.id} names a fault that is not in the network: ${fault}.`);
-      probability(strength, `The strength of ${fault} for ${o.id}`);
+      probability(strength, 'strength', `${fault} → ${o.id}`);
     }
   }
   if (!evidence) return;

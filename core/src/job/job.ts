@@ -1,12 +1,12 @@
 import { observationKey } from '../catalogue/observations.ts';
 import { proofItems } from '../catalogue/proofItems.ts';
-import { STAGES, STAGE_NAME, type Stage } from '../catalogue/stages.ts';
+import { STAGES, type Stage } from '../catalogue/stages.ts';
 import { type Obligation, acceptanceKey, isDuty } from '../ledger/obligation.ts';
 import { fileAsOf } from '../history/asOf.ts';
 import { type Book, openBook } from '../history/book.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../history/scope.ts';
 import { type Component, deriveComponent } from '../judging/components.ts';
-import { consequencesOf } from '../judging/consequences.ts';
+import { consequencesOf } from '../stages/gauge/consequences.ts';
 import { isHydraulic } from '../layout/graph.ts';
 import { areLoose } from '../layout/looseUnits.ts';
 import type { Observation } from '../ledger/families/observations.ts';
@@ -27,6 +27,8 @@ import { traceObligations } from '../stages/trace/obligations.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { worst } from '../verdict/severity.ts';
 import { yardOffer } from './yardOffer.ts';
+import { REASON } from '../wording/en/duties.ts';
+import type { NotApplicable } from '../wording/reasons.ts';
 
 /** Which rules a verdict was made with; part of every basis. */
 export const RULE_VERSION = '2';
@@ -37,12 +39,10 @@ interface StageState {
   readonly waiting: number;
   readonly closed: number;
   readonly all: number;
-  /** "done", "8 open", "after Decide". */
-  readonly note: string;
   /** The stage that has to be done first; null where none has. */
   readonly waitsFor: Stage | null;
   /** Why the stage does not apply; null where it does. */
-  readonly hatched: string | null;
+  readonly notApplicable: NotApplicable | null;
 }
 
 /** A job as it stands. Everything in it follows from the file. */
@@ -79,15 +79,16 @@ function accept(list: readonly Obligation[], book: Book): Obligation[] {
   const accepted = new Set(book.stand(book.file.acceptances).map((a) => a.obligation));
   return list.map((o) =>
     o.state === 'open' && o.acceptBy !== null && accepted.has(acceptanceKey(o))
-      ? { ...o, state: 'closed' as const, why: 'Accepted with a reason.' }
+      ? { ...o, state: 'closed' as const, why: REASON.accepted }
       : o,
   );
 }
 
 /** Why a job has no use for a stage: by its kind, or by what it is about. */
-function withoutStage(stage: Stage, { layout, job }: JobFile, hydraulic: boolean): string | null {
-  if (areLoose(layout) && (stage === 'trace' || stage === 'bleed')) return 'units alone';
-  return stage === 'bleed' && !hydraulic ? 'no fluid' : (KIND_OF_JOB[job.kind].without[stage] ?? null);
+function withoutStage(stage: Stage, { layout, job }: JobFile, hydraulic: boolean): NotApplicable | null {
+  if (areLoose(layout) && (stage === 'trace' || stage === 'bleed')) return { kind: 'units_alone' };
+  if (stage === 'bleed' && !hydraulic) return { kind: 'no_fluid' };
+  return KIND_OF_JOB[job.kind].without.includes(stage) ? { kind: 'kind_of_job', of: job.kind } : null;
 }
 
 function stageStates(obligations: readonly Obligation[], hydraulic: boolean, file: JobFile): StageState[] {
@@ -100,18 +101,9 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean, fil
     const closed = count('closed') + count('put_off');
     const before = states.findLast((s) => s.open + s.waiting > 0 || s.waitsFor !== null);
     const later = stage === 'rebuild' || stage === 'bleed' || stage === 'prove';
-    const hatched = mine.length === 0 ? withoutStage(stage, file, hydraulic) : null;
-    const waitsFor = hatched === null && later && before !== undefined && closed === 0 ? before.stage : null;
-    const note =
-      hatched ??
-      (waitsFor
-        ? `after ${STAGE_NAME[waitsFor]}`
-        : open + waiting > 0
-          ? `${open + waiting} open`
-          : mine.length === 0
-            ? 'nothing due'
-            : 'done');
-    states.push({ stage, open, waiting, closed, all: mine.length, note, waitsFor, hatched });
+    const notApplicable = mine.length === 0 ? withoutStage(stage, file, hydraulic) : null;
+    const waitsFor = notApplicable === null && later && before !== undefined && closed === 0 ? before.stage : null;
+    states.push({ stage, open, waiting, closed, all: mine.length, waitsFor, notApplicable });
   }
   return states;
 }

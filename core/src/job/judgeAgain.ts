@@ -3,7 +3,7 @@ import { fileWithLate } from '../history/late.ts';
 import { placeName } from '../layout/graph.ts';
 import type { JobFile } from '../ledger/jobFile.ts';
 import type { Verdict } from '../verdict/decide.ts';
-import { VERDICT_WORD } from '../verdict/severity.ts';
+import { judgedOtherwise } from '../wording/en/jobs.ts';
 import { type JobState, deriveJob } from './job.ts';
 
 /** A figure that today's book judges otherwise than the book of its day. */
@@ -63,9 +63,7 @@ export function weighLate(file: JobFile, today: string): LateWeight {
   const known = new Set(then.blocks.map((b) => b.key));
   const worse = now.components.flatMap((c) => {
     const was = then.components.find((x) => x.slot.id === c.slot.id)?.verdict ?? null;
-    return c.verdict !== null && was !== null && c.verdict !== was
-      ? [`${placeName(c.slot)}: ${VERDICT_WORD[was]} then, ${VERDICT_WORD[c.verdict]} with it`]
-      : [];
+    return c.verdict !== null && was !== null && c.verdict !== was ? [judgedOtherwise(c.slot, was, c.verdict)] : [];
   });
   return { figures: differing(then, now), blocks: [...worse, ...now.blocks.filter((b) => !known.has(b.key)).map((b) => b.what)] };
 }

@@ -1,9 +1,10 @@
 import { measurement } from '../catalogue/measurements.ts';
-import { placeName, slotById } from '../layout/graph.ts';
+import { slotById } from '../layout/graph.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import { EVENT_LISTS, type EventList, familyOf } from '../ledger/families.ts';
 import type { JobFile } from '../ledger/jobFile.ts';
 import { DomainError } from '../quantity/domainError.ts';
+import { STUCK } from '../wording/en/jobs.ts';
 import { type JobState, deriveJob } from './job.ts';
 
 /** A record that keeps a job from being derived. */
@@ -18,7 +19,7 @@ export interface Culprit {
 /** Why a derivation failed, as it is said. */
 function sentence(error: unknown): string {
   if (error instanceof DomainError) return error.message;
-  return 'It holds something that this Dauer does not understand.';
+  return STUCK.notUnderstood;
 }
 
 const derives = (file: JobFile, today: string): boolean => {
@@ -34,12 +35,9 @@ function saidOf(file: JobFile, family: EventList, event: EventBase): string {
   const reading = file.readings.find((r) => r.id === event.id);
   const set = file.sets.find((s) => s.id === (reading?.setId ?? event.id));
   const slot = slotById(file.layout, set?.slotId ?? (event as { readonly slotId?: string | null }).slotId ?? '');
-  const where = slot ? `, ${placeName(slot).toLowerCase()}` : '';
   // A newer book may have measurements that are not known here.
-  const name = set && measurement(set.measurement)?.name.toLowerCase();
-  const of = name === undefined ? '' : ` of ${name}`;
-  if (reading) return `Reading ${reading.typed}${of}${where}`;
-  return `${familyOf(family).label.replace(/^./, (c) => c.toUpperCase())}${of}${where}`;
+  const name = set && measurement(set.measurement)?.name;
+  return STUCK.record(reading ? { reading: reading.typed } : { family: familyOf(family).label }, name ?? null, slot ?? null);
 }
 
 /** Most records of a family that are left out one by one in looking for the one: the newest of them. */

@@ -4,7 +4,6 @@ import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Slot, unitMates } from '../layout/graph.ts';
 import type { Taken } from '../metrology/takenIn.ts';
-import { fixed } from '../quantity/display.ts';
 import { DomainError, SLACK } from '../quantity/domainError.ts';
 import { findLimits } from '../verdict/limits.ts';
 import { mean } from '../verdict/uncertainty.ts';
@@ -40,7 +39,7 @@ export interface AdjusterInput {
 }
 
 /** One thing that draws on the adjuster. */
-interface Draw {
+export interface Draw {
   readonly what: 'drum' | 'linings' | 'link' | 'cam';
   /** mm of the adjuster's travel. */
   readonly mm: number;
@@ -106,35 +105,10 @@ export function adjusterTravel(input: AdjusterInput): AdjusterTravel {
   };
 }
 
-const DRAW_WORD: Readonly<Record<Draw['what'], string>> = {
-  drum: 'the drum',
-  linings: 'thin linings',
-  link: 'a short link',
-  cam: 'a worn cam',
-};
-/** A draw of less than this is none, mm. */
-const WORTH_SAYING = 0.005;
+/** What has to be known before an adjuster can be reckoned; what is of when new stands in the limit book or is measured beside. */
+export type AdjusterMissing = 'drum' | 'drum_new' | 'linings' | 'lining_new' | 'above_rivets_new' | 'whole_travel';
 
-/** What the adjuster has left, in words: found, and what to do. */
-export function adjusterWords(t: AdjusterTravel, liningDiscard: number | null): string {
-  const parts = t.draws.filter((d) => Math.abs(d.mm) > WORTH_SAYING).map((d) => `${DRAW_WORD[d.what]} ${fixed(d.mm, 2)}`);
-  const from = parts.length === 0 ? 'Nothing draws on the adjuster yet' : `${fixed(t.used, 2)} mm used: ${parts.join(', ')}`;
-  const clicks = t.clicksLeft === null ? '' : `, ${t.clicksLeft} clicks or turns`;
-  if (t.left <= SLACK)
-    return `${from}. The travel has run out by ${fixed(-t.left, 2)} mm: the shoes cannot be set to this drum. ${lift(t)}`;
-  const ends =
-    t.endsBeforeDiscard === true
-      ? ` It runs out with the thinnest lining at ${fixed(t.endsAtLining, 1)} mm, before it is worn to ${fixed(liningDiscard ?? 0, 1)}.`
-      : t.endsBeforeDiscard === false
-        ? ' It lasts until the linings are worn out.'
-        : '';
-  return `${from}. ${fixed(t.left, 2)} mm left${clicks}.${ends}${t.liftToMiddle > WORTH_SAYING ? ` ${lift(t)}` : ''}`;
-}
-
-const lift = (t: AdjusterTravel): string =>
-  `${fixed(t.liftToMiddle, 2)} mm more in all, of thicker linings, a longer link or packing, puts the adjuster back into the middle.`;
-
-/** What draws on an adjuster as far as it was gauged at one wheel, and what is missing, in words. */
+/** What draws on an adjuster as far as it was gauged at one wheel, and what is missing. */
 export interface AdjusterFacts {
   readonly drum: WornLength | null;
   readonly linings: readonly WornLength[];
@@ -143,7 +117,7 @@ export interface AdjusterFacts {
   readonly cam: WornLength | null;
   readonly travel: number | null;
   readonly perClick: number | null;
-  readonly missing: readonly string[];
+  readonly missing: readonly AdjusterMissing[];
 }
 
 /**
@@ -182,17 +156,12 @@ export function adjusterFacts(book: Book, shoes: Slot): AdjusterFacts {
     freshLining === null
       ? []
       : ['leading', 'trailing'].map(ofShoe).flatMap((list) => (list.length === 0 ? [] : [{ now: mean(list), fresh: freshLining }]));
-  const missing: string[] = [];
-  if (drums.length === 0) missing.push('the drum’s diameter');
-  if (drumNew === null) missing.push('the drum when new (limit book)');
-  if (measured.length === 0) missing.push('the linings');
-  else if (freshLining === null)
-    missing.push(
-      bonded.length > 0
-        ? 'the lining when new (limit book, or measured here)'
-        : 'the lining above its rivets when new (limit book, or measured here)',
-    );
-  if (at('whole travel') === null) missing.push('the adjuster’s whole travel');
+  const missing: AdjusterMissing[] = [];
+  if (drums.length === 0) missing.push('drum');
+  if (drumNew === null) missing.push('drum_new');
+  if (measured.length === 0) missing.push('linings');
+  else if (freshLining === null) missing.push(bonded.length > 0 ? 'lining_new' : 'above_rivets_new');
+  if (at('whole travel') === null) missing.push('whole_travel');
   return {
     drum: drums.length > 0 && drumNew !== null ? { now: Math.max(...drums), fresh: drumNew } : null,
     linings,

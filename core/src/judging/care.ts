@@ -31,11 +31,17 @@ export function careOf(book: Book, c: Pick<Component, 'slot' | 'part' | 'fittedH
   return CARE_STATES.findLast((s) => mine.some((e) => e.kind === s)) ?? 'untouched';
 }
 
+/** How far a unit that was found seized was brought, and how far it has to be brought at least. */
+export interface CareFault {
+  readonly now: CareState;
+  readonly least: CareState;
+}
+
 /**
  * Why a unit that was found seized may not go out as it is; null where it may. A cylinder that moves again has only been freed.
  * @returns null also for what is not hydraulic and for what was never found seized
  */
-export function careFault(book: Book, c: Component): string | null {
+export function careFault(book: Book, c: Component): CareFault | null {
   if (!KIND_FACTS[c.slot.kind].hydraulic || !KIND_FACTS[c.slot.kind].article) return null;
   const { job, vehicle, findings } = book.file;
   const seized = book.stand(findings).some((f) => f.slotId === c.slot.id && f.jobId === job.id && f.code === 'seized');
@@ -43,7 +49,7 @@ export function careFault(book: Book, c: Component): string | null {
   const least = MIN_CARE[vehicle.use];
   const now = careOf(book, c);
   if (CARE_STATES.indexOf(now) >= CARE_STATES.indexOf(least)) return null;
-  return `It was seized and is ${now === 'untouched' ? 'as it was' : `only ${now}`}; for a vehicle of this use it has to be ${least}.`;
+  return { now, least };
 }
 
 /** When the unit in a place was last open, ISO instant, by these records or by earlier work as far as it is dated (the earliest day that may be meant); null where neither says so. Its fluid has a clock of its own. */
@@ -64,8 +70,8 @@ export function lastOpen(book: Book, c: Pick<Component, 'slot' | 'part'>): strin
 /** Years from which a unit whose history nobody knows is opened (generic). Source: handbook 05, Two clocks. */
 const OPEN_AFTER_YEARS = 30;
 
-/** Why a unit ought to be opened whatever its fluid looks like; null where nothing says so. */
-export function openDue(book: Book, c: Pick<Component, 'slot' | 'part'>, today: string): string | null {
+/** For how many years nobody is known to have opened a unit that ought to be opened, whatever its fluid looks like; null where nothing says so. */
+export function openDue(book: Book, c: Pick<Component, 'slot' | 'part'>, today: string): number | null {
   if (!['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'].includes(c.slot.kind) || c.part === null)
     return null;
   const { year } = book.file.vehicle;
@@ -73,5 +79,5 @@ export function openDue(book: Book, c: Pick<Component, 'slot' | 'part'>, today: 
   if (opened !== null) return null;
   const age = year === null ? null : Number(today.slice(0, 4)) - year;
   if (age === null || age <= OPEN_AFTER_YEARS) return null;
-  return `Never open as far as is known, in ${age} years. Clear fluid says nothing of the deposits behind a piston: open it.`;
+  return age;
 }

@@ -13,7 +13,7 @@ import type { Finding } from '../ledger/families/findings.ts';
 import type { Phase, ReadingSet } from '../ledger/families/sets.ts';
 import { inForce } from '../ledger/inForce.ts';
 import type { Part } from '../ledger/partRecords.ts';
-import { whyProvisional } from '../metrology/provisional.ts';
+import { type ProvisionalCause, provisionalCause } from '../metrology/provisional.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
 import { runoutOf } from '../metrology/takenIn.ts';
 import type { Verdict } from '../verdict/decide.ts';
@@ -28,8 +28,8 @@ interface Required {
   readonly done: boolean;
   /** A set was begun, and this many positions taken. */
   readonly taken: number;
-  /** Why what was taken closes nothing, in a sentence; null where it may. */
-  readonly provisional: string | null;
+  /** Why what was taken closes nothing; null where it may. */
+  readonly provisional: ProvisionalCause | null;
   /** The newest set taken for it; null where there is none. */
   readonly setId: string | null;
   /** Owed as fitted, and what it is asked of is on: it can be taken now. */
@@ -113,7 +113,7 @@ function requiredOf(
     const judged = newest ? judgeSet(book, newest, today) : [];
     const main = judged.find((j) => j.characteristic.id === id) ?? judged.find((j) => !j.characteristic.recorded);
     const taken = newest ? book.taken(newest).length : 0;
-    const provisional = newest ? whyProvisional(newest) : null;
+    const provisional = newest ? provisionalCause(newest) : null;
     return {
       measurement: MEASUREMENTS[id],
       phase: l.phase,

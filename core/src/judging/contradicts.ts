@@ -2,12 +2,15 @@ import type { Characteristic } from '../catalogue/characteristics.ts';
 import type { Book } from '../history/book.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
-import { type Slot, counterpart, placeName } from '../layout/graph.ts';
+import { type Slot, counterpart } from '../layout/graph.ts';
 import type { Reduced } from '../metrology/reduce.ts';
-import { displayWithUnit } from '../quantity/display.ts';
 import type { LimitVersion } from '../verdict/limits.ts';
 
-const ASKED = 'is this the part, is this the figure?';
+/** What a figure contradicts: that it can be no less than nothing, what the part was when new, or its partner across the axle; in its unit. */
+export type Contradiction =
+  | { readonly kind: 'below_nothing' }
+  | { readonly kind: 'new'; readonly now: number; readonly fresh: number }
+  | { readonly kind: 'partner'; readonly apart: number; readonly partner: Slot };
 
 /** What the part was when new, as far as anybody entered it: from its limit, or the bore in the layout; canonical unit. */
 function newOf(c: Characteristic, slot: Slot, limit: LimitVersion | null): number | null {
@@ -15,7 +18,7 @@ function newOf(c: Characteristic, slot: Slot, limit: LimitVersion | null): numbe
   return limit && limit.source !== 'generic' ? limit.nominal : null;
 }
 
-function farFromNew(c: Characteristic, reduced: Reduced, slot: Slot, limit: LimitVersion | null): string | null | undefined {
+function farFromNew(c: Characteristic, reduced: Reduced, slot: Slot, limit: LimitVersion | null): Contradiction | null | undefined {
   const fresh = newOf(c, slot, limit);
   if (c.nearNew === null || fresh === null || !(fresh > 0)) return undefined;
   const now = c.id === 'bore_wear' ? fresh + reduced.value : reduced.value;
@@ -23,11 +26,10 @@ function farFromNew(c: Characteristic, reduced: Reduced, slot: Slot, limit: Limi
   const doubt = reduced.expanded / fresh;
   const [low, high] = c.nearNew;
   if (share >= low - doubt && share <= high + doubt) return null;
-  const text = (v: number): string => displayWithUnit(v, c.kind, 10 ** -reduced.decimals, c.unit);
-  return `${text(now)}, and it was ${text(fresh)} when new: ${ASKED}`;
+  return { kind: 'new', now, fresh };
 }
 
-function farFromPartner(book: Book, c: Characteristic, reduced: Reduced, slot: Slot): string | null {
+function farFromPartner(book: Book, c: Characteristic, reduced: Reduced, slot: Slot): Contradiction | null {
   const other = c.nearPartner === null ? undefined : counterpart(book.file.layout, slot);
   if (c.nearPartner === null || !other || other.boreMm !== slot.boreMm) return null;
   const set = newestSets(book, other.id, partHere(other.id, book.stand(book.file.partEvents))).get(c.takenFrom);
@@ -36,17 +38,22 @@ function farFromPartner(book: Book, c: Characteristic, reduced: Reduced, slot: S
   const apart = Math.abs(reduced.value - theirs.value);
   const doubt = Math.hypot(reduced.expanded, theirs.expanded);
   if (apart - doubt <= c.nearPartner * Math.max(reduced.value, theirs.value)) return null;
-  const text = displayWithUnit(apart, c.kind, 10 ** -reduced.decimals, c.unit);
-  return `${text} apart from the ${placeName(other).toLowerCase()}: ${ASKED}`;
+  return { kind: 'partner', apart, partner: other };
 }
 
 /**
- * What a figure contradicts, in a sentence: itself, what the part was when new, or its partner across the axle; null where
+ * What a figure contradicts: itself, what the part was when new, or its partner across the axle; null where
  * it contradicts nothing. Where it is known what the part was when new, that decides and not the partner.
  * @param limit the one that governs it
  */
-export function contradiction(book: Book, c: Characteristic, reduced: Reduced, slot: Slot, limit: LimitVersion | null): string | null {
-  if (c.belowNothing !== null && reduced.value + reduced.expanded < 0) return c.belowNothing;
+export function contradiction(
+  book: Book,
+  c: Characteristic,
+  reduced: Reduced,
+  slot: Slot,
+  limit: LimitVersion | null,
+): Contradiction | null {
+  if (c.belowNothing !== null && reduced.value + reduced.expanded < 0) return { kind: 'below_nothing' };
   const far = farFromNew(c, reduced, slot, limit);
   return far === undefined ? farFromPartner(book, c, reduced, slot) : far;
 }

@@ -2,13 +2,15 @@ import type { Book } from '../history/book.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Slot, slotById } from '../layout/graph.ts';
-import { DRUM_PAIR_DIFFERENCE, drumPair, turning } from '../metrology/drum.ts';
+import { drumPair, turning } from '../metrology/drum.ts';
 import { machining } from '../metrology/rotorThickness.ts';
 import { runoutOf } from '../metrology/takenIn.ts';
-import { fixed } from '../quantity/display.ts';
-import { toResult } from '../quantity/domainError.ts';
+import { type DomainError, toResult } from '../quantity/domainError.ts';
 import type { Judged } from './judge.ts';
 import { onStuds } from './turnOnStuds.ts';
+
+/** What a cut leans on and nobody gauged. */
+export type NotGauged = 'score_depth' | 'radial_runout' | 'warp_and_wobble';
 
 /** What a cut would have to take out, as far as it was gauged, mm. */
 export interface CutFacts {
@@ -21,8 +23,8 @@ export interface CutFacts {
   readonly wobble: number;
   /** First harmonic inside a drum on its hub. */
   readonly radialWobble: number;
-  /** What was not gauged and is taken as none, in words. */
-  readonly takenAsNone: readonly string[];
+  /** What was not gauged and is taken as none. */
+  readonly takenAsNone: readonly NotGauged[];
 }
 
 /**
@@ -49,13 +51,13 @@ export function cutFacts(book: Book, slotId: string): CutFacts {
     at('rotor_surface', 'outer face: score'),
     at('drum_surface', 'score'),
   ];
-  const none: string[] = [];
+  const none: NotGauged[] = [];
   if (slotById(book.file.layout, slotId)?.kind === 'drum') {
-    if (drum === null) none.push('score depth');
-    if (radial === null) none.push('radial runout');
+    if (drum === null) none.push('score_depth');
+    if (radial === null) none.push('radial_runout');
   } else {
-    if (inner === null || outer === null) none.push('score depth');
-    if (sweep === null) none.push('warp and wobble');
+    if (inner === null || outer === null) none.push('score_depth');
+    if (sweep === null) none.push('warp_and_wobble');
   }
   return {
     scoreInner: inner ?? 0,
@@ -71,9 +73,23 @@ export function cutFacts(book: Book, slotId: string): CutFacts {
 /** Whether a part may be cut, and what follows for the other side of the axle. */
 export interface Cut {
   readonly state: ReturnType<typeof turning>['state'] | ReturnType<typeof machining>['state'] | null;
-  readonly words: string;
-  /** What was not gauged and is taken as none, in words. */
-  readonly takenAsNone: readonly string[];
+  /** Why nothing can be said; null where something can. */
+  readonly refused: DomainError | null;
+  /** What it comes out at cut clean, mm. */
+  readonly after: number;
+  readonly machineTo: number | null;
+  /** It would be past discard before the next service. */
+  readonly early: boolean;
+  /** What it means for the other drum of the axle; null where nothing. */
+  readonly pair: CutPair | null;
+  /** What was not gauged and is taken as none. */
+  readonly takenAsNone: readonly NotGauged[];
+}
+
+/** Both drums of an axle as they would be turned, mm: what the other comes out at, and what both are turned to where that is too far apart. */
+export interface CutPair {
+  readonly other: number;
+  readonly together: { readonly mine: number; readonly other: number; readonly allowed: boolean } | null;
 }
 
 /** The figure that a cut is judged by, where it is known well enough. */
@@ -90,16 +106,15 @@ function turned(book: Book, slot: Slot, judged: readonly Judged[]) {
 }
 
 /** Both drums of an axle are turned to within what is allowed of each other: the smaller goes along. */
-function alongside(book: Book, slot: Slot, judged: readonly Judged[], other: Slot, others: readonly Judged[]): string {
+function alongside(book: Book, slot: Slot, judged: readonly Judged[], other: Slot, others: readonly Judged[]): CutPair | null {
   const [mine, theirs] = [turned(book, slot, judged), turned(book, other, others)];
-  if (!mine || !theirs || theirs.machineTo === null) return '';
+  if (!mine || !theirs || theirs.machineTo === null) return null;
   const both = drumPair(
     { after: mine.after, turnable: mine.state === 'turnable' },
     { after: theirs.after, turnable: theirs.state === 'turnable' },
     theirs.machineTo,
   );
-  if (both.ok) return ` With the other side at ${fixed(theirs.after, 2)} mm the pair stays within ${fixed(DRUM_PAIR_DIFFERENCE, 2)} mm.`;
-  return ` The other side comes out at ${fixed(theirs.after, 2)} mm: turn this one to ${fixed(both.leftTo, 2)} and that one to ${fixed(both.rightTo, 2)} mm${both.turnable ? '' : ', which one of them does not allow'}.`;
+  return { other: theirs.after, together: both.ok ? null : { mine: both.leftTo, other: both.rightTo, allowed: both.turnable } };
 }
 
 /**
@@ -131,22 +146,8 @@ export function cutOf(
     });
     return { ...cut, early: cut.underDiscardBeforeService === true };
   });
-  if (!tried.ok) return { state: null, words: tried.refusal.message, takenAsNone };
+  const pair = drum && other ? alongside(book, slot, judged, other.slot, other.judged) : null;
+  if (!tried.ok) return { state: null, refused: tried.refusal, after: m.reduced.value, machineTo, early: false, pair: null, takenAsNone };
   const { state, after, early } = tried.value;
-  const would = `Cut clean it would come out at ${fixed(after, 2)} mm`;
-  const pair = drum && other ? alongside(book, slot, judged, other.slot, other.judged) : '';
-  const said = (words: string): Cut => ({ state, words: `${words}${pair}`, takenAsNone });
-  switch (state) {
-    case 'past_discard':
-      return said('It is past discard already: nothing is cut.');
-    case 'no_machine_to_on_file':
-      return said(`${would}. No machine-to figure is on file: no cut until it is entered.`);
-    case 'machinable':
-    case 'turnable':
-      return said(
-        `${would}; machine-to is ${fixed(machineTo ?? 0, 2)} mm. It can be cut.${early ? ' At this vehicle’s rate it would be past discard before the next service.' : ''}`,
-      );
-    default:
-      return said(`${would}, past machine-to ${fixed(machineTo ?? 0, 2)} mm. It may be used as it is if the surface allows, not cut.`);
-  }
+  return { state, refused: null, after, machineTo, early, pair, takenAsNone };
 }

@@ -1,10 +1,9 @@
-import { GAUGE_KIND_NAME, GENERIC_GAUGE, type GaugeKind, halfWidth } from '../catalogue/gaugeKinds.ts';
+import { GENERIC_GAUGE, type GaugeKind, halfWidth } from '../catalogue/gaugeKinds.ts';
 import type { Reading } from '../ledger/families/readings.ts';
 import type { GaugeVersion } from '../ledger/gaugeRecords.ts';
 import { rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
 import { finestOf, gaugesOf, onTheRack } from './finest.ts';
 import type { Judged } from './judge.ts';
-import { figureText } from './words.ts';
 
 /** A reading that a figure leans on: with which kind of gauge, and what was used. */
 interface Leans {
@@ -25,7 +24,7 @@ function leansOn(judged: Judged, versions: readonly GaugeVersion[]): Leans[] {
 /** Standard uncertainty of a figure were its readings taken with these gauges; over its short span where one gauge gave them all. */
 function withGauges(judged: Judged, leans: readonly Leans[], pick: (l: Leans) => GaugeVersion | undefined): number {
   const picked = leans.map((l) => ({ l, gauge: pick(l) }));
-  const one = new Set(picked.map(({ l, gauge }) => gauge?.gaugeId ?? `usual ${l.kind}`)).size === 1;
+  const one = new Set(picked.map(({ l, gauge }) => gauge?.gaugeId ?? `usual:${l.kind}`)).size === 1;
   const short = one && (leans.length > 1 || judged.characteristic.readAsDifference);
   return rootSumSquares(
     ...picked.map(({ l, gauge }) => {
@@ -40,6 +39,15 @@ function withGauges(judged: Judged, leans: readonly Leans[], pick: (l: Leans) =>
   );
 }
 
+/** The cheapest way out of a figure that cannot be told from its limit. */
+export type NextStep =
+  | { readonly kind: 'look_at_number' | 'say_it' | 'bearing_first' | 'third_time' }
+  /** This gauge tells to U; of a figure that leans on two kinds of gauge, it takes again what that kind gave. */
+  | { readonly kind: 'finer'; readonly tag: string; readonly u: number; readonly of: GaugeKind | null }
+  | { readonly kind: 'finest_together'; readonly tags: readonly string[]; readonly u: number }
+  /** No gauge on the rack tells that near. */
+  | { readonly kind: 'no_gauge'; readonly kinds: readonly GaugeKind[] };
+
 /**
  * The cheapest way out of a figure that cannot be told from its limit: the coarsest gauge on the rack that would tell, one
  * kind of gauge at a time where it leans on two, or what else there is. What is promised is what the figure's own rule
@@ -47,18 +55,16 @@ function withGauges(judged: Judged, leans: readonly Leans[], pick: (l: Leans) =>
  * @param room distance of the figure to its limit, positive on the good side, in its unit
  * Source: handbook 10, Decision rule: what would settle it (a finer gauge, more repeats, cleaning).
  */
-export function decisiveNextStep(judged: Judged, room: number, versions: readonly GaugeVersion[]): string {
-  if (judged.contradicts !== null)
-    return 'Look at the number on the part, and let another person gauge it blind. Where the part is another, enter what it was when new.';
-  if (judged.unsaid !== null) return 'Say it there, and the figure is judged at once.';
-  if (judged.bearingFirst) return 'Put the bearing right first, then sweep again.';
-  if (judged.second && !judged.second.agrees) return 'Measure it a third time, both of you together.';
+export function decisiveNextStep(judged: Judged, room: number, versions: readonly GaugeVersion[]): NextStep {
+  if (judged.contradicts !== null) return { kind: 'look_at_number' };
+  if (judged.unsaid !== null) return { kind: 'say_it' };
+  if (judged.bearingFirst) return { kind: 'bearing_first' };
+  if (judged.second && !judged.second.agrees) return { kind: 'third_time' };
   const leans = leansOn(judged, versions);
   const now = withGauges(judged, leans, (l) => l.used);
   // What the rule makes of its readings: a share, or one radius over another.
   const factor = now > 0 ? judged.reduced.expanded / (2 * now) : 1;
   const decides = (u: number): boolean => u <= Math.abs(room) + 1e-12;
-  const text = (u: number): string => figureText(judged.characteristic, u, Math.min(4, judged.reduced.decimals + 1));
   const kinds = [...new Set(leans.map((l) => l.kind))];
   const used = new Set(leans.flatMap((l) => l.used?.gaugeId ?? []));
   const [coarsest] = kinds
@@ -69,20 +75,11 @@ export function decisiveNextStep(judged: Judged, room: number, versions: readonl
     )
     .filter((o) => decides(o.u))
     .sort((a, b) => b.u - a.u);
-  if (coarsest) {
-    const what = kinds.length > 1 ? ` what the ${GAUGE_KIND_NAME[coarsest.kind].toLowerCase()} gave` : ' it';
-    return `${coarsest.gauge.tag} tells to ±${text(coarsest.u)}: take${what} again with that.`;
-  }
+  if (coarsest) return { kind: 'finer', tag: coarsest.gauge.tag, u: coarsest.u, of: kinds.length > 1 ? coarsest.kind : null };
   const finest = kinds.flatMap((k) => finestOf(k, versions) ?? []);
   if (kinds.length > 1 && finest.length === kinds.length && finest.every((g) => !used.has(g.gaugeId))) {
     const u = 2 * factor * withGauges(judged, leans, (l) => finestOf(l.kind, versions));
-    if (decides(u)) return `${finest.map((g) => g.tag).join(' and ')} tell to ±${text(u)} together: take both again with those.`;
+    if (decides(u)) return { kind: 'finest_together', tags: finest.map((g) => g.tag), u };
   }
-  const names = kinds.map((k) => GAUGE_KIND_NAME[k].toLowerCase()).join(' or ');
-  if (judged.lies === 'past') return `No ${names} on the rack tells that near. It lies outside: decide as if it were past.`;
-  const who =
-    judged.characteristic.gravity === 'safety'
-      ? 'a lead may accept it after the finest gauge was used'
-      : 'it may be accepted with a reason';
-  return `No ${names} on the rack tells that near. Clean it and take it once more; it lies inside, and ${who}.`;
+  return { kind: 'no_gauge', kinds };
 }

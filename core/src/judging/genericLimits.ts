@@ -3,12 +3,12 @@ import type { Generic } from '../catalogue/measured/types.ts';
 import type { Slot } from '../layout/graph.ts';
 import { axleOf } from '../layout/kinds.ts';
 import type { Vehicle } from '../ledger/vehicleRecords.ts';
-import { BORE_WEAR_LIMIT } from '../catalogue/measured/practice.ts';
+import { BORE_WEAR_LIMIT, WORKSHOP_PRACTICE } from '../catalogue/measured/practice.ts';
 import { boreWearLimit } from '../metrology/bore.ts';
 import type { LimitVersion } from '../verdict/limits.ts';
 
 function genericOf(c: Characteristic, facts: Generic): LimitVersion {
-  const { name = c.id, bound, gravity, at = null, low = null, high = null, nominal = null, where = 'common workshop practice' } = facts;
+  const { name = c.id, bound, gravity, at = null, low = null, high = null, nominal = null, where = WORKSHOP_PRACTICE } = facts;
   return {
     ...{ id: `generic:${name}:1`, seriesId: `generic:${name}`, characteristic: c.id, scope: 'shop', appliesTo: null },
     ...{ make: null, model: null, yearFrom: null, yearTo: null, variant: null, axle: null, machineTo: null, atLeast: false },
@@ -34,25 +34,28 @@ function isDriven(slot: Slot, vehicle: OfVehicle): boolean | null {
 }
 const not = (said: boolean | null): boolean | null => (said === null ? null : !said);
 
+/** What nobody has said of a part, and what its limit hangs on: how its bearing is made, or whether its wheel is driven. */
+export type Unsaid = 'bearing' | 'driven';
+
 /** Generic limits that hold for one way of being made only, and what to say while nobody said which. */
-const ONLY_FOR: Readonly<Record<string, { readonly holds: Holds; readonly ask: string }>> = {
+const ONLY_FOR: Readonly<Record<string, { readonly holds: Holds; readonly ask: Unsaid | null }>> = {
   ...Object.fromEntries(
     (['taper', 'unit'] as const).map((way) => [
       `generic:hub_end_float_${way}`,
       {
         holds: (s: Slot) => (s.style === null ? null : (s.style === 'taper_adjustable') === (way === 'taper')),
-        ask: 'Which bearing? Adjustable taper rollers need some float, an angular ball or unit bearing nearly none. Say it in the layout.',
+        ask: 'bearing',
       },
     ]),
   ),
-  'generic:bore_wear_small': { holds: (s) => s.boreMm === null || boreWearLimit(s.boreMm) === BORE_WEAR_LIMIT.small, ask: '' },
-  'generic:bore_wear_large': { holds: (s) => s.boreMm !== null && boreWearLimit(s.boreMm) === BORE_WEAR_LIMIT.large, ask: '' },
+  'generic:bore_wear_small': { holds: (s) => s.boreMm === null || boreWearLimit(s.boreMm) === BORE_WEAR_LIMIT.small, ask: null },
+  'generic:bore_wear_large': { holds: (s) => s.boreMm !== null && boreWearLimit(s.boreMm) === BORE_WEAR_LIMIT.large, ask: null },
   ...Object.fromEntries(
     (['driven', 'free'] as const).map((way) => [
       `generic:wheel_drag_after_${way}`,
       {
         holds: (s: Slot, v: OfVehicle) => (way === 'driven' ? isDriven(s, v) : not(isDriven(s, v))),
-        ask: 'Is this wheel driven? A driven one turns harder in neutral. Say at Book in which wheels are.',
+        ask: 'driven',
       },
     ]),
   ),
@@ -64,11 +67,11 @@ export function genericFor(slot: Slot | undefined, vehicle: OfVehicle = null): r
 }
 
 /** What has to be said before it is known which of several limits holds; null where nothing has. */
-export function unsaidOf(limits: readonly (LimitVersion | null)[], slot: Slot | undefined, vehicle: OfVehicle): string | null {
+export function unsaidOf(limits: readonly (LimitVersion | null)[], slot: Slot | undefined, vehicle: OfVehicle): Unsaid | null {
   if (!slot) return null;
   const open = limits.flatMap((l) => {
     const only = l ? ONLY_FOR[l.seriesId] : undefined;
-    return only && only.holds(slot, vehicle) === null ? [only.ask] : [];
+    return only && only.holds(slot, vehicle) === null && only.ask !== null ? [only.ask] : [];
   });
   return open[0] ?? null;
 }

@@ -3,16 +3,19 @@ import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import type { Slot } from '../layout/graph.ts';
 import { type BoreJudged, type BoreMaterial, judgeBore } from '../metrology/bore.ts';
-import { toResult } from '../quantity/domainError.ts';
+import { type DomainError, toResult } from '../quantity/domainError.ts';
 import { findLimits } from '../verdict/limits.ts';
 import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { limitTarget } from './judge.ts';
 import { type DamageSegment, stretchesAt } from './stretches.ts';
 
+/** What has to be known before a bore can be judged. */
+export type BoreMissing = 'bore' | 'piston' | 'bore_new' | 'swept_zone' | 'pit_depth';
+
 export interface Honing {
   readonly result: BoreJudged | null;
-  readonly refused: string | null;
-  readonly missing: readonly string[];
+  readonly refused: DomainError | null;
+  readonly missing: readonly BoreMissing[];
   readonly nominal: number | null;
   readonly honeTo: number | null;
   readonly zone: { readonly from: number; readonly to: number } | null;
@@ -31,7 +34,7 @@ export function honing(book: Book, slot: Slot, material: BoreMaterial): Honing {
   const pistonSet = newest.get('piston_diameter');
   const zoneSet = newest.get('bore_zone');
   const part = book.file.parts.find((p) => p.id === partId);
-  const missing: string[] = [];
+  const missing: BoreMissing[] = [];
   const depths = ['mouth', 'middle', 'bottom'].map((d) =>
     boreSet ? book.taken(boreSet).flatMap((t) => (t.reading.place === d ? [t.value] : [])) : [],
   );
@@ -40,11 +43,11 @@ export function honing(book: Book, slot: Slot, material: BoreMaterial): Honing {
   const [from, to] = [at('from'), at('to')];
   const zone = from !== null && to !== null ? { from, to } : null;
   const pits = stretchesAt(book, slot.id);
-  if (depths.every((d) => d.length === 0)) missing.push('the bore');
-  if (piston.length === 0) missing.push('the piston to be fitted');
-  if (slot.boreMm === null) missing.push('the bore when new (in the layout)');
-  if (zone === null) missing.push('the zone that the seals sweep');
-  if (pits.some((p) => p.depth === null)) missing.push('how deep the pits are');
+  if (depths.every((d) => d.length === 0)) missing.push('bore');
+  if (piston.length === 0) missing.push('piston');
+  if (slot.boreMm === null) missing.push('bore_new');
+  if (zone === null) missing.push('swept_zone');
+  if (pits.some((p) => p.depth === null)) missing.push('pit_depth');
   const limitOf = (id: 'bore_wear' | 'bore_clearance') =>
     findLimits(
       [...book.file.limits, ...genericFor(slot, book.file.vehicle)],
@@ -69,19 +72,5 @@ export function honing(book: Book, slot: Slot, material: BoreMaterial): Honing {
       ...(clearance?.at != null && clearance.bound === 'upper' && { clearanceLimit: clearance.at }),
     }),
   );
-  return tried.ok ? { ...known, result: tried.value, refused: null } : { ...known, result: null, refused: tried.refusal.message };
-}
-
-/** What a bore allows, in words. */
-export function honingWords(h: Honing): string {
-  if (h.refused) return h.refused;
-  if (!h.result) return `Not known yet: ${h.missing.join(', ')}.`;
-  const { result } = h;
-  if (result.wearPast) return 'The bore is worn past its limit: sleeve or replace.';
-  if (result.clearancePast) return 'The piston has too much clearance in this bore: sleeve or replace, or another piston.';
-  if (result.decision === 'use') return 'No pit lies where a seal rests or sweeps: it may be used as it is.';
-  if (result.decision === 'hone') return 'The pits come out with a light hone and the clearance still holds.';
-  return h.honeTo === null
-    ? 'A pit lies where a seal sweeps, and no hone-to figure is on file: no hone. Sleeve or replace.'
-    : 'A pit lies where a seal sweeps and is too deep to hone out, or the metal is not honed: sleeve or replace.';
+  return tried.ok ? { ...known, result: tried.value, refused: null } : { ...known, result: null, refused: tried.refusal };
 }

@@ -12,15 +12,30 @@ import type { Vehicle } from '../ledger/vehicleRecords.ts';
 import { isProvisional } from '../metrology/provisional.ts';
 import { callBacksOn } from '../metrology/rack.ts';
 import type { Reduced } from '../metrology/reduce.ts';
-import { groupThousands } from '../quantity/display.ts';
-import { toResult } from '../quantity/domainError.ts';
+import { type DomainError, toResult } from '../quantity/domainError.ts';
 import { type Bound, type Judgement, type Verdict, decide } from '../verdict/decide.ts';
 import { type LimitTarget, type LimitVersion, boundOf, findLimits } from '../verdict/limits.ts';
 import { compareSeverity, worst } from '../verdict/severity.ts';
 import { type Wear, type WearPoint, wear } from '../verdict/wear.ts';
-import { alongWith, pairedFiguresAt } from './pairedFigures.ts';
-import { contradiction } from './contradicts.ts';
-import { axleOfSlot, genericFor, unsaidOf } from './genericLimits.ts';
+import { pairedFiguresAt } from './pairedFigures.ts';
+import { type Contradiction, contradiction } from './contradicts.ts';
+import { type Unsaid, axleOfSlot, genericFor, unsaidOf } from './genericLimits.ts';
+
+/** Why nothing is foretold of the wear of a part. */
+export type NoWear =
+  | { readonly kind: 'refused'; readonly refusal: DomainError }
+  /** Distance run between the figures, and ahead to the next service, km. */
+  | { readonly kind: 'too_little_run'; readonly run: number; readonly ahead: number };
+
+type Carried = 'contradicts' | 'unsaid' | 'past_because' | 'sense' | 'bearing_first';
+/** What a verdict says about its own footing. `contradicts`, `unsaid`, `past_because` and `sense` repeat what the figure carries. */
+export type Note =
+  | { readonly kind: Carried }
+  | { readonly kind: 'dirty' | 'warm' | 'no_gauge' | 'limit_wrong_side' | 'limit_unchecked' | 'part_has_own_number' }
+  | { readonly kind: 'along_with'; readonly slot: Slot }
+  | { readonly kind: 'calibration_past'; readonly tag: string; readonly due: string }
+  | { readonly kind: 'called_back'; readonly tag: string; readonly offBy: number; readonly since: string }
+  | { readonly kind: 'again_agrees' | 'again_differs'; readonly by: string | null };
 
 /** One figure held against its limit, with all it leans on. */
 export interface Judged {
@@ -39,8 +54,8 @@ export interface Judged {
   readonly conflict: boolean;
   readonly enough: boolean;
   readonly wear: Wear | null;
-  /** Why nothing is foretold of its wear, in a sentence; null where something is, or nothing was to be. */
-  readonly noWear: string | null;
+  /** Why nothing is foretold of its wear; null where something is, or nothing was to be. */
+  readonly noWear: NoWear | null;
   readonly toNextService: number;
   /** What distances are said in for this vehicle. */
   readonly distanceUnit: 'km' | 'mi';
@@ -49,12 +64,12 @@ export interface Judged {
   /** Safety, and nearer to the limit than twice the uncertainty: another person measures it again, without seeing this. */
   readonly asksSecond: boolean;
   readonly second: BlindRemeasurement | null;
-  /** What the figure contradicts, in a sentence; null where nothing, or somebody else measured the same. */
-  readonly contradicts: string | null;
+  /** What the figure contradicts; null where nothing, or somebody else measured the same. */
+  readonly contradicts: Contradiction | null;
   /** What has to be said of the part before it can be held against a limit; null where nothing has. */
-  readonly unsaid: string | null;
-  /** What the verdict has to say about its own footing. */
-  readonly notes: readonly string[];
+  readonly unsaid: Unsaid | null;
+  /** What the verdict has to say about its own footing, the weightiest first. */
+  readonly notes: readonly Note[];
 }
 
 /** Distance to the next brake inspection where nothing else is known, km (house default). */
@@ -102,7 +117,7 @@ const MIN_RUN_SHARE = 0.1;
 
 interface Foretold {
   readonly wear: Wear | null;
-  readonly why: string | null;
+  readonly why: NoWear | null;
 }
 const NOTHING_SAID: Foretold = { wear: null, why: null };
 
@@ -131,37 +146,32 @@ function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): 
   if (points.length === 0 || (points.length === 1 && fresh === null)) return NOTHING_SAID;
   const ahead = kmToNextService(counters);
   const tried = toResult(() => wear(points, of.wears ?? 'falls', bound.at, ahead, fresh));
-  if (!tried.ok) return { wear: null, why: tried.refusal.message };
+  if (!tried.ok) return { wear: null, why: { kind: 'refused', refusal: tried.refusal } };
   const runs = [...points.map((p) => p.run), ...(points.length === 1 && fresh ? [fresh.run] : [])];
   const ran = Math.max(...runs) - Math.min(...runs);
   if (ran >= MIN_RUN_SHARE * ahead) return { wear: tried.value, why: null };
-  const km = (v: number): string => groupThousands(Math.round(v));
-  return {
-    wear: null,
-    why: `Only ${km(ran)} km were run between the figures: too few to foretell anything over the ${km(ahead)} km to the next service.`,
-  };
+  return { wear: null, why: { kind: 'too_little_run', run: ran, ahead } };
 }
 
-const RULES: readonly { readonly when: (set: ReadingSet) => boolean; readonly say: string }[] = [
-  { when: (s) => s.surface === 'dirty', say: 'Taken on a dirty surface: rust reads as runout. Provisional until taken clean.' },
-  { when: (s) => !s.cold, say: 'Taken warm. Parts are measured cold.' },
-];
-
-function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string): string[] {
-  const notes = RULES.filter((r) => r.when(set)).map((r) => r.say);
+function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string): Note[] {
+  const notes: Note[] = [
+    ...(set.surface === 'dirty' ? [{ kind: 'dirty' as const }] : []),
+    ...(set.cold ? [] : [{ kind: 'warm' as const }]),
+  ];
   const used = reduced.governing.map((r) => r.gaugeVersionId);
-  if (used.includes(null)) notes.push('No gauge named: the usual gauge’s generic accuracy was taken.');
+  if (used.includes(null)) notes.push({ kind: 'no_gauge' });
   for (const id of new Set(used)) {
     const gauge = file.gauges.find((g) => g.id === id);
     if (gauge?.calibrationDue && gauge.calibrationDue < today.slice(0, 10)) {
-      notes.push(`${gauge.tag} is past its calibration date (${gauge.calibrationDue}).`);
+      notes.push({ kind: 'calibration_past', tag: gauge.tag, due: gauge.calibrationDue });
     }
   }
   for (const r of reduced.governing) {
     const gauge = file.gauges.find((g) => g.id === r.gaugeVersionId);
     for (const c of callBacksOn(gauge, r.happenedAt, file.callBacks)) {
-      const said = `${gauge?.tag ?? ''} was called back: off by up to ${c.offBy} from ${c.since.slice(0, 10)} on. The doubt is counted in.`;
-      if (!notes.includes(said)) notes.push(said);
+      const note = { kind: 'called_back' as const, tag: gauge?.tag ?? '', offBy: c.offBy, since: c.since.slice(0, 10) };
+      if (!notes.some((n) => n.kind === note.kind && n.tag === note.tag && n.offBy === note.offBy && n.since === note.since))
+        notes.push(note);
     }
   }
   return notes;
@@ -202,6 +212,11 @@ function bearingIsPast(book: Book, of: Characteristic, slot: Slot | undefined, t
   return float !== undefined && judgeSet(book, float, today).some((j) => j.verdict === 'past');
 }
 
+/** Distance of a figure to the governing end of its limit, positive on the good side, in its unit; null without a limit. */
+export function roomLeft(j: Judged): number | null {
+  return roomTo(j.bound, j.reduced.value);
+}
+
 /** What another person measured without seeing the first, and what it adds to the verdict. */
 function again(book: Book, set: ReadingSet, of: Characteristic, reduced: Reduced): { second: BlindRemeasurement; reduced: Reduced } | null {
   const twin = set.blind ? null : blindRemeasurementOf(book, set);
@@ -209,15 +224,15 @@ function again(book: Book, set: ReadingSet, of: Characteristic, reduced: Reduced
   return twin && theirs ? { second: compareSecond(reduced, theirs, twin), reduced: { ...reduced, ...theirs } } : null;
 }
 
-function limitNotes(limit: LimitVersion | null, ofItsOwn: boolean): string[] {
+function limitNotes(limit: LimitVersion | null, ofItsOwn: boolean): Note[] {
   if (!limit) return [];
   const unchecked = limit.source !== 'generic' && limit.checkedBy === null;
   const useless = limit.bound !== 'range' && limit.bound !== (characteristic(limit.characteristic)?.bound ?? limit.bound);
   const elsewhere = ofItsOwn && (limit.scope === 'vehicle' || limit.scope === 'type');
   return [
-    ...(useless ? ['The limit on file lies on the wrong side of such a figure: enter it again.'] : []),
-    ...(unchecked ? ['The limit has not been checked against its source by a second person.'] : []),
-    ...(elsewhere ? ['The limit is the vehicle’s; this part has a number of its own.'] : []),
+    ...(useless ? [{ kind: 'limit_wrong_side' as const }] : []),
+    ...(unchecked ? [{ kind: 'limit_unchecked' as const }] : []),
+    ...(elsewhere ? [{ kind: 'part_has_own_number' as const }] : []),
   ];
 }
 
@@ -251,24 +266,21 @@ function judgeReduced(book: Book, set: ReadingSet, reduced: Reduced, today: stri
   const early = !enough && own !== 'past';
   const verdicts: Verdict[] = [early ? 'not_gauged' : own];
   if (bearingFirst && !early) verdicts.push('cant_tell');
-  const notes = [
-    ...(contradicts === null ? [] : [contradicts]),
-    ...(unsaid === null ? [] : [unsaid]),
-    ...(reduced.pastBecause === undefined ? [] : [reduced.pastBecause]),
-    ...(reduced.sense === undefined ? [] : [`It is ${reduced.sense}.`]),
+  const when = (holds: boolean, kind: Carried): Note[] => (holds ? [{ kind }] : []);
+  const notes: Note[] = [
+    ...when(contradicts !== null, 'contradicts'),
+    ...when(unsaid !== null, 'unsaid'),
+    ...when(reduced.pastBecause !== undefined, 'past_because'),
+    ...when(reduced.sense !== undefined, 'sense'),
     ...notesOf(file, set, reduced, today),
     ...limitNotes(limit, Boolean(part?.partNumber)),
-    ...(bearingFirst ? ['Bearing first: its end float is past the limit.'] : []),
+    ...when(bearingFirst, 'bearing_first'),
   ];
   if (repeat) {
-    const who = file.people.find((p) => p.id === repeat.second.authorId)?.name ?? 'another person';
+    const who = file.people.find((p) => p.id === repeat.second.authorId)?.name ?? null;
     if (!doubtful) verdicts.push(holdAgainst(book, set, of, repeat.reduced, limit).decision.verdict);
     if (!repeat.second.agrees) verdicts.push('cant_tell');
-    notes.push(
-      repeat.second.agrees
-        ? `Measured again by ${who}, who did not see the first: the two agree.`
-        : `${who} measured something else: find out why.`,
-    );
+    notes.push({ kind: repeat.second.agrees ? 'again_agrees' : 'again_differs', by: who });
   }
   const near = held.some((h) => asksForSecond(of.gravity, roomTo(h.bound, reduced.value), reduced.expanded));
   return {
@@ -315,8 +327,8 @@ export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
 export function judgeBetween(book: Book, slot: Slot, today: string): Judged[] {
   const all = pairedFiguresAt(book, slot).flatMap((b) => {
     const judged = judgeReduced(book, b.set, b.reduced, today);
-    const along = alongWith(b, slot);
-    return judged ? [{ ...judged, notes: along === '' ? judged.notes : [along, ...judged.notes] }] : [];
+    const along: Note[] = b.with.id === slot.id ? [] : [{ kind: 'along_with', slot: b.with }];
+    return judged ? [{ ...judged, notes: [...along, ...judged.notes] }] : [];
   });
   const governs = new Map<string, Judged>();
   for (const j of all) {

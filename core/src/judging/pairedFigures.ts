@@ -4,7 +4,7 @@ import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
-import { type Slot, counterpart, placeName, unitMates } from '../layout/graph.ts';
+import { type Slot, counterpart, unitMates } from '../layout/graph.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import { ofOneGauge } from '../metrology/figures.ts';
 import type { Reduced } from '../metrology/reduce.ts';
@@ -155,9 +155,4 @@ export function pairedFiguresAt(book: Book, slot: Slot): PairedFigure[] {
   const pressure = sides('line_pressure');
   for (const reduced of pressure ? pressurePairs(...pressure) : []) if (pressure) add(pressure[0], other, reduced);
   return found;
-}
-
-/** What a figure between two places also leans on, in words. */
-export function alongWith(b: PairedFigure, slot: Slot): string {
-  return b.with.id === slot.id ? '' : `With the ${placeName(b.with).toLowerCase()}.`;
 }

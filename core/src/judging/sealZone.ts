@@ -5,13 +5,28 @@ import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Layout, type Slot, slotById, unitMates } from '../layout/graph.ts';
 import { inForce } from '../ledger/inForce.ts';
+import type { PadPlace } from '../metrology/padLining.ts';
 import { type LiningState, type PitZone, type Reach, type SealFacts, pitZone } from '../metrology/pitZone.ts';
-import { toResult } from '../quantity/domainError.ts';
+import { type DomainError, toResult } from '../quantity/domainError.ts';
 import { type LimitVersion, findLimits } from '../verdict/limits.ts';
 import { mean } from '../verdict/uncertainty.ts';
 import { axleOfSlot, genericFor } from './genericLimits.ts';
 import { limitTarget } from './judge.ts';
 import { type DamageSegment, stretchesAt } from './stretches.ts';
+
+/** What has to be known before it can be said where a seal sweeps; what is of when new or at discard stands in the limit book. */
+export type SealMissing =
+  | 'mouth'
+  | 'seal_place'
+  | 'seal_width'
+  | 'sealing_length'
+  | 'lining_new'
+  | 'lining_discard'
+  | `${PadPlace}_pad`
+  | `${PadPlace}_lining`
+  | 'rotor_new'
+  | 'rotor_discard'
+  | 'rotor';
 
 export interface SealZone {
   readonly caliper: 'fixed' | 'floating';
@@ -21,9 +36,9 @@ export interface SealZone {
   readonly seal: SealFacts | null;
   readonly result: PitZone | null;
   /** Why the linings do not fit or a pit cannot be judged. */
-  readonly refused: string | null;
-  /** What is not known yet, in words. */
-  readonly missing: readonly string[];
+  readonly refused: DomainError | null;
+  /** What is not known yet. */
+  readonly missing: readonly SealMissing[];
 }
 
 function limitFor(book: Book, id: CharacteristicId, slot: Slot): LimitVersion | null {
@@ -59,25 +74,25 @@ export function sealZone(book: Book, slot: Slot): SealZone {
   const caliper = slot.parentId ? slotById(layout, slot.parentId) : undefined;
   const fixed = caliper?.style === 'fixed';
   const [pads, rotor] = [at('pads'), at('rotor')];
-  const missing: string[] = [];
-  const want = <T>(value: T | null, name: string): T | null => {
+  const missing: SealMissing[] = [];
+  const want = <T>(value: T | null, name: SealMissing): T | null => {
     if (value === null && !missing.includes(name)) missing.push(name);
     return value;
   };
-  const mouth = want(one(slot, 'piston_seal', 'mouth to face'), 'mouth of the bore to the rotor’s face or the fingers');
-  const below = want(one(slot, 'piston_seal', 'seal below mouth'), 'where the seal sits');
-  const width = want(one(slot, 'piston_seal', 'seal width'), 'width of the seal');
-  const length = want(one(slot, 'piston_seal', 'sealing length'), 'sealing length of the piston');
-  const lining = (pad: string): number | null => {
+  const mouth = want(one(slot, 'piston_seal', 'mouth to face'), 'mouth');
+  const below = want(one(slot, 'piston_seal', 'seal below mouth'), 'seal_place');
+  const width = want(one(slot, 'piston_seal', 'seal width'), 'seal_width');
+  const length = want(one(slot, 'piston_seal', 'sealing length'), 'sealing_length');
+  const lining = (pad: PadPlace): number | null => {
     const list = valuesOf(pads, 'pad_lining', (p) => p.startsWith(`${pad}:`));
     return list.length > 0 ? mean(list) : null;
   };
   const padLimit = pads ? limitFor(book, 'pad_lining', pads) : null;
-  const padNew = want(padLimit?.nominal ?? null, 'lining thickness when new (limit book)');
-  const padDiscard = want(padLimit?.at ?? null, 'discard thickness of the lining (limit book)');
-  const padOf = (pad: string): Record<LiningState, number> | null => {
-    const total = want(one(pads, 'pad_total', pad), `${pad} pad with backing and shims`);
-    const worn = want(lining(pad), `lining of the ${pad} pad`);
+  const padNew = want(padLimit?.nominal ?? null, 'lining_new');
+  const padDiscard = want(padLimit?.at ?? null, 'lining_discard');
+  const padOf = (pad: PadPlace): Record<LiningState, number> | null => {
+    const total = want(one(pads, 'pad_total', pad), `${pad}_pad`);
+    const worn = want(lining(pad), `${pad}_lining`);
     if (total === null || worn === null || padNew === null || padDiscard === null) return null;
     const backing = total - worn;
     return { as_found: total, new: backing + padNew, discard: backing + padDiscard };
@@ -88,9 +103,9 @@ export function sealZone(book: Book, slot: Slot): SealZone {
   const outer = fixed ? null : padOf('outer');
   const thickness = valuesOf(rotor, 'rotor_thickness', () => true);
   const rotorLimit = rotor ? limitFor(book, 'rotor_thickness', rotor) : null;
-  const rotorNew = want(rotorLimit?.nominal ?? null, 'rotor thickness when new (limit book)');
-  const rotorDiscard = want(rotorLimit?.at ?? null, 'discard thickness of the rotor (limit book)');
-  const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor thickness');
+  const rotorNew = want(rotorLimit?.nominal ?? null, 'rotor_new');
+  const rotorDiscard = want(rotorLimit?.at ?? null, 'rotor_discard');
+  const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor');
   const replaced = rotor !== undefined && inForce(book.stand(decisions).filter((d) => d.slotId === rotor.id)).now?.option === 'replace';
   const pits = stretchesAt(book, slot.id);
   const seal =
@@ -119,19 +134,5 @@ export function sealZone(book: Book, slot: Slot): SealZone {
     };
   }
   const tried = toResult(() => pitZone(reach, seal, pits));
-  return tried.ok ? { ...none, result: tried.value } : { ...none, refused: tried.refusal.message };
-}
-
-/** What the zone says, in words: found, and what to do. */
-export function sealZoneWords(z: SealZone): string {
-  if (z.refused) return z.refused;
-  if (!z.result) return z.pits.length === 0 ? 'No pit was written down on this piston.' : `Not known yet: ${z.missing.join(', ')}.`;
-  const { result } = z;
-  const leaves = result.leavesSeal ? ' Worn out, the set would let the piston leave its seal.' : '';
-  if (z.pits.length === 0) return `No pit was written down on this piston.${leaves}`;
-  const withPad = z.caliper === 'fixed' ? ` Reckoned with the ${z.pad} pad, on which this piston presses.` : '';
-  if (result.wornPadTrap)
-    return `Tight today on worn pads: the seal stands beside the pit. New pads push the piston home, and the pit comes under the seal: it will leak then. Reject the piston.${leaves}${withPad}`;
-  if (result.reject) return `A pit lies where the seal rests or sweeps between worn and new linings. Reject the piston.${leaves}${withPad}`;
-  return `Every pit stays clear of the seal in all three states. The piston may be used for them.${leaves}${withPad}`;
+  return tried.ok ? { ...none, result: tried.value } : { ...none, refused: tried.refusal };
 }

@@ -3,8 +3,7 @@ import type { ReadingSet } from '../ledger/families/sets.ts';
 import { type Reindexing, holeOnStudOne, phasorOf, reindex, stepsToTurn } from '../metrology/reindexing.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
 import { runoutOf } from '../metrology/takenIn.ts';
-import { fixed } from '../quantity/display.ts';
-import { toResult } from '../quantity/domainError.ts';
+import { type DomainError, toResult } from '../quantity/domainError.ts';
 
 /** Where the search for a rotor's best position on its studs stands. */
 export interface OnStuds {
@@ -14,7 +13,7 @@ export interface OnStuds {
   readonly second: Sweep | null;
   readonly result: Reindexing | null;
   /** Why two sweeps give no result. */
-  readonly refused: string | null;
+  readonly refused: DomainError | null;
   /** Studs to turn it on by for the second sweep. */
   readonly turn: number;
   /** Hole of the rotor that belongs on hub stud 1, counted from the one that sat there first as hole 1. */
@@ -52,12 +51,12 @@ export function onStuds(book: Book, slotId: string, partId: string | null, studs
   const second = first && (sweeps.find((s) => s.set.turn % studs !== 0 && s.set.happenedAt > first.set.happenedAt) ?? null);
   const turn = toResult(() => stepsToTurn(studs));
   const none = { first, second, result: null, refused: null, turn: turn.ok ? turn.value : 1, hole: null, proof: null, stays: false };
-  if (!turn.ok) return { ...none, refused: turn.refusal.message };
+  if (!turn.ok) return { ...none, refused: turn.refusal };
   if (!first || !second) return none;
   const tried = toResult(() =>
     reindex({ studs, steps: second.set.turn, limit, first: phasorOf(first.runout), second: phasorOf(second.runout) }),
   );
-  if (!tried.ok) return { ...none, refused: tried.refusal.message };
+  if (!tried.ok) return { ...none, refused: tried.refusal };
   const result = tried.value;
   const gain = (result.predicted[0] ?? 0) - result.bestTir;
   return {
@@ -66,23 +65,5 @@ export function onStuds(book: Book, slotId: string, partId: string | null, studs
     hole: holeOnStudOne(result.best, studs),
     stays: result.best === 0 || gain < WORTH_TURNING,
     proof: sweeps.findLast((s) => s.set.happenedAt > second.set.happenedAt && s.set.turn % studs === result.best) ?? null,
-  };
-}
-
-/** What the sweeps of a rotor on its hub say, in words; each empty where there is nothing to say yet. */
-export function studsWords(f: OnStuds): { readonly advice: string; readonly apart: string; readonly proof: string } {
-  const mm = (v: number | undefined): string => fixed(v ?? 0, 2);
-  const r = f.result;
-  const proof = f.proof ? `Proof sweep: total ${mm(f.proof.runout.tir)} mm, wobble ${mm(f.proof.runout.wobble)} mm.` : '';
-  if (!r) return { advice: '', apart: '', proof };
-  const apart = `Rotor ${mm(r.rotor.tir)}, hub ${mm(r.hub.tir)} mm of wobble, told apart by two sweeps.`;
-  if (r.hubOverLimit)
-    return { advice: `The hub alone makes ${mm(r.hub.tir)} mm: no position of the rotor helps. Clean or replace the hub.`, apart, proof };
-  if (f.stays) return { advice: `It sits as well as it can: about ${mm(r.bestTir)} mm of wobble. Put it back as it was.`, apart, proof };
-  const still = r.bestWithinLimit ? '' : ' That is still over the limit.';
-  return {
-    advice: `Put hole ${f.hole} on stud 1: ${mm(r.predicted[0])} becomes about ${mm(r.bestTir)} mm of wobble.${still}`,
-    apart,
-    proof,
   };
 }

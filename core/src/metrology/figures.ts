@@ -1,8 +1,18 @@
 import type { Characteristic } from '../catalogue/characteristics.ts';
 import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, usualGaugeAt } from '../catalogue/measurements.ts';
+import type { DomainError } from '../quantity/domainError.ts';
 import { type GaugeErrors, mean, ofMean, ofSingle, ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
 import { type Taken, splitOf } from './takenIn.ts';
+
+/** Why enough readings do not make a figure yet: a gap in their angles, no ring with enough of them, or angles that no fit takes. */
+export type NotYet =
+  | { readonly kind: 'gap'; readonly degrees: number }
+  | { readonly kind: 'no_ring' }
+  | { readonly kind: 'refused'; readonly refusal: DomainError };
+
+/** Why a figure is past whatever its limit. */
+export type PastBecause = 'first_stroke_to_floor';
 
 /** A figure made of readings, before it belongs to a set. */
 export interface Figure {
@@ -11,9 +21,10 @@ export interface Figure {
   readonly governing: readonly Taken[];
   readonly taken: number;
   readonly needed: number;
-  readonly why?: string;
-  /** Past whatever the limit, with the reason in words. */
-  readonly pastBecause?: string;
+  /** Why enough readings do not make a figure yet. */
+  readonly notYet?: NotYet;
+  /** Past whatever the limit. */
+  readonly pastBecause?: PastBecause;
 }
 
 /** What a figure needs to know besides its readings. */
@@ -35,7 +46,7 @@ const ringsOf = (taken: readonly Taken[]): Taken[][] => {
 
 /** Whether readings were all taken with one gauge: then most of its stated accuracy cancels between them. */
 export function ofOneGauge(id: MeasurementId, list: readonly Taken[]): boolean {
-  return new Set(list.map((t) => t.gaugeId ?? `usual ${usualGaugeAt(id, t.reading.place)}`)).size <= 1;
+  return new Set(list.map((t) => t.gaugeId ?? `usual:${usualGaugeAt(id, t.reading.place)}`)).size <= 1;
 }
 
 /** Errors between readings: over a short span where one gauge gave them all, the full ones of each otherwise. */
@@ -75,21 +86,21 @@ function greatestGap(list: readonly Taken[], turn: number): number | null {
 }
 
 /** Why readings of a ring are no turn: fewer angles than it takes, or a gap between them; null where they are one. */
-function notRound(id: MeasurementId, ring: readonly Taken[], least: number): string | null {
+function notRound(id: MeasurementId, ring: readonly Taken[], least: number): NotYet | null {
   const { pattern } = MEASUREMENTS[id];
   if (pattern.form !== 'round') return null;
   const gap = greatestGap(ring, pattern.turn);
   if (gap === null || gap <= (UNEVEN * pattern.turn) / least + 1e-6) return null;
-  return `They are no turn: the greatest gap is ${Math.round(gap)}°. Take them evenly round.`;
+  return { kind: 'gap', degrees: Math.round(gap) };
 }
 
 /** A figure of readings round; where they leave too wide a gap it is not enough yet, and says so. */
 function evenly(id: MeasurementId, rings: readonly (readonly Taken[])[], least: number, figure: Figure): Figure {
   if (MEASUREMENTS[id].pattern.form !== 'round' || figure.taken < figure.needed) return figure;
-  const whys = rings.map((ring) => (ring.length < least ? '' : notRound(id, ring, least)));
-  if (whys.includes(null)) return figure;
-  const why = whys.find((w) => w !== '' && w !== null) ?? 'No ring or depth has enough readings yet. Take one evenly round.';
-  return { ...figure, needed: figure.taken + 1, why };
+  const reasons = rings.map((ring): NotYet | null => (ring.length < least ? { kind: 'no_ring' } : notRound(id, ring, least)));
+  if (reasons.includes(null)) return figure;
+  const notYet = reasons.find((r) => r?.kind === 'gap') ?? { kind: 'no_ring' };
+  return { ...figure, needed: figure.taken + 1, notYet };
 }
 
 /** Range of a sweep. Where its angles do not let it be split, it is not enough yet, and says why. */
@@ -97,7 +108,7 @@ function sweepOf(id: MeasurementId, list: readonly Taken[], least: number): Figu
   const range = rangeOf(id, list, least);
   if (!range || list.length < least) return range;
   const fit = splitOf(list);
-  return fit.ok ? range : { ...range, needed: list.length + 1, why: fit.refusal.message };
+  return fit.ok ? range : { ...range, needed: list.length + 1, notYet: { kind: 'refused', refusal: fit.refusal } };
 }
 
 function apart(id: MeasurementId, of: Taken | undefined, less: Taken | undefined): Omit<Figure, 'taken' | 'needed'> | null {
@@ -139,7 +150,7 @@ function riseOf(of: Taken, over: Taken): Figure {
     governing: [of, over],
     taken: 2,
     needed: 2,
-    ...(floor && { pastBecause: 'The first stroke went to the floor.' }),
+    ...(floor && { pastBecause: 'first_stroke_to_floor' as const }),
   };
 }
 

@@ -3,21 +3,12 @@ export type { BoreMaterial } from './bore.ts';
 export { DRUM_DEPTHS } from './drum.ts';
 export { PAD_CORNERS, type PadReadings, reducePads } from './padLining.ts';
 export { paintBands } from './paintBands.ts';
-export { LINING_STATE_WORD, LINING_STATES } from './pitZone.ts';
+export { LINING_STATES } from './pitZone.ts';
 export { hangsOnState } from './provisional.ts';
 export { asksForCheck, checkVerdict, goodTo, repeatStudy, roundedUp, tellsApart } from './rack.ts';
 export { type Runout, warpAt, wobbleAt } from './rotorRunout.ts';
-export { shoeArc, shoeArcWords } from './shoeArc.ts';
-export {
-  centringWords,
-  type ChooseInput,
-  chooseLifts,
-  type Chosen,
-  type Lifts,
-  liftsWords,
-  liningCircle,
-  SHOE_ENDS,
-} from './shoeCentring.ts';
+export { shoeArc } from './shoeArc.ts';
+export { type ChooseInput, chooseLifts, type Chosen, type Lifts, liningCircle, SHOE_ENDS } from './shoeCentring.ts';
 export { type LiveValue, stableValue } from './stableValue.ts';
 export { findOutliers } from './outliers.ts';
 export { runoutOf, type Taken } from './takenIn.ts';

@@ -9,10 +9,12 @@ const PAD_PATTERN = 1.0;
 
 export type PadReadings = Readonly<Partial<Record<PadCorner, number>>>;
 
-interface PadPattern {
+export interface PadPattern {
   readonly code: 'inner_thinner' | 'outer_thinner' | 'lengthwise' | 'radial' | 'fixed_uneven';
+  /** mm. */
   readonly difference: number;
-  readonly means: string;
+  /** The pad that is worn so; of an unequal pair the thicker one. */
+  readonly pad: PadPlace;
 }
 
 export interface PadFigures {
@@ -60,12 +62,12 @@ function patternsOf(pads: Readonly<Partial<Record<PadPlace, PadReadings>>>, cali
       found.push({
         code: 'fixed_uneven',
         difference: Math.abs(across),
-        means: `The ${across > 0 ? 'inner' : 'outer'} piston may be seized and not applying, or the other not releasing.`,
+        pad: across > 0 ? 'inner' : 'outer',
       });
     } else if (across < 0) {
-      found.push({ code: 'inner_thinner', difference: -across, means: 'Slides seized or dry, or the piston does not return.' });
+      found.push({ code: 'inner_thinner', difference: -across, pad: 'outer' });
     } else {
-      found.push({ code: 'outer_thinner', difference: across, means: 'The outer slide or the bracket binds.' });
+      found.push({ code: 'outer_thinner', difference: across, pad: 'inner' });
     }
   }
   for (const place of ['inner', 'outer'] as const) {
@@ -75,14 +77,14 @@ function patternsOf(pads: Readonly<Partial<Record<PadPlace, PadReadings>>>, cali
       found.push({
         code: 'lengthwise',
         difference: Math.abs(along),
-        means: `The ${place} pad is worn along its length: caliper not square, worn slides or abutments.`,
+        pad: place,
       });
     const radial = apart(averageOf(pad, ['leading top', 'trailing top']), averageOf(pad, ['leading bottom', 'trailing bottom']));
     if (isTold(radial))
       found.push({
         code: 'radial',
         difference: Math.abs(radial),
-        means: `The ${place} pad is worn across its height: caliper spreading or rotor coning.`,
+        pad: place,
       });
   }
   return found;

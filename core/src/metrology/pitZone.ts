@@ -9,12 +9,6 @@ export interface Stretch {
 /** The three moments in which the seal has to hold. */
 export type LiningState = 'as_found' | 'new' | 'discard';
 export const LINING_STATES: readonly LiningState[] = ['as_found', 'new', 'discard'];
-export const LINING_STATE_WORD: Readonly<Record<LiningState, string>> = {
-  as_found: 'as found',
-  new: 'with new linings',
-  discard: 'at discard',
-};
-
 export type Reach =
   | {
       readonly caliper: 'fixed';
@@ -67,7 +61,7 @@ export class LiningsDoNotFit extends DomainError {
   constructor(state: LiningState) {
     super(
       'linings_do_not_fit',
-      `The linings ${LINING_STATE_WORD[state]} are thicker than there is room for: the piston cannot go back that far.`,
+      `The linings ${{ as_found: 'as found', new: 'with new linings', discard: 'at discard' }[state]} are thicker than there is room for: the piston cannot go back that far.`,
     );
     this.state = state;
   }

@@ -6,10 +6,13 @@ export function isProvisional(set: Pick<ReadingSet, 'surface' | 'cold'>): boolea
   return set.surface === 'dirty' || !set.cold;
 }
 
-/** Why a set closes nothing, in a sentence; null where it may. */
-export function whyProvisional(set: Pick<ReadingSet, 'surface' | 'cold'>): string | null {
-  if (set.surface === 'dirty') return 'Taken on a dirty surface: clean it and take it again.';
-  return set.cold ? null : 'Taken warm: let it cool and take it again.';
+/** Why a set closes nothing. */
+export type ProvisionalCause = 'dirty' | 'warm';
+
+/** Why a set closes nothing; null where it may. */
+export function provisionalCause(set: Pick<ReadingSet, 'surface' | 'cold'>): ProvisionalCause | null {
+  if (set.surface === 'dirty') return 'dirty';
+  return set.cold ? null : 'warm';
 }
 
 /** Whether a figure hangs on how clean and how warm the part is: a length of a part does, a pedal or a torque does not. */

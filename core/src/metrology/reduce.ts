@@ -2,7 +2,7 @@ import { type CharacteristicId, characteristicsFrom } from '../catalogue/charact
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import type { Reading } from '../ledger/families/readings.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
-import { type ReduceContext, reduceCharacteristic } from './figures.ts';
+import { type NotYet, type PastBecause, type ReduceContext, reduceCharacteristic } from './figures.ts';
 import { type Taken, decimalsOf } from './takenIn.ts';
 
 export interface Reduced {
@@ -16,9 +16,9 @@ export interface Reduced {
   readonly needed: number;
   readonly decimals: number;
   /** Why enough readings do not make a figure yet: their angles. */
-  readonly why?: string;
-  /** Past whatever the limit, with the reason in words. */
-  readonly pastBecause?: string;
+  readonly notYet?: NotYet;
+  /** Past whatever the limit. */
+  readonly pastBecause?: PastBecause;
   /** Of a figure that is judged by its amount: which way it goes, in words, and with its sign. */
   readonly sense?: string;
   readonly signed?: number;
@@ -45,7 +45,7 @@ export function reduceSet(set: ReadingSet, taken: readonly Taken[], context: Red
         governing: figure.governing.map((t) => t.reading),
         taken: figure.taken,
         needed: figure.needed,
-        ...(figure.why !== undefined && { why: figure.why }),
+        ...(figure.notYet !== undefined && { notYet: figure.notYet }),
         decimals: c.unit === MEASUREMENTS[set.measurement].unit ? decimalsOf(taken) : 2,
       },
     ];

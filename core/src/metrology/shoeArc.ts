@@ -1,5 +1,4 @@
 import { ARC_AIM } from '../catalogue/measured/practice.ts';
-import { fixed } from '../quantity/display.ts';
 import { DomainError, SLACK } from '../quantity/domainError.ts';
 
 export interface ShoeArc {
@@ -52,22 +51,4 @@ export function shoeArc(input: {
     withinAim: difference >= aim.low - SLACK && difference <= aim.high + SLACK,
     extraLining: drumNew === null ? null : (input.drum - drumNew) / 2,
   };
-}
-
-const CONTACT_WORD: Readonly<Record<ShoeArc['contact'], string>> = {
-  crown: 'touches at the crown',
-  full: 'touches all over',
-  heel_and_toe: 'touches at heel and toe first: it must be arced',
-};
-/** A drum that has grown by less than this takes the lining it had, mm. */
-const WORTH_SAYING = 0.005;
-
-/** How a lining meets its drum, in words. */
-export function shoeArcWords(a: ShoeArc): string {
-  const gaps = `gap at heel and toe ${fixed(a.heelToeGap, 2)} mm, at the crown ${fixed(a.crownGap, 2)} mm`;
-  const grown =
-    a.extraLining !== null && a.extraLining > WORTH_SAYING
-      ? ` The drum has grown: each lining wants ${fixed(a.extraLining, 2)} mm more for the adjuster to start with its fresh travel.`
-      : '';
-  return `${CONTACT_WORD[a.contact]}; ${fixed(a.difference, 2)} mm smaller than the drum, ${gaps}.${grown}`;
 }

@@ -1,4 +1,3 @@
-import { fixed, groupThousands } from '../quantity/display.ts';
 import { DomainError, SLACK } from '../quantity/domainError.ts';
 import { mean } from '../verdict/uncertainty.ts';
 import { solve } from './linearSolve.ts';
@@ -19,7 +18,7 @@ export interface LiningCircle {
   readonly unequal: number;
 }
 
-const spread = (list: readonly number[]): number => Math.max(...list) - Math.min(...list);
+export const spread = (list: readonly number[]): number => Math.max(...list) - Math.min(...list);
 
 /** Algebraic circle (least squares of x² + y² + Dx + Ey + F) as a start for the geometric one. */
 function startOf(points: readonly { x: number; y: number }[]): { x: number; y: number } | null {
@@ -95,7 +94,7 @@ export interface Chosen {
 }
 
 /** The most settings that are tried: beyond it the lists want shortening. */
-const MAX_SETTINGS = 5_000_000;
+export const MAX_SETTINGS = 5_000_000;
 
 /**
  * Tries every setting that the design offers and picks the one with the least unequal clearance: lifting an end moves
@@ -155,33 +154,5 @@ export function chooseLifts(input: ChooseInput): Chosen {
   return { lifts: l, before, after, score: best.score, tried, leftOut };
 }
 
-/** Where the linings stand, in words. */
-export function centringWords(c: LiningCircle): string {
-  const side = `${fixed(Math.abs(c.dx), 2)} mm to the ${c.dx < 0 ? 'left' : 'right'}, ${fixed(Math.abs(c.dy), 2)} mm ${c.dy < 0 ? 'down' : 'up'}`;
-  return `The linings’ centre lies ${fixed(Math.hypot(c.dx, c.dy), 2)} mm off the axle (${side}); the clearance is unequal by ${fixed(c.unequal, 2)} mm.`;
-}
-
-const END_NAME: Readonly<Record<keyof Lifts, string>> = { aHeel: 'A heel', aToe: 'A toe', bHeel: 'B heel', bToe: 'B toe' };
 /** The ends of both shoes that may be lifted, in the order in which settings are tried. */
-export const SHOE_ENDS: readonly { readonly id: keyof Lifts; readonly name: string }[] = (['aHeel', 'aToe', 'bHeel', 'bToe'] as const).map(
-  (id) => ({ id, name: END_NAME[id] }),
-);
-
-/** A chosen setting in words: what to do, what comes of it, and out of how many it was chosen. */
-export function liftsWords(c: Chosen): {
-  readonly setting: string;
-  readonly outcome: string;
-  readonly tried: string;
-  /** Something is to be done. */
-  readonly lifts: boolean;
-} {
-  const lifts = SHOE_ENDS.flatMap(({ id, name }) => (c.lifts[id] === 0 ? [] : [`${name} by ${fixed(c.lifts[id], 2)} mm`]));
-  const setting = lifts.length === 0 ? 'Leave it as it is' : `Lift ${lifts.join(', ')}`;
-  const touch = c.leftOut > 0 ? `, ${groupThousands(c.leftOut)} of them touch` : '';
-  return {
-    setting,
-    lifts: lifts.length > 0,
-    outcome: `${setting}: unequal by ${fixed(c.score, 2)} mm instead of ${fixed(spread(c.before), 2)} mm.`,
-    tried: `${groupThousands(c.tried)} settings tried${touch}; at most ${groupThousands(MAX_SETTINGS)}.`,
-  };
-}
+export const SHOE_ENDS: readonly (keyof Lifts)[] = ['aHeel', 'aToe', 'bHeel', 'bToe'];

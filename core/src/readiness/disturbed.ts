@@ -3,7 +3,8 @@ import { type Layout, type Slot, childrenOf, pathFromMaster, slotById } from '..
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
-import { type DisturbedBy, disturbedWords } from '../wording/en/readiness.ts';
+import { disturbedWords } from '../wording/en/readiness.ts';
+import type { DisturbedBy } from '../wording/reasons.ts';
 
 /** What an event does to the vehicle, as far as proofs depend on it. */
 export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';

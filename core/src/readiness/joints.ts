@@ -1,5 +1,6 @@
-import { type Connection, type Layout, type Slot, placeName, slotById } from '../layout/graph.ts';
-import type { JointEvent, JointEventKind, JointSeal } from '../ledger/families/jointEvents.ts';
+import { type Connection, type Layout, type Slot, slotById } from '../layout/graph.ts';
+import type { JointEvent, JointSeal } from '../ledger/families/jointEvents.ts';
+import { jointName } from '../wording/en/fasteners.ts';
 
 /** A joint: the end of a line at a place. */
 export interface Joint {
@@ -7,6 +8,8 @@ export interface Joint {
   readonly key: string;
   readonly connection: Connection;
   readonly slot: Slot;
+  /** Where the line goes from there. */
+  readonly towards: Slot;
   /** In words: "front left hose, end towards the front union". */
   readonly name: string;
 }
@@ -26,24 +29,6 @@ export interface JointStands {
   readonly weeps: boolean;
 }
 
-export const JOINT_WORD: Readonly<Record<JointEventKind, string>> = {
-  opened: 'Opened',
-  made: 'Made',
-  torqued: 'Torqued',
-  looked: 'Looked at, dry',
-  held: 'Dry under held pressure',
-  weeps: 'Weeps',
-};
-
-/** How a joint may be sealed. Sealant belongs on tapered threads only. Source: handbook 05, A leak shows tomorrow. */
-export const SEAL_NAME: Readonly<Record<JointSeal, string>> = {
-  flare: 'Flare, dry',
-  washers: 'Banjo, new washers',
-  taper_sealant: 'Tapered thread, sealant',
-  o_ring: 'O-ring',
-  other: 'Other',
-};
-
 export function jointKey(connectionId: string, slotId: string): string {
   return `${connectionId}:${slotId}`;
 }
@@ -59,8 +44,7 @@ export function jointsOf(layout: Layout): Joint[] {
       const slot = slotById(layout, here ?? '');
       const other = slotById(layout, there ?? '');
       if (!slot || !other) return [];
-      const name = `${placeName(slot).toLowerCase()}, end towards the ${placeName(other).toLowerCase()}`;
-      return [{ key: jointKey(connection.id, slot.id), connection, slot, name }];
+      return [{ key: jointKey(connection.id, slot.id), connection, slot, towards: other, name: jointName(slot, other) }];
     });
   });
 }

@@ -9,7 +9,8 @@ import type { EventBase } from '../ledger/eventBase.ts';
 import type { Observation } from '../ledger/families/observations.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
-import { type Hindrance, hindranceWords } from '../wording/en/readiness.ts';
+import { hindranceWords } from '../wording/en/readiness.ts';
+import type { Hindrance } from '../wording/reasons.ts';
 
 /** What it takes to know whether something may be gauged at a place; standing events of the vehicle only. */
 export interface GaugedAt {

@@ -1,6 +1,7 @@
 import type { Book } from '../history/book.ts';
 import { type Layout, type Slot, cornersOf, placeName, slotById } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
+import { PLAY } from '../wording/en/play.ts';
 import { bleedersFedThrough } from './disturbed.ts';
 import type { Standing } from './stands.ts';
 import { type PlaceState, stillIn } from './unitState.ts';
@@ -32,16 +33,15 @@ const GONE: readonly PlaceState['state'][] = ['open', 'away'];
 /** How a mechanical or hydraulic press ends at a place whose wheel unit is whole. */
 function pressed(place: PlaceState): PlayStep | null {
   const { slot } = place;
-  const name = placeName(slot).toLowerCase();
   const step = (does: PlayDoes, words: string): PlayStep => ({ slotId: slot.id, does, words });
   if (GONE.includes(place.state)) {
     return slot.circuits.length > 0
-      ? step('leaks', `Fluid comes out where the ${name} ${place.cause?.kind === 'joint_open' ? 'is open at a joint' : 'was'}.`)
-      : step('comes_out', `Nothing holds against it: ${place.why ?? name}.`);
+      ? step('leaks', PLAY.leaksWhere(slot, place.cause?.kind === 'joint_open'))
+      : step('comes_out', PLAY.nothingHolds(slot, place.why));
   }
-  if (place.state === 'blocked') return step('held', `Held, and tells nothing: ${place.why ?? name}.`);
-  if (place.loose !== null) return step('leaks', `May weep: ${place.loose}.`);
-  return MOVING.includes(slot.kind) ? step('moves', `The ${name} moves.`) : null;
+  if (place.state === 'blocked') return step('held', PLAY.held(slot, place.why));
+  if (place.loose !== null) return step('leaks', PLAY.mayWeep(place.loose));
+  return MOVING.includes(slot.kind) ? step('moves', PLAY.moves(slot)) : null;
 }
 
 /** A wheel unit with something missing goes out as one: what it says of itself once, for all that is missing there. */
@@ -51,10 +51,8 @@ function openUnits(layout: Layout, places: readonly PlaceState[]): PlayStep[] {
     const [first] = missing;
     if (!first) return [];
     const hydraulic = layout.slots.some((s) => s.corner === corner && s.circuits.length > 0);
-    const what = hydraulic ? 'pistons' : 'shoes';
-    return [
-      { slotId: first.slot.id, does: 'comes_out', words: `Nothing stops the ${what}: ${missing.map((p) => p.why ?? '').join(', ')}.` },
-    ];
+    const why = missing.map((p) => p.why ?? '');
+    return [{ slotId: first.slot.id, does: 'comes_out', words: PLAY.nothingStops(hydraulic ? 'pistons' : 'shoes', why) }];
   });
 }
 
@@ -93,11 +91,11 @@ export function ifPressed(layout: Layout, control: Control, standing: Standing):
     .map((s): PlayStep => ({
       slotId: s.id,
       does: 'soft',
-      words: `Air lies at the ${placeName(s).toLowerCase()}: the pedal is soft and proves nothing.`,
+      words: PLAY.airLies(s),
     }));
   const all = [...steps, ...air].sort((a, b) => RANK.indexOf(a.does) - RANK.indexOf(b.does));
   return {
-    title: `If I press the ${control.name.toLowerCase()} now`,
+    title: PLAY.ifPressed(control),
     steps: all,
     through: layout.connections.filter((c) => c.kind !== 'feed' && control.reach.has(c.from) && control.reach.has(c.to)).map((c) => c.id),
     danger: all.some((s) => s.does === 'comes_out' || s.does === 'leaks'),
@@ -134,29 +132,20 @@ const FRESH_PAINT_HOURS = 168;
  */
 export function ifOpened(book: Book, standing: Standing, slot: Slot, today: string): Play {
   const { layout } = book.file;
-  const name = placeName(slot).toLowerCase();
-  if (slot.circuits.length === 0) return { title: `If I open the ${name}`, steps: [], through: [], danger: false };
+  if (slot.circuits.length === 0) return { title: PLAY.ifOpened(slot), steps: [], through: [], danger: false };
   const { tanks, through } = reservoirsOf(layout, slot);
   const clamp = stillIn(book.stand(book.file.putIns), book.stand(book.file.takenOuts)).find(
     (p) => p.what === 'clamp' && layout.slots.some((s) => s.id === p.slotId && s.circuits.some((c) => slot.circuits.includes(c))),
   );
-  const steps: PlayStep[] = [{ slotId: slot.id, does: 'runs_out', words: `Fluid runs out at the ${name}.` }];
+  const steps: PlayStep[] = [{ slotId: slot.id, does: 'runs_out', words: PLAY.runsOut(slot) }];
   for (const t of tanks) {
-    const feeds = [
-      ...new Set(
-        layout.slots
-          .filter((s) => s.kind === 'bleeder' && t.circuits.some((c) => s.circuits.includes(c)))
-          .map((s) => placeName(s).toLowerCase()),
-      ),
-    ];
-    const drains = clamp
-      ? `The ${placeName(t).toLowerCase()} is held back by a clamp; without it, it drains.`
-      : `The ${placeName(t).toLowerCase()} drains by itself; it stands above everything${feeds.length > 1 ? ` and feeds ${feeds.length} bleeders` : ''}.`;
-    steps.push({ slotId: t.id, does: 'drains', words: drains });
+    const fed = layout.slots.filter((s) => s.kind === 'bleeder' && t.circuits.some((c) => s.circuits.includes(c)));
+    const feeds = new Set(fed.map(placeName)).size;
+    steps.push({ slotId: t.id, does: 'drains', words: clamp ? PLAY.heldByClamp(t) : PLAY.drains(t, feeds) });
   }
   for (const id of bleedersFedThrough(layout, slot)) {
     const s = slotById(layout, id);
-    if (s) steps.push({ slotId: id, does: 'soft', words: `Air goes to the ${placeName(s).toLowerCase()}: bleed again.` });
+    if (s) steps.push({ slotId: id, does: 'soft', words: PLAY.airGoes(s) });
   }
   const since = new Date(Date.parse(today) - FRESH_PAINT_HOURS * 3600000).toISOString();
   for (const e of book.stand(book.file.partEvents).filter((x) => x.kind === 'coated' && x.happenedAt > since)) {
@@ -167,11 +156,11 @@ export function ifOpened(book: Book, standing: Standing, slot: Slot, today: stri
       steps.push({
         slotId: below.id,
         does: 'spoils',
-        words: `Fresh paint on the ${placeName(below).toLowerCase()}: cover it first, fluid strips it.`,
+        words: PLAY.freshPaint(below),
       });
     }
   }
-  return { title: `If I open the ${name}`, steps, through, danger: steps.some((s) => s.does === 'spoils') };
+  return { title: PLAY.ifOpened(slot), steps, through, danger: steps.some((s) => s.does === 'spoils') };
 }
 
 /** The controls that can be played, each with what it would do. */

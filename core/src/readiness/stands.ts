@@ -3,8 +3,7 @@ import { type ProofItem, proofCloses } from '../catalogue/proofItems.ts';
 import type { Book } from '../history/book.ts';
 import { closedClear } from '../history/due.ts';
 import { answerTo } from '../history/proofAnswers.ts';
-import { type Slot, placeName } from '../layout/graph.ts';
-import { CORNER_NAME } from '../layout/kinds.ts';
+import { type Slot } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
 import { readFastener } from '../ledger/duty.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
@@ -17,6 +16,7 @@ import { type JointStands, touchedJoints } from './joints.ts';
 import { type Proved, endedBy, ends } from './lapsing.ts';
 import { type ControlLock, lockOf, pressedBy } from './pedalLock.ts';
 import { type PlaceState, notComplete, placeStates } from './unitState.ts';
+import { UNDOES } from '../wording/en/fasteners.ts';
 
 /** A record with the event that ended it since; null while it stands. */
 export interface Stands<T> {
@@ -130,7 +130,7 @@ export function wouldUndo(
   const bleeders = layout.slots.flatMap((s) => {
     const now = s.kind === 'bleeder' ? standing.pull(s.id) : null;
     const stands = now !== null && isGood(now) && closedClear(now.record);
-    return stands && ended({ kind: 'bleed', slotId: s.id, ...NEVER }) ? [`Bleeding at the ${placeName(s).toLowerCase()}`] : [];
+    return stands && ended({ kind: 'bleed', slotId: s.id, ...NEVER }) ? [UNDOES.bleeding(s)] : [];
   });
   const points = [...new Set(book.stand(torques).map((t) => t.point))].flatMap((point) => {
     const now = standing.torque(point);
@@ -141,11 +141,7 @@ export function wouldUndo(
     )
       return [];
     const fastener = readFastener(point);
-    return [
-      fastener.of === 'wheel'
-        ? `Torque of the ${CORNER_NAME[fastener.corner].toLowerCase()} wheel nuts`
-        : `Torque at the ${placeName(slot).toLowerCase()}`,
-    ];
+    return [fastener.of === 'wheel' ? UNDOES.wheelTorque(fastener.corner) : UNDOES.torque(slot)];
   });
   return [...bleeders, ...points, ...proofs];
 }

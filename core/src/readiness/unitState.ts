@@ -8,20 +8,9 @@ import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import type { PutIn } from '../ledger/families/putIns.ts';
 import type { TakenOut } from '../ledger/families/takenOuts.ts';
-import { type PlaceCause, placeCauseWords } from '../wording/en/places.ts';
+import { placeCauseWords } from '../wording/en/places.ts';
+import type { PlaceCause, UnitState } from '../wording/reasons.ts';
 import { touchedJoints } from './joints.ts';
-
-/** How a place stands as a thing that can be pressed or driven, from what was done to it and nothing else. */
-export type UnitState = 'complete' | 'temporary' | 'blocked' | 'away' | 'open';
-
-/** Short word of a state, as it is flagged on the map. */
-export const STATE_WORD: Readonly<Record<UnitState, string>> = {
-  open: 'off',
-  away: 'away',
-  blocked: 'blocked',
-  temporary: 'for now',
-  complete: 'complete',
-};
 
 export interface PlaceState {
   readonly slot: Slot;

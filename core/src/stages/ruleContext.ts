@@ -1,7 +1,7 @@
 import type { ProofItem } from '../catalogue/proofItems.ts';
 import type { Book } from '../history/book.ts';
 import type { Component } from '../judging/components.ts';
-import type { Owed } from '../judging/consequences.ts';
+import type { Owed } from './owed.ts';
 import type { Observation } from '../ledger/families/observations.ts';
 import type { Standing } from '../readiness/stands.ts';
 

@@ -1,9 +1,9 @@
 import type { Component } from '../judging/components.ts';
-import { placeName } from '../layout/graph.ts';
-import { CORNER_NAME, type Corner } from '../layout/kinds.ts';
+import type { Corner } from '../layout/kinds.ts';
 import { type Fastener, fastenerKey } from '../ledger/duty.ts';
 import { SLACK } from '../quantity/domainError.ts';
 import { REASON } from '../wording/en/duties.ts';
+import { fastenerName, wheelNuts } from '../wording/en/fasteners.ts';
 
 /** A fastener whose torque has to be on record before release. */
 export interface TorquePoint {
@@ -25,14 +25,8 @@ export function isWorked(c: Component): boolean {
   return c.decision !== null && WORKED.includes(c.decision.option);
 }
 
-const BY_KIND: Readonly<Partial<Record<Component['slot']['kind'], string>>> = {
-  caliper: 'mounting bolts',
-  hose: 'end unions',
-  wheel_cylinder: 'fixing',
-  master_cylinder: 'fixing nuts',
-  servo: 'fixing nuts',
-  valve: 'unions',
-};
+/** Kinds of unit that fasteners hold whose torque matters. */
+const HELD: readonly Component['slot']['kind'][] = ['caliper', 'hose', 'wheel_cylinder', 'master_cylinder', 'servo', 'valve'];
 
 /**
  * Critical torques that this job owes: what was opened or taken off, and the wheels of every corner worked on.
@@ -43,12 +37,11 @@ export function torquePoints(components: readonly Component[], corners: readonly
     components.filter((c) => isWorked(c) && ['rotor', 'caliper', 'piston'].includes(c.slot.kind)).map((c) => c.slot.corner),
   );
   const points = components.flatMap((c): TorquePoint[] => {
-    const fastener = BY_KIND[c.slot.kind];
-    if (!fastener) return [];
+    if (!HELD.includes(c.slot.kind)) return [];
     const due = c.slot.kind === 'caliper' ? discWork.has(c.slot.corner) : isWorked(c);
-    return due ? [point({ of: 'unit', kind: c.slot.kind, slotId: c.slot.id }, c.slot.id, `${placeName(c.slot)} ${fastener}`)] : [];
+    return due ? [point({ of: 'unit', kind: c.slot.kind, slotId: c.slot.id }, c.slot.id, fastenerName(c.slot))] : [];
   });
-  const wheels = wheelsOff ? corners.map((corner) => point({ of: 'wheel', corner }, null, `${CORNER_NAME[corner]} wheel nuts`)) : [];
+  const wheels = wheelsOff ? corners.map((corner) => point({ of: 'wheel', corner }, null, wheelNuts(corner))) : [];
   return [...points, ...wheels];
 }
 

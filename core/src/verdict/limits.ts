@@ -7,15 +7,6 @@ export type LimitSource = 'stamped' | 'maker' | 'supplier' | 'measured_new' | 'h
 /** Better sources first. */
 export const SOURCE_RANK: readonly LimitSource[] = ['stamped', 'maker', 'supplier', 'measured_new', 'house', 'generic'];
 
-export const SOURCE_WORD: Readonly<Record<LimitSource, string>> = {
-  stamped: 'stamped on the part',
-  maker: 'maker’s document',
-  supplier: 'supplier’s sheet',
-  measured_new: 'measured from new',
-  house: 'house rule',
-  generic: 'generic',
-};
-
 export type LimitScope = 'part' | 'part_number' | 'vehicle' | 'type' | 'shop';
 
 /** One version of one limit. Limits are never edited: a new version of the same series supersedes. */

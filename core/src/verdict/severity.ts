@@ -3,16 +3,6 @@ import type { Verdict } from './decide.ts';
 /** Worst first. */
 export const SEVERITY: readonly Verdict[] = ['past', 'cant_tell', 'not_gauged', 'no_limit', 'watch', 'holds'];
 
-/** The word each verdict has on screen. */
-export const VERDICT_WORD: Readonly<Record<Verdict, string>> = {
-  holds: 'Holds',
-  watch: 'Watch',
-  cant_tell: 'Can’t tell',
-  past: 'Past limit',
-  no_limit: 'No limit on file',
-  not_gauged: 'Not gauged',
-};
-
 /** Negative where `a` is worse than `b`. */
 export function compareSeverity(a: Verdict, b: Verdict): number {
   return SEVERITY.indexOf(a) - SEVERITY.indexOf(b);

@@ -1,10 +1,10 @@
 import { cornersTakenIn } from '../history/scope.ts';
 import type { JobState } from '../job/job.ts';
 import { slotById } from '../layout/graph.ts';
-import { CORNER_NAME } from '../layout/kinds.ts';
 import { areLoose } from '../layout/looseUnits.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
+import { AFTER_CARE } from '../wording/en/jobs.ts';
 
 /** Something owed after hand-back: it does not block it, and goes with the sheet as a dated list. */
 export interface AfterCareItem {
@@ -50,16 +50,16 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
   const bedding = parts.filter((e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'rotor', 'drum'].includes(kindOf(e)));
   return [
     ...(hydraulicOpened
-      ? [{ item: 'leak_next_day', what: 'Look again for leaks, hours later', on: dayAfter(at, 1), km: null, why: 'A leak shows tomorrow.' }]
+      ? [{ item: 'leak_next_day', what: AFTER_CARE.leaks, on: dayAfter(at, 1), km: null, why: AFTER_CARE.leaksWhy }]
       : []),
     ...(airy.length > 0 || dry.length > 0
       ? [
           {
             item: 'second_bleed',
-            what: 'Bleed a second time',
+            what: AFTER_CARE.secondBleed,
             on: dayAfter(at, 1),
             km: null,
-            why: dry.length > 0 ? 'A component was fitted dry or resealed.' : 'Air came while bleeding.',
+            why: AFTER_CARE.secondBleedWhy(dry.length > 0),
           },
         ]
       : []),
@@ -67,10 +67,10 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
       ? [
           {
             item: 'retorque',
-            what: `Wheel nuts again: ${torqued.map((c) => CORNER_NAME[c].toLowerCase()).join(', ')}`,
+            what: AFTER_CARE.retorque(torqued),
             on: dayAfter(at, RETORQUE_DAYS),
             km: RETORQUE_KM,
-            why: 'After 50 to 100 km.',
+            why: AFTER_CARE.retorqueWhy,
           },
         ]
       : []),
@@ -78,10 +78,10 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
       ? [
           {
             item: 'bedding_in',
-            what: 'Bed the linings in to the end',
+            what: AFTER_CARE.bedding,
             on: dayAfter(at, BEDDING_DAYS),
             km: BEDDING_KM,
-            why: bedding.find((e) => e.note.trim() !== '')?.note ?? 'By the lining maker’s own procedure.',
+            why: bedding.find((e) => e.note.trim() !== '')?.note ?? AFTER_CARE.beddingWhy,
           },
         ]
       : []),

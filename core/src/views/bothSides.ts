@@ -1,6 +1,6 @@
-import { OPTION_NAME } from '../catalogue/repairOptions.ts';
 import type { Component } from '../judging/components.ts';
-import { type Layout, counterpart, placeName } from '../layout/graph.ts';
+import { type Layout, counterpart } from '../layout/graph.ts';
+import { decidedOtherwise } from '../wording/en/decide.ts';
 
 /**
  * What is said where the two sides of an axle are decided otherwise without a reason on either; null where they agree,
@@ -12,5 +12,5 @@ export function sidesDiffer(layout: Layout, components: readonly Component[], c:
   const other = components.find((x) => x.slot.id === across?.id);
   if (!c.decision || !other?.decision || other.decision.option === c.decision.option) return null;
   if (c.decision.reason.trim() !== '' || other.decision.reason.trim() !== '') return null;
-  return `${placeName(other.slot)} is decided otherwise (${OPTION_NAME[other.decision.option].toLowerCase()}). Both sides alike, or a reason.`;
+  return decidedOtherwise(other.slot, other.decision.option);
 }

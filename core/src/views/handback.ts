@@ -3,22 +3,25 @@ import { RESULT_WORD } from '../catalogue/proofItems.ts';
 import { fluidState } from '../history/due.ts';
 import type { JobState } from '../job/job.ts';
 import { openDue } from '../judging/care.ts';
-import { causeMissing } from '../judging/consequences.ts';
+import { causeMissing } from '../catalogue/consequences.ts';
 import { type Judged, judgeSet } from '../judging/judge.ts';
-import { figureOf, limitText, plusMinus, sourceOf } from '../judging/words.ts';
-import { type Layout, type LayoutRevision, placeName, slotById } from '../layout/graph.ts';
-import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
+import { figureOf, limitText, plusMinus, sourceOf } from '../wording/en/verdicts.ts';
+import { type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
+import { KIND_FACTS } from '../layout/kinds.ts';
 import { readFastener } from '../ledger/duty.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import { dutyNameOf } from '../ledger/obligation.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../ledger/release.ts';
-import { convert, displayWithUnit, groupThousands } from '../quantity/display.ts';
-import { JOINT_WORD, SEAL_NAME, jointKey, jointsOf } from '../readiness/joints.ts';
-import { putOffWords } from '../stages/decide/obligations.ts';
-import { VERDICT_WORD } from '../verdict/severity.ts';
+import { convert, groupThousands } from '../quantity/display.ts';
+import { jointKey, jointsOf } from '../readiness/joints.ts';
+import { putOffWords } from '../wording/en/decide.ts';
+import { VERDICT_WORD } from '../wording/en/names.ts';
 import { afterCareOf } from './afterCare.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
+import { wheelNuts } from '../wording/en/fasteners.ts';
+import { fluidCauseWords } from '../wording/en/history.ts';
+import { SHEET, revisionText } from '../wording/en/sheet.ts';
 
 /** Builds the hand-back sheet from the records: what was found, done, fitted, filled, put off and accepted. */
 export function buildSheet(state: JobState, today: string): HandbackSheet {
@@ -56,7 +59,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
             takenBy: who(s.authorId),
             takenOn: s.happenedAt,
             gauges: [
-              ...new Set(j.reduced.governing.map((r) => file.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? 'not named')),
+              ...new Set(j.reduced.governing.map((r) => file.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? SHEET.noGauge)),
             ].join(', '),
           }),
         ),
@@ -68,42 +71,23 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     .filter((p) => p.item === 'complaint')
     .at(-1);
   const settled = new Set(here(file.findings).map((f) => f.settles));
-  const partWords = {
-    fitted: 'fitted',
-    machined: 'machined',
-    resealed: 'resealed',
-    freed: 'freed',
-    opened: 'opened',
-    removed: 'taken off',
-    scrapped: 'scrapped',
-    coated: 'coated',
-    sent: 'sent out',
-    returned: 'back',
-    found: '',
-  };
   return {
     vehicleTag: file.vehicle.tag,
     vehicleName,
-    distance: counter ? `${groupThousands(convert(counter.km, 'distance_run', unit))} ${unit}` : 'not counted',
+    distance: counter ? `${groupThousands(convert(counter.km, 'distance_run', unit))} ${unit}` : SHEET.notCounted,
     complaint: cameFrom(file.job.id, 'complaint', file.job.complaint),
-    complaintAnswer: complaint ? RESULT_WORD[complaint.result] : 'Not asked again',
+    complaintAnswer: complaint ? RESULT_WORD[complaint.result] : SHEET.notAskedAgain,
     figures,
     findings: here(file.findings)
       .filter((f) => f.severity !== 'note')
-      .map((f) =>
-        line(
-          f,
-          place(f.slotId),
-          `${cameFrom(f.id, 'words', f.words)}${causeMissing(f.code, settled.has(f.id)) ? ' Its cause was not found.' : ''}`,
-        ),
-      ),
+      .map((f) => line(f, place(f.slotId), SHEET.finding(cameFrom(f.id, 'words', f.words), causeMissing(f.code, settled.has(f.id))))),
     done: [
       ...file.layoutRevisions
         .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= file.job.openedAt)
         .map((r) =>
           line(
             { authorId: r.enteredBy ?? '', happenedAt: r.enteredAt },
-            'Layout',
+            SHEET.layout,
             revisionText({ ...r, why: cameFrom(r.id, 'why', r.why) }),
           ),
         ),
@@ -111,7 +95,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
         .filter((e) => e.kind === 'done')
         .map((e) => {
           const op = file.operations.find((o) => o.id === e.operationId);
-          return line(e, place(op?.slotId ?? null), op ? cameFrom(op.id, 'title', op.title) : 'operation');
+          return line(e, place(op?.slotId ?? null), op ? cameFrom(op.id, 'title', op.title) : SHEET.operation);
         }),
       ...here(file.jointEvents).map((e) => line(e, place(e.slotId), jointText(file.layout, e))),
     ],
@@ -119,7 +103,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       line(
         t,
         torquePlace(t.point, place(t.slotId)),
-        `${t.typed} (target ${t.targetTyped})${t.wrench ? `, ${cameFrom(t.id, 'wrench', t.wrench)}` : ''}`,
+        SHEET.torque(t.typed, t.targetTyped, t.wrench ? cameFrom(t.id, 'wrench', t.wrench) : ''),
       ),
     ),
     parts: here(file.partEvents)
@@ -131,30 +115,27 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
               .filter(Boolean)
               .join(' · ')
           : '';
-        const forNow = e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : '';
-        return line(e, place(e.slotId), `${name} ${partWords[e.kind]}${forNow}`);
+        return line(e, place(e.slotId), SHEET.part(name, e));
       }),
     fluid: [
       ...here(file.fluidServices).map((f) =>
         line(
           f,
-          'Hydraulics',
-          `${cameFrom(f.id, 'product', f.product)}, ${fluidClass(f.fluidClass)?.name ?? f.fluidClass}${f.batch ? `, batch ${cameFrom(f.id, 'batch', f.batch)}` : ''}`,
+          SHEET.hydraulics,
+          SHEET.fluid(
+            cameFrom(f.id, 'product', f.product),
+            fluidClass(f.fluidClass)?.name ?? f.fluidClass,
+            f.batch ? cameFrom(f.id, 'batch', f.batch) : '',
+          ),
         ),
       ),
-      ...here(file.bleedPulls).map((p) =>
-        line(
-          p,
-          place(p.slotId),
-          `${displayWithUnit(p.volumeMl, 'volume', 1, 'mL')} drawn, ${p.colour}, ${p.air === 'none' ? 'no air' : p.air}, ${p.closed ? 'closed' : 'left open'}`,
-        ),
-      ),
+      ...here(file.bleedPulls).map((p) => line(p, place(p.slotId), SHEET.pull(p))),
     ],
     nextDue: [
-      ...(due ? [{ what: 'Brake fluid', on: due.due, why: due.why }] : []),
+      ...(due ? [{ what: SHEET.brakeFluid, on: due.due, why: fluidCauseWords(due.cause) }] : []),
       ...decisions.flatMap((d) =>
         d.option === 'put_off' && d.reviewOn
-          ? [{ what: `${place(d.slotId)}, put off`, on: d.reviewOn, why: cameFrom(d.id, 'reason', d.reason) || 'put off' }]
+          ? [{ what: SHEET.putOffAt(place(d.slotId)), on: d.reviewOn, why: cameFrom(d.id, 'reason', d.reason) || SHEET.putOff }]
           : [],
       ),
     ],
@@ -162,23 +143,23 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       .filter((d) => d.option === 'put_off')
       .map((d) => line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${cameFrom(d.id, 'reason', d.reason)}` : ''}`)),
     watch: [
-      ...state.components.flatMap((c) =>
-        c.judged
-          .filter((j) => j.verdict === 'watch')
-          .map((j) => `${placeName(c.slot)} ${j.characteristic.short.toLowerCase()}, ${figureOf(j)}`),
-      ),
+      ...state.components.flatMap((c) => c.judged.filter((j) => j.verdict === 'watch').map((j) => SHEET.watch(c.slot, j))),
       ...neverOpen(state, today),
     ],
     accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), cameFrom(a.id, 'reason', a.reason))),
     afterCare: afterCareOf(state, today),
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
-      .map((c) => `${placeName(c.slot)}${c.verdict ? `: ${VERDICT_WORD[c.verdict].toLowerCase()} when last judged` : ''}`),
+      .map((c) => SHEET.outOfScope(c.slot, c.verdict)),
     proofs: here(file.proofs).map((p) =>
       line(
         p,
         vehicleName,
-        `${state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item}: ${RESULT_WORD[p.result].toLowerCase()}${p.note ? `. ${cameFrom(p.id, 'note', p.note)}` : ''}`,
+        SHEET.proof(
+          state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item,
+          p.result,
+          p.note ? cameFrom(p.id, 'note', p.note) : '',
+        ),
       ),
     ),
   };
@@ -219,24 +200,23 @@ export function handbackFile(state: JobState): HandbackFile | null {
 
 /** Units that nobody ever opened, told together where the same is to be said of them. */
 function neverOpen(state: JobState, today: string): string[] {
-  const said = new Map<string, string[]>();
+  const since = new Map<number, Slot[]>();
   for (const c of state.components) {
     const due = c.inScope ? openDue(state.book, c, today) : null;
-    if (due) said.set(due, [...(said.get(due) ?? []), placeName(c.slot)]);
+    if (due !== null) since.set(due, [...(since.get(due) ?? []), c.slot]);
   }
-  return [...said].map(([due, places]) => `${places.map((p, i) => (i === 0 ? p : p.toLowerCase())).join(', ')}: ${due}`);
+  return [...since].map(([years, slots]) => SHEET.neverOpen(slots, years));
 }
 
-/** What happened to a joint, in words: "joint towards the front union made (banjo, new washers)". */
+/** What happened to a joint. */
 function jointText(layout: Layout, e: JointEvent): string {
   const joint = jointsOf(layout).find((j) => j.key === jointKey(e.connectionId, e.slotId));
-  const towards = joint?.name.split('end towards ')[1] ?? 'another place';
-  return `joint towards ${towards}: ${JOINT_WORD[e.kind].toLowerCase()}${e.seal ? ` (${SEAL_NAME[e.seal].toLowerCase()})` : ''}`;
+  return SHEET.joint(joint?.towards ?? null, e);
 }
 
 function torquePlace(point: string, fallback: string): string {
   const fastener = readFastener(point);
-  return fastener.of === 'wheel' ? `${CORNER_NAME[fastener.corner]} wheel nuts` : fallback;
+  return fastener.of === 'wheel' ? wheelNuts(fastener.corner) : fallback;
 }
 
 function obligationName(state: JobState, key: string): string {
@@ -254,15 +234,4 @@ function figureLine(j: Judged, more: Pick<SheetFigure, 'place' | 'tag' | 'takenB
     source: sourceOf(j),
     verdict: VERDICT_WORD[j.verdict],
   };
-}
-
-/** What a revision of the layout changed, in a line. */
-export function revisionText(r: LayoutRevision): string {
-  const sources = [
-    ...(r.added.length > 0 ? [`added ${r.added.join(', ')}`] : []),
-    ...(r.removed.length > 0 ? [`taken out ${r.removed.join(', ')}`] : []),
-    ...(r.changed.length > 0 ? [`changed ${r.changed.join(', ')}`] : []),
-  ];
-  const what = sources.length > 0 ? sources.join('; ') : 'connections';
-  return `${r.revision === 'conversion' ? 'Converted' : 'Put right'}: ${what}. ${r.why}`;
 }

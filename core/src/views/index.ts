@@ -2,7 +2,7 @@
 export { afterCareOf, type AfterCareState, afterCareStates, isClosed } from './afterCare.ts';
 export { sidesDiffer } from './bothSides.ts';
 export { FREE_TEXT_OF, type FreeText, freeTexts } from './freeText.ts';
-export { buildSheet, handbackFile, revisionText } from './handback.ts';
+export { buildSheet, handbackFile } from './handback.ts';
 export {
   LIMIT_COLUMNS,
   type LimitFields,
@@ -13,8 +13,9 @@ export {
   type RowVerdict,
 } from './limitExchange.ts';
 export { limitsNeeded, type NeededLimit } from './limitsOfVehicle.ts';
-export { mayMove, MOVE_NAME, type MoveLevel } from './mayMove.ts';
-export { closingWords, type OnlyNow, onlyNow, onlyNowAtWheel } from './onlyNow.ts';
+export { historyOf } from './pastFigures.ts';
+export { mayMove } from './mayMove.ts';
+export { type OnlyNow, onlyNow, onlyNowAtWheel } from './onlyNow.ts';
 export { type Proposal, proposalsOf } from './proposals.ts';
 export { readSheet } from './readSheet.ts';
 export { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from './readingsFile.ts';
@@ -33,7 +34,6 @@ export {
 } from './trace/calibration.ts';
 export {
   askable,
-  checksText,
   faultsMeant,
   judgeNamed,
   keepPractised,

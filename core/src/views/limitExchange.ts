@@ -4,6 +4,7 @@ import { isYear } from '../quantity/partialDate.ts';
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import { UNITS, type UnitId } from '../quantity/units.ts';
 import { type LimitSource, type LimitVersion, SOURCE_RANK, currentLimits } from '../verdict/limits.ts';
+import { ROW } from '../wording/en/jobs.ts';
 
 /** What of a limit is exchanged: all but who entered and checked it here. */
 export type LimitFields = Omit<LimitVersion, 'id' | 'seriesId' | 'enteredBy' | 'enteredAt' | 'checkedBy' | 'checkedAt'>;
@@ -179,7 +180,7 @@ export function readLimitList(rows: readonly LimitRow[], known: readonly LimitVe
     const key = limitKey(limit);
     const before = seen.get(key);
     seen.set(key, before ?? line);
-    if (before !== undefined) return { line, verdict: 'conflicts', why: `Row ${before} is about the same.`, limit };
+    if (before !== undefined) return { line, verdict: 'conflicts', why: ROW.sameLimit(before), limit };
     const stands = book.get(key);
     if (!stands) return { line, verdict: 'new', why: null, limit };
     return sameLimit(stands, limit)
@@ -187,7 +188,7 @@ export function readLimitList(rows: readonly LimitRow[], known: readonly LimitVe
       : {
           line,
           verdict: 'conflicts',
-          why: `The book says otherwise: ${stands.sourceText}. Enter a new version there, or leave this row out.`,
+          why: ROW.limitStands(stands.sourceText),
           limit,
         };
   });

@@ -2,8 +2,8 @@ import { characteristicsAt } from '../catalogue/characteristics.ts';
 import type { JobState } from '../job/job.ts';
 import { genericFor } from '../judging/genericLimits.ts';
 import { axleOf } from '../layout/kinds.ts';
-import { upperFirst } from '../quantity/display.ts';
-import { type LimitVersion, SOURCE_WORD, findLimits } from '../verdict/limits.ts';
+import { type LimitVersion, findLimits } from '../verdict/limits.ts';
+import { limitWhy } from '../wording/en/jobs.ts';
 
 /** A limit that a vehicle needs, and what the book has for it. */
 export interface NeededLimit {
@@ -13,27 +13,6 @@ export interface NeededLimit {
   readonly limit: LimitVersion | null;
   /** In a sentence: which one applies and why, or that there is none. */
   readonly why: string;
-}
-
-const SCOPE_WORD: Readonly<Record<LimitVersion['scope'], string>> = {
-  part: 'this very part',
-  part_number: 'this part number',
-  vehicle: 'this vehicle',
-  type: 'this type',
-  shop: 'the whole shop',
-};
-
-function explain(governing: readonly LimitVersion[], others: readonly LimitVersion[]): string {
-  const [first] = governing;
-  if (!first) return 'Nothing on file.';
-  if (governing.length > 1) return `Two of one rank: ${governing.map((l) => l.sourceText).join(' and ')}. The worse verdict holds.`;
-  const text = upperFirst(first.sourceText);
-  const said =
-    first.source === 'generic' ? `Generic (${first.sourceText})` : `${text} (${SOURCE_WORD[first.source]}), for ${SCOPE_WORD[first.scope]}`;
-  const [next] = others;
-  return next
-    ? `${said}, not ${next.source === 'generic' ? 'the generic one' : `that for ${SCOPE_WORD[next.scope]}`}: it is the nearer one.`
-    : `${said}.`;
 }
 
 /**
@@ -70,7 +49,7 @@ export function limitsNeeded(state: JobState): NeededLimit[] {
         name: k.name,
         axle,
         limit: found.governing[0] ?? null,
-        why: explain(found.governing, without.governing),
+        why: limitWhy(found.governing, without.governing),
       });
     }
   }

@@ -1,18 +1,9 @@
+import type { MoveLevel } from '../wording/reasons.ts';
 import { MOVE } from '../wording/en/readiness.ts';
 import { isDuty, isProofOf, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
 import { areLoose } from '../layout/looseUnits.ts';
 import { isAskedOnTheRoad } from '../catalogue/proofItems.ts';
-
-/** How far a vehicle may be moved. */
-export type MoveLevel = 'do_not_move' | 'yard_only' | 'road_test' | 'handed_back';
-
-export const MOVE_NAME: Readonly<Record<MoveLevel, string>> = {
-  do_not_move: 'Do not move',
-  yard_only: 'Yard only',
-  road_test: 'Road test',
-  handed_back: 'Handed back',
-};
 
 /** One thing that keeps a vehicle from the next level: what it is about, and in words. */
 interface MoveReason {

@@ -6,7 +6,7 @@ import { programmeFor } from '../catalogue/programme.ts';
 import type { Stage } from '../catalogue/stages.ts';
 import { isDuty, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
-import { type Slot, placeName, slotById } from '../layout/graph.ts';
+import { type Slot, slotById } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { LeftItem } from '../ledger/families/leftItems.ts';
 import { isProvisional } from '../metrology/provisional.ts';
@@ -123,9 +123,4 @@ export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
     )
     .filter((o) => o.stage !== 'prove' || isDuty(o, 'out'))
     .flatMap((o) => ofObligation(state, o, left));
-}
-
-/** The name of a step that closes an access, as it is said. */
-export function closingWords(slot: Slot): string {
-  return `Before the ${placeName(slot).toLowerCase()} closes it`;
 }

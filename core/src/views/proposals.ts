@@ -1,8 +1,9 @@
-import { OPTION_NAME, type OptionId, optionsFor } from '../catalogue/repairOptions.ts';
+import { type OptionId, optionsFor } from '../catalogue/repairOptions.ts';
 import { TABLES } from '../catalogue/trace/tables.ts';
 import type { JobState } from '../job/job.ts';
 import { slotById } from '../layout/graph.ts';
 import { looksOf } from '../stages/trace/causes.ts';
+import { proposalWords } from '../wording/en/decide.ts';
 
 /** What is usually done about a cause that is looked for or was found. */
 export interface Proposal {
@@ -25,10 +26,9 @@ export function proposalsOf(state: JobState): Map<string, Proposal> {
     const carrier = own.parentId === null ? undefined : slotById(state.file.layout, own.parentId);
     const slot = [own, carrier].find((s) => s !== undefined && optionsFor(s.kind).includes(kind.option));
     if (!slot) continue;
-    const how = l.state === 'found' ? 'was found' : 'is looked for';
     proposals.set(slot.id, {
       option: kind.option,
-      because: `Usually ${OPTION_NAME[kind.option].toLowerCase()}: ${kind.name.toLowerCase()} ${how}.`,
+      because: proposalWords(kind.option, kind.name, l.state),
     });
   }
   return proposals;

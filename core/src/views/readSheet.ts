@@ -1,5 +1,6 @@
 import type { Phase } from '../ledger/families/sets.ts';
 import type { HandbackSheet, SheetFigure, SheetLine, SheetRef } from '../ledger/release.ts';
+import { SHEET } from '../wording/en/sheet.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -25,7 +26,7 @@ function figureOf(value: unknown): SheetFigure {
     ...{ place: text(f['place']), tag: textOrNull(f['tag']), characteristic: text(f['characteristic']) },
     phase: PHASES.find((p) => p === f['phase']) ?? 'as_found',
     ...{ figure: text(f['figure']), uncertainty: text(f['uncertainty']), limit: text(f['limit']), source: text(f['source']) },
-    ...{ verdict: text(f['verdict']), gauges: text(f['gauges'], 'not named'), takenBy: text(f['takenBy']) },
+    ...{ verdict: text(f['verdict']), gauges: text(f['gauges'], SHEET.noGauge), takenBy: text(f['takenBy']) },
     takenOn: text(f['takenOn'], NO_DAY),
   };
 }
@@ -46,8 +47,8 @@ export function readSheet(stored: unknown): HandbackSheet {
   const s = fieldsOf(stored);
   const lines = (name: string): SheetLine[] => listOf(s[name]).map(lineOf);
   return {
-    ...{ vehicleTag: text(s['vehicleTag']), vehicleName: text(s['vehicleName']), distance: text(s['distance'], 'not counted') },
-    ...{ complaint: text(s['complaint']), complaintAnswer: text(s['complaintAnswer'], 'Not asked again') },
+    ...{ vehicleTag: text(s['vehicleTag']), vehicleName: text(s['vehicleName']), distance: text(s['distance'], SHEET.notCounted) },
+    ...{ complaint: text(s['complaint']), complaintAnswer: text(s['complaintAnswer'], SHEET.notAskedAgain) },
     figures: listOf(s['figures']).map(figureOf),
     ...{ findings: lines('findings'), done: lines('done'), torques: lines('torques'), parts: lines('parts'), fluid: lines('fluid') },
     nextDue: listOf(s['nextDue']).map((d) => {

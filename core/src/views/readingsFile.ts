@@ -11,6 +11,7 @@ import { parseQuantity } from '../quantity/parse.ts';
 import type { DomainErrorCode } from '../quantity/domainErrors.ts';
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import { type UnitId, findUnit, unitOf } from '../quantity/units.ts';
+import { ROW } from '../wording/en/jobs.ts';
 
 /** Columns of a list of readings, as CSV and as JSON. Described in docs/readings-file.md. */
 export const READING_COLUMNS = [
@@ -194,7 +195,7 @@ export function readReadingList(rows: readonly ReadingRow[], book: Book): ReadRe
     const key = `${reading.slotId}|${reading.measurement}|${reading.phase}|${positionKey(reading.position)}`;
     const before = seen.get(key);
     seen.set(key, before ?? line);
-    if (before !== undefined) return { line, verdict: 'conflicts', why: `Row ${before} is of the same position.`, code: null, reading };
+    if (before !== undefined) return { line, verdict: 'conflicts', why: ROW.samePosition(before), code: null, reading };
     const set = book.sets.findLast(
       (s) =>
         s.slotId === reading.slotId &&
@@ -210,7 +211,7 @@ export function readReadingList(rows: readonly ReadingRow[], book: Book): ReadRe
       : {
           line,
           verdict: 'conflicts',
-          why: `${stands.reading.typed} stands there. Take that back first, or leave this row out.`,
+          why: ROW.readingStands(stands.reading.typed),
           code: null,
           reading,
         };

@@ -1,6 +1,7 @@
 import { whereabouts } from '../history/whereabouts.ts';
 import type { JobState } from '../job/job.ts';
 import { placeName } from '../layout/graph.ts';
+import { awayWords } from '../wording/en/jobs.ts';
 
 /** Parts that are away, told together where they went together: "4 drums, to the turner". */
 function away(state: JobState): string[] {
@@ -10,12 +11,7 @@ function away(state: JobState): string[] {
     const where = whereabouts(part.id, events);
     if (where.at === 'away') byNote.set(where.note, [...(byNote.get(where.note) ?? []), part.name.toLowerCase()]);
   }
-  return [...byNote].map(([note, names]) => {
-    const [first = 'part'] = names;
-    const alike = new Set(names).size === 1;
-    const what = names.length === 1 ? first : `${names.length} ${alike ? `${first}s` : 'parts'}`;
-    return note ? `${what}, ${note}` : `${what}, sent out`;
-  });
+  return [...byNote].map(([note, names]) => awayWords(names, note));
 }
 
 /** What a job waits for now: parts that are away, and what the stage it stands in cannot begin without. */

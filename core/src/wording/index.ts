@@ -1,4 +1,66 @@
-/** Sentences, by subject and by language: what a typed reason is called. No rule reads them. */
+/** Sentences and names by language, of typed reasons: the only place that speaks English. */
+export {
+  adjusterMissingWords,
+  adjusterWords,
+  centringWords,
+  cutWords,
+  firstSealMissing,
+  honingWords,
+  liftsWords,
+  nextStepWords,
+  padPatternWords,
+  sealMissingWords,
+  sealZoneWords,
+  SHOE_END_NAME,
+  shoeArcWords,
+  studsWords,
+  takenAsNoneWords,
+} from './en/bench.ts';
+export { againstWords, putOffWords } from './en/decide.ts';
+export {
+  careWords,
+  circuitName,
+  earlierText,
+  fluidCauseWords,
+  handedBackWords,
+  NEVER_OPEN,
+  openDueWords,
+  rateWords,
+  revisionBlockWords,
+} from './en/history.ts';
+export { checksText, closingWords } from './en/jobs.ts';
+export {
+  EARLIER_NAME,
+  INTAKE_STATE_NAME,
+  JOB_KIND_NAME,
+  JOB_TAKES_IN,
+  JOINT_WORD,
+  KNOWN_FROM_NAME,
+  LINING_STATE_WORD,
+  METHOD_NAME,
+  MOVE_NAME,
+  SEAL_NAME,
+  SOURCE_WORD,
+  STATE_WORD,
+  THING_NAME,
+  VERDICT_WORD,
+} from './en/names.ts';
 export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';
 export { STILL_FREE } from './en/readiness.ts';
+export { revisionText } from './en/sheet.ts';
+export { notApplicableWords, stageNote } from './en/stages.ts';
+export { pedalWords } from './en/trace.ts';
+export {
+  contradictionWords,
+  figureOf,
+  figureText,
+  inches,
+  meaningOf,
+  mm,
+  notesOf,
+  PROVISIONAL,
+  sentence,
+  sourceOf,
+} from './en/verdicts.ts';
+export type { MoveLevel } from './reasons.ts';

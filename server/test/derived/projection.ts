@@ -1,3 +1,4 @@
+import { stageNote, notApplicableWords, PROVISIONAL } from '@dauer/core/wording';
 import { deriveJob, type JobState } from '@dauer/core/job';
 import type { JobFile } from '@dauer/core/ledger';
 import { buildSheet, mayMove } from '@dauer/core/views';
@@ -9,7 +10,10 @@ function linesOf(state: JobState, today: string): string[] {
   return [
     `job ${file.vehicle.tag} ${file.job.kind} ${file.job.openedAt}`,
     `stage ${state.stage} ${state.share} ${state.verdict} released ${state.released} voided ${state.voided} ${JSON.stringify(state.counts)}`,
-    ...state.stages.map((s) => `stage of ${s.stage} ${s.open} ${s.waiting} ${s.closed} ${s.all} ${s.note} ${s.hatched}`),
+    ...state.stages.map(
+      (s) =>
+        `stage of ${s.stage} ${s.open} ${s.waiting} ${s.closed} ${s.all} ${stageNote(s)} ${s.notApplicable && notApplicableWords(s.notApplicable)}`,
+    ),
     ...state.obligations.map((o) =>
       ['owed', o.stage, o.key, o.slotId, o.what, o.state, o.why, o.acceptBy, o.rests, o.closedBy].map(String).join(' · '),
     ),
@@ -25,7 +29,10 @@ function linesOf(state: JobState, today: string): string[] {
       ),
     ),
     ...state.components.flatMap((c) =>
-      c.required.map((r) => `asked of ${c.slot.id} ${r.measurement} ${r.phase} ${r.done} ${r.due} ${r.need} ${r.setId} ${r.provisional}`),
+      c.required.map(
+        (r) =>
+          `asked of ${c.slot.id} ${r.measurement} ${r.phase} ${r.done} ${r.due} ${r.need} ${r.setId} ${r.provisional && PROVISIONAL[r.provisional]}`,
+      ),
     ),
     ...state.situation.standing.locks.map(
       (l) => `lock ${l.control.kind} ${l.passable} ${l.why} by ${l.by.map((b) => b.slot.id).join(' ')}`,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MOVE_NAME, type MoveLevel } from '@dauer/core/views';
+import { MOVE_NAME, type MoveLevel } from '@dauer/core/wording';
 import { computed } from 'vue';
 
 /** How far a vehicle may be moved, beside its tag: a word, and how many of three steps are open. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stageNote } from '@dauer/core/wording';
 import { type Stage, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import type { JobState } from '@dauer/core/job';
 import { computed, nextTick, ref, watch } from 'vue';
@@ -7,8 +8,12 @@ const props = defineProps<{ state: JobState; shown: Stage; jobId: string }>();
 const reached = computed(() => (props.state.stage ? STAGES.indexOf(props.state.stage) : 7));
 /** Where the cursor stands, 0 to 7 divisions. */
 const cursor = computed(() => (reached.value === 7 ? 7 : reached.value + Math.min(0.92, Math.max(0.08, props.state.share))));
-const note = (stage: Stage): string => props.state.stages.find((s) => s.stage === stage)?.note ?? '';
-const hatched = (stage: Stage): boolean => (props.state.stages.find((s) => s.stage === stage)?.hatched ?? null) !== null;
+const stateOf = (stage: Stage): JobState['stages'][number] | undefined => props.state.stages.find((s) => s.stage === stage);
+const note = (stage: Stage): string => {
+  const state = stateOf(stage);
+  return state ? stageNote(state) : '';
+};
+const hatched = (stage: Stage): boolean => (stateOf(stage)?.notApplicable ?? null) !== null;
 const rule = ref<HTMLElement | null>(null);
 /** On a narrow screen the stages run off to the right: the one that is shown is brought into sight. */
 watch(

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Verdict, VERDICT_WORD } from '@dauer/core/verdict';
+import { VERDICT_WORD } from '@dauer/core/wording';
+import { type Verdict } from '@dauer/core/verdict';
 import { computed } from 'vue';
 import { MARK_COLOUR } from './marks.ts';
 import MarkShape from './MarkShape.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { figureOf, inches, type Judged, sentence, sourceOf } from '@dauer/core/judging';
+import { figureOf, inches, notesOf, sentence, sourceOf, VERDICT_WORD } from '@dauer/core/wording';
+import { type Judged } from '@dauer/core/judging';
 import { convert, fixed, unitOf } from '@dauer/core/quantity';
-import { VERDICT_WORD } from '@dauer/core/verdict';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useId } from 'vue';
 import { MARK_COLOUR } from './marks.ts';
@@ -173,7 +173,7 @@ const ghostText = computed(() =>
     </div>
     <div class="words">
       <p class="sentence" :title="sourceOf(judged)">{{ sentence(judged) }}</p>
-      <p v-if="judged.notes.length > 0" class="footing second">{{ judged.notes.join(' ') }}</p>
+      <p v-if="judged.notes.length > 0" class="footing second">{{ notesOf(judged).join(' ') }}</p>
     </div>
   </div>
 </template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { earlierText, NEVER_OPEN, openDueWords } from '@dauer/core/wording';
 import { figure, upperFirst } from '@dauer/core/quantity';
 import { characteristicsAt } from '@dauer/core/catalogue';
 import { whereabouts } from '@dauer/core/history';
 import { lastOpen, openDue } from '@dauer/core/judging';
 import { controlsOf, CORNER_NAME, KIND_FACTS, placeName, type Slot, styleName } from '@dauer/core/layout';
-import { earlierText } from '@dauer/core/stages';
 import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
@@ -57,7 +57,9 @@ const opened = computed(() => {
   const s = job.state;
   if (!s || !c.value || !article.value || !KIND_FACTS[c.value.slot.kind].hydraulic || c.value.slot.kind === 'hose') return '';
   const at = lastOpen(s.book, c.value);
-  return at ? `Last open ${dayText(at)}` : (openDue(s.book, c.value, job.today) ?? 'Never open as far as is known');
+  if (at) return `Last open ${dayText(at)}`;
+  const years = openDue(s.book, c.value, job.today);
+  return years === null ? NEVER_OPEN : openDueWords(years);
 });
 const verdictOf = (id: string) => job.state?.components.find((x) => x.slot.id === id)?.verdict ?? null;
 const what = computed(() => {

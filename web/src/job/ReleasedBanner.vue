@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { handedBackWords, lateEvents } from '@dauer/core/history';
+import { handedBackWords, VERDICT_WORD } from '@dauer/core/wording';
+import { lateEvents } from '@dauer/core/history';
 import { judgeAgain } from '@dauer/core/job';
-import { VERDICT_WORD } from '@dauer/core/verdict';
 import { afterCareStates } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';

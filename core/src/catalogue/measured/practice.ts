@@ -1,3 +1,6 @@
+/** Where a limit that nobody entered comes from. */
+export const WORKSHOP_PRACTICE = 'common workshop practice';
+
 /** Greatest wear of a bore by common workshop practice, mm: of bores up to and over a size. Source: handbook 20, Cylinder bores. */
 export const BORE_WEAR_LIMIT = { small: 0.08, large: 0.1, smallTo: 25 } as const;
 

@@ -1,14 +1,6 @@
 import { CLUTCH_CIRCUIT, type Layout, type Slot, pathLength } from '../../layout/graph.ts';
 import type { BleedMethod } from '../../ledger/families/bleedPulls.ts';
 
-export const METHOD_NAME: Readonly<Record<BleedMethod, string>> = {
-  pedal: 'Two people, pedal',
-  vacuum: 'Vacuum',
-  pressure: 'Pressure',
-  gravity: 'Gravity',
-  reverse: 'Reverse',
-};
-
 /** Methods that press the whole control: refused while anything that it reaches is open. Source: handbook 05, One open corner. */
 export const PRESSING: readonly BleedMethod[] = ['pedal', 'pressure'];
 

@@ -1,31 +1,11 @@
 import type { Book } from '../../history/book.ts';
 import { lastPartIn, partIn } from '../../history/whereabouts.ts';
-import { type Layout, type Slot, childrenOf, cornersOf, placeName } from '../../layout/graph.ts';
+import { type Layout, type Slot, childrenOf, cornersOf } from '../../layout/graph.ts';
 import { type ComponentKind, type Corner, KIND_FACTS } from '../../layout/kinds.ts';
 import type { CameWith } from '../../ledger/families/cameWith.ts';
-import type { EarlierWork, KnownFrom } from '../../ledger/families/earlierWork.ts';
 import type { IntakeLook, IntakeState, IntakeThing } from '../../ledger/families/intakeLooks.ts';
-import { partialDateText } from '../../quantity/partialDate.ts';
 
 const INTAKE_THINGS: readonly IntakeThing[] = ['unions', 'bleeders', 'hoses', 'fasteners', 'adjusters', 'springs'];
-export const THING_NAME: Readonly<Record<IntakeThing, string>> = {
-  unions: 'Unions',
-  bleeders: 'Bleeders',
-  hoses: 'Hoses',
-  fasteners: 'Screws and bolts',
-  adjusters: 'Adjusters',
-  springs: 'Clips and springs',
-};
-export const INTAKE_STATE_NAME: Readonly<Record<IntakeState, string>> = {
-  sound: 'Sound, moves',
-  stiff: 'Stiff',
-  rounded: 'Rounded',
-  seized: 'Seized',
-  cracked: 'Cracked',
-  leaks: 'Leaks',
-  missing: 'Missing',
-  none_here: 'None here',
-};
 /** What each thing can be found as. */
 export const STATES_OF: Readonly<Record<IntakeThing, readonly IntakeState[]>> = {
   unions: ['sound', 'stiff', 'rounded', 'seized', 'leaks', 'none_here'],
@@ -93,28 +73,4 @@ export function compareCameWith(book: Book): CameWithState {
     return KIND_FACTS[s.kind].article && !carrier && never && partIn(s.id, events) === null && !fits.has(s.id);
   });
   return { there: came, doesNotFit: came.filter((c) => c.fits === 'does_not_fit'), missing };
-}
-
-export const EARLIER_NAME: Readonly<Record<EarlierWork['what'], string>> = {
-  fluid_changed: 'Fluid changed',
-  renewed: 'Renewed',
-  overhauled: 'Overhauled',
-  machined: 'Machined',
-  inspected: 'Inspected',
-  other: 'Other work',
-};
-export const KNOWN_FROM_NAME: Readonly<Record<KnownFrom, string>> = {
-  invoice: 'Invoice',
-  service_book: 'Service book or card',
-  owner: 'The owner says so',
-  marked_on_part: 'Marked on the part',
-  other: 'Other',
-};
-
-/** Earlier work in a line: what, where, when, and how that is known. */
-export function earlierText(layout: Layout, e: EarlierWork): string {
-  const slot = layout.slots.find((s) => s.id === e.slotId);
-  const where = slot ? `${placeName(slot)}: ${EARLIER_NAME[e.what].toLowerCase()}` : EARLIER_NAME[e.what];
-  const from = [KNOWN_FROM_NAME[e.knownFrom].toLowerCase(), e.source].filter(Boolean).join(', ');
-  return `${where} ${partialDateText(e)} (${from})${e.note ? `. ${e.note}` : ''}`;
 }

@@ -4,13 +4,12 @@ import { KIND_OF_JOB } from '../../history/scope.ts';
 import type { Component } from '../../judging/components.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
-import type { Decision } from '../../ledger/families/decisions.ts';
-import type { JobKind, Person } from '../../ledger/jobRecords.ts';
-import { groupThousands } from '../../quantity/display.ts';
+import type { JobKind } from '../../ledger/jobRecords.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
 import { optionsOf } from './options.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
+import { againstWords, putOffWords } from '../../wording/en/decide.ts';
 
 /** Whether the owner and the shop have to decide about this place. */
 export function needsDecision(c: Component, kind: JobKind): boolean {
@@ -22,22 +21,6 @@ function fallen(book: Book, c: Component): string | null {
   if (!c.decision || (isWorked(c) && workDone(book, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
   const option = optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === c.decision?.option);
   return option?.ruledOut ? REASON.ruledOut(option.name, option.ruledOut) : null;
-}
-
-/** Until when something is put off, in words. */
-export function putOffWords(d: Pick<Decision, 'reviewOn' | 'untilKm' | 'access'>): string {
-  const until = [
-    d.reviewOn ? `until ${d.reviewOn}` : null,
-    d.untilKm !== null ? `until ${groupThousands(d.untilKm)} km` : null,
-    d.access ? `until ${d.access}` : null,
-  ].filter((x) => x !== null);
-  return until.length > 0 ? `Put off ${until.join(', or ')}.` : 'Put off; until when is not said.';
-}
-
-/** That two people decided without knowing of each other, in a sentence; null where nothing stands against a decision. */
-export function againstWords(people: readonly Person[], c: Pick<Component, 'decision' | 'against' | 'slot'>): string | null {
-  if (!c.decision || c.against.length === 0) return null;
-  return REASON.against([c.decision, ...c.against].map((d) => ({ option: d.option, by: people.find((p) => p.id === d.authorId)?.name })));
 }
 
 export function decideObligations({ book, components }: RuleContext): Obligation[] {

@@ -1,7 +1,7 @@
 import { OPTION_NAME, type OptionId, optionsFor } from '../../catalogue/repairOptions.ts';
 import type { CutFacts } from '../../judging/cutting.ts';
 import type { Judged } from '../../judging/judge.ts';
-import { figureOf as figureText, limitText, mm } from '../../judging/words.ts';
+import { RULED_OUT } from '../../wording/en/decide.ts';
 import type { ComponentKind } from '../../layout/kinds.ts';
 import type { Finding } from '../../ledger/families/findings.ts';
 import { turning } from '../../metrology/drum.ts';
@@ -13,10 +13,6 @@ export interface Option {
   readonly name: string;
   /** Why it cannot be chosen: the reading or finding that rules it out; null where it can. */
   readonly ruledOut: string | null;
-}
-
-function figureOf(j: Judged): string {
-  return `${j.characteristic.name} ${figureText(j)}, limit ${limitText(j)}`;
 }
 
 /** Why a rotor or drum cannot be machined by its figures; null where it can or nothing is known yet. */
@@ -35,10 +31,10 @@ export function whyNotMachine(kind: ComponentKind, judged: readonly Judged[], cu
   );
   if (!tried.ok) return tried.refusal.message;
   const { state, after } = tried.value;
-  if (state === 'no_machine_to_on_file') return 'No machine-to figure on file.';
-  if (state === 'past_discard') return `${figureOf(main)}: beyond machining.`;
+  if (state === 'no_machine_to_on_file') return RULED_OUT.noMachineTo;
+  if (state === 'past_discard') return RULED_OUT.beyondMachining(main);
   if (state === 'machinable' || state === 'turnable') return null;
-  return `From ${mm(value, main.reduced.decimals)} it would come out at ${mm(after, 2)}; machine-to is ${mm(machineTo ?? at, 2)}.`;
+  return RULED_OUT.afterCut(main, after, machineTo ?? at);
 }
 
 /**
@@ -51,8 +47,8 @@ export function optionsOf(kind: ComponentKind, judged: readonly Judged[], findin
   const past = judged.find((j) => j.verdict === 'past' && j.characteristic.gravity === 'safety');
   return optionsFor(kind).map((id): Option => {
     const rejected = findings.find((f) => f.severity === 'reject' && f.rulesOut.includes(id));
-    let why: string | null = rejected ? `Finding: ${rejected.words}` : null;
-    if (why === null && past && (id === 'use_again' || id === 'reseal' || id === 'put_off')) why = `${figureOf(past)}: past.`;
+    let why: string | null = rejected ? RULED_OUT.finding(rejected.words) : null;
+    if (why === null && past && (id === 'use_again' || id === 'reseal' || id === 'put_off')) why = RULED_OUT.past(past);
     if (why === null && id === 'machine') why = whyNotMachine(kind, judged, cut);
     return { id, name: OPTION_NAME[id], ruledOut: why };
   });

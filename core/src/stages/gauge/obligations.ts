@@ -5,6 +5,7 @@ import { slotById, type Slot } from '../../layout/graph.ts';
 import { impossibleIn } from '../../metrology/takenIn.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE, REASON } from '../../wording/en/duties.ts';
+import { contradictionWords, PROVISIONAL } from '../../wording/en/verdicts.ts';
 
 /** Safety figures of this job that lie so near to their limit that another person measures them again, blind. */
 function seconds({ book, components }: RuleContext): Obligation[] {
@@ -24,7 +25,7 @@ function seconds({ book, components }: RuleContext): Obligation[] {
             brief: TITLE.secondHere(j.characteristic.short),
             closedBy: j.second?.setId ?? null,
             ...(j.asksSecond && {
-              why: j.contradicts ? REASON.blindContradicts(j.contradicts) : REASON.blindNear,
+              why: j.contradicts ? REASON.blindContradicts(contradictionWords(j, j.contradicts)) : REASON.blindNear,
               ...(j.contradicts === null && { acceptBy: 'lead' as const }),
               rests: `${j.setId}|${j.reduced.value}|${j.bound.kind === 'none' ? '' : JSON.stringify(j.bound)}`,
             }),
@@ -93,7 +94,7 @@ function ofComponent(c: Component): Obligation[] {
             slotId: c.slot.id,
             brief: TITLE.gaugeHere(r.measurement.name, r.phase),
             closedBy: r.done ? r.setId : null,
-            why: r.provisional ?? (!r.done && r.taken > 0 ? REASON.takenSoFar(r.taken) : null),
+            why: r.provisional !== null ? PROVISIONAL[r.provisional] : !r.done && r.taken > 0 ? REASON.takenSoFar(r.taken) : null,
             ...(r.phase === 'as_fitted' && !r.done && !r.due
               ? { state: 'waiting' as const, waitsFor: 'part_fitted' as const, why: REASON.notFittedYet }
               : {}),

@@ -4,7 +4,7 @@ import type { Book } from '../../history/book.ts';
 import type { Component } from '../../judging/components.ts';
 import { finerGauge } from '../../judging/finest.ts';
 import type { Judged } from '../../judging/judge.ts';
-import { sentence } from '../../judging/words.ts';
+import { sentence } from '../../wording/en/verdicts.ts';
 import type { ControlLock } from '../../readiness/pedalLock.ts';
 import { type Standing, whyNotGood } from '../../readiness/stands.ts';
 import { blocksRelease, whoMayAccept } from '../../verdict/severity.ts';

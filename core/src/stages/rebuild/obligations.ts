@@ -14,6 +14,7 @@ import type { RuleContext } from '../ruleContext.ts';
 import { isWorked, torqueFault, torquePoints } from '../torquePoints.ts';
 import type { JointStep, Duty } from '../../ledger/duty.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
+import { careWords } from '../../wording/en/history.ts';
 
 /** Waiting for what was sent out of this place to come back; nothing where it is here. */
 function waitsAway(book: Book, c: Component): Partial<Pick<Obligation, 'state' | 'waitsFor' | 'why'>> {
@@ -104,7 +105,7 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
       : [
           obligation({ kind: 'care', slotId: c.slot.id }, TITLE.care(c.slot), false, {
             slotId: c.slot.id,
-            why: fault,
+            why: careWords(fault),
             acceptBy: 'lead',
             rests: careOf(book, c),
           }),

@@ -5,7 +5,7 @@ import { TABLES } from '../../catalogue/trace/tables.ts';
 import type { Book } from '../../history/book.ts';
 import { replacedSince } from '../../history/setsOf.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
-import type { Owed } from '../../judging/consequences.ts';
+import type { Owed } from '../owed.ts';
 import { goodSet } from '../../judging/judge.ts';
 import { type Slot, slotById } from '../../layout/graph.ts';
 import type { Duty } from '../../ledger/duty.ts';

@@ -6,6 +6,7 @@ import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydrau
 import { CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
 import { upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
+import { TRACE_PLACE } from '../../wording/en/trace.ts';
 
 /** What is known of the vehicle before anything is observed: it shifts the priors. */
 export interface TraceContext {
@@ -85,7 +86,7 @@ function placesOf(kind: FaultKind, layout: Layout): At[] {
   if (kind.on === 'system')
     return kind.style === 'hydraulic' && !hydraulic
       ? []
-      : [{ slot: null, corners: wheels, circuits: [], where: 'the whole vehicle', id: 'system' }];
+      : [{ slot: null, corners: wheels, circuits: [], where: TRACE_PLACE.system, id: 'system' }];
   if (kind.on === 'axle')
     return (['front', 'rear'] as const).flatMap((axle) => {
       const corners = wheels.filter((c) => axleOf(c) === axle);
@@ -96,7 +97,7 @@ function placesOf(kind: FaultKind, layout: Layout): At[] {
             slot: null,
             corners: [c],
             circuits: [],
-            where: `${CORNER_NAME[c].toLowerCase()}, outside the brakes`,
+            where: TRACE_PLACE.outsideBrakes(c),
             id: c,
           }));
     });
@@ -104,7 +105,7 @@ function placesOf(kind: FaultKind, layout: Layout): At[] {
     const circuits = [...new Set(layout.slots.flatMap((s) => s.circuits))].filter((c) => c !== CLUTCH_CIRCUIT);
     return circuits.map((c): At => {
       const corners = wheels.filter((w) => layout.slots.some((s) => s.corner === w && s.circuits.includes(c)));
-      return { slot: null, corners, circuits: [c], where: `circuit ${c}`, id: `circuit${c}` };
+      return { slot: null, corners, circuits: [c], where: TRACE_PLACE.circuit(c), id: `circuit${c}` };
     });
   }
   return layout.slots

@@ -7,7 +7,7 @@ import { TITLE } from '../../wording/en/duties.ts';
 
 export function traceObligations({ book, answers, hydraulic }: RuleContext): Obligation[] {
   const { job } = book.file;
-  if (KIND_OF_JOB[job.kind].without.trace !== undefined || areLoose(book.file.layout)) return [];
+  if (KIND_OF_JOB[job.kind].without.includes('trace') || areLoose(book.file.layout)) return [];
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
   return [
     obligation(

@@ -2,6 +2,9 @@ import { observationKey } from '../../catalogue/observations.ts';
 import type { Book } from '../../history/book.ts';
 import { isHydraulic } from '../../layout/graph.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
+import { PART_EVENT } from '../../wording/en/sheet.ts';
+import { CHANGED } from '../../wording/en/trace.ts';
+import type { PartEventKind } from '../../ledger/families/partEvents.ts';
 import type { VehicleNetwork } from './network.ts';
 
 /** Something that was changed on the vehicle: at one place, or in its fluid. */
@@ -12,13 +15,8 @@ export interface Change {
   readonly what: string;
 }
 
-const PART_WORD: Readonly<Record<string, string>> = {
-  fitted: 'fitted',
-  machined: 'machined',
-  freed: 'freed',
-  opened: 'opened',
-  resealed: 'resealed',
-};
+/** What is done to a part that makes earlier answers about it old. */
+const CHANGES: readonly PartEventKind[] = ['fitted', 'machined', 'freed', 'opened', 'resealed'];
 
 /** What was changed on this job: parts fitted, machined, freed, opened or resealed, work done, fluid changed, air bled. */
 export function changesOf(book: Book): Change[] {
@@ -28,17 +26,16 @@ export function changesOf(book: Book): Change[] {
   const sits = new Map<string, string>();
   for (const e of book.stand(file.partEvents)) if (e.slotId !== null) sits.set(e.partId, e.slotId);
   const parts = here(book.stand(file.partEvents)).flatMap((e): Change[] => {
-    const what = PART_WORD[e.kind];
     const slotId = e.slotId ?? sits.get(e.partId) ?? null;
-    return what === undefined || slotId === null ? [] : [{ at: e.happenedAt, slotId, what }];
+    return !CHANGES.includes(e.kind) || slotId === null ? [] : [{ at: e.happenedAt, slotId, what: PART_EVENT[e.kind] }];
   });
   const work = here(book.stand(file.operationEvents)).flatMap((e): Change[] => {
     const of = slotOf.get(e.operationId);
     return e.kind === 'done' && of && of.slotId !== null ? [{ at: e.happenedAt, slotId: of.slotId, what: of.title.toLowerCase() }] : [];
   });
   const fluid = [
-    ...here(book.stand(file.fluidServices)).map((e) => ({ at: e.happenedAt, slotId: null, what: 'fluid changed' })),
-    ...here(book.stand(file.bleedPulls)).map((e) => ({ at: e.happenedAt, slotId: null, what: 'bled' })),
+    ...here(book.stand(file.fluidServices)).map((e) => ({ at: e.happenedAt, slotId: null, what: CHANGED.fluid })),
+    ...here(book.stand(file.bleedPulls)).map((e) => ({ at: e.happenedAt, slotId: null, what: CHANGED.bled })),
   ];
   return [...parts, ...work, ...(isHydraulic(file.layout) ? fluid : [])].sort((a, b) => a.at.localeCompare(b.at));
 }

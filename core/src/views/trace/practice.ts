@@ -92,7 +92,6 @@ export function proposedPath(made: PracticeCase): ProposedPath {
 }
 
 /** A number of checks in words. */
-export const checksText = (n: number): string => (n === 1 ? 'one check' : `${n} checks`);
 
 /** What a learner named, held against what is hidden. */
 export function judgeNamed(made: PracticeCase, named: ReadonlySet<string>): { right: string[]; missed: string[]; wrong: string[] } {

@@ -3,6 +3,7 @@ import { WORTH_A_LINE, type Weighed, type WeighedCheck, type Diagnosis } from '.
 import type { Layout } from '../../layout/graph.ts';
 import { CORNERS, CORNER_NAME } from '../../layout/kinds.ts';
 import type { PlacedFault, PlacedSign, VehicleNetwork } from '../../stages/trace/network.ts';
+import { orWords, TRACE } from '../../wording/en/trace.ts';
 import { oppositesSeen } from './opposites.ts';
 import type { ToTrace } from './tracing.ts';
 
@@ -63,9 +64,6 @@ export function quietLinesOf(network: VehicleNetwork, causes: readonly Weighed[]
   ).slice(0, MAX_LINES);
 }
 
-const oneOf = (list: readonly string[]): string =>
-  list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} or ${list.at(-1) ?? ''}`;
-
 /** The wheel that a fault is at, in words as its place begins with; empty where it is at none. */
 function wheelOf({ slot, place, where }: PlacedFault): string {
   const corner = slot ? slot.corner : CORNERS.find((c) => c === place);
@@ -88,10 +86,10 @@ export function whereWords(network: VehicleNetwork, line: CauseLine): string {
   const faults = line.alike.flatMap((i) => network.faults[i] ?? []);
   const wheels = faults.map(wheelOf);
   const parts = faults.map((f, i) => f.where.slice((wheels[i] ?? '').length));
-  if (wheels.every((w) => w !== '') && new Set(parts).size === 1) return `${oneOf(wheels)}${parts[0] ?? ''}`;
-  if (faults.length <= MAX_NAMED) return oneOf(faults.map((f) => f.where));
+  if (wheels.every((w) => w !== '') && new Set(parts).size === 1) return `${orWords(wheels)}${parts[0] ?? ''}`;
+  if (faults.length <= MAX_NAMED) return orWords(faults.map((f) => f.where));
   const named = [...new Set(faults.map((f, i) => wheels[i] || f.where))];
-  return `one of ${faults.length}, at ${oneOf(named)}`;
+  return TRACE.oneOfPlaces(faults.length, named);
 }
 
 /** Less likely than this is not shown on the map. */
@@ -124,7 +122,7 @@ export function speakingWords(of: ToTrace, cause: Weighed, way: 1 | -1): string 
     .slice(0, MAX_SAID)
     .map(({ observation: id }) => {
       const from = of.evidence.learntFrom[id] ?? 'felt';
-      return `${textOf(of, id)}${of.evidence.observations[id] === 'seen' ? '' : ': not seen'} (${from})`;
+      return `${textOf(of, id)}${of.evidence.observations[id] === 'seen' ? '' : TRACE.notSeen} (${from})`;
     })
     .join('; ');
 }
@@ -136,8 +134,8 @@ export function outcomeWords(of: ToTrace, check: WeighedCheck): string[] {
     .map((o) => {
       const [first] = o.leads;
       const fault = first && of.network.faults[first.fault];
-      const seen = o.seen.length === 0 ? 'None of it' : o.seen.map((id) => signIn(of, id)?.sign.text ?? textOf(of, id)).join('; ');
-      const then = first && fault ? `: then first ${fault.kind.name.toLowerCase()}, ${fault.where}, ${percentText(first.probability)}` : '';
+      const seen = o.seen.length === 0 ? TRACE.noneOfIt : o.seen.map((id) => signIn(of, id)?.sign.text ?? textOf(of, id)).join('; ');
+      const then = first && fault ? TRACE.thenFirst(fault.kind.name, fault.where, percentText(first.probability)) : '';
       return `${seen} (${percentText(o.probability)})${then}`;
     });
 }
@@ -145,15 +143,11 @@ export function outcomeWords(of: ToTrace, check: WeighedCheck): string[] {
 /** What does not go together, in words. */
 export function contradictionWords(of: ToTrace, odd: Contradiction): string {
   const one = textOf(of, odd.observation);
-  return odd.against === null
-    ? `${one}: that goes with nothing else that is known. Look again.`
-    : `These two do not go together: ${one}; ${textOf(of, odd.against)}. Look at both again.`;
+  return odd.against === null ? TRACE.goesWithNothing(one) : TRACE.notTogether(one, textOf(of, odd.against));
 }
 
 /** All that does not go together, in words: what cannot be seen in one look, then what the rest makes very unlikely. */
 export function conflictWords(of: ToTrace, result: Diagnosis): string[] {
-  const opposed = oppositesSeen(of).map(
-    ({ one, other, reason }) => `These two do not go together: ${one.text}; ${other.text}. ${reason}. Look at both again.`,
-  );
+  const opposed = oppositesSeen(of).map(({ one, other, reason }) => TRACE.notTogether(one.text, other.text, reason));
   return [...opposed, ...result.odd.map((o) => contradictionWords(of, o))];
 }

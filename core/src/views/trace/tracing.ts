@@ -7,7 +7,7 @@ import type { JobState } from '../../job/job.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { type Certain, asEvidence, certainOf } from '../../stages/trace/causes.ts';
 import { type PlacedCheck, type TraceContext, type VehicleNetwork, meaningful, networkOf } from '../../stages/trace/network.ts';
-import { pastExpected, pedalTells } from '../../stages/trace/pedalGauge.ts';
+import { pastExpected, pedalTells } from '../../judging/pedalGauge.ts';
 import { type Earlier, changesOf, earlierRounds } from '../../stages/trace/rounds.ts';
 import { contextOf } from './context.ts';
 import { possibleChecks } from './possible.ts';

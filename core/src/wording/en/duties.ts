@@ -59,6 +59,7 @@ export const TITLE = {
 
 /** Why it is owed still, or what it waits for. */
 export const REASON = {
+  accepted: 'Accepted with a reason.',
   blindNear: 'It lies within twice the gauge’s uncertainty of a safety limit: another person measures it without seeing the first.',
   blindContradicts: (what: string): string => `${what} Another person measures it without seeing the first.`,
   movedTwice: (now: Slot | undefined, said: readonly (Slot | undefined)[]): string => {

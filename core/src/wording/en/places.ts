@@ -1,11 +1,6 @@
 import { type Slot, placeName } from '../../layout/graph.ts';
 import type { PutInKind } from '../../ledger/families/putIns.ts';
-
-/** What makes a place anything but complete. */
-export type PlaceCause =
-  | { readonly kind: 'off' | 'away' | 'temporary' }
-  | { readonly kind: 'joint_open'; readonly joint: string }
-  | { readonly kind: 'inside'; readonly what: PutInKind };
+import type { PlaceCause } from '../reasons.ts';
 
 export const PUT_IN_NAME: Readonly<Record<PutInKind, string>> = {
   block: 'Block',

@@ -1,15 +1,8 @@
 import { type Slot, placeName } from '../../layout/graph.ts';
 import type { PartEventKind } from '../../ledger/families/partEvents.ts';
+import type { Hindrance, DisturbedBy } from '../reasons.ts';
 
 const lower = (slot: Slot): string => placeName(slot).toLowerCase();
-
-/** What keeps a measurement from being taken at a place. */
-export type Hindrance =
-  | { readonly kind: 'nothing_there' | 'away' | 'scrapped' | 'elsewhere' | 'drum_stuck' | 'closed_again'; readonly slot: Slot }
-  /** A figure of what is fitted, and the place is empty. */
-  | { readonly kind: 'fit_is_off'; readonly slot: Slot; readonly figure: string }
-  /** What was done to the part since it came off makes another of it. */
-  | { readonly kind: 'altered'; readonly by: PartEventKind };
 
 export function hindranceWords(h: Hindrance): string {
   switch (h.kind) {
@@ -31,9 +24,6 @@ export function hindranceWords(h: Hindrance): string {
       return `It was ${h.by} since it came off: as found it cannot be gauged any more. Gauge it after machining, or once it is fitted.`;
   }
 }
-
-/** What was done at a place that disturbed it. */
-export type DisturbedBy = { readonly kind: 'part'; readonly event: PartEventKind } | { readonly kind: 'joint' | 'bleeder' };
 
 const MOVED: Readonly<Partial<Record<PartEventKind, string>>> = { removed: 'taken off' };
 

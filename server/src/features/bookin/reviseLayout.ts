@@ -1,3 +1,4 @@
+import { revisionBlockWords } from '@dauer/core/wording';
 import type { ENDPOINTS } from '@dauer/contract';
 import { partIn, revisionBlocks } from '@dauer/core/history';
 import { checkLayout, compareLayouts, KIND_FACTS, type Layout } from '@dauer/core/layout';
@@ -63,7 +64,7 @@ export async function reviseLayout(call: Revise): Promise<Layout> {
     const next = { ...body.layout, vehicleId: of.id };
     requireWorking(next);
     const [block] = revisionBlocks(file, next, body.revision);
-    if (block) throw new HttpProblem('layout_records', block.message, { current: { slotIds: block.slotIds } });
+    if (block) throw new HttpProblem('layout_records', revisionBlockWords(block), { current: { slotIds: block.slots.map((s) => s.id) } });
     await insertLayout(tx, next, { revision: body.revision, why: body.why, enteredBy: person.id });
     await moveParts(tx, call, file, new Date().toISOString());
     return next;

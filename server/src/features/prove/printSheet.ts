@@ -1,5 +1,4 @@
-import { PHASE_WORD } from '@dauer/core/wording';
-import { handedBackWords } from '@dauer/core/history';
+import { handedBackWords, PHASE_WORD } from '@dauer/core/wording';
 import type { HandbackSheet, JobFile, SheetLine } from '@dauer/core/ledger';
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';

@@ -1,3 +1,4 @@
+import { stageNote, notApplicableWords, fluidCauseWords } from '@dauer/core/wording';
 import { fluidState, runningOperations } from '@dauer/core/history';
 import { doableNow, type JobState, nextAct, tryJob } from '@dauer/core/job';
 import { type HandbackSheet, retractedIds, standing } from '@dauer/core/ledger';
@@ -25,7 +26,10 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
     promised: file.job.promised,
     stage: state.stage,
     share: state.share,
-    stages: state.stages.map(({ stage, note, hatched, open, waiting, all }) => ({ stage, note, hatched, open, waiting, all })),
+    stages: state.stages.map((s) => ({
+      ...{ stage: s.stage, open: s.open, waiting: s.waiting, all: s.all, note: stageNote(s) },
+      hatched: s.notApplicable && notApplicableWords(s.notApplicable),
+    })),
     counts: state.counts,
     marks: state.components.flatMap((c) =>
       c.inScope && c.verdict && c.verdict !== 'holds' && c.verdict !== 'not_gauged' ? [{ slotId: c.slot.id, verdict: c.verdict }] : [],
@@ -102,7 +106,9 @@ async function fluidDues(db: Database, today: string) {
       const drawn = layouts.get(v.id);
       const state = drawn ? fluidState(drawn, { services, pulls: mine, earlier }, v, today) : null;
       const jobId = services.at(-1)?.jobId ?? earlier.at(-1)?.jobId ?? null;
-      return state ? [{ vehicleId: v.id, tag: v.tag, name: v.name, jobId, ...state }] : [];
+      if (!state) return [];
+      const { cause, ...due } = state;
+      return [{ vehicleId: v.id, tag: v.tag, name: v.name, jobId, ...due, why: fluidCauseWords(cause) }];
     })
     .sort((a, b) => (a.due < b.due ? -1 : 1))
     .slice(0, MAX_DUE);

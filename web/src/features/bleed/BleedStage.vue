@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fluidCauseWords } from '@dauer/core/wording';
 import { fixed } from '@dauer/core/quantity';
 import { isDuty } from '@dauer/core/ledger';
 import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
@@ -37,9 +38,9 @@ const due = computed(() =>
 );
 const dueText = computed(() => {
   if (!due.value) return '';
-  const { why, water, changed } = due.value;
+  const { cause, water, changed } = due.value;
   const rest = [
-    why,
+    fluidCauseWords(cause),
     ...(water === null ? [] : [`water now about ${fixed(water, 1)} %`]),
     changed === null ? 'no whole change on record' : `changed ${dayText(changed)}`,
   ];
@@ -77,7 +78,7 @@ function serve(): void {
     <h1>Bleed</h1>
     <span class="second">
       {{
-        stage?.hatched
+        stage?.notApplicable
           ? 'this vehicle has no fluid'
           : circuits.length === 0
             ? 'no circuit has to be bled so far'
@@ -85,7 +86,7 @@ function serve(): void {
       }}
     </span>
   </div>
-  <p v-if="stage?.hatched" class="second empty">Rods and cables: there is nothing to bleed here.</p>
+  <p v-if="stage?.notApplicable" class="second empty">Rods and cables: there is nothing to bleed here.</p>
   <template v-else>
     <LockBanner />
     <CautionPlates :steps="['bleed']" />

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { circuitName, closedClear } from '@dauer/core/history';
+import { circuitName, METHOD_NAME } from '@dauer/core/wording';
+import { closedClear } from '@dauer/core/history';
 import { placeLock } from '@dauer/core/job';
 import type { BleedMethod, BleedPull } from '@dauer/core/ledger';
 import { DomainError, fixed, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
-import { type BleedStep, METHOD_NAME, PRESSING } from '@dauer/core/stages';
+import { type BleedStep, PRESSING } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { JOB_TAKES_IN } from '@dauer/core/wording';
 import { KIND_OF_JOB } from '@dauer/core/history';
 import {
   buildLayout,
@@ -149,7 +150,7 @@ async function bookIn(): Promise<void> {
           <v-textarea v-model="form.complaint" label="Complaint, in the owner’s words" />
           <v-textarea v-model="form.wants" label="What the owner wants" />
         </div>
-        <p class="second small">{{ form.loose ? 'All the units that came.' : KIND_OF_JOB[form.kind].takesIn }}</p>
+        <p class="second small">{{ form.loose ? 'All the units that came.' : JOB_TAKES_IN[form.kind] }}</p>
         <div v-if="!form.loose && KIND_OF_JOB[form.kind].corners" class="scope">
           <span class="second">Taken in</span>
           <span class="choice" role="group" aria-label="Corners taken in">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { JOB_TAKES_IN } from '@dauer/core/wording';
 import { moneyText } from '@dauer/core/quantity';
 import { KIND_OF_JOB } from '@dauer/core/history';
 import { type Corner, CORNER_NAME, cornersOf, placeName, slotById } from '@dauer/core/layout';
@@ -164,7 +165,7 @@ async function showOwner(): Promise<void> {
         <v-textarea v-model="draft.complaint" label="Complaint, in the owner’s words" :readonly="!writable" />
         <v-textarea v-model="draft.wants" label="What the owner wants" :readonly="!writable" />
       </div>
-      <p class="second small">{{ KIND_OF_JOB[draft.kind].takesIn }} A component picked on the map is taken in or left out by hand.</p>
+      <p class="second small">{{ JOB_TAKES_IN[draft.kind] }} A component picked on the map is taken in or left out by hand.</p>
       <div class="scope">
         <span class="second">Taken in</span>
         <span v-if="KIND_OF_JOB[draft.kind].corners" class="choice" role="group" aria-label="Corners taken in">

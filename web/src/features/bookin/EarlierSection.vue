@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { EARLIER_NAME, earlierText, KNOWN_FROM_NAME } from '@dauer/core/wording';
 import { placeName } from '@dauer/core/layout';
 import type { EarlierWhat, KnownFrom } from '@dauer/core/ledger';
 import { convert, groupThousands, parsePartialDate, readTold, toResult } from '@dauer/core/quantity';
-import { EARLIER_NAME, earlierText, KNOWN_FROM_NAME } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';
 import PictureRow from '../../job/PictureRow.vue';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { INTAKE_STATE_NAME, THING_NAME } from '@dauer/core/wording';
 import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { IntakeState } from '@dauer/core/ledger';
-import { FORETELLS, INTAKE_STATE_NAME, type IntakeRow, intakeRows, STATES_OF, THING_NAME } from '@dauer/core/stages';
+import { FORETELLS, type IntakeRow, intakeRows, STATES_OF } from '@dauer/core/stages';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { revisionText } from '@dauer/core/wording';
 import { figure } from '@dauer/core/quantity';
 import type { JobState } from '@dauer/core/job';
 import { placeName, styleName } from '@dauer/core/layout';
-import { revisionText } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';

@@ -1,4 +1,4 @@
-import { KIND_OF_JOB } from '@dauer/core/history';
+import { JOB_KIND_NAME } from '@dauer/core/wording';
 import type { Finish } from '@dauer/core/ledger';
 import { parseMoney, toResult } from '@dauer/core/quantity';
 
@@ -34,7 +34,7 @@ export const DRIVEN = [
   { title: 'all', value: 'all' },
   { title: 'none', value: 'none' },
 ];
-export const JOB_KINDS = Object.entries(KIND_OF_JOB).map(([value, k]) => ({ title: k.name, value }));
+export const JOB_KINDS = Object.entries(JOB_KIND_NAME).map(([value, title]) => ({ title, value }));
 
 /** How good is good enough, as agreed at the desk. */
 export const FINISHES: Readonly<Record<Finish, string>> = {

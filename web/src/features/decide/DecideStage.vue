@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { THING_NAME } from '@dauer/core/wording';
 import type { OptionId } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
-import { intakeRows, needsDecision, optionsOf, THING_NAME } from '@dauer/core/stages';
+import { intakeRows, needsDecision, optionsOf } from '@dauer/core/stages';
 import { proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';

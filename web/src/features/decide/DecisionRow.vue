@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { againstWords, mm, putOffWords, VERDICT_WORD } from '@dauer/core/wording';
 import { accessesOver, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
-import { type Component, mm } from '@dauer/core/judging';
+import { type Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import type { Decision, Person } from '@dauer/core/ledger';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
-import { againstWords, optionsOf, putOffWords } from '@dauer/core/stages';
-import { VERDICT_WORD } from '@dauer/core/verdict';
+import { optionsOf } from '@dauer/core/stages';
 import type { Proposal } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { adjusterFacts, adjusterTravel, adjusterWords, type Component } from '@dauer/core/judging';
+import { adjusterMissingWords, adjusterWords } from '@dauer/core/wording';
+import { adjusterFacts, adjusterTravel, type Component } from '@dauer/core/judging';
 import { toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';
@@ -52,7 +53,7 @@ const WHAT = { drum: 'drum', linings: 'linings', link: 'link', cam: 'cam' } as c
       ]"
       label="How the shoes move"
     />
-    <p v-if="!result" class="second">Not known yet: {{ facts.missing.join(', ') }}.</p>
+    <p v-if="!result" class="second">Not known yet: {{ adjusterMissingWords(facts.missing) }}.</p>
     <template v-else>
       <svg v-if="bars.length > 0" class="travel" viewBox="0 0 408 52" role="img" :aria-label="words">
         <rect x="4" y="6" width="400" height="22" class="whole" />

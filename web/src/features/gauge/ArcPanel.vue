@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { shoeArcWords } from '@dauer/core/wording';
 import { newestSets, partHere } from '@dauer/core/history';
 import type { Component } from '@dauer/core/judging';
-import { shoeArc, shoeArcWords } from '@dauer/core/metrology';
+import { shoeArc } from '@dauer/core/metrology';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';

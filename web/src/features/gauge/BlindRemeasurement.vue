@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { contradictionWords } from '@dauer/core/wording';
 import type { Judged } from '@dauer/core/judging';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';
@@ -21,8 +22,11 @@ const another = computed(() => first.value !== null && first.value.authorId !== 
   </p>
   <p v-else-if="asks" class="problem ask">
     <span>
-      {{ asks.contradicts ?? `${asks.characteristic.short} lies within twice the gauge’s uncertainty of a safety limit.` }} Another person
-      measures it again, without seeing this.
+      {{
+        (asks.contradicts && contradictionWords(asks, asks.contradicts)) ??
+        `${asks.characteristic.short} lies within twice the gauge’s uncertainty of a safety limit.`
+      }}
+      Another person measures it again, without seeing this.
     </span>
     <button v-if="writable && another" class="act slim" type="button" @click="blind = true">Measure it blind</button>
     <span v-else class="second">{{ job.who(first?.authorId ?? '') }} took the first.</span>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { centringWords, liftsWords, SHOE_END_NAME } from '@dauer/core/wording';
 import { SHOE_POINTS } from '@dauer/core/catalogue';
-import { centringWords, type Chosen, type Lifts, liftsWords, liningCircle, SHOE_ENDS, type Taken } from '@dauer/core/metrology';
+import { type Chosen, type Lifts, liningCircle, SHOE_ENDS, type Taken } from '@dauer/core/metrology';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
@@ -84,8 +85,8 @@ const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value
     <p v-if="circle?.ok" class="advice">{{ lies }}</p>
     <p v-else-if="circle" class="problem">{{ circle.refusal.message }}</p>
     <form v-if="drum !== null && points.length === 6" class="offer" @submit.prevent="choose">
-      <label v-for="{ id, name } in SHOE_ENDS" :key="id">
-        {{ name }}, lifts on offer
+      <label v-for="id in SHOE_ENDS" :key="id">
+        {{ SHOE_END_NAME[id] }}, lifts on offer
         <input v-model="offered[id]" />
       </label>
       <label>

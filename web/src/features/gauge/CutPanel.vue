@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { cutWords, takenAsNoneWords } from '@dauer/core/wording';
 import { type Component, cutOf, type Judged } from '@dauer/core/judging';
 import { counterpart } from '@dauer/core/layout';
 import { computed } from 'vue';
@@ -18,8 +19,8 @@ const cut = computed(() => (job.book ? cutOf(job.book, props.component.slot, pro
 <template>
   <p v-if="cut" class="cut">
     <b class="plate-font">{{ component.slot.kind === 'drum' ? 'Can it be turned?' : 'Can it be machined?' }}</b>
-    {{ cut.words }}
-    <span v-if="cut.takenAsNone.length > 0" class="second small">Taken as none, not gauged: {{ cut.takenAsNone.join(', ') }}.</span>
+    {{ cutWords(cut) }}
+    <span v-if="cut.takenAsNone.length > 0" class="second small">Taken as none, not gauged: {{ takenAsNoneWords(cut) }}.</span>
   </p>
 </template>
 

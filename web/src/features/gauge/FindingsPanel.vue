@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { figure } from '@dauer/core/quantity';
-import { OPTION_NAME } from '@dauer/core/catalogue';
+import { causeMissing, OPTION_NAME } from '@dauer/core/catalogue';
 import { writtenUpLater } from '@dauer/core/history';
-import { causeMissing, type Component, FINDING_VERDICT } from '@dauer/core/judging';
+import { type Component, FINDING_VERDICT } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { historyOf } from '@dauer/core/views';
+import { rateWords, VERDICT_WORD } from '@dauer/core/wording';
 import type { MeasurementId } from '@dauer/core/catalogue';
-import { type Component, historyOf, type Judged, rateWords } from '@dauer/core/judging';
-import { VERDICT_WORD } from '@dauer/core/verdict';
+import { type Component, type Judged } from '@dauer/core/judging';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';
 import { dayText } from '../../fittings/dates.ts';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Component, honing, honingWords } from '@dauer/core/judging';
+import { honingWords } from '@dauer/core/wording';
+import { type Component, honing } from '@dauer/core/judging';
 import type { BoreMaterial } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';

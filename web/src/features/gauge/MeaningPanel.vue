@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Component, decisiveNextStep, type Judged, meaningOf, roomLeft } from '@dauer/core/judging';
+import { meaningOf, nextStepWords } from '@dauer/core/wording';
+import { type Component, decisiveNextStep, type Judged, roomLeft } from '@dauer/core/judging';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';
@@ -17,7 +18,7 @@ const job = useJob();
 const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
-    decisiveNextStep: (j) => decisiveNextStep(j, roomLeft(j) ?? 0, job.file?.gauges ?? []),
+    decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.file?.gauges ?? [])),
     rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),
   }),
 );

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { padPatternWords } from '@dauer/core/wording';
 import { PAD_CORNERS, type PadReadings, reducePads, type Taken } from '@dauer/core/metrology';
 import { fixed, toResult } from '@dauer/core/quantity';
 import { computed } from 'vue';
@@ -26,7 +27,7 @@ const patterns = computed(() => {
 <template>
   <p v-for="p in patterns" :key="p.code">
     <b class="plate-font">Uneven by {{ fixed(p.difference, 1) }} mm</b>
-    {{ p.means }}
+    {{ padPatternWords(p) }}
   </p>
 </template>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { firstSealMissing, LINING_STATE_WORD } from '@dauer/core/wording';
 import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
 import type { SealZone } from '@dauer/core/judging';
-import { LINING_STATE_WORD, LINING_STATES, type Taken } from '@dauer/core/metrology';
+import { LINING_STATES, type Taken } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 
@@ -41,7 +42,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(length.value / 5) +
 <template>
   <svg class="piston" viewBox="0 0 620 252" role="group" aria-label="The piston unrolled from its outer face">
     <text v-if="bands.length === 0" x="40" y="52" class="word">
-      Where the seal stands is drawn here once it is known: {{ zone?.missing[0] ?? 'gauge seal and reach' }}.
+      Where the seal stands is drawn here once it is known: {{ (zone && firstSealMissing(zone)) ?? 'gauge seal and reach' }}.
     </text>
     <g v-for="b in bands" :key="b.s">
       <rect :x="b.from" :y="b.y" :width="b.to - b.from" height="12" class="seal" :class="b.s" />

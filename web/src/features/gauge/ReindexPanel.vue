@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Component, onStuds, studsWords } from '@dauer/core/judging';
+import { studsWords } from '@dauer/core/wording';
+import { type Component, onStuds } from '@dauer/core/judging';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref, watch } from 'vue';
 import { useJob } from '../../job/job.ts';
@@ -30,7 +31,7 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
         Studs
         <input v-model="typed" inputmode="numeric" size="3" aria-label="Studs of the hub" />
       </label>
-      <p v-if="found.refused" class="problem">{{ found.refused }}</p>
+      <p v-if="found.refused" class="problem">{{ found.refused.message }}</p>
       <template v-else-if="!found.second">
         <p>
           The sweep alone cannot tell. Take the rotor off, turn it

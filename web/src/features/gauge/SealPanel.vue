@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { type Component, sealZone, sealZoneWords } from '@dauer/core/judging';
-import { LINING_STATE_WORD, LINING_STATES } from '@dauer/core/metrology';
+import { LINING_STATE_WORD, sealMissingWords, sealZoneWords } from '@dauer/core/wording';
+import { type Component, sealZone } from '@dauer/core/judging';
+import { LINING_STATES } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';
@@ -42,7 +43,7 @@ function writeDown(): void {
     <p class="advice" :class="{ problem: zone.result?.reject }">{{ sealZoneWords(zone) }}</p>
     <p v-if="zone.result" class="second small">{{ standing }}</p>
     <p v-else-if="zone.missing.length > 0 && zone.pits.length === 0" class="second small">
-      For the zone is missing: {{ zone.missing.join(', ') }}.
+      For the zone is missing: {{ sealMissingWords(zone) }}.
     </p>
     <p v-if="zone.pits.length === 0" class="second small">
       A pit is written down under By eye, with where it begins and ends along the piston.

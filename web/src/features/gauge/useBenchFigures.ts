@@ -1,3 +1,4 @@
+import { figureText } from '@dauer/core/wording';
 import {
   type Characteristic,
   characteristic,
@@ -6,7 +7,7 @@ import {
   plannedPositions,
   usualCount,
 } from '@dauer/core/catalogue';
-import { type Component, figureText, type Judged, judgeSet } from '@dauer/core/judging';
+import { type Component, type Judged, judgeSet } from '@dauer/core/judging';
 import type { Phase } from '@dauer/core/ledger';
 import type { Taken } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { SOURCE_WORD } from '@dauer/core/wording';
 import { characteristic, CHARACTERISTICS, checkLimitOf } from '@dauer/core/catalogue';
 import { parseQuantity, toResult, type UnitId, UNITS } from '@dauer/core/quantity';
-import { type LimitScope, type LimitSource, type LimitVersion, SOURCE_WORD } from '@dauer/core/verdict';
+import { type LimitScope, type LimitSource, type LimitVersion } from '@dauer/core/verdict';
 import type { VerdictChange } from '@dauer/contract';
 import { v7 } from 'uuid';
 import type { LimitPreset } from './preset.ts';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { SOURCE_WORD } from '@dauer/core/wording';
 import { fixed } from '@dauer/core/quantity';
-import { type LimitVersion, SOURCE_WORD } from '@dauer/core/verdict';
+import { type LimitVersion } from '@dauer/core/verdict';
 import { useQuery } from '@pinia/colada';
 import { call, sentenceOf } from '../../app/client.ts';
 import { dayText } from '../../fittings/dates.ts';

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { SOURCE_WORD } from '@dauer/core/wording';
 import { PAGE_SIZE } from '@dauer/contract';
 import type { VerdictChange } from '@dauer/contract';
 import { characteristic, CHARACTERISTICS } from '@dauer/core/catalogue';
 import { GENERIC_LIMITS } from '@dauer/core/judging';
 import { fixed, unitOf } from '@dauer/core/quantity';
-import { type LimitVersion, SOURCE_WORD } from '@dauer/core/verdict';
+import { type LimitVersion } from '@dauer/core/verdict';
 import { useQuery } from '@pinia/colada';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { useRoute } from 'vue-router';

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { PHASE_WORD } from '@dauer/core/wording';
+import { handedBackWords, PHASE_WORD } from '@dauer/core/wording';
 import { saveText } from '../../fittings/saveText.ts';
-import { handedBackWords } from '@dauer/core/history';
 import type { SheetLine } from '@dauer/core/ledger';
 import { buildSheet, handbackFile } from '@dauer/core/views';
 import { SHEET_PDF } from '@dauer/contract';

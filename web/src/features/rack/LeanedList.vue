@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { VERDICT_WORD } from '@dauer/core/verdict';
+import { VERDICT_WORD } from '@dauer/core/wording';
 import { useQuery } from '@pinia/colada';
 import { computed } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { JOINT_WORD, SEAL_NAME } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { placeLock } from '@dauer/core/job';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
-import { JOINT_WORD, jointsOf, type JointStands, jointStands, SEAL_NAME, wouldUndo } from '@dauer/core/readiness';
+import { jointsOf, type JointStands, jointStands, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { closingWords } from '@dauer/core/wording';
 import { type Corner, CORNER_NAME, type Slot } from '@dauer/core/layout';
-import { closingWords, type OnlyNow, onlyNow, onlyNowAtWheel } from '@dauer/core/views';
+import { type OnlyNow, onlyNow, onlyNowAtWheel } from '@dauer/core/views';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { careWords } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
@@ -177,7 +178,7 @@ function fitNew(): void {
     <OnlyNow v-if="writable && component.empty" :place="component.slot" />
     <p v-if="care" class="undoes small">
       <b class="plate-font">Found seized</b>
-      {{ care }}
+      {{ careWords(care) }}
     </p>
     <form v-if="fitting" class="fit" @submit.prevent="fitNew">
       <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stageNote } from '@dauer/core/wording';
 import { fastenerKey, isDuty } from '@dauer/core/ledger';
 import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
@@ -62,12 +63,16 @@ function planTyped(): void {
   plan(job.picked, title.value.trim(), m);
   title.value = '';
 }
+const note = computed(() => {
+  const state = job.state?.stages.find((x) => x.stage === 'rebuild');
+  return state ? stageNote(state) : '';
+});
 </script>
 
 <template>
   <div class="head">
     <h1>Rebuild</h1>
-    <span class="second">{{ job.state?.stages.find((s) => s.stage === 'rebuild')?.note }}</span>
+    <span class="second">{{ note }}</span>
   </div>
   <LockBanner />
   <CautionPlates :steps="['rebuild']" />

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { HARD_N, LIGHT_N, pedalTells, shutWhenever } from '@dauer/core/judging';
+import { pedalWords } from '@dauer/core/wording';
 import { fixed } from '@dauer/core/quantity';
 import { CORNER_NAME } from '@dauer/core/layout';
-import { HARD_N, LIGHT_N, pedalTells, pedalWords, shutWhenever } from '@dauer/core/stages';
 import { computed } from 'vue';
 import { useJob } from '../../job/job.ts';
 import ShareBar from '../../fittings/ShareBar.vue';

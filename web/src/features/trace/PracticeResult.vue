@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { checksText, type judgeNamed, type ProposedPath } from '@dauer/core/views';
+import { checksText } from '@dauer/core/wording';
+import { type judgeNamed, type ProposedPath } from '@dauer/core/views';
 
 /** A made-up vehicle at its end: what was named held against what is hidden, and the path taken beside the proposed one. */
 defineProps<{

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { checksText } from '@dauer/core/wording';
 import { buildLayout, TEMPLATES } from '@dauer/core/layout';
 import type { CauseLook } from '@dauer/core/ledger';
 import type { PlacedCheck, PlacedFault } from '@dauer/core/stages';
 import {
   askable,
-  checksText,
   faultsMeant,
   judgeNamed,
   keepPractised,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { VERDICT_WORD } from '@dauer/core/wording';
 import type { YardJob } from '@dauer/contract';
-import { VERDICT_WORD } from '@dauer/core/verdict';
 import { computed } from 'vue';
 import MiniMap from '../../fittings/map/MiniMap.vue';
 import StageProgressMini from '../../fittings/StageProgressMini.vue';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { VERDICT_WORD } from '@dauer/core/wording';
 import { areLoose, type Corner, CORNER_NAME, cornersOf, type Layout, placeName, type Slot, walk } from '@dauer/core/layout';
 import type { Play, PlayDoes } from '@dauer/core/readiness';
-import { type Verdict, VERDICT_WORD, worst } from '@dauer/core/verdict';
+import { type Verdict, worst } from '@dauer/core/verdict';
 import { computed, ref } from 'vue';
 import MarkShape from '../MarkShape.vue';
 import ComponentShape from './ComponentShape.vue';

@@ -1,7 +1,7 @@
+import { STATE_WORD } from '@dauer/core/wording';
 import { lastPartIn, whereabouts } from '@dauer/core/history';
 import type { JobState } from '@dauer/core/job';
 import { inOrder } from '@dauer/core/ledger';
-import { STATE_WORD } from '@dauer/core/readiness';
 import type { Verdict } from '@dauer/core/verdict';
 
 /** What is laid over a place on the map: a verdict's shape, a word on a flag, a share of something as a ring. */

@@ -1,9 +1,14 @@
-import type { Characteristic } from '../catalogue/characteristics.ts';
-import type { Runout } from '../metrology/rotorRunout.ts';
-import { convert, fixed, groupThousands, plainFixed } from '../quantity/display.ts';
-import { unitOf } from '../quantity/units.ts';
-import { SOURCE_WORD } from '../verdict/limits.ts';
-import type { Judged } from './judge.ts';
+import type { Characteristic } from '../../catalogue/characteristics.ts';
+import type { Runout } from '../../metrology/rotorRunout.ts';
+import { convert, displayWithUnit, fixed, groupThousands, plainFixed } from '../../quantity/display.ts';
+import { unitOf } from '../../quantity/units.ts';
+import { SOURCE_WORD } from './names.ts';
+import { roomLeft, type Judged, type NoWear, type Note } from '../../judging/judge.ts';
+import type { Contradiction } from '../../judging/contradicts.ts';
+import type { Unsaid } from '../../judging/genericLimits.ts';
+import { placeName } from '../../layout/graph.ts';
+import type { NotYet, PastBecause } from '../../metrology/figures.ts';
+import type { ProvisionalCause } from '../../metrology/provisional.ts';
 
 /** A figure in mm with the decimals its readings are worth. */
 export function mm(value: number, decimals: number): string {
@@ -40,13 +45,91 @@ const limitName = (j: Judged): string => {
     : `${j.characteristic.limitWord.toLowerCase()}${j.characteristic.limitWord === 'Limit' ? '' : ' limit'}`;
 };
 
-/** Distance of the figure to the governing end of its limit, positive on the good side, mm; null without a limit. */
-export function roomLeft(j: Judged): number | null {
-  const b = j.bound;
-  if (b.kind === 'none') return null;
-  if (b.kind === 'range') return Math.min(j.reduced.value - b.low, b.high - j.reduced.value);
-  return b.kind === 'lower' ? j.reduced.value - b.at : b.at - j.reduced.value;
+const notYetWords = (n: NotYet): string => {
+  if (n.kind === 'refused') return n.refusal.message;
+  return n.kind === 'gap'
+    ? `They are no turn: the greatest gap is ${n.degrees}°. Take them evenly round.`
+    : 'No ring or depth has enough readings yet. Take one evenly round.';
+};
+
+const PAST_BECAUSE: Readonly<Record<PastBecause, string>> = {
+  first_stroke_to_floor: 'The first stroke went to the floor.',
+};
+
+/** What has to be said of a part before its figure can be judged. */
+const UNSAID: Readonly<Record<Unsaid, string>> = {
+  bearing: 'Which bearing? Adjustable taper rollers need some float, an angular ball or unit bearing nearly none. Say it in the layout.',
+  driven: 'Is this wheel driven? A driven one turns harder in neutral. Say at Book in which wheels are.',
+};
+
+/** What a figure contradicts, in a sentence. */
+export function contradictionWords(j: Pick<Judged, 'characteristic' | 'reduced'>, c: Contradiction): string {
+  const of = j.characteristic;
+  const text = (v: number): string => displayWithUnit(v, of.kind, 10 ** -j.reduced.decimals, of.unit);
+  const check = 'is this the part, is this the figure?';
+  switch (c.kind) {
+    case 'below_nothing':
+      return of.belowNothing ?? '';
+    case 'new':
+      return `${text(c.now)}, and it was ${text(c.fresh)} when new: ${check}`;
+    case 'partner':
+      return `${text(c.apart)} apart from the ${placeName(c.partner).toLowerCase()}: ${check}`;
+  }
 }
+
+function noWearWords(w: NoWear): string {
+  if (w.kind === 'refused') return w.refusal.message;
+  const km = (v: number): string => groupThousands(Math.round(v));
+  return `Only ${km(w.run)} km were run between the figures: too few to foretell anything over the ${km(w.ahead)} km to the next service.`;
+}
+
+function noteWords(j: Judged, n: Note): string {
+  switch (n.kind) {
+    case 'contradicts':
+      return j.contradicts ? contradictionWords(j, j.contradicts) : '';
+    case 'unsaid':
+      return j.unsaid ? UNSAID[j.unsaid] : '';
+    case 'past_because':
+      return j.reduced.pastBecause ? PAST_BECAUSE[j.reduced.pastBecause] : '';
+    case 'sense':
+      return `It is ${j.reduced.sense ?? ''}.`;
+    case 'bearing_first':
+      return 'Bearing first: its end float is past the limit.';
+    case 'dirty':
+      return 'Taken on a dirty surface: rust reads as runout. Provisional until taken clean.';
+    case 'warm':
+      return 'Taken warm. Parts are measured cold.';
+    case 'no_gauge':
+      return 'No gauge named: the usual gauge’s generic accuracy was taken.';
+    case 'limit_wrong_side':
+      return 'The limit on file lies on the wrong side of such a figure: enter it again.';
+    case 'limit_unchecked':
+      return 'The limit has not been checked against its source by a second person.';
+    case 'part_has_own_number':
+      return 'The limit is the vehicle’s; this part has a number of its own.';
+    case 'along_with':
+      return `With the ${placeName(n.slot).toLowerCase()}.`;
+    case 'calibration_past':
+      return `${n.tag} is past its calibration date (${n.due}).`;
+    case 'called_back':
+      return `${n.tag} was called back: off by up to ${n.offBy} from ${n.since} on. The doubt is counted in.`;
+    case 'again_agrees':
+      return `Measured again by ${n.by ?? 'another person'}, who did not see the first: the two agree.`;
+    case 'again_differs':
+      return `${n.by ?? 'another person'} measured something else: find out why.`;
+  }
+}
+
+/** What a verdict says about its own footing, a sentence each. */
+export function notesOf(j: Judged): string[] {
+  return j.notes.map((n) => noteWords(j, n));
+}
+
+/** Why a set closes nothing, in a sentence. */
+export const PROVISIONAL: Readonly<Record<ProvisionalCause, string>> = {
+  dirty: 'Taken on a dirty surface: clean it and take it again.',
+  warm: 'Taken warm: let it cool and take it again.',
+};
 
 /** One sentence under the rule: what is left, or what is wrong, in words. */
 export function sentence(j: Judged): string {
@@ -54,12 +137,12 @@ export function sentence(j: Judged): string {
   const least = j.characteristic.kind === 'length' ? Math.max(j.reduced.decimals, 2) : j.reduced.decimals;
   const say = (value: number): string => figureText(j.characteristic, value, d);
   const d = room !== null && Number(plainFixed(room, least)) === 0 ? least + 1 : least;
-  if (!j.enough && j.verdict === 'not_gauged' && j.reduced.why) return j.reduced.why;
+  if (!j.enough && j.verdict === 'not_gauged' && j.reduced.notYet) return notYetWords(j.reduced.notYet);
   if (!j.enough && j.verdict === 'not_gauged')
     return `${j.reduced.taken} of at least ${j.reduced.needed} positions taken: too few to judge.`;
-  if (j.contradicts !== null) return j.contradicts;
-  if (j.unsaid !== null) return j.unsaid;
-  if (j.reduced.pastBecause !== undefined) return j.reduced.pastBecause;
+  if (j.contradicts !== null) return contradictionWords(j, j.contradicts);
+  if (j.unsaid !== null) return UNSAID[j.unsaid];
+  if (j.reduced.pastBecause !== undefined) return PAST_BECAUSE[j.reduced.pastBecause];
   if (j.bearingFirst) return 'Bearing first: the end float is past its limit, so this says nothing until the bearing is put right.';
   if (j.second && !j.second.agrees)
     return `Two people measured ${say(Math.abs(j.second.value - j.reduced.value))} apart: more than the gauges explain. Take it a third time together.`;
@@ -73,7 +156,7 @@ export function sentence(j: Judged): string {
     }
     default: {
       const left = `${say(room)} left before the ${limitName(j)}`;
-      if (!j.wear) return `${left}.${j.noWear === null ? '' : ` ${j.noWear}`}`;
+      if (!j.wear) return `${left}.${j.noWear === null ? '' : ` ${noWearWords(j.noWear)}`}`;
       const far = groupThousands(roundTo(convert(j.wear.remaining, 'distance_run', j.distanceUnit), 2));
       const tail = j.verdict === 'watch' ? '; not enough for the next service' : '';
       return `${left}; about ${far} ${j.distanceUnit} at this vehicle’s rate${tail}.`;
@@ -184,8 +267,8 @@ export function meaningOf(
     return {
       found,
       means:
-        bad.contradicts ??
-        bad.unsaid ??
+        (bad.contradicts && contradictionWords(bad, bad.contradicts)) ??
+        (bad.unsaid && UNSAID[bad.unsaid]) ??
         `The figure lies ${bad.lies === 'within' ? 'inside' : 'outside'} the limit, but nearer than the gauge can tell.`,
       next: beside.decisiveNextStep?.(bad) ?? 'Take it again with a finer gauge, or clean and repeat.',
     };

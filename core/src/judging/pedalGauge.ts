@@ -1,7 +1,7 @@
-import type { Book } from '../../history/book.ts';
-import { type Layout, type Slot, cornersOf } from '../../layout/graph.ts';
-import type { Corner } from '../../layout/kinds.ts';
-import { DomainError } from '../../quantity/domainError.ts';
+import type { Book } from '../history/book.ts';
+import { type Layout, type Slot, cornersOf } from '../layout/graph.ts';
+import type { Corner } from '../layout/kinds.ts';
+import { DomainError } from '../quantity/domainError.ts';
 
 /** Forces at the pad at which the travel is taken, N. */
 export const LIGHT_N = 100;
@@ -171,26 +171,4 @@ const SOUND = 1.3;
 /** Whether a volume is past what is sound; null in between, where it cannot be told. Source: bounds of the house, generic. */
 export function pastExpected(is: number, expected: number): boolean | null {
   return is >= TOO_MUCH * expected ? true : is <= SOUND * expected ? false : null;
-}
-
-/** What it comes to, in a sentence or two. */
-export function pedalWords(tells: PedalTells, cornerName: (c: Corner) => string): string[] {
-  const { all, expected, at } = tells;
-  const ml = (v: number): string => `${v.toFixed(1)} mL`;
-  const worst = [...at].sort((a, b) => b.softMl - a.softMl)[0];
-  const where = worst && worst.softMl > 0.05 ? `, ${ml(worst.softMl)} of it ${cornerName(worst.corner).toLowerCase()}` : '';
-  const lines = [
-    `${ml(all.softMl)} soft${where}; ${ml(expected.softMl)} is to be expected of hoses and units at ${Math.round(all.pressureBar)} bar.`,
-    `${ml(all.freeMl)} free; ${ml(expected.freeMl)} is to be expected of clearances.`,
-  ];
-  const soft = pastExpected(all.softMl, expected.softMl);
-  if (soft === false)
-    lines.push('Another bleed will not make it harder: there is no more give than the hoses and units have by themselves.');
-  else if (worst && worst.softMl > all.softMl / 2)
-    lines.push(
-      `Most of it is beyond the clamp ${cornerName(worst.corner).toLowerCase()}: its hose, its unit, or air in them. Bleeding the others will not help.`,
-    );
-  if (pastExpected(all.freeMl, expected.freeMl) === true)
-    lines.push('The free part is clearance: shoes to be taken up, or pads knocked back. Bleeding takes none of it away.');
-  return lines;
 }

@@ -1,10 +1,9 @@
 import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { Book } from '../history/book.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
-import { convert, fixed, groupThousands } from '../quantity/display.ts';
-import { type Judged, judgeSet } from './judge.ts';
-import { PHASE_WORD } from '../wording/en/phases.ts';
-import { figureText, roundTo } from './words.ts';
+import { type Judged, judgeSet } from '../judging/judge.ts';
+import { changeWords, takenWords } from '../wording/en/history.ts';
+import { figureText } from '../wording/en/verdicts.ts';
 
 /** One figure of an earlier time, and what changed since the time before. */
 interface PastFigure {
@@ -20,15 +19,6 @@ export interface PastSet {
   /** "as found, an earlier job". */
   readonly what: string;
   readonly figures: readonly PastFigure[];
-}
-
-function changeOf(now: Judged, before: Judged | undefined): string {
-  if (!before) return '';
-  const d = now.reduced.value - before.reduced.value;
-  const explained = Math.hypot(now.reduced.expanded, before.reduced.expanded);
-  return Math.abs(d) <= explained
-    ? 'no change that the gauges can tell'
-    : `${d > 0 ? '+' : '−'}${fixed(Math.abs(d), now.reduced.decimals)}`;
 }
 
 /**
@@ -52,24 +42,12 @@ export function historyOf(
   );
   const before = new Map<string, Judged>();
   return sets.flatMap((set): PastSet[] => {
-    const turned = set.turn > 0 ? `, turned on by ${set.turn}` : '';
-    const earlier = set.jobId === book.file.job.id ? '' : ', an earlier job';
     const figures = judgeSet(book, set, today).map((judged): PastFigure => {
       const { id, short } = judged.characteristic;
-      const change = changeOf(judged, before.get(id));
+      const change = changeWords(judged, before.get(id));
       before.set(id, judged);
       return { id, short, text: figureText(judged.characteristic, judged.reduced.value, judged.reduced.decimals), judged, change };
     });
-    const dirty = set.surface === 'dirty' ? ', dirty' : '';
-    return figures.length === 0 ? [] : [{ set, what: `${PHASE_WORD[set.phase]}${turned}${earlier}${dirty}`, figures }];
+    return figures.length === 0 ? [] : [{ set, what: takenWords(set, set.jobId !== book.file.job.id), figures }];
   });
-}
-
-/** How fast a figure wears and how far it still goes, in words; null where no rate is known. */
-export function rateWords(j: Judged): string | null {
-  if (!j.wear) return null;
-  const per = 1000 / convert(1, 'distance_run', j.distanceUnit);
-  const error = j.wear.error === null ? '' : ` ± ${fixed(j.wear.error * per, 3)}`;
-  const left = groupThousands(roundTo(convert(j.wear.remaining, 'distance_run', j.distanceUnit), 2));
-  return `${j.characteristic.short} wears by ${fixed(Math.abs(j.wear.slope) * per, 3)}${error} mm in 1,000 ${j.distanceUnit}; about ${left} ${j.distanceUnit} left.`;
 }

@@ -1,0 +1,83 @@
+import type { ComponentKind } from '../layout/kinds.ts';
+import type { FindingCode } from './findingCatalogue.ts';
+import type { MeasurementId } from './measurements.ts';
+
+/** Findings that others follow from, as they are offered. `asksCause`: without one it stays open on the hand-back sheet. */
+export const FINDING_CODES: Readonly<
+  Record<FindingCode, { readonly name: string; readonly on: readonly ComponentKind[]; readonly asksCause: boolean }>
+> = {
+  no_lining: { name: 'No lining left', on: ['pads', 'shoes', 'parking_shoes'], asksCause: false },
+  fluid_here: {
+    name: 'Fluid where none belongs',
+    on: ['pads', 'shoes', 'parking_shoes', 'rotor', 'drum', 'caliper', 'wheel_cylinder', 'hub'],
+    asksCause: true,
+  },
+  blue: { name: 'Blued by heat', on: ['rotor', 'drum'], asksCause: true },
+  seized: { name: 'Seized', on: ['piston', 'caliper', 'wheel_cylinder', 'shoes', 'parking_shoes', 'master_cylinder'], asksCause: false },
+  broken: { name: 'Broken piece', on: ['pads', 'shoes', 'drum', 'rotor', 'caliper', 'wheel_cylinder', 'hub', 'hose'], asksCause: true },
+  rub_mark: { name: 'Rub mark', on: ['hose', 'rotor', 'drum', 'caliper', 'hub'], asksCause: true },
+  pitted: { name: 'Pitted', on: ['piston', 'wheel_cylinder', 'master_cylinder', 'caliper'], asksCause: false },
+  worn_lip: { name: 'Worn lip or ridge', on: ['rotor', 'drum'], asksCause: false },
+};
+
+/** How far a consequence goes from where it was found: the corner, or every corner of the axle. */
+export type Where = 'corner' | 'axle' | 'others_of_axle';
+
+/** When this is found, this is owed. */
+interface Consequence {
+  readonly found: FindingCode;
+  /** The same, as it is told at Trace. */
+  readonly observed: string | null;
+  readonly owes: readonly {
+    readonly kinds: readonly ComponentKind[];
+    readonly where: Where;
+    /** Figures to take; a look where there is none. */
+    readonly measure: readonly MeasurementId[];
+    readonly look: string | null;
+  }[];
+}
+
+/** Source: handbook 15, Scope and programme: consequences. */
+export const CONSEQUENCES: readonly Consequence[] = [
+  {
+    found: 'no_lining',
+    observed: null,
+    owes: [
+      { kinds: ['drum'], where: 'axle', measure: ['drum_diameter'], look: 'heat marks and cracks' },
+      { kinds: ['rotor'], where: 'axle', measure: ['rotor_thickness', 'rotor_runout', 'rotor_drum'], look: 'heat marks and cracks' },
+    ],
+  },
+  {
+    found: 'fluid_here',
+    observed: 'fluid_at_wheel',
+    owes: [
+      { kinds: ['pads', 'shoes', 'parking_shoes'], where: 'axle', measure: [], look: 'lining soaked with fluid' },
+      { kinds: ['wheel_cylinder', 'caliper'], where: 'corner', measure: [], look: 'where the fluid comes from' },
+      { kinds: ['hose'], where: 'corner', measure: [], look: 'its end at the wheel' },
+    ],
+  },
+  {
+    found: 'blue',
+    observed: 'blued',
+    owes: [
+      { kinds: ['rotor'], where: 'corner', measure: ['rotor_runout'], look: 'cracks' },
+      { kinds: ['drum'], where: 'corner', measure: ['drum_diameter'], look: 'cracks' },
+      { kinds: ['piston', 'wheel_cylinder'], where: 'corner', measure: [], look: 'whether it returns' },
+      { kinds: ['bleeder'], where: 'corner', measure: [], look: 'boiling point of the fluid' },
+    ],
+  },
+  {
+    found: 'seized',
+    observed: null,
+    owes: [
+      { kinds: ['piston', 'wheel_cylinder'], where: 'others_of_axle', measure: [], look: 'whether it moves by itself' },
+      { kinds: ['caliper'], where: 'axle', measure: [], look: 'pins and slides' },
+      { kinds: ['hose'], where: 'corner', measure: [], look: 'whether it lets fluid back' },
+    ],
+  },
+];
+
+/** Whether a finding asks for its cause and has none: nothing later settles it. */
+export function causeMissing(code: FindingCode | null, settled: boolean): boolean {
+  return code !== null && FINDING_CODES[code].asksCause && !settled;
+}

@@ -1,0 +1,49 @@
+/** What is said where a part is decided about. */
+
+import { type OptionId, OPTION_NAME } from '../../catalogue/repairOptions.ts';
+import type { Component } from '../../judging/components.ts';
+import type { Judged } from '../../judging/judge.ts';
+import { type Slot, placeName } from '../../layout/graph.ts';
+import type { Decision } from '../../ledger/families/decisions.ts';
+import type { Person } from '../../ledger/jobRecords.ts';
+import { groupThousands } from '../../quantity/display.ts';
+import { REASON } from './duties.ts';
+import { figureOf, limitText, mm } from './verdicts.ts';
+
+const figure = (j: Judged): string => `${j.characteristic.name} ${figureOf(j)}, limit ${limitText(j)}`;
+
+/** Why an option cannot be chosen. */
+export const RULED_OUT = {
+  finding: (words: string): string => `Finding: ${words}`,
+  past: (j: Judged): string => `${figure(j)}: past.`,
+  noMachineTo: 'No machine-to figure on file.',
+  beyondMachining: (j: Judged): string => `${figure(j)}: beyond machining.`,
+  afterCut: (j: Judged, after: number, machineTo: number): string =>
+    `From ${mm(j.reduced.value, j.reduced.decimals)} it would come out at ${mm(after, 2)}; machine-to is ${mm(machineTo, 2)}.`,
+};
+
+/** Until when something is put off, in words. */
+export function putOffWords(d: Pick<Decision, 'reviewOn' | 'untilKm' | 'access'>): string {
+  const until = [
+    d.reviewOn ? `until ${d.reviewOn}` : null,
+    d.untilKm !== null ? `until ${groupThousands(d.untilKm)} km` : null,
+    d.access ? `until ${d.access}` : null,
+  ].filter((x) => x !== null);
+  return until.length > 0 ? `Put off ${until.join(', or ')}.` : 'Put off; until when is not said.';
+}
+
+/** That two people decided without knowing of each other, in a sentence; null where nothing stands against a decision. */
+export function againstWords(people: readonly Person[], c: Pick<Component, 'decision' | 'against' | 'slot'>): string | null {
+  if (!c.decision || c.against.length === 0) return null;
+  return REASON.against([c.decision, ...c.against].map((d) => ({ option: d.option, by: people.find((p) => p.id === d.authorId)?.name })));
+}
+
+/** That the two sides of an axle are decided otherwise without a reason. */
+export function decidedOtherwise(other: Slot, option: OptionId): string {
+  return `${placeName(other)} is decided otherwise (${OPTION_NAME[option].toLowerCase()}). Both sides alike, or a reason.`;
+}
+
+/** What is usually done about a cause. */
+export function proposalWords(option: OptionId, fault: string, state: 'wanted' | 'found'): string {
+  return `Usually ${OPTION_NAME[option].toLowerCase()}: ${fault.toLowerCase()} ${state === 'found' ? 'was found' : 'is looked for'}.`;
+}

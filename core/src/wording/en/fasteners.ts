@@ -1,0 +1,32 @@
+import { type Slot, placeName } from '../../layout/graph.ts';
+import { type ComponentKind, type Corner, CORNER_NAME } from '../../layout/kinds.ts';
+
+const BY_KIND: Readonly<Partial<Record<ComponentKind, string>>> = {
+  caliper: 'mounting bolts',
+  hose: 'end unions',
+  wheel_cylinder: 'fixing',
+  master_cylinder: 'fixing nuts',
+  servo: 'fixing nuts',
+  valve: 'unions',
+};
+
+/** What holds a unit: "Front left caliper mounting bolts". */
+export function fastenerName(slot: Slot): string {
+  return `${placeName(slot)} ${BY_KIND[slot.kind] ?? 'fixing'}`;
+}
+
+export function wheelNuts(corner: Corner): string {
+  return `${CORNER_NAME[corner]} wheel nuts`;
+}
+
+/** A joint: the end of a line at a place, and where the line goes from there. */
+export function jointName(slot: Slot, towards: Slot): string {
+  return `${placeName(slot).toLowerCase()}, end towards the ${placeName(towards).toLowerCase()}`;
+}
+
+/** What a step would undo. */
+export const UNDOES = {
+  bleeding: (bleeder: Slot): string => `Bleeding at the ${placeName(bleeder).toLowerCase()}`,
+  wheelTorque: (corner: Corner): string => `Torque of the ${CORNER_NAME[corner].toLowerCase()} wheel nuts`,
+  torque: (slot: Slot): string => `Torque at the ${placeName(slot).toLowerCase()}`,
+};

@@ -1,0 +1,73 @@
+/** What is said of whole jobs: what comes out otherwise, what waits, what follows, what cannot be derived. */
+
+import { type Slot, placeName } from '../../layout/graph.ts';
+import { type Corner, CORNER_NAME } from '../../layout/kinds.ts';
+import { upperFirst } from '../../quantity/display.ts';
+import type { Verdict } from '../../verdict/decide.ts';
+import type { LimitVersion } from '../../verdict/limits.ts';
+import { VERDICT_WORD, SOURCE_WORD, SCOPE_WORD } from './names.ts';
+
+/** That a place came out otherwise with what came late. */
+export function judgedOtherwise(slot: Slot, then: Verdict, now: Verdict): string {
+  return `${placeName(slot)}: ${VERDICT_WORD[then]} then, ${VERDICT_WORD[now]} with it`;
+}
+
+/** What keeps a job from being derived. */
+export const STUCK = {
+  notUnderstood: 'It holds something that this Dauer does not understand.',
+  /** A record: "Reading 12.40 of rotor thickness, front left rotor". */
+  record: (what: { readonly reading: string } | { readonly family: string }, measurement: string | null, slot: Slot | null): string => {
+    const name = 'reading' in what ? `Reading ${what.reading}` : upperFirst(what.family);
+    return `${name}${measurement === null ? '' : ` of ${measurement.toLowerCase()}`}${slot ? `, ${placeName(slot).toLowerCase()}` : ''}`;
+  },
+};
+
+/** Parts that are away, told together where they went together: "4 drums, to the turner". */
+export function awayWords(names: readonly string[], note: string): string {
+  const [first = 'part'] = names;
+  const alike = new Set(names).size === 1;
+  const what = names.length === 1 ? first : `${names.length} ${alike ? `${first}s` : 'parts'}`;
+  return `${what}, ${note || 'sent out'}`;
+}
+
+/** What is owed after hand-back, and why. */
+export const AFTER_CARE = {
+  leaks: 'Look again for leaks, hours later',
+  leaksWhy: 'A leak shows tomorrow.',
+  secondBleed: 'Bleed a second time',
+  secondBleedWhy: (dry: boolean): string => (dry ? 'A component was fitted dry or resealed.' : 'Air came while bleeding.'),
+  retorque: (corners: readonly Corner[]): string => `Wheel nuts again: ${corners.map((c) => CORNER_NAME[c].toLowerCase()).join(', ')}`,
+  retorqueWhy: 'After 50 to 100 km.',
+  bedding: 'Bed the linings in to the end',
+  beddingWhy: 'By the lining maker’s own procedure.',
+};
+
+/** What of the work before a step closes an access. */
+export function closingWords(slot: Slot): string {
+  return `Before the ${placeName(slot).toLowerCase()} closes it`;
+}
+
+/** Which limit applies and why, or that there is none. */
+export function limitWhy(governing: readonly LimitVersion[], others: readonly LimitVersion[]): string {
+  const [first] = governing;
+  if (!first) return 'Nothing on file.';
+  if (governing.length > 1) return `Two of one rank: ${governing.map((l) => l.sourceText).join(' and ')}. The worse verdict holds.`;
+  const text = upperFirst(first.sourceText);
+  const said =
+    first.source === 'generic' ? `Generic (${first.sourceText})` : `${text} (${SOURCE_WORD[first.source]}), for ${SCOPE_WORD[first.scope]}`;
+  const [next] = others;
+  return next
+    ? `${said}, not ${next.source === 'generic' ? 'the generic one' : `that for ${SCOPE_WORD[next.scope]}`}: it is the nearer one.`
+    : `${said}.`;
+}
+
+/** Why a row of a list is not taken as it is. */
+export const ROW = {
+  sameLimit: (row: number): string => `Row ${row} is about the same.`,
+  samePosition: (row: number): string => `Row ${row} is of the same position.`,
+  readingStands: (typed: string): string => `${typed} stands there. Take that back first, or leave this row out.`,
+  limitStands: (source: string): string => `The book says otherwise: ${source}. Enter a new version there, or leave this row out.`,
+};
+
+/** "one check", "3 checks". */
+export const checksText = (n: number): string => (n === 1 ? 'one check' : `${n} checks`);

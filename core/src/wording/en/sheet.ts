@@ -1,0 +1,68 @@
+import { type ProofResult, RESULT_WORD } from '../../catalogue/proofItems.ts';
+import type { Judged } from '../../judging/judge.ts';
+import { type Slot, placeName, type LayoutRevision } from '../../layout/graph.ts';
+import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
+import type { JointEvent } from '../../ledger/families/jointEvents.ts';
+import type { PartEventKind, PartEvent } from '../../ledger/families/partEvents.ts';
+import { displayWithUnit } from '../../quantity/display.ts';
+import type { Verdict } from '../../verdict/decide.ts';
+import { openDueWords } from './history.ts';
+import { VERDICT_WORD, JOINT_WORD, SEAL_NAME } from './names.ts';
+import { figureOf } from './verdicts.ts';
+
+/** What was done to a part. */
+export const PART_EVENT: Readonly<Record<PartEventKind, string>> = {
+  fitted: 'fitted',
+  machined: 'machined',
+  resealed: 'resealed',
+  freed: 'freed',
+  opened: 'opened',
+  removed: 'taken off',
+  scrapped: 'scrapped',
+  coated: 'coated',
+  sent: 'sent out',
+  returned: 'back',
+  found: '',
+};
+
+/** What stands on the hand-back sheet. */
+export const SHEET = {
+  noGauge: 'not named',
+  notCounted: 'not counted',
+  notAskedAgain: 'Not asked again',
+  layout: 'Layout',
+  operation: 'operation',
+  hydraulics: 'Hydraulics',
+  brakeFluid: 'Brake fluid',
+  putOff: 'put off',
+  putOffAt: (place: string): string => `${place}, put off`,
+  finding: (words: string, causeMissing: boolean): string => `${words}${causeMissing ? ' Its cause was not found.' : ''}`,
+  torque: (typed: string, target: string, wrench: string): string => `${typed} (target ${target})${wrench ? `, ${wrench}` : ''}`,
+  part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until'>): string =>
+    `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}`,
+  fluid: (product: string, kind: string, batch: string): string => `${product}, ${kind}${batch ? `, batch ${batch}` : ''}`,
+  pull: (p: Pick<BleedPull, 'volumeMl' | 'colour' | 'air' | 'closed'>): string =>
+    `${displayWithUnit(p.volumeMl, 'volume', 1, 'mL')} drawn, ${p.colour}, ${p.air === 'none' ? 'no air' : p.air}, ${p.closed ? 'closed' : 'left open'}`,
+  watch: (slot: Slot, j: Judged): string => `${placeName(slot)} ${j.characteristic.short.toLowerCase()}, ${figureOf(j)}`,
+  /** Units that nobody ever opened, told together. */
+  neverOpen: (slots: readonly Slot[], years: number): string =>
+    `${slots.map((s, i) => (i === 0 ? placeName(s) : placeName(s).toLowerCase())).join(', ')}: ${openDueWords(years)}`,
+  outOfScope: (slot: Slot, verdict: Verdict | null): string =>
+    `${placeName(slot)}${verdict ? `: ${VERDICT_WORD[verdict].toLowerCase()} when last judged` : ''}`,
+  proof: (question: string, result: ProofResult, note: string): string =>
+    `${question}: ${RESULT_WORD[result].toLowerCase()}${note ? `. ${note}` : ''}`,
+  /** What happened to a joint: "joint towards the front union: made (banjo, new washers)". */
+  joint: (towards: Slot | null, e: Pick<JointEvent, 'kind' | 'seal'>): string =>
+    `joint towards ${towards ? `the ${placeName(towards).toLowerCase()}` : 'another place'}: ${JOINT_WORD[e.kind].toLowerCase()}${e.seal ? ` (${SEAL_NAME[e.seal].toLowerCase()})` : ''}`,
+};
+
+/** What a revision of the layout changed, in a line. */
+export function revisionText(r: LayoutRevision): string {
+  const sources = [
+    ...(r.added.length > 0 ? [`added ${r.added.join(', ')}`] : []),
+    ...(r.removed.length > 0 ? [`taken out ${r.removed.join(', ')}`] : []),
+    ...(r.changed.length > 0 ? [`changed ${r.changed.join(', ')}`] : []),
+  ];
+  const what = sources.length > 0 ? sources.join('; ') : 'connections';
+  return `${r.revision === 'conversion' ? 'Converted' : 'Put right'}: ${what}. ${r.why}`;
+}

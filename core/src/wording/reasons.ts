@@ -1,0 +1,32 @@
+/** What sentences are made of where the storeys above make them: causes, typed, in no language. */
+
+import type { Slot } from '../layout/graph.ts';
+import type { PartEventKind } from '../ledger/families/partEvents.ts';
+import type { PutInKind } from '../ledger/families/putIns.ts';
+import type { JobKind } from '../ledger/jobRecords.ts';
+
+/** What makes a place anything but complete. */
+export type PlaceCause =
+  | { readonly kind: 'off' | 'away' | 'temporary' }
+  | { readonly kind: 'joint_open'; readonly joint: string }
+  | { readonly kind: 'inside'; readonly what: PutInKind };
+
+/** What keeps a measurement from being taken at a place. */
+export type Hindrance =
+  | { readonly kind: 'nothing_there' | 'away' | 'scrapped' | 'elsewhere' | 'drum_stuck' | 'closed_again'; readonly slot: Slot }
+  /** A figure of what is fitted, and the place is empty. */
+  | { readonly kind: 'fit_is_off'; readonly slot: Slot; readonly figure: string }
+  /** What was done to the part since it came off makes another of it. */
+  | { readonly kind: 'altered'; readonly by: PartEventKind };
+
+/** What was done at a place that disturbed it. */
+export type DisturbedBy = { readonly kind: 'part'; readonly event: PartEventKind } | { readonly kind: 'joint' | 'bleeder' };
+
+/** Why a job has no use for a stage. */
+export type NotApplicable = { readonly kind: 'units_alone' | 'no_fluid' } | { readonly kind: 'kind_of_job'; readonly of: JobKind };
+
+/** How far a vehicle may be moved. */
+export type MoveLevel = 'do_not_move' | 'yard_only' | 'road_test' | 'handed_back';
+
+/** How a place stands as a thing that can be pressed or driven, from what was done to it and nothing else. */
+export type UnitState = 'complete' | 'temporary' | 'blocked' | 'away' | 'open';
