@@ -1,37 +1,7 @@
-import type { EventFamily } from '@dauer/contract';
-import * as s from './schema.ts';
+import { EVENT_LISTS, type EventList } from '@dauer/core/ledger';
+import * as tables from './schema.ts';
 
-/** The table of each family of events. */
-export const EVENT_TABLES = {
-  sets: s.readingSet,
-  readings: s.reading,
-  takeBacks: s.takeBack,
-  findings: s.finding,
-  observations: s.observation,
-  decisions: s.decision,
-  operations: s.operation,
-  operationEvents: s.operationEvent,
-  torques: s.torque,
-  bleedPulls: s.bleedPull,
-  fluidServices: s.fluidService,
-  proofs: s.proof,
-  acceptances: s.acceptance,
-  cautionAcks: s.cautionAck,
-  partEvents: s.partEvent,
-  counters: s.counter,
-  setMoves: s.setMove,
-  putIns: s.putIn,
-  takenOuts: s.takenOut,
-  jointEvents: s.jointEvent,
-  partCorrections: s.partCorrection,
-  voids: s.jobVoid,
-  afterCares: s.afterCare,
-  amendments: s.amendment,
-  redactions: s.redaction,
-  pictures: s.picture,
-  intakeLooks: s.intakeLook,
-  cameWith: s.cameWith,
-  earlierWork: s.earlierWork,
-  leftItems: s.leftItem,
-  causeLooks: s.causeLook,
-} as const satisfies Record<EventFamily, unknown>;
+const pick = <T, K extends keyof T>(of: T, keys: readonly K[]): Pick<T, K> => Object.fromEntries(keys.map((k) => [k, of[k]])) as Pick<T, K>;
+
+/** The table of each family of events, which is called as the family is: one without a table does not compile. */
+export const EVENT_TABLES: Pick<typeof tables, EventList> = pick(tables, EVENT_LISTS);

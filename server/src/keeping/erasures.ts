@@ -1,7 +1,7 @@
 import { desc, eq, isNotNull } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Database } from '../db/connect.ts';
-import { owner, redaction } from '../db/schema.ts';
+import { owner, redactions } from '../db/schema.ts';
 import { strikeAgain } from '../records/strike.ts';
 import type { Target } from './target.ts';
 
@@ -27,7 +27,7 @@ const NAME = 'erasures.json';
 /** Everything that was blanked or blacked out so far. */
 async function erasuresOf(db: Database): Promise<Erasures> {
   const owners = await db.select({ id: owner.id, erasedAt: owner.erasedAt }).from(owner).where(isNotNull(owner.erasedAt));
-  const rows = await db.select().from(redaction).orderBy(desc(redaction.recordedAt));
+  const rows = await db.select().from(redactions).orderBy(desc(redactions.recordedAt));
   return {
     owners: owners.map(({ id, erasedAt }) => ({ id, erasedAt: erasedAt ?? '' })),
     redactions: rows.map(({ id, jobId, authorId, happenedAt, corrects, field, line }) => ({

@@ -3,7 +3,7 @@ import { type DeriveFacts, EVENT_LISTS, familyOf, inFormOfToday, recordFrom } fr
 import { sql } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Database } from '../db/connect.ts';
-import { gauge, job, readingSet } from '../db/schema.ts';
+import { gauge, job, sets } from '../db/schema.ts';
 import { addEvent, type Stored } from './events.ts';
 import { corrected } from './clock.ts';
 import { notFound } from './problem.ts';
@@ -17,7 +17,7 @@ async function factsFor(db: Database, jobId: string, sent: Readonly<Record<strin
   const named = (field: string): string | null => (typeof sent[field] === 'string' ? sent[field] : null);
   const { rows } = await db.execute<{ vehicle: string | null } & Pick<DeriveFacts, 'measurement'> & { kind: DeriveFacts['gaugeKind'] }>(sql`
     select (select ${job.vehicleId} from ${job} where ${job.id} = ${jobId}) as vehicle,
-      (select ${readingSet.measurement} from ${readingSet} where ${readingSet.id} = ${named('setId')}) as measurement,
+      (select ${sets.measurement} from ${sets} where ${sets.id} = ${named('setId')}) as measurement,
       (select ${gauge.kind} from ${gauge} where ${gauge.id} = ${named('gaugeVersionId')}) as kind`);
   const [found] = rows;
   if (!found?.vehicle) throw notFound('job');

@@ -80,7 +80,7 @@ const among = (column: PgColumn, list: string): SQL => sql`${column} = any(${sql
 function whereNew(family: EventFamily): SQL {
   const fresh = among(EVENT_TABLES[family].id, 'fresh');
   return family === 'readings'
-    ? sql`${fresh} and ${s.reading.setId} in (select ${s.readingSet.id} from ${s.readingSet} where ${readWith('sets')})`
+    ? sql`${fresh} and ${s.readings.setId} in (select ${s.sets.id} from ${s.sets} where ${readWith('sets')})`
     : sql`${fresh} and (${readWith(family)})`;
 }
 
@@ -95,7 +95,7 @@ const NEW_PARTS = {
   queries: {
     rows: [
       s.part,
-      sql`${among(s.part.id, 'fresh')} and exists (select 1 from ${s.partEvent} where ${s.partEvent.partId} = ${s.part.id} and (${readWith('partEvents')}))`,
+      sql`${among(s.part.id, 'fresh')} and exists (select 1 from ${s.partEvents} where ${s.partEvents.partId} = ${s.part.id} and (${readWith('partEvents')}))`,
     ] as const,
   },
 };
@@ -104,8 +104,8 @@ const NEW_PARTS = {
 async function bringsItsPast(db: Database, partIds: readonly string[], jobs: readonly string[]): Promise<boolean> {
   if (partIds.length === 0) return false;
   const { rows } = await db.execute(
-    sql`select 1 from ${s.partEvent} where ${s.partEvent.partId} = any(${sql.param([...partIds])}::uuid[])
-      and not (${s.partEvent.jobId} = any(${sql.param([...jobs])}::uuid[])) limit 1`,
+    sql`select 1 from ${s.partEvents} where ${s.partEvents.partId} = any(${sql.param([...partIds])}::uuid[])
+      and not (${s.partEvents.jobId} = any(${sql.param([...jobs])}::uuid[])) limit 1`,
   );
   return rows.length > 0;
 }
@@ -146,7 +146,7 @@ async function placesOf(db: Database, vehicleId: string): Promise<string[]> {
 async function struckOf(db: Database, ids: readonly string[]): Promise<JobChanges['struck']> {
   if (ids.length === 0) return [];
   const { rows } = await db.execute<{ id: string; field: string }>(
-    sql`select ${s.redaction.corrects} as id, ${s.redaction.field} as field from ${s.redaction} where ${s.redaction.id} = any(${sql.param([...ids])}::uuid[])`,
+    sql`select ${s.redactions.corrects} as id, ${s.redactions.field} as field from ${s.redactions} where ${s.redactions.id} = any(${sql.param([...ids])}::uuid[])`,
   );
   return rows.filter((r) => r.id !== null);
 }
@@ -186,6 +186,6 @@ export async function readChanges(db: Database, jobId: string, cursor: string, m
     cursor: written(mark),
     whole: false,
     file: file as Partial<JobFile>,
-    struck: await struckOf(db, news.get(getTableName(s.redaction)) ?? []),
+    struck: await struckOf(db, news.get(getTableName(s.redactions)) ?? []),
   };
 }

@@ -66,7 +66,7 @@ const FAMILIES = {
 /** What leans on those: as lists of their own, so that an old book is found by its indexes. */
 const LEANING = {
   name: 'job_leaning',
-  queries: { readings: [s.reading, among(s.reading.setId, 'sets')], parts: [s.part, among(s.part.id, 'parts')] },
+  queries: { readings: [s.readings, among(s.readings.setId, 'sets')], parts: [s.part, among(s.part.id, 'parts')] },
 } as const satisfies Prepared<Record<string, readonly [PgTable, SQL]>>;
 
 /**
@@ -143,9 +143,9 @@ export async function readJobRelease(db: Database, jobId: string): Promise<JobFi
 /** Parts that ever sat in one of these places. */
 export async function readPartsOf(db: Database, slotIds: readonly string[]): Promise<string[]> {
   const rows = await db
-    .selectDistinct({ id: s.partEvent.partId })
-    .from(s.partEvent)
-    .where(inArray(s.partEvent.slotId, [...slotIds]));
+    .selectDistinct({ id: s.partEvents.partId })
+    .from(s.partEvents)
+    .where(inArray(s.partEvents.slotId, [...slotIds]));
   return rows.map((r) => r.id);
 }
 
@@ -160,8 +160,8 @@ export async function readGauges(db: Database): Promise<JobFile['gauges'][number
 }
 
 /** A job that no standing void closes. */
-const NOT_VOID = sql`not exists (select 1 from ${s.jobVoid} v where v.job_id = ${s.job.id}
-  and not exists (select 1 from ${s.takeBack} t where t.corrects = v.id))`;
+const NOT_VOID = sql`not exists (select 1 from ${s.voids} v where v.job_id = ${s.job.id}
+  and not exists (select 1 from ${s.takeBacks} t where t.corrects = v.id))`;
 
 /** Ids of the jobs that are open, the oldest first. */
 export async function openJobIds(db: Database): Promise<string[]> {

@@ -4,7 +4,7 @@ import { familyOf, type Named, type PartEventKind } from '@dauer/core/ledger';
 import { getTableName, type SQL, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
-import { connection, gauge, job, layout, part, partCorrection, partEvent, readingSet, slot, vehicle } from '../db/schema.ts';
+import { connection, gauge, job, layout, part, partCorrections, partEvents, sets, slot, vehicle } from '../db/schema.ts';
 import { HttpProblem } from '../platform/problem.ts';
 
 const REFUSALS: Readonly<Record<Named, readonly [ProblemCode, string]>> = {
@@ -37,10 +37,10 @@ function belongs(kind: Named, jobId: string, name: string): SQL {
     case 'line':
       return sql`exists (select 1 from ${connection} c join ${layout} l on l.id = c.layout_id where c.id = ${name} and l.vehicle_id = ${mine})`;
     case 'part':
-      return sql`(exists (select 1 from ${partEvent} e join ${job} j on j.id = e.job_id where e.part_id = ${name} and j.vehicle_id = ${mine})
-        or exists (select 1 from ${partCorrection} c join ${job} j on j.id = c.job_id where ${name} in (c.part_id, c.other_id) and j.vehicle_id = ${mine}))`;
+      return sql`(exists (select 1 from ${partEvents} e join ${job} j on j.id = e.job_id where e.part_id = ${name} and j.vehicle_id = ${mine})
+        or exists (select 1 from ${partCorrections} c join ${job} j on j.id = c.job_id where ${name} in (c.part_id, c.other_id) and j.vehicle_id = ${mine}))`;
     case 'set':
-      return sql`exists (select 1 from ${readingSet} r where r.id = ${name} and r.job_id = ${jobId})`;
+      return sql`exists (select 1 from ${sets} r where r.id = ${name} and r.job_id = ${jobId})`;
     case 'gauge':
       return sql`exists (select 1 from ${gauge} g where g.id = ${name})`;
     case 'event_of_job':
@@ -98,7 +98,7 @@ export async function requirePartNotElsewhere(
 ): Promise<void> {
   const { rows } = await db.execute<{ id: string; kind: PartEventKind; vehicle: string; tag: string; own: boolean }>(sql`
     select e.id, e.kind, v.id as vehicle, v.tag, j.vehicle_id = ${ofVehicle(jobId)} as own
-    from ${partEvent} e join ${job} j on j.id = e.job_id join ${vehicle} v on v.id = j.vehicle_id
+    from ${partEvents} e join ${job} j on j.id = e.job_id join ${vehicle} v on v.id = j.vehicle_id
     where e.part_id = ${partId} and not exists (select 1 from take_back t where t.corrects = e.id)
     order by e.happened_at, e.id`);
   const comes = kind === 'found' || kind === 'fitted';

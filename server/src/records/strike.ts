@@ -5,7 +5,7 @@ import { and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
-import { image, job, layout, part, partEvent, picture, redaction, release, vehicle } from '../db/schema.ts';
+import { image, job, layout, part, partEvents, pictures, redactions, release, vehicle } from '../db/schema.ts';
 
 /** What is to be blacked out: a field of a record; or a line of the sheet, picked by sight. */
 export interface Struck {
@@ -41,10 +41,10 @@ async function inTable(db: Database, table: Row, fields: readonly string[], { co
 /** The image of a picture: its bytes go, here and wherever else the same image is shown. */
 async function imageOf(db: Database, { jobId, corrects }: Struck): Promise<Place | null> {
   const [row] = await db
-    .select({ hash: picture.hash, data: image.data })
-    .from(picture)
-    .leftJoin(image, eq(image.hash, picture.hash))
-    .where(and(eq(picture.id, corrects), eq(picture.jobId, jobId)));
+    .select({ hash: pictures.hash, data: image.data })
+    .from(pictures)
+    .leftJoin(image, eq(image.hash, pictures.hash))
+    .where(and(eq(pictures.id, corrects), eq(pictures.jobId, jobId)));
   if (!row) return null;
   return {
     text: row.data ? row.hash : '',
@@ -65,9 +65,9 @@ async function thingOf(db: Database, s: Struck): Promise<Place | null> {
   if (drawn) return inTable(db, layout, FREE_TEXT_OF.layout, s);
   const jobs = db.select({ id: job.id }).from(job).where(eq(job.vehicleId, own.vehicleId));
   const [known] = await db
-    .select({ id: partEvent.id })
-    .from(partEvent)
-    .where(and(eq(partEvent.partId, s.corrects), inArray(partEvent.jobId, jobs)))
+    .select({ id: partEvents.id })
+    .from(partEvents)
+    .where(and(eq(partEvents.partId, s.corrects), inArray(partEvents.jobId, jobs)))
     .limit(1);
   return known ? inTable(db, part, FREE_TEXT_OF.part, s) : null;
 }
@@ -151,12 +151,12 @@ export interface StruckBefore extends Struck {
  */
 export async function strikeAgain(db: Database, s: StruckBefore): Promise<boolean> {
   return db.transaction(async (tx) => {
-    const [known] = await tx.select({ id: redaction.id }).from(redaction).where(eq(redaction.id, s.id));
+    const [known] = await tx.select({ id: redactions.id }).from(redactions).where(eq(redactions.id, s.id));
     const [open] = await tx.select({ id: job.id }).from(job).where(eq(job.id, s.jobId));
     if (known || !open) return false;
     await strike(tx, s);
     const { id, jobId, authorId, happenedAt, corrects, field, line } = s;
-    await tx.insert(redaction).values({
+    await tx.insert(redactions).values({
       ...{ id, jobId, authorId, happenedAt, corrects, field, line },
       ...{ device: 'restore', reason: 'Blacked out again after a restore' },
     });
@@ -166,6 +166,6 @@ export async function strikeAgain(db: Database, s: StruckBefore): Promise<boolea
 
 /** An event that comes in again after a restore, without what was blacked out of it. */
 export async function withoutStruck<T extends { readonly id: string }>(db: Database, row: T): Promise<T> {
-  const struck = await db.select({ field: redaction.field }).from(redaction).where(eq(redaction.corrects, row.id));
+  const struck = await db.select({ field: redactions.field }).from(redactions).where(eq(redactions.corrects, row.id));
   return struck.length === 0 ? row : { ...row, ...Object.fromEntries(struck.map(({ field }) => [field, BLACKED])) };
 }

@@ -35,7 +35,7 @@ export const event = () => ({
   corrects: uuid(),
 });
 
-export const readingSet = pgTable(
+export const sets = pgTable(
   'reading_set',
   {
     ...event(),
@@ -53,13 +53,13 @@ export const readingSet = pgTable(
   },
   (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
 );
-export const reading = pgTable(
+export const readings = pgTable(
   'reading',
   {
     ...event(),
     setId: uuid()
       .notNull()
-      .references(() => readingSet.id),
+      .references(() => sets.id),
     frame: text().$type<Position['frame']>().notNull(),
     angleDeg: doublePrecision(),
     place: text(),
@@ -73,25 +73,25 @@ export const reading = pgTable(
   },
   (t) => [index().on(t.setId)],
 );
-export const setMove = pgTable(
+export const setMoves = pgTable(
   'set_move',
   {
     ...event(),
     setId: uuid()
       .notNull()
-      .references(() => readingSet.id),
+      .references(() => sets.id),
     slotId: uuid().notNull(),
     partId: uuid().references(() => part.id),
     supersedes: uuid().array(),
   },
   (t) => [index().on(t.jobId), index().on(t.setId), index().on(t.partId)],
 );
-export const leftItem = pgTable(
+export const leftItems = pgTable(
   'left_item',
   { ...event(), closedBy: uuid(), slotId: uuid().notNull(), item: text().notNull(), what: text().notNull() },
   (t) => [index().on(t.jobId)],
 );
-export const causeLook = pgTable(
+export const causeLooks = pgTable(
   'cause_look',
   {
     ...event(),
@@ -103,11 +103,11 @@ export const causeLook = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const takeBack = pgTable('take_back', { ...event(), reason: text().notNull().default('') }, (t) => [
+export const takeBacks = pgTable('take_back', { ...event(), reason: text().notNull().default('') }, (t) => [
   index().on(t.jobId),
   index().on(t.corrects),
 ]);
-export const finding = pgTable(
+export const findings = pgTable(
   'finding',
   {
     ...event(),
@@ -127,12 +127,12 @@ export const finding = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const observation = pgTable(
+export const observations = pgTable(
   'observation',
   { ...event(), code: text().notNull(), corner: text().$type<Corner>(), state: text().$type<Observation['state']>().notNull() },
   (t) => [index().on(t.jobId)],
 );
-export const decision = pgTable(
+export const decisions = pgTable(
   'decision',
   {
     ...event(),
@@ -147,24 +147,24 @@ export const decision = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const operation = pgTable(
+export const operations = pgTable(
   'operation',
   { ...event(), slotId: uuid(), title: text().notNull(), attendedMinutes: integer().notNull() },
   (t) => [index().on(t.jobId)],
 );
-export const operationEvent = pgTable(
+export const operationEvents = pgTable(
   'operation_event',
   {
     ...event(),
     operationId: uuid()
       .notNull()
-      .references(() => operation.id),
+      .references(() => operations.id),
     kind: text().$type<OperationEvent['kind']>().notNull(),
     note: text().notNull(),
   },
   (t) => [index().on(t.jobId)],
 );
-export const torque = pgTable(
+export const torques = pgTable(
   'torque',
   {
     ...event(),
@@ -179,7 +179,7 @@ export const torque = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const bleedPull = pgTable(
+export const bleedPulls = pgTable(
   'bleed_pull',
   {
     ...event(),
@@ -193,7 +193,7 @@ export const bleedPull = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const fluidService = pgTable(
+export const fluidServices = pgTable(
   'fluid_service',
   {
     ...event(),
@@ -204,7 +204,7 @@ export const fluidService = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const proof = pgTable(
+export const proofs = pgTable(
   'proof',
   {
     ...event(),
@@ -216,11 +216,11 @@ export const proof = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const acceptance = pgTable('acceptance', { ...event(), obligation: text().notNull(), reason: text().notNull() }, (t) => [
+export const acceptances = pgTable('acceptance', { ...event(), obligation: text().notNull(), reason: text().notNull() }, (t) => [
   index().on(t.jobId),
 ]);
-export const cautionAck = pgTable('caution_ack', { ...event(), caution: text().notNull() }, (t) => [index().on(t.jobId)]);
-export const partEvent = pgTable(
+export const cautionAcks = pgTable('caution_ack', { ...event(), caution: text().notNull() }, (t) => [index().on(t.jobId)]);
+export const partEvents = pgTable(
   'part_event',
   {
     ...event(),
@@ -235,22 +235,22 @@ export const partEvent = pgTable(
   },
   (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
 );
-export const putIn = pgTable(
+export const putIns = pgTable(
   'put_in',
   { ...event(), slotId: uuid().notNull(), what: text().$type<PutInKind>().notNull(), note: text().notNull() },
   (t) => [index().on(t.jobId)],
 );
-export const takenOut = pgTable(
+export const takenOuts = pgTable(
   'taken_out',
   {
     ...event(),
     putInId: uuid()
       .notNull()
-      .references(() => putIn.id),
+      .references(() => putIns.id),
   },
   (t) => [index().on(t.jobId), index().on(t.putInId)],
 );
-export const jointEvent = pgTable(
+export const jointEvents = pgTable(
   'joint_event',
   {
     ...event(),
@@ -262,7 +262,7 @@ export const jointEvent = pgTable(
   },
   (t) => [index().on(t.jobId)],
 );
-export const counter = pgTable(
+export const counters = pgTable(
   'counter_reading',
   {
     ...event(),

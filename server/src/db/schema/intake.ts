@@ -16,7 +16,7 @@ export const image = pgTable('image', {
   thumb: bytes(),
   keptAt: instant().notNull().$default(now),
 });
-export const picture = pgTable(
+export const pictures = pgTable(
   'picture',
   {
     ...event(),
@@ -28,7 +28,7 @@ export const picture = pgTable(
   },
   (t) => [index().on(t.jobId), index().on(t.hash)],
 );
-export const intakeLook = pgTable(
+export const intakeLooks = pgTable(
   'intake_look',
   {
     ...event(),

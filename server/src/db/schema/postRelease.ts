@@ -5,7 +5,7 @@ import { event } from './events.ts';
 import { instant } from './instant.ts';
 import { part } from './entities.ts';
 
-export const partCorrection = pgTable(
+export const partCorrections = pgTable(
   'part_correction',
   {
     ...event(),
@@ -21,16 +21,16 @@ export const partCorrection = pgTable(
   },
   (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.otherId)],
 );
-export const jobVoid = pgTable('job_void', { ...event(), reason: text().notNull() }, (t) => [index().on(t.jobId)]);
-export const afterCare = pgTable(
+export const voids = pgTable('job_void', { ...event(), reason: text().notNull() }, (t) => [index().on(t.jobId)]);
+export const afterCares = pgTable(
   'after_care',
   { ...event(), item: text().notNull(), result: text().$type<AfterCareAnswer['result']>().notNull(), note: text().notNull() },
   (t) => [index().on(t.jobId)],
 );
-export const amendment = pgTable('amendment', { ...event(), words: text().notNull(), reason: text().notNull() }, (t) => [
+export const amendments = pgTable('amendment', { ...event(), words: text().notNull(), reason: text().notNull() }, (t) => [
   index().on(t.jobId),
 ]);
-export const redaction = pgTable('redaction', { ...event(), field: text().notNull(), line: text(), reason: text().notNull() }, (t) => [
+export const redactions = pgTable('redaction', { ...event(), field: text().notNull(), line: text(), reason: text().notNull() }, (t) => [
   index().on(t.jobId),
 ]);
 /** Events that came in after the hand-back of their job, and happened before it: kept, marked, put before a lead. */

@@ -3,7 +3,7 @@ import { isPartialDate } from '@dauer/core/quantity';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
-import { assignment, job, owner, part, partEvent, release, vehicle } from '../../db/schema.ts';
+import { assignment, job, owner, part, partEvents, release, vehicle } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
@@ -26,7 +26,7 @@ async function findParts(db: Database, call: Call<typeof ENDPOINTS.bookIn>): Pro
   await db
     .insert(part)
     .values(found.map(({ slot, partId }) => ({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' })));
-  await db.insert(partEvent).values(
+  await db.insert(partEvents).values(
     found.map(({ slot, partId }) => ({
       id: v7(),
       jobId: call.body.job.id,

@@ -1,6 +1,6 @@
 import type { ENDPOINTS, Recorded } from '@dauer/contract';
 import { eq } from 'drizzle-orm';
-import { redaction } from '../../db/schema.ts';
+import { redactions } from '../../db/schema.ts';
 import { type Stored } from '../../platform/events.ts';
 import { recordOfSent } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
@@ -16,13 +16,13 @@ import { strike } from '../../records/strike.ts';
 export async function redact(call: Call<typeof ENDPOINTS.redact>): Promise<Stored<Recorded<'redactions'>>> {
   const { db, body, params } = call;
   return db.transaction(async (tx) => {
-    const [known] = await tx.select().from(redaction).where(eq(redaction.id, body.id));
+    const [known] = await tx.select().from(redactions).where(eq(redactions.id, body.id));
     if (known) return { status: 'already_stored', record: keptAs(known, { ...body, jobId: params.jobId }, 'black-out') };
     const found = await strike(tx, { jobId: params.jobId, corrects: body.corrects, field: body.field, line: body.line });
     if (!found) throw new HttpProblem('unknown_reference', 'There is no such text in this job.');
     if (found.text === '') throw new HttpProblem('nothing_there', 'There is nothing left to black out.');
     const [record] = await tx
-      .insert(redaction)
+      .insert(redactions)
       .values(await recordOfSent('redactions', call))
       .returning();
     if (!record) throw new HttpProblem('book_away', 'The book did not answer. Nothing was blacked out; try again.');

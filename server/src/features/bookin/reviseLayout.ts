@@ -6,7 +6,7 @@ import { inOrder, type JobFile } from '@dauer/core/ledger';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
-import { part, partEvent, vehicle } from '../../db/schema.ts';
+import { part, partEvents, vehicle } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
@@ -14,7 +14,7 @@ import { readJobFile } from '../../records/jobFile.ts';
 import { insertLayout, readLayouts } from '../../records/layout.ts';
 
 type Revise = Call<typeof ENDPOINTS.reviseLayout>;
-type PartRow = typeof partEvent.$inferInsert;
+type PartRow = typeof partEvents.$inferInsert;
 
 /** Refuses a layout that cannot work, with what is wrong and at which places. */
 export function requireWorking(layout: Layout): void {
@@ -43,7 +43,7 @@ async function moveParts(db: Database, call: Revise, file: JobFile, at: string):
       .insert(part)
       .values(found.map(({ s, partId }) => ({ id: partId, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' })));
   const rows = [...off, ...found.map(({ s, partId }) => row(partId, 'found', s.id, ''))];
-  if (rows.length > 0) await db.insert(partEvent).values(rows);
+  if (rows.length > 0) await db.insert(partEvents).values(rows);
 }
 
 /** Takes a revision of the layout: nothing is overwritten, and whoever was overtaken sees both. */

@@ -6,7 +6,7 @@ import type { Phase } from '@dauer/core/ledger';
 import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { findingEntry, readingSet, slot } from '../../db/schema.ts';
+import { findingEntry, sets, slot } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem } from '../../platform/problem.ts';
@@ -42,10 +42,7 @@ export const gaugeHandlers = {
   }),
   /** What was typed is kept; the canonical value is worked out here again by the same core. */
   takeReading: keeps('readings', async (body, { db, params }) => {
-    const [set] = await db
-      .select({ measurement: readingSet.measurement, jobId: readingSet.jobId })
-      .from(readingSet)
-      .where(eq(readingSet.id, body.setId));
+    const [set] = await db.select({ measurement: sets.measurement, jobId: sets.jobId }).from(sets).where(eq(sets.id, body.setId));
     if (!set)
       throw new HttpProblem(
         'unknown_reference',
@@ -59,13 +56,13 @@ export const gaugeHandlers = {
   moveSet: keeps('setMoves', async (body, { db, params }) => {
     const [set] = await db
       .select({
-        measurement: readingSet.measurement,
-        jobId: readingSet.jobId,
-        phase: readingSet.phase,
-        happenedAt: readingSet.happenedAt,
+        measurement: sets.measurement,
+        jobId: sets.jobId,
+        phase: sets.phase,
+        happenedAt: sets.happenedAt,
       })
-      .from(readingSet)
-      .where(eq(readingSet.id, body.setId));
+      .from(sets)
+      .where(eq(sets.id, body.setId));
     if (!set) throw new HttpProblem('unknown_reference', 'The set that is to be moved is not on record.');
     if (set.jobId !== params.jobId) throw new HttpProblem('other_job', 'This set of readings was taken in another job.');
     await requireKind(db, body.slotId, set.measurement);

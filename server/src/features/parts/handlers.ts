@@ -3,21 +3,7 @@ import { placeName } from '@dauer/core/layout';
 import { type Part, retractedIds, standing } from '@dauer/core/ledger';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import {
-  account,
-  finding,
-  job,
-  layout,
-  part,
-  partCorrection,
-  partEvent,
-  readingSet,
-  release,
-  setMove,
-  slot,
-  takeBack,
-  vehicle,
-} from '../../db/schema.ts';
+import * as s from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
@@ -44,23 +30,27 @@ async function locate(db: Database, parts: readonly Part[]) {
   if (ids.length === 0) return [];
   const events = await db
     .select()
-    .from(partEvent)
-    .where(inArray(partEvent.partId, ids))
-    .orderBy(asc(partEvent.happenedAt), asc(partEvent.id));
+    .from(s.partEvents)
+    .where(inArray(s.partEvents.partId, ids))
+    .orderBy(asc(s.partEvents.happenedAt), asc(s.partEvents.id));
   const slotIds = [...new Set(events.map((e) => e.slotId).filter((x): x is string => x !== null))];
   const jobIds = [...new Set(events.map((e) => e.jobId))];
   const [slots, jobs] = await Promise.all([
     slotIds.length > 0
       ? db
-          .selectDistinctOn([slot.id], { slot, vehicle })
-          .from(slot)
-          .innerJoin(layout, eq(layout.id, slot.layoutId))
-          .innerJoin(vehicle, eq(vehicle.id, layout.vehicleId))
-          .where(inArray(slot.id, slotIds))
-          .orderBy(slot.id, desc(layout.createdAt))
+          .selectDistinctOn([s.slot.id], { slot: s.slot, vehicle: s.vehicle })
+          .from(s.slot)
+          .innerJoin(s.layout, eq(s.layout.id, s.slot.layoutId))
+          .innerJoin(s.vehicle, eq(s.vehicle.id, s.layout.vehicleId))
+          .where(inArray(s.slot.id, slotIds))
+          .orderBy(s.slot.id, desc(s.layout.createdAt))
       : [],
     jobIds.length > 0
-      ? db.select({ id: job.id, vehicle }).from(job).innerJoin(vehicle, eq(vehicle.id, job.vehicleId)).where(inArray(job.id, jobIds))
+      ? db
+          .select({ id: s.job.id, vehicle: s.vehicle })
+          .from(s.job)
+          .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
+          .where(inArray(s.job.id, jobIds))
       : [],
   ]);
   return parts.map((p) => {
@@ -81,22 +71,24 @@ async function locate(db: Database, parts: readonly Part[]) {
 }
 
 /** Left out where it was found to be another article on record. */
-const NOT_JOINED = sql`not exists (select 1 from ${partCorrection} c where c.kind = 'join' and c.part_id = ${part.id}
-  and not exists (select 1 from ${takeBack} t where t.corrects = c.id))`;
+const NOT_JOINED = sql`not exists (select 1 from ${s.partCorrections} c where c.kind = 'join' and c.part_id = ${s.part.id}
+  and not exists (select 1 from ${s.takeBacks} t where t.corrects = c.id))`;
 
 /** Every article that a part was ever taken for, with the standing corrections that say so, oldest first. */
 async function namesOf(db: Database, partId: string) {
   const known = new Set([partId]);
-  let corrections: (typeof partCorrection.$inferSelect)[] = [];
+  let corrections: (typeof s.partCorrections.$inferSelect)[] = [];
   for (let size = 0; size !== known.size;) {
     size = known.size;
     const ids = [...known];
     const rows = await db
       .select()
-      .from(partCorrection)
-      .where(or(inArray(partCorrection.partId, ids), inArray(partCorrection.otherId, ids)));
+      .from(s.partCorrections)
+      .where(or(inArray(s.partCorrections.partId, ids), inArray(s.partCorrections.otherId, ids)));
     const rowIds = rows.map((r) => r.id);
-    const retracted = retractedIds(rowIds.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, rowIds)) : []);
+    const retracted = retractedIds(
+      rowIds.length > 0 ? await db.select().from(s.takeBacks).where(inArray(s.takeBacks.corrects, rowIds)) : [],
+    );
     corrections = standing(rows, retracted);
     for (const c of corrections) known.add(c.partId).add(c.otherId);
   }
@@ -108,50 +100,50 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const q = `%${(query.q ?? '').replace(/[%_\\]/g, '\\$&')}%`;
     const rows = await db
       .select()
-      .from(part)
-      .where(and(isNotNull(part.tag), NOT_JOINED, or(ilike(part.tag, q), ilike(part.name, q), ilike(part.partNumber, q))))
-      .orderBy(asc(part.tag))
+      .from(s.part)
+      .where(and(isNotNull(s.part.tag), NOT_JOINED, or(ilike(s.part.tag, q), ilike(s.part.name, q), ilike(s.part.partNumber, q))))
+      .orderBy(asc(s.part.tag))
       .limit(200);
     return locate(db, rows);
   },
   part: async ({ db, params }) => {
-    const [row] = await db.select().from(part).where(eq(part.id, params.id));
+    const [row] = await db.select().from(s.part).where(eq(s.part.id, params.id));
     if (!row) throw notFound('part');
     const [located] = await locate(db, [row]);
     if (!located) throw notFound('part');
     const { ids: known, corrections } = await namesOf(db, row.id);
     const [events, sets, findings, people, slots] = await Promise.all([
-      db.select().from(partEvent).where(inArray(partEvent.partId, known)),
+      db.select().from(s.partEvents).where(inArray(s.partEvents.partId, known)),
       db
         .select()
-        .from(readingSet)
+        .from(s.sets)
         .where(
           or(
-            inArray(readingSet.partId, known),
-            inArray(readingSet.id, db.select({ id: setMove.setId }).from(setMove).where(inArray(setMove.partId, known))),
+            inArray(s.sets.partId, known),
+            inArray(s.sets.id, db.select({ id: s.setMoves.setId }).from(s.setMoves).where(inArray(s.setMoves.partId, known))),
           ),
         ),
-      db.select().from(finding).where(inArray(finding.partId, known)),
-      db.select({ id: account.id, name: account.name }).from(account),
+      db.select().from(s.findings).where(inArray(s.findings.partId, known)),
+      db.select({ id: s.account.id, name: s.account.name }).from(s.account),
       db
         .select({
-          id: slot.id,
-          name: slot.name,
-          kind: slot.kind,
-          corner: slot.corner,
-          circuits: slot.circuits,
-          parentId: slot.parentId,
-          boreMm: slot.boreMm,
-          lengthMm: slot.lengthMm,
-          style: slot.style,
+          id: s.slot.id,
+          name: s.slot.name,
+          kind: s.slot.kind,
+          corner: s.slot.corner,
+          circuits: s.slot.circuits,
+          parentId: s.slot.parentId,
+          boreMm: s.slot.boreMm,
+          lengthMm: s.slot.lengthMm,
+          style: s.slot.style,
         })
-        .from(slot),
+        .from(s.slot),
     ]);
     // Where its figures were really taken: moves and take-backs count here as they do in a job.
     const setIds = sets.map((x) => x.id);
-    const moves = setIds.length > 0 ? await db.select().from(setMove).where(inArray(setMove.setId, setIds)) : [];
+    const moves = setIds.length > 0 ? await db.select().from(s.setMoves).where(inArray(s.setMoves.setId, setIds)) : [];
     const ids = [...setIds, ...moves.map((m) => m.id), ...events.map((e) => e.id), ...findings.map((f) => f.id)];
-    const retracted = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.corrects, ids)) : []);
+    const retracted = retractedIds(ids.length > 0 ? await db.select().from(s.takeBacks).where(inArray(s.takeBacks.corrects, ids)) : []);
     const mine = <T extends { readonly partId: string | null; readonly happenedAt: string }>(list: readonly T[]): T[] =>
       byOneName(corrections, list).filter((x) => x.partId === row.id);
     const own = mine(moved(standing(sets, retracted), standing(moves, retracted)));
@@ -187,14 +179,14 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
   },
   /** Tags are bound, not issued: the next physical tag is typed or scanned and bound to the part. */
   bindTag: async ({ db, params, body }) => {
-    const [known] = await db.select().from(part).where(eq(part.id, params.id));
+    const [known] = await db.select().from(s.part).where(eq(s.part.id, params.id));
     if (!known) throw notFound('part');
     if (known.tag !== null && known.tag !== body.tag)
       throw new HttpProblem('tagged', `This part already carries the tag ${known.tag}.`, { current: known });
     const [row] = await db
-      .update(part)
+      .update(s.part)
       .set({ tag: body.tag, partNumber: body.partNumber ?? known.partNumber })
-      .where(eq(part.id, params.id))
+      .where(eq(s.part.id, params.id))
       .returning();
     return row ?? known;
   },
@@ -204,37 +196,37 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     if (body.partId === body.otherId) throw new HttpProblem('same_part', 'These are the same article already.');
     if ((body.kind === 'split') !== (body.since !== null))
       throw new HttpProblem('split_without_since', 'A split says from when on; a join does not.');
-    const [own] = await db.select().from(part).where(eq(part.id, body.partId));
+    const [own] = await db.select().from(s.part).where(eq(s.part.id, body.partId));
     if (!own) throw notFound('part');
-    const mentioned = await db.execute(sql`select 1 from ${partEvent} e join ${job} j on j.id = e.job_id
-      where e.part_id = ${body.partId} and j.vehicle_id = (select vehicle_id from ${job} where id = ${params.jobId}) limit 1`);
+    const mentioned = await db.execute(sql`select 1 from ${s.partEvents} e join ${s.job} j on j.id = e.job_id
+      where e.part_id = ${body.partId} and j.vehicle_id = (select vehicle_id from ${s.job} where id = ${params.jobId}) limit 1`);
     if (mentioned.rows.length === 0) throw new HttpProblem('unknown_reference', 'Nothing was told of this part on this vehicle.');
-    const [other] = await db.select().from(part).where(eq(part.id, body.otherId));
+    const [other] = await db.select().from(s.part).where(eq(s.part.id, body.otherId));
     if (body.kind === 'join' && !other) throw notFound('part');
     if (body.kind === 'join' && other && other.kind !== own.kind) throw new HttpProblem('wrong_kind', 'These are parts of two kinds.');
     if (other && body.kind === 'join') await requirePartNotElsewhere(db, params.jobId, other.id, 'fitted', true);
     if (other && body.kind === 'split') {
-      const [same] = await db.select({ id: partCorrection.id }).from(partCorrection).where(eq(partCorrection.otherId, other.id));
+      const [same] = await db.select({ id: s.partCorrections.id }).from(s.partCorrections).where(eq(s.partCorrections.otherId, other.id));
       if (!same) throw new HttpProblem('already_used', 'The article that is split off has to be a new one; this one is on record already.');
     }
     if (body.kind === 'split' && !other)
       await db
-        .insert(part)
+        .insert(s.part)
         .values({ ...own, id: body.otherId, tag: null })
         .onConflictDoNothing();
   }),
   logPart: keeps('partEvents', async ({ part: described, ...body }, call) => {
     // A part is not described to a job that was handed back: the event is refused below, and nothing is left of it.
-    const [released] = await call.db.select({ id: release.id }).from(release).where(eq(release.jobId, call.params.jobId));
+    const [released] = await call.db.select({ id: s.release.id }).from(s.release).where(eq(s.release.jobId, call.params.jobId));
     // Everything is looked at first: nothing is left of a part whose event is refused.
     await requireOwn(call.db, 'partEvents', { ...body, jobId: call.params.jobId });
     await requirePartNotElsewhere(call.db, call.params.jobId, body.partId, body.kind, described !== null);
     if (described && !released) {
       await call.db
-        .insert(part)
+        .insert(s.part)
         .values({ id: body.partId, ...described })
-        .onConflictDoNothing({ target: part.id });
-      const [stored] = await call.db.select().from(part).where(eq(part.id, body.partId));
+        .onConflictDoNothing({ target: s.part.id });
+      const [stored] = await call.db.select().from(s.part).where(eq(s.part.id, body.partId));
       // A tag bound or a note added since is no other article.
       keptAs(stored, { kind: described.kind, name: described.name }, 'part');
     }

@@ -8,7 +8,7 @@ import { displayWithUnit } from '@dauer/core/quantity';
 import { compareSeverity } from '@dauer/core/verdict';
 import { and, eq, gte, inArray } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { gauge, reading } from '../../db/schema.ts';
+import { gauge, readings } from '../../db/schema.ts';
 import type { Call } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 
@@ -86,7 +86,7 @@ export async function leaned({ db, params, query }: Call<typeof ENDPOINTS.leaned
 async function readingsOf(db: Database, versions: readonly string[], since: string) {
   if (versions.length === 0) return [];
   return db
-    .select({ id: reading.id, jobId: reading.jobId })
-    .from(reading)
-    .where(and(inArray(reading.gaugeVersionId, [...versions]), gte(reading.happenedAt, since)));
+    .select({ id: readings.id, jobId: readings.jobId })
+    .from(readings)
+    .where(and(inArray(readings.gaugeVersionId, [...versions]), gte(readings.happenedAt, since)));
 }

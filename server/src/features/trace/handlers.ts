@@ -5,7 +5,7 @@ import { NOTHING_ELSE } from '@dauer/core/ledger';
 import { networkOf } from '@dauer/core/stages';
 import { calibrationCase, contextOf } from '@dauer/core/views';
 import { asc, desc, eq, inArray, max } from 'drizzle-orm';
-import { causeLook, priorVersion } from '../../db/schema.ts';
+import { causeLooks, priorVersion } from '../../db/schema.ts';
 import { keeps } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem } from '../../platform/problem.ts';
@@ -37,11 +37,11 @@ export const traceHandlers = {
   }),
   tracingRecord: async ({ db }: Call<typeof ENDPOINTS.tracingRecord>) => {
     const closed = await db
-      .select({ jobId: causeLook.jobId })
-      .from(causeLook)
-      .where(eq(causeLook.fault, NOTHING_ELSE))
-      .groupBy(causeLook.jobId)
-      .orderBy(desc(max(causeLook.happenedAt)))
+      .select({ jobId: causeLooks.jobId })
+      .from(causeLooks)
+      .where(eq(causeLooks.fault, NOTHING_ELSE))
+      .groupBy(causeLooks.jobId)
+      .orderBy(desc(max(causeLooks.happenedAt)))
       .limit(MAX_CASES);
     const cases = [];
     for (const { jobId } of closed) {

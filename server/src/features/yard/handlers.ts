@@ -6,7 +6,18 @@ import { forNowOf, mayMove, waitsOf } from '@dauer/core/views';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { YardJob } from '@dauer/contract';
 import type { Database } from '../../db/connect.ts';
-import { afterCare, amendment, bleedPull, earlierWork, fluidService, job, lateEvent, release, takeBack, vehicle } from '../../db/schema.ts';
+import {
+  afterCares,
+  amendments,
+  bleedPulls,
+  earlierWork,
+  fluidServices,
+  job,
+  lateEvent,
+  release,
+  takeBacks,
+  vehicle,
+} from '../../db/schema.ts';
 import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
 import { readChanges, readCursor } from '../../records/changes.ts';
 import { openJobIds, readJobFile } from '../../records/jobFile.ts';
@@ -61,12 +72,12 @@ const OLDEST = 48;
 async function oldestFluids(db: Database): Promise<string[]> {
   const found = await db.execute<{ id: string }>(sql`
     select vehicle_id as id from (
-      select j.vehicle_id, max(f.happened_at) as at from ${fluidService} f join ${job} j on j.id = f.job_id
-        where not exists (select 1 from ${takeBack} t where t.corrects = f.id) group by j.vehicle_id
+      select j.vehicle_id, max(f.happened_at) as at from ${fluidServices} f join ${job} j on j.id = f.job_id
+        where not exists (select 1 from ${takeBacks} t where t.corrects = f.id) group by j.vehicle_id
       union all
       select j.vehicle_id, max(to_timestamp(rpad(e.on_day, 10, '-01'), 'YYYY-MM-DD')) from ${earlierWork} e join ${job} j on j.id = e.job_id
-        where e.what = 'fluid_changed' and not exists (select 1 from ${takeBack} t where t.corrects = e.id)
-        and not exists (select 1 from ${fluidService} f join ${job} k on k.id = f.job_id where k.vehicle_id = j.vehicle_id) group by j.vehicle_id
+        where e.what = 'fluid_changed' and not exists (select 1 from ${takeBacks} t where t.corrects = e.id)
+        and not exists (select 1 from ${fluidServices} f join ${job} k on k.id = f.job_id where k.vehicle_id = j.vehicle_id) group by j.vehicle_id
     ) known order by at limit ${OLDEST}`);
   return found.rows.map((r) => r.id);
 }
@@ -76,9 +87,9 @@ async function fluidDues(db: Database, today: string) {
   if (ids.length === 0) return [];
   const vehicles = await db.select().from(vehicle).where(inArray(vehicle.id, ids));
   const served = await db
-    .select({ vehicleId: job.vehicleId, service: fluidService })
-    .from(fluidService)
-    .innerJoin(job, eq(job.id, fluidService.jobId))
+    .select({ vehicleId: job.vehicleId, service: fluidServices })
+    .from(fluidServices)
+    .innerJoin(job, eq(job.id, fluidServices.jobId))
     .where(inArray(job.vehicleId, ids));
   const earlierOnes = await db
     .select({ vehicleId: job.vehicleId, earlier: earlierWork })
@@ -86,8 +97,8 @@ async function fluidDues(db: Database, today: string) {
     .innerJoin(job, eq(job.id, earlierWork.jobId))
     .where(inArray(job.vehicleId, ids));
   const jobs = [...new Set([...served.map((r) => r.service.jobId), ...earlierOnes.map((r) => r.earlier.jobId)])];
-  const pulls = await db.select().from(bleedPull).where(inArray(bleedPull.jobId, jobs));
-  const retracted = retractedIds(await db.select().from(takeBack).where(inArray(takeBack.jobId, jobs)));
+  const pulls = await db.select().from(bleedPulls).where(inArray(bleedPulls.jobId, jobs));
+  const retracted = retractedIds(await db.select().from(takeBacks).where(inArray(takeBacks.jobId, jobs)));
   const layouts = await readNewestLayouts(db, ids);
   return vehicles
     .flatMap((v) => {
@@ -117,8 +128,8 @@ async function fluidDues(db: Database, today: string) {
 /** What is still owed after hand-back, of the vehicles handed back last. */
 async function withAfterCare<T extends { jobId: string; due: HandbackSheet['afterCare'] | null }>(db: Database, rows: readonly T[]) {
   const ids = rows.map((r) => r.jobId);
-  const answers = ids.length > 0 ? await db.select().from(afterCare).where(inArray(afterCare.jobId, ids)) : [];
-  const retracted = retractedIds(ids.length > 0 ? await db.select().from(takeBack).where(inArray(takeBack.jobId, ids)) : []);
+  const answers = ids.length > 0 ? await db.select().from(afterCares).where(inArray(afterCares.jobId, ids)) : [];
+  const retracted = retractedIds(ids.length > 0 ? await db.select().from(takeBacks).where(inArray(takeBacks.jobId, ids)) : []);
   const closed = (jobId: string, item: string): boolean =>
     standing(answers, retracted)
       .findLast((a) => a.jobId === jobId && a.item === item)
@@ -136,7 +147,7 @@ async function lateOnes(db: Database) {
     .from(lateEvent)
     .innerJoin(job, eq(job.id, lateEvent.jobId))
     .innerJoin(vehicle, eq(vehicle.id, job.vehicleId))
-    .where(sql`not exists (select 1 from ${amendment} a where a.corrects = ${lateEvent.id})`)
+    .where(sql`not exists (select 1 from ${amendments} a where a.corrects = ${lateEvent.id})`)
     .groupBy(lateEvent.jobId, vehicle.tag, vehicle.name);
   return rows;
 }
