@@ -55,6 +55,22 @@ describe('a family of events', () => {
     }
   });
 
+  it('is of what its record names, and names what it is of', () => {
+    const fieldsOf = { slot: ['slotId'], part: ['partId'], connection: ['connectionId'] } as const;
+    const ofRecords = ['setId', 'operationId', 'putInId', 'findingId', 'corrects'];
+    for (const list of EVENT_LISTS) {
+      const { subjects } = familyOf(list);
+      const record = keysOf(EVENTS[list].record);
+      // A cause may be at a place, or of the whole vehicle.
+      const places = list === 'causeLooks' ? ['place'] : fieldsOf.slot;
+      for (const [subject, fields] of Object.entries({ ...fieldsOf, slot: places })) {
+        const named = fields.some((f) => record.includes(f));
+        expect((subjects as readonly string[]).includes(subject), `${list}: ${subject}`).to.equal(named);
+      }
+      if (subjects.includes('record')) expect(record, list).to.include.oneOf(ofRecords);
+    }
+  });
+
   it('sends everything that its record has, but for what every event has and what is worked out', () => {
     const everywhere = ['jobId', 'authorId', 'recordedAt'];
     for (const list of EVENT_LISTS) {

@@ -79,6 +79,38 @@ describe('may it move', () => {
   });
 });
 
+describe('what a grant of the yard rests on', () => {
+  const granted = (t: ReworkFixture, rests: string): string => {
+    t.file.acceptances = [
+      { ...base(t.next()), obligation: acceptanceKey({ ...t.state().offers[0]!, rests }), reason: 'two men and chocks' },
+    ];
+    return mayMove(t.state()).level;
+  };
+  it('names places and answers, and no sentence of them', () => {
+    const t = new ReworkFixture(FOUR);
+    t.part(t.slot('pads'), 'removed');
+    const { rests } = t.state().offers[0]!;
+    expect(rests).to.match(/^([0-9a-z-]{1,6}=\d+:[\w,-]+;)*parking=$/);
+    expect(granted(t, rests)).to.equal('yard_only');
+  });
+  it('falls when the parking brake is answered, as it falls when a place does', () => {
+    const t = new ReworkFixture(FOUR);
+    const { rests } = t.state().offers[0]!;
+    expect(granted(t, rests)).to.equal('yard_only');
+    t.file.proofs = [{ ...base(t.next()), item: 'parking', corner: null, slotId: null, result: 'failed', note: '' }];
+    expect(granted(t, rests)).to.equal('do_not_move');
+  });
+  it('as an earlier program wrote it down is understood, and holds no longer either', () => {
+    const t = new ReworkFixture(FOUR);
+    t.part(t.slot('pads'), 'removed');
+    const earlier = t.state().offers[0]!.restsBefore!;
+    expect(earlier).to.contain('Do not press');
+    expect(granted(t, earlier)).to.equal('yard_only');
+    t.part(t.slot('pads', 'RR'), 'removed');
+    expect(granted(t, earlier)).to.equal('do_not_move');
+  });
+});
+
 describe('the list of what can be done', () => {
   it('is open, and never in a stage that waits for an earlier one', () => {
     const t = new ReworkFixture(FOUR);

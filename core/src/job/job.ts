@@ -1,7 +1,7 @@
 import { observationKey } from '../catalogue/observations.ts';
 import { proofItems } from '../catalogue/proofItems.ts';
 import { STAGES, type Stage } from '../catalogue/stages.ts';
-import { type Obligation, acceptanceKey, isDuty } from '../ledger/obligation.ts';
+import { type Obligation, isAccepted, isDuty } from '../ledger/obligation.ts';
 import { fileAsOf } from '../history/asOf.ts';
 import { type Book, openBook } from '../history/book.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../history/scope.ts';
@@ -78,9 +78,7 @@ export function observationAnswers(book: Book): Map<string, Observation> {
 function accept(list: readonly Obligation[], book: Book): Obligation[] {
   const accepted = new Set(book.stand(book.file.acceptances).map((a) => a.obligation));
   return list.map((o) =>
-    o.state === 'open' && o.acceptBy !== null && accepted.has(acceptanceKey(o))
-      ? { ...o, state: 'closed' as const, why: REASON.accepted }
-      : o,
+    o.state === 'open' && o.acceptBy !== null && isAccepted(o, accepted) ? { ...o, state: 'closed' as const, why: REASON.accepted } : o,
   );
 }
 
@@ -190,7 +188,7 @@ export function deriveOpened({ book, at }: OpenedJob): JobState {
     share: current && current.all > 0 ? current.closed / current.all : 1,
     verdict: worst(verdicts.filter((v): v is Verdict => v !== null)),
     counts,
-    offers: voided ? [] : accept([yardOffer(obligations)], book),
+    offers: voided ? [] : accept([yardOffer(obligations, situation.standing, situation.proofItems)], book),
     blocks: obligations.filter((o) => o.state === 'open' || o.state === 'waiting'),
     released: file.release !== null,
   };

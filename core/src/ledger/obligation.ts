@@ -20,6 +20,8 @@ export interface Obligation {
   readonly acceptBy: 'technician' | 'lead' | null;
   /** What it rests on now: an acceptance holds only for this, and falls when a figure, a verdict or an answer changes. */
   readonly rests: string;
+  /** The same as an earlier program wrote it down, where it wrote it otherwise; null where it did not. */
+  readonly restsBefore: string | null;
   /** Id of the record that closed it, where one record did. */
   readonly closedBy: string | null;
 }
@@ -27,6 +29,11 @@ export interface Obligation {
 /** What an acceptance refers to: the obligation, who may accept it, and what it rests on. */
 export function acceptanceKey(o: Obligation): string {
   return `${o.key}|${o.acceptBy ?? ''}|${o.rests}`;
+}
+
+/** Whether one of the acceptances that stand, by what they refer to, is of this obligation as it rests now. */
+export function isAccepted(o: Obligation, stored: ReadonlySet<string>): boolean {
+  return stored.has(acceptanceKey(o)) || (o.restsBefore !== null && stored.has(acceptanceKey({ ...o, rests: o.restsBefore })));
 }
 
 /** The name of the duty in what an acceptance refers to. */
@@ -49,6 +56,7 @@ export function obligation(duty: Duty, what: string, closed: boolean, more: Furt
     why: null,
     acceptBy: null,
     rests: '',
+    restsBefore: null,
     closedBy: null,
     ...more,
   };

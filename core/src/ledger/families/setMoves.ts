@@ -13,7 +13,7 @@ export interface SetMove extends JobEvent {
 export const setMoves: FamilyDescriptor<SetMove> = {
   ...PLAIN,
   label: 'set moved',
-  subjects: ['record', 'slot'],
+  subjects: ['record', 'slot', 'part'],
   readWith: 'parts',
   release: 'frozen',
   late: 'late',
