@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { BenchShop, figuresFor, type JobFile, sweepOf } from './benchShop.ts';
+import { BenchShop, figuresFor, type JobRecords, sweepOf } from './benchShop.ts';
 import { allSent, sayClean, signIn, typeFigures } from './house.ts';
 
 describe('the measuring bench', function () {
@@ -9,7 +9,7 @@ describe('the measuring bench', function () {
   const { house } = shop;
   let page: Page;
   let jobs: ReadonlyMap<string, string>;
-  const files = (tag: string): Promise<JobFile> => shop.file(tag);
+  const files = (tag: string): Promise<JobRecords> => shop.file(tag);
   before(async () => {
     await shop.open();
     ({ page, jobs } = shop);

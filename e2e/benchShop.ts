@@ -8,7 +8,7 @@ export interface Slot {
   readonly corner: string | null;
   readonly boreMm: number | null;
 }
-export interface JobFile {
+export interface JobRecords {
   readonly layout: { readonly slots: readonly Slot[] };
   readonly sets: readonly { id: string; slotId: string; jobId: string; measurement: string; turn: number; blind: boolean }[];
   readonly readings: readonly {
@@ -67,8 +67,8 @@ export async function jobsOf(page: Page, url: string): Promise<ReadonlyMap<strin
   const yard = (await (await page.request.get(`${url}/api/yard`)).json()) as { jobs: { jobId: string; vehicle: { tag: string } }[] };
   return new Map(yard.jobs.map((j) => [j.vehicle.tag, j.jobId]));
 }
-export async function fileOf(page: Page, url: string, jobId: string | undefined): Promise<JobFile> {
-  return (await (await page.request.get(`${url}/api/jobs/${jobId ?? ''}`)).json()) as JobFile;
+export async function fileOf(page: Page, url: string, jobId: string | undefined): Promise<JobRecords> {
+  return (await (await page.request.get(`${url}/api/jobs/${jobId ?? ''}`)).json()) as JobRecords;
 }
 
 /** The demonstration shop with Tomasz signed in at its bench; a picture is taken where a test fails. */
@@ -82,7 +82,7 @@ export class BenchShop {
     await signIn(this.page, this.house.url, 'tomasz');
     this.jobs = await jobsOf(this.page, this.house.url);
   }
-  file(tag: string): Promise<JobFile> {
+  file(tag: string): Promise<JobRecords> {
     return fileOf(this.page, this.house.url, this.jobs.get(tag));
   }
   async pictureOf(failed: boolean): Promise<void> {

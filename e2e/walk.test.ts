@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { aroundBore, BenchShop, CORNERS, figuresFor, type JobFile, type Slot, sweepOf } from './benchShop.ts';
+import { aroundBore, BenchShop, CORNERS, figuresFor, type JobRecords, type Slot, sweepOf } from './benchShop.ts';
 import { allSent, pressAll, sayClean, signIn, typeFigures } from './house.ts';
 
 describe('a vehicle measured whole, by keyboard and simulated gauge', function () {
@@ -9,7 +9,7 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
   const { house } = shop;
   let page: Page;
   let jobs: ReadonlyMap<string, string>;
-  const files = (tag: string): Promise<JobFile> => shop.file(tag);
+  const files = (tag: string): Promise<JobRecords> => shop.file(tag);
   before(async () => {
     await shop.open();
     ({ page, jobs } = shop);

@@ -2,7 +2,7 @@ import { SHIFTS, TABLES } from '@dauer/core/catalogue';
 import { conditionOnAnyFault, infer, seededUniform } from '@dauer/core/inference';
 import { buildLayout, TEMPLATES } from '@dauer/core/layout';
 import { meaningful, networkOf } from '@dauer/core/stages';
-import { answersTo, hide, isIdentified, ownerReport, proposedCheck } from '@dauer/core/views';
+import { answersTo, sampleCase, isIdentified, ownerReport, proposedCheck } from '@dauer/core/views';
 import { say } from './lib/say.mjs';
 
 /**
@@ -21,7 +21,7 @@ function sample() {
   const layout = buildLayout(pick(TEMPLATES).id, 'layout', 'vehicle', () => `i${(n += 1)}`);
   const shifts = new Set(SHIFTS.filter((s) => s !== 'fresh' && random() < 0.25));
   const network = networkOf(layout, { years: new Map(), yearsOfAll: 1 + random() * 14, shifts, fresh: new Set() }, TABLES);
-  const hidden = process.argv.includes('--any') ? hide(network, random, Infinity) : hide(network, random);
+  const hidden = process.argv.includes('--any') ? sampleCase(network, random, Infinity) : sampleCase(network, random);
   return { network, hidden, count: hidden.present.filter(Boolean).length };
 }
 function found({ network, hidden }, observations) {

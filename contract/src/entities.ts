@@ -286,4 +286,4 @@ export const jobFile = z
     pastJobs: z.array(z.object({ id, kind: jobKind, complaint: z.string(), openedAt: instant, releasedAt: instant.nullable() })),
     release: release.nullable(),
   })
-  .meta({ id: 'JobFile' }) satisfies z.ZodType<ledger.JobFile>;
+  .meta({ id: 'JobRecords' }) satisfies z.ZodType<ledger.JobRecords>;

@@ -1,5 +1,5 @@
 import { type Corner, CORNERS } from '@dauer/core/layout';
-import { isYear, type Kind, type UnitId, UNITS } from '@dauer/core/quantity';
+import { isYear, type QuantityKind, type UnitId, UNITS } from '@dauer/core/quantity';
 import { z } from 'zod';
 
 /** UUID made where the record is made (version 7), so that a write may be repeated safely. */
@@ -16,7 +16,7 @@ export const typed = z.string().max(60);
 
 const unitIds = [...new Set(Object.values(UNITS).flatMap((list) => list.map((u) => u.id)))];
 export const unitId = z.enum(unitIds as [UnitId, ...UnitId[]]);
-export const kind = z.enum(Object.keys(UNITS) as [Kind, ...Kind[]]);
+export const kind = z.enum(Object.keys(UNITS) as [QuantityKind, ...QuantityKind[]]);
 
 /** A password on its way in: ten characters or more. */
 export const password = z.string().min(10).max(200);

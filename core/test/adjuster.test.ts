@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { adjusterFacts, type AdjusterInput, adjusterTravel } from '../src/judging/adjusterTravel.ts';
 import { adjusterWords } from '../src/wording/en/bench.ts';
 import { slotById } from '../src/layout/graph.ts';
@@ -122,7 +122,7 @@ describe('what draws on an adjuster, from what was gauged at the wheel', () => {
   it('names what is missing until it is there', () => {
     const t = new JobFixture(FOUR, [DRUM], 'lorry_drums_single_servo');
     const shoes = slotById(t.layout, t.slot('shoes'))!;
-    const facts = () => adjusterFacts(openBook(t.file), shoes);
+    const facts = () => adjusterFacts(openHistory(t.file), shoes);
     expect(facts().missing).to.deep.equal(['drum', 'linings', 'whole_travel']);
     t.gauge(t.slot('drum'), Array<string>(12).fill('280.00'), { measurement: 'drum_diameter', count: 4 });
     t.gauge(shoes.id, ['3', '4', '5', '4', '4', '4'], { measurement: 'shoe_lining' });

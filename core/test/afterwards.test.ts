@@ -111,16 +111,16 @@ describe('work under way', () => {
     clock(t, bead, 'start', 40);
     clock(t, bead, 'done', 50);
     const now = new Date(Date.UTC(2026, 0, 1) + 130 * 60000 + 59000).toISOString();
-    const { book } = deriveJob(t.file, now);
-    expect([soak, cure, bead, 'nothing'].map((o) => operationState(book, o))).to.deep.equal(['running', 'running', 'done', 'open']);
-    expect(runningOperations(book, now).map((r) => [r.operation.title, r.minutes])).to.deep.equal([
+    const { history } = deriveJob(t.file, now);
+    expect([soak, cure, bead, 'nothing'].map((o) => operationState(history, o))).to.deep.equal(['running', 'running', 'done', 'open']);
+    expect(runningOperations(history, now).map((r) => [r.operation.title, r.minutes])).to.deep.equal([
       ['Soak', 120],
       ['Cure', 30],
     ]);
     clock(t, soak, 'stop', 110);
-    expect(runningOperations(deriveJob(t.file, now).book, now).map((r) => r.operation.title)).to.deep.equal(['Cure']);
+    expect(runningOperations(deriveJob(t.file, now).history, now).map((r) => r.operation.title)).to.deep.equal(['Cure']);
     // A device whose clock runs behind gives no negative minutes.
-    expect(runningOperations(deriveJob(t.file, now).book, base(0).happenedAt)[0]?.minutes).to.equal(0);
+    expect(runningOperations(deriveJob(t.file, now).history, base(0).happenedAt)[0]?.minutes).to.equal(0);
   });
   it('what is fitted for now is named with its day, until what belongs there is fitted', () => {
     const t = new JobFixture(FOUR);

@@ -80,8 +80,8 @@ describe('whatever layout can work', () => {
         expect(joints).to.have.length(2 * l.connections.filter((c) => c.kind === 'line').length);
         expect(new Set(joints.map((j) => j.key)).size).to.equal(joints.length);
         const state = deriveJob(fileOn(l), NOW);
-        expect(state.situation.standing.locks).to.deep.equal([]);
-        for (const p of state.situation.standing.places) expect(p.state, placeName(p.slot)).to.equal('complete');
+        expect(state.context.proofStatus.locks).to.deep.equal([]);
+        for (const p of state.context.proofStatus.places) expect(p.state, placeName(p.slot)).to.equal('complete');
       }),
       RUNS,
     );
@@ -90,13 +90,13 @@ describe('whatever layout can work', () => {
   it('a job on it can be derived, takes in what its corners hold, and asks for no fluid where there is none', () => {
     fc.assert(
       fc.property(workingLayout, (l) => {
-        const file = fileOn(l);
-        const state = deriveJob(file, NOW);
-        for (const c of state.components) expect(c.inScope).to.equal(takesIn(file.job, l, c.slot));
+        const records = fileOn(l);
+        const state = deriveJob(records, NOW);
+        for (const c of state.components) expect(c.inScope).to.equal(takesIn(records.job, l, c.slot));
         const bleeds = state.obligations.filter((o) => o.stage === 'bleed');
         if (!isHydraulic(l)) expect(bleeds).to.deep.equal([]);
         expect(new Set(state.obligations.map((o) => o.key)).size, 'each obligation once').to.equal(state.obligations.length);
-        expect(fluidState(l, { services: [], pulls: [] }, file.vehicle, NOW)).to.equal(null);
+        expect(fluidState(l, { services: [], pulls: [] }, records.vehicle, NOW)).to.equal(null);
         const asked = intakeRows(l, []);
         expect(new Set(asked.map((r) => `${r.corner}${r.thing}`)).size).to.equal(asked.length);
       }),
@@ -110,7 +110,7 @@ describe('whatever layout can work', () => {
         const wheels = l.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder');
         if (wheels.length === 0) return;
         const away = wheels[pick % wheels.length]!;
-        const file = fileOn(l);
+        const records = fileOn(l);
         const gone = {
           ...base(9000),
           partId: `part:${away.id}`,
@@ -120,7 +120,7 @@ describe('whatever layout can work', () => {
           temporary: false,
           until: null,
         };
-        const { locks } = deriveJob({ ...file, partEvents: [...file.partEvents, gone] }, NOW).situation.standing;
+        const { locks } = deriveJob({ ...records, partEvents: [...records.partEvents, gone] }, NOW).context.proofStatus;
         const locked = new Set(locks.map((k) => k.control.slotId));
         for (const c of controlsOf(l))
           expect(locked.has(c.slotId), `${c.name} with ${placeName(away)} away`).to.equal(c.reach.has(away.id));

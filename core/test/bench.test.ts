@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { outOfFamily } from '../src/metrology/family.ts';
+import { familyOutlier } from '../src/metrology/familyOutlier.ts';
 import { paintBands } from '../src/metrology/paintBands.ts';
 import { holeOnStudOne, type Phasor, phasorFrom, phasorOf, reindex, stepsToTurn } from '../src/metrology/reindexing.ts';
 import { splitRunout } from '../src/metrology/rotorRunout.ts';
@@ -105,14 +105,14 @@ describe('hub against rotor, and re-indexing', () => {
 
 describe('a reading out of its family', () => {
   it('is asked about from five readings on, beyond four scales', () => {
-    expect(outOfFamily([12.1, 12.11, 12.1, 21.1], 0.01)).to.deep.equal([]);
-    expect(outOfFamily([12.1, 12.11, 12.1, 12.09, 21.1], 0.01)).to.deep.equal([4]);
-    expect(outOfFamily([12.1, 12.11, 12.1, 12.09, 12.13], 0.01)).to.deep.equal([]);
+    expect(familyOutlier([12.1, 12.11, 12.1, 21.1], 0.01)).to.deep.equal([]);
+    expect(familyOutlier([12.1, 12.11, 12.1, 12.09, 21.1], 0.01)).to.deep.equal([4]);
+    expect(familyOutlier([12.1, 12.11, 12.1, 12.09, 12.13], 0.01)).to.deep.equal([]);
   });
   it('is not asked about within the gauge’s own uncertainty, however tight the rest is', () => {
     fc.assert(
       fc.property(fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 5, maxLength: 20 }), (list) => {
-        expect(outOfFamily(list, 0.6)).to.deep.equal([]);
+        expect(familyOutlier(list, 0.6)).to.deep.equal([]);
       }),
     );
   });

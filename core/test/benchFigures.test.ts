@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { cutOf } from '../src/judging/cutting.ts';
 import { historyOf } from '../src/views/pastFigures.ts';
@@ -23,9 +23,9 @@ const around = (mid: number, n: number) =>
   fc.array(fc.integer({ min: -40, max: 40 }), { minLength: n, maxLength: n }).map((list) => list.map((h) => (mid + h / 100).toFixed(2)));
 const numbers = (list: readonly string[]): number[] => list.map(Number);
 const figure = (t: JobFixture, slotId: string, id: string): number | undefined => {
-  const book = openBook(t.file);
-  const sets = book.sets.filter((s) => s.slotId === slotId);
-  return sets.flatMap((s) => book.reduced(s)).find((r) => r.characteristic === id)?.value;
+  const history = openHistory(t.file);
+  const sets = history.sets.filter((s) => s.slotId === slotId);
+  return sets.flatMap((s) => history.reduced(s)).find((r) => r.characteristic === id)?.value;
 };
 const near = (got: number | undefined, want: number | null | undefined, what: string): void => {
   expect(got, what).to.be.a('number');
@@ -110,7 +110,7 @@ describe('whether it may be cut, in words', () => {
       t.gauge(t.slot('drum', corner), Array<string>(12).fill(figureText), { measurement: 'drum_diameter', count: 4 });
     const state = now(t);
     const at = (corner: 'FL' | 'FR') => state.components.find((c) => c.slot.id === t.slot('drum', corner))!;
-    return cutOf(state.book, at('FL').slot, at('FL').judged, { slot: at('FR').slot, judged: at('FR').judged })!;
+    return cutOf(state.history, at('FL').slot, at('FL').judged, { slot: at('FR').slot, judged: at('FR').judged })!;
   };
   it('a drum that is turned alone would leave the pair too far apart: the other goes along', () => {
     const cut = drums('280.00', '280.60');
@@ -131,7 +131,7 @@ describe('whether it may be cut, in words', () => {
     t.gauge(slot, Array<string>(8).fill('12.00'));
     const state = now(t);
     const c = state.components.find((x) => x.slot.id === slot)!;
-    const cut = cutOf(state.book, c.slot, c.judged, null)!;
+    const cut = cutOf(state.history, c.slot, c.judged, null)!;
     expect(cut).to.include({ state: 'machinable' });
     expect(cutWords(cut)).to.contain('come out at 11.90 mm; machine-to is 11.40 mm');
     expect(cut.takenAsNone).to.deep.equal(['score_depth', 'warp_and_wobble']);
@@ -141,7 +141,7 @@ describe('whether it may be cut, in words', () => {
     const t = new JobFixture();
     const state = now(t);
     const c = state.components.find((x) => x.slot.id === t.slot('rotor'))!;
-    expect(cutOf(state.book, c.slot, c.judged, null)).to.equal(null);
+    expect(cutOf(state.history, c.slot, c.judged, null)).to.equal(null);
   });
 });
 
@@ -155,7 +155,7 @@ describe('a rotor on its studs and a lining in its drum, in words', () => {
         return (wave(0.08, 120 + 72 * turn) + wave(0.04, 100)).toFixed(4);
       });
     for (const turn of [0, 2]) t.gauge(slot, sweep(turn), { measurement: 'rotor_runout', turn, studs: 5 });
-    const said = studsWords(onStuds(openBook(t.file), slot, `part:${slot}`, 5, 0.1));
+    const said = studsWords(onStuds(openHistory(t.file), slot, `part:${slot}`, 5, 0.1));
     expect(said.advice).to.match(/^Put hole \d on stud 1: 0\.12 becomes about 0\.0\d mm of wobble\.$/);
     expect(said.apart).to.equal('Rotor 0.08, hub 0.04 mm of wobble, told apart by two sweeps.');
     expect(said.proof).to.equal('');
@@ -175,8 +175,8 @@ describe('what was taken so far', () => {
     t.gauge(slot, Array<string>(8).fill('12.00'), { phase: 'after_machining' });
     t.gauge(slot, Array<string>(8).fill('11.80'), { phase: 'as_fitted' });
     t.gauge(slot, Array<string>(8).fill('9.00'), { blind: true });
-    const book = openBook(t.file);
-    const thickness = historyOf(book, 'rotor_thickness', { partId: `part:${slot}` }, base(999).happenedAt);
+    const history = openHistory(t.file);
+    const thickness = historyOf(history, 'rotor_thickness', { partId: `part:${slot}` }, base(999).happenedAt);
     expect(thickness.map((h) => h.what)).to.deep.equal(['as found', 'after machining', 'as fitted']);
     const changes = thickness.map((h) => h.figures.find((f) => f.id === 'rotor_thickness')!.change);
     expect(changes).to.deep.equal(['', 'no change that the gauges can tell', '−0.20']);
@@ -184,7 +184,7 @@ describe('what was taken so far', () => {
     t.part(slot, 'removed');
     t.part(slot, 'fitted', 'another');
     t.gauge(slot, Array<string>(8).fill('12.70'));
-    const later = openBook(t.file);
+    const later = openHistory(t.file);
     expect(historyOf(later, 'rotor_thickness', { slotId: slot }, base(999).happenedAt)).to.have.length(4);
     expect(historyOf(later, 'rotor_thickness', { partId: 'another' }, base(999).happenedAt)).to.have.length(1);
     expect(slotById(t.layout, slot)?.kind).to.equal('rotor');

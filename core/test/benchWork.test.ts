@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { Measurement } from '../src/catalogue/measurements.ts';
 import { MEASUREMENTS } from '../src/catalogue/measurements.ts';
 import { plannedPositions, positionKey } from '../src/catalogue/positions.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { cutFacts } from '../src/judging/cutting.ts';
 import { decisiveNextStep } from '../src/judging/decisiveNextStep.ts';
@@ -13,7 +13,7 @@ import { nextStepWords, sealZoneWords } from '../src/wording/en/bench.ts';
 import { onStuds } from '../src/judging/turnOnStuds.ts';
 import { roomLeft } from '../src/judging/judge.ts';
 import type { GaugeVersion } from '../src/ledger/gaugeRecords.ts';
-import { outOfFamily } from '../src/metrology/family.ts';
+import { familyOutlier } from '../src/metrology/familyOutlier.ts';
 import { findOutliers } from '../src/metrology/outliers.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { onlyNow } from '../src/views/onlyNow.ts';
@@ -36,8 +36,8 @@ describe('a rotor on its studs, as the job goes', () => {
     const t = new JobFixture();
     const slot = t.slot('rotor');
     for (const turn of turns) t.gauge(slot, sweep(hub, rotor, turn), { measurement: 'rotor_runout', turn, studs: 5 });
-    const book = openBook(t.file);
-    return onStuds(book, slot, at(t).components.find((c) => c.slot.id === slot)!.part!.id, 5, 0.1);
+    const history = openHistory(t.file);
+    return onStuds(history, slot, at(t).components.find((c) => c.slot.id === slot)!.part!.id, 5, 0.1);
   };
   it('asks for a turn after the first sweep, and gives the best position after the second', () => {
     expect(swept([0], [0.04, 100], [0.08, 120]).second).to.equal(null);
@@ -62,9 +62,9 @@ describe('a rotor on its studs, as the job goes', () => {
     const t = new JobFixture();
     const slot = t.slot('rotor');
     t.gauge(slot, sweep([0.04, 100], [0.08, 100]), { measurement: 'rotor_runout' });
-    expect(cutFacts(openBook(t.file), slot).wobble).to.be.closeTo(0.12, 1e-3);
+    expect(cutFacts(openHistory(t.file), slot).wobble).to.be.closeTo(0.12, 1e-3);
     t.gauge(slot, sweep([0.04, 100], [0.08, 100], 2), { measurement: 'rotor_runout', turn: 2, studs: 5 });
-    expect(cutFacts(openBook(t.file), slot).wobble).to.be.closeTo(0.08, 1e-3);
+    expect(cutFacts(openHistory(t.file), slot).wobble).to.be.closeTo(0.08, 1e-3);
   });
 });
 
@@ -72,17 +72,17 @@ describe('pits of a piston, from what was gauged at the wheel', () => {
   it('names what is missing, and then tells the trap of worn pads', () => {
     const t = new JobFixture();
     const piston = t.slot('piston');
-    expect(sealZone(openBook(t.file), slotOf(t, piston)).missing).to.not.have.length(0);
+    expect(sealZone(openHistory(t.file), slotOf(t, piston)).missing).to.not.have.length(0);
     t.find(piston, { severity: 'doubt', entry: 'piston_pit', fromMm: 11, toMm: 14, depthMm: 0.1 });
-    expect(sealZoneWords(sealZone(openBook(t.file), slotOf(t, piston)))).to.match(/^Not known yet/);
+    expect(sealZoneWords(sealZone(openHistory(t.file), slotOf(t, piston)))).to.match(/^Not known yet/);
   });
   it('a doubt about a pit that a later finding settles counts no more', () => {
     const t = new JobFixture();
     const piston = t.slot('piston');
     const pit = t.find(piston, { severity: 'doubt', fromMm: 11, toMm: 14 });
-    expect(sealZone(openBook(t.file), slotOf(t, piston)).pits).to.have.length(1);
+    expect(sealZone(openHistory(t.file), slotOf(t, piston)).pits).to.have.length(1);
     t.find(piston, { severity: 'note', settles: pit.id });
-    expect(sealZone(openBook(t.file), slotOf(t, piston)).pits).to.have.length(0);
+    expect(sealZone(openHistory(t.file), slotOf(t, piston)).pits).to.have.length(0);
   });
 });
 
@@ -97,12 +97,12 @@ describe('a bore and its pits, from what was gauged at the place', () => {
       partId: null,
     });
     t.gauge(slot.id, [mm(-0.05), mm(-0.05), mm(-0.05), mm(-0.05)], { measurement: 'piston_diameter', count: 2 });
-    expect(honing(openBook(t.file), slot, 'iron').missing).to.deep.equal(['swept_zone']);
+    expect(honing(openHistory(t.file), slot, 'iron').missing).to.deep.equal(['swept_zone']);
     t.gauge(slot.id, ['12', '40'], { measurement: 'bore_zone', partId: null });
-    expect(honing(openBook(t.file), slot, 'iron').result?.decision).to.equal('use');
+    expect(honing(openHistory(t.file), slot, 'iron').result?.decision).to.equal('use');
     t.find(slot.id, { severity: 'doubt', fromMm: 20, toMm: 22, depthMm: 0.02 });
-    expect(honing(openBook(t.file), slot, 'iron').result?.decision, 'no hone-to on file').to.equal('sleeve_or_replace');
-    expect(honing(openBook(t.file), slot, 'iron').result?.deepestPitInZone).to.equal(0.02);
+    expect(honing(openHistory(t.file), slot, 'iron').result?.decision, 'no hone-to on file').to.equal('sleeve_or_replace');
+    expect(honing(openHistory(t.file), slot, 'iron').result?.deepestPitInZone).to.equal(0.02);
   });
 });
 
@@ -129,7 +129,7 @@ describe('a reading out of its family, by what the reduction leaves over', () =>
         const ring = Array.from({ length: 8 }, (_, k) => about + (k % 2) * 0.002 + (k === i ? 1 : 0));
         const points = placed('rotor_thickness', ring);
         expect(findOutliers('rotor_thickness', points, 0.01)).to.deep.equal([points[i]!.key]);
-        expect(outOfFamily(ring, 2)).to.deep.equal([]);
+        expect(familyOutlier(ring, 2)).to.deep.equal([]);
       }),
     );
   });
@@ -170,16 +170,16 @@ describe('readings as a list', () => {
   };
   it('out and in again: everything stands there already', () => {
     const t = told();
-    const rows = readingRows(openBook(t.file), null);
+    const rows = readingRows(openHistory(t.file), null);
     expect(Object.keys(rows[0]!)).to.deep.equal([...READING_COLUMNS]);
     expect(rows.map((r) => r['typed'])).to.deep.equal(['12.01', '12,02', '0.4757in', '12.04', '0.03']);
-    const read = readReadingList(rows, openBook(t.file));
+    const read = readReadingList(rows, openHistory(t.file));
     expect(read.map((r) => r.verdict)).to.deep.equal(['same', 'same', 'same', 'same', 'same']);
     expect(gatherSets(read)).to.deep.equal([]);
   });
   it('into an empty job they come out as the same sets', () => {
-    const rows = readingRows(openBook(told().file), null);
-    const read = readReadingList(rows, openBook(new JobFixture().file));
+    const rows = readingRows(openHistory(told().file), null);
+    const read = readReadingList(rows, openHistory(new JobFixture().file));
     expect(read.every((r) => r.verdict === 'new')).to.equal(true);
     const sets = gatherSets(read);
     expect(sets.map((s) => [s.first.measurement, s.count, s.readings.length])).to.deep.equal([
@@ -201,8 +201,8 @@ describe('readings as a list', () => {
     ...over,
   });
   it('every row that cannot be taken says why', () => {
-    const book = openBook(told().file);
-    const why = (over: Record<string, string>) => readReadingList([row(over)], book)[0]!;
+    const history = openHistory(told().file);
+    const why = (over: Record<string, string>) => readReadingList([row(over)], history)[0]!;
     expect(why({ angle_deg: '45' }).verdict).to.equal('new');
     expect(why({}).why).to.match(/12\.01 stands there/);
     for (const [over, says] of [
@@ -224,17 +224,17 @@ describe('readings as a list', () => {
       expect(r.verdict, JSON.stringify(over)).to.equal('not_understood');
       expect(r.why, JSON.stringify(over)).to.match(says);
     }
-    const twice = readReadingList([row({ angle_deg: '45' }), row({ angle_deg: '45' })], book);
+    const twice = readReadingList([row({ angle_deg: '45' }), row({ angle_deg: '45' })], history);
     expect(twice.map((r) => r.verdict)).to.deep.equal(['new', 'conflicts']);
   });
   it('a list that is none, and one that is too long, are refused', () => {
-    const book = openBook(told().file);
-    expect(() => readReadingList([{ fruit: 'pear' }], book)).to.throw(DomainError, /no list of readings/);
-    expect(() => readReadingList([], book)).to.throw(DomainError, /no row/);
+    const history = openHistory(told().file);
+    expect(() => readReadingList([{ fruit: 'pear' }], history)).to.throw(DomainError, /no list of readings/);
+    expect(() => readReadingList([], history)).to.throw(DomainError, /no row/);
     expect(() =>
       readReadingList(
         Array.from({ length: 2001 }, () => row({})),
-        book,
+        history,
       ),
     ).to.throw(DomainError, /at most 2000/);
   });

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { swapSides } from '../src/history/swapSides.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { buildSheet } from '../src/views/handback.ts';
@@ -8,7 +8,7 @@ import { base, NOW, JobFixture } from './jobFixture.ts';
 
 class Bench extends JobFixture {
   swap(): void {
-    const moves = swapSides(openBook(this.file), this.slot('rotor', 'FL'), this.slot('rotor', 'FR'), 'rotor_thickness', 'as_found');
+    const moves = swapSides(openHistory(this.file), this.slot('rotor', 'FL'), this.slot('rotor', 'FR'), 'rotor_thickness', 'as_found');
     this.file.setMoves = [
       ...this.file.setMoves,
       ...moves.map((m) => ({ ...base(this.next(), { corrects: m.setId }), ...m, supersedes: null })),
@@ -80,7 +80,7 @@ describe('swapping left and right', () => {
     t.part(t.slot('rotor', 'FR'), 'removed');
     t.part(t.slot('rotor', 'FR'), 'fitted', 'new-rotor');
     t.swap();
-    expect(openBook(t.file).sets[0]?.partId).to.equal(right);
+    expect(openHistory(t.file).sets[0]?.partId).to.equal(right);
     expect(t.figures('FR')).to.deep.equal([]);
   });
 });

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { boilingTau, fluidDue, refitWater } from '../src/catalogue/fluids.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { checkNetwork } from '../src/inference/faultNetwork.ts';
 import { recordFrom } from '../src/ledger/families.ts';
 import { judgeBore } from '../src/metrology/bore.ts';
@@ -54,7 +54,7 @@ const readingRow = (over: Record<string, string>): string => {
     ...{ typed: '12.1', unit: 'mm', gauge: '', surface: 'clean', cold: 'yes' },
     ...over,
   };
-  return readReadingList([row], openBook(new JobFixture().file))[0]?.code ?? 'taken';
+  return readReadingList([row], openHistory(new JobFixture().file))[0]?.code ?? 'taken';
 };
 const network = { faults: [{ id: 'a', prior: 0.1 }], observations: [{ id: 'o', leak: 0.01, strengths: { b: 0.5 } }] };
 
@@ -179,11 +179,11 @@ describe('what is refused', () => {
       surface: 'clean',
       cold: 'yes',
     };
-    expect(readReadingList([row], openBook(file))[0]?.code).to.equal('two_places');
+    expect(readReadingList([row], openHistory(file))[0]?.code).to.equal('two_places');
     expect(() =>
       readReadingList(
         Array.from({ length: 2001 }, () => row),
-        openBook(file),
+        openHistory(file),
       ),
     )
       .to.throw(DomainError)

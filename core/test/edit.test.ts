@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { revisionBlocks } from '../src/history/revise.ts';
-import { checkLayout, type LayoutFaultCode } from '../src/layout/check.ts';
+import { checkLayout, type LayoutIssueCode } from '../src/layout/check.ts';
 import { moveToCircuit } from '../src/layout/circuits.ts';
 import { compareLayouts } from '../src/layout/compare.ts';
 import {
@@ -29,7 +29,7 @@ const saloon = (): Layout => build('saloon_disc_drum_single');
 const coupe = (): Layout => build('coupe_disc_disc_tandem_servo');
 const slotOf = (l: Layout, kind: Slot['kind'], corner: Slot['corner'] = null): Slot =>
   l.slots.find((s) => s.kind === kind && (corner === null || s.corner === corner))!;
-const codes = (l: Layout): LayoutFaultCode[] => checkLayout(l).map((f) => f.code);
+const codes = (l: Layout): LayoutIssueCode[] => checkLayout(l).map((f) => f.code);
 const template = fc.constantFrom(...TEMPLATES.map((t) => t.id));
 const refuses = (act: () => unknown, code: string): void => {
   let caught: unknown = null;
@@ -45,7 +45,7 @@ const refuses = (act: () => unknown, code: string): void => {
 describe('a layout that is checked', () => {
   for (const t of TEMPLATES)
     it(`${t.name}: nothing is wrong with it as it comes`, () => expect(checkLayout(build(t.id))).to.deep.equal([]));
-  const broken: readonly [LayoutFaultCode, string, () => Layout][] = [
+  const broken: readonly [LayoutIssueCode, string, () => Layout][] = [
     ['empty', 'nothing in it', () => ({ ...saloon(), slots: [], connections: [] })],
     ['unreached', 'a line gone', () => ({ ...saloon(), connections: saloon().connections.filter((c) => c.kind !== 'line') })],
     ['no_cylinder', 'the cylinder gone', () => saloon()],

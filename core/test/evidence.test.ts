@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import type { FindingCode } from '../src/catalogue/findingCatalogue.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { observationAnswers } from '../src/job/job.ts';
 import { careOf, lastOpen, openDue } from '../src/judging/care.ts';
 import { consequencesOf } from '../src/stages/gauge/consequences.ts';
 import { slotById } from '../src/layout/graph.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import { jointsOf } from '../src/readiness/joints.ts';
-import { wouldUndo } from '../src/readiness/stands.ts';
+import { wouldUndo } from '../src/readiness/proofStatus.ts';
 import { FOUR, id, NOW } from './jobFixture.ts';
 import { ReworkFixture } from './contributions.ts';
 
@@ -41,9 +41,9 @@ describe('joints', () => {
     const t = new ReworkFixture(FOUR);
     const hose = t.slot('hose');
     t.joint(hose, 'opened');
-    expect(t.state().situation.standing.locks[0]?.passable).to.equal(false);
+    expect(t.state().context.proofStatus.locks[0]?.passable).to.equal(false);
     t.joint(hose, 'made');
-    expect(t.state().situation.standing.locks).to.deep.equal([]);
+    expect(t.state().context.proofStatus.locks).to.deep.equal([]);
     t.prove('pedal_hold');
     const held = () => t.state().obligations.find((o) => o.key === 'proof:pedal_hold')!;
     expect(held().why).to.match(/^Provisional: joint at the front left hose/);
@@ -57,8 +57,8 @@ describe('joints', () => {
     t.prove('pedal_hold');
     const s = t.state();
     const slot = slotById(t.layout, t.slot('hose'))!;
-    const { book, standing, proofItems } = s.situation;
-    expect(wouldUndo(book, standing, proofItems, slot, 'joint_opened')).to.include('Pedal held for 60 s does not sink');
+    const { history, proofStatus: standing, proofItems } = s.context;
+    expect(wouldUndo(history, standing, proofItems, slot, 'joint_opened')).to.include('Pedal held for 60 s does not sink');
     t.joint(slot.id, 'opened');
     expect(t.state().obligations.find((o) => o.key === 'proof:pedal_hold')!.why).to.include('Lapsed');
   });
@@ -66,8 +66,8 @@ describe('joints', () => {
 
 describe('consequences', () => {
   const owed = (t: ReworkFixture) => {
-    const book = openBook(t.file);
-    return consequencesOf(book, observationAnswers(book), NOW);
+    const history = openHistory(t.file);
+    return consequencesOf(history, observationAnswers(history), NOW);
   };
   it('fluid at a wheel owes both linings of the axle, the unit and the hose; in or out of scope', () => {
     const t = new ReworkFixture(['FR']);
@@ -131,17 +131,17 @@ describe('freed, opened, resealed, renewed', () => {
     expect(t.open('care:')).to.have.length(1);
     t.part(t.slot('caliper'), 'removed');
     t.part(t.slot('caliper'), 'fitted', 'a new one');
-    expect(careOf(openBook(t.file), t.component(t.slot('caliper')))).to.equal('renewed');
+    expect(careOf(openHistory(t.file), t.component(t.slot('caliper')))).to.equal('renewed');
     expect(t.open('care:')).to.deep.equal([]);
   });
   it('has a clock of its own, whatever the fluid looks like', () => {
     const t = new ReworkFixture(FOUR);
     const caliper = t.slot('caliper');
-    const at = () => lastOpen(openBook(t.file), t.component(caliper));
+    const at = () => lastOpen(openHistory(t.file), t.component(caliper));
     expect(at()).to.equal(null);
-    expect(openDue(openBook(t.file), t.component(caliper), NOW)).to.equal(55);
+    expect(openDue(openHistory(t.file), t.component(caliper), NOW)).to.equal(55);
     t.part(caliper, 'resealed');
     expect(at()).to.match(/^2026-01-01/);
-    expect(openDue(openBook(t.file), t.component(caliper), NOW)).to.equal(null);
+    expect(openDue(openHistory(t.file), t.component(caliper), NOW)).to.equal(null);
   });
 });

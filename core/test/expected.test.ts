@@ -17,7 +17,7 @@ import { FOUR } from './jobFixture.ts';
 /** What stands on the screen of a job. */
 function stands(t: TracingFixture) {
   const { given, ...result } = t.weighed();
-  const looks = looksOf(t.state().book);
+  const looks = looksOf(t.state().history);
   return { given, result, looks, rows: expectedAndFound(given, result, looks), toClose: toClose(given, result, looks) };
 }
 
@@ -78,8 +78,8 @@ describe('the lines of the causes', () => {
       const raised = linesOf(given.network, causes);
       const quiet = quietLinesOf(given.network, causes);
       expect(raised.length, code).to.be.within(1, 6);
-      expect(raised.every((l) => l.raised && l.speaks?.some((s) => s.logOdds > 0.04))).to.equal(true);
-      expect(quiet.every((l) => !l.raised && l.speaks?.every((s) => s.logOdds < 0.06))).to.equal(true);
+      expect(raised.every((l) => l.raised && l.contributions?.some((s) => s.logOdds > 0.04))).to.equal(true);
+      expect(quiet.every((l) => !l.raised && l.contributions?.every((s) => s.logOdds < 0.06))).to.equal(true);
       const all = [...raised, ...quiet].flatMap((l) => l.alike);
       expect(new Set(all).size).to.equal(all.length);
     }
@@ -100,7 +100,7 @@ describe('the lines of the causes', () => {
 describe('what a vehicle is asked about', () => {
   const of = (template: string) => {
     const t = new TracingFixture(FOUR, [], template);
-    return { t, asked: askedOf(toTrace(t.state()), t.state().situation.answers) };
+    return { t, asked: askedOf(toTrace(t.state()), t.state().context.answers) };
   };
   it('what some fault of its layout brings about, at the wheels that have it, and nothing else', () => {
     const codes = (template: string): string[] => of(template).asked.map((o) => o.code);
@@ -137,7 +137,7 @@ describe('what a vehicle is asked about', () => {
     const given = toTrace(t.state());
     expect(given.evidence.foreign).to.deep.equal(['drum_stuck@FL']);
     expect(given.evidence.observations).to.deep.equal({});
-    expect(askedOf(given, t.state().situation.answers).find((o) => o.code === 'drum_stuck')?.corners).to.deep.equal(['FL']);
+    expect(askedOf(given, t.state().context.answers).find((o) => o.code === 'drum_stuck')?.corners).to.deep.equal(['FL']);
     t.say('drum_stuck', 'not_checked', 'FL');
     expect(toTrace(t.state()).evidence.foreign).to.deep.equal([]);
   });

@@ -7,7 +7,7 @@ import { countsFor, plannedPositions } from '../src/catalogue/positions.ts';
 import { isPossible } from '../src/catalogue/possible.ts';
 import { programmeFor } from '../src/catalogue/programme.ts';
 import { readFigure } from '../src/catalogue/typedFigure.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { adjusterFacts } from '../src/judging/adjusterTravel.ts';
 import { consequencesOf } from '../src/stages/gauge/consequences.ts';
@@ -98,9 +98,9 @@ const anyFigures = fc.constantFrom(...MEASUREMENT_IDS).chain((measurement) => {
 });
 /** What a set of readings reduces to. */
 const reduced = (t: JobFixture, setId: string) => {
-  const book = openBook(t.file);
-  const set = book.sets.find((s) => s.id === setId)!;
-  return reduceSet(set, book.taken(set), { nominal: 25.4 }).map(({ governing: _g, ...r }) => r);
+  const history = openHistory(t.file);
+  const set = history.sets.find((s) => s.id === setId)!;
+  return reduceSet(set, history.taken(set), { nominal: 25.4 }).map(({ governing: _g, ...r }) => r);
 };
 
 describe('of every characteristic', () => {
@@ -203,7 +203,7 @@ describe('of every characteristic', () => {
         partId: MEASUREMENTS[c.takenFrom].subject === 'part' ? `part:${slotId}` : null,
       });
       const j = judgedOf(t, slotId, c.id);
-      expect([j?.verdict, j?.lies, j?.asksSecond], c.id).to.deep.equal(['cant_tell', null, true]);
+      expect([j?.verdict, j?.side, j?.asksSecond], c.id).to.deep.equal(['cant_tell', null, true]);
       expect(sentence(j!), c.id).to.match(/is this the (part|figure)/);
       t.gauge(slotId, typed, {
         ...{ measurement: c.takenFrom, count: 4, blind: true, authorId: 'ben' },
@@ -337,7 +337,7 @@ describe('rules as a metrologist reads them', () => {
       expect(owed?.state).to.equal('open');
       expect(owed?.why).to.match(/take it again/);
       t.find(t.slot('pads'), { code: 'no_lining', severity: 'reject' });
-      const because = consequencesOf(openBook(t.file), new Map(), NOW).find(
+      const because = consequencesOf(openHistory(t.file), new Map(), NOW).find(
         (o) => o.slot.id === rotor && o.measurement === 'rotor_thickness',
       );
       expect(because?.done).to.equal(false);
@@ -488,10 +488,10 @@ describe('rules as a metrologist reads them', () => {
     const option = () =>
       optionsOf('drum', component().judged, component().findings, component().cut).find((o) => o.id === 'machine')?.ruledOut;
     const slot = slotById(t.layout, drum)!;
-    expect(cutOf(openBook(t.file), slot, component().judged, null)?.takenAsNone).to.deep.equal(['score_depth', 'radial_runout']);
+    expect(cutOf(openHistory(t.file), slot, component().judged, null)?.takenAsNone).to.deep.equal(['score_depth', 'radial_runout']);
     expect(option()).to.equal(null);
     t.gauge(drum, ['0.60', '0'], { measurement: 'drum_surface' });
-    expect(cutWords(cutOf(openBook(t.file), slot, component().judged, null)!)).to.match(/not cut/);
+    expect(cutWords(cutOf(openHistory(t.file), slot, component().judged, null)!)).to.match(/not cut/);
     expect(option()).to.match(/come out at 230\.80 mm; machine-to is 230\.10/);
   });
   it('honing leans on the clearance that the verdict leans on', () => {
@@ -515,7 +515,7 @@ describe('rules as a metrologist reads them', () => {
     t.gauge(cylinder, Array<string>(4).fill((nominal - 0.05).toFixed(3)), { measurement: 'piston_diameter', count: 2 });
     t.gauge(cylinder, ['2', '30'], { measurement: 'bore_zone', partId: null });
     expect(judgedOf(t, cylinder, 'bore_clearance')?.verdict).to.equal('past');
-    expect(honingWords(honing(openBook(t.file), slot, 'iron'))).to.match(/too much clearance/);
+    expect(honingWords(honing(openHistory(t.file), slot, 'iron'))).to.match(/too much clearance/);
   });
   it('the seal’s zone takes the pad and rotor of its own caliper, and of its own side where it is fixed', () => {
     const layout = buildLayout('motorcycle_double_disc', 'lay', 'car', id);
@@ -526,7 +526,7 @@ describe('rules as a metrologist reads them', () => {
     expect(counterpart(layout, left)?.name, 'two discs at one wheel are a pair').to.equal('Right rotor');
     const t = new JobFixture(FOUR, [], 'coupe_disc_disc_tandem_servo');
     const fixedOnes = t.layout.slots.filter((s) => s.kind === 'piston' && slotById(t.layout, s.parentId!)?.style === 'fixed');
-    const sides = fixedOnes.filter((s) => s.parentId === fixedOnes[0]?.parentId).map((s) => sealZone(openBook(t.file), s).pad);
+    const sides = fixedOnes.filter((s) => s.parentId === fixedOnes[0]?.parentId).map((s) => sealZone(openHistory(t.file), s).pad);
     expect(new Set(sides)).to.deep.equal(new Set(['inner', 'outer']));
   });
   it('riveted linings are reckoned above their rivets, new and worn', () => {
@@ -539,7 +539,7 @@ describe('rules as a metrologist reads them', () => {
       t.gauge(shoes.id, [], { measurement: 'adjuster_travel', partId: null });
       const set = t.file.sets.at(-1)!;
       for (const p of places) if (over[p.place!] !== undefined) t.read(set, null, 'place', p.place, over[p.place!]!);
-      return adjusterFacts(openBook(t.file), shoes);
+      return adjusterFacts(openHistory(t.file), shoes);
     };
     expect(give({ 'whole travel': '20', 'lining new': '6.00' }).missing).to.deep.equal(['above_rivets_new']);
     expect(give({ 'whole travel': '20', 'lining new': '6.00', 'above rivets new': '3.00' }).linings).to.deep.equal([
@@ -590,7 +590,7 @@ describe('rules as a metrologist reads them', () => {
 
 describe('what is gauged has to be there, and open', () => {
   const why = (t: JobFixture, slotId: string, m: MeasurementId, asFound = true): string | null =>
-    whyNotGauged(gaugedAt(openBook(t.file), NOW), slotById(t.file.layout, slotId)!, m, asFound);
+    whyNotGauged(gaugedAt(openHistory(t.file), NOW), slotById(t.file.layout, slotId)!, m, asFound);
   it('nobody gauges inside a drum that does not come off', () => {
     const t = drums();
     const told = { ...base(t.next()), code: 'drum_stuck', corner: 'FL' as const, state: 'seen' as const };
@@ -633,7 +633,7 @@ describe('a part that left', () => {
     const [rotor, pads] = [t.slot('rotor'), t.slot('pads')];
     t.find(rotor, { code: 'blue', severity: 'reject', words: 'blue', partId: null });
     t.find(pads, { code: 'no_lining', severity: 'reject' });
-    const owed = () => consequencesOf(openBook(t.file), new Map(), NOW).filter((o) => o.slot.id === rotor);
+    const owed = () => consequencesOf(openHistory(t.file), new Map(), NOW).filter((o) => o.slot.id === rotor);
     expect(owed().some((o) => !o.done)).to.equal(true);
     expect(state(t).components.find((c) => c.slot.id === rotor)?.findings.length).to.equal(1);
     t.part(rotor, 'removed');
@@ -678,6 +678,6 @@ describe('a part that left', () => {
     t.part(cylinder, 'removed');
     t.part(other, 'fitted', `part:${cylinder}`);
     expect(judgedOf(t, other, 'bore_wear')?.verdict).to.equal('past');
-    expect(historyOf(openBook(t.file), 'bore_diameter', { slotId: cylinder }, NOW)).to.have.length(1);
+    expect(historyOf(openHistory(t.file), 'bore_diameter', { slotId: cylinder }, NOW)).to.have.length(1);
   });
 });

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { proofCloses } from '../src/catalogue/proofItems.ts';
 import type { Obligation } from '../src/ledger/obligation.ts';
 import { fileAsOf } from '../src/history/asOf.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { lateEvents } from '../src/history/late.ts';
 import { withOneName } from '../src/history/sameArticle.ts';
 import { partIn, whereabouts } from '../src/history/whereabouts.ts';
@@ -15,9 +15,9 @@ import { controlsOf } from '../src/layout/reach.ts';
 import { type Finding, SAID_IN_WORDS } from '../src/ledger/families/findings.ts';
 import type { Proof } from '../src/ledger/families/proofs.ts';
 import type { PutInKind } from '../src/ledger/families/putIns.ts';
-import type { JobFile } from '../src/ledger/jobFile.ts';
+import type { JobRecords } from '../src/ledger/jobRecords.ts';
 import { voidedJobs } from '../src/ledger/voided.ts';
-import { jointsOf, jointStands } from '../src/readiness/joints.ts';
+import { jointsOf, jointStatus } from '../src/readiness/joints.ts';
 import { endedBy } from '../src/readiness/lapsing.ts';
 import { pressedBy } from '../src/readiness/pedalLock.ts';
 import { buildSheet } from '../src/views/handback.ts';
@@ -118,9 +118,9 @@ class Life extends JobFixture {
 }
 
 /** A plain re-reading of the part events: what sits where, one event after the other. */
-function rereadPlaces(file: JobFile): Map<string, string | null> {
+function rereadPlaces(records: JobRecords): Map<string, string | null> {
   const sits = new Map<string, string | null>();
-  for (const e of [...file.partEvents].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1))) {
+  for (const e of [...records.partEvents].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1))) {
     if (e.slotId !== null && (e.kind === 'found' || e.kind === 'fitted')) {
       for (const [slot, part] of sits) if (part === e.partId) sits.set(slot, null);
       sits.set(e.slotId, e.partId);
@@ -140,15 +140,15 @@ describe('over random valid histories', () => {
         const t = new Life(steps);
         const s = t.state();
         const sits = rereadPlaces(t.file);
-        const gone = s.book.retracted;
+        const gone = s.history.retracted;
         const out = new Set(t.file.takenOuts.filter((x) => !gone.has(x.id)).map((x) => x.putInId));
-        for (const p of s.situation.standing.places) {
+        for (const p of s.context.proofStatus.places) {
           const part = sits.get(p.slot.id) ?? null;
           const inside = t.file.putIns.filter((x) => x.slotId === p.slot.id && !gone.has(x.id) && !out.has(x.id));
           const openJoint = jointsOf(t.layout).some(
             (j) =>
               j.slot.id === p.slot.id &&
-              jointStands(
+              jointStatus(
                 j,
                 t.file.jointEvents.filter((e) => !gone.has(e.id)),
               ).state === 'open',
@@ -177,8 +177,8 @@ describe('over random valid histories', () => {
       fc.property(history, (steps) => {
         const t = new Life(steps);
         const s = t.state();
-        for (const item of s.situation.proofItems) {
-          const now = s.situation.standing.answer(item);
+        for (const item of s.context.proofItems) {
+          const now = s.context.proofStatus.answer(item);
           if (!now || now.lapsed) continue;
           const proved = {
             kind: 'item' as const,
@@ -187,11 +187,11 @@ describe('over random valid histories', () => {
             at: now.record.happenedAt,
             recordedAt: now.record.recordedAt,
           };
-          expect(endedBy(t.layout, s.situation.standing.disturbed, proved)).to.equal(null);
+          expect(endedBy(t.layout, s.context.proofStatus.disturbed, proved)).to.equal(null);
         }
         for (const o of s.obligations.filter((x) => x.state === 'closed' && x.key.startsWith('proof:'))) {
           const record = t.file.proofs.find((p) => p.id === o.closedBy);
-          expect(record && proofCloses(record.result) && !s.book.retracted.has(record.id), o.key).to.equal(true);
+          expect(record && proofCloses(record.result) && !s.history.retracted.has(record.id), o.key).to.equal(true);
         }
       }),
       RUNS,
@@ -202,15 +202,15 @@ describe('over random valid histories', () => {
     fc.assert(
       fc.property(history, (steps) => {
         const s = new Life(steps).state();
-        for (const control of controlsOf(s.file.layout)) {
-          const shut = s.situation.standing.places.every(
+        for (const control of controlsOf(s.records.layout)) {
+          const shut = s.context.proofStatus.places.every(
             (p) => !control.reach.has(p.slot.id) || !['open', 'away', 'blocked'].includes(p.state),
           );
-          const lock = s.situation.standing.locks.find((l) => l.control.slotId === control.slotId);
+          const lock = s.context.proofStatus.locks.find((l) => l.control.slotId === control.slotId);
           expect(lock === undefined, control.name).to.equal(shut);
         }
-        const pedal = s.situation.standing.locks.some((l) => l.control.kind === 'pedal');
-        const pressing = s.situation.proofItems.filter((i) => pressedBy(i.item) === 'pedal');
+        const pedal = s.context.proofStatus.locks.some((l) => l.control.kind === 'pedal');
+        const pressing = s.context.proofItems.filter((i) => pressedBy(i.item) === 'pedal');
         expect(pressing.length).to.be.greaterThan(0);
         for (const item of pressing) expect(itemLock(s, item.item) !== null, item.item).to.equal(pedal);
         if (pedal) expect(s.blocks.some((b) => b.key.startsWith('lock:'))).to.equal(true);
@@ -234,7 +234,7 @@ describe('over random valid histories', () => {
         }
         const first = s.stages.find((x) => x.open > 0) ?? s.stages.find((x) => x.waiting > 0);
         expect(s.stage).to.equal(first?.stage ?? null);
-        if (s.situation.standing.places.some((p) => p.state !== 'complete' && KIND_FACTS[p.slot.kind].article)) {
+        if (s.context.proofStatus.places.some((p) => p.state !== 'complete' && KIND_FACTS[p.slot.kind].article)) {
           expect(s.blocks.length, 'something is not complete, and nothing is in the way').to.be.greaterThan(0);
         }
       }),
@@ -247,7 +247,7 @@ describe('over random valid histories', () => {
       fc.property(history, fc.nat(997), (steps, n) => {
         const t = new Life(steps);
         const before = t.state();
-        const sets = t.file.sets.filter((s) => !before.book.retracted.has(s.id));
+        const sets = t.file.sets.filter((s) => !before.history.retracted.has(s.id));
         const set = sets[n % Math.max(1, sets.length)];
         if (!set) return;
         const figures = (s: ReturnType<Life['state']>): string[] =>
@@ -270,7 +270,7 @@ describe('over random valid histories', () => {
       fc.property(history, (steps) => {
         const t = new Life([...steps, ['gauge', 1] as const]);
         const set = t.file.sets.at(-1);
-        if (!set || openBook(t.file).retracted.has(set.id)) return;
+        if (!set || openHistory(t.file).retracted.has(set.id)) return;
         const to = t.layout.slots.find((s) => s.kind === 'rotor' && s.id !== set.slotId)!;
         const elsewhere = (s: ReturnType<Life['state']>): unknown =>
           s.components
@@ -280,7 +280,7 @@ describe('over random valid histories', () => {
         const partId = partIn(to.id, t.file.partEvents);
         t.file.setMoves = [{ ...base(t.next(), { corrects: set.id }), setId: set.id, slotId: to.id, partId, supersedes: null }];
         expect(elsewhere(t.state())).to.deep.equal(before);
-        expect(openBook(t.file).sets.find((s) => s.id === set.id)?.slotId).to.equal(to.id);
+        expect(openHistory(t.file).sets.find((s) => s.id === set.id)?.slotId).to.equal(to.id);
       }),
       RUNS,
     );
@@ -296,13 +296,13 @@ describe('over random valid histories', () => {
         const since = mine.at(Math.floor(mine.length / 2))!.happenedAt;
         const row = { ...base(t.next()), kind: 'split' as const, partId: part, otherId: 'twin', since, reason: 'two of them' };
         t.file.partCorrections = [row];
-        const split = openBook(t.file).file;
+        const split = openHistory(t.file).records;
         const of = (p: string): string[] => split.partEvents.filter((e) => e.partId === p).map((e) => e.id);
         expect([...of(part), ...of('twin')].sort()).to.deep.equal(mine.map((e) => e.id).sort());
         expect(split.partEvents.filter((e) => e.partId === 'twin').every((e) => e.happenedAt >= since)).to.equal(true);
         const joined = { ...row, id: id(), kind: 'join' as const, partId: 'twin', otherId: part, since: null };
         t.file.partCorrections = [row, { ...joined, happenedAt: base(t.next()).happenedAt }];
-        expect(openBook(t.file).file.partEvents).to.deep.equal(t.file.partEvents);
+        expect(openHistory(t.file).records.partEvents).to.deep.equal(t.file.partEvents);
         expect(withOneName({ ...t.file, partCorrections: [] }, new Set())).to.deep.equal({ ...t.file, partCorrections: [] });
       }),
       RUNS,

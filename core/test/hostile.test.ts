@@ -7,14 +7,14 @@ import { plannedPositions } from '../src/catalogue/positions.ts';
 import { isPossible, possibleAt } from '../src/catalogue/possible.ts';
 import { readFigure } from '../src/catalogue/typedFigure.ts';
 import { fileAsOf } from '../src/history/asOf.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { lateEvents } from '../src/history/late.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { culpritOf, tryJob } from '../src/job/stuck.ts';
 import { EVENT_LISTS, familyOf } from '../src/ledger/families.ts';
 import type { Reading } from '../src/ledger/families/readings.ts';
 import { PLAIN_SET, type ReadingSet } from '../src/ledger/families/sets.ts';
-import { type JobFile, NO_RECORDS } from '../src/ledger/jobFile.ts';
+import { type JobRecords, NO_RECORDS } from '../src/ledger/jobRecords.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { readTold } from '../src/quantity/told.ts';
 import { decide, type Verdict } from '../src/verdict/decide.ts';
@@ -78,7 +78,7 @@ describe('sums that are given no figure', () => {
         { kind: 'upper', at: 10 },
         { kind: 'range', low: 1, high: 2 },
       ] as const) {
-        expect(decide(bound, value, 0.1)).to.deep.include({ verdict: 'cant_tell', lies: null });
+        expect(decide(bound, value, 0.1)).to.deep.include({ verdict: 'cant_tell', side: null });
         for (const u of [NaN, Infinity]) expect(decide(bound, 10, u).verdict).to.equal('cant_tell');
       }
     for (const at of odd) expect(() => decide({ kind: 'lower', at }, 5, 0.1)).to.throw(DomainError, /contradicts itself/);
@@ -141,7 +141,7 @@ describe('whatever the book takes', () => {
     } as const);
     fc.assert(
       fc.property(workingLayout, fc.array(step, { minLength: 1, maxLength: 10 }), (layout, steps) => {
-        const file: { -readonly [K in keyof JobFile]: JobFile[K] } = { ...fileOn(layout) };
+        const file: { -readonly [K in keyof JobRecords]: JobRecords[K] } = { ...fileOn(layout) };
         let minute = 1000;
         for (const s of steps) {
           const slots = layout.slots.filter((x) => measurementsAt(x).length > 0);
@@ -178,7 +178,7 @@ describe('whatever the book takes', () => {
         }
         const state = deriveJob(file, NOW);
         for (const j of state.components.flatMap((c) => c.judged)) {
-          const figures = [j.reduced.value, j.reduced.expanded, j.bandLeft ?? 0, j.wear?.remaining ?? 0];
+          const figures = [j.reduced.value, j.reduced.expanded, j.toleranceLeft ?? 0, j.wear?.remaining ?? 0];
           for (const f of figures) {
             expect(Number.isFinite(f), `${j.characteristic.id} ${f}`).to.equal(true);
             expect(Object.is(f, -0), `${j.characteristic.id} is no minus nothing`).to.equal(false);
@@ -213,7 +213,7 @@ describe('every family of events', () => {
   const LISTS = EVENT_LISTS;
   const RELEASED = '2026-03-01T00:00:00.000Z';
   const event = (over: object) => ({ ...base(0), happenedAt: '2026-02-01T00:00:00.000Z', recordedAt: '2026-02-01T00:00:00.000Z', ...over });
-  const file = (over: Partial<JobFile>): JobFile => ({
+  const records = (over: Partial<JobRecords>): JobRecords => ({
     ...new JobFixture().file,
     ...NO_RECORDS,
     partEvents: [],
@@ -233,7 +233,7 @@ describe('every family of events', () => {
   it('that came in late is told to a lead until an amendment names it, and is no part of what was handed back', () => {
     for (const list of LISTS) {
       const late = event({ recordedAt: '2026-03-02T00:00:00.000Z' });
-      const f = file({ [list]: [late], release: { releasedAt: RELEASED } as JobFile['release'] });
+      const f = records({ [list]: [late], release: { releasedAt: RELEASED } as JobRecords['release'] });
       const told = lateEvents(f);
       if (familyOf(list).late === 'afterwards') {
         expect(told, list).to.deep.equal([]);
@@ -251,15 +251,15 @@ describe('every family of events', () => {
   it('that happened later is not in a job as it was, one from before is', () => {
     for (const list of LISTS.filter((l) => familyOf(l).late === 'late')) {
       const [before, after] = [event({}), event({ happenedAt: '2026-04-01T00:00:00.000Z', recordedAt: '2026-04-01T00:00:00.000Z' })];
-      expect(fileAsOf(file({ [list]: [before, after] }), RELEASED)[list] as readonly object[], list).to.deep.equal([before]);
+      expect(fileAsOf(records({ [list]: [before, after] }), RELEASED)[list] as readonly object[], list).to.deep.equal([before]);
     }
   });
   it('told in a job that is void counts for nothing; that a part was found stays', () => {
     for (const list of LISTS) {
       const told = event({ jobId: 'void', partId: 'p', otherId: 'q', kind: 'fitted', slotId: null });
       const void_ = { ...event({ jobId: 'void' }), reason: 'booked twice' };
-      const f = file({ voids: [void_], ...(list === 'voids' ? {} : { [list]: [told] }) });
-      expect(openBook(f).retracted.has(told.id), list).to.equal(familyOf(list).dropsWhenVoid(told));
+      const f = records({ voids: [void_], ...(list === 'voids' ? {} : { [list]: [told] }) });
+      expect(openHistory(f).retracted.has(told.id), list).to.equal(familyOf(list).dropsWhenVoid(told));
     }
     const found = {
       ...event({ jobId: 'void' }),
@@ -270,15 +270,15 @@ describe('every family of events', () => {
       temporary: false,
       until: null,
     } as const;
-    const f = file({ voids: [{ ...event({ jobId: 'void' }), reason: 'x' }], partEvents: [found] });
-    expect(openBook(f).retracted.has(found.id)).to.equal(false);
+    const f = records({ voids: [{ ...event({ jobId: 'void' }), reason: 'x' }], partEvents: [found] });
+    expect(openHistory(f).retracted.has(found.id)).to.equal(false);
   });
   it('articles joined in a job that is void are two again', () => {
     const t = new JobFixture(FOUR);
     const [a, b] = [t.slot('rotor', 'FL'), t.slot('rotor', 'FR')].map((s) => `part:${s}`);
     t.file.partCorrections = [{ ...base(50), jobId: 'void', kind: 'join', partId: a!, otherId: b!, since: null, reason: 'one' }];
-    expect(openBook(t.file).file.partEvents.some((e) => e.partId === a)).to.equal(false);
+    expect(openHistory(t.file).records.partEvents.some((e) => e.partId === a)).to.equal(false);
     t.file.voids = [{ ...base(60), jobId: 'void', reason: 'booked twice' }];
-    expect(openBook(t.file).file.partEvents.some((e) => e.partId === a)).to.equal(true);
+    expect(openHistory(t.file).records.partEvents.some((e) => e.partId === a)).to.equal(true);
   });
 });

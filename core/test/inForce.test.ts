@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import type { Proof } from '../src/ledger/families/proofs.ts';
 import type { SetMove } from '../src/ledger/families/setMoves.ts';
@@ -95,12 +95,12 @@ describe('two people who did not know of each other', () => {
     });
     const [one, two] = [move('FR', []), move('RL', [])];
     t.file.setMoves = [one, two];
-    expect(openBook(t.file).sets.find((s) => s.id === set.id)?.slotId).to.equal(one.slotId);
+    expect(openHistory(t.file).sets.find((s) => s.id === set.id)?.slotId).to.equal(one.slotId);
     const owed = () => deriveJob(t.file, NOW).obligations.find((o) => o.key === `moved:${set.id}`);
     expect(owed()?.state).to.equal('open');
     t.file.setMoves = [one, two, move('RL', [one.id, two.id])];
     expect(owed()).to.equal(undefined);
-    expect(openBook(t.file).sets.find((s) => s.id === set.id)?.slotId).to.equal(two.slotId);
+    expect(openHistory(t.file).sets.find((s) => s.id === set.id)?.slotId).to.equal(two.slotId);
   });
 });
 
@@ -110,9 +110,9 @@ describe('a clock that runs ahead', () => {
     ...{ happenedAt: at(happened), recordedAt: at(received), item: 'leak_look', slotId: null, corner: null, result, note: '' },
   });
   const stands = (t: JobFixture): boolean => {
-    const { situation } = deriveJob(t.file, NOW);
+    const { context: situation } = deriveJob(t.file, NOW);
     const item = situation.proofItems.find((i) => i.item === 'leak_look')!;
-    const answer = situation.standing.answer(item);
+    const answer = situation.proofStatus.answer(item);
     return answer !== null && answer.lapsed === null && answer.record.result === 'passed';
   };
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { fluidState } from '../src/history/due.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { lastOpen, openDue } from '../src/judging/care.ts';
@@ -99,12 +99,12 @@ describe('what came with the vehicle', () => {
     const told = new JobFixture();
     const caliper = told.slot('caliper');
     told.file.partEvents = told.file.partEvents.filter((e) => e.slotId !== caliper);
-    const missing = () => compareCameWith(openBook(told.file)).missing.map((s) => s.id);
+    const missing = () => compareCameWith(openHistory(told.file)).missing.map((s) => s.id);
     expect(missing()).to.deep.equal([caliper]);
     const box = { name: 'Caliper in a box', kind: 'caliper' as const, slotId: caliper, partNumber: null, count: 1, note: '' };
     told.file.cameWith = [{ ...base(told.next()), ...box, fits: 'does_not_fit' }];
     expect(missing()).to.deep.equal([caliper]);
-    expect(compareCameWith(openBook(told.file)).doesNotFit).to.have.length(1);
+    expect(compareCameWith(openHistory(told.file)).doesNotFit).to.have.length(1);
     told.file.cameWith = [...told.file.cameWith, { ...base(told.next()), ...box, fits: 'fits' }];
     expect(missing()).to.deep.equal([]);
   });
@@ -127,10 +127,10 @@ describe('earlier work', () => {
     const told = new JobFixture();
     const slotId = told.slot('caliper');
     const now = '2026-05-20T12:00:00.000Z';
-    expect(openDue(openBook(told.file), told.component(slotId), now)).to.be.greaterThan(30);
+    expect(openDue(openHistory(told.file), told.component(slotId), now)).to.be.greaterThan(30);
     told.file.earlierWork = [work(told, { slotId, on: '2001-06' }), work(told, { slotId, on: '1990', what: 'renewed' })];
-    expect(lastOpen(openBook(told.file), told.component(slotId))).to.equal('2001-06-01T00:00:00.000Z');
-    expect(openDue(openBook(told.file), told.component(slotId), now)).to.equal(null);
+    expect(lastOpen(openHistory(told.file), told.component(slotId))).to.equal('2001-06-01T00:00:00.000Z');
+    expect(openDue(openHistory(told.file), told.component(slotId), now)).to.equal(null);
     expect(earlierText(told.file.layout, told.file.earlierWork[0]!)).to.equal('Front left caliper: overhauled Jun 2001 (invoice, no. 118)');
   });
   it('dates a fluid that these records know nothing of, and gives way to the first change on record', () => {
@@ -149,7 +149,7 @@ describe('earlier work', () => {
     const told = new JobFixture();
     told.file.earlierWork = [work(told, { what: 'fluid_changed' })];
     told.file.voids = [{ ...base(told.next()), reason: 'twice' }];
-    expect(deriveJob(told.file, '2026-05-20T12:00:00Z').book.stand(told.file.earlierWork)).to.deep.equal([]);
+    expect(deriveJob(told.file, '2026-05-20T12:00:00Z').history.active(told.file.earlierWork)).to.deep.equal([]);
   });
 });
 

@@ -12,7 +12,7 @@ import { type Finding, SAID_IN_WORDS } from '../src/ledger/families/findings.ts'
 import type { PartEvent } from '../src/ledger/families/partEvents.ts';
 import type { Reading } from '../src/ledger/families/readings.ts';
 import { PLAIN_SET, type ReadingSet } from '../src/ledger/families/sets.ts';
-import { type JobFile, NO_RECORDS } from '../src/ledger/jobFile.ts';
+import { type JobRecords, NO_RECORDS } from '../src/ledger/jobRecords.ts';
 import { UNWEIGHED } from '../src/ledger/vehicleRecords.ts';
 import { parseQuantity } from '../src/quantity/parse.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
@@ -56,7 +56,7 @@ export const LIMIT: LimitVersion = {
 /** A job told event by event, a minute apart: what the derivations are tested on. */
 export class JobFixture {
   readonly layout: Layout;
-  readonly file: { -readonly [K in keyof JobFile]: JobFile[K] };
+  readonly file: { -readonly [K in keyof JobRecords]: JobRecords[K] };
   private minute = 1;
   constructor(corners: readonly Corner[] = ['FL'], limits: readonly LimitVersion[] = [LIMIT], template = 'coupe_disc_disc_tandem_servo') {
     // What the bearings are is said: tests of what is not said take it away.
@@ -203,7 +203,7 @@ export class JobFixture {
 }
 
 /** A job on a vehicle with any layout: every article found in its place. */
-export function fileOn(layout: Layout): JobFile {
+export function fileOn(layout: Layout): JobRecords {
   const told = new JobFixture();
   const articles = layout.slots.filter((s) => KIND_FACTS[s.kind].article);
   return {

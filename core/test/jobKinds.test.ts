@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import { acceptanceKey } from '../src/ledger/obligation.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { doableNow } from '../src/job/job.ts';
 import { isHydraulic } from '../src/layout/graph.ts';
 import { KIND_FACTS } from '../src/layout/kinds.ts';
 import { controlsOf, sharesReservoir } from '../src/layout/reach.ts';
 import { buildLayout } from '../src/layout/templates.ts';
-import { openStanding } from '../src/readiness/stands.ts';
+import { openProofStatus } from '../src/readiness/proofStatus.ts';
 import { placeStates } from '../src/readiness/unitState.ts';
 import { afterCareOf } from '../src/views/afterCare.ts';
 import { mayMove } from '../src/views/mayMove.ts';
@@ -142,7 +142,7 @@ describe('a shared reservoir', () => {
   });
   it('the places of a standing are those of the layout', () => {
     const t = new ReworkFixture(FOUR);
-    const book = openBook(t.file);
-    expect(openStanding(book).places).to.deep.equal(placeStates(book, t.layout));
+    const history = openHistory(t.file);
+    expect(openProofStatus(history).places).to.deep.equal(placeStates(history, t.layout));
   });
 });

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { proofItems } from '../src/catalogue/proofItems.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { placeName, type Slot, slotById } from '../src/layout/graph.ts';
 import { type Corner, KIND_FACTS } from '../src/layout/kinds.ts';
@@ -9,7 +9,7 @@ import type { PartEventKind } from '../src/ledger/families/partEvents.ts';
 import type { Proof } from '../src/ledger/families/proofs.ts';
 import { bleedersFedThrough } from '../src/readiness/disturbed.ts';
 import { ENDINGS } from '../src/readiness/lapsing.ts';
-import { openStanding, wouldUndo } from '../src/readiness/stands.ts';
+import { openProofStatus, wouldUndo } from '../src/readiness/proofStatus.ts';
 import { base, NOW, JobFixture, FOUR } from './jobFixture.ts';
 
 class Proving extends JobFixture {
@@ -43,7 +43,7 @@ class Proving extends JobFixture {
   }
   proveAll(): void {
     for (const s of this.bleeders()) this.pull(s.id);
-    for (const i of deriveJob(this.file, NOW).situation.proofItems) this.prove(i.item, i.corner);
+    for (const i of deriveJob(this.file, NOW).context.proofItems) this.prove(i.item, i.corner);
     for (const c of FOUR) this.torque(`wheel:${c}`, null);
     for (const s of this.layout.slots.filter((x) => x.kind === 'hose' || x.kind === 'caliper')) this.torque(`${s.kind}:${s.id}`, s.id);
   }
@@ -53,7 +53,7 @@ class Proving extends JobFixture {
   /** What no longer stands of what was proved, by name. */
   lapsed(): string[] {
     const state = deriveJob(this.file, NOW);
-    const { standing, proofItems: items } = state.situation;
+    const { proofStatus: standing, proofItems: items } = state.context;
     return [
       ...items.filter((i) => standing.answer(i)?.lapsed).map((i) => `${i.item}${i.corner ? `@${i.corner}` : ''}`),
       ...this.bleeders()
@@ -132,9 +132,9 @@ describe('standing and lapsing', () => {
         const t = new Proving(FOUR);
         t.proveAll();
         const slot = t.layout.slots.find((s) => placeName(s) === place)!;
-        const book = openBook(t.file);
-        const items = deriveJob(t.file, NOW).situation.proofItems;
-        const told = wouldUndo(book, openStanding(book), items, slot, kind);
+        const history = openHistory(t.file);
+        const items = deriveJob(t.file, NOW).context.proofItems;
+        const told = wouldUndo(history, openProofStatus(history), items, slot, kind);
         t.part(slot.id, kind);
         expect(told).to.have.length(t.lapsed().length);
       }),
@@ -183,13 +183,13 @@ describe('standing and lapsing', () => {
           proofs: shuffle(t.file.proofs),
           bleedPulls: shuffle(t.file.bleedPulls),
         };
-        const { situation } = deriveJob(file, NOW);
+        const { context: situation } = deriveJob(file, NOW);
         for (const i of situation.proofItems.filter((x) => ['leak_look', 'road', 'road_walk', 'release'].includes(x.item))) {
-          const now = situation.standing.answer(i);
+          const now = situation.proofStatus.answer(i);
           expect(now !== null && now.lapsed === null, i.item).to.equal(alive.has(`${i.item}@${i.corner ?? ''}`));
         }
         for (const b of t.bleeders()) {
-          const now = situation.standing.pull(b.id);
+          const now = situation.proofStatus.pull(b.id);
           expect(now !== null && now.lapsed === null, placeName(b)).to.equal(alive.has(`bleed@${b.id}`));
         }
       }),

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { acceptanceKey } from '../src/ledger/obligation.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob, itemLock } from '../src/job/job.ts';
 import { placeName, type Slot } from '../src/layout/graph.ts';
 import { KIND_FACTS } from '../src/layout/kinds.ts';
@@ -34,7 +34,7 @@ class Shop extends JobFixture {
     return deriveJob(this.file, NOW);
   }
   at(slotId: string): string {
-    return placeStates(openBook(this.file), this.layout).find((s) => s.slot.id === slotId)!.state;
+    return placeStates(openHistory(this.file), this.layout).find((s) => s.slot.id === slotId)!.state;
   }
   lock(item: string): string | null {
     return itemLock(this.state(), item)?.why ?? null;
@@ -167,7 +167,7 @@ describe('the pedal lock', () => {
             state: off.includes(slot) ? ('open' as const) : ('complete' as const),
             cause: off.includes(slot) ? ({ kind: 'off' } as const) : null,
             why: off.includes(slot) ? 'off' : null,
-            loose: null,
+            unsecured: null,
           }));
           for (const c of controls) {
             const touched = off.filter((s) => c.reach.has(s.id));

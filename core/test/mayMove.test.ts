@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { deriveJob } from '../src/job/job.ts';
 import type { Corner } from '../src/layout/kinds.ts';
-import type { JobFile } from '../src/ledger/jobFile.ts';
+import type { JobRecords } from '../src/ledger/jobRecords.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { mayMove } from '../src/views/mayMove.ts';
 import { MOVE_NAME } from '../src/wording/en/names.ts';
@@ -38,7 +38,7 @@ class Vehicle extends JobFixture {
   }
   standing(): void {
     this.fluid();
-    const items = deriveJob(this.file, NOW).situation.proofItems.filter((i) => !i.item.startsWith('road'));
+    const items = deriveJob(this.file, NOW).context.proofItems.filter((i) => !i.item.startsWith('road'));
     for (const i of items) this.prove(i.item, i.corner);
   }
   move() {
@@ -77,8 +77,8 @@ describe('may it move', () => {
     t.standing();
     const sheet = buildSheet(deriveJob(t.file, NOW), NOW);
     const release = { id: 'r', jobId: 'job', releasedBy: 'ann', importId: null, releasedAt: NOW, ownWork: true, ruleVersion: '1', sheet };
-    const file: JobFile = { ...t.file, release };
-    expect(mayMove(deriveJob(file, NOW))).to.deep.equal({ level: 'handed_back', reasons: [], next: null });
+    const records: JobRecords = { ...t.file, release };
+    expect(mayMove(deriveJob(records, NOW))).to.deep.equal({ level: 'handed_back', reasons: [], next: null });
   });
   it('has a word for every level', () => {
     const levels: MoveLevel[] = ['do_not_move', 'yard_only', 'road_test', 'handed_back'];

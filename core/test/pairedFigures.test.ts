@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { MeasurementId } from '../src/catalogue/measurements.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { pairedFiguresAt } from '../src/judging/pairedFigures.ts';
 import { judgeBetween } from '../src/judging/judge.ts';
@@ -12,8 +12,8 @@ import { FOUR, NOW, JobFixture } from './jobFixture.ts';
 
 /** The figures between two sets that a place has, by their names. */
 function between(t: JobFixture, slotId: string) {
-  const book = deriveJob(t.file, NOW).book;
-  return new Map(pairedFiguresAt(book, slotById(t.layout, slotId)!).map((b) => [b.characteristic, b]));
+  const history = deriveJob(t.file, NOW).history;
+  return new Map(pairedFiguresAt(history, slotById(t.layout, slotId)!).map((b) => [b.characteristic, b]));
 }
 const at = (measurement: MeasurementId, phase: Phase = 'as_found') => ({ measurement, phase });
 const drums = (): JobFixture => new JobFixture(FOUR, [], 'drums_single');
@@ -98,10 +98,10 @@ describe('figures between two sets', () => {
     const [l, r] = [t.slot('wheel_cylinder', 'FL'), t.slot('wheel_cylinder', 'FR')];
     t.gauge(l, ['10', '80'], at('line_pressure'));
     t.gauge(r, ['8', '76'], at('line_pressure'));
-    const both = pairedFiguresAt(openBook(t.file), slotById(t.layout, l)!).filter((b) => b.characteristic === 'line_pressure_pair');
+    const both = pairedFiguresAt(openHistory(t.file), slotById(t.layout, l)!).filter((b) => b.characteristic === 'line_pressure_pair');
     expect(both.map((b) => b.reduced.value)).to.satisfy((v: number[]) => Math.abs(v[0]! - 0.2) < 1e-9 && Math.abs(v[1]! - 0.05) < 1e-9);
     // The hard push lies nearer to the limit; the verdict of the light one is worse.
-    const judged = judgeBetween(openBook(t.file), slotById(t.layout, l)!, NOW).find((j) => j.characteristic.id === 'line_pressure_pair');
+    const judged = judgeBetween(openHistory(t.file), slotById(t.layout, l)!, NOW).find((j) => j.characteristic.id === 'line_pressure_pair');
     expect(judged?.reduced.governing.map((x) => x.place)).to.deep.equal(['light', 'light']);
     // Nothing on either gauge at a light push: the hard one is told alone.
     const none = drums();

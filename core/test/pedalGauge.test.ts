@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { type Corner, CORNER_NAME } from '../src/layout/kinds.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
@@ -62,7 +62,7 @@ describe('the pedal as a gauge', () => {
       this.file.takenOuts = [...this.file.takenOuts, { ...base(this.next()), putInId }];
     }
     tells() {
-      return pedalTells(openBook(this.file));
+      return pedalTells(openHistory(this.file));
     }
   }
   it('with one hose clamped the volume has a wheel, and the arms are taken once', () => {
@@ -82,7 +82,7 @@ describe('the pedal as a gauge', () => {
     const words = pedalWords(tells, (c) => CORNER_NAME[c]).join(' ');
     expect(words).to.match(/^\d\.\d mL soft, \d\.\d mL of it front left; /);
     expect(words).to.contain('Most of it is beyond the clamp front left');
-    expect(shutWhenever(openBook(t.file))).to.deep.equal([]);
+    expect(shutWhenever(openHistory(t.file))).to.deep.equal([]);
     // Measured with a clamp in is never taken for the whole.
     t.clamp('FR');
     t.travel('50', '52', false);
@@ -93,7 +93,7 @@ describe('the pedal as a gauge', () => {
     t.clamp('FL');
     t.travel('60', '72');
     expect(t.tells()).to.equal(null);
-    expect(shutWhenever(openBook(t.file))).to.deep.equal(['FL']);
+    expect(shutWhenever(openHistory(t.file))).to.deep.equal(['FL']);
   });
   it('it is evidence: too soft, or as firm as hoses and units are; and it ends when something is changed', () => {
     const soft = new Pressed(FOUR);

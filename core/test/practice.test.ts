@@ -3,7 +3,7 @@ import { TABLES } from '../src/catalogue/trace/tables.ts';
 import { seededUniform } from '../src/inference/seededUniform.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import { networkOf } from '../src/stages/trace/network.ts';
-import { hide, isIdentified } from '../src/views/trace/sampledCase.ts';
+import { sampleCase, isIdentified } from '../src/views/trace/sampledCase.ts';
 import {
   askable,
   faultsMeant,
@@ -73,7 +73,7 @@ describe('practice', () => {
       TABLES,
     );
     const random = seededUniform(11);
-    const draws = Array.from({ length: 3000 }, () => hide(n, random));
+    const draws = Array.from({ length: 3000 }, () => sampleCase(n, random));
     // Kept with one to four: as often as that allows, by Bayes.
     const none = n.faults.reduce((q, f) => q * (1 - f.prior), 1);
     const i = n.faults.findIndex((f) => f.kind.id === 'rods_out');

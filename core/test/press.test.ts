@@ -99,7 +99,7 @@ describe('what must come out, and when it is too late', () => {
 
 describe('if I press now, if I open this', () => {
   const play = (t: ReworkFixture) => {
-    const s = t.state().situation.standing;
+    const s = t.state().context.proofStatus;
     return ifPressed(
       t.layout,
       controlsOf(t.layout).find((c) => c.kind === 'pedal')!,
@@ -129,13 +129,13 @@ describe('if I press now, if I open this', () => {
     ] as const) {
       const t = new ReworkFixture(FOUR);
       t.part(t.slot(kind, corner), 'removed');
-      expect(play(t).danger, kind).to.equal(t.state().situation.standing.locks.some((l) => l.control.kind === 'pedal'));
+      expect(play(t).danger, kind).to.equal(t.state().context.proofStatus.locks.some((l) => l.control.kind === 'pedal'));
     }
   });
   it('opening runs out what stands above, drains its reservoir, and airs what is fed through it', () => {
     const t = new ReworkFixture(FOUR);
     const s = t.state();
-    const opened = ifOpened(s.book, s.situation.standing, slotById(t.layout, t.slot('hose'))!, NOW);
+    const opened = ifOpened(s.history, s.context.proofStatus, slotById(t.layout, t.slot('hose'))!, NOW);
     expect(opened.steps.map((x) => x.does)).to.include.members(['runs_out', 'drains', 'soft']);
     expect(opened.steps.filter((x) => x.does === 'soft').map((x) => t.name(x.slotId))).to.deep.equal(['bleeder@FL']);
   });
@@ -148,7 +148,7 @@ describe('if I press now, if I open this', () => {
     ];
     const opened = () => {
       const s = t.state();
-      return ifOpened(s.book, s.situation.standing, slotById(t.layout, t.slot('caliper'))!, NOW);
+      return ifOpened(s.history, s.context.proofStatus, slotById(t.layout, t.slot('caliper'))!, NOW);
     };
     expect(opened().danger).to.equal(true);
     t.putIn(t.slot('hub'), 'mask', minute + 1);
@@ -157,6 +157,6 @@ describe('if I press now, if I open this', () => {
   it('what is mechanical opens nothing', () => {
     const t = new ReworkFixture(FOUR);
     const s = t.state();
-    expect(ifOpened(s.book, s.situation.standing, slotById(t.layout, t.slot('rotor'))!, NOW).steps).to.deep.equal([]);
+    expect(ifOpened(s.history, s.context.proofStatus, slotById(t.layout, t.slot('rotor'))!, NOW).steps).to.deep.equal([]);
   });
 });

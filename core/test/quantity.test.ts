@@ -3,13 +3,13 @@ import fc from 'fast-check';
 import { convert, display, fixed, groupThousands, placesFor, roundHalfAway, writeQuantity } from '../src/quantity/display.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { parseQuantity } from '../src/quantity/parse.ts';
-import { type Kind, KINDS, type UnitId, UNITS } from '../src/quantity/units.ts';
+import { type QuantityKind, KINDS, type UnitId, UNITS } from '../src/quantity/units.ts';
 import { vectorTests } from './vectors.ts';
 
 interface Input {
   op: string;
   typed: string;
-  kind: Kind;
+  kind: QuantityKind;
   default_unit: UnitId;
   canonical: number;
   to_unit: UnitId;
@@ -41,7 +41,7 @@ describe('quantities', () => {
           } catch (error) {
             // What cannot be read so, or cannot be at all.
             const refused = { distance_run: 'ambiguous_separator', temperature: 'below_absolute_zero', vacuum: 'beyond_vacuum' } as const;
-            expect((error as DomainError).code).to.equal((refused as Partial<Record<Kind, string>>)[kind]);
+            expect((error as DomainError).code).to.equal((refused as Partial<Record<QuantityKind, string>>)[kind]);
             return;
           }
           const again = parseQuantity(writeQuantity(first), kind, UNITS[kind][0]!.id);

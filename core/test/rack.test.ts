@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { GAUGE_KIND_NAME, GAUGE_UNIT, GENERIC_GAUGE } from '../src/catalogue/gaugeKinds.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { judgeSet } from '../src/judging/judge.ts';
 import type { CallBack, GaugeVersion } from '../src/ledger/gaugeRecords.ts';
@@ -147,10 +147,10 @@ describe('a gauge that is called back', () => {
     return { t, set };
   };
   const judged = (t: JobFixture, id: string) => {
-    const book = openBook(t.file);
+    const history = openHistory(t.file);
     return judgeSet(
-      book,
-      book.sets.find((s) => s.id === id)!,
+      history,
+      history.sets.find((s) => s.id === id)!,
       '2026-05-20T12:00:00Z',
     ).find((j) => j.characteristic.id === 'rotor_thickness')!;
   };

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { acceptanceKey } from '../src/ledger/obligation.ts';
-import { openBook } from '../src/history/book.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { partIn, whereabouts } from '../src/history/whereabouts.ts';
 import { deriveJob, nextAct } from '../src/job/job.ts';
 import { meaningOf, sentence } from '../src/wording/en/verdicts.ts';
@@ -82,9 +82,9 @@ describe('what stands', () => {
     const t = new JobFixture();
     const set = t.gauge(t.slot('rotor'), ['12.0', '12.0', '12.0', '12.0']);
     t.read(set, 0, 'rotor_mark', 'outer ring', '11.8');
-    expect(openBook(t.file).reduced(set)[0]!.value).to.equal(11.8);
+    expect(openHistory(t.file).reduced(set)[0]!.value).to.equal(11.8);
     t.file.sets = [{ ...set, averages: true }];
-    expect(openBook(t.file).taken({ ...set, averages: true })[0]!.value).to.be.closeTo(11.9, 1e-9);
+    expect(openHistory(t.file).taken({ ...set, averages: true })[0]!.value).to.be.closeTo(11.9, 1e-9);
   });
   it('a part is where its newest event puts it, and never in two places', () => {
     const kinds = ['removed', 'fitted', 'sent', 'returned', 'scrapped'] as const;

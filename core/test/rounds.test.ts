@@ -23,7 +23,7 @@ describe('rounds of evidence', () => {
     const { evidence } = toTrace(t.state());
     expect([...evidence.earlier.keys()]).to.deep.equal(['pedal_spongy']);
     expect(evidence.observations).to.have.property('bearing_play@FL', 'seen');
-    expect(changesOf(t.state().book).map((c) => c.what)).to.deep.equal(['fluid changed']);
+    expect(changesOf(t.state().history).map((c) => c.what)).to.deep.equal(['fluid changed']);
   });
   it('taking a part off to look changes nothing', () => {
     const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL');

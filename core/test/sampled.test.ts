@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { infer } from '../src/inference/noisyOr.ts';
 import { inferSampled } from '../src/inference/sampled.ts';
 import { seededUniform } from '../src/inference/seededUniform.ts';
-import { weigh } from '../src/inference/weigh.ts';
+import { diagnose } from '../src/inference/diagnose.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 
 describe('too many things seen for an exact sum', () => {
@@ -37,7 +37,7 @@ describe('too many things seen for an exact sum', () => {
       observations: n.observations.map((o) => ({ ...o, strengths: Object.fromEntries(n.faults.map((f) => [f.id, 0.3])) })),
     };
     const evidence = { observations: Object.fromEntries(all.observations.map((o) => [o.id, 'seen' as const])), certain: {} };
-    const w = weigh(all, evidence, []);
+    const w = diagnose(all, evidence, []);
     expect([w.unranked, w.sampled, w.refused, w.next.length]).to.deep.equal([true, null, null, 0]);
     const exact = infer(all, evidence).posterior;
     for (const c of w.causes) expect(c.probability).to.equal(exact[c.fault]);
@@ -46,7 +46,7 @@ describe('too many things seen for an exact sum', () => {
     const n = network(60, 40, 9);
     const evidence = { observations: Object.fromEntries(n.observations.map((o) => [o.id, 'seen' as const])), certain: {} };
     expect(() => infer(n, evidence)).to.throw(DomainError, /hang together/);
-    const w = weigh(n, evidence, [{ id: 'c', minutes: 1, observations: ['o1'] }]);
+    const w = diagnose(n, evidence, [{ id: 'c', minutes: 1, observations: ['o1'] }]);
     expect([w.refused, w.next.length]).to.deep.equal([null, 0]);
     expect(w.sampled).to.be.within(1e-6, 0.2);
     expect(w.causes).to.have.length(60);

@@ -11,7 +11,7 @@ import type { JobEvent } from '../src/ledger/eventBase.ts';
 import type { BleedPull } from '../src/ledger/families/bleedPulls.ts';
 import type { FluidService } from '../src/ledger/families/fluidServices.ts';
 import type { GaugeVersion } from '../src/ledger/gaugeRecords.ts';
-import type { JobFile } from '../src/ledger/jobFile.ts';
+import type { JobRecords } from '../src/ledger/jobRecords.ts';
 import type { ReleaseRecord } from '../src/ledger/release.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
 import { buildSheet } from '../src/views/handback.ts';
@@ -19,7 +19,7 @@ import { base, id, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 import { fluidCauseWords } from '../src/wording/index.ts';
 
 const eight = (figure: string): string[] => Array.from({ length: 8 }, () => figure);
-const sheetOf = (file: JobFile) => buildSheet(deriveJob(file, NOW), NOW);
+const sheetOf = (records: JobRecords) => buildSheet(deriveJob(records, NOW), NOW);
 const releaseAt = (instant: string, sheet = sheetOf(new JobFixture().file)): ReleaseRecord => ({
   id: 'rel',
   jobId: 'job',

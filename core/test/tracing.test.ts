@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { observationKey, OBSERVATIONS } from '../src/catalogue/observations.ts';
 import { readTables, TABLES } from '../src/catalogue/trace/tables.ts';
 import { infer } from '../src/inference/noisyOr.ts';
-import { weigh } from '../src/inference/weigh.ts';
+import { diagnose } from '../src/inference/diagnose.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { isHydraulic } from '../src/layout/graph.ts';
 import type { Corner } from '../src/layout/kinds.ts';
@@ -27,10 +27,10 @@ class TracingFixture extends JobFixture {
   }
   trace(possible: (c: PlacedCheck) => boolean = () => true) {
     const { network, evidence, checks } = toTrace(deriveJob(this.file, NOW));
-    const w = weigh(network, evidence, checks.filter(possible));
+    const w = diagnose(network, evidence, checks.filter(possible));
     return {
       ...w,
-      causes: w.causes.map((c) => ({ fault: network.faults[c.fault]!, probability: c.probability, speaks: c.speaks })),
+      causes: w.causes.map((c) => ({ fault: network.faults[c.fault]!, probability: c.probability, speaks: c.contributions })),
       next: w.next.map((n) => ({ ...n, check: network.checks.find((c) => c.id === n.id)! })),
     };
   }
@@ -220,7 +220,7 @@ describe('from what is felt to the part at fault', () => {
     const t = new TracingFixture(FOUR).say('drags', 'seen', 'FL');
     const all = t.trace().next;
     expect(all).to.have.length(3);
-    expect(all.map((p) => p.dropPerMinute)).to.deep.equal([...all.map((p) => p.dropPerMinute)].sort((a, b) => b - a));
+    expect(all.map((p) => p.entropyDropPerMinute)).to.deep.equal([...all.map((p) => p.entropyDropPerMinute)].sort((a, b) => b - a));
     for (const p of all.filter((x) => x.exact)) expect(p.outcomes.reduce((s, o) => s + o.probability, 0)).to.be.closeTo(1, 1e-9);
     const dry = t.trace((c) => c.kind.hazard === 'none').next;
     expect(dry.every((p) => p.check.kind.hazard === 'none')).to.equal(true);
@@ -240,7 +240,7 @@ describe('from what is felt to the part at fault', () => {
     const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL').say('hot', 'not_seen', 'RL').say('bearing_play', 'not_seen', 'FL');
     t.gauge(t.slot('hub'), ['0.30'], { measurement: 'hub_end_float' });
     const given = toTrace(deriveJob(t.file, NOW));
-    const w = weigh(given.network, given.evidence, given.checks);
+    const w = diagnose(given.network, given.evidence, given.checks);
     const shown = linesOf(given.network, w.causes);
     expect(shown.length).to.be.within(1, 6);
     expect(shown.every((c) => c.probability >= 0.03)).to.equal(true);
@@ -259,7 +259,7 @@ describe('from what is felt to the part at fault', () => {
   it('two that do not go together are named', () => {
     const words = (t: TracingFixture): string[] => {
       const given = toTrace(deriveJob(t.file, NOW));
-      return conflictWords(given, weigh(given.network, given.evidence, given.checks));
+      return conflictWords(given, diagnose(given.network, given.evidence, given.checks));
     };
     expect(words(new TracingFixture(FOUR).say('pedal_to_floor', 'seen').say('pedal_hard_no_stop', 'seen'))[0]).to.equal(
       'These two do not go together: Hard, and the vehicle does not stop; Goes to the floor with no resistance but its spring. A pedal that has no resistance is not hard. Look at both again.',

@@ -1,4 +1,4 @@
-import { weigh } from '../src/inference/weigh.ts';
+import { diagnose } from '../src/inference/diagnose.ts';
 import { deriveJob } from '../src/job/job.ts';
 import type { Corner } from '../src/layout/kinds.ts';
 import type { CauseLook } from '../src/ledger/families/causeLooks.ts';
@@ -21,7 +21,7 @@ export class TracingFixture extends JobFixture {
   }
   weighed() {
     const given = toTrace(this.state());
-    return { given, ...weigh(given.network, given.evidence, given.checks, given.complaint) };
+    return { given, ...diagnose(given.network, given.evidence, given.checks, given.complaint) };
   }
   p(faultId: string): number {
     const { given, causes } = this.weighed();

@@ -43,7 +43,7 @@ const boundFrom = (l: VectorLimit): Bound =>
 const gaugeFrom = (g: VectorGauge) => ({ accuracy: g.accuracy_mm, resolution: g.resolution_mm });
 const judged = (l: VectorLimit, value: number, U: number, predicted: number | null) => {
   const d = decide(boundFrom(l), value, U, predicted);
-  return { verdict: d.verdict, value_lies: d.lies, band_left: d.bandLeft };
+  return { verdict: d.verdict, value_lies: d.side, band_left: d.toleranceLeft };
 };
 const mean = (v: number[]): number => v.reduce((a, b) => a + b, 0) / v.length;
 

@@ -63,10 +63,10 @@ describe('after the hand-back', () => {
       });
     expect((await send()).body.status).to.equal('stored');
     expect((await send()).body.status).to.equal('already_stored');
-    const file = await shop.reader.file(car.jobId);
-    expect(lateEvents(file).map((l) => [l.event.id, l.what, l.answered])).to.deep.equal([[id, 'finding', false]]);
-    expect(deriveJob(file, now()).blocks, 'the record stays as it was').to.deep.equal([]);
-    expect(weighLate(file, now()).blocks.join()).to.include('Front left hose is out of scope, and a hazard');
+    const records = await shop.reader.file(car.jobId);
+    expect(lateEvents(records).map((l) => [l.event.id, l.what, l.answered])).to.deep.equal([[id, 'finding', false]]);
+    expect(deriveJob(records, now()).blocks, 'the record stays as it was').to.deep.equal([]);
+    expect(weighLate(records, now()).blocks.join()).to.include('Front left hose is out of scope, and a hazard');
     const yard = () => shop.lead.ask<{ late: { jobId: string; count: number }[] }>('GET', '/api/yard');
     expect((await yard()).body.late.map((l) => [l.jobId, l.count])).to.deep.equal([[car.jobId, 1]]);
     const amend = (who: Visitor, corrects: string) =>
@@ -83,8 +83,8 @@ describe('after the hand-back', () => {
   });
 
   it('a repeat of what was there in time is not marked as late', async () => {
-    const file = await shop.reader.file(car.jobId);
-    const { recordedAt: _r, jobId, authorId: _a, volumeMl: _v, ...pull } = file.bleedPulls[0]!;
+    const records = await shop.reader.file(car.jobId);
+    const { recordedAt: _r, jobId, authorId: _a, volumeMl: _v, ...pull } = records.bleedPulls[0]!;
     const again = await shop.technician.ask<{ status: string }>('POST', `/api/jobs/${jobId}/bleed-pulls`, pull);
     expect(again.body.status).to.equal('already_stored');
     expect(lateEvents(await shop.reader.file(car.jobId))).to.have.length(1);

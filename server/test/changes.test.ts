@@ -1,5 +1,5 @@
 import { plannedPositions } from '@dauer/core/catalogue';
-import { EVENT_LISTS, type JobFile, withChanges } from '@dauer/core/ledger';
+import { EVENT_LISTS, type JobRecords, withChanges } from '@dauer/core/ledger';
 import { demoStory } from '@dauer/demo';
 import { ENDPOINTS } from '@dauer/contract';
 import { expect } from 'chai';
@@ -12,10 +12,10 @@ import { readJobFile } from '../src/records/jobFile.ts';
 import { addStoryPeople, type Booked, bookIn, limitBody, openShop, PASSWORD, type Shop, takeIn, type Visitor } from './harness.ts';
 
 /** A file whatever order its lists came in. */
-function ordered(file: JobFile): Record<string, unknown> {
+function ordered(records: JobRecords): Record<string, unknown> {
   const lists: readonly string[] = [...EVENT_LISTS, 'parts', 'limits', 'priors', 'gauges', 'callBacks', 'gaugeChecks'];
   return Object.fromEntries(
-    Object.entries(file)
+    Object.entries(records)
       .filter(([name]) => name !== 'cursor')
       .map(([name, value]: [string, unknown]) =>
         Array.isArray(value) && lists.includes(name)
@@ -27,7 +27,7 @@ function ordered(file: JobFile): Record<string, unknown> {
 
 /** A page that follows a job: it reads it once, and what is new after that. */
 class Page {
-  file!: JobFile;
+  file!: JobRecords;
   cursor = '';
   last!: JobChanges;
   private readonly who: Visitor;
@@ -37,7 +37,7 @@ class Page {
     this.jobId = jobId;
   }
   async open(): Promise<this> {
-    const { cursor, ...file } = (await this.who.file(this.jobId)) as JobFile & { cursor: string };
+    const { cursor, ...file } = (await this.who.file(this.jobId)) as JobRecords & { cursor: string };
     this.file = file;
     this.cursor = cursor;
     return this;
@@ -349,9 +349,9 @@ describe('what is new of the demonstration’s jobs since before they were there
     const known: readonly string[] = [...EVENT_LISTS, 'parts', ...Object.keys(HEADS)];
     let whole = 0;
     for (const { id } of story.jobs) {
-      const file = await readJobFile(own.db, id);
+      const records = await readJobFile(own.db, id);
       expect(
-        Object.keys(file).filter((k) => !known.includes(k)),
+        Object.keys(records).filter((k) => !known.includes(k)),
         'made from tables that nobody watches',
       ).to.deep.equal([]);
       const changes = await readChanges(own.db, id, before, 1_000_000);
@@ -359,9 +359,9 @@ describe('what is new of the demonstration’s jobs since before they were there
         whole += 1;
         continue;
       }
-      const nothing = Object.fromEntries(Object.keys(file).map((k) => [k, Array.isArray(file[k as 'parts']) ? [] : null]));
-      expect(ordered(withChanges({ ...file, ...nothing }, changes.file)), id).to.deep.equal(ordered(file));
-      for (const list of EVENT_LISTS) if (file[list].length > 0) families.add(list);
+      const nothing = Object.fromEntries(Object.keys(records).map((k) => [k, Array.isArray(records[k as 'parts']) ? [] : null]));
+      expect(ordered(withChanges({ ...records, ...nothing }, changes.file)), id).to.deep.equal(ordered(records));
+      for (const list of EVENT_LISTS) if (records[list].length > 0) families.add(list);
     }
     expect(whole, 'jobs with a part of another vehicle').to.be.below(story.jobs.length / 2);
     expect(families.size, 'families of events that were told').to.be.greaterThan(20);

@@ -33,8 +33,8 @@ describe('corrections', () => {
   });
 
   it('two articles that are one have one life; one that is two has two', async () => {
-    const file = await shop.reader.file(car.jobId);
-    const [left, right] = ['FL', 'FR'].map((c) => partIn(car.slot('rotor', c), file.partEvents)!);
+    const records = await shop.reader.file(car.jobId);
+    const [left, right] = ['FL', 'FR'].map((c) => partIn(car.slot('rotor', c), records.partEvents)!);
     const correct = (body: object) =>
       shop.technician.ask<{ code: string }>('POST', `/api/jobs/${car.jobId}/part-corrections`, {
         id: v7(),
@@ -45,11 +45,11 @@ describe('corrections', () => {
       });
     expect((await correct({ kind: 'join', partId: left, otherId: left, since: null })).body.code).to.equal('same_part');
     expect((await correct({ kind: 'split', partId: left, otherId: v7(), since: null })).body.code).to.equal('split_without_since');
-    const hose = partIn(car.slot('hose', 'FL'), file.partEvents)!;
+    const hose = partIn(car.slot('hose', 'FL'), records.partEvents)!;
     expect((await correct({ kind: 'join', partId: left, otherId: hose, since: null })).body.code).to.equal('wrong_kind');
     expect((await correct({ kind: 'join', partId: left, otherId: right, since: null })).status).to.equal(200);
     const state = deriveJob(await shop.reader.file(car.jobId), now());
-    expect(state.book.file.partEvents.some((e) => e.partId === left)).to.equal(false);
+    expect(state.history.records.partEvents.some((e) => e.partId === left)).to.equal(false);
     const life = await shop.reader.ask<{ life: unknown[] }>('GET', `/api/parts/${right!}`);
     expect(life.body.life.length).to.be.greaterThan(1);
   });
@@ -61,7 +61,7 @@ describe('corrections', () => {
     expect((await log(joint.connection.id, joint.slot.id)).status).to.equal(200);
     expect((await log(v7(), joint.slot.id)).body.code).to.equal('unknown_place');
     expect((await log(joint.connection.id, v7())).body.code).to.equal('unknown_place');
-    expect(deriveJob(await shop.reader.file(car.jobId), now()).situation.standing.locks[0]?.passable).to.equal(false);
+    expect(deriveJob(await shop.reader.file(car.jobId), now()).context.proofStatus.locks[0]?.passable).to.equal(false);
   });
 
   it('what presses is refused while a joint is open: the pedal and pressure, not vacuum and gravity, nor a look held under pressure', async () => {
@@ -104,9 +104,9 @@ describe('corrections', () => {
     const out = (who: Visitor) => who.event<'takenOuts'>(car.jobId, 'taken-outs', { putInId: put.body.record.id });
     const [a, b] = await Promise.all([out(shop.technician), out(shop.lead)]);
     expect([a.status, b.status]).to.deep.equal([200, 200]);
-    const file = await shop.reader.file(car.jobId);
-    expect(file.takenOuts).to.have.length(2);
-    expect(deriveJob(file, now()).obligations.filter((o) => o.key === `out:${put.body.record.id}`)).to.deep.equal([]);
+    const records = await shop.reader.file(car.jobId);
+    expect(records.takenOuts).to.have.length(2);
+    expect(deriveJob(records, now()).obligations.filter((o) => o.key === `out:${put.body.record.id}`)).to.deep.equal([]);
   });
 });
 

@@ -31,11 +31,11 @@ describe('what is told of one vehicle', function () {
   before(async () => {
     shop = await openShop();
     [mine, other] = [await bookIn(shop.technician), await bookIn(shop.technician)];
-    const file = await shop.technician.file(other.jobId);
+    const records = await shop.technician.file(other.jobId);
     const slotId = other.slot('rotor', 'FL');
     foreign['slotId'] = slotId;
     foreign['closedBy'] = slotId;
-    foreign['partId'] = file.partEvents.find((e) => e.slotId === slotId)!.partId;
+    foreign['partId'] = records.partEvents.find((e) => e.slotId === slotId)!.partId;
     foreign['otherId'] = foreign['partId'];
     foreign['connectionId'] = other.layout.connections.find((c) => c.kind === 'line')!.id;
     foreign['setId'] = await stored('sets', {

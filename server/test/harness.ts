@@ -2,7 +2,7 @@ import { ENDPOINTS, type EventFamily, IMPORT_TYPE, type Sent } from '@dauer/cont
 import { PEOPLE } from '@dauer/demo';
 import { deriveJob } from '@dauer/core/job';
 import { buildLayout, type Layout } from '@dauer/core/layout';
-import type { JobFile } from '@dauer/core/ledger';
+import type { JobRecords } from '@dauer/core/ledger';
 import type { FastifyInstance } from 'fastify';
 import pg from 'pg';
 import { v7 } from 'uuid';
@@ -62,8 +62,8 @@ export class Visitor {
     const reply = await this.app().inject({ method: 'GET', url, headers: this.cookie ? { cookie: this.cookie } : {} });
     return { status: reply.statusCode, type: String(reply.headers['content-type']), bytes: reply.rawPayload };
   }
-  async file(jobId: string): Promise<JobFile> {
-    const answer = await this.ask<JobFile>('GET', `/api/jobs/${jobId}`);
+  async file(jobId: string): Promise<JobRecords> {
+    const answer = await this.ask<JobRecords>('GET', `/api/jobs/${jobId}`);
     // The server writes a whole job as it is: here it is held to the schema that it is promised by.
     if (answer.status === 200) ENDPOINTS.job.reply.strict().parse(answer.body);
     return answer.body;
@@ -279,6 +279,6 @@ export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
       closed: true,
     });
   const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
-  for (const item of state.situation.proofItems)
+  for (const item of state.context.proofItems)
     await t.event<'proofs'>(car.jobId, 'proofs', { item: item.item, slotId: null, corner: item.corner, result: 'passed', note: '' });
 }

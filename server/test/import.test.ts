@@ -1,6 +1,6 @@
 import { FROM_BEFORE } from '@dauer/contract';
 import { buildLayout } from '@dauer/core/layout';
-import type { JobFile } from '@dauer/core/ledger';
+import type { JobRecords } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, openShop, PASSWORD, type Shop, takeIn } from './harness.ts';
@@ -67,11 +67,11 @@ describe('history that is taken in', function () {
     const lied = reading(job.id, begun.record.id, '11.90 mm', 3);
     const done = await takeIn(shop.lead, [head(), car.line, job.line, begun, lied, release(job.id)]);
     expect([done.status, done.body.refused], JSON.stringify(done.body)).to.deep.equal([200, []]);
-    const file: JobFile = await shop.reader.file(job.id);
-    expect(file.imported).to.include({ source: 'a card file', importedBy: leadId });
-    expect([file.release?.releasedBy, file.release?.importId]).to.deep.equal([null, file.imported?.id]);
-    expect(file.readings.map((r) => r.canonical)).to.deep.equal([11.9]);
-    const who = file.people.find((p) => p.id === file.sets[0]!.authorId);
+    const records: JobRecords = await shop.reader.file(job.id);
+    expect(records.imported).to.include({ source: 'a card file', importedBy: leadId });
+    expect([records.release?.releasedBy, records.release?.importId]).to.deep.equal([null, records.imported?.id]);
+    expect(records.readings.map((r) => r.canonical)).to.deep.equal([11.9]);
+    const who = records.people.find((p) => p.id === records.sets[0]!.authorId);
     expect([who?.name, who?.active]).to.deep.equal([FROM_BEFORE, false]);
     // Nobody lets this account in, nor finds it among the people.
     expect((await shop.lead.ask<{ name: string }[]>('GET', '/api/people')).body.map((p) => p.name)).to.not.include(FROM_BEFORE);
@@ -87,8 +87,8 @@ describe('history that is taken in', function () {
     expect(done.body.refused.map((r) => r.jobId)).to.deep.equal([own.jobId]);
     expect(done.body.refused[0]?.why).to.match(/of this shop’s own/);
     expect(done.body.refused[0]?.code).to.equal('own_job');
-    const file = await shop.reader.file(own.jobId);
-    expect([file.sets.length, file.readings.length, file.release]).to.deep.equal([0, 0, null]);
+    const records = await shop.reader.file(own.jobId);
+    expect([records.sets.length, records.readings.length, records.release]).to.deep.equal([0, 0, null]);
   });
 
   it('gives a vehicle no second open job, and accepts nothing in anybody’s name', async () => {

@@ -151,8 +151,8 @@ describe('what is told at intake', () => {
     });
     expect(box.status).to.equal(200);
     await shop.technician.event<'takeBacks'>(jobId, 'take-backs', { corrects: look.body.record.id });
-    const file = await shop.technician.file(jobId);
-    expect([file.intakeLooks.length, file.cameWith.length, file.takeBacks.length]).to.deep.equal([1, 1, 1]);
+    const records = await shop.technician.file(jobId);
+    expect([records.intakeLooks.length, records.cameWith.length, records.takeBacks.length]).to.deep.equal([1, 1, 1]);
   });
 
   it('masses and lengths of a vehicle, finish and sum of a job, come back as they were sent', async () => {

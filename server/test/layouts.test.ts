@@ -5,12 +5,12 @@ import {
   insertInLine,
   KIND_FACTS,
   type Layout,
-  type LayoutFault,
+  type LayoutIssue,
   placeName,
   removeComponent,
   removeWheel,
 } from '@dauer/core/layout';
-import type { JobFile } from '@dauer/core/ledger';
+import type { JobRecords } from '@dauer/core/ledger';
 import { demoStory } from '@dauer/demo';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
@@ -19,7 +19,7 @@ import { addStoryPeople, bookIn, openShop, PASSWORD, type Shop, takeIn, type Vis
 interface Refused {
   readonly code: string;
   readonly detail: string;
-  readonly current: { readonly faults: LayoutFault[]; readonly slotIds: string[] } & Layout;
+  readonly current: { readonly faults: LayoutIssue[]; readonly slotIds: string[] } & Layout;
 }
 
 describe('a layout that is revised', () => {
@@ -30,18 +30,18 @@ describe('a layout that is revised', () => {
   after(() => shop.close());
   const booked = async () => {
     const { jobId, vehicleId } = await bookIn(shop.technician);
-    const file = await shop.technician.file(jobId);
-    return { jobId, vehicleId, file, layout: file.layout };
+    const records = await shop.technician.file(jobId);
+    return { jobId, vehicleId, file: records, layout: records.layout };
   };
   const send = (jobId: string, layout: Layout, replaces: string, revision = 'correction', who: Visitor = shop.technician) =>
     who.ask<Layout & Refused>('POST', `/api/jobs/${jobId}/layout`, { layout, replaces, revision, why: 'As it is on the ramp' });
   const fresh = (layout: Layout): Layout => ({ ...layout, id: v7() });
   const lineOf = (layout: Layout) => layout.connections.find((c) => c.kind === 'line')!;
   const withValve = (layout: Layout): Layout => fresh(insertInLine(layout, lineOf(layout).id, 'valve', v7));
-  const slot = (file: JobFile, kind: string) => file.layout.slots.find((s) => s.kind === kind)!;
+  const slot = (records: JobRecords, kind: string) => records.layout.slots.find((s) => s.kind === kind)!;
 
   it('as a correction finds what was there all along; the former drawing is kept', async () => {
-    const { jobId, vehicleId, layout, file } = await booked();
+    const { jobId, vehicleId, layout, file: records } = await booked();
     const next = withValve(layout);
     const valve = next.slots.find((s) => !layout.slots.some((o) => o.id === s.id))!;
     expect((await send(jobId, next, layout.id)).status).to.equal(200);
@@ -52,12 +52,12 @@ describe('a layout that is revised', () => {
     expect(now.layoutRevisions.map((r) => r.revision)).to.deep.equal(['first', 'correction']);
     expect(now.layoutRevisions.at(-1)!.added).to.deep.equal([placeName(valve)]);
     const all = (await shop.reader.ask<{ layout: Layout }[]>('GET', `/api/vehicles/${vehicleId}/layouts`)).body;
-    expect(all.at(-1)!.layout).to.deep.equal(file.layout);
+    expect(all.at(-1)!.layout).to.deep.equal(records.layout);
   });
 
   it('as a conversion leaves a new place empty and takes the part out of one that goes', async () => {
-    const { jobId, layout, file } = await booked();
-    const hose = slot(file, 'hose');
+    const { jobId, layout, file: records } = await booked();
+    const hose = slot(records, 'hose');
     await shop.technician.event<'findings'>(jobId, 'findings', {
       ...{
         slotId: hose.id,
@@ -145,9 +145,9 @@ describe('a layout that is revised', () => {
       },
     });
     expect(opened.status).to.equal(200);
-    const file = await shop.technician.file(jobId);
-    const drums = file.layout.slots.filter((s) => s.corner === 'RL' || s.corner === 'RR');
-    let next: Layout = file.layout;
+    const records = await shop.technician.file(jobId);
+    const drums = records.layout.slots.filter((s) => s.corner === 'RL' || s.corner === 'RR');
+    let next: Layout = records.layout;
     const union = next.slots.find((s) => s.name === 'Rear union')!;
     const equaliser = next.slots.find((s) => s.kind === 'equaliser')!;
     for (const corner of ['RL', 'RR'] as const) {
@@ -160,7 +160,7 @@ describe('a layout that is revised', () => {
       const caliper = next.slots.find((s) => s.kind === 'caliper' && s.corner === corner)!;
       next = connect(connect(next, union.id, caliper.id, 'line', v7), equaliser.id, caliper.id, 'cable', v7);
     }
-    expect((await send(jobId, fresh(next), file.layout.id, 'conversion')).status).to.equal(200);
+    expect((await send(jobId, fresh(next), records.layout.id, 'conversion')).status).to.equal(200);
     const now = await shop.technician.file(jobId);
     const removed = now.partEvents.filter((e) => e.kind === 'removed' && drums.some((s) => s.id === e.slotId));
     expect(removed.length).to.equal(drums.filter((s) => KIND_FACTS[s.kind].article).length);
@@ -170,7 +170,7 @@ describe('a layout that is revised', () => {
     expect(again.release).to.deep.equal(old.release);
     // The job that goes on: what is new is empty, so nothing may be pressed.
     const state = deriveJob(now, new Date().toISOString());
-    expect(state.situation.standing.locks.map((l) => l.control.kind)).to.include('pedal');
+    expect(state.context.proofStatus.locks.map((l) => l.control.kind)).to.include('pedal');
     expect(state.blocks.length).to.be.above(8);
   });
 });

@@ -57,9 +57,9 @@ describe('a book of an earlier schema', function () {
         expect(rows.length).to.be.greaterThan(2);
         // What is open was derived for the Yard just now.
         for (const { id } of rows) {
-          const file = await lead.file(id);
-          ENDPOINTS.job.reply.parse(file);
-          expect(deriveJob(file, new Date().toISOString()).components.length, id).to.be.greaterThan(0);
+          const records = await lead.file(id);
+          ENDPOINTS.job.reply.parse(records);
+          expect(deriveJob(records, new Date().toISOString()).components.length, id).to.be.greaterThan(0);
           const printed = await lead.raw(`/api/jobs/${id}/sheet.pdf`);
           expect([printed.status, printed.type], `${id} as PDF`).to.deep.equal([200, 'application/pdf']);
         }

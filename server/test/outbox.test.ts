@@ -46,8 +46,8 @@ describe('an outbox that an earlier program filled', function () {
   });
 
   it('is shown over the job before it is sent', async () => {
-    const file = await shop.technician.file(jobId);
-    const shown = applyPending(file, kept.items);
+    const records = await shop.technician.file(jobId);
+    const shown = applyPending(records, kept.items);
     for (const item of kept.items)
       expect(
         (shown[item.family] as readonly { id: string }[]).some((e) => e.id === item.body.id),
@@ -70,18 +70,18 @@ describe('an outbox that an earlier program filled', function () {
   });
 
   it('names duties, fasteners and places that are still understood', async () => {
-    const file = await shop.technician.file(jobId);
-    expect(file.leftItems.length).to.be.greaterThan(1);
-    for (const left of file.leftItems) expect(dutyOf(left.item), left.item).to.not.equal(null);
-    const slots = new Set(file.layout.slots.map((s) => s.id));
-    for (const { point } of file.torques) {
+    const records = await shop.technician.file(jobId);
+    expect(records.leftItems.length).to.be.greaterThan(1);
+    for (const left of records.leftItems) expect(dutyOf(left.item), left.item).to.not.equal(null);
+    const slots = new Set(records.layout.slots.map((s) => s.id));
+    for (const { point } of records.torques) {
       const fastener = readFastener(point);
       if (fastener.of === 'wheel') expect(CORNERS).to.include(fastener.corner);
       else expect(slots.has(fastener.slotId), point).to.equal(true);
     }
-    const state = deriveJob(file, '2026-12-01T00:00:00.000Z');
-    expect(state.situation.standing.torque('wheel:FL'), 'a torque counts').to.not.equal(null);
-    const put = state.obligations.find((o) => o.duty.kind === 'decide' && o.slotId === file.decisions[0]?.slotId);
+    const state = deriveJob(records, '2026-12-01T00:00:00.000Z');
+    expect(state.context.proofStatus.torque('wheel:FL'), 'a torque counts').to.not.equal(null);
+    const put = state.obligations.find((o) => o.duty.kind === 'decide' && o.slotId === records.decisions[0]?.slotId);
     expect(put?.state).to.equal('put_off');
   });
 

@@ -21,9 +21,9 @@ describe('people', () => {
     const back = (who: Visitor, corrects: string, reason = '') => who.event<'takeBacks'>(car.jobId, 'take-backs', { corrects, reason });
     expect((await back(shop.technician, put.body.record.id)).body.code).to.equal('reason_missing');
     expect((await back(shop.technician, put.body.record.id, 'it is the other side')).status).to.equal(200);
-    const file = await shop.reader.file(car.jobId);
-    expect(file.putIns).to.have.length(1);
-    expect(file.takeBacks.map((t) => t.reason)).to.deep.equal(['it is the other side']);
+    const records = await shop.reader.file(car.jobId);
+    expect(records.putIns).to.have.length(1);
+    expect(records.takeBacks.map((t) => t.reason)).to.deep.equal(['it is the other side']);
     const own = await shop.technician.event<'putIns'>(car.jobId, 'put-ins', { slotId: car.slot('caliper', 'FL'), what: 'plug', note: '' });
     expect((await back(shop.technician, own.body.record.id)).status).to.equal(200);
   });
@@ -121,11 +121,11 @@ describe('people', () => {
     expect((await redact(shop.lead, f.body.record.id, 'words')).status).to.equal(200);
     expect((await redact(shop.lead, done.jobId, 'complaint')).status).to.equal(200);
     expect((await redact(shop.lead, done.jobId, 'complaint')).body.code).to.equal('nothing_there');
-    const file = await shop.reader.file(done.jobId);
-    expect(file.findings[0]?.words).to.equal(BLACKED);
-    expect(file.job.complaint).to.equal(BLACKED);
-    expect(file.redactions.map((r) => r.reason)).to.deep.equal(['a telephone number', 'a telephone number']);
-    expect(JSON.stringify(file)).to.not.include('555 0100');
+    const records = await shop.reader.file(done.jobId);
+    expect(records.findings[0]?.words).to.equal(BLACKED);
+    expect(records.job.complaint).to.equal(BLACKED);
+    expect(records.redactions.map((r) => r.reason)).to.deep.equal(['a telephone number', 'a telephone number']);
+    expect(JSON.stringify(records)).to.not.include('555 0100');
     // Sent again by a device that still has it, it is the same event, and stays as it is.
     const again = await shop.technician.event<'findings'>(done.jobId, 'findings', {
       ...{ id: f.body.record.id, slotId: done.slot('drum', 'FL'), partId: null, words: 'Seen by Ada Fenwick, 555 0100', severity: 'watch' },
@@ -201,8 +201,8 @@ describe('people', () => {
       expect((await shop.lead.event<'redactions'>(job.jobId, 'redactions', { corrects, field, reason: 'a name' })).status, field).to.equal(
         200,
       );
-    const file = await shop.reader.file(job.jobId);
-    expect([file.vehicle.name, file.job.wants, file.torques[0]?.wrench, file.cameWith[0]?.partNumber]).to.deep.equal(
+    const records = await shop.reader.file(job.jobId);
+    expect([records.vehicle.name, records.job.wants, records.torques[0]?.wrench, records.cameWith[0]?.partNumber]).to.deep.equal(
       Array(4).fill(BLACKED),
     );
   });

@@ -1,5 +1,5 @@
 import { deriveJob } from '@dauer/core/job';
-import type { JobFile } from '@dauer/core/ledger';
+import type { JobRecords } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
@@ -29,10 +29,10 @@ describe('records', () => {
   after(() => shop.close());
 
   it('finds every article of the layout in its place at book-in', async () => {
-    const file = await shop.reader.file(car.jobId);
-    const articles = file.layout.slots.filter((s) => file.partEvents.some((e) => e.slotId === s.id));
+    const records = await shop.reader.file(car.jobId);
+    const articles = records.layout.slots.filter((s) => records.partEvents.some((e) => e.slotId === s.id));
     expect(articles.map((s) => s.kind)).to.include.members(['rotor', 'caliper', 'piston', 'hose', 'master_cylinder', 'servo']);
-    expect(file.parts).to.have.length(file.partEvents.length);
+    expect(records.parts).to.have.length(records.partEvents.length);
   });
 
   it('keeps what was typed, its unit and its resolution beside the canonical value', async () => {
@@ -49,8 +49,8 @@ describe('records', () => {
     const again = await shop.technician.ask<{ status: string; record: object }>('POST', `/api/jobs/${car.jobId}/readings`, body);
     expect([first.body.status, again.body.status]).to.deep.equal(['stored', 'already_stored']);
     expect(again.body.record).to.deep.equal(first.body.record);
-    const file = await shop.reader.file(car.jobId);
-    expect(file.readings.filter((r) => r.id === body.id)).to.have.length(1);
+    const records = await shop.reader.file(car.jobId);
+    expect(records.readings.filter((r) => r.id === body.id)).to.have.length(1);
   });
 
   it('refuses another figure under the same id, and keeps the first', async () => {
@@ -171,8 +171,8 @@ describe('records', () => {
 
   it('a set taken on the wrong side is moved, never to a place of another kind, and the part’s life follows', async () => {
     const here = await bookIn(shop.technician, 'coupe_disc_disc_tandem_servo');
-    const file = await shop.technician.file(here.jobId);
-    const partAt = (slotId: string): string => file.partEvents.find((e) => e.slotId === slotId)!.partId;
+    const records = await shop.technician.file(here.jobId);
+    const partAt = (slotId: string): string => records.partEvents.find((e) => e.slotId === slotId)!.partId;
     const [left, right] = [here.slot('rotor', 'FL'), here.slot('rotor', 'FR')];
     const set = await shop.technician.event<'sets'>(here.jobId, 'sets', {
       slotId: left,
@@ -221,9 +221,9 @@ describe('records', () => {
     const id = v7();
     await shop.technician.event<'readings'>(car.jobId, 'readings', { id, setId, ...at(300), typed: '1.00', unit: 'mm' });
     await shop.technician.event<'takeBacks'>(car.jobId, 'take-backs', { corrects: id });
-    const file = await shop.reader.file(car.jobId);
-    expect(file.readings.some((r) => r.id === id)).to.equal(true);
-    expect(deriveJob(file, new Date().toISOString()).book.retracted.has(id)).to.equal(true);
+    const records = await shop.reader.file(car.jobId);
+    expect(records.readings.some((r) => r.id === id)).to.equal(true);
+    expect(deriveJob(records, new Date().toISOString()).history.retracted.has(id)).to.equal(true);
   });
 
   it('the database itself refuses to change or delete what happened', async () => {
@@ -395,7 +395,7 @@ describe('records', () => {
   });
 
   it('is all there after the process was started again, sessions too', async () => {
-    const before: JobFile = await shop.reader.file(car.jobId);
+    const before: JobRecords = await shop.reader.file(car.jobId);
     await shop.restart();
     expect(await shop.reader.file(car.jobId)).to.deep.equal(before);
   });

@@ -1,6 +1,6 @@
 import { demoStory } from '@dauer/demo';
 import { deriveJob } from '@dauer/core/job';
-import { acceptanceKey, type JobFile } from '@dauer/core/ledger';
+import { acceptanceKey, type JobRecords } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { addStoryPeople, type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, takeIn } from './harness.ts';
@@ -96,8 +96,8 @@ describe('handing back', () => {
   });
 
   it('after it, nothing is added; a repeat of what was there before is still answered', async () => {
-    const file = await shop.reader.file(car.jobId);
-    const known = file.counters[0]!;
+    const records = await shop.reader.file(car.jobId);
+    const known = records.counters[0]!;
     const late = await shop.technician.event<'findings'>(car.jobId, 'findings', {
       slotId: car.slot('hose', 'FL'),
       partId: null,
@@ -108,7 +108,7 @@ describe('handing back', () => {
       settles: null,
     });
     expect([late.status, late.body.code]).to.deep.equal([409, 'released']);
-    const fluid = file.fluidServices[0]!;
+    const fluid = records.fluidServices[0]!;
     const again = await shop.technician.ask<{ status: string }>('POST', `/api/jobs/${car.jobId}/fluid-services`, {
       id: fluid.id,
       happenedAt: fluid.happenedAt,
@@ -120,10 +120,10 @@ describe('handing back', () => {
     });
     expect([again.status, again.body.status]).to.deep.equal([200, 'already_stored']);
     expect(known.km).to.equal(79400);
-    const { id: _id, vehicleId: _vehicle, openedAt: _at, openedBy: _by, ...fields } = file.job;
+    const { id: _id, vehicleId: _vehicle, openedAt: _at, openedBy: _by, ...fields } = records.job;
     const edited = await shop.technician.ask<{ code: string }>('PATCH', `/api/jobs/${car.jobId}`, { ...fields, complaint: 'Never said' });
     expect([edited.status, edited.body.code]).to.deep.equal([409, 'released']);
-    expect((await shop.reader.file(car.jobId)).job.complaint).to.equal(file.job.complaint);
+    expect((await shop.reader.file(car.jobId)).job.complaint).to.equal(records.job.complaint);
   });
 
   it('a new complaint is a new job, which names the old', async () => {
@@ -138,9 +138,9 @@ describe('handing back', () => {
       scopeCorners: ['FL'],
     });
     expect(answer.status).to.equal(200);
-    const file = await shop.reader.file(id);
-    expect(file.pastJobs.map((p) => p.id)).to.deep.equal([car.jobId]);
-    expect(file.fluidServices).to.have.length(1);
+    const records = await shop.reader.file(id);
+    expect(records.pastJobs.map((p) => p.id)).to.deep.equal([car.jobId]);
+    expect(records.fluidServices).to.have.length(1);
   });
 });
 
@@ -188,8 +188,8 @@ describe('the import', () => {
 
   it('a rotor carries its life: a rate of wear from its former figures', async () => {
     const { jobs } = (await shop.reader.ask<{ jobs: { jobId: string; vehicle: { tag: string } }[] }>('GET', '/api/yard')).body;
-    const file: JobFile = await shop.reader.file(jobs.find((j) => j.vehicle.tag === 'V 071')!.jobId);
-    const state = deriveJob(file, new Date().toISOString());
+    const records: JobRecords = await shop.reader.file(jobs.find((j) => j.vehicle.tag === 'V 071')!.jobId);
+    const state = deriveJob(records, new Date().toISOString());
     const rotor = state.components.find((c) => c.slot.kind === 'rotor' && c.slot.corner === 'FL')!;
     const thickness = rotor.judged.find((j) => j.characteristic.id === 'rotor_thickness')!;
     expect(thickness.wear?.pointsUsed).to.equal(2);
@@ -200,8 +200,8 @@ describe('the import', () => {
   });
 
   it('a tag is bound once', async () => {
-    const file = await shop.reader.file((await shop.reader.ask<{ jobs: { jobId: string }[] }>('GET', '/api/yard')).body.jobs[0]!.jobId);
-    const [first, second] = file.parts.filter((p) => p.tag === null);
+    const records = await shop.reader.file((await shop.reader.ask<{ jobs: { jobId: string }[] }>('GET', '/api/yard')).body.jobs[0]!.jobId);
+    const [first, second] = records.parts.filter((p) => p.tag === null);
     const bind = (id: string, tag: string) =>
       shop.technician.ask<{ code: string; tag: string }>('POST', `/api/parts/${id}/tag`, { tag, partNumber: null });
     expect((await bind(first!.id, 'P 7000')).body.tag).to.equal('P 7000');

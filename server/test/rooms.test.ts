@@ -1,6 +1,6 @@
 import { fluidVerdict } from '@dauer/core/history';
 import { deriveJob } from '@dauer/core/job';
-import type { JobFile } from '@dauer/core/ledger';
+import type { JobRecords } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, limitBody as limit, openShop, type Shop } from './harness.ts';
@@ -16,8 +16,8 @@ interface PartFacts {
 describe('parts', () => {
   let shop: Shop;
   let car: Booked;
-  let file: JobFile;
-  const partAt = (slotId: string): string => file.partEvents.find((e) => e.slotId === slotId)!.partId;
+  let records: JobRecords;
+  const partAt = (slotId: string): string => records.partEvents.find((e) => e.slotId === slotId)!.partId;
   const log = (partId: string, kind: 'removed' | 'sent' | 'returned' | 'fitted', slotId: string | null, note = '') =>
     shop.technician.event<'partEvents'>(car.jobId, 'part-events', { partId, kind, slotId, note, temporary: false, part: null });
   const look = async (partId: string): Promise<PartFacts> => (await shop.reader.ask<PartFacts>('GET', `/api/parts/${partId}`)).body;
@@ -26,7 +26,7 @@ describe('parts', () => {
   before(async () => {
     shop = await openShop();
     car = await bookIn(shop.technician);
-    file = await shop.reader.file(car.jobId);
+    records = await shop.reader.file(car.jobId);
   });
   after(() => shop.close());
 
@@ -198,9 +198,9 @@ describe('the yard', () => {
 
   it('says what waits, what runs and how far a vehicle may be moved', async () => {
     const car = await bookIn(shop.technician);
-    const file = await shop.reader.file(car.jobId);
+    const records = await shop.reader.file(car.jobId);
     const slot = car.slot('rotor', 'FL');
-    const partId = file.partEvents.find((e) => e.slotId === slot)!.partId;
+    const partId = records.partEvents.find((e) => e.slotId === slot)!.partId;
     for (const [kind, note] of [
       ['removed', ''],
       ['sent', 'to the turner'],
@@ -260,8 +260,8 @@ describe('the yard', () => {
 
   it('a bleeder taken back is a bleeder not done', async () => {
     const [job] = (await yard()).jobs.filter((j) => j.waits.length === 0);
-    const file = await shop.reader.file(job!.jobId);
-    await shop.technician.event<'takeBacks'>(job!.jobId, 'take-backs', { corrects: file.bleedPulls[0]!.id });
+    const records = await shop.reader.file(job!.jobId);
+    await shop.technician.event<'takeBacks'>(job!.jobId, 'take-backs', { corrects: records.bleedPulls[0]!.id });
     expect((await yard()).fluid[0]?.why).to.include('half done');
   });
 });

@@ -63,7 +63,7 @@ describe('tracing', () => {
     expect(kept.body).to.have.length(1);
     expect((await take(shop.lead, prior)).body).to.deep.equal(kept.body);
     expect((await record()).priors.map((p) => [p.fault, p.times])).to.deep.equal([['piston_seized', 2.5]]);
-    const file = await shop.reader.file(car.jobId);
-    expect(file.priors.map((p) => p.times)).to.deep.equal([2.5]);
+    const records = await shop.reader.file(car.jobId);
+    expect(records.priors.map((p) => p.times)).to.deep.equal([2.5]);
   });
 });

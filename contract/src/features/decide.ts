@@ -2,5 +2,5 @@ import { eventEndpoint } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 
 export const decide = {
-  decide: eventEndpoint('decide', EVENTS.decisions, 'decisions', 'Decides about a part'),
+  recordDecision: eventEndpoint('decide', EVENTS.decisions, 'decisions', 'Decides about a part'),
 };

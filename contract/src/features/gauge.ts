@@ -17,8 +17,8 @@ const entry = entryFields.extend({ enteredBy: id, enteredAt: instant }).meta({ i
 export const gauge = {
   beginSet: eventEndpoint('gauge', EVENTS.sets, 'sets', 'Begins a set of readings'),
   moveSet: eventEndpoint('gauge', EVENTS.setMoves, 'set-moves', 'Says that a set was taken at another place'),
-  takeReading: eventEndpoint('gauge', EVENTS.readings, 'readings', 'Takes a reading'),
-  find: eventEndpoint('gauge', EVENTS.findings, 'findings', 'Notes a finding'),
+  recordReading: eventEndpoint('gauge', EVENTS.readings, 'readings', 'Takes a reading'),
+  recordFinding: eventEndpoint('gauge', EVENTS.findings, 'findings', 'Notes a finding'),
   findingEntries: endpoint({
     ...none,
     feature: 'gauge',

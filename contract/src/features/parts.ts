@@ -14,7 +14,7 @@ const partFacts = z.object({
   where: z.enum(['slot', 'shelf', 'away', 'scrap', 'unknown']),
 });
 export const parts = {
-  logPart: eventEndpoint('parts', EVENTS.partEvents, 'part-events', 'Records what happened to a part'),
+  recordPartEvent: eventEndpoint('parts', EVENTS.partEvents, 'part-events', 'Records what happened to a part'),
 
   correctPart: eventEndpoint('parts', EVENTS.partCorrections, 'part-corrections', 'Says that two articles are one, or one is two'),
 

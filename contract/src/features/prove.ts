@@ -9,7 +9,7 @@ import * as t from '../entities.ts';
 export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
 
 export const prove = {
-  prove: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),
+  recordProof: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),
   accept: eventEndpoint('prove', EVENTS.acceptances, 'acceptances', 'Accepts what blocks, by name and with a reason'),
   answerAfterCare: eventEndpoint('prove', EVENTS.afterCares, 'after-cares', 'Answers an item of after-care'),
   amend: eventEndpoint('prove', EVENTS.amendments, 'amendments', 'Adds to the record of a job handed back'),

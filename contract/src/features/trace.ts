@@ -26,8 +26,8 @@ const loopCase = z.object({
 });
 
 export const trace = {
-  observe: eventEndpoint('trace', EVENTS.observations, 'observations', 'Notes an observation'),
-  lookForCause: eventEndpoint(
+  recordObservation: eventEndpoint('trace', EVENTS.observations, 'observations', 'Notes an observation'),
+  recordCauseLook: eventEndpoint(
     'trace',
     EVENTS.causeLooks,
     'cause-looks',

@@ -1,4 +1,4 @@
-import type { Kind } from '../quantity/units.ts';
+import type { QuantityKind } from '../quantity/units.ts';
 
 /** Kinds of gauge, and what is taken of one when nothing is known of it. */
 export type GaugeKind =
@@ -46,7 +46,7 @@ export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
 export const GAUGE_KINDS = Object.keys(GAUGE_KIND_NAME) as readonly GaugeKind[];
 
 /** The quantity that each kind of gauge takes: none of another quantity is accepted for a figure. */
-export const GAUGE_QUANTITY: Readonly<Record<GaugeKind, Kind>> = {
+export const GAUGE_QUANTITY: Readonly<Record<GaugeKind, QuantityKind>> = {
   micrometer: 'length',
   bore_gauge: 'length',
   dial: 'length',

@@ -6,7 +6,7 @@ export type { Need } from './measured/types.ts';
 import type { OptionId } from './repairOptions.ts';
 
 /** One line of the programme: of a kind of component, as found or after what is done with it. */
-export interface ProgrammeLine {
+export interface ProgrammeItem {
   readonly kind: ComponentKind;
   readonly done: 'found' | OptionId;
   readonly measurement: MeasurementId;
@@ -20,11 +20,11 @@ export interface ProgrammeLine {
 }
 
 /** What has to be gauged on each kind of component. Source: handbook 15, Scope and programme; 20. */
-export const PROGRAMME: readonly ProgrammeLine[] = MEASUREMENT_IDS.flatMap((measurement) => {
+export const PROGRAMME: readonly ProgrammeItem[] = MEASUREMENT_IDS.flatMap((measurement) => {
   const { least, programme = [] } = MEASUREMENTS[measurement];
   return programme.flatMap((rule) =>
     rule.of.flatMap((kind) =>
-      rule.done.map((done): ProgrammeLine => {
+      rule.done.map((done): ProgrammeItem => {
         const phase = rule.phase ?? (done === 'found' ? 'as_found' : 'as_fitted');
         return { kind, done, measurement, need: rule.need ?? 'required', least, phase, or: (rule.or ?? null) as MeasurementId | null };
       }),
@@ -55,9 +55,9 @@ const LOOKED_AT: readonly ComponentKind[] = [
 /** The lines of a kind of component, as found or after what was done. */
 export function programmeFor(
   kind: ComponentKind,
-  done: ProgrammeLine['done'],
-  programme: readonly ProgrammeLine[] = PROGRAMME,
-): ProgrammeLine[] {
+  done: ProgrammeItem['done'],
+  programme: readonly ProgrammeItem[] = PROGRAMME,
+): ProgrammeItem[] {
   return programme.filter((p) => p.kind === kind && p.done === done);
 }
 

@@ -1,6 +1,6 @@
 import type { EventBase } from '../ledger/eventBase.ts';
 import { listsWhere } from '../ledger/families.ts';
-import { type JobFile, withEvents } from '../ledger/jobFile.ts';
+import { type JobRecords, withEvents } from '../ledger/jobRecords.ts';
 import type { LimitVersion } from '../verdict/limits.ts';
 
 /**
@@ -8,18 +8,18 @@ import type { LimitVersion } from '../verdict/limits.ts';
  * What was handed back is derived from this, so that nothing found later can change what was handed back.
  * @param instant ISO 8601 UTC
  */
-export function fileAsOf(file: JobFile, instant: string): JobFile {
+export function fileAsOf(records: JobRecords, instant: string): JobRecords {
   const until = <T extends EventBase>(events: readonly T[]): T[] =>
     events.filter((e) => e.happenedAt <= instant && e.recordedAt <= instant);
   const ofTheTime = listsWhere((f) => f.late === 'late');
   return {
-    ...withEvents(file, ofTheTime, until),
-    layoutRevisions: file.layoutRevisions.filter((r) => r.enteredAt <= instant),
-    priors: file.priors.filter((p) => p.enteredAt <= instant),
-    limits: limitsAsOf(file.limits, instant),
-    callBacks: file.callBacks.filter((c) => c.enteredAt <= instant),
-    gauges: file.gauges.filter((g) => g.enteredAt <= instant),
-    pastJobs: file.pastJobs.filter((j) => j.openedAt <= instant),
+    ...withEvents(records, ofTheTime, until),
+    layoutRevisions: records.layoutRevisions.filter((r) => r.enteredAt <= instant),
+    priors: records.priors.filter((p) => p.enteredAt <= instant),
+    limits: limitsAsOf(records.limits, instant),
+    callBacks: records.callBacks.filter((c) => c.enteredAt <= instant),
+    gauges: records.gauges.filter((g) => g.enteredAt <= instant),
+    pastJobs: records.pastJobs.filter((j) => j.openedAt <= instant),
   };
 }
 

@@ -1,6 +1,6 @@
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import type { Reduced } from '../metrology/reduce.ts';
-import type { Book } from './book.ts';
+import type { JobHistory } from './jobHistory.ts';
 
 /** A safety figure this near to its limit, in expanded uncertainties, asks for a second measure. */
 const SECOND_WITHIN = 2;
@@ -14,9 +14,9 @@ export function asksForSecond(gravity: 'safety' | 'function', room: number | nul
 }
 
 /** The blind second measure of a set: the newest by another person, of the same part, place, phase and job. */
-export function blindRemeasurementOf(book: Book, set: ReadingSet): ReadingSet | null {
+export function blindRemeasurementOf(history: JobHistory, set: ReadingSet): ReadingSet | null {
   return (
-    book.sets.findLast(
+    history.sets.findLast(
       (s) =>
         s.blind &&
         s.jobId === set.jobId &&
@@ -25,7 +25,7 @@ export function blindRemeasurementOf(book: Book, set: ReadingSet): ReadingSet | 
         s.measurement === set.measurement &&
         s.phase === set.phase &&
         s.authorId !== set.authorId &&
-        book.taken(s).length > 0,
+        history.taken(s).length > 0,
     ) ?? null
   );
 }

@@ -1,7 +1,7 @@
 import type { EventBase } from '../ledger/eventBase.ts';
 import { familyOf, listsWhere } from '../ledger/families.ts';
-import { type JobFile, withEvents } from '../ledger/jobFile.ts';
-import { standing, retractedIds } from '../ledger/retraction.ts';
+import { type JobRecords, withEvents } from '../ledger/jobRecords.ts';
+import { activeEvents, retractedIds } from '../ledger/retraction.ts';
 
 /** An event that came in after the hand-back of its job, and happened before it. */
 export interface LateEvent {
@@ -24,29 +24,29 @@ export function writtenUpLater(e: Pick<EventBase, 'happenedAt' | 'recordedAt'>):
  * What came in after the hand-back and happened before it: kept, marked, and answered by an amendment that names it.
  * The record itself stays as it was.
  */
-export function lateEvents(file: JobFile): LateEvent[] {
-  const { release } = file;
+export function lateEvents(records: JobRecords): LateEvent[] {
+  const { release } = records;
   if (!release) return [];
-  const retracted = retractedIds(file.takeBacks);
-  const named = new Set(standing(file.amendments, retracted).map((a) => a.corrects));
-  const families = listsWhere((f) => f.late === 'late').map((k): [string, readonly EventBase[]] => [familyOf(k).label, file[k]]);
+  const retracted = retractedIds(records.takeBacks);
+  const named = new Set(activeEvents(records.amendments, retracted).map((a) => a.corrects));
+  const families = listsWhere((f) => f.late === 'late').map((k): [string, readonly EventBase[]] => [familyOf(k).label, records[k]]);
   return families
     .flatMap(([what, events]) =>
       events
-        .filter((e) => e.jobId === file.job.id && e.happenedAt <= release.releasedAt && e.recordedAt > release.releasedAt)
+        .filter((e) => e.jobId === records.job.id && e.happenedAt <= release.releasedAt && e.recordedAt > release.releasedAt)
         .map((event) => ({ event, what, answered: named.has(event.id) })),
     )
     .sort((a, b) => (a.event.happenedAt < b.event.happenedAt ? -1 : 1));
 }
 
 /** The file as it would have stood at the hand-back, had nothing come late. */
-export function fileWithLate(file: JobFile): JobFile {
-  const at = file.release?.releasedAt;
-  if (at === undefined) return file;
+export function fileWithLate(records: JobRecords): JobRecords {
+  const at = records.release?.releasedAt;
+  if (at === undefined) return records;
   const intime = <T extends EventBase>(list: readonly T[]): T[] =>
-    list.map((e) => (e.jobId === file.job.id && e.recordedAt > at && e.happenedAt <= at ? { ...e, recordedAt: at } : e));
+    list.map((e) => (e.jobId === records.job.id && e.recordedAt > at && e.happenedAt <= at ? { ...e, recordedAt: at } : e));
   return withEvents(
-    file,
+    records,
     listsWhere((f) => f.late === 'late'),
     intime,
   );

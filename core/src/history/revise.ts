@@ -1,7 +1,7 @@
 import { compareLayouts } from '../layout/compare.ts';
 import { type Layout, type Slot } from '../layout/graph.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
-import { standing, retractedIds } from '../ledger/retraction.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
+import { activeEvents, retractedIds } from '../ledger/retraction.ts';
 
 /** Why a revision cannot be taken, and the places concerned: they would be of another kind, something is still put in, or something is on record. */
 export interface RevisionBlock {
@@ -15,23 +15,23 @@ export interface RevisionBlock {
  * to come out. No place may turn into one of another kind: what was recorded there would be of another thing.
  * Source: handbook 15, Layout revision.
  */
-export function revisionBlocks(file: JobFile, after: Layout, revision: 'correction' | 'conversion'): RevisionBlock[] {
-  const { removed } = compareLayouts(file.layout, after);
-  const was = new Map(file.layout.slots.map((s) => [s.id, s]));
+export function revisionBlocks(records: JobRecords, after: Layout, revision: 'correction' | 'conversion'): RevisionBlock[] {
+  const { removed } = compareLayouts(records.layout, after);
+  const was = new Map(records.layout.slots.map((s) => [s.id, s]));
   const turned = after.slots.filter((s) => (was.get(s.id)?.kind ?? s.kind) !== s.kind);
-  const retracted = retractedIds(file.takeBacks);
-  const out = new Set(standing(file.takenOuts, retracted).map((t) => t.putInId));
-  const stillIn = standing(file.putIns, retracted).filter((p) => !out.has(p.id));
+  const retracted = retractedIds(records.takeBacks);
+  const out = new Set(activeEvents(records.takenOuts, retracted).map((t) => t.putInId));
+  const stillIn = activeEvents(records.putIns, retracted).filter((p) => !out.has(p.id));
   const at = (events: readonly { readonly slotId: string | null }[]): Set<string | null> => new Set(events.map((e) => e.slotId));
   const recordedSlots = at([
-    ...standing(file.sets, retracted),
-    ...standing(file.findings, retracted),
-    ...standing(file.decisions, retracted),
-    ...standing(file.operations, retracted),
-    ...standing(file.torques, retracted),
-    ...standing(file.bleedPulls, retracted),
-    ...standing(file.jointEvents, retracted),
-    ...standing(file.partEvents, retracted).filter((e) => e.kind !== 'found'),
+    ...activeEvents(records.sets, retracted),
+    ...activeEvents(records.findings, retracted),
+    ...activeEvents(records.decisions, retracted),
+    ...activeEvents(records.operations, retracted),
+    ...activeEvents(records.torques, retracted),
+    ...activeEvents(records.bleedPulls, retracted),
+    ...activeEvents(records.jointEvents, retracted),
+    ...activeEvents(records.partEvents, retracted).filter((e) => e.kind !== 'found'),
   ]);
   const block = (cause: RevisionBlock['cause'], slots: readonly Slot[]): RevisionBlock[] => (slots.length === 0 ? [] : [{ cause, slots }]);
   const plugged = removed.filter((s) => stillIn.some((p) => p.slotId === s.id));

@@ -1,12 +1,12 @@
 import type { Operation } from '../ledger/families/operations.ts';
-import type { Book } from './book.ts';
+import type { JobHistory } from './jobHistory.ts';
 
 export type OperationState = 'open' | 'running' | 'stopped' | 'done';
 
 /** Where an operation stands: by its newest event. */
-export function operationState(book: Book, operationId: string): OperationState {
-  const last = book
-    .stand(book.file.operationEvents)
+export function operationState(history: JobHistory, operationId: string): OperationState {
+  const last = history
+    .active(history.records.operationEvents)
     .filter((e) => e.operationId === operationId)
     .at(-1);
   if (!last) return 'open';
@@ -19,16 +19,16 @@ export function operationState(book: Book, operationId: string): OperationState 
  * @returns each with its start and the whole minutes since
  */
 export function runningOperations(
-  book: Book,
+  history: JobHistory,
   today: string,
 ): { readonly operation: Operation; readonly since: string; readonly minutes: number }[] {
-  return book
-    .stand(book.file.operations)
-    .filter((o) => operationState(book, o.id) === 'running')
+  return history
+    .active(history.records.operations)
+    .filter((o) => operationState(history, o.id) === 'running')
     .map((operation) => {
       const since =
-        book
-          .stand(book.file.operationEvents)
+        history
+          .active(history.records.operationEvents)
           .filter((e) => e.operationId === operation.id)
           .at(-1)?.happenedAt ?? today;
       return { operation, since, minutes: Math.max(0, Math.floor((Date.parse(today) - Date.parse(since)) / 60000)) };

@@ -1,6 +1,6 @@
 import type { PartCorrection } from '../ledger/families/partCorrections.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
-import { standing } from '../ledger/retraction.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
+import { activeEvents } from '../ledger/retraction.ts';
 
 interface OfPart {
   readonly partId: string | null;
@@ -25,8 +25,8 @@ export function byOneName<T extends OfPart>(corrections: readonly PartCorrection
  * @param gone ids of what has been taken back
  * Source: handbook 15, Corrections.
  */
-export function withOneName(file: JobFile, retracted: ReadonlySet<string>): JobFile {
-  return standing(file.partCorrections, retracted).reduce((acc, c) => {
+export function withOneName(records: JobRecords, retracted: ReadonlySet<string>): JobRecords {
+  return activeEvents(records.partCorrections, retracted).reduce((acc, c) => {
     const heed = <T extends OfPart>(list: readonly T[]): T[] => list.map((e) => ({ ...e, partId: named(c, e) }));
     return {
       ...acc,
@@ -36,5 +36,5 @@ export function withOneName(file: JobFile, retracted: ReadonlySet<string>): JobF
       findings: heed(acc.findings),
       decisions: heed(acc.decisions),
     };
-  }, file);
+  }, records);
 }

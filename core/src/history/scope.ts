@@ -1,7 +1,7 @@
 import type { Stage } from '../catalogue/stages.ts';
 import { type Layout, type Slot, pathFromMaster } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
-import type { Job, JobKind } from '../ledger/jobRecords.ts';
+import type { Job, JobKind } from '../ledger/job.ts';
 
 /** What a kind of job takes in, and which stages it has. */
 export interface KindOfJob {

@@ -3,4 +3,4 @@ export type { Evidence, Network } from './faultNetwork.ts';
 export { expectedInfoGain, type NetworkCheck } from './nextCheck.ts';
 export { conditionOnAnyFault, infer } from './noisyOr.ts';
 export { seededUniform } from './seededUniform.ts';
-export { likelyWord, weigh, type WeighedCheck, type Diagnosis } from './weigh.ts';
+export { likelyWord, diagnose, type RatedCheck, type Diagnosis } from './diagnose.ts';

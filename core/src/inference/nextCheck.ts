@@ -24,8 +24,8 @@ interface Outcome {
 export interface Worth {
   readonly check: NetworkCheck;
   /** Expected drop of the summed entropy of the faults' posteriors, bits. */
-  readonly drop: number;
-  readonly dropPerMinute: number;
+  readonly entropyDrop: number;
+  readonly entropyDropPerMinute: number;
   /**
    * False where it settles more at once than can be gone through: the drop is then the sum of what each thing would say by
    * itself, and the outcomes are nothing seen and single things seen, whatever else is.
@@ -212,13 +212,13 @@ export function expectedInfoGain(network: Network, evidence: Evidence, checks: r
         );
         const likeliest = singles.map((x) => x.seen).sort((a, b) => b.probability - a.probability);
         const outcomes = [weighed.none(open), ...likeliest.slice(0, MAX_SINGLE)];
-        return [{ check, drop, dropPerMinute: drop / check.minutes, exact: false, outcomes }];
+        return [{ check, entropyDrop: drop, entropyDropPerMinute: drop / check.minutes, exact: false, outcomes }];
       }
       const outcomes = weighed.outcomes(open);
       const drop = before - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
-      return [{ check, drop, dropPerMinute: drop / check.minutes, exact: true, outcomes }];
+      return [{ check, entropyDrop: drop, entropyDropPerMinute: drop / check.minutes, exact: true, outcomes }];
     })
     .map((w, i) => ({ w, i }))
-    .sort((a, b) => b.w.dropPerMinute - a.w.dropPerMinute || a.i - b.i)
+    .sort((a, b) => b.w.entropyDropPerMinute - a.w.entropyDropPerMinute || a.i - b.i)
     .map(({ w }) => w);
 }

@@ -3,18 +3,18 @@ import { proofItems } from '../catalogue/proofItems.ts';
 import { STAGES, type Stage } from '../catalogue/stages.ts';
 import { type Obligation, isAccepted, isDuty } from '../ledger/obligation.ts';
 import { fileAsOf } from '../history/asOf.ts';
-import { type Book, openBook } from '../history/book.ts';
+import { type JobHistory, openHistory } from '../history/jobHistory.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../history/scope.ts';
 import { type Component, deriveComponent } from '../judging/components.ts';
 import { consequencesOf } from '../stages/gauge/consequences.ts';
 import { isHydraulic } from '../layout/graph.ts';
-import { areLoose } from '../layout/looseUnits.ts';
+import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { Observation } from '../ledger/families/observations.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
 import { retractedIds } from '../ledger/retraction.ts';
 import { voidedJobs } from '../ledger/voided.ts';
 import { type ControlLock, lockedItem } from '../readiness/pedalLock.ts';
-import { openStanding } from '../readiness/stands.ts';
+import { openProofStatus } from '../readiness/proofStatus.ts';
 import { bleedObligations } from '../stages/bleed/obligations.ts';
 import { bookinObligations } from '../stages/bookin/obligations.ts';
 import { decideObligations } from '../stages/decide/obligations.ts';
@@ -47,10 +47,10 @@ interface StageState {
 
 /** A job as it stands. Everything in it follows from the file. */
 export interface JobState {
-  readonly file: JobFile;
-  readonly book: Book;
+  readonly records: JobRecords;
+  readonly history: JobHistory;
   readonly components: readonly Component[];
-  readonly situation: RuleContext;
+  readonly context: RuleContext;
   readonly obligations: readonly Obligation[];
   readonly stages: readonly StageState[];
   /** Earliest stage with something open, else waiting; null when all is done. */
@@ -69,27 +69,27 @@ export interface JobState {
 }
 
 /** Newest answer to every observation, by its key. */
-export function observationAnswers(book: Book): Map<string, Observation> {
+export function observationAnswers(history: JobHistory): Map<string, Observation> {
   const answers = new Map<string, Observation>();
-  for (const o of book.stand(book.file.observations)) answers.set(observationKey(o.code, o.corner), o);
+  for (const o of history.active(history.records.observations)) answers.set(observationKey(o.code, o.corner), o);
   return answers;
 }
 
-function accept(list: readonly Obligation[], book: Book): Obligation[] {
-  const accepted = new Set(book.stand(book.file.acceptances).map((a) => a.obligation));
+function accept(list: readonly Obligation[], history: JobHistory): Obligation[] {
+  const accepted = new Set(history.active(history.records.acceptances).map((a) => a.obligation));
   return list.map((o) =>
     o.state === 'open' && o.acceptBy !== null && isAccepted(o, accepted) ? { ...o, state: 'closed' as const, why: REASON.accepted } : o,
   );
 }
 
 /** Why a job has no use for a stage: by its kind, or by what it is about. */
-function withoutStage(stage: Stage, { layout, job }: JobFile, hydraulic: boolean): NotApplicable | null {
-  if (areLoose(layout) && (stage === 'trace' || stage === 'bleed')) return { kind: 'units_alone' };
+function withoutStage(stage: Stage, { layout, job }: JobRecords, hydraulic: boolean): NotApplicable | null {
+  if (isStandalone(layout) && (stage === 'trace' || stage === 'bleed')) return { kind: 'units_alone' };
   if (stage === 'bleed' && !hydraulic) return { kind: 'no_fluid' };
   return KIND_OF_JOB[job.kind].without.includes(stage) ? { kind: 'kind_of_job', of: job.kind } : null;
 }
 
-function stageStates(obligations: readonly Obligation[], hydraulic: boolean, file: JobFile): StageState[] {
+function stageStates(obligations: readonly Obligation[], hydraulic: boolean, records: JobRecords): StageState[] {
   const states: StageState[] = [];
   for (const stage of STAGES) {
     const mine = obligations.filter((o) => o.stage === stage);
@@ -99,7 +99,7 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean, fil
     const closed = count('closed') + count('put_off');
     const before = states.findLast((s) => s.open + s.waiting > 0 || s.waitsFor !== null);
     const later = stage === 'rebuild' || stage === 'bleed' || stage === 'prove';
-    const notApplicable = mine.length === 0 ? withoutStage(stage, file, hydraulic) : null;
+    const notApplicable = mine.length === 0 ? withoutStage(stage, records, hydraulic) : null;
     const waitsFor = notApplicable === null && later && before !== undefined && closed === 0 ? before.stage : null;
     states.push({ stage, open, waiting, closed, all: mine.length, waitsFor, notApplicable });
   }
@@ -108,7 +108,7 @@ function stageStates(obligations: readonly Obligation[], hydraulic: boolean, fil
 
 /** A job's records, opened at the instant at which the job is looked at. */
 export interface OpenedJob {
-  readonly book: Book;
+  readonly history: JobHistory;
   /** Instant, ISO 8601: now, or that of the hand-back. */
   readonly at: string;
 }
@@ -118,9 +118,9 @@ export interface OpenedJob {
  * @param given everything known of the job
  * @param today instant, ISO 8601
  */
-export function openJob(records: JobFile, today: string): OpenedJob {
+export function openJob(records: JobRecords, today: string): OpenedJob {
   const at = records.release?.releasedAt ?? today;
-  return { book: openBook(records.release ? fileAsOf(records, at) : records), at };
+  return { history: openHistory(records.release ? fileAsOf(records, at) : records), at };
 }
 
 /**
@@ -129,34 +129,34 @@ export function openJob(records: JobFile, today: string): OpenedJob {
  * @param today instant, ISO 8601
  * Source: handbook 15, Obligations and stage.
  */
-export function deriveJob(records: JobFile, today: string): JobState {
+export function deriveJob(records: JobRecords, today: string): JobState {
   return deriveOpened(openJob(records, today));
 }
 
 /** Derives where an opened job stands. */
-export function deriveOpened({ book, at }: OpenedJob): JobState {
-  const { file } = book;
-  const voided = voidedJobs(file.voids, retractedIds(file.takeBacks)).has(file.job.id);
-  const components = file.layout.slots.map((slot) => deriveComponent(book, slot, at));
-  const hydraulic = isHydraulic(file.layout);
-  const answers = observationAnswers(book);
+export function deriveOpened({ history, at }: OpenedJob): JobState {
+  const { records } = history;
+  const voided = voidedJobs(records.voids, retractedIds(records.takeBacks)).has(records.job.id);
+  const components = records.layout.slots.map((slot) => deriveComponent(history, slot, at));
+  const hydraulic = isHydraulic(records.layout);
+  const answers = observationAnswers(history);
   const seen = [...answers.values()].filter((o) => o.state === 'seen').map(({ code, corner }) => ({ code, corner }));
   const situation: RuleContext = {
-    book,
+    history,
     components,
     answers,
     hydraulic,
     today: at,
-    owed: [...consequencesOf(book, answers, at), ...owedForCauses(book, at)],
-    standing: openStanding(book),
+    owed: [...consequencesOf(history, answers, at), ...owedForCauses(history, at)],
+    proofStatus: openProofStatus(history),
     proofItems: proofItems({
-      complaint: file.job.complaint,
+      complaint: records.job.complaint,
       seen,
       hydraulic,
-      lever: file.layout.slots.some((s) => s.kind === 'hand_lever'),
-      parking: file.layout.slots.some((s) => s.kind === 'parking_lever'),
-      corners: cornersTakenIn(file.job, file.layout),
-      loose: areLoose(file.layout),
+      lever: records.layout.slots.some((s) => s.kind === 'hand_lever'),
+      parking: records.layout.slots.some((s) => s.kind === 'parking_lever'),
+      corners: cornersTakenIn(records.job, records.layout),
+      loose: isStandalone(records.layout),
     }),
   };
   const list = voided
@@ -170,27 +170,27 @@ export function deriveOpened({ book, at }: OpenedJob): JobState {
         ...bleedObligations(situation),
         ...proveObligations(situation),
       ];
-  const obligations = accept(list, book);
-  const stages = stageStates(obligations, hydraulic, file);
+  const obligations = accept(list, history);
+  const stages = stageStates(obligations, hydraulic, records);
   const current = stages.find((s) => s.open > 0) ?? stages.find((s) => s.waiting > 0) ?? null;
   const verdicts = components.filter((c) => c.inScope).map((c) => c.verdict);
   const counts: Record<Verdict, number> = { holds: 0, watch: 0, no_limit: 0, not_gauged: 0, cant_tell: 0, past: 0 };
   for (const v of verdicts) if (v) counts[v] += 1;
   return {
-    file,
-    book,
+    records,
+    history,
     voided,
     components,
-    situation,
+    context: situation,
     obligations,
     stages,
     stage: current?.stage ?? null,
     share: current && current.all > 0 ? current.closed / current.all : 1,
     verdict: worst(verdicts.filter((v): v is Verdict => v !== null)),
     counts,
-    offers: voided ? [] : accept([yardOffer(obligations, situation.standing, situation.proofItems)], book),
+    offers: voided ? [] : accept([yardOffer(obligations, situation.proofStatus, situation.proofItems)], history),
     blocks: obligations.filter((o) => o.state === 'open' || o.state === 'waiting'),
-    released: file.release !== null,
+    released: records.release !== null,
   };
 }
 
@@ -202,13 +202,13 @@ function openLocks(state: JobState): Set<string> {
 /** The lock that keeps an item of proof from being done now: over what its control reaches, unless a lead passed it. */
 export function itemLock(state: JobState, item: string): ControlLock | null {
   const locked = openLocks(state);
-  return lockedItem(item, state.situation.standing.locks, (c) => !locked.has(c.slotId));
+  return lockedItem(item, state.context.proofStatus.locks, (c) => !locked.has(c.slotId));
 }
 
 /** The lock that keeps a place from being put under pressure now: of a control that reaches it, unless a lead passed it. */
 export function placeLock(state: JobState, slotId: string): ControlLock | null {
   const locked = openLocks(state);
-  return state.situation.standing.locks.find((l) => l.control.reach.has(slotId) && locked.has(l.control.slotId)) ?? null;
+  return state.context.proofStatus.locks.find((l) => l.control.reach.has(slotId) && locked.has(l.control.slotId)) ?? null;
 }
 
 /** What can be done on a job now, in the order of the stages: open, and not in a stage that waits for an earlier one. */

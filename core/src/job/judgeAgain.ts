@@ -1,7 +1,7 @@
 import { fileAsOf } from '../history/asOf.ts';
 import { fileWithLate } from '../history/late.ts';
 import { placeName } from '../layout/graph.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { judgedOtherwise } from '../wording/en/jobs.ts';
 import { type JobState, deriveJob } from './job.ts';
@@ -30,11 +30,11 @@ function verdictsOf(state: JobState): Map<string, { place: string; characteristi
  * @returns what falls differently; none for a job that is still open, which is judged by today's book anyway
  * Source: handbook 15, Subjects, limits, basis.
  */
-export function judgeAgain(file: JobFile, today: string): JudgedOtherwise[] {
-  if (!file.release) return [];
-  const then = deriveJob(file, today);
-  const events = fileAsOf(file, file.release.releasedAt);
-  return differing(then, deriveJob({ ...events, limits: file.limits, gauges: file.gauges, release: null }, today));
+export function judgeAgain(records: JobRecords, today: string): JudgedOtherwise[] {
+  if (!records.release) return [];
+  const then = deriveJob(records, today);
+  const events = fileAsOf(records, records.release.releasedAt);
+  return differing(then, deriveJob({ ...events, limits: records.limits, gauges: records.gauges, release: null }, today));
 }
 
 /** Figures judged otherwise in one state than in the other. */
@@ -56,10 +56,10 @@ export interface LateWeight {
 }
 
 /** Weighs what came in late against the record; the record stays as it was. */
-export function weighLate(file: JobFile, today: string): LateWeight {
-  if (!file.release) return { figures: [], blocks: [] };
-  const then = deriveJob(file, today);
-  const now = deriveJob(fileWithLate(file), today);
+export function weighLate(records: JobRecords, today: string): LateWeight {
+  if (!records.release) return { figures: [], blocks: [] };
+  const then = deriveJob(records, today);
+  const now = deriveJob(fileWithLate(records), today);
   const known = new Set(then.blocks.map((b) => b.key));
   const worse = now.components.flatMap((c) => {
     const was = then.components.find((x) => x.slot.id === c.slot.id)?.verdict ?? null;

@@ -2,7 +2,7 @@ import { measurement } from '../catalogue/measurements.ts';
 import { slotById } from '../layout/graph.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import { EVENT_LISTS, type EventList, familyOf } from '../ledger/families.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
 import { DomainError } from '../quantity/domainError.ts';
 import { STUCK } from '../wording/en/jobs.ts';
 import { type JobState, deriveJob } from './job.ts';
@@ -22,19 +22,19 @@ function sentence(error: unknown): string {
   return STUCK.notUnderstood;
 }
 
-const derives = (file: JobFile, today: string): boolean => {
+const derives = (records: JobRecords, today: string): boolean => {
   try {
-    deriveJob(file, today);
+    deriveJob(records, today);
     return true;
   } catch {
     return false;
   }
 };
 
-function saidOf(file: JobFile, family: EventList, event: EventBase): string {
-  const reading = file.readings.find((r) => r.id === event.id);
-  const set = file.sets.find((s) => s.id === (reading?.setId ?? event.id));
-  const slot = slotById(file.layout, set?.slotId ?? (event as { readonly slotId?: string | null }).slotId ?? '');
+function saidOf(records: JobRecords, family: EventList, event: EventBase): string {
+  const reading = records.readings.find((r) => r.id === event.id);
+  const set = records.sets.find((s) => s.id === (reading?.setId ?? event.id));
+  const slot = slotById(records.layout, set?.slotId ?? (event as { readonly slotId?: string | null }).slotId ?? '');
   // A newer book may have measurements that are not known here.
   const name = set && measurement(set.measurement)?.name;
   return STUCK.record(reading ? { reading: reading.typed } : { family: familyOf(family).label }, name ?? null, slot ?? null);
@@ -47,30 +47,30 @@ const MAX_TRIED = 300;
  * The newest record without which a job can be derived; null where no single one keeps it from being, or all is well.
  * Whole families are left out first, then their events one at a time.
  */
-export function culpritOf(file: JobFile, today: string): Culprit | null {
-  if (derives(file, today)) return null;
+export function culpritOf(records: JobRecords, today: string): Culprit | null {
+  if (derives(records, today)) return null;
   for (const family of EVENT_LISTS) {
-    const all: readonly EventBase[] = file[family];
-    const own = all.filter((e) => e.jobId === file.job.id);
-    const without = (removed: readonly EventBase[]): JobFile => ({ ...file, [family]: all.filter((e) => !removed.includes(e)) });
+    const all: readonly EventBase[] = records[family];
+    const own = all.filter((e) => e.jobId === records.job.id);
+    const without = (removed: readonly EventBase[]): JobRecords => ({ ...records, [family]: all.filter((e) => !removed.includes(e)) });
     if (own.length === 0 || !derives(without(own), today)) continue;
     const found = [...own]
       .reverse()
       .slice(0, MAX_TRIED)
       .find((e) => derives(without([e]), today));
     if (!found) continue;
-    return { id: found.id, authorId: found.authorId, happenedAt: found.happenedAt, what: saidOf(file, family, found) };
+    return { id: found.id, authorId: found.authorId, happenedAt: found.happenedAt, what: saidOf(records, family, found) };
   }
   return null;
 }
 
 /** Derives a job, or says what keeps it from being derived: one job never takes the others along. */
 export function tryJob(
-  file: JobFile,
+  records: JobRecords,
   today: string,
 ): { readonly ok: true; readonly state: JobState } | { readonly ok: false; readonly why: string } {
   try {
-    return { ok: true, state: deriveJob(file, today) };
+    return { ok: true, state: deriveJob(records, today) };
   } catch (error) {
     return { ok: false, why: sentence(error) };
   }

@@ -1,12 +1,12 @@
 import type { ProofItem } from '../catalogue/proofItems.ts';
 import { type Obligation, isDuty, isProofOf, obligation } from '../ledger/obligation.ts';
-import type { Standing } from '../readiness/stands.ts';
+import type { ProofStatus } from '../readiness/proofStatus.ts';
 import { REASON, TITLE } from '../wording/en/duties.ts';
 
 const tail = (id: string): string => id.slice(-6);
 
 /** What a lock and an answer rest on: the places that lock a control and how they stand, and the answer with what ended it. */
-function restsOn(standing: Standing, item: ProofItem | undefined, o: Obligation): string {
+function restsOn(standing: ProofStatus, item: ProofItem | undefined, o: Obligation): string {
   const lock = isDuty(o, 'lock') ? standing.locks.find((l) => l.control.slotId === o.duty.slotId) : undefined;
   if (lock) {
     const places = lock.by.slice(0, 8).map((p) => `${tail(p.slot.id)}${p.cause?.kind.charAt(0) ?? ''}`);
@@ -30,7 +30,7 @@ function restedBefore(inTheWay: readonly Obligation[]): string {
  * What a lead may grant by name while the parking brake is not proved: the yard, with a person and chocks at it. It
  * rests on what stands in the way now, and falls when that changes.
  */
-export function yardOffer(obligations: readonly Obligation[], standing: Standing, items: readonly ProofItem[]): Obligation {
+export function yardOffer(obligations: readonly Obligation[], standing: ProofStatus, items: readonly ProofItem[]): Obligation {
   const inTheWay = obligations.filter((o) => o.state === 'open' && (isDuty(o, 'lock') || isProofOf(o, 'parking')));
   const parking = items.find((i) => i.item === 'parking');
   return obligation({ kind: 'yard' }, TITLE.yard, false, {

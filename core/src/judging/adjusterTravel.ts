@@ -1,5 +1,5 @@
 import type { MeasurementId } from '../catalogue/measurements.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Slot, unitMates } from '../layout/graph.ts';
@@ -124,13 +124,13 @@ export interface AdjusterFacts {
  * Gathers what draws on the adjuster of a pair of shoes: of the wheel's drum, the linings (mean of each shoe), link, cam
  * and adjuster the newest sets; what they were when new from the limit book or as measured beside.
  */
-export function adjusterFacts(book: Book, shoes: Slot): AdjusterFacts {
-  const { layout, vehicle, parts, limits } = book.file;
-  const events = book.stand(book.file.partEvents);
+export function adjusterFacts(history: JobHistory, shoes: Slot): AdjusterFacts {
+  const { layout, vehicle, parts, limits } = history.records;
+  const events = history.active(history.records.partEvents);
   const drumSlot = unitMates(layout, shoes, 'drum')[0];
   const takenAt = (slot: Slot | undefined, id: MeasurementId): readonly Taken[] => {
-    const set = slot && newestSets(book, slot.id, partHere(slot.id, events)).get(id);
-    return set ? book.taken(set) : [];
+    const set = slot && newestSets(history, slot.id, partHere(slot.id, events)).get(id);
+    return set ? history.taken(set) : [];
   };
   const limitOf = (slot: Slot | undefined, id: 'drum_diameter' | 'shoe_lining' | 'shoe_above_rivets') => {
     if (!slot) return null;

@@ -1,4 +1,4 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import { inOrder } from '../ledger/retraction.ts';
 import type { Use } from '../ledger/vehicleRecords.ts';
@@ -19,15 +19,15 @@ const MIN_CARE: Readonly<Record<Use, CareState>> = {
 };
 
 /** How far the unit in a place has been brought on this job. */
-export function careOf(book: Book, c: Pick<Component, 'slot' | 'part' | 'fittedHere'>): CareState {
+export function careOf(history: JobHistory, c: Pick<Component, 'slot' | 'part' | 'fittedHere'>): CareState {
   if (
     c.fittedHere &&
-    book.stand(book.file.partEvents).findLast((e) => e.slotId === c.slot.id && e.kind === 'fitted')?.temporary === false
+    history.active(history.records.partEvents).findLast((e) => e.slotId === c.slot.id && e.kind === 'fitted')?.temporary === false
   ) {
-    const came = book.stand(book.file.partEvents).some((e) => e.partId === c.part?.id && e.kind === 'found');
+    const came = history.active(history.records.partEvents).some((e) => e.partId === c.part?.id && e.kind === 'found');
     if (!came) return 'renewed';
   }
-  const mine = book.stand(book.file.partEvents).filter((e) => e.jobId === book.file.job.id && e.partId === c.part?.id);
+  const mine = history.active(history.records.partEvents).filter((e) => e.jobId === history.records.job.id && e.partId === c.part?.id);
   return CARE_STATES.findLast((s) => mine.some((e) => e.kind === s)) ?? 'untouched';
 }
 
@@ -41,27 +41,27 @@ export interface CareFault {
  * Why a unit that was found seized may not go out as it is; null where it may. A cylinder that moves again has only been freed.
  * @returns null also for what is not hydraulic and for what was never found seized
  */
-export function careFault(book: Book, c: Component): CareFault | null {
+export function careFault(history: JobHistory, c: Component): CareFault | null {
   if (!KIND_FACTS[c.slot.kind].hydraulic || !KIND_FACTS[c.slot.kind].article) return null;
-  const { job, vehicle, findings } = book.file;
-  const seized = book.stand(findings).some((f) => f.slotId === c.slot.id && f.jobId === job.id && f.code === 'seized');
+  const { job, vehicle, findings } = history.records;
+  const seized = history.active(findings).some((f) => f.slotId === c.slot.id && f.jobId === job.id && f.code === 'seized');
   if (!seized) return null;
   const least = MIN_CARE[vehicle.use];
-  const now = careOf(book, c);
+  const now = careOf(history, c);
   if (CARE_STATES.indexOf(now) >= CARE_STATES.indexOf(least)) return null;
   return { now, least };
 }
 
 /** When the unit in a place was last open, ISO instant, by these records or by earlier work as far as it is dated (the earliest day that may be meant); null where neither says so. Its fluid has a clock of its own. */
-export function lastOpen(book: Book, c: Pick<Component, 'slot' | 'part'>): string | null {
+export function lastOpen(history: JobHistory, c: Pick<Component, 'slot' | 'part'>): string | null {
   if (!KIND_FACTS[c.slot.kind].hydraulic || c.part === null) return null;
-  const earlier = book
-    .stand(book.file.earlierWork)
+  const earlier = history
+    .active(history.records.earlierWork)
     .filter((e) => e.slotId === c.slot.id && (e.what === 'overhauled' || e.what === 'renewed'))
     .map((e) => earliestDay(e.on))
     .sort()
     .at(-1);
-  const events = inOrder(book.stand(book.file.partEvents)).filter((e) => e.partId === c.part?.id);
+  const events = inOrder(history.active(history.records.partEvents)).filter((e) => e.partId === c.part?.id);
   const known = events.some((e) => e.kind === 'found');
   const here = events.findLast((e) => e.kind === 'opened' || e.kind === 'resealed' || (e.kind === 'fitted' && !known))?.happenedAt;
   return here ?? (earlier ? `${earlier}T00:00:00.000Z` : null);
@@ -71,11 +71,11 @@ export function lastOpen(book: Book, c: Pick<Component, 'slot' | 'part'>): strin
 const OPEN_AFTER_YEARS = 30;
 
 /** For how many years nobody is known to have opened a unit that ought to be opened, whatever its fluid looks like; null where nothing says so. */
-export function openDue(book: Book, c: Pick<Component, 'slot' | 'part'>, today: string): number | null {
+export function openDue(history: JobHistory, c: Pick<Component, 'slot' | 'part'>, today: string): number | null {
   if (!['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'].includes(c.slot.kind) || c.part === null)
     return null;
-  const { year } = book.file.vehicle;
-  const opened = lastOpen(book, c);
+  const { year } = history.records.vehicle;
+  const opened = lastOpen(history, c);
   if (opened !== null) return null;
   const age = year === null ? null : Number(today.slice(0, 4)) - year;
   if (age === null || age <= OPEN_AFTER_YEARS) return null;

@@ -1,8 +1,8 @@
 import type { FindingSeverity } from '../catalogue/findingCatalogue.ts';
 import type { Measurement, MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
-import { type Need, type ProgrammeLine, looksAt, programmeFor } from '../catalogue/programme.ts';
-import type { Book } from '../history/book.ts';
+import { type Need, type ProgrammeItem, looksAt, programmeFor } from '../catalogue/programme.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { KIND_OF_JOB, takesIn } from '../history/scope.ts';
 import { isOfWhatSits, newestSets, setsOf } from '../history/setsOf.ts';
 import { lastPartIn, partHere, partIn } from '../history/whereabouts.ts';
@@ -76,24 +76,24 @@ export const FINDING_VERDICT: Readonly<Record<FindingSeverity, Verdict>> = {
  * Findings that nothing has answered yet: on what sits in a place, or came out of it and lies on the bench, and not settled
  * by a later one. One that names no part is of whatever sat there then: what takes its place begins with none of them.
  */
-export function openFindings(book: Book, slotId: string): Finding[] {
-  const findings = book.stand(book.file.findings);
+export function openFindings(history: JobHistory, slotId: string): Finding[] {
+  const findings = history.active(history.records.findings);
   const settled = new Set(findings.flatMap((f) => f.settles ?? []));
-  return findings.filter((f) => f.slotId === slotId && !settled.has(f.id) && isOfWhatSits(book, slotId, f.partId, f.happenedAt));
+  return findings.filter((f) => f.slotId === slotId && !settled.has(f.id) && isOfWhatSits(history, slotId, f.partId, f.happenedAt));
 }
 
 /** The phase a new set is proposed for: as fitted once something was fitted here in this job, after machining after a cut. */
-export function proposedPhase(book: Book, component: Pick<Component, 'slot' | 'part' | 'fittedHere'>): Phase {
+export function proposedPhase(history: JobHistory, component: Pick<Component, 'slot' | 'part' | 'fittedHere'>): Phase {
   if (component.fittedHere) return 'as_fitted';
-  const events = book.stand(book.file.partEvents);
+  const events = history.active(history.records.partEvents);
   // What came out of an empty place lies on the bench.
   const partId = component.part?.id ?? lastPartIn(component.slot.id, events);
-  const machined = events.some((e) => e.kind === 'machined' && e.partId === partId && e.jobId === book.file.job.id);
+  const machined = events.some((e) => e.kind === 'machined' && e.partId === partId && e.jobId === history.records.job.id);
   return machined ? 'after_machining' : 'as_found';
 }
 
 function requiredOf(
-  book: Book,
+  history: JobHistory,
   slot: Slot,
   sets: readonly ReadingSet[],
   decision: Decision | null,
@@ -102,17 +102,17 @@ function requiredOf(
 ): Required[] {
   if (!inScope) return [];
   // A line that can be answered another way is answered by whichever was taken last.
-  const again = refitted(book, slot);
-  const line = (l: ProgrammeLine): Required => {
+  const again = refitted(history, slot);
+  const line = (l: ProgrammeItem): Required => {
     // As found is said of what sat here when the job began, wherever that part is by now.
-    const from = l.phase === 'as_found' ? book.sets.filter((s) => s.slotId === slot.id && book.taken(s).length > 0) : sets;
+    const from = l.phase === 'as_found' ? history.sets.filter((s) => s.slotId === slot.id && history.taken(s).length > 0) : sets;
     const ids = [l.measurement, ...(l.or === null ? [] : [l.or])];
-    const mine = from.filter((s) => !s.blind && ids.includes(s.measurement) && s.phase === l.phase && s.jobId === book.file.job.id);
+    const mine = from.filter((s) => !s.blind && ids.includes(s.measurement) && s.phase === l.phase && s.jobId === history.records.job.id);
     const newest = mine.at(-1);
     const id = newest?.measurement ?? l.measurement;
-    const judged = newest ? judgeSet(book, newest, today) : [];
+    const judged = newest ? judgeSet(history, newest, today) : [];
     const main = judged.find((j) => j.characteristic.id === id) ?? judged.find((j) => !j.characteristic.recorded);
-    const taken = newest ? book.taken(newest).length : 0;
+    const taken = newest ? history.taken(newest).length : 0;
     const provisional = newest ? provisionalCause(newest) : null;
     return {
       measurement: MEASUREMENTS[id],
@@ -120,7 +120,7 @@ function requiredOf(
       provisional,
       taken,
       need: l.need,
-      due: again.includes(l) || fittedInJob(book, slot.id),
+      due: again.includes(l) || fittedInJob(history, slot.id),
       setId: newest?.id ?? null,
       done: (main?.enough ?? taken >= l.least) && provisional === null && taken >= l.least,
     };
@@ -135,19 +135,19 @@ function requiredOf(
 const isTakenAt = (id: MeasurementId, slot: Slot): boolean => measurementsAt(slot).some((m) => m.id === id);
 
 /** Whether something was fitted at a place during this job. */
-function fittedInJob(book: Book, slotId: string): boolean {
-  const { job, partEvents } = book.file;
-  return book.stand(partEvents).some((e) => e.kind === 'fitted' && e.slotId === slotId && e.jobId === job.id);
+function fittedInJob(history: JobHistory, slotId: string): boolean {
+  const { job, partEvents } = history.records;
+  return history.active(partEvents).some((e) => e.kind === 'fitted' && e.slotId === slotId && e.jobId === job.id);
 }
 
 /**
  * What a place owes as fitted because it, or the hub it sits on, was off and is on again: the figures of the fit ended with
  * it. Source: handbook 15, Subjects: a figure of a fit ends with the fit.
  */
-function refitted(book: Book, slot: Slot): ProgrammeLine[] {
-  const hub = slot.corner === null ? undefined : unitMates(book.file.layout, slot, 'hub')[0];
-  const own = fittedInJob(book, slot.id);
-  const moved = own || (hub !== undefined && fittedInJob(book, hub.id));
+function refitted(history: JobHistory, slot: Slot): ProgrammeItem[] {
+  const hub = slot.corner === null ? undefined : unitMates(history.records.layout, slot, 'hub')[0];
+  const own = fittedInJob(history, slot.id);
+  const moved = own || (hub !== undefined && fittedInJob(history, hub.id));
   const owes: MeasurementId[] = [
     ...(slot.kind === 'hub' && own ? (['hub_end_float'] as const) : []),
     ...(slot.kind === 'rotor' && moved ? (['rotor_runout'] as const) : []),
@@ -159,28 +159,31 @@ function refitted(book: Book, slot: Slot): ProgrammeLine[] {
 }
 
 /** Derives the state of one place. `today` is an ISO instant. */
-export function deriveComponent(book: Book, slot: Slot, today: string): Component {
-  const { file } = book;
-  const events = book.stand(file.partEvents);
+export function deriveComponent(history: JobHistory, slot: Slot, today: string): Component {
+  const { records } = history;
+  const events = history.active(records.partEvents);
   const partId = partIn(slot.id, events);
-  const part = file.parts.find((p) => p.id === partId) ?? null;
+  const part = records.parts.find((p) => p.id === partId) ?? null;
   const article = KIND_FACTS[slot.kind].article;
-  const inScope = takesIn(file.job, file.layout, slot);
-  const { now: decision, against } = inForce(book.stand(file.decisions).filter((d) => d.slotId === slot.id));
+  const inScope = takesIn(records.job, records.layout, slot);
+  const { now: decision, against } = inForce(history.active(records.decisions).filter((d) => d.slotId === slot.id));
   const bench = partId === null ? partHere(slot.id, events) : null;
-  const sets = setsOf(book, slot.id, partId ?? bench);
-  const newest = newestSets(book, slot.id, partId ?? bench);
-  const judged = [...[...newest.values()].flatMap((s) => judgeSet(book, s, today)), ...judgeBetween(book, slot, today)];
+  const sets = setsOf(history, slot.id, partId ?? bench);
+  const newest = newestSets(history, slot.id, partId ?? bench);
+  const judged = [...[...newest.values()].flatMap((s) => judgeSet(history, s, today)), ...judgeBetween(history, slot, today)];
   const sweep = newest.get('rotor_runout');
-  const findings = openFindings(book, slot.id);
-  const gaugingOwed = KIND_OF_JOB[file.job.kind].gauges && article;
-  const required = gaugingOwed ? requiredOf(book, slot, sets, decision, inScope, today) : [];
+  const findings = openFindings(history, slot.id);
+  const gaugingOwed = KIND_OF_JOB[records.job.kind].gauges && article;
+  const required = gaugingOwed ? requiredOf(history, slot, sets, decision, inScope, today) : [];
   const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && decision?.option !== 'replace';
-  const lookDone = book
-    .stand(file.findings)
+  const lookDone = history
+    .active(records.findings)
     .some(
       (f) =>
-        f.slotId === slot.id && f.cleaning === 'after' && f.jobId === file.job.id && isOfWhatSits(book, slot.id, f.partId, f.happenedAt),
+        f.slotId === slot.id &&
+        f.cleaning === 'after' &&
+        f.jobId === records.job.id &&
+        isOfWhatSits(history, slot.id, f.partId, f.happenedAt),
     );
   const verdicts: Verdict[] = [
     ...judged.map((j) => j.verdict),
@@ -201,9 +204,9 @@ export function deriveComponent(book: Book, slot: Slot, today: string): Componen
     required,
     lookRequired,
     lookDone,
-    fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === file.job.id),
-    cut: slot.kind === 'rotor' || slot.kind === 'drum' ? cutFacts(book, slot.id) : null,
-    runout: sweep ? runoutOf(book.taken(sweep)) : null,
+    fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === records.job.id),
+    cut: slot.kind === 'rotor' || slot.kind === 'drum' ? cutFacts(history, slot.id) : null,
+    runout: sweep ? runoutOf(history.taken(sweep)) : null,
     verdict: empty || (!article && verdicts.length === 0) ? null : worst(verdicts),
   };
 }

@@ -1,5 +1,5 @@
 import type { Characteristic } from '../catalogue/characteristics.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Slot, counterpart } from '../layout/graph.ts';
@@ -29,11 +29,11 @@ function farFromNew(c: Characteristic, reduced: Reduced, slot: Slot, limit: Limi
   return { kind: 'new', now, fresh };
 }
 
-function farFromPartner(book: Book, c: Characteristic, reduced: Reduced, slot: Slot): Contradiction | null {
-  const other = c.nearPartner === null ? undefined : counterpart(book.file.layout, slot);
+function farFromPartner(history: JobHistory, c: Characteristic, reduced: Reduced, slot: Slot): Contradiction | null {
+  const other = c.nearPartner === null ? undefined : counterpart(history.records.layout, slot);
   if (c.nearPartner === null || !other || other.boreMm !== slot.boreMm) return null;
-  const set = newestSets(book, other.id, partHere(other.id, book.stand(book.file.partEvents))).get(c.takenFrom);
-  const theirs = set && book.reduced(set).find((r) => r.characteristic === c.id && r.taken >= r.needed);
+  const set = newestSets(history, other.id, partHere(other.id, history.active(history.records.partEvents))).get(c.takenFrom);
+  const theirs = set && history.reduced(set).find((r) => r.characteristic === c.id && r.taken >= r.needed);
   if (!theirs) return null;
   const apart = Math.abs(reduced.value - theirs.value);
   const doubt = Math.hypot(reduced.expanded, theirs.expanded);
@@ -47,7 +47,7 @@ function farFromPartner(book: Book, c: Characteristic, reduced: Reduced, slot: S
  * @param limit the one that governs it
  */
 export function contradiction(
-  book: Book,
+  history: JobHistory,
   c: Characteristic,
   reduced: Reduced,
   slot: Slot,
@@ -55,5 +55,5 @@ export function contradiction(
 ): Contradiction | null {
   if (c.belowNothing !== null && reduced.value + reduced.expanded < 0) return { kind: 'below_nothing' };
   const far = farFromNew(c, reduced, slot, limit);
-  return far === undefined ? farFromPartner(book, c, reduced, slot) : far;
+  return far === undefined ? farFromPartner(history, c, reduced, slot) : far;
 }

@@ -1,4 +1,4 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Slot, slotById } from '../layout/graph.ts';
@@ -31,28 +31,28 @@ export interface CutFacts {
  * What a cut of a rotor or drum would have to take out, from the newest sets of it.
  * Source: handbook 20, Can it be machined?; Can it be turned?
  */
-export function cutFacts(book: Book, slotId: string): CutFacts {
-  const partId = partHere(slotId, book.stand(book.file.partEvents));
-  const newest = newestSets(book, slotId, partId);
+export function cutFacts(history: JobHistory, slotId: string): CutFacts {
+  const partId = partHere(slotId, history.active(history.records.partEvents));
+  const newest = newestSets(history, slotId, partId);
   const at = (id: 'rotor_surface' | 'drum_surface', place: string): number | null => {
     const set = newest.get(id);
-    return (set && book.taken(set).find((t) => t.reading.place === place)?.value) ?? null;
+    return (set && history.taken(set).find((t) => t.reading.place === place)?.value) ?? null;
   };
   const sweepOf = (id: 'rotor_runout' | 'drum_runout') => {
     const set = newest.get(id);
-    return set ? runoutOf(book.taken(set)) : null;
+    return set ? runoutOf(history.taken(set)) : null;
   };
   const sweep = sweepOf('rotor_runout');
   const radial = sweepOf('drum_runout');
-  const studs = book.sets.findLast((s) => s.slotId === slotId && s.studs !== null)?.studs ?? null;
-  const apart = studs === null ? null : onStuds(book, slotId, partId, studs, 0).result;
+  const studs = history.sets.findLast((s) => s.slotId === slotId && s.studs !== null)?.studs ?? null;
+  const apart = studs === null ? null : onStuds(history, slotId, partId, studs, 0).result;
   const [inner, outer, drum] = [
     at('rotor_surface', 'inner face: score'),
     at('rotor_surface', 'outer face: score'),
     at('drum_surface', 'score'),
   ];
   const none: NotGauged[] = [];
-  if (slotById(book.file.layout, slotId)?.kind === 'drum') {
+  if (slotById(history.records.layout, slotId)?.kind === 'drum') {
     if (drum === null) none.push('score_depth');
     if (radial === null) none.push('radial_runout');
   } else {
@@ -96,18 +96,18 @@ export interface CutPair {
 const governing = (judged: readonly Judged[]): Judged | undefined => judged.find((j) => j.characteristic.role === 'size' && j.enough);
 
 /** What a drum comes out at; null where it is not gauged or has no limit. */
-function turned(book: Book, slot: Slot, judged: readonly Judged[]) {
+function turned(history: JobHistory, slot: Slot, judged: readonly Judged[]) {
   const j = governing(judged);
   if (!j?.limit || j.limit.at === null) return null;
   const { at: discard, machineTo } = j.limit;
-  const f = cutFacts(book, slot.id);
+  const f = cutFacts(history, slot.id);
   const tried = toResult(() => turning({ max: j.reduced.value, discard, machineTo, scoreDepth: f.score, radialWobble: f.radialWobble }));
   return tried.ok ? { ...tried.value, machineTo } : null;
 }
 
 /** Both drums of an axle are turned to within what is allowed of each other: the smaller goes along. */
-function alongside(book: Book, slot: Slot, judged: readonly Judged[], other: Slot, others: readonly Judged[]): CutPair | null {
-  const [mine, theirs] = [turned(book, slot, judged), turned(book, other, others)];
+function alongside(history: JobHistory, slot: Slot, judged: readonly Judged[], other: Slot, others: readonly Judged[]): CutPair | null {
+  const [mine, theirs] = [turned(history, slot, judged), turned(history, other, others)];
   if (!mine || !theirs || theirs.machineTo === null) return null;
   const both = drumPair(
     { after: mine.after, turnable: mine.state === 'turnable' },
@@ -125,7 +125,7 @@ function alongside(book: Book, slot: Slot, judged: readonly Judged[], other: Slo
  * Source: handbook 20, Can it be machined?; Can it be turned?
  */
 export function cutOf(
-  book: Book,
+  history: JobHistory,
   slot: Slot,
   judged: readonly Judged[],
   other: { readonly slot: Slot; readonly judged: readonly Judged[] } | null,
@@ -134,7 +134,7 @@ export function cutOf(
   if (!m?.limit || m.limit.at === null) return null;
   const { at: discard, machineTo } = m.limit;
   const drum = slot.kind === 'drum';
-  const f = cutFacts(book, slot.id);
+  const f = cutFacts(history, slot.id);
   const { takenAsNone } = f;
   const tried = toResult(() => {
     if (drum)
@@ -146,7 +146,7 @@ export function cutOf(
     });
     return { ...cut, early: cut.underDiscardBeforeService === true };
   });
-  const pair = drum && other ? alongside(book, slot, judged, other.slot, other.judged) : null;
+  const pair = drum && other ? alongside(history, slot, judged, other.slot, other.judged) : null;
   if (!tried.ok) return { state: null, refused: tried.refusal, after: m.reduced.value, machineTo, early: false, pair: null, takenAsNone };
   const { state, after, early } = tried.value;
   return { state, refused: null, after, machineTo, early, pair, takenAsNone };

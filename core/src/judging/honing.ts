@@ -1,4 +1,4 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import type { Slot } from '../layout/graph.ts';
@@ -27,22 +27,22 @@ export interface Honing {
  * machine-to figure of its wear limit, added to the bore when new.
  * Source: handbook 20, Cylinder bores.
  */
-export function honing(book: Book, slot: Slot, material: BoreMaterial): Honing {
-  const partId = partHere(slot.id, book.stand(book.file.partEvents));
-  const newest = newestSets(book, slot.id, partId);
+export function honing(history: JobHistory, slot: Slot, material: BoreMaterial): Honing {
+  const partId = partHere(slot.id, history.active(history.records.partEvents));
+  const newest = newestSets(history, slot.id, partId);
   const boreSet = newest.get('bore_diameter');
   const pistonSet = newest.get('piston_diameter');
   const zoneSet = newest.get('bore_zone');
-  const part = book.file.parts.find((p) => p.id === partId);
+  const part = history.records.parts.find((p) => p.id === partId);
   const missing: BoreMissing[] = [];
   const depths = ['mouth', 'middle', 'bottom'].map((d) =>
-    boreSet ? book.taken(boreSet).flatMap((t) => (t.reading.place === d ? [t.value] : [])) : [],
+    boreSet ? history.taken(boreSet).flatMap((t) => (t.reading.place === d ? [t.value] : [])) : [],
   );
-  const piston = pistonSet ? book.taken(pistonSet).map((t) => t.value) : [];
-  const at = (place: string): number | null => (zoneSet && book.taken(zoneSet).find((t) => t.reading.place === place)?.value) ?? null;
+  const piston = pistonSet ? history.taken(pistonSet).map((t) => t.value) : [];
+  const at = (place: string): number | null => (zoneSet && history.taken(zoneSet).find((t) => t.reading.place === place)?.value) ?? null;
   const [from, to] = [at('from'), at('to')];
   const zone = from !== null && to !== null ? { from, to } : null;
-  const pits = stretchesAt(book, slot.id);
+  const pits = stretchesAt(history, slot.id);
   if (depths.every((d) => d.length === 0)) missing.push('bore');
   if (piston.length === 0) missing.push('piston');
   if (slot.boreMm === null) missing.push('bore_new');
@@ -50,8 +50,8 @@ export function honing(book: Book, slot: Slot, material: BoreMaterial): Honing {
   if (pits.some((p) => p.depth === null)) missing.push('pit_depth');
   const limitOf = (id: 'bore_wear' | 'bore_clearance') =>
     findLimits(
-      [...book.file.limits, ...genericFor(slot, book.file.vehicle)],
-      limitTarget(book.file.vehicle, id, axleOfSlot(slot), partId, part?.partNumber ?? null),
+      [...history.records.limits, ...genericFor(slot, history.records.vehicle)],
+      limitTarget(history.records.vehicle, id, axleOfSlot(slot), partId, part?.partNumber ?? null),
     ).governing[0];
   const [limit, clearance] = [limitOf('bore_wear'), limitOf('bore_clearance')];
   const honeTo = limit?.machineTo != null && slot.boreMm !== null ? slot.boreMm + limit.machineTo : null;

@@ -1,13 +1,13 @@
 import { type Characteristic, characteristic } from '../catalogue/characteristics.ts';
 import type { MeasurementId } from '../catalogue/measurements.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { type BlindRemeasurement, asksForSecond, compareSecond, blindRemeasurementOf } from '../history/blindRemeasurement.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partIn } from '../history/whereabouts.ts';
 import { type Slot, slotById } from '../layout/graph.ts';
 import type { CounterReading } from '../ledger/families/counters.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
 import type { Vehicle } from '../ledger/vehicleRecords.ts';
 import { isProvisional } from '../metrology/provisional.ts';
 import { callBacksOn } from '../metrology/rack.ts';
@@ -46,8 +46,8 @@ export interface Judged {
   readonly phase: ReadingSet['phase'];
   readonly reduced: Reduced;
   readonly verdict: Verdict;
-  readonly lies: 'within' | 'past' | null;
-  readonly bandLeft: number | null;
+  readonly side: 'within' | 'past' | null;
+  readonly toleranceLeft: number | null;
   readonly limit: LimitVersion | null;
   readonly bound: Bound;
   /** Another limit of the same rank says something else; the worse verdict holds. */
@@ -121,11 +121,11 @@ interface Foretold {
 }
 const NOTHING_SAID: Foretold = { wear: null, why: null };
 
-function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): Foretold {
-  const { file } = book;
-  const counters = book.stand(file.counters);
+function wearOf(history: JobHistory, set: ReadingSet, of: Characteristic, bound: Bound): Foretold {
+  const { records } = history;
+  const counters = history.active(records.counters);
   if (of.wears === null || set.partId === null || (bound.kind !== 'lower' && bound.kind !== 'upper')) return NOTHING_SAID;
-  const sets = book.sets.filter(
+  const sets = history.sets.filter(
     (s) =>
       s.partId === set.partId &&
       s.measurement === set.measurement &&
@@ -135,11 +135,11 @@ function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): 
   );
   const points: WearPoint[] = sets.flatMap((s): WearPoint[] => {
     const run = counterAt(counters, s.happenedAt);
-    const found = book.reduced(s).find((r) => r.characteristic === of.id);
+    const found = history.reduced(s).find((r) => r.characteristic === of.id);
     if (run === null || !found || found.taken < found.needed) return [];
     return [{ run, at: s.happenedAt, value: found.value, u: found.expanded / 2, afterMachining: s.phase === 'after_machining' }];
   });
-  const fitted = book.stand(file.partEvents).find((e) => e.partId === set.partId && e.kind === 'fitted');
+  const fitted = history.active(records.partEvents).find((e) => e.partId === set.partId && e.kind === 'fitted');
   const fittedRun = fitted ? counterAt(counters, fitted.happenedAt) : null;
   const fresh = fittedRun !== null && bound.nominal != null ? { run: fittedRun, value: bound.nominal } : null;
   // Most figures stand alone: that is no refusal worth making.
@@ -153,7 +153,7 @@ function wearOf(book: Book, set: ReadingSet, of: Characteristic, bound: Bound): 
   return { wear: null, why: { kind: 'too_little_run', run: ran, ahead } };
 }
 
-function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string): Note[] {
+function notesOf(records: JobRecords, set: ReadingSet, reduced: Reduced, today: string): Note[] {
   const notes: Note[] = [
     ...(set.surface === 'dirty' ? [{ kind: 'dirty' as const }] : []),
     ...(set.cold ? [] : [{ kind: 'warm' as const }]),
@@ -161,14 +161,14 @@ function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string
   const used = reduced.governing.map((r) => r.gaugeVersionId);
   if (used.includes(null)) notes.push({ kind: 'no_gauge' });
   for (const id of new Set(used)) {
-    const gauge = file.gauges.find((g) => g.id === id);
+    const gauge = records.gauges.find((g) => g.id === id);
     if (gauge?.calibrationDue && gauge.calibrationDue < today.slice(0, 10)) {
       notes.push({ kind: 'calibration_past', tag: gauge.tag, due: gauge.calibrationDue });
     }
   }
   for (const r of reduced.governing) {
-    const gauge = file.gauges.find((g) => g.id === r.gaugeVersionId);
-    for (const c of callBacksOn(gauge, r.happenedAt, file.callBacks)) {
+    const gauge = records.gauges.find((g) => g.id === r.gaugeVersionId);
+    for (const c of callBacksOn(gauge, r.happenedAt, records.callBacks)) {
       const note = { kind: 'called_back' as const, tag: gauge?.tag ?? '', offBy: c.offBy, since: c.since.slice(0, 10) };
       if (!notes.some((n) => n.kind === note.kind && n.tag === note.tag && n.offBy === note.offBy && n.since === note.since))
         notes.push(note);
@@ -177,7 +177,7 @@ function notesOf(file: JobFile, set: ReadingSet, reduced: Reduced, today: string
   return notes;
 }
 
-const NOTHING_TOLD: Judgement = { verdict: 'cant_tell', lies: null, bandLeft: null };
+const NOTHING_TOLD: Judgement = { verdict: 'cant_tell', side: null, toleranceLeft: null };
 
 interface Held {
   readonly limit: LimitVersion | null;
@@ -186,9 +186,9 @@ interface Held {
   readonly worn: Foretold;
 }
 
-function holdAgainst(book: Book, set: ReadingSet, of: Characteristic, reduced: Reduced, limit: LimitVersion | null): Held {
+function holdAgainst(history: JobHistory, set: ReadingSet, of: Characteristic, reduced: Reduced, limit: LimitVersion | null): Held {
   const bound = boundOf(limit, set.phase === 'after_machining');
-  const worn = wearOf(book, set, of, bound);
+  const worn = wearOf(history, set, of, bound);
   const wrongSide = limit !== null && limit.bound !== 'range' && limit.bound !== of.bound;
   const decided = toResult(() => decide(bound, reduced.value, reduced.expanded, worn.wear ? worn.wear.predictedBad : null));
   // A limit from before its side and order were looked at says nothing.
@@ -204,12 +204,12 @@ function roomTo(bound: Bound, value: number): number | null {
 }
 
 /** Whether the end float of the bearing that a figure turns on is past its limit. */
-function bearingIsPast(book: Book, of: Characteristic, slot: Slot | undefined, today: string): boolean {
+function bearingIsPast(history: JobHistory, of: Characteristic, slot: Slot | undefined, today: string): boolean {
   if (!of.onBearing || !slot?.corner) return false;
-  const hub = book.file.layout.slots.find((s) => s.kind === 'hub' && s.corner === slot.corner);
+  const hub = history.records.layout.slots.find((s) => s.kind === 'hub' && s.corner === slot.corner);
   if (!hub) return false;
-  const float = newestSets(book, hub.id, partIn(hub.id, book.stand(book.file.partEvents))).get('hub_end_float');
-  return float !== undefined && judgeSet(book, float, today).some((j) => j.verdict === 'past');
+  const float = newestSets(history, hub.id, partIn(hub.id, history.active(history.records.partEvents))).get('hub_end_float');
+  return float !== undefined && judgeSet(history, float, today).some((j) => j.verdict === 'past');
 }
 
 /** Distance of a figure to the governing end of its limit, positive on the good side, in its unit; null without a limit. */
@@ -218,9 +218,14 @@ export function roomLeft(j: Judged): number | null {
 }
 
 /** What another person measured without seeing the first, and what it adds to the verdict. */
-function again(book: Book, set: ReadingSet, of: Characteristic, reduced: Reduced): { second: BlindRemeasurement; reduced: Reduced } | null {
-  const twin = set.blind ? null : blindRemeasurementOf(book, set);
-  const theirs = twin && book.reduced(twin).find((r) => r.characteristic === of.id && r.taken >= r.needed);
+function again(
+  history: JobHistory,
+  set: ReadingSet,
+  of: Characteristic,
+  reduced: Reduced,
+): { second: BlindRemeasurement; reduced: Reduced } | null {
+  const twin = set.blind ? null : blindRemeasurementOf(history, set);
+  const theirs = twin && history.reduced(twin).find((r) => r.characteristic === of.id && r.taken >= r.needed);
   return twin && theirs ? { second: compareSecond(reduced, theirs, twin), reduced: { ...reduced, ...theirs } } : null;
 }
 
@@ -236,30 +241,30 @@ function limitNotes(limit: LimitVersion | null, ofItsOwn: boolean): Note[] {
   ];
 }
 
-function judgeReduced(book: Book, set: ReadingSet, reduced: Reduced, today: string): Judged | null {
-  const { file } = book;
-  const slot = slotById(file.layout, set.slotId);
-  const part = file.parts.find((p) => p.id === set.partId);
+function judgeReduced(history: JobHistory, set: ReadingSet, reduced: Reduced, today: string): Judged | null {
+  const { records } = history;
+  const slot = slotById(records.layout, set.slotId);
+  const part = records.parts.find((p) => p.id === set.partId);
   const of = characteristic(reduced.characteristic);
   if (!of) return null;
-  const target = limitTarget(file.vehicle, of.id, axleOfSlot(slot), set.partId, part?.partNumber ?? null);
-  const found = findLimits([...file.limits, ...genericFor(slot, file.vehicle)], target);
+  const target = limitTarget(records.vehicle, of.id, axleOfSlot(slot), set.partId, part?.partNumber ?? null);
+  const found = findLimits([...records.limits, ...genericFor(slot, records.vehicle)], target);
   const candidates: (LimitVersion | null)[] = [...found.governing, ...found.also];
   if (candidates.length === 0 && of.recorded) return null;
   if (candidates.length === 0) candidates.push(null);
   const held = candidates
-    .map((limit) => holdAgainst(book, set, of, reduced, limit))
+    .map((limit) => holdAgainst(history, set, of, reduced, limit))
     .sort((a, b) => compareSeverity(a.decision.verdict, b.decision.verdict));
   const [worstHeld] = held;
   if (!worstHeld) return null;
   const { limit, bound, decision, worn } = worstHeld;
   const enough = reduced.taken >= reduced.needed;
   // Ways of being made that nobody told apart: where they are judged alike it does not matter which it is.
-  const unsaid = new Set(held.map((h) => h.decision.verdict)).size > 1 ? unsaidOf(candidates, slot, file.vehicle) : null;
-  const bearingFirst = bearingIsPast(book, of, slot, today);
-  const repeat = again(book, set, of, reduced);
+  const unsaid = new Set(held.map((h) => h.decision.verdict)).size > 1 ? unsaidOf(candidates, slot, records.vehicle) : null;
+  const bearingFirst = bearingIsPast(history, of, slot, today);
+  const repeat = again(history, set, of, reduced);
   const second = repeat?.second ?? null;
-  const against = slot && enough ? contradiction(book, of, reduced, slot, limit) : null;
+  const against = slot && enough ? contradiction(history, of, reduced, slot, limit) : null;
   const contradicts = second?.agrees === true ? null : against;
   const doubtful = contradicts !== null || unsaid !== null;
   const own = doubtful ? 'cant_tell' : reduced.pastBecause === undefined ? decision.verdict : 'past';
@@ -272,13 +277,13 @@ function judgeReduced(book: Book, set: ReadingSet, reduced: Reduced, today: stri
     ...when(unsaid !== null, 'unsaid'),
     ...when(reduced.pastBecause !== undefined, 'past_because'),
     ...when(reduced.sense !== undefined, 'sense'),
-    ...notesOf(file, set, reduced, today),
+    ...notesOf(records, set, reduced, today),
     ...limitNotes(limit, Boolean(part?.partNumber)),
     ...when(bearingFirst, 'bearing_first'),
   ];
   if (repeat) {
-    const who = file.people.find((p) => p.id === repeat.second.authorId)?.name ?? null;
-    if (!doubtful) verdicts.push(holdAgainst(book, set, of, repeat.reduced, limit).decision.verdict);
+    const who = records.people.find((p) => p.id === repeat.second.authorId)?.name ?? null;
+    if (!doubtful) verdicts.push(holdAgainst(history, set, of, repeat.reduced, limit).decision.verdict);
     if (!repeat.second.agrees) verdicts.push('cant_tell');
     notes.push({ kind: repeat.second.agrees ? 'again_agrees' : 'again_differs', by: who });
   }
@@ -292,16 +297,16 @@ function judgeReduced(book: Book, set: ReadingSet, reduced: Reduced, today: stri
     reduced,
     verdict: worst(verdicts) ?? 'not_gauged',
     // What may be another figure or another part lies nowhere: nobody accepts it.
-    lies: doubtful ? null : decision.lies,
-    bandLeft: doubtful ? null : decision.bandLeft,
+    side: doubtful ? null : decision.side,
+    toleranceLeft: doubtful ? null : decision.toleranceLeft,
     limit,
     bound,
-    conflict: found.governing.length > 1 && unsaidOf(candidates, slot, file.vehicle) === null,
+    conflict: found.governing.length > 1 && unsaidOf(candidates, slot, records.vehicle) === null,
     enough,
     wear: worn.wear,
     noWear: worn.why,
-    toNextService: kmToNextService(book.stand(file.counters)),
-    distanceUnit: file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km',
+    toNextService: kmToNextService(history.active(records.counters)),
+    distanceUnit: records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km',
     bearingFirst,
     asksSecond: enough && second === null && (near || contradicts !== null),
     second,
@@ -316,17 +321,17 @@ function judgeReduced(book: Book, set: ReadingSet, reduced: Reduced, today: stri
  * @param book the job's records
  * @param today instant, ISO 8601, for calibration dates
  */
-export function judgeSet(book: Book, set: ReadingSet, today: string): Judged[] {
-  return book.reduced(set).flatMap((reduced) => judgeReduced(book, set, reduced, today) ?? []);
+export function judgeSet(history: JobHistory, set: ReadingSet, today: string): Judged[] {
+  return history.reduced(set).flatMap((reduced) => judgeReduced(history, set, reduced, today) ?? []);
 }
 
 /**
  * Judges the figures of a place that are made of two sets: a piston in its bore, shoes in their drum, both sides of an axle.
  * Of one that was taken in several ways the worst verdict governs.
  */
-export function judgeBetween(book: Book, slot: Slot, today: string): Judged[] {
-  const all = pairedFiguresAt(book, slot).flatMap((b) => {
-    const judged = judgeReduced(book, b.set, b.reduced, today);
+export function judgeBetween(history: JobHistory, slot: Slot, today: string): Judged[] {
+  const all = pairedFiguresAt(history, slot).flatMap((b) => {
+    const judged = judgeReduced(history, b.set, b.reduced, today);
     const along: Note[] = b.with.id === slot.id ? [] : [{ kind: 'along_with', slot: b.with }];
     return judged ? [{ ...judged, notes: [...along, ...judged.notes] }] : [];
   });
@@ -344,13 +349,13 @@ export function judgeBetween(book: Book, slot: Slot, today: string): Judged[] {
  * The newest set of this job that counts as having gauged a place: enough of it taken, on a clean and cold part.
  * @param today instant, ISO 8601
  */
-export function goodSet(book: Book, slotId: string, id: MeasurementId, today: string): ReadingSet | undefined {
-  return book.sets.findLast(
+export function goodSet(history: JobHistory, slotId: string, id: MeasurementId, today: string): ReadingSet | undefined {
+  return history.sets.findLast(
     (s) =>
       s.slotId === slotId &&
       s.measurement === id &&
-      s.jobId === book.file.job.id &&
+      s.jobId === history.records.job.id &&
       !isProvisional(s) &&
-      judgeSet(book, s, today).some((j) => j.enough),
+      judgeSet(history, s, today).some((j) => j.enough),
   );
 }

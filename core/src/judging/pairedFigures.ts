@@ -1,7 +1,7 @@
 import type { CharacteristicId } from '../catalogue/characteristics.ts';
 import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Slot, counterpart, unitMates } from '../layout/graph.ts';
@@ -118,12 +118,12 @@ function pressurePairs(mine: Measured, others: Measured): Reduced[] {
  * Source: handbook 20: Cylinder bores (clearance), Shoe arc, Axle pair, Wheel tests; handbook 10: a difference of two
  * gauges takes the root of the sum of both squares.
  */
-export function pairedFiguresAt(book: Book, slot: Slot): PairedFigure[] {
-  const { layout } = book.file;
-  const events = book.stand(book.file.partEvents);
+export function pairedFiguresAt(history: JobHistory, slot: Slot): PairedFigure[] {
+  const { layout } = history.records;
+  const events = history.active(history.records.partEvents);
   const measured = (of: Slot, id: MeasurementId): Measured | null => {
-    const set = newestSets(book, of.id, partHere(of.id, events)).get(id);
-    return set ? { set, taken: book.taken(set) } : null;
+    const set = newestSets(history, of.id, partHere(of.id, events)).get(id);
+    return set ? { set, taken: history.taken(set) } : null;
   };
   const found: PairedFigure[] = [];
   const add = (of: Measured, other: Slot, reduced: Reduced | null): void => {

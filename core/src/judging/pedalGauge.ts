@@ -1,4 +1,4 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { type Layout, type Slot, cornersOf } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import { DomainError } from '../quantity/domainError.ts';
@@ -106,12 +106,12 @@ interface Measured extends Split {
 }
 
 /** The pedal's travels of a job, each with the wheels that were shut off then: by a clamp on the hose or a block in the unit. */
-function measuredIn(book: Book): Measured[] {
-  const { layout, job } = book.file;
-  const sets = book.sets.filter((s) => s.measurement === 'pedal_travel' && s.jobId === job.id);
-  const outs = new Map(book.stand(book.file.takenOuts).map((t) => [t.putInId, t.happenedAt]));
+function measuredIn(history: JobHistory): Measured[] {
+  const { layout, job } = history.records;
+  const sets = history.sets.filter((s) => s.measurement === 'pedal_travel' && s.jobId === job.id);
+  const outs = new Map(history.active(history.records.takenOuts).map((t) => [t.putInId, t.happenedAt]));
   const shutAt = (instant: string): Corner[] =>
-    book.stand(book.file.putIns).flatMap((p): Corner[] => {
+    history.active(history.records.putIns).flatMap((p): Corner[] => {
       const corner = layout.slots.find((s) => s.id === p.slotId)?.corner ?? null;
       const stands = p.happenedAt <= instant && (outs.get(p.id) ?? '9') > instant;
       return corner !== null && stands && (p.what === 'clamp' || p.what === 'block') ? [corner] : [];
@@ -119,8 +119,8 @@ function measuredIn(book: Book): Measured[] {
   const masterMm2 = bores(layout.slots.filter((s) => s.kind === 'master_cylinder'));
   const newest = new Map<string, number>();
   return sets.flatMap((s): Measured[] => {
-    for (const t of book.taken(s)) if (t.reading.place !== null) newest.set(`${s.slotId}:${t.reading.place}`, t.value);
-    const of = (place: string): number | undefined => book.taken(s).find((t) => t.reading.place === place)?.value;
+    for (const t of history.taken(s)) if (t.reading.place !== null) newest.set(`${s.slotId}:${t.reading.place}`, t.value);
+    const of = (place: string): number | undefined => history.taken(s).find((t) => t.reading.place === place)?.value;
     const [lightMm, hardMm] = [of('light'), of('hard')];
     // The arms are the lever's own: they need not be taken every time.
     const [padArmMm, rodArmMm] = [newest.get(`${s.slotId}:pad arm`), newest.get(`${s.slotId}:rod arm`)];
@@ -145,17 +145,17 @@ function measuredIn(book: Book): Measured[] {
 }
 
 /** Wheels that were shut off whenever the travel was taken, so that it says nothing of the whole; empty where it does, or was never taken. */
-export function shutWhenever(book: Book): Corner[] {
-  const measured = measuredIn(book);
+export function shutWhenever(history: JobHistory): Corner[] {
+  const measured = measuredIn(history);
   return measured.some((m) => m.shut.length === 0) ? [] : [...new Set(measured.flatMap((m) => m.shut))];
 }
 
 /** What the newest travels of the pedal tell; null where both forces and both arms have not been taken with every wheel open. */
-export function pedalTells(book: Book): PedalTells | null {
-  const measured = measuredIn(book);
+export function pedalTells(history: JobHistory): PedalTells | null {
+  const measured = measuredIn(history);
   const all = measured.findLast((m) => m.shut.length === 0);
   if (!all) return null;
-  const { layout } = book.file;
+  const { layout } = history.records;
   const wheels = cornersOf(layout);
   const at = wheels.flatMap((corner) => {
     const without = measured.findLast((m) => m.slotId === all.slotId && m.shut.length === 1 && m.shut[0] === corner);

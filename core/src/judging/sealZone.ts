@@ -1,6 +1,6 @@
 import type { CharacteristicId } from '../catalogue/characteristics.ts';
 import type { MeasurementId } from '../catalogue/measurements.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Layout, type Slot, slotById, unitMates } from '../layout/graph.ts';
@@ -41,10 +41,10 @@ export interface SealZone {
   readonly missing: readonly SealMissing[];
 }
 
-function limitFor(book: Book, id: CharacteristicId, slot: Slot): LimitVersion | null {
-  const part = book.file.parts.find((p) => p.id === partHere(slot.id, book.stand(book.file.partEvents)));
-  const target = limitTarget(book.file.vehicle, id, axleOfSlot(slot), part?.id ?? null, part?.partNumber ?? null);
-  return findLimits([...book.file.limits, ...genericFor(slot, book.file.vehicle)], target).governing[0] ?? null;
+function limitFor(history: JobHistory, id: CharacteristicId, slot: Slot): LimitVersion | null {
+  const part = history.records.parts.find((p) => p.id === partHere(slot.id, history.active(history.records.partEvents)));
+  const target = limitTarget(history.records.vehicle, id, axleOfSlot(slot), part?.id ?? null, part?.partNumber ?? null);
+  return findLimits([...history.records.limits, ...genericFor(slot, history.records.vehicle)], target).governing[0] ?? null;
 }
 
 /**
@@ -61,14 +61,14 @@ function padSide(layout: Layout, piston: Slot): 'inner' | 'outer' {
  * groove, the pads with and without backing, the rotor, and their limits for new and discard.
  * Source: handbook 20, Does a pit matter?
  */
-export function sealZone(book: Book, slot: Slot): SealZone {
-  const { layout, decisions } = book.file;
-  const events = book.stand(book.file.partEvents);
+export function sealZone(history: JobHistory, slot: Slot): SealZone {
+  const { layout, decisions } = history.records;
+  const events = history.active(history.records.partEvents);
   // Of its own caliper's side: a wheel may have two discs.
   const at = (kind: Slot['kind']): Slot | undefined => unitMates(layout, slot, kind)[0];
   const valuesOf = (of: Slot | undefined, id: MeasurementId, places: (place: string) => boolean): number[] => {
-    const set = of && newestSets(book, of.id, partHere(of.id, events)).get(id);
-    return set ? book.taken(set).flatMap((t) => (places(t.reading.place ?? '') ? [t.value] : [])) : [];
+    const set = of && newestSets(history, of.id, partHere(of.id, events)).get(id);
+    return set ? history.taken(set).flatMap((t) => (places(t.reading.place ?? '') ? [t.value] : [])) : [];
   };
   const one = (of: Slot | undefined, id: MeasurementId, place: string): number | null => valuesOf(of, id, (p) => p === place)[0] ?? null;
   const caliper = slot.parentId ? slotById(layout, slot.parentId) : undefined;
@@ -87,7 +87,7 @@ export function sealZone(book: Book, slot: Slot): SealZone {
     const list = valuesOf(pads, 'pad_lining', (p) => p.startsWith(`${pad}:`));
     return list.length > 0 ? mean(list) : null;
   };
-  const padLimit = pads ? limitFor(book, 'pad_lining', pads) : null;
+  const padLimit = pads ? limitFor(history, 'pad_lining', pads) : null;
   const padNew = want(padLimit?.nominal ?? null, 'lining_new');
   const padDiscard = want(padLimit?.at ?? null, 'lining_discard');
   const padOf = (pad: PadPlace): Record<LiningState, number> | null => {
@@ -102,12 +102,12 @@ export function sealZone(book: Book, slot: Slot): SealZone {
   const inner = padOf(side);
   const outer = fixed ? null : padOf('outer');
   const thickness = valuesOf(rotor, 'rotor_thickness', () => true);
-  const rotorLimit = rotor ? limitFor(book, 'rotor_thickness', rotor) : null;
+  const rotorLimit = rotor ? limitFor(history, 'rotor_thickness', rotor) : null;
   const rotorNew = want(rotorLimit?.nominal ?? null, 'rotor_new');
   const rotorDiscard = want(rotorLimit?.at ?? null, 'rotor_discard');
   const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor');
-  const replaced = rotor !== undefined && inForce(book.stand(decisions).filter((d) => d.slotId === rotor.id)).now?.option === 'replace';
-  const pits = stretchesAt(book, slot.id);
+  const replaced = rotor !== undefined && inForce(history.active(decisions).filter((d) => d.slotId === rotor.id)).now?.option === 'replace';
+  const pits = stretchesAt(history, slot.id);
   const seal =
     below !== null && width !== null && length !== null ? { sealBelowMouth: below, sealWidth: width, sealingLength: length } : null;
   const none = { caliper: fixed ? ('fixed' as const) : ('floating' as const), pad: side, pits, seal, result: null, refused: null, missing };

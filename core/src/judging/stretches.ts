@@ -1,4 +1,4 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { openFindings } from './components.ts';
 
 /** A stretch along a part as it was found, mm, with the finding that says so. */
@@ -11,8 +11,8 @@ export interface DamageSegment {
 }
 
 /** Where findings on what sits in a slot say from where to where, and nothing has settled them yet. */
-export function stretchesAt(book: Book, slotId: string): DamageSegment[] {
-  return openFindings(book, slotId).flatMap((f) =>
+export function stretchesAt(history: JobHistory, slotId: string): DamageSegment[] {
+  return openFindings(history, slotId).flatMap((f) =>
     f.fromMm === null || f.toMm === null ? [] : [{ findingId: f.id, from: f.fromMm, to: f.toMm, depth: f.depthMm }],
   );
 }

@@ -1,4 +1,4 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import { type Reindexing, holeOnStudOne, phasorOf, reindex, stepsToTurn } from '../metrology/reindexing.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
@@ -38,13 +38,14 @@ const WORTH_TURNING = 0.01;
  * @param limit runout limit, mm
  * Source: handbook 20, Hub against rotor, and re-indexing.
  */
-export function onStuds(book: Book, slotId: string, partId: string | null, studs: number, limit: number): OnStuds {
-  const sweeps = book.sets
+export function onStuds(history: JobHistory, slotId: string, partId: string | null, studs: number, limit: number): OnStuds {
+  const sweeps = history.sets
     .filter(
-      (s) => s.slotId === slotId && s.partId === partId && s.measurement === 'rotor_runout' && s.jobId === book.file.job.id && !s.blind,
+      (s) =>
+        s.slotId === slotId && s.partId === partId && s.measurement === 'rotor_runout' && s.jobId === history.records.job.id && !s.blind,
     )
     .flatMap((set): Sweep[] => {
-      const runout = runoutOf(book.taken(set));
+      const runout = runoutOf(history.taken(set));
       return runout ? [{ set, runout }] : [];
     });
   const first = sweeps.findLast((s) => s.set.turn === 0) ?? null;

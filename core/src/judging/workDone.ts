@@ -1,9 +1,9 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from './components.ts';
 
 /** Whether what was decided about a place has been done to the part that sits there. */
-export function workDone(book: Book, c: Component): boolean {
-  const mine = book.stand(book.file.partEvents).filter((e) => e.jobId === book.file.job.id && e.partId === c.part?.id);
+export function workDone(history: JobHistory, c: Component): boolean {
+  const mine = history.active(history.records.partEvents).filter((e) => e.jobId === history.records.job.id && e.partId === c.part?.id);
   switch (c.decision?.option) {
     case 'replace':
       return c.fittedHere;

@@ -1,8 +1,8 @@
 import { CLUTCH_CIRCUIT, type Connection, type Layout, type Slot, pathFromMaster, placeName } from './graph.ts';
 import type { ComponentKind } from './kinds.ts';
-import { areLoose } from './looseUnits.ts';
+import { isStandalone } from './standaloneUnits.ts';
 
-export type LayoutFaultCode =
+export type LayoutIssueCode =
   | 'unreached'
   | 'dangling'
   | 'no_cylinder'
@@ -17,8 +17,8 @@ export type LayoutFaultCode =
   | 'empty';
 
 /** What is wrong with a layout, and where. */
-export interface LayoutFault {
-  readonly code: LayoutFaultCode;
+export interface LayoutIssue {
+  readonly code: LayoutIssueCode;
   /** The first place concerned; null where no place is. */
   readonly slotId: string | null;
   /** Every place concerned, to be lit on the map. */
@@ -28,7 +28,7 @@ export interface LayoutFault {
   readonly flag: string;
 }
 
-const fault = (code: LayoutFaultCode, slots: readonly Slot[], message: string, flag: string): LayoutFault => ({
+const fault = (code: LayoutIssueCode, slots: readonly Slot[], message: string, flag: string): LayoutIssue => ({
   code,
   slotId: slots[0]?.id ?? null,
   slotIds: slots.map((s) => s.id),
@@ -45,8 +45,8 @@ const list = (n: readonly number[]): string => n.join(' and ');
 const ends = (layout: Layout, id: string, kinds: readonly Connection['kind'][]): Connection[] =>
   layout.connections.filter((c) => kinds.includes(c.kind) && (c.from === id || c.to === id));
 
-function connectionFaults(layout: Layout, byId: ReadonlyMap<string, Slot>): LayoutFault[] {
-  return layout.connections.flatMap((c): LayoutFault[] => {
+function connectionFaults(layout: Layout, byId: ReadonlyMap<string, Slot>): LayoutIssue[] {
+  return layout.connections.flatMap((c): LayoutIssue[] => {
     const [from, to] = [byId.get(c.from), byId.get(c.to)];
     if (!from || !to) {
       const known = [from, to].filter((s): s is Slot => s !== undefined);
@@ -69,11 +69,11 @@ function connectionFaults(layout: Layout, byId: ReadonlyMap<string, Slot>): Layo
   });
 }
 
-function hydraulicFaults(layout: Layout): LayoutFault[] {
+function hydraulicFaults(layout: Layout): LayoutIssue[] {
   const cylinders = layout.slots.filter((s) => s.kind === 'master_cylinder' || s.kind === 'clutch_master');
   const units = layout.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave');
   const reached = new Set(units.filter((u) => pathFromMaster(layout, u.id).length > 0).map((u) => u.id));
-  const found: LayoutFault[] = units
+  const found: LayoutIssue[] = units
     .filter((u) => !reached.has(u.id))
     .map((u) => fault('unreached', [u], `No line reaches the ${lower(u)}.`, 'no line'));
   const fed = new Set(cylinders.flatMap((s) => s.circuits));
@@ -119,9 +119,9 @@ function hydraulicFaults(layout: Layout): LayoutFault[] {
   return found;
 }
 
-function wheelFaults(layout: Layout): LayoutFault[] {
+function wheelFaults(layout: Layout): LayoutIssue[] {
   const corner = (s: Slot): Slot[] => layout.slots.filter((o) => o.corner === s.corner);
-  return layout.slots.flatMap((s): LayoutFault[] => {
+  return layout.slots.flatMap((s): LayoutIssue[] => {
     if (s.kind === 'rotor' && !corner(s).some((o) => o.kind === 'caliper'))
       return [fault('no_brake', [s], `Nothing grips the ${lower(s)}: it has no caliper.`, 'no caliper')];
     if (s.kind === 'drum') {
@@ -142,7 +142,7 @@ function wheelFaults(layout: Layout): LayoutFault[] {
  * two places of one name. A layout of rods and cables has no circuits and none of the hydraulic faults.
  * Source: handbook 00, What is there; 15, Layout.
  */
-export function checkLayout(layout: Layout): LayoutFault[] {
+export function checkLayout(layout: Layout): LayoutIssue[] {
   if (layout.slots.length === 0) return [fault('empty', [], 'The layout has no components.', 'empty')];
   const byId = new Map(layout.slots.map((s) => [s.id, s]));
   const orphans = layout.slots.filter((s) => s.parentId !== null && !byId.has(s.parentId));
@@ -151,7 +151,7 @@ export function checkLayout(layout: Layout): LayoutFault[] {
   const twice = [...names].filter(([, slots]) => slots.length > 1);
   const sames = twice.map(([name, slots]) => fault('same_name', slots, `${slots.length} places are called “${name}”.`, 'same name'));
   // Units that came without their vehicle are fed and pressed by nothing.
-  if (areLoose(layout)) return [...connectionFaults(layout, byId), ...sames];
+  if (isStandalone(layout)) return [...connectionFaults(layout, byId), ...sames];
   return [
     ...connectionFaults(layout, byId),
     ...orphans.map((s) => fault('dangling', [s], `The ${lower(s)} sits in nothing.`, 'sits in nothing')),

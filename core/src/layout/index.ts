@@ -1,5 +1,5 @@
 /** The layout of a brake system: kinds of parts, places, lines, templates, and how a layout is changed and checked. */
-export { checkLayout, type LayoutFault } from './check.ts';
+export { checkLayout, type LayoutIssue } from './check.ts';
 export { moveToCircuit } from './circuits.ts';
 export { compareLayouts } from './compare.ts';
 export {
@@ -34,6 +34,6 @@ export {
   walk,
 } from './graph.ts';
 export { axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS, KIND_FACTS, styleName, STYLES } from './kinds.ts';
-export { areLoose, buildLoose, LOOSE_KINDS, type LooseUnit, MAX_LOOSE } from './looseUnits.ts';
+export { isStandalone, buildStandalone, STANDALONE_KINDS, type StandaloneUnit, MAX_STANDALONE } from './standaloneUnits.ts';
 export { controlsOf } from './reach.ts';
 export { buildLayout, TEMPLATES } from './templates.ts';

@@ -1,45 +1,66 @@
-import type { Corner } from '../layout/kinds.ts';
-import type { Role } from '../verdict/severity.ts';
+import type { Layout, LayoutRevision } from '../layout/graph.ts';
+import type { LimitVersion } from '../verdict/limits.ts';
+import type { EventBase } from './eventBase.ts';
+import { type EventList, type EventLists, NO_EVENTS } from './families.ts';
+import type { CallBack, GaugeCheck, GaugeVersion } from './gaugeRecords.ts';
+import type { Job, JobImport, JobKind, Person } from './job.ts';
+import type { Part } from './partRecords.ts';
+import type { PriorVersion } from './priorRecords.ts';
+import type { ReleaseRecord } from './release.ts';
+import type { Vehicle } from './vehicleRecords.ts';
 
-export type JobKind = 'overhaul' | 'axle' | 'unit' | 'fluid' | 'inspection' | 'conversion';
-
-export type Finish = 'not_said' | 'driver' | 'tidy' | 'show';
-
-export interface Job {
+/** A job that was before this one, as far as the vehicle's life needs it. */
+interface PastJob {
   readonly id: string;
-  readonly vehicleId: string;
   readonly kind: JobKind;
   readonly complaint: string;
-  readonly wants: string;
-  readonly fluidKnown: string;
-  readonly promised: string | null;
-  /** How good is good enough, as agreed. Source: handbook 05, Finish to the vehicle. */
-  readonly finish: Finish;
-  /** What the owner has authorised, in the shop's money; null where nothing was said. */
-  readonly authorised: number | null;
-  readonly scopeCorners: readonly Corner[];
-  /** Places taken in or left out by hand, beyond what the kind of job takes in. */
-  readonly scopeIn: readonly string[];
-  readonly scopeOut: readonly string[];
   readonly openedAt: string;
-  readonly openedBy: string;
-  /** Taken in from elsewhere as history; null for a job of this shop's own. */
-  readonly importId: string | null;
-  readonly version: number;
+  readonly releasedAt: string | null;
 }
 
-/** Where a job of the past came from: who took it in, when, from what. */
-export interface JobImport {
-  readonly id: string;
-  readonly source: string;
-  readonly importedBy: string;
-  readonly importedAt: string;
+/** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */
+export interface JobRecords extends EventLists {
+  readonly job: Job;
+  /** Where this job came from, if it was taken in as history. */
+  readonly imported: JobImport | null;
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  /** The oldest first. */
+  readonly layoutRevisions: readonly LayoutRevision[];
+  readonly parts: readonly Part[];
+  /** The shop's own odds of faults, all versions. */
+  readonly priors: readonly PriorVersion[];
+  readonly limits: readonly LimitVersion[];
+  readonly gauges: readonly GaugeVersion[];
+  /** Gauges that were found out, and the newest look of each at its setting piece. */
+  readonly callBacks: readonly CallBack[];
+  readonly gaugeChecks: readonly GaugeCheck[];
+  readonly people: readonly Person[];
+  readonly pastJobs: readonly PastJob[];
+  readonly release: ReleaseRecord | null;
 }
 
-export interface Person {
-  readonly id: string;
-  readonly name: string;
-  readonly initials: string;
-  readonly role: Role;
-  readonly active: boolean;
+type Lists<T> = { readonly [K in keyof T as T[K] extends readonly unknown[] ? K : never]: T[K] };
+
+/** Every list of a job's file, empty: what is added to where nothing is on record yet, or an older file has no such list. */
+export const NO_RECORDS: Lists<JobRecords> = {
+  ...NO_EVENTS,
+  layoutRevisions: [],
+  parts: [],
+  priors: [],
+  limits: [],
+  gauges: [],
+  callBacks: [],
+  gaugeChecks: [],
+  people: [],
+  pastJobs: [],
+};
+
+/** A file with every list of events of the families given by what `change` makes of it. */
+export function withEvents(
+  records: JobRecords,
+  lists: readonly EventList[],
+  change: <T extends EventBase>(events: readonly T[]) => readonly T[],
+): JobRecords {
+  return { ...records, ...Object.fromEntries(lists.map((k) => [k, change<EventBase>(records[k])])) };
 }

@@ -1,5 +1,5 @@
 import { EVENT_LISTS } from './families.ts';
-import type { JobFile } from './jobFile.ts';
+import type { JobRecords } from './jobRecords.ts';
 
 interface Named {
   readonly id: string;
@@ -20,12 +20,12 @@ function mergedById<T extends Named>(had: readonly T[], fresh: readonly T[]): re
  * A job's file with what is new of it. Events and parts are merged by id, so that what is told twice changes nothing;
  * everything else is as it was told last.
  */
-export function withChanges(file: JobFile, fresh: Partial<JobFile>): JobFile {
+export function withChanges(records: JobRecords, fresh: Partial<JobRecords>): JobRecords {
   const lists: Readonly<Record<string, readonly Named[]>> = Object.fromEntries(
     [...EVENT_LISTS, 'parts' as const].flatMap((list) => {
       const news: readonly Named[] | undefined = fresh[list];
-      return news === undefined ? [] : [[list, mergedById<Named>(file[list], news)]];
+      return news === undefined ? [] : [[list, mergedById<Named>(records[list], news)]];
     }),
   );
-  return { ...file, ...fresh, ...lists };
+  return { ...records, ...fresh, ...lists };
 }

@@ -17,6 +17,6 @@ export function retractedIds(takeBacks: readonly EventBase[]): ReadonlySet<strin
 }
 
 /** Events that still stand, in order. */
-export function standing<T extends EventBase>(events: readonly T[], retracted: ReadonlySet<string>): T[] {
+export function activeEvents<T extends EventBase>(events: readonly T[], retracted: ReadonlySet<string>): T[] {
   return inOrder(events.filter((e) => !retracted.has(e.id)));
 }

@@ -2,7 +2,7 @@ import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import { toResult } from '../quantity/domainError.ts';
 import { mean } from '../verdict/uncertainty.ts';
-import { outOfFamily } from './family.ts';
+import { familyOutlier } from './familyOutlier.ts';
 import { splitRunout, warpAt, wobbleAt } from './rotorRunout.ts';
 
 /** A figure at its place, as far as the family check needs it. */
@@ -29,7 +29,7 @@ function straysFromSweep(points: readonly Placed[], index: number, expanded: num
   if (!own || !fit.ok) return false;
   const { value: f } = fit;
   const left = (p: Placed): number => p.value - wobbleAt(f, p.angleDeg ?? 0) - warpAt(f, p.angleDeg ?? 0);
-  return outOfFamily([...rest.map(left), left(own)], expanded).includes(rest.length);
+  return familyOutlier([...rest.map(left), left(own)], expanded).includes(rest.length);
 }
 
 /**
@@ -53,7 +53,7 @@ export function findOutliers(id: MeasurementId, points: readonly Placed[], expan
   }
   return [...groups.values()].flatMap((list) => {
     const middle = mean(list.map((p) => p.value));
-    return outOfFamily(
+    return familyOutlier(
       list.map((p) => p.value - middle),
       expanded,
     ).flatMap((i) => list[i]?.key ?? []);

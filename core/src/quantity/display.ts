@@ -1,13 +1,13 @@
 import { grouped, localised } from './locale.ts';
 import { type Quantity, inPlainSigns } from './parse.ts';
-import { type Kind, type UnitId, unitOf } from './units.ts';
+import { type QuantityKind, type UnitId, unitOf } from './units.ts';
 
 /**
  * Converts a canonical value.
  * @param canonical value in the kind's canonical unit
  * @returns the value in `to`
  */
-export function convert(canonical: number, kind: Kind, to: UnitId): number {
+export function convert(canonical: number, kind: QuantityKind, to: UnitId): number {
   const unit = unitOf(kind, to);
   return (canonical - unit.offset) / unit.factor;
 }
@@ -57,12 +57,12 @@ export function figure(value: number): string {
  * @param shown unit to show it in
  * Source: handbook, Quantities.
  */
-export function display(canonical: number, kind: Kind, resolution: number, shown: UnitId, fraction = false): string {
+export function display(canonical: number, kind: QuantityKind, resolution: number, shown: UnitId, fraction = false): string {
   return localised(plainDisplay(canonical, kind, resolution, shown, fraction));
 }
 
 /** The same with a point whatever the locale: as an instrument would have typed it. */
-export function plainDisplay(canonical: number, kind: Kind, resolution: number, shown: UnitId, fraction = false): string {
+export function plainDisplay(canonical: number, kind: QuantityKind, resolution: number, shown: UnitId, fraction = false): string {
   const unit = unitOf(kind, shown);
   const worth = (fraction ? 0.0254 : resolution) / unit.factor;
   return plainFixed(convert(canonical, kind, shown), placesFor(worth));
@@ -79,7 +79,7 @@ export function writeQuantity(quantity: Pick<Quantity, 'typed' | 'kind' | 'unit'
 }
 
 /** A figure with its unit, in the unit asked for. */
-export function displayWithUnit(canonical: number, kind: Kind, resolution: number, shown: UnitId, fraction = false): string {
+export function displayWithUnit(canonical: number, kind: QuantityKind, resolution: number, shown: UnitId, fraction = false): string {
   const symbol = unitOf(kind, shown).symbol;
   const text = display(canonical, kind, resolution, shown, fraction);
   return symbol === '' ? text : `${text} ${symbol}`;

@@ -6,4 +6,4 @@ export { isCurrency, parseMoney } from './money.ts';
 export { parseQuantity, type Quantity } from './parse.ts';
 export { FIRST_YEAR, isPartialDate, isYear, LAST_YEAR, parsePartialDate } from './partialDate.ts';
 export { readTold } from './told.ts';
-export { type Kind, type UnitId, unitOf, UNITS } from './units.ts';
+export { type QuantityKind, type UnitId, unitOf, UNITS } from './units.ts';

@@ -1,10 +1,10 @@
 import { DomainError } from './domainError.ts';
-import { type Kind, UNITS, type Unit, type UnitId, findUnit } from './units.ts';
+import { type QuantityKind, UNITS, type Unit, type UnitId, findUnit } from './units.ts';
 
 /** A typed figure, understood. What was typed is never lost. */
 export interface Quantity {
   readonly typed: string;
-  readonly kind: Kind;
+  readonly kind: QuantityKind;
   /** Unit that applied: the one typed, or the field's. */
   readonly unit: UnitId;
   /** Value in the kind's canonical unit (mm, °, mL, kg, N, N·m, bar, kPa below ambient, °C, s, km, 1). */
@@ -22,7 +22,7 @@ interface Magnitude {
   readonly bad?: 'bad_fraction';
 }
 
-const EXAMPLES: Record<Kind, string> = {
+const EXAMPLES: Record<QuantityKind, string> = {
   length: '12.08, 0.4757 in or 7/16 in',
   angle: '30 or 12.5 deg',
   volume: '250 mL or 0.25 L',
@@ -47,7 +47,7 @@ const EXAMPLES: Record<Kind, string> = {
  *   bad_fraction, too_many_digits, below_absolute_zero or beyond_vacuum
  * Source: handbook, Quantities.
  */
-export function parseQuantity(typed: string, kind: Kind, defaultUnit: UnitId): Quantity {
+export function parseQuantity(typed: string, kind: QuantityKind, defaultUnit: UnitId): Quantity {
   const text = kind === 'distance_run' ? withoutGroupSpaces(inPlainSigns(typed)) : inPlainSigns(typed);
   if (text === '') throw new DomainError('empty', `Nothing was typed. Type a figure such as ${EXAMPLES[kind]}.`);
   const split = /^([+-]?)(\d+(?: +|-)\d+\/\d+|\d+\/\d+|[\d.,]*\d[\d.,]*)(.*)$/s.exec(text);
@@ -98,7 +98,7 @@ const ABSOLUTE_ZERO = -273.15;
 const WHOLE_VACUUM = 101.325;
 
 /** Throws a DomainError for what cannot be in any shop: colder than absolute zero, or more vacuum than there is air. */
-function requirePhysical(canonical: number, kind: Kind, typed: string): void {
+function requirePhysical(canonical: number, kind: QuantityKind, typed: string): void {
   if (kind === 'temperature' && canonical < ABSOLUTE_ZERO - 1e-9)
     throw new DomainError('below_absolute_zero', `“${typed.trim()}” is below absolute zero. Look at the sign and the unit.`);
   if (kind === 'vacuum' && canonical > WHOLE_VACUUM + 1e-9)
@@ -111,7 +111,7 @@ function requirePhysical(canonical: number, kind: Kind, typed: string): void {
 /** Most figures that a number holds to its last one. */
 const MAX_DIGITS = 15;
 
-function resolveUnit(rest: string, kind: Kind, defaultUnit: UnitId, typed: string): Unit {
+function resolveUnit(rest: string, kind: QuantityKind, defaultUnit: UnitId, typed: string): Unit {
   const name = rest.replace(/\s+/g, '').toLowerCase();
   if (name === '') {
     const usual = findUnit(kind, defaultUnit);
@@ -150,7 +150,7 @@ function readFraction(digits: string, unit: Unit, typed: string): Magnitude {
   return { value: whole + n / q, resolution: 1 / q, fraction: true };
 }
 
-function readDecimal(digits: string, kind: Kind, typed: string, notANumber: () => DomainError): Magnitude {
+function readDecimal(digits: string, kind: QuantityKind, typed: string, notANumber: () => DomainError): Magnitude {
   const plain = (text: string): Magnitude => {
     const match = /^(\d*)(?:\.(\d+))?$/.exec(text);
     if (!match || text === '') throw notANumber();

@@ -1,6 +1,6 @@
 import { type Quantity, parseQuantity } from './parse.ts';
 import { DomainError } from './domainError.ts';
-import type { Kind, UnitId } from './units.ts';
+import type { QuantityKind, UnitId } from './units.ts';
 
 /** Figures that are told beside the gauging, each with what it can be at all, canonical units. */
 const TOLD = {
@@ -14,7 +14,7 @@ const TOLD = {
   },
   torque: { kind: 'torque', name: 'A torque', from: 0.05, to: 3000, less: 'is more than nothing', more: '3,000 N·m' },
   bled: { kind: 'volume', name: 'A volume', from: 0.05, to: 10_000, less: 'is more than nothing', more: '10 L at one bleeder' },
-} as const satisfies Record<string, { kind: Kind; name: string; from: number; to: number; less: string; more: string }>;
+} as const satisfies Record<string, { kind: QuantityKind; name: string; from: number; to: number; less: string; more: string }>;
 
 /**
  * Reads a counter, a torque or what was bled, as typed.

@@ -1,5 +1,5 @@
 /** Kinds of quantity and the units each may be typed in. */
-export type Kind =
+export type QuantityKind =
   'length' | 'angle' | 'volume' | 'mass' | 'force' | 'torque' | 'pressure' | 'vacuum' | 'temperature' | 'time' | 'distance_run' | 'ratio';
 
 export type UnitId =
@@ -58,7 +58,7 @@ const LBF_FT = 1.3558179483314;
  * Units by kind, the canonical one first. Factors: international inch, pound and mile (exact),
  * standard gravity (exact), inch of mercury at 0 °C, US fluid ounce.
  */
-export const UNITS: Readonly<Record<Kind, readonly Unit[]>> = {
+export const UNITS: Readonly<Record<QuantityKind, readonly Unit[]>> = {
   length: [
     unit('mm', 'mm', 1, ['mm']),
     unit('cm', 'cm', 10, ['cm']),
@@ -117,15 +117,15 @@ export const UNITS: Readonly<Record<Kind, readonly Unit[]>> = {
 };
 
 /** The unit of a kind by its id, or undefined where the kind does not know it. */
-export function findUnit(kind: Kind, id: string): Unit | undefined {
+export function findUnit(kind: QuantityKind, id: string): Unit | undefined {
   return UNITS[kind].find((u) => u.id === id);
 }
 
 /** The unit of a kind by its id; throws a plain Error for a unit of another kind (a mistake of the program). */
-export function unitOf(kind: Kind, id: string): Unit {
+export function unitOf(kind: QuantityKind, id: string): Unit {
   const found = findUnit(kind, id);
   if (!found) throw new Error(`${id} is not a unit of ${kind}`);
   return found;
 }
 
-export const KINDS = Object.keys(UNITS) as readonly Kind[];
+export const KINDS = Object.keys(UNITS) as readonly QuantityKind[];

@@ -1,4 +1,4 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { type Layout, type Slot, childrenOf, pathFromMaster, slotById } from '../layout/graph.ts';
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
@@ -53,9 +53,9 @@ function placeOf(layout: Layout, event: PartEvent, before: readonly PartEvent[])
   return id === null ? undefined : slotById(layout, id);
 }
 
-function byParts(book: Book): Disturbed[] {
-  const { layout, parts, partEvents } = book.file;
-  const events = inOrder(book.stand(partEvents));
+function byParts(history: JobHistory): Disturbed[] {
+  const { layout, parts, partEvents } = history.records;
+  const events = inOrder(history.active(partEvents));
   return events.flatMap((event, i): Disturbed[] => {
     const slot = placeOf(layout, event, events.slice(0, i));
     const kind = parts.find((p) => p.id === event.partId)?.kind ?? slot?.kind;
@@ -75,9 +75,9 @@ function byParts(book: Book): Disturbed[] {
 }
 
 /** A joint opened lets air in; a bleeder opened may weep, and its pedal is another one. */
-function byFluid(book: Book): Disturbed[] {
-  const { layout, jointEvents, bleedPulls } = book.file;
-  const joints = book.stand(jointEvents).flatMap((e): Disturbed[] => {
+function byFluid(history: JobHistory): Disturbed[] {
+  const { layout, jointEvents, bleedPulls } = history.records;
+  const joints = history.active(jointEvents).flatMap((e): Disturbed[] => {
     const slot = e.kind === 'opened' ? slotById(layout, e.slotId) : undefined;
     return slot
       ? [
@@ -92,7 +92,7 @@ function byFluid(book: Book): Disturbed[] {
         ]
       : [];
   });
-  const bleeders = book.stand(bleedPulls).flatMap((e): Disturbed[] => {
+  const bleeders = history.active(bleedPulls).flatMap((e): Disturbed[] => {
     const slot = slotById(layout, e.slotId);
     return slot
       ? [
@@ -111,8 +111,8 @@ function byFluid(book: Book): Disturbed[] {
 }
 
 /** Everything that disturbed the vehicle, in order. */
-export function disturbances(book: Book): Disturbed[] {
-  return [...byParts(book), ...byFluid(book)].sort((a, b) =>
+export function disturbances(history: JobHistory): Disturbed[] {
+  return [...byParts(history), ...byFluid(history)].sort((a, b) =>
     a.at < b.at ? -1 : a.at > b.at ? 1 : a.eventId < b.eventId ? -1 : a.eventId > b.eventId ? 1 : 0,
   );
 }

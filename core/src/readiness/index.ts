@@ -1,6 +1,6 @@
 /** What is open, joined, locked and proved, and what may be touched now. */
-export { jointsOf, type JointStands, jointStands } from './joints.ts';
+export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
 export { gaugedAt, whyNotGauged } from './mayGauge.ts';
 export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';
-export { isGood, whyNotGood, wouldUndo } from './stands.ts';
+export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
 export { CLAMP_HOURS, type PlaceState } from './unitState.ts';

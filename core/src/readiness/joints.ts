@@ -17,7 +17,7 @@ export interface Joint {
 type JointState = 'untouched' | 'open' | 'made' | 'torqued';
 
 /** A joint as it stands, with the looks that it has had since it was made last. */
-export interface JointStands {
+export interface JointStatus {
   readonly joint: Joint;
   readonly state: JointState;
   readonly seal: JointSeal | null;
@@ -54,8 +54,8 @@ export function jointsOf(layout: Layout): Joint[] {
  * @param events standing joint events, in order
  * Source: handbook 15, Things and Standing and lapsing.
  */
-export function jointStands(joint: Joint, events: readonly JointEvent[]): JointStands {
-  let now: JointStands = { joint, state: 'untouched', seal: null, last: null, looked: null, held: null, weeps: false };
+export function jointStatus(joint: Joint, events: readonly JointEvent[]): JointStatus {
+  let now: JointStatus = { joint, state: 'untouched', seal: null, last: null, looked: null, held: null, weeps: false };
   for (const e of events) {
     if (jointKey(e.connectionId, e.slotId) !== joint.key) continue;
     const seen = { ...now, last: e };
@@ -70,8 +70,8 @@ export function jointStands(joint: Joint, events: readonly JointEvent[]): JointS
 }
 
 /** The joints that were touched, as they stand. */
-export function touchedJoints(layout: Layout, events: readonly JointEvent[]): JointStands[] {
+export function touchedJoints(layout: Layout, events: readonly JointEvent[]): JointStatus[] {
   return jointsOf(layout)
-    .map((j) => jointStands(j, events))
+    .map((j) => jointStatus(j, events))
     .filter((j) => j.state !== 'untouched' || j.last !== null);
 }

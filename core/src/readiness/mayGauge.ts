@@ -1,7 +1,7 @@
 import { ACCESSES, accessFor } from '../catalogue/accessRules.ts';
 import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
 import { type Layout, type Slot, unitMates } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
@@ -21,10 +21,15 @@ export interface GaugedAt {
 }
 
 /** What stands of a vehicle up to an instant, ISO 8601, as far as gauging asks. */
-export function gaugedAt(book: Book, instant: string): GaugedAt {
-  const { file } = book;
-  const until = <T extends EventBase>(events: readonly T[]): T[] => book.stand(events).filter((e) => e.happenedAt <= instant);
-  return { layout: file.layout, jobId: file.job.id, partEvents: until(file.partEvents), observations: until(file.observations) };
+export function gaugedAt(history: JobHistory, instant: string): GaugedAt {
+  const { records } = history;
+  const until = <T extends EventBase>(events: readonly T[]): T[] => history.active(events).filter((e) => e.happenedAt <= instant);
+  return {
+    layout: records.layout,
+    jobId: records.job.id,
+    partEvents: until(records.partEvents),
+    observations: until(records.observations),
+  };
 }
 
 /** What was done to a part makes another of it: it is gauged as fitted, or after machining. */

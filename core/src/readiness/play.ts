@@ -1,9 +1,9 @@
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { type Layout, type Slot, cornersOf, placeName, slotById } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
 import { PLAY } from '../wording/en/play.ts';
 import { bleedersFedThrough } from './disturbed.ts';
-import type { Standing } from './stands.ts';
+import type { ProofStatus } from './proofStatus.ts';
 import { type PlaceState, stillIn } from './unitState.ts';
 
 /** What a place does when a control is pressed, or something is opened. */
@@ -40,7 +40,7 @@ function pressed(place: PlaceState): PlayStep | null {
       : step('comes_out', PLAY.nothingHolds(slot, place.why));
   }
   if (place.state === 'blocked') return step('held', PLAY.held(slot, place.why));
-  if (place.loose !== null) return step('leaks', PLAY.mayWeep(place.loose));
+  if (place.unsecured !== null) return step('leaks', PLAY.mayWeep(place.unsecured));
   return MOVING.includes(slot.kind) ? step('moves', PLAY.moves(slot)) : null;
 }
 
@@ -57,7 +57,7 @@ function openUnits(layout: Layout, places: readonly PlaceState[]): PlayStep[] {
 }
 
 /** Bleeders that were closed on this job and whose fluid was disturbed since: where air lies. */
-function airAt(layout: Layout, standing: Standing): Slot[] {
+function airAt(layout: Layout, standing: ProofStatus): Slot[] {
   return layout.slots.filter((s) => {
     if (s.kind !== 'bleeder') return false;
     const pull = standing.pull(s.id);
@@ -77,7 +77,7 @@ const RANK: readonly PlayDoes[] = ['comes_out', 'leaks', 'spoils', 'drains', 'ru
  * Plays a press of a control: which pistons move, which unit is open, which joint is loose, where air lies.
  * Source: handbook 60, If I press now.
  */
-export function ifPressed(layout: Layout, control: Control, standing: Standing): Play {
+export function ifPressed(layout: Layout, control: Control, standing: ProofStatus): Play {
   const places = standing.places.filter((p) => control.reach.has(p.slot.id));
   const units = openUnits(layout, places);
   const blocked = new Set(places.filter((p) => p.state === 'blocked' && p.slot.corner !== null).map((p) => p.slot.corner));
@@ -130,11 +130,11 @@ const FRESH_PAINT_HOURS = 168;
  * @param today ISO instant
  * Source: handbook 60, If I press now; 80.
  */
-export function ifOpened(book: Book, standing: Standing, slot: Slot, today: string): Play {
-  const { layout } = book.file;
+export function ifOpened(history: JobHistory, standing: ProofStatus, slot: Slot, today: string): Play {
+  const { layout } = history.records;
   if (slot.circuits.length === 0) return { title: PLAY.ifOpened(slot), steps: [], through: [], danger: false };
   const { tanks, through } = reservoirsOf(layout, slot);
-  const clamp = stillIn(book.stand(book.file.putIns), book.stand(book.file.takenOuts)).find(
+  const clamp = stillIn(history.active(history.records.putIns), history.active(history.records.takenOuts)).find(
     (p) => p.what === 'clamp' && layout.slots.some((s) => s.id === p.slotId && s.circuits.some((c) => slot.circuits.includes(c))),
   );
   const steps: PlayStep[] = [{ slotId: slot.id, does: 'runs_out', words: PLAY.runsOut(slot) }];
@@ -148,7 +148,7 @@ export function ifOpened(book: Book, standing: Standing, slot: Slot, today: stri
     if (s) steps.push({ slotId: id, does: 'soft', words: PLAY.airGoes(s) });
   }
   const since = new Date(Date.parse(today) - FRESH_PAINT_HOURS * 3600000).toISOString();
-  for (const e of book.stand(book.file.partEvents).filter((x) => x.kind === 'coated' && x.happenedAt > since)) {
+  for (const e of history.active(history.records.partEvents).filter((x) => x.kind === 'coated' && x.happenedAt > since)) {
     const below = slotById(layout, e.slotId ?? '');
     const near = below && (below.corner === slot.corner || slot.corner === null);
     const masked = below && standing.places.some((p) => p.slot.id === below.id && p.inside.some((i) => i.what === 'mask'));
@@ -164,6 +164,6 @@ export function ifOpened(book: Book, standing: Standing, slot: Slot, today: stri
 }
 
 /** The controls that can be played, each with what it would do. */
-export function playsOf(layout: Layout, standing: Standing): { readonly control: Control; readonly play: Play }[] {
+export function playsOf(layout: Layout, standing: ProofStatus): { readonly control: Control; readonly play: Play }[] {
   return controlsOf(layout).map((control) => ({ control, play: ifPressed(layout, control, standing) }));
 }

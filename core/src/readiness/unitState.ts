@@ -1,5 +1,5 @@
 import { STATUS } from '../wording/en/readiness.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
 import { type Layout, type Slot } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
@@ -22,7 +22,7 @@ export interface PlaceState {
   /** What was put in here and not taken out. */
   readonly inside: readonly PutIn[];
   /** Complete to be pressed, and not to be believed yet: a joint not torqued, a bleeder left open; null where nothing is. */
-  readonly loose: string | null;
+  readonly unsecured: string | null;
 }
 
 /** What was put in and has not been taken out, oldest first. */
@@ -51,7 +51,7 @@ function stateOf(slot: Slot, seen: Seen): PlaceState {
   const inside = seen.inside.filter((p) => p.slotId === slot.id);
   const part = partIn(slot.id, seen.partEvents);
   const place = (state: UnitState, cause: PlaceCause | null): PlaceState => ({
-    ...{ slot, inside, state, cause, loose: looseAt(slot, seen) },
+    ...{ slot, inside, state, cause, unsecured: looseAt(slot, seen) },
     why: cause && placeCauseWords(slot, cause),
   });
   if (KIND_FACTS[slot.kind].article && part === null) {
@@ -70,7 +70,7 @@ function stateOf(slot: Slot, seen: Seen): PlaceState {
 
 /** Why a place makes what is proved through it provisional; null where it does not. */
 export function notComplete(place: PlaceState): string | null {
-  return place.state === 'complete' ? place.loose : place.why;
+  return place.state === 'complete' ? place.unsecured : place.why;
 }
 
 /**
@@ -78,19 +78,19 @@ export function notComplete(place: PlaceState): string | null {
  * @param instant only what happened until then counts; all of it where none is given
  * Source: handbook 15, Standing and lapsing.
  */
-export function placeStates(book: Book, layout: Layout, instant?: string): PlaceState[] {
+export function placeStates(history: JobHistory, layout: Layout, instant?: string): PlaceState[] {
   const until = <T extends { readonly happenedAt: string }>(events: readonly T[]): readonly T[] =>
     instant === undefined ? events : events.filter((e) => e.happenedAt <= instant);
-  const { file } = book;
-  const joints = touchedJoints(layout, until<JointEvent>(book.stand(file.jointEvents)));
+  const { records } = history;
+  const joints = touchedJoints(layout, until<JointEvent>(history.active(records.jointEvents)));
   const at = (state: 'open' | 'made'): Map<string, string> =>
     new Map(joints.filter((j) => j.state === state).map((j) => [j.joint.slot.id, j.joint.name]));
   const seen: Seen = {
     openJoints: at('open'),
     looseJoints: at('made'),
-    pulls: until(book.stand(file.bleedPulls)),
-    partEvents: until(book.stand(file.partEvents)),
-    inside: stillIn(until(book.stand(file.putIns)), until(book.stand(file.takenOuts))),
+    pulls: until(history.active(records.bleedPulls)),
+    partEvents: until(history.active(records.partEvents)),
+    inside: stillIn(until(history.active(records.putIns)), until(history.active(records.takenOuts))),
   };
   return layout.slots.map((slot) => stateOf(slot, seen));
 }

@@ -1,13 +1,13 @@
 import type { ProofItem } from '../catalogue/proofItems.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from '../judging/components.ts';
 import type { Owed } from './owed.ts';
 import type { Observation } from '../ledger/families/observations.ts';
-import type { Standing } from '../readiness/stands.ts';
+import type { ProofStatus } from '../readiness/proofStatus.ts';
 
 /** What the derivations of obligations start from. */
 export interface RuleContext {
-  readonly book: Book;
+  readonly history: JobHistory;
   readonly components: readonly Component[];
   /** Newest answer per observation key. */
   readonly answers: ReadonlyMap<string, Observation>;
@@ -18,5 +18,5 @@ export interface RuleContext {
   /** ISO instant. */
   readonly today: string;
   /** What was proved, and what ended it since. */
-  readonly standing: Standing;
+  readonly proofStatus: ProofStatus;
 }

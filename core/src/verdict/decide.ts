@@ -11,9 +11,9 @@ export type Bound =
 export interface Judgement {
   readonly verdict: Verdict;
   /** On which side of the limit the value itself lies; null where there is no limit. */
-  readonly lies: 'within' | 'past' | null;
+  readonly side: 'within' | 'past' | null;
   /** Share of the band from nominal to limit still left; null where there is none. */
-  readonly bandLeft: number | null;
+  readonly toleranceLeft: number | null;
 }
 
 /** Share of the band below which a part is watched when nothing is known of its wear (generic, a house rule). */
@@ -45,8 +45,8 @@ export function checkBound(bound: Bound): void {
 export function decide(bound: Bound, value: number, expanded: number, predicted: number | null = null): Judgement {
   if (expanded < 0) throw new DomainError('negative_uncertainty', 'The uncertainty of a figure cannot be negative.');
   checkBound(bound);
-  if (bound.kind === 'none') return { verdict: 'no_limit', lies: null, bandLeft: null };
-  if (!Number.isFinite(value) || !Number.isFinite(expanded)) return { verdict: 'cant_tell', lies: null, bandLeft: null };
+  if (bound.kind === 'none') return { verdict: 'no_limit', side: null, toleranceLeft: null };
+  if (!Number.isFinite(value) || !Number.isFinite(expanded)) return { verdict: 'cant_tell', side: null, toleranceLeft: null };
   const sides =
     bound.kind === 'range'
       ? [roomTo('lower', bound.low, value), roomTo('upper', bound.high, value)]
@@ -54,11 +54,11 @@ export function decide(bound: Bound, value: number, expanded: number, predicted:
   const room = Math.min(...sides);
   const lies = room >= -SLACK ? 'within' : 'past';
   const bandLeft = shareLeft(bound, value);
-  if (room + expanded < -SLACK) return { verdict: 'past', lies, bandLeft };
-  if (room - expanded < -SLACK) return { verdict: 'cant_tell', lies, bandLeft };
+  if (room + expanded < -SLACK) return { verdict: 'past', side: lies, toleranceLeft: bandLeft };
+  if (room - expanded < -SLACK) return { verdict: 'cant_tell', side: lies, toleranceLeft: bandLeft };
   const watched =
     predicted !== null && Number.isFinite(predicted) ? beyond(bound, predicted) : bandLeft !== null && bandLeft < WATCH_MARGIN - SLACK;
-  return { verdict: watched ? 'watch' : 'holds', lies, bandLeft };
+  return { verdict: watched ? 'watch' : 'holds', side: lies, toleranceLeft: bandLeft };
 }
 
 /** Signed distance to a limit, positive on the good side. */

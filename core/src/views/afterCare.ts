@@ -1,7 +1,7 @@
 import { cornersTakenIn } from '../history/scope.ts';
 import type { JobState } from '../job/job.ts';
 import { slotById } from '../layout/graph.ts';
-import { areLoose } from '../layout/looseUnits.ts';
+import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
@@ -31,22 +31,22 @@ const dayAfter = (instant: string, days: number): string => new Date(Date.parse(
  * Source: handbook 60, May it move? and Proving.
  */
 export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
-  const { file, book } = state;
+  const { records, history } = state;
   // What follows is for whoever fits them.
-  if (areLoose(file.layout)) return [];
-  const here = <T extends EventBase>(list: readonly T[]): T[] => book.stand(list).filter((e) => e.jobId === file.job.id);
-  const parts = here(file.partEvents).filter((e) => e.kind !== 'found');
+  if (isStandalone(records.layout)) return [];
+  const here = <T extends EventBase>(list: readonly T[]): T[] => history.active(list).filter((e) => e.jobId === records.job.id);
+  const parts = here(records.partEvents).filter((e) => e.kind !== 'found');
   const kindOf = (e: PartEvent): string =>
-    file.parts.find((p) => p.id === e.partId)?.kind ?? (e.slotId === null ? undefined : slotById(file.layout, e.slotId))?.kind ?? '';
-  const torqued = cornersTakenIn(file.job, file.layout).filter((c) => here(file.torques).some((t) => t.point === `wheel:${c}`));
+    records.parts.find((p) => p.id === e.partId)?.kind ?? (e.slotId === null ? undefined : slotById(records.layout, e.slotId))?.kind ?? '';
+  const torqued = cornersTakenIn(records.job, records.layout).filter((c) => here(records.torques).some((t) => t.point === `wheel:${c}`));
   const hydraulicOpened =
-    here(file.jointEvents).length > 0 ||
-    here(file.bleedPulls).length > 0 ||
+    here(records.jointEvents).length > 0 ||
+    here(records.bleedPulls).length > 0 ||
     parts.some((e) => ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve'].includes(kindOf(e)));
   const dry = parts.filter(
     (e) => ['fitted', 'resealed'].includes(e.kind) && ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder'].includes(kindOf(e)),
   );
-  const airy = here(file.bleedPulls).filter((p) => p.air !== 'none');
+  const airy = here(records.bleedPulls).filter((p) => p.air !== 'none');
   const bedding = parts.filter((e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'rotor', 'drum'].includes(kindOf(e)));
   return [
     ...(hydraulicOpened
@@ -97,9 +97,9 @@ export interface AfterCareState extends AfterCareItem {
 
 /** The after-care of a job that was handed back, each item with its newest answer. */
 export function afterCareStates(state: JobState): AfterCareState[] {
-  const { file, book } = state;
-  const answers = book.stand(file.afterCares);
-  return (file.release?.sheet.afterCare ?? []).map((i) => {
+  const { records, history } = state;
+  const answers = history.active(records.afterCares);
+  return (records.release?.sheet.afterCare ?? []).map((i) => {
     const a = answers.findLast((x) => x.item === i.item);
     return { ...i, answer: a?.result ?? 'open', by: a?.authorId ?? null, note: a?.note ?? '' };
   });

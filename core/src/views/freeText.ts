@@ -1,6 +1,6 @@
 import type { EventBase } from '../ledger/eventBase.ts';
 import { EVENT_LISTS, familyOf } from '../ledger/families.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
 import { BLACKED } from './sheetRefs.ts';
 
 /** Texts of what is no event: of the job, its vehicle, its layouts and its parts. */
@@ -31,16 +31,18 @@ function textsOf(thing: object & { readonly id: string }, fields: readonly strin
 }
 
 /** Everything that somebody typed in a job and that can be blacked out, the newest first; what belongs to no moment last. */
-export function freeTexts(file: JobFile): FreeText[] {
+export function freeTexts(records: JobRecords): FreeText[] {
   const events = EVENT_LISTS.flatMap((family) =>
-    (file[family] as readonly EventBase[]).filter((e) => e.jobId === file.job.id).flatMap((e) => textsOf(e, familyOf(family).blackable, e)),
+    (records[family] as readonly EventBase[])
+      .filter((e) => e.jobId === records.job.id)
+      .flatMap((e) => textsOf(e, familyOf(family).blackable, e)),
   );
   return [
     ...events.sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1)),
-    ...textsOf(file.job, FREE_TEXT_OF.job, null),
-    ...textsOf(file.vehicle, FREE_TEXT_OF.vehicle, null),
-    ...file.layoutRevisions.flatMap((r) => textsOf(r, FREE_TEXT_OF.layout, null)),
-    ...file.parts
+    ...textsOf(records.job, FREE_TEXT_OF.job, null),
+    ...textsOf(records.vehicle, FREE_TEXT_OF.vehicle, null),
+    ...records.layoutRevisions.flatMap((r) => textsOf(r, FREE_TEXT_OF.layout, null)),
+    ...records.parts
       .filter((p) => p.tag !== null || p.note !== '' || p.partNumber !== null)
       .flatMap((p) => textsOf(p, FREE_TEXT_OF.part, null)),
   ];

@@ -30,27 +30,27 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
 
 /** The sheet with a mark at every text that somebody typed. */
 function markedSheet(state: JobState, today: string): HandbackSheet {
-  const { file, book } = state;
-  const here = <T extends EventBase>(events: readonly T[]): T[] => book.stand(events).filter((e) => e.jobId === file.job.id);
-  const who = (id: string): string => file.people.find((p) => p.id === id)?.name ?? 'unknown';
-  const vehicleName = cameFrom(file.vehicle.id, 'name', file.vehicle.name);
+  const { records, history } = state;
+  const here = <T extends EventBase>(events: readonly T[]): T[] => history.active(events).filter((e) => e.jobId === records.job.id);
+  const who = (id: string): string => records.people.find((p) => p.id === id)?.name ?? 'unknown';
+  const vehicleName = cameFrom(records.vehicle.id, 'name', records.vehicle.name);
   const place = (slotId: string | null): string => {
-    const slot = slotId === null ? undefined : slotById(file.layout, slotId);
+    const slot = slotId === null ? undefined : slotById(records.layout, slotId);
     return slot ? placeName(slot) : vehicleName;
   };
-  const tagOf = (partId: string | null): string | null => file.parts.find((p) => p.id === partId)?.tag ?? null;
+  const tagOf = (partId: string | null): string | null => records.parts.find((p) => p.id === partId)?.tag ?? null;
   const line = (e: Pick<EventBase, 'authorId' | 'happenedAt'>, where: string, text: string): SheetLine => ({
     place: where,
     text,
     by: who(e.authorId),
     on: e.happenedAt,
   });
-  const unit = file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
-  const counter = book.stand(file.counters).at(-1);
-  const figures = book.sets
-    .filter((s) => s.jobId === file.job.id)
+  const unit = records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
+  const counter = history.active(records.counters).at(-1);
+  const figures = history.sets
+    .filter((s) => s.jobId === records.job.id)
     .flatMap((s) =>
-      judgeSet(book, s, today)
+      judgeSet(history, s, today)
         .filter((j) => j.enough || j.verdict === 'past')
         .map((j): SheetFigure =>
           figureLine(j, {
@@ -59,31 +59,35 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
             takenBy: who(s.authorId),
             takenOn: s.happenedAt,
             gauges: [
-              ...new Set(j.reduced.governing.map((r) => file.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? SHEET.noGauge)),
+              ...new Set(j.reduced.governing.map((r) => records.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? SHEET.noGauge)),
             ].join(', '),
           }),
         ),
     );
-  const decisions = state.components.flatMap((c) => (c.decision && c.decision.jobId === file.job.id ? [c.decision] : []));
-  const records = { services: book.stand(file.fluidServices), pulls: book.stand(file.bleedPulls) };
-  const due = fluidState(file.layout, { ...records, earlier: book.stand(file.earlierWork) }, file.vehicle, today);
-  const complaint = here(file.proofs)
+  const decisions = state.components.flatMap((c) => (c.decision && c.decision.jobId === records.job.id ? [c.decision] : []));
+  const fluid = {
+    services: history.active(records.fluidServices),
+    pulls: history.active(records.bleedPulls),
+    earlier: history.active(records.earlierWork),
+  };
+  const due = fluidState(records.layout, fluid, records.vehicle, today);
+  const complaint = here(records.proofs)
     .filter((p) => p.item === 'complaint')
     .at(-1);
-  const settled = new Set(here(file.findings).map((f) => f.settles));
+  const settled = new Set(here(records.findings).map((f) => f.settles));
   return {
-    vehicleTag: file.vehicle.tag,
+    vehicleTag: records.vehicle.tag,
     vehicleName,
     distance: counter ? `${groupThousands(convert(counter.km, 'distance_run', unit))} ${unit}` : SHEET.notCounted,
-    complaint: cameFrom(file.job.id, 'complaint', file.job.complaint),
+    complaint: cameFrom(records.job.id, 'complaint', records.job.complaint),
     complaintAnswer: complaint ? RESULT_WORD[complaint.result] : SHEET.notAskedAgain,
     figures,
-    findings: here(file.findings)
+    findings: here(records.findings)
       .filter((f) => f.severity !== 'note')
       .map((f) => line(f, place(f.slotId), SHEET.finding(cameFrom(f.id, 'words', f.words), causeMissing(f.code, settled.has(f.id))))),
     done: [
-      ...file.layoutRevisions
-        .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= file.job.openedAt)
+      ...records.layoutRevisions
+        .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= records.job.openedAt)
         .map((r) =>
           line(
             { authorId: r.enteredBy ?? '', happenedAt: r.enteredAt },
@@ -91,25 +95,25 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
             revisionText({ ...r, why: cameFrom(r.id, 'why', r.why) }),
           ),
         ),
-      ...here(file.operationEvents)
+      ...here(records.operationEvents)
         .filter((e) => e.kind === 'done')
         .map((e) => {
-          const op = file.operations.find((o) => o.id === e.operationId);
+          const op = records.operations.find((o) => o.id === e.operationId);
           return line(e, place(op?.slotId ?? null), op ? cameFrom(op.id, 'title', op.title) : SHEET.operation);
         }),
-      ...here(file.jointEvents).map((e) => line(e, place(e.slotId), jointText(file.layout, e))),
+      ...here(records.jointEvents).map((e) => line(e, place(e.slotId), jointText(records.layout, e))),
     ],
-    torques: here(file.torques).map((t) =>
+    torques: here(records.torques).map((t) =>
       line(
         t,
         torquePlace(t.point, place(t.slotId)),
         SHEET.torque(t.typed, t.targetTyped, t.wrench ? cameFrom(t.id, 'wrench', t.wrench) : ''),
       ),
     ),
-    parts: here(file.partEvents)
+    parts: here(records.partEvents)
       .filter((e) => e.kind !== 'found')
       .map((e) => {
-        const part = file.parts.find((p) => p.id === e.partId);
+        const part = records.parts.find((p) => p.id === e.partId);
         const name = part
           ? [part.tag, cameFrom(part.id, 'name', part.name), part.partNumber && cameFrom(part.id, 'partNumber', part.partNumber)]
               .filter(Boolean)
@@ -118,7 +122,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
         return line(e, place(e.slotId), SHEET.part(name, e));
       }),
     fluid: [
-      ...here(file.fluidServices).map((f) =>
+      ...here(records.fluidServices).map((f) =>
         line(
           f,
           SHEET.hydraulics,
@@ -129,7 +133,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
           ),
         ),
       ),
-      ...here(file.bleedPulls).map((p) => line(p, place(p.slotId), SHEET.pull(p))),
+      ...here(records.bleedPulls).map((p) => line(p, place(p.slotId), SHEET.pull(p))),
     ],
     nextDue: [
       ...(due ? [{ what: SHEET.brakeFluid, on: due.due, why: fluidCauseWords(due.cause) }] : []),
@@ -146,17 +150,17 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       ...state.components.flatMap((c) => c.judged.filter((j) => j.verdict === 'watch').map((j) => SHEET.watch(c.slot, j))),
       ...neverOpen(state, today),
     ],
-    accepted: here(file.acceptances).map((a) => line(a, obligationName(state, a.obligation), cameFrom(a.id, 'reason', a.reason))),
+    accepted: here(records.acceptances).map((a) => line(a, obligationName(state, a.obligation), cameFrom(a.id, 'reason', a.reason))),
     afterCare: afterCareOf(state, today),
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
       .map((c) => SHEET.outOfScope(c.slot, c.verdict)),
-    proofs: here(file.proofs).map((p) =>
+    proofs: here(records.proofs).map((p) =>
       line(
         p,
         vehicleName,
         SHEET.proof(
-          state.situation.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item,
+          state.context.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item,
           p.result,
           p.note ? cameFrom(p.id, 'note', p.note) : '',
         ),
@@ -184,12 +188,12 @@ export interface HandbackFile {
 
 /** @returns null for a job that has not been handed back: what may still change is no record */
 export function handbackFile(state: JobState): HandbackFile | null {
-  const { release, people, imported } = state.file;
+  const { release, people, imported } = state.records;
   if (!release) return null;
   const { jobId, releasedAt, ownWork, ruleVersion, sheet } = release;
   const releasedBy = release.releasedBy === null ? null : (people.find((p) => p.id === release.releasedBy)?.name ?? 'unknown');
   const importedFrom = imported?.source ?? null;
-  const amendments = state.book.stand(state.file.amendments).map((a) => ({
+  const amendments = state.history.active(state.records.amendments).map((a) => ({
     words: a.words,
     reason: a.reason,
     by: people.find((p) => p.id === a.authorId)?.name ?? 'unknown',
@@ -202,7 +206,7 @@ export function handbackFile(state: JobState): HandbackFile | null {
 function neverOpen(state: JobState, today: string): string[] {
   const since = new Map<number, Slot[]>();
   for (const c of state.components) {
-    const due = c.inScope ? openDue(state.book, c, today) : null;
+    const due = c.inScope ? openDue(state.history, c, today) : null;
     if (due !== null) since.set(due, [...(since.get(due) ?? []), c.slot]);
   }
   return [...since].map(([years, slots]) => SHEET.neverOpen(slots, years));

@@ -22,7 +22,7 @@ export { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadRea
 export { BLACKED, strikeLine, strikeRecord } from './sheetRefs.ts';
 export { contextOf } from './trace/context.ts';
 export { expectedAndFound, nothingElse, saidOf, type Prediction, toClose } from './trace/expected.ts';
-export { answersTo, hide, isIdentified, ownerReport } from './trace/sampledCase.ts';
+export { answersTo, sampleCase, isIdentified, ownerReport } from './trace/sampledCase.ts';
 export {
   calibrationCase,
   type Decile,

@@ -20,10 +20,10 @@ export interface NeededLimit {
  * Source: handbook 10, The limit book.
  */
 export function limitsNeeded(state: JobState): NeededLimit[] {
-  const { vehicle } = state.file;
+  const { vehicle } = state.records;
   const rows = new Map<string, NeededLimit>();
   for (const c of state.components.filter((x) => x.inScope)) {
-    const limits = [...state.file.limits, ...genericFor(c.slot, vehicle)];
+    const limits = [...state.records.limits, ...genericFor(c.slot, vehicle)];
     for (const k of characteristicsAt(c.slot).filter((x) => !x.recorded)) {
       const axle = axleOf(c.slot.corner);
       const key = `${k.id}|${axle ?? ''}`;

@@ -2,7 +2,7 @@ import type { MoveLevel } from '../wording/reasons.ts';
 import { MOVE } from '../wording/en/readiness.ts';
 import { isDuty, isProofOf, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
-import { areLoose } from '../layout/looseUnits.ts';
+import { isStandalone } from '../layout/standaloneUnits.ts';
 import { isAskedOnTheRoad } from '../catalogue/proofItems.ts';
 
 /** One thing that keeps a vehicle from the next level: what it is about, and in words. */
@@ -31,7 +31,7 @@ function onTheRoad(o: Obligation): boolean {
  */
 export function mayMove(state: JobState): MayMove {
   if (state.released) return { level: 'handed_back', reasons: [], next: null };
-  if (areLoose(state.file.layout)) return { level: 'yard_only', reasons: [{ about: 'units', words: MOVE.units }], next: null };
+  if (isStandalone(state.records.layout)) return { level: 'yard_only', reasons: [{ about: 'units', words: MOVE.units }], next: null };
   const standing = state.blocks.filter((o) => !onTheRoad(o));
   if (standing.length === 0)
     return { level: 'road_test', reasons: state.blocks.map((o) => ({ about: 'road', words: o.what })), next: state.blocks[0] ?? null };

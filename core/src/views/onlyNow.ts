@@ -44,15 +44,17 @@ function minutesOf(state: JobState, o: Obligation): number {
 
 /** What was left by name since the access was last opened, by its key. */
 function leftSince(state: JobState, closedBy: Slot | null): Map<string, LeftItem> {
-  const opened = state.book.stand(state.file.partEvents).findLast((e) => e.slotId === closedBy?.id && e.kind === 'removed')?.happenedAt;
-  const holds = state.book
-    .stand(state.file.leftItems)
+  const opened = state.history
+    .active(state.records.partEvents)
+    .findLast((e) => e.slotId === closedBy?.id && e.kind === 'removed')?.happenedAt;
+  const holds = state.history
+    .active(state.records.leftItems)
     .filter((l) => l.closedBy === (closedBy?.id ?? null) && (opened === undefined || l.happenedAt >= opened));
   return new Map(holds.map((l) => [l.item, l]));
 }
 
 function ofObligation(state: JobState, o: Obligation, left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
-  const slot = slotById(state.file.layout, o.slotId ?? '');
+  const slot = slotById(state.records.layout, o.slotId ?? '');
   if (!slot) return [];
   const stage: Stage = isDuty(o, ...AT_THE_BENCH) ? 'gauge' : isDuty(o, 'decide') ? 'decide' : 'rebuild';
   return [{ key: o.key, slot, what: o.what, stage, wanted: false, minutes: minutesOf(state, o), left: left.get(o.key) ?? null }];
@@ -67,7 +69,7 @@ function ofObligation(state: JobState, o: Obligation, left: ReadonlyMap<string, 
 export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
   const access = ACCESSES.filter((a) => a.closedBy === slot.kind);
   const behind = new Set(
-    state.file.layout.slots.filter((s) => s.corner === slot.corner && access.some((a) => a.gives.includes(s.kind))).map((s) => s.id),
+    state.records.layout.slots.filter((s) => s.corner === slot.corner && access.some((a) => a.gives.includes(s.kind))).map((s) => s.id),
   );
   const names = access.map((a) => a.name);
   const left = leftSince(state, slot);
@@ -96,8 +98,8 @@ function wantedNow(state: JobState, slot: Slot, names: readonly string[], left: 
         const lines = programmeFor(c.slot.kind, 'found').filter((l) => l.measurement === m.id || l.or === m.id);
         // What can be taken another way is not wanted both ways.
         const ways = [m.id, ...lines.flatMap((l) => [l.measurement, ...(l.or === null ? [] : [l.or])])];
-        const taken = state.book.sets.some(
-          (s) => s.slotId === c.slot.id && ways.includes(s.measurement) && s.jobId === state.file.job.id && !isProvisional(s),
+        const taken = state.history.sets.some(
+          (s) => s.slotId === c.slot.id && ways.includes(s.measurement) && s.jobId === state.records.job.id && !isProvisional(s),
         );
         const owed = c.required.some((r) => ways.includes(r.measurement.id) && r.need === 'required');
         if (taken || owed || lines.length === 0) return [];
@@ -115,7 +117,7 @@ function wantedNow(state: JobState, slot: Slot, names: readonly string[], left: 
 
 /** What can only be done while a wheel is off, before it goes on. */
 export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
-  const here = new Set(state.file.layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
+  const here = new Set(state.records.layout.slots.filter((s) => s.corner === corner).map((s) => s.id));
   const left = leftSince(state, null);
   return state.obligations
     .filter(

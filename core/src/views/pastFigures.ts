@@ -1,5 +1,5 @@
 import type { MeasurementId } from '../catalogue/measurements.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import { type Judged, judgeSet } from '../judging/judge.ts';
 import { changeWords, takenWords } from '../wording/en/history.ts';
@@ -28,26 +28,26 @@ export interface PastSet {
  * @param today instant, ISO 8601
  */
 export function historyOf(
-  book: Book,
+  history: JobHistory,
   measurement: MeasurementId,
   of: { readonly partId: string } | { readonly slotId: string },
   today: string,
 ): PastSet[] {
-  const sets = book.sets.filter(
+  const sets = history.sets.filter(
     (s) =>
       s.measurement === measurement &&
       !s.blind &&
       ('partId' in of ? s.partId === of.partId : s.slotId === of.slotId) &&
-      book.taken(s).length > 0,
+      history.taken(s).length > 0,
   );
   const before = new Map<string, Judged>();
   return sets.flatMap((set): PastSet[] => {
-    const figures = judgeSet(book, set, today).map((judged): PastFigure => {
+    const figures = judgeSet(history, set, today).map((judged): PastFigure => {
       const { id, short } = judged.characteristic;
       const change = changeWords(judged, before.get(id));
       before.set(id, judged);
       return { id, short, text: figureText(judged.characteristic, judged.reduced.value, judged.reduced.decimals), judged, change };
     });
-    return figures.length === 0 ? [] : [{ set, what: takenWords(set, set.jobId !== book.file.job.id), figures }];
+    return figures.length === 0 ? [] : [{ set, what: takenWords(set, set.jobId !== history.records.job.id), figures }];
   });
 }

@@ -18,12 +18,12 @@ export interface Proposal {
  */
 export function proposalsOf(state: JobState): Map<string, Proposal> {
   const proposals = new Map<string, Proposal>();
-  const looks = [...looksOf(state.book).values()].sort((a, b) => Number(a.state === 'found') - Number(b.state === 'found'));
+  const looks = [...looksOf(state.history).values()].sort((a, b) => Number(a.state === 'found') - Number(b.state === 'found'));
   for (const l of looks) {
     const kind = TABLES.faults.find((f) => f.id === l.fault);
-    const own = slotById(state.file.layout, l.place);
+    const own = slotById(state.records.layout, l.place);
     if (!kind || !own || (l.state !== 'wanted' && l.state !== 'found')) continue;
-    const carrier = own.parentId === null ? undefined : slotById(state.file.layout, own.parentId);
+    const carrier = own.parentId === null ? undefined : slotById(state.records.layout, own.parentId);
     const slot = [own, carrier].find((s) => s !== undefined && optionsFor(s.kind).includes(kind.option));
     if (!slot) continue;
     proposals.set(slot.id, {

@@ -2,7 +2,7 @@ import type { Measurement, MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurement, measurementsAt } from '../catalogue/measurements.ts';
 import { type Position, plannedPositions, positionKey } from '../catalogue/positions.ts';
 import { readFigure } from '../catalogue/typedFigure.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { PHASE_WORD } from '../wording/en/phases.ts';
 import { type Slot, placeName, slotById } from '../layout/graph.ts';
 import type { Phase, Surface } from '../ledger/families/sets.ts';
@@ -32,21 +32,21 @@ const yes = (v: boolean): string => (v ? 'yes' : 'no');
  * gauge, by whom and when.
  * @param slotId only those of one place; null gives all of the job
  */
-export function readingRows(book: Book, slotId: string | null): ReadingRow[] {
-  const { file } = book;
-  return book.sets
-    .filter((s) => (slotId === null ? s.jobId === file.job.id : s.slotId === slotId))
+export function readingRows(history: JobHistory, slotId: string | null): ReadingRow[] {
+  const { records } = history;
+  return history.sets
+    .filter((s) => (slotId === null ? s.jobId === records.job.id : s.slotId === slotId))
     .flatMap((s) => {
-      const slot = slotById(file.layout, s.slotId);
+      const slot = slotById(records.layout, s.slotId);
       const { kind, unit } = MEASUREMENTS[s.measurement];
-      return book.stand(file.readings).flatMap((r): ReadingRow[] => {
+      return history.active(records.readings).flatMap((r): ReadingRow[] => {
         if (r.setId !== s.id) return [];
         return [
           {
-            vehicle: file.vehicle.tag,
+            vehicle: records.vehicle.tag,
             job: s.jobId,
             component: slot ? placeName(slot) : '',
-            part: file.parts.find((p) => p.id === s.partId)?.tag ?? '',
+            part: records.parts.find((p) => p.id === s.partId)?.tag ?? '',
             measurement: s.measurement,
             phase: s.phase,
             surface: s.surface,
@@ -61,8 +61,8 @@ export function readingRows(book: Book, slotId: string | null): ReadingRow[] {
             unit: r.unit,
             value: String(r.canonical),
             value_unit: unitOf(kind, unit).id,
-            gauge: file.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? '',
-            person: file.people.find((p) => p.id === r.authorId)?.name ?? '',
+            gauge: records.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? '',
+            person: records.people.find((p) => p.id === r.authorId)?.name ?? '',
             taken_at: r.happenedAt,
           },
         ];
@@ -172,7 +172,7 @@ function readRow(row: ReadingRow, slots: readonly Slot[]): GivenReading {
  * cannot be understood.
  * @throws DomainError where it is no list of readings, or too long to be one
  */
-export function readReadingList(rows: readonly ReadingRow[], book: Book): ReadReadingRow[] {
+export function readReadingList(rows: readonly ReadingRow[], history: JobHistory): ReadReadingRow[] {
   const [first] = rows;
   if (!first) throw new DomainError('empty', 'There is no row in it.');
   if (rows.length > MAX_READING_ROWS)
@@ -185,7 +185,7 @@ export function readReadingList(rows: readonly ReadingRow[], book: Book): ReadRe
       `This is no list of readings: there is no column ${missing.map((m) => `“${m}”`).join(', ')}. It begins with ${found || 'nothing'}.`,
     );
   }
-  const { slots } = book.file.layout;
+  const { slots } = history.records.layout;
   const seen = new Map<string, number>();
   return rows.map((row, i): ReadReadingRow => {
     const line = i + 1;
@@ -196,15 +196,15 @@ export function readReadingList(rows: readonly ReadingRow[], book: Book): ReadRe
     const before = seen.get(key);
     seen.set(key, before ?? line);
     if (before !== undefined) return { line, verdict: 'conflicts', why: ROW.samePosition(before), code: null, reading };
-    const set = book.sets.findLast(
+    const set = history.sets.findLast(
       (s) =>
         s.slotId === reading.slotId &&
         s.measurement === reading.measurement &&
         s.phase === reading.phase &&
-        s.jobId === book.file.job.id &&
+        s.jobId === history.records.job.id &&
         !s.blind,
     );
-    const stands = set && book.taken(set).find((t) => t.key === positionKey(reading.position));
+    const stands = set && history.taken(set).find((t) => t.key === positionKey(reading.position));
     if (!stands) return { line, verdict: 'new', why: null, code: null, reading };
     return Math.abs(stands.value - reading.canonical) < 1e-9
       ? { line, verdict: 'same', why: null, code: null, reading }

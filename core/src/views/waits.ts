@@ -5,9 +5,9 @@ import { awayWords } from '../wording/en/jobs.ts';
 
 /** Parts that are away, told together where they went together: "4 drums, to the turner". */
 function away(state: JobState): string[] {
-  const events = state.book.stand(state.file.partEvents);
+  const events = state.history.active(state.records.partEvents);
   const byNote = new Map<string, string[]>();
-  for (const part of state.file.parts) {
+  for (const part of state.records.parts) {
     const where = whereabouts(part.id, events);
     if (where.at === 'away') byNote.set(where.note, [...(byNote.get(where.note) ?? []), part.name.toLowerCase()]);
   }
@@ -24,8 +24,8 @@ export function waitsOf(state: JobState): string[] {
 
 /** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */
 export function forNowOf(state: JobState): { readonly what: string; readonly until: string | null }[] {
-  const events = state.book.stand(state.file.partEvents);
-  return state.situation.standing.places
+  const events = state.history.active(state.records.partEvents);
+  return state.context.proofStatus.places
     .filter((p) => p.state === 'temporary')
     .map((p) => ({
       what: placeName(p.slot),

@@ -3,7 +3,7 @@
 import type { Slot } from '../layout/graph.ts';
 import type { PartEventKind } from '../ledger/families/partEvents.ts';
 import type { PutInKind } from '../ledger/families/putIns.ts';
-import type { JobKind } from '../ledger/jobRecords.ts';
+import type { JobKind } from '../ledger/job.ts';
 
 /** What makes a place anything but complete. */
 export type PlaceCause =

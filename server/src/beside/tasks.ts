@@ -1,6 +1,6 @@
 import { fileAsOf } from '@dauer/core/history';
 import { deriveJob } from '@dauer/core/job';
-import type { HandbackSheet, JobFile } from '@dauer/core/ledger';
+import type { HandbackSheet, JobRecords } from '@dauer/core/ledger';
 import { buildSheet } from '@dauer/core/views';
 import { thumbnail } from '../features/bookin/thumbnail.ts';
 import { printSheet, type Printed } from '../features/prove/printSheet.ts';
@@ -8,7 +8,7 @@ import { basisOf } from '../records/release.ts';
 
 /** What a sheet of the past is worked out from: the records, and the instant of the hand-back. */
 interface SheetOf {
-  readonly file: JobFile;
+  readonly file: JobRecords;
   readonly at: string;
 }
 
@@ -16,8 +16,8 @@ interface SheetOf {
 export const TASKS = {
   thumbnail: ({ bytes, side }: { bytes: Uint8Array; side: number }): Uint8Array => thumbnail(bytes, side),
   pdf: async (printed: Printed): Promise<Uint8Array> => printSheet(printed),
-  sheet: ({ file, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {
-    const state = deriveJob(fileAsOf(file, at), at);
+  sheet: ({ file: records, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {
+    const state = deriveJob(fileAsOf(records, at), at);
     return { sheet: buildSheet(state, at), basis: basisOf(state) };
   },
 };

@@ -1,10 +1,10 @@
-import type { EventList, JobFile } from '@dauer/core/ledger';
+import type { EventList, JobRecords } from '@dauer/core/ledger';
 import { getTableName } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import * as s from './schema.ts';
 
 /** What a job is read with beside its events: read anew as a whole where something of it changed. */
-export type Head = Exclude<keyof JobFile, EventList | 'parts'>;
+export type Head = Exclude<keyof JobRecords, EventList | 'parts'>;
 
 /** The tables that each of these is made from. */
 export const HEADS: Readonly<Record<Head, readonly PgTable[]>> = {

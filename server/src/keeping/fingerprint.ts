@@ -47,7 +47,7 @@ export async function fingerprint(db: Database, at: string, between: () => Promi
 export async function stateHash(db: Database, jobId: string, at: string): Promise<string> {
   let text: string;
   try {
-    const { file: _records, book: _book, situation, ...state } = deriveJob(await readJobFile(db, jobId), at);
+    const { records: _records, history: _book, context: situation, ...state } = deriveJob(await readJobFile(db, jobId), at);
     const { components, owed, proofItems } = situation;
     text = JSON.stringify({ ...state, components, owed, proofItems });
   } catch (error) {

@@ -39,7 +39,7 @@ export async function recordOfSent<F extends EventFamily>(
 }
 
 /** Handler of an event family: what was sent is looked at, made a record of, and kept. `look` throws a HttpProblem where it cannot be. */
-export function keeps<F extends EventFamily>(
+export function eventHandler<F extends EventFamily>(
   family: F,
   look: (body: Output<F>, call: EventCall) => void | Promise<void> = () => undefined,
 ): (call: EventCall & { readonly body: Output<F> }) => Promise<Stored<Recorded<F>>> {
@@ -52,6 +52,6 @@ export function keeps<F extends EventFamily>(
 /** What takes a family of which nothing has to be looked at but what every event is held to. */
 export function keepAll(): Pick<Handlers, EventEndpointName> {
   const all: Partial<Record<EventEndpointName, unknown>> = {};
-  for (const family of EVENT_LISTS) all[EVENT_ENDPOINT[family]] = keeps(family);
+  for (const family of EVENT_LISTS) all[EVENT_ENDPOINT[family]] = eventHandler(family);
   return all as Pick<Handlers, EventEndpointName>;
 }

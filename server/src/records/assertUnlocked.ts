@@ -14,8 +14,8 @@ export async function refuseLocked(
   known: 'jointEvents' | 'bleedPulls',
   id: string,
 ): Promise<void> {
-  const file = await readJobFile(db, jobId);
-  if (file.release || file[known].some((e) => e.id === id)) return;
-  const lock = placeLock(deriveJob(file, new Date().toISOString()), slotId);
+  const records = await readJobFile(db, jobId);
+  if (records.release || records[known].some((e) => e.id === id)) return;
+  const lock = placeLock(deriveJob(records, new Date().toISOString()), slotId);
   if (lock) throw new HttpProblem('control_locked', `${lock.control.name}: ${lock.why}`);
 }

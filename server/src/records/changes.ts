@@ -1,5 +1,5 @@
 import type { EventFamily } from '@dauer/contract';
-import { EVENT_LISTS, type JobFile } from '@dauer/core/ledger';
+import { EVENT_LISTS, type JobRecords } from '@dauer/core/ledger';
 import { asc, eq, getTableName, type SQL, sql } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';
@@ -18,7 +18,7 @@ import { rowsOfEach } from './rows.ts';
 export interface JobChanges {
   readonly cursor: string;
   readonly whole: boolean;
-  readonly file: Partial<JobFile>;
+  readonly file: Partial<JobRecords>;
   readonly struck: readonly { readonly id: string; readonly field: string }[];
 }
 
@@ -129,7 +129,7 @@ function headReaders(db: Database, jobId: string, head: Awaited<ReturnType<typeo
     people: async () => readPeople(db),
     pastJobs: async () => (await readJobsOf(db, vehicleId)).filter((j) => j.id !== jobId),
     release: async () => readJobRelease(db, jobId),
-  } satisfies { readonly [K in Head]: () => Promise<JobFile[K]> };
+  } satisfies { readonly [K in Head]: () => Promise<JobRecords[K]> };
 }
 
 /** Ids of the places that a vehicle has or had. */
@@ -173,7 +173,7 @@ export async function readChanges(db: Database, jobId: string, cursor: string, m
       const { rows } = await rowsOfEach(db, statement, { ...scope, fresh: news.get(table) ?? [] });
       if (rows.length > 0) file[family] = rows;
     }
-    const seated = (file['partEvents'] ?? []) as JobFile['partEvents'];
+    const seated = (file['partEvents'] ?? []) as JobRecords['partEvents'];
     const partIds = [...new Set(seated.map((e) => e.partId))];
     if (await bringsItsPast(db, partIds, jobs)) return { cursor: written(mark), whole: true, file: {}, struck: [] };
     const { rows } = await rowsOfEach(db, NEW_PARTS, { ...scope, fresh: [...new Set([...parts, ...partIds])] });
@@ -185,7 +185,7 @@ export async function readChanges(db: Database, jobId: string, cursor: string, m
   return {
     cursor: written(mark),
     whole: false,
-    file: file as Partial<JobFile>,
+    file: file as Partial<JobRecords>,
     struck: await struckOf(db, news.get(getTableName(s.redactions)) ?? []),
   };
 }

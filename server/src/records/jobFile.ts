@@ -1,4 +1,4 @@
-import { EVENT_LISTS, familyOf, type JobFile } from '@dauer/core/ledger';
+import { EVENT_LISTS, familyOf, type JobRecords } from '@dauer/core/ledger';
 import { readSheet } from '@dauer/core/views';
 import type { EventFamily } from '@dauer/contract';
 import { and, asc, desc, eq, getTableColumns, inArray, isNull, sql, type SQL } from 'drizzle-orm';
@@ -73,7 +73,7 @@ const LEANING = {
  * Reads everything a job stands on: its own events, and the life of the vehicle's parts and places.
  * A job may also be read inside a transaction. Nothing is derived here; the core does that, from the same file, wherever it runs.
  */
-export async function readJobFile(db: Database, jobId: string): Promise<JobFile> {
+export async function readJobFile(db: Database, jobId: string): Promise<JobRecords> {
   const head = await readJobHead(db, jobId);
   const { revisions, release, jobs } = await together(db, {
     revisions: () => readLayouts(db, head.vehicle.id),
@@ -126,7 +126,7 @@ export async function readJobHead(db: Database, jobId: string) {
 }
 
 /** Every job of a vehicle, the newest first. */
-export async function readJobsOf(db: Database, vehicleId: string): Promise<JobFile['pastJobs'][number][]> {
+export async function readJobsOf(db: Database, vehicleId: string): Promise<JobRecords['pastJobs'][number][]> {
   return db
     .select({ id: s.job.id, kind: s.job.kind, complaint: s.job.complaint, openedAt: s.job.openedAt, releasedAt: s.release.releasedAt })
     .from(s.job)
@@ -135,7 +135,7 @@ export async function readJobsOf(db: Database, vehicleId: string): Promise<JobFi
     .orderBy(desc(s.job.openedAt));
 }
 
-export async function readJobRelease(db: Database, jobId: string): Promise<JobFile['release']> {
+export async function readJobRelease(db: Database, jobId: string): Promise<JobRecords['release']> {
   const [stored] = await db.select().from(s.release).where(eq(s.release.jobId, jobId));
   return stored ? withoutBasis(stored) : null;
 }
@@ -150,12 +150,12 @@ export async function readPartsOf(db: Database, slotIds: readonly string[]): Pro
 }
 
 /** The record of a hand-back as it is shown; its sheet may be of an earlier form. */
-function withoutBasis({ basis: _basis, ...record }: typeof s.release.$inferSelect): JobFile['release'] {
+function withoutBasis({ basis: _basis, ...record }: typeof s.release.$inferSelect): JobRecords['release'] {
   return { ...record, sheet: readSheet(record.sheet) };
 }
 
 /** All versions of the gauges: readings keep the version they were taken with. */
-export async function readGauges(db: Database): Promise<JobFile['gauges'][number][]> {
+export async function readGauges(db: Database): Promise<JobRecords['gauges'][number][]> {
   return db.select().from(s.gauge).orderBy(asc(s.gauge.id));
 }
 

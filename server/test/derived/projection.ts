@@ -1,14 +1,14 @@
 import { stageNote, notApplicableWords, PROVISIONAL } from '@dauer/core/wording';
 import { deriveJob, type JobState } from '@dauer/core/job';
-import type { JobFile } from '@dauer/core/ledger';
+import type { JobRecords } from '@dauer/core/ledger';
 import { buildSheet, mayMove } from '@dauer/core/views';
 
 /** One line a fact, so that a difference shows where it is. */
 function linesOf(state: JobState, today: string): string[] {
-  const { file } = state;
+  const { records } = state;
   const move = mayMove(state);
   return [
-    `job ${file.vehicle.tag} ${file.job.kind} ${file.job.openedAt}`,
+    `job ${records.vehicle.tag} ${records.job.kind} ${records.job.openedAt}`,
     `stage ${state.stage} ${state.share} ${state.verdict} released ${state.released} voided ${state.voided} ${JSON.stringify(state.counts)}`,
     ...state.stages.map(
       (s) =>
@@ -34,7 +34,7 @@ function linesOf(state: JobState, today: string): string[] {
           `asked of ${c.slot.id} ${r.measurement} ${r.phase} ${r.done} ${r.due} ${r.need} ${r.setId} ${r.provisional && PROVISIONAL[r.provisional]}`,
       ),
     ),
-    ...state.situation.standing.locks.map(
+    ...state.context.proofStatus.locks.map(
       (l) => `lock ${l.control.kind} ${l.passable} ${l.why} by ${l.by.map((b) => b.slot.id).join(' ')}`,
     ),
     `may move ${move.level} · ${move.reasons.map((r) => r.words).join(' | ')} · ${move.next?.key ?? null}`,
@@ -59,7 +59,7 @@ function withPlainIds(text: string): string {
  * and their sentences, verdicts, locks, whether a vehicle may move, and the sheet of the hand-back.
  * @param today instant, ISO 8601, at which the jobs are looked at
  */
-export function projectionOf(files: readonly JobFile[], today: string): string {
+export function projectionOf(files: readonly JobRecords[], today: string): string {
   const jobs = [...files].sort((a, b) => (`${a.vehicle.tag} ${a.job.openedAt}` < `${b.vehicle.tag} ${b.job.openedAt}` ? -1 : 1));
   return `${withPlainIds(jobs.map((f) => linesOf(deriveJob(f, today), today).join('\n')).join('\n\n'))}\n`;
 }

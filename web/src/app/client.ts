@@ -47,7 +47,7 @@ interface Args<N extends EndpointName> {
 
 /** How far this device's clock is behind the server's, ms, as measured at the last answer. */
 let offset = 0;
-function heard(sentAt: number, answered: number, serverNow: string | null): void {
+function updateClockOffset(sentAt: number, answered: number, serverNow: string | null): void {
   const now = Number(serverNow);
   if (Number.isFinite(now) && now > 0 && answered - sentAt < 5000) offset = Math.round(now - (sentAt + answered) / 2);
 }
@@ -100,7 +100,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   } catch {
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now. What you entered is kept here.');
   }
-  heard(sentAt, Date.now(), reply.headers.get(NOW_HEADER));
+  updateClockOffset(sentAt, Date.now(), reply.headers.get(NOW_HEADER));
   onBook(reply.headers.get(BOOK_HEADER));
   const content: unknown = await reply.json().catch(() => null);
   if (reply.ok) return content as z.output<E<N>['reply']>;

@@ -1,7 +1,7 @@
-import type { Kind, UnitId } from '@dauer/core/quantity';
+import type { QuantityKind, UnitId } from '@dauer/core/quantity';
 
 /** The units that a figure of a kind is switched between at the bench, the first one by default. */
-export const UNIT_PAIRS: Readonly<Record<Kind, readonly [UnitId, ...UnitId[]]>> = {
+export const UNIT_PAIRS: Readonly<Record<QuantityKind, readonly [UnitId, ...UnitId[]]>> = {
   length: ['mm', 'in'],
   angle: ['deg'],
   volume: ['mL', 'us_fl_oz'],

@@ -8,7 +8,7 @@ import { useSession } from '../app/session.ts';
 const props = withDefaults(defineProps<{ steps: readonly CautionStep[]; show?: 'both' | 'open' | 'quiet' }>(), { show: 'both' });
 const job = useJob();
 const session = useSession();
-const acks = computed(() => (job.state ? job.state.book.stand(job.state.file.cautionAcks) : []));
+const acks = computed(() => (job.state ? job.state.history.active(job.state.records.cautionAcks) : []));
 const list = computed(() => cautionsAt(...props.steps));
 const open = computed(() => list.value.filter((c) => c.critical && !acks.value.some((a) => a.caution === c.id)));
 const quiet = computed(() => list.value.filter((c) => !open.value.includes(c)));

@@ -35,9 +35,9 @@ watch(
 const cells = computed<Slot[]>(() => {
   const corner = c.value?.slot.corner;
   if (!corner || !job.state) return [];
-  return job.state.file.layout.slots.filter((s) => s.corner === corner && KIND_FACTS[s.kind].article);
+  return job.state.records.layout.slots.filter((s) => s.corner === corner && KIND_FACTS[s.kind].article);
 });
-const place = computed(() => job.state?.situation.standing.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
+const place = computed(() => job.state?.context.proofStatus.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
 const writable = computed(() => job.writable);
 const article = computed(() => c.value !== null && KIND_FACTS[c.value.slot.kind].article);
 /** A control can be pressed, what holds fluid can be opened: both are played on the map. */
@@ -45,7 +45,7 @@ const playable = computed<'press' | 'open' | null>(() => {
   const s = job.state;
   const slot = c.value?.slot;
   if (!s || !slot || s.released) return null;
-  if (controlsOf(s.file.layout).some((x) => x.slotId === slot.id)) return 'press';
+  if (controlsOf(s.records.layout).some((x) => x.slotId === slot.id)) return 'press';
   return slot.circuits.length > 0 ? 'open' : null;
 });
 function playIt(): void {
@@ -56,9 +56,9 @@ function playIt(): void {
 const opened = computed(() => {
   const s = job.state;
   if (!s || !c.value || !article.value || !KIND_FACTS[c.value.slot.kind].hydraulic || c.value.slot.kind === 'hose') return '';
-  const at = lastOpen(s.book, c.value);
+  const at = lastOpen(s.history, c.value);
   if (at) return `Last open ${dayText(at)}`;
-  const years = openDue(s.book, c.value, job.today);
+  const years = openDue(s.history, c.value, job.today);
   return years === null ? NEVER_OPEN : openDueWords(years);
 });
 const verdictOf = (id: string) => job.state?.components.find((x) => x.slot.id === id)?.verdict ?? null;
@@ -81,7 +81,7 @@ const where = computed(() => {
   if (place.value?.state === 'temporary') return 'In its place for now only';
   if (!c.value.inScope)
     return c.value.judged.at(-1)
-      ? `Out of scope; last judged ${dayText(job.state.book.sets.find((s) => s.id === c.value?.judged.at(-1)?.setId)?.happenedAt ?? '')}`
+      ? `Out of scope; last judged ${dayText(job.state.history.sets.find((s) => s.id === c.value?.judged.at(-1)?.setId)?.happenedAt ?? '')}`
       : 'In its place, out of the scope of this job';
   return c.value.fittedHere ? 'In its place, fitted in this job' : 'In its place, as found';
 });
@@ -96,11 +96,13 @@ const stamped = computed(() => {
 /** Work done at this place before the shop kept records. */
 const before = computed(() => {
   const s = job.state;
-  return s ? s.book.stand(s.file.earlierWork).flatMap((e) => (e.slotId === c.value?.slot.id ? [earlierText(s.file.layout, e)] : [])) : [];
+  return s
+    ? s.history.active(s.records.earlierWork).flatMap((e) => (e.slotId === c.value?.slot.id ? [earlierText(s.records.layout, e)] : []))
+    : [];
 });
 const life = computed(() => {
   if (!c.value?.part || !job.state) return '';
-  const events = job.state.book.stand(job.state.file.partEvents).filter((e) => e.partId === c.value?.part?.id);
+  const events = job.state.history.active(job.state.records.partEvents).filter((e) => e.partId === c.value?.part?.id);
   const at = whereabouts(c.value.part.id, events);
   const machined = events.some((e) => e.kind === 'machined') ? 'machined' : 'never machined';
   return at.since ? `Here since ${dayText(at.since)}, ${machined}` : machined;

@@ -10,7 +10,7 @@ const ITEM = { pedal: 'pedal_hold', parking: 'parking', clutch: '' } as const;
 const locks = computed(() => {
   const s = job.state;
   if (!s || s.released) return [];
-  return s.situation.standing.locks.map((l) => {
+  return s.context.proofStatus.locks.map((l) => {
     const passed = l.passable && itemLock(s, ITEM[l.control.kind]) === null;
     const who = passed
       ? 'Passed by a lead with a reason.'

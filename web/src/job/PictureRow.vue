@@ -23,8 +23,8 @@ const broken = ref(new Set<string>());
 const pictures = computed(() => {
   const s = job.state;
   if (!s) return [];
-  const all = s.book
-    .stand(s.file.pictures)
+  const all = s.history
+    .active(s.records.pictures)
     .filter((p) =>
       props.findingId ? p.findingId === props.findingId : props.slotId ? p.slotId === props.slotId : p.of === props.of && p.slotId === null,
     );
@@ -41,7 +41,7 @@ function source(p: Picture, thumb: boolean): string {
 }
 onBeforeUnmount(() => urls.forEach((u) => URL.revokeObjectURL(u)));
 const nameOf = (p: Picture): string => {
-  const slot = job.state ? slotById(job.state.file.layout, p.slotId ?? '') : undefined;
+  const slot = job.state ? slotById(job.state.records.layout, p.slotId ?? '') : undefined;
   const what = {
     vehicle: 'The vehicle',
     came_with: 'What came with it',

@@ -13,7 +13,7 @@ const mattering = computed(() => job.play?.steps.filter((s) => BAD.includes(s.do
 const moves = computed(() => {
   if (!job.play || job.play.danger) return '';
   const names = job.play.steps.flatMap((s) => {
-    const slot = s.does === 'moves' && job.file ? slotById(job.file.layout, s.slotId) : undefined;
+    const slot = s.does === 'moves' && job.records ? slotById(job.records.layout, s.slotId) : undefined;
     return slot ? [placeName(slot).toLowerCase()] : [];
   });
   return names.length > 0 ? `These move: ${names.join(', ')}.` : '';

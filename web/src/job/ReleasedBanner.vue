@@ -12,30 +12,30 @@ import { useSession } from '../app/session.ts';
 const job = useJob();
 const session = useSession();
 function unvoid(): void {
-  const v = job.file?.voids.findLast((x) => x.jobId === job.file?.job.id);
+  const v = job.records?.voids.findLast((x) => x.jobId === job.records?.job.id);
   if (v) job.takeBack(v.id);
 }
-const release = computed(() => job.file?.release ?? null);
+const release = computed(() => job.records?.release ?? null);
 const rejudging = ref(false);
 const careText = computed(() => {
   const s = job.state;
-  if (!s || !job.file) return '';
-  const late = lateEvents(job.file).filter((l) => !l.answered).length;
+  if (!s || !job.records) return '';
+  const late = lateEvents(job.records).filter((l) => !l.answered).length;
   if (late > 0) return `${late} came in late`;
   const open = afterCareStates(s).filter((a) => a.answer === 'open' || a.answer === 'failed').length;
   return open > 0 ? `${open} of after-care open` : 'After-care answered';
 });
-const otherwise = computed(() => (rejudging.value && job.file ? judgeAgain(job.file, job.today) : []));
+const otherwise = computed(() => (rejudging.value && job.records ? judgeAgain(job.records, job.today) : []));
 </script>
 
 <template>
   <p v-if="job.state?.voided" class="problem closed">
-    Voided: booked twice. Nothing told here counts. {{ job.file?.voids.find((v) => v.jobId === job.file?.job.id)?.reason }}
+    Voided: booked twice. Nothing told here counts. {{ job.records?.voids.find((v) => v.jobId === job.records?.job.id)?.reason }}
     <button v-if="session.may('lead')" class="link" type="button" @click="unvoid">It counts after all</button>
   </p>
-  <div v-if="release && job.file" class="problem closed no-print">
+  <div v-if="release && job.records" class="problem closed no-print">
     <p>
-      {{ handedBackWords(job.file, dayText) }}. Everything stands as it was then; a new complaint is a new job.
+      {{ handedBackWords(job.records, dayText) }}. Everything stands as it was then; a new complaint is a new job.
       <RouterLink :to="`/jobs/${release.jobId}/sheet`">Hand-back sheet</RouterLink>
       <RouterLink class="link" :to="`/jobs/${release.jobId}/prove`">{{ careText }}</RouterLink>
       <button v-if="!rejudging" class="link" type="button" @click="rejudging = true">Judge again with today’s book</button>

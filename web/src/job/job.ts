@@ -2,7 +2,7 @@ import type { EventFamily, Sent } from '@dauer/contract';
 import { replacedBy } from '@dauer/core/history';
 import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, openJob, tryJob } from '@dauer/core/job';
 import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
-import { type EventBase, type JobFile, type Phase } from '@dauer/core/ledger';
+import { type EventBase, type JobRecords, type Phase } from '@dauer/core/ledger';
 import { ifOpened, type Play, playsOf } from '@dauer/core/readiness';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -10,7 +10,7 @@ import { v7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from '../app/client.ts';
-import { useJobFile } from './useJobFile.ts';
+import { useJobRecords } from './useJobRecords.ts';
 import { useOutbox } from './outbox.ts';
 import { applyPending } from './optimistic.ts';
 import { useSession } from '../app/session.ts';
@@ -30,7 +30,7 @@ export const useJob = defineStore('job', () => {
   const picked = ref<string | null>(null);
   /** How likely something is at fault at each place, 0 to 1, as last weighed; by slot. */
   const likelihood = shallowRef<ReadonlyMap<string, number>>(new Map());
-  const { file, problem, keptAt, load, refresh } = useJobFile(outbox, () => {
+  const { records, problem, keptAt, load, refresh } = useJobRecords(outbox, () => {
     picked.value = null;
     likelihood.value = new Map();
   });
@@ -41,7 +41,7 @@ export const useJob = defineStore('job', () => {
 
   /** What keeps the open job from being derived; null where nothing does. */
   const stuck = shallowRef<Stuck | null>(null);
-  const whole = computed(() => (file.value ? applyPending(file.value, outbox.items) : null));
+  const whole = computed(() => (records.value ? applyPending(records.value, outbox.items) : null));
   const opened = computed<OpenedJob | null>(() => {
     const now = whole.value;
     try {
@@ -51,7 +51,7 @@ export const useJob = defineStore('job', () => {
     }
   });
   /** The records as they are this moment. */
-  const book = computed(() => opened.value?.book ?? null);
+  const history = computed(() => opened.value?.history ?? null);
   /**
    * Where the job stands as a whole. It follows the records a moment later, so that what is in the hand (the book, the
    * component) is drawn in the frame after a key.
@@ -68,15 +68,15 @@ export const useJob = defineStore('job', () => {
       stuck.value = now && stuckOf(now);
     }
   }
-  function stuckOf(now: JobFile): Stuck | null {
+  function stuckOf(now: JobRecords): Stuck | null {
     const tried = tryJob(now, today.value);
     return tried.ok ? null : { why: tried.why, record: culpritOf(now, today.value) };
   }
   const follow = afterPaint(derive);
   watch(
-    file,
+    records,
     (now) => {
-      if (now?.job.id !== state.value?.file.job.id) derive();
+      if (now?.job.id !== state.value?.records.job.id) derive();
     },
     { flush: 'sync' },
   );
@@ -85,28 +85,28 @@ export const useJob = defineStore('job', () => {
   const writable = computed(() => session.may('technician') && state.value?.released === false && !state.value.voided);
   const component = computed<Component | null>(() => {
     const o = opened.value;
-    const slot = o?.book.file.layout.slots.find((s) => s.id === picked.value);
+    const slot = o?.history.records.layout.slots.find((s) => s.id === picked.value);
     try {
-      return o && slot ? deriveComponent(o.book, slot, o.at) : null;
+      return o && slot ? deriveComponent(o.history, slot, o.at) : null;
     } catch {
       return null;
     }
   });
-  const phase = computed<Phase>(() => (book.value && component.value ? proposedPhase(book.value, component.value) : 'as_found'));
+  const phase = computed<Phase>(() => (history.value && component.value ? proposedPhase(history.value, component.value) : 'as_found'));
 
   /** What this device sees in force of what an event replaces. */
   function seenBy(family: EventFamily, body: object): { readonly supersedes?: string[] } {
-    const replaced = opened.value && replacedBy(opened.value.book, family, body);
+    const replaced = opened.value && replacedBy(opened.value.history, family, body);
     return replaced ? { supersedes: replaced } : {};
   }
   /** Adds an event: kept here first, then sent. Returns its id. */
   function add<F extends EventFamily>(family: F, body: Body<F>): string {
-    if (!file.value || !session.person) throw new Error('no job is open');
+    if (!records.value || !session.person) throw new Error('no job is open');
     const id = body.id ?? v7();
     const now = timeNow();
     const whole = { ...body, ...seenBy(family, body), id, happenedAt: now.at, device: DEVICE } as Sent<F>;
     void outbox.keep({
-      jobId: file.value.job.id,
+      jobId: records.value.job.id,
       authorId: session.person.id,
       authorName: session.person.name,
       family,
@@ -119,7 +119,7 @@ export const useJob = defineStore('job', () => {
   /** What is about to be taken back and needs a reason first: somebody else's entry. */
   const askedBack = ref<{ readonly id: string; readonly author: string } | null>(null);
   function authorOf(id: string): string | null {
-    const families: readonly unknown[] = Object.values(file.value ?? {});
+    const families: readonly unknown[] = Object.values(records.value ?? {});
     for (const list of families) {
       if (!Array.isArray(list)) continue;
       const found = (list as readonly Partial<EventBase>[]).find((e) => e.id === id);
@@ -140,7 +140,7 @@ export const useJob = defineStore('job', () => {
   }
   /** Takes a place into the job by hand, or leaves it out. */
   async function takeIn(slotId: string, on: boolean): Promise<void> {
-    const j = file.value?.job;
+    const j = records.value?.job;
     if (!j) return;
     const without = (list: readonly string[]): string[] => list.filter((x) => x !== slotId);
     problem.value = null;
@@ -165,13 +165,13 @@ export const useJob = defineStore('job', () => {
   const play = computed<Play | null>(() => {
     const s = state.value;
     const p = playing.value;
-    const slot = s?.file.layout.slots.find((x) => x.id === p?.slotId);
+    const slot = s?.records.layout.slots.find((x) => x.id === p?.slotId);
     if (!s || !p || !slot) return null;
-    if (p.step === 'open') return ifOpened(s.book, s.situation.standing, slot, today.value);
-    return playsOf(s.file.layout, s.situation.standing).find((x) => x.control.slotId === slot.id)?.play ?? null;
+    if (p.step === 'open') return ifOpened(s.history, s.context.proofStatus, slot, today.value);
+    return playsOf(s.records.layout, s.context.proofStatus).find((x) => x.control.slotId === slot.id)?.play ?? null;
   });
   function who(id: string): string {
-    return file.value?.people.find((p) => p.id === id)?.name ?? session.person?.name ?? '';
+    return records.value?.people.find((p) => p.id === id)?.name ?? session.person?.name ?? '';
   }
   return {
     askedBack,
@@ -179,8 +179,8 @@ export const useJob = defineStore('job', () => {
     takeIn,
     playing,
     play,
-    file,
-    book,
+    records,
+    history,
     state,
     stuck,
     problem,

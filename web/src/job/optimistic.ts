@@ -1,5 +1,5 @@
 import { type EventFamily, EVENTS, type Recorded, type Sent } from '@dauer/contract';
-import { type EventBase, inFormOfToday, type JobFile, type Part, recordFrom } from '@dauer/core/ledger';
+import { type EventBase, inFormOfToday, type JobRecords, type Part, recordFrom } from '@dauer/core/ledger';
 import { toResult } from '@dauer/core/quantity';
 import type { PendingEvent } from './outboxQueue.ts';
 
@@ -17,22 +17,22 @@ function base(item: PendingEvent): EventBase {
 }
 
 /** What an event will be once it is in the book: the same core makes the same of it there. */
-function recordIn(file: JobFile, item: PendingEvent): object {
+function recordIn(records: JobRecords, item: PendingEvent): object {
   const today = inFormOfToday(item.family, { ...item.body });
   // What was left out is what the book takes it for.
   const sent: Readonly<Record<string, unknown>> = { ...(EVENTS[item.family].sent.safeParse(today).data ?? today) };
   const facts = {
-    vehicleId: file.vehicle.id,
-    measurement: file.sets.find((s) => s.id === sent['setId'])?.measurement ?? null,
-    gaugeKind: file.gauges.find((g) => g.id === sent['gaugeVersionId'])?.kind ?? null,
+    vehicleId: records.vehicle.id,
+    measurement: records.sets.find((s) => s.id === sent['setId'])?.measurement ?? null,
+    gaugeKind: records.gauges.find((g) => g.id === sent['gaugeVersionId'])?.kind ?? null,
   };
   return recordFrom(item.family, { ...sent, ...base(item) }, facts);
 }
 
 /** A file with one more event; one that is there already is replaced. */
-function withRecord<F extends EventFamily>(file: JobFile, family: F, record: Recorded<F>): JobFile {
-  const list: readonly { readonly id: string }[] = file[family];
-  return { ...file, [family]: [...list.filter((e) => e.id !== record.id), record] };
+function withRecord<F extends EventFamily>(records: JobRecords, family: F, record: Recorded<F>): JobRecords {
+  const list: readonly { readonly id: string }[] = records[family];
+  return { ...records, [family]: [...list.filter((e) => e.id !== record.id), record] };
 }
 
 function describedPart(item: PendingEvent): Part | null {
@@ -41,24 +41,24 @@ function describedPart(item: PendingEvent): Part | null {
   return sent.part ? { id: sent.partId, ...sent.part } : null;
 }
 
-function withPart(file: JobFile, item: PendingEvent): JobFile {
+function withPart(records: JobRecords, item: PendingEvent): JobRecords {
   const part = describedPart(item);
-  return part && !file.parts.some((p) => p.id === part.id) ? { ...file, parts: [...file.parts, part] } : file;
+  return part && !records.parts.some((p) => p.id === part.id) ? { ...records, parts: [...records.parts, part] } : records;
 }
 
 /** A file with an event that the book has now, and the part that it described. */
-export function applyStored(file: JobFile, item: PendingEvent, record: unknown): JobFile {
-  return withRecord(withPart(file, item), item.family, record as Recorded<EventFamily>);
+export function applyStored(records: JobRecords, item: PendingEvent, record: unknown): JobRecords {
+  return withRecord(withPart(records, item), item.family, record as Recorded<EventFamily>);
 }
 
 /** A file with everything that waits on this device laid over it. */
-export function applyPending(file: JobFile, items: readonly PendingEvent[]): JobFile {
+export function applyPending(records: JobRecords, items: readonly PendingEvent[]): JobRecords {
   return items
-    .filter((i) => i.jobId === file.job.id && i.aside === null)
+    .filter((i) => i.jobId === records.job.id && i.aside === null)
     .reduce((acc, item) => {
       const known = withPart(acc, item);
       // What an older page took and this one would refuse waits for the book's answer, and is judged meanwhile as not there.
       const made = toResult(() => recordIn(known, item));
       return made.ok ? withRecord(known, item.family, made.value as Recorded<EventFamily>) : known;
-    }, file);
+    }, records);
 }

@@ -18,7 +18,7 @@ interface Schema extends DBSchema {
   sentImages: { key: string; value: PreparedImage & { readonly sentAt: number } };
 }
 
-const BOOK = 'dauer.book';
+const BOOK = 'dauer.history';
 
 /** A plain copy, without the reactivity that a database cannot store. */
 const copyOf = (item: PendingEvent): PendingEvent => JSON.parse(JSON.stringify(item)) as PendingEvent;

@@ -15,7 +15,7 @@ const session = useSession();
 const job = useJob();
 const outbox = useOutbox();
 const route = useRoute();
-const inJob = computed(() => typeof route.params['jobId'] === 'string' && job.file !== null);
+const inJob = computed(() => typeof route.params['jobId'] === 'string' && job.records !== null);
 
 const move = computed(() => (job.state ? mayMove(job.state) : null));
 
@@ -28,9 +28,9 @@ defineExpose({ focusSearch: () => search.value?.focus() });
     <RouterLink class="home" to="/" aria-label="Dauer, to the yard"><WordMark /></RouterLink>
     <span class="shop plate-font">{{ session.shop.name }}</span>
     <div class="middle">
-      <template v-if="inJob && job.file">
-        <TagPlate :tag="job.file.vehicle.tag" />
-        <span class="vehicle plate-font">{{ job.file.vehicle.name }}</span>
+      <template v-if="inJob && job.records">
+        <TagPlate :tag="job.records.vehicle.tag" />
+        <span class="vehicle plate-font">{{ job.records.vehicle.name }}</span>
         <MoveMark v-if="move" class="moves" :level="move.level" :reasons="move.reasons.map((r) => r.words)" />
       </template>
     </div>

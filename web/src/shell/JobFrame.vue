@@ -54,7 +54,7 @@ const figures = computed(
     ),
 );
 
-const corners = computed(() => (job.state ? cornersTakenIn(job.state.file.job, job.state.file.layout) : []));
+const corners = computed(() => (job.state ? cornersTakenIn(job.state.records.job, job.state.records.layout) : []));
 /** Which overlay a stage begins with; another is chosen by hand until the stage is left. */
 const OVERLAY_OF: Readonly<Record<Stage, OverlayKind>> = {
   bookin: 'verdict',
@@ -83,12 +83,12 @@ const off = onLetter('KeyM', () => map.value?.focus());
 onBeforeUnmount(off);
 /** Before a pedal step it plays by itself, when something would move that must not. */
 watch(
-  [stage, () => job.state?.file.job.id],
+  [stage, () => job.state?.records.job.id],
   () => {
     job.playing = null;
     const s = job.state;
     if (!s || s.released || (stage.value !== 'bleed' && stage.value !== 'prove')) return;
-    const danger = playsOf(s.file.layout, s.situation.standing).find((p) => p.play.danger);
+    const danger = playsOf(s.records.layout, s.context.proofStatus).find((p) => p.play.danger);
     if (danger) job.playing = { step: 'press', slotId: danger.control.slotId };
   },
   { immediate: true },
@@ -96,14 +96,14 @@ watch(
 /** A control that is tapped plays its press. */
 function pick(slotId: string | null): void {
   job.picked = slotId;
-  const control = job.state && !job.state.released && controlsOf(job.state.file.layout).find((c) => c.slotId === slotId);
+  const control = job.state && !job.state.released && controlsOf(job.state.records.layout).find((c) => c.slotId === slotId);
   job.playing = control ? { step: 'press', slotId: control.slotId } : null;
   if (route.query['pick'] !== undefined) void router.replace({ path: route.path });
 }
 </script>
 
 <template>
-  <div v-if="job.problem && !job.file" class="screen">
+  <div v-if="job.problem && !job.records" class="screen">
     <h1>This job cannot be shown</h1>
     <p class="problem" role="alert">{{ job.problem }}</p>
     <p class="gap">
@@ -132,7 +132,7 @@ function pick(slotId: string | null): void {
           </div>
           <BrakeMap
             ref="map"
-            :layout="job.state.file.layout"
+            :layout="job.state.records.layout"
             :picked="job.picked"
             :marks="marks"
             :play="job.play"

@@ -7,7 +7,7 @@ import { useJob } from '../job/job.ts';
 
 /** Operations that are running in the open job, as small clocks: started when, against the minutes they were given. */
 const job = useJob();
-const running = computed(() => (job.state && !job.state.released ? runningOperations(job.state.book, job.today).slice(0, 2) : []));
+const running = computed(() => (job.state && !job.state.released ? runningOperations(job.state.history, job.today).slice(0, 2) : []));
 </script>
 
 <template>

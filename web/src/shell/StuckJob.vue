@@ -12,7 +12,7 @@ const session = useSession();
 
 <template>
   <main class="screen">
-    <h1>{{ job.file ? `${job.file.vehicle.tag} ${job.file.vehicle.name}` : 'This job' }} cannot be judged</h1>
+    <h1>{{ job.records ? `${job.records.vehicle.tag} ${job.records.vehicle.name}` : 'This job' }} cannot be judged</h1>
     <p class="problem" role="alert">{{ stuck.why }}</p>
     <p class="second">Nothing is lost: every record of it is in the book. Until it is put right nothing here is held for true.</p>
     <section v-if="stuck.record">

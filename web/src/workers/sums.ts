@@ -1,4 +1,4 @@
-import { type Evidence, type Network, type NetworkCheck, weigh } from '@dauer/core/inference';
+import { type Evidence, type Network, type NetworkCheck, diagnose } from '@dauer/core/inference';
 import { type ChooseInput, chooseLifts } from '@dauer/core/metrology';
 import { toResult } from '@dauer/core/quantity';
 import { type PracticeCase, proposedPath } from '@dauer/core/views';
@@ -16,7 +16,7 @@ export const sums = {
   setNetwork(network: Network) {
     current = network;
   },
-  weigh: (evidence: Evidence, checks: readonly NetworkCheck[], complaint: boolean) => weigh(current, evidence, checks, complaint),
+  weigh: (evidence: Evidence, checks: readonly NetworkCheck[], complaint: boolean) => diagnose(current, evidence, checks, complaint),
   proposedPath: (made: PracticeCase) => proposedPath(made),
 };
 export type Sums = typeof sums;

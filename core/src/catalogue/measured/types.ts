@@ -1,6 +1,6 @@
 import type { Gravity } from '../../verdict/severity.ts';
 import type { ComponentKind } from '../../layout/kinds.ts';
-import type { Kind, UnitId } from '../../quantity/units.ts';
+import type { QuantityKind, UnitId } from '../../quantity/units.ts';
 import type { GaugeKind } from '../gaugeKinds.ts';
 import type { OptionId } from '../repairOptions.ts';
 
@@ -102,7 +102,7 @@ export interface CharacteristicFacts {
   /** Short plate name over a rule. */
   readonly short: string;
   readonly reduction: ReductionRule;
-  readonly kind: Kind;
+  readonly kind: QuantityKind;
   readonly unit: UnitId;
   readonly bound: 'lower' | 'upper';
   /** What wear does to the figure; null where it is not wear. */
@@ -152,7 +152,7 @@ export interface Entry {
   readonly name: string;
   readonly on: readonly ComponentKind[];
   readonly subject: Subject;
-  readonly kind: Kind;
+  readonly kind: QuantityKind;
   readonly unit: UnitId;
   /** Gauge whose generic accuracy applies when none is named. */
   readonly usualGauge: GaugeKind;

@@ -1,39 +1,41 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import { circuitFluids, closedClear } from '../../history/due.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
-import { whyNotGood } from '../../readiness/stands.ts';
+import { whyNotGood } from '../../readiness/proofStatus.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
 import { bleedOrder } from './order.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
 
 /** Whether nobody knows what is in the circuits that will be opened: then nothing may be mixed. */
-function unknownFluid(book: Book, circuits: readonly number[]): boolean {
+function unknownFluid(history: JobHistory, circuits: readonly number[]): boolean {
   if (circuits.length === 0) return false;
   const records = {
-    services: book.stand(book.file.fluidServices).filter((f) => f.jobId !== book.file.job.id),
-    pulls: book.stand(book.file.bleedPulls),
+    services: history.active(history.records.fluidServices).filter((f) => f.jobId !== history.records.job.id),
+    pulls: history.active(history.records.bleedPulls),
   };
-  return circuitFluids(book.file.layout, records).some((c) => circuits.includes(c.circuit) && c.service === null);
+  return circuitFluids(history.records.layout, records).some((c) => circuits.includes(c.circuit) && c.service === null);
 }
 
 /** Circuits fed from the same reservoir as these. */
-function sharing(book: Book, circuits: readonly number[]): number[] {
-  const { layout } = book.file;
+function sharing(history: JobHistory, circuits: readonly number[]): number[] {
+  const { layout } = history.records;
   return layout.slots.filter((s) => s.kind === 'reservoir' && s.circuits.some((c) => circuits.includes(c))).flatMap((s) => s.circuits);
 }
 
 /** Circuits whose fluid this job has to change: opened by its decisions, or all for a fluid job. */
-export function circuitsToBleed({ book, components, standing }: RuleContext): number[] {
+export function circuitsToBleed({ history, components, proofStatus: standing }: RuleContext): number[] {
   const hydraulic = components.filter((c) => KIND_FACTS[c.slot.kind].hydraulic && c.slot.kind !== 'bleeder');
   const joints = new Set(standing.joints.map((j) => j.joint.slot.id));
   const touched =
-    book.file.job.kind === 'fluid' ? hydraulic : hydraulic.filter((c) => isWorked(c) || c.fittedHere || c.empty || joints.has(c.slot.id));
+    history.records.job.kind === 'fluid'
+      ? hydraulic
+      : hydraulic.filter((c) => isWorked(c) || c.fittedHere || c.empty || joints.has(c.slot.id));
   const circuits = [...new Set([...touched.flatMap((c) => c.slot.circuits), ...standing.joints.flatMap((j) => j.joint.slot.circuits)])];
-  return unknownFluid(book, circuits) ? [...new Set([...circuits, ...sharing(book, circuits)])] : circuits;
+  return unknownFluid(history, circuits) ? [...new Set([...circuits, ...sharing(history, circuits)])] : circuits;
 }
 
 function pullFault(pull: BleedPull): string {
@@ -42,13 +44,13 @@ function pullFault(pull: BleedPull): string {
 }
 
 export function bleedObligations(s: RuleContext): Obligation[] {
-  const { book, components } = s;
+  const { history, components } = s;
   const circuits = circuitsToBleed(s);
   if (circuits.length === 0) return [];
   const stillOpen = components.filter(
     (c) =>
       KIND_FACTS[c.slot.kind].hydraulic &&
-      (c.empty || (isWorked(c) && !workDone(book, c))) &&
+      (c.empty || (isWorked(c) && !workDone(history, c))) &&
       c.slot.circuits.some((n) => circuits.includes(n)),
   );
   const waiting =
@@ -59,10 +61,10 @@ export function bleedObligations(s: RuleContext): Obligation[] {
           why: REASON.hydraulicFirst(stillOpen.map((c) => c.slot)),
         }
       : {};
-  const bleeders = bleedOrder(book.file.layout)
+  const bleeders = bleedOrder(history.records.layout)
     .filter((b) => circuits.includes(b.circuit))
     .map((b) => {
-      const now = s.standing.pull(b.bleeder.id);
+      const now = s.proofStatus.pull(b.bleeder.id);
       const newest = now?.record;
       const wrong = whyNotGood(now);
       const closed = closedClear(newest) && wrong === null;
@@ -78,8 +80,8 @@ export function bleedObligations(s: RuleContext): Obligation[] {
             : waiting),
       });
     });
-  const fluid = book.stand(book.file.fluidServices).some((f) => f.jobId === book.file.job.id);
-  const unknown = unknownFluid(book, circuits);
+  const fluid = history.active(history.records.fluidServices).some((f) => f.jobId === history.records.job.id);
+  const unknown = unknownFluid(history, circuits);
   return [
     obligation({ kind: 'fluid' }, TITLE.fluid, fluid, {
       why: unknown && !fluid ? REASON.unknownFluid : null,

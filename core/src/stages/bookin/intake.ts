@@ -1,4 +1,4 @@
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import { lastPartIn, partIn } from '../../history/whereabouts.ts';
 import { type Layout, type Slot, childrenOf, cornersOf } from '../../layout/graph.ts';
 import { type ComponentKind, type Corner, KIND_FACTS } from '../../layout/kinds.ts';
@@ -62,10 +62,10 @@ export interface CameWithState {
 }
 
 /** What came with the vehicle against what its layout needs. Source: handbook 00, Book in. */
-export function compareCameWith(book: Book): CameWithState {
-  const { layout, partEvents, cameWith } = book.file;
-  const events = book.stand(partEvents);
-  const came = book.stand(cameWith);
+export function compareCameWith(history: JobHistory): CameWithState {
+  const { layout, partEvents, cameWith } = history.records;
+  const events = history.active(partEvents);
+  const came = history.active(cameWith);
   const fits = new Set(came.filter((c) => c.fits === 'fits').map((c) => c.slotId));
   const missing = layout.slots.filter((s) => {
     const never = lastPartIn(s.id, events) === null;

@@ -1,14 +1,14 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { KIND_OF_JOB } from '../../history/scope.ts';
-import { areLoose } from '../../layout/looseUnits.ts';
+import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE } from '../../wording/en/duties.ts';
 
-export function bookinObligations({ book }: RuleContext): Obligation[] {
-  const { job, vehicle } = book.file;
-  const counter = book.stand(book.file.counters).some((c) => c.jobId === job.id);
+export function bookinObligations({ history }: RuleContext): Obligation[] {
+  const { job, vehicle } = history.records;
+  const counter = history.active(history.records.counters).some((c) => c.jobId === job.id);
   const kind = KIND_OF_JOB[job.kind];
-  const loose = areLoose(book.file.layout);
+  const loose = isStandalone(history.records.layout);
   const scoped = loose || (kind.corners ? job.scopeCorners.length > 0 || job.scopeIn.length > 0 : kind.middle || job.scopeIn.length > 0);
   return [
     ...(job.kind === 'fluid' ? [] : [obligation({ kind: 'bookin', ask: 'complaint' }, TITLE.complaint, job.complaint.trim() !== '')]),

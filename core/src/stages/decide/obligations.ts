@@ -1,10 +1,10 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import { KIND_OF_JOB } from '../../history/scope.ts';
 import type { Component } from '../../judging/components.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
-import type { JobKind } from '../../ledger/jobRecords.ts';
+import type { JobKind } from '../../ledger/job.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
 import { optionsOf } from './options.ts';
@@ -17,25 +17,25 @@ export function needsDecision(c: Component, kind: JobKind): boolean {
 }
 
 /** Why a decision no longer stands: a reading or finding since then rules it out for the part it was made about. */
-function fallen(book: Book, c: Component): string | null {
-  if (!c.decision || (isWorked(c) && workDone(book, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
+function fallen(history: JobHistory, c: Component): string | null {
+  if (!c.decision || (isWorked(c) && workDone(history, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
   const option = optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === c.decision?.option);
   return option?.ruledOut ? REASON.ruledOut(option.name, option.ruledOut) : null;
 }
 
-export function decideObligations({ book, components }: RuleContext): Obligation[] {
+export function decideObligations({ history, components }: RuleContext): Obligation[] {
   return components
-    .filter((c) => needsDecision(c, book.file.job.kind) || c.decision)
+    .filter((c) => needsDecision(c, history.records.job.kind) || c.decision)
     .map((c) =>
       obligation(
         { kind: 'decide', slotId: c.slot.id },
         TITLE.decide(c.slot),
-        c.decision !== null && !fallen(book, c) && c.against.length === 0,
+        c.decision !== null && !fallen(history, c) && c.against.length === 0,
         {
           slotId: c.slot.id,
-          why: againstWords(book.file.people, c) ?? fallen(book, c),
+          why: againstWords(history.records.people, c) ?? fallen(history, c),
           closedBy: c.decision?.id ?? null,
-          ...(c.decision?.option === 'put_off' && !fallen(book, c) && c.against.length === 0
+          ...(c.decision?.option === 'put_off' && !fallen(history, c) && c.against.length === 0
             ? { state: 'put_off' as const, why: putOffWords(c.decision) }
             : {}),
         },

@@ -1,7 +1,7 @@
 import { CONSEQUENCES, FINDING_CODES, type Where } from '../../catalogue/consequences.ts';
 import type { FindingCode } from '../../catalogue/findingCatalogue.ts';
 import { MEASUREMENTS, type MeasurementId, measurementsAt } from '../../catalogue/measurements.ts';
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import { replacedSince } from '../../history/setsOf.ts';
 import { goodSet } from '../../judging/judge.ts';
 import { type Slot, placeName, slotById } from '../../layout/graph.ts';
@@ -19,11 +19,11 @@ interface Trigger {
   readonly name: string;
 }
 
-function triggersOf(book: Book, answers: ReadonlyMap<string, Observation>): Trigger[] {
-  const { file } = book;
-  const found = book.stand(file.findings).flatMap((f): Trigger[] => {
-    const slot = slotById(file.layout, f.slotId);
-    if (f.code === null || f.jobId !== file.job.id || !slot) return [];
+function triggersOf(history: JobHistory, answers: ReadonlyMap<string, Observation>): Trigger[] {
+  const { records } = history;
+  const found = history.active(records.findings).flatMap((f): Trigger[] => {
+    const slot = slotById(records.layout, f.slotId);
+    if (f.code === null || f.jobId !== records.job.id || !slot) return [];
     const name = `${placeName(slot).toLowerCase()}, ${FINDING_CODES[f.code].name.toLowerCase()}`;
     return [{ code: f.code, slot, corner: slot.corner, since: f.happenedAt, name }];
   });
@@ -51,27 +51,27 @@ function reaches(where: Where, t: Trigger, slot: Slot): boolean {
  * @param today ISO instant
  * Source: handbook 15, Scope and programme: consequences.
  */
-export function consequencesOf(book: Book, answers: ReadonlyMap<string, Observation>, today: string): Owed[] {
-  const { file } = book;
-  const findings = book.stand(file.findings).filter((f) => f.jobId === file.job.id);
+export function consequencesOf(history: JobHistory, answers: ReadonlyMap<string, Observation>, today: string): Owed[] {
+  const { records } = history;
+  const findings = history.active(records.findings).filter((f) => f.jobId === records.job.id);
   const owed = new Map<string, Owed>();
-  for (const t of triggersOf(book, answers)) {
+  for (const t of triggersOf(history, answers)) {
     for (const rule of CONSEQUENCES.find((c) => c.found === t.code)?.owes ?? []) {
-      for (const slot of file.layout.slots.filter((s) => rule.kinds.includes(s.kind) && reaches(rule.where, t, s))) {
+      for (const slot of records.layout.slots.filter((s) => rule.kinds.includes(s.kind) && reaches(rule.where, t, s))) {
         const because = REASON.becauseOf(t.name);
         const duty = (measurement: MeasurementId | null): Duty => ({ kind: 'because', finding: t.code, slotId: slot.id, measurement });
         if (rule.look !== null) {
           const look = findings.find((f) => f.slotId === slot.id && f.cleaning === 'after' && f.happenedAt >= t.since);
           const words = { what: TITLE.lookFor(slot, rule.look), brief: TITLE.lookForHere(rule.look) };
-          const by = look?.id ?? replacedSince(book, slot.id, t.since);
+          const by = look?.id ?? replacedSince(history, slot.id, t.since);
           const one = { duty: duty(null), slot, measurement: null, ...words, because, done: by !== null, closedBy: by };
           owed.set(dutyKey(one.duty), one);
         }
         for (const id of rule.measure.filter((m) => takenAt(m, slot))) {
-          const set = goodSet(book, slot.id, id, today);
+          const set = goodSet(history, slot.id, id, today);
           const { name } = MEASUREMENTS[id];
           const words = { what: TITLE.figure(slot, name), brief: name.toLowerCase() };
-          const by = set?.id ?? replacedSince(book, slot.id, t.since);
+          const by = set?.id ?? replacedSince(history, slot.id, t.since);
           const one = { duty: duty(id), slot, measurement: id, ...words, because, done: by !== null, closedBy: by };
           owed.set(dutyKey(one.duty), one);
         }

@@ -8,8 +8,8 @@ import { TITLE, REASON } from '../../wording/en/duties.ts';
 import { contradictionWords, PROVISIONAL } from '../../wording/en/verdicts.ts';
 
 /** Safety figures of this job that lie so near to their limit that another person measures them again, blind. */
-function seconds({ book, components }: RuleContext): Obligation[] {
-  const here = new Set(book.sets.filter((s) => s.jobId === book.file.job.id).map((s) => s.id));
+function seconds({ history, components }: RuleContext): Obligation[] {
+  const here = new Set(history.sets.filter((s) => s.jobId === history.records.job.id).map((s) => s.id));
   return components.flatMap((c) => {
     // What is going to be replaced is answered by that.
     if (!c.inScope || (c.decision?.option === 'replace' && !c.fittedHere)) return [];
@@ -50,11 +50,11 @@ export function gaugeObligations(situation: RuleContext): Obligation[] {
 }
 
 /** Sets that two people moved without knowing of each other: somebody says where they were taken. */
-function twice({ book }: RuleContext): Obligation[] {
-  const { file } = book;
-  const place = (slotId: string): Slot | undefined => slotById(file.layout, slotId);
-  return movedTwice(book.stand(file.setMoves)).flatMap(({ setId, now, against }) => {
-    const set = book.sets.find((s) => s.id === setId && s.jobId === file.job.id);
+function twice({ history }: RuleContext): Obligation[] {
+  const { records } = history;
+  const place = (slotId: string): Slot | undefined => slotById(records.layout, slotId);
+  return movedTwice(history.active(records.setMoves)).flatMap(({ setId, now, against }) => {
+    const set = history.sets.find((s) => s.id === setId && s.jobId === records.job.id);
     if (!set) return [];
     return obligation({ kind: 'moved', setId }, TITLE.moved(set.measurement), false, {
       slotId: now.slotId,
@@ -67,13 +67,13 @@ function twice({ book }: RuleContext): Obligation[] {
 }
 
 /** Readings of this job that no such thing can have, from before they were refused: taken back by whoever looks at them. */
-function impossible({ book }: RuleContext): Obligation[] {
-  const { file } = book;
-  return book.sets
-    .filter((s) => s.jobId === file.job.id)
-    .flatMap((set) => impossibleIn(set, book.stand(file.readings)).map((r) => ({ set, r })))
+function impossible({ history }: RuleContext): Obligation[] {
+  const { records } = history;
+  return history.sets
+    .filter((s) => s.jobId === records.job.id)
+    .flatMap((set) => impossibleIn(set, history.active(records.readings)).map((r) => ({ set, r })))
     .map(({ set, r }) => {
-      const slot = slotById(file.layout, set.slotId);
+      const slot = slotById(records.layout, set.slotId);
       return obligation({ kind: 'impossible', readingId: r.id }, TITLE.impossible(r.typed, set.measurement, r.place), false, {
         slotId: slot?.id ?? null,
         why: REASON.impossible,

@@ -1,12 +1,12 @@
 import { proofCloses } from '../../catalogue/proofItems.ts';
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import type { Component } from '../../judging/components.ts';
 import { finerGauge } from '../../judging/finest.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { sentence } from '../../wording/en/verdicts.ts';
 import type { ControlLock } from '../../readiness/pedalLock.ts';
-import { type Standing, whyNotGood } from '../../readiness/stands.ts';
+import { type ProofStatus, whyNotGood } from '../../readiness/proofStatus.ts';
 import { blocksRelease, whoMayAccept } from '../../verdict/severity.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE, REASON } from '../../wording/en/duties.ts';
@@ -16,10 +16,10 @@ function acceptRole(role: 'reader' | 'technician' | 'lead' | null): 'technician'
 }
 
 /** A figure that blocks, and who may accept it: on safety only after the finest gauge on the rack was used. */
-function figureObligation(book: Book, c: Component, j: Judged): Obligation {
+function figureObligation(history: JobHistory, c: Component, j: Judged): Obligation {
   const gravity = j.limit?.gravity ?? j.characteristic.gravity;
-  const finer = j.verdict === 'cant_tell' && gravity === 'safety' ? finerGauge(j, book.file.gauges) : null;
-  const role = finer ? null : whoMayAccept(j.verdict, gravity, j.lies, j.limit?.source === 'generic');
+  const finer = j.verdict === 'cant_tell' && gravity === 'safety' ? finerGauge(j, history.records.gauges) : null;
+  const role = finer ? null : whoMayAccept(j.verdict, gravity, j.side, j.limit?.source === 'generic');
   return obligation(
     { kind: 'verdict', slotId: c.slot.id, characteristic: j.characteristic.id },
     TITLE.figure(c.slot, j.characteristic.short),
@@ -33,10 +33,10 @@ function figureObligation(book: Book, c: Component, j: Judged): Obligation {
   );
 }
 
-function verdictObligations(book: Book, c: Component): Obligation[] {
+function verdictObligations(history: JobHistory, c: Component): Obligation[] {
   const figures = c.judged
     .filter((j) => c.inScope && (j.enough || j.verdict === 'past') && blocksRelease(j.verdict))
-    .map((j) => figureObligation(book, c, j));
+    .map((j) => figureObligation(history, c, j));
   const findings = (c.inScope ? c.findings : [])
     .filter((f) => f.severity === 'doubt' || f.severity === 'reject')
     .map((f) =>
@@ -76,7 +76,7 @@ function lockObligation(lock: ControlLock): Obligation {
 }
 
 /** What was put in must come out. */
-function takeOuts({ places }: Standing): Obligation[] {
+function takeOuts({ places }: ProofStatus): Obligation[] {
   return places.flatMap(({ slot, inside }) =>
     inside.map((p) =>
       obligation({ kind: 'out', putInId: p.id }, TITLE.out(slot, p.what), false, {
@@ -87,7 +87,7 @@ function takeOuts({ places }: Standing): Obligation[] {
   );
 }
 
-export function proveObligations({ book, components, proofItems, standing }: RuleContext): Obligation[] {
+export function proveObligations({ history, components, proofItems, proofStatus: standing }: RuleContext): Obligation[] {
   const items = proofItems.map((item) => {
     const now = standing.answer(item);
     const answer = now?.record ?? null;
@@ -102,7 +102,7 @@ export function proveObligations({ book, components, proofItems, standing }: Rul
     });
   });
   return [
-    ...components.flatMap((c) => verdictObligations(book, c)),
+    ...components.flatMap((c) => verdictObligations(history, c)),
     ...components.flatMap((c) => hazardOutOfScope(c)),
     ...standing.locks.map(lockObligation),
     ...takeOuts(standing),

@@ -1,14 +1,14 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import { cornersTakenIn } from '../../history/scope.ts';
 import { lastPartIn, whereabouts } from '../../history/whereabouts.ts';
 import { careFault, careOf } from '../../judging/care.ts';
 import type { Component } from '../../judging/components.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { type Slot, slotById } from '../../layout/graph.ts';
-import { areLoose } from '../../layout/looseUnits.ts';
-import type { JointStands } from '../../readiness/joints.ts';
-import { whyNotGood } from '../../readiness/stands.ts';
+import { isStandalone } from '../../layout/standaloneUnits.ts';
+import type { JointStatus } from '../../readiness/joints.ts';
+import { whyNotGood } from '../../readiness/proofStatus.ts';
 import { CLAMP_HOURS } from '../../readiness/unitState.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked, torqueFault, torquePoints } from '../torquePoints.ts';
@@ -17,19 +17,19 @@ import { REASON, TITLE } from '../../wording/en/duties.ts';
 import { careWords } from '../../wording/en/history.ts';
 
 /** Waiting for what was sent out of this place to come back; nothing where it is here. */
-function waitsAway(book: Book, c: Component): Partial<Pick<Obligation, 'state' | 'waitsFor' | 'why'>> {
-  const events = book.stand(book.file.partEvents);
+function waitsAway(history: JobHistory, c: Component): Partial<Pick<Obligation, 'state' | 'waitsFor' | 'why'>> {
+  const events = history.active(history.records.partEvents);
   const last = lastPartIn(c.slot.id, events);
   const where = last === null ? null : whereabouts(last, events);
   return where?.at === 'away' ? { state: 'waiting', waitsFor: 'part_away', why: REASON.sentOut(where.note) } : {};
 }
 
-function forNowUntil(book: Book, slotId: string): string | null {
-  return book.stand(book.file.partEvents).findLast((e) => e.slotId === slotId && e.kind === 'fitted')?.until ?? null;
+function forNowUntil(history: JobHistory, slotId: string): string | null {
+  return history.active(history.records.partEvents).findLast((e) => e.slotId === slotId && e.kind === 'fitted')?.until ?? null;
 }
 
 /** What a joint that was opened owes: made, torqued, and looked at under held pressure. */
-function jointObligations(j: JointStands): Obligation[] {
+function jointObligations(j: JointStatus): Obligation[] {
   const where = j.joint.name;
   const slotId = j.joint.slot.id;
   const duty = (step: JointStep): Duty => ({ kind: 'joint', connectionId: j.joint.connection.id, slotId, step });
@@ -49,28 +49,28 @@ function jointObligations(j: JointStands): Obligation[] {
 }
 
 /** Hoses that carry or carried a clamp longer than they stand, and were not renewed since. */
-function clampedTooLong(book: Book, today: string): { readonly slot: Slot; readonly hours: number }[] {
-  const outs = book.stand(book.file.takenOuts);
+function clampedTooLong(history: JobHistory, today: string): { readonly slot: Slot; readonly hours: number }[] {
+  const outs = history.active(history.records.takenOuts);
   const longest = new Map<string, { readonly slot: Slot; readonly hours: number }>();
-  for (const p of book.stand(book.file.putIns)) {
-    const slot = slotById(book.file.layout, p.slotId);
-    if (p.what !== 'clamp' || slot?.kind !== 'hose' || p.jobId !== book.file.job.id) continue;
+  for (const p of history.active(history.records.putIns)) {
+    const slot = slotById(history.records.layout, p.slotId);
+    if (p.what !== 'clamp' || slot?.kind !== 'hose' || p.jobId !== history.records.job.id) continue;
     const out = outs.find((t) => t.putInId === p.id)?.happenedAt ?? today;
     const hours = Math.floor((Date.parse(out) - Date.parse(p.happenedAt)) / 3600000);
-    const renewed = book
-      .stand(book.file.partEvents)
+    const renewed = history
+      .active(history.records.partEvents)
       .some((e) => e.slotId === slot.id && e.kind === 'fitted' && !e.temporary && e.happenedAt > p.happenedAt);
     if (!renewed && hours > CLAMP_HOURS) longest.set(slot.id, { slot, hours: Math.max(hours, longest.get(slot.id)?.hours ?? 0) });
   }
   return [...longest.values()];
 }
 
-export function rebuildObligations({ book, components, standing, today }: RuleContext): Obligation[] {
-  const { file } = book;
+export function rebuildObligations({ history, components, proofStatus: standing, today }: RuleContext): Obligation[] {
+  const { records } = history;
   const work = components.filter(isWorked).map((c) =>
-    obligation({ kind: 'work', slotId: c.slot.id }, TITLE.work(c.slot, c.decision?.option ?? null), workDone(book, c), {
+    obligation({ kind: 'work', slotId: c.slot.id }, TITLE.work(c.slot, c.decision?.option ?? null), workDone(history, c), {
       slotId: c.slot.id,
-      ...(workDone(book, c) ? {} : waitsAway(book, c)),
+      ...(workDone(history, c) ? {} : waitsAway(history, c)),
     }),
   );
   const open = components
@@ -78,7 +78,7 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
     .map((c) =>
       obligation({ kind: 'fit', slotId: c.slot.id }, TITLE.fit(c.slot), false, {
         slotId: c.slot.id,
-        ...waitsAway(book, c),
+        ...waitsAway(history, c),
       }),
     );
   const forNow = standing.places
@@ -86,11 +86,11 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
     .map((p) =>
       obligation({ kind: 'for_now', slotId: p.slot.id }, TITLE.forNow(p.slot), false, {
         slotId: p.slot.id,
-        why: REASON.forNow(forNowUntil(book, p.slot.id)),
+        why: REASON.forNow(forNowUntil(history, p.slot.id)),
       }),
     );
-  const events = book.stand(file.operationEvents);
-  const operations = book.stand(file.operations).map((o) =>
+  const events = history.active(records.operationEvents);
+  const operations = history.active(records.operations).map((o) =>
     obligation(
       { kind: 'op', operationId: o.id },
       o.title,
@@ -99,7 +99,7 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
     ),
   );
   const care = components.flatMap((c) => {
-    const fault = careFault(book, c);
+    const fault = careFault(history, c);
     return fault === null
       ? []
       : [
@@ -107,11 +107,11 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
             slotId: c.slot.id,
             why: careWords(fault),
             acceptBy: 'lead',
-            rests: careOf(book, c),
+            rests: careOf(history, c),
           }),
         ];
   });
-  const clamped = clampedTooLong(book, today).map(({ slot, hours }) =>
+  const clamped = clampedTooLong(history, today).map(({ slot, hours }) =>
     obligation({ kind: 'clamped', slotId: slot.id }, TITLE.clamped(slot, hours), false, {
       slotId: slot.id,
       why: REASON.clamped(CLAMP_HOURS),
@@ -121,14 +121,15 @@ export function rebuildObligations({ book, components, standing, today }: RuleCo
     const now = standing.torque(point);
     return now ? (whyNotGood(now) ?? torqueFault(now.record)) : null;
   };
-  const wheelsOff = file.job.kind !== 'fluid';
+  const wheelsOff = records.job.kind !== 'fluid';
   // Units alone are bolted to nothing here.
   const owed =
-    !areLoose(file.layout) &&
+    !isStandalone(records.layout) &&
     (components.some(isWorked) ||
       components.some((c) => c.fittedHere) ||
-      (wheelsOff && components.some((c) => c.judged.some((j) => book.sets.some((s) => s.id === j.setId && s.jobId === file.job.id)))));
-  const points = owed ? torquePoints(components, cornersTakenIn(file.job, file.layout), wheelsOff) : [];
+      (wheelsOff &&
+        components.some((c) => c.judged.some((j) => history.sets.some((s) => s.id === j.setId && s.jobId === records.job.id)))));
+  const points = owed ? torquePoints(components, cornersTakenIn(records.job, records.layout), wheelsOff) : [];
   return [
     ...work,
     ...open,

@@ -2,7 +2,7 @@ import type { MeasurementId } from '../../catalogue/measurements.ts';
 import { measurementsAt } from '../../catalogue/measurements.ts';
 import { BENCH_TABLE, HAZARD_TABLE } from '../../catalogue/trace/bench.ts';
 import { TABLES } from '../../catalogue/trace/tables.ts';
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import { replacedSince } from '../../history/setsOf.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
 import type { Owed } from '../owed.ts';
@@ -54,9 +54,9 @@ export function readHazards(text: string, faults: ReadonlySet<string>): Map<stri
 export const HAZARD_OF: ReadonlyMap<string, string> = readHazards(HAZARD_TABLE, new Set(TABLES.faults.map((f) => f.id)));
 
 /** The newest thing said of every cause of this job, by fault and place. */
-export function looksOf(book: Book): Map<string, CauseLook> {
+export function looksOf(history: JobHistory): Map<string, CauseLook> {
   const looks = new Map<string, CauseLook>();
-  for (const l of book.stand(book.file.causeLooks)) looks.set(`${l.fault}@${l.place}`, l);
+  for (const l of history.active(history.records.causeLooks)) looks.set(`${l.fault}@${l.place}`, l);
   return looks;
 }
 
@@ -78,17 +78,17 @@ export interface Certain {
  * What the bench has made certain: causes said to be found or not there, and findings that are a fault.
  * Source: handbook 30: a finding on the bench is entered as certain evidence.
  */
-export function certainOf(book: Book, faults: readonly PlacedFault[]): Map<string, Certain> {
+export function certainOf(history: JobHistory, faults: readonly PlacedFault[]): Map<string, Certain> {
   const certain = new Map<string, Certain>();
-  const { findings, job } = book.file;
-  for (const f of book.stand(findings)) {
+  const { findings, job } = history.records;
+  for (const f of history.active(findings)) {
     if (f.jobId !== job.id || f.entry === null || (f.severity !== 'reject' && f.severity !== 'watch')) continue;
     for (const fault of faults)
       if (fault.slot?.id === f.slotId && onTheBench(fault.kind.id)?.foundAs.includes(f.entry) === true)
         certain.set(fault.id, { state: 'present', at: f.happenedAt, finding: f.words });
   }
   const known = new Set(faults.map((f) => f.id));
-  for (const [id, l] of looksOf(book)) {
+  for (const [id, l] of looksOf(history)) {
     if (!known.has(id)) continue;
     if (l.state === 'found') certain.set(id, { state: 'present', at: l.happenedAt, finding: null });
     else if (l.state === 'absent') certain.set(id, { state: 'absent', at: l.happenedAt, finding: null });
@@ -105,16 +105,16 @@ export const asEvidence = (certain: ReadonlyMap<string, Certain>): Evidence['cer
  * it is said whether they were found.
  * @param today ISO instant
  */
-export function owedForCauses(book: Book, today: string): Owed[] {
-  const { file } = book;
-  return [...looksOf(book).values()].flatMap((l): Owed[] => {
+export function owedForCauses(history: JobHistory, today: string): Owed[] {
+  const { records } = history;
+  return [...looksOf(history).values()].flatMap((l): Owed[] => {
     const kind = TABLES.faults.find((f) => f.id === l.fault);
     if (!kind || l.state === 'open') return [];
     const bench = onTheBench(l.fault);
     const because = REASON.mayBeAtFault(kind.name);
-    const slot = slotById(file.layout, l.place);
+    const slot = slotById(records.layout, l.place);
     if (!slot) return [];
-    const replaced = replacedSince(book, slot.id, l.happenedAt);
+    const replaced = replacedSince(history, slot.id, l.happenedAt);
     const answered = l.state !== 'wanted' || replaced !== null;
     const duty = (measurement: MeasurementId | null): Duty => ({ kind: 'cause', fault: l.fault, slotId: slot.id, measurement });
     const wayToLook = bench?.look ?? kind.name.toLowerCase();
@@ -126,7 +126,7 @@ export function owedForCauses(book: Book, today: string): Owed[] {
     return [
       look,
       ...wanted.map((id): Owed => {
-        const set = goodSet(book, slot.id, id, today);
+        const set = goodSet(history, slot.id, id, today);
         const name = measurementsAt(slot).find((m) => m.id === id)?.name ?? id;
         return {
           ...{ duty: duty(id), slot, measurement: id, because },

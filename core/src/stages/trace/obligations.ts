@@ -1,13 +1,13 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../../history/scope.ts';
-import { areLoose } from '../../layout/looseUnits.ts';
+import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE } from '../../wording/en/duties.ts';
 
-export function traceObligations({ book, answers, hydraulic }: RuleContext): Obligation[] {
-  const { job } = book.file;
-  if (KIND_OF_JOB[job.kind].without.includes('trace') || areLoose(book.file.layout)) return [];
+export function traceObligations({ history, answers, hydraulic }: RuleContext): Obligation[] {
+  const { job } = history.records;
+  if (KIND_OF_JOB[job.kind].without.includes('trace') || isStandalone(history.records.layout)) return [];
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
   return [
     obligation(
@@ -24,14 +24,14 @@ export function traceObligations({ book, answers, hydraulic }: RuleContext): Obl
           ),
         ]
       : []),
-    ...cornersTakenIn(job, book.file.layout).map((c) =>
+    ...cornersTakenIn(job, history.records.layout).map((c) =>
       obligation(
         { kind: 'trace_wheel', corner: c },
         TITLE.wheel(c),
         answered((o) => o.corner === c && (o.code === 'drags' || o.code === 'locked')),
       ),
     ),
-    ...(book.file.layout.slots.some((s) => s.kind === 'parking_lever')
+    ...(history.records.layout.slots.some((s) => s.kind === 'parking_lever')
       ? [
           obligation(
             { kind: 'trace', ask: 'parking' },

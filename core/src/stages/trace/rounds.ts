@@ -1,5 +1,5 @@
 import { observationKey } from '../../catalogue/observations.ts';
-import type { Book } from '../../history/book.ts';
+import type { JobHistory } from '../../history/jobHistory.ts';
 import { isHydraulic } from '../../layout/graph.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import { PART_EVENT } from '../../wording/en/sheet.ts';
@@ -19,25 +19,25 @@ export interface Change {
 const CHANGES: readonly PartEventKind[] = ['fitted', 'machined', 'freed', 'opened', 'resealed'];
 
 /** What was changed on this job: parts fitted, machined, freed, opened or resealed, work done, fluid changed, air bled. */
-export function changesOf(book: Book): Change[] {
-  const { file } = book;
-  const here = <E extends { readonly jobId: string }>(list: readonly E[]): E[] => list.filter((e) => e.jobId === file.job.id);
-  const slotOf = new Map(book.stand(file.operations).map((o) => [o.id, o]));
+export function changesOf(history: JobHistory): Change[] {
+  const { records } = history;
+  const here = <E extends { readonly jobId: string }>(list: readonly E[]): E[] => list.filter((e) => e.jobId === records.job.id);
+  const slotOf = new Map(history.active(records.operations).map((o) => [o.id, o]));
   const sits = new Map<string, string>();
-  for (const e of book.stand(file.partEvents)) if (e.slotId !== null) sits.set(e.partId, e.slotId);
-  const parts = here(book.stand(file.partEvents)).flatMap((e): Change[] => {
+  for (const e of history.active(records.partEvents)) if (e.slotId !== null) sits.set(e.partId, e.slotId);
+  const parts = here(history.active(records.partEvents)).flatMap((e): Change[] => {
     const slotId = e.slotId ?? sits.get(e.partId) ?? null;
     return !CHANGES.includes(e.kind) || slotId === null ? [] : [{ at: e.happenedAt, slotId, what: PART_EVENT[e.kind] }];
   });
-  const work = here(book.stand(file.operationEvents)).flatMap((e): Change[] => {
+  const work = here(history.active(records.operationEvents)).flatMap((e): Change[] => {
     const of = slotOf.get(e.operationId);
     return e.kind === 'done' && of && of.slotId !== null ? [{ at: e.happenedAt, slotId: of.slotId, what: of.title.toLowerCase() }] : [];
   });
   const fluid = [
-    ...here(book.stand(file.fluidServices)).map((e) => ({ at: e.happenedAt, slotId: null, what: CHANGED.fluid })),
-    ...here(book.stand(file.bleedPulls)).map((e) => ({ at: e.happenedAt, slotId: null, what: CHANGED.bled })),
+    ...here(history.active(records.fluidServices)).map((e) => ({ at: e.happenedAt, slotId: null, what: CHANGED.fluid })),
+    ...here(history.active(records.bleedPulls)).map((e) => ({ at: e.happenedAt, slotId: null, what: CHANGED.bled })),
   ];
-  return [...parts, ...work, ...(isHydraulic(file.layout) ? fluid : [])].sort((a, b) => a.at.localeCompare(b.at));
+  return [...parts, ...work, ...(isHydraulic(records.layout) ? fluid : [])].sort((a, b) => a.at.localeCompare(b.at));
 }
 
 /** An answer of an earlier round: shown, and not counted any more. */
@@ -55,12 +55,16 @@ const OF_THE_FLUID: ReadonlySet<string> = new Set(['air_in_system', 'fluid_water
  * changed since. What was felt before a rebuild and after it is not multiplied together.
  * Source: handbook 30, round.
  */
-export function earlierRounds(book: Book, answers: ReadonlyMap<string, Observation>, network: VehicleNetwork): Map<string, Earlier> {
-  const changes = changesOf(book);
+export function earlierRounds(
+  history: JobHistory,
+  answers: ReadonlyMap<string, Observation>,
+  network: VehicleNetwork,
+): Map<string, Earlier> {
+  const changes = changesOf(history);
   const earlier = new Map<string, Earlier>();
   if (changes.length === 0) return earlier;
   const faults = new Map(network.faults.map((f) => [f.id, f]));
-  const parents = new Map(book.file.layout.slots.map((s) => [s.id, s.parentId]));
+  const parents = new Map(history.records.layout.slots.map((s) => [s.id, s.parentId]));
   for (const sign of network.observations) {
     const key = observationKey(sign.code, sign.corner);
     const answer = answers.get(key);

@@ -36,12 +36,12 @@ export interface CalibrationCase {
 
 /** The case of a job whose loop is closed; null where it is not. */
 export function calibrationCase(state: JobState): CalibrationCase | null {
-  const looks = looksOf(state.book);
+  const looks = looksOf(state.history);
   const closed = closedTheLoop(looks);
   if (closed === null) return null;
   // As the tables have it: the shop's own odds are what is to be reckoned.
-  const network = networkOf(state.file.layout, { ...contextOf(state), times: new Map() }, TABLES);
-  const certain = certainOf(state.book, network.faults);
+  const network = networkOf(state.records.layout, { ...contextOf(state), times: new Map() }, TABLES);
+  const certain = certainOf(state.history, network.faults);
   const found = new Set([...certain].flatMap(([id, c]) => (c.state === 'present' ? [id] : [])));
   const faults = new Map(network.faults.map((f) => [f.id, f]));
   const answered = new Set([...found, ...[...looks].flatMap(([id, l]) => (l.state === 'found' || l.state === 'absent' ? [id] : []))]);
@@ -63,7 +63,7 @@ export function calibrationCase(state: JobState): CalibrationCase | null {
     const mine = exposed.get(f.kind.id) ?? { places: 0, expected: 0, found: 0 };
     exposed.set(f.kind.id, { places: mine.places + 1, expected: mine.expected + f.prior, found: mine.found + (found.has(f.id) ? 1 : 0) });
   }
-  const { vehicle, job } = state.file;
+  const { vehicle, job } = state.records;
   return {
     ...{ jobId: job.id, tag: vehicle.tag, vehicle: vehicle.name, at: closed.happenedAt, causes },
     exposed: [...exposed].map(([fault, e]) => ({ fault, ...e })),

@@ -16,15 +16,15 @@ const YEARS_UNKNOWN = 15;
 
 /** What is known of the fluid before anything is looked at: its age and its kind are not taken for granted. */
 function fluidShifts(state: JobState): Shift[] {
-  const { file, book } = state;
-  const records = {
-    services: book.stand(file.fluidServices),
-    pulls: book.stand(file.bleedPulls),
-    earlier: book.stand(file.earlierWork),
+  const { records, history } = state;
+  const fluid = {
+    services: history.active(records.fluidServices),
+    pulls: history.active(records.bleedPulls),
+    earlier: history.active(records.earlierWork),
   };
-  const changed = fluidState(file.layout, records, file.vehicle, file.job.openedAt)?.changed ?? null;
-  const old = changed === null || Date.parse(file.job.openedAt) - Date.parse(changed) > OLD_FLUID_YEARS * YEAR_MS;
-  return [...(old ? (['old_fluid'] as const) : []), ...(records.services.length === 0 ? (['unknown_fluid'] as const) : [])];
+  const changed = fluidState(records.layout, fluid, records.vehicle, records.job.openedAt)?.changed ?? null;
+  const old = changed === null || Date.parse(records.job.openedAt) - Date.parse(changed) > OLD_FLUID_YEARS * YEAR_MS;
+  return [...(old ? (['old_fluid'] as const) : []), ...(fluid.services.length === 0 ? (['unknown_fluid'] as const) : [])];
 }
 
 /** How a vehicle is kept and used, as far as it makes faults likelier. Source: handbook 30, Context; 05, Standing still harms. */
@@ -41,27 +41,27 @@ function keptShifts(vehicle: Vehicle): Shift[] {
 
 /** What shifts the priors of a job's vehicle: how it stood, how it is kept and used, what was done lately and when. */
 export function contextOf(state: JobState): TraceContext {
-  const { vehicle, job } = state.file;
+  const { vehicle, job } = state.records;
   const at = Date.parse(job.openedAt);
   const shifts = new Set<Shift>([...keptShifts(vehicle), ...fluidShifts(state)]);
   const age = vehicle.year === null ? YEARS_UNKNOWN : new Date(at).getUTCFullYear() - vehicle.year;
   const yearsOfAll = Math.min(YEARS_UNKNOWN, Math.max(1, age));
-  const events = state.book.stand(state.file.partEvents).filter((e) => Date.parse(e.happenedAt) <= at && e.kind !== 'found');
+  const events = state.history.active(state.records.partEvents).filter((e) => Date.parse(e.happenedAt) <= at && e.kind !== 'found');
   const years = new Map<string, number>();
   const fresh = new Set<string>();
   for (const c of state.components) {
     const renewed = events.findLast((e) => e.slotId === c.slot.id && e.kind === 'fitted')?.happenedAt;
-    const open = [renewed, lastOpen(state.book, c)].filter((x): x is string => typeof x === 'string' && Date.parse(x) <= at);
+    const open = [renewed, lastOpen(state.history, c)].filter((x): x is string => typeof x === 'string' && Date.parse(x) <= at);
     const last = open.sort().at(-1);
     if (last === undefined) continue;
     years.set(c.slot.id, (at - Date.parse(last)) / YEAR_MS);
     if (at - Date.parse(last) < FRESH_DAYS * DAY_MS) fresh.add(c.slot.id);
   }
-  return { years, yearsOfAll, shifts, fresh, times: timesOf(state.file.priors) };
+  return { years, yearsOfAll, shifts, fresh, times: timesOf(state.records.priors) };
 }
 
 /** By how much the shop's own cases shift the odds of each kind of fault: the newest version counts. */
-function timesOf(priors: JobState['file']['priors']): Map<string, number> {
+function timesOf(priors: JobState['records']['priors']): Map<string, number> {
   const times = new Map<string, number>();
   for (const p of [...priors].sort((a, b) => a.enteredAt.localeCompare(b.enteredAt))) times.set(p.fault, p.times);
   return times;

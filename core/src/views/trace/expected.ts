@@ -1,4 +1,4 @@
-import type { Diagnosis } from '../../inference/weigh.ts';
+import type { Diagnosis } from '../../inference/diagnose.ts';
 import { type CauseLook, NOTHING_ELSE } from '../../ledger/families/causeLooks.ts';
 import type { PlacedFault } from '../../stages/trace/network.ts';
 import { linesOf } from './traceWords.ts';

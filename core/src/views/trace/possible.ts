@@ -38,10 +38,10 @@ function strippedWheels(state: JobState): Set<Corner> {
  * Source: handbook 30, Next check worth doing.
  */
 export function possibleChecks(state: JobState, network: VehicleNetwork, alone = false): PlacedCheck[] {
-  const locked = state.situation.standing.locks.length > 0;
-  const taken = new Set(cornersTakenIn(state.file.job, state.file.layout));
+  const locked = state.context.proofStatus.locks.length > 0;
+  const taken = new Set(cornersTakenIn(state.records.job, state.records.layout));
   const off = strippedWheels(state);
-  const rack = new Set(state.file.gauges.map((g) => g.kind));
+  const rack = new Set(state.records.gauges.map((g) => g.kind));
   const cornerOf = new Map(network.observations.map((o) => [o.id, o.corner]));
   return network.checks.flatMap((c): PlacedCheck[] => {
     const { hazard, helpers } = c.kind;

@@ -5,7 +5,7 @@ import { expectedInfoGain } from '../../inference/nextCheck.ts';
 import { infer } from '../../inference/noisyOr.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { type PlacedCheck, type PlacedFault, type VehicleNetwork, meaningful, networkOf } from '../../stages/trace/network.ts';
-import { type HiddenTruth, answersTo, hide, ownerReport, isIdentified } from './sampledCase.ts';
+import { type HiddenTruth, answersTo, sampleCase, ownerReport, isIdentified } from './sampledCase.ts';
 
 /** A made-up vehicle to learn on. */
 export interface PracticeCase {
@@ -31,7 +31,7 @@ export function practiceCase(layout: Layout, number: number): PracticeCase {
     const shifts = new Set(SHIFTS.filter((s) => s !== 'fresh' && random() < SHIFTED));
     const yearsOfAll = YEARS[0] + random() * (YEARS[1] - YEARS[0]);
     const network = networkOf(layout, { years: new Map(), yearsOfAll, shifts, fresh: new Set() }, TABLES);
-    const hidden = hide(network, random);
+    const hidden = sampleCase(network, random);
     return { number, network, hidden, notice: ownerReport(network, hidden) };
   };
   let made = draw();
@@ -70,7 +70,7 @@ const OF_FIRST = 3;
 export function proposedCheck(network: VehicleNetwork, known: Evidence['observations'], left: readonly PlacedCheck[]): PlacedCheck | null {
   const best = expectedInfoGain(network, { observations: known, certain: {} }, left, true)
     .slice(0, OF_FIRST)
-    .sort((a, b) => b.drop - a.drop)[0];
+    .sort((a, b) => b.entropyDrop - a.entropyDrop)[0];
   return left.find((c) => c.id === best?.check.id) ?? null;
 }
 

@@ -18,7 +18,7 @@ const MAX_TRIES = 100_000;
  * @param random even numbers from 0 up to 1
  * @param most faults at once
  */
-export function hide(network: VehicleNetwork, random: () => number, most = MAX_HIDDEN): HiddenTruth {
+export function sampleCase(network: VehicleNetwork, random: () => number, most = MAX_HIDDEN): HiddenTruth {
   let present: boolean[] = [];
   for (let n = 0; n < MAX_TRIES; n += 1) {
     present = network.faults.map((f) => random() < f.prior);

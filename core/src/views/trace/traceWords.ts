@@ -1,5 +1,5 @@
 import type { Contradiction } from '../../inference/explain.ts';
-import { WORTH_A_LINE, type Weighed, type WeighedCheck, type Diagnosis } from '../../inference/weigh.ts';
+import { WORTH_A_LINE, type RankedFault, type RatedCheck, type Diagnosis } from '../../inference/diagnose.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { CORNERS, CORNER_NAME } from '../../layout/kinds.ts';
 import type { PlacedFault, PlacedSign, VehicleNetwork } from '../../stages/trace/network.ts';
@@ -19,7 +19,7 @@ const WORTH_FORESEEING = 0.02;
 export const percentText = (p: number): string => `${Math.round(p * 100)}\u00a0%`;
 
 /** A line of the list of causes: one, or several of the same kind that nothing tells apart yet. */
-export interface CauseLine extends Weighed {
+export interface CauseLine extends RankedFault {
   /** Numbers of all the faults it stands for in the network; its own first. */
   readonly alike: readonly number[];
 }
@@ -28,7 +28,7 @@ export interface CauseLine extends Weighed {
 const NO_DIFFERENCE = 1e-9;
 
 /** Those of one kind that nothing tells apart as one line; the likeliest first. */
-function together(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+function together(network: VehicleNetwork, causes: readonly RankedFault[]): CauseLine[] {
   const lines: CauseLine[] = [];
   for (const c of causes) {
     const kind = network.faults[c.fault]?.kind.id;
@@ -46,10 +46,10 @@ function together(network: VehicleNetwork, causes: readonly Weighed[]): CauseLin
   return lines;
 }
 
-const worthALine = (c: Weighed): boolean => c.probability >= WORTH_A_LINE;
+const worthALine = (c: RankedFault): boolean => c.probability >= WORTH_A_LINE;
 
 /** The causes that something speaks for and that are worth a line, the likeliest first. */
-export function linesOf(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+export function linesOf(network: VehicleNetwork, causes: readonly RankedFault[]): CauseLine[] {
   return together(
     network,
     causes.filter((c) => worthALine(c) && c.raised),
@@ -57,7 +57,7 @@ export function linesOf(network: VehicleNetwork, causes: readonly Weighed[]): Ca
 }
 
 /** What is no likelier than on any vehicle like this one, though likely enough to be said: nothing known speaks for it. */
-export function quietLinesOf(network: VehicleNetwork, causes: readonly Weighed[]): CauseLine[] {
+export function quietLinesOf(network: VehicleNetwork, causes: readonly RankedFault[]): CauseLine[] {
   return together(
     network,
     causes.filter((c) => worthALine(c) && !c.raised),
@@ -116,8 +116,8 @@ const signIn = (of: ToTrace, id: string): PlacedSign | undefined => of.network.o
 const textOf = (of: ToTrace, id: string): string => signIn(of, id)?.text ?? id;
 
 /** What speaks most for a cause (1), or against it (−1), in words; empty where nothing does. */
-export function speakingWords(of: ToTrace, cause: Weighed, way: 1 | -1): string {
-  return (cause.speaks ?? [])
+export function speakingWords(of: ToTrace, cause: RankedFault, way: 1 | -1): string {
+  return (cause.contributions ?? [])
     .filter((s) => s.logOdds * way > WORTH_SAYING)
     .slice(0, MAX_SAID)
     .map(({ observation: id }) => {
@@ -128,7 +128,7 @@ export function speakingWords(of: ToTrace, cause: Weighed, way: 1 | -1): string 
 }
 
 /** What each likely outcome of a check would make of the leading cause, in words. */
-export function outcomeWords(of: ToTrace, check: WeighedCheck): string[] {
+export function outcomeWords(of: ToTrace, check: RatedCheck): string[] {
   return check.outcomes
     .filter((o) => o.probability > WORTH_FORESEEING)
     .map((o) => {
@@ -149,5 +149,5 @@ export function contradictionWords(of: ToTrace, odd: Contradiction): string {
 /** All that does not go together, in words: what cannot be seen in one look, then what the rest makes very unlikely. */
 export function conflictWords(of: ToTrace, result: Diagnosis): string[] {
   const opposed = oppositesSeen(of).map(({ one, other, reason }) => TRACE.notTogether(one.text, other.text, reason));
-  return [...opposed, ...result.odd.map((o) => contradictionWords(of, o))];
+  return [...opposed, ...result.conflicts.map((o) => contradictionWords(of, o))];
 }

@@ -46,21 +46,21 @@ export interface JobEvidence extends Evidence {
  */
 export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidence {
   const known = new Map(network.observations.map((o) => [o.id, o]));
-  const earlier = earlierRounds(state.book, state.situation.answers, network);
+  const earlier = earlierRounds(state.history, state.context.answers, network);
   const observations: Record<string, 'seen' | 'not_seen'> = {};
   const learntFrom: Record<string, LearntFrom> = {};
-  for (const [key, o] of state.situation.answers) {
+  for (const [key, o] of state.context.answers) {
     const sign = known.get(key);
     if (o.state === 'not_checked' || !sign || earlier.has(key)) continue;
     observations[key] = o.state;
     learntFrom[key] = sign.sign.known === 'felt' ? 'felt' : 'checked';
   }
-  const here = new Map(state.book.sets.map((s) => [s.id, s]));
+  const here = new Map(state.history.sets.map((s) => [s.id, s]));
   for (const c of state.components) {
     for (const j of c.judged) {
       const code = MEASURED_SIGN[j.characteristic.id];
       const set = here.get(j.setId);
-      if (code === undefined || set === undefined || set.jobId !== state.file.job.id || set.surface === 'dirty') continue;
+      if (code === undefined || set === undefined || set.jobId !== state.records.job.id || set.surface === 'dirty') continue;
       const key = [observationKey(code, c.slot.corner), code].find((k) => known.has(k));
       const as = j.verdict === 'past' ? 'seen' : j.verdict === 'holds' || j.verdict === 'watch' ? 'not_seen' : null;
       if (key === undefined || as === null) continue;
@@ -70,27 +70,27 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       learntFrom[key] = 'measured';
     }
   }
-  for (const [code, past] of pedalSigns(state.book))
+  for (const [code, past] of pedalSigns(state.history))
     if (known.has(code)) {
       observations[code] = past ? 'seen' : 'not_seen';
       learntFrom[code] = 'measured';
     }
   // A part that was changed since is no longer what was found.
-  const changed = new Map(changesOf(state.book).map((c) => [c.slotId, c.at]));
+  const changed = new Map(changesOf(state.history).map((c) => [c.slotId, c.at]));
   const found = new Map(
-    [...certainOf(state.book, network.faults)].filter(([id, c]) => {
+    [...certainOf(state.history, network.faults)].filter(([id, c]) => {
       const slot = network.faults.find((f) => f.id === id)?.slot?.id;
       return slot === undefined || (changed.get(slot) ?? '') <= c.at;
     }),
   );
-  const foreign = [...state.situation.answers].flatMap(([key, o]) => (o.state !== 'not_checked' && !known.has(key) ? [key] : []));
+  const foreign = [...state.context.answers].flatMap(([key, o]) => (o.state !== 'not_checked' && !known.has(key) ? [key] : []));
   return { observations, learntFrom, certain: asEvidence(found), found, foreign, earlier };
 }
 
 /** What the pedal's volumes say by themselves: too soft, too free; not where it cannot be told or was changed since. */
-function pedalSigns(book: JobState['book']): [string, boolean][] {
-  const tells = pedalTells(book);
-  if (!tells || changesOf(book).some((c) => c.at > tells.on)) return [];
+function pedalSigns(history: JobState['history']): [string, boolean][] {
+  const tells = pedalTells(history);
+  if (!tells || changesOf(history).some((c) => c.at > tells.on)) return [];
   const signs: [string, boolean | null][] = [
     ['pedal_spongy', pastExpected(tells.all.softMl, tells.expected.softMl)],
     ['pedal_low_pumps_up', pastExpected(tells.all.freeMl, tells.expected.freeMl)],
@@ -149,11 +149,11 @@ function networkFor(layout: Layout, context: TraceContext, tables: Tables): Vehi
  * is about a wheel that the job did not take in is not proposed.
  */
 export function toTrace(state: JobState, alone = false, tables: Tables = TABLES): ToTrace {
-  const network = networkFor(state.file.layout, contextOf(state), tables);
+  const network = networkFor(state.records.layout, contextOf(state), tables);
   const evidence = evidenceOf(state, network);
   const possible = possibleChecks(state, network, alone);
   const checks = meaningful(possible, evidence.observations);
   const untouched = Object.keys(evidence.observations).length === 0;
-  const complaint = state.file.job.complaint.trim() !== '';
+  const complaint = state.records.job.complaint.trim() !== '';
   return { network, evidence, checks, complaint, firstRound: untouched ? firstRound(network, possible) : [] };
 }

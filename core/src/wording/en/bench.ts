@@ -196,7 +196,7 @@ export function nextStepWords(j: Judged, step: NextStep): string {
       return `${step.tags.join(' and ')} tell to ±${text(step.u)} together: take both again with those.`;
     case 'no_gauge': {
       const none = `No ${step.kinds.map((k) => GAUGE_KIND_NAME[k].toLowerCase()).join(' or ')} on the rack tells that near.`;
-      if (j.lies === 'past') return `${none} It lies outside: decide as if it were past.`;
+      if (j.side === 'past') return `${none} It lies outside: decide as if it were past.`;
       const who =
         j.characteristic.gravity === 'safety' ? 'a lead may accept it after the finest gauge was used' : 'it may be accepted with a reason';
       return `${none} Clean it and take it once more; it lies inside, and ${who}.`;

@@ -5,7 +5,7 @@ import type { Component } from '../../judging/components.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
 import type { Decision } from '../../ledger/families/decisions.ts';
-import type { Person } from '../../ledger/jobRecords.ts';
+import type { Person } from '../../ledger/job.ts';
 import { groupThousands } from '../../quantity/display.ts';
 import { REASON } from './duties.ts';
 import { figureOf, limitText, mm } from './verdicts.ts';

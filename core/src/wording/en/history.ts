@@ -8,7 +8,7 @@ import type { Judged } from '../../judging/judge.ts';
 import { CLUTCH_CIRCUIT, type Layout, placeName } from '../../layout/graph.ts';
 import type { EarlierWork } from '../../ledger/families/earlierWork.ts';
 import type { ReadingSet } from '../../ledger/families/sets.ts';
-import type { JobFile } from '../../ledger/jobFile.ts';
+import type { JobRecords } from '../../ledger/jobRecords.ts';
 import { fixed, convert, groupThousands } from '../../quantity/display.ts';
 import { partialDateText } from '../../quantity/partialDate.ts';
 import { EARLIER_NAME, KNOWN_FROM_NAME } from './names.ts';
@@ -81,7 +81,7 @@ export function fluidCauseWords(cause: FluidCause): string {
   }
 }
 
-type Told = Pick<JobFile, 'release' | 'people' | 'imported'>;
+type Told = Pick<JobRecords, 'release' | 'people' | 'imported'>;
 
 /**
  * By whom and when a vehicle was handed back, in words without a full stop: by name, or, for what was handed back before

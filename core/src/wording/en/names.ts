@@ -4,7 +4,7 @@ import type { BleedMethod } from '../../ledger/families/bleedPulls.ts';
 import type { EarlierWork, KnownFrom } from '../../ledger/families/earlierWork.ts';
 import type { IntakeThing, IntakeState } from '../../ledger/families/intakeLooks.ts';
 import type { JointEventKind, JointSeal } from '../../ledger/families/jointEvents.ts';
-import type { JobKind } from '../../ledger/jobRecords.ts';
+import type { JobKind } from '../../ledger/job.ts';
 import type { LiningState } from '../../metrology/pitZone.ts';
 import type { Verdict } from '../../verdict/decide.ts';
 import type { LimitSource, LimitVersion } from '../../verdict/limits.ts';

@@ -151,7 +151,7 @@ export function sentence(j: Judged): string {
     case 'past':
       return `${say(-room)} past the ${limitName(j)}. The gauge’s ${plusMinus(j)} does not change that.`;
     case 'cant_tell': {
-      const side = j.lies === 'within' ? `${say(Math.abs(room))} inside` : `${say(Math.abs(room))} outside`;
+      const side = j.side === 'within' ? `${say(Math.abs(room))} inside` : `${say(Math.abs(room))} outside`;
       return `${side} the ${limitName(j)}, and the gauge can be ${plusMinus(j)} out. A finer gauge would settle it.`;
     }
     default: {
@@ -269,7 +269,7 @@ export function meaningOf(
       means:
         (bad.contradicts && contradictionWords(bad, bad.contradicts)) ??
         (bad.unsaid && UNSAID[bad.unsaid]) ??
-        `The figure lies ${bad.lies === 'within' ? 'inside' : 'outside'} the limit, but nearer than the gauge can tell.`,
+        `The figure lies ${bad.side === 'within' ? 'inside' : 'outside'} the limit, but nearer than the gauge can tell.`,
       next: beside.decisiveNextStep?.(bad) ?? 'Take it again with a finer gauge, or clean and repeat.',
     };
   if (missing.length > 0) return { found, means: 'Not enough is known to decide.', next: `Take ${missing.join(' and ').toLowerCase()}.` };

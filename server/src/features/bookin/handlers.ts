@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
 import { assignment, job, owner, part, partEvents, release, vehicle } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
-import { keeps } from '../../platform/handlers.ts';
+import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Call, Handlers } from '../../platform/routes.ts';
@@ -50,7 +50,7 @@ type Names =
   | 'reviseLayout'
   | 'layouts'
   | 'keepPicture'
-  | 'tellEarlier'
+  | 'recordEarlierWork'
   | 'owner'
   | 'assignments'
   | 'assign'
@@ -164,7 +164,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
   reviseLayout,
   layouts: async ({ db, params }) => (await readLayouts(db, params.id)).reverse(),
   keepPicture,
-  tellEarlier: keeps('earlierWork', (body) => {
+  recordEarlierWork: eventHandler('earlierWork', (body) => {
     if (!isPartialDate(body.on)) throw new HttpProblem('not_a_date', `“${body.on}” is no day, month or year.`);
   }),
   redact,
@@ -182,7 +182,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     return { erasedAt: known?.erasedAt ?? erasedAt };
   },
   /** One's own without a word; somebody else's with a reason, and both are shown. */
-  takeBack: keeps('takeBacks', async (body, { db, params, person }) => {
+  takeBack: eventHandler('takeBacks', async (body, { db, params, person }) => {
     const { authorId } = await requireEvent(db, params.jobId, body.corrects);
     if (authorId !== person.id && person.role !== 'lead' && body.reason.trim().length < 3)
       throw new HttpProblem('reason_missing', 'This was entered by somebody else. Say why it is taken back; both are shown.');

@@ -2,7 +2,7 @@ import { revisionBlockWords } from '@dauer/core/wording';
 import type { ENDPOINTS } from '@dauer/contract';
 import { partIn, revisionBlocks } from '@dauer/core/history';
 import { checkLayout, compareLayouts, KIND_FACTS, type Layout } from '@dauer/core/layout';
-import { inOrder, type JobFile } from '@dauer/core/ledger';
+import { inOrder, type JobRecords } from '@dauer/core/ledger';
 import { sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Database } from '../../db/connect.ts';
@@ -24,14 +24,14 @@ export function requireWorking(layout: Layout): void {
 }
 
 /** Parts that go with their places, and parts that were there all along and are only now drawn. */
-async function moveParts(db: Database, call: Revise, file: JobFile, at: string): Promise<void> {
+async function moveParts(db: Database, call: Revise, records: JobRecords, at: string): Promise<void> {
   const { revision, layout, why } = call.body;
-  const { added, removed } = compareLayouts(file.layout, layout);
+  const { added, removed } = compareLayouts(records.layout, layout);
   const row = (partId: string, kind: PartRow['kind'], slotId: string, note: string): PartRow => ({
     ...{ id: v7(), jobId: call.params.jobId, authorId: call.person.id, device: 'layout', happenedAt: at, corrects: null },
     ...{ partId, kind, slotId, note },
   });
-  const events = inOrder(file.partEvents);
+  const events = inOrder(records.partEvents);
   const off = removed.flatMap((s) => {
     const sits = partIn(s.id, events);
     const note = revision === 'conversion' ? `Taken out by a conversion: ${why}` : `Was never there: ${why}`;
@@ -55,18 +55,18 @@ export async function reviseLayout(call: Revise): Promise<Layout> {
     const revisions = await readLayouts(tx, of.id);
     const known = revisions.find((r) => r.id === body.layout.id);
     if (known) return known.layout;
-    const file = await readJobFile(tx, params.jobId);
-    if (file.release) throw new HttpProblem('released', RELEASED_WORDS);
-    if (file.layout.id !== body.replaces)
+    const records = await readJobFile(tx, params.jobId);
+    if (records.release) throw new HttpProblem('released', RELEASED_WORDS);
+    if (records.layout.id !== body.replaces)
       throw new HttpProblem('stale', 'Somebody changed this layout meanwhile. What you drew is kept; look at both and decide.', {
-        current: file.layout,
+        current: records.layout,
       });
     const next = { ...body.layout, vehicleId: of.id };
     requireWorking(next);
-    const [block] = revisionBlocks(file, next, body.revision);
+    const [block] = revisionBlocks(records, next, body.revision);
     if (block) throw new HttpProblem('layout_records', revisionBlockWords(block), { current: { slotIds: block.slots.map((s) => s.id) } });
     await insertLayout(tx, next, { revision: body.revision, why: body.why, enteredBy: person.id });
-    await moveParts(tx, call, file, new Date().toISOString());
+    await moveParts(tx, call, records, new Date().toISOString());
     return next;
   });
 }

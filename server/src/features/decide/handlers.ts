@@ -1,20 +1,20 @@
-import { openBook } from '@dauer/core/history';
+import { openHistory } from '@dauer/core/history';
 import { deriveComponent } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import { optionsOf } from '@dauer/core/stages';
 import { readJobFile } from '../../records/jobFile.ts';
-import { keeps } from '../../platform/handlers.ts';
+import { eventHandler } from '../../platform/handlers.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
-export const decideHandlers: Pick<Handlers, 'decide'> = {
+export const decideHandlers: Pick<Handlers, 'recordDecision'> = {
   /** An option that a reading or a finding rules out cannot be chosen. */
-  decide: keeps('decisions', async (body, { db, params }) => {
-    const file = await readJobFile(db, params.jobId);
-    const slot = file.layout.slots.find((s) => s.id === body.slotId);
+  recordDecision: eventHandler('decisions', async (body, { db, params }) => {
+    const records = await readJobFile(db, params.jobId);
+    const slot = records.layout.slots.find((s) => s.id === body.slotId);
     if (!slot) throw notFound('place in this layout');
-    const already = file.decisions.some((d) => d.id === body.id);
-    const component = deriveComponent(openBook(file), slot, new Date().toISOString());
+    const already = records.decisions.some((d) => d.id === body.id);
+    const component = deriveComponent(openHistory(records), slot, new Date().toISOString());
     const option = optionsOf(slot.kind, component.judged, component.findings, component.cut).find((o) => o.id === body.option);
     if (!option) throw new HttpProblem('no_such_option', `${placeName(slot)}: this cannot be done with such a part.`);
     if (option.ruledOut !== null && !already)

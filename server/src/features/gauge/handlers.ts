@@ -1,13 +1,13 @@
 import type { ENDPOINTS } from '@dauer/contract';
 import { isPlaceOf, type MeasurementId, MEASUREMENTS, measurementsAt } from '@dauer/core/catalogue';
-import { openBook } from '@dauer/core/history';
+import { openHistory } from '@dauer/core/history';
 import { slotById } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { findingEntry, sets, slot } from '../../db/schema.ts';
-import { keeps } from '../../platform/handlers.ts';
+import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
@@ -26,22 +26,22 @@ async function requireReach(
   jobId: string,
   body: { slotId: string; happenedAt: string; measurement: MeasurementId; phase: Phase },
 ) {
-  const file = await readJobFile(db, jobId);
-  const slot = slotById(file.layout, body.slotId);
+  const records = await readJobFile(db, jobId);
+  const slot = slotById(records.layout, body.slotId);
   if (!slot) return;
   if (!measurementsAt(slot).some((m) => m.id === body.measurement))
     throw new HttpProblem('wrong_place', 'Such a figure is not taken at that kind of place.');
-  const why = whyNotGauged(gaugedAt(openBook(file), body.happenedAt), slot, body.measurement, body.phase === 'as_found');
+  const why = whyNotGauged(gaugedAt(openHistory(records), body.happenedAt), slot, body.measurement, body.phase === 'as_found');
   if (why !== null) throw new HttpProblem('not_reached', why);
 }
 
 export const gaugeHandlers = {
-  beginSet: keeps('sets', async (body, { db, params }) => {
+  beginSet: eventHandler('sets', async (body, { db, params }) => {
     await requireKind(db, body.slotId, body.measurement);
     await requireReach(db, params.jobId, body);
   }),
   /** What was typed is kept; the canonical value is worked out here again by the same core. */
-  takeReading: keeps('readings', async (body, { db, params }) => {
+  takeReading: eventHandler('readings', async (body, { db, params }) => {
     const [set] = await db.select({ measurement: sets.measurement, jobId: sets.jobId }).from(sets).where(eq(sets.id, body.setId));
     if (!set)
       throw new HttpProblem(
@@ -53,7 +53,7 @@ export const gaugeHandlers = {
       throw new HttpProblem('wrong_position', `${MEASUREMENTS[set.measurement].name} is not taken at such a position. Load the job again.`);
   }),
   /** A set goes to a place of the same kind, on the same vehicle, before the job is handed back. */
-  moveSet: keeps('setMoves', async (body, { db, params }) => {
+  moveSet: eventHandler('setMoves', async (body, { db, params }) => {
     const [set] = await db
       .select({
         measurement: sets.measurement,
@@ -69,7 +69,7 @@ export const gaugeHandlers = {
     // It was taken when it was taken: where it is said to have been has to have been open then.
     await requireReach(db, params.jobId, { ...set, slotId: body.slotId, happenedAt: new Date(set.happenedAt).toISOString() });
   }),
-  find: keeps('findings', (body) => {
+  find: eventHandler('findings', (body) => {
     if (body.fromMm !== null && body.toMm !== null && body.fromMm > body.toMm)
       throw new HttpProblem('upside_down', 'A stretch begins before it ends: the smaller figure comes first.');
   }),

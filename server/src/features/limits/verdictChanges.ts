@@ -1,4 +1,4 @@
-import { openBook } from '@dauer/core/history';
+import { openHistory } from '@dauer/core/history';
 import { tryJob } from '@dauer/core/job';
 import { judgeSet } from '@dauer/core/judging';
 import { placeName, slotById } from '@dauer/core/layout';
@@ -28,15 +28,15 @@ export async function openVerdicts(db: Database, limits: readonly Which[]): Prom
   const today = new Date().toISOString();
   const wanted = new Set(limits.map((l) => l.characteristic));
   for (const jobId of await openJobIds(db)) {
-    const file = await readJobFile(db, jobId);
-    const { vehicle } = file;
+    const records = await readJobFile(db, jobId);
+    const { vehicle } = records;
     const bears = limits.some(
       (l) =>
         (l.scope !== 'type' || (alike(l.make, vehicle.make) && alike(l.model, vehicle.model))) &&
         (l.scope !== 'vehicle' || l.appliesTo === vehicle.id),
     );
-    if (!bears || file.sets.length === 0) continue;
-    const tried = tryJob(file, today);
+    if (!bears || records.sets.length === 0) continue;
+    const tried = tryJob(records, today);
     // A job that cannot be derived keeps nobody from entering a limit.
     if (!tried.ok) continue;
     for (const c of tried.state.components)
@@ -52,12 +52,12 @@ export async function openVerdicts(db: Database, limits: readonly Which[]): Prom
         });
       }
     // Figures of places that hold something else by now are judged as well.
-    const book = openBook(file);
-    for (const set of book.sets.filter((s) => s.jobId === jobId))
-      for (const j of judgeSet(book, set, today)) {
+    const history = openHistory(records);
+    for (const set of history.sets.filter((s) => s.jobId === jobId))
+      for (const j of judgeSet(history, set, today)) {
         const key = `${jobId}:${j.slotId}:${j.characteristic.id}:${j.phase}`;
         if (!wanted.has(j.characteristic.id) || found.has(key)) continue;
-        const slot = slotById(file.layout, j.slotId);
+        const slot = slotById(records.layout, j.slotId);
         const place = slot ? placeName(slot) : 'a place of before';
         found.set(key, {
           jobId,

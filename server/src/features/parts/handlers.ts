@@ -1,10 +1,10 @@
 import { byOneName, moved, whereabouts } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
-import { type Part, retractedIds, standing } from '@dauer/core/ledger';
+import { type Part, retractedIds, activeEvents } from '@dauer/core/ledger';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import * as s from '../../db/schema.ts';
-import { keeps } from '../../platform/handlers.ts';
+import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
@@ -74,7 +74,7 @@ async function locate(db: Database, parts: readonly Part[]) {
 const NOT_JOINED = sql`not exists (select 1 from ${s.partCorrections} c where c.kind = 'join' and c.part_id = ${s.part.id}
   and not exists (select 1 from ${s.takeBacks} t where t.corrects = c.id))`;
 
-/** Every article that a part was ever taken for, with the standing corrections that say so, oldest first. */
+/** Every article that a part was ever taken for, with the activeEvents corrections that say so, oldest first. */
 async function namesOf(db: Database, partId: string) {
   const known = new Set([partId]);
   let corrections: (typeof s.partCorrections.$inferSelect)[] = [];
@@ -89,13 +89,13 @@ async function namesOf(db: Database, partId: string) {
     const retracted = retractedIds(
       rowIds.length > 0 ? await db.select().from(s.takeBacks).where(inArray(s.takeBacks.corrects, rowIds)) : [],
     );
-    corrections = standing(rows, retracted);
+    corrections = activeEvents(rows, retracted);
     for (const c of corrections) known.add(c.partId).add(c.otherId);
   }
   return { ids: [...known], corrections };
 }
 
-export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPart' | 'correctPart'> = {
+export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recordPartEvent' | 'correctPart'> = {
   parts: async ({ db, query }) => {
     const q = `%${(query.q ?? '').replace(/[%_\\]/g, '\\$&')}%`;
     const rows = await db
@@ -146,14 +146,14 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     const retracted = retractedIds(ids.length > 0 ? await db.select().from(s.takeBacks).where(inArray(s.takeBacks.corrects, ids)) : []);
     const mine = <T extends { readonly partId: string | null; readonly happenedAt: string }>(list: readonly T[]): T[] =>
       byOneName(corrections, list).filter((x) => x.partId === row.id);
-    const own = mine(moved(standing(sets, retracted), standing(moves, retracted)));
+    const own = mine(moved(activeEvents(sets, retracted), activeEvents(moves, retracted)));
     const who = (id: string): string => people.find((p) => p.id === id)?.name ?? 'unknown';
     const place = (id: string | null): string => {
       const found = slots.find((x) => x.id === id);
       return found ? placeName(found) : '';
     };
     const life = [
-      ...mine(standing(events, retracted)).map((e) => ({
+      ...mine(activeEvents(events, retracted)).map((e) => ({
         at: e.happenedAt,
         what: [LIFE_WORD[e.kind], e.note].filter(Boolean).join(': '),
         where: place(e.slotId),
@@ -167,7 +167,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
         by: who(e.authorId),
         jobId: e.jobId,
       })),
-      ...mine(standing(findings, retracted)).map((e) => ({
+      ...mine(activeEvents(findings, retracted)).map((e) => ({
         at: e.happenedAt,
         what: `Finding: ${e.words}`,
         where: place(e.slotId),
@@ -191,7 +191,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
     return row ?? known;
   },
   /** Both articles have to be on record; the one split off is written down as a copy of what it was taken for. */
-  correctPart: keeps('partCorrections', async (body, { db, params }) => {
+  correctPart: eventHandler('partCorrections', async (body, { db, params }) => {
     await requireOwn(db, 'partCorrections', { ...body, jobId: params.jobId });
     if (body.partId === body.otherId) throw new HttpProblem('same_part', 'These are the same article already.');
     if ((body.kind === 'split') !== (body.since !== null))
@@ -215,7 +215,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'logPa
         .values({ ...own, id: body.otherId, tag: null })
         .onConflictDoNothing();
   }),
-  logPart: keeps('partEvents', async ({ part: described, ...body }, call) => {
+  recordPartEvent: eventHandler('partEvents', async ({ part: described, ...body }, call) => {
     // A part is not described to a job that was handed back: the event is refused below, and nothing is left of it.
     const [released] = await call.db.select({ id: s.release.id }).from(s.release).where(eq(s.release.jobId, call.params.jobId));
     // Everything is looked at first: nothing is left of a part whose event is refused.

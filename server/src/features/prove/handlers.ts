@@ -4,7 +4,7 @@ import { buildSheet, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
-import { keeps } from '../../platform/handlers.ts';
+import { eventHandler } from '../../platform/handlers.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
@@ -12,23 +12,23 @@ import { requireEvent } from '../../records/ownership.ts';
 import { requirePassword } from '../../records/people.ts';
 import { basisOf } from '../../records/release.ts';
 
-export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
+export const proveHandlers: Pick<Handlers, 'recordProof' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
   /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
-  prove: keeps('proofs', async (body, { db, params }) => {
+  recordProof: eventHandler('proofs', async (body, { db, params }) => {
     if (body.result === 'not_tried') return;
-    const file = await readJobFile(db, params.jobId);
-    if (file.release || file.proofs.some((p) => p.id === body.id)) return;
-    const lock = itemLock(deriveJob(file, new Date().toISOString()), body.item);
+    const records = await readJobFile(db, params.jobId);
+    if (records.release || records.proofs.some((p) => p.id === body.id)) return;
+    const lock = itemLock(deriveJob(records, new Date().toISOString()), body.item);
     if (lock) throw new HttpProblem('control_locked', `${lock.control.name}: ${lock.why}`);
   }),
   /** Only what blocks now, and only by the role that the verdict asks for. */
-  accept: keeps('acceptances', async (body, call) => {
+  accept: eventHandler('acceptances', async (body, call) => {
     const { db, params, person } = call;
     await requirePassword(call, body.password);
-    const file = await readJobFile(db, params.jobId);
-    if (!file.acceptances.some((a) => a.id === body.id)) {
-      const state = deriveJob(file, new Date().toISOString());
-      if (file.release) throw new HttpProblem('released', RELEASED_WORDS);
+    const records = await readJobFile(db, params.jobId);
+    if (!records.acceptances.some((a) => a.id === body.id)) {
+      const state = deriveJob(records, new Date().toISOString());
+      if (records.release) throw new HttpProblem('released', RELEASED_WORDS);
       const found = [...state.obligations, ...state.offers].find((o) => acceptanceKey(o) === body.obligation && o.state === 'open');
       if (!found) throw new HttpProblem('nothing_to_accept', 'This does not block any more, or never did.');
       if (!found.acceptBy) throw new HttpProblem('no_waiver', `${found.what}: this is answered by the work, not by a waiver.`);
@@ -37,14 +37,14 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
     }
   }),
   /** Of what the sheet names, and nothing else; the owner takes it over by name. */
-  answerAfterCare: keeps('afterCares', async (body, { db, params }) => {
+  answerAfterCare: eventHandler('afterCares', async (body, { db, params }) => {
     const [stored] = await db.select({ sheet: release.sheet }).from(release).where(eq(release.jobId, params.jobId));
     if (stored && !readSheet(stored.sheet).afterCare.some((a) => a.item === body.item))
       throw new HttpProblem('unknown_reference', 'The hand-back sheet does not name this.');
     if (body.result === 'taken_over' && body.note.trim().length < 3)
       throw new HttpProblem('name_missing', 'Say who takes it over, by name.');
   }),
-  amend: keeps('amendments', async (body, { db, params }) => {
+  amend: eventHandler('amendments', async (body, { db, params }) => {
     if (body.corrects !== null) await requireEvent(db, params.jobId, body.corrects);
   }),
   release: async (call) => {
@@ -59,13 +59,15 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
         .for('share');
       if (now?.role !== 'lead' || !now.active) throw new HttpProblem('role', 'Your role has changed meanwhile. A lead hands back.');
       await tx.execute(sql`select 1 from ${job} where ${job.id} = ${params.jobId} for update`);
-      const file = await readJobFile(tx, params.jobId);
-      if (file.release) {
-        if (file.release.id === body.id) return file.release;
-        throw new HttpProblem('released', 'This job has been handed back already.', { current: { releasedAt: file.release.releasedAt } });
+      const records = await readJobFile(tx, params.jobId);
+      if (records.release) {
+        if (records.release.id === body.id) return records.release;
+        throw new HttpProblem('released', 'This job has been handed back already.', {
+          current: { releasedAt: records.release.releasedAt },
+        });
       }
       const at = new Date().toISOString();
-      const state = deriveJob(file, at);
+      const state = deriveJob(records, at);
       if (state.voided) throw new HttpProblem('voided', 'This job was voided: nothing in it counts, so there is nothing to hand back.');
       if (state.blocks.length > 0) {
         throw new HttpProblem(
@@ -77,7 +79,8 @@ export const proveHandlers: Pick<Handlers, 'prove' | 'accept' | 'release' | 'ans
         );
       }
       const mine = (e: { authorId: string; jobId: string }): boolean => e.authorId === person.id && e.jobId === params.jobId;
-      const ownWork = file.sets.some(mine) || file.operationEvents.some(mine) || file.torques.some(mine) || file.partEvents.some(mine);
+      const ownWork =
+        records.sets.some(mine) || records.operationEvents.some(mine) || records.torques.some(mine) || records.partEvents.some(mine);
       const record = {
         id: body.id,
         jobId: params.jobId,

@@ -15,18 +15,18 @@ import type { Printed } from './printSheet.ts';
 
 /** The sheet as it was handed back, or as it stands now. */
 async function printed(db: Database, jobId: string, withOwner: boolean): Promise<Printed> {
-  const file = await readJobFile(db, jobId);
+  const records = await readJobFile(db, jobId);
   const now = new Date().toISOString();
   const [own] = await db.select().from(shop);
   const [of] = await db
     .select({ name: owner.name })
     .from(vehicle)
     .innerJoin(owner, eq(owner.id, vehicle.ownerId))
-    .where(eq(vehicle.id, file.vehicle.id));
-  const { release, people, amendments, imported } = file;
+    .where(eq(vehicle.id, records.vehicle.id));
+  const { release, people, amendments, imported } = records;
   return {
     file: { release, people, amendments, imported },
-    sheet: file.release?.sheet ?? buildSheet(deriveJob(file, now), now),
+    sheet: records.release?.sheet ?? buildSheet(deriveJob(records, now), now),
     shopName: own?.name ?? 'Workshop',
     zone: own?.timeZone ?? 'UTC',
     locale: own?.locale ?? USUAL_LOCALE,

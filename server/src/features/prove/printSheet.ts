@@ -1,5 +1,5 @@
 import { handedBackWords, PHASE_WORD } from '@dauer/core/wording';
-import type { HandbackSheet, JobFile, SheetLine } from '@dauer/core/ledger';
+import type { HandbackSheet, JobRecords, SheetLine } from '@dauer/core/ledger';
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
@@ -42,7 +42,7 @@ export function printable(text: string): string {
 
 /** What is printed, and for whom. */
 export interface Printed {
-  readonly file: Pick<JobFile, 'release' | 'people' | 'amendments' | 'imported'>;
+  readonly file: Pick<JobRecords, 'release' | 'people' | 'amendments' | 'imported'>;
   readonly sheet: HandbackSheet;
   readonly shopName: string;
   readonly zone: string;
@@ -50,8 +50,8 @@ export interface Printed {
   readonly ownerName: string | null;
 }
 
-function definition({ file, sheet, shopName, zone, locale, ownerName }: Printed): TDocumentDefinitions {
-  const { release } = file;
+function definition({ file: records, sheet, shopName, zone, locale, ownerName }: Printed): TDocumentDefinitions {
+  const { release } = records;
   const day = (at: string): string =>
     new Intl.DateTimeFormat(locale, {
       numberingSystem: 'latn',
@@ -61,7 +61,7 @@ function definition({ file, sheet, shopName, zone, locale, ownerName }: Printed)
       year: 'numeric',
       timeZone: at.length === 10 ? 'UTC' : zone,
     }).format(new Date(at));
-  const who = (id: string): string => file.people.find((p) => p.id === id)?.name ?? 'unknown';
+  const who = (id: string): string => records.people.find((p) => p.id === id)?.name ?? 'unknown';
   const plain = (text: string): string => printable(text);
   const second = (text: string) => ({ text: plain(text), color: SECOND, fontSize: 8.5 });
   const heading = (text: string): Content => ({ text: plain(text), style: 'h2', headlineLevel: 1 });
@@ -143,7 +143,7 @@ function definition({ file, sheet, shopName, zone, locale, ownerName }: Printed)
       {
         margin: [0, 8, 0, 0],
         text: release
-          ? plain(`${handedBackWords(file, day)}. Counter: ${sheet.distance}.`)
+          ? plain(`${handedBackWords(records, day)}. Counter: ${sheet.distance}.`)
           : 'NOT HANDED BACK: this is how the sheet stands now.',
       },
       ...(ownerName ? [{ text: plain(`Owner: ${ownerName}`) }] : []),
@@ -154,11 +154,11 @@ function definition({ file, sheet, shopName, zone, locale, ownerName }: Printed)
           second(`  Asked again: ${sheet.complaintAnswer.toLowerCase()}.`),
         ],
       },
-      ...(file.amendments.length > 0
+      ...(records.amendments.length > 0
         ? [
             heading('Amended since'),
             {
-              ul: file.amendments.map((a) => ({
+              ul: records.amendments.map((a) => ({
                 text: [plain(a.words), second(`  ${a.reason}. ${who(a.authorId)}, ${day(a.happenedAt)}`)],
               })),
             },

@@ -1,9 +1,9 @@
 import type { ENDPOINTS } from '@dauer/contract';
-import { fileAsOf, openBook } from '@dauer/core/history';
+import { fileAsOf, openHistory } from '@dauer/core/history';
 import { tryJob } from '@dauer/core/job';
 import { type Judged, judgeSet } from '@dauer/core/judging';
 import { placeName, slotById } from '@dauer/core/layout';
-import type { CallBack, JobFile } from '@dauer/core/ledger';
+import type { CallBack, JobRecords } from '@dauer/core/ledger';
 import { displayWithUnit } from '@dauer/core/quantity';
 import { compareSeverity } from '@dauer/core/verdict';
 import { and, eq, gte, inArray } from 'drizzle-orm';
@@ -13,7 +13,7 @@ import type { Call } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 
 /** A file as its verdicts stand: of a job handed back as it was then. */
-const asItStands = (file: JobFile): JobFile => (file.release ? fileAsOf(file, file.release.releasedAt) : file);
+const asItStands = (records: JobRecords): JobRecords => (records.release ? fileAsOf(records, records.release.releasedAt) : records);
 
 interface Leaned {
   readonly judged: Judged;
@@ -22,10 +22,10 @@ interface Leaned {
 }
 
 /** The figures of a job that were read with a gauge, as they are and as they would be with a doubt on it. */
-function figuresOf(file: JobFile, versions: ReadonlySet<string>, doubtful: CallBack, today: string): Leaned[] {
-  const [now, then] = [openBook(file), openBook({ ...file, callBacks: [...file.callBacks, doubtful] })];
+function figuresOf(records: JobRecords, versions: ReadonlySet<string>, doubtful: CallBack, today: string): Leaned[] {
+  const [now, then] = [openHistory(records), openHistory({ ...records, callBacks: [...records.callBacks, doubtful] })];
   return now.sets
-    .filter((s) => s.jobId === file.job.id)
+    .filter((s) => s.jobId === records.job.id)
     .flatMap((set) => {
       const doubted = judgeSet(then, set, today);
       return judgeSet(now, set, today).flatMap((judged): Leaned[] => {
@@ -56,17 +56,17 @@ export async function leaned({ db, params, query }: Call<typeof ENDPOINTS.leaned
   };
   const figures = [];
   for (const jobId of new Set(rows.map((r) => r.jobId))) {
-    const file = asItStands(await readJobFile(db, jobId));
-    const tried = tryJob(file, today);
+    const records = asItStands(await readJobFile(db, jobId));
+    const tried = tryJob(records, today);
     if (!tried.ok || tried.state.voided) continue;
-    for (const { judged, would, takenOn } of figuresOf(file, versions, doubtful, today)) {
-      const slot = slotById(file.layout, judged.slotId);
+    for (const { judged, would, takenOn } of figuresOf(records, versions, doubtful, today)) {
+      const slot = slotById(records.layout, judged.slotId);
       const { kind, unit } = judged.characteristic;
       figures.push({
         jobId,
-        tag: file.vehicle.tag,
-        vehicle: file.vehicle.name,
-        releasedAt: file.release?.releasedAt ?? null,
+        tag: records.vehicle.tag,
+        vehicle: records.vehicle.name,
+        releasedAt: records.release?.releasedAt ?? null,
         place: slot ? placeName(slot) : 'a place that the layout does not have any more',
         characteristic: judged.characteristic.name,
         figure: displayWithUnit(judged.reduced.value, kind, 10 ** -judged.reduced.decimals, unit),

@@ -6,7 +6,7 @@ import { networkOf } from '@dauer/core/stages';
 import { calibrationCase, contextOf } from '@dauer/core/views';
 import { asc, desc, eq, inArray, max } from 'drizzle-orm';
 import { causeLooks, priorVersion } from '../../db/schema.ts';
-import { keeps } from '../../platform/handlers.ts';
+import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
@@ -16,7 +16,7 @@ import { readJobFile } from '../../records/jobFile.ts';
 const MAX_CASES = 100;
 
 export const traceHandlers = {
-  observe: keeps('observations', (body) => {
+  observe: eventHandler('observations', (body) => {
     const facts = answerable(body.code);
     if (!facts) throw new HttpProblem('unknown_observation', 'This observation is not on the list.');
     if (facts.perCorner !== (body.corner !== null))
@@ -25,13 +25,13 @@ export const traceHandlers = {
         facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.',
       );
   }),
-  lookForCause: keeps('causeLooks', async (body, { db, params }) => {
+  lookForCause: eventHandler('causeLooks', async (body, { db, params }) => {
     if (body.fault === NOTHING_ELSE) {
       if (body.place !== 'system') throw new HttpProblem('unknown_cause', 'That nothing else was found is said of the whole vehicle.');
       return;
     }
     const state = deriveJob(await readJobFile(db, params.jobId), body.happenedAt);
-    const network = networkOf(state.file.layout, contextOf(state), TABLES);
+    const network = networkOf(state.records.layout, contextOf(state), TABLES);
     if (!network.faults.some((f) => f.id === `${body.fault}@${body.place}`))
       throw new HttpProblem('unknown_cause', 'This vehicle has no place with such a fault.');
   }),

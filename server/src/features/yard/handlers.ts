@@ -1,7 +1,7 @@
 import { stageNote, notApplicableWords, fluidCauseWords } from '@dauer/core/wording';
 import { fluidState, runningOperations } from '@dauer/core/history';
 import { doableNow, type JobState, nextAct, tryJob } from '@dauer/core/job';
-import { type HandbackSheet, retractedIds, standing } from '@dauer/core/ledger';
+import { type HandbackSheet, retractedIds, activeEvents } from '@dauer/core/ledger';
 import { forNowOf, mayMove, waitsOf } from '@dauer/core/views';
 import { eq, inArray, sql } from 'drizzle-orm';
 import type { YardJob } from '@dauer/contract';
@@ -27,14 +27,14 @@ import { readNewestLayouts } from '../../records/layout.ts';
 const MAX_WAITS = 3;
 
 function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
-  const { file } = state;
+  const { records } = state;
   const next = nextAct(state);
   return {
-    jobId: file.job.id,
-    vehicle: file.vehicle,
-    layout: file.layout,
-    kind: file.job.kind,
-    promised: file.job.promised,
+    jobId: records.job.id,
+    vehicle: records.vehicle,
+    layout: records.layout,
+    kind: records.job.kind,
+    promised: records.job.promised,
     stage: state.stage,
     share: state.share,
     stages: state.stages.map((s) => ({
@@ -56,7 +56,7 @@ function yardJob(state: JobState, today: string): DeepReadonly<YardJob> {
         .reasons.slice(0, MAX_WAITS)
         .map((r) => r.words),
     },
-    running: runningOperations(state.book, today).map(({ operation, minutes }) => ({
+    running: runningOperations(state.history, today).map(({ operation, minutes }) => ({
       title: operation.title,
       minutes,
       attendedMinutes: operation.attendedMinutes,
@@ -102,15 +102,15 @@ async function fluidDues(db: Database, today: string) {
   const layouts = await readNewestLayouts(db, ids);
   return vehicles
     .flatMap((v) => {
-      const services = standing(
+      const services = activeEvents(
         served.filter((r) => r.vehicleId === v.id).map((r) => r.service),
         retracted,
       );
-      const mine = standing(
+      const mine = activeEvents(
         pulls.filter((p) => services.some((x) => x.jobId === p.jobId)),
         retracted,
       );
-      const earlier = standing(
+      const earlier = activeEvents(
         earlierOnes.filter((r) => r.vehicleId === v.id).map((r) => r.earlier),
         retracted,
       );
@@ -131,7 +131,7 @@ async function withAfterCare<T extends { jobId: string; due: HandbackSheet['afte
   const answers = ids.length > 0 ? await db.select().from(afterCares).where(inArray(afterCares.jobId, ids)) : [];
   const retracted = retractedIds(ids.length > 0 ? await db.select().from(takeBacks).where(inArray(takeBacks.jobId, ids)) : []);
   const closed = (jobId: string, item: string): boolean =>
-    standing(answers, retracted)
+    activeEvents(answers, retracted)
       .findLast((a) => a.jobId === jobId && a.item === item)
       ?.result.match(/^(done|taken_over)$/) != null;
   return rows.map(({ due, ...r }) => ({
@@ -174,12 +174,12 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job' | 'jobChanges'> = {
         .orderBy(sql`${release.releasedAt} desc`)
         .limit(6),
     ]);
-    const tried = files.map((file) => ({ file, derived: tryJob(file, today) }));
+    const tried = files.map((records) => ({ file: records, derived: tryJob(records, today) }));
     return {
       late: await lateOnes(db),
       jobs: tried.flatMap(({ derived }) => (derived.ok ? [yardJob(derived.state, today)] : [])),
-      stuck: tried.flatMap(({ file, derived }) =>
-        derived.ok ? [] : [{ jobId: file.job.id, tag: file.vehicle.tag, name: file.vehicle.name, why: derived.why }],
+      stuck: tried.flatMap(({ file: records, derived }) =>
+        derived.ok ? [] : [{ jobId: records.job.id, tag: records.vehicle.tag, name: records.vehicle.name, why: derived.why }],
       ),
       fluid,
       handedBack: await withAfterCare(db, handedBack),

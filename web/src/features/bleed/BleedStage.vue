@@ -17,21 +17,21 @@ import BleederRow from './BleederRow.vue';
 const job = useJob();
 const writable = computed(() => job.writable);
 const stage = computed(() => job.state?.stages.find((s) => s.stage === 'bleed') ?? null);
-const circuits = computed(() => (job.state ? circuitsToBleed(job.state.situation) : []));
-const order = computed(() => (job.state ? bleedOrder(job.state.file.layout) : []));
-const allPulls = computed(() => (job.state ? job.state.book.stand(job.state.file.bleedPulls) : []));
-const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state?.file.job.id));
+const circuits = computed(() => (job.state ? circuitsToBleed(job.state.context) : []));
+const order = computed(() => (job.state ? bleedOrder(job.state.records.layout) : []));
+const allPulls = computed(() => (job.state ? job.state.history.active(job.state.records.bleedPulls) : []));
+const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state?.records.job.id));
 const here = computed(() =>
-  job.state ? job.state.book.stand(job.state.file.fluidServices).filter((f) => f.jobId === job.state?.file.job.id) : [],
+  job.state ? job.state.history.active(job.state.records.fluidServices).filter((f) => f.jobId === job.state?.records.job.id) : [],
 );
-const services = computed(() => (job.state ? job.state.book.stand(job.state.file.fluidServices) : []));
+const services = computed(() => (job.state ? job.state.history.active(job.state.records.fluidServices) : []));
 const newest = computed(() => services.value.at(-1));
 const due = computed(() =>
   job.state
     ? fluidState(
-        job.state.file.layout,
-        { services: services.value, pulls: allPulls.value, earlier: job.state.book.stand(job.state.file.earlierWork) },
-        job.state.file.vehicle,
+        job.state.records.layout,
+        { services: services.value, pulls: allPulls.value, earlier: job.state.history.active(job.state.records.earlierWork) },
+        job.state.records.vehicle,
         job.today,
       )
     : null,

@@ -30,7 +30,7 @@ const methods = computed(() =>
 const method = ref<BleedMethod>('vacuum');
 const problem = ref('');
 const last = computed(() => props.pulls.at(-1) ?? null);
-const wrong = computed(() => whyNotGood(job.state?.situation.standing.pull(props.step.bleeder.id) ?? null));
+const wrong = computed(() => whyNotGood(job.state?.context.proofStatus.pull(props.step.bleeder.id) ?? null));
 const good = computed(() => closedClear(props.pulls.at(-1)) && wrong.value === null);
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {

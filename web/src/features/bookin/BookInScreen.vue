@@ -3,14 +3,14 @@ import { JOB_TAKES_IN } from '@dauer/core/wording';
 import { KIND_OF_JOB } from '@dauer/core/history';
 import {
   buildLayout,
-  buildLoose,
+  buildStandalone,
   checkLayout,
   type Corner,
   CORNER_NAME,
   CORNERS,
   cornersOf,
   type Layout,
-  type LooseUnit,
+  type StandaloneUnit,
   TEMPLATES,
 } from '@dauer/core/layout';
 import type { Finish, JobKind } from '@dauer/core/ledger';
@@ -39,7 +39,7 @@ const blank = () => ({
   /** The layout as it was changed here; null while the template stands as it comes. */
   changed: null as Layout | null,
   /** Units that came without a vehicle, where that is what came. */
-  loose: null as LooseUnit[] | null,
+  loose: null as StandaloneUnit[] | null,
   kind: 'overhaul' as JobKind,
   complaint: '',
   wants: '',
@@ -63,7 +63,7 @@ const drawing = ref(false);
 const layout = computed<Layout>(() => {
   let n = 0;
   const { changed, template, layoutId, vehicleId, loose } = form.value;
-  if (loose) return buildLoose(loose, layoutId, vehicleId, () => `preview-${(n += 1)}`);
+  if (loose) return buildStandalone(loose, layoutId, vehicleId, () => `preview-${(n += 1)}`);
   return changed ?? buildLayout(template, layoutId, vehicleId, () => `preview-${(n += 1)}`);
 });
 const faults = computed(() => checkLayout(layout.value));
@@ -93,7 +93,7 @@ async function bookIn(): Promise<void> {
   }
   busy.value = true;
   const drawn = f.loose
-    ? buildLoose(f.loose, f.layoutId, f.vehicleId, v7)
+    ? buildStandalone(f.loose, f.layoutId, f.vehicleId, v7)
     : (f.changed ?? buildLayout(f.template, f.layoutId, f.vehicleId, v7));
   const units = f.loose !== null;
   try {

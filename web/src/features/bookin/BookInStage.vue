@@ -27,7 +27,7 @@ import DayField from '../../fittings/DayField.vue';
 const job = useJob();
 const session = useSession();
 const writable = computed(() => job.writable);
-const file = computed(() => job.state?.file ?? null);
+const file = computed(() => job.state?.records ?? null);
 type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown' | 'finish'> & {
   authorised: string;
   scopeIn: string[];

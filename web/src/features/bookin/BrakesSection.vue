@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { buildLayout, type Layout, type LooseUnit, TEMPLATES } from '@dauer/core/layout';
+import { buildLayout, type Layout, type StandaloneUnit, TEMPLATES } from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import BrakeMap from '../../fittings/map/BrakeMap.vue';
 import { NO_MARKS } from '../../fittings/map/overlays.ts';
@@ -12,7 +12,7 @@ interface Brakes {
   readonly vehicleId: string;
   template: string;
   changed: Layout | null;
-  loose: LooseUnit[] | null;
+  loose: StandaloneUnit[] | null;
 }
 const brakes = defineModel<Brakes>({ required: true });
 const drawing = defineModel<boolean>('drawing', { required: true });

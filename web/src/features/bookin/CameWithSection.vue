@@ -10,7 +10,7 @@ import PictureRow from '../../job/PictureRow.vue';
 defineProps<{ writable: boolean }>();
 const job = useJob();
 const FITS = { fits: 'Fits', does_not_fit: 'Does not fit', not_tried: 'Not tried' } as const;
-const state = computed(() => (job.state ? compareCameWith(job.state.book) : null));
+const state = computed(() => (job.state ? compareCameWith(job.state.history) : null));
 const blank = () => ({
   name: '',
   slotId: null as string | null,
@@ -22,10 +22,10 @@ const blank = () => ({
 const f = ref(blank());
 const open = ref(false);
 const places = computed(() =>
-  (job.state?.file.layout.slots ?? []).filter((s) => s.kind !== 'piston').map((s) => ({ value: s.id, title: placeName(s) })),
+  (job.state?.records.layout.slots ?? []).filter((s) => s.kind !== 'piston').map((s) => ({ value: s.id, title: placeName(s) })),
 );
 const placeOf = (id: string | null): string => {
-  const slot = job.state ? slotById(job.state.file.layout, id ?? '') : undefined;
+  const slot = job.state ? slotById(job.state.records.layout, id ?? '') : undefined;
   return slot ? placeName(slot).toLowerCase() : 'no place named';
 };
 const count = computed(() => Number(f.value.count));
@@ -33,7 +33,7 @@ const countFault = computed(() =>
   Number.isInteger(count.value) && count.value >= 1 && count.value <= 999 ? '' : 'A whole number from 1.',
 );
 function layOut(): void {
-  const slot = job.state ? slotById(job.state.file.layout, f.value.slotId ?? '') : undefined;
+  const slot = job.state ? slotById(job.state.records.layout, f.value.slotId ?? '') : undefined;
   job.add('cameWith', {
     name: f.value.name.trim(),
     kind: slot?.kind ?? null,

@@ -9,8 +9,8 @@ defineProps<{ writable: boolean }>();
 const job = useJob();
 const typed = ref('');
 const problem = ref('');
-const unit = computed(() => (job.state?.file.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
-const counters = computed(() => (job.state ? [...job.state.book.stand(job.state.file.counters)].reverse() : []));
+const unit = computed(() => (job.state?.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
+const counters = computed(() => (job.state ? [...job.state.history.active(job.state.records.counters)].reverse() : []));
 function read(): void {
   try {
     readTold('counter', typed.value, unit.value);
@@ -35,7 +35,7 @@ function read(): void {
       <li v-for="c in counters" :key="c.id">
         <span class="fig">{{ groupThousands(convert(c.km, 'distance_run', unit)) }} {{ unit }}</span>
         <span class="second small">{{ dayText(c.happenedAt) }}, {{ job.who(c.authorId) }}</span>
-        <button v-if="writable && c.jobId === job.state?.file.job.id" class="link small" type="button" @click="job.takeBack(c.id)">
+        <button v-if="writable && c.jobId === job.state?.records.job.id" class="link small" type="button" @click="job.takeBack(c.id)">
           Take back
         </button>
       </li>

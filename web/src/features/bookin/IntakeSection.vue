@@ -9,7 +9,9 @@ import { useJob } from '../../job/job.ts';
 /** Fasteners foretell the bill: unions, bleeders, hoses, screws, adjusters and springs are tried before anything is ordered. */
 defineProps<{ writable: boolean }>();
 const job = useJob();
-const rows = computed(() => (job.state ? intakeRows(job.state.file.layout, job.state.book.stand(job.state.file.intakeLooks)) : []));
+const rows = computed(() =>
+  job.state ? intakeRows(job.state.records.layout, job.state.history.active(job.state.records.intakeLooks)) : [],
+);
 const left = computed(() => rows.value.filter((r) => r.look === null).length);
 const bad = computed(() => rows.value.filter((r) => r.look && FORETELLS.includes(r.look.state)));
 const groups = computed(() => {

@@ -12,11 +12,11 @@ import { saveText } from '../../fittings/saveText.ts';
 /** The layout as a list, its way into the editor, and what was changed of it. */
 const props = defineProps<{ state: JobState; writable: boolean }>();
 const job = useJob();
-const layout = computed(() => props.state.file.layout);
-const revisions = computed(() => props.state.file.layoutRevisions.filter((r) => r.revision !== 'first').reverse());
+const layout = computed(() => props.state.records.layout);
+const revisions = computed(() => props.state.records.layoutRevisions.filter((r) => r.revision !== 'first').reverse());
 function saveDrawing(): void {
   const svg = document.querySelector<SVGSVGElement>('svg[data-map]');
-  const { tag, name } = props.state.file.vehicle;
+  const { tag, name } = props.state.records.vehicle;
   if (svg) saveText(standaloneSvg(svg, `Brakes of ${tag} ${name}`), `${tag.replace(/\W+/g, '-')}-brakes.svg`, 'image/svg+xml');
 }
 </script>
@@ -25,7 +25,7 @@ function saveDrawing(): void {
   <section>
     <h2 class="line">The layout</h2>
     <div class="acts">
-      <RouterLink v-if="writable" class="act slim" :to="`/jobs/${state.file.job.id}/layout`">Change the layout</RouterLink>
+      <RouterLink v-if="writable" class="act slim" :to="`/jobs/${state.records.job.id}/layout`">Change the layout</RouterLink>
       <button class="act slim" type="button" @click="saveDrawing">Save the map as a drawing (SVG)</button>
       <span class="second small">{{ layout.slots.length }} places, {{ layout.connections.length }} connections</span>
     </div>

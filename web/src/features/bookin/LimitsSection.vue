@@ -9,7 +9,7 @@ const job = useJob();
 const rows = computed(() => (job.state ? limitsNeeded(job.state) : []));
 /** The way to the book, with what is to be entered filled in. */
 function enter(r: NeededLimit, scope: 'type' | 'vehicle'): RouteLocationRaw {
-  const v = job.state?.file.vehicle;
+  const v = job.state?.records.vehicle;
   const about = { enter: '1', scope, characteristic: r.characteristic, axle: r.axle ?? '' };
   const whose =
     scope === 'type' ? { make: v?.make ?? '', model: v?.model ?? '' } : { appliesTo: v?.id ?? '', label: `${v?.tag ?? ''} alone` };

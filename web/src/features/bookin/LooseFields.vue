@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { KIND_FACTS, LOOSE_KINDS, type LooseUnit, MAX_LOOSE, MAX_PISTONS } from '@dauer/core/layout';
+import { KIND_FACTS, STANDALONE_KINDS, type StandaloneUnit, MAX_STANDALONE, MAX_PISTONS } from '@dauer/core/layout';
 
 /** Which units came without their vehicle, and how many of each. */
-const units = defineModel<LooseUnit[]>({ required: true });
-const KINDS = LOOSE_KINDS.map((k) => ({ value: k, title: KIND_FACTS[k].name }));
-const counts = Array.from({ length: MAX_LOOSE }, (_, i) => i + 1);
+const units = defineModel<StandaloneUnit[]>({ required: true });
+const KINDS = STANDALONE_KINDS.map((k) => ({ value: k, title: KIND_FACTS[k].name }));
+const counts = Array.from({ length: MAX_STANDALONE }, (_, i) => i + 1);
 const pistons = Array.from({ length: MAX_PISTONS }, (_, i) => i + 1);
-function change(i: number, what: Partial<LooseUnit>): void {
+function change(i: number, what: Partial<StandaloneUnit>): void {
   units.value = units.value.map((u, n) => (n === i ? { ...u, ...what } : u));
 }
 function add(): void {
-  const next = LOOSE_KINDS.find((k) => !units.value.some((u) => u.kind === k));
+  const next = STANDALONE_KINDS.find((k) => !units.value.some((u) => u.kind === k));
   if (next) units.value = [...units.value, { kind: next, count: 1, pistons: 1 }];
 }
 const free = (i: number) => KINDS.filter((k) => !units.value.some((u, n) => n !== i && u.kind === k.value));

@@ -16,10 +16,10 @@ const done = ref('');
 const black = ref<FreeText | null>(null);
 /** Everything that somebody typed in this job, to be blacked out where it has to go. */
 const listed = ref(false);
-const texts = computed(() => (job.file ? freeTexts(job.file) : []));
+const texts = computed(() => (job.records ? freeTexts(job.records) : []));
 const voidId = v7();
 async function go(): Promise<void> {
-  const file = job.file;
+  const file = job.records;
   if (!file || !asking.value) return;
   problem.value = '';
   try {
@@ -46,7 +46,7 @@ async function go(): Promise<void> {
       <button class="act slim" type="button" :aria-expanded="listed" @click="listed = !listed">
         {{ listed ? 'Put the texts away' : `Black out a text (${texts.length})` }}
       </button>
-      <button v-if="job.file?.vehicle.ownerId" class="act slim" type="button" @click="asking = 'owner'">Blank the owner</button>
+      <button v-if="job.records?.vehicle.ownerId" class="act slim" type="button" @click="asking = 'owner'">Blank the owner</button>
       <button v-if="!job.state?.released" class="act slim" type="button" @click="asking = 'void'">Void this job</button>
     </p>
     <ul v-if="listed" class="texts">

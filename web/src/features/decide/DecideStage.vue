@@ -17,7 +17,7 @@ const due = computed(() =>
     (c) =>
       KIND_FACTS[c.slot.kind].article &&
       c.inScope &&
-      (needsDecision(c, job.state?.file.job.kind ?? 'overhaul') || c.decision !== null || c.verdict === 'past'),
+      (needsDecision(c, job.state?.records.job.kind ?? 'overhaul') || c.decision !== null || c.verdict === 'past'),
   ),
 );
 const GROUPS = [
@@ -56,8 +56,8 @@ function useAllThatHold(): void {
 /** The costly order is the second one: what nobody has looked at yet. */
 const unlooked = computed(() => {
   const s = job.state;
-  if (!s || s.released || s.file.job.kind === 'fluid' || s.file.job.kind === 'inspection') return '';
-  const rows = intakeRows(s.file.layout, s.book.stand(s.file.intakeLooks)).filter((r) => r.look === null);
+  if (!s || s.released || s.records.job.kind === 'fluid' || s.records.job.kind === 'inspection') return '';
+  const rows = intakeRows(s.records.layout, s.history.active(s.records.intakeLooks)).filter((r) => r.look === null);
   const corners = [...new Set(rows.map((r) => r.corner))];
   return corners
     .map(
@@ -70,7 +70,7 @@ const unlooked = computed(() => {
     .join('. ');
 });
 const proposals = computed(() => (job.state ? proposalsOf(job.state) : new Map()));
-const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.state.file.layout, job.state.components, c) : null);
+const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.state.records.layout, job.state.components, c) : null);
 </script>
 
 <template>
@@ -97,8 +97,8 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
       :warning="differs(c)"
       :proposal="proposals.get(c.slot.id) ?? null"
       :picked="job.picked === c.slot.id"
-      :distance-unit="job.file?.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
-      :people="job.file?.people ?? []"
+      :distance-unit="job.records?.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
+      :people="job.records?.people ?? []"
       @pick="job.picked = c.slot.id"
       @decide="(o, r, until) => decide(c, o, r, until)"
     />

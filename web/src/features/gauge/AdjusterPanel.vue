@@ -12,7 +12,7 @@ const job = useJob();
 const hinged = ref<'hinged' | 'floating'>(
   props.component.slot.style === 'floating' || props.component.slot.style === 'duo_servo' ? 'floating' : 'hinged',
 );
-const facts = computed(() => (job.book ? adjusterFacts(job.book, props.component.slot) : null));
+const facts = computed(() => (job.history ? adjusterFacts(job.history, props.component.slot) : null));
 const result = computed(() => {
   const f = facts.value;
   if (!f || f.drum === null || f.travel === null) return null;

@@ -14,11 +14,11 @@ const half = ref('55');
 const values = computed(() => {
   const s = job.state;
   if (!s) return null;
-  const events = s.book.stand(s.file.partEvents);
-  const drum = s.file.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
+  const events = s.history.active(s.records.partEvents);
+  const drum = s.records.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
   const taken = (slotId: string, id: 'shoe_arc' | 'drum_diameter') => {
-    const set = newestSets(s.book, slotId, partHere(slotId, events)).get(id);
-    return set ? s.book.taken(set) : [];
+    const set = newestSets(s.history, slotId, partHere(slotId, events)).get(id);
+    return set ? s.history.taken(set) : [];
   };
   const drums = drum ? taken(drum.id, 'drum_diameter').map((t) => t.value) : [];
   const limit = s.components.find((c) => c.slot.id === drum?.id)?.judged.find((j) => j.characteristic.id === 'drum_diameter')?.limit;

@@ -37,19 +37,19 @@ const asking = ref(false);
 /** The moves that would put the figures of this job on the other side. */
 const swap = computed(() => {
   const [a, b] = sides.value;
-  return job.book && a && b ? swapSides(job.book, a.slot.id, b.slot.id, props.measurement, props.phase) : [];
+  return job.history && a && b ? swapSides(job.history, a.slot.id, b.slot.id, props.measurement, props.phase) : [];
 });
 function swapNow(): void {
   for (const m of swap.value) job.add('setMoves', { ...m, corrects: m.setId });
   asking.value = false;
 }
 const former = (c: Component, id: string) => {
-  const { book } = job;
-  if (!book) return [];
-  return book.sets
-    .filter((s) => s.partId === c.part?.id && s.jobId !== book.file.job.id && s.measurement === props.measurement)
+  const { history } = job;
+  if (!history) return [];
+  return history.sets
+    .filter((s) => s.partId === c.part?.id && s.jobId !== history.records.job.id && s.measurement === props.measurement)
     .flatMap((s) => {
-      const r = book.reduced(s).find((x) => x.characteristic === id);
+      const r = history.reduced(s).find((x) => x.characteristic === id);
       return r ? [{ on: s.happenedAt.slice(0, 7), phase: PHASE_WORD[s.phase], figure: fixed(r.value, r.decimals) }] : [];
     });
 };

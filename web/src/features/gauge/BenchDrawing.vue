@@ -20,7 +20,7 @@ const props = defineProps<{
 const emit = defineEmits<{ go: [id: MeasurementId, index: number] }>();
 const job = useJob();
 const drawn = computed(() =>
-  drawingOf(BENCHES[props.measurement], { ...props, measurement: MEASUREMENTS[props.measurement], book: job.book }),
+  drawingOf(BENCHES[props.measurement], { ...props, measurement: MEASUREMENTS[props.measurement], history: job.history }),
 );
 </script>
 

@@ -11,7 +11,7 @@ const blind = defineModel<boolean>('blind', { required: true });
 const job = useJob();
 const session = useSession();
 const asks = computed(() => props.judged.find((j) => j.asksSecond) ?? null);
-const first = computed(() => job.book?.sets.find((s) => s.id === asks.value?.setId) ?? null);
+const first = computed(() => job.history?.sets.find((s) => s.id === asks.value?.setId) ?? null);
 const another = computed(() => first.value !== null && first.value.authorId !== session.person?.id);
 </script>
 

@@ -33,7 +33,7 @@ wanted.value = null;
 const owed = (component.value?.required ?? []).filter((r) => r.need === 'required');
 /** What was taken of it in this job already. */
 const begun = measurements.value.find((m) =>
-  job.book?.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.file?.job.id),
+  job.history?.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.records?.job.id),
 );
 const tab = ref<MeasurementId | 'eye'>(
   along ?? owed.find((r) => !r.done)?.measurement.id ?? owed[0]?.measurement.id ?? begun?.id ?? measurements.value[0]?.id ?? 'eye',
@@ -52,7 +52,7 @@ const writable = computed(() => job.writable && component.value !== null && !isM
 const first = (id: MeasurementId): boolean =>
   fieldOf(id).taken.length > 0 ||
   (component.value !== null && programmeFor(component.value.slot.kind, 'found').some((l) => l.measurement === id));
-const other = computed(() => (component.value && job.state ? (counterpart(job.state.file.layout, component.value.slot) ?? null) : null));
+const other = computed(() => (component.value && job.state ? (counterpart(job.state.records.layout, component.value.slot) ?? null) : null));
 function go(id: MeasurementId, i: number): void {
   tab.value = id;
   void nextTick(() => {

@@ -9,11 +9,11 @@ import { useJob } from '../../job/job.ts';
 const props = defineProps<{ component: Component; judged: readonly Judged[] }>();
 const job = useJob();
 const other = computed(() => {
-  const slot = job.book ? counterpart(job.book.file.layout, props.component.slot) : undefined;
+  const slot = job.history ? counterpart(job.history.records.layout, props.component.slot) : undefined;
   const theirs = job.state?.components.find((c) => c.slot.id === slot?.id);
   return slot && theirs ? { slot, judged: theirs.judged } : null;
 });
-const cut = computed(() => (job.book ? cutOf(job.book, props.component.slot, props.judged, other.value) : null));
+const cut = computed(() => (job.history ? cutOf(job.history, props.component.slot, props.judged, other.value) : null));
 </script>
 
 <template>

@@ -44,12 +44,14 @@ function where(f: Finding): string {
           <div class="second small">
             {{ about(f) }}
           </div>
-          <PictureRow v-if="f.jobId === job.file?.job.id" of="finding" :slot-id="f.slotId" :finding-id="f.id" label="Picture of it" />
+          <PictureRow v-if="f.jobId === job.records?.job.id" of="finding" :slot-id="f.slotId" :finding-id="f.id" label="Picture of it" />
         </div>
-        <button v-if="job.writable && f.jobId === job.state?.file.job.id" class="link" type="button" @click="job.takeBack(f.id)">
+        <button v-if="job.writable && f.jobId === job.state?.records.job.id" class="link" type="button" @click="job.takeBack(f.id)">
           Take back
         </button>
-        <button v-if="session.may('lead') && f.jobId === job.file?.job.id" class="link" type="button" @click="black = f">Black out</button>
+        <button v-if="session.may('lead') && f.jobId === job.records?.job.id" class="link" type="button" @click="black = f">
+          Black out
+        </button>
       </li>
     </ul>
     <p v-else class="second empty">

@@ -17,7 +17,7 @@ const rows = computed(() => {
   const { part, slot } = props.component;
   const whose = of.value === 'part' && part ? { partId: part.id } : { slotId: slot.id };
   // It follows the job as a whole: the frame after a key belongs to the figures in hand.
-  return job.state ? historyOf(job.state.book, props.measurement, whose, job.today) : [];
+  return job.state ? historyOf(job.state.history, props.measurement, whose, job.today) : [];
 });
 const heads = computed(() => [...new Map(rows.value.flatMap((r) => r.figures).map((f) => [f.id, f.short])).entries()]);
 const rate = computed(() => {

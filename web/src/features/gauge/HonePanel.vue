@@ -17,7 +17,7 @@ const METALS: readonly { value: BoreMaterial; label: string }[] = [
   { value: 'iron', label: 'Cast iron' },
   { value: 'steel', label: 'Steel' },
 ];
-const found = computed(() => (job.book ? honing(job.book, props.component.slot, material.value) : null));
+const found = computed(() => (job.history ? honing(job.history, props.component.slot, material.value) : null));
 const figures = computed(() => {
   const r = found.value?.result;
   if (!r) return '';

@@ -18,7 +18,7 @@ const job = useJob();
 const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
-    decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.file?.gauges ?? [])),
+    decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.records?.gauges ?? [])),
     rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),
   }),
 );

@@ -9,7 +9,7 @@ import { useJob } from '../../job/job.ts';
 const props = defineProps<{ taken: readonly Taken[]; slotId: string }>();
 const job = useJob();
 const patterns = computed(() => {
-  const slots = job.state?.file.layout.slots ?? [];
+  const slots = job.state?.records.layout.slots ?? [];
   const corner = slots.find((s) => s.id === props.slotId)?.corner;
   const style = slots.find((s) => s.kind === 'caliper' && s.corner === corner)?.style === 'floating' ? 'floating' : 'fixed';
   const pad = (name: string): PadReadings =>

@@ -26,10 +26,10 @@ const shown = computed(() =>
   [...(read.value?.rows ?? [])].sort((a, b) => Number(b.why !== null) - Number(a.why !== null) || a.line - b.line).slice(0, 60),
 );
 async function out(kind: 'csv' | 'json'): Promise<void> {
-  const { book } = job;
-  if (!book) return;
-  const name = `readings ${book.file.vehicle.tag}`.replace(/\s+/g, '-').toLowerCase();
-  const rows = readingRows(book, props.component?.slot.id ?? null);
+  const { history } = job;
+  if (!history) return;
+  const name = `readings ${history.records.vehicle.tag}`.replace(/\s+/g, '-').toLowerCase();
+  const rows = readingRows(history, props.component?.slot.id ?? null);
   await saveTable(rows, READING_COLUMNS, { name, format: 'dauer.readings', list: 'readings' }, kind);
 }
 async function choose(event: Event): Promise<void> {
@@ -39,10 +39,10 @@ async function choose(event: Event): Promise<void> {
   said.value = '';
   read.value = null;
   if (!file || !job.state) return;
-  const { book } = job.state;
+  const { history } = job.state;
   try {
     const rows = await rowsOfFile(file, 'readings', 'list of readings');
-    const list = toResult(() => readReadingList(rows, book));
+    const list = toResult(() => readReadingList(rows, history));
     if (list.ok) read.value = { from: file.name, rows: list.value };
     else problem.value = list.refusal.message;
   } catch (error) {
@@ -54,7 +54,7 @@ async function choose(event: Event): Promise<void> {
 function take(): void {
   const { state } = job;
   if (!read.value || !state) return;
-  const gauges = new Map(state.file.gauges.map((g) => [g.tag.toLowerCase(), g.id]));
+  const gauges = new Map(state.records.gauges.map((g) => [g.tag.toLowerCase(), g.id]));
   for (const { first, readings, count: round } of gatherSets(read.value.rows)) {
     const c = state.components.find((x) => x.slot.id === first.slotId);
     const setId = v7();
@@ -138,7 +138,7 @@ function take(): void {
   flex-wrap: wrap;
   min-height: 44px;
 }
-.file:focus-within {
+.records:focus-within {
   outline: 3px solid var(--blue);
 }
 .preview {

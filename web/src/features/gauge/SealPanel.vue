@@ -9,7 +9,7 @@ import { useJob } from '../../job/job.ts';
 /** Does a pit of this piston matter? As found, with new linings, and at discard. */
 const props = defineProps<{ component: Component; writable: boolean }>();
 const job = useJob();
-const zone = computed(() => (job.book ? sealZone(job.book, props.component.slot) : null));
+const zone = computed(() => (job.history ? sealZone(job.history, props.component.slot) : null));
 const standing = computed(() => {
   const r = zone.value?.result;
   return r

@@ -45,7 +45,7 @@ function lookedAt(c: Component): void {
   </div>
   <p v-if="groups.length === 0" class="second empty">
     This job takes no corner in, so nothing is asked for here.
-    <RouterLink :to="`/jobs/${job.state?.file.job.id}/bookin`">Take corners in at Book in</RouterLink>
+    <RouterLink :to="`/jobs/${job.state?.records.job.id}/bookin`">Take corners in at Book in</RouterLink>
   </p>
   <WalkRound v-if="job.writable" />
   <section v-for="g in groups" :key="g.name" class="group">

@@ -38,10 +38,10 @@ const onPiston = computed(() => props.component.slot.kind === 'piston');
 /** Largest diameter of the drum at this wheel, mm. */
 const drum = computed(() => {
   const s = job.state;
-  const slot = s?.file.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
+  const slot = s?.records.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
   if (!s || !slot) return null;
-  const set = newestSets(s.book, slot.id, partHere(slot.id, s.book.stand(s.file.partEvents))).get('drum_diameter');
-  const values = set ? s.book.taken(set).map((t) => t.value) : [];
+  const set = newestSets(s.history, slot.id, partHere(slot.id, s.history.active(s.records.partEvents))).get('drum_diameter');
+  const values = set ? s.history.taken(set).map((t) => t.value) : [];
   return values.length > 0 ? Math.max(...values) : null;
 });
 function makeStep(title: string): void {

@@ -26,7 +26,7 @@ export interface Drawn {
   readonly live: string | null;
   /** Clearance of the shoes at each position, before and after a setting. */
   readonly clearance: readonly { readonly before: number; readonly after: number | null }[] | null;
-  readonly book: ReturnType<typeof useJob>['book'];
+  readonly history: ReturnType<typeof useJob>['history'];
 }
 
 interface Way {
@@ -39,11 +39,11 @@ const live = (d: Drawn): object => ({ live: d.live });
 
 /** Zone and pits of a bore, where they are known; those of a piston in it are not the bore's. */
 function ofBore(d: Drawn): object {
-  const bore = d.book && honing(d.book, d.component.slot, 'iron');
+  const bore = d.history && honing(d.history, d.component.slot, 'iron');
   return { ...live(d), zone: bore?.zone ?? null, pits: d.component.slot.kind === 'piston' ? [] : (bore?.pits ?? []) };
 }
 function ofPiston(d: Drawn): object {
-  return { ...live(d), zone: d.book && d.component.slot.kind === 'piston' ? sealZone(d.book, d.component.slot) : null };
+  return { ...live(d), zone: d.history && d.component.slot.kind === 'piston' ? sealZone(d.history, d.component.slot) : null };
 }
 
 /** How each is drawn. */

@@ -41,7 +41,7 @@ export function useBenchFigures(
   const judged = computed<Judged[]>(() => {
     const all = component.value?.judged ?? [];
     const set = capture.set.value;
-    const own = set && job.book && !set.blind ? judgeSet(job.book, set, job.today) : null;
+    const own = set && job.history && !set.blind ? judgeSet(job.history, set, job.today) : null;
     const ids = new Set((own ?? []).map((j) => j.characteristic.id));
     const list = all.filter((j) => !ids.has(j.characteristic.id) && !(blind.value && j.characteristic.takenFrom === tab.value));
     return [...(own ?? []), ...list].sort(
@@ -52,16 +52,16 @@ export function useBenchFigures(
   const others = computed(() => judged.value.filter((j) => j.characteristic.takenFrom !== tab.value));
   const noted = computed<Noted[]>(() => {
     const set = capture.set.value;
-    if (!set || !job.book || blind.value) return [];
+    if (!set || !job.history || blind.value) return [];
     const shown = new Set(inTab.value.map((j) => j.characteristic.id));
-    return job.book.reduced(set).flatMap((r): Noted[] => {
+    return job.history.reduced(set).flatMap((r): Noted[] => {
       const c = characteristic(r.characteristic);
       return c && !shown.has(c.id) ? [{ characteristic: c, text: figureText(c, r.value, r.decimals) }] : [];
     });
   });
   const decimalsOf = (id: MeasurementId | 'eye'): number => {
     const set = id === tab.value ? capture.set.value : null;
-    const known = set && job.book ? job.book.reduced(set)[0]?.decimals : undefined;
+    const known = set && job.history ? job.history.reduced(set)[0]?.decimals : undefined;
     const places = capture.taken.value.map((t) => (String(t.reading.typed).split(/[.,]/)[1] ?? '').replace(/\D.*/, '').length);
     return (
       known ?? judged.value.find((j) => j.characteristic.takenFrom === id)?.reduced.decimals ?? Math.max(0, ...places, id === 'eye' ? 0 : 1)
@@ -70,10 +70,10 @@ export function useBenchFigures(
   /** What stands of a measurement in the phase shown: the set in hand, or the newest of the other one. */
   function fieldOf(id: MeasurementId): Field {
     const own = tab.value === id;
-    const book = job.book;
+    const history = job.history;
     const set = own
       ? capture.set.value
-      : book?.sets
+      : history?.sets
           .filter(
             (s) =>
               s.slotId === component.value?.slot.id &&
@@ -81,12 +81,12 @@ export function useBenchFigures(
               s.measurement === id &&
               s.phase === phase.value &&
               !s.blind &&
-              s.jobId === book.file.job.id,
+              s.jobId === history.records.job.id,
           )
           .at(-1);
     return {
       positions: own ? capture.positions.value : plannedPositions(id, set?.count ?? usualCount(id)),
-      taken: own ? capture.taken.value : set && book ? book.taken(set) : [],
+      taken: own ? capture.taken.value : set && history ? history.taken(set) : [],
       decimals: decimalsOf(id),
     };
   }

@@ -65,11 +65,11 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const set = computed<ReadingSet | null>(() => {
     const c = component.value;
     const m = measurement.value;
-    const { book } = job;
-    if (!c || !m || !book || afresh.value) return null;
-    const mine = book.sets.filter(
+    const { history } = job;
+    if (!c || !m || !history || afresh.value) return null;
+    const mine = history.sets.filter(
       (s) =>
-        s.jobId === book.file.job.id &&
+        s.jobId === history.records.job.id &&
         s.slotId === c.slot.id &&
         s.measurement === m.id &&
         s.phase === phase.value &&
@@ -79,7 +79,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     );
     return mine.at(-1) ?? null;
   });
-  const taken = computed<readonly Taken[]>(() => (set.value && job.book ? job.book.taken(set.value) : []));
+  const taken = computed<readonly Taken[]>(() => (set.value && job.history ? job.history.taken(set.value) : []));
   const ringsTaken = computed(() => {
     const m = measurement.value;
     const extra = m?.pattern.form === 'round' ? m.pattern.more.map((r) => r.id) : [];
@@ -127,10 +127,10 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   });
   /** Why nothing can be taken here now, in a sentence; null where it can. */
   const closed = computed(() => {
-    const { book } = job;
+    const { history } = job;
     const [c, m] = [component.value, measurement.value];
-    if (!book || !c || !m || set.value) return null;
-    return whyNotGauged(gaugedAt(book, new Date().toISOString()), c.slot, m.id, phase.value === 'as_found');
+    if (!history || !c || !m || set.value) return null;
+    return whyNotGauged(gaugedAt(history, new Date().toISOString()), c.slot, m.id, phase.value === 'as_found');
   });
 
   /** What is asked about a figure while the part is still in the hand; null where nothing is. */

@@ -33,7 +33,7 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, pla
   const job = useJob();
   const chosenGauges = useLocalStorage<Record<string, string>>('dauer.gauges', {});
   const gauges = computed<GaugeVersion[]>(() => {
-    const last = new Map((job.state?.file.gauges ?? []).map((g) => [g.gaugeId, g]));
+    const last = new Map((job.state?.records.gauges ?? []).map((g) => [g.gaugeId, g]));
     const m = measurement.value;
     return [...last.values()].filter((g) => m === null || takes(m.id, g.kind));
   });
@@ -57,7 +57,7 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, pla
     if (!m) return '';
     const facts = gauge.value ?? GENERIC_GAUGE[usual.value ?? m.usualGauge];
     const kind = gauge.value?.kind ?? usual.value ?? m.usualGauge;
-    const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.file.gaugeChecks, job.today);
+    const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.records.gaugeChecks, job.today);
     if (first) return `look at its ${figure(gauge.value?.settingPiece ?? 0)} mm piece first`;
     const accuracy = kind === 'torque_wrench' ? `±${figure(facts.accuracy * 100)} %` : `±${figure(facts.accuracy)} ${GAUGE_UNIT[kind]}`;
     return `reads to ${figure(facts.resolution)} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;

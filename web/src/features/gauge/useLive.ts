@@ -1,5 +1,5 @@
 import { type LiveValue, stableValue } from '@dauer/core/metrology';
-import { plainDisplay, type Kind, parseQuantity, toResult, type UnitId, unitOf } from '@dauer/core/quantity';
+import { plainDisplay, type QuantityKind, parseQuantity, toResult, type UnitId, unitOf } from '@dauer/core/quantity';
 import { computed, type ComputedRef, ref, type Ref, watch } from 'vue';
 import type { useInstrument } from '../../app/instruments.ts';
 
@@ -7,7 +7,7 @@ import type { useInstrument } from '../../app/instruments.ts';
 const KEPT_MS = 3000;
 
 /** What an instrument shows, in the unit shown; whether it stands still; and a figure that is held. */
-export function useLive(instrument: ReturnType<typeof useInstrument>, kind: ComputedRef<Kind>, unit: Ref<UnitId>) {
+export function useLive(instrument: ReturnType<typeof useInstrument>, kind: ComputedRef<QuantityKind>, unit: Ref<UnitId>) {
   const history = ref<LiveValue[]>([]);
   const held = ref<{ readonly text: string; readonly canonical: number | null } | null>(null);
   const seen = computed(() => {

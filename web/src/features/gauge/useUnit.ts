@@ -1,11 +1,11 @@
-import { type Kind, type UnitId, unitOf } from '@dauer/core/quantity';
+import { type QuantityKind, type UnitId, unitOf } from '@dauer/core/quantity';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, type ComputedRef } from 'vue';
 import { UNIT_PAIRS } from '../../fittings/unitPairs.ts';
 
 /** The unit that figures of a kind are typed and shown in, as chosen on this device. */
-export function useUnit(kind: ComputedRef<Kind>) {
-  const chosen = useLocalStorage<Partial<Record<Kind, UnitId>>>('dauer.units', {});
+export function useUnit(kind: ComputedRef<QuantityKind>) {
+  const chosen = useLocalStorage<Partial<Record<QuantityKind, UnitId>>>('dauer.units', {});
   const pair = computed(() => UNIT_PAIRS[kind.value]);
   const unit = computed<UnitId>({
     get: () => pair.value.find((u) => u === chosen.value[kind.value]) ?? pair.value[0],

@@ -15,7 +15,7 @@ const password = ref('');
 const problem = ref('');
 const id = v7();
 async function accept(): Promise<void> {
-  const jobId = job.state?.file.job.id;
+  const jobId = job.state?.records.job.id;
   if (!jobId) return;
   try {
     await call('accept', {

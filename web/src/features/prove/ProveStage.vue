@@ -27,8 +27,8 @@ const grouped = computed(() =>
   ),
 );
 const move = computed(() => (job.state ? mayMove(job.state) : null));
-const items = computed(() => job.state?.situation.proofItems ?? []);
-const answerOf = (item: ProofItem) => job.state?.situation.standing.answer(item) ?? null;
+const items = computed(() => job.state?.context.proofItems ?? []);
+const answerOf = (item: ProofItem) => job.state?.context.proofStatus.answer(item) ?? null;
 /** The answer that counts: one that a later event ended does not. */
 const counts = (item: ProofItem, r: ProofResult): boolean => {
   const now = answerOf(item);
@@ -75,7 +75,7 @@ function answer(item: ProofItem, result: ProofResult): void {
       }}
     </span>
     <span class="grow" />
-    <RouterLink v-if="job.state?.released" class="act main" :to="`/jobs/${job.state.file.job.id}/sheet`">Hand-back sheet</RouterLink>
+    <RouterLink v-if="job.state?.released" class="act main" :to="`/jobs/${job.state.records.job.id}/sheet`">Hand-back sheet</RouterLink>
     <button
       v-else-if="session.may('lead')"
       class="act"
@@ -117,7 +117,7 @@ function answer(item: ProofItem, result: ProofResult): void {
               v-if="g.stage !== 'prove' || b.slotId"
               class="act slim"
               :to="{
-                path: `/jobs/${job.state?.file.job.id}/${placeFor(b)}`,
+                path: `/jobs/${job.state?.records.job.id}/${placeFor(b)}`,
                 query: b.slotId ? { pick: b.slotId } : {},
               }"
               :aria-label="`${b.what}: go there`"

@@ -19,7 +19,7 @@ const id = v7();
 /** What was entered a moment ago may still be on its way, ms. */
 const WAIT_MS = 6000;
 async function release(): Promise<void> {
-  const jobId = job.state?.file.job.id;
+  const jobId = job.state?.records.job.id;
   if (!jobId) return;
   busy.value = true;
   problem.value = '';
@@ -40,7 +40,7 @@ async function release(): Promise<void> {
 <template>
   <v-dialog :model-value="true" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="release">
-      <h2>Hand back {{ job.state?.file.vehicle.tag }} {{ job.state?.file.vehicle.name }}</h2>
+      <h2>Hand back {{ job.state?.records.vehicle.tag }} {{ job.state?.records.vehicle.name }}</h2>
       <p>What was found, done, fitted and accepted is written down for good, as it stands now. Later work is a new job.</p>
       <v-text-field
         v-model="password"

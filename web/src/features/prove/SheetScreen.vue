@@ -19,7 +19,7 @@ const session = useSession();
 const route = useRoute();
 const jobId = computed(() => String(route.params['jobId'] ?? ''));
 watch(jobId, (id) => void job.load(id), { immediate: true });
-const release = computed(() => job.state?.file.release ?? null);
+const release = computed(() => job.state?.records.release ?? null);
 const sheet = computed(() => release.value?.sheet ?? (job.state ? buildSheet(job.state, job.today) : null));
 const sections = computed<{ key: string; title: string; lines: readonly SheetLine[]; none: string }[]>(() =>
   sheet.value
@@ -39,7 +39,7 @@ const sections = computed<{ key: string; title: string; lines: readonly SheetLin
 const striking = ref(false);
 const black = ref<{ readonly line: string; readonly text: string } | null>(null);
 const pdf = computed(() => SHEET_PDF.path.replace(':jobId', jobId.value));
-const amendments = computed(() => job.state?.book.stand(job.file?.amendments ?? []) ?? []);
+const amendments = computed(() => job.state?.history.active(job.records?.amendments ?? []) ?? []);
 const print = (): void => window.print();
 /** The record as an open data file, for whoever keeps it next. */
 function saveFile(): void {
@@ -73,7 +73,7 @@ function saveFile(): void {
       </div>
     </header>
     <p v-if="!release" class="problem">Not handed back yet: this is how the sheet stands now.</p>
-    <p v-else>{{ handedBackWords(job.state.file, dayText) }}.</p>
+    <p v-else>{{ handedBackWords(job.state.records, dayText) }}.</p>
     <p>
       <b class="plate-font">Complaint</b>
       {{ sheet.complaint || 'none' }}

@@ -3,7 +3,7 @@ import { JOINT_WORD, SEAL_NAME } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { placeLock } from '@dauer/core/job';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
-import { jointsOf, type JointStands, jointStands, wouldUndo } from '@dauer/core/readiness';
+import { jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { useJob } from '../../job/job.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
@@ -13,16 +13,16 @@ const props = defineProps<{ writable: boolean }>();
 const job = useJob();
 const making = ref<string | null>(null);
 const SEALS = Object.entries(SEAL_NAME) as [JointSeal, string][];
-const rows = computed<JointStands[]>(() => {
+const rows = computed<JointStatus[]>(() => {
   const s = job.state;
   if (!s) return [];
-  const events = s.book.stand(s.file.jointEvents);
-  return jointsOf(s.file.layout)
-    .map((j) => jointStands(j, events))
+  const events = s.history.active(s.records.jointEvents);
+  return jointsOf(s.records.layout)
+    .map((j) => jointStatus(j, events))
     .filter((j) => j.state !== 'untouched' || j.joint.slot.id === job.picked);
 });
 const STATE = { untouched: 'as found', open: 'open', made: 'made, not torqued', torqued: 'torqued' } as const;
-const next = (j: JointStands): JointEventKind[] => {
+const next = (j: JointStatus): JointEventKind[] => {
   if (j.state === 'untouched') return ['opened'];
   if (j.state === 'open') return ['made'];
   if (j.state === 'made') return ['torqued', 'opened'];
@@ -33,7 +33,7 @@ const next = (j: JointStands): JointEventKind[] => {
     'opened',
   ];
 };
-function log(j: JointStands, kind: JointEventKind, seal: JointSeal | null = null): void {
+function log(j: JointStatus, kind: JointEventKind, seal: JointSeal | null = null): void {
   if (kind === 'made' && seal === null) {
     making.value = j.joint.key;
     return;
@@ -42,14 +42,14 @@ function log(j: JointStands, kind: JointEventKind, seal: JointSeal | null = null
   job.add('jointEvents', { connectionId: j.joint.connection.id, slotId: j.joint.slot.id, kind, seal, note: '' });
 }
 /** What opening it would undo: said before it is opened. */
-const undoes = (j: JointStands): string[] => {
+const undoes = (j: JointStatus): string[] => {
   const s = job.state;
   return s && props.writable && j.state !== 'open'
-    ? wouldUndo(s.book, s.situation.standing, s.situation.proofItems, j.joint.slot, 'joint_opened')
+    ? wouldUndo(s.history, s.context.proofStatus, s.context.proofItems, j.joint.slot, 'joint_opened')
     : [];
 };
 /** Held under pressure presses a control: not while anything that it reaches is open. */
-const locked = (j: JointStands): boolean => job.state !== null && placeLock(job.state, j.joint.slot.id) !== null;
+const locked = (j: JointStatus): boolean => job.state !== null && placeLock(job.state, j.joint.slot.id) !== null;
 </script>
 
 <template>

@@ -20,7 +20,7 @@ const before = computed(() =>
   props.wheel ? `Before the ${CORNER_NAME[props.wheel].toLowerCase()} wheel goes on` : props.place ? closingWords(props.place) : '',
 );
 const minutes = computed(() => owed.value.reduce((sum, x) => sum + x.minutes, 0));
-const pathOf = (x: OnlyNow) => ({ path: `/jobs/${job.file?.job.id}/${x.stage}`, query: { pick: x.slot.id } });
+const pathOf = (x: OnlyNow) => ({ path: `/jobs/${job.records?.job.id}/${x.stage}`, query: { pick: x.slot.id } });
 function leave(list: readonly OnlyNow[]): void {
   for (const x of list) job.add('leftItems', { closedBy: props.place?.id ?? null, slotId: x.slot.id, item: x.key, what: x.what });
 }

@@ -5,7 +5,7 @@ import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component } from '@dauer/core/judging';
 import { KIND_FACTS, placeName } from '@dauer/core/layout';
-import { jointsOf, jointStands, wouldUndo } from '@dauer/core/readiness';
+import { jointsOf, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { useJob } from '../../job/job.ts';
@@ -24,16 +24,16 @@ const note = ref('');
 const temporary = ref(false);
 /** Day until which it may stay. */
 const until = ref('');
-const events = computed(() => (job.state ? job.state.book.stand(job.state.file.partEvents) : []));
+const events = computed(() => (job.state ? job.state.history.active(job.state.records.partEvents) : []));
 /** The part this is about: what sits here, or what sat here last. */
 const lastPart = computed(() => {
   const here = partIn(props.component.slot.id, events.value);
   const last = events.value.filter((e) => e.slotId === props.component.slot.id).at(-1)?.partId ?? null;
-  return job.state?.file.parts.find((p) => p.id === (here ?? last)) ?? null;
+  return job.state?.records.parts.find((p) => p.id === (here ?? last)) ?? null;
 });
 const where = computed(() => (lastPart.value ? whereabouts(lastPart.value.id, events.value) : null));
 const did = (kind: string): boolean =>
-  events.value.some((e) => e.kind === kind && e.partId === lastPart.value?.id && e.jobId === job.state?.file.job.id);
+  events.value.some((e) => e.kind === kind && e.partId === lastPart.value?.id && e.jobId === job.state?.records.job.id);
 const done = computed(() => {
   switch (props.component.decision?.option) {
     case 'replace':
@@ -49,10 +49,10 @@ const done = computed(() => {
 const seized = computed(
   () =>
     job.state !== null &&
-    job.state.book.stand(job.state.file.findings).some((f) => f.slotId === props.component.slot.id && f.code === 'seized') &&
+    job.state.history.active(job.state.records.findings).some((f) => f.slotId === props.component.slot.id && f.code === 'seized') &&
     KIND_FACTS[props.component.slot.kind].hydraulic,
 );
-const care = computed(() => (job.state ? careFault(job.state.book, props.component) : null));
+const care = computed(() => (job.state ? careFault(job.state.history, props.component) : null));
 const words = computed(() => {
   const w = where.value;
   if (!w) return 'not known';
@@ -65,15 +65,15 @@ const undoes = computed(() => {
   if (!s || done.value) return [];
   const { slot } = props.component;
   const steps = props.component.empty ? (['fitted'] as const) : (['removed', 'machined', 'resealed'] as const);
-  return [...new Set(steps.flatMap((step) => wouldUndo(s.book, s.situation.standing, s.situation.proofItems, slot, step)))];
+  return [...new Set(steps.flatMap((step) => wouldUndo(s.history, s.context.proofStatus, s.context.proofItems, slot, step)))];
 });
 /** Taking off what holds fluid opens its joints: they are owed made, torqued and looked at again. */
 function openJoints(): void {
   const s = job.state;
   if (!s) return;
-  const events = s.book.stand(s.file.jointEvents);
-  for (const j of jointsOf(s.file.layout)) {
-    if (j.slot.id !== props.component.slot.id || jointStands(j, events).state === 'open') continue;
+  const events = s.history.active(s.records.jointEvents);
+  for (const j of jointsOf(s.records.layout)) {
+    if (j.slot.id !== props.component.slot.id || jointStatus(j, events).state === 'open') continue;
     job.add('jointEvents', { connectionId: j.connection.id, slotId: j.slot.id, kind: 'opened', seal: null, note: '' });
   }
 }

@@ -20,15 +20,15 @@ const job = useJob();
 const writable = computed(() => job.writable);
 /** Places where something is fitted for now: what belongs there is still to come. */
 const temporary = computed(
-  () => new Set((job.state?.situation.standing.places ?? []).filter((p) => p.state === 'temporary').map((p) => p.slot.id)),
+  () => new Set((job.state?.context.proofStatus.places ?? []).filter((p) => p.state === 'temporary').map((p) => p.slot.id)),
 );
 const worked = computed(() =>
   (job.state?.components ?? []).filter(
-    (c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id) || (job.state && careFault(job.state.book, c) !== null),
+    (c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id) || (job.state && careFault(job.state.history, c) !== null),
   ),
 );
-const operations = computed(() => (job.state ? job.state.book.stand(job.state.file.operations) : []));
-const stateOf = (id: string): OperationState => (job.state ? operationState(job.state.book, id) : 'open');
+const operations = computed(() => (job.state ? job.state.history.active(job.state.records.operations) : []));
+const stateOf = (id: string): OperationState => (job.state ? operationState(job.state.history, id) : 'open');
 const WORD = { open: 'not begun', running: 'running', stopped: 'stopped', done: 'done' } as const;
 const placeOf = (slotId: string | null): string => {
   const c = job.state?.components.find((x) => x.slot.id === slotId);
@@ -41,16 +41,16 @@ const proposals = computed(() =>
   }),
 );
 const owed = computed(() => (job.state?.obligations ?? []).flatMap((o) => (isDuty(o, 'torque') ? [fastenerKey(o.duty.fastener)] : [])));
-const torques = computed(() => (job.state ? job.state.book.stand(job.state.file.torques) : []));
+const torques = computed(() => (job.state ? job.state.history.active(job.state.records.torques) : []));
 const points = computed(() =>
   job.state
-    ? torquePoints(job.state.components, cornersTakenIn(job.state.file.job, job.state.file.layout), true).filter((p) =>
+    ? torquePoints(job.state.components, cornersTakenIn(job.state.records.job, job.state.records.layout), true).filter((p) =>
         owed.value.includes(p.point),
       )
     : [],
 );
 const jointsShown = computed(
-  () => job.state !== null && (job.state.situation.standing.joints.length > 0 || (job.component?.slot.circuits.length ?? 0) > 0),
+  () => job.state !== null && (job.state.context.proofStatus.joints.length > 0 || (job.component?.slot.circuits.length ?? 0) > 0),
 );
 const title = ref('');
 const minutes = ref('30');
@@ -80,7 +80,7 @@ const note = computed(() => {
     <h2 class="line">Parts</h2>
     <p v-if="worked.length === 0" class="second empty">
       No part has to be worked on: nothing was decided that takes one apart.
-      <RouterLink :to="`/jobs/${job.state?.file.job.id}/decide`">Decide</RouterLink>
+      <RouterLink :to="`/jobs/${job.state?.records.job.id}/decide`">Decide</RouterLink>
     </p>
     <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
   </section>

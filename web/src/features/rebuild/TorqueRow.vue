@@ -17,11 +17,11 @@ const wheel = computed(() => (props.point.fastener.of === 'wheel' ? props.point.
 const target = ref('');
 const value = ref('');
 const problems = ref<{ target: string; value: string }>({ target: '', value: '' });
-const wrenches = computed(() => (job.state?.file.gauges ?? []).filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
+const wrenches = computed(() => (job.state?.records.gauges ?? []).filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
 const wrench = ref(wrenches.value[0] ?? '');
 /** Why it has to be set again: something loosened it since, or it lies off its target. */
 const off = computed(() => {
-  const wrong = whyNotGood(job.state?.situation.standing.torque(props.point.point) ?? null);
+  const wrong = whyNotGood(job.state?.context.proofStatus.torque(props.point.point) ?? null);
   return wrong ?? (last.value ? torqueFault(last.value) : null);
 });
 function check(text: string): string {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { cautionOfCheck } from '@dauer/core/catalogue';
-import type { WeighedCheck } from '@dauer/core/inference';
+import type { RatedCheck } from '@dauer/core/inference';
 import type { Observation } from '@dauer/core/ledger';
 import type { PlacedCheck, PlacedSign } from '@dauer/core/stages';
 import { askedWords, outcomeWords, toAnswer, type ToTrace } from '@dauer/core/views';
@@ -10,7 +10,7 @@ import { computed } from 'vue';
 const props = defineProps<{
   input: ToTrace;
   check: PlacedCheck;
-  weighed: WeighedCheck | null;
+  weighed: RatedCheck | null;
   first: boolean;
   writable: boolean;
 }>();

@@ -11,7 +11,7 @@ const job = useJob();
 const rows = computed(() =>
   [...props.input.evidence.earlier].map(([key, { answer, since }]) => {
     const sign = props.input.network.observations.find((o) => o.id === key);
-    const slot = since.slotId !== null && job.state ? slotById(job.state.file.layout, since.slotId) : undefined;
+    const slot = since.slotId !== null && job.state ? slotById(job.state.records.layout, since.slotId) : undefined;
     return {
       ...{ key, text: sign?.text ?? key, seen: answer.state === 'seen' ? 'seen' : 'not seen', on: dayText(answer.happenedAt) },
       since: `${slot ? `${placeName(slot).toLowerCase()} ` : ''}${since.what}, ${dayText(since.at)}`,

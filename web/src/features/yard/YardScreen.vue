@@ -108,7 +108,7 @@ onBeforeUnmount(off);
 .stuck {
   margin-bottom: 12px;
 }
-.book kbd {
+.history kbd {
   border: 1px solid currentColor;
   border-radius: 2px;
   padding: 0 7px;
@@ -154,7 +154,7 @@ onBeforeUnmount(off);
   .stuck {
     margin-bottom: 12px;
   }
-  .book kbd {
+  .history kbd {
     display: none;
   }
 }

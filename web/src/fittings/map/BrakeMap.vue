@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { VERDICT_WORD } from '@dauer/core/wording';
-import { areLoose, type Corner, CORNER_NAME, cornersOf, type Layout, placeName, type Slot, walk } from '@dauer/core/layout';
+import { isStandalone, type Corner, CORNER_NAME, cornersOf, type Layout, placeName, type Slot, walk } from '@dauer/core/layout';
 import type { Play, PlayDoes } from '@dauer/core/readiness';
 import { type Verdict, worst } from '@dauer/core/verdict';
 import { computed, ref } from 'vue';
@@ -78,7 +78,7 @@ function flagAt(corner: Corner): string | null {
 const bodyless = (c: Corner): boolean => props.inScope !== undefined && !props.inScope.includes(c);
 const corners = computed(() => cornersOf(props.layout));
 /** Units alone lie side by side; there is no vehicle round them. */
-const loose = computed(() => areLoose(props.layout));
+const loose = computed(() => isStandalone(props.layout));
 
 const places = computed(() => new Map(plan.value.drawn.map((d) => [d.slot.id, { x: d.x, y: d.y }])));
 const ARROWS: Readonly<Record<string, 'up' | 'down' | 'left' | 'right'>> = {

@@ -26,7 +26,7 @@ const verdicts = (state: JobState): [string, MapMark][] =>
   state.components.map((c) => [c.slot.id, { verdict: c.inScope ? c.verdict : null }]);
 
 function whereIs(state: JobState): [string, MapMark][] {
-  const events = inOrder(state.book.stand(state.file.partEvents));
+  const events = inOrder(state.history.active(state.records.partEvents));
   return state.components.flatMap((c): [string, MapMark][] => {
     if (c.part && !c.empty) return c.part.tag ? [[c.slot.id, { flag: c.part.tag }]] : [];
     const last = lastPartIn(c.slot.id, events);
@@ -51,7 +51,7 @@ export function overlayOf(kind: OverlayKind, state: JobState, likelihood: Readon
       return new Map(verdicts(state));
     case 'assembly': {
       const marks = new Map(verdicts(state));
-      for (const p of state.situation.standing.places)
+      for (const p of state.context.proofStatus.places)
         if (p.state !== 'complete') marks.set(p.slot.id, { ...marks.get(p.slot.id), flag: STATE_WORD[p.state] });
       return marks;
     }

@@ -1,4 +1,4 @@
-import { areLoose, type Corner, type Layout, type Slot } from '@dauer/core/layout';
+import { isStandalone, type Corner, type Layout, type Slot } from '@dauer/core/layout';
 import type { Box } from './route.ts';
 import { atWheel, type Drawn, inMiddle, type Place, Setting, sideOf, WIDTH } from './usualPlaces.ts';
 
@@ -130,7 +130,7 @@ function onBench(layout: Layout): { readonly drawn: readonly Drawn[]; readonly h
 
 /** Every drawn place, none over another, and how high the drawing is. A label that finds no room is left to the pick. */
 export function placesOf(layout: Layout): { readonly drawn: readonly Drawn[]; readonly height: number } {
-  if (areLoose(layout)) return onBench(layout);
+  if (isStandalone(layout)) return onBench(layout);
   const setting = new Setting(layout);
   const spots = new Set<string>();
   const later = new Set<string>();

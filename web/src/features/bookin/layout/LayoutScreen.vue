@@ -30,9 +30,9 @@ const lit = ref<readonly string[]>([]);
 const editor = ref<InstanceType<typeof LayoutEditor> | null>(null);
 const from = (base: Layout): Draft => ({ base, layout: structuredClone(base), revision: 'correction', why: '' });
 watch(
-  () => job.file?.layout,
+  () => job.records?.layout,
   (now) => {
-    if (!now || draft.value || job.file?.job.id !== jobId) return;
+    if (!now || draft.value || job.records?.job.id !== jobId) return;
     draft.value = sketched.value ? (JSON.parse(sketched.value) as Draft) : from(now);
   },
   { immediate: true },
@@ -100,10 +100,10 @@ function leave(): void {
 <template>
   <main class="screen">
     <div class="head">
-      <h1>Layout of {{ job.file?.vehicle.name ?? '…' }}</h1>
-      <span v-if="job.file" class="second">{{ job.file.vehicle.tag }}</span>
+      <h1>Layout of {{ job.records?.vehicle.name ?? '…' }}</h1>
+      <span v-if="job.records" class="second">{{ job.records.vehicle.tag }}</span>
     </div>
-    <p v-if="job.problem && !job.file" class="problem" role="alert">{{ job.problem }}</p>
+    <p v-if="job.problem && !job.records" class="problem" role="alert">{{ job.problem }}</p>
     <template v-if="draft">
       <div v-if="theirs" class="problem stale" role="alert">
         <p>{{ problem }}</p>

@@ -3,14 +3,14 @@ import { deriveJob } from '../src/job/job.ts';
 import { checkLayout } from '../src/layout/check.ts';
 import { type Layout, placeName } from '../src/layout/graph.ts';
 import { KIND_FACTS } from '../src/layout/kinds.ts';
-import { areLoose, buildLoose, LOOSE_KINDS } from '../src/layout/looseUnits.ts';
-import type { JobFile } from '../src/ledger/jobFile.ts';
-import type { Job } from '../src/ledger/jobRecords.ts';
+import { isStandalone, buildStandalone, STANDALONE_KINDS } from '../src/layout/standaloneUnits.ts';
+import type { JobRecords } from '../src/ledger/jobRecords.ts';
+import type { Job } from '../src/ledger/job.ts';
 import { mayMove } from '../src/views/mayMove.ts';
 import { base, id, JobFixture } from './jobFixture.ts';
 
 const NOW = '2026-05-20T12:00:00.000Z';
-const build = (units: Parameters<typeof buildLoose>[0]): Layout => buildLoose(units, 'l', 'car', id);
+const build = (units: Parameters<typeof buildStandalone>[0]): Layout => buildStandalone(units, 'l', 'car', id);
 
 describe('units that came without their vehicle', () => {
   const layout = build([
@@ -18,7 +18,7 @@ describe('units that came without their vehicle', () => {
     { kind: 'rotor', count: 1, pistons: 0 },
     { kind: 'master_cylinder', count: 1, pistons: 0 },
   ]);
-  const fileOf = (): { file: JobFile; told: JobFixture } => {
+  const fileOf = (): { file: JobRecords; told: JobFixture } => {
     const told = new JobFixture();
     const job: Job = {
       ...told.file.job,
@@ -37,22 +37,22 @@ describe('units that came without their vehicle', () => {
   };
 
   it('each have a place of their own, with their pistons, and nothing is wrong with lying loose', () => {
-    expect(areLoose(layout)).to.equal(true);
+    expect(isStandalone(layout)).to.equal(true);
     expect(checkLayout(layout)).to.deep.equal([]);
     expect(layout.slots.filter((s) => s.kind === 'piston')).to.have.length(4);
     expect(new Set(layout.slots.map(placeName)).size).to.equal(layout.slots.length);
-    const all = build(LOOSE_KINDS.map((kind) => ({ kind, count: 3, pistons: 6 })));
+    const all = build(STANDALONE_KINDS.map((kind) => ({ kind, count: 3, pistons: 6 })));
     expect(checkLayout(all)).to.deep.equal([]);
     for (const s of all.slots) expect(KIND_FACTS[s.kind].article, s.kind).to.equal(true);
     expect(checkLayout({ ...layout, slots: [] }).map((f) => f.code)).to.deep.equal(['empty']);
   });
 
   it('are traced, bled and driven by nobody, and proved on the bench', () => {
-    const { file } = fileOf();
-    const state = deriveJob(file, NOW);
+    const { file: records } = fileOf();
+    const state = deriveJob(records, NOW);
     const note = (stage: string) => state.stages.find((s) => s.stage === stage)!.notApplicable;
     expect([note('trace'), note('bleed')]).to.deep.equal([{ kind: 'units_alone' }, { kind: 'units_alone' }]);
-    expect(state.situation.proofItems.map((i) => i.item)).to.deep.equal(['complaint', 'bench_moves', 'bench_tight', 'packed']);
+    expect(state.context.proofItems.map((i) => i.item)).to.deep.equal(['complaint', 'bench_moves', 'bench_tight', 'packed']);
     expect(state.obligations.filter((o) => o.stage === 'trace' || o.stage === 'bleed')).to.deep.equal([]);
     expect(state.obligations.some((o) => o.key.startsWith('torque:') || o.key.includes('parking') || o.key.includes('road'))).to.equal(
       false,
@@ -61,8 +61,8 @@ describe('units that came without their vehicle', () => {
   });
 
   it('are gauged and decided upon like any others', () => {
-    const { file } = fileOf();
-    const state = deriveJob(file, NOW);
+    const { file: records } = fileOf();
+    const state = deriveJob(records, NOW);
     const rotor = layout.slots.find((s) => s.kind === 'rotor')!;
     const component = state.components.find((c) => c.slot.id === rotor.id)!;
     expect(component.inScope).to.equal(true);

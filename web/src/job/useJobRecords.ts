@@ -1,4 +1,4 @@
-import { familyOf, type JobFile, NO_RECORDS, withChanges } from '@dauer/core/ledger';
+import { familyOf, type JobRecords, NO_RECORDS, withChanges } from '@dauer/core/ledger';
 import { useDebounceFn } from '@vueuse/core';
 import { ref, shallowRef } from 'vue';
 import { call, sentenceOf } from '../app/client.ts';
@@ -21,13 +21,13 @@ type JobNews = Omit<Awaited<ReturnType<typeof askedForNews>>, 'cursor' | 'whole'
 const askedForNews = (jobId: string, since: string) => call('jobChanges', { params: { jobId }, query: { since } });
 
 /** A job as it was kept on this device, and up to where it had been read. */
-type KeptJob = JobFile & { readonly cursor?: string | null };
+type KeptJob = JobRecords & { readonly cursor?: string | null };
 
 /** How long what came in is gathered before the file is kept anew, ms. */
 const KEEP_MS = 3000;
 
 /** Whether a file has the record of an event. */
-function hasRecord(file: JobFile, { family, body }: PendingEvent): boolean {
+function hasRecord(file: JobRecords, { family, body }: PendingEvent): boolean {
   const records: readonly { readonly id: string }[] = file[family];
   return records.some((r) => r.id === body.id);
 }
@@ -36,8 +36,8 @@ function hasRecord(file: JobFile, { family, body }: PendingEvent): boolean {
  * The file of the job that is open: read from the server, followed, kept on this device for when the server is away.
  * @param left told when another job is opened
  */
-export function useJobFile(outbox: ReturnType<typeof useOutbox>, left: () => void) {
-  const file = shallowRef<JobFile | null>(null);
+export function useJobRecords(outbox: ReturnType<typeof useOutbox>, left: () => void) {
+  const records = shallowRef<JobRecords | null>(null);
   const problem = ref<string | null>(null);
   /** Since when what is shown is only what this device kept, ms; null while the server is heard. */
   const keptAt = ref<number | null>(null);
@@ -47,18 +47,18 @@ export function useJobFile(outbox: ReturnType<typeof useOutbox>, left: () => voi
     written.push({ item, record });
     await appendJournal<Written>(item.jobId, item.body.id, { item, record });
     return () => {
-      if (file.value?.job.id === item.jobId) file.value = applyStored(file.value, item, record);
+      if (records.value?.job.id === item.jobId) records.value = applyStored(records.value, item, record);
       if (familyOf(item.family).rereads) void refresh();
     };
   });
 
-  const follower = new JobFollower<JobFile, JobNews>(
+  const follower = new JobFollower<JobRecords, JobNews>(
     {
       whole: async (jobId) => {
         const before = written.length;
         const { cursor, ...read } = await call('job', { params: { jobId } });
         const meanwhile = written.slice(before).filter((w) => w.item.jobId === jobId);
-        return { read: meanwhile.reduce((acc, w) => applyStored(acc, w.item, w.record), read as JobFile), cursor };
+        return { read: meanwhile.reduce((acc, w) => applyStored(acc, w.item, w.record), read as JobRecords), cursor };
       },
       news: async (jobId, since) => {
         const { cursor, whole, ...news } = await askedForNews(jobId, since);
@@ -67,28 +67,30 @@ export function useJobFile(outbox: ReturnType<typeof useOutbox>, left: () => voi
     },
     {
       whole: (read) => {
-        file.value = read;
+        records.value = read;
         keptAt.value = null;
         void outbox.blackOut(read.redactions.map((r) => ({ id: r.corrects ?? '', field: r.field })));
         void keepNow();
       },
       news: (news) => {
         keptAt.value = null;
-        if (file.value && Object.keys(news.file).length > 0) file.value = withChanges(file.value, news.file as Partial<JobFile>);
+        if (records.value && Object.keys(news.file).length > 0)
+          records.value = withChanges(records.value, news.file as Partial<JobRecords>);
         void outbox.blackOut(news.struck);
-        for (const s of news.struck) if (s.field === 'image') void forgetImage(file.value?.pictures.find((x) => x.id === s.id)?.hash ?? '');
+        for (const s of news.struck)
+          if (s.field === 'image') void forgetImage(records.value?.pictures.find((x) => x.id === s.id)?.hash ?? '');
         void keepSoon();
       },
       failed: async (error) => {
         const jobId = opening.value;
-        if (jobId === null || (isAway(error) && file.value?.job.id === jobId)) return;
+        if (jobId === null || (isAway(error) && records.value?.job.id === jobId)) return;
         const known = isAway(error) ? await readCache<KeptJob>(jobKey(jobId)) : null;
-        if (!known || file.value?.job.id === jobId) problem.value = sentenceOf(error);
+        if (!known || records.value?.job.id === jobId) problem.value = sentenceOf(error);
         else {
           // A file that was kept before an update may be without a list that there is now.
           const since = await readJournal<Written>(jobId);
           const { cursor = null, ...cached } = { ...NO_RECORDS, ...known.value };
-          file.value = since.reduce((acc, w) => applyStored(acc, w.item, w.record), cached);
+          records.value = since.reduce((acc, w) => applyStored(acc, w.item, w.record), cached);
           follower.goOnFrom(cursor);
           keptAt.value = known.at;
         }
@@ -97,7 +99,7 @@ export function useJobFile(outbox: ReturnType<typeof useOutbox>, left: () => voi
   );
   /** Keeps the file on this device, with the mark up to which it was read. */
   async function keepNow(): Promise<void> {
-    const now = file.value;
+    const now = records.value;
     if (!now) return;
     const cursor = follower.readTo;
     // What is not in the file yet stays in the journal.
@@ -114,8 +116,8 @@ export function useJobFile(outbox: ReturnType<typeof useOutbox>, left: () => voi
   const opening = ref<string | null>(null);
   async function load(jobId: string): Promise<void> {
     opening.value = jobId;
-    if (file.value?.job.id !== jobId) {
-      file.value = null;
+    if (records.value?.job.id !== jobId) {
+      records.value = null;
       left();
     }
     problem.value = null;
@@ -123,13 +125,13 @@ export function useJobFile(outbox: ReturnType<typeof useOutbox>, left: () => voi
   }
   /** Asks for what is new. */
   async function refresh(): Promise<void> {
-    if (!file.value) return;
+    if (!records.value) return;
     problem.value = null;
     await follower.follow();
   }
   onChangeOf(
-    () => file.value?.job.id ?? null,
+    () => records.value?.job.id ?? null,
     () => void refresh(),
   );
-  return { file, problem, keptAt, load, refresh };
+  return { records, problem, keptAt, load, refresh };
 }

@@ -19,7 +19,7 @@ function median(values: readonly number[]): number {
  * @returns indices, none below five readings
  * Source: handbook 10, Plausible, in the family: scale = the larger of 1.4826 × MAD and U.
  */
-export function outOfFamily(left: readonly number[], expanded: number): number[] {
+export function familyOutlier(left: readonly number[], expanded: number): number[] {
   if (left.length < MIN_FAMILY) return [];
   const middle = median(left);
   const scale = Math.max(MAD_TO_SIGMA * median(left.map((v) => Math.abs(v - middle))), expanded);

@@ -1,6 +1,6 @@
 import { STATUS } from '../wording/en/readiness.ts';
 import { type ProofItem, proofCloses } from '../catalogue/proofItems.ts';
-import type { Book } from '../history/book.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
 import { closedClear } from '../history/due.ts';
 import { answerTo } from '../history/proofAnswers.ts';
 import { type Slot } from '../layout/graph.ts';
@@ -12,14 +12,14 @@ import type { PartEventKind } from '../ledger/families/partEvents.ts';
 import type { Proof } from '../ledger/families/proofs.ts';
 import type { Torque } from '../ledger/families/torques.ts';
 import { type Disturbed, disturbances, disturbs } from './disturbed.ts';
-import { type JointStands, touchedJoints } from './joints.ts';
+import { type JointStatus, touchedJoints } from './joints.ts';
 import { type Proved, endedBy, ends } from './lapsing.ts';
 import { type ControlLock, lockOf, pressedBy } from './pedalLock.ts';
 import { type PlaceState, notComplete, placeStates } from './unitState.ts';
 import { UNDOES } from '../wording/en/fasteners.ts';
 
 /** A record with the event that ended it since; null while it stands. */
-export interface Stands<T> {
+export interface WithStatus<T> {
   readonly record: T;
   readonly lapsed: Disturbed | null;
   /** A place on its control that was not complete when it was made: kept, shown, closes nothing. */
@@ -27,31 +27,31 @@ export interface Stands<T> {
 }
 
 /** What was proved on this job, each with what became of it. */
-export interface Standing {
+export interface ProofStatus {
   /** Every place of the layout as it stands now. */
   readonly places: readonly PlaceState[];
   /** Joints touched on this job, as they stand. */
-  readonly joints: readonly JointStands[];
+  readonly joints: readonly JointStatus[];
   /** Controls that must not be pressed now. */
   readonly locks: readonly ControlLock[];
   readonly disturbed: readonly Disturbed[];
   /** Newest answer to an item of proof. */
-  readonly answer: (item: ProofItem) => Stands<Proof> | null;
+  readonly answer: (item: ProofItem) => WithStatus<Proof> | null;
   /** Newest pull at a bleeder. */
-  readonly pull: (bleederId: string) => Stands<BleedPull> | null;
+  readonly pull: (bleederId: string) => WithStatus<BleedPull> | null;
   /** Newest torque of a point. */
-  readonly torque: (point: string) => Stands<Torque> | null;
+  readonly torque: (point: string) => WithStatus<Torque> | null;
 }
 
 /** Why a lapsed proof is open again, in a sentence. */
 /** Why a record counts for nothing now, in a sentence; null where it counts. */
-export function whyNotGood(stands: Stands<unknown> | null): string | null {
+export function whyNotGood(stands: WithStatus<unknown> | null): string | null {
   if (stands?.lapsed) return STATUS.lapsed(stands.lapsed.what);
   return stands?.provisional ? STATUS.provisional(notComplete(stands.provisional)) : null;
 }
 
 /** Whether a record closes what it is about. */
-export function isGood(stands: Stands<unknown> | null): boolean {
+export function isGood(stands: WithStatus<unknown> | null): boolean {
   return stands !== null && stands.lapsed === null && stands.provisional === null;
 }
 
@@ -64,14 +64,14 @@ const when = (e: Pick<EventBase, 'happenedAt' | 'recordedAt'>) => ({ at: e.happe
 const NEVER = { at: '', recordedAt: '' };
 
 /** Opens the proofs of a job for reading: newest answers, and the events that ended them. */
-export function openStanding(book: Book): Standing {
-  const { file } = book;
-  const disturbed = disturbances(book);
-  const controls = controlsOf(file.layout);
-  const places = placeStates(book, file.layout);
+export function openProofStatus(history: JobHistory): ProofStatus {
+  const { records } = history;
+  const disturbed = disturbances(history);
+  const controls = controlsOf(records.layout);
+  const places = placeStates(history, records.layout);
   const then = new Map<string, readonly PlaceState[]>();
   const placesAt = (instant: string): readonly PlaceState[] => {
-    const known = then.get(instant) ?? placeStates(book, file.layout, instant);
+    const known = then.get(instant) ?? placeStates(history, records.layout, instant);
     then.set(instant, known);
     return known;
   };
@@ -80,20 +80,20 @@ export function openStanding(book: Book): Standing {
     const control = controls.find((c) => c.kind === kind);
     return control ? (placesAt(instant).find((s) => notComplete(s) !== null && control.reach.has(s.slot.id)) ?? null) : null;
   };
-  const withStatus = <T>(record: T | undefined, proved: (r: T) => Proved): Stands<T> | null => {
+  const withStatus = <T>(record: T | undefined, proved: (r: T) => Proved): WithStatus<T> | null => {
     if (record === undefined) return null;
     const p = proved(record);
     const control = p.kind === 'item' ? pressedBy(p.item) : p.kind === 'bleed' ? controlOfBleeder(controls, p.slotId) : null;
-    return { record, lapsed: endedBy(file.layout, disturbed, p), provisional: incomplete(control, p.at) };
+    return { record, lapsed: endedBy(records.layout, disturbed, p), provisional: incomplete(control, p.at) };
   };
-  const ofJob = <T extends { readonly jobId: string }>(list: readonly T[]): T[] => list.filter((e) => e.jobId === file.job.id);
-  const proofs = ofJob(book.stand(file.proofs));
-  const pulls = ofJob(book.stand(file.bleedPulls));
-  const torques = ofJob(book.stand(file.torques));
+  const ofJob = <T extends { readonly jobId: string }>(list: readonly T[]): T[] => list.filter((e) => e.jobId === records.job.id);
+  const proofs = ofJob(history.active(records.proofs));
+  const pulls = ofJob(history.active(records.bleedPulls));
+  const torques = ofJob(history.active(records.torques));
   return {
     places,
-    joints: touchedJoints(file.layout, ofJob(book.stand(file.jointEvents))),
-    locks: controls.flatMap((c) => lockOf(file.layout, c, places, controls) ?? []),
+    joints: touchedJoints(records.layout, ofJob(history.active(records.jointEvents))),
+    locks: controls.flatMap((c) => lockOf(records.layout, c, places, controls) ?? []),
     disturbed,
     answer: (item) =>
       withStatus(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
@@ -112,13 +112,13 @@ export function openStanding(book: Book): Standing {
 
 /** What a step would undo of what stands now, in words: said before it is taken. */
 export function wouldUndo(
-  book: Book,
-  standing: Standing,
+  history: JobHistory,
+  standing: ProofStatus,
   items: readonly ProofItem[],
   slot: Slot,
   event: PartEventKind | 'joint_opened',
 ): string[] {
-  const { layout, torques } = book.file;
+  const { layout, torques } = history.records;
   const by = { slot, does: event === 'joint_opened' ? (['hydraulic'] as const) : disturbs(slot.kind, event) };
   const ended = (proved: Proved): boolean => ends(layout, by, proved);
   const proofs = items.flatMap((item) => {
@@ -132,7 +132,7 @@ export function wouldUndo(
     const stands = now !== null && isGood(now) && closedClear(now.record);
     return stands && ended({ kind: 'bleed', slotId: s.id, ...NEVER }) ? [UNDOES.bleeding(s)] : [];
   });
-  const points = [...new Set(book.stand(torques).map((t) => t.point))].flatMap((point) => {
+  const points = [...new Set(history.active(torques).map((t) => t.point))].flatMap((point) => {
     const now = standing.torque(point);
     if (
       now === null ||

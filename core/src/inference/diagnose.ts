@@ -11,36 +11,40 @@ export function likelyWord(p: number): 'likely' | 'possible' | 'unlikely' {
 }
 
 /** A fault by its number in the network, so that it may come out of another thread, and how likely it is, 0 to 1. */
-interface RankedFault {
+interface FaultProbability {
   readonly fault: number;
   readonly probability: number;
 }
 /** A cause as it is weighed now. */
-export interface Weighed extends RankedFault {
+export interface RankedFault extends FaultProbability {
   /** Whether what is known makes it likelier than it is on any vehicle like this one. */
   readonly raised: boolean;
   /** What speaks for it and against it, the strongest first; null where nothing was said or it was not asked for. */
-  readonly speaks: readonly Contribution[] | null;
+  readonly contributions: readonly Contribution[] | null;
 }
-export interface WeighedCheck {
+export interface RatedCheck {
   readonly id: string;
   /** Bits by which it is expected to narrow the causes down, and per minute. */
-  readonly drop: number;
-  readonly dropPerMinute: number;
+  readonly entropyDrop: number;
+  readonly entropyDropPerMinute: number;
   /** False where only single outcomes of it were gone through. */
   readonly exact: boolean;
   /** What each way it may come out would make of the leading causes. */
-  readonly outcomes: readonly { readonly seen: readonly string[]; readonly probability: number; readonly leads: readonly RankedFault[] }[];
+  readonly outcomes: readonly {
+    readonly seen: readonly string[];
+    readonly probability: number;
+    readonly leads: readonly FaultProbability[];
+  }[];
 }
 export interface Diagnosis {
   /** The likeliest first. */
-  readonly causes: readonly Weighed[];
+  readonly causes: readonly RankedFault[];
   /** How likely each had been before the bench made anything certain, in the order of the network's faults. */
   readonly expected: readonly number[];
   /** Standard error where the sum was too large to be exact, 0 to 1; null where it is exact. */
   readonly sampled: number | null;
-  readonly next: readonly WeighedCheck[];
-  readonly odd: readonly Contradiction[];
+  readonly next: readonly RatedCheck[];
+  readonly conflicts: readonly Contradiction[];
   /** The causes are exact, but too much hangs together to rank checks and to say what speaks for each in reasonable time. */
   readonly unranked: boolean;
   /** Why nothing can be weighed; null where it can. */
@@ -50,7 +54,7 @@ export interface Diagnosis {
 /** Checks proposed at once. Source: handbook 30, Next check worth doing. */
 const MAX_PROPOSALS = 3;
 /** A check that is expected to say less than this says nothing that would move a decision, bits. */
-const WORTH_DOING = 0.02;
+const MIN_INFO_GAIN_BITS = 0.02;
 /** With more things seen that hang together one exact sum is quick still, but not the hundreds that ranking takes. */
 const MAX_RANKED = 14;
 /** Causes that an outcome is described by. */
@@ -61,9 +65,9 @@ export const WORTH_A_LINE = 0.03;
 /** Least ratio of posterior to prior that counts as raised. */
 const RAISED = 1.05;
 
-function ranked(posterior: readonly number[]): RankedFault[] {
+function ranked(posterior: readonly number[]): FaultProbability[] {
   return posterior
-    .map((probability, fault): RankedFault => ({ fault, probability }))
+    .map((probability, fault): FaultProbability => ({ fault, probability }))
     .sort((a, b) => b.probability - a.probability || a.fault - b.fault);
 }
 
@@ -71,10 +75,10 @@ function ranked(posterior: readonly number[]): RankedFault[] {
  * The causes in their order.
  * @param plain what is observed alone makes of each, without the knowledge that there is something
  */
-function causesOf(network: Network, posterior: readonly number[], plain: readonly number[]): Weighed[] {
-  return ranked(posterior).map((c): Weighed => {
+function causesOf(network: Network, posterior: readonly number[], plain: readonly number[]): RankedFault[] {
+  return ranked(posterior).map((c): RankedFault => {
     const raised = (plain[c.fault] ?? 0) > (network.faults[c.fault]?.prior ?? 0) * RAISED;
-    return { ...c, raised, speaks: null };
+    return { ...c, raised, contributions: null };
   });
 }
 
@@ -84,7 +88,7 @@ function causesOf(network: Network, posterior: readonly number[], plain: readonl
  * @param checks those that can be done as the vehicle stands now
  * @param complaint that something is at fault is known, since somebody complains
  */
-export function weigh(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Diagnosis {
+export function diagnose(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Diagnosis {
   const done = toResult((): Diagnosis => {
     const plain = Object.keys(evidence.certain).length === 0;
     const exact = toResult(() => infer(network, evidence));
@@ -96,24 +100,24 @@ export function weigh(network: Network, evidence: Evidence, checks: readonly Net
     const before = { ...evidence, certain: {} };
     const expected = plain ? posterior : known(before, infer(network, before));
     if (maxWidth(network, evidence) > MAX_RANKED)
-      return { causes: all, expected, sampled: null, next: [], odd: [], unranked: true, refused: null };
+      return { causes: all, expected, sampled: null, next: [], conflicts: [], unranked: true, refused: null };
     const speaks = contributionsOf(network, evidence);
-    const causes = all.map((c): Weighed => (c.probability >= WORTH_A_LINE ? { ...c, speaks: speaks(c.fault) } : c));
+    const causes = all.map((c): RankedFault => (c.probability >= WORTH_A_LINE ? { ...c, contributions: speaks(c.fault) } : c));
     const next = expectedInfoGain(network, evidence, checks, complaint)
-      .filter((w) => w.drop >= WORTH_DOING)
+      .filter((w) => w.entropyDrop >= MIN_INFO_GAIN_BITS)
       .slice(0, MAX_PROPOSALS)
-      .map((w): WeighedCheck => ({
+      .map((w): RatedCheck => ({
         id: w.check.id,
-        drop: w.drop,
-        dropPerMinute: w.dropPerMinute,
+        entropyDrop: w.entropyDrop,
+        entropyDropPerMinute: w.entropyDropPerMinute,
         exact: w.exact,
         outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, leads: ranked(o.posterior).slice(0, LEADS) })),
       }));
-    return { causes, expected, sampled: null, next, odd: contradictions(network, evidence), unranked: false, refused: null };
+    return { causes, expected, sampled: null, next, conflicts: contradictions(network, evidence), unranked: false, refused: null };
   });
   return done.ok
     ? done.value
-    : { causes: [], expected: [], sampled: null, next: [], odd: [], unranked: false, refused: done.refusal.message };
+    : { causes: [], expected: [], sampled: null, next: [], conflicts: [], unranked: false, refused: done.refusal.message };
 }
 
 /** The causes alone, sampled, with how far off they may be. */
@@ -121,5 +125,5 @@ function bySampling(network: Network, evidence: Evidence): Diagnosis {
   const { posterior, error } = inferSampled(network, evidence);
   const before = inferSampled(network, { ...evidence, certain: {} });
   const causes = causesOf(network, posterior, posterior);
-  return { causes, expected: before.posterior, sampled: error, next: [], odd: [], unranked: true, refused: null };
+  return { causes, expected: before.posterior, sampled: error, next: [], conflicts: [], unranked: true, refused: null };
 }

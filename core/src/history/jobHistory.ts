@@ -3,8 +3,8 @@ import type { EventBase } from '../ledger/eventBase.ts';
 import { EVENT_LISTS, familyOf } from '../ledger/families.ts';
 import type { Reading } from '../ledger/families/readings.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
-import type { JobFile } from '../ledger/jobFile.ts';
-import { standing, retractedIds } from '../ledger/retraction.ts';
+import type { JobRecords } from '../ledger/jobRecords.ts';
+import { activeEvents, retractedIds } from '../ledger/retraction.ts';
 import { voidedJobs } from '../ledger/voided.ts';
 import { type Reduced, reduceSet } from '../metrology/reduce.ts';
 import { type Taken, takenIn } from '../metrology/takenIn.ts';
@@ -12,22 +12,22 @@ import { moved } from './moved.ts';
 import { withOneName } from './sameArticle.ts';
 
 /** A job file opened for reading: what still stands, indexed once. */
-export interface Book {
-  readonly file: JobFile;
+export interface JobHistory {
+  readonly records: JobRecords;
   readonly retracted: ReadonlySet<string>;
   /** Standing sets of the vehicle, in order. */
   readonly sets: readonly ReadingSet[];
   readonly taken: (set: ReadingSet) => readonly Taken[];
   readonly reduced: (set: ReadingSet) => readonly Reduced[];
   /** Standing events of a family, in order; worked out once. */
-  readonly stand: <T extends EventBase>(events: readonly T[]) => readonly T[];
+  readonly active: <T extends EventBase>(events: readonly T[]) => readonly T[];
 }
 
 /** Ids of what was told in voided jobs and counts for nothing. */
-function voidedEvents(file: JobFile, voided: ReadonlySet<string>): string[] {
+function voidedEvents(records: JobRecords, voided: ReadonlySet<string>): string[] {
   if (voided.size === 0) return [];
   return EVENT_LISTS.flatMap((k) =>
-    (file[k] as readonly EventBase[]).flatMap((e) =>
+    (records[k] as readonly EventBase[]).flatMap((e) =>
       e.jobId !== null && voided.has(e.jobId) && familyOf(k).dropsWhenVoid(e) ? [e.id] : [],
     ),
   );
@@ -39,13 +39,13 @@ function nominalOf(layout: Layout, slotId: string): number | null {
 }
 
 /** Opens a job file. Pure: the same file gives the same book. */
-export function openBook(records: JobFile): Book {
-  const takenBack = retractedIds(records.takeBacks);
-  const retracted = new Set([...takenBack, ...voidedEvents(records, voidedJobs(records.voids, takenBack))]);
+export function openHistory(stored: JobRecords): JobHistory {
+  const takenBack = retractedIds(stored.takeBacks);
+  const retracted = new Set([...takenBack, ...voidedEvents(stored, voidedJobs(stored.voids, takenBack))]);
   // What was put right in a job that is void was not put right.
-  const file = withOneName(records, retracted);
+  const records = withOneName(stored, retracted);
   const bySet = new Map<string, Reading[]>();
-  for (const r of file.readings) {
+  for (const r of records.readings) {
     if (retracted.has(r.id)) continue;
     const list = bySet.get(r.setId);
     if (list) list.push(r);
@@ -54,22 +54,22 @@ export function openBook(records: JobFile): Book {
   const takenCache = new Map<string, readonly Taken[]>();
   const reducedCache = new Map<string, readonly Reduced[]>();
   const taken = (set: ReadingSet): readonly Taken[] => {
-    const known = takenCache.get(set.id) ?? takenIn(set, bySet.get(set.id) ?? [], file.gauges, file.callBacks);
+    const known = takenCache.get(set.id) ?? takenIn(set, bySet.get(set.id) ?? [], records.gauges, records.callBacks);
     takenCache.set(set.id, known);
     return known;
   };
   const reduced = (set: ReadingSet): readonly Reduced[] => {
-    const known = reducedCache.get(set.id) ?? reduceSet(set, taken(set), { nominal: nominalOf(file.layout, set.slotId) });
+    const known = reducedCache.get(set.id) ?? reduceSet(set, taken(set), { nominal: nominalOf(records.layout, set.slotId) });
     reducedCache.set(set.id, known);
     return known;
   };
-  const stood = new Map<readonly EventBase[], readonly EventBase[]>();
+  const activeCache = new Map<readonly EventBase[], readonly EventBase[]>();
   function stand<T extends EventBase>(events: readonly T[]): readonly T[] {
-    const known = stood.get(events) as readonly T[] | undefined;
+    const known = activeCache.get(events) as readonly T[] | undefined;
     if (known) return known;
-    const now = standing(events, retracted);
-    stood.set(events, now);
+    const now = activeEvents(events, retracted);
+    activeCache.set(events, now);
     return now;
   }
-  return { file, retracted, sets: moved(stand(file.sets), stand(file.setMoves)), taken, reduced, stand };
+  return { records, retracted, sets: moved(stand(records.sets), stand(records.setMoves)), taken, reduced, active: stand };
 }

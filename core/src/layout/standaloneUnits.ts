@@ -6,7 +6,7 @@ import { type ComponentKind, KIND_FACTS } from './kinds.ts';
 const LOOSE_UNITS = 'loose_units';
 
 /** Units that may come alone. */
-export const LOOSE_KINDS: readonly ComponentKind[] = [
+export const STANDALONE_KINDS: readonly ComponentKind[] = [
   'caliper',
   'wheel_cylinder',
   'master_cylinder',
@@ -22,7 +22,7 @@ export const LOOSE_KINDS: readonly ComponentKind[] = [
   'clutch_slave',
 ];
 
-export interface LooseUnit {
+export interface StandaloneUnit {
   readonly kind: ComponentKind;
   readonly count: number;
   /** Pistons of each, for calipers. */
@@ -30,18 +30,18 @@ export interface LooseUnit {
 }
 
 /** Whether a layout is of units that came without their vehicle. */
-export function areLoose(layout: Pick<Layout, 'template'>): boolean {
+export function isStandalone(layout: Pick<Layout, 'template'>): boolean {
   return layout.template === LOOSE_UNITS;
 }
 
 /** Most units of one kind in one job. */
-export const MAX_LOOSE = 24;
+export const MAX_STANDALONE = 24;
 
 /** A layout of units alone: each a place of its own, with its pistons; nothing feeds them and nothing presses them. */
-export function buildLoose(units: readonly LooseUnit[], id: string, vehicleId: string, makeId: () => string): Layout {
+export function buildStandalone(units: readonly StandaloneUnit[], id: string, vehicleId: string, makeId: () => string): Layout {
   const b = new Builder(makeId);
   for (const { kind, count, pistons } of units)
-    for (let n = 1; n <= Math.min(count, MAX_LOOSE); n += 1) {
+    for (let n = 1; n <= Math.min(count, MAX_STANDALONE); n += 1) {
       const name = count > 1 ? `${KIND_FACTS[kind].name} ${n}` : KIND_FACTS[kind].name;
       const unit = b.slot(kind, name);
       if (kind !== 'caliper') continue;
