@@ -1,3 +1,7 @@
+import Fastify from 'fastify';
+import type { Database } from '../src/db/connect.ts';
+import { keepAll } from '../src/platform/handlers.ts';
+import { type Handlers, registerRoutes } from '../src/platform/routes.ts';
 import { ENDPOINTS, type Endpoint } from '@dauer/contract';
 import { expect } from 'chai';
 import fc from 'fast-check';
@@ -119,5 +123,12 @@ describe('whatever is sent', function () {
     // What was sent was neither all nonsense nor all sense.
     expect(answers.get(200) ?? 0).to.be.greaterThan(10);
     expect(answers.get(400) ?? 0).to.be.greaterThan(50);
+  });
+});
+
+describe('the table of endpoints', () => {
+  it('takes no handler that none of its lines names: what it looks at would be looked at by nobody', () => {
+    const handlers = { ...keepAll(), recordReadings: () => Promise.resolve() } as unknown as Handlers;
+    expect(() => registerRoutes(Fastify(), {} as Database, handlers)).to.throw(/recordReadings/);
   });
 });

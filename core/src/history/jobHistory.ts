@@ -11,15 +11,15 @@ import { type Taken, takenIn } from '../metrology/takenIn.ts';
 import { moved } from './moved.ts';
 import { withOneName } from './sameArticle.ts';
 
-/** A job file opened for reading: what still stands, indexed once. */
+/** The records of a job opened for reading: what is active, indexed once. */
 export interface JobHistory {
   readonly records: JobRecords;
   readonly retracted: ReadonlySet<string>;
-  /** Standing sets of the vehicle, in order. */
+  /** Active sets of the vehicle, in order. */
   readonly sets: readonly ReadingSet[];
   readonly taken: (set: ReadingSet) => readonly Taken[];
   readonly reduced: (set: ReadingSet) => readonly Reduced[];
-  /** Standing events of a family, in order; worked out once. */
+  /** Active events of a family, in order; worked out once. */
   readonly active: <T extends EventBase>(events: readonly T[]) => readonly T[];
 }
 
@@ -38,7 +38,7 @@ function nominalOf(layout: Layout, slotId: string): number | null {
   return slotById(layout, slotId)?.boreMm ?? null;
 }
 
-/** Opens a job file. Pure: the same file gives the same book. */
+/** Opens the records of a job for reading. Pure: the same records give the same history. */
 export function openHistory(stored: JobRecords): JobHistory {
   const takenBack = retractedIds(stored.takeBacks);
   const retracted = new Set([...takenBack, ...voidedEvents(stored, voidedJobs(stored.voids, takenBack))]);

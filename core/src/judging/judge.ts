@@ -318,7 +318,7 @@ function judgeReduced(history: JobHistory, set: ReadingSet, reduced: Reduced, to
 
 /**
  * Judges every figure of a set with the limits that apply now.
- * @param book the job's records
+ * @param history of the job
  * @param today instant, ISO 8601, for calibration dates
  */
 export function judgeSet(history: JobHistory, set: ReadingSet, today: string): Judged[] {

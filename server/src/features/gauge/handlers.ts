@@ -12,6 +12,7 @@ import { keptAs } from '../../platform/once.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
+import type { Handlers } from '../../platform/routes.ts';
 
 /** Throws a HttpProblem where a measurement is not taken at that kind of place; whether it is a place of this vehicle is looked at for every event. */
 async function requireKind(db: Database, slotId: string, measurement: MeasurementId): Promise<void> {
@@ -41,7 +42,7 @@ export const gaugeHandlers = {
     await requireReach(db, params.jobId, body);
   }),
   /** What was typed is kept; the canonical value is worked out here again by the same core. */
-  takeReading: eventHandler('readings', async (body, { db, params }) => {
+  recordReading: eventHandler('readings', async (body, { db, params }) => {
     const [set] = await db.select({ measurement: sets.measurement, jobId: sets.jobId }).from(sets).where(eq(sets.id, body.setId));
     if (!set)
       throw new HttpProblem(
@@ -69,7 +70,7 @@ export const gaugeHandlers = {
     // It was taken when it was taken: where it is said to have been has to have been open then.
     await requireReach(db, params.jobId, { ...set, slotId: body.slotId, happenedAt: new Date(set.happenedAt).toISOString() });
   }),
-  find: eventHandler('findings', (body) => {
+  recordFinding: eventHandler('findings', (body) => {
     if (body.fromMm !== null && body.toMm !== null && body.fromMm > body.toMm)
       throw new HttpProblem('upside_down', 'A stretch begins before it ends: the smaller figure comes first.');
   }),
@@ -82,4 +83,4 @@ export const gaugeHandlers = {
     const [stored] = await db.select().from(findingEntry).where(eq(findingEntry.id, body.id));
     return keptAs(stored, body, 'finding entry');
   },
-};
+} satisfies Partial<Handlers>;

@@ -11,12 +11,13 @@ import { keptAs } from '../../platform/once.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
+import type { Handlers } from '../../platform/routes.ts';
 
 /** Most jobs gone through, the newest: they are read whole. */
 const MAX_CASES = 100;
 
 export const traceHandlers = {
-  observe: eventHandler('observations', (body) => {
+  recordObservation: eventHandler('observations', (body) => {
     const facts = answerable(body.code);
     if (!facts) throw new HttpProblem('unknown_observation', 'This observation is not on the list.');
     if (facts.perCorner !== (body.corner !== null))
@@ -25,7 +26,7 @@ export const traceHandlers = {
         facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.',
       );
   }),
-  lookForCause: eventHandler('causeLooks', async (body, { db, params }) => {
+  recordCauseLook: eventHandler('causeLooks', async (body, { db, params }) => {
     if (body.fault === NOTHING_ELSE) {
       if (body.place !== 'system') throw new HttpProblem('unknown_cause', 'That nothing else was found is said of the whole vehicle.');
       return;
@@ -76,4 +77,4 @@ export const traceHandlers = {
       ),
     );
   },
-};
+} satisfies Partial<Handlers>;
