@@ -30,14 +30,18 @@ export type Handlers = { readonly [K in EndpointName]: Handler<(typeof ENDPOINTS
 
 const NOBODY: Person = { id: '', name: '', initials: '', role: 'reader', active: false };
 
+/** Throws where a handler is of no endpoint: what it looks at would be looked at by nobody. */
+export function requireEndpoints(names: readonly string[]): void {
+  const unknown = names.filter((name) => !(name in ENDPOINTS));
+  if (unknown.length > 0) throw new Error(`no endpoint takes the handlers ${unknown.join(', ')}`);
+}
+
 /**
  * Registers every line of the contract's table with its handler. Closed by default: a line without a
  * role does not start, nor does a handler without a line, and a request is let in only where the role of its sender, looked up now, allows it.
  */
 export function registerRoutes(app: FastifyInstance, db: Database, handlers: Handlers): void {
-  const unknown = Object.keys(handlers).filter((name) => !(name in ENDPOINTS));
-  if (unknown.length > 0)
-    throw new Error(`no endpoint takes the handlers ${unknown.join(', ')}: what they look at would be looked at by nobody`);
+  requireEndpoints(Object.keys(handlers));
   for (const name of Object.keys(ENDPOINTS) as EndpointName[])
     register(app, db, name, ENDPOINTS[name], handlers[name] as Handler<Endpoint>);
 }
