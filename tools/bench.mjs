@@ -18,6 +18,7 @@ const home = join(ROOT, '.dauer', 'bench');
 const grown = join(home, 'grown');
 const PORT = Number(process.env.PORT ?? 4689);
 
+/** @param {import('node:child_process').IOType | number} stdout @returns {Promise<void>} */
 function runTs(file, args, stdout = 'ignore') {
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, file), ...args], {
@@ -28,7 +29,11 @@ function runTs(file, args, stdout = 'ignore') {
   });
 }
 const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.ceil(sorted.length * share) - 1)];
-/** Asks one thing many times, one after the other, after a few that are not counted; `before` is not timed. */
+/**
+ * Asks one thing many times, one after the other, after a few that are not counted; `before` is not timed.
+ * @param {(i: number) => Promise<unknown>} ask
+ * @param {(i: number) => Promise<unknown>} before
+ */
 async function measure(what, times, ask, before = async () => undefined) {
   for (let i = 0; i < 3; i += 1) {
     await before(i);

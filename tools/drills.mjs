@@ -13,6 +13,6 @@ await run(async () => {
     cwd: ROOT,
     stdio: 'inherit',
   });
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
+  for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP'])) process.on(signal, () => child.kill(signal));
   process.exit(await new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 1))));
 });

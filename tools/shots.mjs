@@ -8,7 +8,10 @@ import { ensureBuilt, ensureModules, ensurePackages, freePort, ROOT } from './li
 import { run, say, Stop } from './lib/say.mjs';
 import { startServer } from './lib/serve.mjs';
 
-/** Pictures of the main views, from the demonstration shop. */
+/**
+ * Pictures of the main views, from the demonstration shop.
+ * @type {[name: string, place: string, stage?: string, kind?: string, corner?: string, look?: { viewport?: { width: number, height: number }, colorScheme?: 'dark' }][]}
+ */
 const VIEWS = [
   ['yard', '/'],
   ['layout', 'V 076', 'layout', 'caliper', 'FL'],

@@ -7,7 +7,8 @@ await run(() =>
   runShop({
     command: 'start',
     home: join(DAUER, 'shop'),
-    ready: ({ url }) =>
-      say(`\nDauer is at ${url}\nThe first one to open it makes the first lead’s account. Ctrl-C stops it; everything is kept in .dauer.`),
+    ready: ({ url }) => {
+      say(`\nDauer is at ${url}\nThe first one to open it makes the first lead’s account. Ctrl-C stops it; everything is kept in .dauer.`);
+    },
   }),
 );

@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
-import { run, say } from './lib/say.mjs';
+import { checkAll, CHECKS } from './lib/checks.mjs';
+import { run, say, Stop } from './lib/say.mjs';
 
 /** Everything that has to hold: lint, types, import rules, and the tests on a real database and in a real browser. */
 const totals = { passed: 0, failed: 0, skipped: 0 };
@@ -16,33 +17,10 @@ function openFolder(prefix) {
   return folder;
 }
 
-function check(name, command, args) {
-  const begun = Date.now();
-  return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
-    let printed = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => (printed += d));
-    child.on('error', (error) => (printed += error.message));
-    child.on('close', (status) => {
-      const ok = status === 0;
-      totals[ok ? 'passed' : 'failed'] += 1;
-      say(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
-      if (!ok) say(printed.trim());
-      resolve();
-    });
-  });
-}
-
-/** Runs checks two at a time, as many as there are cores to count on. */
-async function checkAll(list) {
-  const left = [...list];
-  const next = async () => {
-    for (let one = left.shift(); one; one = left.shift()) await check(...one);
-  };
-  await Promise.all([next(), next()]);
-}
-
-/** Runs mocha, and says what it printed once it ended; a run that leaves no report counts as one failure. */
+/**
+ * Runs mocha, and says what it printed once it ended; a run that leaves no report counts as one failure.
+ * @returns {Promise<void>}
+ */
 function mocha(name, files, env, scratch) {
   return new Promise((resolve) => {
     const report = join(scratch, `${name}.json`);
@@ -91,41 +69,96 @@ function browserTests(dump) {
     .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], { DAUER_DEMO_DUMP: dump }]);
 }
 
+/** The rooms of the tests, by the folders they lie in. */
+const ROOMS = {
+  core: ['core/test/', 'contract/test/', 'instruments/test/'],
+  server: ['server/test/'],
+  web: ['web/test/'],
+  keeping: ['tools/test/'],
+  e2e: ['e2e/'],
+};
+const GROUPS = [...new Set(CHECKS.map(([group]) => group))];
+
+/**
+ * What is asked for on the command line: rooms and checks by name, files of tests, and whether to stay and run them again.
+ * @returns {{ rooms: string[], files: string[], watch: boolean }}
+ */
+function asked(args) {
+  const files = args.filter((a) => a.endsWith('.test.ts'));
+  const rooms = args.filter((a) => a in ROOMS || GROUPS.includes(a));
+  const unknown = args.filter((a) => a !== '--watch' && !files.includes(a) && !rooms.includes(a));
+  if (unknown.length > 0)
+    throw new Stop(
+      `Not known: ${unknown.join(', ')}. There are ${[...Object.keys(ROOMS), ...GROUPS].join(', ')}, files of tests, and --watch.`,
+    );
+  const missing = files.filter((f) => !existsSync(join(ROOT, f)));
+  if (missing.length > 0) throw new Stop(`There is no file ${missing.join(', ')}.`);
+  const ofFiles = Object.keys(ROOMS).filter((room) => files.some((f) => ROOMS[room].some((folder) => f.startsWith(folder))));
+  return { rooms: files.length > 0 ? ofFiles : rooms, files, watch: args.includes('--watch') };
+}
+
+/** The files of a room that were named; all of it where none was. */
+const filesOf = (room, files, all) => {
+  const named = files.filter((f) => ROOMS[room].some((folder) => f.startsWith(folder)));
+  return files.length > 0 ? named : all;
+};
+
+/** Stays, and runs the tests again whenever they or what they import change. @returns {Promise<number>} */
+function watching(files, env) {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/tsx/dist/cli.mjs', 'watch', '--clear-screen=false', 'node_modules/mocha/bin/mocha.js', '--reporter', 'dot', ...files],
+    { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } },
+  );
+  for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM'])) process.on(signal, () => child.kill(signal));
+  return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 0)));
+}
+
 await run(async () => {
   checkNode();
-  ensurePackages({ browser: true });
+  const { rooms, files, watch } = asked(process.argv.slice(2));
+  const wanted = (name) => (rooms.length === 0 && files.length === 0) || rooms.includes(name);
+  // Figures need neither a database nor a browser nor a page.
+  const [database, browser] = [wanted('server') || wanted('keeping') || wanted('e2e'), wanted('keeping') || wanted('e2e')];
+  if (database) ensurePackages({ browser });
   ensureModules();
-  ensureBuilt();
-  const only = process.argv.slice(2);
-  const wanted = (name) => only.length === 0 || only.includes(name);
-  const bin = (name) => join('node_modules', '.bin', name);
-  const rooms = ['core/src', 'contract/src', 'server/src', 'web/src', 'demo/src', 'instruments/src'];
-  await checkAll(
-    [
-      ['types', 'types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json']],
-      ['lint', 'lint', bin('eslint'), ['.', '--max-warnings', '0']],
-      ['types', 'types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.node.json']],
-      ['types', 'types of the browser tests', bin('tsc'), ['-p', 'tsconfig.json']],
-      ['rules', 'import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...rooms]],
-    ]
-      .filter(([group]) => wanted(group))
-      .map(([, ...one]) => one),
-  );
+  if (browser) ensureBuilt();
+  if (files.length === 0) {
+    const { passed, failed } = await checkAll(CHECKS.filter(([group]) => wanted(group)));
+    totals.passed += passed;
+    totals.failed += failed;
+  }
   const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
   const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false, scratch: true }) : null;
   const pure = ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts', 'instruments/test/**/*.test.ts'];
+  const env = quick ? { DAUER_TEST_DATABASE: quick.database('test') } : {};
+  if (watch) {
+    const all = [
+      ...(wanted('core') ? pure : []),
+      ...(wanted('web') ? ['web/test/**/*.test.ts'] : []),
+      ...(quick ? ['server/test/**/*.test.ts'] : []),
+    ];
+    const status = await watching(files.length > 0 ? files : all, { ...env, DAUER_DEMO_DUMP: join(scratch, 'demo.sql') });
+    quick?.destroy();
+    rmSync(scratch, { recursive: true, force: true });
+    process.exit(status);
+  }
   await lanes(
     [
-      ...(quick ? [['server', ['server/test/**/*.test.ts'], { DAUER_TEST_DATABASE: quick.database('test') }]] : []),
+      ...(quick ? [['server', filesOf('server', files, ['server/test/**/*.test.ts']), env]] : []),
       ...(wanted('keeping')
-        ? [
-            ['keeping', ['tools/test/keeping.test.ts'], {}],
-            ['launcher', ['tools/test/launcher.test.ts', 'tools/test/drills.test.ts'], {}],
-          ]
+        ? files.length > 0
+          ? [['keeping', filesOf('keeping', files, []), {}]]
+          : [
+              ['keeping', ['tools/test/keeping.test.ts'], {}],
+              ['launcher', ['tools/test/launcher.test.ts', 'tools/test/drills.test.ts'], {}],
+            ]
         : []),
-      ...(wanted('core') ? [['core', pure, {}]] : []),
-      ...(wanted('web') ? [['web', ['web/test/**/*.test.ts'], {}]] : []),
-      ...(wanted('e2e') ? browserTests(join(scratch, 'demo.sql')) : []),
+      ...(wanted('core') ? [['core', filesOf('core', files, pure), {}]] : []),
+      ...(wanted('web') ? [['web', filesOf('web', files, ['web/test/**/*.test.ts']), {}]] : []),
+      ...(wanted('e2e')
+        ? browserTests(join(scratch, 'demo.sql')).filter((run) => files.length === 0 || files.includes(String(run[1])))
+        : []),
     ],
     scratch,
   );

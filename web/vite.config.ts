@@ -31,5 +31,6 @@ export default defineConfig({
     }),
   ],
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
-  server: { proxy: { '/api': 'http://127.0.0.1:4680' } },
+  // The server asks that what is sent comes from where it is sent to: the name of the page goes along.
+  server: { proxy: { '/api': { target: process.env['DAUER_SERVER'] ?? 'http://127.0.0.1:4680', changeOrigin: false } } },
 });

@@ -14,8 +14,7 @@ const RENEW_DAYS = 30;
 function lanAddresses() {
   return Object.values(networkInterfaces())
     .flat()
-    .filter((i) => i && !i.internal && (i.family === 'IPv4' || !i.address.startsWith('fe80')))
-    .map((i) => i.address);
+    .flatMap((i) => (i && !i.internal && (i.family === 'IPv4' || !i.address.startsWith('fe80')) ? [i.address] : []));
 }
 
 /** Every name and address that the certificate has to hold. `DAUER_LAN_NAME` adds one. */

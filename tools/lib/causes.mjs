@@ -2,14 +2,15 @@ import { inShop } from './browser.mjs';
 
 /** In the page: from the tap on an answer to the causes drawn anew, and the gaps between the frames meanwhile. */
 function watchCauses() {
-  window.redrawn = [];
-  window.gaps = [];
+  const page = /** @type {Window & { redrawn: number[], gaps: number[] }} */ (/** @type {unknown} */ (window));
+  page.redrawn = [];
+  page.gaps = [];
   let newest = 0;
   const drawn = () => document.querySelector('.causes ol')?.textContent ?? '';
   window.addEventListener(
     'click',
     (event) => {
-      if (!event.target.closest('.tri, .cell')) return;
+      if (!(/** @type {Element | null} */ (event.target)?.closest('.tri, .cell'))) return;
       const begun = performance.now();
       const before = drawn();
       // An answer that changes nothing that is drawn is over with the next one.
@@ -17,9 +18,9 @@ function watchCauses() {
       let last = begun;
       const look = (now) => {
         if (mine !== newest) return;
-        window.gaps.push(now - last);
+        page.gaps.push(now - last);
         last = now;
-        if (drawn() !== before) window.redrawn.push(performance.now() - begun);
+        if (drawn() !== before) page.redrawn.push(performance.now() - begun);
         else if (now - begun < 3000) requestAnimationFrame(look);
       };
       requestAnimationFrame(look);
@@ -37,7 +38,7 @@ const CODES = ['Pulses', 'Judder', 'Pulls left', 'Long stopping distance', 'Smel
  */
 export async function measureCauses({ url, cookie, jobs }) {
   return await inShop({ url, cookie }, watchCauses, async (page) => {
-    await page.goto(`${url}/jobs/${jobs.find((j) => j.vehicle.tag === 'V 076').jobId}/trace`);
+    await page.goto(`${url}/jobs/${jobs.find((j) => j.vehicle.tag === 'V 076')?.jobId}/trace`);
     await page.getByRole('radiogroup', { name: CODES[0], exact: true }).waitFor();
     await page.waitForTimeout(1000);
     for (const state of ['Seen', 'Not seen'])
@@ -47,6 +48,9 @@ export async function measureCauses({ url, cookie, jobs }) {
         await asked.getByRole('radio', { name: state, exact: true }).click();
         await page.waitForTimeout(700);
       }
-    return await page.evaluate(() => ({ redrawn: window.redrawn, gaps: window.gaps }));
+    return await page.evaluate(() => {
+      const { redrawn, gaps } = /** @type {Window & { redrawn: number[], gaps: number[] }} */ (/** @type {unknown} */ (window));
+      return { redrawn, gaps };
+    });
   });
 }

@@ -139,7 +139,7 @@ function renewPassword(home, data, bin) {
 
 /** Programs of the version that made the data: another one would not open it. */
 function programsFor(data) {
-  const major = majorOf(data);
+  const major = majorOf(data) ?? NaN;
   const versions = postgresVersions();
   if (!versions.includes(major))
     throw new Stop(

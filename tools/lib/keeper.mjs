@@ -47,7 +47,7 @@ export function keeper() {
  * started over and over.
  * @param {() => Promise<T>} work
  * @param {(error: Error, pauseMs: number) => void} told of every failure and the pause that follows
- * @param {() => boolean} given up when it says so; then null is returned
+ * @param {() => boolean} givenUp when it says so; then null is returned
  * @template T
  */
 async function untilItWorks(work, told, givenUp) {
@@ -70,7 +70,7 @@ const first = (error) => error.message.split('\n')[0];
  * started again at once, with a sentence.
  * @param {{ kept: ReturnType<typeof keeper>,
  *   cluster: { alive: () => boolean, restart: (tries: number) => Promise<void> } | null,
- *   processes: { name: string, now: { exited: () => boolean }, again: () => Promise<{ exited: () => boolean }> }[] }} what
+ *   processes: { name: string, now: { exited: () => boolean }, again: () => Promise<{ exited: () => boolean }>, saysWhenUp?: boolean }[] }} what
  */
 export async function keepUp({ kept, cluster, processes }) {
   const tell = (what) => (error, pause) =>

@@ -25,7 +25,7 @@ const place = {
 // Copies are made beside the work, never before it.
 setPriority(10);
 /** How a copy is restored beside the book: by the same means as a restore. */
-const trial = (...args) => tryRestore(...args, { emptyFolder, giveToServer, playBack, programsOf });
+const trial = (copyOf, target, connection) => tryRestore(copyOf, target, connection, { emptyFolder, giveToServer, playBack, programsOf });
 let stopped = false;
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => (stopped = true));
 

@@ -8,7 +8,8 @@ const LIFTS = Array.from({ length: 18 }, (_, i) => (i * 0.02).toFixed(2)).join('
 
 /** In the page: how long after Enter the figure stands in the picture, and in which frame. */
 function watchKeys() {
-  window.took = [];
+  const page = /** @type {Window & { took: { ms: number, frames: number }[] }} */ (/** @type {unknown} */ (window));
+  page.took = [];
   const taken = () => document.querySelectorAll('.ring [aria-label*=" mm"]').length;
   window.addEventListener(
     'keydown',
@@ -19,7 +20,7 @@ function watchKeys() {
       let frames = 0;
       const look = () => {
         frames += 1;
-        if (taken() !== before) window.took.push({ ms: performance.now() - begun, frames });
+        if (taken() !== before) page.took.push({ ms: performance.now() - begun, frames });
         else if (frames < 60) requestAnimationFrame(look);
       };
       requestAnimationFrame(look);
@@ -39,10 +40,12 @@ function watchFrames() {
     if (on) requestAnimationFrame(look);
   };
   requestAnimationFrame(look);
-  window.framesUntilNow = () => {
-    on = false;
-    return gaps.slice(1);
-  };
+  Object.assign(window, {
+    framesUntilNow: () => {
+      on = false;
+      return gaps.slice(1);
+    },
+  });
 }
 
 /**
@@ -55,7 +58,8 @@ export async function measureKeys({ url, cookie, jobs }) {
   return await inShop({ url, cookie }, watchKeys, async (page) => {
     const open = async (kind, tab) => {
       const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === kind));
-      const slot = job.layout.slots.find((s) => s.kind === kind);
+      const slot = job?.layout.slots.find((s) => s.kind === kind);
+      if (!job || !slot) throw new Error(`no job has a ${kind}`);
       await page.goto(`${url}/jobs/${job.jobId}/gauge?pick=${slot.id}`);
       await page.locator('[data-capture]').waitFor();
       const found = page.getByRole('tab', { name: new RegExp(`^${tab}`) });
@@ -73,7 +77,9 @@ export async function measureKeys({ url, cookie, jobs }) {
     };
     await open('rotor', 'Thickness');
     for (let round = 0; round < ROUNDS; round += 1) await type(FIGURES);
-    const keys = await page.evaluate(() => window.took);
+    const keys = await page.evaluate(
+      () => /** @type {Window & { took: { ms: number, frames: number }[] }} */ (/** @type {unknown} */ (window)).took,
+    );
     await open('shoes', 'Centring');
     const drum = await page.getByText('The drum of this wheel is not gauged yet').count();
     if (drum > 0) return { keys, gaps: [] };
@@ -83,6 +89,11 @@ export async function measureKeys({ url, cookie, jobs }) {
     await page.evaluate(watchFrames);
     await page.getByRole('button', { name: 'Find the most even setting' }).click();
     await page.getByText('settings tried').waitFor();
-    return { keys, gaps: await page.evaluate(() => window.framesUntilNow()) };
+    return {
+      keys,
+      gaps: await page.evaluate(() =>
+        /** @type {Window & { framesUntilNow: () => number[] }} */ (/** @type {unknown} */ (window)).framesUntilNow(),
+      ),
+    };
   });
 }

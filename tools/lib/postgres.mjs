@@ -19,7 +19,7 @@ export function majorOf(data) {
 
 /** Number and group of the account under which PostgreSQL runs: it refuses root. */
 export function serverAccount() {
-  if (!isRoot) return { uid: process.getuid(), gid: process.getgid() };
+  if (!isRoot) return { uid: process.getuid?.() ?? 0, gid: process.getgid?.() ?? 0 };
   const line = readFileSync('/etc/passwd', 'utf8')
     .split('\n')
     .find((l) => l.startsWith('postgres:'));
@@ -30,6 +30,7 @@ export function serverAccount() {
 
 /** Runs a short command as the account of the server. Never one that stays: runuser keeps what it is sent. */
 export function asServer(command, args, options = {}) {
+  /** @type {import('node:child_process').SpawnSyncOptionsWithStringEncoding} */
   const how = { encoding: 'utf8', cwd: '/', stdio: ['ignore', 'pipe', 'pipe'], ...options };
   return isRoot ? spawnSync('runuser', ['-u', 'postgres', '--', command, ...args], how) : spawnSync(command, args, how);
 }

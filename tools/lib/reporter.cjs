@@ -21,6 +21,6 @@ module.exports = class Reporter extends Mocha.reporters.Base {
           .join('\n  ')}\n`,
       );
     });
-    runner.on('end', () => writeFileSync(process.env.DAUER_REPORT, JSON.stringify(counts)));
+    runner.on('end', () => writeFileSync(String(process.env.DAUER_REPORT), JSON.stringify(counts)));
   }
 };

@@ -214,7 +214,7 @@ function goOn(home, from, card, copy, key) {
 
 async function main() {
   const options = optionsFrom(process.argv.slice(2));
-  const home = options.home ?? join(process.env.DAUER_FOLDER, 'shop');
+  const home = options.home ?? join(String(process.env.DAUER_FOLDER), 'shop');
   mkdirSync(dirname(home), { recursive: true });
   const lock = lockHome(home);
   if (holdsBook(home) && !options.setAside)

@@ -30,12 +30,12 @@ function sayWhich(cluster) {
 /**
  * Runs a shop until it is stopped: its folder is held, what a launcher that died has left is ended, the database opened,
  * the server started, and all of it kept up.
- * @param {{ command: string, home: string, demo?: boolean,
+ * @param {{ command: string, home: string, demo?: boolean, watched?: boolean,
  *   prepare?: (cluster: Awaited<ReturnType<typeof openCluster>>) => Promise<void> | void,
  *   ready: (what: { url: string, local: string, lan: object | null, kept: ReturnType<typeof keeper> }) => Promise<void> | void }} options
- *   home: folder of the book; prepare: before the server starts; ready: once it answers
+ *   watched: the server starts anew when its sources change, and the page is served elsewhere; home: folder of the book; prepare: before the server starts; ready: once it answers
  */
-export async function runShop({ command, home, demo = false, prepare = () => undefined, ready }) {
+export async function runShop({ command, home, demo = false, watched = false, prepare = () => undefined, ready }) {
   const port = Number(process.env.PORT ?? 4680);
   checkNode();
   const own = demo || !process.env.DATABASE_URL;
@@ -49,7 +49,7 @@ export async function runShop({ command, home, demo = false, prepare = () => und
   if (!(await portFree(port))) throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm ${command}`);
   if (own) ensurePackages();
   ensureModules();
-  ensureBuilt();
+  if (!watched) ensureBuilt();
   const authority = join(DAUER, 'authority');
   const lan = asksForLan() ? { ...ensureCertificate(authority), ...lanAddress(authority, port) } : null;
   if (lan) kept.add(keepCertificate(authority));
@@ -74,9 +74,9 @@ export async function runShop({ command, home, demo = false, prepare = () => und
     kept.add(child.stop);
     return child;
   };
-  const startOnce = () => startServer({ ...settings(), port, demo, lan, log, home: own ? home : null, onSpawn: kept.add });
+  const startOnce = () => startServer({ ...settings(), port, demo, watched, lan, log, home: own ? home : null, onSpawn: kept.add });
   const processes = await kept.starting(async () => {
-    cluster = own ? await openCluster(home, { lock }) : null;
+    cluster = own ? await openCluster(home, lock ? { lock } : {}) : null;
     if (cluster) {
       kept.add(cluster.stop);
       await prepare(cluster);

@@ -31,7 +31,11 @@ function answers(port, lan) {
   });
 }
 
-/** A child process with a way to stop it: asked first, made to after a while. */
+/**
+ * A child process with a way to stop it: asked first, made to after a while.
+ * @param {readonly string[]} args
+ * @param {{ env?: Record<string, string | undefined>, log?: { write: (text: unknown) => void } | null, home?: string | null, name?: string }} options
+ */
 export function childOf(args, { env = {}, log = null, home = null, name = 'server' } = {}) {
   const child = spawn(process.execPath, args, {
     cwd: ROOT,
@@ -74,7 +78,7 @@ export function childOf(args, { env = {}, log = null, home = null, name = 'serve
 
 /**
  * Starts one server process and waits until it answers.
- * @param {{ databaseUrl: string, port: number, demo?: boolean, home?: string | null, env?: Record<string, string>,
+ * @param {{ databaseUrl: string, port: number, demo?: boolean, watched?: boolean, home?: string | null, env?: Record<string, string>,
  *   lan?: { cert: string, key: string, authority: string, url: string } | null,
  *   log?: { write: (text: unknown) => void } | null,
  *   onSpawn?: (stop: () => Promise<void>) => void }} options
@@ -84,6 +88,7 @@ export async function startServer({
   databaseUrl,
   port,
   demo = false,
+  watched = false,
   lan = null,
   home = null,
   log = null,
@@ -92,7 +97,9 @@ export async function startServer({
 }) {
   if (!(await portFree(port)))
     throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm run ${demo ? 'demo' : 'start'}`);
-  const own = childOf(['--import', 'tsx', join(ROOT, 'server/src/main.ts')], {
+  const main = join(ROOT, 'server/src/main.ts');
+  const watching = [join(ROOT, 'node_modules/tsx/dist/cli.mjs'), 'watch', '--clear-screen=false', main];
+  const own = childOf(watched ? watching : ['--import', 'tsx', main], {
     home,
     log,
     env: {
