@@ -1,6 +1,6 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
 export { fileAsOf } from './asOf.ts';
-export { openHistory } from './jobHistory.ts';
+export { type JobHistory, openHistory } from './jobHistory.ts';
 export { closedClear, fluidState, fluidVerdict } from './due.ts';
 export { lateEvents, writtenUpLater } from './late.ts';
 export { moved, movedTwice } from './moved.ts';

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { cautionsAt, type CautionStep } from '@dauer/core/catalogue';
 import { computed } from 'vue';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 import { useSession } from '../app/session.ts';
 
 /** Cautions at the step they belong to. The critical ones wait for a name, once a job; `ready` says whether they have it. */
 const props = withDefaults(defineProps<{ steps: readonly CautionStep[]; show?: 'both' | 'open' | 'quiet' }>(), { show: 'both' });
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
-const acks = computed(() => (job.state ? job.state.history.active(job.state.records.cautionAcks) : []));
+const acks = computed(() => job.state.history.active(job.state.records.cautionAcks));
 const list = computed(() => cautionsAt(...props.steps));
 const open = computed(() => list.value.filter((c) => c.critical && !acks.value.some((a) => a.caution === c.id)));
 const quiet = computed(() => list.value.filter((c) => !open.value.includes(c)));
@@ -24,7 +24,7 @@ const any = computed(() => (props.show !== 'quiet' && open.value.length > 0) || 
         {{ c.text }}
       </p>
       <button
-        v-if="session.may('technician') && !job.state?.released"
+        v-if="session.may('technician') && !job.state.released"
         class="act slim"
         type="button"
         @click="job.add('cautionAcks', { caution: c.id })"

@@ -9,7 +9,7 @@ import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
 import { call, sentenceOf } from '../app/client.ts';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 import PictureRow from './PictureRow.vue';
 import PutIns from './PutIns.vue';
 import { useSession } from '../app/session.ts';
@@ -17,7 +17,7 @@ import { dayText } from '../fittings/dates.ts';
 
 /** The picked component: what it is, which tag it carries, where it is, its verdict, and its neighbours at the corner. */
 const emit = defineEmits<{ pick: [slotId: string] }>();
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 const c = computed(() => job.component);
 const binding = ref(false);
@@ -37,14 +37,14 @@ const cells = computed<Slot[]>(() => {
   if (!corner || !job.state) return [];
   return job.state.records.layout.slots.filter((s) => s.corner === corner && KIND_FACTS[s.kind].article);
 });
-const place = computed(() => job.state?.context.proofStatus.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
+const place = computed(() => job.state.context.proofStatus.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
 const writable = computed(() => job.writable);
 const article = computed(() => c.value !== null && KIND_FACTS[c.value.slot.kind].article);
 /** A control can be pressed, what holds fluid can be opened: both are played on the map. */
 const playable = computed<'press' | 'open' | null>(() => {
   const s = job.state;
   const slot = c.value?.slot;
-  if (!s || !slot || s.released) return null;
+  if (!slot || s.released) return null;
   if (controlsOf(s.records.layout).some((x) => x.slotId === slot.id)) return 'press';
   return slot.circuits.length > 0 ? 'open' : null;
 });
@@ -55,13 +55,13 @@ function playIt(): void {
 /** When it was last open: a clock of its own, whatever the fluid looks like. */
 const opened = computed(() => {
   const s = job.state;
-  if (!s || !c.value || !article.value || !KIND_FACTS[c.value.slot.kind].hydraulic || c.value.slot.kind === 'hose') return '';
+  if (!c.value || !article.value || !KIND_FACTS[c.value.slot.kind].hydraulic || c.value.slot.kind === 'hose') return '';
   const at = lastOpen(s.history, c.value);
   if (at) return `Last open ${dayText(at)}`;
   const years = openDue(s.history, c.value, job.today);
   return years === null ? NEVER_OPEN : openDueWords(years);
 });
-const verdictOf = (id: string) => job.state?.components.find((x) => x.slot.id === id)?.verdict ?? null;
+const verdictOf = (id: string) => job.state.components.find((x) => x.slot.id === id)?.verdict ?? null;
 const what = computed(() => {
   const s = c.value?.slot;
   if (!s) return '';
@@ -96,9 +96,7 @@ const stamped = computed(() => {
 /** Work done at this place before the shop kept records. */
 const before = computed(() => {
   const s = job.state;
-  return s
-    ? s.history.active(s.records.earlierWork).flatMap((e) => (e.slotId === c.value?.slot.id ? [earlierText(s.records.layout, e)] : []))
-    : [];
+  return s.history.active(s.records.earlierWork).flatMap((e) => (e.slotId === c.value?.slot.id ? [earlierText(s.records.layout, e)] : []));
 });
 const life = computed(() => {
   if (!c.value?.part || !job.state) return '';

@@ -2,14 +2,14 @@
 import { itemLock } from '@dauer/core/job';
 import { STILL_FREE } from '@dauer/core/wording';
 import { computed } from 'vue';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 
 /** What must not be pressed now, which unit makes it so, and whether a lead may pass it. */
-const job = useJob();
+const job = useOpenJob();
 const ITEM = { pedal: 'pedal_hold', parking: 'parking', clutch: '' } as const;
 const locks = computed(() => {
   const s = job.state;
-  if (!s || s.released) return [];
+  if (s.released) return [];
   return s.context.proofStatus.locks.map((l) => {
     const passed = l.passable && itemLock(s, ITEM[l.control.kind]) === null;
     const who = passed

@@ -4,7 +4,7 @@ import type { Picture, PictureOf } from '@dauer/core/ledger';
 import { DomainError } from '@dauer/core/quantity';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 import { useOutbox } from './outbox.ts';
 import { imageUrl, prepareImage } from './pictures.ts';
 import RedactDialog from './RedactDialog.vue';
@@ -12,7 +12,7 @@ import { useSession } from '../app/session.ts';
 
 /** Pictures of one thing in a row, and the way to take another. */
 const props = defineProps<{ of: PictureOf; slotId?: string | null; findingId?: string | null; label?: string }>();
-const job = useJob();
+const job = useOpenJob();
 const outbox = useOutbox();
 const session = useSession();
 const problem = ref('');
@@ -22,7 +22,6 @@ const redacting = ref<Picture | null>(null);
 const broken = ref(new Set<string>());
 const pictures = computed(() => {
   const s = job.state;
-  if (!s) return [];
   const all = s.history
     .active(s.records.pictures)
     .filter((p) =>
@@ -41,7 +40,7 @@ function source(p: Picture, thumb: boolean): string {
 }
 onBeforeUnmount(() => urls.forEach((u) => URL.revokeObjectURL(u)));
 const nameOf = (p: Picture): string => {
-  const slot = job.state ? slotById(job.state.records.layout, p.slotId ?? '') : undefined;
+  const slot = slotById(job.state.records.layout, p.slotId ?? '');
   const what = {
     vehicle: 'The vehicle',
     came_with: 'What came with it',

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { placeName, slotById } from '@dauer/core/layout';
 import { computed } from 'vue';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 
 /** What a press or an opening would do, in words, beside the map that plays it. */
-const job = useJob();
+const job = useOpenJob();
 const SHOWN = 6;
 const BAD = ['comes_out', 'leaks', 'spoils'];
 /** Where something moves that must not, only that is told. */

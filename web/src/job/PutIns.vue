@@ -3,11 +3,11 @@ import type { PutIn, PutInKind } from '@dauer/core/ledger';
 import { CLAMP_HOURS, type PlaceState } from '@dauer/core/readiness';
 import { PUT_IN_NAME } from '@dauer/core/wording';
 import { dayText, timeText } from '../fittings/dates.ts';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 
 /** What was put in at a place and must come out: in by two taps, out by one. */
 defineProps<{ place: PlaceState; writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 /** Whether the kinds are offered: the first of the two taps is beside the place. */
 const choosing = defineModel<boolean>('choosing', { required: true });
 const KINDS = Object.entries(PUT_IN_NAME) as [PutInKind, string][];

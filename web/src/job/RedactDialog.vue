@@ -2,18 +2,18 @@
 import { ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../app/client.ts';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 
 /** A text is blacked out for good: the original goes, a name and a reason stay. */
 const props = defineProps<{ corrects: string; field: string; text: string; line?: string }>();
 const emit = defineEmits<{ close: [] }>();
-const job = useJob();
+const job = useOpenJob();
 const reason = ref('');
 const old = ref(false);
 const problem = ref('');
 const id = v7();
 async function blackOut(): Promise<void> {
-  const jobId = job.records?.job.id;
+  const jobId = job.records.job.id;
   if (!jobId) return;
   problem.value = '';
   try {
@@ -26,7 +26,7 @@ async function blackOut(): Promise<void> {
     });
     await job.refresh();
     // A sheet of an earlier form does not say what came from where: its line is picked by sight.
-    if (props.line === undefined && job.records?.release && !job.records.release.sheet.made) old.value = true;
+    if (props.line === undefined && job.records.release && !job.records.release.sheet.made) old.value = true;
     else emit('close');
   } catch (error) {
     problem.value = sentenceOf(error);
@@ -43,7 +43,7 @@ async function blackOut(): Promise<void> {
       </p>
       <div class="acts">
         <button class="act" type="button" @click="emit('close')">Not now</button>
-        <RouterLink class="act main" :to="`/jobs/${job.records?.job.id}/sheet`">To the sheet</RouterLink>
+        <RouterLink class="act main" :to="`/jobs/${job.records.job.id}/sheet`">To the sheet</RouterLink>
       </div>
     </div>
     <form v-else class="dialog col" @submit.prevent="blackOut">

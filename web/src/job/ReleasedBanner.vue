@@ -5,21 +5,20 @@ import { judgeAgain } from '@dauer/core/job';
 import { afterCareStates } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
-import { useJob } from './job.ts';
+import { useOpenJob } from './openJob.ts';
 import { useSession } from '../app/session.ts';
 
 /** A job that was handed back: everything stands as it was then; today's book may be held against it, and writes nothing. */
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 function unvoid(): void {
-  const v = job.records?.voids.findLast((x) => x.jobId === job.records?.job.id);
+  const v = job.records.voids.findLast((x) => x.jobId === job.records.job.id);
   if (v) job.takeBack(v.id);
 }
-const release = computed(() => job.records?.release ?? null);
+const release = computed(() => job.records.release ?? null);
 const rejudging = ref(false);
 const careText = computed(() => {
   const s = job.state;
-  if (!s || !job.records) return '';
   const late = lateEvents(job.records).filter((l) => !l.answered).length;
   if (late > 0) return `${late} came in late`;
   const open = afterCareStates(s).filter((a) => a.answer === 'open' || a.answer === 'failed').length;
@@ -29,8 +28,8 @@ const otherwise = computed(() => (rejudging.value && job.records ? judgeAgain(jo
 </script>
 
 <template>
-  <p v-if="job.state?.voided" class="problem closed">
-    Voided: booked twice. Nothing told here counts. {{ job.records?.voids.find((v) => v.jobId === job.records?.job.id)?.reason }}
+  <p v-if="job.state.voided" class="problem closed">
+    Voided: booked twice. Nothing told here counts. {{ job.records.voids.find((v) => v.jobId === job.records.job.id)?.reason }}
     <button v-if="session.may('lead')" class="link" type="button" @click="unvoid">It counts after all</button>
   </p>
   <div v-if="release && job.records" class="problem closed no-print">

@@ -9,32 +9,28 @@ import { bleedOrder, circuitsToBleed } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BleederRow from './BleederRow.vue';
 
 /** The fluid that goes in, and what came at each bleeder: it is changed only when every bleeder is closed. */
-const job = useJob();
+const job = useOpenJob();
 const writable = computed(() => job.writable);
-const stage = computed(() => job.state?.stages.find((s) => s.stage === 'bleed') ?? null);
-const circuits = computed(() => (job.state ? circuitsToBleed(job.state.context) : []));
-const order = computed(() => (job.state ? bleedOrder(job.state.records.layout) : []));
-const allPulls = computed(() => (job.state ? job.state.history.active(job.state.records.bleedPulls) : []));
-const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state?.records.job.id));
-const here = computed(() =>
-  job.state ? job.state.history.active(job.state.records.fluidServices).filter((f) => f.jobId === job.state?.records.job.id) : [],
-);
-const services = computed(() => (job.state ? job.state.history.active(job.state.records.fluidServices) : []));
+const stage = computed(() => job.state.stages.find((s) => s.stage === 'bleed') ?? null);
+const circuits = computed(() => circuitsToBleed(job.state.context));
+const order = computed(() => bleedOrder(job.state.records.layout));
+const allPulls = computed(() => job.state.history.active(job.state.records.bleedPulls));
+const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state.records.job.id));
+const here = computed(() => job.state.history.active(job.state.records.fluidServices).filter((f) => f.jobId === job.state.records.job.id));
+const services = computed(() => job.state.history.active(job.state.records.fluidServices));
 const newest = computed(() => services.value.at(-1));
 const due = computed(() =>
-  job.state
-    ? fluidState(
-        job.state.records.layout,
-        { services: services.value, pulls: allPulls.value, earlier: job.state.history.active(job.state.records.earlierWork) },
-        job.state.records.vehicle,
-        job.today,
-      )
-    : null,
+  fluidState(
+    job.state.records.layout,
+    { services: services.value, pulls: allPulls.value, earlier: job.state.history.active(job.state.records.earlierWork) },
+    job.state.records.vehicle,
+    job.today,
+  ),
 );
 const dueText = computed(() => {
   if (!due.value) return '';
@@ -46,9 +42,9 @@ const dueText = computed(() => {
   ];
   return `${rest.join('; ').replace(/^./, (c) => c.toUpperCase())}.`;
 });
-const waits = computed(() => (job.state?.obligations ?? []).find((o) => o.stage === 'bleed' && o.state === 'waiting')?.why ?? null);
-const doneCount = computed(() => (job.state?.obligations ?? []).filter((o) => isDuty(o, 'bleed') && o.state === 'closed').length);
-const owedCount = computed(() => (job.state?.obligations ?? []).filter((o) => isDuty(o, 'bleed')).length);
+const waits = computed(() => job.state.obligations.find((o) => o.stage === 'bleed' && o.state === 'waiting')?.why ?? null);
+const doneCount = computed(() => job.state.obligations.filter((o) => isDuty(o, 'bleed') && o.state === 'closed').length);
+const owedCount = computed(() => job.state.obligations.filter((o) => isDuty(o, 'bleed')).length);
 const product = ref('');
 const kind = ref<FluidClass>('4');
 const batch = ref('');

@@ -7,19 +7,19 @@ import { DomainError, fixed, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { type BleedStep, PRESSING } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** One bleeder: volume, colour, air, and whether it was closed. */
 const props = defineProps<{ n: number; step: BleedStep; name: string; owed: boolean; pulls: readonly BleedPull[]; writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const open = ref(false);
 const volume = ref('');
 const colour = ref<BleedPull['colour']>('clear');
 const air = ref<BleedPull['air']>('none');
 const closed = ref<'closed' | 'open'>('closed');
 /** What presses the whole control is not offered while anything on it is open. */
-const lock = computed(() => (job.state ? placeLock(job.state, props.step.bleeder.id) : null));
+const lock = computed(() => placeLock(job.state, props.step.bleeder.id));
 const methods = computed(() =>
   (Object.entries(METHOD_NAME) as [BleedMethod, string][]).map(([value, label]) => ({
     value,
@@ -30,7 +30,7 @@ const methods = computed(() =>
 const method = ref<BleedMethod>('vacuum');
 const problem = ref('');
 const last = computed(() => props.pulls.at(-1) ?? null);
-const wrong = computed(() => whyNotGood(job.state?.context.proofStatus.pull(props.step.bleeder.id) ?? null));
+const wrong = computed(() => whyNotGood(job.state.context.proofStatus.pull(props.step.bleeder.id) ?? null));
 const good = computed(() => closedClear(props.pulls.at(-1)) && wrong.value === null);
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {

@@ -6,7 +6,7 @@ import { type Corner, CORNER_NAME, cornersOf, placeName, slotById } from '@dauer
 import type { Job } from '@dauer/core/ledger';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import PictureRow from '../../job/PictureRow.vue';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
@@ -24,10 +24,10 @@ import { FINISHES, FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
 import DayField from '../../fittings/DayField.vue';
 
 /** What was said and seen at the desk: complaint, wish, scope, promise, distance, and the layout as a list. */
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 const writable = computed(() => job.writable);
-const file = computed(() => job.state?.records ?? null);
+const file = computed(() => job.state.records ?? null);
 type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown' | 'finish'> & {
   authorised: string;
   scopeIn: string[];
@@ -212,7 +212,7 @@ async function showOwner(): Promise<void> {
     </section>
     <LayoutSection v-if="job.state" :state="job.state" :writable="writable" />
     <LimitsSection />
-    <RecordSection v-if="session.may('lead') && !job.state?.voided" />
+    <RecordSection v-if="session.may('lead') && !job.state.voided" />
     <section v-if="file.pastJobs.length > 0">
       <h2 class="line">Earlier jobs here</h2>
       <ul>

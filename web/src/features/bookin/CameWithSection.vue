@@ -3,14 +3,14 @@ import { placeName, slotById } from '@dauer/core/layout';
 import type { CameWith } from '@dauer/core/ledger';
 import { compareCameWith } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import PictureRow from '../../job/PictureRow.vue';
 
 /** Parts that came with it, laid out and held against what the layout needs: what is there, what is missing, what does not fit. */
 defineProps<{ writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const FITS = { fits: 'Fits', does_not_fit: 'Does not fit', not_tried: 'Not tried' } as const;
-const state = computed(() => (job.state ? compareCameWith(job.state.history) : null));
+const state = computed(() => compareCameWith(job.state.history));
 const blank = () => ({
   name: '',
   slotId: null as string | null,
@@ -22,10 +22,10 @@ const blank = () => ({
 const f = ref(blank());
 const open = ref(false);
 const places = computed(() =>
-  (job.state?.records.layout.slots ?? []).filter((s) => s.kind !== 'piston').map((s) => ({ value: s.id, title: placeName(s) })),
+  job.state.records.layout.slots.filter((s) => s.kind !== 'piston').map((s) => ({ value: s.id, title: placeName(s) })),
 );
 const placeOf = (id: string | null): string => {
-  const slot = job.state ? slotById(job.state.records.layout, id ?? '') : undefined;
+  const slot = slotById(job.state.records.layout, id ?? '');
   return slot ? placeName(slot).toLowerCase() : 'no place named';
 };
 const count = computed(() => Number(f.value.count));
@@ -33,7 +33,7 @@ const countFault = computed(() =>
   Number.isInteger(count.value) && count.value >= 1 && count.value <= 999 ? '' : 'A whole number from 1.',
 );
 function layOut(): void {
-  const slot = job.state ? slotById(job.state.records.layout, f.value.slotId ?? '') : undefined;
+  const slot = slotById(job.state.records.layout, f.value.slotId ?? '');
   job.add('cameWith', {
     name: f.value.name.trim(),
     kind: slot?.kind ?? null,

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { convert, DomainError, groupThousands, readTold } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** The distance counter, read by read: wear rates need it. */
 defineProps<{ writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const typed = ref('');
 const problem = ref('');
-const unit = computed(() => (job.state?.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
-const counters = computed(() => (job.state ? [...job.state.history.active(job.state.records.counters)].reverse() : []));
+const unit = computed(() => (job.state.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
+const counters = computed(() => [...job.state.history.active(job.state.records.counters)].reverse());
 function read(): void {
   try {
     readTold('counter', typed.value, unit.value);
@@ -35,7 +35,7 @@ function read(): void {
       <li v-for="c in counters" :key="c.id">
         <span class="fig">{{ groupThousands(convert(c.km, 'distance_run', unit)) }} {{ unit }}</span>
         <span class="second small">{{ dayText(c.happenedAt) }}, {{ job.who(c.authorId) }}</span>
-        <button v-if="writable && c.jobId === job.state?.records.job.id" class="link small" type="button" @click="job.takeBack(c.id)">
+        <button v-if="writable && c.jobId === job.state.records.job.id" class="link small" type="button" @click="job.takeBack(c.id)">
           Take back
         </button>
       </li>

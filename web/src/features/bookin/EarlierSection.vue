@@ -4,12 +4,12 @@ import { placeName } from '@dauer/core/layout';
 import type { EarlierWhat, KnownFrom } from '@dauer/core/ledger';
 import { convert, groupThousands, parsePartialDate, readTold, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import PictureRow from '../../job/PictureRow.vue';
 
 /** Work of before these records, from cards and invoices, each with as much of its date as is known. */
 defineProps<{ writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const open = ref(false);
 const blank = () => ({
   what: 'fluid_changed' as EarlierWhat,
@@ -22,12 +22,12 @@ const blank = () => ({
 });
 const f = ref(blank());
 const fault = ref<Record<string, string>>({});
-const unit = computed(() => (job.state?.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
+const unit = computed(() => (job.state.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
 const rows = computed(() =>
-  job.state ? [...job.state.history.active(job.state.records.earlierWork)].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0)) : [],
+  [...job.state.history.active(job.state.records.earlierWork)].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : 0)),
 );
 const items = (o: Readonly<Record<string, string>>) => Object.entries(o).map(([value, title]) => ({ value, title }));
-const places = computed(() => (job.state?.records.layout.slots ?? []).map((s) => ({ value: s.id, title: placeName(s) })));
+const places = computed(() => job.state.records.layout.slots.map((s) => ({ value: s.id, title: placeName(s) })));
 function tell(): void {
   const date = toResult(() => parsePartialDate(f.value.on));
   const run = f.value.km.trim() === '' ? null : toResult(() => readTold('counter', f.value.km, unit.value).canonical);
@@ -44,9 +44,9 @@ function tell(): void {
     <h2 class="line">Earlier work</h2>
     <ul>
       <li v-for="e in rows" :key="e.id">
-        <span>{{ job.state ? earlierText(job.state.records.layout, e) : '' }}</span>
+        <span>{{ earlierText(job.state.records.layout, e) }}</span>
         <span v-if="e.km !== null" class="second fig">{{ groupThousands(convert(e.km, 'distance_run', unit)) }} {{ unit }}</span>
-        <button v-if="writable && e.jobId === job.state?.records.job.id" class="link small" type="button" @click="job.takeBack(e.id)">
+        <button v-if="writable && e.jobId === job.state.records.job.id" class="link small" type="button" @click="job.takeBack(e.id)">
           Take back
         </button>
       </li>

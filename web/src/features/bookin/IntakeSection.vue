@@ -4,14 +4,12 @@ import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { IntakeState } from '@dauer/core/ledger';
 import { FORETELLS, type IntakeRow, intakeRows, STATES_OF } from '@dauer/core/stages';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** Fasteners foretell the bill: unions, bleeders, hoses, screws, adjusters and springs are tried before anything is ordered. */
 defineProps<{ writable: boolean }>();
-const job = useJob();
-const rows = computed(() =>
-  job.state ? intakeRows(job.state.records.layout, job.state.history.active(job.state.records.intakeLooks)) : [],
-);
+const job = useOpenJob();
+const rows = computed(() => intakeRows(job.state.records.layout, job.state.history.active(job.state.records.intakeLooks)));
 const left = computed(() => rows.value.filter((r) => r.look === null).length);
 const bad = computed(() => rows.value.filter((r) => r.look && FORETELLS.includes(r.look.state)));
 const groups = computed(() => {

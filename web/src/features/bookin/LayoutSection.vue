@@ -4,14 +4,14 @@ import { figure } from '@dauer/core/quantity';
 import type { JobState } from '@dauer/core/job';
 import { placeName, styleName } from '@dauer/core/layout';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import { standaloneSvg } from '../../fittings/map/exportSvg.ts';
 import { saveText } from '../../fittings/saveText.ts';
 
 /** The layout as a list, its way into the editor, and what was changed of it. */
 const props = defineProps<{ state: JobState; writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const layout = computed(() => props.state.records.layout);
 const revisions = computed(() => props.state.records.layoutRevisions.filter((r) => r.revision !== 'first').reverse());
 function saveDrawing(): void {

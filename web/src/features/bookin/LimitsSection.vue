@@ -2,14 +2,14 @@
 import { limitsNeeded, type NeededLimit } from '@dauer/core/views';
 import { computed } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** What this vehicle's figures are held against: which limit applies and why, and what is still missing. */
-const job = useJob();
-const rows = computed(() => (job.state ? limitsNeeded(job.state) : []));
+const job = useOpenJob();
+const rows = computed(() => limitsNeeded(job.state));
 /** The way to the book, with what is to be entered filled in. */
 function enter(r: NeededLimit, scope: 'type' | 'vehicle'): RouteLocationRaw {
-  const v = job.state?.records.vehicle;
+  const v = job.state.records.vehicle;
   const about = { enter: '1', scope, characteristic: r.characteristic, axle: r.axle ?? '' };
   const whose =
     scope === 'type' ? { make: v?.make ?? '', model: v?.model ?? '' } : { appliesTo: v?.id ?? '', label: `${v?.tag ?? ''} alone` };

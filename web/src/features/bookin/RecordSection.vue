@@ -3,12 +3,12 @@ import { type FreeText, freeTexts } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import RedactDialog from '../../job/RedactDialog.vue';
 import { dayText } from '../../fittings/dates.ts';
 
 /** What a lead may do to a job's own record: void it, black out what was said at the desk, blank the owner. */
-const job = useJob();
+const job = useOpenJob();
 const asking = ref<'void' | 'owner' | null>(null);
 const reason = ref('');
 const problem = ref('');
@@ -16,11 +16,11 @@ const done = ref('');
 const black = ref<FreeText | null>(null);
 /** Everything that somebody typed in this job, to be blacked out where it has to go. */
 const listed = ref(false);
-const texts = computed(() => (job.records ? freeTexts(job.records) : []));
+const texts = computed(() => freeTexts(job.records));
 const voidId = v7();
 async function go(): Promise<void> {
   const file = job.records;
-  if (!file || !asking.value) return;
+  if (!asking.value) return;
   problem.value = '';
   try {
     if (asking.value === 'void') {
@@ -46,8 +46,8 @@ async function go(): Promise<void> {
       <button class="act slim" type="button" :aria-expanded="listed" @click="listed = !listed">
         {{ listed ? 'Put the texts away' : `Black out a text (${texts.length})` }}
       </button>
-      <button v-if="job.records?.vehicle.ownerId" class="act slim" type="button" @click="asking = 'owner'">Blank the owner</button>
-      <button v-if="!job.state?.released" class="act slim" type="button" @click="asking = 'void'">Void this job</button>
+      <button v-if="job.records.vehicle.ownerId" class="act slim" type="button" @click="asking = 'owner'">Blank the owner</button>
+      <button v-if="!job.state.released" class="act slim" type="button" @click="asking = 'void'">Void this job</button>
     </p>
     <ul v-if="listed" class="texts">
       <li v-for="t in texts" :key="`${t.corrects} ${t.field}`">

@@ -3,14 +3,14 @@ import { figure } from '@dauer/core/quantity';
 import type { Vehicle } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import StaleConflict from '../../fittings/StaleConflict.vue';
 import { draftOf, faultsOf, type VehicleDraft, vehicleOf } from './vehicleDraft.ts';
 import VehicleFields from './VehicleFields.vue';
 
 /** What is known of the vehicle itself, and its change; a stale one shows both. */
 const props = defineProps<{ vehicle: Vehicle; writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const draft = ref<VehicleDraft | null>(null);
 const version = ref(0);
 const theirs = ref<Vehicle | null>(null);

@@ -6,18 +6,18 @@ import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
 import { intakeRows, needsDecision, optionsOf } from '@dauer/core/stages';
 import { proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import DecisionRow from './DecisionRow.vue';
 
 /** Per part: what is done with it. What a reading rules out cannot be chosen, and says by which. */
-const job = useJob();
+const job = useOpenJob();
 const writable = computed(() => job.writable);
 const due = computed(() =>
-  (job.state?.components ?? []).filter(
+  job.state.components.filter(
     (c) =>
       KIND_FACTS[c.slot.kind].article &&
       c.inScope &&
-      (needsDecision(c, job.state?.records.job.kind ?? 'overhaul') || c.decision !== null || c.verdict === 'past'),
+      (needsDecision(c, job.state.records.job.kind ?? 'overhaul') || c.decision !== null || c.verdict === 'past'),
   ),
 );
 const GROUPS = [
@@ -35,7 +35,7 @@ const groups = computed(() =>
 );
 /** Undecided, or decided for something that a reading has ruled out since. */
 const open = computed(() => {
-  const owed = new Set((job.state?.obligations ?? []).filter((o) => o.stage === 'decide' && o.state === 'open').map((o) => o.slotId));
+  const owed = new Set(job.state.obligations.filter((o) => o.stage === 'decide' && o.state === 'open').map((o) => o.slotId));
   return due.value.filter((c) => c.decision === null || owed.has(c.slot.id));
 });
 const sound = computed(() => open.value.filter((c) => c.verdict === 'holds' || c.verdict === 'watch'));
@@ -56,7 +56,7 @@ function useAllThatHold(): void {
 /** The costly order is the second one: what nobody has looked at yet. */
 const unlooked = computed(() => {
   const s = job.state;
-  if (!s || s.released || s.records.job.kind === 'fluid' || s.records.job.kind === 'inspection') return '';
+  if (s.released || s.records.job.kind === 'fluid' || s.records.job.kind === 'inspection') return '';
   const rows = intakeRows(s.records.layout, s.history.active(s.records.intakeLooks)).filter((r) => r.look === null);
   const corners = [...new Set(rows.map((r) => r.corner))];
   return corners
@@ -69,8 +69,8 @@ const unlooked = computed(() => {
     )
     .join('. ');
 });
-const proposals = computed(() => (job.state ? proposalsOf(job.state) : new Map()));
-const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.state.records.layout, job.state.components, c) : null);
+const proposals = computed(() => proposalsOf(job.state));
+const differs = (c: Component): string | null => sidesDiffer(job.state.records.layout, job.state.components, c);
 </script>
 
 <template>
@@ -97,8 +97,8 @@ const differs = (c: Component): string | null => (job.state ? sidesDiffer(job.st
       :warning="differs(c)"
       :proposal="proposals.get(c.slot.id) ?? null"
       :picked="job.picked === c.slot.id"
-      :distance-unit="job.records?.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
-      :people="job.records?.people ?? []"
+      :distance-unit="job.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
+      :people="job.records.people ?? []"
       @pick="job.picked = c.slot.id"
       @decide="(o, r, until) => decide(c, o, r, until)"
     />

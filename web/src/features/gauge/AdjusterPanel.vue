@@ -3,16 +3,16 @@ import { adjusterMissingWords, adjusterWords } from '@dauer/core/wording';
 import { adjusterFacts, adjusterTravel, type Component } from '@dauer/core/judging';
 import { toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** What the adjuster has left, once drum, linings, link and cam all draw on it. */
 const props = defineProps<{ component: Component }>();
-const job = useJob();
+const job = useOpenJob();
 const hinged = ref<'hinged' | 'floating'>(
   props.component.slot.style === 'floating' || props.component.slot.style === 'duo_servo' ? 'floating' : 'hinged',
 );
-const facts = computed(() => (job.history ? adjusterFacts(job.history, props.component.slot) : null));
+const facts = computed(() => adjusterFacts(job.history, props.component.slot));
 const result = computed(() => {
   const f = facts.value;
   if (!f || f.drum === null || f.travel === null) return null;

@@ -5,15 +5,14 @@ import type { Component } from '@dauer/core/judging';
 import { shoeArc } from '@dauer/core/metrology';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** How each lining meets its drum: crown first, or heel and toe. */
 const props = defineProps<{ component: Component }>();
-const job = useJob();
+const job = useOpenJob();
 const half = ref('55');
 const values = computed(() => {
   const s = job.state;
-  if (!s) return null;
   const events = s.history.active(s.records.partEvents);
   const drum = s.records.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
   const taken = (slotId: string, id: 'shoe_arc' | 'drum_diameter') => {

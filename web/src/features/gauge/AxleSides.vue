@@ -7,14 +7,14 @@ import { placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 
 /** Left and right of an axle, side by side, and what each figure was at former visits: they are always judged together. */
 const props = defineProps<{ measurement: MeasurementId; phase: Phase; slotId: string; otherId: string }>();
 const emit = defineEmits<{ pick: [slotId: string] }>();
-const job = useJob();
-const at = (id: string): Component | null => job.state?.components.find((c) => c.slot.id === id) ?? null;
+const job = useOpenJob();
+const at = (id: string): Component | null => job.state.components.find((c) => c.slot.id === id) ?? null;
 const sides = computed(() =>
   [at(props.slotId), at(props.otherId)]
     .filter((c): c is Component => c !== null)
@@ -37,7 +37,7 @@ const asking = ref(false);
 /** The moves that would put the figures of this job on the other side. */
 const swap = computed(() => {
   const [a, b] = sides.value;
-  return job.history && a && b ? swapSides(job.history, a.slot.id, b.slot.id, props.measurement, props.phase) : [];
+  return a && b ? swapSides(job.history, a.slot.id, b.slot.id, props.measurement, props.phase) : [];
 });
 function swapNow(): void {
   for (const m of swap.value) job.add('setMoves', { ...m, corrects: m.setId });
@@ -45,7 +45,6 @@ function swapNow(): void {
 }
 const former = (c: Component, id: string) => {
   const { history } = job;
-  if (!history) return [];
   return history.sets
     .filter((s) => s.partId === c.part?.id && s.jobId !== history.records.job.id && s.measurement === props.measurement)
     .flatMap((s) => {

@@ -2,7 +2,7 @@
 import { type MeasurementId, MEASUREMENTS } from '@dauer/core/catalogue';
 import type { Component, Judged } from '@dauer/core/judging';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { BENCHES } from './benches/benches.ts';
 import { type Drawn, drawingOf } from './drawings.ts';
 import type { Field } from './useBenchFigures.ts';
@@ -18,7 +18,7 @@ const props = defineProps<{
   clearance: Drawn['clearance'];
 }>();
 const emit = defineEmits<{ go: [id: MeasurementId, index: number] }>();
-const job = useJob();
+const job = useOpenJob();
 const drawn = computed(() =>
   drawingOf(BENCHES[props.measurement], { ...props, measurement: MEASUREMENTS[props.measurement], history: job.history }),
 );

@@ -2,16 +2,16 @@
 import { contradictionWords } from '@dauer/core/wording';
 import type { Judged } from '@dauer/core/judging';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 
 /** A safety figure near its limit is measured again by somebody who has not seen the first. */
 const props = defineProps<{ judged: readonly Judged[]; writable: boolean }>();
 const blind = defineModel<boolean>('blind', { required: true });
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 const asks = computed(() => props.judged.find((j) => j.asksSecond) ?? null);
-const first = computed(() => job.history?.sets.find((s) => s.id === asks.value?.setId) ?? null);
+const first = computed(() => job.history.sets.find((s) => s.id === asks.value?.setId) ?? null);
 const another = computed(() => first.value !== null && first.value.authorId !== session.person?.id);
 </script>
 

@@ -4,7 +4,7 @@ import { counterpart, placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { walkRound } from '@dauer/core/views';
 import { computed, nextTick, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import AxleSides from './AxleSides.vue';
 import BenchCapture from './BenchCapture.vue';
 import { BENCHES } from './benches/benches.ts';
@@ -25,7 +25,7 @@ import WorkPanels from './WorkPanels.vue';
 import './bench.css';
 
 /** The bench for one component: drawn as what is being measured, judged below, said in words beside. */
-const job = useJob();
+const job = useOpenJob();
 const component = computed(() => job.component);
 const measurements = computed(() => (component.value ? measurementsAt(component.value.slot) : []));
 const along = wanted.value?.slotId === component.value?.slot.id ? wanted.value?.measurement : undefined;
@@ -33,7 +33,7 @@ wanted.value = null;
 const owed = (component.value?.required ?? []).filter((r) => r.need === 'required');
 /** What was taken of it in this job already. */
 const begun = measurements.value.find((m) =>
-  job.history?.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.records?.job.id),
+  job.history.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.records.job.id),
 );
 const tab = ref<MeasurementId | 'eye'>(
   along ?? owed.find((r) => !r.done)?.measurement.id ?? owed[0]?.measurement.id ?? begun?.id ?? measurements.value[0]?.id ?? 'eye',

@@ -3,17 +3,17 @@ import { cutWords, takenAsNoneWords } from '@dauer/core/wording';
 import { type Component, cutOf, type Judged } from '@dauer/core/judging';
 import { counterpart } from '@dauer/core/layout';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** Whether a cut would leave enough metal: what it takes out, and where the figure would end. */
 const props = defineProps<{ component: Component; judged: readonly Judged[] }>();
-const job = useJob();
+const job = useOpenJob();
 const other = computed(() => {
-  const slot = job.history ? counterpart(job.history.records.layout, props.component.slot) : undefined;
-  const theirs = job.state?.components.find((c) => c.slot.id === slot?.id);
+  const slot = counterpart(job.history.records.layout, props.component.slot);
+  const theirs = job.state.components.find((c) => c.slot.id === slot?.id);
   return slot && theirs ? { slot, judged: theirs.judged } : null;
 });
-const cut = computed(() => (job.history ? cutOf(job.history, props.component.slot, props.judged, other.value) : null));
+const cut = computed(() => cutOf(job.history, props.component.slot, props.judged, other.value));
 </script>
 
 <template>

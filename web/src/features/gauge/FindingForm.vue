@@ -4,14 +4,14 @@ import type { Component } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import OwnFinding from './OwnFinding.vue';
 import { useFindingCatalogue } from './useFindingCatalogue.ts';
 
 /** Writes down what was seen: by its name where it has one, where on the part, how bad, and what it rules out. */
 const props = defineProps<{ component: Component }>();
-const job = useJob();
+const job = useOpenJob();
 const kind = computed(() => props.component.slot.kind);
 const { known, refetch } = useFindingCatalogue(kind);
 const entry = ref<KnownFinding | null>(null);

@@ -5,7 +5,7 @@ import { writtenUpLater } from '@dauer/core/history';
 import { type Component, FINDING_VERDICT } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import PictureRow from '../../job/PictureRow.vue';
 import RedactDialog from '../../job/RedactDialog.vue';
 import { useSession } from '../../app/session.ts';
@@ -15,7 +15,7 @@ import FindingForm from './FindingForm.vue';
 
 /** What was seen on a component, with its pictures, and the way to write down more. */
 const props = defineProps<{ component: Component }>();
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 const black = ref<Finding | null>(null);
 const writable = computed(() => job.writable && (!props.component.empty || props.component.bench !== null));
@@ -44,12 +44,12 @@ function where(f: Finding): string {
           <div class="second small">
             {{ about(f) }}
           </div>
-          <PictureRow v-if="f.jobId === job.records?.job.id" of="finding" :slot-id="f.slotId" :finding-id="f.id" label="Picture of it" />
+          <PictureRow v-if="f.jobId === job.records.job.id" of="finding" :slot-id="f.slotId" :finding-id="f.id" label="Picture of it" />
         </div>
-        <button v-if="job.writable && f.jobId === job.state?.records.job.id" class="link" type="button" @click="job.takeBack(f.id)">
+        <button v-if="job.writable && f.jobId === job.state.records.job.id" class="link" type="button" @click="job.takeBack(f.id)">
           Take back
         </button>
-        <button v-if="session.may('lead') && f.jobId === job.records?.job.id" class="link" type="button" @click="black = f">
+        <button v-if="session.may('lead') && f.jobId === job.records.job.id" class="link" type="button" @click="black = f">
           Black out
         </button>
       </li>

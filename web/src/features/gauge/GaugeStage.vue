@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { CautionStep } from '@dauer/core/catalogue';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import CautionPlates from '../../job/CautionPlates.vue';
 import ComponentBench from './ComponentBench.vue';
 import ToGauge from './ToGauge.vue';
 
-const job = useJob();
+const job = useOpenJob();
 const steps = computed<CautionStep[]>(() => (job.component?.slot.corner === null ? ['gauge_drum'] : ['strip']));
 </script>
 

@@ -4,20 +4,20 @@ import { rateWords, VERDICT_WORD } from '@dauer/core/wording';
 import type { MeasurementId } from '@dauer/core/catalogue';
 import { type Component, type Judged } from '@dauer/core/judging';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 
 /** What was taken before: of this very part wherever it sat, or at this place whichever part sat in it. */
 const props = defineProps<{ component: Component; measurement: MeasurementId; judged: readonly Judged[] }>();
-const job = useJob();
+const job = useOpenJob();
 const of = ref<'part' | 'place'>('part');
 const rows = computed(() => {
   const { part, slot } = props.component;
   const whose = of.value === 'part' && part ? { partId: part.id } : { slotId: slot.id };
   // It follows the job as a whole: the frame after a key belongs to the figures in hand.
-  return job.state ? historyOf(job.state.history, props.measurement, whose, job.today) : [];
+  return historyOf(job.state.history, props.measurement, whose, job.today);
 });
 const heads = computed(() => [...new Map(rows.value.flatMap((r) => r.figures).map((f) => [f.id, f.short])).entries()]);
 const rate = computed(() => {

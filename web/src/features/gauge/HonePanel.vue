@@ -4,12 +4,12 @@ import { type Component, honing } from '@dauer/core/judging';
 import type { BoreMaterial } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** What a cylinder's bore and its pits allow: use, a light hone, or a sleeve. */
 const props = defineProps<{ component: Component }>();
-const job = useJob();
+const job = useOpenJob();
 /** Until somebody says otherwise it is a metal that is never honed. */
 const material = ref<BoreMaterial>('aluminium');
 const METALS: readonly { value: BoreMaterial; label: string }[] = [
@@ -17,7 +17,7 @@ const METALS: readonly { value: BoreMaterial; label: string }[] = [
   { value: 'iron', label: 'Cast iron' },
   { value: 'steel', label: 'Steel' },
 ];
-const found = computed(() => (job.history ? honing(job.history, props.component.slot, material.value) : null));
+const found = computed(() => honing(job.history, props.component.slot, material.value));
 const figures = computed(() => {
   const r = found.value?.result;
   if (!r) return '';

@@ -3,7 +3,7 @@ import { meaningOf, nextStepWords } from '@dauer/core/wording';
 import { type Component, decisiveNextStep, type Judged, roomLeft } from '@dauer/core/judging';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import PadPatterns from './PadPatterns.vue';
 
 /** What was found, what it means, what to do next. */
@@ -14,11 +14,11 @@ const props = defineProps<{
   taken: readonly Taken[];
   pads: boolean;
 }>();
-const job = useJob();
+const job = useOpenJob();
 const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
-    decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.records?.gauges ?? [])),
+    decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.records.gauges)),
     rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),
   }),
 );

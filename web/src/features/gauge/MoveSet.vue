@@ -4,30 +4,30 @@ import { movedTwice, partIn } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** A set taken at the wrong place goes to the right one, as it was taken. */
 const props = defineProps<{ slotId: string; measurement: MeasurementId; phase: Phase }>();
-const job = useJob();
+const job = useOpenJob();
 const open = ref(false);
 const set = computed(() =>
-  job.history?.sets.findLast(
+  job.history.sets.findLast(
     (s) =>
-      s.slotId === props.slotId && s.measurement === props.measurement && s.phase === props.phase && s.jobId === job.state?.records.job.id,
+      s.slotId === props.slotId && s.measurement === props.measurement && s.phase === props.phase && s.jobId === job.state.records.job.id,
   ),
 );
 const places = computed(() =>
-  (job.state?.records.layout.slots ?? []).filter((s) => MEASUREMENTS[props.measurement].on.includes(s.kind) && s.id !== props.slotId),
+  job.state.records.layout.slots.filter((s) => MEASUREMENTS[props.measurement].on.includes(s.kind) && s.id !== props.slotId),
 );
 /** Two people said where it was taken without knowing of each other: each place that was named, to choose from. */
 const named = computed(() => {
-  const twice = movedTwice(job.history?.active(job.history.records.setMoves) ?? []).find((m) => m.setId === set.value?.id);
+  const twice = movedTwice(job.history.active(job.history.records.setMoves) ?? []).find((m) => m.setId === set.value?.id);
   const ids = twice ? [twice.now.slotId, ...twice.against.map((m) => m.slotId)] : [];
-  return (job.state?.records.layout.slots ?? []).filter((s) => ids.includes(s.id));
+  return job.state.records.layout.slots.filter((s) => ids.includes(s.id));
 });
 function move(slotId: string): void {
   const s = job.state;
-  if (!s || !set.value) return;
+  if (!set.value) return;
   const then = s.history.active(s.records.partEvents).filter((e) => e.happenedAt <= (set.value?.happenedAt ?? ''));
   job.add('setMoves', { setId: set.value.id, slotId, partId: partIn(slotId, then), corrects: set.value.id });
   open.value = false;

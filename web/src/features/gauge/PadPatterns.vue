@@ -3,13 +3,13 @@ import { padPatternWords } from '@dauer/core/wording';
 import { PAD_CORNERS, type PadReadings, reducePads, type Taken } from '@dauer/core/metrology';
 import { fixed, toResult } from '@dauer/core/quantity';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** What uneven wear of the pads says of the caliper. */
 const props = defineProps<{ taken: readonly Taken[]; slotId: string }>();
-const job = useJob();
+const job = useOpenJob();
 const patterns = computed(() => {
-  const slots = job.state?.records.layout.slots ?? [];
+  const slots = job.state.records.layout.slots;
   const corner = slots.find((s) => s.id === props.slotId)?.corner;
   const style = slots.find((s) => s.kind === 'caliper' && s.corner === corner)?.style === 'floating' ? 'floating' : 'fixed';
   const pad = (name: string): PadReadings =>

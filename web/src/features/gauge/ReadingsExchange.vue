@@ -5,12 +5,12 @@ import { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadRea
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { rowsOfFile, saveTable } from '../../fittings/tableFile.ts';
 
 /** Readings of the job, or of one place, out as a list; in from one after every row was looked at. */
 const props = defineProps<{ component?: Component | null }>();
-const job = useJob();
+const job = useOpenJob();
 const problem = ref('');
 const said = ref('');
 const read = ref<{ readonly from: string; readonly rows: readonly ReadReadingRow[] } | null>(null);
@@ -27,7 +27,6 @@ const shown = computed(() =>
 );
 async function out(kind: 'csv' | 'json'): Promise<void> {
   const { history } = job;
-  if (!history) return;
   const name = `readings ${history.records.vehicle.tag}`.replace(/\s+/g, '-').toLowerCase();
   const rows = readingRows(history, props.component?.slot.id ?? null);
   await saveTable(rows, READING_COLUMNS, { name, format: 'dauer.readings', list: 'readings' }, kind);

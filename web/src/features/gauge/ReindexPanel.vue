@@ -3,20 +3,20 @@ import { studsWords } from '@dauer/core/wording';
 import { type Component, onStuds } from '@dauer/core/judging';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref, watch } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** Hub against rotor: sweep, turn the rotor on its studs, sweep again, and the position that runs truest. */
 const props = defineProps<{ component: Component; limit: number | null; writable: boolean }>();
 const emit = defineEmits<{ sweep: [turn: number, studs: number] }>();
-const job = useJob();
-const known = computed(() => job.history?.sets.findLast((s) => s.slotId === props.component.slot.id && s.studs !== null)?.studs ?? null);
+const job = useOpenJob();
+const known = computed(() => job.history.sets.findLast((s) => s.slotId === props.component.slot.id && s.studs !== null)?.studs ?? null);
 const typed = ref(String(known.value ?? 5));
 watch(known, (n) => {
   if (n !== null) typed.value = String(n);
 });
 const studs = computed(() => (/^\d{1,2}$/.test(typed.value.trim()) ? Number(typed.value.trim()) : 0));
 const found = computed(() =>
-  job.history ? onStuds(job.history, props.component.slot.id, props.component.part?.id ?? null, studs.value, props.limit ?? 0.1) : null,
+  onStuds(job.history, props.component.slot.id, props.component.part?.id ?? null, studs.value, props.limit ?? 0.1),
 );
 const mm = (v: number | undefined): string => fixed(v ?? 0, 2);
 const words = computed(() => (found.value ? studsWords(found.value) : null));

@@ -4,12 +4,12 @@ import { type Component, sealZone } from '@dauer/core/judging';
 import { LINING_STATES } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** Does a pit of this piston matter? As found, with new linings, and at discard. */
 const props = defineProps<{ component: Component; writable: boolean }>();
-const job = useJob();
-const zone = computed(() => (job.history ? sealZone(job.history, props.component.slot) : null));
+const job = useOpenJob();
+const zone = computed(() => sealZone(job.history, props.component.slot));
 const standing = computed(() => {
   const r = zone.value?.result;
   return r

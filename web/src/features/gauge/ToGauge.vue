@@ -3,23 +3,23 @@ import type { Obligation } from '@dauer/core/ledger';
 import type { Component } from '@dauer/core/judging';
 import { CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import ReadingsExchange from './ReadingsExchange.vue';
 import WalkRound from './WalkRound.vue';
 
 /** The whole vehicle: what is gauged, what is still owed, in walking order. */
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 interface Group {
   readonly name: string;
   readonly components: readonly Component[];
 }
-const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'gauge' && o.state !== 'closed'));
+const open = computed(() => job.state.obligations.filter((o) => o.stage === 'gauge' && o.state !== 'closed'));
 const openAt = (slotId: string): Obligation[] => open.value.filter((o) => o.slotId === slotId);
 const groups = computed<Group[]>(() => {
-  const all = (job.state?.components ?? []).filter((c) => (c.inScope && KIND_FACTS[c.slot.kind].article) || openAt(c.slot.id).length > 0);
+  const all = job.state.components.filter((c) => (c.inScope && KIND_FACTS[c.slot.kind].article) || openAt(c.slot.id).length > 0);
   return [
     ...CORNERS.map((corner) => ({ name: CORNER_NAME[corner], components: all.filter((c) => c.slot.corner === corner) })),
     { name: 'The rest of the vehicle', components: all.filter((c) => c.slot.corner === null) },
@@ -45,7 +45,7 @@ function lookedAt(c: Component): void {
   </div>
   <p v-if="groups.length === 0" class="second empty">
     This job takes no corner in, so nothing is asked for here.
-    <RouterLink :to="`/jobs/${job.state?.records.job.id}/bookin`">Take corners in at Book in</RouterLink>
+    <RouterLink :to="`/jobs/${job.state.records.job.id}/bookin`">Take corners in at Book in</RouterLink>
   </p>
   <WalkRound v-if="job.writable" />
   <section v-for="g in groups" :key="g.name" class="group">
@@ -66,7 +66,7 @@ function lookedAt(c: Component): void {
           </span>
         </button>
         <button
-          v-if="c.lookRequired && !c.lookDone && session.may('technician') && !job.state?.released"
+          v-if="c.lookRequired && !c.lookDone && session.may('technician') && !job.state.released"
           class="act slim quick"
           type="button"
           :aria-label="`${placeName(c.slot)}: looked at after cleaning, nothing found`"

@@ -4,12 +4,12 @@ import { GAUGE_KIND_NAME } from '@dauer/core/catalogue';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { type Stop, walkRound } from '@dauer/core/views';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { goTo, skipped } from './wanted.ts';
 
 /** One walk round: everything that is owed, in the order that takes the least time. */
-const job = useJob();
-const walk = computed(() => (job.state ? walkRound(job.state, new Set(skipped.value)) : null));
+const job = useOpenJob();
+const walk = computed(() => walkRound(job.state, new Set(skipped.value)));
 const opened = ref(false);
 const minutes = (s: number): string => `${Math.max(1, Math.round(s / 60))} min`;
 const key = (s: Stop): string => `${s.slotId}|${s.measurement}`;

@@ -4,7 +4,7 @@ import { newestSets, partHere } from '@dauer/core/history';
 import type { Component, Judged } from '@dauer/core/judging';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import type { Panel } from './benches/bench.ts';
 import { BENCHES } from './benches/benches.ts';
 import AdjusterPanel from './AdjusterPanel.vue';
@@ -28,7 +28,7 @@ const emit = defineEmits<{
   sweep: [turn: number, studs: number];
   clearance: [list: readonly { before: number; after: number | null }[] | null];
 }>();
-const job = useJob();
+const job = useOpenJob();
 const limit = computed(() => {
   const bound = props.judged.find((j) => j.characteristic.role === 'runout')?.bound;
   return bound?.kind === 'upper' ? bound.at : null;
@@ -38,8 +38,8 @@ const onPiston = computed(() => props.component.slot.kind === 'piston');
 /** Largest diameter of the drum at this wheel, mm. */
 const drum = computed(() => {
   const s = job.state;
-  const slot = s?.records.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
-  if (!s || !slot) return null;
+  const slot = s.records.layout.slots.find((x) => x.kind === 'drum' && x.corner === props.component.slot.corner);
+  if (!slot) return null;
   const set = newestSets(s.history, slot.id, partHere(slot.id, s.history.active(s.records.partEvents))).get('drum_diameter');
   const values = set ? s.history.taken(set).map((t) => t.value) : [];
   return values.length > 0 ? Math.max(...values) : null;

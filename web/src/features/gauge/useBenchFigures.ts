@@ -12,7 +12,7 @@ import type { Phase } from '@dauer/core/ledger';
 import type { Taken } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
 import { computed, type ComputedRef, type Ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import type { Capture } from './useCapture.ts';
 
 /** What is drawn of one measurement: its positions, and what stands at them. */
@@ -35,13 +35,13 @@ export function useBenchFigures(
   phase: Ref<Phase>,
   capture: Capture,
 ) {
-  const job = useJob();
+  const job = useOpenJob();
   /** A second measure shows nothing of the first. */
   const blind = computed(() => capture.blind.value);
   const judged = computed<Judged[]>(() => {
     const all = component.value?.judged ?? [];
     const set = capture.set.value;
-    const own = set && job.history && !set.blind ? judgeSet(job.history, set, job.today) : null;
+    const own = set && !set.blind ? judgeSet(job.history, set, job.today) : null;
     const ids = new Set((own ?? []).map((j) => j.characteristic.id));
     const list = all.filter((j) => !ids.has(j.characteristic.id) && !(blind.value && j.characteristic.takenFrom === tab.value));
     return [...(own ?? []), ...list].sort(
@@ -52,7 +52,7 @@ export function useBenchFigures(
   const others = computed(() => judged.value.filter((j) => j.characteristic.takenFrom !== tab.value));
   const noted = computed<Noted[]>(() => {
     const set = capture.set.value;
-    if (!set || !job.history || blind.value) return [];
+    if (!set || blind.value) return [];
     const shown = new Set(inTab.value.map((j) => j.characteristic.id));
     return job.history.reduced(set).flatMap((r): Noted[] => {
       const c = characteristic(r.characteristic);
@@ -73,7 +73,7 @@ export function useBenchFigures(
     const history = job.history;
     const set = own
       ? capture.set.value
-      : history?.sets
+      : history.sets
           .filter(
             (s) =>
               s.slotId === component.value?.slot.id &&

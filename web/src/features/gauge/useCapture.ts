@@ -16,7 +16,7 @@ import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, type ComputedRef, type Ref, ref, watch } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import { orderOf, type TakingOrder } from './takingOrder.ts';
 import { useGaugeChoice } from './useGaugeChoice.ts';
@@ -30,7 +30,7 @@ export interface Begin {
 
 /** Everything between a typed figure and a kept reading, for one measurement of one component. */
 export function useCapture(component: ComputedRef<Component | null>, measurement: ComputedRef<Measurement | null>, phase: Ref<Phase>) {
-  const job = useJob();
+  const job = useOpenJob();
   const session = useSession();
   const { unit, other, symbol, symbolOf, pair, switchUnit } = useUnit(computed(() => measurement.value?.kind ?? 'length'));
   const { gauges, gauge, choose, gaugeName, gaugeNote, errorOf } = useGaugeChoice(
@@ -66,7 +66,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const c = component.value;
     const m = measurement.value;
     const { history } = job;
-    if (!c || !m || !history || afresh.value) return null;
+    if (!c || !m || afresh.value) return null;
     const mine = history.sets.filter(
       (s) =>
         s.jobId === history.records.job.id &&
@@ -129,7 +129,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const closed = computed(() => {
     const { history } = job;
     const [c, m] = [component.value, measurement.value];
-    if (!history || !c || !m || set.value) return null;
+    if (!c || !m || set.value) return null;
     return whyNotGauged(gaugedAt(history, new Date().toISOString()), c.slot, m.id, phase.value === 'as_found');
   });
 

@@ -5,7 +5,7 @@ import { asksForCheck } from '@dauer/core/metrology';
 import { ofSingle } from '@dauer/core/verdict';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, type ComputedRef } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
   micrometer: 'Micrometer',
@@ -30,10 +30,10 @@ const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
 
 /** Which gauge a measurement is taken with on this device, and what it is good for. */
 export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, place: ComputedRef<string | null>) {
-  const job = useJob();
+  const job = useOpenJob();
   const chosenGauges = useLocalStorage<Record<string, string>>('dauer.gauges', {});
   const gauges = computed<GaugeVersion[]>(() => {
-    const last = new Map((job.state?.records.gauges ?? []).map((g) => [g.gaugeId, g]));
+    const last = new Map(job.state.records.gauges.map((g) => [g.gaugeId, g]));
     const m = measurement.value;
     return [...last.values()].filter((g) => m === null || takes(m.id, g.kind));
   });
@@ -57,7 +57,7 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, pla
     if (!m) return '';
     const facts = gauge.value ?? GENERIC_GAUGE[usual.value ?? m.usualGauge];
     const kind = gauge.value?.kind ?? usual.value ?? m.usualGauge;
-    const first = gauge.value && job.state && asksForCheck(gauge.value, job.state.records.gaugeChecks, job.today);
+    const first = gauge.value && asksForCheck(gauge.value, job.state.records.gaugeChecks, job.today);
     if (first) return `look at its ${figure(gauge.value?.settingPiece ?? 0)} mm piece first`;
     const accuracy = kind === 'torque_wrench' ? `±${figure(facts.accuracy * 100)} %` : `±${figure(facts.accuracy)} ${GAUGE_UNIT[kind]}`;
     return `reads to ${figure(facts.resolution)} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;

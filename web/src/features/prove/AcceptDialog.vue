@@ -3,19 +3,19 @@ import { acceptanceKey, type Obligation } from '@dauer/core/ledger';
 import { ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 
 const props = defineProps<{ obligation: Obligation }>();
 const emit = defineEmits<{ close: [] }>();
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 const reason = ref('');
 const password = ref('');
 const problem = ref('');
 const id = v7();
 async function accept(): Promise<void> {
-  const jobId = job.state?.records.job.id;
+  const jobId = job.state.records.job.id;
   if (!jobId) return;
   try {
     await call('accept', {

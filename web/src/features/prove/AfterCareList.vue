@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { type AfterCareState, afterCareStates, isClosed } from '@dauer/core/views';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** What is owed after hand-back, by when: done here, or taken over by the owner by name. */
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
-const items = computed(() => (job.state ? afterCareStates(job.state) : []));
+const items = computed(() => afterCareStates(job.state));
 const closed = computed(() => job.state !== null && isClosed(job.state));
 const taking = ref<string | null>(null);
 const name = ref('');

@@ -5,17 +5,17 @@ import { weighLate } from '@dauer/core/job';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf, timeNow } from '../../app/client.ts';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 
 /** What came in after the hand-back and waits for a lead, and what was added to the record since. */
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
-const late = computed(() => (job.records ? lateEvents(job.records) : []));
+const late = computed(() => lateEvents(job.records));
 const waiting = computed(() => late.value.filter((l) => !l.answered));
-const weight = computed(() => (job.records && waiting.value.length > 0 ? weighLate(job.records, job.today) : null));
-const amendments = computed(() => job.state?.history.active(job.records?.amendments ?? []) ?? []);
+const weight = computed(() => (waiting.value.length > 0 ? weighLate(job.records, job.today) : null));
+const amendments = computed(() => job.state.history.active(job.records.amendments) ?? []);
 /** Being written: about an event that came late, or about the record as such. */
 const about = ref<string | null | undefined>(undefined);
 const words = ref('');
@@ -23,7 +23,7 @@ const reason = ref('');
 const problem = ref('');
 let id = v7();
 async function amend(): Promise<void> {
-  const jobId = job.records?.job.id;
+  const jobId = job.records.job.id;
   if (!jobId || about.value === undefined) return;
   problem.value = '';
   try {

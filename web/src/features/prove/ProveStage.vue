@@ -6,7 +6,7 @@ import { isGood, whyNotGood } from '@dauer/core/readiness';
 import { afterCareOf, mayMove } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 import MoveMark from '../../fittings/MoveMark.vue';
@@ -17,18 +17,18 @@ import AmendedSince from './AmendedSince.vue';
 import ReleaseDialog from './ReleaseDialog.vue';
 
 /** What blocks hand-back, with the way to each; the proofs; and the release. */
-const job = useJob();
+const job = useOpenJob();
 const session = useSession();
 const writable = computed(() => job.writable);
-const blocks = computed(() => job.state?.blocks ?? []);
+const blocks = computed(() => job.state.blocks);
 const grouped = computed(() =>
   STAGES.map((stage) => ({ stage, list: blocks.value.filter((b) => b.stage === stage && !isDuty(b, 'proof')) })).filter(
     (g) => g.list.length > 0,
   ),
 );
-const move = computed(() => (job.state ? mayMove(job.state) : null));
-const items = computed(() => job.state?.context.proofItems ?? []);
-const answerOf = (item: ProofItem) => job.state?.context.proofStatus.answer(item) ?? null;
+const move = computed(() => mayMove(job.state));
+const items = computed(() => job.state.context.proofItems);
+const answerOf = (item: ProofItem) => job.state.context.proofStatus.answer(item) ?? null;
 /** The answer that counts: one that a later event ended does not. */
 const counts = (item: ProofItem, r: ProofResult): boolean => {
   const now = answerOf(item);
@@ -56,8 +56,8 @@ const reasons = computed(() => {
   const others = move.value?.reasons.flatMap((r) => (r.about === 'lock' ? [] : [r.words])).slice(0, 2) ?? [];
   return others.length > 0 ? others.join(' ') : 'A control is locked.';
 });
-const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state?.offers.find((o) => o.state === 'open') ?? null) : null));
-const care = computed(() => (job.state && !job.state.released ? afterCareOf(job.state, job.today) : []));
+const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state.offers.find((o) => o.state === 'open') ?? null) : null));
+const care = computed(() => (!job.state.released ? afterCareOf(job.state, job.today) : []));
 const mayAccept = (o: Obligation): boolean => writable.value && o.acceptBy !== null && session.may(o.acceptBy);
 function answer(item: ProofItem, result: ProofResult): void {
   job.add('proofs', { item: item.item, slotId: null, corner: item.corner, result, note: '' });
@@ -66,7 +66,7 @@ function answer(item: ProofItem, result: ProofResult): void {
 
 <template>
   <div class="head">
-    <h1>{{ job.state?.released ? 'Handed back' : 'Prove and hand back' }}</h1>
+    <h1>{{ job.state.released ? 'Handed back' : 'Prove and hand back' }}</h1>
     <span class="second">
       {{
         blocks.length === 0
@@ -75,20 +75,20 @@ function answer(item: ProofItem, result: ProofResult): void {
       }}
     </span>
     <span class="grow" />
-    <RouterLink v-if="job.state?.released" class="act main" :to="`/jobs/${job.state.records.job.id}/sheet`">Hand-back sheet</RouterLink>
+    <RouterLink v-if="job.state.released" class="act main" :to="`/jobs/${job.state.records.job.id}/sheet`">Hand-back sheet</RouterLink>
     <button
       v-else-if="session.may('lead')"
       class="act"
       :class="{ main: blocks.length === 0 }"
       type="button"
-      :disabled="blocks.length > 0 || job.state?.voided"
+      :disabled="blocks.length > 0 || job.state.voided"
       @click="releasing = true"
     >
       Hand the vehicle back
     </button>
     <span v-else class="second">A lead hands it back</span>
   </div>
-  <template v-if="!job.state?.released">
+  <template v-if="!job.state.released">
     <LockBanner />
     <CautionPlates :steps="['leak_look', 'road_test', 'release']" />
     <p v-if="move" class="moverow">
@@ -117,7 +117,7 @@ function answer(item: ProofItem, result: ProofResult): void {
               v-if="g.stage !== 'prove' || b.slotId"
               class="act slim"
               :to="{
-                path: `/jobs/${job.state?.records.job.id}/${placeFor(b)}`,
+                path: `/jobs/${job.state.records.job.id}/${placeFor(b)}`,
                 query: b.slotId ? { pick: b.slotId } : {},
               }"
               :aria-label="`${b.what}: go there`"

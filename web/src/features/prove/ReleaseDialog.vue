@@ -3,12 +3,12 @@ import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { v7 } from 'uuid';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { useOutbox } from '../../job/outbox.ts';
 import { useSession } from '../../app/session.ts';
 
 const emit = defineEmits<{ close: [] }>();
-const job = useJob();
+const job = useOpenJob();
 const outbox = useOutbox();
 const session = useSession();
 const router = useRouter();
@@ -19,7 +19,7 @@ const id = v7();
 /** What was entered a moment ago may still be on its way, ms. */
 const WAIT_MS = 6000;
 async function release(): Promise<void> {
-  const jobId = job.state?.records.job.id;
+  const jobId = job.state.records.job.id;
   if (!jobId) return;
   busy.value = true;
   problem.value = '';
@@ -40,7 +40,7 @@ async function release(): Promise<void> {
 <template>
   <v-dialog :model-value="true" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="release">
-      <h2>Hand back {{ job.state?.records.vehicle.tag }} {{ job.state?.records.vehicle.name }}</h2>
+      <h2>Hand back {{ job.state.records.vehicle.tag }} {{ job.state.records.vehicle.name }}</h2>
       <p>What was found, done, fitted and accepted is written down for good, as it stands now. Later work is a new job.</p>
       <v-text-field
         v-model="password"

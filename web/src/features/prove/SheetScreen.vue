@@ -9,6 +9,7 @@ import { useRoute } from 'vue-router';
 import { useJob } from '../../job/job.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
+import OpenJob from '../../job/OpenJob.vue';
 import RedactDialog from '../../job/RedactDialog.vue';
 import StrikeButton from './StrikeButton.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
@@ -172,14 +173,9 @@ function saveFile(): void {
       ± is the expanded uncertainty of the gauge. Dauer calculates and records; it does not certify. The maker’s data and the law of the
       place come first.
     </p>
-    <RedactDialog
-      v-if="black && release"
-      :corrects="release.id"
-      field="sheet"
-      :line="black.line"
-      :text="black.text"
-      @close="black = null"
-    />
+    <OpenJob v-if="black && release && job.history">
+      <RedactDialog :corrects="release.id" field="sheet" :line="black.line" :text="black.text" @close="black = null" />
+    </OpenJob>
   </main>
   <main v-else class="screen">
     <h1>{{ job.problem ?? 'Opening the sheet …' }}</h1>

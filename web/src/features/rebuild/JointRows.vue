@@ -5,17 +5,16 @@ import { placeLock } from '@dauer/core/job';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
 import { jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 
 /** Joints of what is picked, and every joint that was touched: opened, made, torqued, looked at. */
 const props = defineProps<{ writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const making = ref<string | null>(null);
 const SEALS = Object.entries(SEAL_NAME) as [JointSeal, string][];
 const rows = computed<JointStatus[]>(() => {
   const s = job.state;
-  if (!s) return [];
   const events = s.history.active(s.records.jointEvents);
   return jointsOf(s.records.layout)
     .map((j) => jointStatus(j, events))
@@ -44,7 +43,7 @@ function log(j: JointStatus, kind: JointEventKind, seal: JointSeal | null = null
 /** What opening it would undo: said before it is opened. */
 const undoes = (j: JointStatus): string[] => {
   const s = job.state;
-  return s && props.writable && j.state !== 'open'
+  return props.writable && j.state !== 'open'
     ? wouldUndo(s.history, s.context.proofStatus, s.context.proofItems, j.joint.slot, 'joint_opened')
     : [];
 };

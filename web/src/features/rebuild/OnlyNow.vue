@@ -3,13 +3,12 @@ import { closingWords } from '@dauer/core/wording';
 import { type Corner, CORNER_NAME, type Slot } from '@dauer/core/layout';
 import { type OnlyNow, onlyNow, onlyNowAtWheel } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 
 /** Before a step closes an access: what can only be done now, with minutes each. One tap does it, or leaves it by name. */
 const props = defineProps<{ place?: Slot; wheel?: Corner }>();
-const job = useJob();
+const job = useOpenJob();
 const all = computed<OnlyNow[]>(() => {
-  if (!job.state) return [];
   if (props.wheel) return onlyNowAtWheel(job.state, props.wheel);
   return props.place ? onlyNow(job.state, props.place) : [];
 });
@@ -20,7 +19,7 @@ const before = computed(() =>
   props.wheel ? `Before the ${CORNER_NAME[props.wheel].toLowerCase()} wheel goes on` : props.place ? closingWords(props.place) : '',
 );
 const minutes = computed(() => owed.value.reduce((sum, x) => sum + x.minutes, 0));
-const pathOf = (x: OnlyNow) => ({ path: `/jobs/${job.records?.job.id}/${x.stage}`, query: { pick: x.slot.id } });
+const pathOf = (x: OnlyNow) => ({ path: `/jobs/${job.records.job.id}/${x.stage}`, query: { pick: x.slot.id } });
 function leave(list: readonly OnlyNow[]): void {
   for (const x of list) job.add('leftItems', { closedBy: props.place?.id ?? null, slotId: x.slot.id, item: x.key, what: x.what });
 }

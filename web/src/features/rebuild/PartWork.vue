@@ -8,14 +8,14 @@ import { KIND_FACTS, placeName } from '@dauer/core/layout';
 import { jointsOf, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import OnlyNow from './OnlyNow.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';
 
 /** One part that is being worked on: off, away, machined, resealed, back on; or a new one in its place. */
 const props = defineProps<{ component: Component; writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const fitting = ref(false);
 const tag = ref('');
 const number = ref('');
@@ -24,16 +24,16 @@ const note = ref('');
 const temporary = ref(false);
 /** Day until which it may stay. */
 const until = ref('');
-const events = computed(() => (job.state ? job.state.history.active(job.state.records.partEvents) : []));
+const events = computed(() => job.state.history.active(job.state.records.partEvents));
 /** The part this is about: what sits here, or what sat here last. */
 const lastPart = computed(() => {
   const here = partIn(props.component.slot.id, events.value);
   const last = events.value.filter((e) => e.slotId === props.component.slot.id).at(-1)?.partId ?? null;
-  return job.state?.records.parts.find((p) => p.id === (here ?? last)) ?? null;
+  return job.state.records.parts.find((p) => p.id === (here ?? last)) ?? null;
 });
 const where = computed(() => (lastPart.value ? whereabouts(lastPart.value.id, events.value) : null));
 const did = (kind: string): boolean =>
-  events.value.some((e) => e.kind === kind && e.partId === lastPart.value?.id && e.jobId === job.state?.records.job.id);
+  events.value.some((e) => e.kind === kind && e.partId === lastPart.value?.id && e.jobId === job.state.records.job.id);
 const done = computed(() => {
   switch (props.component.decision?.option) {
     case 'replace':
@@ -52,7 +52,7 @@ const seized = computed(
     job.state.history.active(job.state.records.findings).some((f) => f.slotId === props.component.slot.id && f.code === 'seized') &&
     KIND_FACTS[props.component.slot.kind].hydraulic,
 );
-const care = computed(() => (job.state ? careFault(job.state.history, props.component) : null));
+const care = computed(() => careFault(job.state.history, props.component));
 const words = computed(() => {
   const w = where.value;
   if (!w) return 'not known';
@@ -62,7 +62,7 @@ const words = computed(() => {
 /** What the next step here would undo of what was proved: said before it is taken. */
 const undoes = computed(() => {
   const s = job.state;
-  if (!s || done.value) return [];
+  if (done.value) return [];
   const { slot } = props.component;
   const steps = props.component.empty ? (['fitted'] as const) : (['removed', 'machined', 'resealed'] as const);
   return [...new Set(steps.flatMap((step) => wouldUndo(s.history, s.context.proofStatus, s.context.proofItems, slot, step)))];
@@ -70,7 +70,6 @@ const undoes = computed(() => {
 /** Taking off what holds fluid opens its joints: they are owed made, torqued and looked at again. */
 function openJoints(): void {
   const s = job.state;
-  if (!s) return;
   const events = s.history.active(s.records.jointEvents);
   for (const j of jointsOf(s.records.layout)) {
     if (j.slot.id !== props.component.slot.id || jointStatus(j, events).state === 'open') continue;

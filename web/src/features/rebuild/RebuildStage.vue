@@ -9,29 +9,27 @@ import { isWorked, torquePoints } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import JointRows from './JointRows.vue';
 import PartWork from './PartWork.vue';
 import TorqueRow from './TorqueRow.vue';
 import UsualOperations from './UsualOperations.vue';
 
 /** What the decisions ask for: parts off and on, operations with their minutes, torques. */
-const job = useJob();
+const job = useOpenJob();
 const writable = computed(() => job.writable);
 /** Places where something is fitted for now: what belongs there is still to come. */
 const temporary = computed(
-  () => new Set((job.state?.context.proofStatus.places ?? []).filter((p) => p.state === 'temporary').map((p) => p.slot.id)),
+  () => new Set(job.state.context.proofStatus.places.filter((p) => p.state === 'temporary').map((p) => p.slot.id)),
 );
 const worked = computed(() =>
-  (job.state?.components ?? []).filter(
-    (c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id) || (job.state && careFault(job.state.history, c) !== null),
-  ),
+  job.state.components.filter((c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id) || careFault(job.state.history, c) !== null),
 );
-const operations = computed(() => (job.state ? job.state.history.active(job.state.records.operations) : []));
-const stateOf = (id: string): OperationState => (job.state ? operationState(job.state.history, id) : 'open');
+const operations = computed(() => job.state.history.active(job.state.records.operations));
+const stateOf = (id: string): OperationState => operationState(job.state.history, id);
 const WORD = { open: 'not begun', running: 'running', stopped: 'stopped', done: 'done' } as const;
 const placeOf = (slotId: string | null): string => {
-  const c = job.state?.components.find((x) => x.slot.id === slotId);
+  const c = job.state.components.find((x) => x.slot.id === slotId);
   return c ? placeName(c.slot) : 'Whole vehicle';
 };
 const proposals = computed(() =>
@@ -40,14 +38,12 @@ const proposals = computed(() =>
     return t && !operations.value.some((o) => o.slotId === c.slot.id && o.title === t.title) ? [{ c, t }] : [];
   }),
 );
-const owed = computed(() => (job.state?.obligations ?? []).flatMap((o) => (isDuty(o, 'torque') ? [fastenerKey(o.duty.fastener)] : [])));
-const torques = computed(() => (job.state ? job.state.history.active(job.state.records.torques) : []));
+const owed = computed(() => job.state.obligations.flatMap((o) => (isDuty(o, 'torque') ? [fastenerKey(o.duty.fastener)] : [])));
+const torques = computed(() => job.state.history.active(job.state.records.torques));
 const points = computed(() =>
-  job.state
-    ? torquePoints(job.state.components, cornersTakenIn(job.state.records.job, job.state.records.layout), true).filter((p) =>
-        owed.value.includes(p.point),
-      )
-    : [],
+  torquePoints(job.state.components, cornersTakenIn(job.state.records.job, job.state.records.layout), true).filter((p) =>
+    owed.value.includes(p.point),
+  ),
 );
 const jointsShown = computed(
   () => job.state !== null && (job.state.context.proofStatus.joints.length > 0 || (job.component?.slot.circuits.length ?? 0) > 0),
@@ -64,7 +60,7 @@ function planTyped(): void {
   title.value = '';
 }
 const note = computed(() => {
-  const state = job.state?.stages.find((x) => x.stage === 'rebuild');
+  const state = job.state.stages.find((x) => x.stage === 'rebuild');
   return state ? stageNote(state) : '';
 });
 </script>
@@ -80,7 +76,7 @@ const note = computed(() => {
     <h2 class="line">Parts</h2>
     <p v-if="worked.length === 0" class="second empty">
       No part has to be worked on: nothing was decided that takes one apart.
-      <RouterLink :to="`/jobs/${job.state?.records.job.id}/decide`">Decide</RouterLink>
+      <RouterLink :to="`/jobs/${job.state.records.job.id}/decide`">Decide</RouterLink>
     </p>
     <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
   </section>

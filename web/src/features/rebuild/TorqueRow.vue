@@ -4,12 +4,12 @@ import { DomainError, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { torqueFault, type TorquePoint } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import OnlyNow from './OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
 const props = defineProps<{ point: TorquePoint; logged: readonly Torque[]; writable: boolean }>();
-const job = useJob();
+const job = useOpenJob();
 const last = computed(() => props.logged.at(-1) ?? null);
 const open = ref(false);
 /** A wheel that goes on closes the corner. */
@@ -17,11 +17,11 @@ const wheel = computed(() => (props.point.fastener.of === 'wheel' ? props.point.
 const target = ref('');
 const value = ref('');
 const problems = ref<{ target: string; value: string }>({ target: '', value: '' });
-const wrenches = computed(() => (job.state?.records.gauges ?? []).filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
+const wrenches = computed(() => job.state.records.gauges.filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
 const wrench = ref(wrenches.value[0] ?? '');
 /** Why it has to be set again: something loosened it since, or it lies off its target. */
 const off = computed(() => {
-  const wrong = whyNotGood(job.state?.context.proofStatus.torque(props.point.point) ?? null);
+  const wrong = whyNotGood(job.state.context.proofStatus.torque(props.point.point) ?? null);
   return wrong ?? (last.value ? torqueFault(last.value) : null);
 });
 function check(text: string): string {

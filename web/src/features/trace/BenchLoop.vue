@@ -3,13 +3,13 @@ import type { CauseLook } from '@dauer/core/ledger';
 import { closedTheLoop } from '@dauer/core/stages';
 import { expectedAndFound, nothingElse, percentText, type Prediction, toClose } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import type { WeighedNow } from './useWeighing.ts';
 
 /** What had been expected, and what the bench found: the loop is closed when nothing else was found. */
 const props = defineProps<{ now: WeighedNow; looks: ReadonlyMap<string, CauseLook> }>();
 const emit = defineEmits<{ look: [said: readonly Prediction[]] }>();
-const job = useJob();
+const job = useOpenJob();
 const closed = computed(() => closedTheLoop(props.looks));
 const rows = computed(() => expectedAndFound(props.now.input, props.now.result, props.looks));
 const WORD = { wanted: 'on the bench’s list', found: 'found', absent: 'not there' } as const;

@@ -2,12 +2,12 @@
 import { placeName, slotById } from '@dauer/core/layout';
 import type { ToTrace } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** Answers of an earlier round: shown, not counted, until they are given anew. */
 const props = defineProps<{ input: ToTrace }>();
-const job = useJob();
+const job = useOpenJob();
 const rows = computed(() =>
   [...props.input.evidence.earlier].map(([key, { answer, since }]) => {
     const sign = props.input.network.observations.find((o) => o.id === key);

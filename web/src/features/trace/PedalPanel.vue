@@ -4,20 +4,18 @@ import { pedalWords } from '@dauer/core/wording';
 import { fixed } from '@dauer/core/quantity';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { computed } from 'vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import ShareBar from '../../fittings/ShareBar.vue';
 
 /** The pedal as a gauge: how much of its travel is clearance, how much is soft, and at which wheel. */
-const job = useJob();
-const lever = computed(() => job.state?.records.layout.slots.find((s) => s.kind === 'pedal' || s.kind === 'foot_lever'));
-const tells = computed(() => (job.history ? pedalTells(job.history) : null));
+const job = useOpenJob();
+const lever = computed(() => job.state.records.layout.slots.find((s) => s.kind === 'pedal' || s.kind === 'foot_lever'));
+const tells = computed(() => pedalTells(job.history));
 const lines = computed(() => (tells.value ? pedalWords(tells.value, (c) => CORNER_NAME[c]) : []));
 const shut = computed(() =>
-  job.history
-    ? shutWhenever(job.history)
-        .map((c) => CORNER_NAME[c].toLowerCase())
-        .join(', ')
-    : '',
+  shutWhenever(job.history)
+    .map((c) => CORNER_NAME[c].toLowerCase())
+    .join(', '),
 );
 const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tells.value?.at.map((a) => a.softMl) ?? [])));
 </script>
@@ -55,7 +53,7 @@ const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tell
       Travel of the pad under {{ LIGHT_N }} and {{ HARD_N }} N, and the two arms of the pedal, split into clearance and what is soft. Again
       with one hose clamped, entered as put in, and its share has a wheel.
     </p>
-    <RouterLink :to="{ path: `/jobs/${job.records?.job.id}/gauge`, query: { pick: lever.id } }">Measure the travel</RouterLink>
+    <RouterLink :to="{ path: `/jobs/${job.records.job.id}/gauge`, query: { pick: lever.id } }">Measure the travel</RouterLink>
   </details>
 </template>
 

@@ -6,7 +6,7 @@ import { looksOf, type PlacedSign } from '@dauer/core/stages';
 import { answersToWords, askedOf, likelyPlaces, type Prediction, type ToTrace, toTrace } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
-import { useJob } from '../../job/job.ts';
+import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BenchLoop from './BenchLoop.vue';
 import CausesPanel from './CausesPanel.vue';
@@ -18,29 +18,29 @@ import { useWeighing } from './useWeighing.ts';
 import WheelQuestions from './WheelQuestions.vue';
 
 /** Complaint and observations: seen, not seen, not checked; what may be at fault stands above them. */
-const job = useJob();
+const job = useOpenJob();
 const find = ref('');
 /** Nobody is there to help: no check that needs two. */
 const alone = ref(false);
-const toWeigh = computed<ToTrace | null>(() => (job.state ? toTrace(job.state, alone.value) : null));
+const toWeigh = computed<ToTrace | null>(() => toTrace(job.state, alone.value));
 const weighing = useWeighing(toWeigh);
 watch(weighing, (now) => {
-  const layout = job.records?.layout;
+  const layout = job.records.layout;
   job.likelihood = now && layout ? likelyPlaces(now.input, layout, now.result) : new Map();
 });
-const looks = computed<ReadonlyMap<string, CauseLook>>(() => (job.history ? looksOf(job.history) : new Map()));
+const looks = computed<ReadonlyMap<string, CauseLook>>(() => looksOf(job.history));
 const list = computed(() =>
   toWeigh.value && job.state ? askedOf(toWeigh.value, job.state.context.answers).filter((o) => answersToWords(o, find.value ?? '')) : [],
 );
 const groups = computed(() => GROUPS.map((g) => ({ g, items: list.value.filter((o) => o.group === g) })).filter((x) => x.items.length > 0));
-const corners = computed(() => job.state?.records.job.scopeCorners ?? []);
+const corners = computed(() => job.state.records.job.scopeCorners);
 /** The wheel that is picked on the map. */
 const picked = computed(() => {
-  const corner = job.state?.records.layout.slots.find((s) => s.id === job.picked)?.corner ?? null;
+  const corner = job.state.records.layout.slots.find((s) => s.id === job.picked)?.corner ?? null;
   return corner !== null && corners.value.includes(corner) ? corner : null;
 });
 const stateOf = (code: string, corner: Corner | null): Observation['state'] =>
-  job.state?.context.answers.get(observationKey(code, corner))?.state ?? 'not_checked';
+  job.state.context.answers.get(observationKey(code, corner))?.state ?? 'not_checked';
 const writable = computed(() => job.writable);
 function answer(code: string, corner: Corner | null, state: Observation['state']): void {
   if (stateOf(code, corner) !== state || toWeigh.value?.evidence.earlier.has(observationKey(code, corner)))
@@ -54,8 +54,8 @@ const steps = computed((): CautionStep[] => {
   const hazard = weighing.value?.input.checks.find((c) => c.id === first)?.kind.hazard;
   return hazard === 'opens' ? ['trace', 'bleed'] : hazard === 'drives' ? ['trace', 'road_test'] : ['trace'];
 });
-const checked = computed(() => [...(job.state?.context.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
-const open = computed(() => (job.state?.obligations ?? []).filter((o) => o.stage === 'trace' && o.state === 'open'));
+const checked = computed(() => [...(job.state.context.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
+const open = computed(() => job.state.obligations.filter((o) => o.stage === 'trace' && o.state === 'open'));
 const stillText = computed(() => {
   const next = open.value
     .slice(0, 3)
@@ -68,16 +68,16 @@ const stillText = computed(() => {
 
 <template>
   <div class="head">
-    <h1>{{ job.state?.records.job.complaint || 'No complaint: a round of the vehicle' }}</h1>
+    <h1>{{ job.state.records.job.complaint || 'No complaint: a round of the vehicle' }}</h1>
     <span class="grow" />
-    <span class="second told">as told at Book in, {{ dayText(job.state?.records.job.openedAt ?? '') }}</span>
+    <span class="second told">as told at Book in, {{ dayText(job.state.records.job.openedAt ?? '') }}</span>
   </div>
   <CautionPlates :steps="steps" />
   <CausesPanel :now="weighing" :writable="writable" :looks="looks" @answer="answerSign" @look="look">
     <template #cause="{ faults }">
       <span class="links">
         <template v-for="f in faults" :key="f.id">
-          <RouterLink v-if="f.slot" :to="{ path: `/jobs/${job.records?.job.id}/gauge`, query: { pick: f.slot.id } }">
+          <RouterLink v-if="f.slot" :to="{ path: `/jobs/${job.records.job.id}/gauge`, query: { pick: f.slot.id } }">
             Gauge {{ faults.length > 1 ? f.where : 'it' }}
           </RouterLink>
         </template>
@@ -101,7 +101,7 @@ const stillText = computed(() => {
       <BenchLoop v-if="weighing" :now="weighing" :looks="looks" @look="look" />
       <EarlierAnswers v-if="weighing && weighing.input.evidence.earlier.size > 0" :input="weighing.input" />
       <CheckAnswers v-if="weighing" :input="weighing.input" :writable="writable" :state-of="stateOf" @answer="answerSign" />
-      <PedalPanel v-if="job.state?.context.hydraulic" />
+      <PedalPanel v-if="job.state.context.hydraulic" />
     </template>
   </CausesPanel>
   <div class="tools">

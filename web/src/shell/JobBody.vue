@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import { type Stage, STAGES } from '@dauer/core/catalogue';
+import { cornersTakenIn } from '@dauer/core/history';
+import { controlsOf, type Corner } from '@dauer/core/layout';
+import { fixed } from '@dauer/core/quantity';
+import { playsOf } from '@dauer/core/readiness';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import BrakeMap from '../fittings/map/BrakeMap.vue';
+import { OVERLAYS, type OverlayKind, overlayOf } from '../fittings/map/overlays.ts';
+import MapStrip from '../fittings/MapStrip.vue';
+import { dayText, timeText } from '../fittings/dates.ts';
+import StageRule from '../fittings/StageRule.vue';
+import VerdictMark from '../fittings/VerdictMark.vue';
+import ReleasedBanner from '../job/ReleasedBanner.vue';
+import ComponentPlate from '../job/ComponentPlate.vue';
+import { useOpenJob } from '../job/openJob.ts';
+import PressPreview from '../job/PressPreview.vue';
+import { onLetter } from '../app/keys.ts';
+
+/** A job on its way through the stages: the map beside the stage in hand. */
+defineProps<{ jobId: string }>();
+const job = useOpenJob();
+const route = useRoute();
+const router = useRouter();
+const map = ref<InstanceType<typeof BrakeMap> | null>(null);
+const SCREENS = {
+  bookin: defineAsyncComponent(() => import('../features/bookin/BookInStage.vue')),
+  trace: defineAsyncComponent(() => import('../features/trace/TraceStage.vue')),
+  gauge: defineAsyncComponent(() => import('../features/gauge/GaugeStage.vue')),
+  decide: defineAsyncComponent(() => import('../features/decide/DecideStage.vue')),
+  rebuild: defineAsyncComponent(() => import('../features/rebuild/RebuildStage.vue')),
+  bleed: defineAsyncComponent(() => import('../features/bleed/BleedStage.vue')),
+  prove: defineAsyncComponent(() => import('../features/prove/ProveStage.vue')),
+} as const;
+
+const stage = computed<Stage>(() => STAGES.find((s) => s === route.params['stage']) ?? job.state.stage ?? 'prove');
+const screen = computed(() => SCREENS[stage.value]);
+const counts = computed(() =>
+  (['past', 'cant_tell', 'watch', 'no_limit', 'holds', 'not_gauged'] as const).flatMap((v) =>
+    job.state.counts[v] > 0 ? [{ v, n: job.state.counts[v] }] : [],
+  ),
+);
+/** The governing figure of each wheel, where one was taken. */
+const figures = computed(
+  () =>
+    new Map<Corner, string>(
+      job.state.components.flatMap((c) => {
+        const main = c.judged.find((j) => j.characteristic.role === 'size');
+        return c.slot.corner && main ? [[c.slot.corner, fixed(main.reduced.value, main.reduced.decimals)] as const] : [];
+      }),
+    ),
+);
+
+const corners = computed(() => cornersTakenIn(job.state.records.job, job.state.records.layout));
+/** Which overlay a stage begins with; another is chosen by hand until the stage is left. */
+const OVERLAY_OF: Readonly<Record<Stage, OverlayKind>> = {
+  bookin: 'verdict',
+  trace: 'suspicion',
+  gauge: 'verdict',
+  decide: 'verdict',
+  rebuild: 'assembly',
+  bleed: 'assembly',
+  prove: 'assembly',
+};
+const chosen = ref<OverlayKind | null>(null);
+watch(stage, () => (chosen.value = null));
+const overlay = computed(() => chosen.value ?? OVERLAY_OF[stage.value]);
+const marks = computed(() => overlayOf(overlay.value, job.state, job.likelihood));
+
+watch(
+  () => route.query['pick'],
+  (slot) => {
+    if (typeof slot === 'string') job.picked = slot;
+  },
+  { immediate: true },
+);
+const off = onLetter('KeyM', () => map.value?.focus());
+onBeforeUnmount(off);
+/** Before a pedal step it plays by itself, when something would move that must not. */
+watch(
+  [stage, () => job.state.records.job.id],
+  () => {
+    job.playing = null;
+    const s = job.state;
+    if (s.released || (stage.value !== 'bleed' && stage.value !== 'prove')) return;
+    const danger = playsOf(s.records.layout, s.context.proofStatus).find((p) => p.play.danger);
+    if (danger) job.playing = { step: 'press', slotId: danger.control.slotId };
+  },
+  { immediate: true },
+);
+/** A control that is tapped plays its press. */
+function pick(slotId: string | null): void {
+  job.picked = slotId;
+  const control = !job.state.released && controlsOf(job.state.records.layout).find((c) => c.slotId === slotId);
+  job.playing = control ? { step: 'press', slotId: control.slotId } : null;
+  if (route.query['pick'] !== undefined) void router.replace({ path: route.path });
+}
+</script>
+
+<template>
+  <p v-if="job.keptAt !== null" class="problem no-print" role="status">
+    The server is away. This is what this device kept of the job on {{ dayText(new Date(job.keptAt).toISOString()) }} at
+    {{ timeText(new Date(job.keptAt).toISOString()) }}; readings and findings go on and are sent when it is back.
+  </p>
+  <div class="stagebar no-print"><StageRule :state="job.state" :shown="stage" :job-id="jobId" /></div>
+  <div class="frame" :class="{ capturing: stage === 'gauge' }">
+    <aside class="left no-print">
+      <MapStrip :label="job.component ? job.component.slot.name : 'whole vehicle'">
+        <div class="maphead">
+          <h2 class="mapname">Brake map</h2>
+          <span class="counts">
+            <span v-for="c in counts" :key="c.v" class="count">
+              <VerdictMark :verdict="c.v" :size="15" />
+              <b class="plate-font">{{ c.n }}</b>
+            </span>
+          </span>
+        </div>
+        <BrakeMap
+          ref="map"
+          :layout="job.state.records.layout"
+          :picked="job.picked"
+          :marks="marks"
+          :play="job.play"
+          :figures="stage === 'gauge' || stage === 'decide' ? figures : undefined"
+          :in-scope="corners.length > 0 ? corners : undefined"
+          @pick="pick"
+        />
+        <div class="overlays choice" role="group" aria-label="What the map shows">
+          <button v-for="o in OVERLAYS" :key="o.kind" type="button" :aria-pressed="overlay === o.kind" @click="chosen = o.kind">
+            {{ o.name }}
+          </button>
+        </div>
+        <PressPreview />
+        <ComponentPlate @pick="pick" />
+      </MapStrip>
+    </aside>
+    <main class="right">
+      <ReleasedBanner />
+      <component :is="screen" />
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.stagebar {
+  background: var(--plate);
+  border-bottom: 1px solid var(--hair);
+}
+.frame {
+  display: grid;
+  grid-template-columns: 384px minmax(0, 1fr);
+  align-items: start;
+  min-height: calc(100vh - 104px);
+}
+.left {
+  background: var(--plate);
+  border-right: 1px solid var(--hair);
+  min-height: calc(100vh - 104px);
+  position: sticky;
+  top: 0;
+  align-self: stretch;
+}
+.maphead {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 6px 24px 0;
+}
+.mapname {
+  font-size: 18px;
+}
+.counts {
+  display: flex;
+  gap: 12px;
+}
+.count {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  font-size: 18px;
+}
+/* Across the foot of the map, edge to edge. */
+.overlays {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  border-width: 1px 0;
+  border-color: var(--hair);
+}
+.overlays button {
+  padding: 2px 4px;
+  font-size: 16px;
+}
+.right {
+  padding: 0 24px 24px;
+  min-width: 0;
+}
+.capturing .right {
+  padding-bottom: 104px;
+}
+@media (max-width: 860px) {
+  .frame {
+    grid-template-columns: 1fr;
+  }
+  .left {
+    position: static;
+    min-height: 0;
+    border-right: 0;
+  }
+  .right {
+    padding: 0 12px 24px;
+  }
+}
+</style>
