@@ -5,7 +5,7 @@ import { dutyOf, EVENT_LISTS, type EventList, familyOf, readFastener } from '@da
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
 import { applyPending } from '../../web/src/job/optimistic.ts';
-import type { PendingEvent } from '../../web/src/job/outboxQueue.ts';
+import type { PendingEvent } from '../../web/src/job/outbox/queue.ts';
 import { openShop, type Shop } from './harness.ts';
 
 interface Kept {

@@ -4,7 +4,7 @@ import { createApp } from 'vue';
 import './app/base.css';
 import './app/vuetify.css';
 import App from './shell/App.vue';
-import { useOutbox } from './job/outbox.ts';
+import { useOutbox } from './job/outbox/store.ts';
 import { router } from './shell/router.ts';
 import { keepShell } from './shell/shell.ts';
 import { applyTheme, vuetify } from './app/theme.ts';

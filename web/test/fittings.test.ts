@@ -8,7 +8,7 @@ import { dayText } from '../src/fittings/dates.ts';
 import { BURST_MS, GaugeBurst } from '../src/fittings/gaugeBurst.ts';
 import { ruleScale } from '../src/fittings/ruleScale.ts';
 import { applyStored, applyPending } from '../src/job/optimistic.ts';
-import { nextToSend, type PendingEvent } from '../src/job/outboxQueue.ts';
+import { EMPTY, nextToSend, type PendingEvent } from '../src/job/outbox/queue.ts';
 
 describe('a gauge that types', () => {
   const feed = (burst: GaugeBurst, text: string, gap: number): string | null => {
@@ -226,9 +226,9 @@ describe('what waits on this device', () => {
       aside: more.aside ?? null,
     });
     const items = [item('r0', 'ann', { aside: 'refused' }), item('r1', 'ann'), item('r2', 'ben', { setId: 'r1' }), item('r3', 'ben')];
-    expect(nextToSend(items, 'ann')?.body.id).to.equal('r1');
-    expect(nextToSend(items, 'ben')?.body.id).to.equal('r3');
-    expect(nextToSend(items.slice(2), 'ben')?.body.id).to.equal('r2');
-    expect(nextToSend(items, null)).to.equal(undefined);
+    expect(nextToSend({ ...EMPTY, items: items }, 'ann')?.body.id).to.equal('r1');
+    expect(nextToSend({ ...EMPTY, items: items }, 'ben')?.body.id).to.equal('r3');
+    expect(nextToSend({ ...EMPTY, items: items.slice(2) }, 'ben')?.body.id).to.equal('r2');
+    expect(nextToSend({ ...EMPTY, items: items }, null)).to.equal(undefined);
   });
 });

@@ -1,8 +1,15 @@
 import { BLACKED } from '@dauer/core/views';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { PendingEvent } from '../src/job/outboxQueue.ts';
-import { againFrom, isAnotherBook, KEPT_AFTER_SENT_MS, outlivedSent, withoutStruck, type SentEvent } from '../src/job/sentJournal.ts';
+import type { PendingEvent } from '../src/job/outbox/queue.ts';
+import {
+  againFrom,
+  isAnotherBook,
+  KEPT_AFTER_SENT_MS,
+  outlivedSent,
+  withoutStruck,
+  type SentEvent,
+} from '../src/job/outbox/sentJournal.ts';
 import { ageWords, sizeWords } from '../src/features/shop/backupWords.ts';
 
 const DAY = 86400000;

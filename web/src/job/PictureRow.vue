@@ -5,7 +5,7 @@ import { DomainError } from '@dauer/core/quantity';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
 import { useOpenJob } from './openJob.ts';
-import { useOutbox } from './outbox.ts';
+import { useOutbox } from './outbox/store.ts';
 import { imageUrl, prepareImage } from './pictures.ts';
 import RedactDialog from './RedactDialog.vue';
 import { useSession } from '../app/session.ts';

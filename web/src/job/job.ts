@@ -11,7 +11,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from '../app/client.ts';
 import { useJobRecords } from './useJobRecords.ts';
-import { useOutbox } from './outbox.ts';
+import { useOutbox } from './outbox/store.ts';
 import { applyPending } from './optimistic.ts';
 import { useSession } from '../app/session.ts';
 

@@ -1,7 +1,7 @@
 import { type EventFamily, EVENTS, type Recorded, type Sent } from '@dauer/contract';
 import { type EventBase, inFormOfToday, type JobRecords, type Part, recordFrom } from '@dauer/core/ledger';
 import { toResult } from '@dauer/core/quantity';
-import type { PendingEvent } from './outboxQueue.ts';
+import type { PendingEvent } from './outbox/queue.ts';
 
 function base(item: PendingEvent): EventBase {
   const { id, happenedAt, device } = item.body;

@@ -6,8 +6,8 @@ import { appendJournal, isAway, jobKey, keepJob, readCache, readJournal } from '
 import { onChangeOf } from '../app/live.ts';
 import { JobFollower } from './jobFollower.ts';
 import { applyStored } from './optimistic.ts';
-import type { useOutbox } from './outbox.ts';
-import type { PendingEvent } from './outboxQueue.ts';
+import type { useOutbox } from './outbox/store.ts';
+import type { PendingEvent } from './outbox/queue.ts';
 import { forgetImage } from './pictures.ts';
 
 /** An event that went into the book from here, and the record that it became. */

@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router';
 import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
 import { listen } from '../app/live.ts';
 import SignInAgain from './SignInAgain.vue';
-import { useOutbox } from '../job/outbox.ts';
+import { useOutbox } from '../job/outbox/store.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
 import { loadNewer, newer } from './shell.ts';

@@ -5,7 +5,7 @@ import { useRoute } from 'vue-router';
 import MoveMark from '../fittings/MoveMark.vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import { useJob } from '../job/job.ts';
-import { useOutbox } from '../job/outbox.ts';
+import { useOutbox } from '../job/outbox/store.ts';
 import RunningClocks from './RunningClocks.vue';
 import SearchBox from './SearchBox.vue';
 import { useSession } from '../app/session.ts';

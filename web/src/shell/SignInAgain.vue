@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { sentenceOf } from '../app/client.ts';
-import { useOutbox } from '../job/outbox.ts';
+import { useOutbox } from '../job/outbox/store.ts';
 import { useSession } from '../app/session.ts';
 
 /** The session ended in the middle of work: asked for in place, so that nothing typed is lost. */

@@ -8,7 +8,7 @@ import type { Stop } from '@dauer/core/views';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useInstrument } from '../../app/instruments.ts';
 import { onLetter } from '../../app/keys.ts';
-import { useOutbox } from '../../job/outbox.ts';
+import { useOutbox } from '../../job/outbox/store.ts';
 import CaptureBar from '../../fittings/CaptureBar.vue';
 import GaugeChooser from './GaugeChooser.vue';
 import type { Capture } from './useCapture.ts';

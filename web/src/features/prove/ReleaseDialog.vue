@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router';
 import { v7 } from 'uuid';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
 import { useOpenJob } from '../../job/openJob.ts';
-import { useOutbox } from '../../job/outbox.ts';
+import { useOutbox } from '../../job/outbox/store.ts';
 import { useSession } from '../../app/session.ts';
 
 const emit = defineEmits<{ close: [] }>();

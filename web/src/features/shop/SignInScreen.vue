@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
 import PinPad from './PinPad.vue';
-import { useOutbox } from '../../job/outbox.ts';
+import { useOutbox } from '../../job/outbox/store.ts';
 import { useSession } from '../../app/session.ts';
 import WordMark from '../../fittings/WordMark.vue';
 

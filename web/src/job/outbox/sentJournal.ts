@@ -1,5 +1,5 @@
 import { BLACKED } from '@dauer/core/views';
-import type { PendingEvent } from './outboxQueue.ts';
+import type { PendingEvent } from './queue.ts';
 
 /** Events stay on this device that long after the book has acknowledged them, ms: a book restored from a backup asks for them again. */
 export const KEPT_AFTER_SENT_MS = 9 * 86400000;

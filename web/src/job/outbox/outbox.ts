@@ -1,0 +1,264 @@
+import type { Sent } from '@dauer/contract';
+import { familyOf } from '@dauer/core/ledger';
+import type { PreparedImage } from '../pictures.ts';
+import { advance, EMPTY, nextToSend, type PendingEvent, type Queue, type QueueAction, unsent } from './queue.ts';
+import { againFrom, isAnotherBook, outlivedSent, withoutStruck } from './sentJournal.ts';
+import type { OutboxStorage } from './storage.ts';
+
+/** Pause after a server that did not answer, ms. */
+const PAUSE_MS = 2500;
+const NOT_STORED = 'This device cannot store what is taken; keep the page open until it is sent.';
+const PICTURE_NOT_STORED = 'This device cannot store the picture; keep the page open until it is sent.';
+const OLDER_PAGE = 'Another page of Dauer is open in an older version: close it, so that this one can store what is taken.';
+
+/** What an outbox leans on; a page gives it the browser's, a test its own. */
+export interface OutboxWorld {
+  /** @param blocked told where an older page holds the storage. Rejects where a device cannot store anything. */
+  open(blocked: () => void): Promise<OutboxStorage>;
+  /** Sends an event; resolves with the record that it became. */
+  send(item: PendingEvent): Promise<unknown>;
+  sendImage(image: PreparedImage): Promise<void>;
+  /** Why the server will not take an event, whenever it is sent; null where the reason may pass. */
+  refusal(error: unknown): string | null;
+  /** What a failure is, in a sentence. */
+  sentenceOf(error: unknown): string;
+  /** Who is signed in. */
+  personId(): string | null;
+  now(): number;
+  /** Runs something after a pause, ms; returns what calls it off. */
+  later(run: () => void, ms: number): () => void;
+  /** The incarnation of the book that this device last knew. */
+  readonly book: { known(): string | null; note(incarnation: string): void };
+  /** An image is no longer wanted anywhere on this device. */
+  forgetImage(hash: string): void;
+}
+
+/** Called with every event that the book has, before it leaves the outbox; returns what applies its record to the screen. */
+type WhenSent = (item: PendingEvent, record: unknown) => Promise<() => void>;
+
+/** A plain copy, which a database can store. */
+const copyOf = (item: PendingEvent): PendingEvent => JSON.parse(JSON.stringify(item)) as PendingEvent;
+
+/**
+ * Keeps events on this device first, with a durable commit, and sends them in their order: one at a time, each by its own
+ * author, none before what was taken earlier. Knows no framework; who draws it subscribes.
+ */
+export class Outbox {
+  readonly #world: OutboxWorld;
+  #storage: OutboxStorage | null = null;
+  #queue: Queue = EMPTY;
+  #images: ReadonlyMap<string, PreparedImage> = new Map();
+  #trouble: string | null = null;
+  #sending = false;
+  #callOff: () => void = () => undefined;
+  #turning: Promise<void> | null = null;
+  #whenSent: WhenSent = async () => () => undefined;
+  readonly #listeners = new Set<() => void>();
+
+  constructor(world: OutboxWorld) {
+    this.#world = world;
+  }
+
+  get queue(): Queue {
+    return this.#queue;
+  }
+  /** Images that the book does not have yet, by hash. */
+  get images(): ReadonlyMap<string, PreparedImage> {
+    return this.#images;
+  }
+  /** What keeps it from storing or sending, in a sentence; null where nothing does. */
+  get trouble(): string | null {
+    return this.#trouble;
+  }
+  subscribe(listener: () => void): () => void {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  }
+  whenSent(f: WhenSent): void {
+    this.#whenSent = f;
+  }
+
+  #tell(): void {
+    for (const l of this.#listeners) l();
+  }
+  #advance(action: QueueAction): void {
+    this.#queue = advance(this.#queue, action);
+    this.#tell();
+  }
+  #say(trouble: string | null): void {
+    if (this.#trouble === trouble) return;
+    this.#trouble = trouble;
+    this.#tell();
+  }
+  #holdImage(image: PreparedImage): void {
+    this.#images = new Map([...this.#images, [image.hash, image]]);
+    this.#tell();
+  }
+
+  /** Opens this device's storage, and sends what it holds. A device that stores nothing goes on from the page alone. */
+  async open(): Promise<void> {
+    try {
+      this.#storage = await this.#world.open(() => {
+        this.#say(OLDER_PAGE);
+      });
+      const { items, images } = await this.#storage.found();
+      for (const image of images) this.#holdImage(image);
+      this.#advance({ kind: 'found', items });
+      await this.#storeTheRest();
+      await this.#dropOutlived(this.#storage);
+    } catch {
+      this.#storage = null;
+    }
+    void this.flush();
+  }
+
+  /** Stores what was taken while the storage was being opened. */
+  async #storeTheRest(): Promise<void> {
+    const unplaced = this.#queue.items.filter((i) => !this.#queue.places.has(i.body.id));
+    for (const item of unplaced) {
+      const place = await this.#store(item);
+      if (this.#queue.items.some((i) => i.body.id === item.body.id)) this.#advance({ kind: 'stored', id: item.body.id, place });
+      // It was sent meanwhile.
+      else if (place !== undefined) await this.#storage?.drop(place);
+    }
+  }
+
+  /**
+   * Takes an event. It is shown at once, and counts as kept only when it is safe on this device; it is sent after that,
+   * and never before one that was taken earlier.
+   */
+  async keep(item: PendingEvent): Promise<void> {
+    const plain = copyOf(item);
+    const committed = this.#store(plain);
+    this.#advance({ kind: 'taken', item: plain });
+    this.#advance({ kind: 'stored', id: plain.body.id, place: await committed });
+    void this.flush();
+  }
+  async #store(plain: PendingEvent): Promise<number | undefined> {
+    try {
+      return await this.#storage?.add(plain);
+    } catch {
+      this.#say(NOT_STORED);
+      return undefined;
+    }
+  }
+
+  /** Keeps an image here until the book has it: it is sent before the event that shows it. */
+  async keepImage(image: PreparedImage): Promise<void> {
+    this.#holdImage(image);
+    try {
+      await this.#storage?.putImage(image);
+    } catch {
+      this.#say(PICTURE_NOT_STORED);
+    }
+  }
+  async #sendImage(hash: string): Promise<void> {
+    const image = this.#images.get(hash);
+    if (!image) return;
+    await this.#world.sendImage(image);
+    this.#images = new Map([...this.#images].filter(([h]) => h !== hash));
+    this.#tell();
+    await this.#storage?.acknowledgeImage({ ...image, sentAt: this.#world.now() });
+  }
+
+  /** What was acknowledged long enough ago goes from this device. */
+  async #dropOutlived(storage: OutboxStorage): Promise<void> {
+    const now = this.#world.now();
+    const pictures = (await storage.sentImages()).map((i) => ({ id: i.hash, sentAt: i.sentAt }));
+    await storage.dropSent(outlivedSent(await storage.sent(), now), outlivedSent(pictures, now));
+  }
+
+  /** The book has it: it waits no more, and stays on this device for nine days, whatever happens to the book meanwhile. */
+  async #acknowledge(item: PendingEvent): Promise<void> {
+    const { id } = item.body;
+    const place = this.#queue.places.get(id);
+    this.#advance({ kind: 'left', id });
+    // What asks for a password is an act of its moment: it is not done again by itself.
+    const again = familyOf(item.family).sending === 'queued';
+    const plain = { ...copyOf(item), ...(place === undefined ? {} : { seq: place }) };
+    await this.#storage?.acknowledge(place, again ? { id, sentAt: this.#world.now(), item: plain } : null);
+  }
+
+  /** Told by which incarnation of the book an answer was given: a restored one is sent again all that is still kept here. */
+  async heardOf(book: string | null): Promise<void> {
+    const known = this.#world.book.known();
+    if (book && known === null) this.#world.book.note(book);
+    if (!this.#storage || !isAnotherBook(known, book) || this.#turning) return;
+    this.#turning = this.#sendAgain(this.#storage, book ?? '').finally(() => (this.#turning = null));
+    await this.#turning;
+  }
+  async #sendAgain(storage: OutboxStorage, book: string): Promise<void> {
+    const { items, images } = await storage.requeue(againFrom(await storage.sent(), this.#queue.items));
+    for (const image of images) this.#holdImage(image);
+    // Only now: a page that goes away before does it again.
+    this.#world.book.note(book);
+    this.#advance({ kind: 'again', items });
+    void this.flush();
+  }
+
+  /** Lets go of what was blacked out in the book: of texts and pictures that are still kept here to be sent again. */
+  async blackOut(struck: readonly { readonly id: string; readonly field: string }[]): Promise<void> {
+    if (!this.#storage) return;
+    for (const { id, field } of struck) {
+      const held = await this.#storage.sentOf(id);
+      if (!held) continue;
+      const { item, hash } = withoutStruck(held.item, field);
+      await this.#storage.strike({ ...held, item }, hash);
+      if (hash !== null) this.#world.forgetImage(hash);
+    }
+  }
+
+  /** Drops an event that the server would not take. */
+  async forget(item: PendingEvent): Promise<void> {
+    const place = this.#queue.places.get(item.body.id);
+    this.#advance({ kind: 'left', id: item.body.id });
+    if (place !== undefined) await this.#storage?.drop(place);
+  }
+  async retry(item: PendingEvent): Promise<void> {
+    this.#advance({ kind: 'retried', id: item.body.id });
+    await this.#keepAsItIs(item.body.id);
+    await this.flush();
+  }
+  async #keepAsItIs(id: string): Promise<void> {
+    const found = this.#queue.items.find((i) => i.body.id === id);
+    const place = this.#queue.places.get(id);
+    if (found && place !== undefined) await this.#storage?.put({ ...copyOf(found), seq: place });
+  }
+
+  /** Sends what is due, one after the other, until nothing is or the server does not answer. */
+  async flush(): Promise<void> {
+    if (this.#sending) return;
+    this.#sending = true;
+    this.#callOff();
+    const due = (): PendingEvent | undefined => nextToSend(this.#queue, this.#world.personId());
+    for (let next = due(); next; next = due()) {
+      try {
+        if (next.family === 'pictures') await this.#sendImage((next.body as Sent<'pictures'>).hash);
+        const record = await this.#world.send(next);
+        // What it became and that it waits no more are shown as one change.
+        const show = await this.#whenSent(next, record);
+        show();
+        await this.#acknowledge(next);
+        this.#say(null);
+      } catch (error) {
+        const reason = this.#world.refusal(error);
+        if (reason === null) {
+          this.#say(this.#world.sentenceOf(error));
+          this.#callOff = this.#world.later(() => void this.flush(), PAUSE_MS);
+          break;
+        }
+        this.#advance({ kind: 'refused', id: next.body.id, reason });
+        await this.#keepAsItIs(next.body.id);
+      }
+    }
+    this.#sending = false;
+  }
+
+  /** Whether everything that was taken is in the book, after waiting for what is on its way, ms at most. */
+  async settled(atMost: number): Promise<boolean> {
+    const until = this.#world.now() + atMost;
+    const left = (): number => this.#queue.storing.size + unsent(this.#queue);
+    while (left() > 0 && this.#world.now() < until) await new Promise<void>((resolve) => void this.#world.later(resolve, 50));
+    return left() === 0;
+  }
+}

@@ -1,0 +1,113 @@
+import type { EventFamily, Sent } from '@dauer/contract';
+
+/** An event that is kept on this device until the book has it. */
+export interface PendingEvent<F extends EventFamily = EventFamily> {
+  /** Its place in this device's storage; none where that failed, and the page alone holds it. */
+  seq?: number;
+  readonly jobId: string;
+  readonly authorId: string;
+  readonly authorName: string;
+  readonly family: F;
+  readonly body: Sent<F>;
+  /** How far this device's clock was set right when it was stamped, ms. */
+  readonly clockOffset?: number;
+  /** Why the server would not take it; null while it waits to be sent. */
+  readonly aside: string | null;
+}
+
+/**
+ * What waits to be sent, in the order in which it was taken. An event is `storing` until this device holds it for good,
+ * waits then, and leaves when the book has it; one that the server would not take is set aside until somebody decides.
+ */
+export interface Queue {
+  readonly items: readonly PendingEvent[];
+  /** Ids of events on their way into this device's storage: shown, and not yet acknowledged as kept. */
+  readonly storing: ReadonlySet<string>;
+  /** Where this device's storage holds them, by id. */
+  readonly places: ReadonlyMap<string, number>;
+}
+
+export const EMPTY: Queue = { items: [], storing: new Set(), places: new Map() };
+
+export type QueueAction =
+  /** What this device held when the page was opened; or is to be sent again to a book that was restored. */
+  | { readonly kind: 'found' | 'again'; readonly items: readonly PendingEvent[] }
+  | { readonly kind: 'taken'; readonly item: PendingEvent }
+  /** It is safe on this device, at a place of its storage; at none where the page alone holds it. */
+  | { readonly kind: 'stored'; readonly id: string; readonly place: number | undefined }
+  /** The book has it, or somebody dropped it. */
+  | { readonly kind: 'left'; readonly id: string }
+  /** The server would not take it, and said why. */
+  | { readonly kind: 'refused'; readonly id: string; readonly reason: string }
+  /** It is to be sent once more. */
+  | { readonly kind: 'retried'; readonly id: string };
+
+const withPlaces = (places: Queue['places'], items: readonly PendingEvent[]): Queue['places'] =>
+  new Map([...places, ...items.flatMap((i): [string, number][] => (i.seq === undefined ? [] : [[i.body.id, i.seq]]))]);
+const without = <T>(set: ReadonlySet<T>, one: T): ReadonlySet<T> => new Set([...set].filter((x) => x !== one));
+
+/** The queue after something happened. What concerns an event that is not in it changes nothing. */
+export function advance(queue: Queue, action: QueueAction): Queue {
+  const aside = (id: string, reason: string | null): Queue => ({
+    ...queue,
+    items: queue.items.map((i) => (i.body.id === id ? { ...i, aside: reason } : i)),
+  });
+  switch (action.kind) {
+    case 'found':
+    case 'again': {
+      const known = new Set(queue.items.map((i) => i.body.id));
+      const fresh = action.items.filter((i) => !known.has(i.body.id));
+      // What was taken while the storage was being opened was taken later.
+      const items = action.kind === 'found' ? [...fresh, ...queue.items] : [...queue.items, ...fresh];
+      return { ...queue, items, places: withPlaces(queue.places, fresh) };
+    }
+    case 'taken':
+      return { ...queue, items: [...queue.items, action.item], storing: new Set([...queue.storing, action.item.body.id]) };
+    case 'stored': {
+      if (!queue.items.some((i) => i.body.id === action.id)) return queue;
+      const storing = without(queue.storing, action.id);
+      return action.place === undefined
+        ? { ...queue, storing }
+        : { ...queue, storing, places: new Map([...queue.places, [action.id, action.place]]) };
+    }
+    case 'left':
+      return {
+        items: queue.items.filter((i) => i.body.id !== action.id),
+        storing: without(queue.storing, action.id),
+        places: new Map([...queue.places].filter(([id]) => id !== action.id)),
+      };
+    case 'refused':
+      return aside(action.id, action.reason);
+    case 'retried':
+      return aside(action.id, null);
+  }
+}
+
+/** What is safe on this device, up to the first event that is not yet: nothing overtakes what it leans on. */
+export function persisted({ items, storing }: Queue): readonly PendingEvent[] {
+  const first = items.findIndex((i) => storing.has(i.body.id));
+  return first < 0 ? items : items.slice(0, first);
+}
+
+/**
+ * The next event to send: the oldest that is safe here, of whoever is signed in, since the book names whoever that is. What
+ * leans on somebody else's unsent event waits for it, so that nothing is refused for coming too early.
+ */
+export function nextToSend(queue: Queue, personId: string | null): PendingEvent | undefined {
+  const waiting = persisted(queue).filter((i) => i.aside === null);
+  const foreign = new Set(waiting.filter((i) => i.authorId !== personId).map((i) => i.body.id));
+  const dependsOn = (i: PendingEvent): boolean =>
+    Object.values(i.body).some((v) => typeof v === 'string' && v !== i.body.id && foreign.has(v));
+  return waiting.find((i) => i.authorId === personId && !dependsOn(i));
+}
+
+/** How many are safe here and not sent, but for those that are set aside. */
+export const unsent = ({ items, storing }: Queue): number => items.filter((i) => i.aside === null && !storing.has(i.body.id)).length;
+
+/** What the server would not take. */
+export const rejected = ({ items }: Queue): PendingEvent[] => items.filter((i) => i.aside !== null);
+
+/** Who else has something here that waits until they sign in. */
+export const waitingFor = ({ items }: Queue, personId: string | null): string[] => [
+  ...new Set(items.filter((i) => i.aside === null && i.authorId !== personId).map((i) => i.authorName)),
+];

@@ -1,0 +1,83 @@
+import { EVENT_ENDPOINT, type Sent } from '@dauer/contract';
+import { defineStore } from 'pinia';
+import { computed, shallowRef, watch } from 'vue';
+import { ApiProblem, call, sentenceOf, whenAnswered } from '../../app/client.ts';
+import { useSession } from '../../app/session.ts';
+import { base64Of, forgetImage } from '../pictures.ts';
+import { Outbox } from './outbox.ts';
+import { rejected, unsent as unsentOf, waitingFor } from './queue.ts';
+import { openStorage } from './storage.ts';
+
+/** Under which this device notes by which incarnation of the book it was answered. */
+const BOOK = 'dauer.book';
+
+/** The outbox of this page, as the screens see it. */
+export const useOutbox = defineStore('outbox', () => {
+  const session = useSession();
+  const outbox = new Outbox({
+    open: openStorage,
+    send: async (item) => {
+      const { record } = (await call(EVENT_ENDPOINT[item.family] as 'takeBack', {
+        params: { jobId: item.jobId },
+        body: item.body as Sent<'takeBacks'>,
+        ...(item.clockOffset === undefined ? {} : { clockOffset: item.clockOffset }),
+      })) as { record: unknown };
+      return record;
+    },
+    sendImage: async (image) => void (await call('keepPicture', { body: { base64: base64Of(image.bytes) } })),
+    refusal: (error) => (error instanceof ApiProblem && !error.passes ? error.message : null),
+    sentenceOf,
+    personId: () => session.person?.id ?? null,
+    now: () => Date.now(),
+    later: (run, ms) => {
+      const timer = setTimeout(run, ms);
+      return () => {
+        clearTimeout(timer);
+      };
+    },
+    book: {
+      known: () => localStorage.getItem(BOOK),
+      note: (incarnation) => {
+        localStorage.setItem(BOOK, incarnation);
+      },
+    },
+    forgetImage: (hash) => void forgetImage(hash),
+  });
+  const queue = shallowRef(outbox.queue);
+  // An event that was stored changes nothing of the list: what is derived from it is not derived anew.
+  const items = shallowRef(outbox.queue.items);
+  const images = shallowRef(outbox.images);
+  const trouble = shallowRef(outbox.trouble);
+  outbox.subscribe(() => {
+    queue.value = outbox.queue;
+    items.value = outbox.queue.items;
+    images.value = outbox.images;
+    trouble.value = outbox.trouble;
+  });
+  whenAnswered((book) => void outbox.heardOf(book).catch(() => undefined));
+  watch(
+    () => session.person?.id,
+    () => void outbox.flush(),
+  );
+  window.addEventListener('online', () => void outbox.flush());
+  return {
+    items,
+    images,
+    trouble,
+    storing: computed(() => queue.value.storing),
+    unsent: computed(() => unsentOf(queue.value)),
+    aside: computed(() => rejected(queue.value)),
+    others: computed(() => waitingFor(queue.value, session.person?.id ?? null)),
+    open: () => outbox.open(),
+    keep: (item: Parameters<Outbox['keep']>[0]) => outbox.keep(item),
+    keepImage: (image: Parameters<Outbox['keepImage']>[0]) => outbox.keepImage(image),
+    forget: (item: Parameters<Outbox['forget']>[0]) => outbox.forget(item),
+    retry: (item: Parameters<Outbox['retry']>[0]) => outbox.retry(item),
+    flush: () => outbox.flush(),
+    settled: (atMost: number) => outbox.settled(atMost),
+    blackOut: (struck: Parameters<Outbox['blackOut']>[0]) => outbox.blackOut(struck),
+    whenStored: (f: Parameters<Outbox['whenSent']>[0]) => {
+      outbox.whenSent(f);
+    },
+  };
+});
