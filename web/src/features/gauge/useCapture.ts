@@ -1,23 +1,15 @@
-import {
-  isImplausible,
-  type Measurement,
-  type PlannedPosition,
-  plannedPositions,
-  plausibleAt,
-  positionKey,
-  readFigure,
-  usualCount,
-} from '@dauer/core/catalogue';
+import { type Measurement, type PlannedPosition, plannedPositions, positionKey, readFigure, usualCount } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import type { Phase, Reading, ReadingSet, Surface } from '@dauer/core/ledger';
-import { hangsOnState, findOutliers, type Taken } from '@dauer/core/metrology';
+import { hangsOnState, type Taken } from '@dauer/core/metrology';
 import { displayWithUnit, DomainError, type Quantity, type UnitId } from '@dauer/core/quantity';
 import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
-import { computed, type ComputedRef, type Ref, ref, watch } from 'vue';
+import { computed, type ComputedRef, type Ref, ref, shallowRef, watch } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
+import { BEGIN, capture, type CaptureAction, type Course, doubtOf, refusalToTake } from './captureMachine.ts';
 import { orderOf, type TakingOrder } from './takingOrder.ts';
 import { useGaugeChoice } from './useGaugeChoice.ts';
 import { useUnit } from './useUnit.ts';
@@ -47,12 +39,21 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   const count = ref(8);
   /** Also the rings that may be taken besides. */
   const more = ref(false);
-  const index = ref(0);
-  const message = ref<string | null>(null);
-  /** What is asked about a figure, and of which position. */
-  const question = ref<{ readonly text: string; readonly key: string } | null>(null);
-  /** Positions whose figure somebody said is right. */
-  const answered = new Set<string>();
+  const bar = shallowRef(BEGIN);
+  const course = computed((): Course => ({ positions: positions.value, sequence: sequence.value, isTaken }));
+  const act = (action: CaptureAction): void => void (bar.value = capture(bar.value, action, course.value));
+  /** The position in hand. */
+  const index = computed({
+    get: () => bar.value.index,
+    set: (i: number) => {
+      act({ kind: 'picked', index: i });
+    },
+  });
+  const message = computed({
+    get: () => bar.value.message,
+    set: (text: string | null) => void (bar.value = { ...bar.value, message: text }),
+  });
+  const question = computed(() => bar.value.question);
   /** Begin a set of its own with the next reading, beside the one that stands. */
   const afresh = ref(false);
   /** A second measure that does not see the first. */
@@ -92,7 +93,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     get: () => orders.value[measurement.value?.id ?? ''] ?? 'round',
     set: (o) => {
       if (measurement.value) orders.value = { ...orders.value, [measurement.value.id]: o };
-      index.value = firstOpen();
+      act({ kind: 'reordered' });
     },
   });
   const sequence = computed(() => orderOf(positions.value, order.value));
@@ -102,21 +103,15 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   );
   const isTaken = (p: PlannedPosition): boolean => taken.value.some((t) => t.key === positionKey(p));
 
-  function firstOpen(): number {
-    return sequence.value.find((i) => !isTaken(positions.value[i] as PlannedPosition)) ?? sequence.value.at(-1) ?? 0;
-  }
   watch(
     [() => component.value?.slot.id, () => measurement.value?.id, phase, blind],
     () => {
-      answered.clear();
       afresh.value = false;
       begin.value = null;
       more.value = false;
       averages.value = false;
       if (measurement.value) count.value = usualCount(measurement.value.id);
-      message.value = null;
-      question.value = null;
-      index.value = firstOpen();
+      act({ kind: 'begun' });
     },
     { immediate: true },
   );
@@ -133,28 +128,6 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     return whyNotGauged(gaugedAt(history, new Date().toISOString()), c.slot, m.id, phase.value === 'as_found');
   });
 
-  /** What is asked about a figure while the part is still in the hand; null where nothing is. */
-  function doubtOf(
-    m: Measurement,
-    p: PlannedPosition,
-    { canonical, resolution }: Quantity,
-    text: string,
-  ): { text: string; key: string } | null {
-    const said = `${text.trim()}${/[a-z"°%]/i.test(text) || symbol.value === '' ? '' : ` ${symbol.value}`}`;
-    const key = positionKey(p);
-    if (isImplausible(canonical, plausibleAt(p, component.value?.slot.boreMm ?? null)))
-      return { text: `${said} for ${m.name.toLowerCase()} of a ${component.value?.slot.name.toLowerCase() ?? ''}? It is kept.`, key };
-    const points = taken.value
-      .filter((t) => t.key !== key)
-      .map((t) => ({ key: t.key, angleDeg: t.reading.angleDeg, place: t.reading.place, value: t.value }));
-    const stray = findOutliers(m.id, [...points, { key, angleDeg: p.angleDeg, place: p.place, value: canonical }], errorOf(resolution));
-    const odd = stray.includes(key) ? key : stray.find((k) => !answered.has(k));
-    if (odd === undefined) return null;
-    const other = odd === key ? undefined : taken.value.find((t) => t.key === odd)?.reading.typed;
-    const name = positions.value.find((q) => positionKey(q) === odd)?.name ?? '';
-    const what = other === undefined ? said : `${other} at ${name}`;
-    return { text: `${what} lies far from the others of this set. Gauge it again while the part is in your hand. It is kept.`, key: odd };
-  }
   function openSet(m: Measurement, c: Component): string {
     if (set.value) return set.value.id;
     const begun = v7();
@@ -195,50 +168,38 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const m = measurement.value;
     const p = at.value;
     if (!c || !m || !p) return false;
-    if (closed.value !== null) {
-      message.value = closed.value;
-      return false;
-    }
-    if (asksState.value && !set.value && (surface.value === null || cold.value === null)) {
-      message.value = 'Say first how clean the part is, and whether it is cold. The figure is kept here meanwhile.';
+    const refusal = refusalToTake({
+      ...{ closed: closed.value, asksState: asksState.value && !set.value, surface: surface.value, cold: cold.value },
+    });
+    if (refusal !== null) {
+      act({ kind: 'refused', message: refusal });
       return false;
     }
     let quantity: Quantity;
     try {
       quantity = readFigure(m.id, p.place, text, unit.value, gauge.value?.kind ?? null);
     } catch (error) {
-      message.value = error instanceof DomainError ? error.message : String(error);
+      act({ kind: 'refused', message: error instanceof DomainError ? error.message : String(error) });
       return false;
     }
-    const doubt = doubtOf(m, p, quantity, text);
+    const doubt = doubtOf({
+      ...{ measurement: m, position: p, quantity, text, symbol: symbol.value, name: c.slot.name, boreMm: c.slot.boreMm },
+      ...{ taken: taken.value, positions: positions.value, confirmed: bar.value.confirmed, errorOf },
+    });
     read(openSet(m, c), p, text, unit.value, gauge.value?.id ?? null);
-    message.value = null;
-    question.value = doubt;
-    if (!question.value) index.value = nextOpen(index.value);
+    act({ kind: 'taken', doubt });
     return true;
   }
   /** What was asked about is as it was read. */
   function itIsRight(): void {
-    if (question.value) answered.add(question.value.key);
-    question.value = null;
-    index.value = nextOpen(index.value);
+    act({ kind: 'confirmed' });
   }
   /** What was asked about was misread: it is taken back, and the bar stands at its position. */
   function itIsNot(): void {
-    const odd = taken.value.find((t) => t.key === question.value?.key);
-    question.value = null;
-    if (odd) takeBackReading(odd.reading);
+    const misread = taken.value.find((t) => t.key === question.value?.key);
+    act({ kind: 'question_dropped' });
+    if (misread) takeBackReading(misread.reading);
     else takeBack();
-  }
-  function nextOpen(from: number): number {
-    const list = sequence.value;
-    const start = list.indexOf(from);
-    for (let i = 1; i <= list.length; i += 1) {
-      const next = list[(start + i) % list.length] ?? 0;
-      const p = positions.value[next];
-      if (p && !isTaken(p) && next !== from) return next;
-    }
-    return list[Math.min(start + 1, list.length - 1)] ?? from;
   }
   /** The newest reading of this set is taken back; the bar stands at its position again. */
   function takeBack(): void {
@@ -247,13 +208,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
   }
   function takeBackReading(reading: Reading): void {
     job.takeBack(reading.id);
-    question.value = null;
-    const key = positionKey(reading);
-    index.value = Math.max(
-      0,
-      positions.value.findIndex((p) => positionKey(p) === key),
-    );
-    message.value = `${reading.typed} at ${positions.value[index.value]?.name ?? 'its position'} is taken back.`;
+    act({ kind: 'taken_back', key: positionKey(reading), typed: reading.typed });
   }
   /** Readings that were taken at another position go there, each as it was typed; nothing is typed again. */
   function putRight(moves: readonly { readonly from: Taken; readonly to: PlannedPosition }[]): void {
@@ -261,13 +216,10 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const setId = set.value.id;
     for (const m of moves) job.takeBack(m.from.reading.id, 'taken at another position');
     for (const m of moves) read(setId, m.to, m.from.reading.typed, m.from.reading.unit, m.from.reading.gaugeVersionId);
-    question.value = null;
+    act({ kind: 'question_dropped' });
   }
   function move(step: number): void {
-    const list = sequence.value;
-    const to = Math.min(list.length - 1, Math.max(0, list.indexOf(index.value) + step));
-    index.value = list[to] ?? 0;
-    message.value = null;
+    act({ kind: 'stepped', by: step });
   }
   function inUnit(t: Taken, shown: UnitId): string {
     return displayWithUnit(t.value, measurement.value?.kind ?? 'length', t.reading.resolution, shown, t.reading.fraction);
