@@ -137,7 +137,7 @@ function take(): void {
   flex-wrap: wrap;
   min-height: 44px;
 }
-.records:focus-within {
+.file:focus-within {
   outline: 3px solid var(--blue);
 }
 .preview {

@@ -172,7 +172,7 @@ const copies = computed(() => {
   outline: 3px solid var(--blue);
   outline-offset: 2px;
 }
-.records {
+.file {
   position: absolute;
   opacity: 0;
   width: 100%;

@@ -108,7 +108,7 @@ onBeforeUnmount(off);
 .stuck {
   margin-bottom: 12px;
 }
-.history kbd {
+.book kbd {
   border: 1px solid currentColor;
   border-radius: 2px;
   padding: 0 7px;
@@ -154,7 +154,7 @@ onBeforeUnmount(off);
   .stuck {
     margin-bottom: 12px;
   }
-  .history kbd {
+  .book kbd {
     display: none;
   }
 }
