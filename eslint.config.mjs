@@ -1,6 +1,7 @@
 import { defineConfig } from 'eslint/config';
 import prettier from 'eslint-config-prettier';
 import vue from 'eslint-plugin-vue';
+import scopedCss from 'eslint-plugin-vue-scoped-css';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
@@ -48,7 +49,12 @@ export default defineConfig(
     ignores: ['core/src/catalogue/proofItems.ts', 'web/src/app/kept.ts'],
     rules: { 'id-denylist': ['error', 'given', 'asked', 'told', 'gone', 'kept', 'so', 'with_'] },
   },
-  { files: ['**/*.vue'], rules: { 'vue/no-restricted-syntax': ['error', ...unread] } },
+  {
+    files: ['**/*.vue'],
+    plugins: { 'vue-scoped-css': scopedCss },
+    // A style that nothing of its component carries was left behind, or its class was renamed without it.
+    rules: { 'vue/no-restricted-syntax': ['error', ...unread], 'vue-scoped-css/no-unused-selector': 'error' },
+  },
   {
     files: ['**/*.test.ts', '**/test/**/*.ts', 'e2e/**/*.ts'],
     languageOptions: { globals: globals.mocha },

@@ -50,6 +50,7 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
             <TriStateButton
               v-if="o.corners.includes(c)"
               class="cell"
+              :class="{ not_checked: stateOf(o.code, c) === 'not_checked' }"
               :way="stateOf(o.code, c)"
               :on="true"
               :writable="writable"

@@ -130,11 +130,11 @@ h2 {
   line-height: 30px;
   margin-top: 4px;
 }
-h2 a {
+h2 > :deep(a) {
   color: var(--ink);
   text-decoration: none;
 }
-h2 a:hover {
+h2 > :deep(a:hover) {
   text-decoration: underline;
 }
 .moves {
@@ -184,7 +184,7 @@ h2 a:hover {
   line-height: 22px;
   color: var(--blue);
 }
-a.next:hover {
+.next:not(.none):hover {
   background: var(--blue-tint);
 }
 .none {

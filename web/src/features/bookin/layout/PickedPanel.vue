@@ -250,7 +250,7 @@ h3 {
   align-items: center;
   margin-top: 12px;
 }
-.line > .v-input {
+.line > :deep(.v-input) {
   max-width: 190px;
 }
 .ends li {
@@ -287,7 +287,7 @@ h3 {
   border: 1px solid var(--blue);
   padding: 12px;
 }
-.joining > .v-input {
+.joining > :deep(.v-input) {
   width: 100%;
 }
 </style>
