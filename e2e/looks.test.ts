@@ -33,6 +33,8 @@ describe('every screen', function () {
       ['layout', at('V 076', 'layout')],
       ['book in, much told', at('V 076', 'bookin')],
       ['shop', '/shop'],
+      ['how well tracing did', '/tracing'],
+      ['practice', '/practice'],
       ['book in', at('V 071', 'bookin')],
       ['trace', at('V 068', 'trace')],
       ['to gauge', at('V 071', 'gauge')],
