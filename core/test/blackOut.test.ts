@@ -5,7 +5,8 @@ import type { HandbackSheet } from '../src/ledger/release.ts';
 import { freeTexts } from '../src/views/freeText.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { readSheet } from '../src/views/readSheet.ts';
-import { BLACKED, cameFrom, strikeLine, strikeRecord, withRefs } from '../src/views/sheetRefs.ts';
+import { BLACKED } from '../src/ledger/blacked.ts';
+import { cameFrom, strikeLine, strikeRecord, withRefs } from '../src/views/sheetRefs.ts';
 import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 
 /** All strings of a sheet, by path. */

@@ -1,7 +1,6 @@
 import { lateEvents } from '@dauer/core/history';
 import { deriveJob, weighLate } from '@dauer/core/job';
-import type { HandbackSheet } from '@dauer/core/ledger';
-import { BLACKED } from '@dauer/core/views';
+import { BLACKED, type HandbackSheet } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { printable } from '../src/features/prove/printSheet.ts';

@@ -1,7 +1,7 @@
+import { BLACKED } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import { BLACKED } from '@dauer/core/views';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, Visitor } from './harness.ts';
 
 const fluidJob = (shop: Shop) =>

@@ -1,4 +1,4 @@
-import { BLACKED } from '@dauer/core/views';
+import { BLACKED } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { PendingEvent } from '../src/job/outbox/queue.ts';

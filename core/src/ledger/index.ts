@@ -1,4 +1,5 @@
 /** Records: what was entered, by whom and when. Nothing here is worked out. */
+export { BLACKED } from './blacked.ts';
 export { type Duty, dutyKey, dutyOf, fastenerKey, proofKey, readFastener } from './duty.ts';
 export type { EventBase } from './eventBase.ts';
 export { EVENT_LISTS, type EventList, familyOf, inFormOfToday, listsWhere, recordFrom } from './families.ts';

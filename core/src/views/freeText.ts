@@ -1,7 +1,7 @@
 import type { EventBase } from '../ledger/eventBase.ts';
 import { EVENT_LISTS, familyOf } from '../ledger/families.ts';
 import type { JobRecords } from '../ledger/jobRecords.ts';
-import { BLACKED } from './sheetRefs.ts';
+import { BLACKED } from '../ledger/blacked.ts';
 
 /** Texts of what is no event: of the job, its vehicle, its layouts and its parts. */
 export const FREE_TEXT_OF = {

@@ -19,7 +19,7 @@ export { type OnlyNow, onlyNow, onlyNowAtWheel } from './onlyNow.ts';
 export { type Proposal, proposalsOf } from './proposals.ts';
 export { readSheet } from './readSheet.ts';
 export { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from './readingsFile.ts';
-export { BLACKED, strikeLine, strikeRecord } from './sheetRefs.ts';
+export { strikeLine, strikeRecord } from './sheetRefs.ts';
 export { contextOf } from './trace/context.ts';
 export { expectedAndFound, nothingElse, saidOf, type Prediction, toClose } from './trace/expected.ts';
 export { answersTo, sampleCase, isIdentified, ownerReport } from './trace/sampledCase.ts';

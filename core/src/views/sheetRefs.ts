@@ -1,7 +1,5 @@
+import { BLACKED } from '../ledger/blacked.ts';
 import type { HandbackSheet, SheetRef } from '../ledger/release.ts';
-
-/** What stands where a text was blacked out. */
-export const BLACKED = '■■■';
 
 /** Characters of no alphabet (Unicode, private use) that mark where a text came from while a sheet is put together. */
 const [BEGIN, MIDDLE, END] = ['\uE000', '\uE001', '\uE002'];

@@ -1,5 +1,5 @@
+import { BLACKED } from '@dauer/core/ledger';
 import { isDeepStrictEqual } from 'node:util';
-import { BLACKED } from '@dauer/core/views';
 import { HttpProblem, notFound } from './problem.ts';
 
 /** Fields that the server adds or sets right: a repeat may differ in them. */

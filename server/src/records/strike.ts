@@ -1,6 +1,6 @@
 import type { EventFamily } from '@dauer/contract';
-import { familyOf } from '@dauer/core/ledger';
-import { BLACKED, FREE_TEXT_OF, readSheet, strikeLine, strikeRecord } from '@dauer/core/views';
+import { BLACKED, familyOf } from '@dauer/core/ledger';
+import { FREE_TEXT_OF, readSheet, strikeLine, strikeRecord } from '@dauer/core/views';
 import { and, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import type { Database } from '../db/connect.ts';

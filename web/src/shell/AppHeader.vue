@@ -1,23 +1,20 @@
 <script setup lang="ts">
-import { mayMove } from '@dauer/core/views';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import MoveMark from '../fittings/MoveMark.vue';
-import TagPlate from '../fittings/TagPlate.vue';
-import { useJob } from '../job/job.ts';
 import { useOutbox } from '../job/outbox/store.ts';
-import RunningClocks from './RunningClocks.vue';
 import SearchBox from './SearchBox.vue';
 import { useSession } from '../app/session.ts';
 import WordMark from '../fittings/WordMark.vue';
 
 const session = useSession();
-const job = useJob();
 const outbox = useOutbox();
 const route = useRoute();
-const inJob = computed(() => typeof route.params['jobId'] === 'string' && job.records !== null);
-
-const move = computed(() => (job.state ? mayMove(job.state) : null));
+const inJob = computed(() => typeof route.params['jobId'] === 'string');
+/** What a job needs is loaded with the first one that is opened: nobody waits for it who signs in. */
+const JobMark = defineAsyncComponent(() => import('./JobMark.vue'));
+const RunningClocks = defineAsyncComponent(() => import('./RunningClocks.vue'));
+const wasInJob = ref(false);
+watch(inJob, (now) => (wasInJob.value ||= now), { immediate: true });
 
 const search = ref<InstanceType<typeof SearchBox> | null>(null);
 defineExpose({ focusSearch: () => search.value?.focus() });
@@ -28,11 +25,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
     <RouterLink class="home" to="/" aria-label="Dauer, to the yard"><WordMark /></RouterLink>
     <span class="shop plate-font">{{ session.shop.name }}</span>
     <div class="middle">
-      <template v-if="inJob && job.records">
-        <TagPlate :tag="job.records.vehicle.tag" />
-        <span class="vehicle plate-font">{{ job.records.vehicle.name }}</span>
-        <MoveMark v-if="move" class="moves" :level="move.level" :reasons="move.reasons.map((r) => r.words)" />
-      </template>
+      <JobMark v-if="inJob" />
     </div>
     <div v-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status">
       <b class="fig">{{ outbox.unsent + outbox.aside.length }}</b>
@@ -42,7 +35,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
       <b class="fig">{{ outbox.storing.size }}</b>
       not kept yet
     </div>
-    <RunningClocks />
+    <RunningClocks v-if="wasInJob" />
     <SearchBox ref="search" />
     <RouterLink class="who plate-font" to="/shop" :title="`Signed in as ${session.person?.name ?? ''}`">
       {{ session.person?.name.split(' ')[0] }} {{ session.person?.name.split(' ').at(-1)?.[0] }}.
@@ -83,13 +76,6 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   min-width: 0;
   padding-left: 24px;
 }
-.vehicle {
-  font-size: 24px;
-  line-height: 28px;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
 .unsent {
   font-size: 14px;
   line-height: 18px;
@@ -115,9 +101,6 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   }
 }
 @media (max-width: 720px) {
-  .moves {
-    display: none;
-  }
   .top {
     padding: 0 12px;
     gap: 10px;
@@ -129,9 +112,6 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   .middle {
     padding-left: 0;
     gap: 8px;
-  }
-  .vehicle {
-    font-size: 19px;
   }
   .who {
     padding-left: 10px;

@@ -1,4 +1,4 @@
-import { BLACKED } from '@dauer/core/views';
+import { BLACKED } from '@dauer/core/ledger';
 import type { PendingEvent } from './queue.ts';
 
 /** Events stay on this device that long after the book has acknowledged them, ms: a book restored from a backup asks for them again. */

@@ -1,0 +1,2 @@
+/** What stands where a text was blacked out. */
+export const BLACKED = '■■■';
