@@ -69,6 +69,11 @@ export async function measureKeys({ url, cookie, jobs }) {
     const again = page.getByRole('button', { name: 'Take all again' });
     const type = async (figures) => {
       if ((await again.count()) > 0) await again.click();
+      // Who takes a set says first how clean the part is, and whether it is cold.
+      for (const name of ['Clean', 'Cold']) {
+        const said = page.getByRole('button', { name, exact: true });
+        if ((await said.count()) > 0) await said.click();
+      }
       for (const f of figures) {
         await page.keyboard.type(f, { delay: 20 });
         await page.keyboard.press('Enter');
