@@ -103,8 +103,17 @@ export async function signIn(page: Page, url: string, login: string, password = 
   await page.goto(`${url}/sign-in`);
   await page.getByLabel('Name', { exact: true }).fill(login);
   await page.getByLabel('Password', { exact: true }).fill(password);
+  const answers: string[] = [];
+  page.on('response', (r) => answers.push(`${r.status()} ${r.url().replace(url, '')}`));
+  page.on('requestfailed', (r) => answers.push(`failed ${r.url().replace(url, '')}`));
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-  await page.getByRole('heading', { name: /in the shop/ }).waitFor();
+  try {
+    await page.getByRole('heading', { name: /in the shop/ }).waitFor();
+  } catch {
+    // What the page says and was answered tells whether it was refused, kept waiting or never asked.
+    const shown = (await page.locator('body').innerText()).replace(/\s+/g, ' ').slice(0, 600);
+    throw new Error(`${login} did not come to the yard: ${page.url()} shows “${shown}” after ${answers.join(', ')}`);
+  }
 }
 
 /** The longest one press may take to find its button, before the buttons are counted again. */
