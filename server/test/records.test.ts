@@ -395,8 +395,14 @@ describe('records', () => {
   });
 
   it('is all there after the process was started again, sessions too', async () => {
-    const before: JobRecords = await shop.reader.file(car.jobId);
+    // The mark up to which it was read moves with every transaction of the database, its own housekeeping too.
+    const recordsNow = async (): Promise<JobRecords> => {
+      const { cursor, ...records } = (await shop.reader.file(car.jobId)) as JobRecords & { readonly cursor: string };
+      expect(cursor).to.match(/\S/);
+      return records;
+    };
+    const before = await recordsNow();
     await shop.restart();
-    expect(await shop.reader.file(car.jobId)).to.deep.equal(before);
+    expect(await recordsNow()).to.deep.equal(before);
   });
 });
