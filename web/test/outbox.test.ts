@@ -4,6 +4,7 @@ import { Outbox, type OutboxWorld } from '../src/job/outbox/outbox.ts';
 import { advance, EMPTY, nextToSend, type PendingEvent, persisted, type Queue, type QueueAction, unsent } from '../src/job/outbox/queue.ts';
 import type { SentEvent } from '../src/job/outbox/sentJournal.ts';
 import type { OutboxStorage, SentImage } from '../src/job/outbox/storage.ts';
+import { writeAhead } from '../src/job/outbox/writeAhead.ts';
 import type { PreparedImage } from '../src/job/pictures.ts';
 
 const event = (id: string, authorId = 'ann', body: object = {}): PendingEvent =>
@@ -17,6 +18,8 @@ const settle = async (): Promise<void> => {
 class Device implements OutboxWorld {
   /** What survives when the page goes. */
   readonly disk = new Map<number, PendingEvent>();
+  /** What is written down at once. */
+  readonly notes = new Map<string, PendingEvent>();
   readonly sentDisk = new Map<string, SentEvent>();
   readonly images = new Map<string, PreparedImage>();
   readonly sentImagesDisk = new Map<string, SentImage>();
@@ -34,6 +37,11 @@ class Device implements OutboxWorld {
   #commits: (() => void)[] = [];
   #timers: { run: () => void }[] = [];
   #next = 1;
+  readonly ahead = {
+    note: (item: PendingEvent) => void this.notes.set(item.body.id, item),
+    found: () => [...this.notes.values()],
+    drop: (id: string) => void this.notes.delete(id),
+  };
   readonly book = { known: () => this.incarnation, note: (i: string) => void (this.incarnation = i) };
   readonly personId = () => this.person;
   readonly now = () => this.clock;
@@ -62,6 +70,11 @@ class Device implements OutboxWorld {
   letCommit(): void {
     this.holdsCommits = false;
     for (const go of this.#commits.splice(0)) go();
+  }
+  /** The page went away with them. */
+  dropCommits(): void {
+    this.holdsCommits = false;
+    this.#commits = [];
   }
   readonly open = async (): Promise<OutboxStorage> => {
     if (this.storesNothing) throw new Error('no storage here');
@@ -213,6 +226,43 @@ describe('an outbox', () => {
     expect(device.taken).to.deep.equal(['a', 'b']);
     expect(second.queue.items).to.deep.equal([]);
   });
+  it('a page that goes away before a commit is through loses nothing either, and doubles nothing', async () => {
+    const device = new Device();
+    const first = await device.page();
+    device.holdsCommits = true;
+    void first.keep(event('a'));
+    void first.keep(event('b'));
+    await settle();
+    expect([device.disk.size, [...device.notes.keys()]]).to.deep.equal([0, ['a', 'b']]);
+    // Its transactions are given up with it; the next page stores what it wrote down.
+    device.dropCommits();
+    device.says = () => 'away';
+    const second = await device.page();
+    expect([ids([...device.disk.values()]), [...device.notes.keys()]]).to.deep.equal([['a', 'b'], []]);
+    expect(second.queue.storing.size).to.equal(0);
+    device.says = () => 'takes';
+    device.pass();
+    await settle();
+    expect([device.taken, device.disk.size, second.queue.items]).to.deep.equal([['a', 'b'], 0, []]);
+  });
+  it('an event that two pages stored is taken over once, and what was written down and is stored is written down no more', async () => {
+    const device = new Device();
+    device.says = () => 'away';
+    device.disk.set(1, event('a'));
+    device.disk.set(2, event('a'));
+    device.notes.set('a', event('a'));
+    const page = await device.page();
+    expect([ids(page.queue.items), device.notes.size]).to.deep.equal([['a'], 0]);
+  });
+  it('a device whose storage cannot be opened keeps what it wrote down until it is sent', async () => {
+    const device = new Device();
+    device.storesNothing = true;
+    device.says = () => 'away';
+    await (await device.page()).keep(event('a'));
+    device.says = () => 'takes';
+    const next = await device.page();
+    expect([device.taken, device.notes.size, next.queue.items]).to.deep.equal([['a'], 0, []]);
+  });
   it('what is taken while the storage is being opened is stored as well', async () => {
     const device = new Device();
     device.says = () => 'away';
@@ -339,5 +389,42 @@ describe('an outbox', () => {
     await settle();
     device.pass();
     expect(await asking).to.equal(false);
+  });
+});
+
+describe('what is written down at once', () => {
+  /** As browsers have it. */
+  const storage = (full = false): Storage => {
+    const held = new Map<string, string>();
+    return {
+      get length() {
+        return held.size;
+      },
+      key: (i: number) => [...held.keys()][i] ?? null,
+      getItem: (k: string) => held.get(k) ?? null,
+      setItem: (k: string, v: string) => {
+        if (full) throw new Error('full');
+        held.set(k, v);
+      },
+      removeItem: (k: string) => void held.delete(k),
+      clear: () => {
+        held.clear();
+      },
+    };
+  };
+  it('is found in the order in which it was taken, without what is not an event, and goes when it is dropped', () => {
+    const device = storage();
+    const ahead = writeAhead(device);
+    device.setItem('dauer.units', '{}');
+    device.setItem('dauer.taken.0', 'cut o');
+    for (const id of ['2', '1', '3']) ahead.note(event(id));
+    expect(ahead.found()).to.deep.equal([event('1'), event('2'), event('3')]);
+    ahead.drop('2');
+    expect(ids(ahead.found())).to.deep.equal(['1', '3']);
+  });
+  it('a storage that is full loses no page', () => {
+    const ahead = writeAhead(storage(true));
+    ahead.note(event('1'));
+    expect(ahead.found()).to.deep.equal([]);
   });
 });

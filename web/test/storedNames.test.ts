@@ -7,7 +7,7 @@ const SRC = join(import.meta.dirname, '../src');
 /** Under these names devices keep what they have: another name would leave it behind. */
 const STORED = [
   ...['dauer', 'dauer-kept', 'dauer.book', 'dauer.bookin.5', 'dauer.device', 'dauer.gauges', 'dauer.letters', 'dauer.me'],
-  ...['dauer.orders', 'dauer.reloaded', 'dauer.skipped', 'dauer.speech', 'dauer.theme', 'dauer.units'],
+  ...['dauer.orders', 'dauer.reloaded', 'dauer.skipped', 'dauer.speech', 'dauer.taken', 'dauer.theme', 'dauer.units'],
 ];
 /** Names of the forms of files, which books and other shops have. */
 const FORMS = ['dauer.limits', 'dauer.readings'];

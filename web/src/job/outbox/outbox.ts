@@ -27,6 +27,16 @@ export interface OutboxWorld {
   now(): number;
   /** Runs something after a pause, ms; returns what calls it off. */
   later(run: () => void, ms: number): () => void;
+  /**
+   * What is written down in the moment in which it is taken, before the storage has it: a transaction that waits for
+   * another one is given up when its page goes away, however soon its commit was asked for.
+   */
+  readonly ahead: {
+    note(item: PendingEvent): void;
+    /** In the order in which they were taken. */
+    found(): PendingEvent[];
+    drop(id: string): void;
+  };
   /** The incarnation of the book that this device last knew. */
   readonly book: { known(): string | null; note(incarnation: string): void };
   /** An image is no longer wanted anywhere on this device. */
@@ -103,13 +113,21 @@ export class Outbox {
       });
       const { items, images } = await this.#storage.found();
       for (const image of images) this.#holdImage(image);
-      this.#advance({ kind: 'found', items });
+      this.#found(items);
       await this.#storeTheRest();
       await this.#dropOutlived(this.#storage);
     } catch {
       this.#storage = null;
+      this.#found([]);
     }
     void this.flush();
+  }
+  /** What the storage held, and after it what was taken when the last page went away before it was stored. */
+  #found(items: readonly PendingEvent[]): void {
+    const held = new Set(items.map((i) => i.body.id));
+    const ahead = this.#world.ahead.found();
+    for (const { body } of ahead) if (held.has(body.id)) this.#world.ahead.drop(body.id);
+    this.#advance({ kind: 'found', items: [...items, ...ahead.filter((i) => !held.has(i.body.id))] });
   }
 
   /** Stores what was taken while the storage was being opened. */
@@ -129,6 +147,7 @@ export class Outbox {
    */
   async keep(item: PendingEvent): Promise<void> {
     const plain = copyOf(item);
+    this.#world.ahead.note(plain);
     const committed = this.#store(plain);
     this.#advance({ kind: 'taken', item: plain });
     this.#advance({ kind: 'stored', id: plain.body.id, place: await committed });
@@ -136,7 +155,9 @@ export class Outbox {
   }
   async #store(plain: PendingEvent): Promise<number | undefined> {
     try {
-      return await this.#storage?.add(plain);
+      const place = await this.#storage?.add(plain);
+      if (place !== undefined) this.#world.ahead.drop(plain.body.id);
+      return place;
     } catch {
       this.#say(NOT_STORED);
       return undefined;
@@ -177,6 +198,7 @@ export class Outbox {
     const again = familyOf(item.family).sending === 'queued';
     const plain = { ...copyOf(item), ...(place === undefined ? {} : { seq: place }) };
     await this.#storage?.acknowledge(place, again ? { id, sentAt: this.#world.now(), item: plain } : null);
+    this.#world.ahead.drop(id);
   }
 
   /** Told by which incarnation of the book an answer was given: a restored one is sent again all that is still kept here. */
@@ -212,6 +234,7 @@ export class Outbox {
   async forget(item: PendingEvent): Promise<void> {
     const place = this.#queue.places.get(item.body.id);
     this.#advance({ kind: 'left', id: item.body.id });
+    this.#world.ahead.drop(item.body.id);
     if (place !== undefined) await this.#storage?.drop(place);
   }
   async retry(item: PendingEvent): Promise<void> {

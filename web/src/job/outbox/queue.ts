@@ -56,7 +56,8 @@ export function advance(queue: Queue, action: QueueAction): Queue {
     case 'found':
     case 'again': {
       const known = new Set(queue.items.map((i) => i.body.id));
-      const fresh = action.items.filter((i) => !known.has(i.body.id));
+      // Two pages of one device may have stored the same.
+      const fresh = action.items.filter((i) => !known.has(i.body.id) && known.add(i.body.id));
       // What was taken while the storage was being opened was taken later.
       const items = action.kind === 'found' ? [...fresh, ...queue.items] : [...queue.items, ...fresh];
       return { ...queue, items, places: withPlaces(queue.places, fresh) };

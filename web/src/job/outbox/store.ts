@@ -7,6 +7,7 @@ import { base64Of, forgetImage } from '../pictures.ts';
 import { Outbox } from './outbox.ts';
 import { rejected, unsent as unsentOf, waitingFor } from './queue.ts';
 import { openStorage } from './storage.ts';
+import { writeAhead } from './writeAhead.ts';
 
 /** Under which this device notes by which incarnation of the book it was answered. */
 const BOOK = 'dauer.book';
@@ -35,6 +36,7 @@ export const useOutbox = defineStore('outbox', () => {
         clearTimeout(timer);
       };
     },
+    ahead: writeAhead(localStorage),
     book: {
       known: () => localStorage.getItem(BOOK),
       note: (incarnation) => {
