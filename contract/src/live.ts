@@ -11,7 +11,7 @@ export const NOW_HEADER = 'x-dauer-now';
 /** Which incarnation of the book answers: a restored one is another, and is sent again what a device still keeps. */
 export const BOOK_HEADER = 'x-dauer-book';
 
-/** The stream of changes: listeners get ids only, and read again. */
+/** The stream of changes: listeners get ids only, and read again. Who a page believes to be signed in goes as `person`. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };
 
 /** What an instrument says: the figure it shows now, that it was pressed, or that it types like a keyboard. */
@@ -38,6 +38,9 @@ export const liveMessage = z.object({
   claims: z.string().max(20).optional(),
 });
 export type LiveMessage = z.infer<typeof liveMessage>;
+
+/** Who a page believes to be signed in, by id: what another person's session would do under their name is refused. */
+export const PERSON_HEADER = 'x-dauer-person';
 
 /** Header by which a page names itself, so that it does not get its own changes back. */
 export const PAGE_HEADER = 'x-dauer-page';

@@ -12,6 +12,7 @@ export const PROBLEMS = {
   invalid: { status: 400, means: 'The request is not of the form that the endpoint takes.' },
   signed_out: { status: 401, means: 'Nobody is signed in, or the session has ended.' },
   wrong_sign_in: { status: 401, means: 'Name and password, or PIN, do not fit together.' },
+  someone_else: { status: 401, means: 'Another person is signed in on this device than the page that asks believes.' },
   instrument_key: { status: 401, means: 'The instrument does not name the key of this shop’s bench.' },
   role: { status: 403, means: 'The role of whoever asks does not allow it.' },
   wrong_password: { status: 403, means: 'The password that was asked for once more does not fit.' },

@@ -32,7 +32,7 @@ import { overTls, serveAuthority, type TlsOptions } from './platform/tls.ts';
 import { HttpProblem, installProblems } from './platform/problem.ts';
 import { keepAll } from './platform/handlers.ts';
 import { registerRoutes } from './platform/routes.ts';
-import { cookieKey } from './platform/session.ts';
+import { COOKIE_SECONDS, cookieKey } from './platform/session.ts';
 
 export interface AppOptions {
   readonly databaseUrl: string;
@@ -111,9 +111,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register(fastifyCompress, { encodings: ['gzip', 'identity'], zlibOptions: { level: 1 } });
   await app.register(fastifySession, {
     key: await cookieKey(connection.db),
-    expiry: 14 * 86400,
+    expiry: COOKIE_SECONDS,
     cookieName: 'dauer',
-    cookie: { path: '/', httpOnly: true, sameSite: 'strict', secure: 'auto' },
+    cookie: { path: '/', httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: COOKIE_SECONDS },
   });
   await app.register(fastifySwagger, {
     openapi: { openapi: '3.1.0', info: { title: 'Dauer', version: '1' } },
@@ -122,7 +122,11 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   });
   app.decorateRequest('person', null);
   const book = await incarnationOf(connection.db);
-  app.addHook('onSend', async (_request, reply) => void reply.header(NOW_HEADER, String(Date.now())).header(BOOK_HEADER, book));
+  app.addHook('onSend', async (request, reply) => {
+    reply.header(NOW_HEADER, String(Date.now())).header(BOOK_HEADER, book);
+    // What is of the book stays in no cache that outlives the session.
+    if (request.url.startsWith('/api/')) reply.header('cache-control', 'no-store');
+  });
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
   servePictures(app, connection.db);

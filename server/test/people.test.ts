@@ -1,3 +1,4 @@
+import { PERSON_HEADER } from '@dauer/contract';
 import { BLACKED } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import pg from 'pg';
@@ -51,6 +52,49 @@ describe('people', () => {
     const ended = await shop.lead.ask('POST', `/api/tablets/${id}/end`, {});
     expect(ended.status).to.equal(200);
     expect((await tablet.ask<{ tablet: null }>('GET', '/api/on-tablet')).body.tablet).to.equal(null);
+  });
+
+  it('what a page sends for one person does not go into the book under another', async () => {
+    const people = (await shop.lead.ask<{ id: string; login: string }[]>('GET', '/api/people')).body;
+    const idOf = (login: string): string => people.find((p) => p.login === login)?.id ?? '';
+    const tablet = new Visitor(() => shop.app);
+    await tablet.ask('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
+    const body = () => ({
+      ...{ id: v7(), happenedAt: new Date().toISOString(), device: 'test' },
+      ...{ slotId: car.slot('caliper', 'FR'), what: 'block', note: '' },
+    });
+    const put = (believed: string) =>
+      tablet.ask<{ code: string; detail: string }>('POST', `/api/jobs/${car.jobId}/put-ins`, body(), { [PERSON_HEADER]: believed });
+    expect((await put(idOf('tess'))).status).to.equal(200);
+    // Somebody else signs in from the next page; the first one goes on sending.
+    await tablet.ask('POST', '/api/sign-in', { login: 'lea', password: PASSWORD });
+    const refused = await put(idOf('tess'));
+    expect([refused.status, refused.body.code]).to.deep.equal([401, 'someone_else']);
+    expect(refused.body.detail).to.contain('Lea Dunmore is signed in');
+    // Nor does it sign the other one out, read, or listen.
+    const as = { [PERSON_HEADER]: idOf('tess') };
+    expect((await tablet.ask('POST', '/api/sign-out', undefined, as)).body['code']).to.equal('someone_else');
+    expect((await tablet.ask('GET', '/api/yard', undefined, as)).body['code']).to.equal('someone_else');
+    expect((await tablet.ask('GET', `/api/live?person=${idOf('tess')}`)).body['code']).to.equal('someone_else');
+    expect((await tablet.ask<{ person: { id: string } }>('GET', '/api/me')).body.person.id).to.equal(idOf('lea'));
+    const mine = (await shop.reader.file(car.jobId)).putIns.filter((p) => p.slotId === car.slot('caliper', 'FR'));
+    expect(mine.map((p) => p.authorId)).to.deep.equal([idOf('tess')]);
+  });
+
+  it('who signs in on a device ends the session that was open there; the cookie outlives the browser, and answers no cache', async () => {
+    const tablet = new Visitor(() => shop.app);
+    await tablet.ask('POST', '/api/sign-in', { login: 'tess', password: PASSWORD });
+    const before = new Visitor(() => shop.app, tablet.cookies);
+    const reply = await shop.app.inject({
+      method: 'POST',
+      url: '/api/sign-in',
+      headers: { cookie: tablet.cookies },
+      payload: { login: 'lea', password: PASSWORD },
+    });
+    expect(String(reply.headers['set-cookie'])).to.match(/Max-Age=34560000/);
+    expect(reply.headers['cache-control']).to.equal('no-store');
+    expect(reply.json<{ until: string }>().until > new Date(Date.now() + 13 * 86400000).toISOString()).to.equal(true);
+    expect((await before.ask('GET', '/api/me')).status).to.equal(401);
   });
 
   it('the password is not tried out by whoever finds somebody signed in', async () => {

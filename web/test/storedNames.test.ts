@@ -7,8 +7,10 @@ const SRC = join(import.meta.dirname, '../src');
 /** Under these names devices keep what they have: another name would leave it behind. */
 const STORED = [
   ...['dauer', 'dauer-kept', 'dauer.book', 'dauer.bookin.5', 'dauer.device', 'dauer.gauges', 'dauer.letters', 'dauer.me'],
-  ...['dauer.orders', 'dauer.reloaded', 'dauer.skipped', 'dauer.speech', 'dauer.taken', 'dauer.theme', 'dauer.units'],
+  ...['dauer.orders', 'dauer.out', 'dauer.reloaded', 'dauer.skipped', 'dauer.speech', 'dauer.taken', 'dauer.theme', 'dauer.units'],
 ];
+/** On which pages talk to each other. */
+const CHANNELS = ['dauer.who'];
 /** Names of the forms of files, which books and other shops have. */
 const FORMS = ['dauer.limits', 'dauer.readings'];
 
@@ -18,6 +20,6 @@ describe('what a device keeps', () => {
     for (const name of readdirSync(SRC, { recursive: true, encoding: 'utf8' }))
       if (/\.(ts|vue)$/.test(name))
         for (const [, key] of readFileSync(join(SRC, name), 'utf8').matchAll(/'(dauer(?:[.-][\w.]+)?)'/g)) found.add(key ?? '');
-    expect([...found].sort()).to.deep.equal([...STORED, ...FORMS].sort());
+    expect([...found].sort()).to.deep.equal([...STORED, ...CHANNELS, ...FORMS].sort());
   });
 });

@@ -9,6 +9,8 @@ import { importReply } from '../importFile.ts';
 const me = z.object({
   person: t.person,
   hasPin: z.boolean(),
+  /** When the session ends by itself: what a device keeps of the book goes then, also where it is cut off. */
+  until: instant,
   shop: z.object({ name, timeZone: z.string(), currency: z.string().nullable(), locale: z.string() }),
 });
 const tablet = z.object({ id, name, registeredBy: id, registeredAt: instant, endedAt: instant.nullable() });

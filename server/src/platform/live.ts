@@ -3,7 +3,7 @@ import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import pg from 'pg';
 import type { Database } from '../db/connect.ts';
 import { HttpProblem } from './problem.ts';
-import { whoAsks } from './session.ts';
+import { requireSamePerson, whoAsks } from './session.ts';
 import { CHANNEL } from './tell.ts';
 
 const RETRY_MS = 1000;
@@ -74,6 +74,7 @@ export function serveLive(app: FastifyInstance, db: Database, databaseUrl: strin
   app.get(LIVE.path, { schema: { hide: true } }, async (request, reply) => {
     const person = await whoAsks(db, request);
     if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
+    requireSamePerson(person, (request.query as { person?: string }).person);
     if (!mayCall(LIVE.role, person.role)) throw new HttpProblem('role', `This takes the role of ${LIVE.role}.`);
     reply.hijack();
     reply.raw.writeHead(200, {

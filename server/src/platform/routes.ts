@@ -1,4 +1,4 @@
-import { type Endpoint, ENDPOINTS, type EndpointName, LARGEST_BODY, LARGEST_PUBLIC_BODY, mayCall } from '@dauer/contract';
+import { type Endpoint, ENDPOINTS, type EndpointName, LARGEST_BODY, LARGEST_PUBLIC_BODY, mayCall, PERSON_HEADER } from '@dauer/contract';
 import type { Person } from '@dauer/core/ledger';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
@@ -6,7 +6,7 @@ import type { Database } from '../db/connect.ts';
 import { pageOf } from './live.ts';
 import { HttpProblem } from './problem.ts';
 import { writeAsTheShop } from '../records/locale.ts';
-import { whoAsks } from './session.ts';
+import { requireSamePerson, whoAsks } from './session.ts';
 import { tell } from './tell.ts';
 
 export interface Call<E extends Endpoint> {
@@ -65,6 +65,7 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
       request.person = await whoAsks(db, request);
       if (line.role !== 'public' && !request.person)
         throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again; nothing typed is lost.');
+      if (line.role !== 'public') requireSamePerson(request.person, request.headers[PERSON_HEADER]);
       if (!mayCall(line.role, request.person?.role ?? null)) {
         throw new HttpProblem('role', `This takes the role of ${line.role}; you are signed in as ${request.person?.role ?? 'nobody'}.`);
       }

@@ -5,6 +5,7 @@ import { and, eq, gt, isNull } from 'drizzle-orm';
 import type { FastifyRequest } from 'fastify';
 import { v7 } from 'uuid';
 import type { Database } from '../db/connect.ts';
+import { HttpProblem } from './problem.ts';
 import { tell } from './tell.ts';
 import { account, secret, session } from '../db/schema.ts';
 
@@ -27,6 +28,8 @@ declare module 'fastify' {
 }
 
 const DAYS = 14;
+/** How long a device stays known and a tablet stays one, s: as long as browsers keep a cookie. */
+export const COOKIE_SECONDS = 400 * 86400;
 /** Most people that a device remembers; the cookie is sent with every request. */
 const MAX_KNOWN = 12;
 
@@ -51,6 +54,7 @@ export async function beginSession(
   const id = v7();
   const expiresAt = new Date(Date.now() + DAYS * 86400000).toISOString();
   await db.insert(session).values({ id, accountId, expiresAt, tabletId });
+  await endSession(db, request);
   request.session.set('sessionId', id);
   const { knows } = deviceOf(request);
   request.session.set('deviceId', request.session.get('deviceId') ?? v7());
@@ -65,11 +69,38 @@ export function deviceOf(request: FastifyRequest): { readonly id: string; readon
 /** The session that a request is sent in; undefined where nobody is signed in. */
 export const sessionIdOf = (request: FastifyRequest): string | undefined => request.session.get('sessionId');
 
+/** Ends the session that a request is sent in; the streams that it opened end at once. */
 export async function endSession(db: Database, request: FastifyRequest): Promise<void> {
   const id = request.session.get('sessionId');
-  if (id) await db.update(session).set({ endedAt: new Date().toISOString() }).where(eq(session.id, id));
+  if (id) {
+    await db
+      .update(session)
+      .set({ endedAt: new Date().toISOString() })
+      .where(and(eq(session.id, id), isNull(session.endedAt)));
+    tell(db, { jobId: null, page: '', people: true });
+  }
   // A tablet of the shop stays one.
   request.session.set('sessionId', undefined);
+}
+
+/** When the session that a request is sent in ends by itself. */
+export async function sessionEnds(db: Database, request: FastifyRequest): Promise<string> {
+  const id = request.session.get('sessionId');
+  const [row] = id ? await db.select({ expiresAt: session.expiresAt }).from(session).where(eq(session.id, id)) : [];
+  return row?.expiresAt ?? new Date().toISOString();
+}
+
+/**
+ * Lets a request through only where it is sent for the person whose session it is.
+ * @param believed who the page that asks believes to be signed in, by id; undefined where it does not say
+ * @throws HttpProblem 401 where that is somebody else
+ */
+export function requireSamePerson(person: Person | null, believed: unknown): void {
+  if (!person || believed === undefined || believed === person.id) return;
+  throw new HttpProblem(
+    'someone_else',
+    `${person.name} is signed in on this device now. Nothing was done under their name; what this page took is kept for who took it.`,
+  );
 }
 
 /** Ends every session of an account, on every process at once: sessions are looked up at each request. */

@@ -7,6 +7,7 @@ import {
   CLOCK_HEADER,
   NOW_HEADER,
   PAGE_HEADER,
+  PERSON_HEADER,
   type Problem,
   type ProblemCode,
 } from '@dauer/contract';
@@ -43,6 +44,8 @@ interface Args<N extends EndpointName> {
   readonly body?: z.input<E<N>['body']>;
   /** How far the clock was set right when what is sent was stamped, ms; as it is now where none is given. */
   readonly clockOffset?: number;
+  /** For whom it is asked, by id, where that is not whom this page works for. */
+  readonly as?: string;
 }
 
 /** How far this device's clock is behind the server's, ms, as measured at the last answer. */
@@ -64,8 +67,15 @@ export function whenAnswered(f: (book: string | null) => void): void {
 }
 
 let onSignedOut: () => void = () => undefined;
+/** Told when the server says that this page's session is over, or that it is somebody else's by now. */
 export function whenSignedOut(f: () => void): void {
   onSignedOut = f;
+}
+
+let believed: () => string | null = () => null;
+/** Says who this page believes to be signed in: the server does nothing under another name. */
+export function believe(f: () => string | null): void {
+  believed = f;
 }
 
 function isProblem(value: unknown): value is Problem {
@@ -82,6 +92,8 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   let url: string = line.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String(values.get(key))));
   const query = new URLSearchParams(Object.entries(args.query ?? {}).flatMap(([k, v]) => (v === undefined ? [] : [[k, String(v)]])));
   if (query.size > 0) url += `?${query.toString()}`;
+  // Who is signed in is asked of the session itself.
+  const person = name === 'me' ? null : (args.as ?? believed());
   let reply: Response;
   const sentAt = Date.now();
   try {
@@ -93,6 +105,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
         [PAGE_HEADER]: PAGE,
         [CLOCK_HEADER]: String(sentAt + (args.clockOffset ?? offset)),
         [DEVICE_CLOCK_HEADER]: String(sentAt),
+        ...(person !== null && { [PERSON_HEADER]: person }),
         ...(args.body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
@@ -105,7 +118,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   const content: unknown = await reply.json().catch(() => null);
   if (reply.ok) return content as z.output<E<N>['reply']>;
   const problem = isProblem(content) ? content : null;
-  if (reply.status === 401 && name !== 'signIn' && name !== 'me') onSignedOut();
+  if ((problem?.code === 'signed_out' || problem?.code === 'someone_else') && name !== 'me' && args.as === undefined) onSignedOut();
   throw new ApiProblem(
     reply.status,
     problem?.code ?? 'broken',

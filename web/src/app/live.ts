@@ -6,6 +6,14 @@ type Heard = (jobId: string | null) => void;
 const listeners = new Set<Heard>();
 const instruments = new Set<(message: LiveMessage) => void>();
 let source: EventSource | null = null;
+/** For whom is listened, by id; null while nobody is signed in. */
+let wanted: string | null = null;
+let listened = false;
+let onRefused: () => void = () => undefined;
+/** Told when the server lets this page listen no more. */
+export function whenRefused(f: () => void): void {
+  onRefused = f;
+}
 
 /** Somebody else changed something: in a job, or (null) in anything, also after a break in which changes may have been missed. */
 export function onChange(heard: (jobId: string | null) => void): void {
@@ -28,16 +36,18 @@ export function onChangeOf(jobId: () => string | null, read: () => void): void {
   });
 }
 
-/** Listens while somebody is signed in. The browser comes back by itself; what was missed meanwhile is read again. */
-export function listen(on: boolean): void {
-  if (!on) {
+/** Listens while somebody is signed in, for them; null: no more. The browser comes back by itself; what was missed meanwhile is read again. */
+export function listen(on: string | null): void {
+  wanted = on;
+  if (on === null) {
     source?.close();
     source = null;
     return;
   }
   if (source) return;
-  let dropped = false;
-  source = new EventSource(LIVE.path);
+  let dropped = listened;
+  listened = true;
+  source = new EventSource(`${LIVE.path}?person=${encodeURIComponent(on)}`);
   source.onmessage = (event: MessageEvent<string>) => {
     const message = liveMessage.safeParse(JSON.parse(event.data));
     if (!message.success) return;
@@ -49,7 +59,8 @@ export function listen(on: boolean): void {
     // A stream that the server refused is not tried again by the browser.
     if (source?.readyState === EventSource.CLOSED) {
       source = null;
-      setTimeout(() => listen(true), 5000);
+      onRefused();
+      setTimeout(() => listen(wanted), 5000);
     }
   };
   source.onopen = () => {

@@ -1,18 +1,23 @@
+import { type Access, mayCall } from '@dauer/contract';
 import type { Person } from '@dauer/core/ledger';
 import { USUAL_LOCALE, setNumberLocale } from '@dauer/core/quantity';
 import type { Role } from '@dauer/core/verdict';
-import { mayCall, type Access } from '@dauer/contract';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { useZone } from '../fittings/dates.ts';
-import { ApiProblem, call, whenSignedOut } from './client.ts';
-import { pickDaysAs } from './theme.ts';
+import { ApiProblem, believe, call, whenSignedOut } from './client.ts';
 import { forgetKept, isAway } from './kept.ts';
+import { pickDaysAs } from './theme.ts';
+import { type Me, NOBODY, stillHere, type WhoAction, whoIs } from './who.ts';
 
-type Shop = { name: string; timeZone: string; currency: string | null; locale?: string };
-type Me = { person: Person; hasPin: boolean; shop: Shop };
 /** Who was signed in last, for a page that opens while the server is away. What they take is sent once they are signed in again. */
 const ME = 'dauer.me';
+/** Who signed out while the server was away: their session is ended as soon as it answers. */
+const OUT = 'dauer.out';
+/** On which the pages of this device tell each other who signed in or out. */
+const PAGES = 'dauer.who';
+const PAUSE_MS = 5000;
+
 function lastHere(): Me | null {
   try {
     return JSON.parse(localStorage.getItem(ME) ?? 'null') as Me | null;
@@ -23,51 +28,96 @@ function lastHere(): Me | null {
 
 /** Who is signed in on this device. */
 export const useSession = defineStore('session', () => {
-  const person = ref<Person | null>(null);
-  const shop = ref<Shop>({ name: '', timeZone: 'UTC', currency: null, locale: USUAL_LOCALE });
-  const hasPin = ref(false);
-  const resumed = ref(false);
-  /** The session ended while somebody was working: asked for again in place, so that nothing typed is lost. */
-  const expired = ref(false);
+  const who = shallowRef(NOBODY);
+  const person = computed<Person | null>(() => who.value.me?.person ?? null);
+  /** Why this page shows and takes nothing until somebody signs in; null where it does. */
+  const lock = computed(() => who.value.lock);
+  const shop = computed(() => who.value.me?.shop ?? { name: '', timeZone: 'UTC', currency: null, locale: USUAL_LOCALE });
+  const hasPin = computed(() => who.value.me?.hasPin ?? false);
+  const resumed = shallowRef(false);
+  const pages = new BroadcastChannel(PAGES);
 
-  function take(me: Me): void {
+  async function act(action: WhoAction): Promise<void> {
+    const { who: next, then } = whoIs(who.value, action);
+    who.value = next;
+    const { me } = next;
+    if (me && !next.lock) {
+      localStorage.setItem(ME, JSON.stringify(me));
+      const locale = me.shop.locale ?? USUAL_LOCALE;
+      setNumberLocale(locale);
+      pickDaysAs(locale);
+      useZone(me.shop.timeZone, locale);
+    }
+    if (then === 'ask') await resume();
+    if (then === 'forget') {
+      if (next.lock?.why !== 'other') localStorage.removeItem(ME);
+      await forgetKept();
+    }
+    if (then === 'begin_anew') {
+      await forgetKept();
+      window.location.reload();
+    }
+  }
+  /** Somebody signed in on this page; the others of this device hear of it. */
+  async function take(me: Me): Promise<void> {
+    localStorage.removeItem(OUT);
     localStorage.setItem(ME, JSON.stringify(me));
-    person.value = me.person;
-    hasPin.value = me.hasPin;
-    shop.value = me.shop;
-    const locale = me.shop.locale ?? USUAL_LOCALE;
-    setNumberLocale(locale);
-    pickDaysAs(locale);
-    useZone(me.shop.timeZone, locale);
-    expired.value = false;
     resumed.value = true;
+    pages.postMessage({ id: me.person.id, name: me.person.name });
+    await act({ kind: 'signed_in', me });
   }
-  function forget(): void {
-    localStorage.removeItem(ME);
-    person.value = null;
+  /** What was changed of oneself or the shop. */
+  const refreshed = (me: Me): Promise<void> => act({ kind: 'found', me });
+  let asking: Promise<void> | null = null;
+  /** Asks who is here: of the server, or of this device where it is cut off. */
+  function resume(): Promise<void> {
+    asking ??= ask().finally(() => (asking = null));
+    return asking;
   }
-  async function resume(): Promise<void> {
+  async function ask(): Promise<void> {
     try {
-      take(await call('me'));
+      if (await isOut()) await act({ kind: 'found', me: null });
+      else await act({ kind: 'found', me: await call('me') });
     } catch (error) {
-      const me = isAway(error) ? lastHere() : null;
-      if (me) take(me);
-      else if (!(error instanceof ApiProblem) || error.status === 401) forget();
+      const away = isAway(error);
+      const me = away ? stillHere(lastHere(), new Date().toISOString()) : null;
+      if (me || away || !(error instanceof ApiProblem) || error.status === 401) await act({ kind: 'found', me });
     }
     resumed.value = true;
   }
   async function signIn(login: string, password: string): Promise<void> {
-    take(await call('signIn', { body: { login, password } }));
+    await take(await call('signIn', { body: { login, password } }));
   }
+  /** Ends the session of whoever signed out while the server was away. Says whether somebody has signed out and is not in again. */
+  async function isOut(): Promise<boolean> {
+    const id = localStorage.getItem(OUT);
+    if (id === null) return false;
+    try {
+      await call('signOut', { as: id });
+    } catch (error) {
+      if (isAway(error)) {
+        setTimeout(() => void isOut(), PAUSE_MS);
+        return true;
+      }
+    }
+    // Somebody may have signed in since.
+    if (localStorage.getItem(OUT) === id) localStorage.removeItem(OUT);
+    return false;
+  }
+  /** Signs out: this device is locked at once, and the session ended as soon as the server answers. */
   async function signOut(): Promise<void> {
-    await call('signOut').catch(() => undefined);
-    forget();
-    await forgetKept();
+    if (person.value) localStorage.setItem(OUT, person.value.id);
+    pages.postMessage(null);
+    await act({ kind: 'signed_out' });
+    await isOut();
   }
-  whenSignedOut(() => {
-    if (person.value) expired.value = true;
+  pages.addEventListener('message', ({ data }: MessageEvent<{ id: string; name: string } | null>) => {
+    void act({ kind: 'heard', person: data });
   });
-  const role = computed<Role | null>(() => person.value?.role ?? null);
+  believe(() => person.value?.id ?? null);
+  whenSignedOut(() => void resume());
+  window.addEventListener('online', () => void isOut());
+  const role = computed<Role | null>(() => (lock.value ? null : (person.value?.role ?? null)));
   const may = (access: Access): boolean => mayCall(access, role.value);
-  return { person, hasPin, shop, resumed, expired, role, may, take, resume, signIn, signOut };
+  return { person, lock, hasPin, shop, resumed, role, may, take, refreshed, resume, signIn, signOut };
 });

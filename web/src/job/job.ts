@@ -101,7 +101,7 @@ export const useJob = defineStore('job', () => {
   }
   /** Adds an event: kept here first, then sent. Returns its id. */
   function add<F extends EventFamily>(family: F, body: Body<F>): string {
-    if (!records.value || !session.person) throw new Error('no job is open');
+    if (!records.value || !session.person || session.lock) throw new Error('no job is open to anybody');
     const id = body.id ?? v7();
     const now = timeNow();
     const whole = { ...body, ...seenBy(family, body), id, happenedAt: now.at, device: DEVICE } as Sent<F>;

@@ -2,8 +2,8 @@
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
-import { listen } from '../app/live.ts';
-import SignInAgain from './SignInAgain.vue';
+import { listen, whenRefused } from '../app/live.ts';
+import LockedPage from './LockedPage.vue';
 import { useOutbox } from '../job/outbox/store.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
@@ -12,10 +12,11 @@ import AppHeader from './AppHeader.vue';
 
 const session = useSession();
 watch(
-  () => session.person !== null && !session.expired,
-  (here) => listen(here),
+  () => (session.lock ? null : (session.person?.id ?? null)),
+  (id) => listen(id),
   { immediate: true },
 );
+whenRefused(() => void session.resume());
 const outbox = useOutbox();
 const route = useRoute();
 const top = ref<InstanceType<typeof AppHeader> | null>(null);
@@ -51,7 +52,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the
       server.
     </p>
-    <NoticeBar v-if="session.person && !session.expired" />
+    <NoticeBar v-if="session.person && !session.lock" />
     <p v-if="newer" class="problem no-print" role="status">
       A newer version of Dauer is here.
       <button class="link" type="button" @click="loadNewer">Load it</button>
@@ -67,8 +68,8 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       <button class="link" type="button" @click="outbox.retry(item)">Send again</button>
       <button class="link" type="button" @click="outbox.forget(item)">Drop it</button>
     </div>
-    <div id="work" class="work"><RouterView /></div>
-    <SignInAgain v-if="session.expired" />
+    <div id="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
+    <LockedPage v-if="session.lock" />
     <v-dialog v-model="keyList" max-width="560">
       <div class="dialog" role="document">
         <h2>Keys</h2>
@@ -138,6 +139,10 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
 }
 .work {
   display: contents;
+}
+/* Whoever comes to a locked page reads nothing of the book, and what stood there comes back as it was. */
+.locked > :deep(*) {
+  visibility: hidden;
 }
 @media (max-width: 720px) {
   .nav {

@@ -58,7 +58,6 @@ export function servePictures(app: FastifyInstance, db: Database): void {
     if (!row.bytes) throw new HttpProblem('blacked_out', 'This picture was blacked out.');
     return reply
       .type('image/jpeg')
-      .header('cache-control', 'private, max-age=3600')
       .header('content-security-policy', "default-src 'none'")
       .header('x-content-type-options', 'nosniff')
       .send(row.bytes);

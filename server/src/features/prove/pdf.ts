@@ -45,10 +45,6 @@ export function serveSheetPdf(app: FastifyInstance, db: Database): void {
     const all = await printed(db, jobId, person.role === 'lead');
     const bytes = Buffer.from(await apart('pdf', all));
     const name = `${all.sheet.vehicleTag.replace(/\W+/g, '-')}-hand-back.pdf`;
-    return reply
-      .type('application/pdf')
-      .header('content-disposition', `inline; filename="${name}"`)
-      .header('cache-control', 'no-store')
-      .send(bytes);
+    return reply.type('application/pdf').header('content-disposition', `inline; filename="${name}"`).send(bytes);
   });
 }

@@ -73,34 +73,34 @@ export const shopHandlers: Pick<Handlers, Names> = {
       return addAccount(tx, { ...body, role: 'lead' });
     });
     await beginSession(db, request, made.id);
-    return meOf(db, made);
+    return meOf(db, made, request);
   },
   signIn: async ({ db, body, request }) => {
     const row = await checkSignIn(db, body.login, body.password, request.ip, deviceOf(request));
     await beginSession(db, request, row.id);
-    return meOf(db, row);
+    return meOf(db, row, request);
   },
   signOut: async ({ db, request }) => {
     await endSession(db, request);
     return { done: true };
   },
-  me: async ({ db, person }) => {
+  me: async ({ db, person, request }) => {
     const [row] = await db.select().from(account).where(eq(account.id, person.id));
     if (!row) throw notFound('account');
-    return meOf(db, row);
+    return meOf(db, row, request);
   },
-  setLocale: async ({ db, person, body }) => {
+  setLocale: async ({ db, person, body, request }) => {
     await db.update(shop).set({ locale: body.locale });
     forgetLocale(db);
     const [row] = await db.select().from(account).where(eq(account.id, person.id));
     if (!row) throw notFound('account');
-    return meOf(db, row);
+    return meOf(db, row, request);
   },
-  setCurrency: async ({ db, person, body }) => {
+  setCurrency: async ({ db, person, body, request }) => {
     await db.update(shop).set({ currency: body.currency });
     const [row] = await db.select().from(account).where(eq(account.id, person.id));
     if (!row) throw notFound('account');
-    return meOf(db, row);
+    return meOf(db, row, request);
   },
   people: async ({ db, person }) => {
     const rows = await db.select().from(account).orderBy(asc(account.createdAt));

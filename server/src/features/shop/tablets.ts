@@ -98,6 +98,6 @@ export const tabletHandlers: Pick<Handlers, Names> = {
     await forgetAttempts(db, 'pin', subject);
     await forgetAttempts(db, 'tablet', own.id);
     await beginSession(db, request, row.id, own.id);
-    return meOf(db, row);
+    return meOf(db, row, request);
   },
 };

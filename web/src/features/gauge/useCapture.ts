@@ -168,6 +168,10 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const m = measurement.value;
     const p = at.value;
     if (!c || !m || !p) return false;
+    if (session.lock) {
+      act({ kind: 'refused', message: 'Nobody is signed in on this page. Sign in, then take the figure.' });
+      return false;
+    }
     const refusal = refusalToTake({
       ...{ closed: closed.value, asksState: asksState.value && !set.value, surface: surface.value, cold: cold.value },
     });

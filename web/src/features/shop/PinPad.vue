@@ -20,7 +20,7 @@ async function go(): Promise<void> {
   busy.value = true;
   problem.value = '';
   try {
-    session.take(await call('switchTo', { body: { personId: who.value.id, pin: pin.value } }));
+    await session.take(await call('switchTo', { body: { personId: who.value.id, pin: pin.value } }));
     emit('in');
   } catch (error) {
     problem.value = sentenceOf(error);

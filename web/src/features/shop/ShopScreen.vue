@@ -50,7 +50,13 @@ async function change(id: string, version: number, what: { role?: Role; active?:
   await refetch();
 }
 async function everywhere(): Promise<void> {
-  await call('signOutEverywhere').catch(() => undefined);
+  problem.value = '';
+  try {
+    await call('signOutEverywhere');
+  } catch (e) {
+    problem.value = `${sentenceOf(e)} Nothing was ended on other devices.`;
+    return;
+  }
   await signOut();
 }
 async function signOut(): Promise<void> {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 } from 'uuid';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
 import PinPad from './PinPad.vue';
@@ -37,6 +37,13 @@ async function look(): Promise<void> {
   }
 }
 void look();
+/** Somebody signed in on another page of this device. */
+watch(
+  () => session.person?.id,
+  (id) => {
+    if (id && !busy.value) void inNow();
+  },
+);
 const to = computed(() => (typeof route.query['to'] === 'string' && route.query['to'].startsWith('/') ? route.query['to'] : '/'));
 async function go(act: () => Promise<void>): Promise<void> {
   busy.value = true;
@@ -52,19 +59,20 @@ async function go(act: () => Promise<void>): Promise<void> {
 }
 const signIn = () => go(() => session.signIn(login.value, password.value));
 const begin = () =>
-  go(async () =>
-    session.take(
-      await call('firstLead', {
-        body: {
-          id: v7(),
-          shopName: first.value.shopName,
-          timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-          name: first.value.name,
-          login: login.value,
-          password: password.value,
-        },
-      }),
-    ),
+  go(
+    async () =>
+      await session.take(
+        await call('firstLead', {
+          body: {
+            id: v7(),
+            shopName: first.value.shopName,
+            timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+            name: first.value.name,
+            login: login.value,
+            password: password.value,
+          },
+        }),
+      ),
   );
 function pick(a: { login: string; password: string }): void {
   login.value = a.login;

@@ -24,7 +24,7 @@ async function go(): Promise<void> {
       said.value = 'This device is a tablet of the shop now.';
     } else {
       await call('setPin', { body: { pin: f.value.pin, password: f.value.password } });
-      session.hasPin = true;
+      await session.resume();
       said.value = 'Your PIN opens the tablets of the shop, and nothing else.';
     }
     open.value = null;

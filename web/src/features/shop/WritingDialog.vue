@@ -33,10 +33,10 @@ const fits = computed(() => code.value === '' || isCurrency(code.value));
 async function set(): Promise<void> {
   const currency = code.value === '' ? null : code.value;
   try {
-    if (currency !== session.shop.currency) session.take(await call('setCurrency', { body: { currency } }));
+    if (currency !== session.shop.currency) await session.refreshed(await call('setCurrency', { body: { currency } }));
     if (locale.value === was) emit('close');
     else {
-      session.take(await call('setLocale', { body: { locale: locale.value } }));
+      await session.refreshed(await call('setLocale', { body: { locale: locale.value } }));
       // Everything that stands on the screen is written anew.
       location.reload();
     }

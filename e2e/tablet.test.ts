@@ -1,0 +1,170 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import type { JobRecords } from '@dauer/core/ledger';
+import { allSent, DEMO_PASSWORD, House, signIn, typeFigures } from './house.ts';
+
+interface Yard {
+  jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
+}
+
+/** What stands in a store of this device. */
+const STORED = (database: string, store: string) => `new Promise((done) => {
+  const asked = indexedDB.open('${database}');
+  asked.onsuccess = () => {
+    const all = asked.result.transaction('${store}').objectStore('${store}').getAll();
+    all.onsuccess = () => { asked.result.close(); done(JSON.stringify(all.result)); };
+  };
+})`;
+
+describe('a tablet in the hands of several', function () {
+  this.timeout(900000);
+  const house = new House();
+  /** Two pages of one tablet, and the desk. */
+  let page: Page;
+  let second: Page;
+  let desk: Page;
+  let jobId = '';
+  let slotId = '';
+  before(async () => {
+    await house.open(true);
+    page = await house.page();
+    desk = await house.page();
+    await signIn(desk, house.url, 'ines');
+    await signIn(page, house.url, 'tomasz');
+    const yard = (await (await desk.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const job = yard.jobs.find((j) => j.vehicle.tag === 'V 071')!;
+    jobId = job.jobId;
+    slotId = job.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'RL')!.id;
+    second = await page.context().newPage();
+  });
+  after(() => house.close());
+  afterEach(async function () {
+    if (this.currentTest?.state === 'failed' && process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'] });
+  });
+
+  const openBench = async (where: Page): Promise<void> => {
+    await where.goto(`${house.url}/jobs/${jobId}/gauge?pick=${slotId}`);
+    await where.getByRole('heading', { name: 'Rear left rotor' }).first().waitFor();
+    await where.locator('[data-capture]').waitFor();
+  };
+  /** What was taken at the place, with its author’s name, in the order of the book. */
+  const taken = async (): Promise<string[]> => {
+    const file = (await (await desk.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as JobRecords;
+    const mine = file.sets.filter((s) => s.slotId === slotId && s.jobId === jobId).map((s) => s.id);
+    return file.readings
+      .filter((r) => mine.includes(r.setId))
+      .sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1))
+      .map((r) => `${file.people.find((p) => p.id === r.authorId)?.name.split(' ')[0] ?? ''} ${r.typed}`);
+  };
+  const sessionsOf = (login: string) =>
+    house.query(
+      `select s.id from session s join account a on a.id = s.account_id
+       where a.login = $1 and s.ended_at is null and s.tablet_id is null`,
+      [login],
+    );
+  const signOut = async (where: Page, name: RegExp): Promise<void> => {
+    await where.goto(`${house.url}/shop`);
+    await where.getByRole('button', { name }).click();
+  };
+  const locked = (where: Page, title: string | RegExp) => where.getByRole('dialog', { name: title });
+
+  it('one page signs out and somebody else signs in there: the other page locks, and no figure goes under the wrong name', async () => {
+    await openBench(page);
+    await typeFigures(page, ['9.81', '9.80']);
+    await allSent(page);
+    await signOut(second, /^Sign out Tomasz/);
+    await second.waitForURL('**/sign-in');
+    await locked(page, 'Signed out').waitFor();
+    expect(await page.getByRole('heading', { name: 'Rear left rotor' }).first().isVisible()).to.equal(false);
+    await signIn(second, house.url, 'ruth');
+    await locked(page, /^Ruth .* is signed in here$/).waitFor();
+    // A gauge that types by itself is heard through dialogs: not on a locked page.
+    await page.keyboard.type('9.79');
+    await page.keyboard.press('Enter');
+    await openBench(second);
+    await typeFigures(second, ['9.83']);
+    await allSent(second);
+    expect(await taken()).to.deep.equal(['Tomasz 9.81', 'Tomasz 9.80', 'Ruth 9.83']);
+    // Whoever is signed in goes on here too, with nothing of the first.
+    await page.getByRole('button', { name: /^Go on as Ruth/ }).click();
+    await page.getByRole('heading', { name: /in the shop/ }).waitFor();
+    expect(await page.locator('header .who').innerText()).to.match(/^Ruth/);
+  });
+
+  it('what one took while cut off waits, whoever signs in, and goes in under the name of who took it', async () => {
+    await openBench(page);
+    await page.context().route('**/api/jobs/*/readings', (route) => route.abort());
+    await typeFigures(page, ['9.84']);
+    await page.getByText('kept here, not sent').waitFor();
+    await signOut(second, /^Sign out Ruth/);
+    await second.waitForURL('**/sign-in');
+    await signIn(second, house.url, 'tomasz');
+    await locked(page, /^Tomasz .* is signed in here$/).waitFor();
+    await page.context().unroute('**/api/jobs/*/readings');
+    await page.waitForTimeout(3500);
+    expect((await taken()).filter((t) => t.endsWith('9.84'))).to.deep.equal([]);
+    // Ruth signs in on her own page again: it goes on where it was, and sends.
+    await page.getByLabel('Name', { exact: true }).fill('ruth');
+    await page.getByLabel('Password', { exact: true }).fill(DEMO_PASSWORD);
+    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+    await locked(page, /./).waitFor({ state: 'detached' });
+    await page.getByRole('heading', { name: 'Rear left rotor' }).first().waitFor();
+    await allSent(page);
+    expect((await taken()).at(-1)).to.equal('Ruth 9.84');
+    await locked(second, /^Ruth .* is signed in here$/).waitFor();
+  });
+
+  it('who signs out while the network is away is out at once, and their session is ended as soon as it can be', async () => {
+    // From here on a browser that keeps the application itself.
+    page = await house.page({ shell: true });
+    await signIn(page, house.url, 'ruth');
+    await page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+    await page.goto(`${house.url}/shop`);
+    const out = page.getByRole('button', { name: /^Sign out Ruth/ });
+    await out.waitFor();
+    const before = await sessionsOf('ruth');
+    await page.context().setOffline(true);
+    await out.click();
+    await page.waitForURL('**/sign-in');
+    // Neither this page nor another of this device comes back with the old session, cut off or not.
+    await page.goto(`${house.url}/jobs/${jobId}/gauge`);
+    await page.waitForURL('**/sign-in?**');
+    expect((await sessionsOf('ruth')).length).to.equal(before.length);
+    await page.context().setOffline(false);
+    await page.goto(`${house.url}/`);
+    await page.waitForURL('**/sign-in');
+    await page.waitForTimeout(500);
+    expect((await sessionsOf('ruth')).length).to.equal(before.length - 1);
+    expect((await page.request.get(`${house.url}/api/me`)).status()).to.equal(401);
+  });
+
+  it('what a device keeps of the book goes when its session is ended elsewhere; what was typed there stays', async () => {
+    await signIn(page, house.url, 'tomasz');
+    await openBench(page);
+    await page.waitForFunction(`${STORED('dauer-kept', 'kept')}.then((x) => x.includes('${jobId}'))`);
+    const people = (await (await desk.request.get(`${house.url}/api/people`)).json()) as { id: string; login: string; version: number }[];
+    const tomasz = people.find((p) => p.login === 'tomasz')!;
+    const change = async (active: boolean, version: number) => {
+      const reply = await desk.request.patch(`${house.url}/api/people/${tomasz.id}`, {
+        data: { version, active },
+        headers: { origin: house.url },
+      });
+      expect(reply.status()).to.equal(200);
+    };
+    await change(false, tomasz.version);
+    await locked(page, 'Sign in again').waitFor();
+    await page.waitForFunction(`${STORED('dauer-kept', 'kept')}.then((x) => x === '[]')`);
+    const caches = await page.evaluate(
+      `caches.keys().then((names) => Promise.all(names.map((n) => caches.open(n).then((c) => c.keys())))).then((all) => all.flat().map((r) => r.url).filter((u) => u.includes('/api/')))`,
+    );
+    expect(caches).to.deep.equal([]);
+    await change(true, tomasz.version + 1);
+  });
+
+  it('a tablet stays one when its browser is closed, and answers of the book are kept by no cache', async () => {
+    const cookies = await page.context().cookies();
+    expect(cookies.find((c) => c.name === 'dauer')!.expires).to.be.greaterThan(Date.now() / 1000 + 300 * 86400);
+    const reply = await desk.request.get(`${house.url}/api/jobs/${jobId}`);
+    expect(reply.headers()['cache-control']).to.equal('no-store');
+  });
+});
