@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { removeComponent } from '@dauer/core/layout';
 import type { JobRecords } from '@dauer/core/ledger';
+import { v7 } from 'uuid';
 import { allSent, DEMO_PASSWORD, House, signIn, typeFigures } from './house.ts';
 
 interface Yard {
@@ -15,6 +17,12 @@ const STORED = (database: string, store: string) => `new Promise((done) => {
     all.onsuccess = () => { asked.result.close(); done(JSON.stringify(all.result)); };
   };
 })`;
+
+/** Cuts a tablet off, and waits until it is: also what its service worker asks for gets no answer any more. */
+async function cutOff(page: Page): Promise<void> {
+  await page.context().setOffline(true);
+  await page.waitForFunction(`fetch('/api/welcome').then(() => false, () => true)`);
+}
 
 describe('a tablet in the hands of several', function () {
   this.timeout(900000);
@@ -123,7 +131,8 @@ describe('a tablet in the hands of several', function () {
     const out = page.getByRole('button', { name: /^Sign out Ruth/ });
     await out.waitFor();
     const before = await sessionsOf('ruth');
-    await page.context().setOffline(true);
+    page.on('response', (r) => process.env['DAUER_SHOT'] && appendFileSync('/tmp/reqs', `${Date.now()} ${r.status()} ${r.url()}\n`));
+    await cutOff(page);
     await out.click();
     await page.waitForURL('**/sign-in');
     // Neither this page nor another of this device comes back with the old session, cut off or not.
@@ -159,6 +168,47 @@ describe('a tablet in the hands of several', function () {
     );
     expect(caches).to.deep.equal([]);
     await change(true, tomasz.version + 1);
+  });
+
+  it('readings taken while cut off, at a place that is taken out meanwhile, stay in sight and are moved', async () => {
+    await page.getByLabel('Name', { exact: true }).fill('tomasz');
+    await page.getByLabel('Password', { exact: true }).fill(DEMO_PASSWORD);
+    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+    await locked(page, /./).waitFor({ state: 'detached' });
+    const file = async () => (await (await desk.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as JobRecords;
+    const { layout } = await file();
+    const rotor = (corner: string): string => layout.slots.find((x) => x.kind === 'rotor' && x.corner === corner)!.id;
+    await page.goto(`${house.url}/jobs/${jobId}/gauge?pick=${rotor('RR')}`);
+    await page.getByRole('heading', { name: 'Rear right rotor' }).first().waitFor();
+    await page.locator('[data-capture]').waitFor();
+    await cutOff(page);
+    const figures = ['9.91', '9.92', '9.93', '9.92', '9.91', '9.90', '9.91', '9.92'];
+    await typeFigures(page, figures);
+    await page.getByText('kept here, not sent').waitFor();
+    // At the desk somebody draws the vehicle without that place.
+    const reply = await desk.request.post(`${house.url}/api/jobs/${jobId}/layout`, {
+      data: {
+        layout: { ...removeComponent(layout, rotor('RR'), v7), id: v7() },
+        ...{ replaces: layout.id, revision: 'conversion', why: 'It has a drum there now' },
+      },
+      headers: { origin: house.url },
+    });
+    expect(reply.status()).to.equal(200);
+    await page.context().setOffline(false);
+    await allSent(page);
+    const list = page.getByRole('region', { name: 'At places that are gone' });
+    await list.getByText(figures.join('  ')).waitFor();
+    // On every stage, and on every other screen of the shop.
+    await desk.goto(`${house.url}/jobs/${jobId}/prove`);
+    await desk.getByRole('region', { name: 'At places that are gone' }).getByText('Thickness, rear right rotor').waitFor();
+    await list.getByRole('button', { name: 'Move the thickness' }).click();
+    await list.getByRole('button', { name: 'Rear left rotor', exact: true }).click();
+    await list.waitFor({ state: 'detached' });
+    await allSent(page);
+    const now = await file();
+    const [move] = now.setMoves.filter((m) => m.slotId === rotor('RL'));
+    expect(now.readings.filter((r) => r.setId === move?.setId).map((r) => r.typed)).to.deep.equal(figures);
+    await desk.getByRole('region', { name: 'At places that are gone' }).waitFor({ state: 'detached' });
   });
 
   it('a tablet stays one when its browser is closed, and answers of the book are kept by no cache', async () => {

@@ -26,6 +26,7 @@ const STORED: readonly (readonly [string, Duty])[] = [
   ],
   [`second:${SLOT}:rotor_thickness`, { kind: 'second', slotId: SLOT, characteristic: 'rotor_thickness' }],
   [`moved:${SLOT}`, { kind: 'moved', setId: SLOT }],
+  [`stray:${SLOT}`, { kind: 'stray', recordId: SLOT }],
   [`impossible:${SLOT}`, { kind: 'impossible', readingId: SLOT }],
   [`decide:${SLOT}`, { kind: 'decide', slotId: SLOT }],
   [`work:${SLOT}`, { kind: 'work', slotId: SLOT }],
@@ -63,7 +64,7 @@ describe('the stored name of a duty', () => {
     const kinds = new Set(STORED.map(([, d]) => d.kind));
     const here: Record<Duty['kind'], true> = {
       ...{ bookin: true, trace: true, trace_wheel: true, gauge: true, look: true, decide: true, work: true, fit: true, for_now: true },
-      ...{ care: true, clamped: true, hazard: true, lock: true, because: true, cause: true, second: true, verdict: true, moved: true },
+      ...{ care: true, clamped: true, hazard: true, lock: true, because: true, cause: true, second: true, verdict: true, moved: true, stray: true },
       ...{ impossible: true, op: true, joint: true, torque: true, fluid: true, yard: true, bleed: true, finding: true, out: true },
       ...{ proof: true, wanted: true },
     };

@@ -1,3 +1,4 @@
+import { openHistory, strayRecords } from '@dauer/core/history';
 import { deriveJob } from '@dauer/core/job';
 import {
   addWheel,
@@ -84,6 +85,39 @@ describe('a layout that is revised', () => {
     ).to.include(hose.id);
     const valve = next.slots.find((s) => !layout.slots.some((o) => o.id === s.id))!;
     expect(now.partEvents.filter((e) => e.slotId === valve.id)).to.deep.equal([]);
+  });
+
+  it('what comes in afterwards at a place that is gone is kept, told, and keeps the vehicle here', async () => {
+    const { jobId, layout, file: records } = await booked();
+    const hose = slot(records, 'hose');
+    const earlier = new Date(Date.now() - 60000).toISOString();
+    expect((await send(jobId, fresh(removeComponent(layout, hose.id, v7)), layout.id)).status).to.equal(200);
+    // A tablet that was cut off has the place still.
+    const late = await shop.technician.event<'findings'>(jobId, 'findings', {
+      ...{
+        slotId: hose.id,
+        partId: null,
+        words: 'Cracked',
+        code: null,
+        severity: 'reject',
+        cleaning: 'before',
+        rulesOut: [],
+        settles: null,
+      },
+      happenedAt: earlier,
+    } as never);
+    expect(late.status).to.equal(200);
+    const now = await shop.reader.file(jobId);
+    expect(strayRecords(openHistory(now)).map((x) => [x.record.id, x.at.name])).to.deep.equal([[late.body.record.id, placeName(hose)]]);
+    const blocks = async () =>
+      deriveJob(await shop.reader.file(jobId), new Date().toISOString())
+        .blocks.filter((o) => o.duty.kind === 'stray')
+        .map((o) => o.key);
+    expect(await blocks()).to.deep.equal([`stray:${late.body.record.id}`]);
+    const release = await shop.lead.ask<{ blocks: { key: string }[] }>('POST', `/api/jobs/${jobId}/release`, { id: v7(), password: PASSWORD });
+    expect(JSON.stringify(release.body)).to.contain(`stray:${late.body.record.id}`);
+    await shop.technician.event<'takeBacks'>(jobId, 'take-backs', { corrects: late.body.record.id, reason: '' });
+    expect(await blocks()).to.deep.equal([]);
   });
 
   it('that cannot work is refused with the places, and changes nothing', async () => {

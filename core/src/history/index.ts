@@ -10,5 +10,6 @@ export { type OperationState, operationState, runningOperations } from './runnin
 export { byOneName } from './sameArticle.ts';
 export { cornersTakenIn, KIND_OF_JOB } from './scope.ts';
 export { newestSets } from './setsOf.ts';
+export { type Stray, strayRecords } from './strays.ts';
 export { swapSides } from './swapSides.ts';
 export { lastPartIn, LEAVES, partHere, partIn, whereabouts } from './whereabouts.ts';

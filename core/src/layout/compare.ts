@@ -1,4 +1,20 @@
-import type { Connection, Layout, Slot } from './graph.ts';
+import { type Connection, type GonePlace, type Layout, placeName, type Slot, slotById } from './graph.ts';
+
+/** The places and connections that a revision takes out, by the ids under which records name them. */
+export function goneIn(before: Layout, after: Layout): GonePlace[] {
+  const slots = new Set(after.slots.map((s) => s.id));
+  const lines = new Set(after.connections.map((c) => c.id));
+  const nameOf = (slotId: string): string => {
+    const slot = slotById(before, slotId);
+    return slot ? placeName(slot).toLowerCase() : '';
+  };
+  return [
+    ...before.slots.filter((s) => !slots.has(s.id)).map((s) => ({ id: s.id, name: placeName(s), kind: s.kind })),
+    ...before.connections
+      .filter((c) => !lines.has(c.id))
+      .map((c) => ({ id: c.id, name: `Connection of the ${nameOf(c.from)} and the ${nameOf(c.to)}`, kind: null })),
+  ];
+}
 
 export interface LayoutDifference {
   readonly added: readonly Slot[];

@@ -54,6 +54,16 @@ export interface LayoutRevision {
   readonly added: readonly string[];
   readonly removed: readonly string[];
   readonly changed: readonly string[];
+  /** Ids of the places and connections that it took out, with what they were. */
+  readonly gone: readonly GonePlace[];
+}
+
+/** A place or a connection that a revision took out. */
+export interface GonePlace {
+  readonly id: string;
+  readonly name: string;
+  /** Null for a connection. */
+  readonly kind: ComponentKind | null;
 }
 
 export const CLUTCH_CIRCUIT = 9;

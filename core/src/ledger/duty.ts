@@ -24,6 +24,7 @@ export type Duty =
   | { readonly kind: 'second' | 'verdict'; readonly slotId: string; readonly characteristic: CharacteristicId }
   | { readonly kind: 'moved'; readonly setId: string }
   | { readonly kind: 'impossible'; readonly readingId: string }
+  | { readonly kind: 'stray'; readonly recordId: string }
   | { readonly kind: 'op'; readonly operationId: string }
   | { readonly kind: 'joint'; readonly connectionId: string; readonly slotId: string; readonly step: JointStep }
   | { readonly kind: 'torque'; readonly fastener: Fastener }
@@ -82,6 +83,8 @@ export function dutyKey(d: Duty): string {
       return `moved:${d.setId}`;
     case 'impossible':
       return `impossible:${d.readingId}`;
+    case 'stray':
+      return `stray:${d.recordId}`;
     case 'op':
       return `op:${d.operationId}`;
     case 'joint':
@@ -138,6 +141,8 @@ export function dutyOf(stored: string): Duty | null {
       return ifWritten({ kind, setId: rest });
     case 'impossible':
       return ifWritten({ kind, readingId: rest });
+    case 'stray':
+      return ifWritten({ kind, recordId: rest });
     case 'op':
       return ifWritten({ kind, operationId: rest });
     case 'joint':
@@ -173,6 +178,7 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     second: 'gauge',
     moved: 'gauge',
     impossible: 'gauge',
+    stray: 'gauge',
     wanted: 'gauge',
   },
   decide: 'decide',

@@ -4,6 +4,8 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { ApiProblem, call } from './client.ts';
 
 const SINCE = 'since:';
+/** Raised where a page could not read what an earlier one kept: it is asked for anew. */
+const FORM = 2;
 
 interface Schema extends DBSchema {
   kept: { key: string; value: { readonly key: string; readonly at: number; readonly value: unknown } };
@@ -12,8 +14,12 @@ interface Schema extends DBSchema {
 let opening: Promise<IDBPDatabase<Schema> | null> | null = null;
 /** What this device keeps of the book, to show while the server is away; null where it cannot store anything. */
 function store(): Promise<IDBPDatabase<Schema> | null> {
-  opening ??= openDB<Schema>('dauer-kept', 1, {
-    upgrade: (d) => d.createObjectStore('kept', { keyPath: 'key' }),
+  opening ??= openDB<Schema>('dauer-kept', FORM, {
+    upgrade: (d, old) => {
+      if (old > 0) d.deleteObjectStore('kept');
+      d.createObjectStore('kept', { keyPath: 'key' });
+    },
+    blocking: (_now, _next, event) => (event.target as IDBDatabase | null)?.close(),
   }).catch(() => null);
   return opening;
 }

@@ -15,6 +15,7 @@ import VerdictMark from '../fittings/VerdictMark.vue';
 import ReleasedBanner from '../job/ReleasedBanner.vue';
 import ComponentPlate from '../job/ComponentPlate.vue';
 import { useOpenJob } from '../job/openJob.ts';
+import StrayRecords from '../job/StrayRecords.vue';
 import PressPreview from '../job/PressPreview.vue';
 import { onLetter } from '../app/keys.ts';
 
@@ -137,6 +138,7 @@ function pick(slotId: string | null): void {
     </aside>
     <main class="right">
       <ReleasedBanner />
+      <StrayRecords />
       <component :is="screen" />
     </main>
   </div>

@@ -1,5 +1,7 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
+import { familyOf } from '../../ledger/families.ts';
 import { movedTwice } from '../../history/moved.ts';
+import { strayRecords } from '../../history/strays.ts';
 import type { Component } from '../../judging/components.ts';
 import { slotById, type Slot } from '../../layout/graph.ts';
 import { impossibleIn } from '../../metrology/takenIn.ts';
@@ -46,7 +48,14 @@ export function gaugeObligations(situation: RuleContext): Obligation[] {
     .map((x) =>
       obligation(x.duty, x.what, x.done, { slotId: x.slot.id, brief: x.brief, why: x.done ? null : x.because, closedBy: x.closedBy }),
     );
-  return [...components.flatMap(ofComponent), ...because, ...seconds(situation), ...twice(situation), ...impossible(situation)];
+  return [
+    ...components.flatMap(ofComponent),
+    ...because,
+    ...seconds(situation),
+    ...twice(situation),
+    ...impossible(situation),
+    ...strays(situation),
+  ];
 }
 
 /** Sets that two people moved without knowing of each other: somebody says where they were taken. */
@@ -79,6 +88,15 @@ function impossible({ history }: RuleContext): Obligation[] {
         why: REASON.impossible,
       });
     });
+}
+
+/** Records of this job at places that are gone: each goes to another place, or is taken back. */
+function strays({ history }: RuleContext): Obligation[] {
+  return strayRecords(history).map(({ family, record, set, at }) =>
+    obligation({ kind: 'stray', recordId: record.id }, TITLE.stray(set?.measurement ?? null, familyOf(family).label, at.name), false, {
+      why: REASON.stray(set !== null),
+    }),
+  );
 }
 
 function ofComponent(c: Component): Obligation[] {

@@ -28,6 +28,8 @@ export const TITLE = {
   moved: (m: MeasurementId): string => `Say where the ${measured(m)} was taken`,
   impossible: (typed: string, m: MeasurementId, place: string | null): string =>
     `Take back ${typed} for ${measured(m)}${place === null ? '' : `, ${place}`}`,
+  stray: (m: MeasurementId | null, label: string, place: string): string =>
+    `Say where ${m === null ? `this ${label}` : `the ${measured(m)}`} belongs: ${place.toLowerCase()} is gone`,
   gauge: (slot: Slot, name: string, phase: Phase): string => `${placeName(slot)} ${TITLE.gaugeHere(name, phase)}`,
   gaugeHere: (name: string, phase: Phase): string => `${name.toLowerCase()}, ${PHASE_WORD[phase]}`,
   look: (slot: Slot): string => `Look at the ${lower(slot)}`,
@@ -67,6 +69,8 @@ export const REASON = {
     return `It counts at the ${place(now)}; somebody who did not know that said ${said.map((s) => `the ${place(s)}`).join(', ')}.`;
   },
   impossible: 'No such thing can have that figure. It is used for nothing.',
+  stray: (isSet: boolean): string =>
+    `It came in after its place was taken out of the layout, and is judged nowhere. ${isSet ? 'Move it, or take it back.' : 'Take it back, and enter it where it belongs.'}`,
   takenSoFar: (n: number): string => `${n} taken so far`,
   notFittedYet: 'Nothing fitted here yet.',
   becauseOf: (what: string): string => `Because of ${what}.`,

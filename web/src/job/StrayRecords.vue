@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { MEASUREMENTS } from '@dauer/core/catalogue';
+import { partIn, type Stray, strayRecords } from '@dauer/core/history';
+import { placeName, type Slot } from '@dauer/core/layout';
+import { familyOf } from '@dauer/core/ledger';
+import { computed, ref } from 'vue';
+import { dayText, timeText } from '../fittings/dates.ts';
+import { useOpenJob } from './openJob.ts';
+
+/** What came in at a place that was taken out of the layout meanwhile: in sight until it is moved or taken back. */
+const job = useOpenJob();
+const moving = ref<string | null>(null);
+const strays = computed(() => (job.state.released ? [] : strayRecords(job.history)));
+const figuresOf = ({ set }: Stray): string =>
+  set
+    ? job.history
+        .taken(set)
+        .map((t) => t.reading.typed)
+        .join('  ')
+    : '';
+const whatOf = ({ set, family }: Stray): string => (set ? MEASUREMENTS[set.measurement].name : familyOf(family).label);
+const placesFor = ({ set }: Stray): Slot[] =>
+  set ? job.state.records.layout.slots.filter((s) => MEASUREMENTS[set.measurement].on.includes(s.kind)) : [];
+function move({ set }: Stray, slotId: string): void {
+  if (!set) return;
+  const then = job.history.active(job.history.records.partEvents).filter((e) => e.happenedAt <= set.happenedAt);
+  job.add('setMoves', { setId: set.id, slotId, partId: partIn(slotId, then), corrects: set.id });
+  moving.value = null;
+}
+</script>
+
+<template>
+  <section v-if="strays.length > 0" class="strays no-print" aria-labelledby="strays">
+    <h2 id="strays">At places that are gone</h2>
+    <p>
+      Taken while cut off, at a place that somebody took out of the layout meanwhile. It is in the book and judged nowhere: say where it
+      belongs, or take it back. The vehicle is not handed back before.
+    </p>
+    <ul>
+      <li v-for="s in strays" :key="s.record.id">
+        <div class="what">
+          <b class="plate-font">{{ whatOf(s) }}, {{ s.at.name.toLowerCase() }}</b>
+          <span class="second small">
+            {{ job.who(s.record.authorId) }}, {{ dayText(s.record.happenedAt) }} {{ timeText(s.record.happenedAt) }}
+          </span>
+        </div>
+        <span v-if="figuresOf(s)" class="fig figures">{{ figuresOf(s) }}</span>
+        <span v-if="job.writable" class="acts">
+          <template v-if="moving === s.record.id">
+            <span class="second">It was taken at the</span>
+            <button v-for="p in placesFor(s)" :key="p.id" class="act slim" type="button" @click="move(s, p.id)">{{ placeName(p) }}</button>
+            <button class="act slim" type="button" @click="moving = null">Leave it</button>
+          </template>
+          <template v-else>
+            <button v-if="placesFor(s).length > 0" class="act slim" type="button" @click="moving = s.record.id">
+              Move the {{ whatOf(s).toLowerCase() }}
+            </button>
+            <button class="act slim" type="button" @click="job.takeBack(s.record.id)">Take the {{ whatOf(s).toLowerCase() }} back</button>
+          </template>
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.strays {
+  margin-top: 8px;
+  border: 1.5px solid var(--ink);
+  border-radius: 2px;
+  background: var(--plate);
+  padding: 12px 16px;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  min-height: 56px;
+  border-top: 1px solid var(--hair);
+  padding: 6px 0;
+}
+.what {
+  display: grid;
+  flex: 1 1 240px;
+}
+.figures {
+  overflow-wrap: anywhere;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+</style>
