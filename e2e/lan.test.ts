@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { createHash, X509Certificate } from 'node:crypto';
 import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import http from 'node:http';
+import { connect } from 'node:net';
 import https from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -77,10 +78,26 @@ describe('on the shop’s network', function () {
       (error: Error) => error.message,
     );
     expect(other).to.include('does not match');
-    const plain = await new Promise<string>((resolve) => {
-      http.get({ host: '127.0.0.1', port, path: '/api/health' }, () => resolve('answered')).on('error', () => resolve('refused'));
+  });
+
+  it('whoever asks that port in the clear is told where the same is, and gets nothing of the book', async () => {
+    const plain = await new Promise<http.IncomingMessage>((resolve, reject) => {
+      http.get({ host: '127.0.0.1', port, path: '/jobs/1?x=2', headers: { host: `${NAME}:${port}` } }, resolve).on('error', reject);
     });
-    expect(plain).to.equal('refused');
+    expect([plain.statusCode, plain.headers.location]).to.deep.equal([302, `https://${NAME}:${port}/jobs/1?x=2`]);
+    const said = (bytes: string): Promise<string> =>
+      new Promise((resolve) => {
+        const socket = connect(port, '127.0.0.1', () => socket.write(bytes));
+        let text = '';
+        socket.on('data', (b) => (text += b.toString()));
+        socket.on('close', () => resolve(text));
+      });
+    expect(await said('GET /"><script> HTTP/1.1\r\nHost: x\r\n\r\n')).to.match(/^HTTP\/1\.1 400 /);
+    expect(await said('nonsense\r\n\r\n')).to.match(/^HTTP\/1\.1 400 /);
+    // A connection that says nothing keeps nobody else from theirs.
+    const silent = connect(port, '127.0.0.1');
+    expect((await ask(NAME, '/api/health')).status).to.equal(200);
+    silent.destroy();
   });
 
   it('a tablet signs in over HTTPS under that name, in a secure page, and is shown the way for the next', async () => {

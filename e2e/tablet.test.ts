@@ -18,6 +18,12 @@ const STORED = (database: string, store: string) => `new Promise((done) => {
   };
 })`;
 
+/** Waits until something is so. @throws Error where it does not become so */
+async function expectSoon(isSo: () => boolean | Promise<boolean>): Promise<void> {
+  for (const until = Date.now() + 20000; Date.now() < until; await new Promise((go) => setTimeout(go, 100))) if (await isSo()) return;
+  throw new Error(`it did not become so: ${isSo.toString()}`);
+}
+
 /** Cuts a tablet off, and waits until it is: also what its service worker asks for gets no answer any more. */
 async function cutOff(page: Page): Promise<void> {
   await page.context().setOffline(true);
@@ -131,7 +137,6 @@ describe('a tablet in the hands of several', function () {
     const out = page.getByRole('button', { name: /^Sign out Ruth/ });
     await out.waitFor();
     const before = await sessionsOf('ruth');
-    page.on('response', (r) => process.env['DAUER_SHOT'] && appendFileSync('/tmp/reqs', `${Date.now()} ${r.status()} ${r.url()}\n`));
     await cutOff(page);
     await out.click();
     await page.waitForURL('**/sign-in');
@@ -168,6 +173,101 @@ describe('a tablet in the hands of several', function () {
     );
     expect(caches).to.deep.equal([]);
     await change(true, tomasz.version + 1);
+  });
+
+  it('a clock that is set while cut off, by an hour and either way, moves no figure and turns no order', async () => {
+    const tablet = await house.page();
+    // The clock of the device, as somebody sets it.
+    await tablet.addInitScript(
+      `{ const now = Date.now.bind(Date); Date.now = () => now() + Number(sessionStorage.getItem('ahead') ?? 0); }`,
+    );
+    await signIn(tablet, house.url, 'tomasz');
+    const set = (ms: number) => tablet.evaluate(`sessionStorage.setItem('ahead', String(${ms}))`);
+    const from = Date.now();
+    await openBench(tablet);
+    await tablet.getByRole('button', { name: 'Take all again' }).click();
+    await typeFigures(tablet, ['9.51']);
+    await allSent(tablet);
+    await tablet.context().setOffline(true);
+    await typeFigures(tablet, ['9.52']);
+    await set(3600000);
+    await typeFigures(tablet, ['9.53']);
+    await set(-5 * 3600000);
+    await typeFigures(tablet, ['9.54', '9.55']);
+    await tablet.getByText('kept here, not sent').waitFor();
+    await tablet.context().setOffline(false);
+    await allSent(tablet);
+    await typeFigures(tablet, ['9.56']);
+    await allSent(tablet);
+    const file = (await (await desk.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as JobRecords;
+    const mine = file.readings.filter((r) => /^9\.5[1-6]$/.test(r.typed)).sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1));
+    expect(mine.map((r) => r.typed)).to.deep.equal(['9.51', '9.52', '9.53', '9.54', '9.55', '9.56']);
+    for (const r of mine) expect(Date.parse(r.happenedAt), r.typed).to.be.within(from - 1000, Date.now() + 1000);
+    await tablet.close();
+  });
+
+  it('what this device cannot store is never shown as kept: the dot stays hollow, the sentence stays, and leaving asks', async () => {
+    const tablet = await house.page();
+    await tablet.addInitScript(`{
+      const add = IDBObjectStore.prototype.add;
+      IDBObjectStore.prototype.add = function (...given) {
+        if (window.refuses) throw new DOMException('no room', 'QuotaExceededError');
+        return add.apply(this, given);
+      };
+    }`);
+    await signIn(tablet, house.url, 'tomasz');
+    await openBench(tablet);
+    await tablet.getByRole('tab', { name: /^Thickness/ }).click();
+    await tablet.locator('[data-capture] .what', { hasText: 'Thickness' }).waitFor();
+    const again = tablet.getByRole('button', { name: 'Take all again' });
+    if (await again.isVisible()) await again.click();
+    await typeFigures(tablet, ['9.61']);
+    await allSent(tablet);
+    const dots = () => tablet.locator('[data-capture] .dots .kept').count();
+    expect(await dots()).to.equal(1);
+    await tablet.evaluate('window.refuses = true');
+    await tablet.context().setOffline(true);
+    await typeFigures(tablet, ['9.62', '9.63']);
+    await tablet.getByText('This device cannot store what is taken: 2 are on this page only.').waitFor();
+    await tablet.locator('header .unsent', { hasText: 'on this page only' }).waitFor();
+    expect(await tablet.getByText('kept here').count()).to.equal(0);
+    expect(await dots()).to.equal(1);
+    let asked = 0;
+    tablet.on('dialog', (d) => {
+      asked += d.type() === 'beforeunload' ? 1 : 0;
+      void d.dismiss();
+    });
+    await tablet.close({ runBeforeUnload: true });
+    await expectSoon(() => asked === 1);
+    // It stores again: also what it refused before, and what it holds is sent.
+    await tablet.evaluate('window.refuses = false');
+    await typeFigures(tablet, ['9.64']);
+    await tablet.getByText('This device cannot store').waitFor({ state: 'detached' });
+    await expectSoon(async () => (await dots()) === 4);
+    await tablet.context().setOffline(false);
+    await allSent(tablet);
+    expect((await taken()).filter((t) => /9\.6[1-4]$/.test(t))).to.deep.equal(['9.61', '9.62', '9.63', '9.64'].map((f) => `Tomasz ${f}`));
+    await tablet.goto(`${house.url}/shop`);
+    expect(await tablet.locator('[data-durable]').innerText()).to.match(/^This browser (keeps|may clear)/);
+    await tablet.close();
+  });
+
+  it('what was typed at Book in is still there after the page was closed, for who typed it', async () => {
+    const tablet = await house.page();
+    await signIn(tablet, house.url, 'tomasz');
+    await tablet.goto(`${house.url}/book-in`);
+    await tablet.getByLabel(/^Complaint/).fill('Pulls to the left when cold');
+    const next = await tablet.context().newPage();
+    await tablet.close();
+    await next.goto(`${house.url}/book-in`);
+    await expectSoon(async () => (await next.getByLabel(/^Complaint/).inputValue()) === 'Pulls to the left when cold');
+    await signOut(next, /^Sign out Tomasz/);
+    await next.waitForURL('**/sign-in');
+    await signIn(next, house.url, 'ruth');
+    await next.goto(`${house.url}/book-in`);
+    await next.getByLabel(/^Complaint/).waitFor();
+    expect(await next.getByLabel(/^Complaint/).inputValue()).to.equal('');
+    await next.close();
   });
 
   it('readings taken while cut off, at a place that is taken out meanwhile, stay in sight and are moved', async () => {

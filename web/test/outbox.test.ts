@@ -32,6 +32,7 @@ class Device implements OutboxWorld {
   clock = 1000;
   incarnation: string | null = null;
   storesNothing = false;
+  refusesToStore = false;
   /** Commits wait until they are let go. */
   holdsCommits = false;
   #commits: (() => void)[] = [];
@@ -83,6 +84,7 @@ class Device implements OutboxWorld {
       add: async (item) => {
         const place = this.#next;
         this.#next += 1;
+        if (this.refusesToStore) throw new Error('no room');
         if (this.holdsCommits) await new Promise<void>((resolve) => void this.#commits.push(resolve));
         this.disk.set(place, item);
         return place;
@@ -186,7 +188,7 @@ describe('the queue of an outbox', () => {
           if (a.kind === 'again') for (const i of a.items) there.add(i.body.id);
           if (a.kind === 'left') there.delete(a.id);
           expect(ids(queue.items).sort()).to.deep.equal([...there].sort());
-          for (const id of [...queue.storing, ...queue.places.keys()]) expect(there.has(id), id).to.equal(true);
+          for (const id of [...queue.storing, ...queue.loose, ...queue.places.keys()]) expect(there.has(id), id).to.equal(true);
         }
       }),
     );
@@ -357,6 +359,24 @@ describe('an outbox', () => {
       { id: 'nobody', field: 'words' },
     ]);
     expect(JSON.stringify([...device.sentDisk.values()])).to.not.contain('worn');
+  });
+  it('what the storage refuses is never taken for kept, is sent all the same, and stored as soon as it stores again', async () => {
+    const device = new Device();
+    const page = await device.page();
+    device.says = () => 'away';
+    device.refusesToStore = true;
+    await page.keep(event('a'));
+    await page.keep(event('b'));
+    expect([[...page.queue.loose], page.queue.storing.size, unsent(page.queue), device.disk.size]).to.deep.equal([['a', 'b'], 0, 2, 0]);
+    device.refusesToStore = false;
+    await page.keep(event('c'));
+    expect([page.queue.loose.size, ids([...device.disk.values()]).sort()]).to.deep.equal([0, ['a', 'b', 'c']]);
+    device.refusesToStore = true;
+    await page.keep(event('d'));
+    device.says = () => 'takes';
+    device.pass();
+    await settle();
+    expect([device.taken, page.queue.loose.size, page.queue.items]).to.deep.equal([['a', 'b', 'c', 'd'], 0, []]);
   });
   it('a device that stores nothing still sends from the page', async () => {
     const device = new Device();

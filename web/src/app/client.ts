@@ -12,6 +12,19 @@ import {
   type ProblemCode,
 } from '@dauer/contract';
 import type { z } from 'zod';
+import {
+  type DeviceClock,
+  type Era,
+  instantOf,
+  isSettled,
+  lookAt,
+  measured,
+  MOST_ERAS,
+  nextStamp,
+  offsetIn,
+  openClock,
+  type Stamp,
+} from './deviceClock.ts';
 
 /** A problem that the server stated, or that kept us from asking it. */
 export class ApiProblem extends Error {
@@ -34,6 +47,9 @@ export class ApiProblem extends Error {
   }
 }
 
+/** How often this device's clock is held against a steady one, ms. */
+const LOOK_MS = 10_000;
+
 /** This page, as the stream of changes names it. */
 export const PAGE = crypto.randomUUID?.() ?? `page-${Math.random().toString(36).slice(2)}`;
 
@@ -42,22 +58,67 @@ interface Args<N extends EndpointName> {
   readonly params?: z.input<E<N>['params']>;
   readonly query?: z.input<E<N>['query']>;
   readonly body?: z.input<E<N>['body']>;
-  /** How far the clock was set right when what is sent was stamped, ms; as it is now where none is given. */
-  readonly clockOffset?: number;
+  /** How far the clock was set right when what is sent was stamped, ms; as it is now where none is given; null where it is by the server’s clock already. */
+  readonly clockOffset?: number | null;
   /** For whom it is asked, by id, where that is not whom this page works for. */
   readonly as?: string;
 }
 
-/** How far this device's clock is behind the server's, ms, as measured at the last answer. */
-let offset = 0;
+/** Under which this device remembers what its clock was, for what was stamped before the page was opened. */
+const CLOCK = 'dauer.clock';
+const newId = (): string => crypto.randomUUID?.() ?? `era-${Math.random().toString(36).slice(2)}`;
+function erasBefore(): Era[] {
+  try {
+    return JSON.parse(localStorage.getItem(CLOCK) ?? '[]') as Era[];
+  } catch {
+    return [];
+  }
+}
+let clock = openClock(erasBefore(), newId(), Date.now(), performance.now());
+/** What another page of this device wrote down meanwhile stays. */
+function note(now: DeviceClock): void {
+  const changed = now.eras !== clock.eras;
+  clock = now;
+  if (!changed) return;
+  const own = new Set(clock.eras.map((e) => e.id));
+  try {
+    localStorage.setItem(CLOCK, JSON.stringify([...erasBefore().filter((e) => !own.has(e.id)), ...clock.eras].slice(-MOST_ERAS)));
+  } catch {
+    // Without room for it the eras of this page are known as long as it is open.
+  }
+}
+const look = (): void => {
+  note(lookAt(clock, Date.now(), performance.now(), newId));
+};
+setInterval(look, LOOK_MS);
+const eraNow = (): string => clock.eras.at(-1)?.id ?? '';
+const offsetNow = (): number => offsetIn(clock.eras, eraNow()) ?? 0;
+
 function updateClockOffset(sentAt: number, answered: number, serverNow: string | null): void {
   const now = Number(serverNow);
-  if (Number.isFinite(now) && now > 0 && answered - sentAt < 5000) offset = Math.round(now - (sentAt + answered) / 2);
+  if (!Number.isFinite(now) || now <= 0 || answered - sentAt >= 5000) return;
+  look();
+  note(measured(clock, Math.round(now - (sentAt + answered) / 2)));
 }
 
-/** The time now by the server's clock, as far as it is known, and how far this device's was set right for it. */
-export function timeNow(): { readonly at: string; readonly offset: number } {
-  return { at: new Date(Date.now() + offset).toISOString(), offset };
+/** The time now by the server's clock, as far as it is known, and by this device's, for when it is known better. */
+export function timeNow(): { readonly at: string; readonly stamp: Stamp } {
+  look();
+  const stamp = nextStamp(last, { wall: Date.now(), era: eraNow() });
+  last = stamp;
+  return { at: new Date(stamp.wall + offsetNow()).toISOString(), stamp };
+}
+let last: Stamp | null = null;
+
+/**
+ * When something was stamped, by the server's clock as it was then, ISO 8601 UTC. Asks the server for the time first where only
+ * that tells what this device's clock did meanwhile.
+ * @throws ApiProblem where that is needed and it is away
+ */
+export async function instantOfStamp(stamp: Stamp): Promise<string> {
+  look();
+  if (!isSettled(clock.eras, stamp.era)) await call('welcome');
+  return new Date(instantOf(clock.eras, stamp)).toISOString();
 }
 
 let onBook: (book: string | null) => void = () => undefined;
@@ -103,7 +164,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
       signal: AbortSignal.timeout(20000),
       headers: {
         [PAGE_HEADER]: PAGE,
-        [CLOCK_HEADER]: String(sentAt + (args.clockOffset ?? offset)),
+        ...(args.clockOffset === null ? {} : { [CLOCK_HEADER]: String(sentAt + (args.clockOffset ?? offsetNow())) }),
         [DEVICE_CLOCK_HEADER]: String(sentAt),
         ...(person !== null && { [PERSON_HEADER]: person }),
         ...(args.body === undefined ? {} : { 'content-type': 'application/json' }),
@@ -111,7 +172,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
     });
   } catch {
-    throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now. What you entered is kept here.');
+    throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now.');
   }
   updateClockOffset(sentAt, Date.now(), reply.headers.get(NOW_HEADER));
   onBook(reply.headers.get(BOOK_HEADER));

@@ -1,6 +1,7 @@
 import type { EndpointName, ENDPOINTS } from '@dauer/contract';
 import type { z } from 'zod';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { ref } from 'vue';
 import { ApiProblem, call } from './client.ts';
 
 const SINCE = 'since:';
@@ -89,6 +90,9 @@ export function isAway(error: unknown): boolean {
   return error instanceof ApiProblem && (error.status === 0 || error.status === 502 || error.status === 503);
 }
 
+/** Since when what the lists of the shop show is only what this device kept, ms; null while the server is heard. */
+export const keptSince = ref<number | null>(null);
+
 type Reply<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['reply']>;
 /**
  * Asks an endpoint without arguments; while the server is away, what it said last is given instead.
@@ -97,12 +101,14 @@ type Reply<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['reply']>;
 export async function callOrKept<N extends EndpointName>(name: N): Promise<Reply<N>> {
   try {
     const fresh = await call(name);
+    keptSince.value = null;
     void keep(name, fresh);
     return fresh;
   } catch (error) {
     const known = isAway(error) ? await readCache<Reply<N>>(name) : null;
-    if (known) return known.value;
-    throw error;
+    if (!known) throw error;
+    keptSince.value = Math.min(known.at, keptSince.value ?? known.at);
+    return known.value;
   }
 }
 

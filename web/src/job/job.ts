@@ -111,7 +111,7 @@ export const useJob = defineStore('job', () => {
       authorName: session.person.name,
       family,
       body: whole as Sent<EventFamily>,
-      clockOffset: now.offset,
+      stamp: now.stamp,
       aside: null,
     });
     return id;

@@ -5,15 +5,25 @@ import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
 import { listen, whenRefused } from '../app/live.ts';
 import LockedPage from './LockedPage.vue';
 import { useOutbox } from '../job/outbox/store.ts';
+import { askForDurableStorage } from '../app/durable.ts';
+import { keptSince } from '../app/kept.ts';
+import { dayText, timeText } from '../fittings/dates.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
-import { loadNewer, newer } from './shell.ts';
+import { loadNewer, newer, untrusted } from './shell.ts';
 import AppHeader from './AppHeader.vue';
 
 const session = useSession();
 watch(
   () => (session.lock ? null : (session.person?.id ?? null)),
   (id) => listen(id),
+  { immediate: true },
+);
+watch(
+  () => session.person !== null,
+  (here) => {
+    if (here) void askForDurableStorage();
+  },
   { immediate: true },
 );
 whenRefused(() => void session.resume());
@@ -29,6 +39,7 @@ const NAV = [
   ['/shop', 'Shop'],
 ] as const;
 const inJob = computed(() => typeof route.params['jobId'] === 'string');
+const keptAt = computed(() => new Date(keptSince.value ?? 0).toISOString());
 const insecure = !window.isSecureContext;
 const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route.path.startsWith(to));
 </script>
@@ -52,14 +63,27 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the
       server.
     </p>
+    <p v-if="keptSince !== null && !inJob && session.person && !session.lock" class="problem no-print" role="status">
+      The server is away. This is what this device kept on {{ dayText(keptAt) }} at {{ timeText(keptAt) }}.
+    </p>
     <NoticeBar v-if="session.person && !session.lock" />
+    <p v-if="untrusted" class="problem no-print">
+      This device does not trust the shop’s certificate: it cannot open Dauer without the server. Install the authority as
+      <RouterLink to="/shop">Shop, Add a tablet</RouterLink>
+      says, and load this page anew.
+    </p>
     <p v-if="newer" class="problem no-print" role="status">
       A newer version of Dauer is here.
       <button class="link" type="button" @click="loadNewer">Load it</button>
     </p>
-    <p v-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">
-      {{ outbox.trouble }} {{ outbox.unsent }} kept here; sent as soon as it answers.
+    <p v-if="outbox.loose.size > 0" class="problem no-print" role="alert">
+      This device cannot store what is taken: {{ outbox.loose.size }} {{ outbox.loose.size === 1 ? 'is' : 'are' }} on this page only. Keep
+      it open until {{ outbox.loose.size === 1 ? 'it is' : 'they are' }} sent.
     </p>
+    <p v-if="outbox.trouble && outbox.unsent > outbox.loose.size" class="problem no-print" role="status">
+      {{ outbox.trouble }} {{ outbox.unsent - outbox.loose.size }} kept here; sent as soon as it answers.
+    </p>
+    <p v-else-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">{{ outbox.trouble }}</p>
     <p v-if="session.person && outbox.others.length > 0" class="problem no-print" role="status">
       Kept here for {{ outbox.others.join(' and ') }}: sent under the right name when signed in again on this device.
     </p>

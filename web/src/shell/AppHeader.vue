@@ -27,7 +27,11 @@ defineExpose({ focusSearch: () => search.value?.focus() });
     <div class="middle">
       <JobMark v-if="inJob" />
     </div>
-    <div v-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status">
+    <div v-if="outbox.loose.size > 0" class="unsent" role="status">
+      <b class="fig">{{ outbox.loose.size }}</b>
+      on this page only
+    </div>
+    <div v-else-if="outbox.unsent > 0 || outbox.aside.length > 0" class="unsent" role="status">
       <b class="fig">{{ outbox.unsent + outbox.aside.length }}</b>
       {{ outbox.aside.length > 0 ? 'set aside' : 'kept here, not sent' }}
     </div>

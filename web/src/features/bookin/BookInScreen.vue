@@ -15,7 +15,7 @@ import {
 } from '@dauer/core/layout';
 import type { Finish, JobKind } from '@dauer/core/ledger';
 import { useSession } from '../../app/session.ts';
-import { useSessionStorage } from '@vueuse/core';
+import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -50,7 +50,9 @@ const blank = () => ({
   corners: [...CORNERS] as Corner[],
 });
 const session = useSession();
-const form = useSessionStorage('dauer.bookin.5', blank());
+/** What was typed outlives the page, for who typed it; the pages of a device do not write into each other's. */
+const DRAFT = 'dauer.bookin.5';
+const form = useLocalStorage(`${DRAFT}.${session.person?.id ?? ''}`, blank(), { listenToStorageChanges: false });
 const problem = ref('');
 const busy = ref(false);
 const fields = ref<Record<string, string>>({});

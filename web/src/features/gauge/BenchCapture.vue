@@ -55,7 +55,8 @@ const shortScale = computed(() => {
 });
 const outbox = useOutbox();
 /** A dot fills when the figure is safe on this device. */
-const isStored = (p: PlannedPosition): boolean => taken.value.some((t) => t.key === positionKey(p) && !outbox.storing.has(t.reading.id));
+const isStored = (p: PlannedPosition): boolean =>
+  taken.value.some((t) => t.key === positionKey(p) && !outbox.storing.has(t.reading.id) && !outbox.loose.has(t.reading.id));
 const dots = computed(() => positions.value.map((p, i) => ({ key: `${i}`, taken: isStored(p), now: i === index.value })));
 const instrument = useInstrument(
   computed(() => props.capture.gauge.value?.tag ?? null),

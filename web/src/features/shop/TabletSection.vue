@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, sentenceOf } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
+import { durable } from '../../app/durable.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** This device as a tablet of the shop, people switching on it with a PIN, and one's own PIN. */
@@ -64,6 +65,15 @@ async function end(id: string): Promise<void> {
           : 'This device is none of the shop’s tablets: everybody signs in on it with the password.'
       }}
       Release, acceptances and what cannot be undone ask for the password all the same.
+    </p>
+    <p class="second small" data-durable>
+      {{
+        durable === true
+          ? 'This browser keeps what is stored here until somebody clears it.'
+          : durable === false
+            ? 'This browser may clear what is stored here by itself when it runs out of room: send what was taken before the day is over, or add Dauer to the home screen.'
+            : 'This browser does not say whether it keeps what is stored here. Reached over HTTPS, it can be asked.'
+      }}
     </p>
     <p v-if="said" role="status">{{ said }}</p>
     <ul v-if="session.may('lead')">

@@ -7,7 +7,6 @@ import type { OutboxStorage } from './storage.ts';
 
 /** Pause after a server that did not answer, ms. */
 const PAUSE_MS = 2500;
-const NOT_STORED = 'This device cannot store what is taken; keep the page open until it is sent.';
 const PICTURE_NOT_STORED = 'This device cannot store the picture; keep the page open until it is sent.';
 const OLDER_PAGE = 'Another page of Dauer is open in an older version: close it, so that this one can store what is taken.';
 
@@ -48,6 +47,12 @@ type WhenSent = (item: PendingEvent, record: unknown) => Promise<() => void>;
 
 /** A plain copy, which a database can store. */
 const copyOf = (item: PendingEvent): PendingEvent => JSON.parse(JSON.stringify(item)) as PendingEvent;
+
+/** An event as the book has it: it happened when that says, whatever this device's clock does later. */
+function asKept({ stamp: _stamp, clockOffset: _offset, ...item }: PendingEvent, record: unknown): PendingEvent {
+  const at = (record as { readonly happenedAt?: unknown } | null)?.happenedAt;
+  return typeof at === 'string' ? { ...item, body: { ...item.body, happenedAt: at } } : item;
+}
 
 /**
  * Keeps events on this device first, with a durable commit, and sends them in their order: one at a time, each by its own
@@ -114,7 +119,7 @@ export class Outbox {
       const { items, images } = await this.#storage.found();
       for (const image of images) this.#holdImage(image);
       this.#found(items);
-      await this.#storeTheRest();
+      await this.#storeAgain(new Set(this.#queue.items.map((i) => i.body.id)));
       await this.#dropOutlived(this.#storage);
     } catch {
       this.#storage = null;
@@ -130,9 +135,9 @@ export class Outbox {
     this.#advance({ kind: 'found', items: [...items, ...ahead.filter((i) => !held.has(i.body.id))] });
   }
 
-  /** Stores what was taken while the storage was being opened. */
-  async #storeTheRest(): Promise<void> {
-    const unplaced = this.#queue.items.filter((i) => !this.#queue.places.has(i.body.id));
+  /** Stores what has no place yet: it was taken while the storage was being opened, or was refused. */
+  async #storeAgain(these: ReadonlySet<string>): Promise<void> {
+    const unplaced = this.#queue.items.filter(({ body: { id } }) => these.has(id) && !this.#queue.places.has(id));
     for (const item of unplaced) {
       const place = await this.#store(item);
       if (this.#queue.items.some((i) => i.body.id === item.body.id)) this.#advance({ kind: 'stored', id: item.body.id, place });
@@ -142,7 +147,8 @@ export class Outbox {
   }
 
   /**
-   * Takes an event. It is shown at once, and counts as kept only when it is safe on this device; it is sent after that,
+   * Takes an event. It is shown at once, and counts as kept only when it is safe on this device; it is sent after that, or at
+   * once where the storage refuses it,
    * and never before one that was taken earlier.
    */
   async keep(item: PendingEvent): Promise<void> {
@@ -150,7 +156,11 @@ export class Outbox {
     this.#world.ahead.note(plain);
     const committed = this.#store(plain);
     this.#advance({ kind: 'taken', item: plain });
-    this.#advance({ kind: 'stored', id: plain.body.id, place: await committed });
+    const place = await committed;
+    const others = this.#queue.loose.size > 0 && place !== undefined;
+    this.#advance({ kind: 'stored', id: plain.body.id, place });
+    // It stores again: also what it refused before.
+    if (others) await this.#storeAgain(this.#queue.loose);
     void this.flush();
   }
   async #store(plain: PendingEvent): Promise<number | undefined> {
@@ -159,7 +169,6 @@ export class Outbox {
       if (place !== undefined) this.#world.ahead.drop(plain.body.id);
       return place;
     } catch {
-      this.#say(NOT_STORED);
       return undefined;
     }
   }
@@ -190,13 +199,13 @@ export class Outbox {
   }
 
   /** The book has it: it waits no more, and stays on this device for nine days, whatever happens to the book meanwhile. */
-  async #acknowledge(item: PendingEvent): Promise<void> {
+  async #acknowledge(item: PendingEvent, record: unknown): Promise<void> {
     const { id } = item.body;
     const place = this.#queue.places.get(id);
     this.#advance({ kind: 'left', id });
     // What asks for a password is an act of its moment: it is not done again by itself.
     const again = familyOf(item.family).sending === 'queued';
-    const plain = { ...copyOf(item), ...(place === undefined ? {} : { seq: place }) };
+    const plain = asKept({ ...copyOf(item), ...(place === undefined ? {} : { seq: place }) }, record);
     await this.#storage?.acknowledge(place, again ? { id, sentAt: this.#world.now(), item: plain } : null);
     this.#world.ahead.drop(id);
   }
@@ -261,7 +270,7 @@ export class Outbox {
         // What it became and that it waits no more are shown as one change.
         const show = await this.#whenSent(next, record);
         show();
-        await this.#acknowledge(next);
+        await this.#acknowledge(next, record);
         this.#say(null);
       } catch (error) {
         const reason = this.#world.refusal(error);

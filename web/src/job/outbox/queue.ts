@@ -1,4 +1,5 @@
 import type { EventFamily, Sent } from '@dauer/contract';
+import type { Stamp } from '../../app/deviceClock.ts';
 
 /** An event that is kept on this device until the book has it. */
 export interface PendingEvent<F extends EventFamily = EventFamily> {
@@ -9,8 +10,10 @@ export interface PendingEvent<F extends EventFamily = EventFamily> {
   readonly authorName: string;
   readonly family: F;
   readonly body: Sent<F>;
-  /** How far this device's clock was set right when it was stamped, ms. */
+  /** How far this device's clock was set right when it was stamped, ms: of what an earlier page took. */
   readonly clockOffset?: number;
+  /** What this device's clock showed when it was taken: when that was by the server's is worked out when it is sent. */
+  readonly stamp?: Stamp;
   /** Why the server would not take it; null while it waits to be sent. */
   readonly aside: string | null;
 }
@@ -23,11 +26,13 @@ export interface Queue {
   readonly items: readonly PendingEvent[];
   /** Ids of events on their way into this device's storage: shown, and not yet acknowledged as kept. */
   readonly storing: ReadonlySet<string>;
+  /** Ids of events that this device's storage would not take: the page alone holds them, and they are never shown as kept. */
+  readonly loose: ReadonlySet<string>;
   /** Where this device's storage holds them, by id. */
   readonly places: ReadonlyMap<string, number>;
 }
 
-export const EMPTY: Queue = { items: [], storing: new Set(), places: new Map() };
+export const EMPTY: Queue = { items: [], storing: new Set(), loose: new Set(), places: new Map() };
 
 export type QueueAction =
   /** What this device held when the page was opened; or is to be sent again to a book that was restored. */
@@ -68,13 +73,14 @@ export function advance(queue: Queue, action: QueueAction): Queue {
       if (!queue.items.some((i) => i.body.id === action.id)) return queue;
       const storing = without(queue.storing, action.id);
       return action.place === undefined
-        ? { ...queue, storing }
-        : { ...queue, storing, places: new Map([...queue.places, [action.id, action.place]]) };
+        ? { ...queue, storing, loose: new Set([...queue.loose, action.id]) }
+        : { ...queue, storing, loose: without(queue.loose, action.id), places: new Map([...queue.places, [action.id, action.place]]) };
     }
     case 'left':
       return {
         items: queue.items.filter((i) => i.body.id !== action.id),
         storing: without(queue.storing, action.id),
+        loose: without(queue.loose, action.id),
         places: new Map([...queue.places].filter(([id]) => id !== action.id)),
       };
     case 'refused':
@@ -102,7 +108,7 @@ export function nextToSend(queue: Queue, personId: string | null): PendingEvent 
   return waiting.find((i) => i.authorId === personId && !dependsOn(i));
 }
 
-/** How many are safe here and not sent, but for those that are set aside. */
+/** How many wait to be sent, but for those that are set aside. */
 export const unsent = ({ items, storing }: Queue): number => items.filter((i) => i.aside === null && !storing.has(i.body.id)).length;
 
 /** What the server would not take. */

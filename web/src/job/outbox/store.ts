@@ -1,7 +1,7 @@
 import { EVENT_ENDPOINT, type Sent } from '@dauer/contract';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
-import { ApiProblem, call, sentenceOf, whenAnswered } from '../../app/client.ts';
+import { ApiProblem, call, instantOfStamp, sentenceOf, whenAnswered } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
 import { base64Of, forgetImage } from '../pictures.ts';
 import { Outbox } from './outbox.ts';
@@ -18,10 +18,11 @@ export const useOutbox = defineStore('outbox', () => {
   const outbox = new Outbox({
     open: openStorage,
     send: async (item) => {
+      const body = item.stamp ? { ...item.body, happenedAt: await instantOfStamp(item.stamp) } : item.body;
       const { record } = (await call(EVENT_ENDPOINT[item.family] as 'takeBack', {
         params: { jobId: item.jobId },
-        body: item.body as Sent<'takeBacks'>,
-        ...(item.clockOffset === undefined ? {} : { clockOffset: item.clockOffset }),
+        body: body as Sent<'takeBacks'>,
+        ...(item.stamp ? { clockOffset: null } : item.clockOffset === undefined ? {} : { clockOffset: item.clockOffset }),
       })) as { record: unknown };
       return record;
     },
@@ -61,12 +62,17 @@ export const useOutbox = defineStore('outbox', () => {
     () => session.person?.id,
     () => void outbox.flush(),
   );
+  // What the page alone holds goes with it: whoever leaves is asked.
+  window.addEventListener('beforeunload', (event) => {
+    if (queue.value.loose.size > 0) event.preventDefault();
+  });
   window.addEventListener('online', () => void outbox.flush());
   return {
     items,
     images,
     trouble,
     storing: computed(() => queue.value.storing),
+    loose: computed(() => queue.value.loose),
     unsent: computed(() => unsentOf(queue.value)),
     aside: computed(() => rejected(queue.value)),
     others: computed(() => waitingFor(queue.value, session.person?.id ?? null)),
