@@ -252,6 +252,51 @@ describe('a tablet in the hands of several', function () {
     await tablet.close();
   });
 
+  it('what is set aside says figure, place, job and reason on every page, is sent again in order, and dropped by name', async () => {
+    const one = await house.page();
+    await signIn(one, house.url, 'tomasz');
+    const two = await one.context().newPage();
+    let refuses = true;
+    await one
+      .context()
+      .route('**/api/jobs/*/readings', (route) =>
+        refuses
+          ? route.fulfill({ status: 422, json: { type: '', title: '', status: 422, code: 'x', detail: 'Enter the set first.' } })
+          : route.continue(),
+      );
+    await openBench(one);
+    await openBench(two);
+    await one.getByRole('tab', { name: /^Thickness/ }).click();
+    await one.locator('[data-capture] .what', { hasText: 'Thickness' }).waitFor();
+    const again = one.getByRole('button', { name: 'Take all again' });
+    if (await again.isVisible()) await again.click();
+    await typeFigures(one, ['9.71', '9.72', '9.73']);
+    for (const where of [one, two]) await where.getByText('3 entries are set aside.').waitFor();
+    await two.getByRole('button', { name: 'Show what is set aside' }).click();
+    const list = two.getByRole('dialog', { name: 'Not in the book' });
+    await list.getByText('Thickness 9.71, Rear left rotor, V 071').waitFor();
+    expect(await list.getByText('Tomasz', { exact: false }).first().innerText()).to.match(/: Enter the set first\.$/);
+    await list.getByRole('button', { name: 'Drop: Thickness 9.72, Rear left rotor, V 071' }).click();
+    const asked = two.getByRole('dialog', { name: 'Drop this?' });
+    await asked.getByText('Thickness 9.72, Rear left rotor, V 071, taken by Tomasz', { exact: false }).waitFor();
+    await asked.getByRole('button', { name: 'Drop it for good' }).click();
+    await one.getByText('2 entries are set aside.').waitFor();
+    refuses = false;
+    await list.getByRole('button', { name: 'Send all again' }).click();
+    for (const where of [one, two]) await where.getByText('set aside').first().waitFor({ state: 'detached' });
+    await allSent(one);
+    expect((await taken()).filter((t) => /9\.7[1-3]$/.test(t))).to.deep.equal(['Tomasz 9.71', 'Tomasz 9.73']);
+    // A page that is closed with something unsent leaves it to the one beside it.
+    let away = true;
+    await one.context().route('**/api/jobs/*/readings', (route) => (away ? route.abort() : route.continue()));
+    await typeFigures(one, ['9.74']);
+    await one.getByText('kept here, not sent').waitFor();
+    away = false;
+    await one.close();
+    await expectSoon(async () => (await taken()).at(-1) === 'Tomasz 9.74');
+    await two.close();
+  });
+
   it('what was typed at Book in is still there after the page was closed, for who typed it', async () => {
     const tablet = await house.page();
     await signIn(tablet, house.url, 'tomasz');

@@ -64,7 +64,18 @@ describe('the stored name of a duty', () => {
     const kinds = new Set(STORED.map(([, d]) => d.kind));
     const here: Record<Duty['kind'], true> = {
       ...{ bookin: true, trace: true, trace_wheel: true, gauge: true, look: true, decide: true, work: true, fit: true, for_now: true },
-      ...{ care: true, clamped: true, hazard: true, lock: true, because: true, cause: true, second: true, verdict: true, moved: true, stray: true },
+      ...{
+        care: true,
+        clamped: true,
+        hazard: true,
+        lock: true,
+        because: true,
+        cause: true,
+        second: true,
+        verdict: true,
+        moved: true,
+        stray: true,
+      },
       ...{ impossible: true, op: true, joint: true, torque: true, fluid: true, yard: true, bleed: true, finding: true, out: true },
       ...{ proof: true, wanted: true },
     };

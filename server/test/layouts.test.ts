@@ -114,7 +114,10 @@ describe('a layout that is revised', () => {
         .blocks.filter((o) => o.duty.kind === 'stray')
         .map((o) => o.key);
     expect(await blocks()).to.deep.equal([`stray:${late.body.record.id}`]);
-    const release = await shop.lead.ask<{ blocks: { key: string }[] }>('POST', `/api/jobs/${jobId}/release`, { id: v7(), password: PASSWORD });
+    const release = await shop.lead.ask<{ blocks: { key: string }[] }>('POST', `/api/jobs/${jobId}/release`, {
+      id: v7(),
+      password: PASSWORD,
+    });
     expect(JSON.stringify(release.body)).to.contain(`stray:${late.body.record.id}`);
     await shop.technician.event<'takeBacks'>(jobId, 'take-backs', { corrects: late.body.record.id, reason: '' });
     expect(await blocks()).to.deep.equal([]);

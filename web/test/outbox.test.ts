@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { Outbox, type OutboxWorld } from '../src/job/outbox/outbox.ts';
+import { Outbox, type OutboxWorld, type PageNews } from '../src/job/outbox/outbox.ts';
 import { advance, EMPTY, nextToSend, type PendingEvent, persisted, type Queue, type QueueAction, unsent } from '../src/job/outbox/queue.ts';
 import type { SentEvent } from '../src/job/outbox/sentJournal.ts';
 import type { OutboxStorage, SentImage } from '../src/job/outbox/storage.ts';
@@ -11,7 +11,7 @@ const event = (id: string, authorId = 'ann', body: object = {}): PendingEvent =>
   ({ jobId: 'j', authorId, authorName: authorId, family: 'findings', body: { id, words: 'worn', ...body }, aside: null }) as PendingEvent;
 const ids = (list: readonly PendingEvent[]): string[] => list.map((i) => i.body.id);
 const settle = async (): Promise<void> => {
-  for (let i = 0; i < 40; i += 1) await Promise.resolve();
+  for (let i = 0; i < 200; i += 1) await Promise.resolve();
 };
 
 /** A device whose storage, server and clock are in the hand of the test. */
@@ -38,6 +38,29 @@ class Device implements OutboxWorld {
   #commits: (() => void)[] = [];
   #timers: { run: () => void }[] = [];
   #next = 1;
+  /** Pages of this device hear each other, and send one after the other. */
+  readonly #heard: ((news: PageNews) => void)[] = [];
+  #turn: Promise<void> = Promise.resolve();
+  readonly alone = (run: () => Promise<void>): Promise<void> => {
+    this.#turn = this.#turn.then(run);
+    return this.#turn;
+  };
+  get pages(): OutboxWorld['pages'] {
+    let own: ((news: PageNews) => void) | null = null;
+    return {
+      tell: (news) => {
+        for (const h of this.#heard) if (h !== own) h(news);
+      },
+      hear: (heard) => {
+        own = heard;
+        this.#heard.push(heard);
+      },
+    };
+  }
+  /** A page goes away without a word. */
+  closeFirst(): void {
+    this.#heard.shift();
+  }
   readonly ahead = {
     note: (item: PendingEvent) => void this.notes.set(item.body.id, item),
     found: () => [...this.notes.values()],
@@ -81,6 +104,7 @@ class Device implements OutboxWorld {
     if (this.storesNothing) throw new Error('no storage here');
     return {
       found: async () => ({ items: [...this.disk].map(([seq, i]) => ({ ...i, seq })), images: [...this.images.values()] }),
+      items: async () => [...this.disk].map(([seq, i]) => ({ ...i, seq })),
       add: async (item) => {
         const place = this.#next;
         this.#next += 1;
@@ -126,9 +150,14 @@ class Device implements OutboxWorld {
       sentOf: async (id) => this.sentDisk.get(id),
     };
   };
+  /** What the world of a page is: this device, as it is whenever it is asked. */
+  #asSeen(): Omit<OutboxWorld, 'pages'> {
+    const { open, send, sendImage, refusal, sentenceOf, personId, now, later, book, forgetImage, ahead, alone } = this;
+    return { open, send, sendImage, refusal, sentenceOf, personId, now, later, book, forgetImage, ahead, alone };
+  }
   /** A page of this device, as after every start. */
   async page(): Promise<Outbox> {
-    const outbox = new Outbox(this);
+    const outbox = new Outbox({ ...this.#asSeen(), pages: this.pages });
     await outbox.open();
     await settle();
     return outbox;
@@ -298,7 +327,7 @@ describe('an outbox', () => {
     const again = await device.page();
     expect(again.queue.items.map((i) => [i.body.id, i.aside])).to.deep.equal([['bad', 'no: bad']]);
     device.says = () => 'takes';
-    await again.retry(again.queue.items[0]!);
+    await again.retry(again.queue.items);
     expect([device.taken, device.disk.size]).to.deep.equal([['a', 'b', 'bad'], 0]);
     device.says = () => 'refuses';
     await again.keep(event('worse'));
@@ -344,6 +373,53 @@ describe('an outbox', () => {
     await settle();
     expect([device.taken, device.incarnation]).to.deep.equal([['a', 'b', 'a', 'b'], 'two']);
   });
+  it('what one page took another shows, sends when the first is gone, and both let go of once', async () => {
+    const device = new Device();
+    device.says = () => 'away';
+    const first = await device.page();
+    const second = await device.page();
+    await first.keep(event('a'));
+    await settle();
+    expect(ids(second.queue.items)).to.deep.equal(['a']);
+    await second.keep(event('b'));
+    await settle();
+    expect(ids(first.queue.items)).to.deep.equal(['a', 'b']);
+    const shown: string[] = [];
+    first.whenSent(async (item) => () => void shown.push(item.body.id));
+    device.says = () => 'takes';
+    device.pass();
+    await settle();
+    expect([device.taken, device.disk.size, first.queue.items, second.queue.items]).to.deep.equal([['a', 'b'], 0, [], []]);
+    expect(shown, 'each page shows what it became').to.deep.equal(['a', 'b']);
+    // The first one dies with something unsent: the second takes it up.
+    device.says = () => 'away';
+    await first.keep(event('c'));
+    await settle();
+    device.closeFirst();
+    device.says = () => 'takes';
+    await second.flush();
+    await settle();
+    expect([device.taken, second.queue.items]).to.deep.equal([['a', 'b', 'c'], []]);
+  });
+  it('what is set aside, sent again or dropped on one page is so on the other', async () => {
+    const device = new Device();
+    const first = await device.page();
+    const second = await device.page();
+    device.says = (id) => (id.startsWith('bad') ? 'refuses' : 'takes');
+    for (const id of ['bad 1', 'a', 'bad 2']) await first.keep(event(id));
+    await settle();
+    expect(second.queue.items.map((i) => [i.body.id, i.aside])).to.deep.equal([
+      ['bad 1', 'no: bad 1'],
+      ['bad 2', 'no: bad 2'],
+    ]);
+    await second.forget(second.queue.items[0]!);
+    await settle();
+    expect(ids(first.queue.items)).to.deep.equal(['bad 2']);
+    device.says = () => 'takes';
+    await second.retry(second.queue.items);
+    await settle();
+    expect([device.taken, first.queue.items, device.disk.size]).to.deep.equal([['a', 'bad 2'], [], 0]);
+  });
   it('lets go of what was acknowledged long ago, and of what was blacked out', async () => {
     const device = new Device();
     const first = await device.page();
@@ -373,6 +449,7 @@ describe('an outbox', () => {
     expect([page.queue.loose.size, ids([...device.disk.values()]).sort()]).to.deep.equal([0, ['a', 'b', 'c']]);
     device.refusesToStore = true;
     await page.keep(event('d'));
+    await settle();
     device.says = () => 'takes';
     device.pass();
     await settle();

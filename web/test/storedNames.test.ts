@@ -10,7 +10,7 @@ const STORED = [
   ...['dauer.orders', 'dauer.out', 'dauer.reloaded', 'dauer.skipped', 'dauer.speech', 'dauer.taken', 'dauer.theme', 'dauer.units'],
 ];
 /** On which pages talk to each other. */
-const CHANNELS = ['dauer.who'];
+const CHANNELS = ['dauer.outbox', 'dauer.who'];
 /** Names of the forms of files, which books and other shops have. */
 const FORMS = ['dauer.limits', 'dauer.readings'];
 

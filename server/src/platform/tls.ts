@@ -29,7 +29,7 @@ const HANDSHAKE = 22;
 const SILENCE_MS = 10_000;
 
 /** Where somebody who asked in the clear finds the same over TLS; null where the request does not say for which name it was. */
-export function addressOverTls(request: string): string | null {
+function addressOverTls(request: string): string | null {
   const path = /^[A-Z]+ (\/[^\s"<>]*) HTTP\//.exec(request)?.[1];
   const host = /\r\nhost: *([\w.\-:[\]]+)\r\n/i.exec(request)?.[1];
   return path !== undefined && host !== undefined ? `https://${host}${path}` : null;

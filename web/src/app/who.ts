@@ -10,7 +10,7 @@ export interface Me {
 }
 
 /** Why a page shows and takes nothing until somebody signs in: whose it is stays theirs. */
-export type Lock =
+type Lock =
   /** The server says that the session is over. */
   | { readonly why: 'ended' }
   /** Signed out, on another page of this device. */

@@ -8,6 +8,7 @@ import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { aboutEvent } from './aboutEvent.ts';
 import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from '../app/client.ts';
 import { useJobRecords } from './useJobRecords.ts';
@@ -112,6 +113,7 @@ export const useJob = defineStore('job', () => {
       family,
       body: whole as Sent<EventFamily>,
       stamp: now.stamp,
+      about: aboutEvent(records.value, outbox.items, family, body),
       aside: null,
     });
     return id;

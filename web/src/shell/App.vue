@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router';
 import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
 import { listen, whenRefused } from '../app/live.ts';
 import LockedPage from './LockedPage.vue';
+import SetAside from './SetAside.vue';
 import { useOutbox } from '../job/outbox/store.ts';
 import { askForDurableStorage } from '../app/durable.ts';
 import { keptSince } from '../app/kept.ts';
@@ -84,14 +85,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       {{ outbox.trouble }} {{ outbox.unsent - outbox.loose.size }} kept here; sent as soon as it answers.
     </p>
     <p v-else-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">{{ outbox.trouble }}</p>
-    <p v-if="session.person && outbox.others.length > 0" class="problem no-print" role="status">
-      Kept here for {{ outbox.others.join(' and ') }}: sent under the right name when signed in again on this device.
-    </p>
-    <div v-for="item in outbox.aside" :key="item.body.id" class="problem no-print aside" role="alert">
-      <span>Set aside: {{ item.aside }}</span>
-      <button class="link" type="button" @click="outbox.retry(item)">Send again</button>
-      <button class="link" type="button" @click="outbox.forget(item)">Drop it</button>
-    </div>
+    <SetAside v-if="session.person && !session.lock" />
     <div id="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
     <LockedPage v-if="session.lock" />
     <v-dialog v-model="keyList" max-width="560">
@@ -147,15 +141,6 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
 }
 .problem {
   margin: 8px 24px;
-}
-.aside {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.aside span {
-  flex: 1;
 }
 .keys {
   white-space: nowrap;

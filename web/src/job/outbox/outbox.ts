@@ -1,7 +1,7 @@
 import type { Sent } from '@dauer/contract';
 import { familyOf } from '@dauer/core/ledger';
 import type { PreparedImage } from '../pictures.ts';
-import { advance, EMPTY, nextToSend, type PendingEvent, type Queue, type QueueAction, unsent } from './queue.ts';
+import { advance, EMPTY, nextToSend, nextTurn, type PendingEvent, type Queue, type QueueAction, unsent } from './queue.ts';
 import { againFrom, isAnotherBook, outlivedSent, withoutStruck } from './sentJournal.ts';
 import type { OutboxStorage } from './storage.ts';
 
@@ -36,11 +36,21 @@ export interface OutboxWorld {
     found(): PendingEvent[];
     drop(id: string): void;
   };
+  /**
+   * Runs something while no other page of this device runs such a thing: one page sends at a time, and when it goes away the
+   * next one takes over.
+   */
+  alone(run: () => Promise<void>): Promise<void>;
+  /** The other pages of this device: told what changed here, and heard when it did there. */
+  readonly pages: { tell(news: PageNews): void; hear(heard: (news: PageNews) => void): void };
   /** The incarnation of the book that this device last knew. */
   readonly book: { known(): string | null; note(incarnation: string): void };
   /** An image is no longer wanted anywhere on this device. */
   forgetImage(hash: string): void;
 }
+
+/** What the pages of a device tell each other: that an event is in the book, with its record, or that what waits is another. */
+export type PageNews = { readonly kind: 'sent'; readonly item: PendingEvent; readonly record: unknown } | { readonly kind: 'changed' };
 
 /** Called with every event that the book has, before it leaves the outbox; returns what applies its record to the screen. */
 type WhenSent = (item: PendingEvent, record: unknown) => Promise<() => void>;
@@ -72,6 +82,7 @@ export class Outbox {
 
   constructor(world: OutboxWorld) {
     this.#world = world;
+    world.pages.hear((news) => void this.#hear(news));
   }
 
   get queue(): Queue {
@@ -108,6 +119,36 @@ export class Outbox {
   #holdImage(image: PreparedImage): void {
     this.#images = new Map([...this.#images, [image.hash, image]]);
     this.#tell();
+  }
+
+  /** Another page of this device stored, sent or dropped something. */
+  async #hear(news: PageNews): Promise<void> {
+    if (news.kind === 'sent') {
+      const show = await this.#whenSent(news.item, news.record);
+      show();
+      this.#advance({ kind: 'left', id: news.item.body.id });
+      return;
+    }
+    await this.#sync();
+    void this.flush();
+  }
+  /** Ids on their way out of the storage: what is read there meanwhile does not bring them back. */
+  readonly #leaving = new Set<string>();
+  async #sync(): Promise<void> {
+    try {
+      const held = await this.#storage?.items();
+      if (held) this.#advance({ kind: 'synced', items: held.filter((i) => !this.#leaving.has(i.body.id)) });
+    } catch {
+      // What this page knows of is sent all the same.
+    }
+  }
+  /** Takes an event out of the queue, and out of the storage by what is given. */
+  async #leave(id: string, out: () => Promise<void> | undefined): Promise<void> {
+    this.#leaving.add(id);
+    this.#advance({ kind: 'left', id });
+    this.#world.ahead.drop(id);
+    await out();
+    this.#leaving.delete(id);
   }
 
   /** Opens this device's storage, and sends what it holds. A device that stores nothing goes on from the page alone. */
@@ -152,13 +193,14 @@ export class Outbox {
    * and never before one that was taken earlier.
    */
   async keep(item: PendingEvent): Promise<void> {
-    const plain = copyOf(item);
+    const plain = { ...copyOf(item), turn: nextTurn(this.#queue) };
     this.#world.ahead.note(plain);
     const committed = this.#store(plain);
     this.#advance({ kind: 'taken', item: plain });
     const place = await committed;
     const others = this.#queue.loose.size > 0 && place !== undefined;
     this.#advance({ kind: 'stored', id: plain.body.id, place });
+    this.#world.pages.tell({ kind: 'changed' });
     // It stores again: also what it refused before.
     if (others) await this.#storeAgain(this.#queue.loose);
     void this.flush();
@@ -202,12 +244,11 @@ export class Outbox {
   async #acknowledge(item: PendingEvent, record: unknown): Promise<void> {
     const { id } = item.body;
     const place = this.#queue.places.get(id);
-    this.#advance({ kind: 'left', id });
     // What asks for a password is an act of its moment: it is not done again by itself.
     const again = familyOf(item.family).sending === 'queued';
     const plain = asKept({ ...copyOf(item), ...(place === undefined ? {} : { seq: place }) }, record);
-    await this.#storage?.acknowledge(place, again ? { id, sentAt: this.#world.now(), item: plain } : null);
-    this.#world.ahead.drop(id);
+    await this.#leave(id, () => this.#storage?.acknowledge(place, again ? { id, sentAt: this.#world.now(), item: plain } : null));
+    this.#world.pages.tell({ kind: 'sent', item: plain, record });
   }
 
   /** Told by which incarnation of the book an answer was given: a restored one is sent again all that is still kept here. */
@@ -242,13 +283,16 @@ export class Outbox {
   /** Drops an event that the server would not take. */
   async forget(item: PendingEvent): Promise<void> {
     const place = this.#queue.places.get(item.body.id);
-    this.#advance({ kind: 'left', id: item.body.id });
-    this.#world.ahead.drop(item.body.id);
-    if (place !== undefined) await this.#storage?.drop(place);
+    await this.#leave(item.body.id, () => (place === undefined ? undefined : this.#storage?.drop(place)));
+    this.#world.pages.tell({ kind: 'changed' });
   }
-  async retry(item: PendingEvent): Promise<void> {
-    this.#advance({ kind: 'retried', id: item.body.id });
-    await this.#keepAsItIs(item.body.id);
+  /** Sends again what the server would not take, in the order in which it was taken. */
+  async retry(these: readonly PendingEvent[]): Promise<void> {
+    for (const { body } of these) {
+      this.#advance({ kind: 'retried', id: body.id });
+      await this.#keepAsItIs(body.id);
+    }
+    this.#world.pages.tell({ kind: 'changed' });
     await this.flush();
   }
   async #keepAsItIs(id: string): Promise<void> {
@@ -262,6 +306,22 @@ export class Outbox {
     if (this.#sending) return;
     this.#sending = true;
     this.#callOff();
+    const due = nextToSend(this.#queue, this.#world.personId());
+    if (due) {
+      await this.#world.alone(async () => {
+        // What another page has sent meanwhile is not sent again.
+        await this.#sync();
+        await this.#drain();
+      });
+    }
+    this.#sending = false;
+    // What was taken while the turn was another page's, or after this one found nothing left.
+    if (due && !this.#waits && nextToSend(this.#queue, this.#world.personId())) void this.flush();
+  }
+  /** Whether it waits for a server that did not answer. */
+  #waits = false;
+  async #drain(): Promise<void> {
+    this.#waits = false;
     const due = (): PendingEvent | undefined => nextToSend(this.#queue, this.#world.personId());
     for (let next = due(); next; next = due()) {
       try {
@@ -276,14 +336,15 @@ export class Outbox {
         const reason = this.#world.refusal(error);
         if (reason === null) {
           this.#say(this.#world.sentenceOf(error));
+          this.#waits = true;
           this.#callOff = this.#world.later(() => void this.flush(), PAUSE_MS);
           break;
         }
         this.#advance({ kind: 'refused', id: next.body.id, reason });
         await this.#keepAsItIs(next.body.id);
+        this.#world.pages.tell({ kind: 'changed' });
       }
     }
-    this.#sending = false;
   }
 
   /** Whether everything that was taken is in the book, after waiting for what is on its way, ms at most. */

@@ -1,10 +1,19 @@
 import type { EventFamily, Sent } from '@dauer/contract';
 import type { Stamp } from '../../app/deviceClock.ts';
 
+/** An event in words: the figure or what was done, the place, the vehicle. */
+export interface EventWords {
+  readonly what: string;
+  readonly place: string | null;
+  readonly vehicle: string;
+}
+
 /** An event that is kept on this device until the book has it. */
 export interface PendingEvent<F extends EventFamily = EventFamily> {
   /** Its place in this device's storage; none where that failed, and the page alone holds it. */
   seq?: number;
+  /** Its turn among what waits with it: what was refused by the storage first may be stored last. */
+  readonly turn?: number;
   readonly jobId: string;
   readonly authorId: string;
   readonly authorName: string;
@@ -14,6 +23,8 @@ export interface PendingEvent<F extends EventFamily = EventFamily> {
   readonly clockOffset?: number;
   /** What this device's clock showed when it was taken: when that was by the server's is worked out when it is sent. */
   readonly stamp?: Stamp;
+  /** What it is and where, in words, for a list of what waits; none where an earlier page took it. */
+  readonly about?: EventWords;
   /** Why the server would not take it; null while it waits to be sent. */
   readonly aside: string | null;
 }
@@ -37,6 +48,8 @@ export const EMPTY: Queue = { items: [], storing: new Set(), loose: new Set(), p
 export type QueueAction =
   /** What this device held when the page was opened; or is to be sent again to a book that was restored. */
   | { readonly kind: 'found' | 'again'; readonly items: readonly PendingEvent[] }
+  /** What this device holds by now, whichever of its pages took or sent it. */
+  | { readonly kind: 'synced'; readonly items: readonly PendingEvent[] }
   | { readonly kind: 'taken'; readonly item: PendingEvent }
   /** It is safe on this device, at a place of its storage; at none where the page alone holds it. */
   | { readonly kind: 'stored'; readonly id: string; readonly place: number | undefined }
@@ -51,6 +64,32 @@ const withPlaces = (places: Queue['places'], items: readonly PendingEvent[]): Qu
   new Map([...places, ...items.flatMap((i): [string, number][] => (i.seq === undefined ? [] : [[i.body.id, i.seq]]))]);
 const without = <T>(set: ReadonlySet<T>, one: T): ReadonlySet<T> => new Set([...set].filter((x) => x !== one));
 
+/** In the order in which they were taken; what an earlier page took, before. */
+const inTurn = (items: readonly PendingEvent[]): PendingEvent[] =>
+  [...items].sort((a, b) => (a.turn ?? 0) - (b.turn ?? 0) || (a.seq ?? Infinity) - (b.seq ?? Infinity) || 0);
+
+/** The turn of what is taken next. */
+export const nextTurn = ({ items }: Queue): number => 1 + Math.max(0, ...items.map((i) => i.turn ?? 0));
+
+/** The queue as the storage has it, with what the page alone knows of after it; the same queue where that is what it was. */
+function synced(queue: Queue, held: readonly PendingEvent[]): Queue {
+  const known = new Map(queue.items.map((i) => [i.body.id, i]));
+  const ids = new Set<string>();
+  const stored = held.flatMap((i) => {
+    if (ids.has(i.body.id)) return [];
+    ids.add(i.body.id);
+    const own = known.get(i.body.id);
+    return own && own.aside === i.aside ? own : i;
+  });
+  // What has no place yet is on its way there, or was refused.
+  const own = queue.items.filter((i) => !ids.has(i.body.id) && !queue.places.has(i.body.id));
+  const items = inTurn([...stored, ...own]);
+  if (items.length === queue.items.length && items.every((i, n) => i === queue.items[n])) return queue;
+  const left = new Set(items.map((i) => i.body.id));
+  const places = [...queue.places].filter(([id]) => left.has(id));
+  return { ...queue, items, places: withPlaces(new Map(places), stored) };
+}
+
 /** The queue after something happened. What concerns an event that is not in it changes nothing. */
 export function advance(queue: Queue, action: QueueAction): Queue {
   const aside = (id: string, reason: string | null): Queue => ({
@@ -64,9 +103,11 @@ export function advance(queue: Queue, action: QueueAction): Queue {
       // Two pages of one device may have stored the same.
       const fresh = action.items.filter((i) => !known.has(i.body.id) && known.add(i.body.id));
       // What was taken while the storage was being opened was taken later.
-      const items = action.kind === 'found' ? [...fresh, ...queue.items] : [...queue.items, ...fresh];
+      const items = action.kind === 'found' ? [...inTurn(fresh), ...queue.items] : [...queue.items, ...fresh];
       return { ...queue, items, places: withPlaces(queue.places, fresh) };
     }
+    case 'synced':
+      return synced(queue, action.items);
     case 'taken':
       return { ...queue, items: [...queue.items, action.item], storing: new Set([...queue.storing, action.item.body.id]) };
     case 'stored': {
@@ -113,6 +154,10 @@ export const unsent = ({ items, storing }: Queue): number => items.filter((i) =>
 
 /** What the server would not take. */
 export const rejected = ({ items }: Queue): PendingEvent[] => items.filter((i) => i.aside !== null);
+
+/** What of other people waits here until they sign in, in order. */
+export const ofOthers = ({ items }: Queue, personId: string | null): PendingEvent[] =>
+  items.filter((i) => i.aside === null && i.authorId !== personId);
 
 /** Who else has something here that waits until they sign in. */
 export const waitingFor = ({ items }: Queue, personId: string | null): string[] => [

@@ -25,7 +25,7 @@ export function againFrom(sent: readonly SentEvent[], waiting: readonly PendingE
   return [...sent]
     .sort((a, b) => (a.item.seq ?? 0) - (b.item.seq ?? 0) || a.sentAt - b.sentAt)
     .filter((s) => !known.has(s.id))
-    .map(({ item: { seq: _old, ...item } }) => ({ ...item, aside: null }));
+    .map(({ item: { seq: _old, turn: _turn, ...item } }) => ({ ...item, aside: null }));
 }
 
 /** Whether an answer comes from another incarnation of the book than the one this device knows. */

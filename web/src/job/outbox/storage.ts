@@ -19,6 +19,8 @@ export type SentImage = PreparedImage & { readonly sentAt: number };
 export interface OutboxStorage {
   /** What waits, and the images that wait with it. */
   found(): Promise<{ readonly items: PendingEvent[]; readonly images: PreparedImage[] }>;
+  /** What waits, by now: another page of this device may have stored or sent some of it. */
+  items(): Promise<PendingEvent[]>;
   /** Holds an event for good; resolves with its place once it is safe. */
   add(item: PendingEvent): Promise<number>;
   /** An event that stays at its place with something changed. */
@@ -55,6 +57,7 @@ export async function openStorage(blocked: () => void): Promise<OutboxStorage> {
   });
   return {
     found: async () => ({ items: await db.getAll('outbox'), images: await db.getAll('images') }),
+    items: () => db.getAll('outbox'),
     async add(item) {
       const tx = db.transaction('outbox', 'readwrite', { durability: 'strict' });
       const added = tx.store.add(item);

@@ -4,17 +4,22 @@ import { computed, shallowRef, watch } from 'vue';
 import { ApiProblem, call, instantOfStamp, sentenceOf, whenAnswered } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
 import { base64Of, forgetImage } from '../pictures.ts';
-import { Outbox } from './outbox.ts';
-import { rejected, unsent as unsentOf, waitingFor } from './queue.ts';
+import { Outbox, type PageNews } from './outbox.ts';
+import { ofOthers, rejected, unsent as unsentOf, waitingFor } from './queue.ts';
 import { openStorage } from './storage.ts';
 import { writeAhead } from './writeAhead.ts';
 
 /** Under which this device notes by which incarnation of the book it was answered. */
 const BOOK = 'dauer.book';
 
+/** On which the pages of this device tell each other what they took and sent, and by which one of them sends. */
+const PAGES = 'dauer.outbox';
+
 /** The outbox of this page, as the screens see it. */
 export const useOutbox = defineStore('outbox', () => {
   const session = useSession();
+  const pages = new BroadcastChannel(PAGES);
+  const { locks } = navigator as { readonly locks?: LockManager };
   const outbox = new Outbox({
     open: openStorage,
     send: async (item) => {
@@ -38,6 +43,18 @@ export const useOutbox = defineStore('outbox', () => {
       };
     },
     ahead: writeAhead(localStorage),
+    // A page that was reached insecurely has no locks: what two of them send twice, the book takes once.
+    alone: (run) => (locks ? locks.request(PAGES, run) : run()),
+    pages: {
+      tell: (news) => {
+        pages.postMessage(JSON.parse(JSON.stringify(news)));
+      },
+      hear: (heard) => {
+        pages.addEventListener('message', ({ data }: MessageEvent<PageNews>) => {
+          heard(data);
+        });
+      },
+    },
     book: {
       known: () => localStorage.getItem(BOOK),
       note: (incarnation) => {
@@ -75,6 +92,7 @@ export const useOutbox = defineStore('outbox', () => {
     loose: computed(() => queue.value.loose),
     unsent: computed(() => unsentOf(queue.value)),
     aside: computed(() => rejected(queue.value)),
+    ofOthers: computed(() => ofOthers(queue.value, session.person?.id ?? null)),
     others: computed(() => waitingFor(queue.value, session.person?.id ?? null)),
     open: () => outbox.open(),
     keep: (item: Parameters<Outbox['keep']>[0]) => outbox.keep(item),
