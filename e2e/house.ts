@@ -20,7 +20,7 @@ function psql(program: string, ...args: readonly string[]): void {
 /** How long a busy machine may take over one step, ms: a test says what is wrong, not how fast the machine is. */
 const SLOWEST = 40000;
 
-/** The application as it is installed: a durable cluster, a server process, a browser. */
+/** The application as it is installed: a cluster, a server process, a browser. */
 export class House {
   private cluster!: Awaited<ReturnType<typeof openCluster>>;
   private server!: Awaited<ReturnType<typeof startServer>>;
@@ -29,10 +29,11 @@ export class House {
   browser!: Browser;
   private readonly contexts: BrowserContext[] = [];
 
-  async open(demo: boolean): Promise<void> {
+  /** `durable`: the cluster is synced to the disk as the shop's own is, for what kills it. */
+  async open(demo: boolean, durable = false): Promise<void> {
     const home = mkdtempSync(join(tmpdir(), 'dauer-e2e-'));
     chmodSync(home, 0o755);
-    this.cluster = await openCluster(join(home, 'c'), { scratch: true });
+    this.cluster = await openCluster(join(home, 'c'), { scratch: true, durable });
     this.databaseUrl = this.cluster.database('dauer');
     this.port = await freePort();
     const known = demo ? process.env['DAUER_DEMO_DUMP'] : undefined;

@@ -26,7 +26,7 @@ describe('nothing is lost', function () {
   let jobId = '';
   let slotId = '';
   before(async () => {
-    await house.open(true);
+    await house.open(true, true);
     page = await house.page();
     await signIn(page, house.url, 'tomasz');
     const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;

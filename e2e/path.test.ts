@@ -11,7 +11,7 @@ describe('one vehicle from book-in to hand-back', function () {
   let page: Page;
   let jobUrl = '';
   before(async () => {
-    await house.open(false);
+    await house.open(false, true);
     page = await house.page();
   });
   after(() => house.close());

@@ -1,13 +1,18 @@
+import { appendFileSync } from 'node:fs';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { removeComponent } from '@dauer/core/layout';
 import type { JobRecords } from '@dauer/core/ledger';
 import { v7 } from 'uuid';
+import { TabletDrill } from './tabletDrill.ts';
 import { allSent, DEMO_PASSWORD, House, signIn, typeFigures } from './house.ts';
 
 interface Yard {
   jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
 }
+
+/** A vehicle of the demonstration shop whose front rotors nobody has gauged. */
+const DRILLED = 'V 071';
 
 /** What stands in a store of this device. */
 const STORED = (database: string, store: string) => `new Promise((done) => {
@@ -354,6 +359,24 @@ describe('a tablet in the hands of several', function () {
     const [move] = now.setMoves.filter((m) => m.slotId === rotor('RL'));
     expect(now.readings.filter((r) => r.setId === move?.setId).map((r) => r.typed)).to.deep.equal(figures);
     await desk.getByRole('region', { name: 'At places that are gone' }).waitFor({ state: 'detached' });
+  });
+
+  it('in rough hands, at random for a while: every acknowledged figure is found under its author, at its place, in its order', async () => {
+    const yard = (await (await desk.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const job = yard.jobs.find((j) => j.vehicle.tag === DRILLED)!;
+    const rotor = (corner: string) => job.layout.slots.find((x) => x.kind === 'rotor' && x.corner === corner)!.id;
+    const slots = [
+      { id: rotor('FL'), name: 'front left rotor' },
+      { id: rotor('FR'), name: 'front right rotor' },
+    ];
+    const seed = Number(process.env['DAUER_SEED'] ?? 22);
+    const done = await new TabletDrill(house, desk, job.jobId, slots, seed).run(Number(process.env['DAUER_TABLET_SECONDS'] ?? 10));
+    if (process.env['DAUER_TABLET_LOG'])
+      appendFileSync(
+        process.env['DAUER_TABLET_LOG'],
+        `${JSON.stringify(done.acts)}, ${done.acknowledged} figures acknowledged, ${done.wrong.length} wrong\n`,
+      );
+    expect(done.wrong, JSON.stringify(done)).to.deep.equal([]);
   });
 
   it('a tablet stays one when its browser is closed, and answers of the book are kept by no cache', async () => {

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
 import { run } from './lib/say.mjs';
 
-/** Long drills: npm run drills -- [kills] [disk] [fuzz] [restore] … [--kills 500] [--fuzz 200] [--seed 7] */
+/** Long drills: npm run drills -- [kills] [disk] [fuzz] [restore] [tablet] … [--kills 500] [--fuzz 200] [--tablet 300] [--seed 7] */
 await run(async () => {
   checkNode();
   ensurePackages();

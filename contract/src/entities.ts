@@ -82,7 +82,7 @@ export const layoutRevision = z
     added: z.array(z.string()).readonly(),
     removed: z.array(z.string()).readonly(),
     changed: z.array(z.string()).readonly(),
-    gone: z.array(z.object({ id, name: z.string(), kind: e.componentKind.nullable() })).readonly(),
+    removedPlaces: z.array(z.object({ id, name: z.string(), kind: e.componentKind.nullable() })).readonly(),
   })
   .meta({ id: 'LayoutRevision' }) satisfies z.ZodType<layouts.LayoutRevision>;
 

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { strayRecords } from '../src/history/strays.ts';
 import { deriveJob } from '../src/job/job.ts';
-import { goneIn } from '../src/layout/compare.ts';
+import { removedPlacesOf } from '../src/layout/compare.ts';
 import { removeComponent } from '../src/layout/edit.ts';
 import type { Layout } from '../src/layout/graph.ts';
 import { base, id, JobFixture, NOW } from './jobFixture.ts';
@@ -15,10 +15,20 @@ class Redrawn extends JobFixture {
   /** Takes a place out of the layout. */
   without(slotId: string, enteredAt = DRAWN): void {
     const next: Layout = removeComponent(this.file.layout, slotId, id);
-    const gone = goneIn(this.file.layout, next);
+    const removedPlaces = removedPlacesOf(this.file.layout, next);
     this.file.layoutRevisions = [
       ...this.file.layoutRevisions,
-      { id: id(), revision: 'correction', why: 'it has none', enteredBy: 'ann', enteredAt, added: [], removed: [], changed: [], gone },
+      {
+        id: id(),
+        revision: 'correction',
+        why: 'it has none',
+        enteredBy: 'ann',
+        enteredAt,
+        added: [],
+        removed: [],
+        changed: [],
+        removedPlaces,
+      },
     ];
     this.file.layout = next;
   }

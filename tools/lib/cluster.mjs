@@ -68,7 +68,7 @@ function configure(data, { durable, spool, socket }) {
 }
 
 /** Makes a cluster under another name and puts it in place once it is whole: what is half made never looks like a book. */
-function make(home, card) {
+function make(home, card, scratch) {
   say('Making a private PostgreSQL cluster …');
   const data = dataOf(home, card);
   const making = `${data}.making`;
@@ -83,6 +83,8 @@ function make(home, card) {
   chownSync(passwordFile, uid, gid);
   const done = asServer(join(binOf(), 'initdb'), [
     ...['-D', making, '-U', USER, '-E', 'UTF8', '--locale=C.UTF-8', '-A', 'scram-sha-256', '--data-checksums'],
+    // What is thrown away need not outlive a power cut.
+    ...(scratch ? ['--no-sync'] : []),
     `--pwfile=${passwordFile}`,
   ]);
   rmSync(passwordFile, { force: true });
@@ -165,7 +167,7 @@ export async function openCluster(home, { durable = true, scratch = false, archi
     let card = findBook(home);
     const before = card?.state === 'made';
     if (scratch && before) throw new Stop(`There is a book in ${home}: it is not for trying things out.`);
-    if (!before) card = make(home, card ?? newCard(home));
+    if (!before) card = make(home, card ?? newCard(home), scratch);
     const data = dataOf(home, card);
     const bin = programsFor(data);
     const log = join(data, 'server.log');

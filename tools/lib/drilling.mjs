@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fullDisk, smallDisk, takeDiskAway } from '../test/diskFull.ts';
@@ -19,6 +19,7 @@ const numberOf = (name, otherwise) => {
 const SEED = numberOf('--seed', Math.floor(Math.random() * 1e6));
 const KILLS = numberOf('--kills', 500);
 const FUZZ = numberOf('--fuzz', 200);
+const TABLET = numberOf('--tablet', 300);
 const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.ceil(sorted.length * share) - 1)] ?? 0;
 const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
 
@@ -67,6 +68,7 @@ const TESTED = {
   bodies: ['server/test/stall.test.ts'],
   clock: ['server/test/log.test.ts', 'core/test/inForce.test.ts'],
   restore: ['tools/test/keeping.test.ts'],
+  tablet: ['e2e/tablet.test.ts'],
 };
 
 async function tested(files) {
@@ -74,17 +76,26 @@ async function tested(files) {
   chmodSync(folder, 0o755);
   const cluster = await openCluster(join(folder, 'c'), { durable: false, scratch: true });
   try {
+    const log = join(folder, 'tablet.log');
     const done = spawnSync(
       process.execPath,
       ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'dot', ...files],
       {
         cwd: ROOT,
         encoding: 'utf8',
-        env: { ...process.env, DAUER_TEST_DATABASE: cluster.database('test'), DAUER_FUZZ: String(FUZZ), DAUER_SEED: String(SEED) },
+        env: {
+          ...process.env,
+          DAUER_TEST_DATABASE: cluster.database('test'),
+          DAUER_FUZZ: String(FUZZ),
+          DAUER_SEED: String(SEED),
+          DAUER_TABLET_SECONDS: String(TABLET),
+          DAUER_TABLET_LOG: log,
+        },
       },
     );
     const said = (done.stdout + done.stderr).split('\n').filter((l) => /passing|failing|pending|requests/.test(l));
     say(`  ${said.map((l) => l.trim()).join(', ')}`);
+    if (existsSync(log)) say(`  ${readFileSync(log, 'utf8').trim()}`);
     if (done.status !== 0) throw new Stop(done.stdout);
   } finally {
     cluster.destroy();

@@ -1,4 +1,4 @@
-import type { GonePlace } from '../layout/graph.ts';
+import type { RemovedPlace } from '../layout/graph.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import { EVENT_LISTS, type EventList, familyOf } from '../ledger/families.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
@@ -11,7 +11,7 @@ export interface Stray {
   readonly record: EventBase;
   /** The set, where it is one: a set goes to another place with everything that was taken in it. */
   readonly set: ReadingSet | null;
-  readonly at: GonePlace;
+  readonly at: RemovedPlace;
 }
 
 /** Where something was said to be; the going of a part is told of places that are gone too. */
@@ -26,8 +26,9 @@ const isAtPlace = (family: EventList, record: EventBase): boolean => family !== 
 export function strayRecords(history: JobHistory): Stray[] {
   const { records } = history;
   const there = new Set([...records.layout.slots.map((s) => s.id), ...records.layout.connections.map((c) => c.id)]);
-  const outSince = new Map<string, { readonly at: GonePlace; readonly since: string }>();
-  for (const r of records.layoutRevisions) for (const at of r.gone) if (!there.has(at.id)) outSince.set(at.id, { at, since: r.enteredAt });
+  const outSince = new Map<string, { readonly at: RemovedPlace; readonly since: string }>();
+  for (const r of records.layoutRevisions)
+    for (const at of r.removedPlaces) if (!there.has(at.id)) outSince.set(at.id, { at, since: r.enteredAt });
   if (outSince.size === 0) return [];
   const sets = new Map(history.sets.map((s) => [s.id, s]));
   return EVENT_LISTS.filter((family) => family !== 'setMoves').flatMap((family) => {

@@ -1,7 +1,7 @@
-import { type Connection, type GonePlace, type Layout, placeName, type Slot, slotById } from './graph.ts';
+import { type Connection, type RemovedPlace, type Layout, placeName, type Slot, slotById } from './graph.ts';
 
 /** The places and connections that a revision takes out, by the ids under which records name them. */
-export function goneIn(before: Layout, after: Layout): GonePlace[] {
+export function removedPlacesOf(before: Layout, after: Layout): RemovedPlace[] {
   const slots = new Set(after.slots.map((s) => s.id));
   const lines = new Set(after.connections.map((c) => c.id));
   const nameOf = (slotId: string): string => {

@@ -55,11 +55,11 @@ export interface LayoutRevision {
   readonly removed: readonly string[];
   readonly changed: readonly string[];
   /** Ids of the places and connections that it took out, with what they were. */
-  readonly gone: readonly GonePlace[];
+  readonly removedPlaces: readonly RemovedPlace[];
 }
 
 /** A place or a connection that a revision took out. */
-export interface GonePlace {
+export interface RemovedPlace {
   readonly id: string;
   readonly name: string;
   /** Null for a connection. */

@@ -1,7 +1,7 @@
 /** The layout of a brake system: kinds of parts, places, lines, templates, and how a layout is changed and checked. */
 export { checkLayout, type LayoutIssue } from './check.ts';
 export { moveToCircuit } from './circuits.ts';
-export { compareLayouts, goneIn } from './compare.ts';
+export { compareLayouts, removedPlacesOf } from './compare.ts';
 export {
   addComponent,
   addWheel,
@@ -26,7 +26,7 @@ export {
   counterpart,
   type Drive,
   type Layout,
-  type GonePlace,
+  type RemovedPlace,
   type LayoutRevision,
   pathFromMaster,
   placeName,

@@ -1,4 +1,4 @@
-import { compareLayouts, goneIn, type Layout, type LayoutRevision, placeName } from '@dauer/core/layout';
+import { compareLayouts, removedPlacesOf, type Layout, type LayoutRevision, placeName } from '@dauer/core/layout';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { connection, layout, slot } from '../db/schema.ts';
@@ -83,7 +83,7 @@ export async function readLayouts(db: Database, vehicleId: string): Promise<Revi
       added: d?.added.map(placeName) ?? [],
       removed: d?.removed.map(placeName) ?? [],
       changed: d?.changed.map(placeName) ?? [],
-      gone: before ? goneIn(before, now) : [],
+      removedPlaces: before ? removedPlacesOf(before, now) : [],
       layout: now,
     });
   }
