@@ -60,7 +60,7 @@ async function lanes(runs, scratch) {
  * @param dump where the first of them writes the demonstration shop that the others open
  */
 function browserTests(dump) {
-  const slow = ['walk', 'looks', 'bookin', 'kept', 'path', 'bench', 'people', 'trace'];
+  const slow = ['walk', 'looks', 'bookin', 'tablet', 'kept', 'path', 'bench', 'people', 'trace'];
   const rank = (file) => (slow.includes(file) ? slow.indexOf(file) : slow.length);
   return readdirSync(join(ROOT, 'e2e'))
     .filter((f) => f.endsWith('.test.ts'))

@@ -71,6 +71,9 @@ function move({ set }: Stray, slotId: string): void {
   background: var(--plate);
   padding: 12px 16px;
 }
+.strays > p {
+  margin: 4px 0 8px;
+}
 li {
   display: flex;
   flex-wrap: wrap;

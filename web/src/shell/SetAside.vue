@@ -99,6 +99,7 @@ li {
   align-items: center;
   flex-wrap: wrap;
   min-height: 56px;
+  padding: 6px 0;
   border-bottom: 1px solid var(--hair);
 }
 .what {
