@@ -357,7 +357,8 @@ describe('a tablet in the hands of several', function () {
     await allSent(page);
     const now = await file();
     const [move] = now.setMoves.filter((m) => m.slotId === rotor('RL'));
-    expect(now.readings.filter((r) => r.setId === move?.setId).map((r) => r.typed)).to.deep.equal(figures);
+    const inOrder = now.readings.filter((r) => r.setId === move?.setId).sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1));
+    expect(inOrder.map((r) => r.typed)).to.deep.equal(figures);
     await desk.getByRole('region', { name: 'At places that are gone' }).waitFor({ state: 'detached' });
   });
 

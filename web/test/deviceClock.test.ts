@@ -1,6 +1,16 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { type DeviceClock, instantOf, isSettled, lookAt, measured, offsetIn, openClock, type Stamp } from '../src/app/deviceClock.ts';
+import {
+  type DeviceClock,
+  instantOf,
+  isSettled,
+  lookAt,
+  measured,
+  offsetIn,
+  openClock,
+  type Stamp,
+  toldAfter,
+} from '../src/app/deviceClock.ts';
 
 const [MINUTE, HOUR] = [60000, 3600000];
 
@@ -115,6 +125,20 @@ describe('the clock of a device that is cut off', () => {
     t.take();
     t.answer();
     expect(t.errors()).to.deep.equal([0, 0]);
+  });
+  it('is measured a little otherwise with every answer: what was taken later is told later, and the same again as it was', () => {
+    const t = new Tablet();
+    t.answer();
+    t.take();
+    t.pass(150);
+    t.take();
+    const first = toldAfter(t.clock.eras, null, t.taken[0]!.stamp);
+    const eras = measured(t.clock, -400).eras;
+    const second = toldAfter(eras, first, t.taken[1]!.stamp);
+    expect([first.at, second.at]).to.deep.equal([t.taken[0]!.at, t.taken[0]!.at + 1]);
+    expect(toldAfter(eras, second, t.taken[1]!.stamp)).to.equal(second);
+    // What was taken before and is sent again later is not pushed behind it.
+    expect(toldAfter(eras, second, t.taken[0]!.stamp).at).to.equal(t.taken[0]!.at - 400);
   });
   it('says nothing where nothing was ever measured, and remembers so many eras and no more', () => {
     const t = new Tablet();

@@ -15,7 +15,6 @@ import type { z } from 'zod';
 import {
   type DeviceClock,
   type Era,
-  instantOf,
   isSettled,
   lookAt,
   measured,
@@ -24,6 +23,8 @@ import {
   offsetIn,
   openClock,
   type Stamp,
+  type Told,
+  toldAfter,
 } from './deviceClock.ts';
 
 /** A problem that the server stated, or that kept us from asking it. */
@@ -109,6 +110,7 @@ export function timeNow(): { readonly at: string; readonly stamp: Stamp } {
   return { at: new Date(stamp.wall + offsetNow()).toISOString(), stamp };
 }
 let last: Stamp | null = null;
+let lastTold: Told | null = null;
 
 /**
  * When something was stamped, by the server's clock as it was then, ISO 8601 UTC. Asks the server for the time first where only
@@ -118,7 +120,8 @@ let last: Stamp | null = null;
 export async function instantOfStamp(stamp: Stamp): Promise<string> {
   look();
   if (!isSettled(clock.eras, stamp.era)) await call('welcome');
-  return new Date(instantOf(clock.eras, stamp)).toISOString();
+  lastTold = toldAfter(clock.eras, lastTold, stamp);
+  return new Date(lastTold.at).toISOString();
 }
 
 let onBook: (book: string | null) => void = () => undefined;

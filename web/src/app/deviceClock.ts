@@ -113,3 +113,22 @@ export const isSettled = (eras: readonly Era[], id: string): boolean => {
 
 /** The instant of a stamp by the server's clock, ms; by this device's own where nothing was ever measured. */
 export const instantOf = (eras: readonly Era[], stamp: Stamp): number => stamp.wall + (offsetIn(eras, stamp.era) ?? 0);
+
+/** A moment, and the instant by the server's clock that it was told as, ms. */
+export interface Told {
+  readonly stamp: Stamp;
+  readonly at: number;
+}
+
+/**
+ * The instant of a stamp, after the one that was told before it: what came later is told later, however much the distance from
+ * the server's clock was measured anew in between. The same moment is told the same again.
+ */
+export function toldAfter(eras: readonly Era[], before: Told | null, stamp: Stamp): Told {
+  const at = instantOf(eras, stamp);
+  if (!before) return { stamp, at };
+  if (before.stamp.era === stamp.era && before.stamp.wall === stamp.wall) return before;
+  const turn = ({ era }: Stamp): number => eras.findIndex((e) => e.id === era);
+  const later = before.stamp.era === stamp.era ? stamp.wall > before.stamp.wall : turn(stamp) > turn(before.stamp);
+  return { stamp, at: later && at <= before.at ? before.at + 1 : at };
+}
