@@ -169,6 +169,8 @@ const amendmentFields = { words: words(1000).min(3), reason };
 export const amendmentRecord = recordBase.extend(amendmentFields).meta({ id: 'Amendment' }) satisfies Fields<ledger.Amendment>;
 const redactionFields = { field: words(40).min(1), line: words(60).nullable().default(null), reason };
 export const redactionRecord = recordBase.extend(redactionFields).meta({ id: 'Redaction' }) satisfies Fields<ledger.Redaction>;
+const handInFields = { eventId: id };
+export const handInRecord = recordBase.extend(handInFields).meta({ id: 'HandIn' }) satisfies Fields<ledger.HandIn>;
 const pictureFields = {
   hash: z.string().regex(/^[0-9a-f]{64}$/),
   of: z.enum(['vehicle', 'came_with', 'place', 'paper', 'finding']),
@@ -257,6 +259,7 @@ export const EVENTS = {
   voids: { sent: sentBase.extend({ reason }), record: voidRecord },
   afterCares: { sent: sentBase.extend(afterCareFields), record: afterCareRecord },
   amendments: { sent: sentBase.extend(amendmentFields), record: amendmentRecord },
+  handIns: { sent: sentBase.extend(handInFields), record: handInRecord },
   redactions: { sent: sentBase.extend({ corrects: id, ...redactionFields }), record: redactionRecord },
   pictures: { sent: sentBase.extend(pictureFields), record: pictureRecord },
   intakeLooks: { sent: sentBase.extend(intakeFields), record: intakeRecord },

@@ -42,5 +42,8 @@ export type LiveMessage = z.infer<typeof liveMessage>;
 /** Who a page believes to be signed in, by id: what another person's session would do under their name is refused. */
 export const PERSON_HEADER = 'x-dauer-person';
 
+/** Who took an event that a lead hands in for them, by id: it goes into the book under that name. */
+export const TAKEN_BY_HEADER = 'x-dauer-taken-by';
+
 /** Header by which a page names itself, so that it does not get its own changes back. */
 export const PAGE_HEADER = 'x-dauer-page';

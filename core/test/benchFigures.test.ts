@@ -16,7 +16,7 @@ import { shoeArc } from '../src/metrology/shoeArc.ts';
 import { shoeArcWords } from '../src/wording/en/bench.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
 import { base, FOUR, LIMIT, JobFixture } from './jobFixture.ts';
-import { sentence } from '../src/wording/index.ts';
+import { byline, sentence } from '../src/wording/index.ts';
 
 /** Hundredths around a figure, as a gauge shows them. */
 const around = (mid: number, n: number) =>
@@ -221,6 +221,23 @@ describe('a safety figure near its limit', () => {
     expect(second(t)?.state).to.equal('open');
     const set = t.gauge(slot, ['0.04'], { measurement: 'hub_end_float', blind: true, authorId: 'bob' });
     expect(second(t)).to.include({ state: 'closed', closedBy: set.id });
+  });
+  it('who hands in the first for somebody else has seen it, and confirms it no more', () => {
+    const t = new JobFixture();
+    const slot = t.slot('hub');
+    const first = t.gauge(slot, ['0.04'], { measurement: 'hub_end_float' });
+    t.file.handIns = [{ ...base(1, { authorId: 'lea' }), eventId: first.id }];
+    t.gauge(slot, ['0.04'], { measurement: 'hub_end_float', blind: true, authorId: 'lea' });
+    expect(second(t)?.state).to.equal('open');
+    // Nor what they hand in for a third.
+    const other = t.gauge(slot, ['0.04'], { measurement: 'hub_end_float', blind: true, authorId: 'cas' });
+    t.file.handIns = [...t.file.handIns, { ...base(1, { authorId: 'lea' }), eventId: other.id }];
+    expect(second(t)?.state).to.equal('open');
+    const set = t.gauge(slot, ['0.04'], { measurement: 'hub_end_float', blind: true, authorId: 'bob' });
+    expect(second(t)).to.include({ state: 'closed', closedBy: set.id });
+    const people = ['ann', 'lea'].map((id) => ({ id, name: `${id} Person`, initials: '', role: 'lead' as const, active: true }));
+    expect(byline({ people, handIns: t.file.handIns }, first)).to.equal('ann Person, handed in by lea Person');
+    expect(byline({ people, handIns: t.file.handIns }, set)).to.equal('unknown');
   });
   it('an acceptance holds for the figure that it was given for', () => {
     const t = new JobFixture();

@@ -60,6 +60,7 @@ describe('what is told of one vehicle', function () {
     foreign['corrects'] = foreign['findingId'];
     foreign['gaugeVersionId'] = v7();
     foreign['place'] = slotId;
+    foreign['eventId'] = foreign['findingId'];
   });
   after(() => shop.close());
 
@@ -125,6 +126,7 @@ describe('what is told of one vehicle', function () {
       voids: () => ({ reason: 'booked twice' }),
       afterCares: () => ({ item: 'x', result: 'done', note: '' }),
       amendments: () => ({ words: 'more', reason: 'late' }),
+      handIns: () => ({ eventId: v7() }),
       redactions: () => ({ corrects: foreign['corrects'], field: 'words', reason: 'a name' }),
     };
     return { ...(await bodies[family]()) };
@@ -164,6 +166,7 @@ describe('what is told of one vehicle', function () {
       partEvents: ['partId'],
       partCorrections: ['partId', 'otherId'],
       causeLooks: ['place'],
+      handIns: ['eventId'],
     };
     for (const family of Object.keys(EVENTS) as EventFamily[])
       for (const field of idsOf(family))

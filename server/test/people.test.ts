@@ -1,4 +1,4 @@
-import { PERSON_HEADER } from '@dauer/contract';
+import { PERSON_HEADER, TAKEN_BY_HEADER } from '@dauer/contract';
 import { BLACKED } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import pg from 'pg';
@@ -79,6 +79,39 @@ describe('people', () => {
     expect((await tablet.ask<{ person: { id: string } }>('GET', '/api/me')).body.person.id).to.equal(idOf('lea'));
     const mine = (await shop.reader.file(car.jobId)).putIns.filter((p) => p.slotId === car.slot('caliper', 'FR'));
     expect(mine.map((p) => p.authorId)).to.deep.equal([idOf('tess')]);
+  });
+
+  it('a lead hands in what somebody left on a tablet: under the name of who took it, with the lead’s beside, and nothing else', async () => {
+    const people = (await shop.lead.ask<{ id: string; login: string }[]>('GET', '/api/people')).body;
+    const idOf = (login: string): string => people.find((p) => p.login === login)?.id ?? '';
+    const told = () => ({ id: v7(), happenedAt: new Date().toISOString(), device: 'test' });
+    const block = { ...told(), slotId: car.slot('caliper', 'RL'), what: 'block', note: '' };
+    const send = (who: Visitor, body: { readonly id: string } = block, path = 'put-ins', takenBy = idOf('tess')) =>
+      who.ask<{ code: string; status: string; record: { authorId: string } }>('POST', `/api/jobs/${car.jobId}/${path}`, body, {
+        [TAKEN_BY_HEADER]: takenBy,
+      });
+    const say = (who: Visitor, eventId: string, of = told()) => who.event<'handIns'>(car.jobId, 'hand-ins', { ...of, eventId });
+    // Not without saying so, not by a technician, not by a lead who did not say it.
+    expect((await send(shop.lead)).body.code).to.equal('not_handed_in');
+    expect((await say(shop.technician, block.id)).body.code).to.equal('role');
+    const said = told();
+    expect((await say(shop.lead, block.id, said)).status).to.equal(200);
+    expect((await send(shop.technician, block, 'put-ins', idOf('lea'))).body.code).to.equal('not_handed_in');
+    expect((await send(shop.lead, block, 'put-ins', v7())).body.code).to.equal('not_handed_in');
+    expect((await send(shop.lead, { ...block, id: v7() })).body.code).to.equal('not_handed_in');
+    const first = await send(shop.lead);
+    expect([first.status, first.body.status, first.body.record.authorId]).to.deep.equal([200, 'stored', idOf('tess')]);
+    // Said and sent again after an answer that was lost, it is the same.
+    expect((await say(shop.lead, block.id, said)).body.status).to.equal('already_stored');
+    expect((await send(shop.lead)).body.status).to.equal('already_stored');
+    expect((await say(shop.lead, block.id)).body.code).to.equal('on_record');
+    const file = await shop.reader.file(car.jobId);
+    expect(file.handIns.map((h) => [h.authorId, h.eventId])).to.deep.equal([[idOf('lea'), block.id]]);
+    // What asks for the password of its author is theirs alone.
+    const accepted = { ...told(), obligation: 'x', reason: 'it was seen', password: PASSWORD };
+    await say(shop.lead, accepted.id);
+    expect((await send(shop.lead, accepted, 'acceptances')).body.code).to.equal('not_handed_in');
+    expect((await say(shop.technician, v7())).body.code).to.equal('role');
   });
 
   it('who signs in on a device ends the session that was open there; the cookie outlives the browser, and answers no cache', async () => {

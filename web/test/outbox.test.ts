@@ -1,7 +1,19 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { Outbox, type OutboxWorld, type PageNews } from '../src/job/outbox/outbox.ts';
-import { advance, EMPTY, nextToSend, type PendingEvent, persisted, type Queue, type QueueAction, unsent } from '../src/job/outbox/queue.ts';
+import {
+  advance,
+  EMPTY,
+  type HandedIn,
+  nextToSend,
+  ofOthers,
+  type PendingEvent,
+  waitingFor,
+  persisted,
+  type Queue,
+  type QueueAction,
+  unsent,
+} from '../src/job/outbox/queue.ts';
 import type { SentEvent } from '../src/job/outbox/sentJournal.ts';
 import type { OutboxStorage, SentImage } from '../src/job/outbox/storage.ts';
 import { writeAhead } from '../src/job/outbox/writeAhead.ts';
@@ -9,6 +21,8 @@ import type { PreparedImage } from '../src/job/pictures.ts';
 
 const event = (id: string, authorId = 'ann', body: object = {}): PendingEvent =>
   ({ jobId: 'j', authorId, authorName: authorId, family: 'findings', body: { id, words: 'worn', ...body }, aside: null }) as PendingEvent;
+/** A lead who hands in what others took. */
+const LEA: HandedIn = { id: 'h', leadId: 'lea', leadName: 'Lea', at: '2026-01-01T00:00:00.000Z' };
 const ids = (list: readonly PendingEvent[]): string[] => list.map((i) => i.body.id);
 const settle = async (): Promise<void> => {
   for (let i = 0; i < 200; i += 1) await Promise.resolve();
@@ -203,6 +217,7 @@ describe('the queue of an outbox', () => {
       ID.map((id): QueueAction => ({ kind: 'left', id })),
       ID.map((id): QueueAction => ({ kind: 'refused', id, reason: 'no' })),
       ID.map((id): QueueAction => ({ kind: 'retried', id })),
+      ID.map((id): QueueAction => ({ kind: 'handed_in', id, by: LEA })),
       fc.uniqueArray(ID, { maxLength: 3 }).map((list): QueueAction => ({ kind: 'again', items: list.map((i) => event(i)) })),
     );
     fc.assert(
@@ -350,6 +365,31 @@ describe('an outbox', () => {
     device.person = 'ben';
     await page.flush();
     expect(device.taken).to.deep.equal(['b', 'a', 'leans']);
+  });
+  it('a lead hands in what somebody else left, also what was refused: in its order, and by whoever of the leads said so', async () => {
+    const device = new Device();
+    device.says = (id) => (id === 'refused' ? 'refuses' : 'away');
+    const page = await device.page();
+    await page.keep(event('refused', 'ann'));
+    await page.keep(event('a', 'ann'));
+    await page.keep(event('leans', 'ann', { settles: 'a' }));
+    await device.pass();
+    device.says = () => 'takes';
+    // Another lead than who said it sends nothing of it, nor does who took it: one of them does, or it stands twice.
+    device.person = 'max';
+    await page.handIn(page.queue.items.map((item) => ({ item, by: LEA })));
+    for (const who of ['max', 'ann']) {
+      device.person = who;
+      await page.flush();
+    }
+    expect(device.taken).to.deep.equal([]);
+    expect([ids(ofOthers(page.queue, 'max')), waitingFor(ofOthers(page.queue, 'max'))]).to.deep.equal([['refused', 'a', 'leans'], ['Lea']]);
+    // It is so after the page was closed as well.
+    const again = await device.page();
+    device.person = 'lea';
+    await again.flush();
+    expect(device.taken).to.deep.equal(['refused', 'a', 'leans']);
+    expect(device.sentDisk.get('a')?.item).to.deep.include({ authorId: 'ann', handIn: LEA });
   });
   it('sends a picture before the event that shows it', async () => {
     const device = new Device();

@@ -169,5 +169,6 @@ export const bookin = {
   acknowledge: eventEndpoint('bookin', EVENTS.cautionAcks, 'caution-acks', 'Acknowledges a caution by name'),
   voidJob: eventEndpoint('bookin', EVENTS.voids, 'voids', 'Voids a job that was booked twice'),
   redact: eventEndpoint('bookin', EVENTS.redactions, 'redactions', 'Blacks out a text for good'),
+  handIn: eventEndpoint('bookin', EVENTS.handIns, 'hand-ins', 'Says that a lead hands in what somebody else left on a device'),
   takeBack: eventEndpoint('bookin', EVENTS.takeBacks, 'take-backs', 'Takes an event back'),
 };

@@ -1,5 +1,6 @@
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import type { Reduced } from '../metrology/reduce.ts';
+import { isOfAnother } from './authorship.ts';
 import type { JobHistory } from './jobHistory.ts';
 
 /** A safety figure this near to its limit, in expanded uncertainties, asks for a second measure. */
@@ -24,7 +25,7 @@ export function blindRemeasurementOf(history: JobHistory, set: ReadingSet): Read
         s.partId === set.partId &&
         s.measurement === set.measurement &&
         s.phase === set.phase &&
-        s.authorId !== set.authorId &&
+        isOfAnother(history.records, s, set) &&
         history.taken(s).length > 0,
     ) ?? null
   );

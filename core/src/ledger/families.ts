@@ -11,6 +11,7 @@ import { decisions } from './families/decisions.ts';
 import { earlierWork } from './families/earlierWork.ts';
 import { findings } from './families/findings.ts';
 import { fluidServices } from './families/fluidServices.ts';
+import { handIns } from './families/handIns.ts';
 import { intakeLooks } from './families/intakeLooks.ts';
 import { jointEvents } from './families/jointEvents.ts';
 import { leftItems } from './families/leftItems.ts';
@@ -64,6 +65,7 @@ const FAMILIES = {
   earlierWork,
   leftItems,
   causeLooks,
+  handIns,
   voids,
   redactions,
   afterCares,

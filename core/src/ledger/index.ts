@@ -17,6 +17,7 @@ export { type Finding, SAID_IN_WORDS } from './families/findings.ts';
 export type { FluidService } from './families/fluidServices.ts';
 export type { IntakeLook, IntakeState, IntakeThing } from './families/intakeLooks.ts';
 export type { JointEvent, JointEventKind, JointSeal } from './families/jointEvents.ts';
+export type { HandIn } from './families/handIns.ts';
 export type { LeftItem } from './families/leftItems.ts';
 export type { Observation } from './families/observations.ts';
 export type { OperationEvent } from './families/operationEvents.ts';

@@ -20,7 +20,7 @@ import { VERDICT_WORD } from '../wording/en/names.ts';
 import { afterCareOf } from './afterCare.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
 import { wheelNuts } from '../wording/en/fasteners.ts';
-import { fluidCauseWords } from '../wording/en/history.ts';
+import { byline, fluidCauseWords } from '../wording/en/history.ts';
 import { SHEET, revisionText } from '../wording/en/sheet.ts';
 
 /** Builds the hand-back sheet from the records: what was found, done, fitted, filled, put off and accepted. */
@@ -32,17 +32,16 @@ export function buildSheet(state: JobState, today: string): HandbackSheet {
 function markedSheet(state: JobState, today: string): HandbackSheet {
   const { records, history } = state;
   const here = <T extends EventBase>(events: readonly T[]): T[] => history.active(events).filter((e) => e.jobId === records.job.id);
-  const who = (id: string): string => records.people.find((p) => p.id === id)?.name ?? 'unknown';
   const vehicleName = cameFrom(records.vehicle.id, 'name', records.vehicle.name);
   const place = (slotId: string | null): string => {
     const slot = slotId === null ? undefined : slotById(records.layout, slotId);
     return slot ? placeName(slot) : vehicleName;
   };
   const tagOf = (partId: string | null): string | null => records.parts.find((p) => p.id === partId)?.tag ?? null;
-  const line = (e: Pick<EventBase, 'authorId' | 'happenedAt'>, where: string, text: string): SheetLine => ({
+  const line = (e: Pick<EventBase, 'id' | 'authorId' | 'happenedAt'>, where: string, text: string): SheetLine => ({
     place: where,
     text,
-    by: who(e.authorId),
+    by: byline(records, e),
     on: e.happenedAt,
   });
   const unit = records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
@@ -56,7 +55,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
           figureLine(j, {
             place: place(j.slotId),
             tag: tagOf(j.partId),
-            takenBy: who(s.authorId),
+            takenBy: byline(records, s),
             takenOn: s.happenedAt,
             gauges: [
               ...new Set(j.reduced.governing.map((r) => records.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? SHEET.noGauge)),
@@ -90,7 +89,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
         .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= records.job.openedAt)
         .map((r) =>
           line(
-            { authorId: r.enteredBy ?? '', happenedAt: r.enteredAt },
+            { id: r.id, authorId: r.enteredBy ?? '', happenedAt: r.enteredAt },
             SHEET.layout,
             revisionText({ ...r, why: cameFrom(r.id, 'why', r.why) }),
           ),

@@ -3,6 +3,7 @@ import { MEASUREMENTS, measurement, measurementsAt } from '../catalogue/measurem
 import { type Position, plannedPositions, positionKey } from '../catalogue/positions.ts';
 import { readFigure } from '../catalogue/typedFigure.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { byline } from '../wording/en/history.ts';
 import { PHASE_WORD } from '../wording/en/phases.ts';
 import { type Slot, placeName, slotById } from '../layout/graph.ts';
 import type { Phase, Surface } from '../ledger/families/sets.ts';
@@ -62,7 +63,7 @@ export function readingRows(history: JobHistory, slotId: string | null): Reading
             value: String(r.canonical),
             value_unit: unitOf(kind, unit).id,
             gauge: records.gauges.find((g) => g.id === r.gaugeVersionId)?.tag ?? '',
-            person: records.people.find((p) => p.id === r.authorId)?.name ?? '',
+            person: byline(records, r),
             taken_at: r.happenedAt,
           },
         ];

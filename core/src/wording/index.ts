@@ -18,6 +18,7 @@ export {
 } from './en/bench.ts';
 export { againstWords, putOffWords } from './en/decide.ts';
 export {
+  byline,
   careWords,
   circuitName,
   earlierText,

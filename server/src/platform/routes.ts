@@ -1,10 +1,20 @@
-import { type Endpoint, ENDPOINTS, type EndpointName, LARGEST_BODY, LARGEST_PUBLIC_BODY, mayCall, PERSON_HEADER } from '@dauer/contract';
-import type { Person } from '@dauer/core/ledger';
+import {
+  type Endpoint,
+  ENDPOINTS,
+  type EndpointName,
+  LARGEST_BODY,
+  LARGEST_PUBLIC_BODY,
+  mayCall,
+  PERSON_HEADER,
+  TAKEN_BY_HEADER,
+} from '@dauer/contract';
+import type { EventList, Person } from '@dauer/core/ledger';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
 import type { z } from 'zod';
 import type { Database } from '../db/connect.ts';
 import { pageOf } from './live.ts';
 import { HttpProblem } from './problem.ts';
+import { takenBy } from '../records/handedIn.ts';
 import { writeAsTheShop } from '../records/locale.ts';
 import { requireSamePerson, whoAsks } from './session.ts';
 import { tell } from './tell.ts';
@@ -46,6 +56,16 @@ export function registerRoutes(app: FastifyInstance, db: Database, handlers: Han
     register(app, db, name, ENDPOINTS[name], handlers[name] as Handler<Endpoint>);
 }
 
+/** Whoever asks; or who took what a lead hands in for them. */
+async function inWhoseName(db: Database, line: Endpoint, request: FastifyRequest): Promise<Person> {
+  const sender = request.person ?? NOBODY;
+  const id = request.headers[TAKEN_BY_HEADER];
+  if (typeof id !== 'string') return sender;
+  const family = 'family' in line ? (line.family as EventList) : undefined;
+  const [{ jobId }, { id: eventId }] = [request.params as { jobId: string }, (request.body ?? {}) as { id: string }];
+  return takenBy(db, { family, jobId, eventId, sender, takenBy: id });
+}
+
 function register(app: FastifyInstance, db: Database, name: string, line: Endpoint, handler: Handler<Endpoint>): void {
   if (!line.role) throw new Error(`endpoint ${name} names no role`);
   app.route({
@@ -79,7 +99,8 @@ function register(app: FastifyInstance, db: Database, name: string, line: Endpoi
     ...(line.asItIs && { serializerCompiler: () => (whole: unknown) => JSON.stringify(whole) }),
     handler: async (request) => {
       await writeAsTheShop(db);
-      return handler({ params: request.params, query: request.query, body: request.body, db, person: request.person ?? NOBODY, request });
+      const person = await inWhoseName(db, line, request);
+      return handler({ params: request.params, query: request.query, body: request.body, db, person, request });
     },
   });
 }

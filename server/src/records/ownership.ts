@@ -19,7 +19,7 @@ const REFUSALS: Readonly<Record<Named, readonly [ProblemCode, string]>> = {
 };
 
 /** Every event there is: its id and the job it was entered in. */
-const ANY_EVENT = sql.join(
+export const ANY_EVENT = sql.join(
   Object.values(EVENT_TABLES).map((t) => sql`select id, job_id, author_id from ${sql.identifier(getTableName(t))}`),
   sql` union all `,
 );

@@ -10,6 +10,7 @@ import {
   PERSON_HEADER,
   type Problem,
   type ProblemCode,
+  TAKEN_BY_HEADER,
 } from '@dauer/contract';
 import type { z } from 'zod';
 import {
@@ -63,6 +64,8 @@ interface Args<N extends EndpointName> {
   readonly clockOffset?: number | null;
   /** For whom it is asked, by id, where that is not whom this page works for. */
   readonly as?: string;
+  /** Who took what is sent, by id, where a lead hands it in. */
+  readonly takenBy?: string;
 }
 
 /** Under which this device remembers what its clock was, for what was stamped before the page was opened. */
@@ -170,6 +173,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
         ...(args.clockOffset === null ? {} : { [CLOCK_HEADER]: String(sentAt + (args.clockOffset ?? offsetNow())) }),
         [DEVICE_CLOCK_HEADER]: String(sentAt),
         ...(person !== null && { [PERSON_HEADER]: person }),
+        ...(args.takenBy !== undefined && { [TAKEN_BY_HEADER]: args.takenBy }),
         ...(args.body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),

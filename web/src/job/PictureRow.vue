@@ -93,7 +93,7 @@ const takenBack = (p: Picture): void => {
       <div v-if="shown" class="dialog">
         <h2>{{ nameOf(shown) }}</h2>
         <img class="whole" :src="source(shown, false)" :alt="nameOf(shown)" />
-        <p class="second small">Taken by {{ job.who(shown.authorId) }}</p>
+        <p class="second small">Taken by {{ job.by(shown) }}</p>
         <div class="acts">
           <button v-if="session.may('lead')" class="act" type="button" @click="redacting = shown">Black it out …</button>
           <button v-if="job.writable" class="act" type="button" @click="takenBack(shown)">Take it back</button>

@@ -27,9 +27,7 @@ function put(slotId: string, what: PutInKind): void {
   <div class="putins">
     <p v-for="p in place.inside" :key="p.id" class="in">
       <b class="plate-font">{{ PUT_IN_NAME[p.what] }}</b>
-      <span class="second small">
-        {{ job.who(p.authorId) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}
-      </span>
+      <span class="second small">{{ job.by(p) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}</span>
       <button v-if="writable" class="act slim" type="button" @click="job.add('takenOuts', { putInId: p.id })">Taken out</button>
     </p>
     <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">

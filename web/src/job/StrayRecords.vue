@@ -40,9 +40,7 @@ function move({ set }: Stray, slotId: string): void {
       <li v-for="s in strays" :key="s.record.id">
         <div class="what">
           <b class="plate-font">{{ whatOf(s) }}, {{ s.at.name.toLowerCase() }}</b>
-          <span class="second small">
-            {{ job.who(s.record.authorId) }}, {{ dayText(s.record.happenedAt) }} {{ timeText(s.record.happenedAt) }}
-          </span>
+          <span class="second small">{{ job.by(s.record) }}, {{ dayText(s.record.happenedAt) }} {{ timeText(s.record.happenedAt) }}</span>
         </div>
         <span v-if="figuresOf(s)" class="fig figures">{{ figuresOf(s) }}</span>
         <span v-if="job.writable" class="acts">

@@ -3,6 +3,7 @@ import { replacedBy } from '@dauer/core/history';
 import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, openJob, tryJob } from '@dauer/core/job';
 import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
 import { type EventBase, type JobRecords, type Phase } from '@dauer/core/ledger';
+import { byline } from '@dauer/core/wording';
 import { ifOpened, type Play, playsOf } from '@dauer/core/readiness';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -175,6 +176,8 @@ export const useJob = defineStore('job', () => {
   function who(id: string): string {
     return records.value?.people.find((p) => p.id === id)?.name ?? session.person?.name ?? '';
   }
+  /** Whose entry an event is, with the lead who handed it in. */
+  const by = (event: Pick<EventBase, 'id' | 'authorId'>): string => (records.value ? byline(records.value, event) : '');
   return {
     askedBack,
     writable,
@@ -197,6 +200,7 @@ export const useJob = defineStore('job', () => {
     add,
     takeBack,
     who,
+    by,
   };
 });
 

@@ -48,7 +48,8 @@ export function useJobRecords(outbox: ReturnType<typeof useOutbox>, left: () => 
     await appendJournal<Written>(item.jobId, item.body.id, { item, record });
     return () => {
       if (records.value?.job.id === item.jobId) records.value = applyStored(records.value, item, record);
-      if (familyOf(item.family).rereads) void refresh();
+      // Who handed it in is a record of its own.
+      if (familyOf(item.family).rereads || item.handIn) void refresh();
     };
   });
 

@@ -2,21 +2,38 @@
 import { computed, ref } from 'vue';
 import type { PendingEvent } from '../job/outbox/queue.ts';
 import { useOutbox } from '../job/outbox/store.ts';
+import { useSession } from '../app/session.ts';
 
-/** What the server would not take, and what waits here for somebody else: one list, in the order in which it was taken. */
+/**
+ * What the server would not take, and what waits here for somebody else: one list, in the order in which it was taken. Who took
+ * it sends it again or drops it; what others left, a lead hands in under their name or drops.
+ */
 const outbox = useOutbox();
+const session = useSession();
 const open = ref(false);
-const dropping = ref<PendingEvent | null>(null);
+/** What is about to be handed in, or dropped. */
+const asked = ref<{ readonly act: 'hand_in' | 'drop'; readonly items: readonly PendingEvent[] } | null>(null);
 const title = computed(() => {
   const n = outbox.aside.length;
   return n === 1 ? 'One entry is set aside' : `${n} entries are set aside`;
 });
+const isMine = (item: PendingEvent): boolean => item.authorId === session.person?.id;
+const own = computed(() => outbox.aside.filter(isMine));
+/** What others took here: set aside, or not sent yet. */
+const left = computed(() => outbox.items.filter((i) => !isMine(i) && (i.aside !== null || outbox.ofOthers.includes(i))));
+/** What a lead may hand in: what no other lead is about to. */
+const forLead = computed(() => (session.may('lead') ? left.value.filter((i) => i.aside !== null || !i.handIn) : []));
 const words = (item: PendingEvent): string =>
   [item.about?.what ?? item.family, item.about?.place, item.about?.vehicle].filter((x) => x !== null && x !== undefined).join(', ');
-async function drop(): Promise<void> {
-  if (dropping.value) await outbox.forget(dropping.value);
-  dropping.value = null;
-  if (outbox.aside.length === 0) open.value = false;
+const byWhom = (item: PendingEvent): string =>
+  item.handIn ? `${item.authorName}, handed in by ${item.handIn.leadName}, who has to sign in here` : item.authorName;
+const names = (items: readonly PendingEvent[]): string => [...new Set(items.map((i) => i.authorName))].join(' and ');
+async function act(): Promise<void> {
+  const now = asked.value;
+  asked.value = null;
+  if (now?.act === 'hand_in') await outbox.handIn(now.items);
+  else for (const item of now?.items ?? []) await outbox.forget(item);
+  if (own.value.length === 0 && left.value.length === 0) open.value = false;
 }
 </script>
 
@@ -26,57 +43,94 @@ async function drop(): Promise<void> {
       <b>{{ title }}.</b>
       {{ outbox.aside[0] ? words(outbox.aside[0]) : '' }}: {{ outbox.aside[0]?.aside }}
     </span>
-    <button class="act slim" type="button" @click="outbox.retry(outbox.aside)">Send all again</button>
+    <button v-if="own.length > 0" class="act slim" type="button" @click="outbox.retry(own)">Send all again</button>
     <button class="act slim" type="button" @click="open = true">Show what is set aside</button>
   </div>
   <div v-if="outbox.others.length > 0" class="problem no-print bar" role="status">
-    <span>Kept here for {{ outbox.others.join(' and ') }}: sent under the right name when signed in again on this device.</span>
+    <span>
+      Kept here for {{ outbox.others.join(' and ') }}: sent under the right name when signed in again on this device{{
+        session.may('lead') ? ', or handed in by you' : ', or handed in by a lead'
+      }}.
+    </span>
     <button class="act slim" type="button" @click="open = true">Show what is kept for others</button>
   </div>
   <v-dialog v-model="open" max-width="720" aria-labelledby="aside-title">
     <div class="dialog">
       <h2 id="aside-title">Not in the book</h2>
-      <template v-if="outbox.aside.length > 0">
+      <template v-if="own.length > 0">
         <p class="second">
           The server did not take these. What they lean on is entered first, then they are sent again in the order in which they were taken.
         </p>
         <ul>
-          <li v-for="item in outbox.aside" :key="item.body.id">
+          <li v-for="item in own" :key="item.body.id">
             <span class="what">
               <b class="plate-font">{{ words(item) }}</b>
-              <span class="second small">{{ item.authorName }}: {{ item.aside }}</span>
+              <span class="second small">{{ item.aside }}</span>
             </span>
             <button class="act slim" type="button" :aria-label="`Send again: ${words(item)}`" @click="outbox.retry([item])">
               Send again
             </button>
-            <button class="act slim" type="button" :aria-label="`Drop: ${words(item)}`" @click="dropping = item">Drop</button>
+            <button class="act slim" type="button" :aria-label="`Drop: ${words(item)}`" @click="asked = { act: 'drop', items: [item] }">
+              Drop
+            </button>
           </li>
         </ul>
       </template>
-      <template v-if="outbox.ofOthers.length > 0">
-        <p class="second">These wait until who took them signs in on this device.</p>
+      <template v-if="left.length > 0">
+        <p class="second">
+          Others took these on this device. They are sent when who took them signs in here.
+          {{
+            session.may('lead')
+              ? 'Where nobody will, you hand them in: they stand under the name of who took them, with yours beside.'
+              : 'Where nobody will, a lead who signs in here can hand them in.'
+          }}
+        </p>
         <ul>
-          <li v-for="item in outbox.ofOthers" :key="item.body.id">
+          <li v-for="item in left" :key="item.body.id">
             <span class="what">
               <b class="plate-font">{{ words(item) }}</b>
-              <span class="second small">{{ item.authorName }}</span>
+              <span class="second small">{{ byWhom(item) }}{{ item.aside === null ? '' : `: ${item.aside}` }}</span>
             </span>
+            <template v-if="forLead.includes(item)">
+              <button
+                class="act slim"
+                type="button"
+                :aria-label="`Hand in: ${words(item)}`"
+                @click="asked = { act: 'hand_in', items: [item] }"
+              >
+                Hand in
+              </button>
+              <button class="act slim" type="button" :aria-label="`Drop: ${words(item)}`" @click="asked = { act: 'drop', items: [item] }">
+                Drop
+              </button>
+            </template>
           </li>
         </ul>
       </template>
       <div class="acts">
-        <button v-if="outbox.aside.length > 0" class="act main" type="button" @click="outbox.retry(outbox.aside)">Send all again</button>
+        <button v-if="own.length > 0" class="act main" type="button" @click="outbox.retry(own)">Send all again</button>
+        <button v-if="forLead.length > 1" class="act" type="button" @click="asked = { act: 'hand_in', items: forLead }">
+          Hand in all {{ forLead.length }}
+        </button>
         <button class="act" type="button" @click="open = false">Close</button>
       </div>
     </div>
   </v-dialog>
-  <v-dialog :model-value="dropping !== null" max-width="440" aria-labelledby="drop-title" @update:model-value="dropping = null">
-    <div v-if="dropping" class="dialog col">
-      <h2 id="drop-title">Drop this?</h2>
-      <p>{{ words(dropping) }}, taken by {{ dropping.authorName }}. It is in no book; once dropped it is nowhere.</p>
+  <v-dialog :model-value="asked !== null" max-width="440" aria-labelledby="asked-title" @update:model-value="asked = null">
+    <div v-if="asked" class="dialog col">
+      <h2 id="asked-title">
+        {{ asked.act === 'drop' ? 'Drop this?' : `Hand in what ${names(asked.items)} took?` }}
+      </h2>
+      <ul class="named">
+        <li v-for="item in asked.items" :key="item.body.id">{{ words(item) }}, taken by {{ item.authorName }}</li>
+      </ul>
+      <p v-if="asked.act === 'drop'">It is in no book; once dropped it is nowhere.</p>
+      <p v-else>It stands in the book as taken by {{ names(asked.items) }} at the time it was taken, handed in by you.</p>
       <div class="acts">
-        <button class="act" type="button" @click="dropping = null">Keep it</button>
-        <button class="act" type="button" @click="drop">Drop it for good</button>
+        <button class="act" type="button" @click="asked = null">{{ asked.act === 'drop' ? 'Keep it' : 'Not now' }}</button>
+        <button class="act" :class="{ main: asked.act === 'hand_in' }" type="button" @click="act">
+          {{ asked.act === 'drop' ? 'Drop it for good' : 'Hand in' }}
+        </button>
       </div>
     </div>
   </v-dialog>
@@ -101,6 +155,10 @@ li {
   min-height: 56px;
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
+}
+.named {
+  max-height: 40vh;
+  overflow: auto;
 }
 .what {
   display: grid;

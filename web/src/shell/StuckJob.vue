@@ -20,7 +20,7 @@ const session = useSession();
       <p class="line">
         <b>{{ stuck.record.what }}</b>
         <span class="second">
-          {{ job.who(stuck.record.authorId) }}, {{ dayText(stuck.record.happenedAt) }} {{ timeText(stuck.record.happenedAt) }}
+          {{ job.by(stuck.record) }}, {{ dayText(stuck.record.happenedAt) }} {{ timeText(stuck.record.happenedAt) }}
         </span>
         <button v-if="session.may('technician')" class="act main" type="button" @click="job.takeBack(stuck.record.id)">Take it back</button>
       </p>

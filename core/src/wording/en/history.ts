@@ -1,11 +1,13 @@
 /** What is said of the past: figures of earlier times, care, fluid, earlier work, hand-backs, revisions. */
 
 import type { DueReason } from '../../catalogue/fluids.ts';
+import { signatories } from '../../history/authorship.ts';
 import type { FluidCause } from '../../history/due.ts';
 import type { RevisionBlock } from '../../history/revise.ts';
 import type { CareFault } from '../../judging/care.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { CLUTCH_CIRCUIT, type Layout, placeName } from '../../layout/graph.ts';
+import type { EventBase } from '../../ledger/eventBase.ts';
 import type { EarlierWork } from '../../ledger/families/earlierWork.ts';
 import type { ReadingSet } from '../../ledger/families/sets.ts';
 import type { JobRecords } from '../../ledger/jobRecords.ts';
@@ -117,4 +119,10 @@ export function revisionBlockWords({ cause, slots }: RevisionBlock): string {
     case 'on_record':
       return `Something is on record at: ${names}. If it was there and is going now, this is a conversion; if it never was, take the records back first.`;
   }
+}
+
+/** Whose entry an event is: who took it, with the lead who handed it in for them. */
+export function byline(records: Pick<JobRecords, 'people' | 'handIns'>, event: Pick<EventBase, 'id' | 'authorId'>): string {
+  const [took, lead] = signatories(records, event).map((id) => records.people.find((p) => p.id === id)?.name ?? 'unknown');
+  return lead === undefined ? (took ?? 'unknown') : `${took}, handed in by ${lead}`;
 }

@@ -33,6 +33,7 @@ export const amendments = pgTable('amendment', { ...event(), words: text().notNu
 export const redactions = pgTable('redaction', { ...event(), field: text().notNull(), line: text(), reason: text().notNull() }, (t) => [
   index().on(t.jobId),
 ]);
+export const handIns = pgTable('hand_in', { ...event(), eventId: uuid().notNull() }, (t) => [index().on(t.jobId), index().on(t.eventId)]);
 /** Events that came in after the hand-back of their job, and happened before it: kept, marked, put before a lead. */
 export const lateEvent = pgTable('late_event', { id: uuid().primaryKey(), jobId: uuid().notNull(), family: text().notNull() }, (t) => [
   index().on(t.jobId),

@@ -12,6 +12,7 @@ import type { Call, Handlers } from '../../platform/routes.ts';
 import { assignmentHandlers } from './assignments.ts';
 import { redact } from './redact.ts';
 import { keepPicture } from './pictures.ts';
+import { requireNotOnRecord } from '../../records/handedIn.ts';
 import { requireEvent } from '../../records/ownership.ts';
 import { openJobOf } from '../../records/jobFile.ts';
 import { insertLayout, readLayouts } from '../../records/layout.ts';
@@ -57,6 +58,7 @@ type Names =
   | 'endAssignment'
   | 'nextTag'
   | 'takeBack'
+  | 'handIn'
   | 'redact'
   | 'eraseOwner';
 
@@ -181,6 +183,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     const [known] = await db.select({ erasedAt: owner.erasedAt }).from(owner).where(eq(owner.id, of.ownerId));
     return { erasedAt: known?.erasedAt ?? erasedAt };
   },
+  handIn: eventHandler('handIns', (body, { db }) => requireNotOnRecord(db, body)),
   /** One's own without a word; somebody else's with a reason, and both are shown. */
   takeBack: eventHandler('takeBacks', async (body, { db, params, person }) => {
     const { authorId } = await requireEvent(db, params.jobId, body.corrects);

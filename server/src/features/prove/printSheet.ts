@@ -1,4 +1,4 @@
-import { handedBackWords, PHASE_WORD } from '@dauer/core/wording';
+import { byline, handedBackWords, PHASE_WORD } from '@dauer/core/wording';
 import type { HandbackSheet, JobRecords, SheetLine } from '@dauer/core/ledger';
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
@@ -42,7 +42,7 @@ export function printable(text: string): string {
 
 /** What is printed, and for whom. */
 export interface Printed {
-  readonly file: Pick<JobRecords, 'release' | 'people' | 'amendments' | 'imported'>;
+  readonly file: Pick<JobRecords, 'release' | 'people' | 'amendments' | 'handIns' | 'imported'>;
   readonly sheet: HandbackSheet;
   readonly shopName: string;
   readonly zone: string;
@@ -61,7 +61,6 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName }:
       year: 'numeric',
       timeZone: at.length === 10 ? 'UTC' : zone,
     }).format(new Date(at));
-  const who = (id: string): string => records.people.find((p) => p.id === id)?.name ?? 'unknown';
   const plain = (text: string): string => printable(text);
   const second = (text: string) => ({ text: plain(text), color: SECOND, fontSize: 8.5 });
   const heading = (text: string): Content => ({ text: plain(text), style: 'h2', headlineLevel: 1 });
@@ -159,7 +158,7 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName }:
             heading('Amended since'),
             {
               ul: records.amendments.map((a) => ({
-                text: [plain(a.words), second(`  ${a.reason}. ${who(a.authorId)}, ${day(a.happenedAt)}`)],
+                text: [plain(a.words), second(`  ${a.reason}. ${byline(records, a)}, ${day(a.happenedAt)}`)],
               })),
             },
           ]

@@ -92,7 +92,7 @@ function serve(): void {
       <p v-for="f in here" :key="f.id" class="served">
         <b>{{ f.product }}</b>
         <span>{{ [fluidClass(f.fluidClass)?.name, f.batch ? `batch ${f.batch}` : ''].filter(Boolean).join(', ') }}</span>
-        <span class="second">{{ job.who(f.authorId) }}, {{ dayText(f.happenedAt) }}</span>
+        <span class="second">{{ job.by(f) }}, {{ dayText(f.happenedAt) }}</span>
         <button v-if="writable" class="link" type="button" @click="job.takeBack(f.id)">Take back</button>
       </p>
       <p v-if="due" class="due">

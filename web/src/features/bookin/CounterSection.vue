@@ -34,7 +34,7 @@ function read(): void {
     <ul>
       <li v-for="c in counters" :key="c.id">
         <span class="fig">{{ groupThousands(convert(c.km, 'distance_run', unit)) }} {{ unit }}</span>
-        <span class="second small">{{ dayText(c.happenedAt) }}, {{ job.who(c.authorId) }}</span>
+        <span class="second small">{{ dayText(c.happenedAt) }}, {{ job.by(c) }}</span>
         <button v-if="writable && c.jobId === job.state.records.job.id" class="link small" type="button" @click="job.takeBack(c.id)">
           Take back
         </button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { signatories } from '@dauer/core/history';
 import { contradictionWords } from '@dauer/core/wording';
 import type { Judged } from '@dauer/core/judging';
 import { computed } from 'vue';
@@ -12,7 +13,7 @@ const job = useOpenJob();
 const session = useSession();
 const asks = computed(() => props.judged.find((j) => j.asksSecond) ?? null);
 const first = computed(() => job.history.sets.find((s) => s.id === asks.value?.setId) ?? null);
-const another = computed(() => first.value !== null && first.value.authorId !== session.person?.id);
+const another = computed(() => first.value !== null && !signatories(job.records, first.value).includes(session.person?.id ?? ''));
 </script>
 
 <template>
@@ -29,7 +30,7 @@ const another = computed(() => first.value !== null && first.value.authorId !== 
       Another person measures it again, without seeing this.
     </span>
     <button v-if="writable && another" class="act slim" type="button" @click="blind = true">Measure it blind</button>
-    <span v-else class="second">{{ job.who(first?.authorId ?? '') }} took the first.</span>
+    <span v-else class="second">{{ first ? job.by(first) : '' }} took the first.</span>
   </p>
 </template>
 

@@ -22,7 +22,7 @@ const writable = computed(() => job.writable && (!props.component.empty || props
 function about(f: Finding): string {
   const cause = causeMissing(f.code, false) ? 'its cause is asked for; ' : '';
   const late = writtenUpLater(f) ? ', written up later' : '';
-  const said = `${cause}${f.cleaning === 'before' ? 'before cleaning, ' : ''}${job.who(f.authorId)}, ${dayText(f.happenedAt)}${late}`;
+  const said = `${cause}${f.cleaning === 'before' ? 'before cleaning, ' : ''}${job.by(f)}, ${dayText(f.happenedAt)}${late}`;
   return f.rulesOut.length > 0 ? `${said}; rules out ${f.rulesOut.map((o) => OPTION_NAME[o].toLowerCase()).join(', ')}` : said;
 }
 /** Where it is on the part, in words. */

@@ -59,7 +59,7 @@ async function amend(): Promise<void> {
           <span class="what">
             {{ upperFirst(l.what) }}, {{ dayText(l.event.happenedAt) }} {{ timeText(l.event.happenedAt) }}
             <span class="second small">
-              {{ job.who(l.event.authorId) }}; came in {{ dayText(l.event.recordedAt) }} {{ timeText(l.event.recordedAt) }}
+              {{ job.by(l.event) }}; came in {{ dayText(l.event.recordedAt) }} {{ timeText(l.event.recordedAt) }}
             </span>
           </span>
           <span v-if="l.answered" class="second">answered below</span>
@@ -87,7 +87,7 @@ async function amend(): Promise<void> {
       <li v-for="a in amendments" :key="a.id">
         <span class="what">
           {{ a.words }}
-          <span class="second small">{{ a.reason }}; {{ job.who(a.authorId) }}, {{ dayText(a.happenedAt) }}</span>
+          <span class="second small">{{ a.reason }}; {{ job.by(a) }}, {{ dayText(a.happenedAt) }}</span>
         </span>
       </li>
     </ul>

@@ -86,7 +86,7 @@ function saveFile(): void {
       <ul>
         <li v-for="a in amendments" :key="a.id">
           {{ a.words }}
-          <span class="second small">{{ a.reason }}; {{ job.who(a.authorId) }}, {{ dayText(a.happenedAt) }}</span>
+          <span class="second small">{{ a.reason }}; {{ job.by(a) }}, {{ dayText(a.happenedAt) }}</span>
         </li>
       </ul>
     </section>

@@ -61,7 +61,7 @@ const locked = (j: JointStatus): boolean => job.state !== null && placeLock(job.
           <span class="second small">
             {{ j.weeps ? 'weeps' : STATE[j.state] }}{{ j.seal ? `, ${SEAL_NAME[j.seal].toLowerCase()}` : ''
             }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''
-            }}{{ j.last ? `; ${job.who(j.last.authorId)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
+            }}{{ j.last ? `; ${job.by(j.last)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
           </span>
           <span v-if="undoes(j).length > 0" class="second small">Opening it undoes {{ undoes(j).join('; ').toLowerCase() }}</span>
         </span>

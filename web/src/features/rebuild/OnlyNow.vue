@@ -52,7 +52,7 @@ function leave(list: readonly OnlyNow[]): void {
     </button>
     <ul v-if="left.length > 0" class="left">
       <li v-for="x in left" :key="x.key" class="second small">
-        {{ x.what }}: left by {{ job.who(x.left?.authorId ?? '') }}
+        {{ x.what }}: left by {{ x.left ? job.by(x.left) : '' }}
         <button class="link" type="button" :aria-label="`Take up again: ${x.what}`" @click="x.left && job.takeBack(x.left.id)">
           take it up again
         </button>

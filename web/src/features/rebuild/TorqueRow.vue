@@ -53,7 +53,7 @@ function log(): void {
     <OnlyNow v-if="writable && open && wheel" :wheel="wheel" />
     <span v-if="last" class="set">
       <span class="fig fig-b">{{ last.typed }}</span>
-      <span class="second small">target {{ [last.targetTyped, last.wrench, job.who(last.authorId)].filter(Boolean).join(', ') }}</span>
+      <span class="second small">target {{ [last.targetTyped, last.wrench, job.by(last)].filter(Boolean).join(', ') }}</span>
       <span v-if="off" class="small">{{ off }}</span>
     </span>
     <span v-else class="set second">not recorded</span>

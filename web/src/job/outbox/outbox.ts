@@ -1,7 +1,7 @@
 import type { Sent } from '@dauer/contract';
 import { familyOf } from '@dauer/core/ledger';
 import type { PreparedImage } from '../pictures.ts';
-import { advance, EMPTY, nextToSend, nextTurn, type PendingEvent, type Queue, type QueueAction, unsent } from './queue.ts';
+import { advance, EMPTY, nextToSend, nextTurn, type HandedIn, type PendingEvent, type Queue, type QueueAction, unsent } from './queue.ts';
 import { againFrom, isAnotherBook, outlivedSent, withoutStruck } from './sentJournal.ts';
 import type { OutboxStorage } from './storage.ts';
 
@@ -291,6 +291,15 @@ export class Outbox {
     for (const { body } of these) {
       this.#advance({ kind: 'retried', id: body.id });
       await this.#keepAsItIs(body.id);
+    }
+    this.#world.pages.tell({ kind: 'changed' });
+    await this.flush();
+  }
+  /** Sends what somebody else left here, in the order in which it was taken: under their name, as handed in by a lead. */
+  async handIn(these: readonly { readonly item: PendingEvent; readonly by: HandedIn }[]): Promise<void> {
+    for (const { item, by } of these) {
+      this.#advance({ kind: 'handed_in', id: item.body.id, by });
+      await this.#keepAsItIs(item.body.id);
     }
     this.#world.pages.tell({ kind: 'changed' });
     await this.flush();

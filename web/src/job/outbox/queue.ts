@@ -8,6 +8,14 @@ export interface EventWords {
   readonly vehicle: string;
 }
 
+/** That a lead sends what somebody else left here: the id of that record, who says it, and when, ISO 8601 UTC. */
+export interface HandedIn {
+  readonly id: string;
+  readonly leadId: string;
+  readonly leadName: string;
+  readonly at: string;
+}
+
 /** An event that is kept on this device until the book has it. */
 export interface PendingEvent<F extends EventFamily = EventFamily> {
   /** Its place in this device's storage; none where that failed, and the page alone holds it. */
@@ -17,6 +25,8 @@ export interface PendingEvent<F extends EventFamily = EventFamily> {
   readonly jobId: string;
   readonly authorId: string;
   readonly authorName: string;
+  /** The lead who sends it for whoever took it; none where that is whoever took it. */
+  readonly handIn?: HandedIn;
   readonly family: F;
   readonly body: Sent<F>;
   /** How far this device's clock was set right when it was stamped, ms: of what an earlier page took. */
@@ -57,6 +67,8 @@ export type QueueAction =
   | { readonly kind: 'left'; readonly id: string }
   /** The server would not take it, and said why. */
   | { readonly kind: 'refused'; readonly id: string; readonly reason: string }
+  /** A lead sends it for whoever took it. */
+  | { readonly kind: 'handed_in'; readonly id: string; readonly by: HandedIn }
   /** It is to be sent once more. */
   | { readonly kind: 'retried'; readonly id: string };
 
@@ -79,7 +91,7 @@ function synced(queue: Queue, held: readonly PendingEvent[]): Queue {
     if (ids.has(i.body.id)) return [];
     ids.add(i.body.id);
     const own = known.get(i.body.id);
-    return own && own.aside === i.aside ? own : i;
+    return own && own.aside === i.aside && own.handIn?.id === i.handIn?.id ? own : i;
   });
   // What has no place yet is on its way there, or was refused.
   const own = queue.items.filter((i) => !ids.has(i.body.id) && !queue.places.has(i.body.id));
@@ -126,6 +138,11 @@ export function advance(queue: Queue, action: QueueAction): Queue {
       };
     case 'refused':
       return aside(action.id, action.reason);
+    case 'handed_in':
+      return {
+        ...queue,
+        items: queue.items.map((i) => (i.body.id === action.id ? { ...i, aside: null, handIn: action.by } : i)),
+      };
     case 'retried':
       return aside(action.id, null);
   }
@@ -137,16 +154,19 @@ export function persisted({ items, storing }: Queue): readonly PendingEvent[] {
   return first < 0 ? items : items.slice(0, first);
 }
 
+/** Who sends an event, by id: the lead who hands it in, or whoever took it. */
+const senderOf = (item: PendingEvent): string => item.handIn?.leadId ?? item.authorId;
+
 /**
- * The next event to send: the oldest that is safe here, of whoever is signed in, since the book names whoever that is. What
+ * The next event to send: the oldest that is safe here, of whoever is signed in, since the book names whoever that is, or what they hand in. What
  * leans on somebody else's unsent event waits for it, so that nothing is refused for coming too early.
  */
 export function nextToSend(queue: Queue, personId: string | null): PendingEvent | undefined {
   const waiting = persisted(queue).filter((i) => i.aside === null);
-  const foreign = new Set(waiting.filter((i) => i.authorId !== personId).map((i) => i.body.id));
+  const foreign = new Set(waiting.filter((i) => senderOf(i) !== personId).map((i) => i.body.id));
   const dependsOn = (i: PendingEvent): boolean =>
     Object.values(i.body).some((v) => typeof v === 'string' && v !== i.body.id && foreign.has(v));
-  return waiting.find((i) => i.authorId === personId && !dependsOn(i));
+  return waiting.find((i) => senderOf(i) === personId && !dependsOn(i));
 }
 
 /** How many wait to be sent, but for those that are set aside. */
@@ -157,9 +177,7 @@ export const rejected = ({ items }: Queue): PendingEvent[] => items.filter((i) =
 
 /** What of other people waits here until they sign in, in order. */
 export const ofOthers = ({ items }: Queue, personId: string | null): PendingEvent[] =>
-  items.filter((i) => i.aside === null && i.authorId !== personId);
+  items.filter((i) => i.aside === null && senderOf(i) !== personId);
 
-/** Who else has something here that waits until they sign in. */
-export const waitingFor = ({ items }: Queue, personId: string | null): string[] => [
-  ...new Set(items.filter((i) => i.aside === null && i.authorId !== personId).map((i) => i.authorName)),
-];
+/** Whose signing in each of these waits for, each name once. */
+export const waitingFor = (items: readonly PendingEvent[]): string[] => [...new Set(items.map((i) => i.handIn?.leadName ?? i.authorName))];

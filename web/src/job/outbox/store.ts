@@ -1,11 +1,12 @@
 import { EVENT_ENDPOINT, type Sent } from '@dauer/contract';
 import { defineStore } from 'pinia';
+import { v7 } from 'uuid';
 import { computed, shallowRef, watch } from 'vue';
-import { ApiProblem, call, instantOfStamp, sentenceOf, whenAnswered } from '../../app/client.ts';
+import { ApiProblem, call, instantOfStamp, sentenceOf, timeNow, whenAnswered } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
 import { base64Of, forgetImage } from '../pictures.ts';
 import { Outbox, type PageNews } from './outbox.ts';
-import { ofOthers, rejected, unsent as unsentOf, waitingFor } from './queue.ts';
+import { type HandedIn, ofOthers, type PendingEvent, rejected, unsent as unsentOf, waitingFor } from './queue.ts';
 import { openStorage } from './storage.ts';
 import { writeAhead } from './writeAhead.ts';
 
@@ -15,6 +16,15 @@ const BOOK = 'dauer.book';
 /** On which the pages of this device tell each other what they took and sent, and by which one of them sends. */
 const PAGES = 'dauer.outbox';
 
+/** Says that a lead hands in what follows. It may be said again: it is one record. */
+async function sayHandedIn({ jobId, body }: PendingEvent, { id, at }: HandedIn): Promise<void> {
+  await call('handIn', {
+    params: { jobId },
+    body: { id, eventId: body.id, happenedAt: at, device: body.device },
+    clockOffset: null,
+  });
+}
+
 /** The outbox of this page, as the screens see it. */
 export const useOutbox = defineStore('outbox', () => {
   const session = useSession();
@@ -23,10 +33,12 @@ export const useOutbox = defineStore('outbox', () => {
   const outbox = new Outbox({
     open: openStorage,
     send: async (item) => {
+      if (item.handIn) await sayHandedIn(item, item.handIn);
       const body = item.stamp ? { ...item.body, happenedAt: await instantOfStamp(item.stamp) } : item.body;
       const { record } = (await call(EVENT_ENDPOINT[item.family] as 'takeBack', {
         params: { jobId: item.jobId },
         body: body as Sent<'takeBacks'>,
+        ...(item.handIn && { takenBy: item.authorId }),
         ...(item.stamp ? { clockOffset: null } : item.clockOffset === undefined ? {} : { clockOffset: item.clockOffset }),
       })) as { record: unknown };
       return record;
@@ -93,12 +105,19 @@ export const useOutbox = defineStore('outbox', () => {
     unsent: computed(() => unsentOf(queue.value)),
     aside: computed(() => rejected(queue.value)),
     ofOthers: computed(() => ofOthers(queue.value, session.person?.id ?? null)),
-    others: computed(() => waitingFor(queue.value, session.person?.id ?? null)),
+    others: computed(() => waitingFor(ofOthers(queue.value, session.person?.id ?? null))),
     open: () => outbox.open(),
     keep: (item: Parameters<Outbox['keep']>[0]) => outbox.keep(item),
     keepImage: (image: Parameters<Outbox['keepImage']>[0]) => outbox.keepImage(image),
     forget: (item: Parameters<Outbox['forget']>[0]) => outbox.forget(item),
     retry: (item: Parameters<Outbox['retry']>[0]) => outbox.retry(item),
+    /** Sends what others left here, for whoever is signed in, who is a lead. */
+    handIn: (items: readonly PendingEvent[]) => {
+      const { person } = session;
+      if (!person || session.lock) throw new Error('nobody is there to hand it in');
+      const lead = { leadId: person.id, leadName: person.name, at: timeNow().at };
+      return outbox.handIn(items.map((item) => ({ item, by: { id: v7(), ...lead } })));
+    },
     flush: () => outbox.flush(),
     settled: (atMost: number) => outbox.settled(atMost),
     blackOut: (struck: Parameters<Outbox['blackOut']>[0]) => outbox.blackOut(struck),
