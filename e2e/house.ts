@@ -98,6 +98,15 @@ export class House {
   }
 }
 
+/** What a test reads of the yard. */
+export interface Yard {
+  readonly jobs: readonly {
+    readonly jobId: string;
+    readonly vehicle: { readonly tag: string };
+    readonly layout: { readonly slots: readonly { readonly id: string; readonly kind: string; readonly corner: string | null }[] };
+  }[];
+}
+
 export const DEMO_PASSWORD = 'brakes-hold-lives';
 
 export async function signIn(page: Page, url: string, login: string, password = DEMO_PASSWORD): Promise<void> {

@@ -1,10 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { allSent, DEMO_PASSWORD, House, signIn, typeFigures } from './house.ts';
-
-interface Yard {
-  jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
-}
+import { allSent, DEMO_PASSWORD, House, signIn, typeFigures, type Yard } from './house.ts';
 
 /** Asks the outbox's storage again and again within one transaction, so that no other comes to its turn. */
 const HOLD_STORAGE = `new Promise((begun) => {

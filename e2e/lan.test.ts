@@ -123,4 +123,12 @@ describe('on the shop’s network', function () {
     await page.getByRole('button', { name: 'Make it one' }).click();
     await page.getByText('This device is a tablet of the shop now.').waitFor();
   });
+
+  it('a device whose owner clicked the warning away is told that it opens nothing without the server', async () => {
+    const careless = await openBrowser([`--host-resolver-rules=MAP ${NAME} 127.0.0.1`]);
+    const page = await (await careless.newContext({ ignoreHTTPSErrors: true, reducedMotion: 'reduce' })).newPage();
+    await page.goto(`https://${NAME}:${port}/`);
+    await page.getByText('This device does not trust the shop’s certificate: it cannot open Dauer without the server.').waitFor();
+    await careless.close();
+  });
 });

@@ -5,11 +5,7 @@ import { removeComponent } from '@dauer/core/layout';
 import type { JobRecords } from '@dauer/core/ledger';
 import { v7 } from 'uuid';
 import { TabletDrill } from './tabletDrill.ts';
-import { allSent, DEMO_PASSWORD, House, signIn, typeFigures } from './house.ts';
-
-interface Yard {
-  jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
-}
+import { allSent, DEMO_PASSWORD, House, signIn, typeFigures, type Yard } from './house.ts';
 
 /** A vehicle of the demonstration shop whose front rotors nobody has gauged. */
 const DRILLED = 'V 071';

@@ -27,6 +27,8 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         cleanupOutdatedCaches: true,
+        // The page that it was installed by is kept by it as well, and hears of what is newer.
+        clientsClaim: true,
       },
     }),
   ],

@@ -85,7 +85,7 @@ export function serveLive(app: FastifyInstance, db: Database, databaseUrl: strin
     reply.raw.write(`retry: ${RETRY_MS}\n\n`);
     const ask = (): void => {
       whoAsks(db, request)
-        .then((still) => (still ? reply.raw.write(': here\n\n') : reply.raw.end()))
+        .then((still) => (still ? reply.raw.write('event: here\ndata: 1\n\n') : reply.raw.end()))
         .catch(() => undefined);
     };
     listener.readers.set(reply, ask);

@@ -27,6 +27,7 @@ import {
   type Told,
   toldAfter,
 } from './deviceClock.ts';
+import { heard, notHeard } from './heard.ts';
 
 /** A problem that the server stated, or that kept us from asking it. */
 export class ApiProblem extends Error {
@@ -179,8 +180,12 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
     });
   } catch {
+    notHeard();
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now.');
   }
+  // A server whose book is away has nothing new either.
+  if (reply.status === 502 || reply.status === 503) notHeard();
+  else heard();
   updateClockOffset(sentAt, Date.now(), reply.headers.get(NOW_HEADER));
   onBook(reply.headers.get(BOOK_HEADER));
   const content: unknown = await reply.json().catch(() => null);

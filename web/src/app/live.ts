@@ -1,6 +1,7 @@
 import { LIVE, type LiveMessage, liveMessage } from '@dauer/contract';
 import { tryOnScopeDispose, useDebounceFn } from '@vueuse/core';
-import { PAGE } from './client.ts';
+import { call, PAGE } from './client.ts';
+import { heard as heardServer, notHeard, quietFor } from './heard.ts';
 
 type Heard = (jobId: string | null) => void;
 const listeners = new Set<Heard>();
@@ -36,6 +37,13 @@ export function onChangeOf(jobId: () => string | null, read: () => void): void {
   });
 }
 
+/** The server says every 20 s that it is there; a page that hears less of it asks, ms. */
+const QUIET_MS = 50_000;
+setInterval(() => {
+  if (wanted !== null && quietFor(QUIET_MS)) void call('welcome').catch(() => undefined);
+}, QUIET_MS / 5);
+window.addEventListener('offline', notHeard);
+
 /** Listens while somebody is signed in, for them; null: no more. The browser comes back by itself; what was missed meanwhile is read again. */
 export function listen(on: string | null): void {
   wanted = on;
@@ -48,13 +56,16 @@ export function listen(on: string | null): void {
   let dropped = listened;
   listened = true;
   source = new EventSource(`${LIVE.path}?person=${encodeURIComponent(on)}`);
+  source.addEventListener('here', heardServer);
   source.onmessage = (event: MessageEvent<string>) => {
+    heardServer();
     const message = liveMessage.safeParse(JSON.parse(event.data));
     if (!message.success) return;
     if (message.data.instrument || message.data.claims !== undefined) for (const heard of instruments) heard(message.data);
     else if (message.data.page !== PAGE) for (const heard of listeners) heard(message.data.jobId);
   };
   source.onerror = () => {
+    notHeard();
     dropped = true;
     // A stream that the server refused is not tried again by the browser.
     if (source?.readyState === EventSource.CLOSED) {
@@ -64,6 +75,7 @@ export function listen(on: string | null): void {
     }
   };
   source.onopen = () => {
+    heardServer();
     if (dropped) for (const heard of listeners) heard(null);
     dropped = false;
   };

@@ -63,3 +63,9 @@ export function timeText(iso: string): string {
 export function clockText(at: Date): string {
   return shop.clock.format(at);
 }
+
+/** "at 10:31", and on which day where that is not today. */
+export function whenText(at: string): string {
+  const day = dayText(at);
+  return `${day === dayText(new Date().toISOString()) ? '' : `on ${day} `}at ${timeText(at)}`;
+}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
@@ -7,8 +8,10 @@ import LockedPage from './LockedPage.vue';
 import SetAside from './SetAside.vue';
 import { useOutbox } from '../job/outbox/store.ts';
 import { askForDurableStorage } from '../app/durable.ts';
+import { silentSince } from '../app/heard.ts';
 import { keptSince } from '../app/kept.ts';
-import { dayText, timeText } from '../fittings/dates.ts';
+import { useJob } from '../job/job.ts';
+import { whenText } from '../fittings/dates.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
 import { loadNewer, newer, untrusted } from './shell.ts';
@@ -40,6 +43,23 @@ const NAV = [
   ['/shop', 'Shop'],
 ] as const;
 const inJob = computed(() => typeof route.params['jobId'] === 'string');
+const job = useJob();
+/** A server that only starts anew is no news. */
+const SOON_BACK_MS = 3000;
+const stillSilent = refDebounced(silentSince, SOON_BACK_MS);
+/** The yard alone shows what was kept; the other rooms show what they had read, or that they could not. */
+const showsKept = computed(() => keptSince.value !== null && route.path === '/');
+/** Since when what stands here is not known to be so; null while it is, and where what was kept says how old it is itself. */
+const silentAt = computed(() => {
+  const { value: since } = silentSince;
+  const saysItself = inJob.value ? job.keptAt !== null : showsKept.value;
+  return since === null || stillSilent.value === null || saysItself ? null : new Date(since).toISOString();
+});
+/** What is kept here and not sent yet; nothing of what the page alone holds. */
+const unsentWords = computed(() => {
+  const n = outbox.unsent - outbox.loose.size;
+  return n > 0 ? ` ${n} kept here; sent as soon as it answers.` : '';
+});
 const keptAt = computed(() => new Date(keptSince.value ?? 0).toISOString());
 const insecure = !window.isSecureContext;
 const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route.path.startsWith(to));
@@ -64,8 +84,11 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the
       server.
     </p>
-    <p v-if="keptSince !== null && !inJob && session.person && !session.lock" class="problem no-print" role="status">
-      The server is away. This is what this device kept on {{ dayText(keptAt) }} at {{ timeText(keptAt) }}.
+    <p v-if="showsKept && session.person && !session.lock" class="problem no-print" role="status">
+      The server is away. This is what this device kept {{ whenText(keptAt) }}.
+    </p>
+    <p v-if="silentAt !== null && session.person && !session.lock" class="problem no-print" role="status">
+      The server was last heard {{ whenText(silentAt) }}: what stands here is of then.{{ unsentWords }}
     </p>
     <NoticeBar v-if="session.person && !session.lock" />
     <p v-if="untrusted" class="problem no-print">
@@ -81,10 +104,10 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
       This device cannot store what is taken: {{ outbox.loose.size }} {{ outbox.loose.size === 1 ? 'is' : 'are' }} on this page only. Keep
       it open until {{ outbox.loose.size === 1 ? 'it is' : 'they are' }} sent.
     </p>
-    <p v-if="outbox.trouble && outbox.unsent > outbox.loose.size" class="problem no-print" role="status">
-      {{ outbox.trouble }} {{ outbox.unsent - outbox.loose.size }} kept here; sent as soon as it answers.
+    <p v-if="silentAt === null && outbox.trouble && outbox.unsent > outbox.loose.size" class="problem no-print" role="status">
+      {{ outbox.trouble }}{{ unsentWords }}
     </p>
-    <p v-else-if="outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">{{ outbox.trouble }}</p>
+    <p v-else-if="silentAt === null && outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">{{ outbox.trouble }}</p>
     <SetAside v-if="session.person && !session.lock" />
     <div id="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
     <LockedPage v-if="session.lock" />

@@ -9,7 +9,7 @@ import { useRoute, useRouter } from 'vue-router';
 import BrakeMap from '../fittings/map/BrakeMap.vue';
 import { OVERLAYS, type OverlayKind, overlayOf } from '../fittings/map/overlays.ts';
 import MapStrip from '../fittings/MapStrip.vue';
-import { dayText, timeText } from '../fittings/dates.ts';
+import { whenText } from '../fittings/dates.ts';
 import StageRule from '../fittings/StageRule.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
 import ReleasedBanner from '../job/ReleasedBanner.vue';
@@ -100,9 +100,9 @@ function pick(slotId: string | null): void {
 </script>
 
 <template>
-  <p v-if="job.keptAt !== null" class="problem no-print" role="status">
-    The server is away. This is what this device kept of the job on {{ dayText(new Date(job.keptAt).toISOString()) }} at
-    {{ timeText(new Date(job.keptAt).toISOString()) }}; readings and findings go on and are sent when it is back.
+  <p v-if="job.keptAt !== null" class="problem kept no-print" role="status">
+    The server is away. This is what this device kept of the job {{ whenText(new Date(job.keptAt).toISOString()) }}; readings and findings
+    go on and are sent when it is back.
   </p>
   <div class="stagebar no-print"><StageRule :state="job.state" :shown="stage" :job-id="jobId" /></div>
   <div class="frame" :class="{ capturing: stage === 'gauge' }">
@@ -145,6 +145,9 @@ function pick(slotId: string | null): void {
 </template>
 
 <style scoped>
+.kept {
+  margin: 8px 24px;
+}
 .stagebar {
   background: var(--plate);
   border-bottom: 1px solid var(--hair);

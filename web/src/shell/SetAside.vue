@@ -12,7 +12,7 @@ const outbox = useOutbox();
 const session = useSession();
 const open = ref(false);
 /** What is about to be handed in, or dropped. */
-const asked = ref<{ readonly act: 'hand_in' | 'drop'; readonly items: readonly PendingEvent[] } | null>(null);
+const question = ref<{ readonly act: 'hand_in' | 'drop'; readonly items: readonly PendingEvent[] } | null>(null);
 const title = computed(() => {
   const n = outbox.aside.length;
   return n === 1 ? 'One entry is set aside' : `${n} entries are set aside`;
@@ -29,8 +29,8 @@ const byWhom = (item: PendingEvent): string =>
   item.handIn ? `${item.authorName}, handed in by ${item.handIn.leadName}, who has to sign in here` : item.authorName;
 const names = (items: readonly PendingEvent[]): string => [...new Set(items.map((i) => i.authorName))].join(' and ');
 async function act(): Promise<void> {
-  const now = asked.value;
-  asked.value = null;
+  const now = question.value;
+  question.value = null;
   if (now?.act === 'hand_in') await outbox.handIn(now.items);
   else for (const item of now?.items ?? []) await outbox.forget(item);
   if (own.value.length === 0 && left.value.length === 0) open.value = false;
@@ -70,7 +70,7 @@ async function act(): Promise<void> {
             <button class="act slim" type="button" :aria-label="`Send again: ${words(item)}`" @click="outbox.retry([item])">
               Send again
             </button>
-            <button class="act slim" type="button" :aria-label="`Drop: ${words(item)}`" @click="asked = { act: 'drop', items: [item] }">
+            <button class="act slim" type="button" :aria-label="`Drop: ${words(item)}`" @click="question = { act: 'drop', items: [item] }">
               Drop
             </button>
           </li>
@@ -96,11 +96,16 @@ async function act(): Promise<void> {
                 class="act slim"
                 type="button"
                 :aria-label="`Hand in: ${words(item)}`"
-                @click="asked = { act: 'hand_in', items: [item] }"
+                @click="question = { act: 'hand_in', items: [item] }"
               >
                 Hand in
               </button>
-              <button class="act slim" type="button" :aria-label="`Drop: ${words(item)}`" @click="asked = { act: 'drop', items: [item] }">
+              <button
+                class="act slim"
+                type="button"
+                :aria-label="`Drop: ${words(item)}`"
+                @click="question = { act: 'drop', items: [item] }"
+              >
                 Drop
               </button>
             </template>
@@ -109,27 +114,27 @@ async function act(): Promise<void> {
       </template>
       <div class="acts">
         <button v-if="own.length > 0" class="act main" type="button" @click="outbox.retry(own)">Send all again</button>
-        <button v-if="forLead.length > 1" class="act" type="button" @click="asked = { act: 'hand_in', items: forLead }">
+        <button v-if="forLead.length > 1" class="act" type="button" @click="question = { act: 'hand_in', items: forLead }">
           Hand in all {{ forLead.length }}
         </button>
         <button class="act" type="button" @click="open = false">Close</button>
       </div>
     </div>
   </v-dialog>
-  <v-dialog :model-value="asked !== null" max-width="440" aria-labelledby="asked-title" @update:model-value="asked = null">
-    <div v-if="asked" class="dialog col">
-      <h2 id="asked-title">
-        {{ asked.act === 'drop' ? 'Drop this?' : `Hand in what ${names(asked.items)} took?` }}
+  <v-dialog :model-value="question !== null" max-width="440" aria-labelledby="question-title" @update:model-value="question = null">
+    <div v-if="question" class="dialog col">
+      <h2 id="question-title">
+        {{ question.act === 'drop' ? 'Drop this?' : `Hand in what ${names(question.items)} took?` }}
       </h2>
       <ul class="named">
-        <li v-for="item in asked.items" :key="item.body.id">{{ words(item) }}, taken by {{ item.authorName }}</li>
+        <li v-for="item in question.items" :key="item.body.id">{{ words(item) }}, taken by {{ item.authorName }}</li>
       </ul>
-      <p v-if="asked.act === 'drop'">It is in no book; once dropped it is nowhere.</p>
-      <p v-else>It stands in the book as taken by {{ names(asked.items) }} at the time it was taken, handed in by you.</p>
+      <p v-if="question.act === 'drop'">It is in no book; once dropped it is nowhere.</p>
+      <p v-else>It stands in the book as taken by {{ names(question.items) }} at the time it was taken, handed in by you.</p>
       <div class="acts">
-        <button class="act" type="button" @click="asked = null">{{ asked.act === 'drop' ? 'Keep it' : 'Not now' }}</button>
-        <button class="act" :class="{ main: asked.act === 'hand_in' }" type="button" @click="act">
-          {{ asked.act === 'drop' ? 'Drop it for good' : 'Hand in' }}
+        <button class="act" type="button" @click="question = null">{{ question.act === 'drop' ? 'Keep it' : 'Not now' }}</button>
+        <button class="act" :class="{ main: question.act === 'hand_in' }" type="button" @click="act">
+          {{ question.act === 'drop' ? 'Drop it for good' : 'Hand in' }}
         </button>
       </div>
     </div>

@@ -1,4 +1,5 @@
-import { ref } from 'vue';
+import { useDocumentVisibility, useEventListener, useIntervalFn } from '@vueuse/core';
+import { ref, watch } from 'vue';
 import { registerSW } from 'virtual:pwa-register';
 
 /** A newer version of the application lies ready; it is put in place when somebody says so. */
@@ -7,23 +8,57 @@ export const newer = ref(false);
 export const untrusted = ref(false);
 /** How often a page that stays open asks for a newer version, ms. */
 const ASK_MS = 120_000;
-let put: (reload?: boolean) => Promise<void> = async () => undefined;
+const reload = (): Promise<void> => {
+  location.reload();
+  return Promise.resolve();
+};
+let put: (reloads?: boolean) => Promise<void> = reload;
 
-/** Has the browser keep the application itself, so that it opens without the server. */
+/** Asks every two minutes, and whenever somebody comes back to the page. */
+function askNowAndThen(ask: () => Promise<unknown>): void {
+  const quietly = (): void => void ask().catch(() => undefined);
+  useIntervalFn(quietly, ASK_MS);
+  useEventListener(window, ['focus', 'online'], quietly);
+  const visible = useDocumentVisibility();
+  watch(visible, (now) => {
+    if (now === 'visible') quietly();
+  });
+}
+
+/** The script that a page of the application begins with: another one is another build. */
+const entryOf = (page: Document): string | null => page.querySelector('script[type="module"][src]')?.getAttribute('src') ?? null;
+const own = entryOf(document);
+/** Where the browser keeps no application that would hear of it: whether the server gives out another build by now. */
+async function askForAnotherBuild(): Promise<void> {
+  const reply = await fetch('/', { cache: 'no-store', headers: { accept: 'text/html' } });
+  const there = reply.ok ? entryOf(new DOMParser().parseFromString(await reply.text(), 'text/html')) : null;
+  if (there !== null && there !== own) newer.value = true;
+}
+
+/** Has the browser keep the application itself, so that it opens without the server; and hears of a newer one, kept or not. */
 export function keepShell(): void {
-  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
+  if (!import.meta.env.PROD) return;
+  if (!('serviceWorker' in navigator)) {
+    askNowAndThen(askForAnotherBuild);
+    return;
+  }
   put = registerSW({
     onNeedRefresh: () => (newer.value = true),
     onRegisteredSW: (_url, registration) => {
-      setInterval(() => void registration?.update().catch(() => undefined), ASK_MS);
+      askNowAndThen(async () => registration?.update());
     },
     onRegisterError: (error: unknown) => {
       untrusted.value = error instanceof DOMException && error.name === 'SecurityError';
+      put = reload;
+      askNowAndThen(askForAnotherBuild);
     },
   });
 }
 
+/** How long the browser may take to put the newer one in its place, ms: a page that was opened without it is never told. */
+const PUT_MS = 3000;
 /** Loads the newer version. What was typed and not taken is gone then; what was taken is kept. */
 export function loadNewer(): void {
+  setTimeout(reload, PUT_MS);
   void put(true);
 }

@@ -25,7 +25,8 @@ const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => ((a.pro
 const stuck = computed(() => data.value?.stuck ?? []);
 const all = computed(() => jobs.value.length + stuck.value.length);
 const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];
-const title = computed(() => `${NUMBERS[all.value] ?? String(all.value)} in the shop`);
+/** How many there are is said once it is known. */
+const title = computed(() => (data.value ? `${NUMBERS[all.value] ?? String(all.value)} in the shop` : 'The yard'));
 const workable = computed(() => jobs.value.filter((j) => j.next !== null).length);
 const now = useNow({ interval: 10000 });
 const clock = computed(() => clockText(now.value));
