@@ -120,6 +120,12 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   .who {
     padding-left: 10px;
   }
+  .unsent {
+    flex: 0 0 100px;
+    padding: 3px 8px;
+    line-height: 16px;
+    white-space: normal;
+  }
 }
 /* Storing takes a moment that nobody has to see; a device that takes longer says so. */
 .late {

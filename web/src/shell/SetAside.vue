@@ -130,7 +130,10 @@ async function act(): Promise<void> {
         <li v-for="item in question.items" :key="item.body.id">{{ words(item) }}, taken by {{ item.authorName }}</li>
       </ul>
       <p v-if="question.act === 'drop'">It is in no book; once dropped it is nowhere.</p>
-      <p v-else>It stands in the book as taken by {{ names(question.items) }} at the time it was taken, handed in by you.</p>
+      <p v-else>
+        {{ question.items.length === 1 ? 'It stands' : 'They stand' }} in the book as taken by {{ names(question.items) }}, at the time when
+        that was, and handed in by you.
+      </p>
       <div class="acts">
         <button class="act" type="button" @click="question = null">{{ question.act === 'drop' ? 'Keep it' : 'Not now' }}</button>
         <button class="act" :class="{ main: question.act === 'hand_in' }" type="button" @click="act">
@@ -163,6 +166,7 @@ li {
 }
 .named {
   max-height: 40vh;
+  margin-bottom: 12px;
   overflow: auto;
 }
 .what {
