@@ -1,6 +1,7 @@
 import { PiniaColada } from '@pinia/colada';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
+import './app/tokens.css';
 import './app/base.css';
 import './app/vuetify.css';
 import App from './shell/App.vue';

@@ -93,6 +93,9 @@ export function isAway(error: unknown): boolean {
 /** Since when what the lists of the shop show is only what this device kept, ms; null while the server is heard. */
 export const keptSince = ref<number | null>(null);
 
+/** Since when the open job is only what this device kept of it, ms; null while the server is heard. */
+export const jobKeptSince = ref<number | null>(null);
+
 type Reply<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['reply']>;
 /**
  * Asks an endpoint without arguments; while the server is away, what it said last is given instead.

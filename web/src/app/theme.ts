@@ -49,6 +49,7 @@ export const vuetify = createVuetify({
   },
   defaults: {
     global: { ripple: false, elevation: 0 },
+    VBtn: { variant: 'text', rounded: 0 },
     VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
     VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary', rows: 2, autoGrow: true },
     VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary', menuProps: { transition: false } },

@@ -40,6 +40,7 @@ const emit = defineEmits<{
   typed: [text: string];
 }>();
 const typed = ref('');
+const here = ref<HTMLElement | null>(null);
 defineExpose({
   clear: () => {
     typed.value = '';
@@ -53,7 +54,7 @@ function take(text: string): void {
   typed.value = text;
   emit('take', text);
 }
-useCaptureKeys(typed, {
+useCaptureKeys(typed, here, {
   take,
   back: () => emit('back'),
   move: (step) => emit('move', step),
@@ -78,7 +79,7 @@ const phoneTyped = computed({
 </script>
 
 <template>
-  <section class="bar no-print" :class="{ speaking: speaks }" aria-label="Capture bar" data-capture>
+  <section ref="here" class="bar no-print" tabindex="-1" :class="{ speaking: speaks }" aria-label="Capture bar" data-capture>
     <svg class="dots" width="56" height="56" aria-hidden="true">
       <circle cx="28" cy="28" r="22" fill="none" stroke="var(--bar-edge)" />
       <circle
@@ -148,10 +149,10 @@ const phoneTyped = computed({
   z-index: 40;
   height: 80px;
   display: grid;
-  grid-template-columns: 56px minmax(180px, 232px) auto minmax(110px, 1fr) auto auto auto;
+  grid-template-columns: var(--tall) minmax(180px, 232px) auto minmax(110px, 1fr) auto auto auto;
   gap: 14px;
   align-items: center;
-  padding: 0 24px;
+  padding: 0 var(--space-5);
   background: var(--bar);
   color: var(--bar-text);
   border-top: var(--bar-top);
@@ -163,8 +164,8 @@ const phoneTyped = computed({
   text-overflow: ellipsis;
 }
 .what {
-  font-size: 15px;
-  line-height: 20px;
+  font-size: var(--type-paragraph);
+  line-height: var(--leading-tight);
   color: var(--bar-text2);
   white-space: nowrap;
   overflow: hidden;
@@ -198,14 +199,14 @@ const phoneTyped = computed({
   background: none;
   border: 0;
   color: var(--bar-text);
-  font: 400 20px/24px var(--text-font);
+  font: 400 20px/var(--leading) var(--text-font);
   padding: 0;
   text-align: left;
   cursor: pointer;
   min-height: 24px;
 }
 .otherunit {
-  font-size: 14px;
+  font-size: var(--type-second);
   line-height: 18px;
   color: var(--bar-text2);
 }
@@ -214,55 +215,55 @@ const phoneTyped = computed({
   left: 0;
   right: 0;
   bottom: 100%;
-  padding: 10px 24px;
+  padding: 10px var(--space-5);
   background: var(--bar);
   color: var(--bar-figure);
-  border-bottom: 1px solid var(--bar-edge);
+  border-bottom: var(--line-hair) solid var(--bar-edge);
   border-top: var(--bar-top);
-  font-size: 16px;
+  font-size: var(--type-body);
   line-height: 22px;
 }
 .note {
   color: var(--bar-text2);
-  font-size: 14px;
+  font-size: var(--type-second);
   line-height: 18px;
   min-width: 0;
   overflow: hidden;
 }
 .onward {
-  font-size: 15px;
-  line-height: 20px;
+  font-size: var(--type-paragraph);
+  line-height: var(--leading-tight);
   color: var(--bar-text);
 }
 .gauge {
   display: grid;
   text-align: left;
   background: none;
-  border: 1px solid var(--bar-edge);
-  border-radius: 2px;
-  padding: 4px 12px;
-  min-height: 56px;
+  border: var(--line-hair) solid var(--bar-edge);
+  border-radius: var(--corner);
+  padding: var(--space-1) var(--space-3);
+  min-height: var(--tall);
   cursor: pointer;
-  font-size: 14px;
+  font-size: var(--type-second);
   line-height: 18px;
   color: var(--bar-text2);
 }
 .gauge b {
-  font: 600 18px/22px var(--plate-font);
+  font: 600 var(--type-caption)/22px var(--plate-font);
   color: var(--bar-text);
 }
 .keys {
   display: grid;
   grid-template-columns: auto auto auto auto;
-  gap: 6px 8px;
-  font-size: 14px;
-  line-height: 24px;
+  gap: 6px var(--space-2);
+  font-size: var(--type-second);
+  line-height: var(--leading);
 }
 .keys dt {
-  border: 1px solid var(--bar-edge);
-  border-radius: 2px;
-  padding: 0 8px;
-  font: 400 13px/24px var(--figure-font);
+  border: var(--line-hair) solid var(--bar-edge);
+  border-radius: var(--corner);
+  padding: 0 var(--space-2);
+  font: 400 var(--type-least)/var(--leading) var(--figure-font);
   text-align: center;
 }
 .keys dd {
@@ -280,15 +281,15 @@ const phoneTyped = computed({
     display: none;
   }
   .bar {
-    grid-template-columns: 56px 220px auto minmax(0, 1fr) auto auto;
+    grid-template-columns: var(--tall) 220px auto minmax(0, 1fr) auto auto;
   }
 }
 @media (max-width: 860px) {
   .bar {
     height: auto;
     grid-template-columns: minmax(0, 1fr) auto;
-    padding: 8px 12px;
-    gap: 6px 12px;
+    padding: var(--space-2) var(--space-3);
+    gap: 6px var(--space-3);
   }
   .dots,
   .gauge:not(.listen) {
@@ -303,15 +304,15 @@ const phoneTyped = computed({
     min-width: 0;
   }
   .otherunit {
-    font-size: 13px;
+    font-size: var(--type-least);
   }
   .unit {
-    font-size: 16px;
-    line-height: 20px;
+    font-size: var(--type-body);
+    line-height: var(--leading-tight);
   }
   .pos {
     font-size: 20px;
-    line-height: 24px;
+    line-height: var(--leading);
   }
   .note {
     display: none;

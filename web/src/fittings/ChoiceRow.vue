@@ -10,11 +10,10 @@ const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
 </script>
 
 <template>
-  <div class="choice" role="group" :aria-label="label">
-    <button
+  <v-btn-group class="choice" role="group" :aria-label="label">
+    <v-btn
       v-for="o in options"
       :key="o.value"
-      type="button"
       :aria-pressed="modelValue === o.value"
       :class="{ off: !!o.off }"
       :disabled="disabled || !!o.off"
@@ -22,8 +21,8 @@ const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
       @click="emit('update:modelValue', o.value)"
     >
       {{ o.label }}
-    </button>
-  </div>
+    </v-btn>
+  </v-btn-group>
 </template>
 
 <style scoped>

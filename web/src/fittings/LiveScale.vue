@@ -66,7 +66,7 @@ const ticks = computed(() => {
   display: block;
 }
 text {
-  font: 400 13px var(--figure-font);
+  font: 400 var(--type-least) var(--figure-font);
   letter-spacing: -0.04em;
   fill: var(--bar-text2);
 }

@@ -26,12 +26,12 @@ const open = ref(false);
     display: flex;
     width: 100%;
     align-items: center;
-    gap: 12px;
-    min-height: 48px;
-    padding: 0 16px;
+    gap: var(--space-3);
+    min-height: var(--strip);
+    padding: 0 var(--space-4);
     background: var(--plate);
     border: 0;
-    border-bottom: 1px solid var(--ink);
+    border-bottom: var(--line-hair) solid var(--ink);
     cursor: pointer;
     text-align: left;
   }

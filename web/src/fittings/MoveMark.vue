@@ -35,8 +35,8 @@ const why = computed(() => props.reasons.join(' '));
   gap: 6px;
   align-items: center;
   white-space: nowrap;
-  font-size: 15px;
-  line-height: 20px;
+  font-size: var(--type-paragraph);
+  line-height: var(--leading-tight);
   color: var(--ink2);
 }
 .held {

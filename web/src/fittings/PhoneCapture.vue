@@ -19,29 +19,29 @@ const emit = defineEmits<{ take: []; back: [] }>();
 @media (max-width: 860px) {
   .phone {
     display: flex;
-    gap: 8px;
+    gap: var(--space-2);
     grid-column: 1 / -1;
     min-width: 0;
   }
   input {
     flex: 1;
     min-width: 0;
-    height: 48px;
+    height: var(--strip);
     font: 400 20px var(--figure-font);
-    padding: 0 12px;
-    border: 1px solid var(--bar-edge);
-    border-radius: 2px;
+    padding: 0 var(--space-3);
+    border: var(--line-hair) solid var(--bar-edge);
+    border-radius: var(--corner);
     background: var(--bar);
     color: var(--bar-figure);
   }
   button {
     min-width: 72px;
-    min-height: 48px;
-    border: 1px solid var(--bar-edge);
+    min-height: var(--strip);
+    border: var(--line-hair) solid var(--bar-edge);
     background: none;
     color: var(--bar-text);
-    font: 600 18px var(--plate-font);
-    border-radius: 2px;
+    font: 600 var(--type-caption) var(--plate-font);
+    border-radius: var(--corner);
   }
 }
 :focus-visible {

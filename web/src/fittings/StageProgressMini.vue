@@ -55,7 +55,7 @@ const why = (stage: Stage): string | null => props.hatched.find((h) => h.stage =
   fill: var(--ink2);
 }
 .now {
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   fill: var(--ink);
 }
 </style>

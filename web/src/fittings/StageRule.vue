@@ -63,14 +63,14 @@ const ticks = Array.from({ length: 113 }, (_, i) => ({ x: i * 11, h: i % 16 === 
   position: relative;
   display: grid;
   grid-template-columns: repeat(7, minmax(0, 1fr));
-  height: 48px;
-  margin: 0 24px;
+  height: var(--strip);
+  margin: 0 var(--space-5);
 }
 .ticks {
   position: absolute;
   inset: 0;
   width: 100%;
-  height: 48px;
+  height: var(--strip);
   pointer-events: none;
   z-index: 1;
 }
@@ -84,11 +84,11 @@ const ticks = Array.from({ length: 113 }, (_, i) => ({ x: i * 11, h: i % 16 === 
 .division {
   display: flex;
   align-items: flex-end;
-  gap: 8px;
-  padding: 0 10px 6px 12px;
+  gap: var(--space-2);
+  padding: 0 10px 6px var(--space-3);
   color: var(--blue);
   text-decoration: none;
-  border-bottom: 3px solid transparent;
+  border-bottom: var(--line-chosen) solid transparent;
   white-space: nowrap;
   overflow: hidden;
 }
@@ -97,17 +97,17 @@ const ticks = Array.from({ length: 113 }, (_, i) => ({ x: i * 11, h: i % 16 === 
   text-underline-offset: 3px;
 }
 .no {
-  font-size: 13px;
+  font-size: var(--type-least);
   line-height: 22px;
   color: var(--ink2);
 }
 .name {
-  font: 600 19px/22px var(--plate-font);
+  font: 600 var(--type-tab)/22px var(--plate-font);
 }
 .note {
   margin-left: auto;
-  font-size: 14px;
-  line-height: 20px;
+  font-size: var(--type-second);
+  line-height: var(--leading-tight);
   color: var(--ink2);
   overflow: hidden;
   text-overflow: ellipsis;
@@ -139,7 +139,7 @@ const ticks = Array.from({ length: 113 }, (_, i) => ({ x: i * 11, h: i % 16 === 
     display: none;
   }
   .division {
-    padding: 0 12px 8px;
+    padding: 0 var(--space-3) var(--space-2);
   }
 }
 </style>

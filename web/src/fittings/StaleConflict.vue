@@ -24,14 +24,14 @@ const emit = defineEmits<{ mine: []; theirs: [] }>();
       </tbody>
     </table>
     <div class="acts">
-      <button class="act" type="button" @click="emit('mine')">Keep mine</button>
-      <button class="act" type="button" @click="emit('theirs')">Take what is on record</button>
+      <v-btn class="act" @click="emit('mine')">Keep mine</v-btn>
+      <v-btn class="act" @click="emit('theirs')">Take what is on record</v-btn>
     </div>
   </div>
 </template>
 
 <style scoped>
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

@@ -13,13 +13,13 @@ defineProps<{ tag: string; small?: boolean }>();
 .tag {
   display: inline-flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
   height: 28px;
   padding: 0 10px 0 9px;
   background: var(--ink);
   color: var(--plate);
-  border-radius: 2px;
-  font: 600 17px/28px var(--plate-font);
+  border-radius: var(--corner);
+  font: 600 var(--type-tag)/28px var(--plate-font);
   letter-spacing: 0.08em;
   text-transform: uppercase;
   white-space: nowrap;
@@ -32,9 +32,9 @@ defineProps<{ tag: string; small?: boolean }>();
 }
 .tag.small {
   height: 24px;
-  font-size: 15px;
-  line-height: 24px;
-  padding: 0 8px;
+  font-size: var(--type-paragraph);
+  line-height: var(--leading);
+  padding: 0 var(--space-2);
   gap: 7px;
 }
 .tag.small i {

@@ -36,7 +36,7 @@ const colour = computed(() => MARK_COLOUR[props.verdict]);
   flex: none;
 }
 .word {
-  font: 600 18px/24px var(--plate-font);
+  font: 600 var(--type-caption)/var(--leading) var(--plate-font);
   white-space: nowrap;
 }
 </style>

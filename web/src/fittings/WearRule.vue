@@ -182,21 +182,21 @@ const ghostText = computed(() =>
 .rule {
   display: grid;
   grid-template-columns: 108px minmax(0, 1fr);
-  column-gap: 8px;
-  margin-bottom: 8px;
+  column-gap: var(--space-2);
+  margin-bottom: var(--space-2);
 }
 .left {
   padding-top: 14px;
 }
 .name {
-  font: 600 21px/22px var(--plate-font);
+  font: 600 var(--type-head)/22px var(--plate-font);
 }
 .left :deep(.word) {
-  font-size: 17px;
+  font-size: var(--type-tag);
   line-height: 22px;
 }
 .other {
-  font-size: 13px;
+  font-size: var(--type-least);
   line-height: 18px;
 }
 .band {
@@ -207,28 +207,28 @@ svg {
   overflow: visible;
 }
 .numeral {
-  font: 400 13px var(--figure-font);
+  font: 400 var(--type-least) var(--figure-font);
   fill: var(--ink2);
   paint-order: stroke;
   stroke: var(--plate);
   stroke-width: 4px;
 }
 .governing {
-  font: 700 15px var(--figure-font);
+  font: 700 var(--type-paragraph) var(--figure-font);
   paint-order: stroke;
   stroke: var(--page);
   stroke-width: 4px;
 }
 .ghost {
-  font: 400 14px var(--text-font);
+  font: 400 var(--type-second) var(--text-font);
   fill: var(--ink2);
 }
 .limit {
-  font: 400 14px var(--text-font);
+  font: 400 var(--type-second) var(--text-font);
   fill: var(--ink);
 }
 .lf {
-  font: 400 13px var(--figure-font);
+  font: 400 var(--type-least) var(--figure-font);
 }
 /* Words begin under the rule, and reach to the left of it only where they need the room for one line. */
 .words {
@@ -238,12 +238,12 @@ svg {
   min-width: calc(100% - 116px);
 }
 .footing {
-  font-size: 14px;
+  font-size: var(--type-second);
   line-height: 18px;
 }
 .sentence {
-  font-size: 15px;
-  line-height: 20px;
+  font-size: var(--type-paragraph);
+  line-height: var(--leading-tight);
 }
 @media (max-width: 560px) {
   .rule {
@@ -255,9 +255,9 @@ svg {
   }
   .left {
     display: flex;
-    gap: 12px;
+    gap: var(--space-3);
     align-items: center;
-    padding-top: 8px;
+    padding-top: var(--space-2);
   }
 }
 </style>

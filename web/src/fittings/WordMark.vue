@@ -12,7 +12,7 @@
 .wordmark {
   display: inline-flex;
   align-items: center;
-  gap: 12px;
+  gap: var(--space-3);
   font: 600 24px/28px var(--plate-font);
   letter-spacing: 0.1em;
   text-transform: uppercase;

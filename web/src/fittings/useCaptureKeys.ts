@@ -31,7 +31,7 @@ class FieldGuard {
 }
 
 /** The keys of the capture bar: while it is open and no field has the focus, what is typed goes to it. */
-export function useCaptureKeys(typed: Ref<string>, acts: CaptureActs): void {
+export function useCaptureKeys(typed: Ref<string>, bar: Ref<HTMLElement | null>, acts: CaptureActs): void {
   const burst = new GaugeBurst();
   const guard = new FieldGuard();
   const swallow = (event: KeyboardEvent): void => {
@@ -68,6 +68,8 @@ export function useCaptureKeys(typed: Ref<string>, acts: CaptureActs): void {
       acts.take(before);
       return false;
     } else if (event.key === 'Backspace') {
+      // Whoever is on a button is not at the figures: nothing is taken back from there.
+      if (empty && pressed(event.target)) return false;
       swallow(event);
       if (empty) acts.back();
       else typed.value = before.slice(0, -1);
@@ -79,6 +81,8 @@ export function useCaptureKeys(typed: Ref<string>, acts: CaptureActs): void {
     } else if (event.key.length === 1 && (empty ? BEGINS : TYPES).test(event.key)) {
       swallow(event);
       typed.value += event.key;
+      // From here on the keys are the bar's, Backspace too.
+      if (pressed(event.target)) bar.value?.focus({ preventScroll: true });
     }
     return typed.value !== before;
   }

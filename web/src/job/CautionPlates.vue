@@ -23,14 +23,9 @@ const any = computed(() => (props.show !== 'quiet' && open.value.length > 0) || 
         <b class="plate-font">Caution</b>
         {{ c.text }}
       </p>
-      <button
-        v-if="session.may('technician') && !job.state.released"
-        class="act slim"
-        type="button"
-        @click="job.add('cautionAcks', { caution: c.id })"
-      >
+      <v-btn v-if="session.may('technician') && !job.state.released" class="act slim" @click="job.add('cautionAcks', { caution: c.id })">
         Read, {{ session.person?.name.split(' ')[0] }}
-      </button>
+      </v-btn>
     </div>
     <details v-if="quiet.length > 0 && show !== 'open'" class="quiet">
       <summary>{{ quiet.length === 1 ? 'One caution' : `${quiet.length} cautions` }} for this step</summary>
@@ -42,26 +37,26 @@ const any = computed(() => (props.show !== 'quiet' && open.value.length > 0) || 
 <style scoped>
 .cautions {
   display: grid;
-  gap: 8px;
-  margin: 8px 0;
+  gap: var(--space-2);
+  margin: var(--space-2) 0;
 }
 .caution {
   display: flex;
   align-items: center;
-  gap: 12px;
-  min-height: 44px;
-  border: 1px solid var(--ink);
+  gap: var(--space-3);
+  min-height: var(--touch);
+  border: var(--line-hair) solid var(--ink);
   background: var(--plate);
-  padding-right: 8px;
+  padding-right: var(--space-2);
 }
 .caution p {
   flex: 1;
-  font-size: 15px;
-  line-height: 20px;
+  font-size: var(--type-paragraph);
+  line-height: var(--leading-tight);
   padding: 6px 0;
 }
 .caution b {
-  font-size: 18px;
+  font-size: var(--type-caption);
   margin-right: 6px;
 }
 .hatch {
@@ -71,13 +66,13 @@ const any = computed(() => (props.show !== 'quiet' && open.value.length > 0) || 
   background: repeating-linear-gradient(135deg, var(--ink) 0 4px, var(--plate) 4px 9px);
 }
 .act.slim {
-  min-height: 44px;
-  margin: 4px 0;
+  min-height: var(--touch);
+  margin: var(--space-1) 0;
   white-space: nowrap;
 }
 .quiet {
-  font-size: 14px;
-  line-height: 20px;
+  font-size: var(--type-second);
+  line-height: var(--leading-tight);
   color: var(--ink2);
 }
 .quiet summary {
@@ -85,6 +80,6 @@ const any = computed(() => (props.show !== 'quiet' && open.value.length > 0) || 
   min-height: 24px;
 }
 .quiet p {
-  padding: 2px 0 2px 16px;
+  padding: 2px 0 2px var(--space-4);
 }
 </style>

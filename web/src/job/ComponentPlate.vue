@@ -165,8 +165,8 @@ async function bind(): Promise<void> {
     <PutIns v-if="place && (choosing || place.inside.length > 0)" v-model:choosing="choosing" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
       <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
-      <button class="act slim" type="submit">Bind</button>
-      <button class="act slim" type="button" @click="binding = false">Not now</button>
+      <v-btn class="act slim" type="submit">Bind</v-btn>
+      <v-btn class="act slim" @click="binding = false">Not now</v-btn>
     </form>
     <div v-if="cells.length > 0" class="cells" role="group" :aria-label="c.slot.corner ? CORNER_NAME[c.slot.corner] : ''">
       <button
@@ -193,28 +193,28 @@ async function bind(): Promise<void> {
 
 <style scoped>
 .component {
-  border-top: 1.5px solid var(--blue);
-  padding: 12px 24px 16px;
+  border-top: var(--line-drawn) solid var(--blue);
+  padding: var(--space-3) var(--space-5) var(--space-4);
 }
 .none {
   border-top-color: var(--hair);
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   line-height: 21px;
 }
 .title {
   display: flex;
   align-items: center;
-  gap: 12px;
+  gap: var(--space-3);
   margin-bottom: 6px;
 }
 .title h2 {
   flex: 1;
-  font-size: 22px;
+  font-size: var(--type-title);
 }
 dl {
   display: grid;
-  grid-template-columns: 56px 1fr;
-  font-size: 15px;
+  grid-template-columns: var(--tall) 1fr;
+  font-size: var(--type-paragraph);
   line-height: 21px;
 }
 dt {
@@ -225,13 +225,13 @@ dd .link {
 }
 /* The row of pictures under what is known of the place. */
 .pictures {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .cells {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(45px, 1fr));
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   margin-top: 10px;
   background: var(--plate);
   gap: 1px;
@@ -239,13 +239,13 @@ dd .link {
 .cells button {
   min-height: 50px;
   border: 0;
-  border-bottom: 3px solid transparent;
+  border-bottom: var(--line-chosen) solid transparent;
   background: none;
-  padding: 4px 2px 1px;
+  padding: var(--space-1) 2px 1px;
   display: grid;
   justify-items: center;
   gap: 1px;
-  font: 600 14px/17px var(--plate-font);
+  font: 600 var(--type-second)/17px var(--plate-font);
   color: var(--blue);
   cursor: pointer;
   box-shadow: 1px 0 0 var(--hair);
@@ -257,13 +257,13 @@ dd .link {
 }
 .bind {
   display: flex;
-  gap: 8px;
-  margin-top: 8px;
+  gap: var(--space-2);
+  margin-top: var(--space-2);
   align-items: flex-start;
 }
 @media (max-width: 860px) {
   .component {
-    padding: 8px 12px 12px;
+    padding: var(--space-2) var(--space-3) var(--space-3);
   }
 }
 </style>

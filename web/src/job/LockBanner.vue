@@ -35,23 +35,23 @@ const locks = computed(() => {
 
 <style scoped>
 .locks {
-  margin: 8px 0;
-  border: 2px solid var(--ink);
+  margin: var(--space-2) 0;
+  border: var(--line-head) solid var(--ink);
   background: var(--plate);
-  border-radius: 2px;
+  border-radius: var(--corner);
 }
 .lock {
   display: flex;
-  gap: 4px 12px;
+  gap: var(--space-1) var(--space-3);
   flex-wrap: wrap;
   align-items: baseline;
-  padding: 8px 12px;
+  padding: var(--space-2) var(--space-3);
 }
 .lock + .lock {
-  border-top: 1px solid var(--hair);
+  border-top: var(--line-hair) solid var(--hair);
 }
 b {
-  font-size: 19px;
-  line-height: 24px;
+  font-size: var(--type-tab);
+  line-height: var(--leading);
 }
 </style>

@@ -89,15 +89,15 @@ const takenBack = (p: Picture): void => {
       <input class="sr" type="file" accept="image/*" multiple :disabled="busy" @change="take" />
     </label>
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
-    <v-dialog :model-value="shown !== null" max-width="960" @update:model-value="shown = null">
+    <v-dialog aria-labelledby="picture-row-title" :model-value="shown !== null" max-width="960" @update:model-value="shown = null">
       <div v-if="shown" class="dialog">
-        <h2>{{ nameOf(shown) }}</h2>
+        <h2 id="picture-row-title">{{ nameOf(shown) }}</h2>
         <img class="whole" :src="source(shown, false)" :alt="nameOf(shown)" />
         <p class="second small">Taken by {{ job.by(shown) }}</p>
         <div class="acts">
-          <button v-if="session.may('lead')" class="act" type="button" @click="redacting = shown">Black it out …</button>
-          <button v-if="job.writable" class="act" type="button" @click="takenBack(shown)">Take it back</button>
-          <button class="act main" type="button" @click="shown = null">Close</button>
+          <v-btn v-if="session.may('lead')" class="act" @click="redacting = shown">Black it out …</v-btn>
+          <v-btn v-if="job.writable" class="act" @click="takenBack(shown)">Take it back</v-btn>
+          <v-btn class="act main" @click="shown = null">Close</v-btn>
         </div>
       </div>
     </v-dialog>
@@ -109,15 +109,15 @@ const takenBack = (p: Picture): void => {
 .pictures {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 .thumb {
   width: 96px;
   height: 72px;
   padding: 0;
-  border: 1px solid var(--slate);
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--slate);
+  border-radius: var(--corner);
   background: var(--plate);
   cursor: pointer;
   overflow: hidden;
@@ -132,7 +132,7 @@ const takenBack = (p: Picture): void => {
   position: relative;
 }
 .add:focus-within {
-  outline: 3px solid var(--blue);
+  outline: var(--line-chosen) solid var(--blue);
   outline-offset: 2px;
 }
 .busy {
@@ -142,7 +142,7 @@ const takenBack = (p: Picture): void => {
   display: block;
   max-width: 100%;
   max-height: 70vh;
-  margin: 0 auto 8px;
+  margin: 0 auto var(--space-2);
 }
 .problem {
   width: 100%;

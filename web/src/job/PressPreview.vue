@@ -39,28 +39,28 @@ const more = computed(() => Math.max(0, mattering.value.length - SHOWN));
 
 <style scoped>
 .play {
-  padding: 10px 24px;
-  border-top: 1.5px solid var(--blue);
+  padding: 10px var(--space-5);
+  border-top: var(--line-drawn) solid var(--blue);
 }
 .danger {
-  border: 2px solid var(--ink);
+  border: var(--line-head) solid var(--ink);
 }
 .top {
   display: flex;
   align-items: baseline;
-  gap: 12px;
+  gap: var(--space-3);
 }
 .top h2 {
   flex: 1;
 }
 .top .link {
-  min-height: 44px;
+  min-height: var(--touch);
 }
 li {
-  line-height: 20px;
+  line-height: var(--leading-tight);
   padding: 2px 0 2px 10px;
-  border-left: 3px solid transparent;
-  font-size: 15px;
+  border-left: var(--line-chosen) solid transparent;
+  font-size: var(--type-paragraph);
 }
 .bad {
   border-left-color: var(--ink);

@@ -28,10 +28,10 @@ function put(slotId: string, what: PutInKind): void {
     <p v-for="p in place.inside" :key="p.id" class="in">
       <b class="plate-font">{{ PUT_IN_NAME[p.what] }}</b>
       <span class="second small">{{ job.by(p) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}</span>
-      <button v-if="writable" class="act slim" type="button" @click="job.add('takenOuts', { putInId: p.id })">Taken out</button>
+      <v-btn v-if="writable" class="act slim" @click="job.add('takenOuts', { putInId: p.id })">Taken out</v-btn>
     </p>
     <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">
-      <button v-for="[kind, name] in KINDS" :key="kind" class="act slim" type="button" @click="put(place.slot.id, kind)">{{ name }}</button>
+      <v-btn v-for="[kind, name] in KINDS" :key="kind" class="act slim" @click="put(place.slot.id, kind)">{{ name }}</v-btn>
       <button class="link small" type="button" @click="choosing = false">Nothing</button>
     </div>
   </div>
@@ -39,15 +39,15 @@ function put(slotId: string, what: PutInKind): void {
 
 <style scoped>
 .putins:not(:empty) {
-  margin: 0 0 8px;
+  margin: 0 0 var(--space-2);
 }
 .in {
   display: flex;
   gap: 10px;
   align-items: center;
-  line-height: 20px;
-  border-left: 3px solid var(--ink);
-  padding-left: 8px;
+  line-height: var(--leading-tight);
+  border-left: var(--line-chosen) solid var(--ink);
+  padding-left: var(--space-2);
   margin-bottom: 6px;
 }
 .in .act {

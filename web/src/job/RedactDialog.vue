@@ -35,15 +35,15 @@ async function blackOut(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="redact-dialog-title" :model-value="true" max-width="480" @update:model-value="emit('close')">
     <div v-if="old" class="dialog col">
-      <h2>It is gone from the record</h2>
+      <h2 id="redact-dialog-title">It is gone from the record</h2>
       <p>
         The hand-back sheet of this job is of an earlier form, which does not say where its lines came from: pick the line there by sight.
       </p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Not now</button>
-        <RouterLink class="act main" :to="`/jobs/${job.records.job.id}/sheet`">To the sheet</RouterLink>
+        <v-btn class="act" @click="emit('close')">Not now</v-btn>
+        <v-btn class="act main" :to="`/jobs/${job.records.job.id}/sheet`">To the sheet</v-btn>
       </div>
     </div>
     <form v-else class="dialog col" @submit.prevent="blackOut">
@@ -54,8 +54,8 @@ async function blackOut(): Promise<void> {
       <v-text-field v-model="reason" v-focus label="Reason" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Leave it</button>
-        <button class="act main" type="submit" :disabled="reason.trim().length < 3">Black it out</button>
+        <v-btn class="act" @click="emit('close')">Leave it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3">Black it out</v-btn>
       </div>
     </form>
   </v-dialog>
@@ -64,7 +64,7 @@ async function blackOut(): Promise<void> {
 <style scoped>
 blockquote {
   margin: 0;
-  border-left: 3px solid var(--ink);
+  border-left: var(--line-chosen) solid var(--ink);
   padding-left: 10px;
 }
 </style>

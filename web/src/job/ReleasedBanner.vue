@@ -54,9 +54,9 @@ const otherwise = computed(() => (rejudging.value && job.records ? judgeAgain(jo
 
 <style scoped>
 .closed {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .link {
-  margin-left: 12px;
+  margin-left: var(--space-3);
 }
 </style>

@@ -46,14 +46,14 @@ function move({ set }: Stray, slotId: string): void {
         <span v-if="job.writable" class="acts">
           <template v-if="moving === s.record.id">
             <span class="second">It was taken at the</span>
-            <button v-for="p in placesFor(s)" :key="p.id" class="act slim" type="button" @click="move(s, p.id)">{{ placeName(p) }}</button>
-            <button class="act slim" type="button" @click="moving = null">Leave it</button>
+            <v-btn v-for="p in placesFor(s)" :key="p.id" class="act slim" @click="move(s, p.id)">{{ placeName(p) }}</v-btn>
+            <v-btn class="act slim" @click="moving = null">Leave it</v-btn>
           </template>
           <template v-else>
-            <button v-if="placesFor(s).length > 0" class="act slim" type="button" @click="moving = s.record.id">
+            <v-btn v-if="placesFor(s).length > 0" class="act slim" @click="moving = s.record.id">
               Move the {{ whatOf(s).toLowerCase() }}
-            </button>
-            <button class="act slim" type="button" @click="job.takeBack(s.record.id)">Take the {{ whatOf(s).toLowerCase() }} back</button>
+            </v-btn>
+            <v-btn class="act slim" @click="job.takeBack(s.record.id)">Take the {{ whatOf(s).toLowerCase() }} back</v-btn>
           </template>
         </span>
       </li>
@@ -63,22 +63,22 @@ function move({ set }: Stray, slotId: string): void {
 
 <style scoped>
 .strays {
-  margin-top: 8px;
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
+  margin-top: var(--space-2);
+  border: var(--line-drawn) solid var(--ink);
+  border-radius: var(--corner);
   background: var(--plate);
-  padding: 12px 16px;
+  padding: var(--space-3) var(--space-4);
 }
 .strays > p {
-  margin: 4px 0 8px;
+  margin: var(--space-1) 0 var(--space-2);
 }
 li {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 16px;
+  gap: var(--space-2) var(--space-4);
   align-items: center;
-  min-height: 56px;
-  border-top: 1px solid var(--hair);
+  min-height: var(--tall);
+  border-top: var(--line-hair) solid var(--hair);
   padding: 6px 0;
 }
 .what {
@@ -91,7 +91,7 @@ li {
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 </style>

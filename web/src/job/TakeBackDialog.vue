@@ -12,14 +12,20 @@ function back(): void {
 </script>
 
 <template>
-  <v-dialog v-if="job.askedBack" :model-value="true" max-width="440" @update:model-value="job.askedBack = null">
+  <v-dialog
+    v-if="job.askedBack"
+    aria-labelledby="take-back-dialog-title"
+    :model-value="true"
+    max-width="440"
+    @update:model-value="job.askedBack = null"
+  >
     <form class="dialog col" @submit.prevent="back">
-      <h2>Take back an entry of {{ job.who(job.askedBack.author) }}</h2>
+      <h2 id="take-back-dialog-title">Take back an entry of {{ job.who(job.askedBack.author) }}</h2>
       <p>Both stay on record, with your name and reason.</p>
       <v-text-field v-model="reason" v-focus label="Why it is taken back" />
       <div class="acts">
-        <button class="act" type="button" @click="job.askedBack = null">Leave it</button>
-        <button class="act main" type="submit" :disabled="reason.trim().length < 3">Take it back</button>
+        <v-btn class="act" @click="job.askedBack = null">Leave it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3">Take it back</v-btn>
       </div>
     </form>
   </v-dialog>

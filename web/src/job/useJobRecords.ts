@@ -2,7 +2,7 @@ import { familyOf, type JobRecords, NO_RECORDS, withChanges } from '@dauer/core/
 import { useDebounceFn } from '@vueuse/core';
 import { ref, shallowRef } from 'vue';
 import { call, sentenceOf } from '../app/client.ts';
-import { appendJournal, isAway, jobKey, keepJob, readCache, readJournal } from '../app/kept.ts';
+import { appendJournal, isAway, jobKeptSince, jobKey, keepJob, readCache, readJournal } from '../app/kept.ts';
 import { onChangeOf } from '../app/live.ts';
 import { JobFollower } from './jobFollower.ts';
 import { applyStored } from './optimistic.ts';
@@ -39,8 +39,7 @@ function hasRecord(file: JobRecords, { family, body }: PendingEvent): boolean {
 export function useJobRecords(outbox: ReturnType<typeof useOutbox>, left: () => void) {
   const records = shallowRef<JobRecords | null>(null);
   const problem = ref<string | null>(null);
-  /** Since when what is shown is only what this device kept, ms; null while the server is heard. */
-  const keptAt = ref<number | null>(null);
+  const keptAt = jobKeptSince;
   /** What went into the book since this page was opened: a job that was being read meanwhile may not have it. */
   const written: Written[] = [];
   outbox.whenStored(async (item, record) => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core';
-import { computed, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { focusWork, keepFocus, walkGroups } from '../app/focusKeeper.ts';
 import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
 import { listen, whenRefused } from '../app/live.ts';
 import LockedPage from './LockedPage.vue';
@@ -9,8 +10,7 @@ import SetAside from './SetAside.vue';
 import { useOutbox } from '../job/outbox/store.ts';
 import { askForDurableStorage } from '../app/durable.ts';
 import { silentSince } from '../app/heard.ts';
-import { keptSince } from '../app/kept.ts';
-import { useJob } from '../job/job.ts';
+import { jobKeptSince, keptSince } from '../app/kept.ts';
 import { whenText } from '../fittings/dates.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
@@ -35,6 +35,16 @@ const outbox = useOutbox();
 const route = useRoute();
 const top = ref<InstanceType<typeof AppHeader> | null>(null);
 useGlobalKeys(() => top.value?.focusSearch());
+const work = ref<HTMLElement | null>(null);
+const ends = [keepFocus(), walkGroups()];
+onBeforeUnmount(() => {
+  for (const end of ends) end();
+});
+/** What came is read from its heading, wherever it was opened from. */
+function toWork(): void {
+  if (work.value) focusWork(work.value);
+}
+watch(() => route.path, toWork);
 const NAV = [
   ['/', 'Yard'],
   ['/parts', 'Parts'],
@@ -43,7 +53,6 @@ const NAV = [
   ['/shop', 'Shop'],
 ] as const;
 const inJob = computed(() => typeof route.params['jobId'] === 'string');
-const job = useJob();
 /** A server that only starts anew is no news. */
 const SOON_BACK_MS = 3000;
 const stillSilent = refDebounced(silentSince, SOON_BACK_MS);
@@ -52,7 +61,7 @@ const showsKept = computed(() => keptSince.value !== null && route.path === '/')
 /** Since when what stands here is not known to be so; null while it is, and where what was kept says how old it is itself. */
 const silentAt = computed(() => {
   const { value: since } = silentSince;
-  const saysItself = inJob.value ? job.keptAt !== null : showsKept.value;
+  const saysItself = inJob.value ? jobKeptSince.value !== null : showsKept.value;
   return since === null || stillSilent.value === null || saysItself ? null : new Date(since).toISOString();
 });
 /** What is kept here and not sent yet; nothing of what the page alone holds. */
@@ -67,7 +76,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
 
 <template>
   <v-app>
-    <a class="skip" href="#work">To the work</a>
+    <a class="skip" href="#work" @click.prevent="toWork">To the work</a>
     <AppHeader v-if="session.person" ref="top" />
     <nav v-if="session.person && !inJob" class="nav no-print" aria-label="Rooms of the shop">
       <RouterLink
@@ -109,11 +118,11 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
     </p>
     <p v-else-if="silentAt === null && outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">{{ outbox.trouble }}</p>
     <SetAside v-if="session.person && !session.lock" />
-    <div id="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
+    <div id="work" ref="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
     <LockedPage v-if="session.lock" />
-    <v-dialog v-model="keyList" max-width="560">
+    <v-dialog v-model="keyList" aria-labelledby="app-title" max-width="560">
       <div class="dialog" role="document">
-        <h2>Keys</h2>
+        <h2 id="app-title">Keys</h2>
         <table>
           <tbody>
             <tr v-for="k in KEYS" :key="k.keys">
@@ -122,7 +131,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
             </tr>
           </tbody>
         </table>
-        <div class="acts"><button class="act" type="button" @click="keyList = false">Close</button></div>
+        <div class="acts"><v-btn class="act" @click="keyList = false">Close</v-btn></div>
       </div>
     </v-dialog>
   </v-app>
@@ -131,20 +140,20 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
 <style scoped>
 .nav {
   display: flex;
-  height: 48px;
-  padding: 0 24px;
+  height: var(--strip);
+  padding: 0 var(--space-5);
   background: var(--plate);
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
   overflow-x: auto;
 }
 .nav a {
   display: flex;
   align-items: center;
   padding: 3px 20px 0;
-  font: 600 19px/24px var(--plate-font);
+  font: 600 var(--type-tab)/var(--leading) var(--plate-font);
   color: var(--blue);
   text-decoration: none;
-  border-bottom: 3px solid transparent;
+  border-bottom: var(--line-chosen) solid transparent;
 }
 .nav .here {
   background: var(--blue-tint);
@@ -160,10 +169,10 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
   top: 8px;
   z-index: 99;
   background: var(--plate);
-  padding: 8px;
+  padding: var(--space-2);
 }
 .problem {
-  margin: 8px 24px;
+  margin: var(--space-2) var(--space-5);
 }
 .keys {
   white-space: nowrap;
@@ -184,7 +193,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
     padding: 3px 14px 0;
   }
   .problem {
-    margin: 8px 12px;
+    margin: var(--space-2) var(--space-3);
   }
 }
 </style>

@@ -51,25 +51,25 @@ defineExpose({ focusSearch: () => search.value?.focus() });
 .top {
   display: flex;
   align-items: center;
-  gap: 16px;
-  height: 56px;
-  padding: 0 24px;
+  gap: var(--space-4);
+  height: var(--tall);
+  padding: 0 var(--space-5);
   background: var(--plate);
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
   position: relative;
   z-index: 30;
 }
 .home {
   text-decoration: none;
   display: flex;
-  min-height: 44px;
+  min-height: var(--touch);
   align-items: center;
 }
 .shop {
-  font-size: 17px;
+  font-size: var(--type-tag);
   color: var(--ink2);
-  border-left: 1px solid var(--hair);
-  padding-left: 16px;
+  border-left: var(--line-hair) solid var(--hair);
+  padding-left: var(--space-4);
   white-space: nowrap;
 }
 .middle {
@@ -78,24 +78,24 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   gap: 14px;
   flex: 1;
   min-width: 0;
-  padding-left: 24px;
+  padding-left: var(--space-5);
 }
 .unsent {
-  font-size: 14px;
+  font-size: var(--type-second);
   line-height: 18px;
-  border: 1px solid var(--ink);
-  padding: 4px 10px;
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--ink);
+  padding: var(--space-1) 10px;
+  border-radius: var(--corner);
   white-space: nowrap;
 }
 .who {
-  border-left: 1px solid var(--hair);
-  padding-left: 16px;
-  font-size: 17px;
+  border-left: var(--line-hair) solid var(--hair);
+  padding-left: var(--space-4);
+  font-size: var(--type-tag);
   color: var(--blue);
   text-decoration: none;
   white-space: nowrap;
-  min-height: 44px;
+  min-height: var(--touch);
   display: flex;
   align-items: center;
 }
@@ -106,7 +106,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
 }
 @media (max-width: 720px) {
   .top {
-    padding: 0 12px;
+    padding: 0 var(--space-3);
     gap: 10px;
   }
   .home :deep(.wordmark) {
@@ -115,14 +115,14 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   }
   .middle {
     padding-left: 0;
-    gap: 8px;
+    gap: var(--space-2);
   }
   .who {
     padding-left: 10px;
   }
   .unsent {
     flex: 0 0 100px;
-    padding: 3px 8px;
+    padding: 3px var(--space-2);
     line-height: 16px;
     white-space: normal;
   }

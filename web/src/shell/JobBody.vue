@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { type Stage, STAGES } from '@dauer/core/catalogue';
+import { type Stage, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import { cornersTakenIn } from '@dauer/core/history';
 import { controlsOf, type Corner } from '@dauer/core/layout';
 import { fixed } from '@dauer/core/quantity';
 import { playsOf } from '@dauer/core/readiness';
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, watchEffect } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import BrakeMap from '../fittings/map/BrakeMap.vue';
 import { OVERLAYS, type OverlayKind, overlayOf } from '../fittings/map/overlays.ts';
@@ -18,6 +18,7 @@ import { useOpenJob } from '../job/openJob.ts';
 import StrayRecords from '../job/StrayRecords.vue';
 import PressPreview from '../job/PressPreview.vue';
 import { onLetter } from '../app/keys.ts';
+import { titled } from '../app/title.ts';
 
 /** A job on its way through the stages: the map beside the stage in hand. */
 defineProps<{ jobId: string }>();
@@ -37,6 +38,7 @@ const SCREENS = {
 
 const stage = computed<Stage>(() => STAGES.find((s) => s === route.params['stage']) ?? job.state.stage ?? 'prove');
 const screen = computed(() => SCREENS[stage.value]);
+watchEffect(() => titled(`${job.state.records.vehicle.tag} ${STAGE_NAME[stage.value]}`));
 const counts = computed(() =>
   (['past', 'cant_tell', 'watch', 'no_limit', 'holds', 'not_gauged'] as const).flatMap((v) =>
     job.state.counts[v] > 0 ? [{ v, n: job.state.counts[v] }] : [],
@@ -127,11 +129,11 @@ function pick(slotId: string | null): void {
           :in-scope="corners.length > 0 ? corners : undefined"
           @pick="pick"
         />
-        <div class="overlays choice" role="group" aria-label="What the map shows">
-          <button v-for="o in OVERLAYS" :key="o.kind" type="button" :aria-pressed="overlay === o.kind" @click="chosen = o.kind">
+        <v-btn-group class="overlays choice" role="group" aria-label="What the map shows">
+          <v-btn v-for="o in OVERLAYS" :key="o.kind" :aria-pressed="overlay === o.kind" @click="chosen = o.kind">
             {{ o.name }}
-          </button>
-        </div>
+          </v-btn>
+        </v-btn-group>
         <PressPreview />
         <ComponentPlate @pick="pick" />
       </MapStrip>
@@ -146,21 +148,21 @@ function pick(slotId: string | null): void {
 
 <style scoped>
 .kept {
-  margin: 8px 24px;
+  margin: var(--space-2) var(--space-5);
 }
 .stagebar {
   background: var(--plate);
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .frame {
   display: grid;
-  grid-template-columns: 384px minmax(0, 1fr);
+  grid-template-columns: var(--map) minmax(0, 1fr);
   align-items: start;
   min-height: calc(100vh - 104px);
 }
 .left {
   background: var(--plate);
-  border-right: 1px solid var(--hair);
+  border-right: var(--line-hair) solid var(--hair);
   min-height: calc(100vh - 104px);
   position: sticky;
   top: 0;
@@ -170,34 +172,34 @@ function pick(slotId: string | null): void {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  padding: 6px 24px 0;
+  padding: 6px var(--space-5) 0;
 }
 .mapname {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .counts {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
 }
 .count {
   display: inline-flex;
-  gap: 4px;
+  gap: var(--space-1);
   align-items: center;
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 /* Across the foot of the map, edge to edge. */
 .overlays {
   display: grid;
   grid-template-columns: repeat(4, 1fr);
-  border-width: 1px 0;
+  border-width: var(--line-hair) 0;
   border-color: var(--hair);
 }
 .overlays button {
-  padding: 2px 4px;
-  font-size: 16px;
+  padding: 2px var(--space-1);
+  font-size: var(--type-body);
 }
 .right {
-  padding: 0 24px 24px;
+  padding: 0 var(--space-5) var(--space-5);
   min-width: 0;
 }
 .capturing .right {
@@ -213,7 +215,7 @@ function pick(slotId: string | null): void {
     border-right: 0;
   }
   .right {
-    padding: 0 12px 24px;
+    padding: 0 var(--space-3) var(--space-5);
   }
 }
 </style>

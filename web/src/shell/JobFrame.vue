@@ -21,8 +21,8 @@ useEventListener(window, 'focus', () => void job.refresh());
     <h1>This job cannot be shown</h1>
     <p class="problem" role="alert">{{ job.problem }}</p>
     <p class="gap">
-      <button class="act" type="button" @click="job.load(jobId)">Try again</button>
-      <RouterLink class="act" to="/">To the yard</RouterLink>
+      <v-btn class="act" @click="job.load(jobId)">Try again</v-btn>
+      <v-btn class="act" to="/">To the yard</v-btn>
     </p>
   </div>
   <StuckJob v-else-if="job.stuck" :stuck="job.stuck" :job-id="jobId" />
@@ -39,18 +39,18 @@ useEventListener(window, 'focus', () => void job.refresh());
 <style scoped>
 .frame {
   display: grid;
-  grid-template-columns: 384px minmax(0, 1fr);
+  grid-template-columns: var(--map) minmax(0, 1fr);
   min-height: calc(100vh - 104px);
 }
 .left {
   background: var(--plate);
-  border-right: 1px solid var(--hair);
+  border-right: var(--line-hair) solid var(--hair);
 }
 .right {
-  padding: 0 24px 24px;
+  padding: 0 var(--space-5) var(--space-5);
 }
 .gap {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 @media (max-width: 860px) {
   .frame {
@@ -60,7 +60,7 @@ useEventListener(window, 'focus', () => void job.refresh());
     border-right: 0;
   }
   .right {
-    padding: 0 12px 24px;
+    padding: 0 var(--space-3) var(--space-5);
   }
 }
 </style>

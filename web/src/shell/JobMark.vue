@@ -31,7 +31,7 @@ const move = computed(() => (job.state ? mayMove(job.state) : null));
     display: none;
   }
   .vehicle {
-    font-size: 19px;
+    font-size: var(--type-tab);
   }
 }
 </style>

@@ -60,10 +60,10 @@ function leave(): void {
         <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <div class="acts">
-          <button v-if="session.lock?.why !== 'ended'" class="act" type="button" @click="leave">
+          <v-btn v-if="session.lock?.why !== 'ended'" class="act" @click="leave">
             {{ session.lock?.why === 'other' ? `Go on as ${session.lock.name}` : 'Leave this page' }}
-          </button>
-          <button class="act main" type="submit">Sign in</button>
+          </v-btn>
+          <v-btn class="act main" type="submit">Sign in</v-btn>
         </div>
       </form>
     </div>
@@ -73,6 +73,6 @@ function leave(): void {
 <style scoped>
 .col {
   display: grid;
-  gap: 16px;
+  gap: var(--space-4);
 }
 </style>

@@ -24,7 +24,7 @@ const running = computed(() => (job.state && !job.state.released ? runningOperat
 .clock {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--space-2);
   max-width: 190px;
 }
 .clock > span {
@@ -32,13 +32,13 @@ const running = computed(() => (job.state && !job.state.released ? runningOperat
   min-width: 0;
 }
 .what {
-  font: 600 14px/16px var(--plate-font);
+  font: 600 var(--type-second)/16px var(--plate-font);
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
 }
 .fig {
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   line-height: 18px;
   word-spacing: -0.35em;
 }

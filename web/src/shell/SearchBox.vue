@@ -86,13 +86,13 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
 }
 .search input {
   width: 100%;
-  height: 44px;
+  height: var(--touch);
   padding: 0 44px 0 38px;
-  border: 1px solid var(--slate);
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--slate);
+  border-radius: var(--corner);
   background: var(--plate);
   color: var(--ink);
-  font: 400 16px var(--text-font);
+  font: 400 var(--type-body) var(--text-font);
 }
 .search input::placeholder {
   color: var(--ink2);
@@ -116,9 +116,9 @@ kbd {
   top: 10px;
   width: 24px;
   height: 24px;
-  border: 1px solid var(--slate);
-  border-radius: 2px;
-  font: 400 14px/22px var(--figure-font);
+  border: var(--line-hair) solid var(--slate);
+  border-radius: var(--corner);
+  font: 400 var(--type-second)/22px var(--figure-font);
   text-align: center;
   color: var(--ink2);
   pointer-events: none;
@@ -129,15 +129,15 @@ kbd {
   right: 0;
   width: max(100%, 320px);
   background: var(--plate);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
 }
 .hits li {
   display: flex;
   align-items: center;
   gap: 10px;
-  min-height: 44px;
-  padding: 6px 12px;
+  min-height: var(--touch);
+  padding: 6px var(--space-3);
   cursor: pointer;
 }
 .hits .active {
@@ -146,7 +146,7 @@ kbd {
 @media (max-width: 720px) {
   /* A glass until it is touched; then it takes the top plate. */
   .search {
-    flex: 0 0 44px;
+    flex: 0 0 var(--touch);
     min-width: 0;
   }
   .search:focus-within {

@@ -43,8 +43,8 @@ async function act(): Promise<void> {
       <b>{{ title }}.</b>
       {{ outbox.aside[0] ? words(outbox.aside[0]) : '' }}: {{ outbox.aside[0]?.aside }}
     </span>
-    <button v-if="own.length > 0" class="act slim" type="button" @click="outbox.retry(own)">Send all again</button>
-    <button class="act slim" type="button" @click="open = true">Show what is set aside</button>
+    <v-btn v-if="own.length > 0" class="act slim" @click="outbox.retry(own)">Send all again</v-btn>
+    <v-btn class="act slim" @click="open = true">Show what is set aside</v-btn>
   </div>
   <div v-if="outbox.others.length > 0" class="problem no-print bar" role="status">
     <span>
@@ -52,7 +52,7 @@ async function act(): Promise<void> {
         session.may('lead') ? ', or handed in by you' : ', or handed in by a lead'
       }}.
     </span>
-    <button class="act slim" type="button" @click="open = true">Show what is kept for others</button>
+    <v-btn class="act slim" @click="open = true">Show what is kept for others</v-btn>
   </div>
   <v-dialog v-model="open" max-width="720" aria-labelledby="aside-title">
     <div class="dialog">
@@ -67,12 +67,8 @@ async function act(): Promise<void> {
               <b class="plate-font">{{ words(item) }}</b>
               <span class="second small">{{ item.aside }}</span>
             </span>
-            <button class="act slim" type="button" :aria-label="`Send again: ${words(item)}`" @click="outbox.retry([item])">
-              Send again
-            </button>
-            <button class="act slim" type="button" :aria-label="`Drop: ${words(item)}`" @click="question = { act: 'drop', items: [item] }">
-              Drop
-            </button>
+            <v-btn class="act slim" :aria-label="`Send again: ${words(item)}`" @click="outbox.retry([item])">Send again</v-btn>
+            <v-btn class="act slim" :aria-label="`Drop: ${words(item)}`" @click="question = { act: 'drop', items: [item] }">Drop</v-btn>
           </li>
         </ul>
       </template>
@@ -92,32 +88,20 @@ async function act(): Promise<void> {
               <span class="second small">{{ byWhom(item) }}{{ item.aside === null ? '' : `: ${item.aside}` }}</span>
             </span>
             <template v-if="forLead.includes(item)">
-              <button
-                class="act slim"
-                type="button"
-                :aria-label="`Hand in: ${words(item)}`"
-                @click="question = { act: 'hand_in', items: [item] }"
-              >
+              <v-btn class="act slim" :aria-label="`Hand in: ${words(item)}`" @click="question = { act: 'hand_in', items: [item] }">
                 Hand in
-              </button>
-              <button
-                class="act slim"
-                type="button"
-                :aria-label="`Drop: ${words(item)}`"
-                @click="question = { act: 'drop', items: [item] }"
-              >
-                Drop
-              </button>
+              </v-btn>
+              <v-btn class="act slim" :aria-label="`Drop: ${words(item)}`" @click="question = { act: 'drop', items: [item] }">Drop</v-btn>
             </template>
           </li>
         </ul>
       </template>
       <div class="acts">
-        <button v-if="own.length > 0" class="act main" type="button" @click="outbox.retry(own)">Send all again</button>
-        <button v-if="forLead.length > 1" class="act" type="button" @click="question = { act: 'hand_in', items: forLead }">
+        <v-btn v-if="own.length > 0" class="act main" @click="outbox.retry(own)">Send all again</v-btn>
+        <v-btn v-if="forLead.length > 1" class="act" @click="question = { act: 'hand_in', items: forLead }">
           Hand in all {{ forLead.length }}
-        </button>
-        <button class="act" type="button" @click="open = false">Close</button>
+        </v-btn>
+        <v-btn class="act" @click="open = false">Close</v-btn>
       </div>
     </div>
   </v-dialog>
@@ -135,10 +119,10 @@ async function act(): Promise<void> {
         that was, and handed in by you.
       </p>
       <div class="acts">
-        <button class="act" type="button" @click="question = null">{{ question.act === 'drop' ? 'Keep it' : 'Not now' }}</button>
-        <button class="act" :class="{ main: question.act === 'hand_in' }" type="button" @click="act">
+        <v-btn class="act" @click="question = null">{{ question.act === 'drop' ? 'Keep it' : 'Not now' }}</v-btn>
+        <v-btn class="act" :class="{ main: question.act === 'hand_in' }" @click="act">
           {{ question.act === 'drop' ? 'Drop it for good' : 'Hand in' }}
-        </button>
+        </v-btn>
       </div>
     </div>
   </v-dialog>
@@ -146,9 +130,9 @@ async function act(): Promise<void> {
 
 <style scoped>
 .bar {
-  margin: 8px 24px;
+  margin: var(--space-2) var(--space-5);
   display: flex;
-  gap: 8px 16px;
+  gap: var(--space-2) var(--space-4);
   align-items: center;
   flex-wrap: wrap;
 }
@@ -157,16 +141,16 @@ async function act(): Promise<void> {
 }
 li {
   display: flex;
-  gap: 8px 12px;
+  gap: var(--space-2) var(--space-3);
   align-items: center;
   flex-wrap: wrap;
-  min-height: 56px;
+  min-height: var(--tall);
   padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .named {
   max-height: 40vh;
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
   overflow: auto;
 }
 .what {
@@ -175,7 +159,7 @@ li {
 }
 @media (max-width: 720px) {
   .bar {
-    margin: 8px 12px;
+    margin: var(--space-2) var(--space-3);
   }
 }
 </style>

@@ -22,12 +22,12 @@ const session = useSession();
         <span class="second">
           {{ job.by(stuck.record) }}, {{ dayText(stuck.record.happenedAt) }} {{ timeText(stuck.record.happenedAt) }}
         </span>
-        <button v-if="session.may('technician')" class="act main" type="button" @click="job.takeBack(stuck.record.id)">Take it back</button>
+        <v-btn v-if="session.may('technician')" class="act main" @click="job.takeBack(stuck.record.id)">Take it back</v-btn>
       </p>
     </section>
     <p class="line">
-      <button class="act" type="button" @click="job.load(jobId)">Look again</button>
-      <RouterLink class="act" to="/">To the yard</RouterLink>
+      <v-btn class="act" @click="job.load(jobId)">Look again</v-btn>
+      <v-btn class="act" to="/">To the yard</v-btn>
     </p>
   </main>
   <TakeBackDialog />
@@ -35,19 +35,19 @@ const session = useSession();
 
 <style scoped>
 h1 {
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 .second {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 section {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 .line {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 </style>

@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { useSession } from '../app/session.ts';
+import { titled } from '../app/title.ts';
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -14,7 +15,7 @@ export const router = createRouter({
     { path: '/book-in', component: () => import('../features/bookin/BookInScreen.vue'), meta: { title: 'Book in' } },
     { path: '/jobs/:jobId/sheet', component: () => import('../features/prove/SheetScreen.vue'), meta: { title: 'Hand-back sheet' } },
     { path: '/jobs/:jobId/layout', component: () => import('../features/bookin/layout/LayoutScreen.vue'), meta: { title: 'Layout' } },
-    { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: { title: 'Job' } },
+    { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: {} },
     { path: '/parts', component: () => import('../features/parts/PartsScreen.vue'), meta: { title: 'Parts' } },
     { path: '/parts/:id', component: () => import('../features/parts/PartScreen.vue'), meta: { title: 'Part' } },
     { path: '/limits', component: () => import('../features/limits/LimitsScreen.vue'), meta: { title: 'Limits' } },
@@ -34,6 +35,7 @@ router.beforeEach(async (to) => {
   if (session.person && to.name === 'sign-in') return { name: 'yard' };
   return true;
 });
+// A job says itself which vehicle and stage it is.
 router.afterEach((to) => {
-  document.title = `${String(to.meta['title'] ?? '')} · Dauer`;
+  if (typeof to.meta['title'] === 'string') titled(to.meta['title']);
 });

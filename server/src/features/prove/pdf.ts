@@ -23,9 +23,9 @@ async function printed(db: Database, jobId: string, withOwner: boolean): Promise
     .from(vehicle)
     .innerJoin(owner, eq(owner.id, vehicle.ownerId))
     .where(eq(vehicle.id, records.vehicle.id));
-  const { release, people, amendments, imported } = records;
+  const { release, people, amendments, handIns, imported } = records;
   return {
-    file: { release, people, amendments, imported },
+    file: { release, people, amendments, handIns, imported },
     sheet: records.release?.sheet ?? buildSheet(deriveJob(records, now), now),
     shopName: own?.name ?? 'Workshop',
     zone: own?.timeZone ?? 'UTC',

@@ -105,7 +105,7 @@ function serve(): void {
         <v-select v-model="kind" label="Class" :items="FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))" />
         <v-text-field v-model="batch" label="Batch" />
         <v-checkbox v-model="lowMoisture" label="Low-moisture" />
-        <button class="act main" type="submit" :disabled="product.trim() === ''">This goes in</button>
+        <v-btn class="act main" type="submit" :disabled="product.trim() === ''">This goes in</v-btn>
       </form>
       <p v-if="mixes && here.length === 0" class="problem" role="alert">{{ mixes }}</p>
     </section>
@@ -130,32 +130,32 @@ function serve(): void {
 
 <style scoped>
 section {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .form {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   flex-wrap: wrap;
   align-items: flex-start;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .form > * {
   flex: 1 1 160px;
 }
 .form .act {
   flex: 0 0 auto;
-  min-height: 48px;
+  min-height: var(--strip);
 }
 .empty {
-  margin: 16px 0;
+  margin: var(--space-4) 0;
 }
 .served,
 .due {
-  padding: 4px 0;
+  padding: var(--space-1) 0;
 }
 .served {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: baseline;
   flex-wrap: wrap;
 }

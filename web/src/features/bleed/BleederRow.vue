@@ -73,15 +73,9 @@ function log(): void {
       </template>
       <span v-else class="second">{{ owed ? 'not bled' : 'not asked for' }}</span>
     </span>
-    <button
-      v-if="writable && !open"
-      class="act slim"
-      type="button"
-      :aria-label="`Record what came at the ${name.toLowerCase()}`"
-      @click="open = true"
-    >
+    <v-btn v-if="writable && !open" class="act slim" :aria-label="`Record what came at the ${name.toLowerCase()}`" @click="open = true">
       Record
-    </button>
+    </v-btn>
     <form v-if="open" class="form" @submit.prevent="log">
       <v-text-field v-model="volume" v-focus label="Volume drawn" placeholder="120 mL" :error-messages="problem" />
       <ChoiceRow v-model="method" :options="methods" label="How it is moved" />
@@ -111,8 +105,8 @@ function log(): void {
         ]"
         label="Bleeder"
       />
-      <button class="act main" type="submit">Record</button>
-      <button class="act" type="button" @click="open = false">Not yet</button>
+      <v-btn class="act main" type="submit">Record</v-btn>
+      <v-btn class="act" @click="open = false">Not yet</v-btn>
     </form>
   </div>
 </template>
@@ -121,11 +115,11 @@ function log(): void {
 .bleeder {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-1) var(--space-4);
   align-items: center;
-  border-bottom: 1px solid var(--hair);
-  min-height: 56px;
-  padding: 4px 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+  min-height: var(--tall);
+  padding: var(--space-1) 0;
 }
 .no {
   width: 20px;
@@ -135,7 +129,7 @@ function log(): void {
   flex: 0 1 320px;
 }
 .name b {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .state {
   flex: 1 1 220px;
@@ -143,10 +137,10 @@ function log(): void {
 .form {
   flex: 1 1 100%;
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   flex-wrap: wrap;
   align-items: center;
-  padding: 4px 0 8px;
+  padding: var(--space-1) 0 var(--space-2);
 }
 .form > :first-child {
   flex: 0 1 200px;

@@ -155,11 +155,11 @@ async function bookIn(): Promise<void> {
         <p class="second small">{{ form.loose ? 'All the units that came.' : JOB_TAKES_IN[form.kind] }}</p>
         <div v-if="!form.loose && KIND_OF_JOB[form.kind].corners" class="scope">
           <span class="second">Taken in</span>
-          <span class="choice" role="group" aria-label="Corners taken in">
-            <button v-for="c in cornersOf(layout)" :key="c" type="button" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">
+          <v-btn-group class="choice" role="group" aria-label="Corners taken in">
+            <v-btn v-for="c in cornersOf(layout)" :key="c" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">
               {{ CORNER_NAME[c] }}
-            </button>
-          </span>
+            </v-btn>
+          </v-btn-group>
         </div>
       </section>
       <section>
@@ -176,8 +176,8 @@ async function bookIn(): Promise<void> {
       </section>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act main" type="submit" :disabled="busy">Book it in</button>
-        <RouterLink class="act" to="/">Not now</RouterLink>
+        <v-btn class="act main" type="submit" :disabled="busy">Book it in</v-btn>
+        <v-btn class="act" to="/">Not now</v-btn>
         <span class="second small">What is typed is kept on this device meanwhile.</span>
       </div>
     </form>
@@ -189,17 +189,17 @@ section {
   margin-top: 20px;
 }
 h2 {
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 .two {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  gap: 16px;
-  margin: 16px 0;
+  gap: var(--space-4);
+  margin: var(--space-4) 0;
 }
 .scope {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   flex-wrap: wrap;
 }
@@ -207,7 +207,7 @@ h2 {
   flex-wrap: wrap;
 }
 .problem {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .acts {
   margin-top: 20px;

@@ -168,18 +168,17 @@ async function showOwner(): Promise<void> {
       <p class="second small">{{ JOB_TAKES_IN[draft.kind] }} A component picked on the map is taken in or left out by hand.</p>
       <div class="scope">
         <span class="second">Taken in</span>
-        <span v-if="KIND_OF_JOB[draft.kind].corners" class="choice" role="group" aria-label="Corners taken in">
-          <button
+        <v-btn-group v-if="KIND_OF_JOB[draft.kind].corners" class="choice" role="group" aria-label="Corners taken in">
+          <v-btn
             v-for="c in cornersOf(file.layout)"
             :key="c"
-            type="button"
             :aria-pressed="draft.scopeCorners.includes(c)"
             :disabled="!writable"
             @click="toggle(c)"
           >
             {{ CORNER_NAME[c] }}
-          </button>
-        </span>
+          </v-btn>
+        </v-btn-group>
       </div>
       <p v-if="byHand.length > 0" class="hand">
         <span v-for="h in byHand" :key="h.id">
@@ -193,7 +192,7 @@ async function showOwner(): Promise<void> {
       <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="writable" class="acts">
-        <button class="act" :class="{ main: changed }" type="submit" :disabled="!changed">Keep changes</button>
+        <v-btn class="act" :class="{ main: changed }" type="submit" :disabled="!changed">Keep changes</v-btn>
         <span v-if="isSaved && !changed" class="second small" role="status">Kept.</span>
       </div>
     </form>
@@ -230,15 +229,15 @@ async function showOwner(): Promise<void> {
 /* The name stays in one line; what is told beside it goes below where there is no room. */
 .facts {
   flex-wrap: wrap;
-  gap: 2px 16px;
+  gap: 2px var(--space-4);
   padding: 6px 0;
 }
 /* Between the figures of the desk and the words. */
 .vehiclepictures {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .desk {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 section {
   margin-top: 20px;
@@ -246,23 +245,23 @@ section {
 .two {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  gap: 16px;
-  margin: 16px 0;
+  gap: var(--space-4);
+  margin: var(--space-4) 0;
 }
 .scope,
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .hand {
   display: flex;
   gap: 6px 20px;
   flex-wrap: wrap;
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 li {
   padding: 2px 0;
 }
 .problem {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

@@ -34,24 +34,23 @@ function draw(): void {
     <LooseFields v-model="brakes.loose" />
     <div class="preview plate loose"><BrakeMap :layout="layout" :picked="null" :marks="NO_MARKS" /></div>
     <div class="acts">
-      <button class="act" type="button" @click="brakes.loose = null">It is a whole vehicle</button>
+      <v-btn class="act" @click="brakes.loose = null">It is a whole vehicle</v-btn>
     </div>
   </section>
   <section v-else-if="drawing && brakes.changed">
     <h2 class="line">Its brakes</h2>
     <LayoutEditor v-model="brakes.changed" />
     <div class="acts">
-      <button class="act" type="button" @click="drawing = false">Done with the drawing</button>
-      <button
+      <v-btn class="act" @click="drawing = false">Done with the drawing</v-btn>
+      <v-btn
         class="act"
-        type="button"
         @click="
           drawing = false;
           pickTemplate(brakes.template);
         "
       >
         Back to the template
-      </button>
+      </v-btn>
     </div>
   </section>
   <section v-else class="brakes">
@@ -83,7 +82,7 @@ function draw(): void {
       <BrakeMap :layout="layout" :picked="null" :marks="NO_MARKS" />
       <div class="under">
         <span class="second small">{{ brakes.changed ? 'Changed from the template.' : 'As the template has it.' }}</span>
-        <button class="act slim" type="button" @click="draw">Change the layout</button>
+        <v-btn class="act slim" @click="draw">Change the layout</v-btn>
       </div>
     </div>
   </section>
@@ -94,7 +93,7 @@ section {
   margin-top: 20px;
 }
 h2 {
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 .acts {
   margin-top: 20px;
@@ -102,7 +101,7 @@ h2 {
 .preview.loose {
   position: static;
   max-width: 400px;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .preview {
   position: sticky;
@@ -113,32 +112,32 @@ h2 {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  padding: 8px 16px;
-  border-top: 1px solid var(--hair);
+  padding: var(--space-2) var(--space-4);
+  border-top: var(--line-hair) solid var(--hair);
 }
 .brakes {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 400px;
-  gap: 24px;
+  gap: var(--space-5);
 }
 .templates {
   display: grid;
-  gap: 8px;
-  margin-top: 12px;
+  gap: var(--space-2);
+  margin-top: var(--space-3);
 }
 .template {
   display: grid;
   text-align: left;
   min-height: 60px;
-  padding: 8px 14px;
+  padding: var(--space-2) 14px;
   background: var(--plate);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   cursor: pointer;
   color: var(--blue);
 }
 .template b {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .template.on {
   background: var(--blue-tint);

@@ -66,11 +66,11 @@ function tried(c: CameWith, fits: CameWith['fits']): void {
             {{ [c.partNumber ? `no. ${c.partNumber}` : '', `for ${placeOf(c.slotId)}`, c.note].filter(Boolean).join(', ') }}
           </span>
         </span>
-        <span v-if="writable" class="choice" role="group" :aria-label="`Whether ${c.name} fits`">
-          <button v-for="(word, k) in FITS" :key="k" type="button" :aria-pressed="c.fits === k" @click="c.fits === k || tried(c, k)">
+        <v-btn-group v-if="writable" class="choice" role="group" :aria-label="`Whether ${c.name} fits`">
+          <v-btn v-for="(word, k) in FITS" :key="k" :aria-pressed="c.fits === k" @click="c.fits === k || tried(c, k)">
             {{ word }}
-          </button>
-        </span>
+          </v-btn>
+        </v-btn-group>
         <span v-else>{{ FITS[c.fits] }}</span>
         <button v-if="writable" class="link small" type="button" @click="job.takeBack(c.id)">Take back</button>
       </li>
@@ -93,14 +93,14 @@ function tried(c: CameWith, fits: CameWith['fits']): void {
         <v-text-field v-model="f.note" label="Remark" maxlength="500" />
       </div>
       <div class="acts">
-        <span class="choice" role="group" aria-label="Whether it fits">
-          <button v-for="(word, k) in FITS" :key="k" type="button" :aria-pressed="f.fits === k" @click="f.fits = k">{{ word }}</button>
-        </span>
-        <button class="act main" type="submit" :disabled="f.name.trim() === '' || countFault !== ''">Lay it out</button>
-        <button class="act" type="button" @click="open = false">Done</button>
+        <v-btn-group class="choice" role="group" aria-label="Whether it fits">
+          <v-btn v-for="(word, k) in FITS" :key="k" :aria-pressed="f.fits === k" @click="f.fits = k">{{ word }}</v-btn>
+        </v-btn-group>
+        <v-btn class="act main" type="submit" :disabled="f.name.trim() === '' || countFault !== ''">Lay it out</v-btn>
+        <v-btn class="act" @click="open = false">Done</v-btn>
       </div>
     </form>
-    <button v-else-if="writable" class="act slim" type="button" @click="open = true">Lay out a part</button>
+    <v-btn v-else-if="writable" class="act slim" @click="open = true">Lay out a part</v-btn>
   </section>
 </template>
 
@@ -109,24 +109,24 @@ section {
   margin-top: 20px;
 }
 .list {
-  margin: 8px 0;
+  margin: var(--space-2) 0;
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   flex-wrap: wrap;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+  padding: var(--space-1) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .what {
   flex: 1;
   min-width: 220px;
 }
 .form {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

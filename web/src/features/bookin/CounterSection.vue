@@ -29,7 +29,7 @@ function read(): void {
     <h2>Distance on the counter</h2>
     <form v-if="writable" class="row" @submit.prevent="read">
       <v-text-field v-model="typed" :label="`Counter now (${unit})`" placeholder="41,960" :error-messages="problem" inputmode="decimal" />
-      <button class="act" type="submit" :disabled="typed.trim() === ''">Note it</button>
+      <v-btn class="act" type="submit" :disabled="typed.trim() === ''">Note it</v-btn>
     </form>
     <ul>
       <li v-for="c in counters" :key="c.id">
@@ -47,20 +47,20 @@ function read(): void {
 <style scoped>
 .row {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: flex-start;
   max-width: 460px;
 }
 .row .act {
-  min-height: 48px;
+  min-height: var(--strip);
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: baseline;
   padding: 2px 0;
 }
 ul {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 </style>

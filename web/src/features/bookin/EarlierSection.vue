@@ -69,11 +69,11 @@ function tell(): void {
         <v-text-field v-model="f.note" label="Remark" maxlength="500" />
       </div>
       <div class="acts">
-        <button class="act main" type="submit" :disabled="f.on.trim() === ''">Note it</button>
-        <button class="act" type="button" @click="open = false">Done</button>
+        <v-btn class="act main" type="submit" :disabled="f.on.trim() === ''">Note it</v-btn>
+        <v-btn class="act" @click="open = false">Done</v-btn>
       </div>
     </form>
-    <button v-else-if="writable" class="act slim" type="button" @click="open = true">Note earlier work</button>
+    <v-btn v-else-if="writable" class="act slim" @click="open = true">Note earlier work</v-btn>
     <div class="papers"><PictureRow of="paper" label="Picture of a card or invoice" /></div>
   </section>
 </template>
@@ -84,18 +84,18 @@ section {
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: baseline;
   flex-wrap: wrap;
   padding: 3px 0;
 }
 .form {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .papers {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

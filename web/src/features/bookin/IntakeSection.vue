@@ -53,22 +53,15 @@ function allSound(corner: Corner | null): void {
       </summary>
       <div v-for="r in g.rows" :key="r.thing" class="row">
         <span class="thing">{{ THING_NAME[r.thing] }}</span>
-        <span class="choice" role="group" :aria-label="`${g.name} ${THING_NAME[r.thing].toLowerCase()}`">
-          <button
-            v-for="s in STATES_OF[r.thing]"
-            :key="s"
-            type="button"
-            :aria-pressed="r.look?.state === s"
-            :disabled="!writable"
-            @click="look(r, s)"
-          >
+        <v-btn-group class="choice" role="group" :aria-label="`${g.name} ${THING_NAME[r.thing].toLowerCase()}`">
+          <v-btn v-for="s in STATES_OF[r.thing]" :key="s" :aria-pressed="r.look?.state === s" :disabled="!writable" @click="look(r, s)">
             {{ INTAKE_STATE_NAME[s] }}
-          </button>
-        </span>
+          </v-btn>
+        </v-btn-group>
       </div>
-      <button v-if="writable && g.rows.some((r) => r.look === null)" class="act slim all" type="button" @click="allSound(g.corner)">
+      <v-btn v-if="writable && g.rows.some((r) => r.look === null)" class="act slim all" @click="allSound(g.corner)">
         The rest here is sound
-      </button>
+      </v-btn>
     </details>
   </section>
 </template>
@@ -79,24 +72,24 @@ section {
 }
 .headline {
   display: flex;
-  gap: 16px;
+  gap: var(--space-4);
   align-items: baseline;
-  border-bottom: 1px solid var(--slate);
+  border-bottom: var(--line-hair) solid var(--slate);
   padding-bottom: 6px;
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 .foretell {
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 .place {
-  border-bottom: 1px solid var(--hair);
-  padding: 4px 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+  padding: var(--space-1) 0;
 }
 summary {
   cursor: pointer;
   min-height: 40px;
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   color: var(--blue);
 }
@@ -108,21 +101,21 @@ details[open] summary::before {
   content: '▾';
 }
 .name {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .row {
   display: grid;
   grid-template-columns: 150px 1fr;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  padding: 4px 0;
+  padding: var(--space-1) 0;
 }
 .choice {
   flex-wrap: wrap;
   justify-self: start;
 }
 .all {
-  margin: 8px 0;
+  margin: var(--space-2) 0;
 }
 @media (max-width: 720px) {
   .row {

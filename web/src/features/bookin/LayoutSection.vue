@@ -25,8 +25,8 @@ function saveDrawing(): void {
   <section>
     <h2 class="line">The layout</h2>
     <div class="acts">
-      <RouterLink v-if="writable" class="act slim" :to="`/jobs/${state.records.job.id}/layout`">Change the layout</RouterLink>
-      <button class="act slim" type="button" @click="saveDrawing">Save the map as a drawing (SVG)</button>
+      <v-btn v-if="writable" class="act slim" :to="`/jobs/${state.records.job.id}/layout`">Change the layout</v-btn>
+      <v-btn class="act slim" @click="saveDrawing">Save the map as a drawing (SVG)</v-btn>
       <span class="second small">{{ layout.slots.length }} places, {{ layout.connections.length }} connections</span>
     </div>
     <ul v-if="revisions.length > 0" class="revisions">
@@ -59,11 +59,11 @@ section {
   margin-top: 20px;
 }
 .revisions {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .slots {
   columns: 240px;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 li {
   padding: 2px 0;

@@ -31,8 +31,22 @@ const missing = computed(() => rows.value.filter((r) => r.limit === null || r.li
         <span>
           <span class="second">{{ r.why }}</span>
           <template v-if="job.writable">
-            <RouterLink v-if="r.limit === null || r.limit.source === 'generic'" class="enter" :to="enter(r, 'type')">Enter it</RouterLink>
-            <RouterLink v-else class="enter" :to="enter(r, 'vehicle')">Another for this vehicle alone</RouterLink>
+            <RouterLink
+              v-if="r.limit === null || r.limit.source === 'generic'"
+              class="enter"
+              :to="enter(r, 'type')"
+              :aria-label="`Enter the limit: ${r.name}${r.axle ? `, ${r.axle}` : ''}`"
+            >
+              Enter it
+            </RouterLink>
+            <RouterLink
+              v-else
+              class="enter"
+              :to="enter(r, 'vehicle')"
+              :aria-label="`Another limit for this vehicle alone: ${r.name}${r.axle ? `, ${r.axle}` : ''}`"
+            >
+              Another for this vehicle alone
+            </RouterLink>
           </template>
         </span>
       </li>
@@ -52,9 +66,9 @@ section {
 li {
   display: grid;
   grid-template-columns: 260px 1fr;
-  gap: 4px 16px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-1) var(--space-4);
+  padding: var(--space-1) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 @media (max-width: 720px) {
   li {

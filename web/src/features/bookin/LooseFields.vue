@@ -29,11 +29,9 @@ const free = (i: number) => KINDS.filter((k) => !units.value.some((u, n) => n !=
         @update:model-value="change(i, { pistons: $event })"
       />
       <span v-else />
-      <button class="act slim" type="button" :disabled="units.length === 1" @click="units = units.filter((_, n) => n !== i)">
-        Take out
-      </button>
+      <v-btn class="act slim" :disabled="units.length === 1" @click="units = units.filter((_, n) => n !== i)">Take out</v-btn>
     </div>
-    <button class="act slim" type="button" @click="add">Another kind of unit</button>
+    <v-btn class="act slim" @click="add">Another kind of unit</v-btn>
   </div>
 </template>
 
@@ -41,10 +39,10 @@ const free = (i: number) => KINDS.filter((k) => !units.value.some((u, n) => n !=
 .row {
   display: grid;
   grid-template-columns: 120px minmax(160px, 260px) 160px auto;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   justify-content: start;
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 @media (max-width: 720px) {
   .row {

@@ -43,11 +43,11 @@ async function go(): Promise<void> {
   <section>
     <h2 class="line">The record</h2>
     <p class="row">
-      <button class="act slim" type="button" :aria-expanded="listed" @click="listed = !listed">
+      <v-btn class="act slim" :aria-expanded="listed" @click="listed = !listed">
         {{ listed ? 'Put the texts away' : `Black out a text (${texts.length})` }}
-      </button>
-      <button v-if="job.records.vehicle.ownerId" class="act slim" type="button" @click="asking = 'owner'">Blank the owner</button>
-      <button v-if="!job.state.released" class="act slim" type="button" @click="asking = 'void'">Void this job</button>
+      </v-btn>
+      <v-btn v-if="job.records.vehicle.ownerId" class="act slim" @click="asking = 'owner'">Blank the owner</v-btn>
+      <v-btn v-if="!job.state.released" class="act slim" @click="asking = 'void'">Void this job</v-btn>
     </p>
     <ul v-if="listed" class="texts">
       <li v-for="t in texts" :key="`${t.corrects} ${t.field}`">
@@ -65,8 +65,8 @@ async function go(): Promise<void> {
         }}
       </p>
       <v-text-field v-model="reason" v-focus label="Reason" />
-      <button class="act main" type="submit" :disabled="reason.trim().length < 3">{{ asking === 'void' ? 'Void it' : 'Blank it' }}</button>
-      <button class="act" type="button" @click="asking = null">Leave it</button>
+      <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3">{{ asking === 'void' ? 'Void it' : 'Blank it' }}</v-btn>
+      <v-btn class="act" @click="asking = null">Leave it</v-btn>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="done" class="second" role="status">{{ done }}</p>
@@ -79,14 +79,14 @@ async function go(): Promise<void> {
   list-style: none;
   padding: 0;
   display: grid;
-  gap: 4px;
+  gap: var(--space-1);
   max-height: 320px;
   overflow-y: auto;
 }
 .texts li {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 12px;
+  gap: 2px var(--space-3);
   align-items: baseline;
 }
 section {
@@ -94,10 +94,10 @@ section {
 }
 .row {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   flex-wrap: wrap;
   align-items: center;
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .wide {
   flex: 1 1 100%;

@@ -40,7 +40,7 @@ const d = defineModel<VehicleDraft>({ required: true });
 
 <style scoped>
 .sums {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 summary {
   color: var(--blue);
@@ -48,6 +48,6 @@ summary {
   min-height: 32px;
 }
 .sums .fields {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

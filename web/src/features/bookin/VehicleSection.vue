@@ -106,8 +106,8 @@ function takeTheirs(): void {
       <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act main" type="submit">Keep what is known</button>
-        <button class="act" type="button" @click="leave">Leave as it was</button>
+        <v-btn class="act main" type="submit">Keep what is known</v-btn>
+        <v-btn class="act" @click="leave">Leave as it was</v-btn>
       </div>
     </form>
     <template v-else>
@@ -117,7 +117,7 @@ function takeTheirs(): void {
           <dd>{{ text }}</dd>
         </template>
       </dl>
-      <button v-if="writable" class="act slim" type="button" @click="edit">Change what is known</button>
+      <v-btn v-if="writable" class="act slim" @click="edit">Change what is known</v-btn>
     </template>
   </section>
 </template>
@@ -126,16 +126,16 @@ function takeTheirs(): void {
 dl {
   display: grid;
   grid-template-columns: 64px 1fr;
-  gap: 2px 12px;
-  margin-bottom: 8px;
+  gap: 2px var(--space-3);
+  margin-bottom: var(--space-2);
 }
 form {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .problem {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

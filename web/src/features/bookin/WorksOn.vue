@@ -48,7 +48,7 @@ const take = (id: string) => change(() => call('endAssignment', { params: { jobI
       </button>
     </span>
     <template v-if="session.may('lead')">
-      <button v-for="p in others" :key="p.id" class="act slim" type="button" @click="put(p.id)">Put {{ p.name }} on it</button>
+      <v-btn v-for="p in others" :key="p.id" class="act slim" @click="put(p.id)">Put {{ p.name }} on it</v-btn>
     </template>
   </p>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
@@ -58,7 +58,7 @@ const take = (id: string) => change(() => call('endAssignment', { params: { jobI
 .who {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: 6px var(--space-4);
   align-items: center;
 }
 </style>

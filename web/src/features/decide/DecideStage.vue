@@ -78,9 +78,7 @@ const differs = (c: Component): string | null => sidesDiffer(job.state.records.l
     <h1>What is done with each part</h1>
     <span class="second">{{ open.length === 0 ? 'all decided' : `${open.length} to decide` }}</span>
     <span class="grow" />
-    <button v-if="writable && sound.length > 0" class="act slim" type="button" @click="useAllThatHold">
-      Use again what holds ({{ sound.length }})
-    </button>
+    <v-btn v-if="writable && sound.length > 0" class="act slim" @click="useAllThatHold">Use again what holds ({{ sound.length }})</v-btn>
   </div>
   <details v-if="unlooked" class="unlooked">
     <summary>Before anything is ordered: not everything was looked at at intake</summary>
@@ -107,7 +105,7 @@ const differs = (c: Component): string | null => sidesDiffer(job.state.records.l
 
 <style scoped>
 .unlooked {
-  margin: 8px 0;
+  margin: var(--space-2) 0;
 }
 .unlooked summary {
   cursor: pointer;
@@ -115,9 +113,9 @@ const differs = (c: Component): string | null => sidesDiffer(job.state.records.l
   min-height: 28px;
 }
 .group {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .empty {
-  margin: 16px 0;
+  margin: var(--space-4) 0;
 }
 </style>

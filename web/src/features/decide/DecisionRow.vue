@@ -132,13 +132,13 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
         <v-text-field v-model="km" density="compact" :label="`Until the counter shows (${distanceUnit})`" :error-messages="kmWrong" />
         <v-select v-if="accesses.length > 0" v-model="access" density="compact" clearable label="Until this is open" :items="accesses" />
       </template>
-      <button
+      <v-btn
         class="act slim"
         type="submit"
         :disabled="chosen === 'put_off' ? reason.trim() === '' || !saysWhen : reason.trim() === (component.decision?.reason ?? '')"
       >
         {{ wanted === 'put_off' ? 'Put it off' : 'Keep the reason' }}
-      </button>
+      </v-btn>
     </form>
     <p v-else-if="component.decision" class="second small out">
       {{ component.decision.option === 'put_off' ? putOffWords(component.decision) : '' }} {{ component.decision.reason }}
@@ -159,10 +159,10 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
 .row {
   display: grid;
   grid-template-columns: 230px minmax(0, 1fr) auto;
-  gap: 2px 16px;
+  gap: 2px var(--space-4);
   align-items: center;
   padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .picked {
   background: linear-gradient(90deg, var(--blue-tint) 4px, transparent 4px);
@@ -171,14 +171,14 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
   display: flex;
   gap: 10px;
   align-items: center;
-  min-height: 44px;
+  min-height: var(--touch);
   background: none;
   border: 0;
-  padding: 0 0 0 8px;
+  padding: 0 0 0 var(--space-2);
   color: var(--blue);
   cursor: pointer;
   text-align: left;
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .because {
   line-height: 18px;
@@ -191,9 +191,9 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
   display: flex;
   flex-wrap: wrap;
   align-items: flex-start;
-  gap: 8px;
+  gap: var(--space-2);
   max-width: 760px;
-  padding: 12px 0 8px;
+  padding: var(--space-3) 0 var(--space-2);
 }
 .why > :deep(.v-input) {
   flex: 1 1 200px;

@@ -91,7 +91,7 @@ const WHAT = { drum: 'drum', linings: 'linings', link: 'link', cam: 'cam' } as c
   stroke-dasharray: 4 2;
 }
 .bn {
-  font: 600 14px var(--plate-font);
+  font: 600 var(--type-second) var(--plate-font);
   fill: var(--ink2);
 }
 </style>

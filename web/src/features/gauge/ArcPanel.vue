@@ -62,23 +62,23 @@ const rows = computed(() => {
 <style scoped>
 .half {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
-  font-size: 15px;
+  font-size: var(--type-paragraph);
 }
 input {
   width: 72px;
-  min-height: 44px;
-  padding: 0 8px;
-  font: 400 18px var(--figure-font);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  min-height: var(--touch);
+  padding: 0 var(--space-2);
+  font: 400 var(--type-caption) var(--figure-font);
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   background: var(--plate);
   color: var(--ink);
 }
 li {
-  margin: 8px 0;
-  font-size: 15px;
+  margin: var(--space-2) 0;
+  font-size: var(--type-paragraph);
   line-height: 21px;
 }
 </style>

@@ -59,11 +59,11 @@ const former = (c: Component, id: string) => {
     <div class="top">
       <h2>Both sides of the axle</h2>
       <template v-if="writable && swap.length > 0">
-        <button v-if="!asking" class="act slim" type="button" @click="asking = true">Swap left and right</button>
+        <v-btn v-if="!asking" class="act slim" @click="asking = true">Swap left and right</v-btn>
         <template v-else>
           <span class="second small">Were these taken on the other side? Nothing is lost; swapping again puts them back.</span>
-          <button class="act slim main" type="button" @click="swapNow">Swap them</button>
-          <button class="act slim" type="button" @click="asking = false">Leave them</button>
+          <v-btn class="act slim main" @click="swapNow">Swap them</v-btn>
+          <v-btn class="act slim" @click="asking = false">Leave them</v-btn>
         </template>
       </template>
     </div>
@@ -102,13 +102,13 @@ const former = (c: Component, id: string) => {
 
 <style scoped>
 .sides {
-  margin-top: 16px;
+  margin-top: var(--space-4);
   max-width: 820px;
 }
 th .link {
   font: inherit;
 }
 th[scope='row'] {
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 </style>

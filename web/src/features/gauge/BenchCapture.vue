@@ -78,12 +78,16 @@ function take(text: string): void {
     else props.capture.move(1);
     return;
   }
+  const where = at.value?.name ?? '';
   if (!props.capture.take(text)) return;
+  said.value = `${text} taken at ${where.toLowerCase()}.`;
   speech.say(text);
   release();
   bar.value?.clear();
   put('');
 }
+/** What was taken last, for whoever does not see the ring. */
+const said = ref('');
 function put(text: string): void {
   typed.value = text;
   emit('typed', text);
@@ -97,6 +101,7 @@ function choose(id: string): void {
 </script>
 
 <template>
+  <p class="sr" role="status">{{ said }}</p>
   <CaptureBar
     v-if="at"
     ref="bar"

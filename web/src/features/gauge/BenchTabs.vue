@@ -60,12 +60,12 @@ function pick(id: MeasurementId): void {
 }
 .tabs button {
   min-height: 47px;
-  padding: 4px 12px 1px;
+  padding: var(--space-1) var(--space-3) 1px;
   border: 0;
-  border-bottom: 3px solid transparent;
+  border-bottom: var(--line-chosen) solid transparent;
   background: none;
   color: var(--blue);
-  font: 600 19px/22px var(--plate-font);
+  font: 600 var(--type-tab)/22px var(--plate-font);
   cursor: pointer;
   white-space: nowrap;
 }
@@ -75,10 +75,10 @@ function pick(id: MeasurementId): void {
   border-bottom-color: var(--blue);
 }
 .tabs .fig {
-  font-size: 14px;
+  font-size: var(--type-second);
 }
 .tabs .rest {
-  font: 400 15px/22px var(--text-font);
+  font: 400 var(--type-paragraph)/22px var(--text-font);
   text-decoration: underline;
   text-underline-offset: 3px;
 }

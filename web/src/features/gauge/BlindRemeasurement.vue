@@ -19,7 +19,7 @@ const another = computed(() => first.value !== null && !signatories(job.records,
 <template>
   <p v-if="blind" class="problem ask">
     <span>Second measure: what was taken before stays hidden. It is compared once every position is taken.</span>
-    <button class="act slim" type="button" @click="blind = false">Show the first again</button>
+    <v-btn class="act slim" @click="blind = false">Show the first again</v-btn>
   </p>
   <p v-else-if="asks" class="problem ask">
     <span>
@@ -29,7 +29,7 @@ const another = computed(() => first.value !== null && !signatories(job.records,
       }}
       Another person measures it again, without seeing this.
     </span>
-    <button v-if="writable && another" class="act slim" type="button" @click="blind = true">Measure it blind</button>
+    <v-btn v-if="writable && another" class="act slim" @click="blind = true">Measure it blind</v-btn>
     <span v-else class="second">{{ first ? job.by(first) : '' }} took the first.</span>
   </p>
 </template>
@@ -37,7 +37,7 @@ const another = computed(() => first.value !== null && !signatories(job.records,
 <style scoped>
 .ask {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   flex-wrap: wrap;
   margin: 6px 0;

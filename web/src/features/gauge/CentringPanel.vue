@@ -93,7 +93,7 @@ const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value
         Least clearance, mm
         <input v-model="least" />
       </label>
-      <button class="act" type="submit" :disabled="busy">{{ busy ? 'Trying …' : 'Find the most even setting' }}</button>
+      <v-btn class="act" type="submit" :disabled="busy">{{ busy ? 'Trying …' : 'Find the most even setting' }}</v-btn>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div v-if="chosen" class="row">
@@ -101,9 +101,7 @@ const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value
         {{ words?.outcome }}
         <span class="second small">{{ words?.tried }}</span>
       </p>
-      <button v-if="words?.lifts" class="act" type="button" @click="emit('step', words?.setting ?? '')">
-        Make it a step of the rebuild
-      </button>
+      <v-btn v-if="words?.lifts" class="act" @click="emit('step', words?.setting ?? '')">Make it a step of the rebuild</v-btn>
     </div>
   </section>
 </template>
@@ -112,28 +110,28 @@ const lies = computed(() => (circle.value?.ok ? centringWords(circle.value.value
 .offer {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: end;
-  margin: 8px 0;
+  margin: var(--space-2) 0;
 }
 label {
   display: grid;
-  font-size: 14px;
+  font-size: var(--type-second);
   color: var(--ink2);
 }
 input {
   width: 150px;
-  min-height: 44px;
-  padding: 0 8px;
-  font: 400 15px var(--figure-font);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  min-height: var(--touch);
+  padding: 0 var(--space-2);
+  font: 400 var(--type-paragraph) var(--figure-font);
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   background: var(--plate);
   color: var(--ink);
 }
 .row {
   display: flex;
-  gap: 16px;
+  gap: var(--space-4);
   align-items: center;
   flex-wrap: wrap;
 }

@@ -96,9 +96,9 @@ function sweepTurned(turn: number, studs: number): void {
         :findings="component.findings.length"
         :name="component.slot.name"
       />
-      <div v-if="measurement && pair.length > 1" class="choice unitswitch" role="group" aria-label="Unit">
-        <button v-for="u in pair" :key="u" type="button" :aria-pressed="unit === u" @click="unit = u">{{ symbolOf(u) }}</button>
-      </div>
+      <v-btn-group v-if="measurement && pair.length > 1" class="choice" role="group" aria-label="Unit">
+        <v-btn v-for="u in pair" :key="u" class="unit" :aria-pressed="unit === u" @click="unit = u">{{ symbolOf(u) }}</v-btn>
+      </v-btn-group>
     </div>
 
     <FindingsPanel v-if="tab === 'eye'" :component="component" />
@@ -119,8 +119,8 @@ function sweepTurned(turn: number, studs: number): void {
         <BlindRemeasurement v-model:blind="blind" :judged="inTab" :writable="writable" />
         <p v-if="question" class="problem ask" role="alert">
           <span>{{ question.text }}</span>
-          <button class="act slim" type="button" @click="capture.itIsRight()">It is right</button>
-          <button class="act slim" type="button" @click="capture.itIsNot()">Take it back</button>
+          <v-btn class="act slim" @click="capture.itIsRight()">It is right</v-btn>
+          <v-btn class="act slim" @click="capture.itIsNot()">Take it back</v-btn>
         </p>
         <BenchDrawing
           :component="component"
@@ -192,14 +192,14 @@ function sweepTurned(turn: number, studs: number): void {
 .title {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 0 16px;
+  gap: 0 var(--space-4);
   align-items: start;
 }
 .title h1 {
   white-space: nowrap;
   line-height: 47px;
 }
-.unitswitch button[aria-pressed='true'] {
+.unit[aria-pressed='true'] {
   background: var(--blue);
   color: var(--on-blue);
 }
@@ -212,7 +212,7 @@ function sweepTurned(turn: number, studs: number): void {
 }
 .ask {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   flex-wrap: wrap;
 }
@@ -223,8 +223,8 @@ function sweepTurned(turn: number, studs: number): void {
   .title {
     display: flex;
     flex-wrap: wrap;
-    padding: 8px 0 0;
-    gap: 4px;
+    padding: var(--space-2) 0 0;
+    gap: var(--space-1);
   }
   .title h1 {
     line-height: inherit;

@@ -26,13 +26,13 @@ const cut = computed(() => cutOf(job.history, props.component.slot, props.judged
 
 <style scoped>
 .cut {
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   line-height: 21px;
-  margin: 8px 0;
+  margin: var(--space-2) 0;
   max-width: 76ch;
 }
 .cut b {
-  font-size: 17px;
+  font-size: var(--type-tag);
   margin-right: 6px;
 }
 </style>

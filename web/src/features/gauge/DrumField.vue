@@ -47,18 +47,18 @@ const cell = (depth: string, angle: number) => {
 <style scoped>
 .drum {
   max-width: 620px;
-  border-top: 1.5px solid var(--ink);
+  border-top: var(--line-drawn) solid var(--ink);
   border-bottom: 4px solid var(--ink);
 }
 th {
   border: 0;
-  padding: 4px 8px 4px 0;
+  padding: var(--space-1) var(--space-2) var(--space-1) 0;
   white-space: nowrap;
 }
 thead th {
   text-align: center;
   font-weight: 400;
-  font-size: 14px;
+  font-size: var(--type-second);
 }
 td {
   padding: 2px;
@@ -67,12 +67,12 @@ td {
 .cell {
   width: 100%;
   min-width: 72px;
-  min-height: 44px;
-  border: 1px solid var(--hair);
+  min-height: var(--touch);
+  border: var(--line-hair) solid var(--hair);
   background: var(--plate);
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   cursor: pointer;
-  border-radius: 2px;
+  border-radius: var(--corner);
   color: var(--ink);
 }
 .cell.now {

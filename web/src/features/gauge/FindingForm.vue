@@ -123,11 +123,11 @@ function added(): void {
       ]"
       label="When it was looked at"
     />
-    <button class="act" type="button" @click="lookedAt">Looked at, nothing found</button>
+    <v-btn class="act" @click="lookedAt">Looked at, nothing found</v-btn>
     <div class="wide known">
-      <button v-for="k in known" :key="k.id" type="button" class="act slim" :aria-pressed="entry?.id === k.id" @click="pick(k)">
+      <v-btn v-for="k in known" :key="k.id" class="act slim" :aria-pressed="entry?.id === k.id" @click="pick(k)">
         {{ k.name }}
-      </button>
+      </v-btn>
       <button type="button" class="link" @click="adding = true">Another of our own …</button>
     </div>
     <p v-if="entry" class="wide about">
@@ -145,11 +145,11 @@ function added(): void {
     <span class="second small">{{ MEANS[severity] }}</span>
     <div v-if="severity === 'reject'" class="wide">
       <span class="second">Rules out</span>
-      <span class="choice" role="group" aria-label="What it rules out">
-        <button v-for="o in options" :key="o" type="button" :aria-pressed="rulesOut.includes(o)" @click="toggle(o)">
+      <v-btn-group class="choice" role="group" aria-label="What it rules out">
+        <v-btn v-for="o in options" :key="o" :aria-pressed="rulesOut.includes(o)" @click="toggle(o)">
           {{ OPTION_NAME[o] }}
-        </button>
-      </span>
+        </v-btn>
+      </v-btn-group>
     </div>
     <v-select
       v-if="answerable.length > 0"
@@ -160,7 +160,7 @@ function added(): void {
       :items="answerable.map((f) => ({ title: f.words, value: f.id }))"
     />
     <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
-    <button class="act main" type="submit" :disabled="text.trim() === ''">Write it down</button>
+    <v-btn class="act main" type="submit" :disabled="text.trim() === ''">Write it down</v-btn>
     <OwnFinding v-if="adding" :kind="kind" :severities="SEVERITIES" @close="adding = false" @added="added" />
   </form>
 </template>
@@ -169,9 +169,9 @@ function added(): void {
 .form {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .wide {
   flex: 1 1 100%;
@@ -179,7 +179,7 @@ function added(): void {
 .known {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 .known [aria-pressed='true'] {
@@ -187,8 +187,8 @@ function added(): void {
   color: var(--ink);
 }
 .about {
-  border-left: 3px solid var(--blue);
-  padding-left: 12px;
+  border-left: var(--line-chosen) solid var(--blue);
+  padding-left: var(--space-3);
 }
 .where {
   flex: 1 1 220px;

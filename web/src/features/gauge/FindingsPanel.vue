@@ -68,17 +68,17 @@ function where(f: Finding): string {
 }
 .list li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: flex-start;
   padding: 10px 0;
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .words {
   flex: 1;
   display: grid;
-  gap: 4px;
+  gap: var(--space-1);
 }
 .empty {
-  margin: 12px 0;
+  margin: var(--space-3) 0;
 }
 </style>

@@ -18,15 +18,15 @@ const items = computed(() => [
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="520">
+  <v-dialog v-model="open" aria-labelledby="gauge-chooser-title" max-width="520">
     <div class="dialog">
-      <h2>Which gauge</h2>
+      <h2 id="gauge-chooser-title">Which gauge</h2>
       <div class="gauges">
-        <button v-for="g in items" :key="g.value" class="act" type="button" @click="emit('choose', g.value)">{{ g.title }}</button>
+        <v-btn v-for="g in items" :key="g.value" class="act" @click="emit('choose', g.value)">{{ g.title }}</v-btn>
       </div>
       <div class="acts">
         <RouterLink class="link" to="/gauges">The rack</RouterLink>
-        <button class="act" type="button" @click="open = false">Close</button>
+        <v-btn class="act" @click="open = false">Close</v-btn>
       </div>
     </div>
   </v-dialog>
@@ -35,11 +35,11 @@ const items = computed(() => [
 <style scoped>
 .gauges {
   display: grid;
-  gap: 8px;
+  gap: var(--space-2);
 }
 .gauges .act {
   justify-content: flex-start;
-  font: 400 16px/22px var(--text-font);
+  font: 400 var(--type-body)/22px var(--text-font);
   text-align: left;
 }
 </style>

@@ -76,7 +76,7 @@ const rate = computed(() => {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 16px;
+  gap: var(--space-4);
   flex-wrap: wrap;
 }
 .num {
@@ -84,8 +84,8 @@ const rate = computed(() => {
   padding-right: 20px;
 }
 tbody th {
-  border-bottom: 1px solid var(--hair);
-  font: 400 15px/20px var(--text-font);
+  border-bottom: var(--line-hair) solid var(--hair);
+  font: 400 var(--type-paragraph)/var(--leading-tight) var(--text-font);
   color: var(--ink);
 }
 </style>

@@ -64,17 +64,17 @@ const single = (j: Judged): boolean => ['least', 'greatest', 'at'].includes(j.ch
   align-items: start;
 }
 .how {
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   line-height: 21px;
-  margin: 4px 0 12px;
+  margin: var(--space-1) 0 var(--space-3);
   max-width: 70ch;
 }
 .noted {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 24px;
-  margin: 4px 0 12px;
-  font-size: 15px;
+  gap: var(--space-1) var(--space-5);
+  margin: var(--space-1) 0 var(--space-3);
+  font-size: var(--type-paragraph);
 }
 @media (max-width: 1080px) {
   .judged {

@@ -43,24 +43,24 @@ const decide = computed(
       {{ meaning.next }}
     </p>
     <PadPatterns v-if="pads" :taken="taken" :slot-id="component.slot.id" />
-    <RouterLink v-if="decide" class="act main" :to="{ params: { stage: 'decide' } }">Decide about this axle</RouterLink>
+    <v-btn v-if="decide" class="act main" :to="{ params: { stage: 'decide' } }">Decide about this axle</v-btn>
   </section>
 </template>
 
 <style scoped>
 .means {
-  padding: 12px 16px 16px;
-  border-top: 2px solid var(--ink);
-  font-size: 15px;
-  line-height: 20px;
-  margin-top: 12px;
+  padding: var(--space-3) var(--space-4) var(--space-4);
+  border-top: var(--line-head) solid var(--ink);
+  font-size: var(--type-paragraph);
+  line-height: var(--leading-tight);
+  margin-top: var(--space-3);
 }
 .means p {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .means b {
-  margin-right: 4px;
-  font-size: 16px;
+  margin-right: var(--space-1);
+  font-size: var(--type-body);
 }
 .means .act {
   margin-top: 14px;

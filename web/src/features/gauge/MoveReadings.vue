@@ -54,10 +54,10 @@ function close(): void {
         <option value="" disabled>where it was taken …</option>
         <option v-for="p in free" :key="positionKey(p)" :value="positionKey(p)">{{ p.name }}</option>
       </select>
-      <button class="act slim" type="button" :disabled="to === ''" @click="moveOne">Put it there</button>
-      <button v-if="slide.length > 0" class="act slim" type="button" @click="slideOn">
+      <v-btn class="act slim" :disabled="to === ''" @click="moveOne">Put it there</v-btn>
+      <v-btn v-if="slide.length > 0" class="act slim" @click="slideOn">
         {{ slide.length === 1 ? 'One further' : `This and ${slide.length - 1} after it one further` }}
-      </button>
+      </v-btn>
       <button class="link" type="button" @click="close">Leave it</button>
     </template>
   </p>
@@ -67,16 +67,16 @@ function close(): void {
 .right {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-1) var(--space-4);
   align-items: center;
-  font-size: 15px;
-  min-height: 44px;
+  font-size: var(--type-paragraph);
+  min-height: var(--touch);
 }
 select {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  min-height: var(--touch);
+  padding: 0 var(--space-2);
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   background: var(--plate);
   color: var(--ink);
   font: inherit;

@@ -38,13 +38,13 @@ function move(slotId: string): void {
 <template>
   <p v-if="set && named.length > 0" class="move" role="alert">
     <span class="second">Two people said where it was taken, without knowing of each other. It was the</span>
-    <button v-for="p in named" :key="p.id" class="act slim" type="button" @click="move(p.id)">{{ placeName(p) }}</button>
+    <v-btn v-for="p in named" :key="p.id" class="act slim" @click="move(p.id)">{{ placeName(p) }}</v-btn>
   </p>
   <p v-else-if="set && places.length > 0" class="move">
     <button v-if="!open" class="link small" type="button" @click="open = true">Taken at another place</button>
     <template v-else>
       <span class="second">It was taken at the</span>
-      <button v-for="p in places" :key="p.id" class="act slim" type="button" @click="move(p.id)">{{ placeName(p) }}</button>
+      <v-btn v-for="p in places" :key="p.id" class="act slim" @click="move(p.id)">{{ placeName(p) }}</v-btn>
       <button class="link small" type="button" @click="open = false">Leave it</button>
     </template>
   </p>
@@ -53,9 +53,9 @@ function move(slotId: string): void {
 <style scoped>
 .move {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   flex-wrap: wrap;
   align-items: center;
-  min-height: 44px;
+  min-height: var(--touch);
 }
 </style>

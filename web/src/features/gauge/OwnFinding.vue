@@ -36,9 +36,9 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="640" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="own-finding-title" :model-value="true" max-width="640" @update:model-value="emit('close')">
     <form class="dialog" @submit.prevent="add">
-      <h2>A finding of our own, on {{ KIND_FACTS[kind].name.toLowerCase() }}</h2>
+      <h2 id="own-finding-title">A finding of our own, on {{ KIND_FACTS[kind].name.toLowerCase() }}</h2>
       <div class="col">
         <v-text-field v-model="name" label="Name" autofocus />
         <v-text-field v-model="looks" label="What it looks like, in a sentence" />
@@ -47,8 +47,8 @@ async function add(): Promise<void> {
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Leave it</button>
-        <button class="act main" type="submit" :disabled="name.trim() === ''">Add it</button>
+        <v-btn class="act" @click="emit('close')">Leave it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="name.trim() === ''">Add it</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -40,16 +40,16 @@ const least = () => Math.min(...props.taken.map((t) => t.value));
 .pads {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
-  gap: 24px;
+  gap: var(--space-5);
   max-width: 640px;
 }
 .face {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 4px;
+  gap: var(--space-1);
   padding: 6px;
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
+  border: var(--line-drawn) solid var(--ink);
+  border-radius: var(--corner);
   background: var(--plate);
 }
 .corner {
@@ -57,13 +57,13 @@ const least = () => Math.min(...props.taken.map((t) => t.value));
   justify-items: center;
   min-height: 60px;
   align-content: center;
-  border: 1px solid var(--hair);
+  border: var(--line-hair) solid var(--hair);
   background: none;
   cursor: pointer;
-  border-radius: 2px;
+  border-radius: var(--corner);
 }
 .corner .fig {
-  font-size: 17px;
+  font-size: var(--type-tag);
 }
 .corner.now {
   outline: 2.5px solid var(--blue);

@@ -33,10 +33,10 @@ const patterns = computed(() => {
 
 <style scoped>
 p {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 b {
-  margin-right: 4px;
-  font-size: 16px;
+  margin-right: var(--space-1);
+  font-size: var(--type-body);
 }
 </style>

@@ -117,7 +117,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(length.value / 5) +
   fill: var(--copper);
 }
 .small {
-  font-size: 13px;
+  font-size: var(--type-least);
   fill: var(--ink);
 }
 .box {

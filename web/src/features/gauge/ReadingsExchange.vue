@@ -117,8 +117,8 @@ function take(): void {
         </tbody>
       </table>
       <div class="row">
-        <button v-if="bad === 0 && count('new') > 0" class="act main" type="button" @click="take">Take {{ count('new') }} in</button>
-        <button class="act" type="button" @click="read = null">Leave it</button>
+        <v-btn v-if="bad === 0 && count('new') > 0" class="act main" @click="take">Take {{ count('new') }} in</v-btn>
+        <v-btn class="act" @click="read = null">Leave it</v-btn>
       </div>
     </div>
   </section>
@@ -127,18 +127,18 @@ function take(): void {
 <style scoped>
 .exchange {
   margin-top: 20px;
-  border-top: 1px solid var(--hair);
-  padding-top: 8px;
+  border-top: var(--line-hair) solid var(--hair);
+  padding-top: var(--space-2);
 }
 .row {
   display: flex;
-  gap: 8px 20px;
+  gap: var(--space-2) 20px;
   align-items: center;
   flex-wrap: wrap;
-  min-height: 44px;
+  min-height: var(--touch);
 }
 .file:focus-within {
-  outline: 3px solid var(--blue);
+  outline: var(--line-chosen) solid var(--blue);
 }
 .preview {
   max-width: 860px;

@@ -39,7 +39,7 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
           on in the direction in which studs are counted, and sweep again from the same stud of the hub. Only where no screw or dowel ties
           it to one position.
         </p>
-        <button v-if="writable" class="act" type="button" @click="emit('sweep', found.turn, studs)">It is turned: sweep again</button>
+        <v-btn v-if="writable" class="act" @click="emit('sweep', found.turn, studs)">It is turned: sweep again</v-btn>
       </template>
     </div>
     <template v-if="found.result">
@@ -55,9 +55,9 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
         </svg>
         <p class="second small">{{ words?.apart }}</p>
         <p v-if="found.proof" class="proof">{{ words?.proof }}</p>
-        <button v-else-if="writable" class="act" type="button" @click="emit('sweep', found.result.best, studs)">
+        <v-btn v-else-if="writable" class="act" @click="emit('sweep', found.result.best, studs)">
           {{ found.result.best === 0 ? 'It is back: sweep to prove' : `It sits ${found.result.best} on: sweep to prove` }}
-        </button>
+        </v-btn>
       </div>
     </template>
   </section>
@@ -66,33 +66,33 @@ const worst = computed(() => Math.max(...(found.value?.result?.predicted ?? [0.0
 <style scoped>
 .row {
   display: flex;
-  gap: 12px 20px;
+  gap: var(--space-3) 20px;
   align-items: center;
   flex-wrap: wrap;
 }
 .row p {
   flex: 1 1 280px;
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   line-height: 21px;
 }
 label {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
-  font-size: 15px;
+  font-size: var(--type-paragraph);
 }
 input {
-  width: 56px;
-  min-height: 44px;
-  padding: 0 8px;
-  font: 400 18px var(--figure-font);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  width: var(--tall);
+  min-height: var(--touch);
+  padding: 0 var(--space-2);
+  font: 400 var(--type-caption) var(--figure-font);
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   background: var(--plate);
   color: var(--ink);
 }
 .advice {
-  font-size: 18px;
+  font-size: var(--type-caption);
   line-height: 26px;
   margin: 6px 0;
 }
@@ -111,14 +111,14 @@ input {
   stroke-width: 1.5;
 }
 .bf {
-  font: 400 13px var(--figure-font);
+  font: 400 var(--type-least) var(--figure-font);
   fill: var(--ink);
 }
 .best .bf {
   font-weight: 700;
 }
 .bn {
-  font: 600 14px var(--plate-font);
+  font: 600 var(--type-second) var(--plate-font);
   fill: var(--ink2);
 }
 .row .proof {

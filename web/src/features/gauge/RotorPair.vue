@@ -68,10 +68,10 @@ const nowIn = (id: MeasurementId): number => (props.measurement === id ? props.n
 .rotor {
   display: grid;
   grid-template-columns: minmax(0, 11fr) minmax(0, 15fr);
-  gap: 16px;
+  gap: var(--space-4);
 }
 figcaption {
-  font-size: 18px;
+  font-size: var(--type-caption);
   line-height: 22px;
 }
 @media (max-width: 720px) {

@@ -116,7 +116,7 @@ const line = computed(() => {
   cursor: pointer;
 }
 .no {
-  font: 600 14px var(--plate-font);
+  font: 600 var(--type-second) var(--plate-font);
   fill: var(--ink2);
 }
 .now .no,
@@ -125,7 +125,7 @@ const line = computed(() => {
   font-weight: 700;
 }
 .read {
-  font: 400 15px var(--figure-font);
+  font: 400 var(--type-paragraph) var(--figure-font);
   fill: var(--ink);
   letter-spacing: -0.04em;
 }
@@ -133,11 +133,11 @@ const line = computed(() => {
   font-weight: 700;
 }
 .dtv {
-  font: 600 13px var(--plate-font);
+  font: 600 var(--type-least) var(--plate-font);
   fill: var(--ink2);
 }
 .dtvf {
-  font: 700 13px var(--figure-font);
+  font: 700 var(--type-least) var(--figure-font);
   fill: var(--ink);
   letter-spacing: -0.04em;
 }

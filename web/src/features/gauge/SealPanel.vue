@@ -48,6 +48,6 @@ function writeDown(): void {
     <p v-if="zone.pits.length === 0" class="second small">
       A pit is written down under By eye, with where it begins and ends along the piston.
     </p>
-    <button v-if="writable && zone.result?.reject && !said" class="act main" type="button" @click="writeDown">Write it down: reject</button>
+    <v-btn v-if="writable && zone.result?.reject && !said" class="act main" @click="writeDown">Write it down: reject</v-btn>
   </section>
 </template>

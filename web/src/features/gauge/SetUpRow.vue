@@ -70,7 +70,7 @@ const unusual = computed(() => {
       <ChoiceRow v-model="coldText" :options="WARMTH" label="Temperature of the part" />
     </template>
     <span class="second">{{ unusual }}</span>
-    <button v-if="set && writable" class="act slim" type="button" @click="emit('afresh')">Take all again</button>
+    <v-btn v-if="set && writable" class="act slim" @click="emit('afresh')">Take all again</v-btn>
     <button class="link" type="button" :aria-expanded="opened" @click="opened = !opened">How it is taken</button>
     <div v-if="opened" class="more">
       <label v-if="round && !set" class="one">
@@ -100,25 +100,25 @@ const unusual = computed(() => {
 <style scoped>
 .setup {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   flex-wrap: wrap;
   align-items: center;
-  margin: 6px 0 4px;
+  margin: 6px 0 var(--space-1);
 }
 .more {
   flex: 1 1 100%;
   display: flex;
   flex-wrap: wrap;
-  gap: 12px 32px;
-  padding: 8px 0 12px;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-3) var(--space-6);
+  padding: var(--space-2) 0 var(--space-3);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .one {
   display: flex;
   align-items: center;
-  gap: 12px;
-  min-height: 44px;
-  font-size: 15px;
+  gap: var(--space-3);
+  min-height: var(--touch);
+  font-size: var(--type-paragraph);
 }
 .one input {
   width: 24px;

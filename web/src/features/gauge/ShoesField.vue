@@ -127,7 +127,7 @@ const points = computed(() =>
   stroke: var(--blue);
 }
 .read {
-  font: 400 16px var(--figure-font);
+  font: 400 var(--type-body) var(--figure-font);
   fill: var(--ink);
 }
 .least .read {
@@ -139,11 +139,11 @@ const points = computed(() =>
 }
 .name,
 .gap {
-  font: 600 14px var(--plate-font);
+  font: 600 var(--type-second) var(--plate-font);
   fill: var(--ink2);
 }
 .head {
-  font: 600 17px var(--plate-font);
+  font: 600 var(--type-tag) var(--plate-font);
   fill: var(--ink);
 }
 </style>

@@ -59,9 +59,9 @@ const points = computed(() =>
 .field {
   display: grid;
   grid-template-columns: minmax(0, 440px) minmax(220px, 1fr);
-  gap: 24px;
+  gap: var(--space-5);
   align-items: start;
-  margin-top: 4px;
+  margin-top: var(--space-1);
 }
 .sketch {
   display: block;
@@ -88,7 +88,7 @@ const points = computed(() =>
   stroke-width: 1.25;
 }
 .read {
-  font: 700 16px var(--figure-font);
+  font: 700 var(--type-body) var(--figure-font);
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--page);
@@ -102,29 +102,29 @@ const points = computed(() =>
   fill: var(--blue);
 }
 .list {
-  border-top: 1px solid var(--slate);
+  border-top: var(--line-hair) solid var(--slate);
 }
 .list li {
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .list button {
   display: flex;
   justify-content: space-between;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   width: 100%;
-  min-height: 44px;
-  padding: 4px 8px;
+  min-height: var(--touch);
+  padding: var(--space-1) var(--space-2);
   background: none;
   border: 0;
   text-align: left;
   cursor: pointer;
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   line-height: 19px;
 }
 .list button.now {
   background: var(--blue-tint);
-  outline: 2px solid var(--blue);
+  outline: var(--line-head) solid var(--blue);
   outline-offset: -2px;
 }
 @media (max-width: 720px) {

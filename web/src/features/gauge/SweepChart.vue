@@ -143,12 +143,12 @@ function dimension(at: number, top: number, bottom: number): string {
   stroke: var(--ink);
 }
 .axis {
-  font: 400 13px var(--figure-font);
+  font: 400 var(--type-least) var(--figure-font);
   fill: var(--ink2);
   letter-spacing: -0.04em;
 }
 .word {
-  font: 400 14px var(--text-font);
+  font: 400 var(--type-second) var(--text-font);
   letter-spacing: 0;
   fill: var(--ink);
 }
@@ -183,10 +183,10 @@ function dimension(at: number, top: number, bottom: number): string {
   color: var(--past);
 }
 .dn {
-  font: 600 14px var(--plate-font);
+  font: 600 var(--type-second) var(--plate-font);
 }
 .df {
-  font: 700 15px var(--figure-font);
+  font: 700 var(--type-paragraph) var(--figure-font);
   letter-spacing: -0.04em;
 }
 .hit {

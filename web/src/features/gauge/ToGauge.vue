@@ -65,15 +65,14 @@ function lookedAt(c: Component): void {
             }}
           </span>
         </button>
-        <button
+        <v-btn
           v-if="c.lookRequired && !c.lookDone && session.may('technician') && !job.state.released"
           class="act slim quick"
-          type="button"
           :aria-label="`${placeName(c.slot)}: looked at after cleaning, nothing found`"
           @click="lookedAt(c)"
         >
           Nothing found
-        </button>
+        </v-btn>
       </li>
     </ul>
   </section>
@@ -82,27 +81,27 @@ function lookedAt(c: Component): void {
 
 <style scoped>
 .group {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
-  column-gap: 32px;
-  border-top: 1px solid var(--slate);
+  column-gap: var(--space-6);
+  border-top: var(--line-hair) solid var(--slate);
 }
 li {
   display: flex;
   align-items: center;
-  gap: 8px;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-2);
+  border-bottom: var(--line-hair) solid var(--hair);
   min-height: 52px;
 }
 .pick {
   flex: 1;
   display: flex;
   align-items: center;
-  gap: 12px;
-  min-height: 48px;
+  gap: var(--space-3);
+  min-height: var(--strip);
   background: none;
   border: 0;
   cursor: pointer;
@@ -110,7 +109,7 @@ li {
   color: var(--blue);
 }
 .pick b {
-  font-size: 18px;
+  font-size: var(--type-caption);
   white-space: nowrap;
 }
 .pick:hover b {
@@ -121,7 +120,7 @@ li {
   white-space: nowrap;
 }
 .empty {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 @media (max-width: 860px) {
   ul {

@@ -47,21 +47,21 @@ const at = (p: PlannedPosition): string => {
 <style scoped>
 .named {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   flex-wrap: wrap;
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 .named button {
-  min-height: 44px;
-  padding: 4px 12px;
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  min-height: var(--touch);
+  padding: var(--space-1) var(--space-3);
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   background: var(--plate);
   cursor: pointer;
-  font-size: 15px;
+  font-size: var(--type-paragraph);
 }
 .named .now {
   background: var(--blue-tint);
-  outline: 2px solid var(--blue);
+  outline: var(--line-head) solid var(--blue);
 }
 </style>

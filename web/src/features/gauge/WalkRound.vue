@@ -46,9 +46,7 @@ const legs = computed(() => {
     <div class="top">
       <h2>One walk round</h2>
       <p class="second">{{ says }}</p>
-      <button v-if="first" class="act main" type="button" @click="goTo(first)">
-        Begin: {{ first.place }}, {{ first.name.toLowerCase() }}
-      </button>
+      <v-btn v-if="first" class="act main" @click="goTo(first)">Begin: {{ first.place }}, {{ first.name.toLowerCase() }}</v-btn>
       <button class="link" type="button" :aria-expanded="opened" @click="opened = !opened">
         {{ opened ? 'Fold the route' : 'The route' }}
       </button>
@@ -72,14 +70,14 @@ const legs = computed(() => {
 
 <style scoped>
 .walk {
-  margin-top: 12px;
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 12px;
+  margin-top: var(--space-3);
+  border-bottom: var(--line-hair) solid var(--slate);
+  padding-bottom: var(--space-3);
 }
 .top {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 20px;
+  gap: var(--space-2) 20px;
   align-items: center;
 }
 .top p {
@@ -88,8 +86,8 @@ const legs = computed(() => {
 .legs {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
-  gap: 12px 32px;
-  margin-top: 12px;
+  gap: var(--space-3) var(--space-6);
+  margin-top: var(--space-3);
 }
 li .link {
   text-align: left;
@@ -100,10 +98,10 @@ li .second {
 li {
   display: flex;
   justify-content: space-between;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  min-height: 44px;
-  border-bottom: 1px solid var(--hair);
+  min-height: var(--touch);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 @media (max-width: 860px) {
   .legs {

@@ -29,7 +29,7 @@ defineProps<{ changed: readonly VerdictChange[] }>();
 
 <style scoped>
 .problem {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 li {
   display: flex;

@@ -100,15 +100,15 @@ const copies = computed(() => {
 <template>
   <section class="exchange">
     <div class="acts">
-      <button class="act slim" type="button" @click="out('csv')">Out as CSV</button>
-      <button class="act slim" type="button" @click="out('json')">Out as JSON</button>
+      <v-btn class="act slim" @click="out('csv')">Out as CSV</v-btn>
+      <v-btn class="act slim" @click="out('json')">Out as JSON</v-btn>
       <label v-if="writable" class="act slim in">
         In from a file
         <input class="file" type="file" accept=".csv,.json,.txt" @change="choose" />
       </label>
-      <button v-if="writable && types.length > 0" class="act slim" type="button" :aria-expanded="copying" @click="copying = !copying">
+      <v-btn v-if="writable && types.length > 0" class="act slim" :aria-expanded="copying" @click="copying = !copying">
         Copy a type’s limits
-      </button>
+      </v-btn>
       <span v-if="said" class="second" role="status">{{ said }}</span>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }} Nothing was changed.</p>
@@ -116,7 +116,7 @@ const copies = computed(() => {
       <v-select v-model="from" label="From the type" :items="types" />
       <v-text-field v-model="to.make" label="To the make" />
       <v-text-field v-model="to.model" label="To the model" />
-      <button class="act main" type="submit" :disabled="copies.length === 0">Copy {{ copies.length }}, unchecked</button>
+      <v-btn class="act main" type="submit" :disabled="copies.length === 0">Copy {{ copies.length }}, unchecked</v-btn>
     </form>
     <div v-if="read" class="preview">
       <h2>{{ read.from }}</h2>
@@ -126,10 +126,8 @@ const copies = computed(() => {
         {{ bad > 0 ? 'Nothing is taken in while a row conflicts or is not understood: mend the file and choose it again.' : '' }}
       </p>
       <div class="acts">
-        <button class="act" type="button" @click="read = null">Leave it</button>
-        <button v-if="bad === 0 && count('new') > 0" class="act main" type="button" @click="take">
-          Take all {{ count('new') }} in, unchecked
-        </button>
+        <v-btn class="act" @click="read = null">Leave it</v-btn>
+        <v-btn v-if="bad === 0 && count('new') > 0" class="act main" @click="take">Take all {{ count('new') }} in, unchecked</v-btn>
       </div>
       <table>
         <tbody>
@@ -149,17 +147,17 @@ const copies = computed(() => {
 
 <style scoped>
 .exchange {
-  margin: 12px 0;
+  margin: var(--space-3) 0;
 }
 .acts,
 .copy {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
 }
 .copy {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .copy > :deep(.v-input) {
   flex: 1 1 200px;
@@ -169,7 +167,7 @@ const copies = computed(() => {
   position: relative;
 }
 .in:focus-within {
-  outline: 3px solid var(--blue);
+  outline: var(--line-chosen) solid var(--blue);
   outline-offset: 2px;
 }
 .file {
@@ -181,12 +179,12 @@ const copies = computed(() => {
   top: 0;
 }
 .preview {
-  margin: 12px 0;
-  border: 1px solid var(--ink);
-  border-radius: 2px;
-  padding: 12px;
+  margin: var(--space-3) 0;
+  border: var(--line-hair) solid var(--ink);
+  border-radius: var(--corner);
+  padding: var(--space-3);
 }
 .preview .acts {
-  margin: 8px 0;
+  margin: var(--space-2) 0;
 }
 </style>

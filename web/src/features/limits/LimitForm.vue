@@ -149,9 +149,9 @@ const SCOPES = computed(() => [
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="limit-form-title" :model-value="true" max-width="760" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="enter">
-      <h2>{{ from ? 'A new version of this limit' : 'Enter a limit' }}</h2>
+      <h2 id="limit-form-title">{{ from ? 'A new version of this limit' : 'Enter a limit' }}</h2>
       <div class="fields">
         <v-select
           v-model="f.characteristic"
@@ -211,8 +211,8 @@ const SCOPES = computed(() => [
       <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="mine" @theirs="emit('entered', [])" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Not now</button>
-        <button class="act main" type="submit" :disabled="f.at.trim() === '' || f.sourceText.trim() === ''">Enter it</button>
+        <v-btn class="act" @click="emit('close')">Not now</v-btn>
+        <v-btn class="act main" type="submit" :disabled="f.at.trim() === '' || f.sourceText.trim() === ''">Enter it</v-btn>
       </div>
     </form>
   </v-dialog>

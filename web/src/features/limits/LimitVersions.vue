@@ -17,9 +17,9 @@ const figure = (v: number | null): string => (v === null ? '–' : fixed(v, Math
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="820" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="limit-versions-title" :model-value="true" max-width="820" @update:model-value="emit('close')">
     <div class="dialog">
-      <h2>{{ name }}</h2>
+      <h2 id="limit-versions-title">{{ name }}</h2>
       <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
       <div v-if="data" class="scroll">
         <table>
@@ -53,7 +53,7 @@ const figure = (v: number | null): string => (v === null ? '–' : fixed(v, Math
           </tbody>
         </table>
       </div>
-      <div class="acts"><button class="act main" type="button" @click="emit('close')">Close</button></div>
+      <div class="acts"><v-btn class="act main" @click="emit('close')">Close</v-btn></div>
     </div>
   </v-dialog>
 </template>

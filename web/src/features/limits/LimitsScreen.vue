@@ -105,7 +105,7 @@ onBeforeUnmount(off);
       <span class="grow" />
       <v-select v-model="about" class="find" label="Of" :items="ABOUT" density="compact" />
       <v-text-field v-model="find" class="find" label="Type, part number, source" density="compact" />
-      <button v-if="session.may('technician')" class="act main" type="button" @click="editing = 'new'">Enter a limit</button>
+      <v-btn v-if="session.may('technician')" class="act main" @click="editing = 'new'">Enter a limit</v-btn>
     </div>
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
     <ChangedVerdicts v-if="changed" :changed="changed" />
@@ -146,21 +146,16 @@ onBeforeUnmount(off);
             </td>
             <td class="acts">
               <template v-if="l.source !== 'generic' && session.may('technician')">
-                <button
+                <v-btn
                   v-if="!l.checkedBy && (!mine(l) || alone)"
                   class="act slim"
-                  type="button"
                   :aria-label="`I checked ${nameOf(l)} against its source`"
                   @click="check(l)"
                 >
                   I checked it
-                </button>
-                <button class="act slim" type="button" :aria-label="`Versions of ${nameOf(l)}, ${applies(l)}`" @click="looking = l">
-                  Versions
-                </button>
-                <button class="act slim" type="button" :aria-label="`New version of ${nameOf(l)}, ${applies(l)}`" @click="editing = l">
-                  New version
-                </button>
+                </v-btn>
+                <v-btn class="act slim" :aria-label="`Versions of ${nameOf(l)}, ${applies(l)}`" @click="looking = l">Versions</v-btn>
+                <v-btn class="act slim" :aria-label="`New version of ${nameOf(l)}, ${applies(l)}`" @click="editing = l">New version</v-btn>
               </template>
             </td>
           </tr>
@@ -196,7 +191,7 @@ onBeforeUnmount(off);
 @media (max-width: 720px) {
   .head {
     flex-wrap: wrap;
-    padding-bottom: 8px;
+    padding-bottom: var(--space-2);
   }
   .find {
     max-width: none;

@@ -67,13 +67,13 @@ const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scr
 
 <style scoped>
 .where {
-  margin: 12px 0 20px;
+  margin: var(--space-3) 0 20px;
 }
 li {
   display: grid;
   grid-template-columns: 120px 1fr;
-  gap: 16px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-4);
+  padding: var(--space-2) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 </style>

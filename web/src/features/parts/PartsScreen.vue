@@ -75,10 +75,10 @@ const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scr
 }
 .scroll {
   overflow-x: auto;
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .empty {
-  margin: 24px 0;
+  margin: var(--space-5) 0;
 }
 .tagged {
   display: inline-flex;
@@ -89,7 +89,7 @@ const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scr
 @media (max-width: 560px) {
   .head {
     flex-wrap: wrap;
-    padding-bottom: 8px;
+    padding-bottom: var(--space-2);
   }
   .find {
     max-width: none;

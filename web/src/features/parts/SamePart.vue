@@ -55,17 +55,16 @@ async function go(): Promise<void> {
 <template>
   <section>
     <p v-if="!doing" class="acts">
-      <button
+      <v-btn
         class="act slim"
-        type="button"
         @click="
           doing = 'join';
           look();
         "
       >
         It is another part on record
-      </button>
-      <button class="act slim" type="button" @click="doing = 'split'">It is two parts</button>
+      </v-btn>
+      <v-btn class="act slim" @click="doing = 'split'">It is two parts</v-btn>
     </p>
     <form v-else class="form" @submit.prevent="go">
       <template v-if="doing === 'join'">
@@ -84,10 +83,10 @@ async function go(): Promise<void> {
       <v-text-field v-model="reason" label="Reason" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="doing = null">Leave it</button>
-        <button class="act main" type="submit" :disabled="reason.trim().length < 3 || (doing === 'join' ? !other : !since)">
+        <v-btn class="act" @click="doing = null">Leave it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3 || (doing === 'join' ? !other : !since)">
           {{ doing === 'join' ? 'They are one' : 'They are two' }}
-        </button>
+        </v-btn>
       </div>
     </form>
   </section>
@@ -95,14 +94,14 @@ async function go(): Promise<void> {
 
 <style scoped>
 section {
-  margin: 12px 0;
+  margin: var(--space-3) 0;
 }
 .form {
   display: grid;
-  gap: 12px;
+  gap: var(--space-3);
   max-width: 560px;
 }
 .acts {
-  gap: 8px;
+  gap: var(--space-2);
 }
 </style>

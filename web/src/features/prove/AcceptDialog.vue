@@ -38,9 +38,9 @@ async function accept(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="accept-dialog-title" :model-value="true" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="accept">
-      <h2>Accept: {{ obligation.what }}</h2>
+      <h2 id="accept-dialog-title">Accept: {{ obligation.what }}</h2>
       <p v-if="obligation.why">{{ obligation.why }}</p>
       <p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
       <v-textarea v-model="reason" v-focus label="Reason" />
@@ -52,8 +52,8 @@ async function accept(): Promise<void> {
       />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Not now</button>
-        <button class="act main" type="submit" :disabled="reason.trim().length < 3 || password === ''">Accept by name</button>
+        <v-btn class="act" @click="emit('close')">Not now</v-btn>
+        <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3 || password === ''">Accept by name</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -48,12 +48,12 @@ function answer(item: string, result: 'done' | 'taken_over' | 'failed'): void {
         </span>
         <form v-if="taking === a.item" class="acts" @submit.prevent="answer(a.item, 'taken_over')">
           <v-text-field v-model="name" v-focus density="compact" label="Name of the owner" />
-          <button class="act slim" type="submit" :disabled="name.trim().length < 3">Taken over</button>
+          <v-btn class="act slim" type="submit" :disabled="name.trim().length < 3">Taken over</v-btn>
         </form>
         <span v-else-if="session.may('technician') && (a.answer === 'open' || a.answer === 'failed')" class="acts">
-          <button class="act slim" type="button" @click="answer(a.item, 'done')">Done</button>
-          <button class="act slim" type="button" @click="answer(a.item, 'failed')">Not good</button>
-          <button class="act slim" type="button" @click="taking = a.item">The owner takes it over</button>
+          <v-btn class="act slim" @click="answer(a.item, 'done')">Done</v-btn>
+          <v-btn class="act slim" @click="answer(a.item, 'failed')">Not good</v-btn>
+          <v-btn class="act slim" @click="taking = a.item">The owner takes it over</v-btn>
         </span>
       </li>
     </ul>
@@ -62,16 +62,16 @@ function answer(item: string, result: 'done' | 'taken_over' | 'failed'): void {
 
 <style scoped>
 .care {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   flex-wrap: wrap;
   min-height: 52px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+  padding: var(--space-1) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .what {
   flex: 1 1 300px;
@@ -82,7 +82,7 @@ li {
   line-height: 18px;
 }
 .acts {
-  gap: 8px;
+  gap: var(--space-2);
 }
 .acts :deep(.v-input) {
   min-width: 220px;

@@ -63,24 +63,22 @@ async function amend(): Promise<void> {
             </span>
           </span>
           <span v-if="l.answered" class="second">answered below</span>
-          <button v-else-if="session.may('lead')" class="act slim" type="button" @click="about = l.event.id">Answer it</button>
+          <v-btn v-else-if="session.may('lead')" class="act slim" @click="about = l.event.id">Answer it</v-btn>
           <span v-else class="second small">waits for a lead</span>
         </li>
       </ul>
     </div>
     <div class="top">
       <h2>Amended since</h2>
-      <button v-if="session.may('lead') && about === undefined" class="act slim" type="button" @click="about = null">
-        Amend the record
-      </button>
+      <v-btn v-if="session.may('lead') && about === undefined" class="act slim" @click="about = null">Amend the record</v-btn>
     </div>
     <form v-if="about !== undefined" class="form" @submit.prevent="amend">
       <v-textarea v-model="words" v-focus label="What is added to the record" />
       <v-text-field v-model="reason" label="Reason" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="about = undefined">Not now</button>
-        <button class="act main" type="submit" :disabled="words.trim().length < 3 || reason.trim().length < 3">Amend by name</button>
+        <v-btn class="act" @click="about = undefined">Not now</v-btn>
+        <v-btn class="act main" type="submit" :disabled="words.trim().length < 3 || reason.trim().length < 3">Amend by name</v-btn>
       </div>
     </form>
     <ul>
@@ -100,27 +98,27 @@ async function amend(): Promise<void> {
   margin-top: 20px;
 }
 .late {
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
 }
 .waits {
-  border: 2px solid var(--ink);
-  border-radius: 2px;
-  padding: 10px 12px;
+  border: var(--line-head) solid var(--ink);
+  border-radius: var(--corner);
+  padding: 10px var(--space-3);
 }
 .top {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 4px;
+  border-bottom: var(--line-hair) solid var(--slate);
+  padding-bottom: var(--space-1);
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  min-height: 48px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+  min-height: var(--strip);
+  padding: var(--space-1) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .what {
   flex: 1;
@@ -131,8 +129,8 @@ li {
 }
 .form {
   display: grid;
-  gap: 12px;
-  margin: 12px 0;
+  gap: var(--space-3);
+  margin: var(--space-3) 0;
   max-width: 640px;
 }
 </style>

@@ -75,17 +75,16 @@ function answer(item: ProofItem, result: ProofResult): void {
       }}
     </span>
     <span class="grow" />
-    <RouterLink v-if="job.state.released" class="act main" :to="`/jobs/${job.state.records.job.id}/sheet`">Hand-back sheet</RouterLink>
-    <button
+    <v-btn v-if="job.state.released" class="act main" :to="`/jobs/${job.state.records.job.id}/sheet`">Hand-back sheet</v-btn>
+    <v-btn
       v-else-if="session.may('lead')"
       class="act"
       :class="{ main: blocks.length === 0 }"
-      type="button"
       :disabled="blocks.length > 0 || job.state.voided"
       @click="releasing = true"
     >
       Hand the vehicle back
-    </button>
+    </v-btn>
     <span v-else class="second">A lead hands it back</span>
   </div>
   <template v-if="!job.state.released">
@@ -94,9 +93,7 @@ function answer(item: ProofItem, result: ProofResult): void {
     <p v-if="move" class="moverow">
       <MoveMark :level="move.level" :reasons="[]" />
       <span class="second">{{ reasons }}</span>
-      <button v-if="offer && mayAccept(offer)" class="act slim offer" type="button" @click="accepting = offer">
-        Yard only, by my name
-      </button>
+      <v-btn v-if="offer && mayAccept(offer)" class="act slim offer" @click="accepting = offer">Yard only, by my name</v-btn>
     </p>
     <section v-if="grouped.length > 0">
       <h2 class="line">In the way, stage by stage</h2>
@@ -111,9 +108,9 @@ function answer(item: ProofItem, result: ProofResult): void {
               {{ b.what }}
               <span v-if="b.why" class="second small">{{ b.why }}</span>
             </span>
-            <button v-if="mayAccept(b)" class="act slim" type="button" @click="accepting = b">Accept with a reason</button>
+            <v-btn v-if="mayAccept(b)" class="act slim" @click="accepting = b">Accept with a reason</v-btn>
             <span v-else-if="b.acceptBy === 'lead'" class="second small">a lead may accept this</span>
-            <RouterLink
+            <v-btn
               v-if="g.stage !== 'prove' || b.slotId"
               class="act slim"
               :to="{
@@ -123,7 +120,7 @@ function answer(item: ProofItem, result: ProofResult): void {
               :aria-label="`${b.what}: go there`"
             >
               Go there
-            </RouterLink>
+            </v-btn>
           </li>
         </ul>
         <button v-if="g.list.length > 5 && !all.includes(g.stage)" class="link more" type="button" @click="all.push(g.stage)">
@@ -160,26 +157,18 @@ function answer(item: ProofItem, result: ProofResult): void {
           <span class="second small">{{ i.how }}</span>
           <span v-if="lapsed(i)" class="small lapsed">{{ lapsed(i) }}</span>
         </span>
-        <div class="choice" role="group" :aria-label="i.question">
-          <button
-            v-for="r in i.answers"
-            :key="r"
-            type="button"
-            :aria-pressed="counts(i, r)"
-            :disabled="!writable || locked(i, r)"
-            @click="answer(i, r)"
-          >
+        <v-btn-group class="choice" role="group" :aria-label="i.question">
+          <v-btn v-for="r in i.answers" :key="r" :aria-pressed="counts(i, r)" :disabled="!writable || locked(i, r)" @click="answer(i, r)">
             {{ RESULT_WORD[r] }}
-          </button>
-        </div>
-        <button
+          </v-btn>
+        </v-btn-group>
+        <v-btn
           v-if="acceptable(keyOf(i)) && mayAccept(acceptable(keyOf(i))!)"
           class="act slim"
-          type="button"
           @click="accepting = acceptable(keyOf(i)) ?? null"
         >
           Accept with a reason
-        </button>
+        </v-btn>
         <span v-else-if="writable && acceptable(keyOf(i))" class="second small">a lead may accept this</span>
       </li>
     </ul>
@@ -190,16 +179,16 @@ function answer(item: ProofItem, result: ProofResult): void {
 
 <style scoped>
 section {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .stage {
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 .moverow {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 @media (max-width: 720px) {
   .moverow {
@@ -212,10 +201,10 @@ section {
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   min-height: 52px;
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
   padding: 3px 0;
 }
 .offer {
@@ -226,16 +215,16 @@ li {
   flex-wrap: wrap;
 }
 .lapsed {
-  border-left: 3px solid var(--ink);
-  padding-left: 8px;
+  border-left: var(--line-chosen) solid var(--ink);
+  padding-left: var(--space-2);
 }
 .more {
-  min-height: 44px;
+  min-height: var(--touch);
 }
 .what {
   flex: 1 1 0;
   min-width: 0;
-  line-height: 20px;
+  line-height: var(--leading-tight);
 }
 .proof .what {
   flex: 1 1 300px;

@@ -38,9 +38,9 @@ async function release(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="release-dialog-title" :model-value="true" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="release">
-      <h2>Hand back {{ job.state.records.vehicle.tag }} {{ job.state.records.vehicle.name }}</h2>
+      <h2 id="release-dialog-title">Hand back {{ job.state.records.vehicle.tag }} {{ job.state.records.vehicle.name }}</h2>
       <p>What was found, done, fitted and accepted is written down for good, as it stands now. Later work is a new job.</p>
       <v-text-field
         v-model="password"
@@ -51,8 +51,8 @@ async function release(): Promise<void> {
       />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Not yet</button>
-        <button class="act main" type="submit" :disabled="busy || password === ''">Hand back</button>
+        <v-btn class="act" @click="emit('close')">Not yet</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || password === ''">Hand back</v-btn>
       </div>
     </form>
   </v-dialog>

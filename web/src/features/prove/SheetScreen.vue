@@ -54,13 +54,13 @@ function saveFile(): void {
 <template>
   <main v-if="sheet && job.state" class="sheet">
     <div class="acts no-print">
-      <RouterLink class="act" :to="`/jobs/${jobId}/prove`">Back to the job</RouterLink>
-      <button v-if="release" class="act" type="button" @click="saveFile">Data file</button>
-      <a class="act" :href="pdf" target="_blank" rel="noopener">PDF</a>
-      <button v-if="release && session.may('lead')" class="act" type="button" :aria-pressed="striking" @click="striking = !striking">
+      <v-btn class="act" :to="`/jobs/${jobId}/prove`">Back to the job</v-btn>
+      <v-btn v-if="release" class="act" @click="saveFile">Data file</v-btn>
+      <v-btn class="act" :href="pdf" target="_blank" rel="noopener">PDF</v-btn>
+      <v-btn v-if="release && session.may('lead')" class="act" :aria-pressed="striking" @click="striking = !striking">
         {{ striking ? 'Done' : 'Black out a line' }}
-      </button>
-      <button class="act main" type="button" @click="print">Print</button>
+      </v-btn>
+      <v-btn class="act main" @click="print">Print</v-btn>
     </div>
     <header>
       <div>
@@ -186,51 +186,51 @@ function saveFile(): void {
 .sheet {
   max-width: 900px;
   margin: 0 auto;
-  padding: 16px 24px 48px;
+  padding: var(--space-4) var(--space-5) var(--space-7);
 }
 header {
   display: flex;
   justify-content: space-between;
   align-items: flex-end;
-  border-bottom: 2px solid var(--ink);
-  padding-bottom: 8px;
-  margin-bottom: 12px;
+  border-bottom: var(--line-head) solid var(--ink);
+  padding-bottom: var(--space-2);
+  margin-bottom: var(--space-3);
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--space-2);
 }
 .shop {
   color: var(--ink2);
 }
 .who {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  font-size: 22px;
+  font-size: var(--type-title);
 }
 .who .second {
-  font-size: 15px;
+  font-size: var(--type-paragraph);
 }
 .acts {
   justify-content: flex-end;
-  margin-bottom: 8px;
+  margin-bottom: var(--space-2);
 }
 section {
   margin-top: 20px;
   break-inside: avoid-page;
 }
 li {
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+  padding: var(--space-1) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .num {
   text-align: right;
-  padding-right: 24px;
+  padding-right: var(--space-5);
 }
 .scroll {
   overflow-x: auto;
 }
 .foot {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 .tag {
   white-space: nowrap;

@@ -49,19 +49,19 @@ async function calibrate(): Promise<void> {
     </div>
     <p v-if="cal.result === 'out'" class="second">A lead then calls it back from the day since when it may have been off.</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <div class="acts"><button class="act main" type="submit" :disabled="cal.by.trim() === ''">Enter it</button></div>
+    <div class="acts"><v-btn class="act main" type="submit" :disabled="cal.by.trim() === ''">Enter it</v-btn></div>
   </form>
 </template>
 
 <style scoped>
 .form {
-  padding: 12px 16px 16px;
-  margin-top: 16px;
+  padding: var(--space-3) var(--space-4) var(--space-4);
+  margin-top: var(--space-4);
 }
 .form .fields {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

@@ -82,9 +82,9 @@ async function enter(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="gauge-form-title" :model-value="true" max-width="760" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="enter">
-      <h2>{{ from ? `A new version of ${from.tag}` : 'Enter a gauge' }}</h2>
+      <h2 id="gauge-form-title">{{ from ? `A new version of ${from.tag}` : 'Enter a gauge' }}</h2>
       <div class="fields">
         <v-select v-model="kind" label="Kind" :items="KINDS" :readonly="from !== null" />
         <v-text-field v-model="f.tag" label="Tag" placeholder="M-04" />
@@ -103,8 +103,8 @@ async function enter(): Promise<void> {
       </label>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Not now</button>
-        <button class="act main" type="submit" :disabled="f.tag.trim() === '' || f.name.trim() === ''">Enter it</button>
+        <v-btn class="act" @click="emit('close')">Not now</v-btn>
+        <v-btn class="act main" type="submit" :disabled="f.tag.trim() === '' || f.name.trim() === ''">Enter it</v-btn>
       </div>
     </form>
   </v-dialog>

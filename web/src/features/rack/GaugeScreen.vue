@@ -75,7 +75,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         <h1>{{ gauge.tag }}</h1>
         <span class="second">{{ gauge.name }}, {{ GAUGE_KIND_NAME[gauge.kind].toLowerCase() }}</span>
         <span class="grow" />
-        <RouterLink class="act slim" to="/gauges">The rack</RouterLink>
+        <v-btn class="act slim" to="/gauges">The rack</v-btn>
       </div>
       <p v-if="standing.length > 0" class="problem gap" role="status">
         Called back: off by up to {{ standing[0]?.offBy }} {{ unit }} since {{ dayText(standing[0]?.since ?? '') }}.
@@ -111,20 +111,18 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         It asks for it before use, and was not on the piece within the last 12 hours.
       </p>
       <div v-if="may" class="acts gap">
-        <button v-if="gauge.settingPiece !== null" class="act" :class="{ main: asks }" type="button" @click="begin('check')">
-          On the setting piece
-        </button>
-        <button class="act" type="button" @click="begin('calibrate')">Enter a calibration</button>
-        <button class="act" type="button" @click="begin('study')">Repeat study</button>
-        <button class="act" type="button" @click="begin('change')">Change what it is</button>
-        <button v-if="session.may('lead')" class="act" type="button" @click="begin('call_back')">Call it back</button>
+        <v-btn v-if="gauge.settingPiece !== null" class="act" :class="{ main: asks }" @click="begin('check')">On the setting piece</v-btn>
+        <v-btn class="act" @click="begin('calibrate')">Enter a calibration</v-btn>
+        <v-btn class="act" @click="begin('study')">Repeat study</v-btn>
+        <v-btn class="act" @click="begin('change')">Change what it is</v-btn>
+        <v-btn v-if="session.may('lead')" class="act" @click="begin('call_back')">Call it back</v-btn>
       </div>
       <GaugeForm v-if="doing === 'change'" :from="gauge" @close="doing = null" @done="done" />
       <form v-if="doing === 'check'" class="plate form" @submit.prevent="check">
         <h2 class="line">On the {{ gauge.settingPiece }} {{ unit }} piece</h2>
         <div class="fields">
           <v-text-field v-model="onPiece" v-focus :label="`It reads (${unit})`" inputmode="decimal" />
-          <button class="act main" type="submit" :disabled="onPiece.trim() === ''">Note it</button>
+          <v-btn class="act main" type="submit" :disabled="onPiece.trim() === ''">Note it</v-btn>
         </div>
       </form>
       <CalibrationForm v-if="doing === 'calibrate'" :gauge-id="id" :unit="unit" :read="read" @done="done" />
@@ -138,7 +136,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         </div>
         <LeanedList v-if="backRead" :gauge-id="id" :since="backRead.since" :off-by="backRead.offBy" class="gap" />
         <div class="acts">
-          <button class="act main" type="submit" :disabled="!backRead || back.why.trim().length < 3">Call it back</button>
+          <v-btn class="act main" type="submit" :disabled="!backRead || back.why.trim().length < 3">Call it back</v-btn>
         </div>
       </form>
       <p v-if="problem" class="problem gap" role="alert">{{ problem }}</p>
@@ -188,8 +186,8 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
 .facts {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 16px;
-  margin-top: 16px;
+  gap: var(--space-4);
+  margin-top: var(--space-4);
 }
 dt {
   color: var(--ink2);
@@ -199,17 +197,17 @@ dt {
   line-height: 32px;
 }
 .gap {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .form {
-  padding: 12px 16px 16px;
-  margin-top: 16px;
+  padding: var(--space-3) var(--space-4) var(--space-4);
+  margin-top: var(--space-4);
 }
 .form .fields {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 section {
   margin-top: 20px;

@@ -55,7 +55,7 @@ onBeforeUnmount(off);
       <h1>Gauges</h1>
       <span class="second">{{ data ? `${data.length} on the rack` : '' }}</span>
       <span class="grow" />
-      <button v-if="session.may('technician')" class="act main" type="button" @click="begin(null)">Enter a gauge</button>
+      <v-btn v-if="session.may('technician')" class="act main" @click="begin(null)">Enter a gauge</v-btn>
     </div>
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <div v-if="data && data.length > 0" class="scroll">
@@ -87,15 +87,9 @@ onBeforeUnmount(off);
               <b v-if="g.calibrationDue && g.calibrationDue < today" class="late">overdue</b>
             </td>
             <td class="acts">
-              <button
-                v-if="session.may('technician')"
-                class="act slim"
-                type="button"
-                :aria-label="`New version of ${g.tag}`"
-                @click="begin(g)"
-              >
+              <v-btn v-if="session.may('technician')" class="act slim" :aria-label="`New version of ${g.tag}`" @click="begin(g)">
                 Change
-              </button>
+              </v-btn>
             </td>
           </tr>
         </tbody>
@@ -115,8 +109,8 @@ onBeforeUnmount(off);
       </p>
       <p v-if="key" class="fig" data-key>{{ key }}</p>
       <p v-if="keyProblem" class="problem" role="alert">{{ keyProblem }}</p>
-      <button v-if="!key" class="act slim" type="button" @click="showKey(false)">Show the key</button>
-      <button v-else class="act slim" type="button" @click="showKey(true)">Make a new key; the old one ends</button>
+      <v-btn v-if="!key" class="act slim" @click="showKey(false)">Show the key</v-btn>
+      <v-btn v-else class="act slim" @click="showKey(true)">Make a new key; the old one ends</v-btn>
     </section>
     <GaugeForm v-if="open" :from="from" @close="open = false" @done="entered" />
   </main>
@@ -139,16 +133,16 @@ td {
   margin-left: 10px;
   background: var(--ink);
   color: var(--plate);
-  font: 600 14px/18px var(--plate-font);
+  font: 600 var(--type-second)/18px var(--plate-font);
   padding: 1px 6px;
-  border-radius: 2px;
+  border-radius: var(--corner);
 }
 /* What a lead sees of instruments that send. */
 .key {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 .note,
 .empty {
-  margin: 16px 0;
+  margin: var(--space-4) 0;
 }
 </style>

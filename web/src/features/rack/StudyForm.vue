@@ -64,21 +64,21 @@ async function enterStudy(): Promise<void> {
     </p>
     <p v-else-if="study.firstText" class="second">{{ tried.refusal.message }}</p>
     <div class="acts">
-      <button class="act main" type="submit" :disabled="!tried.ok || study.place.trim() === ''">Enter the study</button>
+      <v-btn class="act main" type="submit" :disabled="!tried.ok || study.place.trim() === ''">Enter the study</v-btn>
     </div>
   </form>
 </template>
 
 <style scoped>
 .form {
-  padding: 12px 16px 16px;
-  margin-top: 16px;
+  padding: var(--space-3) var(--space-4) var(--space-4);
+  margin-top: var(--space-4);
 }
 .form .fields {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .two {
   grid-template-columns: minmax(160px, 240px) 1fr;

@@ -66,20 +66,19 @@ const locked = (j: JointStatus): boolean => job.state !== null && placeLock(job.
           <span v-if="undoes(j).length > 0" class="second small">Opening it undoes {{ undoes(j).join('; ').toLowerCase() }}</span>
         </span>
         <span v-if="writable && making === j.joint.key" class="acts" role="group" aria-label="Sealed how">
-          <button v-for="[seal, name] in SEALS" :key="seal" class="act slim" type="button" @click="log(j, 'made', seal)">{{ name }}</button>
+          <v-btn v-for="[seal, name] in SEALS" :key="seal" class="act slim" @click="log(j, 'made', seal)">{{ name }}</v-btn>
         </span>
         <span v-else-if="writable" class="acts">
-          <button
+          <v-btn
             v-for="k in next(j)"
             :key="k"
             class="act slim"
-            type="button"
             :aria-label="`${JOINT_WORD[k]}: ${j.joint.name}`"
             :disabled="k === 'held' && locked(j)"
             @click="log(j, k)"
           >
             {{ JOINT_WORD[k] }}
-          </button>
+          </v-btn>
         </span>
       </li>
     </ul>
@@ -92,16 +91,16 @@ const locked = (j: JointStatus): boolean => job.state !== null && placeLock(job.
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   flex-wrap: wrap;
   min-height: 52px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+  padding: var(--space-1) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .what {
   flex: 1 1 280px;
-  line-height: 20px;
+  line-height: var(--leading-tight);
 }
 .what .small {
   display: block;

@@ -47,9 +47,9 @@ function leave(list: readonly OnlyNow[]): void {
         </li>
       </ul>
     </template>
-    <button v-if="owed.length + wanted.length > 1" class="act slim" type="button" @click="leave([...owed, ...wanted])">
+    <v-btn v-if="owed.length + wanted.length > 1" class="act slim" @click="leave([...owed, ...wanted])">
       Leave all {{ owed.length + wanted.length }} undone
-    </button>
+    </v-btn>
     <ul v-if="left.length > 0" class="left">
       <li v-for="x in left" :key="x.key" class="second small">
         {{ x.what }}: left by {{ x.left ? job.by(x.left) : '' }}
@@ -64,22 +64,22 @@ function leave(list: readonly OnlyNow[]): void {
 <style scoped>
 .now {
   flex: 1 1 100%;
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  padding: 8px 12px;
+  border: var(--line-drawn) solid var(--ink);
+  border-radius: var(--corner);
+  padding: var(--space-2) var(--space-3);
 }
 b {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: baseline;
   min-height: 32px;
 }
 .left {
   margin-top: 6px;
-  border-top: 1px solid var(--hair);
-  padding-top: 4px;
+  border-top: var(--line-hair) solid var(--hair);
+  padding-top: var(--space-1);
 }
 </style>

@@ -126,49 +126,26 @@ function fitNew(): void {
       </span>
     </div>
     <div v-if="writable && !fitting" class="acts">
-      <button v-if="!component.empty && !done" class="act slim" type="button" @click="log('removed')">Taken off</button>
+      <v-btn v-if="!component.empty && !done" class="act slim" @click="log('removed')">Taken off</v-btn>
       <template v-if="component.empty || where?.at === 'away'">
-        <button v-if="where?.at === 'shelf'" class="act slim" type="button" @click="log('sent')">Sent out</button>
-        <button v-if="where?.at === 'away'" class="act slim" type="button" @click="log('returned')">Back</button>
-        <button
-          v-if="where?.at === 'shelf' && component.decision?.option !== 'replace'"
-          class="act slim"
-          type="button"
-          @click="log('fitted')"
-        >
+        <v-btn v-if="where?.at === 'shelf'" class="act slim" @click="log('sent')">Sent out</v-btn>
+        <v-btn v-if="where?.at === 'away'" class="act slim" @click="log('returned')">Back</v-btn>
+        <v-btn v-if="where?.at === 'shelf' && component.decision?.option !== 'replace'" class="act slim" @click="log('fitted')">
           Fitted again
-        </button>
+        </v-btn>
       </template>
-      <button v-if="component.decision?.option === 'machine' && !did('machined')" class="act slim" type="button" @click="log('machined')">
-        Machined
-      </button>
-      <button
-        v-if="component.decision?.option === 'reseal' && !did('resealed') && !seized"
-        class="act slim"
-        type="button"
-        @click="log('resealed')"
-      >
+      <v-btn v-if="component.decision?.option === 'machine' && !did('machined')" class="act slim" @click="log('machined')">Machined</v-btn>
+      <v-btn v-if="component.decision?.option === 'reseal' && !did('resealed') && !seized" class="act slim" @click="log('resealed')">
         Resealed
-      </button>
+      </v-btn>
       <template v-if="seized">
-        <button
-          v-for="k in (['freed', 'opened', 'resealed'] as const).filter((x) => !did(x))"
-          :key="k"
-          class="act slim"
-          type="button"
-          @click="log(k)"
-        >
+        <v-btn v-for="k in (['freed', 'opened', 'resealed'] as const).filter((x) => !did(x))" :key="k" class="act slim" @click="log(k)">
           {{ upperFirst(k) }}
-        </button>
+        </v-btn>
       </template>
-      <button
-        v-if="component.decision?.option === 'replace' && !component.fittedHere"
-        class="act slim"
-        type="button"
-        @click="fitting = true"
-      >
+      <v-btn v-if="component.decision?.option === 'replace' && !component.fittedHere" class="act slim" @click="fitting = true">
         New part fitted
-      </button>
+      </v-btn>
     </div>
     <p v-if="writable && undoes.length > 0" class="undoes small">
       <b class="plate-font">Working on it undoes</b>
@@ -185,8 +162,8 @@ function fitNew(): void {
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
       <v-checkbox v-model="temporary" label="For now only" />
       <DayField v-if="temporary" v-model="until" label="Until" />
-      <button class="act main" type="submit">Fitted</button>
-      <button class="act" type="button" @click="fitting = false">Not yet</button>
+      <v-btn class="act main" type="submit">Fitted</v-btn>
+      <v-btn class="act" @click="fitting = false">Not yet</v-btn>
     </form>
   </div>
 </template>
@@ -195,34 +172,34 @@ function fitNew(): void {
 .part {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 16px;
+  gap: var(--space-2) var(--space-4);
   align-items: center;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
-  min-height: 56px;
+  padding: var(--space-2) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+  min-height: var(--tall);
 }
 .undoes {
   flex: 1 1 100%;
-  border-left: 3px solid var(--ink);
-  padding-left: 8px;
+  border-left: var(--line-chosen) solid var(--ink);
+  padding-left: var(--space-2);
 }
 .what {
   flex: 1 1 320px;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  gap: var(--space-1) var(--space-3);
   align-items: center;
 }
 .what b {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .acts {
-  gap: 8px;
+  gap: var(--space-2);
 }
 .fit {
   flex: 1 1 100%;
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: flex-start;
   flex-wrap: wrap;
 }
@@ -231,6 +208,6 @@ function fitNew(): void {
 }
 .fit .act {
   flex: 0 0 auto;
-  min-height: 48px;
+  min-height: var(--strip);
 }
 </style>

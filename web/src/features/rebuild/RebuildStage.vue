@@ -104,30 +104,21 @@ const note = computed(() => {
           <td>{{ WORD[stateOf(o.id)] }}</td>
           <td class="acts">
             <template v-if="writable && stateOf(o.id) !== 'done'">
-              <button
+              <v-btn
                 v-if="stateOf(o.id) !== 'running'"
                 class="act slim"
-                type="button"
                 @click="job.add('operationEvents', { operationId: o.id, kind: 'start', note: '' })"
               >
                 Start
-              </button>
-              <button
-                v-else
+              </v-btn>
+              <v-btn v-else class="act slim" @click="job.add('operationEvents', { operationId: o.id, kind: 'stop', note: '' })">Stop</v-btn>
+              <v-btn
                 class="act slim"
-                type="button"
-                @click="job.add('operationEvents', { operationId: o.id, kind: 'stop', note: '' })"
-              >
-                Stop
-              </button>
-              <button
-                class="act slim"
-                type="button"
                 :aria-label="`${o.title}: done`"
                 @click="job.add('operationEvents', { operationId: o.id, kind: 'done', note: '' })"
               >
                 Done
-              </button>
+              </v-btn>
             </template>
           </td>
         </tr>
@@ -138,7 +129,7 @@ const note = computed(() => {
     <form v-if="writable" class="add" @submit.prevent="planTyped">
       <v-text-field v-model="title" label="Another operation" />
       <v-text-field v-model="minutes" class="min" label="Attended minutes" inputmode="numeric" />
-      <button class="act" type="submit" :disabled="title.trim() === ''">Put on the list</button>
+      <v-btn class="act" type="submit" :disabled="title.trim() === ''">Put on the list</v-btn>
     </form>
   </section>
   <section>
@@ -161,10 +152,10 @@ const note = computed(() => {
 
 <style scoped>
 section {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .empty {
-  margin: 8px 0;
+  margin: var(--space-2) 0;
 }
 .num {
   text-align: right;
@@ -174,15 +165,15 @@ section {
   white-space: nowrap;
 }
 .acts .act {
-  margin-left: 8px;
+  margin-left: var(--space-2);
 }
 td {
   vertical-align: middle;
 }
 .add {
   display: flex;
-  gap: 12px;
-  margin: 12px 0;
+  gap: var(--space-3);
+  margin: var(--space-3) 0;
   align-items: flex-start;
   flex-wrap: wrap;
 }
@@ -194,9 +185,9 @@ td {
 }
 .add .act {
   flex: 0 0 auto;
-  min-height: 48px;
+  min-height: var(--strip);
 }
 .note {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 </style>

@@ -59,22 +59,21 @@ function log(): void {
     <span v-else class="set second">not recorded</span>
     <template v-if="writable">
       <button v-if="last" class="link" type="button" @click="job.takeBack(last.id)">Take back</button>
-      <button
+      <v-btn
         v-if="!open && (!last || off)"
         class="act slim"
-        type="button"
         :aria-label="`Record the torque of ${point.name.toLowerCase()}`"
         @click="open = true"
       >
         Record
-      </button>
+      </v-btn>
     </template>
     <form v-if="open" class="form" @submit.prevent="log">
       <v-text-field v-model="target" v-focus label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" />
       <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
       <v-text-field v-model="wrench" label="Wrench" />
-      <button class="act main" type="submit">Record</button>
-      <button class="act" type="button" @click="open = false">Not yet</button>
+      <v-btn class="act main" type="submit">Record</v-btn>
+      <v-btn class="act" @click="open = false">Not yet</v-btn>
     </form>
   </div>
 </template>
@@ -83,11 +82,11 @@ function log(): void {
 .torque {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-1) var(--space-4);
   align-items: center;
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
   min-height: 52px;
-  padding: 4px 0;
+  padding: var(--space-1) 0;
 }
 .name {
   flex: 0 1 300px;
@@ -98,7 +97,7 @@ function log(): void {
 .form {
   flex: 1 1 100%;
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   flex-wrap: wrap;
   align-items: flex-start;
 }
@@ -107,6 +106,6 @@ function log(): void {
 }
 .form .act {
   flex: 0 0 auto;
-  min-height: 48px;
+  min-height: var(--strip);
 }
 </style>

@@ -19,19 +19,17 @@ function put(list: typeof props.proposals): void {
     <div class="top">
       <h3>Usual for what was decided</h3>
       <span class="grow" />
-      <button class="act slim" type="button" @click="put(proposals)">
+      <v-btn class="act slim" @click="put(proposals)">
         {{ proposals.length === 1 ? 'Put it on the list' : `Put all ${proposals.length} on the list` }}
         <span>{{ hoursText(total) }}</span>
-      </button>
+      </v-btn>
     </div>
     <ul v-if="proposals.length > 1">
       <li v-for="p in proposals" :key="p.c.slot.id">
         <span class="where plate-font">{{ placeName(p.c.slot) }}</span>
         <span class="what">{{ p.t.title }}</span>
         <span class="fig min">{{ p.t.attendedMinutes }} min</span>
-        <button class="act slim" type="button" :aria-label="`Put on the list: ${placeName(p.c.slot)}, ${p.t.title}`" @click="put([p])">
-          Add
-        </button>
+        <v-btn class="act slim" :aria-label="`Put on the list: ${placeName(p.c.slot)}, ${p.t.title}`" @click="put([p])">Add</v-btn>
       </li>
     </ul>
   </div>
@@ -39,13 +37,13 @@ function put(list: typeof props.proposals): void {
 
 <style scoped>
 .proposals {
-  margin: 16px 0 8px;
+  margin: var(--space-4) 0 var(--space-2);
 }
 .top {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  border-bottom: 1px solid var(--slate);
+  border-bottom: var(--line-hair) solid var(--slate);
   padding-bottom: 6px;
 }
 .grow {
@@ -54,13 +52,13 @@ function put(list: typeof props.proposals): void {
 li {
   display: grid;
   grid-template-columns: minmax(0, 210px) minmax(0, 1fr) auto auto;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
+  padding: var(--space-1) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .where {
-  font-size: 17px;
+  font-size: var(--type-tag);
 }
 .what {
   color: var(--ink2);

@@ -43,9 +43,9 @@ const PLATFORMS = [
   <section>
     <div class="head2">
       <h2>Add a tablet</h2>
-      <button v-if="data?.url" class="act slim" type="button" :aria-expanded="shown" @click="shown = !shown">
+      <v-btn v-if="data?.url" class="act slim" :aria-expanded="shown" @click="shown = !shown">
         {{ shown ? 'Put away' : 'Show the codes' }}
-      </button>
+      </v-btn>
     </div>
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <p v-else-if="data && !data.url" class="second">
@@ -85,28 +85,28 @@ const PLATFORMS = [
 
 <style scoped>
 section {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 .head2 {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 4px;
+  border-bottom: var(--line-hair) solid var(--slate);
+  padding-bottom: var(--space-1);
 }
 .codes,
 .platforms {
   display: flex;
   flex-wrap: wrap;
-  gap: 24px;
-  margin-top: 12px;
+  gap: var(--space-5);
+  margin-top: var(--space-3);
 }
 figcaption {
   display: grid;
 }
 img {
   background: #fff;
-  border: 1px solid var(--hair);
+  border: var(--line-hair) solid var(--hair);
 }
 .platforms > div {
   flex: 1 1 240px;

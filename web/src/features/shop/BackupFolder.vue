@@ -23,9 +23,9 @@ async function name(to: string | null): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="backup-folder-title" :model-value="true" max-width="520" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="name(folder.trim())">
-      <h2>Folder for backups</h2>
+      <h2 id="backup-folder-title">Folder for backups</h2>
       <p class="second">
         A stick, a share or another disk of the server, with its whole path. It has to be there now; what else lies in it is not touched.
       </p>
@@ -35,11 +35,9 @@ async function name(to: string | null): Promise<void> {
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button v-if="props.folder" class="act" type="button" :disabled="busy || !password" @click="name(null)">
-          Beside the book again
-        </button>
-        <button class="act" type="button" @click="emit('close')">Leave it</button>
-        <button class="act main" type="submit" :disabled="busy || !folder.trim() || !password">Copy there</button>
+        <v-btn v-if="props.folder" class="act" :disabled="busy || !password" @click="name(null)">Beside the book again</v-btn>
+        <v-btn class="act" @click="emit('close')">Leave it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || !folder.trim() || !password">Copy there</v-btn>
       </div>
     </form>
   </v-dialog>
@@ -47,6 +45,6 @@ async function name(to: string | null): Promise<void> {
 
 <style scoped>
 .fields {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

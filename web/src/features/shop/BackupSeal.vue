@@ -32,9 +32,9 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" persistent>
+  <v-dialog aria-labelledby="backup-seal-title" :model-value="true" max-width="560" persistent>
     <div v-if="done" class="dialog col safe">
-      <h2>For the safe</h2>
+      <h2 id="backup-seal-title">For the safe</h2>
       <p>
         Passphrase of the backups of
         <b>{{ props.shop }}</b>
@@ -48,8 +48,8 @@ const print = (): void => window.print();
       </p>
       <p class="second no-print">It is shown once. Print it, or write it down, and keep it away from the stick.</p>
       <div class="acts no-print">
-        <button class="act" type="button" @click="print">Print</button>
-        <button class="act main" type="button" @click="emit('changed')">It is in the safe</button>
+        <v-btn class="act" @click="print">Print</v-btn>
+        <v-btn class="act main" @click="emit('changed')">It is in the safe</v-btn>
       </div>
     </div>
     <form v-else class="dialog col" @submit.prevent="seal(passphrase)">
@@ -67,9 +67,9 @@ const print = (): void => window.print();
       <p v-if="again && passphrase !== again" class="problem" role="alert">The two are not the same.</p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button v-if="props.sealed" class="act" type="button" :disabled="busy || !password" @click="seal(null)">Seal no more</button>
-        <button class="act" type="button" @click="emit('close')">Leave it</button>
-        <button class="act main" type="submit" :disabled="busy || !fits || !password">Seal</button>
+        <v-btn v-if="props.sealed" class="act" :disabled="busy || !password" @click="seal(null)">Seal no more</v-btn>
+        <v-btn class="act" @click="emit('close')">Leave it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || !fits || !password">Seal</v-btn>
       </div>
     </form>
   </v-dialog>
@@ -77,12 +77,12 @@ const print = (): void => window.print();
 
 <style scoped>
 .fields {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .phrase {
   font-size: 20px;
-  padding: 12px;
-  border: 1px solid var(--ink);
+  padding: var(--space-3);
+  border: var(--line-hair) solid var(--ink);
   overflow-wrap: anywhere;
   user-select: all;
 }

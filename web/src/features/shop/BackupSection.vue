@@ -92,12 +92,12 @@ async function changed(): Promise<void> {
         </dl>
       </template>
       <div class="acts">
-        <button class="act" type="button" @click="open = 'folder'">{{ settings.folder ? 'Another folder' : 'Name a folder' }}</button>
-        <button class="act" type="button" @click="open = 'seal'">
+        <v-btn class="act" @click="open = 'folder'">{{ settings.folder ? 'Another folder' : 'Name a folder' }}</v-btn>
+        <v-btn class="act" @click="open = 'seal'">
           {{ settings.seal ? 'Change the passphrase' : 'Seal with a passphrase' }}
-        </button>
-        <button class="act" type="button" :disabled="Boolean(status?.doing)" @click="ask('copy')">Copy now</button>
-        <button class="act" type="button" :disabled="Boolean(status?.doing) || !status?.lastCopy" @click="ask('trial')">Try it now</button>
+        </v-btn>
+        <v-btn class="act" :disabled="Boolean(status?.doing)" @click="ask('copy')">Copy now</v-btn>
+        <v-btn class="act" :disabled="Boolean(status?.doing) || !status?.lastCopy" @click="ask('trial')">Try it now</v-btn>
       </div>
       <p class="second small">
         To restore: stop Dauer, then
@@ -120,26 +120,26 @@ async function changed(): Promise<void> {
 
 <style scoped>
 section {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 .head2 {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 4px;
+  border-bottom: var(--line-hair) solid var(--slate);
+  padding-bottom: var(--space-1);
 }
 .facts {
   display: grid;
   grid-template-columns: 180px 1fr;
-  gap: 6px 16px;
-  margin: 12px 0;
+  gap: 6px var(--space-4);
+  margin: var(--space-3) 0;
 }
 dd {
   margin: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 12px;
+  gap: 2px var(--space-3);
   align-items: baseline;
 }
 dt {
@@ -154,8 +154,8 @@ dt {
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
-  margin: 12px 0;
+  gap: var(--space-2);
+  margin: var(--space-3) 0;
 }
 @media (max-width: 560px) {
   .facts {
@@ -163,7 +163,7 @@ dt {
     gap: 2px;
   }
   dd {
-    margin-bottom: 8px;
+    margin-bottom: var(--space-2);
   }
 }
 </style>

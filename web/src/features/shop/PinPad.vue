@@ -34,11 +34,10 @@ async function go(): Promise<void> {
   <section class="pad" :aria-label="`People on ${tablet}`">
     <h2>{{ tablet }}</h2>
     <div class="people">
-      <button
+      <v-btn
         v-for="p in people"
         :key="p.id"
         class="act"
-        type="button"
         :aria-pressed="who?.id === p.id"
         @click="
           who = p;
@@ -46,7 +45,7 @@ async function go(): Promise<void> {
         "
       >
         {{ p.name }}
-      </button>
+      </v-btn>
     </div>
     <form v-if="who" class="pin" @submit.prevent="go">
       <v-text-field
@@ -58,7 +57,7 @@ async function go(): Promise<void> {
         autocomplete="off"
         maxlength="8"
       />
-      <button class="act main" type="submit" :disabled="busy || pin.length < 4">Go on</button>
+      <v-btn class="act main" type="submit" :disabled="busy || pin.length < 4">Go on</v-btn>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </section>
@@ -66,24 +65,24 @@ async function go(): Promise<void> {
 
 <style scoped>
 .pad {
-  margin: 16px 0;
-  border-bottom: 1px solid var(--hair);
-  padding-bottom: 16px;
+  margin: var(--space-4) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+  padding-bottom: var(--space-4);
 }
 .people {
   display: grid;
-  gap: 8px;
-  margin: 8px 0;
+  gap: var(--space-2);
+  margin: var(--space-2) 0;
 }
 .people .act[aria-pressed='true'] {
   background: var(--blue-tint);
 }
 .pin {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: flex-start;
 }
 .pin .act {
-  min-height: 56px;
+  min-height: var(--tall);
 }
 </style>

@@ -70,8 +70,8 @@ async function signOut(): Promise<void> {
     <div class="head">
       <h1>{{ session.shop.name }}</h1>
       <span class="grow" />
-      <button class="act" type="button" @click="everywhere">Sign me out everywhere</button>
-      <button class="act" type="button" @click="signOut">Sign out {{ session.person?.name }}</button>
+      <v-btn class="act" @click="everywhere">Sign me out everywhere</v-btn>
+      <v-btn class="act" @click="signOut">Sign out {{ session.person?.name }}</v-btn>
     </div>
     <p class="second how">
       Days and hours in {{ session.shop.timeZone }}, written as in {{ session.shop.locale }}; sums in
@@ -82,7 +82,7 @@ async function signOut(): Promise<void> {
     <section>
       <div class="head2">
         <h2>People</h2>
-        <button v-if="session.may('lead')" class="act slim" type="button" @click="open = true">Add somebody</button>
+        <v-btn v-if="session.may('lead')" class="act slim" @click="open = true">Add somebody</v-btn>
       </div>
       <div class="scroll">
         <table>
@@ -112,14 +112,13 @@ async function signOut(): Promise<void> {
                 <template v-else>{{ p.role }}</template>
               </td>
               <td class="acts">
-                <button
+                <v-btn
                   v-if="session.may('lead') && p.id !== session.person?.id"
                   class="act slim"
-                  type="button"
                   @click="change(p.id, p.version, { active: !p.active })"
                 >
                   {{ p.active ? 'Has left' : 'Is back' }}
-                </button>
+                </v-btn>
               </td>
             </tr>
           </tbody>
@@ -166,9 +165,9 @@ async function signOut(): Promise<void> {
       </p>
     </section>
     <WritingDialog v-if="writing" @close="writing = false" />
-    <v-dialog v-model="open">
+    <v-dialog v-model="open" aria-labelledby="shop-screen-title">
       <form class="dialog col" @submit.prevent="add">
-        <h2>Add somebody</h2>
+        <h2 id="shop-screen-title">Add somebody</h2>
         <div class="fields">
           <v-text-field v-model="f.name" v-focus label="Name" />
           <v-text-field v-model="f.login" label="Signs in as" autocomplete="off" />
@@ -177,8 +176,8 @@ async function signOut(): Promise<void> {
         <ChoiceRow v-model="f.role" :options="ROLES" label="Role" />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <div class="acts">
-          <button class="act" type="button" @click="open = false">Not now</button>
-          <button class="act main" type="submit" :disabled="!f.name.trim() || !f.login.trim() || f.password.length < 10">Add</button>
+          <v-btn class="act" @click="open = false">Not now</v-btn>
+          <v-btn class="act main" type="submit" :disabled="!f.name.trim() || !f.login.trim() || f.password.length < 10">Add</v-btn>
         </div>
       </form>
     </v-dialog>
@@ -187,26 +186,26 @@ async function signOut(): Promise<void> {
 
 <style scoped>
 section {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 h2 {
   padding-bottom: 6px;
 }
 section > h2 {
-  border-bottom: 1px solid var(--slate);
+  border-bottom: var(--line-hair) solid var(--slate);
 }
 .head2 {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 4px;
+  border-bottom: var(--line-hair) solid var(--slate);
+  padding-bottom: var(--space-1);
 }
 .line {
   display: flex;
-  gap: 16px;
+  gap: var(--space-4);
   align-items: center;
-  margin-top: 12px;
+  margin-top: var(--space-3);
   flex-wrap: wrap;
 }
 .line > span {
@@ -227,7 +226,7 @@ td {
 @media (max-width: 560px) {
   .head {
     flex-wrap: wrap;
-    padding-bottom: 8px;
+    padding-bottom: var(--space-2);
   }
 }
 </style>

@@ -94,13 +94,13 @@ function pick(a: { login: string; password: string }): void {
           <v-text-field v-model="login" label="Sign in as" autocomplete="username" />
           <v-text-field v-model="password" label="Password (10 or more)" type="password" autocomplete="new-password" />
           <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-          <button
+          <v-btn
             class="act main"
             type="submit"
             :disabled="busy || !first.shopName.trim() || !first.name.trim() || !login.trim() || password.length < 10"
           >
             Open the shop
-          </button>
+          </v-btn>
         </form>
       </template>
       <template v-else>
@@ -113,7 +113,7 @@ function pick(a: { login: string; password: string }): void {
             {{ problem }}
             <button v-if="!welcome" class="link" type="button" @click="look">Try again</button>
           </p>
-          <button class="act main" type="submit" :disabled="busy || !login || !password">Sign in</button>
+          <v-btn class="act main" type="submit" :disabled="busy || !login || !password">Sign in</v-btn>
         </form>
         <div v-if="welcome && welcome.demoAccounts.length > 0" class="demo">
           <p class="second small">
@@ -121,9 +121,7 @@ function pick(a: { login: string; password: string }): void {
             <b class="fig">{{ welcome.demoAccounts[0]?.password }}</b>
           </p>
           <div class="accounts">
-            <button v-for="a in welcome.demoAccounts" :key="a.login" class="act slim" type="button" @click="pick(a)">
-              {{ a.login }}, {{ a.role }}
-            </button>
+            <v-btn v-for="a in welcome.demoAccounts" :key="a.login" class="act slim" @click="pick(a)">{{ a.login }}, {{ a.role }}</v-btn>
           </div>
         </div>
       </template>
@@ -143,33 +141,33 @@ function pick(a: { login: string; password: string }): void {
   min-height: 100vh;
   display: grid;
   place-items: center;
-  padding: 24px 16px;
+  padding: var(--space-5) var(--space-4);
 }
 .card {
   width: 100%;
   max-width: 420px;
 }
 h1 {
-  border-bottom: 1.5px solid var(--ink);
-  margin: 20px 0 16px;
+  border-bottom: var(--line-drawn) solid var(--ink);
+  margin: 20px 0 var(--space-4);
 }
 .form {
   display: grid;
-  gap: 16px;
-  margin-top: 8px;
+  gap: var(--space-4);
+  margin-top: var(--space-2);
 }
 .demo {
-  margin-top: 24px;
-  border-top: 1px solid var(--hair);
-  padding-top: 12px;
+  margin-top: var(--space-5);
+  border-top: var(--line-hair) solid var(--hair);
+  padding-top: var(--space-3);
 }
 .accounts {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   margin-top: 10px;
   flex-wrap: wrap;
 }
 .caution {
-  margin-top: 32px;
+  margin-top: var(--space-6);
 }
 </style>

@@ -52,10 +52,10 @@ async function end(id: string): Promise<void> {
     <div class="head2">
       <h2>Tablets and PINs</h2>
       <span class="acts">
-        <button class="act slim" type="button" @click="open = 'pin'">{{ session.hasPin ? 'Change my PIN' : 'Set my PIN' }}</button>
-        <button v-if="session.may('lead') && !here.data.value?.tablet" class="act slim" type="button" @click="open = 'tablet'">
+        <v-btn class="act slim" @click="open = 'pin'">{{ session.hasPin ? 'Change my PIN' : 'Set my PIN' }}</v-btn>
+        <v-btn v-if="session.may('lead') && !here.data.value?.tablet" class="act slim" @click="open = 'tablet'">
           Make this device a tablet
-        </button>
+        </v-btn>
       </span>
     </div>
     <p class="second small">
@@ -80,13 +80,13 @@ async function end(id: string): Promise<void> {
       <li v-for="t in tablets" :key="t.id">
         <b class="plate-font">{{ t.name }}</b>
         <span class="second small">since {{ dayText(t.registeredAt) }}</span>
-        <button class="act slim" type="button" @click="end(t.id)">No more</button>
+        <v-btn class="act slim" @click="end(t.id)">No more</v-btn>
       </li>
     </ul>
     <p v-if="problem && !open" class="problem" role="alert">{{ problem }}</p>
-    <v-dialog :model-value="open !== null" max-width="440" @update:model-value="open = null">
+    <v-dialog aria-labelledby="tablet-section-title" :model-value="open !== null" max-width="440" @update:model-value="open = null">
       <form class="dialog col" @submit.prevent="go">
-        <h2>{{ open === 'pin' ? 'Your PIN' : 'Make this device a tablet' }}</h2>
+        <h2 id="tablet-section-title">{{ open === 'pin' ? 'Your PIN' : 'Make this device a tablet' }}</h2>
         <v-text-field v-if="open === 'tablet'" v-model="f.name" v-focus label="Name of the tablet" />
         <v-text-field v-else v-model="f.pin" v-focus label="PIN, 4 to 8 digits" inputmode="numeric" type="password" autocomplete="off" />
         <v-text-field
@@ -97,14 +97,14 @@ async function end(id: string): Promise<void> {
         />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <div class="acts">
-          <button class="act" type="button" @click="open = null">Not now</button>
-          <button
+          <v-btn class="act" @click="open = null">Not now</v-btn>
+          <v-btn
             class="act main"
             type="submit"
             :disabled="!f.password || (open === 'pin' ? !/^\d{4,8}$/.test(f.pin) : f.name.trim() === '')"
           >
             {{ open === 'pin' ? 'Set it' : 'Make it one' }}
-          </button>
+          </v-btn>
         </div>
       </form>
     </v-dialog>
@@ -113,26 +113,26 @@ async function end(id: string): Promise<void> {
 
 <style scoped>
 section {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 .head2 {
   display: flex;
   justify-content: space-between;
   align-items: center;
   flex-wrap: wrap;
-  gap: 8px;
-  border-bottom: 1px solid var(--slate);
-  padding-bottom: 4px;
+  gap: var(--space-2);
+  border-bottom: var(--line-hair) solid var(--slate);
+  padding-bottom: var(--space-1);
 }
 .acts {
-  gap: 8px;
+  gap: var(--space-2);
 }
 li {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  min-height: 48px;
-  border-bottom: 1px solid var(--hair);
+  min-height: var(--strip);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 li .act {
   margin-left: auto;

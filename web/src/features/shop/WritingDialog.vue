@@ -47,9 +47,9 @@ async function set(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
+  <v-dialog aria-labelledby="writing-dialog-title" :model-value="true" max-width="520" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="set">
-      <h2>How the shop writes</h2>
+      <h2 id="writing-dialog-title">How the shop writes</h2>
       <p class="second">Days, numbers and sums on every screen and sheet. What is typed is read the same whichever is chosen.</p>
       <v-select v-model="locale" class="first" :items="items" label="Days and numbers" :hint="example(locale)" persistent-hint />
       <p class="second">
@@ -64,8 +64,8 @@ async function set(): Promise<void> {
       />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <button class="act" type="button" @click="emit('close')">Leave it</button>
-        <button class="act main" type="submit" :disabled="!fits">Set it</button>
+        <v-btn class="act" @click="emit('close')">Leave it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="!fits">Set it</v-btn>
       </div>
     </form>
   </v-dialog>
@@ -74,6 +74,6 @@ async function set(): Promise<void> {
 <style scoped>
 /* The name of a field stands on its upper edge. */
 .first {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 </style>

@@ -49,13 +49,13 @@ const reopen = (): void => emit('look', [nothingElse('open')]);
       .
       <button v-if="job.writable" class="link" type="button" @click="reopen">Something else after all</button>
     </p>
-    <button v-else-if="job.writable" class="act slim" type="button" @click="close">Nothing else was found</button>
+    <v-btn v-else-if="job.writable" class="act slim" @click="close">Nothing else was found</v-btn>
   </section>
 </template>
 
 <style scoped>
 .loop {
-  margin: 12px 0 20px;
+  margin: var(--space-3) 0 20px;
   max-width: 720px;
 }
 .right {
@@ -63,7 +63,7 @@ const reopen = (): void => emit('look', [nothingElse('open')]);
 }
 td,
 th {
-  padding: 6px 12px 6px 0;
+  padding: 6px var(--space-3) 6px 0;
 }
 td .second {
   display: block;

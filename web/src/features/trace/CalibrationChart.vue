@@ -56,7 +56,7 @@ const options = computed<ChartOptions<'bubble'>>(() => ({
 .chart {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 32px;
+  gap: var(--space-2) var(--space-6);
   align-items: center;
 }
 .drawn {

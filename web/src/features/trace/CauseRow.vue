@@ -79,42 +79,29 @@ const said = (way: 1 | -1): string => speakingWords(props.now.input, props.cause
       </p>
       <p class="second">Before anything was seen {{ percentText(fault.prior) }}: {{ fault.kind.reason.toLowerCase() }}.{{ usual }}</p>
       <div v-if="writable && !madeUp" class="acts">
-        <button
-          v-if="fault.slot && look !== 'wanted' && !certain"
-          class="act slim"
-          type="button"
-          @click="emit('look', cause.alike, 'wanted')"
-        >
+        <v-btn v-if="fault.slot && look !== 'wanted' && !certain" class="act slim" @click="emit('look', cause.alike, 'wanted')">
           Put {{ alike.length > 1 ? 'them ' : '' }}on the bench’s list
-        </button>
-        <button v-if="look === 'wanted'" class="act slim" type="button" @click="emit('look', cause.alike, 'open')">Off the list</button>
-        <button
-          v-if="alike.length === 1 && certain?.state !== 'present'"
-          class="act slim"
-          type="button"
-          @click="emit('look', cause.alike, 'found')"
-        >
+        </v-btn>
+        <v-btn v-if="look === 'wanted'" class="act slim" @click="emit('look', cause.alike, 'open')">Off the list</v-btn>
+        <v-btn v-if="alike.length === 1 && certain?.state !== 'present'" class="act slim" @click="emit('look', cause.alike, 'found')">
           Found it
-        </button>
-        <button v-if="certain?.state !== 'absent'" class="act slim" type="button" @click="emit('look', cause.alike, 'absent')">
+        </v-btn>
+        <v-btn v-if="certain?.state !== 'absent'" class="act slim" @click="emit('look', cause.alike, 'absent')">
           It is {{ alike.length > 1 ? 'none of them' : 'not that' }}
-        </button>
-        <button v-if="certain && !certain.finding" class="act slim" type="button" @click="emit('look', cause.alike, 'open')">
-          Leave it open
-        </button>
+        </v-btn>
+        <v-btn v-if="certain && !certain.finding" class="act slim" @click="emit('look', cause.alike, 'open')">Leave it open</v-btn>
       </div>
       <div v-if="writable && !madeUp && alike.length > 1" class="acts">
         <span class="second">Found it at</span>
-        <button
+        <v-btn
           v-for="one in alike"
           :key="one.i"
           class="act slim"
-          type="button"
           :aria-label="`Found it: ${one.fault.where}`"
           @click="emit('look', [one.i], 'found')"
         >
           {{ one.short }}
-        </button>
+        </v-btn>
       </div>
       <slot />
     </div>
@@ -123,16 +110,16 @@ const said = (way: 1 | -1): string => speakingWords(props.now.input, props.cause
 
 <style scoped>
 li {
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .cause {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 90px 96px;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   width: 100%;
   min-height: 52px;
-  padding: 4px 0;
+  padding: var(--space-1) 0;
   border: 0;
   background: none;
   color: var(--ink);
@@ -143,7 +130,7 @@ li {
 .name,
 .how {
   display: grid;
-  line-height: 20px;
+  line-height: var(--leading-tight);
 }
 .how {
   text-align: right;
@@ -151,7 +138,7 @@ li {
 .why {
   padding: 0 0 10px;
   display: grid;
-  gap: 4px;
+  gap: var(--space-1);
   max-width: 60ch;
 }
 .danger {
@@ -159,7 +146,7 @@ li {
   padding-left: 10px;
 }
 .acts {
-  gap: 8px;
-  margin-top: 4px;
+  gap: var(--space-2);
+  margin-top: var(--space-1);
 }
 </style>

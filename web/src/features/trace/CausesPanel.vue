@@ -148,8 +148,8 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 .causes {
   display: grid;
   grid-template: 'which next' auto 'under next' 1fr / minmax(0, 1fr) minmax(0, 1fr);
-  gap: 8px 32px;
-  margin: 8px 0 20px;
+  gap: var(--space-2) var(--space-6);
+  margin: var(--space-2) 0 20px;
 }
 .which {
   grid-area: which;

@@ -58,28 +58,28 @@ const found = computed(() => {
 
 <style scoped>
 .checks {
-  margin: 8px 0 16px;
+  margin: var(--space-2) 0 var(--space-4);
   max-width: 720px;
 }
 summary {
-  min-height: 44px;
+  min-height: var(--touch);
   cursor: pointer;
-  font: 600 18px/24px var(--plate-font);
+  font: 600 var(--type-caption)/var(--leading) var(--plate-font);
 }
 li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-2);
+  border-bottom: var(--line-hair) solid var(--hair);
   min-height: 52px;
 }
 .text {
   flex: 1 1 240px;
-  line-height: 20px;
+  line-height: var(--leading-tight);
 }
 .find {
   max-width: 320px;
-  margin-top: 8px;
+  margin-top: var(--space-2);
 }
 </style>

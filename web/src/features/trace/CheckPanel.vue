@@ -39,18 +39,13 @@ const outcomes = computed(() => (props.weighed ? outcomeWords(props.input, props
       <div v-for="sign in open" :key="sign.id" class="ask">
         <span>{{ askedWords(check, sign) }}</span>
         <span v-if="writable" class="acts">
-          <button class="act slim" type="button" :aria-label="`${sign.text}: yes`" @click="emit('answer', sign, 'seen')">Yes</button>
-          <button class="act slim" type="button" :aria-label="`${sign.text}: no`" @click="emit('answer', sign, 'not_seen')">No</button>
+          <v-btn class="act slim" :aria-label="`${sign.text}: yes`" @click="emit('answer', sign, 'seen')">Yes</v-btn>
+          <v-btn class="act slim" :aria-label="`${sign.text}: no`" @click="emit('answer', sign, 'not_seen')">No</v-btn>
         </span>
       </div>
-      <button
-        v-if="writable && open.length > 2"
-        class="act slim rest"
-        type="button"
-        @click="open.forEach((s) => emit('answer', s, 'not_seen'))"
-      >
+      <v-btn v-if="writable && open.length > 2" class="act slim rest" @click="open.forEach((s) => emit('answer', s, 'not_seen'))">
         None of the rest
-      </button>
+      </v-btn>
     </details>
     <p v-if="left.gauged" class="small second">What is gauged is taken at Gauge; the figures count by themselves.</p>
     <slot />
@@ -62,36 +57,36 @@ const outcomes = computed(() => (props.weighed ? outcomeWords(props.input, props
 
 <style scoped>
 .next {
-  border-bottom: 1px solid var(--hair);
-  padding: 8px 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+  padding: var(--space-2) 0;
 }
 .next.first {
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  padding: 10px 12px;
-  margin-top: 8px;
+  border: var(--line-drawn) solid var(--ink);
+  border-radius: var(--corner);
+  padding: 10px var(--space-3);
+  margin-top: var(--space-2);
   background: var(--plate);
 }
 .title {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  gap: var(--space-1) var(--space-3);
   align-items: baseline;
 }
 .title b {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .caution {
   border-left: 6px solid var(--ink);
   padding-left: 10px;
-  margin: 4px 0;
+  margin: var(--space-1) 0;
 }
 summary {
   min-height: 32px;
   cursor: pointer;
 }
 .rest {
-  margin: 6px 0 8px;
+  margin: 6px 0 var(--space-2);
 }
 .ask .acts {
   flex: none;
@@ -99,9 +94,9 @@ summary {
 }
 .ask {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   justify-content: space-between;
-  min-height: 48px;
+  min-height: var(--strip);
 }
 </style>

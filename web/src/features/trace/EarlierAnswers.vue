@@ -37,12 +37,12 @@ const rows = computed(() =>
 
 <style scoped>
 .earlier {
-  margin: 8px 0 16px;
-  border-left: 2px dashed var(--slate);
-  padding-left: 12px;
+  margin: var(--space-2) 0 var(--space-4);
+  border-left: var(--line-head) dashed var(--slate);
+  padding-left: var(--space-3);
 }
 summary {
-  min-height: 44px;
+  min-height: var(--touch);
   cursor: pointer;
 }
 </style>

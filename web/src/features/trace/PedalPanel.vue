@@ -59,19 +59,19 @@ const most = computed(() => Math.max(0.1, tells.value?.all.softMl ?? 0, ...(tell
 
 <style scoped>
 .pedal {
-  margin: 8px 0 16px;
+  margin: var(--space-2) 0 var(--space-4);
   max-width: 720px;
 }
 summary {
-  min-height: 44px;
+  min-height: var(--touch);
   cursor: pointer;
-  font: 600 18px/24px var(--plate-font);
+  font: 600 var(--type-caption)/var(--leading) var(--plate-font);
 }
 .right {
   text-align: right;
 }
 td,
 th {
-  padding: 6px 12px 6px 0;
+  padding: 6px var(--space-3) 6px 0;
 }
 </style>

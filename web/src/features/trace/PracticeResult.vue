@@ -50,12 +50,12 @@ defineProps<{
 
 <style scoped>
 .result {
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  padding: 0 12px 10px;
+  border: var(--line-drawn) solid var(--ink);
+  border-radius: var(--corner);
+  padding: 0 var(--space-3) 10px;
   background: var(--plate);
 }
 h2 {
-  padding-top: 8px;
+  padding-top: var(--space-2);
 }
 </style>

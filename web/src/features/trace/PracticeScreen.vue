@@ -121,7 +121,7 @@ async function finish(): Promise<void> {
       <h1>Practice: vehicle {{ number }}</h1>
       <span class="second fig">{{ minutes }} min spent, {{ checksText(done.length) }}</span>
       <span class="grow" />
-      <button class="act" type="button" @click="take(number + 1)">Another vehicle</button>
+      <v-btn class="act" @click="take(number + 1)">Another vehicle</v-btn>
     </div>
     <p class="second">
       Nothing here is a vehicle of the shop. The same number gives the same faults; how it went is kept on this device, for you alone.
@@ -168,7 +168,7 @@ async function finish(): Promise<void> {
             </button>
           </li>
         </ul>
-        <button v-if="!finished" class="act main" type="button" :disabled="named.size === 0" @click="finish">That is it</button>
+        <v-btn v-if="!finished" class="act main" :disabled="named.size === 0" @click="finish">That is it</v-btn>
         <PracticeResult
           v-else
           :verdict="verdict"
@@ -189,7 +189,7 @@ async function finish(): Promise<void> {
               {{ c.name }}
               <span class="second small fig">{{ c.minutes }} min{{ c.kind.helpers > 0 ? ', helper' : '' }}</span>
             </span>
-            <button class="act slim" type="button" :aria-label="`Do: ${c.name}`" @click="ask(c)">Do it</button>
+            <v-btn class="act slim" :aria-label="`Do: ${c.name}`" @click="ask(c)">Do it</v-btn>
           </li>
         </ul>
       </section>
@@ -198,9 +198,9 @@ async function finish(): Promise<void> {
     <CausesPanel v-if="helped || finished" :now="weighing" :writable="false" :looks="NO_LOOKS" made-up>
       <template #cause="{ faults }">
         <span v-if="!finished" class="acts">
-          <button v-for="f in faults" :key="f.id" class="act slim" type="button" @click="toggle(f)">
+          <v-btn v-for="f in faults" :key="f.id" class="act slim" @click="toggle(f)">
             {{ named.has(f.id) ? 'Take it back' : 'Name it' }}{{ faults.length > 1 ? `: ${f.where}` : '' }}
-          </button>
+          </v-btn>
         </span>
       </template>
     </CausesPanel>
@@ -212,8 +212,8 @@ async function finish(): Promise<void> {
 .pickrow {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px;
-  margin: 16px 0 8px;
+  gap: var(--space-3);
+  margin: var(--space-4) 0 var(--space-2);
 }
 .kind {
   flex: 0 1 420px;
@@ -224,10 +224,10 @@ async function finish(): Promise<void> {
 .cols {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 8px 32px;
+  gap: var(--space-2) var(--space-6);
 }
 h2 {
-  padding-top: 8px;
+  padding-top: var(--space-2);
 }
 .checks {
   max-height: 420px;
@@ -237,12 +237,12 @@ h2 {
   display: flex;
   align-items: center;
   justify-content: space-between;
-  gap: 12px;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-3);
+  border-bottom: var(--line-hair) solid var(--hair);
   min-height: 52px;
 }
 .named li {
-  min-height: 44px;
+  min-height: var(--touch);
 }
 @media (max-width: 800px) {
   .cols {

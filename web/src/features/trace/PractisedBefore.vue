@@ -47,7 +47,7 @@ const sum = computed(() => practisedSum(props.list));
 
 <style scoped>
 .before {
-  margin-top: 24px;
+  margin-top: var(--space-5);
   max-width: 840px;
 }
 .scroll {
@@ -58,7 +58,7 @@ const sum = computed(() => practisedSum(props.list));
 }
 td,
 th {
-  padding: 8px 16px 8px 0;
+  padding: var(--space-2) var(--space-4) var(--space-2) 0;
 }
 td .second {
   margin-left: 10px;

@@ -144,14 +144,14 @@ const stillText = computed(() => {
 .links {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 20px;
+  gap: var(--space-1) 20px;
   margin-top: 10px;
 }
 .tools {
   display: flex;
-  gap: 16px;
+  gap: var(--space-4);
   align-items: center;
-  margin: 8px 0;
+  margin: var(--space-2) 0;
   flex-wrap: wrap;
 }
 .find {
@@ -162,33 +162,33 @@ const stillText = computed(() => {
 }
 .groups {
   columns: 2;
-  column-gap: 32px;
+  column-gap: var(--space-6);
 }
 .group {
   break-inside: avoid;
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
 }
 .wheels {
   column-span: all;
 }
 .grouphead {
   display: flex;
-  gap: 4px 16px;
+  gap: var(--space-1) var(--space-4);
   align-items: baseline;
   justify-content: space-between;
-  border-bottom: 1px solid var(--slate);
+  border-bottom: var(--line-hair) solid var(--slate);
   padding-bottom: 6px;
 }
 li {
   display: flex;
   align-items: center;
-  gap: 8px;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-2);
+  border-bottom: var(--line-hair) solid var(--hair);
   min-height: 52px;
 }
 .text {
   flex: 1;
-  line-height: 20px;
+  line-height: var(--leading-tight);
 }
 @media (max-width: 1180px) {
   .groups {
@@ -205,7 +205,7 @@ li {
   }
   .head {
     flex-wrap: wrap;
-    gap: 0 12px;
+    gap: 0 var(--space-3);
   }
 }
 </style>

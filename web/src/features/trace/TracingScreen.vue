@@ -110,12 +110,12 @@ const by = (p: number): string => `${fixed(p * 100, 1)} %`;
         </div>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <div v-if="session.may('lead')" class="acts">
-          <button v-if="estimates.length > 0" class="act main" type="button" :disabled="chosen.length === 0" @click="takeOver(chosen)">
+          <v-btn v-if="estimates.length > 0" class="act main" :disabled="chosen.length === 0" @click="takeOver(chosen)">
             Take over {{ chosen.length === 1 ? 'one' : chosen.length }}
-          </button>
-          <button v-if="back.length > 0" class="act" type="button" @click="takeOver(back.map((p) => ({ ...p, times: 1 })))">
+          </v-btn>
+          <v-btn v-if="back.length > 0" class="act" @click="takeOver(back.map((p) => ({ ...p, times: 1 })))">
             Back to the supplied figures
-          </button>
+          </v-btn>
         </div>
       </section>
       <section aria-label="The vehicles">
@@ -138,10 +138,10 @@ const by = (p: number): string => `${fixed(p * 100, 1)} %`;
 
 <style scoped>
 .figures {
-  margin-top: 12px;
+  margin-top: var(--space-3);
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 48px;
+  gap: var(--space-2) var(--space-7);
 }
 .figures p {
   display: grid;
@@ -151,29 +151,29 @@ const by = (p: number): string => `${fixed(p * 100, 1)} %`;
   line-height: 42px;
 }
 h2 {
-  padding-top: 16px;
+  padding-top: var(--space-4);
 }
 .right {
   text-align: right;
 }
 td,
 th {
-  padding: 8px 16px 8px 0;
+  padding: var(--space-2) var(--space-4) var(--space-2) 0;
 }
 li {
-  border-bottom: 1px solid var(--hair);
+  border-bottom: var(--line-hair) solid var(--hair);
   padding: 10px 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--space-1) var(--space-4);
 }
 .scroll {
   overflow-x: auto;
 }
 .gap {
-  margin-top: 24px;
+  margin-top: var(--space-5);
 }
 .acts {
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

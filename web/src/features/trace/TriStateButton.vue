@@ -11,26 +11,26 @@ defineProps<{ way: Observation['state']; on: boolean; writable: boolean }>();
 
 <style scoped>
 .way {
-  min-height: 44px;
-  padding: 3px 8px 0;
+  min-height: var(--touch);
+  padding: 3px var(--space-2) 0;
   border: 0;
-  border-bottom: 3px solid transparent;
+  border-bottom: var(--line-chosen) solid transparent;
   background: none;
   color: var(--blue);
-  font: 600 16px/18px var(--plate-font);
+  font: 600 var(--type-body)/18px var(--plate-font);
   cursor: pointer;
   white-space: nowrap;
 }
 .on.seen,
 .on.not_seen {
   color: var(--ink);
-  border-bottom: 3px solid var(--blue);
+  border-bottom: var(--line-chosen) solid var(--blue);
 }
 .on.seen {
   background: var(--blue-tint);
 }
 .on.not_checked {
-  border-bottom: 2px dashed var(--blue);
+  border-bottom: var(--line-head) dashed var(--blue);
 }
 .way:disabled {
   cursor: default;

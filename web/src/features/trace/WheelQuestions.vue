@@ -69,19 +69,19 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
 <style scoped>
 .one {
   columns: 2;
-  column-gap: 32px;
+  column-gap: var(--space-6);
 }
 .one li {
   display: flex;
   align-items: center;
-  gap: 8px;
-  border-bottom: 1px solid var(--hair);
+  gap: var(--space-2);
+  border-bottom: var(--line-hair) solid var(--hair);
   min-height: 52px;
   break-inside: avoid;
 }
 .text {
   flex: 1;
-  line-height: 20px;
+  line-height: var(--leading-tight);
 }
 .cell {
   width: 100%;
@@ -95,11 +95,11 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
   overflow-x: auto;
 }
 td {
-  padding: 4px 8px 4px 0;
+  padding: var(--space-1) var(--space-2) var(--space-1) 0;
 }
 tbody th {
-  border-bottom: 1px solid var(--hair);
-  font: 400 16px/20px var(--text-font);
+  border-bottom: var(--line-hair) solid var(--hair);
+  font: 400 var(--type-body)/var(--leading-tight) var(--text-font);
   color: var(--ink);
 }
 @media (max-width: 1180px) {

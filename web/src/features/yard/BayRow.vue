@@ -100,11 +100,11 @@ const target = computed(() => ({
 .bay {
   display: grid;
   grid-template-columns: 28px 84px 232px minmax(0, 1fr) 192px;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   min-height: 128px;
-  padding: 8px 0;
-  border-bottom: 1.5px solid var(--ink);
+  padding: var(--space-2) 0;
+  border-bottom: var(--line-drawn) solid var(--ink);
 }
 .no {
   font: 600 44px/46px var(--plate-font);
@@ -114,21 +114,21 @@ const target = computed(() => ({
 .tagline {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 8px;
+  gap: var(--space-1) var(--space-2);
   align-items: center;
 }
 .told {
   display: inline-flex;
-  gap: 4px;
+  gap: var(--space-1);
   align-items: center;
-  font-size: 15px;
+  font-size: var(--type-paragraph);
   white-space: nowrap;
   color: var(--ink);
 }
 h2 {
   font-size: 24px;
   line-height: 30px;
-  margin-top: 4px;
+  margin-top: var(--space-1);
 }
 h2 > :deep(a) {
   color: var(--ink);
@@ -138,22 +138,22 @@ h2 > :deep(a:hover) {
   text-decoration: underline;
 }
 .moves {
-  margin-top: 4px;
+  margin-top: var(--space-1);
 }
 .plate-col {
   align-self: start;
 }
 .rule {
   align-self: start;
-  padding-top: 4px;
+  padding-top: var(--space-1);
 }
 .waits {
-  margin-top: 4px;
-  font-size: 15px;
-  line-height: 20px;
+  margin-top: var(--space-1);
+  font-size: var(--type-paragraph);
+  line-height: var(--leading-tight);
 }
 .waits b {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .clocked {
   position: relative;
@@ -172,15 +172,15 @@ h2 > :deep(a:hover) {
   align-content: center;
   gap: 2px;
   min-height: 96px;
-  padding: 8px 14px;
+  padding: var(--space-2) 14px;
   background: var(--plate);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   text-decoration: none;
   color: var(--ink2);
 }
 .next b {
-  font-size: 19px;
+  font-size: var(--type-tab);
   line-height: 22px;
   color: var(--blue);
 }
@@ -197,9 +197,9 @@ h2 > :deep(a:hover) {
 .late {
   background: var(--ink);
   color: var(--plate);
-  font: 600 14px/18px var(--plate-font);
+  font: 600 var(--type-second)/18px var(--plate-font);
   padding: 1px 6px;
-  border-radius: 2px;
+  border-radius: var(--corner);
 }
 @media (max-width: 1180px) {
   .bay {

@@ -66,14 +66,14 @@ const colour = computed(() => ({ past: 'var(--past)', watch: 'var(--watch)', hol
 
 <style scoped>
 .due {
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
+  padding: var(--space-2) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
 }
 .line {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
-  font-size: 17px;
+  font-size: var(--type-tag);
   white-space: nowrap;
 }
 .line b {
@@ -86,10 +86,10 @@ const colour = computed(() => ({ past: 'var(--past)', watch: 'var(--watch)', hol
 svg {
   display: block;
   width: 100%;
-  margin-top: 4px;
+  margin-top: var(--space-1);
 }
 .numeral {
-  font: 400 13px var(--figure-font);
+  font: 400 var(--type-least) var(--figure-font);
   fill: var(--ink2);
   paint-order: stroke;
   stroke: var(--plate);

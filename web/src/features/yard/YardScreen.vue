@@ -45,10 +45,10 @@ onBeforeUnmount(off);
           {{ workable === all ? 'all can be worked on now' : `${workable} can be worked on now` }}
         </span>
         <span class="grow" />
-        <RouterLink v-if="session.may('technician')" class="act main book" to="/book-in">
+        <v-btn v-if="session.may('technician')" class="act main book" to="/book-in">
           Book in a vehicle
           <kbd aria-hidden="true">n</kbd>
-        </RouterLink>
+        </v-btn>
       </div>
       <p v-if="error" class="problem" role="alert">
         {{ sentenceOf(error) }}
@@ -104,30 +104,30 @@ onBeforeUnmount(off);
 .yard {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 272px;
-  gap: 24px;
+  gap: var(--space-5);
 }
 .stuck {
-  margin-bottom: 12px;
+  margin-bottom: var(--space-3);
 }
 .book kbd {
-  border: 1px solid currentColor;
-  border-radius: 2px;
+  border: var(--line-hair) solid currentColor;
+  border-radius: var(--corner);
   padding: 0 7px;
-  font: 400 14px/22px var(--figure-font);
+  font: 400 var(--type-second)/22px var(--figure-font);
 }
 .side .head {
-  margin-bottom: 4px;
+  margin-bottom: var(--space-1);
 }
 .clock {
-  font-size: 14px;
+  font-size: var(--type-second);
   white-space: nowrap;
 }
 .side li {
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hair);
+  padding: var(--space-2) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
   display: flex;
   justify-content: space-between;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: baseline;
 }
 .care {
@@ -139,7 +139,7 @@ onBeforeUnmount(off);
   white-space: nowrap;
 }
 .empty {
-  margin: 16px 0;
+  margin: var(--space-4) 0;
 }
 @media (max-width: 1040px) {
   .yard {
@@ -149,11 +149,11 @@ onBeforeUnmount(off);
 @media (max-width: 560px) {
   .head {
     flex-wrap: wrap;
-    gap: 0 12px;
-    padding-bottom: 8px;
+    gap: 0 var(--space-3);
+    padding-bottom: var(--space-2);
   }
   .stuck {
-    margin-bottom: 12px;
+    margin-bottom: var(--space-3);
   }
   .book kbd {
     display: none;

@@ -188,7 +188,7 @@ defineExpose({ focus: () => root.value?.focus() });
 .map {
   display: block;
   width: 100%;
-  max-width: 384px;
+  max-width: var(--map);
   height: auto;
   margin: 0 auto;
   background: var(--plate);
@@ -226,11 +226,11 @@ defineExpose({ focus: () => root.value?.focus() });
   opacity: 0.45;
 }
 .wheelname {
-  font: 600 16px var(--plate-font);
+  font: 600 var(--type-body) var(--plate-font);
   fill: var(--ink);
 }
 .front {
-  font: 600 13px var(--plate-font);
+  font: 600 var(--type-least) var(--plate-font);
   letter-spacing: 0.12em;
   fill: var(--ink2);
   paint-order: stroke;
@@ -238,14 +238,14 @@ defineExpose({ focus: () => root.value?.focus() });
   stroke-width: 4px;
 }
 .figure {
-  font: 400 15px var(--figure-font);
+  font: 400 var(--type-paragraph) var(--figure-font);
   fill: var(--ink2);
   paint-order: stroke;
   stroke: var(--plate);
   stroke-width: 4px;
 }
 .label {
-  font: 400 14px var(--text-font);
+  font: 400 var(--type-second) var(--text-font);
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--plate);

@@ -22,7 +22,7 @@ rect {
   fill: var(--ink);
 }
 text {
-  font: 600 14px var(--plate-font);
+  font: 600 var(--type-second) var(--plate-font);
   fill: var(--plate);
 }
 </style>

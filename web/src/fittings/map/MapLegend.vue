@@ -26,7 +26,7 @@ defineProps<{ y: number; circuits: readonly number[]; mechanical: boolean }>();
 
 <style scoped>
 .legend text {
-  font: 400 14px var(--text-font);
+  font: 400 var(--type-second) var(--text-font);
   fill: var(--ink2);
 }
 </style>

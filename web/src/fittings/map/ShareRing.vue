@@ -30,7 +30,7 @@ const round = computed(() => 2 * Math.PI * R * Math.min(1, Math.max(0, props.of)
   stroke-width: 5;
 }
 text {
-  font: 700 13px var(--figure-font);
+  font: 700 var(--type-least) var(--figure-font);
   fill: var(--ink);
 }
 </style>

@@ -84,15 +84,15 @@ function addAWheel(): void {
       <v-select v-model="where" label="Where" :items="places" />
       <v-select v-model="kind" label="What" :items="kinds" />
       <v-select v-if="wet" v-model="circuit" label="Circuit" :items="circuits" />
-      <button class="act" type="button" @click="add">Add it</button>
+      <v-btn class="act" @click="add">Add it</v-btn>
     </div>
     <div v-if="missing.length > 0" class="row">
       <v-select v-model="wheel" label="A whole wheel" :items="missing.map((c) => ({ value: c, title: CORNER_NAME[c] }))" />
-      <span class="choice" role="group" aria-label="Disc or drum">
-        <button type="button" :aria-pressed="unit === 'disc'" @click="unit = 'disc'">Disc</button>
-        <button type="button" :aria-pressed="unit === 'drum'" @click="unit = 'drum'">Drum</button>
-      </span>
-      <button class="act" type="button" @click="addAWheel">Add the wheel</button>
+      <v-btn-group class="choice" role="group" aria-label="Disc or drum">
+        <v-btn :aria-pressed="unit === 'disc'" @click="unit = 'disc'">Disc</v-btn>
+        <v-btn :aria-pressed="unit === 'drum'" @click="unit = 'drum'">Drum</v-btn>
+      </v-btn-group>
+      <v-btn class="act" @click="addAWheel">Add the wheel</v-btn>
     </div>
   </section>
 </template>
@@ -101,8 +101,8 @@ function addAWheel(): void {
 .row {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 </style>

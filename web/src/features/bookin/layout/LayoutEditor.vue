@@ -47,20 +47,19 @@ defineExpose({ faults: edit.faults });
     <div class="drawing plate">
       <BrakeMap :layout="layout" :picked="joining ? target : picked" :marks="marks" @pick="pick" />
       <div class="tools">
-        <button class="act slim" type="button" :disabled="edit.done.value.length === 0" @click="edit.undo()">Undo</button>
-        <button class="act slim" type="button" :disabled="edit.undone.value.length === 0" @click="edit.redo()">Do it again</button>
+        <v-btn class="act slim" :disabled="edit.done.value.length === 0" @click="edit.undo()">Undo</v-btn>
+        <v-btn class="act slim" :disabled="edit.undone.value.length === 0" @click="edit.redo()">Do it again</v-btn>
         <span class="grow" />
-        <span class="choice" role="group" aria-label="Driver’s side">
-          <button
+        <v-btn-group class="choice" role="group" aria-label="Driver’s side">
+          <v-btn
             v-for="side in ['left', 'right'] as const"
             :key="side"
-            type="button"
             :aria-pressed="layout.drive === side"
             @click="edit.apply((l) => ({ ...l, drive: side }))"
           >
             Drive {{ side }}
-          </button>
-        </span>
+          </v-btn>
+        </v-btn-group>
       </div>
     </div>
     <div class="side">
@@ -99,20 +98,20 @@ defineExpose({ faults: edit.faults });
 .editor {
   display: grid;
   grid-template-columns: 400px minmax(0, 1fr);
-  gap: 24px;
+  gap: var(--space-5);
   align-items: start;
 }
 .drawing {
   position: sticky;
   top: 8px;
-  padding-bottom: 8px;
+  padding-bottom: var(--space-2);
 }
 .tools {
   display: flex;
-  gap: 8px;
+  gap: var(--space-2);
   align-items: center;
-  padding: 8px 12px 0;
-  border-top: 1px solid var(--hair);
+  padding: var(--space-2) var(--space-3) 0;
+  border-top: var(--line-hair) solid var(--hair);
   flex-wrap: wrap;
 }
 .grow {
@@ -120,7 +119,7 @@ defineExpose({ faults: edit.faults });
 }
 .side {
   display: grid;
-  gap: 16px;
+  gap: var(--space-4);
 }
 @media (max-width: 960px) {
   .editor {

@@ -108,12 +108,12 @@ function leave(): void {
       <div v-if="theirs" class="problem stale" role="alert">
         <p>{{ problem }}</p>
         <div class="acts">
-          <span class="choice" role="group" aria-label="Which drawing to look at">
-            <button type="button" :aria-pressed="looking === 'mine'" @click="looking = 'mine'">Mine</button>
-            <button type="button" :aria-pressed="looking === 'theirs'" @click="looking = 'theirs'">On record</button>
-          </span>
-          <button class="act" type="button" @click="overTheirs">Keep mine</button>
-          <button class="act" type="button" @click="takeTheirs">Take what is on record</button>
+          <v-btn-group class="choice" role="group" aria-label="Which drawing to look at">
+            <v-btn :aria-pressed="looking === 'mine'" @click="looking = 'mine'">Mine</v-btn>
+            <v-btn :aria-pressed="looking === 'theirs'" @click="looking = 'theirs'">On record</v-btn>
+          </v-btn-group>
+          <v-btn class="act" @click="overTheirs">Keep mine</v-btn>
+          <v-btn class="act" @click="takeTheirs">Take what is on record</v-btn>
         </div>
       </div>
       <LayoutEditor v-if="theirs && looking === 'theirs'" :model-value="theirs" class="gap" />
@@ -151,15 +151,10 @@ function leave(): void {
       </section>
       <p v-if="problem && !theirs" class="problem gap" role="alert">{{ problem }}</p>
       <div class="acts gap">
-        <button
-          class="act main"
-          type="button"
-          :disabled="!changed || draft.why.trim().length < 3 || (editor?.faults.length ?? 0) > 0"
-          @click="keep"
-        >
+        <v-btn class="act main" :disabled="!changed || draft.why.trim().length < 3 || (editor?.faults.length ?? 0) > 0" @click="keep">
           Keep this layout
-        </button>
-        <button class="act" type="button" @click="leave">Leave it as it was</button>
+        </v-btn>
+        <v-btn class="act" @click="leave">Leave it as it was</v-btn>
         <span v-if="changed && (editor?.faults.length ?? 0) > 0" class="second small">First mend what cannot be right.</span>
         <span v-else-if="changed && draft.why.trim().length < 3" class="second small">Say why in a few words.</span>
       </div>
@@ -172,26 +167,26 @@ function leave(): void {
   margin-top: 20px;
 }
 .stale {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .choose {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  gap: 12px;
-  margin: 12px 0 16px;
+  gap: var(--space-3);
+  margin: var(--space-3) 0 var(--space-4);
 }
 .way {
   display: grid;
   text-align: left;
-  padding: 8px 14px;
+  padding: var(--space-2) 14px;
   background: var(--plate);
-  border: 1px solid var(--blue);
-  border-radius: 2px;
+  border: var(--line-hair) solid var(--blue);
+  border-radius: var(--corner);
   color: var(--blue);
   cursor: pointer;
 }
 .way b {
-  font-size: 18px;
+  font-size: var(--type-caption);
 }
 .way[aria-checked='true'] {
   background: var(--blue-tint);

@@ -148,21 +148,19 @@ const everywhere = computed(() =>
     <template v-if="slot.kind === 'caliper'">
       <div class="line">
         <span class="second">Pistons</span>
-        <span class="choice" role="group" aria-label="How many pistons">
-          <button v-for="n in MAX_PISTONS" :key="n" type="button" :aria-pressed="pistons.length === n" @click="setCount(n)">
+        <v-btn-group class="choice" role="group" aria-label="How many pistons">
+          <v-btn v-for="n in MAX_PISTONS" :key="n" :aria-pressed="pistons.length === n" @click="setCount(n)">
             {{ n }}
-          </button>
-        </span>
+          </v-btn>
+        </v-btn-group>
         <LengthField label="Diameter of all" :model-value="pistons[0]?.boreMm ?? null" @update:model-value="setPistonBore" />
       </div>
     </template>
     <div v-if="wet" class="line">
       <span class="second">{{ isCylinder ? 'Feeds' : 'In' }}</span>
-      <span class="choice" role="group" aria-label="Circuit">
-        <button v-for="c in circuits" :key="c" type="button" :aria-pressed="slot.circuits.includes(c)" @click="setCircuit(c)">
-          Circuit {{ c }}
-        </button>
-      </span>
+      <v-btn-group class="choice" role="group" aria-label="Circuit">
+        <v-btn v-for="c in circuits" :key="c" :aria-pressed="slot.circuits.includes(c)" @click="setCircuit(c)">Circuit {{ c }}</v-btn>
+      </v-btn-group>
       <span class="second small">{{ isCylinder ? '' : 'It moves with its line and hose, and what only it feeds.' }}</span>
     </div>
     <h3>Joined to</h3>
@@ -172,18 +170,15 @@ const everywhere = computed(() =>
           <span class="second kind">{{ KIND_WORD[c.kind] }}</span>
           <button class="link" type="button" @click="emit('pick', other?.id ?? null)">{{ other ? placeName(other) : 'nothing' }}</button>
           <span class="grow" />
-          <button
+          <v-btn
             v-if="c.kind === 'line'"
             class="act slim"
-            type="button"
             :aria-expanded="putting === c.id"
             @click="putting = putting === c.id ? null : c.id"
           >
             Line …
-          </button>
-          <button class="act slim" type="button" :aria-label="`Take the ${c.kind} off`" @click="edit.apply((l) => disconnect(l, c.id))">
-            Take off
-          </button>
+          </v-btn>
+          <v-btn class="act slim" :aria-label="`Take the ${c.kind} off`" @click="edit.apply((l) => disconnect(l, c.id))">Take off</v-btn>
         </div>
         <div v-if="putting === c.id" class="put">
           <LengthField
@@ -198,9 +193,9 @@ const everywhere = computed(() =>
           />
           <div class="putin">
             <span class="second">Put in</span>
-            <button v-for="k in PUT" :key="k" class="act slim" type="button" @click="putIn(c, k)">
+            <v-btn v-for="k in PUT" :key="k" class="act slim" @click="putIn(c, k)">
               {{ k === 'servo' ? 'Remote servo' : KIND_FACTS[k].name }}
-            </button>
+            </v-btn>
           </div>
         </div>
       </li>
@@ -209,24 +204,22 @@ const everywhere = computed(() =>
     <div v-if="joining" class="joining" role="group" aria-label="Join it to">
       <p>Pick the other place on the map, or choose it here.</p>
       <v-select label="Join to" :items="everywhere" :model-value="target" @update:model-value="emit('pick', $event)" />
-      <span class="choice" role="group" aria-label="By what">
-        <button v-for="(word, k) in KIND_WORD" :key="k" type="button" :aria-pressed="joinKind === k" @click="joinKind = k">
+      <v-btn-group class="choice" role="group" aria-label="By what">
+        <v-btn v-for="(word, k) in KIND_WORD" :key="k" :aria-pressed="joinKind === k" @click="joinKind = k">
           {{ word }}
-        </button>
-      </span>
+        </v-btn>
+      </v-btn-group>
       <div class="line">
-        <button class="act main" type="button" :disabled="!target || target === slotId" @click="join">
+        <v-btn class="act main" :disabled="!target || target === slotId" @click="join">
           {{ target && target !== slotId ? `Join to the ${targetName}` : 'Join' }}
-        </button>
-        <button class="act" type="button" @click="emit('join', false)">Not now</button>
+        </v-btn>
+        <v-btn class="act" @click="emit('join', false)">Not now</v-btn>
       </div>
     </div>
     <div v-else class="line">
-      <button class="act" type="button" @click="emit('join', true)">Join to something …</button>
-      <button class="act" type="button" @click="takeOut">Take it out</button>
-      <button v-if="slot.kind === 'rotor' || slot.kind === 'drum'" class="act" type="button" @click="takeWheelOut">
-        Take the whole wheel out
-      </button>
+      <v-btn class="act" @click="emit('join', true)">Join to something …</v-btn>
+      <v-btn class="act" @click="takeOut">Take it out</v-btn>
+      <v-btn v-if="slot.kind === 'rotor' || slot.kind === 'drum'" class="act" @click="takeWheelOut">Take the whole wheel out</v-btn>
     </div>
   </section>
 </template>
@@ -234,38 +227,38 @@ const everywhere = computed(() =>
 <style scoped>
 .title {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: baseline;
-  border-bottom: 1px solid var(--slate);
+  border-bottom: var(--line-hair) solid var(--slate);
   padding-bottom: 6px;
-  margin-bottom: 16px;
+  margin-bottom: var(--space-4);
 }
 h3 {
-  margin-top: 16px;
+  margin-top: var(--space-4);
 }
 .line {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
-  margin-top: 12px;
+  margin-top: var(--space-3);
 }
 .line > :deep(.v-input) {
   max-width: 190px;
 }
 .ends li {
-  border-bottom: 1px solid var(--hair);
-  padding: 4px 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+  padding: var(--space-1) 0;
 }
 .end,
 .putin {
   display: flex;
-  gap: 12px;
+  gap: var(--space-3);
   align-items: center;
   flex-wrap: wrap;
 }
 .kind {
-  min-width: 48px;
+  min-width: var(--strip);
 }
 .grow {
   flex: 1;
@@ -273,19 +266,19 @@ h3 {
 .put {
   display: grid;
   grid-template-columns: 150px 150px;
-  gap: 12px;
-  padding: 12px 0;
+  gap: var(--space-3);
+  padding: var(--space-3) 0;
 }
 .putin {
   grid-column: 1 / -1;
 }
 .joining {
   display: grid;
-  gap: 12px;
+  gap: var(--space-3);
   justify-items: start;
-  margin-top: 16px;
-  border: 1px solid var(--blue);
-  padding: 12px;
+  margin-top: var(--space-4);
+  border: var(--line-hair) solid var(--blue);
+  padding: var(--space-3);
 }
 .joining > :deep(.v-input) {
   width: 100%;
