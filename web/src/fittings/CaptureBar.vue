@@ -317,5 +317,15 @@ const phoneTyped = computed({
   .note {
     display: none;
   }
+  /* What is gauged is never cut: it takes the lines that it needs. */
+  .pos,
+  .what {
+    white-space: normal;
+    overflow: visible;
+  }
+  .unit {
+    min-width: var(--touch);
+    min-height: var(--touch);
+  }
 }
 </style>

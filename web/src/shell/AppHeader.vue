@@ -63,6 +63,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
   text-decoration: none;
   display: flex;
   min-height: var(--touch);
+  min-width: var(--touch);
   align-items: center;
 }
 .shop {

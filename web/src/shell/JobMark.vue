@@ -13,7 +13,7 @@ const move = computed(() => (job.state ? mayMove(job.state) : null));
 <template>
   <template v-if="job.records">
     <TagPlate :tag="job.records.vehicle.tag" />
-    <span class="vehicle plate-font">{{ job.records.vehicle.name }}</span>
+    <span class="vehicle plate-font" :title="job.records.vehicle.name">{{ job.records.vehicle.name }}</span>
     <MoveMark v-if="move" class="moves" :level="move.level" :reasons="move.reasons.map((r) => r.words)" />
   </template>
 </template>

@@ -175,7 +175,7 @@ async function bookIn(): Promise<void> {
         </div>
       </section>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div class="acts">
+      <div class="acts ends">
         <v-btn class="act main" type="submit" :disabled="busy">Book it in</v-btn>
         <v-btn class="act" to="/">Not now</v-btn>
         <span class="second small">What is typed is kept on this device meanwhile.</span>
@@ -211,5 +211,14 @@ h2 {
 }
 .acts {
   margin-top: 20px;
+}
+/* What ends the screen is within reach from everywhere on it. */
+.ends {
+  position: sticky;
+  bottom: 0;
+  z-index: 5;
+  padding: var(--space-2) 0;
+  background: var(--page);
+  border-top: var(--line-hair) solid var(--slate);
 }
 </style>

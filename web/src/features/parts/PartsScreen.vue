@@ -42,7 +42,7 @@ const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scr
         <tbody>
           <tr v-for="r in rows" :key="r.part.id">
             <td>
-              <RouterLink class="tagged" :to="`/parts/${r.part.id}`" :aria-label="`${r.part.tag ?? ''} ${r.part.name}, its life`">
+              <RouterLink class="go tagged" :to="`/parts/${r.part.id}`" :aria-label="`${r.part.tag ?? ''} ${r.part.name}, its life`">
                 <TagPlate :tag="r.part.tag ?? ''" small />
               </RouterLink>
             </td>
@@ -53,7 +53,7 @@ const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scr
               <span v-if="r.where === 'away'" class="second small">sent out</span>
             </td>
             <td>
-              <RouterLink v-if="r.jobId" :to="`/jobs/${r.jobId}`">{{ r.vehicleTag }} {{ r.vehicleName }}</RouterLink>
+              <RouterLink v-if="r.jobId" class="go" :to="`/jobs/${r.jobId}`">{{ r.vehicleTag }} {{ r.vehicleName }}</RouterLink>
             </td>
           </tr>
         </tbody>
@@ -83,7 +83,7 @@ const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scr
 .tagged {
   display: inline-flex;
   text-decoration: none;
-  min-height: 32px;
+  min-height: var(--touch);
   align-items: center;
 }
 @media (max-width: 560px) {

@@ -75,7 +75,7 @@ onBeforeUnmount(off);
         <tbody>
           <tr v-for="g in data" :key="g.id">
             <td>
-              <RouterLink class="plate-font" :to="`/gauges/${g.gaugeId}`">{{ g.tag }}</RouterLink>
+              <RouterLink class="go plate-font" :to="`/gauges/${g.gaugeId}`">{{ g.tag }}</RouterLink>
             </td>
             <td>{{ g.name }}</td>
             <td>{{ GAUGE_KIND_NAME[g.kind] }}</td>

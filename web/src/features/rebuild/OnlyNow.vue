@@ -32,7 +32,7 @@ function leave(list: readonly OnlyNow[]): void {
     </b>
     <ul>
       <li v-for="x in owed" :key="x.key">
-        <RouterLink :to="pathOf(x)">{{ x.what }}</RouterLink>
+        <RouterLink class="go" :to="pathOf(x)">{{ x.what }}</RouterLink>
         <span class="second small fig">{{ x.minutes }} min</span>
         <button class="link" type="button" :aria-label="`Leave: ${x.what}`" @click="leave([x])">leave it</button>
       </li>
@@ -41,7 +41,7 @@ function leave(list: readonly OnlyNow[]): void {
       <p class="second small">Can only be taken now, though nobody owes it:</p>
       <ul>
         <li v-for="x in wanted" :key="x.key">
-          <RouterLink :to="pathOf(x)">{{ x.what }}</RouterLink>
+          <RouterLink class="go" :to="pathOf(x)">{{ x.what }}</RouterLink>
           <span class="second small fig">{{ x.minutes }} min</span>
           <button class="link" type="button" :aria-label="`Leave: ${x.what}`" @click="leave([x])">leave it</button>
         </li>

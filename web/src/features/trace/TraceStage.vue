@@ -93,8 +93,8 @@ const stillText = computed(() => {
         about what this vehicle does not have, and left out; the rest is weighed.
       </p>
       <p class="second small links">
-        <RouterLink to="/tracing">How well tracing did</RouterLink>
-        <RouterLink to="/practice">Practice on a made-up vehicle</RouterLink>
+        <RouterLink class="go" to="/tracing">How well tracing did</RouterLink>
+        <RouterLink class="go" to="/practice">Practice on a made-up vehicle</RouterLink>
       </p>
     </template>
     <template #under>

@@ -89,13 +89,15 @@ const by = (p: number): string => `${fixed(p * 100, 1)} %`;
             <tbody>
               <tr v-for="e in estimates" :key="e.fault">
                 <td v-if="session.may('lead')">
-                  <input
-                    :id="`take-${e.fault}`"
-                    type="checkbox"
-                    :checked="!leftOut.has(e.fault)"
-                    :aria-label="`Take over ${e.name}`"
-                    @change="choose(e)"
-                  />
+                  <label class="tick">
+                    <input
+                      :id="`take-${e.fault}`"
+                      type="checkbox"
+                      :checked="!leftOut.has(e.fault)"
+                      :aria-label="`Take over ${e.name}`"
+                      @change="choose(e)"
+                    />
+                  </label>
                 </td>
                 <td>{{ e.name }}</td>
                 <td class="right fig">{{ e.found }} of {{ e.lookedAt }}</td>
@@ -122,7 +124,7 @@ const by = (p: number): string => `${fixed(p * 100, 1)} %`;
         <h2 class="line">Vehicle by vehicle</h2>
         <ul>
           <li v-for="c in data?.cases ?? []" :key="c.jobId">
-            <RouterLink :to="`/jobs/${c.jobId}/trace`">{{ c.tag }} {{ c.vehicle }}</RouterLink>
+            <RouterLink class="go" :to="`/jobs/${c.jobId}/trace`">{{ c.tag }} {{ c.vehicle }}</RouterLink>
             <span class="second small">{{ dayText(c.at) }}</span>
             <span v-for="(x, i) in c.causes.filter((y) => y.found)" :key="i" class="found">
               {{ x.name }}, {{ x.where }}{{ x.rank === null ? '' : ` (said ${percentText(x.said ?? 0)}, no. ${x.rank})` }}
@@ -132,7 +134,7 @@ const by = (p: number): string => `${fixed(p * 100, 1)} %`;
         </ul>
       </section>
     </template>
-    <p class="gap"><RouterLink to="/practice">Practice on a made-up vehicle</RouterLink></p>
+    <p class="gap"><RouterLink class="go" to="/practice">Practice on a made-up vehicle</RouterLink></p>
   </main>
 </template>
 

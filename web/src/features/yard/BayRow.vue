@@ -51,7 +51,7 @@ const target = computed(() => ({
         </span>
       </div>
       <h2>
-        <RouterLink :to="`/jobs/${job.jobId}`">{{ job.vehicle.name }}</RouterLink>
+        <RouterLink class="go" :to="`/jobs/${job.jobId}`">{{ job.vehicle.name }}</RouterLink>
       </h2>
       <p class="second small">{{ job.vehicle.year }} {{ job.vehicle.body }}</p>
       <p class="second small">{{ about }}</p>

@@ -78,7 +78,7 @@ onBeforeUnmount(off);
         <div class="head"><h2>Came in after the hand-back</h2></div>
         <ul>
           <li v-for="l in data.late" :key="l.jobId">
-            <RouterLink :to="`/jobs/${l.jobId}/prove`">{{ l.tag }} {{ l.name }}</RouterLink>
+            <RouterLink class="go" :to="`/jobs/${l.jobId}/prove`">{{ l.tag }} {{ l.name }}</RouterLink>
             <span class="second small when">{{ l.count }}</span>
           </li>
         </ul>
@@ -87,8 +87,8 @@ onBeforeUnmount(off);
       <ul>
         <li v-for="h in data?.handedBack ?? []" :key="h.jobId">
           <span>
-            <RouterLink :to="`/jobs/${h.jobId}/sheet`">{{ h.tag }} {{ h.name }}</RouterLink>
-            <RouterLink v-for="a in h.afterCare.slice(0, 2)" :key="a.what" class="care small" :to="`/jobs/${h.jobId}/prove`">
+            <RouterLink class="go" :to="`/jobs/${h.jobId}/sheet`">{{ h.tag }} {{ h.name }}</RouterLink>
+            <RouterLink v-for="a in h.afterCare.slice(0, 2)" :key="a.what" class="go care small" :to="`/jobs/${h.jobId}/prove`">
               {{ a.what }}, by {{ dayText(a.on) }}
             </RouterLink>
           </span>
