@@ -37,7 +37,9 @@ export const MEASURE = `(() => {
     .filter((el) => el.clientWidth > 0 && el.scrollWidth > el.clientWidth + 1 && el.textContent.trim() !== '')
     .map(name);
   const next = document.querySelector('[data-capture]') ?? [...document.querySelectorAll('.act.main')].find(shown);
-  const down = next ? (next.getBoundingClientRect().bottom + scrollY) / innerHeight : null;
+  // What ends a form is reached from where the form begins.
+  const form = next?.closest('form')?.getBoundingClientRect().top ?? -scrollY;
+  const down = next ? (next.getBoundingClientRect().bottom - Math.max(-scrollY, form)) / innerHeight : null;
   const { scrollWidth, clientWidth } = document.documentElement;
   return { small, cut, down, over: scrollWidth - clientWidth };
 })()`;

@@ -243,7 +243,7 @@ describe('one vehicle from book-in to hand-back', function () {
       await button(/^Read, Lea/)
         .first()
         .click();
-    for (const answer of ['Gone', 'Passed']) await pressAll(page.locator(`button[aria-pressed=false]:text-is("${answer}")`));
+    for (const answer of ['Gone', 'Passed']) await pressAll(page.getByRole('button', { name: answer, exact: true, pressed: false }));
     await page.getByText('A finer gauge would settle it').waitFor();
     await button('Accept with a reason').click();
     await page.getByLabel('Reason').fill('Read with the 0.01 mm micrometer; no pulsing on the road');

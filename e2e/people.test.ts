@@ -37,8 +37,8 @@ describe('two tablets and three people', function () {
   };
 
   const passed = async (): Promise<void> => {
-    await bench.locator('button:text-is("Passed")').first().waitFor();
-    await pressAll(bench.locator('button[aria-pressed=false]:text-is("Passed")'));
+    await bench.getByRole('button', { name: 'Passed', exact: true }).first().waitFor();
+    await pressAll(bench.getByRole('button', { name: 'Passed', exact: true, pressed: false }));
   };
 
   before(async () => {

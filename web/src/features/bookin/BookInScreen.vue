@@ -209,16 +209,4 @@ h2 {
 .problem {
   margin-top: var(--space-4);
 }
-.acts {
-  margin-top: 20px;
-}
-/* What ends the screen is within reach from everywhere on it. */
-.ends {
-  position: sticky;
-  bottom: 0;
-  z-index: 5;
-  padding: var(--space-2) 0;
-  background: var(--page);
-  border-top: var(--line-hair) solid var(--slate);
-}
 </style>

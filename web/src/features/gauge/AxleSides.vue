@@ -67,36 +67,40 @@ const former = (c: Component, id: string) => {
         </template>
       </template>
     </div>
-    <table>
-      <thead>
-        <tr>
-          <td />
-          <th v-for="c in sides" :key="c.slot.id" scope="col">
-            <button v-if="c.slot.id !== slotId" class="link" type="button" @click="emit('pick', c.slot.id)">{{ placeName(c.slot) }}</button>
-            <template v-else>{{ placeName(c.slot) }}</template>
-          </th>
-          <td />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="id in ids" :key="id">
-          <th scope="row">{{ nameOf(id) }}</th>
-          <td v-for="c in sides" :key="c.slot.id">
-            <template v-if="of(c, id)">
-              <VerdictMark :verdict="of(c, id)?.verdict ?? 'not_gauged'" :size="14" />
-              <span class="fig fig-b">{{ fixed(of(c, id)?.reduced.value ?? 0, of(c, id)?.reduced.decimals ?? 2) }}</span>
-              <span class="second small">{{ PHASE_WORD[of(c, id)?.phase ?? 'as_found'] }}</span>
-            </template>
-            <span v-else class="second">not gauged</span>
-            <div v-for="f in former(c, id)" :key="f.on" class="second small">
-              <span class="fig">{{ f.figure }}</span>
-              in {{ f.on }}, {{ f.phase }}
-            </div>
-          </td>
-          <td class="fig second small">{{ apart(id) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr>
+            <td />
+            <th v-for="c in sides" :key="c.slot.id" scope="col">
+              <button v-if="c.slot.id !== slotId" class="link" type="button" @click="emit('pick', c.slot.id)">
+                {{ placeName(c.slot) }}
+              </button>
+              <template v-else>{{ placeName(c.slot) }}</template>
+            </th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="id in ids" :key="id">
+            <th scope="row">{{ nameOf(id) }}</th>
+            <td v-for="c in sides" :key="c.slot.id">
+              <template v-if="of(c, id)">
+                <VerdictMark :verdict="of(c, id)?.verdict ?? 'not_gauged'" :size="14" />
+                <span class="fig fig-b">{{ fixed(of(c, id)?.reduced.value ?? 0, of(c, id)?.reduced.decimals ?? 2) }}</span>
+                <span class="second small">{{ PHASE_WORD[of(c, id)?.phase ?? 'as_found'] }}</span>
+              </template>
+              <span v-else class="second">not gauged</span>
+              <div v-for="f in former(c, id)" :key="f.on" class="second small">
+                <span class="fig">{{ f.figure }}</span>
+                in {{ f.on }}, {{ f.phase }}
+              </div>
+            </td>
+            <td class="fig second small">{{ apart(id) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>
 

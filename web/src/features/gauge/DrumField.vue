@@ -18,30 +18,32 @@ const cell = (depth: string, angle: number) => {
 </script>
 
 <template>
-  <table class="drum" aria-label="Drum diameters by depth and angle">
-    <thead>
-      <tr>
-        <td />
-        <th v-for="a in angles" :key="a" scope="col" class="fig">{{ a }}°</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="d in DRUM_DEPTHS" :key="d">
-        <th scope="row">{{ NAME[d] }}</th>
-        <td v-for="a in angles" :key="a">
-          <button
-            type="button"
-            class="cell fig"
-            :class="{ now: cell(d, a).index === now, most: cell(d, a).taken && cell(d, a).taken?.value === highest }"
-            :aria-label="`${NAME[d]}, ${a} degrees`"
-            @click="emit('go', cell(d, a).index)"
-          >
-            {{ cell(d, a).taken ? fixed(cell(d, a).taken?.value ?? 0, decimals) : '·' }}
-          </button>
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div class="scroll">
+    <table class="drum" aria-label="Drum diameters by depth and angle">
+      <thead>
+        <tr>
+          <td />
+          <th v-for="a in angles" :key="a" scope="col" class="fig">{{ a }}°</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="d in DRUM_DEPTHS" :key="d">
+          <th scope="row">{{ NAME[d] }}</th>
+          <td v-for="a in angles" :key="a">
+            <button
+              type="button"
+              class="cell fig"
+              :class="{ now: cell(d, a).index === now, most: cell(d, a).taken && cell(d, a).taken?.value === highest }"
+              :aria-label="`${NAME[d]}, ${a} degrees`"
+              @click="emit('go', cell(d, a).index)"
+            >
+              {{ cell(d, a).taken ? fixed(cell(d, a).taken?.value ?? 0, decimals) : '·' }}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
 </template>
 
 <style scoped>

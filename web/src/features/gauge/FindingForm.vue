@@ -160,7 +160,9 @@ function added(): void {
       :items="answerable.map((f) => ({ title: f.words, value: f.id }))"
     />
     <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
-    <v-btn class="act main" type="submit" :disabled="text.trim() === ''">Write it down</v-btn>
+    <div class="ends wide">
+      <v-btn class="act main" type="submit" :disabled="text.trim() === ''">Write it down</v-btn>
+    </div>
     <OwnFinding v-if="adding" :kind="kind" :severities="SEVERITIES" @close="adding = false" @added="added" />
   </form>
 </template>

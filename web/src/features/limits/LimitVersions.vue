@@ -59,9 +59,6 @@ const figure = (v: number | null): string => (v === null ? '–' : fixed(v, Math
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 .num {
   text-align: right;
 }

@@ -174,9 +174,6 @@ onBeforeUnmount(off);
 .head {
   padding: 10px 0;
 }
-.scroll {
-  overflow-x: auto;
-}
 .num {
   text-align: right;
   white-space: nowrap;

@@ -86,44 +86,48 @@ const note = computed(() => {
   </p>
   <section>
     <h2 class="line">Operations</h2>
-    <table v-if="operations.length > 0">
-      <thead>
-        <tr>
-          <th>Operation</th>
-          <th>Where</th>
-          <th class="num">Minutes</th>
-          <th>State</th>
-          <td />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="o in operations" :key="o.id">
-          <td>{{ o.title }}</td>
-          <td class="second">{{ placeOf(o.slotId) }}</td>
-          <td class="num fig">{{ o.attendedMinutes }}</td>
-          <td>{{ WORD[stateOf(o.id)] }}</td>
-          <td class="acts">
-            <template v-if="writable && stateOf(o.id) !== 'done'">
-              <v-btn
-                v-if="stateOf(o.id) !== 'running'"
-                class="act slim"
-                @click="job.add('operationEvents', { operationId: o.id, kind: 'start', note: '' })"
-              >
-                Start
-              </v-btn>
-              <v-btn v-else class="act slim" @click="job.add('operationEvents', { operationId: o.id, kind: 'stop', note: '' })">Stop</v-btn>
-              <v-btn
-                class="act slim"
-                :aria-label="`${o.title}: done`"
-                @click="job.add('operationEvents', { operationId: o.id, kind: 'done', note: '' })"
-              >
-                Done
-              </v-btn>
-            </template>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <div v-if="operations.length > 0" class="scroll">
+      <table>
+        <thead>
+          <tr>
+            <th>Operation</th>
+            <th>Where</th>
+            <th class="num">Minutes</th>
+            <th>State</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="o in operations" :key="o.id">
+            <td>{{ o.title }}</td>
+            <td class="second">{{ placeOf(o.slotId) }}</td>
+            <td class="num fig">{{ o.attendedMinutes }}</td>
+            <td>{{ WORD[stateOf(o.id)] }}</td>
+            <td class="acts">
+              <template v-if="writable && stateOf(o.id) !== 'done'">
+                <v-btn
+                  v-if="stateOf(o.id) !== 'running'"
+                  class="act slim"
+                  @click="job.add('operationEvents', { operationId: o.id, kind: 'start', note: '' })"
+                >
+                  Start
+                </v-btn>
+                <v-btn v-else class="act slim" @click="job.add('operationEvents', { operationId: o.id, kind: 'stop', note: '' })">
+                  Stop
+                </v-btn>
+                <v-btn
+                  class="act slim"
+                  :aria-label="`${o.title}: done`"
+                  @click="job.add('operationEvents', { operationId: o.id, kind: 'done', note: '' })"
+                >
+                  Done
+                </v-btn>
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
     <p v-else class="second empty">No operation is on the list.</p>
     <UsualOperations v-if="writable && proposals.length > 0" :proposals="proposals" @plan="plan" />
     <form v-if="writable" class="add" @submit.prevent="planTyped">

@@ -50,9 +50,6 @@ const sum = computed(() => practisedSum(props.list));
   margin-top: var(--space-5);
   max-width: 840px;
 }
-.scroll {
-  overflow-x: auto;
-}
 .right {
   text-align: right;
 }

@@ -169,9 +169,6 @@ li {
   flex-wrap: wrap;
   gap: var(--space-1) var(--space-4);
 }
-.scroll {
-  overflow-x: auto;
-}
 .gap {
   margin-top: var(--space-5);
 }

@@ -91,9 +91,6 @@ const tap = (code: string, corner: Corner): void => emit('answer', code, corner,
   color: var(--blue);
   border-bottom-color: var(--hair);
 }
-.scroll {
-  overflow-x: auto;
-}
 td {
   padding: var(--space-1) var(--space-2) var(--space-1) 0;
 }

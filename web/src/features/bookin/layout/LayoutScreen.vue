@@ -150,7 +150,7 @@ function leave(): void {
         <v-text-field v-model="draft.why" label="Why" maxlength="300" class="why" />
       </section>
       <p v-if="problem && !theirs" class="problem gap" role="alert">{{ problem }}</p>
-      <div class="acts gap">
+      <div class="acts ends">
         <v-btn class="act main" :disabled="!changed || draft.why.trim().length < 3 || (editor?.faults.length ?? 0) > 0" @click="keep">
           Keep this layout
         </v-btn>
