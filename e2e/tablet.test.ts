@@ -138,18 +138,17 @@ describe('a tablet in the hands of several', function () {
     const out = page.getByRole('button', { name: /^Sign out Ruth/ });
     await out.waitFor();
     const before = await sessionsOf('ruth');
-    await cutOff(page);
+    await house.killServer();
     await out.click();
     await page.waitForURL('**/sign-in');
     // Neither this page nor another of this device comes back with the old session, cut off or not.
     await page.goto(`${house.url}/jobs/${jobId}/gauge`);
     await page.waitForURL('**/sign-in?**');
     expect((await sessionsOf('ruth')).length).to.equal(before.length);
-    await page.context().setOffline(false);
+    await house.start(true);
     await page.goto(`${house.url}/`);
     await page.waitForURL('**/sign-in');
-    await page.waitForTimeout(500);
-    expect((await sessionsOf('ruth')).length).to.equal(before.length - 1);
+    await expectSoon(async () => (await sessionsOf('ruth')).length === before.length - 1);
     expect((await page.request.get(`${house.url}/api/me`)).status()).to.equal(401);
   });
 

@@ -85,7 +85,11 @@ export const useSession = defineStore('session', () => {
     }
     resumed.value = true;
   }
+  /** An answer to a sign-out that comes after one to a sign-in would end that as well: the one is waited for before the other. */
+  let leaving: Promise<unknown> = Promise.resolve();
+  const left = async (): Promise<void> => void (await leaving);
   async function signIn(login: string, password: string): Promise<void> {
+    await left();
     await take(await call('signIn', { body: { login, password } }));
   }
   /** Ends the session of whoever signed out while the server was away. Says whether somebody has signed out and is not in again. */
@@ -108,8 +112,9 @@ export const useSession = defineStore('session', () => {
   async function signOut(): Promise<void> {
     if (person.value) localStorage.setItem(OUT, person.value.id);
     pages.postMessage(null);
+    leaving = isOut();
     await act({ kind: 'signed_out' });
-    await isOut();
+    await leaving;
   }
   pages.addEventListener('message', ({ data }: MessageEvent<{ id: string; name: string } | null>) => {
     void act({ kind: 'heard', person: data });
@@ -119,5 +124,5 @@ export const useSession = defineStore('session', () => {
   window.addEventListener('online', () => void isOut());
   const role = computed<Role | null>(() => (lock.value ? null : (person.value?.role ?? null)));
   const may = (access: Access): boolean => mayCall(access, role.value);
-  return { person, lock, hasPin, shop, resumed, role, may, take, refreshed, resume, signIn, signOut };
+  return { person, lock, hasPin, shop, resumed, role, may, take, left, refreshed, resume, signIn, signOut };
 });

@@ -35,7 +35,7 @@ const missing = computed(() => rows.value.filter((r) => r.limit === null || r.li
               v-if="r.limit === null || r.limit.source === 'generic'"
               class="enter"
               :to="enter(r, 'type')"
-              :aria-label="`Enter the limit: ${r.name}${r.axle ? `, ${r.axle}` : ''}`"
+              :aria-label="`Enter it: ${r.name}${r.axle ? `, ${r.axle}` : ''}`"
             >
               Enter it
             </RouterLink>
@@ -43,7 +43,7 @@ const missing = computed(() => rows.value.filter((r) => r.limit === null || r.li
               v-else
               class="enter"
               :to="enter(r, 'vehicle')"
-              :aria-label="`Another limit for this vehicle alone: ${r.name}${r.axle ? `, ${r.axle}` : ''}`"
+              :aria-label="`Another for this vehicle alone: ${r.name}${r.axle ? `, ${r.axle}` : ''}`"
             >
               Another for this vehicle alone
             </RouterLink>

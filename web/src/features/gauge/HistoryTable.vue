@@ -41,29 +41,31 @@ const rate = computed(() => {
       />
     </div>
     <p v-if="rate" class="second">{{ rate }}</p>
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Day</th>
-          <th v-for="[id, short] in heads" :key="id" scope="col" class="num">{{ short }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in rows" :key="r.set.id">
-          <th scope="row">
-            {{ dayText(r.set.happenedAt) }}
-            <div class="second small">{{ r.what }}</div>
-          </th>
-          <td v-for="[id] in heads" :key="id" class="num">
-            <template v-for="f in r.figures.filter((x) => x.id === id)" :key="f.id">
-              <VerdictMark :verdict="f.judged.verdict" :size="13" :title="VERDICT_WORD[f.judged.verdict]" />
-              <span class="fig">{{ f.text }}</span>
-              <div class="second small">{{ f.change }}</div>
-            </template>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Day</th>
+            <th v-for="[id, short] in heads" :key="id" scope="col" class="num">{{ short }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.set.id">
+            <th scope="row">
+              {{ dayText(r.set.happenedAt) }}
+              <div class="second small">{{ r.what }}</div>
+            </th>
+            <td v-for="[id] in heads" :key="id" class="num">
+              <template v-for="f in r.figures.filter((x) => x.id === id)" :key="f.id">
+                <VerdictMark :verdict="f.judged.verdict" :size="13" :title="VERDICT_WORD[f.judged.verdict]" />
+                <span class="fig">{{ f.text }}</span>
+                <div class="second small">{{ f.change }}</div>
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </section>
 </template>
 

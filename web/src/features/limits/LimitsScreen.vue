@@ -12,6 +12,7 @@ import { useRoute } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
+import BookTable from '../../fittings/BookTable.vue';
 import ChangedVerdicts from './ChangedVerdicts.vue';
 import LimitExchange from './LimitExchange.vue';
 import LimitForm from './LimitForm.vue';
@@ -68,6 +69,19 @@ const rows = computed(() =>
     .sort((a, b) => applies(a).localeCompare(applies(b)) || nameOf(a).localeCompare(nameOf(b))),
 );
 const figure = (v: number | null): string => (v === null ? '–' : fixed(v, Math.max(2, String(v).split('.')[1]?.length ?? 0)));
+const BOUND = { lower: 'at least', upper: 'at most', range: 'between' } as const;
+const checkedText = (l: LimitVersion): string =>
+  l.source === 'generic' ? 'generic' : !l.checkedBy ? 'not yet' : l.checkedBy === l.enteredBy ? 'checked alone' : 'yes';
+const COLUMNS = [
+  { key: 'what', title: 'Characteristic', order: nameOf },
+  { key: 'applies', title: 'Applies to', order: applies },
+  { key: 'new', title: 'New', end: true, order: (l: Listed) => l.nominal },
+  { key: 'machine', title: 'Machine to', end: true, order: (l: Listed) => l.machineTo },
+  { key: 'limit', title: 'Limit', end: true, order: (l: Listed) => l.at ?? l.low },
+  { key: 'source', title: 'Source', order: (l: Listed) => SOURCE_WORD[l.source] },
+  { key: 'checked', title: 'Checked', order: checkedText },
+  { key: 'act', title: 'What can be done', end: true, quiet: true },
+];
 /** Alone in the shop, one checks one’s own on a later day; the server says when that is. */
 const people = useQuery({ key: ['people'], query: () => call('people') });
 const alone = computed(() => (people.data.value ?? []).filter((p) => p.active && p.role !== 'reader').length === 1);
@@ -110,58 +124,42 @@ onBeforeUnmount(off);
     <p v-if="error || problem" class="problem" role="alert">{{ problem || sentenceOf(error) }}</p>
     <ChangedVerdicts v-if="changed" :changed="changed" />
     <LimitExchange :book="data ?? []" :writable="session.may('technician')" @taken="taken" />
-    <div class="scroll">
-      <table>
-        <thead>
-          <tr>
-            <th>Characteristic</th>
-            <th>Applies to</th>
-            <th class="num">New</th>
-            <th class="num">Machine to</th>
-            <th class="num">Limit</th>
-            <th>Source</th>
-            <th>Checked</th>
-            <td />
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="l in rows" :key="l.id">
-            <td>
-              {{ nameOf(l) }}
-              <span v-if="l.axle" class="second small">{{ l.axle }}</span>
-            </td>
-            <td>{{ applies(l) }}</td>
-            <td class="num fig">{{ figure(l.nominal) }}</td>
-            <td class="num fig">{{ figure(l.machineTo) }}</td>
-            <td class="num">
-              <span class="fig fig-b">{{ l.bound === 'range' ? `${figure(l.low)}–${figure(l.high)}` : figure(l.at) }}</span>
-              <div class="second small">{{ { lower: 'at least', upper: 'at most', range: 'between' }[l.bound] }}, {{ unitOfLimit(l) }}</div>
-            </td>
-            <td>
-              {{ SOURCE_WORD[l.source] }}
-              <div class="second small">{{ l.sourceText }}</div>
-            </td>
-            <td>
-              {{ l.source === 'generic' ? 'generic' : !l.checkedBy ? 'not yet' : l.checkedBy === l.enteredBy ? 'checked alone' : 'yes' }}
-            </td>
-            <td class="acts">
-              <template v-if="l.source !== 'generic' && session.may('technician')">
-                <v-btn
-                  v-if="!l.checkedBy && (!mine(l) || alone)"
-                  class="act slim"
-                  :aria-label="`I checked ${nameOf(l)} against its source`"
-                  @click="check(l)"
-                >
-                  I checked it
-                </v-btn>
-                <v-btn class="act slim" :aria-label="`Versions of ${nameOf(l)}, ${applies(l)}`" @click="looking = l">Versions</v-btn>
-                <v-btn class="act slim" :aria-label="`New version of ${nameOf(l)}, ${applies(l)}`" @click="editing = l">New version</v-btn>
-              </template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <BookTable :columns="COLUMNS" :rows="rows" label="The limit book">
+      <template #what="{ row }">
+        {{ nameOf(row) }}
+        <span v-if="row.axle" class="second small">{{ row.axle }}</span>
+      </template>
+      <template #applies="{ row }">{{ applies(row) }}</template>
+      <template #new="{ row }">
+        <span class="fig">{{ figure(row.nominal) }}</span>
+      </template>
+      <template #machine="{ row }">
+        <span class="fig">{{ figure(row.machineTo) }}</span>
+      </template>
+      <template #limit="{ row }">
+        <span class="fig fig-b">{{ row.bound === 'range' ? `${figure(row.low)}–${figure(row.high)}` : figure(row.at) }}</span>
+        <div class="second small">{{ BOUND[row.bound] }}, {{ unitOfLimit(row) }}</div>
+      </template>
+      <template #source="{ row }">
+        {{ SOURCE_WORD[row.source] }}
+        <div class="second small">{{ row.sourceText }}</div>
+      </template>
+      <template #checked="{ row }">{{ checkedText(row) }}</template>
+      <template #act="{ row }">
+        <div v-if="row.source !== 'generic' && session.may('technician')" class="acts">
+          <v-btn
+            v-if="!row.checkedBy && (!mine(row) || alone)"
+            class="act slim"
+            :aria-label="`I checked ${nameOf(row)} against its source`"
+            @click="check(row)"
+          >
+            I checked it
+          </v-btn>
+          <v-btn class="act slim" :aria-label="`Versions of ${nameOf(row)}, ${applies(row)}`" @click="looking = row">Versions</v-btn>
+          <v-btn class="act slim" :aria-label="`New version of ${nameOf(row)}, ${applies(row)}`" @click="editing = row">New version</v-btn>
+        </div>
+      </template>
+    </BookTable>
     <LimitVersions v-if="looking" :limit="looking" :name="`${nameOf(looking)}, ${applies(looking)}`" @close="looking = null" />
     <LimitForm v-if="editing" :from="editing === 'new' ? null : editing" :preset="preset" @close="editing = null" @entered="entered" />
   </main>
@@ -174,16 +172,9 @@ onBeforeUnmount(off);
 .head {
   padding: 10px 0;
 }
-.num {
-  text-align: right;
-  white-space: nowrap;
-}
 .acts {
-  white-space: nowrap;
-  text-align: right;
-}
-.acts .act {
-  margin-left: 6px;
+  gap: 6px;
+  justify-content: flex-end;
 }
 @media (max-width: 720px) {
   .head {
@@ -193,6 +184,11 @@ onBeforeUnmount(off);
   .find {
     max-width: none;
     flex: 1 1 100%;
+  }
+}
+@media (max-width: 840px) {
+  .acts {
+    justify-content: flex-start;
   }
 }
 </style>

@@ -3,6 +3,7 @@ import { KIND_FACTS } from '@dauer/core/layout';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
+import BookTable from '../../fittings/BookTable.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 
 /** Every tagged part and where it is now. */
@@ -17,6 +18,14 @@ const rows = computed(() =>
   ),
 );
 const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scrapped', unknown: 'not known' } as const;
+type Row = NonNullable<typeof data.value>[number];
+const COLUMNS = [
+  { key: 'tag', title: 'Tag', order: (r: Row) => r.part.tag },
+  { key: 'part', title: 'Part', order: (r: Row) => KIND_FACTS[r.part.kind].name },
+  { key: 'number', title: 'Number', order: (r: Row) => r.part.partNumber },
+  { key: 'where', title: 'Where', order: (r: Row) => r.place ?? WHERE[r.where] },
+  { key: 'vehicle', title: 'Vehicle', order: (r: Row) => r.vehicleTag },
+];
 </script>
 
 <template>
@@ -28,37 +37,24 @@ const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scr
       <v-text-field v-model="find" class="find" label="Find by tag, name or number" density="compact" />
     </div>
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
-    <div v-if="rows.length > 0" class="scroll">
-      <table>
-        <thead>
-          <tr>
-            <th>Tag</th>
-            <th>Part</th>
-            <th>Number</th>
-            <th>Where</th>
-            <th>Vehicle</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="r.part.id">
-            <td>
-              <RouterLink class="go tagged" :to="`/parts/${r.part.id}`" :aria-label="`${r.part.tag ?? ''} ${r.part.name}, its life`">
-                <TagPlate :tag="r.part.tag ?? ''" small />
-              </RouterLink>
-            </td>
-            <td>{{ KIND_FACTS[r.part.kind].name }}</td>
-            <td class="fig">{{ r.part.partNumber }}</td>
-            <td>
-              {{ r.place ?? WHERE[r.where] }}
-              <span v-if="r.where === 'away'" class="second small">sent out</span>
-            </td>
-            <td>
-              <RouterLink v-if="r.jobId" class="go" :to="`/jobs/${r.jobId}`">{{ r.vehicleTag }} {{ r.vehicleName }}</RouterLink>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <BookTable v-if="rows.length > 0" class="list" :columns="COLUMNS" :rows="rows" label="Tagged parts">
+      <template #tag="{ row }">
+        <RouterLink class="go tagged" :to="`/parts/${row.part.id}`" :aria-label="`${row.part.tag ?? ''} ${row.part.name}, its life`">
+          <TagPlate :tag="row.part.tag ?? ''" small />
+        </RouterLink>
+      </template>
+      <template #part="{ row }">{{ KIND_FACTS[row.part.kind].name }}</template>
+      <template #number="{ row }">
+        <span class="fig">{{ row.part.partNumber }}</span>
+      </template>
+      <template #where="{ row }">
+        {{ row.place ?? WHERE[row.where] }}
+        <span v-if="row.where === 'away'" class="second small">sent out</span>
+      </template>
+      <template #vehicle="{ row }">
+        <RouterLink v-if="row.jobId" class="go" :to="`/jobs/${row.jobId}`">{{ row.vehicleTag }} {{ row.vehicleName }}</RouterLink>
+      </template>
+    </BookTable>
     <p v-else-if="data" class="second empty">
       {{
         find
@@ -73,8 +69,7 @@ const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scr
 .find {
   max-width: 300px;
 }
-.scroll {
-  overflow-x: auto;
+.list {
   margin-top: var(--space-2);
 }
 .empty {

@@ -8,6 +8,7 @@ import { onBeforeUnmount, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
+import BookTable from '../../fittings/BookTable.vue';
 import GaugeForm from './GaugeForm.vue';
 
 /** The rack: what is measured with, and how far it can be trusted. */
@@ -32,6 +33,16 @@ const goodText = (g: GaugeVersion): string =>
     : `±${figure(roundedUp(goodTo(g)))} ${GAUGE_UNIT[g.kind]}`;
 const tellsText = (g: GaugeVersion): string =>
   g.kind === 'torque_wrench' ? '–' : `${figure(roundedUp(tellsApart(g)))} ${GAUGE_UNIT[g.kind]}`;
+const COLUMNS = [
+  { key: 'tag', title: 'Tag', order: (g: GaugeVersion) => g.tag },
+  { key: 'name', title: 'Gauge', order: (g: GaugeVersion) => g.name },
+  { key: 'kind', title: 'Kind', order: (g: GaugeVersion) => GAUGE_KIND_NAME[g.kind] },
+  { key: 'reads', title: 'Reads to', end: true },
+  { key: 'good', title: 'Good to', end: true },
+  { key: 'tells', title: 'Tells apart', end: true },
+  { key: 'due', title: 'Calibration due', order: (g: GaugeVersion) => g.calibrationDue ?? '' },
+  { key: 'act', title: 'What can be done', end: true, quiet: true },
+];
 /** The key that instruments speak with: shown to a lead, made anew on request. */
 const key = ref<string | null>(null);
 const keyProblem = ref('');
@@ -58,43 +69,31 @@ onBeforeUnmount(off);
       <v-btn v-if="session.may('technician')" class="act main" @click="begin(null)">Enter a gauge</v-btn>
     </div>
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
-    <div v-if="data && data.length > 0" class="scroll">
-      <table>
-        <thead>
-          <tr>
-            <th>Tag</th>
-            <th>Gauge</th>
-            <th>Kind</th>
-            <th class="num">Reads to</th>
-            <th class="num">Good to</th>
-            <th class="num">Tells apart</th>
-            <th>Calibration due</th>
-            <td />
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="g in data" :key="g.id">
-            <td>
-              <RouterLink class="go plate-font" :to="`/gauges/${g.gaugeId}`">{{ g.tag }}</RouterLink>
-            </td>
-            <td>{{ g.name }}</td>
-            <td>{{ GAUGE_KIND_NAME[g.kind] }}</td>
-            <td class="num fig">{{ g.resolution }} {{ GAUGE_UNIT[g.kind] }}</td>
-            <td class="num fig">{{ goodText(g) }}</td>
-            <td class="num fig">{{ tellsText(g) }}</td>
-            <td>
-              <span class="fig">{{ g.calibrationDue ?? 'never set' }}</span>
-              <b v-if="g.calibrationDue && g.calibrationDue < today" class="late">overdue</b>
-            </td>
-            <td class="acts">
-              <v-btn v-if="session.may('technician')" class="act slim" :aria-label="`New version of ${g.tag}`" @click="begin(g)">
-                Change
-              </v-btn>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <BookTable v-if="data && data.length > 0" :columns="COLUMNS" :rows="data" label="The rack">
+      <template #tag="{ row }">
+        <RouterLink class="go plate-font" :to="`/gauges/${row.gaugeId}`">{{ row.tag }}</RouterLink>
+      </template>
+      <template #name="{ row }">{{ row.name }}</template>
+      <template #kind="{ row }">{{ GAUGE_KIND_NAME[row.kind] }}</template>
+      <template #reads="{ row }">
+        <span class="fig">{{ row.resolution }} {{ GAUGE_UNIT[row.kind] }}</span>
+      </template>
+      <template #good="{ row }">
+        <span class="fig">{{ goodText(row) }}</span>
+      </template>
+      <template #tells="{ row }">
+        <span class="fig">{{ tellsText(row) }}</span>
+      </template>
+      <template #due="{ row }">
+        <span class="fig">{{ row.calibrationDue ?? 'never set' }}</span>
+        <b v-if="row.calibrationDue && row.calibrationDue < today" class="late">overdue</b>
+      </template>
+      <template #act="{ row }">
+        <v-btn v-if="session.may('technician')" class="act slim" :aria-label="`New version of ${row.tag}`" @click="begin(row)">
+          Change
+        </v-btn>
+      </template>
+    </BookTable>
     <p v-else-if="data" class="second empty">
       Without a named gauge the usual gauge’s generic accuracy is taken, and every verdict says so. Enter the first gauge.
     </p>
@@ -117,18 +116,6 @@ onBeforeUnmount(off);
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-.num {
-  text-align: right;
-}
-.acts {
-  text-align: right;
-}
-td {
-  vertical-align: middle;
-}
 .late {
   margin-left: 10px;
   background: var(--ink);

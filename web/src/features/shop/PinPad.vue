@@ -20,6 +20,7 @@ async function go(): Promise<void> {
   busy.value = true;
   problem.value = '';
   try {
+    await session.left();
     await session.take(await call('switchTo', { body: { personId: who.value.id, pin: pin.value } }));
     emit('in');
   } catch (error) {
