@@ -28,6 +28,7 @@ import {
   toldAfter,
 } from './deviceClock.ts';
 import { heard, notHeard } from './heard.ts';
+import { waits } from './waiting.ts';
 
 /** A problem that the server stated, or that kept us from asking it. */
 export class ApiProblem extends Error {
@@ -150,6 +151,9 @@ function isProblem(value: unknown): value is Problem {
   return typeof value === 'object' && value !== null && 'code' in value && 'detail' in value;
 }
 
+/** What goes on behind whoever works: nobody waits for it. */
+const BEHIND: ReadonlySet<EndpointName> = new Set(['welcome', 'jobChanges', 'me', 'yard', 'findingEntries', 'keepPicture', 'handIn']);
+
 /**
  * Calls an endpoint of the contract.
  * @throws ApiProblem with status 0 where the server could not be reached
@@ -164,6 +168,8 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   const person = name === 'me' ? null : (args.as ?? believed());
   let reply: Response;
   const sentAt = Date.now();
+  // An event is kept before it is sent: whoever entered it goes on.
+  const came = BEHIND.has(name) || 'family' in line ? () => undefined : waits();
   try {
     reply = await fetch(url, {
       method: line.method,
@@ -182,6 +188,8 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   } catch {
     notHeard();
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now.');
+  } finally {
+    came();
   }
   // A server whose book is away has nothing new either.
   if (reply.status === 502 || reply.status === 503) notHeard();

@@ -69,6 +69,9 @@ const headers = computed(() =>
 .book :deep(td) {
   vertical-align: middle;
 }
+.book :deep(th) {
+  white-space: nowrap;
+}
 .book :deep(:is(th, td)) {
   padding-right: var(--space-4);
 }
