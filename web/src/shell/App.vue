@@ -10,7 +10,6 @@ import SetAside from './SetAside.vue';
 import { useOutbox } from '../job/outbox/store.ts';
 import { askForDurableStorage } from '../app/durable.ts';
 import { silentSince } from '../app/heard.ts';
-import { waitsLong } from '../app/waiting.ts';
 import { jobKeptSince, keptSince } from '../app/kept.ts';
 import { whenText } from '../fittings/dates.ts';
 import { useSession } from '../app/session.ts';
@@ -79,7 +78,6 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
   <v-app>
     <a class="skip" href="#work" @click.prevent="toWork">To the work</a>
     <AppHeader v-if="session.person" ref="top" />
-    <v-progress-linear v-if="waitsLong" class="waits no-print" indeterminate height="3" aria-label="Waiting for the server" />
     <nav v-if="session.person && !inJob" class="nav no-print" aria-label="Rooms of the shop">
       <RouterLink
         v-for="[to, label] in NAV"
@@ -140,12 +138,6 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
 </template>
 
 <style scoped>
-.waits {
-  position: fixed;
-  top: var(--tall);
-  z-index: 50;
-  color: var(--blue);
-}
 .nav {
   display: flex;
   height: var(--strip);

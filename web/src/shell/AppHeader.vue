@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waitsLong } from '../app/waiting.ts';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useOutbox } from '../job/outbox/store.ts';
@@ -44,10 +45,16 @@ defineExpose({ focusSearch: () => search.value?.focus() });
     <RouterLink class="who plate-font" to="/shop" :title="`Signed in as ${session.person?.name ?? ''}`">
       {{ session.person?.name.split(' ')[0] }} {{ session.person?.name.split(' ').at(-1)?.[0] }}.
     </RouterLink>
+    <v-progress-linear v-if="waitsLong" class="waits" indeterminate height="3" aria-label="Waiting for the server" />
   </header>
 </template>
 
 <style scoped>
+.waits {
+  position: absolute;
+  inset: auto 0 0;
+  color: var(--blue);
+}
 .top {
   display: flex;
   align-items: center;
