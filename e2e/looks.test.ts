@@ -2,11 +2,10 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { type HandMeasure, MEASURE } from './handMeasure.ts';
-import { House, signIn } from './house.ts';
+import { House, signIn, type Yard } from './house.ts';
 
-interface Yard {
-  jobs: { jobId: string; vehicle: { tag: string }; layout: { slots: { id: string; kind: string; corner: string | null }[] } }[];
-  handedBack: { jobId: string }[];
+interface WholeYard extends Yard {
+  readonly handedBack: readonly { readonly jobId: string }[];
 }
 
 describe('every screen', function () {
@@ -16,7 +15,7 @@ describe('every screen', function () {
   after(() => house.close());
 
   async function screens(page: Page): Promise<[string, string][]> {
-    const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as WholeYard;
     const job = (tag: string) => yard.jobs.find((j) => j.vehicle.tag === tag)!;
     const slot = (tag: string, kind: string, corner: string | null) =>
       job(tag).layout.slots.find((s) => s.kind === kind && s.corner === corner)!.id;

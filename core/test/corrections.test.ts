@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { openHistory } from '../src/history/jobHistory.ts';
-import { swapSides } from '../src/history/swapSides.ts';
+import { moveTo, swapSides } from '../src/history/swapSides.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { base, NOW, JobFixture } from './jobFixture.ts';
@@ -21,6 +21,17 @@ class Bench extends JobFixture {
 const ring = (figure: number): string[] => Array.from({ length: 8 }, (_, i) => (figure + (i % 3) / 100).toFixed(2));
 
 describe('swapping left and right', () => {
+  it('a set that was taken elsewhere is of the part that sat there then, whatever was fitted since', () => {
+    const t = new JobFixture(['FL', 'FR']);
+    const right = t.slot('rotor', 'FR');
+    const then = t.file.partEvents.find((e) => e.slotId === right)!.partId;
+    const set = t.gauge(t.slot('rotor', 'FL'), ['12.10']);
+    t.part(right, 'removed');
+    t.part(right, 'fitted', 'another');
+    const history = openHistory(t.file);
+    expect(moveTo(history, set, right)).to.deep.equal({ setId: set.id, slotId: right, partId: then });
+    expect(moveTo(history, { ...set, happenedAt: NOW }, right).partId).to.equal('another');
+  });
   it('puts the figures on the other side, with the part that sits there, and judges them there', () => {
     const t = new Bench(['FL', 'FR']);
     t.gauge(t.slot('rotor', 'FL'), ring(10.8));

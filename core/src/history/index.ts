@@ -12,5 +12,5 @@ export { byOneName } from './sameArticle.ts';
 export { cornersTakenIn, KIND_OF_JOB } from './scope.ts';
 export { newestSets } from './setsOf.ts';
 export { type Stray, strayRecords } from './strays.ts';
-export { swapSides } from './swapSides.ts';
+export { moveTo, swapSides } from './swapSides.ts';
 export { lastPartIn, LEAVES, partHere, partIn, whereabouts } from './whereabouts.ts';

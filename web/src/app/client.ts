@@ -152,7 +152,16 @@ function isProblem(value: unknown): value is Problem {
 }
 
 /** What goes on behind whoever works: nobody waits for it. */
-const BEHIND: ReadonlySet<EndpointName> = new Set(['welcome', 'jobChanges', 'me', 'yard', 'findingEntries', 'keepPicture', 'handIn']);
+const BEHIND: ReadonlySet<EndpointName> = new Set([
+  'welcome',
+  'jobChanges',
+  'me',
+  'yard',
+  'findingEntries',
+  'notices',
+  'keepPicture',
+  'handIn',
+]);
 
 /**
  * Calls an endpoint of the contract.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MEASUREMENTS } from '@dauer/core/catalogue';
-import { partIn, type Stray, strayRecords } from '@dauer/core/history';
+import { moveTo, type Stray, strayRecords } from '@dauer/core/history';
 import { placeName, type Slot } from '@dauer/core/layout';
 import { familyOf } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
@@ -23,8 +23,7 @@ const placesFor = ({ set }: Stray): Slot[] =>
   set ? job.state.records.layout.slots.filter((s) => MEASUREMENTS[set.measurement].on.includes(s.kind)) : [];
 function move({ set }: Stray, slotId: string): void {
   if (!set) return;
-  const then = job.history.active(job.history.records.partEvents).filter((e) => e.happenedAt <= set.happenedAt);
-  job.add('setMoves', { setId: set.id, slotId, partId: partIn(slotId, then), corrects: set.id });
+  job.add('setMoves', { ...moveTo(job.history, set, slotId), corrects: set.id });
   moving.value = null;
 }
 </script>

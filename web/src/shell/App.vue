@@ -1,20 +1,15 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { focusWork, keepFocus, walkGroups } from '../app/focusKeeper.ts';
 import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
 import { listen, whenRefused } from '../app/live.ts';
 import LockedPage from './LockedPage.vue';
+import ServerSays from './ServerSays.vue';
 import SetAside from './SetAside.vue';
-import { useOutbox } from '../job/outbox/store.ts';
 import { askForDurableStorage } from '../app/durable.ts';
-import { silentSince } from '../app/heard.ts';
-import { jobKeptSince, keptSince } from '../app/kept.ts';
-import { whenText } from '../fittings/dates.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
-import { loadNewer, newer, untrusted } from './shell.ts';
 import AppHeader from './AppHeader.vue';
 
 const session = useSession();
@@ -31,7 +26,6 @@ watch(
   { immediate: true },
 );
 whenRefused(() => void session.resume());
-const outbox = useOutbox();
 const route = useRoute();
 const top = ref<InstanceType<typeof AppHeader> | null>(null);
 useGlobalKeys(() => top.value?.focusSearch());
@@ -53,24 +47,6 @@ const NAV = [
   ['/shop', 'Shop'],
 ] as const;
 const inJob = computed(() => typeof route.params['jobId'] === 'string');
-/** A server that only starts anew is no news. */
-const SOON_BACK_MS = 3000;
-const stillSilent = refDebounced(silentSince, SOON_BACK_MS);
-/** The yard alone shows what was kept; the other rooms show what they had read, or that they could not. */
-const showsKept = computed(() => keptSince.value !== null && route.path === '/');
-/** Since when what stands here is not known to be so; null while it is, and where what was kept says how old it is itself. */
-const silentAt = computed(() => {
-  const { value: since } = silentSince;
-  const saysItself = inJob.value ? jobKeptSince.value !== null : showsKept.value;
-  return since === null || stillSilent.value === null || saysItself ? null : new Date(since).toISOString();
-});
-/** What is kept here and not sent yet; nothing of what the page alone holds. */
-const unsentWords = computed(() => {
-  const n = outbox.unsent - outbox.loose.size;
-  return n > 0 ? ` ${n} kept here; sent as soon as it answers.` : '';
-});
-const keptAt = computed(() => new Date(keptSince.value ?? 0).toISOString());
-const insecure = !window.isSecureContext;
 const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route.path.startsWith(to));
 </script>
 
@@ -89,34 +65,8 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
         {{ label }}
       </RouterLink>
     </nav>
-    <p v-if="insecure" class="problem no-print">
-      This page was reached insecurely: this tablet cannot keep readings safely through a power cut, use the camera or open without the
-      server.
-    </p>
-    <p v-if="showsKept && session.person && !session.lock" class="problem no-print" role="status">
-      The server is away. This is what this device kept {{ whenText(keptAt) }}.
-    </p>
-    <p v-if="silentAt !== null && session.person && !session.lock" class="problem no-print" role="status">
-      The server was last heard {{ whenText(silentAt) }}: what stands here is of then.{{ unsentWords }}
-    </p>
+    <ServerSays />
     <NoticeBar v-if="session.person && !session.lock" />
-    <p v-if="untrusted" class="problem no-print">
-      This device does not trust the shop’s certificate: it cannot open Dauer without the server. Install the authority as
-      <RouterLink to="/shop">Shop, Add a tablet</RouterLink>
-      says, and load this page anew.
-    </p>
-    <p v-if="newer" class="problem no-print" role="status">
-      A newer version of Dauer is here.
-      <button class="link" type="button" @click="loadNewer">Load it</button>
-    </p>
-    <p v-if="outbox.loose.size > 0" class="problem no-print" role="alert">
-      This device cannot store what is taken: {{ outbox.loose.size }} {{ outbox.loose.size === 1 ? 'is' : 'are' }} on this page only. Keep
-      it open until {{ outbox.loose.size === 1 ? 'it is' : 'they are' }} sent.
-    </p>
-    <p v-if="silentAt === null && outbox.trouble && outbox.unsent > outbox.loose.size" class="problem no-print" role="status">
-      {{ outbox.trouble }}{{ unsentWords }}
-    </p>
-    <p v-else-if="silentAt === null && outbox.trouble && outbox.unsent > 0" class="problem no-print" role="status">{{ outbox.trouble }}</p>
     <SetAside v-if="session.person && !session.lock" />
     <div id="work" ref="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
     <LockedPage v-if="session.lock" />
@@ -171,9 +121,6 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
   background: var(--plate);
   padding: var(--space-2);
 }
-.problem {
-  margin: var(--space-2) var(--space-5);
-}
 .keys {
   white-space: nowrap;
   width: 170px;
@@ -191,9 +138,6 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
   }
   .nav a {
     padding: 3px 14px 0;
-  }
-  .problem {
-    margin: var(--space-2) var(--space-3);
   }
 }
 </style>

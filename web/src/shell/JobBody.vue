@@ -102,7 +102,7 @@ function pick(slotId: string | null): void {
 </script>
 
 <template>
-  <p v-if="job.keptAt !== null" class="problem kept no-print" role="status">
+  <p v-if="job.keptAt !== null" class="problem says no-print" role="status">
     The server is away. This is what this device kept of the job {{ whenText(new Date(job.keptAt).toISOString()) }}; readings and findings
     go on and are sent when it is back.
   </p>
@@ -147,9 +147,6 @@ function pick(slotId: string | null): void {
 </template>
 
 <style scoped>
-.kept {
-  margin: var(--space-2) var(--space-5);
-}
 .stagebar {
   background: var(--plate);
   border-bottom: var(--line-hair) solid var(--hair);

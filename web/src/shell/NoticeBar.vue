@@ -9,5 +9,5 @@ useIntervalFn(() => void refetch(), 60000);
 </script>
 
 <template>
-  <p v-for="n in data ?? []" :key="n.code" class="problem no-print" role="status">{{ n.says }}</p>
+  <p v-for="n in data ?? []" :key="n.code" class="problem says no-print" role="status">{{ n.says }}</p>
 </template>

@@ -38,7 +38,7 @@ async function act(): Promise<void> {
 </script>
 
 <template>
-  <div v-if="outbox.aside.length > 0" class="problem no-print bar" role="alert">
+  <div v-if="outbox.aside.length > 0" class="problem says bar no-print" role="alert">
     <span>
       <b>{{ title }}.</b>
       {{ outbox.aside[0] ? words(outbox.aside[0]) : '' }}: {{ outbox.aside[0]?.aside }}
@@ -46,7 +46,7 @@ async function act(): Promise<void> {
     <v-btn v-if="own.length > 0" class="act slim" @click="outbox.retry(own)">Send all again</v-btn>
     <v-btn class="act slim" @click="open = true">Show what is set aside</v-btn>
   </div>
-  <div v-if="outbox.others.length > 0" class="problem no-print bar" role="status">
+  <div v-if="outbox.others.length > 0" class="problem says bar no-print" role="status">
     <span>
       Kept here for {{ outbox.others.join(' and ') }}: sent under the right name when signed in again on this device{{
         session.may('lead') ? ', or handed in by you' : ', or handed in by a lead'
@@ -130,7 +130,6 @@ async function act(): Promise<void> {
 
 <style scoped>
 .bar {
-  margin: var(--space-2) var(--space-5);
   display: flex;
   gap: var(--space-2) var(--space-4);
   align-items: center;
@@ -156,10 +155,5 @@ li {
 .what {
   display: grid;
   flex: 1 1 240px;
-}
-@media (max-width: 720px) {
-  .bar {
-    margin: var(--space-2) var(--space-3);
-  }
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type MeasurementId, MEASUREMENTS } from '@dauer/core/catalogue';
-import { movedTwice, partIn } from '@dauer/core/history';
+import { movedTwice, moveTo } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
@@ -26,10 +26,8 @@ const named = computed(() => {
   return job.state.records.layout.slots.filter((s) => ids.includes(s.id));
 });
 function move(slotId: string): void {
-  const s = job.state;
   if (!set.value) return;
-  const then = s.history.active(s.records.partEvents).filter((e) => e.happenedAt <= (set.value?.happenedAt ?? ''));
-  job.add('setMoves', { setId: set.value.id, slotId, partId: partIn(slotId, then), corrects: set.value.id });
+  job.add('setMoves', { ...moveTo(job.history, set.value, slotId), corrects: set.value.id });
   open.value = false;
   job.picked = slotId;
 }
