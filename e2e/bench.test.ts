@@ -51,14 +51,15 @@ describe('the measuring bench', function () {
     expect(house.errors).to.deep.equal([]);
   });
 
-  it('eight thicknesses and twelve runout readings of one rotor leave the hand two seconds each', async () => {
+  it('eight thicknesses and twelve runout readings of one rotor leave the hand without waiting for the server', async () => {
     const file = await files('V 071');
     const rotor = file.layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'RR')!;
     await page.goto(`${house.url}/jobs/${jobs.get('V 071') ?? ''}/gauge?pick=${rotor.id}`);
     await page.locator('[data-capture]').waitFor();
-    /** A careful person reads the gauge and types in this time, s; the rest of forty seconds is the application's. */
-    const HAND = 1.6;
-    let took = 0;
+    // What the page sends is answered only once all is typed: how soon a figure is drawn is measured by the bench, not here.
+    let answer = (): void => undefined;
+    const typed = new Promise<void>((resolve) => (answer = resolve));
+    let waiting = 0;
     for (const [tab, list] of [
       ['Thickness', figuresFor('rotor_thickness', 8, 30)],
       ['Runout', figuresFor('rotor_runout', 12, 30)],
@@ -67,25 +68,28 @@ describe('the measuring bench', function () {
       const again = page.getByRole('button', { name: 'Take all again' });
       if ((await again.count()) > 0) await again.click();
       await sayClean(page);
-      await page
-        .locator('[data-capture] .pos')
-        .filter({ hasText: /1 of (8|12)$/ })
-        .waitFor();
+      if (waiting === 0)
+        await page.route('**/readings', async (route) => {
+          waiting += 1;
+          await typed;
+          await route.continue();
+        });
+      const position = page.locator('[data-capture] .pos');
+      await position.filter({ hasText: /1 of (8|12)$/ }).waitFor();
       for (const [i, f] of list.entries()) {
-        // The hand types; the application's time begins with Enter.
         await page.keyboard.type(f, { delay: 5 });
-        const begun = performance.now();
         await page.keyboard.press('Enter');
-        if (i + 1 < list.length)
-          await page
-            .locator('[data-capture] .pos')
-            .filter({ hasText: new RegExp(`${i + 2} of ${list.length}$`) })
-            .waitFor();
-        took += performance.now() - begun;
+        if (i + 1 < list.length) await position.filter({ hasText: new RegExp(`${i + 2} of ${list.length}$`) }).waitFor();
       }
     }
-    expect(took / 1000 + 20 * HAND, `the application took ${Math.round(took)} ms of twenty readings`).to.be.at.most(40);
+    expect(waiting, 'requests that were not answered meanwhile').to.be.greaterThan(0);
+    expect(Number(await page.locator('header[data-on-the-way]').getAttribute('data-on-the-way'))).to.be.at.least(20);
+    answer();
     await allSent(page);
+    const after = await files('V 071');
+    const sets = after.sets.filter((s) => s.slotId === rotor.id).map((s) => s.id);
+    expect(after.readings.filter((r) => sets.includes(r.setId)).length).to.be.at.least(20);
+    await page.unroute('**/readings');
   });
 
   it('a safety figure near its limit is measured again by somebody who does not see the first', async () => {

@@ -37,6 +37,7 @@ await run(async () => {
   const what = process.argv[2] === 'trial' ? 'trial' : 'copy';
   const home = join(DAUER, process.argv.includes('--demo') ? 'demo' : 'shop');
   if (!existsSync(home)) throw new Stop(`There is no book in ${home} yet.`);
+  /** @type {ReturnType<typeof lockHome> | null} */
   let lock = null;
   try {
     lock = lockHome(home);

@@ -51,6 +51,7 @@ for (const [name, order] of Object.entries(ORDERS)) {
     let spent = 0;
     const path = [];
     let answeredAt = found(v, observations).all ? 0 : null;
+    /** @type {ReturnType<typeof found> | null} */
     let result = null;
     // On past the eighth check only where the fault is not pinned down yet, for its minutes.
     for (let k = 0; k < MAX_CHECKS || answeredAt === null; k += 1) {

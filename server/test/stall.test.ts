@@ -136,6 +136,6 @@ describe('nobody stalls the shop', function () {
     const begun = performance.now();
     const answer = await shop.technician.ask<{ code: string }>('POST', '/api/pictures', { base64: bytes.toString('base64') });
     expect([answer.status, answer.body.code]).to.deep.equal([422, 'too_large']);
-    expect(performance.now() - begun).to.be.lessThan(1000);
+    expect(performance.now() - begun).to.be.lessThan(5000);
   });
 });

@@ -5,20 +5,26 @@ import { say } from './say.mjs';
 
 const bin = (name) => join('node_modules', '.bin', name);
 const ROOMS = ['core/src', 'contract/src', 'server/src', 'web/src', 'demo/src', 'instruments/src'];
+/** The compiler in native code checks what is TypeScript and nothing else; it links the same name as the other, so it is called where it lies. */
+const NATIVE_TSC = join('node_modules', 'typescript-native', 'bin', 'tsc');
 /** What a check remembers from one time to the next lies there, so that only what changed is looked at again. */
 const CACHE = join('node_modules', '.cache', 'dauer');
-const remembering = (name) => ['--incremental', '--tsBuildInfoFile', join(CACHE, `${name}.tsbuildinfo`)];
 
 /**
  * What has to hold of the code without running it: group, name, command and arguments, those that take longest first.
  * @type {readonly (readonly [group: string, name: string, command: string, args: readonly string[]])[]}
  */
 export const CHECKS = [
-  ['types', 'types of the web', bin('vue-tsc'), ['-p', 'web/tsconfig.json', ...remembering('web')]],
+  [
+    'types',
+    'types of the web',
+    bin('vue-tsc'),
+    ['-p', 'web/tsconfig.json', '--incremental', '--tsBuildInfoFile', join(CACHE, 'web.tsbuildinfo')],
+  ],
   ['lint', 'lint', bin('eslint'), ['.', '--max-warnings', '0']],
-  ['types', 'types of core, contract, server and demo', bin('tsc'), ['-p', 'tsconfig.node.json', ...remembering('node')]],
-  ['types', 'types of the browser tests', bin('tsc'), ['-p', 'tsconfig.json', ...remembering('e2e')]],
-  ['types', 'types of the tools', bin('tsc'), ['-p', 'tsconfig.tools.json', ...remembering('tools')]],
+  ['types', 'types of core, contract, server and demo', process.execPath, [NATIVE_TSC, '-p', 'tsconfig.node.json']],
+  ['types', 'types of the browser tests', process.execPath, [NATIVE_TSC, '-p', 'tsconfig.json']],
+  ['types', 'types of the tools', process.execPath, [NATIVE_TSC, '-p', 'tsconfig.tools.json']],
   ['format', 'format', bin('prettier'), ['--check', '--log-level', 'warn', '--cache', '--cache-location', join(CACHE, 'prettier'), '.']],
   ['unused', 'unused', bin('knip'), []],
   ['rules', 'import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...ROOMS]],

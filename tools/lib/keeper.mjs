@@ -13,6 +13,7 @@ const SOON_MS = 3000;
  */
 export function keeper() {
   const stops = [];
+  /** @type {Promise<never> | null} */
   let stopping = null;
   const stopEach = async () => {
     for (const stop of stops.splice(0).reverse()) await stop();

@@ -36,6 +36,7 @@ async function dumpNightly() {
   const connection = connect(place.url);
   const target = new Target(folder, 'elsewhere', null);
   if (!(await target.card())) await target.begin({ shop: '', seals: [] });
+  /** @type {{ endedAt: string } | null} */
   let last = null;
   while (!stopped) {
     if (isDue(last, new Date(), 'UTC')) {

@@ -32,7 +32,7 @@ function sayWhich(cluster) {
  * the server started, and all of it kept up.
  * @param {{ command: string, home: string, demo?: boolean, watched?: boolean,
  *   prepare?: (cluster: Awaited<ReturnType<typeof openCluster>>) => Promise<void> | void,
- *   ready: (what: { url: string, local: string, lan: object | null, kept: ReturnType<typeof keeper> }) => Promise<void> | void }} options
+ *   ready: (what: { url: string, local: string, lan: { authority: string } | null, kept: ReturnType<typeof keeper> }) => Promise<void> | void }} options
  *   watched: the server starts anew when its sources change, and the page is served elsewhere; home: folder of the book; prepare: before the server starts; ready: once it answers
  */
 export async function runShop({ command, home, demo = false, watched = false, prepare = () => undefined, ready }) {
@@ -54,9 +54,10 @@ export async function runShop({ command, home, demo = false, watched = false, pr
   const lan = asksForLan() ? { ...ensureCertificate(authority), ...lanAddress(authority, port) } : null;
   if (lan) kept.add(keepCertificate(authority));
   const log = logFile(join(DAUER, 'log'), 'dauer');
+  /** @type {Awaited<ReturnType<typeof openCluster>> | null} */
   let cluster = null;
   const settings = () => ({
-    databaseUrl: cluster ? cluster.database('dauer') : process.env.DATABASE_URL,
+    databaseUrl: cluster ? cluster.database('dauer') : (process.env.DATABASE_URL ?? ''),
     env: {
       DAUER_LOG: '1',
       DAUER_FILES: DAUER,

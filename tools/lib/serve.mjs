@@ -51,6 +51,7 @@ export function childOf(args, { env = {}, log = null, home = null, name = 'serve
     if (process.env.DAUER_VERBOSE) process.stderr.write(d);
   });
   child.stdout.on('data', (d) => log?.write(d));
+  /** @type {number | null} */
   let ended = null;
   const gone = new Promise((resolve) => {
     child.on('exit', (code) => {
