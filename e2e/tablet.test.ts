@@ -115,15 +115,33 @@ describe('a tablet in the hands of several', function () {
     await second.waitForURL('**/sign-in');
     await signIn(second, house.url, 'tomasz');
     await locked(page, /^Tomasz .* is signed in here$/).waitFor();
+    // The server says whose the session is, and that answer comes late: after somebody else has signed in.
+    let late = (): void => undefined;
+    const signedIn = new Promise<void>((resolve) => (late = resolve));
+    let answers = 0;
+    await page.route('**/api/me', async (route) => {
+      const response = await route.fetch();
+      answers += 1;
+      await signedIn;
+      await route.fulfill({ response });
+    });
     await page.context().unroute('**/api/jobs/*/readings');
-    await page.waitForTimeout(3500);
+    const asked = async (times: number): Promise<void> => {
+      for (const until = Date.now() + 40000; answers < times && Date.now() < until;) await page.waitForTimeout(50);
+      expect(answers, 'how often the page asked whose the session is').to.be.at.least(times);
+    };
+    await asked(1);
     expect((await taken()).filter((t) => t.endsWith('9.84'))).to.deep.equal([]);
     // Ruth signs in on her own page again: it goes on where it was, and sends.
     await page.getByLabel('Name', { exact: true }).fill('ruth');
     await page.getByLabel('Password', { exact: true }).fill(DEMO_PASSWORD);
     await page.getByRole('button', { name: 'Sign in', exact: true }).click();
     await locked(page, /./).waitFor({ state: 'detached' });
+    late();
+    await asked(2);
+    await page.unroute('**/api/me');
     await page.getByRole('heading', { name: 'Rear left rotor' }).first().waitFor();
+    expect(await locked(page, /./).count(), 'an answer from before locks nothing').to.equal(0);
     await allSent(page);
     expect((await taken()).at(-1)).to.equal('Ruth 9.84');
     await locked(second, /^Ruth .* is signed in here$/).waitFor();

@@ -8,6 +8,7 @@ import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './l
 import { followed } from './lib/following.mjs';
 import { measureCauses } from './lib/causes.mjs';
 import { measureKeys } from './lib/keys.mjs';
+import { measurePaint } from './lib/paint.mjs';
 import { run, say, Stop } from './lib/say.mjs';
 import { keeper } from './lib/keeper.mjs';
 import { startServer } from './lib/serve.mjs';
@@ -110,6 +111,16 @@ await run(async () => {
         `${'10^5 settings tried beside: longest frame'.padEnd(44)}     ${Math.max(...gaps)
           .toFixed(1)
           .padStart(7)} ms   of ${gaps.length} frames`,
+      );
+    const paint = await measurePaint({ url: server.url, cookie });
+    const bare = at(paint.bare, 0.5);
+    for (const [what, list] of /** @type {const} */ ([
+      ['a page of Vuetify alone', paint.bare],
+      ['sign-in', paint.signIn],
+      ['the Yard', paint.yard],
+    ]))
+      say(
+        `${`largest paint, slowed four times: ${what}`.padEnd(58)} p50 ${at(list, 0.5).toFixed(0).padStart(5)} ms   ${(at(list, 0.5) / bare).toFixed(2)} ×   n ${list.length}`,
       );
     const causes = await measureCauses({ url: server.url, cookie, jobs });
     causes.redrawn.sort((a, b) => a - b);

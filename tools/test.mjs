@@ -34,7 +34,7 @@ function mocha(name, files, env, scratch) {
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => (printed += d));
     child.on('close', () => {
       const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { passed: 0, failed: 1, skipped: 0 };
-      if (counts.failed > 0 && printed.trim() !== '') say(printed.trim());
+      if ((counts.failed > 0 || process.env.DAUER_SLOW) && printed.trim() !== '') say(printed.trim());
       if (!existsSync(report)) say(`FAIL ${name}: the run ended without a report`);
       for (const key of Object.keys(totals)) totals[key] += counts[key];
       say(`${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`);

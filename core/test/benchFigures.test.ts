@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { cutOf } from '../src/judging/cutting.ts';
+import type { Judged } from '../src/judging/judge.ts';
 import { historyOf } from '../src/views/pastFigures.ts';
+import { wearCourse } from '../src/views/wearCourse.ts';
 import { rateWords } from '../src/wording/en/history.ts';
 import { onStuds } from '../src/judging/turnOnStuds.ts';
 import { cutWords, studsWords, takenAsNoneWords } from '../src/wording/en/bench.ts';
@@ -206,6 +208,25 @@ describe('what was taken so far', () => {
     expect(rateWords(two.judged.find((j) => j.characteristic.id === 'rotor_thickness')!)).to.match(
       /^Thickness wears by 0\.040 ± 0\.\d+ mm in 1,000 km; about 25,000 km left\.$/,
     );
+    const thickness = (): Judged =>
+      now(t)
+        .components.find((c) => c.slot.id === slot)!
+        .judged.find((j) => j.characteristic.id === 'rotor_thickness')!;
+    const course = wearCourse(thickness())!;
+    expect(course.points).to.deep.equal([
+      { run: 10000, value: 12.4, counts: true },
+      { run: 20000, value: 12, counts: true },
+    ]);
+    // A service comes before the limit: the course ends there.
+    expect(course.foretold![1].run).to.be.closeTo(20000 + thickness().toNextService, 1e-6);
+    expect(course.foretold![1].value).to.be.closeTo(12 - 0.04 * (thickness().toNextService / 1000), 1e-6);
+    // What was cut off is not wear: the points before it no longer count, and nothing is foretold.
+    counter(20100);
+    t.gauge(slot, Array<string>(8).fill('11.60'), { phase: 'after_machining' });
+    const cut = wearCourse(thickness())!;
+    expect(cut.points.map((p) => p.counts)).to.deep.equal([false, false, true]);
+    expect(cut.foretold).to.equal(null);
+    expect(wearCourse({ ...thickness(), wearPoints: thickness().wearPoints.slice(0, 1) })).to.equal(null);
   });
 });
 

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { fileAsOf } from '../src/history/asOf.ts';
+import { waterCourse } from '../src/views/waterCourse.ts';
 import { circuitFluids, fluidState, fluidVerdict } from '../src/history/due.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { judgeAgain } from '../src/job/judgeAgain.ts';
@@ -248,6 +249,26 @@ describe('fluid, nipple by nipple', () => {
     expect([one.changed, one.due]).to.deep.equal(['2024-01-10', '2026-01-10']);
     const both = fluidState(layout, { services, pulls: [...whole, ...bleeders.map((b) => pull('j2', later, b.id))] }, use, NOW)!;
     expect([both.changed, both.due]).to.deep.equal(['2025-06-10', '2027-06-10']);
+  });
+  it('its water grows from one whole change to the next, and on to the day it is due', () => {
+    const services = [service('j1', first), service('j2', later)];
+    const all = { services, pulls: [...whole, ...bleeders.map((b) => pull('j2', later, b.id))] };
+    const course = waterCourse(layout, all, use, NOW)!;
+    expect(course.fluids.map((f) => [f.points[0]!.day, f.points.at(-1)!.day])).to.deep.equal([
+      ['2024-01-10', '2025-06-10'],
+      ['2025-06-10', '2027-06-10'],
+    ]);
+    for (const f of course.fluids) {
+      expect(f.points[0]!.water).to.equal(0);
+      f.points.slice(1).forEach((p, i) => expect(p.water).to.be.greaterThan(f.points[i]!.water));
+    }
+    expect(course.now.water).to.equal(fluidState(layout, all, use, NOW)!.water);
+    // Begun and not finished, the newer fluid draws no curve of its own; today lies behind the day it was due.
+    const half = { services, pulls: [...whole, pull('j2', later, bleeders[0]!.id)] };
+    const old = waterCourse(layout, half, use, NOW)!;
+    expect(old.fluids.map((f) => f.points.at(-1)!.day)).to.deep.equal([NOW.slice(0, 10)]);
+    expect(waterCourse(layout, { services: [{ ...service('j1', first), fluidClass: '5' }], pulls: whole }, use, NOW)).to.equal(null);
+    expect(waterCourse(layout, { services: [], pulls: [] }, use, NOW)).to.equal(null);
   });
   it('a circuit without any change on record is due, and says so', () => {
     const rear = bleeders.filter((b) => b.corner?.startsWith('R'));

@@ -1,4 +1,4 @@
-import jpeg from 'jpeg-js';
+import sharp from 'sharp';
 
 type Colour = readonly [number, number, number];
 const PAPER: Colour = [251, 250, 246];
@@ -42,13 +42,14 @@ class Sheet {
       .box(left, top, left + wide, bottom, INK)
       .box(right - wide, top, right, bottom, INK);
   }
-  base64(): string {
-    return Buffer.from(jpeg.encode({ width: this.width, height: this.height, data: this.data }, 82).data).toString('base64');
+  async base64(): Promise<string> {
+    const drawn = sharp(this.data, { raw: { width: this.width, height: this.height, channels: 4 } });
+    return (await drawn.jpeg({ quality: 82 }).toBuffer()).toString('base64');
   }
 }
 
 /** A caliper piston from the side: its seal groove, and three pits where new pads would put the seal. */
-export function pittedPiston(): string {
+export function pittedPiston(): Promise<string> {
   const sheet = new Sheet(960, 720).box(300, 150, 660, 570, SHADE).frame(300, 150, 660, 570, 6).box(300, 470, 660, 490, INK);
   for (const [x, y, r] of [
     [420, 330, 11],
@@ -60,7 +61,7 @@ export function pittedPiston(): string {
 }
 
 /** What was laid out: two sets of pads, a ring of seals and a hose. */
-export function laidOut(): string {
+export function laidOut(): Promise<string> {
   const sheet = new Sheet(960, 720);
   for (const [left, top] of [
     [90, 120],

@@ -70,8 +70,8 @@ async function showDrawings(post: Post, { vehicles, jobs }: Story): Promise<void
   const [corrie, osken] = [carOf('V 071'), carOf('V 076')];
   const piston = corrie?.layout.slots.find((s) => s.corner === 'FL' && s.name === 'Piston 2')?.id ?? null;
   for (const [jobId, base64, of, slotId, note] of [
-    [jobOf(corrie?.vehicle.id), pittedPiston(), 'place', piston, 'Three pits under where new pads put the seal'],
-    [jobOf(osken?.vehicle.id), laidOut(), 'came_with', null, 'As it came in the box'],
+    [jobOf(corrie?.vehicle.id), await pittedPiston(), 'place', piston, 'Three pits under where new pads put the seal'],
+    [jobOf(osken?.vehicle.id), await laidOut(), 'came_with', null, 'As it came in the box'],
   ] as const) {
     const { hash } = await post('/api/pictures', { base64 });
     await post(`/api/jobs/${jobId}/pictures`, { id: v7(), happenedAt: new Date().toISOString(), device: 'desk', hash, of, slotId, note });

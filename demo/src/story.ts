@@ -18,15 +18,13 @@ import {
   UNWEIGHED,
   type Vehicle,
 } from '@dauer/core/ledger';
-import { parseQuantity, type UnitId } from '@dauer/core/quantity';
+import { millisecondsInDay, millisecondsInHour, millisecondsInMinute, parseQuantity, type UnitId } from '@dauer/core/quantity';
 import { jointsOf } from '@dauer/core/readiness';
 import type { LimitVersion } from '@dauer/core/verdict';
 import { v7 } from 'uuid';
 
 type Written = { [F in EventFamily]?: Recorded<F>[] };
 type Fields<F extends EventFamily> = Omit<Recorded<F>, keyof EventBase>;
-
-const DAY = 86400000;
 
 /** Writes down what happened in the demonstration shop, dated relative to a day, as records of the past to take in. */
 export class Story {
@@ -43,11 +41,11 @@ export class Story {
   }
   /** Instant some days and hours ago. */
   ago(days: number, hours = 0): string {
-    return new Date(this.today - days * DAY - hours * 3600000).toISOString();
+    return new Date(this.today - days * millisecondsInDay - hours * millisecondsInHour).toISOString();
   }
   /** Day some days from now. */
   day(days: number): string {
-    return new Date(this.today + days * DAY).toISOString().slice(0, 10);
+    return new Date(this.today + days * millisecondsInDay).toISOString().slice(0, 10);
   }
   /** Everything told so far, as the lines of an import. */
   lines(source: string, password: string): string[] {
@@ -93,7 +91,7 @@ export class Telling {
     return this;
   }
   add<F extends EventFamily>(family: F, fields: Fields<F>): string {
-    this.at += 60000;
+    this.at += millisecondsInMinute;
     const happenedAt = new Date(this.at).toISOString();
     const id = v7({ msecs: this.at });
     const row = {
@@ -277,14 +275,14 @@ export class Telling {
   }
   /** Hands back; what is owed after it is answered some days later, where it is said. */
   release(cared: readonly string[] = []): void {
-    this.at += 3600000;
+    this.at += millisecondsInHour;
     this.story.releases.push({
       id: v7({ msecs: this.at }),
       jobId: this.jobId,
       releasedAt: new Date(this.at).toISOString(),
     });
     for (const item of cared) {
-      this.at += DAY;
+      this.at += millisecondsInDay;
       this.add('afterCares', { item, result: 'done', note: '' });
     }
   }

@@ -1,15 +1,17 @@
 import { plainJpeg } from '@dauer/core/picture';
 import { expect } from 'chai';
-import jpeg from 'jpeg-js';
 import { createHash } from 'node:crypto';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { bookIn, openShop, type Shop } from './harness.ts';
 
 /** A picture of made-up colours. */
-function photograph(width: number, height: number, seed = 1): Buffer {
+function photograph(width: number, height: number, seed = 1): Promise<Buffer> {
   const data = Buffer.alloc(width * height * 4);
   for (let i = 0; i < width * height; i += 1) data.set([(i * seed) % 256, (i >> 4) % 256, (i >> 7) % 256, 255], i * 4);
-  return Buffer.from(jpeg.encode({ width, height, data }, 70).data);
+  return sharp(data, { raw: { width, height, channels: 4 } })
+    .jpeg({ quality: 70 })
+    .toBuffer();
 }
 /** The same with the place where it was taken written into it, and something after its end. */
 function withSecrets(plain: Buffer): Buffer {
@@ -48,7 +50,7 @@ describe('pictures', () => {
   const get = (hash: string, query = '') => shop.lead.raw(`/api/pictures/${hash}${query}`);
 
   it('are kept once under their hash, with nothing in them but the image, and a thumbnail beside', async () => {
-    const plain = photograph(640, 480);
+    const plain = await photograph(640, 480);
     const kept = await keep(withSecrets(plain));
     expect(kept.status).to.equal(200);
     expect(kept.body).to.deep.equal({ hash: createHash('sha256').update(plain).digest('hex'), width: 640, height: 480 });
@@ -63,14 +65,14 @@ describe('pictures', () => {
   });
 
   it('are shown to nobody who is not signed in, and kept by nobody who only reads', async () => {
-    const { body } = await keep(photograph(64, 64));
+    const { body } = await keep(await photograph(64, 64));
     expect((await fetchIt(body.hash)).statusCode).to.equal(401);
-    expect((await keep(photograph(64, 64), shop.reader)).status).to.equal(403);
+    expect((await keep(await photograph(64, 64), shop.reader)).status).to.equal(403);
     expect((await get('0'.repeat(64))).status).to.equal(404);
   });
 
   it('are real ones: a renamed programme, a cut-off file, another format and an image bomb get a sentence and nothing is kept', async () => {
-    const plain = photograph(320, 240);
+    const plain = await photograph(320, 240);
     const wrong: readonly [string, Buffer, string][] = [
       ['a programme', Buffer.concat([Buffer.from('MZ\x90\0'), Buffer.alloc(4000, 7)]), 'not_an_image'],
       ['a script named .jpg', Buffer.from('<script>alert(1)</script>'.repeat(40)), 'not_an_image'],
@@ -92,7 +94,7 @@ describe('pictures', () => {
   });
 
   it('say in a job what they show, of which place, and a lead blacks one out for good', async () => {
-    const { body } = await keep(photograph(200, 100, 3));
+    const { body } = await keep(await photograph(200, 100, 3));
     const said = await shop.technician.event<'pictures'>(jobId, 'pictures', { hash: body.hash, of: 'place', slotId, note: 'As found' });
     expect(said.status).to.equal(200);
     expect((await shop.technician.file(jobId)).pictures.map((p) => [p.hash, p.slotId])).to.deep.equal([[body.hash, slotId]]);
@@ -106,7 +108,7 @@ describe('pictures', () => {
     expect(black.status).to.equal(200);
     const gone = await get(body.hash);
     expect([gone.status, (JSON.parse(gone.bytes.toString()) as { code: string }).code]).to.deep.equal([410, 'blacked_out']);
-    expect((await keep(photograph(200, 100, 3))).status, 'the same image again stays black').to.equal(200);
+    expect((await keep(await photograph(200, 100, 3))).status, 'the same image again stays black').to.equal(200);
     expect((await get(body.hash)).status).to.equal(410);
   });
 });

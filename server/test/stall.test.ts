@@ -5,12 +5,18 @@ import { IMPORT_TYPE } from '@dauer/contract';
 import { plannedPositions } from '@dauer/core/catalogue';
 import { demoStory } from '@dauer/demo';
 import { expect } from 'chai';
-import jpeg from 'jpeg-js';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { addStoryPeople, type Booked, bookIn, openShop, PASSWORD, type Shop, takeIn } from './harness.ts';
 
 const at = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.ceil(sorted.length * share) - 1)] ?? 0;
+
+/** A square picture, JPEG. */
+const jpegOf = (side: number, data: Buffer): Promise<Buffer> =>
+  sharp(data, { raw: { width: side, height: side, channels: 4 } })
+    .jpeg({ quality: 60 })
+    .toBuffer();
 
 describe('nobody stalls the shop', function () {
   this.timeout(240000);
@@ -65,11 +71,11 @@ describe('nobody stalls the shop', function () {
       };
       write();
     });
-  const picture = (): string => {
+  const picture = async (): Promise<string> => {
     const side = 1800;
     const data = Buffer.alloc(side * side * 4, v7().charCodeAt(9));
     for (let i = 0; i < 4000; i += 1) data[(i * 7919) % data.length] = i % 255;
-    return Buffer.from(jpeg.encode({ width: side, height: side, data }, 60).data).toString('base64');
+    return (await jpegOf(side, data)).toString('base64');
   };
 
   const TRIALS: Readonly<Record<string, () => Promise<void>>> = {
@@ -93,7 +99,7 @@ describe('nobody stalls the shop', function () {
       expect((await shop.reader.raw(`/api/jobs/${released}/sheet.pdf`)).status).to.be.oneOf([200, 503]);
     },
     'a picture': async () => {
-      const answer = await shop.technician.ask('POST', '/api/pictures', { base64: picture() });
+      const answer = await shop.technician.ask('POST', '/api/pictures', { base64: await picture() });
       expect(answer.status).to.be.oneOf([200, 503]);
     },
   };
@@ -128,8 +134,7 @@ describe('nobody stalls the shop', function () {
   });
 
   it('a picture with too many points is refused before it is decoded', async () => {
-    const small = jpeg.encode({ width: 16, height: 16, data: Buffer.alloc(16 * 16 * 4) }, 50).data;
-    const bytes = Buffer.from(small);
+    const bytes = await jpegOf(16, Buffer.alloc(16 * 16 * 4));
     const frame = bytes.indexOf(Buffer.from([0xff, 0xc0]));
     bytes.writeUInt16BE(9000, frame + 5);
     bytes.writeUInt16BE(9000, frame + 7);

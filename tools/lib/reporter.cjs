@@ -1,13 +1,17 @@
 const { writeFileSync } = require('node:fs');
 const Mocha = require('mocha');
 
+/** With DAUER_SLOW=5 what took longer than five seconds is told. */
+const SLOW_MS = Number(process.env.DAUER_SLOW ?? Infinity) * 1000;
+
 /** Prints only what failed, and leaves the counts in a file for the closing line. */
 module.exports = class Reporter extends Mocha.reporters.Base {
   constructor(runner, options) {
     super(runner, options);
     const counts = { passed: 0, failed: 0, skipped: 0 };
-    runner.on('pass', () => {
+    runner.on('pass', (test) => {
       counts.passed += 1;
+      if (test.duration > SLOW_MS) process.stdout.write(`${(test.duration / 1000).toFixed(1)} s ${test.fullTitle()}\n`);
     });
     runner.on('pending', () => {
       counts.skipped += 1;

@@ -78,6 +78,7 @@ const judged = (bound: Judged['bound'], value: number, machineTo: number | null)
   enough: true,
   wear: null,
   noWear: null,
+  wearPoints: [],
   contradicts: null,
   unsaid: null,
   toNextService: 0,

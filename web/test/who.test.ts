@@ -14,7 +14,9 @@ describe('whom a page works for', () => {
   const ann: Who = { me: me('ann'), lock: null };
   it('locks when somebody else signs in on another page, and says who; its figures stay whose they are', () => {
     const { who, then } = whoIs(ann, { kind: 'heard', person: named('ben') });
-    expect([who.me?.person.id, who.lock, then]).to.deep.equal(['ann', { why: 'other', name: 'Name of ben' }, 'forget']);
+    expect([who.me?.person.id, who.lock, then]).to.deep.equal(['ann', { why: 'other', name: 'Name of ben' }, 'forget_and_ask']);
+    // The server says whose the session is: of two who signed in at once, the later.
+    expect(whoIs(who, { kind: 'found', me: me('ann') }).who).to.deep.equal(ann);
   });
   it('locks when its person signs out on another page, and opens again when they sign in there', () => {
     const out = whoIs(ann, { kind: 'heard', person: null });
@@ -53,7 +55,7 @@ describe('whom a page works for', () => {
           const here =
             a.kind === 'signed_in' || a.kind === 'found' ? (a.me?.person.id ?? null) : a.kind === 'heard' ? (a.person?.id ?? null) : null;
           if (who.me && !who.lock && a.kind !== 'signed_out') expect(who.me.person.id).to.equal(here);
-          if (before.me && !before.lock && (who.lock ?? !who.me)) expect(then).to.be.oneOf(['forget', 'begin_anew']);
+          if (before.me && !before.lock && (who.lock ?? !who.me)) expect(then).to.be.oneOf(['forget', 'forget_and_ask', 'begin_anew']);
         }
       }),
     );

@@ -1,3 +1,4 @@
+import { monthsAfter, yearsAfter, yearsBetween } from '../quantity/calendar.ts';
 import { DomainError } from '../quantity/domainError.ts';
 
 export type FluidClass = '3' | '4' | '5.1' | '6' | '5' | 'mineral' | 'castor';
@@ -96,28 +97,6 @@ export interface DueInput {
 export type DueReason = 'house_interval' | 'water_3_percent' | 'boiling_below_need' | 'maker_interval' | 'measured_saturated';
 const REASONS: readonly DueReason[] = ['house_interval', 'water_3_percent', 'boiling_below_need', 'maker_interval', 'measured_saturated'];
 
-const DAY = 86400000;
-const YEAR_DAYS = 365.25;
-const asDate = (iso: string): Date => new Date(`${iso.slice(0, 10)}T00:00:00Z`);
-const isoDate = (date: Date): string => date.toISOString().slice(0, 10);
-
-/** A date some calendar months on, the day clipped to the month's end. */
-function addMonths(iso: string, months: number): string {
-  const d = asDate(iso);
-  const target = new Date(Date.UTC(d.getUTCFullYear(), d.getUTCMonth() + months, 1));
-  const last = new Date(Date.UTC(target.getUTCFullYear(), target.getUTCMonth() + 1, 0)).getUTCDate();
-  target.setUTCDate(Math.min(d.getUTCDate(), last));
-  return isoDate(target);
-}
-
-/** Years of 365.25 days between two ISO dates. */
-export function yearsBetween(from: string, to: string): number {
-  return (asDate(to).getTime() - asDate(from).getTime()) / DAY / YEAR_DAYS;
-}
-
-const addYears = (iso: string, years: number): string =>
-  isoDate(new Date(asDate(iso).getTime() + Math.floor(years * YEAR_DAYS + 1e-9) * DAY));
-
 /**
  * When the fluid is next due, and why: the earliest of house interval, water, boiling point and maker's interval.
  * @throws DomainError wrong_fluid_for_need, measured_before_change, bad_boiling_points
@@ -129,8 +108,8 @@ export function fluidDue(input: DueInput): {
   readonly candidates: Partial<Record<DueReason, string>>;
 } {
   const often = input.climate === 'damp' || input.stands || input.competition;
-  const candidates: Partial<Record<DueReason, string>> = { house_interval: addMonths(input.changed, often ? 12 : 24) };
-  if (input.makerMonths != null) candidates.maker_interval = addMonths(input.changed, input.makerMonths);
+  const candidates: Partial<Record<DueReason, string>> = { house_interval: monthsAfter(input.changed, often ? 12 : 24) };
+  if (input.makerMonths != null) candidates.maker_interval = monthsAfter(input.changed, input.makerMonths);
   if (input.kind === 'glycol') Object.assign(candidates, glycolCandidates(input));
   let best: DueReason = 'house_interval';
   for (const reason of REASONS) {
@@ -148,13 +127,13 @@ function glycolCandidates(input: DueInput): Partial<Record<DueReason, string>> {
     const years = yearsBetween(input.changed, input.measured.date);
     if (input.measured.water > 0 && years > 0) constant = refitWater(years, input.measured.water);
   }
-  const out: Partial<Record<DueReason, string>> = { water_3_percent: addYears(input.changed, constant * Math.LN2) };
+  const out: Partial<Record<DueReason, string>> = { water_3_percent: yearsAfter(input.changed, constant * Math.LN2) };
   if (input.hottest == null) return out;
   const need = input.hottest + 20;
   if (need >= input.dry) throw new DomainError('wrong_fluid_for_need', 'This fluid does not reach the vehicle’s need even when fresh.');
   const bottom = input.wet - 15;
   if (need <= bottom) return out;
   const water = -boilingTau(input.dry, input.wet) * Math.log((need - bottom) / (input.dry - bottom));
-  if (water < SATURATED) out.boiling_below_need = addYears(input.changed, -constant * Math.log(1 - water / SATURATED));
+  if (water < SATURATED) out.boiling_below_need = yearsAfter(input.changed, -constant * Math.log(1 - water / SATURATED));
   return out;
 }

@@ -1,4 +1,4 @@
-import { type DueReason, fluidClass, fluidDue, waterAfter, waterConstant, yearsBetween } from '../catalogue/fluids.ts';
+import { type DueReason, fluidClass, fluidDue, waterAfter, waterConstant } from '../catalogue/fluids.ts';
 import { type Layout, type Slot } from '../layout/graph.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
 import type { EarlierWork } from '../ledger/families/earlierWork.ts';
@@ -7,6 +7,7 @@ import type { Vehicle } from '../ledger/vehicleRecords.ts';
 import { type PartialDate, earliestDay } from '../quantity/partialDate.ts';
 import { type DomainError, toResult } from '../quantity/domainError.ts';
 import type { Verdict } from '../verdict/decide.ts';
+import { daysAfter, yearsBetween } from '../quantity/calendar.ts';
 
 /** Events from which a vehicle's fluid is known, over all its jobs, those that stand, in order. */
 export interface FluidRecords {
@@ -159,5 +160,5 @@ const FLUID_SOON_DAYS = 60;
 export function fluidVerdict(due: string, today: string): Extract<Verdict, 'past' | 'watch' | 'holds'> {
   const day = today.slice(0, 10);
   if (due <= day) return 'past';
-  return due <= new Date(Date.parse(day) + FLUID_SOON_DAYS * 86400000).toISOString().slice(0, 10) ? 'watch' : 'holds';
+  return due <= daysAfter(day, FLUID_SOON_DAYS) ? 'watch' : 'holds';
 }

@@ -2,6 +2,7 @@ import type { EventBase } from '../ledger/eventBase.ts';
 import { familyOf, listsWhere } from '../ledger/families.ts';
 import { type JobRecords, withEvents } from '../ledger/jobRecords.ts';
 import { activeEvents, retractedIds } from '../ledger/retraction.ts';
+import { millisecondsInDay } from '../quantity/calendar.ts';
 
 /** An event that came in after the hand-back of its job, and happened before it. */
 export interface LateEvent {
@@ -13,7 +14,7 @@ export interface LateEvent {
 }
 
 /** Milliseconds between happening and being written down from which an entry shows as written up later. */
-const WRITTEN_UP_MS = 86400000;
+const WRITTEN_UP_MS = millisecondsInDay;
 
 /** Whether an entry was written up later: more than a day after it happened. Source: handbook 15, People, time. */
 export function writtenUpLater(e: Pick<EventBase, 'happenedAt' | 'recordedAt'>): boolean {

@@ -1,5 +1,6 @@
 import type { Operation } from '../ledger/families/operations.ts';
 import type { JobHistory } from './jobHistory.ts';
+import { millisecondsInMinute } from '../quantity/calendar.ts';
 
 export type OperationState = 'open' | 'running' | 'stopped' | 'done';
 
@@ -31,7 +32,7 @@ export function runningOperations(
           .active(history.records.operationEvents)
           .filter((e) => e.operationId === operation.id)
           .at(-1)?.happenedAt ?? today;
-      return { operation, since, minutes: Math.max(0, Math.floor((Date.parse(today) - Date.parse(since)) / 60000)) };
+      return { operation, since, minutes: Math.max(0, Math.floor((Date.parse(today) - Date.parse(since)) / millisecondsInMinute)) };
     })
     .sort((a, b) => b.minutes - a.minutes);
 }

@@ -20,6 +20,7 @@ import { type Wear, type WearPoint, wear } from '../verdict/wear.ts';
 import { pairedFiguresAt } from './pairedFigures.ts';
 import { type Contradiction, contradiction } from './contradicts.ts';
 import { type Unsaid, axleOfSlot, genericFor, unsaidOf } from './genericLimits.ts';
+import { millisecondsInYear } from '../quantity/calendar.ts';
 
 /** Why nothing is foretold of the wear of a part. */
 export type NoWear =
@@ -56,6 +57,8 @@ export interface Judged {
   readonly wear: Wear | null;
   /** Why nothing is foretold of its wear; null where something is, or nothing was to be. */
   readonly noWear: NoWear | null;
+  /** Dated figures of this part that its wear is told from, oldest first; none where its wear tells nothing. */
+  readonly wearPoints: readonly WearPoint[];
   readonly toNextService: number;
   /** What distances are said in for this vehicle. */
   readonly distanceUnit: 'km' | 'mi';
@@ -107,7 +110,7 @@ function kmToNextService(counters: readonly CounterReading[]): number {
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) return DEFAULT_SERVICE_KM;
-  const years = (Date.parse(last.happenedAt) - Date.parse(first.happenedAt)) / 31557600000;
+  const years = (Date.parse(last.happenedAt) - Date.parse(first.happenedAt)) / millisecondsInYear;
   if (years < 0.25 || last.km <= first.km) return DEFAULT_SERVICE_KM;
   return Math.min(DEFAULT_SERVICE_KM, (last.km - first.km) / years);
 }
@@ -118,8 +121,9 @@ const MIN_RUN_SHARE = 0.1;
 interface Foretold {
   readonly wear: Wear | null;
   readonly why: NoWear | null;
+  readonly points: readonly WearPoint[];
 }
-const NOTHING_SAID: Foretold = { wear: null, why: null };
+const NOTHING_SAID: Foretold = { wear: null, why: null, points: [] };
 
 function wearOf(history: JobHistory, set: ReadingSet, of: Characteristic, bound: Bound): Foretold {
   const { records } = history;
@@ -146,11 +150,12 @@ function wearOf(history: JobHistory, set: ReadingSet, of: Characteristic, bound:
   if (points.length === 0 || (points.length === 1 && fresh === null)) return NOTHING_SAID;
   const ahead = kmToNextService(counters);
   const tried = toResult(() => wear(points, of.wears ?? 'falls', bound.at, ahead, fresh));
-  if (!tried.ok) return { wear: null, why: { kind: 'refused', refusal: tried.refusal } };
-  const runs = [...points.map((p) => p.run), ...(points.length === 1 && fresh ? [fresh.run] : [])];
+  const from = points.length === 1 && fresh ? [fresh, ...points] : points;
+  if (!tried.ok) return { wear: null, why: { kind: 'refused', refusal: tried.refusal }, points: from };
+  const runs = from.map((p) => p.run);
   const ran = Math.max(...runs) - Math.min(...runs);
-  if (ran >= MIN_RUN_SHARE * ahead) return { wear: tried.value, why: null };
-  return { wear: null, why: { kind: 'too_little_run', run: ran, ahead } };
+  if (ran >= MIN_RUN_SHARE * ahead) return { wear: tried.value, why: null, points: from };
+  return { wear: null, why: { kind: 'too_little_run', run: ran, ahead }, points: from };
 }
 
 function notesOf(records: JobRecords, set: ReadingSet, reduced: Reduced, today: string): Note[] {
@@ -305,6 +310,7 @@ function judgeReduced(history: JobHistory, set: ReadingSet, reduced: Reduced, to
     enough,
     wear: worn.wear,
     noWear: worn.why,
+    wearPoints: worn.points,
     toNextService: kmToNextService(history.active(records.counters)),
     distanceUnit: records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km',
     bearingFirst,

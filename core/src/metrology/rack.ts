@@ -2,6 +2,7 @@ import type { ReadingSet } from '../ledger/families/sets.ts';
 import type { CallBack, GaugeCheck, GaugeVersion, RepeatStudy } from '../ledger/gaugeRecords.ts';
 import { DomainError } from '../quantity/domainError.ts';
 import { mean, ofTwo, sampleDeviation, singleReading } from '../verdict/uncertainty.ts';
+import { millisecondsInHour } from '../quantity/calendar.ts';
 
 export interface StudyResult {
   readonly count: number;
@@ -97,5 +98,5 @@ export function asksForCheck(
     .map((c) => c.enteredAt)
     .sort()
     .at(-1);
-  return last === undefined || Date.parse(now) - Date.parse(last) > CHECK_GOOD_HOURS * 3600000;
+  return last === undefined || Date.parse(now) - Date.parse(last) > CHECK_GOOD_HOURS * millisecondsInHour;
 }

@@ -1,4 +1,13 @@
 /** Figures as they are typed, kept and shown: units, days, money. */
+export {
+  daysAfter,
+  millisecondsInDay,
+  millisecondsInHour,
+  millisecondsInMinute,
+  millisecondsInYear,
+  monthsAfter,
+  yearsBetween,
+} from './calendar.ts';
 export { convert, display, displayWithUnit, figure, fixed, groupThousands, plainDisplay, plainFixed, upperFirst } from './display.ts';
 export { isLocale, localeNow, moneyText, USUAL_LOCALE, setNumberLocale } from './locale.ts';
 export { DomainError, toResult } from './domainError.ts';

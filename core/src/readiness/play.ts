@@ -5,6 +5,7 @@ import { PLAY } from '../wording/en/play.ts';
 import { bleedersFedThrough } from './disturbed.ts';
 import type { ProofStatus } from './proofStatus.ts';
 import { type PlaceState, stillIn } from './unitState.ts';
+import { millisecondsInHour } from '../quantity/calendar.ts';
 
 /** What a place does when a control is pressed, or something is opened. */
 export type PlayDoes = 'presses' | 'moves' | 'held' | 'comes_out' | 'leaks' | 'soft' | 'runs_out' | 'drains' | 'spoils' | 'not_sure';
@@ -147,7 +148,7 @@ export function ifOpened(history: JobHistory, standing: ProofStatus, slot: Slot,
     const s = slotById(layout, id);
     if (s) steps.push({ slotId: id, does: 'soft', words: PLAY.airGoes(s) });
   }
-  const since = new Date(Date.parse(today) - FRESH_PAINT_HOURS * 3600000).toISOString();
+  const since = new Date(Date.parse(today) - FRESH_PAINT_HOURS * millisecondsInHour).toISOString();
   for (const e of history.active(history.records.partEvents).filter((x) => x.kind === 'coated' && x.happenedAt > since)) {
     const below = slotById(layout, e.slotId ?? '');
     const near = below && (below.corner === slot.corner || slot.corner === null);

@@ -5,6 +5,7 @@ import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
+import { daysAfter } from '../quantity/calendar.ts';
 
 /** Something owed after hand-back: it does not block it, and goes with the sheet as a dated list. */
 export interface AfterCareItem {
@@ -22,8 +23,6 @@ export const RETORQUE_KM = 50;
 const RETORQUE_DAYS = 7;
 export const BEDDING_KM = 300;
 const BEDDING_DAYS = 30;
-
-const dayAfter = (instant: string, days: number): string => new Date(Date.parse(instant) + days * 86400000).toISOString().slice(0, 10);
 
 /**
  * The after-care that a job leaves, from what was done on it.
@@ -50,14 +49,14 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
   const bedding = parts.filter((e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'rotor', 'drum'].includes(kindOf(e)));
   return [
     ...(hydraulicOpened
-      ? [{ item: 'leak_next_day', what: AFTER_CARE.leaks, on: dayAfter(at, 1), km: null, why: AFTER_CARE.leaksWhy }]
+      ? [{ item: 'leak_next_day', what: AFTER_CARE.leaks, on: daysAfter(at, 1), km: null, why: AFTER_CARE.leaksWhy }]
       : []),
     ...(airy.length > 0 || dry.length > 0
       ? [
           {
             item: 'second_bleed',
             what: AFTER_CARE.secondBleed,
-            on: dayAfter(at, 1),
+            on: daysAfter(at, 1),
             km: null,
             why: AFTER_CARE.secondBleedWhy(dry.length > 0),
           },
@@ -68,7 +67,7 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
           {
             item: 'retorque',
             what: AFTER_CARE.retorque(torqued),
-            on: dayAfter(at, RETORQUE_DAYS),
+            on: daysAfter(at, RETORQUE_DAYS),
             km: RETORQUE_KM,
             why: AFTER_CARE.retorqueWhy,
           },
@@ -79,7 +78,7 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
           {
             item: 'bedding_in',
             what: AFTER_CARE.bedding,
-            on: dayAfter(at, BEDDING_DAYS),
+            on: daysAfter(at, BEDDING_DAYS),
             km: BEDDING_KM,
             why: bedding.find((e) => e.note.trim() !== '')?.note ?? AFTER_CARE.beddingWhy,
           },

@@ -64,3 +64,5 @@ export {
 export { type ToTrace, toTrace } from './trace/tracing.ts';
 export { forNowOf, waitsOf } from './waits.ts';
 export { type Stop, walkRound } from './walkRound.ts';
+export { type WaterCourse, waterCourse } from './waterCourse.ts';
+export { type WearCourse, wearCourse } from './wearCourse.ts';

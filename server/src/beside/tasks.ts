@@ -14,7 +14,7 @@ interface SheetOf {
 
 /** Everything that is done in a thread of its own: input and result go over as copies. */
 export const TASKS = {
-  thumbnail: ({ bytes, side }: { bytes: Uint8Array; side: number }): Uint8Array => thumbnail(bytes, side),
+  thumbnail: ({ bytes, side }: { bytes: Uint8Array; side: number }): Promise<Uint8Array> => thumbnail(bytes, side),
   pdf: async (printed: Printed): Promise<Uint8Array> => printSheet(printed),
   sheet: ({ file: records, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {
     const state = deriveJob(fileAsOf(records, at), at);

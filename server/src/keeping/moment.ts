@@ -1,7 +1,7 @@
+import { millisecondsInDay } from 'date-fns/constants';
+
 /** A moment that somebody named cannot be understood. */
 export class NoMoment extends Error {}
-
-const DAY = 86400000;
 
 /** Year, month, day, hour, minute, second that a clock in a zone shows at an instant. */
 function clockIn(zone: string, at: number): number {
@@ -37,8 +37,9 @@ export function momentOf(said: string, zone: string, now: number): string {
   let at = instant;
   if (found && Number.isNaN(instant)) {
     const [, day, hour, minute, second] = found;
-    const midnight = Math.floor(clockIn(zone, now) / DAY) * DAY;
-    const from = day === 'yesterday' ? midnight - DAY : day === undefined || day === 'today' ? midnight : Date.parse(`${day}T00:00:00Z`);
+    const midnight = Math.floor(clockIn(zone, now) / millisecondsInDay) * millisecondsInDay;
+    const from =
+      day === 'yesterday' ? midnight - millisecondsInDay : day === undefined || day === 'today' ? midnight : Date.parse(`${day}T00:00:00Z`);
     const [h, m, s] = [Number(hour ?? 23), Number(minute ?? 59), Number(second ?? (hour === undefined ? 59 : 0))];
     if (Number.isNaN(from) || h > 23 || m > 59 || s > 59) throw new NoMoment(`There is no such day or hour: “${said}”.`);
     at = instantOf(zone, from + ((h * 60 + m) * 60 + s) * 1000);

@@ -1,3 +1,6 @@
+import { UTCDate } from '@date-fns/utc';
+import { millisecondsInDay, millisecondsInHour, millisecondsInMinute, millisecondsInWeek } from 'date-fns/constants';
+import { startOfISOWeek } from 'date-fns/startOfISOWeek';
 import type { CopyNote } from './target.ts';
 
 /** How long copies are kept: every one for days, then one a week, then one a month. */
@@ -10,14 +13,8 @@ export interface KeptFor {
   readonly months: number;
 }
 
-const DAY = 86400000;
-
-function weekOf(at: Date): string {
-  // Weeks begin on Monday: the day is moved to its Thursday, as ISO 8601 counts them.
-  const day = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth(), at.getUTCDate()));
-  day.setUTCDate(day.getUTCDate() + 4 - (day.getUTCDay() || 7));
-  return day.toISOString().slice(0, 10);
-}
+/** The Monday that begins the week of a moment: weeks of ISO 8601, in UTC. */
+const weekOf = (at: Date): string => startOfISOWeek(new UTCDate(at)).toISOString().slice(0, 10);
 
 /**
  * Which copies go: of those past their days the newest of each week and month stays, while those last; and the newest of
@@ -31,7 +28,7 @@ export function outlived(copies: readonly Pick<CopyNote, 'name' | 'endedAt'>[], 
   const months = new Set<string>();
   for (const [i, copy] of [...copies].reverse().entries()) {
     const at = new Date(copy.endedAt);
-    const age = (now - at.getTime()) / DAY;
+    const age = (now - at.getTime()) / millisecondsInDay;
     const month = copy.endedAt.slice(0, 7);
     if (i === 0 || age <= retention.days) stays.add(copy.name);
     if (!weeks.has(weekOf(at)) && age <= retention.weeks * 7) stays.add(copy.name);
@@ -47,7 +44,7 @@ export function outlived(copies: readonly Pick<CopyNote, 'name' | 'endedAt'>[], 
  * Older copies are restored as they are.
  */
 export function firstNeeded(copies: readonly Pick<CopyNote, 'endedAt' | 'fromSegment'>[], now: number, retention: KeptFor): string | null {
-  const recent = copies.filter((c) => (now - Date.parse(c.endedAt)) / DAY <= retention.days);
+  const recent = copies.filter((c) => (now - Date.parse(c.endedAt)) / millisecondsInDay <= retention.days);
   return (recent[0] ?? copies.at(-1))?.fromSegment ?? null;
 }
 
@@ -57,18 +54,17 @@ export function isDue(last: Pick<CopyNote, 'endedAt'> | null, now: Date, zone: s
   const of = (at: Date, options: Intl.DateTimeFormatOptions): string =>
     new Intl.DateTimeFormat('sv-SE', { timeZone: zone, ...options }).format(at);
   const at = new Date(last.endedAt);
-  if (now.getTime() - at.getTime() > 26 * 3600000) return true;
+  if (now.getTime() - at.getTime() > 26 * millisecondsInHour) return true;
   const day = (d: Date): string => of(d, { year: 'numeric', month: '2-digit', day: '2-digit' });
   const hour = Number(of(now, { hour: '2-digit', hourCycle: 'h23' }));
-  return day(at) !== day(now) && hour >= NIGHT_HOUR && now.getTime() - at.getTime() > 6 * 3600000;
+  return day(at) !== day(now) && hour >= NIGHT_HOUR && now.getTime() - at.getTime() > 6 * millisecondsInHour;
 }
 /** In the shop’s own time. */
 const NIGHT_HOUR = 2;
 
-const WEEK = 7 * DAY;
 /** Whether a trial is due: a week after the last good one, an hour after one that was not, and soon after the first copy. */
 export function trialIsDue(last: { readonly at: string; readonly good: boolean } | null, firstCopyAt: string | null, now: number): boolean {
   if (!firstCopyAt) return false;
-  if (!last) return now - Date.parse(firstCopyAt) > 10 * 60000;
-  return now - Date.parse(last.at) > (last.good ? WEEK : 3600000);
+  if (!last) return now - Date.parse(firstCopyAt) > 10 * millisecondsInMinute;
+  return now - Date.parse(last.at) > (last.good ? millisecondsInWeek : millisecondsInHour);
 }

@@ -3,8 +3,8 @@ import type { Database } from '../db/connect.ts';
 import { attempt } from '../db/schema.ts';
 import type { AttemptKind } from '../db/schema/entities.ts';
 import { HttpProblem } from './problem.ts';
+import { millisecondsInDay, millisecondsInMinute } from 'date-fns/constants';
 
-const MINUTE_MS = 60000;
 const WINDOW_MINUTES = 15;
 
 /** How many attempts of a kind are tried in a quarter of an hour. By name they are slowed down instead, see below. */
@@ -33,7 +33,7 @@ const TOO_MANY: Readonly<Record<Exclude<AttemptKind, 'name'>, string>> = {
 export async function countAttempt(db: Database, kind: Exclude<AttemptKind, 'name'>, subject: string): Promise<void> {
   const now = Date.now();
   const since = new Date(now).toISOString();
-  const opened = new Date(now - WINDOW_MINUTES * MINUTE_MS).toISOString();
+  const opened = new Date(now - WINDOW_MINUTES * millisecondsInMinute).toISOString();
   const [row] = await db
     .insert(attempt)
     .values({ kind, subject, tries: 1, since })
@@ -56,7 +56,7 @@ export async function countAttempt(db: Database, kind: Exclude<AttemptKind, 'nam
 export async function countByName(db: Database, name: string): Promise<void> {
   const now = Date.now();
   const at = new Date(now).toISOString();
-  const opened = new Date(now - 4 * WINDOW_MINUTES * MINUTE_MS).toISOString();
+  const opened = new Date(now - 4 * WINDOW_MINUTES * millisecondsInMinute).toISOString();
   const fresh = sql`${attempt.since} < ${opened}`;
   const delay = sql`least(${LONGEST_DELAY_S}, case when ${fresh} or ${attempt.tries} + 1 < ${UNDELAYED} then 0 else power(2, least(${attempt.tries} + 1 - ${UNDELAYED} + 1, 10)) end)`;
   const rows = await db
@@ -97,5 +97,5 @@ export async function forgetAttempts(db: Database, kind: AttemptKind, subject: s
 
 /** Counters of long ago say nothing any more. */
 export async function dropOldAttempts(db: Database): Promise<void> {
-  await db.delete(attempt).where(lt(attempt.since, new Date(Date.now() - 86400000).toISOString()));
+  await db.delete(attempt).where(lt(attempt.since, new Date(Date.now() - millisecondsInDay).toISOString()));
 }

@@ -1,17 +1,18 @@
 import { CLOCK_HEADER, DEVICE_CLOCK_HEADER, PAGE_HEADER } from '@dauer/contract';
 import type { FastifyInstance, FastifyRequest } from 'fastify';
+import { millisecondsInMinute, millisecondsInYear } from '@dauer/core/quantity';
 
 /** A clock that is this near is right, ms: the way to the server takes its time. */
 const NEAR_MS = 2000;
 
 /** Farther off than this is no clock, ms: one with an empty battery begins in 1970. */
-const FAR_MS = 100 * 365.25 * 86400000;
+const FAR_MS = 100 * millisecondsInYear;
 
 /** Off by more than this is said, ms. Source: handbook 15, People, time, distance, privacy; what governs goes by instants. */
-const WRONG_MS = 2 * 60000;
+const WRONG_MS = 2 * millisecondsInMinute;
 
 /** How long what a device’s clock said counts, ms. */
-const RECENT_MS = 15 * 60000;
+const RECENT_MS = 15 * millisecondsInMinute;
 const MAX_DEVICES = 200;
 
 /**
@@ -54,7 +55,7 @@ export function hearClocks(app: FastifyInstance): void {
 }
 
 const minutes = (ms: number): string => {
-  const n = Math.round(Math.abs(ms) / 60000);
+  const n = Math.round(Math.abs(ms) / millisecondsInMinute);
   return n >= 120 ? `${Math.round(n / 60)} hours` : `${n} ${n === 1 ? 'minute' : 'minutes'}`;
 };
 

@@ -11,6 +11,7 @@ import { account, secret, session } from '../db/schema.ts';
 
 // Where its types are not loaded otherwise, there would be nothing to add to.
 import type {} from '@fastify/secure-session';
+import { millisecondsInDay } from 'date-fns/constants';
 
 declare module '@fastify/secure-session' {
   interface SessionData {
@@ -52,7 +53,7 @@ export async function beginSession(
   tabletId: string | null = null,
 ): Promise<void> {
   const id = v7();
-  const expiresAt = new Date(Date.now() + DAYS * 86400000).toISOString();
+  const expiresAt = new Date(Date.now() + DAYS * millisecondsInDay).toISOString();
   await db.insert(session).values({ id, accountId, expiresAt, tabletId });
   await endSession(db, request);
   request.session.set('sessionId', id);

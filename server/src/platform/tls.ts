@@ -4,6 +4,7 @@ import { createServer, type Server as HttpsServer } from 'node:https';
 import type { Socket } from 'node:net';
 import type { FastifyInstance, FastifyServerFactory } from 'fastify';
 import { HttpProblem } from './problem.ts';
+import { millisecondsInHour } from 'date-fns/constants';
 
 export interface TlsOptions {
   readonly cert: string;
@@ -11,7 +12,7 @@ export interface TlsOptions {
 }
 
 /** How often the certificate is read again, ms: it is renewed beside the running server. */
-const READ_AGAIN_MS = 3600000;
+const READ_AGAIN_MS = millisecondsInHour;
 
 /** A server over TLS, with nothing older than TLS 1.2. */
 export function overTls({ cert, key }: TlsOptions): FastifyServerFactory {

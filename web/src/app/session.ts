@@ -48,11 +48,11 @@ export const useSession = defineStore('session', () => {
       pickDaysAs(locale);
       useZone(me.shop.timeZone, locale);
     }
-    if (then === 'ask') await resume();
-    if (then === 'forget') {
+    if (then === 'forget' || then === 'forget_and_ask') {
       if (next.lock?.why !== 'other') localStorage.removeItem(ME);
       await forgetKept();
     }
+    if (then === 'ask' || then === 'forget_and_ask') await resume();
     if (then === 'begin_anew') {
       await forgetKept();
       window.location.reload();
@@ -60,6 +60,7 @@ export const useSession = defineStore('session', () => {
   }
   /** Somebody signed in on this page; the others of this device hear of it. */
   async function take(me: Me): Promise<void> {
+    turn += 1;
     localStorage.removeItem(OUT);
     localStorage.setItem(ME, JSON.stringify(me));
     resumed.value = true;
@@ -74,14 +75,26 @@ export const useSession = defineStore('session', () => {
     asking ??= ask().finally(() => (asking = null));
     return asking;
   }
-  async function ask(): Promise<void> {
+  /** Goes up whenever somebody signs in or out on this page. */
+  let turn = 0;
+  /** Who is here; undefined where the answer says nothing of that. */
+  async function found(): Promise<Me | null | undefined> {
     try {
-      if (await isOut()) await act({ kind: 'found', me: null });
-      else await act({ kind: 'found', me: await call('me') });
+      return (await isOut()) ? null : await call('me');
     } catch (error) {
       const away = isAway(error);
       const me = away ? stillHere(lastHere(), new Date().toISOString()) : null;
-      if (me || away || !(error instanceof ApiProblem) || error.status === 401) await act({ kind: 'found', me });
+      return me || away || !(error instanceof ApiProblem) || error.status === 401 ? me : undefined;
+    }
+  }
+  async function ask(): Promise<void> {
+    for (;;) {
+      const asked = turn;
+      const me = await found();
+      // An answer from before somebody signed in or out here is no answer any more.
+      if (asked !== turn) continue;
+      if (me !== undefined) await act({ kind: 'found', me });
+      break;
     }
     resumed.value = true;
   }
@@ -110,6 +123,7 @@ export const useSession = defineStore('session', () => {
   }
   /** Signs out: this device is locked at once, and the session ended as soon as the server answers. */
   async function signOut(): Promise<void> {
+    turn += 1;
     if (person.value) localStorage.setItem(OUT, person.value.id);
     pages.postMessage(null);
     leaving = isOut();

@@ -35,7 +35,7 @@ export type WhoAction =
   | { readonly kind: 'heard'; readonly person: { readonly id: string; readonly name: string } | null };
 
 /** What a page does besides: begins anew for another person, forgets what it keeps of the book, or asks who is here. */
-export type Then = 'begin_anew' | 'forget' | 'ask' | null;
+export type Then = 'begin_anew' | 'forget' | 'ask' | 'forget_and_ask' | null;
 
 export const NOBODY: Who = { me: null, lock: null };
 
@@ -59,7 +59,8 @@ export function whoIs({ me, lock }: Who, action: WhoAction): { readonly who: Who
       if (!action.person) return { who: locked({ why: 'out' }), then: 'forget' };
       return action.person.id === me.person.id
         ? { who: { me, lock }, then: lock ? 'ask' : null }
-        : { who: locked({ why: 'other', name: action.person.name }), then: 'forget' };
+        : // Two may have signed in at once: the server says whose the session is.
+          { who: locked({ why: 'other', name: action.person.name }), then: 'forget_and_ask' };
   }
 }
 

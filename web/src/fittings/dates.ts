@@ -1,6 +1,6 @@
-import { USUAL_LOCALE } from '@dauer/core/quantity';
+import { millisecondsInDay, USUAL_LOCALE } from '@dauer/core/quantity';
 
-const NEAR_MS = 183 * 86400000;
+const NEAR_MS = 183 * millisecondsInDay;
 
 /** Figures and calendar of the book, whatever the locale. */
 export const SAME = { numberingSystem: 'latn', calendar: 'gregory' } as const;

@@ -8,7 +8,8 @@ import { controlsOf, CORNER_NAME, KIND_FACTS, placeName, type Slot, styleName } 
 import { computed, ref, watch } from 'vue';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
-import { call, sentenceOf } from '../app/client.ts';
+import { call } from '../app/client.ts';
+import { useRequest } from '../app/request.ts';
 import { useOpenJob } from './openJob.ts';
 import PictureRow from './PictureRow.vue';
 import PutIns from './PutIns.vue';
@@ -23,7 +24,7 @@ const c = computed(() => job.component);
 const binding = ref(false);
 const choosing = ref(false);
 const tag = ref('');
-const problem = ref('');
+const { run, problem } = useRequest();
 
 watch(
   () => c.value?.slot.id,
@@ -106,16 +107,14 @@ const life = computed(() => {
   return at.since ? `Here since ${dayText(at.since)}, ${machined}` : machined;
 });
 async function bind(): Promise<void> {
-  if (!c.value?.part || tag.value.trim() === '') return;
-  problem.value = '';
-  try {
-    await call('bindTag', { params: { id: c.value.part.id }, body: { tag: tag.value, partNumber: null } });
+  const part = c.value?.part;
+  if (!part || tag.value.trim() === '') return;
+  await run(async () => {
+    await call('bindTag', { params: { id: part.id }, body: { tag: tag.value, partNumber: null } });
     binding.value = false;
     tag.value = '';
     await job.refresh();
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { millisecondsInHour } from '@dauer/core/quantity';
 import type { PutIn, PutInKind } from '@dauer/core/ledger';
 import { CLAMP_HOURS, type PlaceState } from '@dauer/core/readiness';
 import { PUT_IN_NAME } from '@dauer/core/wording';
@@ -14,7 +15,7 @@ const KINDS = Object.entries(PUT_IN_NAME) as [PutInKind, string][];
 /** A clamp on a hose counts its hours. */
 function clampText(p: PutIn): string {
   if (p.what !== 'clamp') return '';
-  const hours = Math.max(0, Math.floor((Date.parse(job.today) - Date.parse(p.happenedAt)) / 3600000));
+  const hours = Math.max(0, Math.floor((Date.parse(job.today) - Date.parse(p.happenedAt)) / millisecondsInHour));
   return `; ${hours} of ${CLAMP_HOURS} h${hours > CLAMP_HOURS ? ', renew the hose' : ''}`;
 }
 function put(slotId: string, what: PutInKind): void {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf, timeNow } from '../app/client.ts';
+import { call, timeNow } from '../app/client.ts';
+import { useRequest } from '../app/request.ts';
 import { useOpenJob } from './openJob.ts';
 
 /** A text is blacked out for good: the original goes, a name and a reason stay. */
@@ -10,13 +11,12 @@ const emit = defineEmits<{ close: [] }>();
 const job = useOpenJob();
 const reason = ref('');
 const old = ref(false);
-const problem = ref('');
+const { run, problem } = useRequest();
 const id = v7();
 async function blackOut(): Promise<void> {
   const jobId = job.records.job.id;
   if (!jobId) return;
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('redact', {
       params: { jobId },
       body: {
@@ -28,9 +28,7 @@ async function blackOut(): Promise<void> {
     // A sheet of an earlier form does not say what came from where: its line is picked by sight.
     if (props.line === undefined && job.records.release && !job.records.release.sheet.made) old.value = true;
     else emit('close');
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

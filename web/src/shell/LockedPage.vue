@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { call, sentenceOf } from '../app/client.ts';
+import { call } from '../app/client.ts';
+import { useRequest } from '../app/request.ts';
 import { useSession } from '../app/session.ts';
 import { useOutbox } from '../job/outbox/store.ts';
 
@@ -12,7 +13,7 @@ const router = useRouter();
 const PinPad = defineAsyncComponent(() => import('../features/shop/PinPad.vue'));
 const login = ref('');
 const password = ref('');
-const problem = ref('');
+const { run, problem } = useRequest();
 const whose = session.person?.name ?? '';
 const words = computed(() => {
   switch (session.lock?.why) {
@@ -35,13 +36,10 @@ void call('onTablet')
   .then((t) => (tablet.value = t))
   .catch(() => undefined);
 async function go(): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await session.signIn(login.value, password.value);
     void outbox.flush();
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 /** Leaves what stands on this page, and begins with whoever is signed in. */
 function leave(): void {

@@ -15,6 +15,7 @@ import { isWorked, torqueFault, torquePoints } from '../torquePoints.ts';
 import type { JointStep, Duty } from '../../ledger/duty.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
 import { careWords } from '../../wording/en/history.ts';
+import { millisecondsInHour } from '../../quantity/calendar.ts';
 
 /** Waiting for what was sent out of this place to come back; nothing where it is here. */
 function waitsAway(history: JobHistory, c: Component): Partial<Pick<Obligation, 'state' | 'waitsFor' | 'why'>> {
@@ -56,7 +57,7 @@ function clampedTooLong(history: JobHistory, today: string): { readonly slot: Sl
     const slot = slotById(history.records.layout, p.slotId);
     if (p.what !== 'clamp' || slot?.kind !== 'hose' || p.jobId !== history.records.job.id) continue;
     const out = outs.find((t) => t.putInId === p.id)?.happenedAt ?? today;
-    const hours = Math.floor((Date.parse(out) - Date.parse(p.happenedAt)) / 3600000);
+    const hours = Math.floor((Date.parse(out) - Date.parse(p.happenedAt)) / millisecondsInHour);
     const renewed = history
       .active(history.records.partEvents)
       .some((e) => e.slotId === slot.id && e.kind === 'fitted' && !e.temporary && e.happenedAt > p.happenedAt);

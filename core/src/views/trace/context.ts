@@ -4,9 +4,8 @@ import type { JobState } from '../../job/job.ts';
 import { lastOpen } from '../../judging/care.ts';
 import type { Vehicle } from '../../ledger/vehicleRecords.ts';
 import type { TraceContext } from '../../stages/trace/network.ts';
+import { millisecondsInDay, millisecondsInYear } from '../../quantity/calendar.ts';
 
-const DAY_MS = 86_400_000;
-const YEAR_MS = 365.25 * DAY_MS;
 /** Work counts as lately for so long, days. */
 const FRESH_DAYS = 120;
 /** Fluid counts as old after so many years. */
@@ -23,7 +22,7 @@ function fluidShifts(state: JobState): Shift[] {
     earlier: history.active(records.earlierWork),
   };
   const changed = fluidState(records.layout, fluid, records.vehicle, records.job.openedAt)?.changed ?? null;
-  const old = changed === null || Date.parse(records.job.openedAt) - Date.parse(changed) > OLD_FLUID_YEARS * YEAR_MS;
+  const old = changed === null || Date.parse(records.job.openedAt) - Date.parse(changed) > OLD_FLUID_YEARS * millisecondsInYear;
   return [...(old ? (['old_fluid'] as const) : []), ...(fluid.services.length === 0 ? (['unknown_fluid'] as const) : [])];
 }
 
@@ -54,8 +53,8 @@ export function contextOf(state: JobState): TraceContext {
     const open = [renewed, lastOpen(state.history, c)].filter((x): x is string => typeof x === 'string' && Date.parse(x) <= at);
     const last = open.sort().at(-1);
     if (last === undefined) continue;
-    years.set(c.slot.id, (at - Date.parse(last)) / YEAR_MS);
-    if (at - Date.parse(last) < FRESH_DAYS * DAY_MS) fresh.add(c.slot.id);
+    years.set(c.slot.id, (at - Date.parse(last)) / millisecondsInYear);
+    if (at - Date.parse(last) < FRESH_DAYS * millisecondsInDay) fresh.add(c.slot.id);
   }
   return { years, yearsOfAll, shifts, fresh, times: timesOf(state.records.priors) };
 }

@@ -6,13 +6,13 @@ import { homeOf, readSettings, readStatus } from '../../keeping/files.ts';
 import { clockWords, deviceClocks } from '../../platform/clock.ts';
 import { LITTLE_ROOM, NO_ROOM, roomLeft } from '../../platform/disk.ts';
 import type { Handlers } from '../../platform/routes.ts';
+import { millisecondsInDay } from 'date-fns/constants';
 
-const DAY = 86400000;
-const COPY_IS_OLD = 2 * DAY;
-const TRIAL_IS_OLD = 8 * DAY;
+const COPY_IS_OLD = 2 * millisecondsInDay;
+const TRIAL_IS_OLD = 8 * millisecondsInDay;
 
 const daysAgo = (at: string, now: number): string => {
-  const days = Math.floor((now - Date.parse(at)) / DAY);
+  const days = Math.floor((now - Date.parse(at)) / millisecondsInDay);
   return days <= 0 ? 'today' : days === 1 ? 'a day ago' : `${days} days ago`;
 };
 

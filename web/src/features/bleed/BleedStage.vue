@@ -6,12 +6,14 @@ import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogu
 import { fluidState } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import { bleedOrder, circuitsToBleed } from '@dauer/core/stages';
+import { waterCourse } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BleederRow from './BleederRow.vue';
+import WaterChart from './WaterChart.vue';
 
 /** The fluid that goes in, and what came at each bleeder: it is changed only when every bleeder is closed. */
 const job = useOpenJob();
@@ -24,14 +26,13 @@ const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state.
 const here = computed(() => job.state.history.active(job.state.records.fluidServices).filter((f) => f.jobId === job.state.records.job.id));
 const services = computed(() => job.state.history.active(job.state.records.fluidServices));
 const newest = computed(() => services.value.at(-1));
-const due = computed(() =>
-  fluidState(
-    job.state.records.layout,
-    { services: services.value, pulls: allPulls.value, earlier: job.state.history.active(job.state.records.earlierWork) },
-    job.state.records.vehicle,
-    job.today,
-  ),
-);
+const fluids = computed(() => ({
+  services: services.value,
+  pulls: allPulls.value,
+  earlier: job.state.history.active(job.state.records.earlierWork),
+}));
+const due = computed(() => fluidState(job.state.records.layout, fluids.value, job.state.records.vehicle, job.today));
+const water = computed(() => waterCourse(job.state.records.layout, fluids.value, job.state.records.vehicle, job.today));
 const dueText = computed(() => {
   if (!due.value) return '';
   const { cause, water, changed } = due.value;
@@ -124,6 +125,11 @@ function serve(): void {
         :pulls="pulls.filter((p) => p.slotId === b.bleeder.id)"
         :writable="writable"
       />
+    </section>
+    <section v-if="water">
+      <h2 class="line">Water over the years</h2>
+      <p class="second small">An estimate from the climate and the kind of fluid; it begins anew with each whole change.</p>
+      <WaterChart :course="water" />
     </section>
   </template>
 </template>

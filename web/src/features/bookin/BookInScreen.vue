@@ -19,7 +19,8 @@ import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { blankVehicle, faultsOf, orNull, vehicleOf } from './vehicleDraft.ts';
 import BrakesSection from './BrakesSection.vue';
 import VehicleFields from './VehicleFields.vue';
@@ -53,8 +54,7 @@ const session = useSession();
 /** What was typed outlives the page, for who typed it; the pages of a device do not write into each other's. */
 const DRAFT = 'dauer.bookin.5';
 const form = useLocalStorage(`${DRAFT}.${session.person?.id ?? ''}`, blank(), { listenToStorageChanges: false });
-const problem = ref('');
-const busy = ref(false);
+const { run, busy, problem } = useRequest();
 const fields = ref<Record<string, string>>({});
 void call('nextTag')
   .then((r) => {
@@ -93,12 +93,11 @@ async function bookIn(): Promise<void> {
     problem.value = 'Some fields cannot be used yet; they are marked.';
     return;
   }
-  busy.value = true;
   const drawn = f.loose
     ? buildStandalone(f.loose, f.layoutId, f.vehicleId, v7)
     : (f.changed ?? buildLayout(f.template, f.layoutId, f.vehicleId, v7));
   const units = f.loose !== null;
-  try {
+  await run(async () => {
     const done = await call('bookIn', {
       body: {
         vehicleId: f.vehicleId,
@@ -121,10 +120,7 @@ async function bookIn(): Promise<void> {
     });
     form.value = blank();
     await router.push(`/jobs/${done.jobId}/bookin`);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
-  busy.value = false;
+  });
 }
 </script>
 

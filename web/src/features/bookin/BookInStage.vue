@@ -6,6 +6,7 @@ import { type Corner, CORNER_NAME, cornersOf, placeName, slotById } from '@dauer
 import type { Job } from '@dauer/core/ledger';
 import { computed, ref, watch } from 'vue';
 import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import PictureRow from '../../job/PictureRow.vue';
 import { dayText } from '../../fittings/dates.ts';
@@ -38,7 +39,7 @@ type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown' | 'finish'>
 };
 const draft = ref<Draft | null>(null);
 const theirs = ref<Job | null>(null);
-const problem = ref('');
+const { run, problem } = useRequest();
 const isSaved = ref(false);
 const fromJob = (j: Job): Draft => ({
   kind: j.kind,
@@ -82,17 +83,19 @@ async function save(): Promise<void> {
     problem.value = authorised.why;
     return;
   }
-  try {
-    const body = { ...d, promised: d.promised || null, authorised: authorised.sum };
-    const saved = await call('changeJob', { params: { jobId: id }, body });
-    draft.value = fromJob(saved);
-    theirs.value = null;
-    isSaved.value = true;
-    await job.refresh();
-  } catch (error) {
-    problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as Job | undefined) ?? null;
-  }
+  await run(
+    async () => {
+      const body = { ...d, promised: d.promised || null, authorised: authorised.sum };
+      const saved = await call('changeJob', { params: { jobId: id }, body });
+      draft.value = fromJob(saved);
+      theirs.value = null;
+      isSaved.value = true;
+      await job.refresh();
+    },
+    (error) => {
+      if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as Job | undefined) ?? null;
+    },
+  );
 }
 const byHand = computed(() => {
   const f = file.value;

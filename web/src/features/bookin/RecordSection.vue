@@ -2,7 +2,8 @@
 import { type FreeText, freeTexts } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf, timeNow } from '../../app/client.ts';
+import { call, timeNow } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import RedactDialog from '../../job/RedactDialog.vue';
 import { dayText } from '../../fittings/dates.ts';
@@ -11,7 +12,7 @@ import { dayText } from '../../fittings/dates.ts';
 const job = useOpenJob();
 const asking = ref<'void' | 'owner' | null>(null);
 const reason = ref('');
-const problem = ref('');
+const { run, problem } = useRequest();
 const done = ref('');
 const black = ref<FreeText | null>(null);
 /** Everything that somebody typed in this job, to be blacked out where it has to go. */
@@ -21,8 +22,7 @@ const voidId = v7();
 async function go(): Promise<void> {
   const file = job.records;
   if (!asking.value) return;
-  problem.value = '';
-  try {
+  await run(async () => {
     if (asking.value === 'void') {
       const body = { id: voidId, happenedAt: timeNow().at, device: 'desk', reason: reason.value.trim() };
       await call('voidJob', { params: { jobId: file.job.id }, body });
@@ -33,9 +33,7 @@ async function go(): Promise<void> {
     }
     asking.value = null;
     reason.value = '';
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

@@ -2,7 +2,8 @@
 import { figure } from '@dauer/core/quantity';
 import type { Vehicle } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
-import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
+import { ApiProblem, call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import StaleConflict from '../../fittings/StaleConflict.vue';
 import { draftOf, faultsOf, type VehicleDraft, vehicleOf } from './vehicleDraft.ts';
@@ -14,7 +15,7 @@ const job = useOpenJob();
 const draft = ref<VehicleDraft | null>(null);
 const version = ref(0);
 const theirs = ref<Vehicle | null>(null);
-const problem = ref('');
+const { run, problem } = useRequest();
 const faults = ref<Record<string, string>>({});
 function weights(v: Vehicle): (readonly [string, string])[] {
   const said = [
@@ -75,17 +76,20 @@ function leave(): void {
   problem.value = '';
 }
 async function save(): Promise<void> {
-  if (!draft.value) return;
-  faults.value = faultsOf(draft.value);
+  const typed = draft.value;
+  if (!typed) return;
+  faults.value = faultsOf(typed);
   if (Object.keys(faults.value).length > 0) return;
-  try {
-    await call('changeVehicle', { params: { id: props.vehicle.id }, body: { ...vehicleOf(draft.value), version: version.value } });
-    await job.refresh();
-    leave();
-  } catch (error) {
-    problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as Vehicle | undefined) ?? null;
-  }
+  await run(
+    async () => {
+      await call('changeVehicle', { params: { id: props.vehicle.id }, body: { ...vehicleOf(typed), version: version.value } });
+      await job.refresh();
+      leave();
+    },
+    (error) => {
+      if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as Vehicle | undefined) ?? null;
+    },
+  );
 }
 function overwrite(): void {
   if (theirs.value) version.value = theirs.value.version;

@@ -2,13 +2,14 @@
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useSession } from '../../app/session.ts';
 
 /** Who works on this job by a lead's word: they see the owner's contact. */
 const props = defineProps<{ jobId: string }>();
 const session = useSession();
-const problem = ref('');
+const { run, problem } = useRequest();
 const assigned = ref<Awaited<ReturnType<typeof call<'assignments'>>>>([]);
 const { data: people } = useQuery({ key: ['people'], query: () => call('people') });
 async function read(): Promise<void> {
@@ -20,12 +21,9 @@ const others = computed(() =>
   (people.value ?? []).filter((p) => p.active && p.role !== 'reader' && !assigned.value.some((a) => a.accountId === p.id)),
 );
 async function change(act: () => Promise<typeof assigned.value>): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     assigned.value = await act();
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 const put = (accountId: string) => change(() => call('assign', { params: { jobId: props.jobId }, body: { id: v7(), accountId } }));
 const take = (id: string) => change(() => call('endAssignment', { params: { jobId: props.jobId, id }, body: {} }));

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { historyOf } from '@dauer/core/views';
+import { historyOf, wearCourse } from '@dauer/core/views';
 import { rateWords, VERDICT_WORD } from '@dauer/core/wording';
 import type { MeasurementId } from '@dauer/core/catalogue';
 import { type Component, type Judged } from '@dauer/core/judging';
@@ -8,6 +8,7 @@ import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
+import WearChart from './WearChart.vue';
 
 /** What was taken before: of this very part wherever it sat, or at this place whichever part sat in it. */
 const props = defineProps<{ component: Component; measurement: MeasurementId; judged: readonly Judged[] }>();
@@ -20,9 +21,19 @@ const rows = computed(() => {
   return historyOf(job.state.history, props.measurement, whose, job.today);
 });
 const heads = computed(() => [...new Map(rows.value.flatMap((r) => r.figures).map((f) => [f.id, f.short])).entries()]);
+const mine = computed(() => props.judged.filter((x) => x.characteristic.takenFrom === props.measurement));
 const rate = computed(() => {
-  const worn = props.judged.find((x) => x.wear && x.characteristic.takenFrom === props.measurement);
+  const worn = mine.value.find((x) => x.wear);
   return worn ? rateWords(worn) : null;
+});
+/** The figure of this part that wears, over the distance it ran; whichever part sat at a place says nothing of wear. */
+const course = computed(() => {
+  if (of.value !== 'part') return null;
+  for (const judged of mine.value) {
+    const found = wearCourse(judged);
+    if (found) return { found, judged };
+  }
+  return null;
 });
 </script>
 
@@ -41,6 +52,13 @@ const rate = computed(() => {
       />
     </div>
     <p v-if="rate" class="second">{{ rate }}</p>
+    <WearChart
+      v-if="course"
+      :course="course.found"
+      :name="course.judged.characteristic.short"
+      :distance-unit="course.judged.distanceUnit"
+      :decimals="course.judged.reduced.decimals"
+    />
     <div class="scroll">
       <table>
         <thead>

@@ -3,7 +3,8 @@ import type { FindingSeverity } from '@dauer/core/catalogue';
 import { type ComponentKind, KIND_FACTS } from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import { ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** Adds a finding of the shop's own to the catalogue of a kind of component. */
@@ -14,10 +15,9 @@ const name = ref('');
 const looks = ref('');
 const matters = ref('');
 const severity = ref<FindingSeverity>('watch');
-const problem = ref('');
+const { run, problem } = useRequest();
 async function add(): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('addFindingEntry', {
       body: {
         id,
@@ -29,9 +29,7 @@ async function add(): Promise<void> {
       },
     });
     emit('added');
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

@@ -4,14 +4,14 @@ import { toResult } from '@dauer/core/quantity';
 import { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from '@dauer/core/views';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
-import { sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { rowsOfFile, saveTable } from '../../fittings/tableFile.ts';
 
 /** Readings of the job, or of one place, out as a list; in from one after every row was looked at. */
 const props = defineProps<{ component?: Component | null }>();
 const job = useOpenJob();
-const problem = ref('');
+const { run, problem } = useRequest();
 const said = ref('');
 const read = ref<{ readonly from: string; readonly rows: readonly ReadReadingRow[] } | null>(null);
 const WORD: Readonly<Record<ReadReadingRow['verdict'], string>> = {
@@ -39,14 +39,12 @@ async function choose(event: Event): Promise<void> {
   read.value = null;
   if (!file || !job.state) return;
   const { history } = job.state;
-  try {
+  await run(async () => {
     const rows = await rowsOfFile(file, 'readings', 'list of readings');
     const list = toResult(() => readReadingList(rows, history));
     if (list.ok) read.value = { from: file.name, rows: list.value };
     else problem.value = list.refusal.message;
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
   field.value = '';
 }
 /** All of what is new, or nothing: while a row is bad the button is not there. */

@@ -2,7 +2,23 @@
 import { type PlannedPosition, positionKey } from '@dauer/core/catalogue';
 import { type Runout, type Taken, warpAt, wobbleAt } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
+import {
+  BarController,
+  BarElement,
+  Chart as ChartJs,
+  type ChartData,
+  type ChartEvent,
+  type ChartOptions,
+  LinearScale,
+  LineController,
+  LineElement,
+  type Plugin,
+  PointElement,
+} from 'chart.js';
+import annotation from 'chartjs-plugin-annotation';
 import { computed } from 'vue';
+import { Chart } from 'vue-chartjs';
+import { axis, dimensionLine, LIMIT_LINE, PLAIN, useChartInks } from '../../app/charts.ts';
 
 /** A runout sweep over one turn: readings, their wobble, and below the warp as bars. */
 const props = defineProps<{
@@ -14,182 +30,178 @@ const props = defineProps<{
   past: boolean;
 }>();
 const emit = defineEmits<{ go: [index: number] }>();
-const W = 324;
-const H = 122;
-const X0 = 44;
-const Y0 = 14;
+ChartJs.register(BarController, BarElement, LinearScale, LineController, LineElement, PointElement, annotation);
+const inks = useChartInks();
+
+/** Tops of the scale that divide into three even steps, mm. */
+const TOPS = [0.06, 0.12, 0.15, 0.3, 0.45, 0.6, 0.9, 1.2, 1.5, 2.1, 3, 4.5, 6, 9, 12];
 const values = computed(() => props.taken.map((t) => t.value));
 const low = computed(() => Math.min(0, ...values.value));
 const top = computed(() => {
   const high = Math.max(low.value + (props.limit ?? 0.1), ...values.value) - low.value;
-  return [0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.75, 1, 1.5, 2, 3, 5, 10].find((s) => s >= high * 1.08) ?? high * 1.1;
+  return TOPS.find((s) => s >= high * 1.08) ?? high * 1.1;
 });
-const x = (deg: number): number => X0 + (deg / 360) * W;
-const y = (v: number): number => Y0 + H - ((v - low.value) / top.value) * H;
-const steps = computed(() => [0, 1, 2, 3].map((i) => low.value + (top.value * i) / 3));
 const dots = computed(() =>
   props.positions.flatMap((p, i) => {
     const t = props.taken.find((r) => r.key === positionKey(p));
-    return t
-      ? [{ i, deg: p.angleDeg ?? 0, v: t.value, over: props.limit !== null && props.past && t.value - low.value > props.limit }]
-      : [];
+    const over = t !== undefined && props.past && props.limit !== null && t.value - low.value > props.limit;
+    return t ? [{ i, x: p.angleDeg ?? 0, y: t.value, over }] : [];
   }),
 );
-const whole = computed(() => dots.value.length === props.positions.length && dots.value.length > 0);
-const line = computed(() => {
-  const pts = dots.value.map((d) => `${x(d.deg).toFixed(1)} ${y(d.v).toFixed(1)}`);
-  const first = dots.value[0];
-  if (whole.value && first) pts.push(`${x(360)} ${y(first.v).toFixed(1)}`);
-  return pts.length > 1 ? `M${pts.join('L')}` : '';
+/** A whole turn ends where it began. */
+const turn = computed(() => {
+  const [first] = dots.value;
+  return first && dots.value.length === props.positions.length ? [...dots.value, { ...first, x: 360, again: true }] : dots.value;
 });
 const wobble = computed(() => {
   const r = props.runout;
-  return r ? `M${Array.from({ length: 73 }, (_, i) => `${x(i * 5).toFixed(1)} ${y(wobbleAt(r, i * 5)).toFixed(1)}`).join('L')}` : '';
+  return r ? Array.from({ length: 73 }, (_, i) => ({ x: i * 5, y: wobbleAt(r, i * 5) })) : [];
 });
-const warpScale = computed(() => Math.min(800, 17 / Math.max(0.005, (props.runout?.warp ?? 0) / 2)));
-const limitY = computed(() => (props.limit === null ? null : y(low.value + props.limit)));
-const highest = computed(() => Math.max(...values.value));
-const lowest = computed(() => Math.min(...values.value));
-/** A dimension line with arrowheads where there is room for them. */
-function dimension(at: number, top: number, bottom: number): string {
-  const heads = bottom - top > 16 ? `m-3 -7l3 7 3-7M${at - 3} ${top + 7}l3-7 3 7` : '';
-  return `M${at - 5} ${top}h10M${at - 5} ${bottom}h10M${at} ${top}V${bottom}${heads}`;
-}
+const warp = computed(() => {
+  const r = props.runout;
+  return r ? props.positions.map((p) => ({ x: p.angleDeg ?? 0, y: warpAt(r, p.angleDeg ?? 0) })) : [];
+});
+/** The warp has a scale of its own: it is small beside the wobble, and its shape tells. */
+const warpSide = computed(() => Math.max(0.01, (props.runout?.warp ?? 0) * 0.6));
+
+const data = computed<ChartData<'line' | 'bar', { x: number; y: number }[]>>(() => ({
+  datasets: [
+    {
+      ...{ type: 'line', label: 'reading', data: turn.value, yAxisID: 'y', borderColor: inks.value.ink, borderWidth: 1.75, clip: 8 },
+      pointStyle: turn.value.map((d) => (d.over ? 'rectRot' : 'circle')),
+      pointRadius: turn.value.map((d) => (d.over ? 6 : 3.5)),
+      pointBorderWidth: turn.value.map((d) => ('again' in d ? 1.5 : 0)),
+      pointBorderColor: inks.value.ink,
+      pointBackgroundColor: turn.value.map((d) =>
+        'again' in d ? inks.value.page : d.over ? inks.value.past : d.i === props.now ? inks.value.blue : inks.value.ink,
+      ),
+    },
+    {
+      ...{ type: 'line', label: 'wobble', data: wobble.value, yAxisID: 'y', pointRadius: 0 },
+      ...{ borderColor: inks.value.second, borderWidth: 1.5, borderDash: [5, 4] },
+    },
+    {
+      ...{ type: 'bar', label: 'warp', data: warp.value, yAxisID: 'warp', barThickness: 6, grouped: false, clip: 8 },
+      backgroundColor: inks.value.second,
+    },
+  ],
+}));
+
+/** Total, wobble and warp as dimensions beside the sweep, and where the next reading belongs. */
+const dimensions: Plugin = {
+  id: 'dimensions',
+  afterDatasetsDraw(chart) {
+    const { ctx, chartArea, scales } = chart;
+    const [y, w, x] = [scales['y'], scales['warp'], scales['x']];
+    if (!y || !w || !x) return;
+    const at = props.positions[props.now]?.angleDeg;
+    if (at != null) {
+      const [px, foot] = [x.getPixelForValue(at), y.getPixelForValue(y.min)];
+      Object.assign(ctx, { strokeStyle: inks.value.blue, lineWidth: 2.5 });
+      ctx.stroke(new Path2D(`M${px} ${foot}v-8m-5 8h10`));
+    }
+    const r = props.runout;
+    if (!r || values.value.length === 0) return;
+    const draw = (left: number, high: number, least: number, name: string, says: number, past = false): void =>
+      dimensionLine(ctx, inks.value, { x: chartArea.right + left, from: high, to: least, name, figure: fixed(says, 2), past });
+    draw(12, y.getPixelForValue(Math.max(...values.value)), y.getPixelForValue(Math.min(...values.value)), 'Total', r.tir, props.past);
+    draw(66, y.getPixelForValue(r.a0 + r.wobble / 2), y.getPixelForValue(r.a0 - r.wobble / 2), 'Wobble', r.wobble);
+    draw(12, w.getPixelForValue(r.warp / 2), w.getPixelForValue(-r.warp / 2), 'Warp', r.warp);
+  },
+};
+
+const options = computed<ChartOptions<'line' | 'bar'>>(() => ({
+  ...PLAIN,
+  maintainAspectRatio: false,
+  parsing: false,
+  layout: { padding: { right: 122, top: 6 } },
+  scales: {
+    x: { ...axis(inks.value, '', { min: 0, max: 360, step: 90 }, (v) => `${v}°`), offset: false },
+    warp: {
+      ...axis(inks.value, '', { min: -warpSide.value, max: warpSide.value, step: warpSide.value }, () => ''),
+      ...{ stack: 'sweep', stackWeight: 3, grid: { display: false } },
+    },
+    y: {
+      ...axis(inks.value, '', { min: low.value, max: low.value + top.value, step: top.value / 3 }, (v) => fixed(v, 2)),
+      ...{ stack: 'sweep', stackWeight: 7 },
+    },
+  },
+  plugins: {
+    ...PLAIN.plugins,
+    tooltip: { enabled: false },
+    annotation: {
+      annotations:
+        props.limit === null
+          ? {}
+          : { limit: LIMIT_LINE(inks.value, { scale: 'y', at: low.value + props.limit, says: `Limit ${fixed(props.limit, 2)}` }) },
+    },
+  },
+  onClick: (event: ChartEvent, _, chart) => {
+    const at = chart.scales['x']?.getValueForPixel(event.x ?? 0);
+    if (at === undefined || props.positions.length === 0) return;
+    const away = props.positions.map((p) => Math.abs((((p.angleDeg ?? 0) - at + 540) % 360) - 180));
+    emit('go', away.indexOf(Math.min(...away)));
+  },
+}));
+const says = computed(() => {
+  const r = props.runout;
+  return r ? `total ${fixed(r.tir, 2)}, wobble ${fixed(r.wobble, 2)}, warp ${fixed(r.warp, 2)} mm` : `${dots.value.length} readings`;
+});
 </script>
 
 <template>
-  <svg class="sweep" viewBox="0 0 496 224" role="group" aria-label="Runout over one turn">
-    <g class="grid"><path v-for="d in [90, 180, 270]" :key="d" :d="`M${x(d)} ${Y0}V${Y0 + H + 56}`" /></g>
-    <g v-for="s in steps" :key="s">
-      <text class="axis" :x="X0 - 8" :y="y(s) + 4.5" text-anchor="end">{{ fixed(s, 2) }}</text>
-      <path :d="`M${X0 - 5} ${y(s)}H${X0}`" stroke="var(--ink)" />
-    </g>
-    <path :d="`M${X0} ${Y0}V${Y0 + H}H${X0 + W}`" class="frame" />
-    <path v-if="limitY !== null" :d="`M${X0} ${limitY}H${X0 + W}`" class="limit" />
-    <text v-if="limitY !== null && limit !== null" class="axis word" :x="X0 + W - 4" :y="limitY - 5" text-anchor="end">
-      Limit {{ fixed(limit, 2) }}
-    </text>
-    <path :d="wobble" class="wobble" />
-    <path :d="line" class="line" />
-    <rect
-      v-for="(p, i) in positions"
-      :key="`h${i}`"
-      :x="x(p.angleDeg ?? 0) - 12"
-      :y="Y0"
-      width="24"
-      :height="H"
-      fill="transparent"
-      class="hit"
-      @click="emit('go', i)"
-    />
-    <path v-if="positions[now]" :d="`M${x(positions[now]?.angleDeg ?? 0)} ${Y0 + H}v-8m-5 8h10`" stroke="var(--blue)" stroke-width="2.5" />
-    <template v-for="d in dots" :key="d.i">
-      <path v-if="d.over" :d="`M${x(d.deg)} ${y(d.v) - 6}l6 6-6 6-6-6z`" fill="var(--past)" />
-      <circle v-else :cx="x(d.deg)" :cy="y(d.v)" r="3.5" :fill="d.i === now ? 'var(--blue)' : 'var(--ink)'" />
-    </template>
-    <circle v-if="whole && dots[0]" :cx="x(360)" :cy="y(dots[0].v)" r="3.5" fill="var(--page)" stroke="var(--ink)" stroke-width="1.5" />
-    <g v-if="runout">
-      <g class="dim" :class="{ past }">
-        <path :d="dimension(X0 + W + 14, y(highest), y(lowest))" />
-        <text :x="X0 + W + 22" :y="(y(highest) + y(lowest)) / 2 - 4" class="dn">Total</text>
-        <text :x="X0 + W + 22" :y="(y(highest) + y(lowest)) / 2 + 13" class="df">{{ fixed(runout.tir, 2) }}</text>
-      </g>
-      <g class="dim">
-        <path :d="dimension(X0 + W + 68, y(runout.a0 + runout.wobble / 2), y(runout.a0 - runout.wobble / 2))" />
-        <text :x="X0 + W + 76" :y="y(runout.a0) - 4" class="dn">Wobble</text>
-        <text :x="X0 + W + 76" :y="y(runout.a0) + 13" class="df">{{ fixed(runout.wobble, 2) }}</text>
-      </g>
-      <path :d="`M${X0} ${Y0 + H + 34}H${X0 + W}`" stroke="var(--ink)" />
-      <rect
-        v-for="p in positions"
-        :key="p.label"
-        :x="x(p.angleDeg ?? 0) - 3"
-        :y="Math.min(Y0 + H + 34, Y0 + H + 34 - warpAt(runout, p.angleDeg ?? 0) * warpScale)"
-        width="6"
-        :height="Math.max(0.5, Math.abs(warpAt(runout, p.angleDeg ?? 0) * warpScale))"
-        fill="var(--ink2)"
-      />
-      <g class="dim">
-        <path :d="dimension(X0 + W + 14, Y0 + H + 34 - (runout.warp / 2) * warpScale, Y0 + H + 34 + (runout.warp / 2) * warpScale)" />
-        <text :x="X0 + W + 22" :y="Y0 + H + 30" class="dn">Warp</text>
-        <text :x="X0 + W + 22" :y="Y0 + H + 47" class="df">{{ fixed(runout.warp, 2) }}</text>
-      </g>
-    </g>
-    <text v-for="d in [0, 90, 180, 270, 360]" :key="d" class="axis" :x="x(d)" :y="Y0 + H + 74" text-anchor="middle">{{ d }}°</text>
-    <g class="axis word key" transform="translate(250 10)">
-      <path d="M-40-4h18" class="line" />
-      <circle cx="-31" cy="-4" r="3" fill="var(--ink)" />
-      <text x="-18">reading</text>
-      <path d="M38-4h18" class="wobble" />
-      <text x="60">wobble</text>
-      <rect x="112" y="-10" width="6" height="10" fill="var(--ink2)" />
-      <text x="122">warp</text>
-    </g>
-  </svg>
+  <div class="sweep">
+    <p class="key small" aria-hidden="true">
+      <span>
+        <i class="reading" />
+        reading
+      </span>
+      <span>
+        <i class="wobble" />
+        wobble
+      </span>
+      <span>
+        <i class="warp" />
+        warp
+      </span>
+    </p>
+    <div class="drawn">
+      <Chart type="line" :data="data" :options="options" :plugins="[dimensions]" role="img" :aria-label="`Runout over one turn: ${says}`" />
+    </div>
+  </div>
 </template>
 
 <style scoped>
 .sweep {
-  display: block;
-  width: 100%;
-  max-width: 560px;
-  overflow: visible;
+  max-width: 600px;
 }
-.grid {
-  stroke: var(--hair);
-}
-.frame {
-  fill: none;
-  stroke: var(--ink);
-}
-.axis {
-  font: 400 var(--type-least) var(--figure-font);
-  fill: var(--ink2);
-  letter-spacing: -0.04em;
-}
-.word {
-  font: 400 var(--type-second) var(--text-font);
-  letter-spacing: 0;
-  fill: var(--ink);
-}
-.limit {
-  stroke: var(--ink);
-  stroke-width: 1.75;
-}
-.line {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.75;
-}
-.wobble {
-  fill: none;
-  stroke: var(--ink2);
-  stroke-width: 1.5;
-  stroke-dasharray: 5 4;
-}
-.dim {
-  fill: var(--ink2);
-}
-.dim path {
-  stroke: currentColor;
-  color: var(--ink2);
-  stroke-width: 1.25;
-  fill: none;
-}
-.dim.past {
-  fill: var(--past);
-}
-.dim.past path {
-  color: var(--past);
-}
-.dn {
-  font: 600 var(--type-second) var(--plate-font);
-}
-.df {
-  font: 700 var(--type-paragraph) var(--figure-font);
-  letter-spacing: -0.04em;
-}
-.hit {
+.drawn {
+  position: relative;
+  height: 240px;
   cursor: pointer;
+}
+.key {
+  display: flex;
+  gap: var(--space-4);
+  justify-content: flex-end;
+  margin: 0;
+}
+.key span {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.key i {
+  width: 18px;
+  border-top: 1.75px solid var(--ink);
+}
+.key .wobble {
+  border-top: var(--line-drawn) dashed var(--ink2);
+}
+.key .warp {
+  width: 6px;
+  height: 11px;
+  border: 0;
+  background: var(--ink2);
 }
 </style>

@@ -14,12 +14,13 @@ import {
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { rowsOfFile, saveTable } from '../../fittings/tableFile.ts';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 
 /** The limit book as a list, out and in; in only after every row was looked at. A type's limits may be copied to another. */
 const props = defineProps<{ book: readonly LimitVersion[]; writable: boolean }>();
 const emit = defineEmits<{ taken: [changed: readonly VerdictChange[]] }>();
-const problem = ref('');
+const { run, problem } = useRequest();
 const said = ref('');
 const read = ref<{ readonly from: string; readonly rows: readonly ReadLimitRow[] } | null>(null);
 const WORD: Readonly<Record<RowVerdict, string>> = {
@@ -43,14 +44,12 @@ async function choose(event: Event): Promise<void> {
   said.value = '';
   read.value = null;
   if (!file) return;
-  try {
+  await run(async () => {
     const rows = await rowsOfFile(file, 'limits', 'limit list');
     const list = toResult(() => readLimitList(rows, props.book));
     if (list.ok) read.value = { from: file.name, rows: list.value };
     else problem.value = list.refusal.message;
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
   field.value = '';
 }
 async function take(): Promise<void> {
@@ -59,16 +58,13 @@ async function take(): Promise<void> {
 }
 type Entry = LimitFields & { readonly id: string; readonly seriesId: string };
 async function enter(limits: readonly Entry[]): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     const { written, changed } = await call('importLimits', { body: { limits: [...limits] } });
     said.value = `${written} taken in, unchecked.`;
     read.value = null;
     copying.value = false;
     emit('taken', changed);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 
 const copying = ref(false);

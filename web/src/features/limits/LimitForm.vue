@@ -7,7 +7,8 @@ import type { VerdictChange } from '@dauer/contract';
 import { v7 } from 'uuid';
 import type { LimitPreset } from './preset.ts';
 import { computed, ref, watch } from 'vue';
-import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
+import { ApiProblem, call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import StaleConflict from '../../fittings/StaleConflict.vue';
 
 /** Enters a limit as it is printed. A limit is never edited: this makes a new version of it. */
@@ -41,7 +42,7 @@ const f = ref({
   asPrinted: '',
   atLeast: props.from?.atLeast ?? false,
 });
-const problem = ref('');
+const { run, problem } = useRequest();
 const about = computed(() => characteristic(f.value.characteristic));
 const units = computed(() => (about.value ? UNITS[about.value.kind].map((u) => ({ title: u.symbol || 'plain number', value: u.id })) : []));
 /** Another characteristic may be in other units. */
@@ -87,35 +88,37 @@ async function enter(): Promise<void> {
     return;
   }
   const type = v.scope === 'type';
-  try {
-    const { changed } = await call('enterLimit', {
-      body: {
-        id,
-        ...(replaces.value ? { replaces: replaces.value } : {}),
-        seriesId,
-        characteristic: v.characteristic,
-        scope: v.scope,
-        appliesTo: type || v.scope === 'shop' ? null : v.appliesTo.trim(),
-        make: type ? v.make.trim() : null,
-        model: type ? v.model.trim() : null,
-        variant: type && v.variant.trim() ? v.variant.trim() : null,
-        yearFrom: type ? year(v.yearFrom) : null,
-        yearTo: type ? year(v.yearTo) : null,
-        axle: v.axle === 'both' ? null : v.axle,
-        ...tried.value,
-        gravity: of.gravity,
-        atLeast: v.atLeast,
-        source: v.source,
-        sourceText: v.sourceText.trim(),
-        asPrinted: v.asPrinted.trim() || `${v.range ? `${v.low.trim()} to ${v.high.trim()}` : v.at.trim()} ${v.unit}`,
-        printedUnit: v.unit,
-      },
-    });
-    emit('entered', changed);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as LimitVersion | undefined) ?? null;
-  }
+  await run(
+    async () => {
+      const { changed } = await call('enterLimit', {
+        body: {
+          id,
+          ...(replaces.value ? { replaces: replaces.value } : {}),
+          seriesId,
+          characteristic: v.characteristic,
+          scope: v.scope,
+          appliesTo: type || v.scope === 'shop' ? null : v.appliesTo.trim(),
+          make: type ? v.make.trim() : null,
+          model: type ? v.model.trim() : null,
+          variant: type && v.variant.trim() ? v.variant.trim() : null,
+          yearFrom: type ? year(v.yearFrom) : null,
+          yearTo: type ? year(v.yearTo) : null,
+          axle: v.axle === 'both' ? null : v.axle,
+          ...tried.value,
+          gravity: of.gravity,
+          atLeast: v.atLeast,
+          source: v.source,
+          sourceText: v.sourceText.trim(),
+          asPrinted: v.asPrinted.trim() || `${v.range ? `${v.low.trim()} to ${v.high.trim()}` : v.at.trim()} ${v.unit}`,
+          printedUnit: v.unit,
+        },
+      });
+      emit('entered', changed);
+    },
+    (error) => {
+      if (error instanceof ApiProblem && error.is('stale')) theirs.value = (error.problem?.current as LimitVersion | undefined) ?? null;
+    },
+  );
 }
 const rows = computed(() => {
   const other = theirs.value;

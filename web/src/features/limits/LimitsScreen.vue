@@ -10,6 +10,7 @@ import { useQuery } from '@pinia/colada';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import BookTable from '../../fittings/BookTable.vue';
@@ -32,7 +33,7 @@ const route = useRoute();
 const preset = computed(() => presetOf(route.query));
 const editing = ref<LimitVersion | 'new' | null>(preset.value && session.may('technician') ? 'new' : null);
 const looking = ref<LimitVersion | null>(null);
-const problem = ref('');
+const { run, problem } = useRequest();
 /** The whole book, page by page. */
 async function wholeBook(): Promise<Awaited<ReturnType<typeof call<'limits'>>>> {
   const book: Awaited<ReturnType<typeof call<'limits'>>> = [];
@@ -87,13 +88,10 @@ const people = useQuery({ key: ['people'], query: () => call('people') });
 const alone = computed(() => (people.data.value ?? []).filter((p) => p.active && p.role !== 'reader').length === 1);
 const mine = (l: LimitVersion): boolean => l.enteredBy === session.person?.id;
 async function check(l: LimitVersion): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('checkLimit', { params: { id: l.id }, body: {} });
     await refetch();
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
 }
 const changed = ref<readonly VerdictChange[] | null>(null);
 function entered(list: readonly VerdictChange[]): void {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf, timeNow } from '../../app/client.ts';
+import { call, timeNow } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** Two articles on record that are one, or one that is two: said by name and with a reason, nothing is lost. */
@@ -18,7 +19,7 @@ const others = ref<{ id: string; label: string }[]>([]);
 const other = ref<string | null>(null);
 const since = ref<string | null>(null);
 const reason = ref('');
-const problem = ref('');
+const { run, problem } = useRequest();
 async function look(): Promise<void> {
   const found = await call('parts', { query: { q: find.value } }).catch(() => []);
   others.value = found
@@ -26,29 +27,27 @@ async function look(): Promise<void> {
     .map((p) => ({ id: p.part.id, label: [p.part.tag, p.part.name, p.vehicleTag].filter(Boolean).join(' · ') }));
 }
 async function go(): Promise<void> {
-  if (!doing.value) return;
-  problem.value = '';
-  const otherId = doing.value === 'join' ? other.value : v7();
+  const kind = doing.value;
+  if (!kind) return;
+  const otherId = kind === 'join' ? other.value : v7();
   if (!otherId) return;
-  try {
+  await run(async () => {
     await call('correctPart', {
       params: { jobId: props.jobId },
       body: {
         id: v7(),
         happenedAt: timeNow().at,
         device: 'desk',
-        kind: doing.value,
+        kind,
         partId: props.partId,
         otherId,
-        since: doing.value === 'split' ? since.value : null,
+        since: kind === 'split' ? since.value : null,
         reason: reason.value.trim(),
       },
     });
-    emit('done', doing.value === 'join' ? otherId : props.partId);
+    emit('done', kind === 'join' ? otherId : props.partId);
     doing.value = null;
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

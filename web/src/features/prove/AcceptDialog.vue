@@ -2,7 +2,8 @@
 import { acceptanceKey, type Obligation } from '@dauer/core/ledger';
 import { ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf, timeNow } from '../../app/client.ts';
+import { call, timeNow } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 
@@ -12,12 +13,12 @@ const job = useOpenJob();
 const session = useSession();
 const reason = ref('');
 const password = ref('');
-const problem = ref('');
+const { run, problem } = useRequest();
 const id = v7();
 async function accept(): Promise<void> {
   const jobId = job.state.records.job.id;
   if (!jobId) return;
-  try {
+  await run(async () => {
     await call('accept', {
       params: { jobId },
       body: {
@@ -31,9 +32,7 @@ async function accept(): Promise<void> {
     });
     await job.refresh();
     emit('close');
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

@@ -4,7 +4,8 @@ import { lateEvents } from '@dauer/core/history';
 import { weighLate } from '@dauer/core/job';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf, timeNow } from '../../app/client.ts';
+import { call, timeNow } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
@@ -20,13 +21,12 @@ const amendments = computed(() => job.state.history.active(job.records.amendment
 const about = ref<string | null | undefined>(undefined);
 const words = ref('');
 const reason = ref('');
-const problem = ref('');
+const { run, problem } = useRequest();
 let id = v7();
 async function amend(): Promise<void> {
   const jobId = job.records.job.id;
   if (!jobId || about.value === undefined) return;
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('amend', {
       params: { jobId },
       body: { id, happenedAt: timeNow().at, device: 'desk', corrects: about.value, words: words.value.trim(), reason: reason.value.trim() },
@@ -36,9 +36,7 @@ async function amend(): Promise<void> {
     words.value = '';
     reason.value = '';
     await job.refresh();
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

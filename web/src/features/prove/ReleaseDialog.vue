@@ -2,7 +2,8 @@
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { v7 } from 'uuid';
-import { ApiProblem, call, sentenceOf } from '../../app/client.ts';
+import { ApiProblem, call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { useOutbox } from '../../job/outbox/store.ts';
 import { useSession } from '../../app/session.ts';
@@ -13,27 +14,25 @@ const outbox = useOutbox();
 const session = useSession();
 const router = useRouter();
 const password = ref('');
-const problem = ref('');
-const busy = ref(false);
+const { run, busy, problem } = useRequest();
 const id = v7();
 /** What was entered a moment ago may still be on its way, ms. */
 const WAIT_MS = 6000;
 async function release(): Promise<void> {
   const jobId = job.state.records.job.id;
   if (!jobId) return;
-  busy.value = true;
-  problem.value = '';
-  try {
-    if (!(await outbox.settled(WAIT_MS))) throw new Error('Something is still kept here and not sent. It has to be in the book first.');
-    await call('release', { params: { jobId }, body: { id, password: password.value } });
-    await job.refresh();
-    emit('close');
-    await router.push(`/jobs/${jobId}/sheet`);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-    if (error instanceof ApiProblem && error.is('blocked')) await job.refresh();
-  }
-  busy.value = false;
+  await run(
+    async () => {
+      if (!(await outbox.settled(WAIT_MS))) throw new Error('Something is still kept here and not sent. It has to be in the book first.');
+      await call('release', { params: { jobId }, body: { id, password: password.value } });
+      await job.refresh();
+      emit('close');
+      await router.push(`/jobs/${jobId}/sheet`);
+    },
+    async (error) => {
+      if (error instanceof ApiProblem && error.is('blocked')) await job.refresh();
+    },
+  );
 }
 </script>
 

@@ -1,20 +1,19 @@
 <script setup lang="ts">
-import { DomainError } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
 import { ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { CALIBRATION_RESULTS } from './results.ts';
 import DayField from '../../fittings/DayField.vue';
 
 /** A calibration as its certificate has it; the gauge gets its next due date by it. */
 const props = defineProps<{ gaugeId: string; unit: string; read: (text: string) => number }>();
 const emit = defineEmits<{ done: [] }>();
-const problem = ref('');
+const { run, problem } = useRequest();
 const today = new Date().toISOString();
 const cal = ref({ on: today.slice(0, 10), by: '', result: 'good' as 'good' | 'adjusted' | 'out', offBy: '', certificate: '', nextDue: '' });
 async function calibrate(): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     const { on, by, result, offBy, certificate, nextDue } = cal.value;
     await call('calibrate', {
       params: { id: props.gaugeId },
@@ -30,9 +29,7 @@ async function calibrate(): Promise<void> {
       },
     });
     emit('done');
-  } catch (e) {
-    problem.value = e instanceof DomainError ? e.message : sentenceOf(e);
-  }
+  });
 }
 </script>
 

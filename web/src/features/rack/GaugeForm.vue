@@ -4,13 +4,14 @@ import type { GaugeVersion } from '@dauer/core/ledger';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import DayField from '../../fittings/DayField.vue';
 
 /** A gauge that is entered, or a new version of one: what it is and how far it can be trusted. */
 const props = defineProps<{ from: GaugeVersion | null }>();
 const emit = defineEmits<{ done: []; close: [] }>();
-const problem = ref('');
+const { run, problem } = useRequest();
 const kind = ref<GaugeKind>(props.from?.kind ?? 'micrometer');
 const text = (n: number | null | undefined): string => (n === null || n === undefined ? '' : String(n));
 const f = ref({
@@ -61,7 +62,7 @@ async function enter(): Promise<void> {
     problem.value = 'The range ends above where it begins.';
     return;
   }
-  try {
+  await run(async () => {
     await call('enterGauge', {
       body: {
         ...tried.value,
@@ -75,9 +76,7 @@ async function enter(): Promise<void> {
       },
     });
     emit('done');
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
 }
 </script>
 

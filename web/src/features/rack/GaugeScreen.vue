@@ -7,6 +7,7 @@ import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 import CalibrationForm from './CalibrationForm.vue';
@@ -26,19 +27,16 @@ const gauge = computed(() => data.value?.versions[0] ?? null);
 const unit = computed(() => (gauge.value ? GAUGE_UNIT[gauge.value.kind] : ''));
 const today = new Date().toISOString();
 const doing = ref<'calibrate' | 'check' | 'study' | 'call_back' | 'change' | null>(null);
-const problem = ref('');
+const { run, problem } = useRequest();
 const may = computed(() => session.may('technician'));
 const read = (text: string): number =>
   (unit.value === 'mm' ? parseQuantity(text, 'length', 'mm') : parseQuantity(text, 'ratio', '1')).canonical;
 async function send(act: () => Promise<unknown>): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await act();
     doing.value = null;
     await refetch();
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
 }
 const onPiece = ref('');
 const check = (): Promise<void> =>

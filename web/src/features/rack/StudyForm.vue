@@ -4,12 +4,13 @@ import { repeatStudy } from '@dauer/core/metrology';
 import { toResult } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 
 /** The same place read several times, by one person or two: the gauge's true figure over a short span. */
 const props = defineProps<{ gauge: GaugeVersion; unit: string; read: (text: string) => number }>();
 const emit = defineEmits<{ done: [] }>();
-const problem = ref('');
+const { run, problem } = useRequest();
 const study = ref({ place: '', first: '', firstText: '', second: '', secondText: '' });
 const figures = (text: string): number[] =>
   text
@@ -30,14 +31,12 @@ async function enterStudy(): Promise<void> {
   const now = tried.value;
   problem.value = '';
   if (!now.ok) return;
-  try {
+  await run(async () => {
     const { place } = study.value;
     const { readings } = now.value;
     await call('studyGauge', { params: { id: props.gauge.gaugeId }, body: { id: v7(), versionId: v7(), place, readings } });
     emit('done');
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
 }
 </script>
 

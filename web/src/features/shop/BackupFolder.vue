@@ -1,24 +1,19 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 
 /** Says to which folder of the server copies go. */
 const props = defineProps<{ folder: string | null }>();
 const emit = defineEmits<{ close: []; changed: [] }>();
 const folder = ref(props.folder ?? '');
 const password = ref('');
-const problem = ref('');
-const busy = ref(false);
+const { run, busy, problem } = useRequest();
 async function name(to: string | null): Promise<void> {
-  busy.value = true;
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('nameBackupFolder', { body: { folder: to, password: password.value } });
     emit('changed');
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
-  busy.value = false;
+  });
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** Seals copies with a passphrase: typed twice, so that it is surely known, and printed once for the safe. */
@@ -9,23 +10,17 @@ const emit = defineEmits<{ close: []; changed: [] }>();
 const passphrase = ref('');
 const again = ref('');
 const password = ref('');
-const problem = ref('');
-const busy = ref(false);
+const { run, busy, problem } = useRequest();
 /** Sealed: now it is shown for the last time. */
 const done = ref(false);
 const fits = computed(() => passphrase.value.trim().length >= 12 && passphrase.value === again.value);
 async function seal(to: string | null): Promise<void> {
-  busy.value = true;
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('sealBackups', { body: { passphrase: to, password: password.value } });
     password.value = '';
     if (to === null) emit('changed');
     else done.value = true;
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
-  busy.value = false;
+  });
 }
 const today = new Date().toISOString();
 const print = (): void => window.print();

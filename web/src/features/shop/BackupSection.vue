@@ -3,6 +3,7 @@ import { useQuery } from '@pinia/colada';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 import BackupFolder from './BackupFolder.vue';
@@ -15,16 +16,13 @@ const { data, error, refetch } = useQuery({ key: ['backups'], query: () => call(
 useIntervalFn(() => void refetch(), 4000);
 const status = computed(() => data.value?.status ?? null);
 const settings = computed(() => data.value?.settings ?? null);
-const problem = ref('');
+const { run, problem } = useRequest();
 const open = ref<'folder' | 'seal' | null>(null);
 const when = (at: string): string => `${dayText(at)}, ${timeText(at)}`;
 async function ask(what: 'copy' | 'trial'): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('askForBackup', { body: { what } });
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
   await refetch();
 }
 async function changed(): Promise<void> {

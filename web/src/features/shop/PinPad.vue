@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useSession } from '../../app/session.ts';
 
 /** Who works here now: a name, and a short PIN. */
@@ -13,21 +14,20 @@ const emit = defineEmits<{ in: [] }>();
 const session = useSession();
 const who = ref<Somebody | null>(null);
 const pin = ref('');
-const problem = ref('');
-const busy = ref(false);
+const { run, busy, problem } = useRequest();
 async function go(): Promise<void> {
-  if (!who.value) return;
-  busy.value = true;
-  problem.value = '';
-  try {
-    await session.left();
-    await session.take(await call('switchTo', { body: { personId: who.value.id, pin: pin.value } }));
-    emit('in');
-  } catch (error) {
-    problem.value = sentenceOf(error);
-    pin.value = '';
-  }
-  busy.value = false;
+  const person = who.value;
+  if (!person) return;
+  await run(
+    async () => {
+      await session.left();
+      await session.take(await call('switchTo', { body: { personId: person.id, pin: pin.value } }));
+      emit('in');
+    },
+    () => {
+      pin.value = '';
+    },
+  );
 }
 </script>
 

@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { keyList, lettersOn } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import { useTheme } from '../../app/theme.ts';
@@ -22,7 +23,7 @@ const { data, error, refetch } = useQuery({ key: ['people'], query: () => call('
 void refetch();
 const open = ref(false);
 const writing = ref(false);
-const problem = ref('');
+const { run, problem } = useRequest();
 const f = ref({ name: '', login: '', password: '', role: 'technician' as Role });
 const ROLES: readonly { value: Role; label: string }[] = [
   { value: 'reader', label: 'Reader' },
@@ -30,23 +31,17 @@ const ROLES: readonly { value: Role; label: string }[] = [
   { value: 'lead', label: 'Lead' },
 ];
 async function add(): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('addPerson', { body: { id: v7(), ...f.value } });
     open.value = false;
     f.value = { name: '', login: '', password: '', role: 'technician' };
     await refetch();
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
 }
 async function change(id: string, version: number, what: { role?: Role; active?: boolean }): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('changePerson', { params: { id }, body: { version, ...what } });
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
   await refetch();
 }
 async function everywhere(): Promise<void> {

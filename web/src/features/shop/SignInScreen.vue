@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import PinPad from './PinPad.vue';
 import { useOutbox } from '../../job/outbox/store.ts';
 import { useSession } from '../../app/session.ts';
@@ -14,9 +15,8 @@ const outbox = useOutbox();
 const router = useRouter();
 const route = useRoute();
 const welcome = ref<Awaited<ReturnType<typeof call<'welcome'>>> | null>(null);
-const problem = ref('');
+const { run, busy, problem } = useRequest();
 const insecure = !window.isSecureContext;
-const busy = ref(false);
 const login = ref('');
 const password = ref('');
 const first = ref({ shopName: '', name: '' });
@@ -30,11 +30,10 @@ async function inNow(): Promise<void> {
 }
 async function look(): Promise<void> {
   problem.value = '';
-  try {
-    welcome.value = await call('welcome');
-  } catch (error) {
+  welcome.value = await call('welcome').catch((error: unknown) => {
     problem.value = sentenceOf(error);
-  }
+    return null;
+  });
 }
 void look();
 /** Somebody signed in on another page of this device. */
@@ -46,16 +45,11 @@ watch(
 );
 const to = computed(() => (typeof route.query['to'] === 'string' && route.query['to'].startsWith('/') ? route.query['to'] : '/'));
 async function go(act: () => Promise<void>): Promise<void> {
-  busy.value = true;
-  problem.value = '';
-  try {
+  await run(async () => {
     await act();
     void outbox.flush();
     await router.push(to.value);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
-  busy.value = false;
+  });
 }
 const signIn = () => go(() => session.signIn(login.value, password.value));
 const begin = () =>

@@ -2,14 +2,15 @@
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useSession } from '../../app/session.ts';
 import { durable } from '../../app/durable.ts';
 import { dayText } from '../../fittings/dates.ts';
 
 /** This device as a tablet of the shop, people switching on it with a PIN, and one's own PIN. */
 const session = useSession();
-const problem = ref('');
+const { run, problem } = useRequest();
 const said = ref('');
 const open = ref<'tablet' | 'pin' | null>(null);
 const f = ref({ name: 'Bench tablet', pin: '', password: '' });
@@ -18,8 +19,7 @@ const list = useQuery({ key: ['tablets'], query: () => call('tablets'), enabled:
 void here.refetch();
 const tablets = computed(() => (list.data.value ?? []).filter((t) => t.endedAt === null));
 async function go(): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     if (open.value === 'tablet') {
       await call('registerTablet', { body: { id: v7(), name: f.value.name, password: f.value.password } });
       said.value = 'This device is a tablet of the shop now.';
@@ -32,18 +32,13 @@ async function go(): Promise<void> {
     f.value.password = '';
     f.value.pin = '';
     await Promise.all([here.refetch(), session.may('lead') ? list.refetch() : null]);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 async function end(id: string): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('endTablet', { params: { id }, body: {} });
     await Promise.all([here.refetch(), list.refetch()]);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-  }
+  });
 }
 </script>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { isCurrency, USUAL_LOCALE } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
-import { call, sentenceOf } from '../../app/client.ts';
+import { call } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useSession } from '../../app/session.ts';
 import { SAME } from '../../fittings/dates.ts';
 
@@ -27,12 +28,12 @@ const items = [...new Set([was, ...LOCALES])].map((value) => ({
 }));
 const locale = ref(was);
 const typed = ref(session.shop.currency ?? '');
-const problem = ref('');
+const { run, problem } = useRequest();
 const code = computed(() => typed.value.trim().toUpperCase());
 const fits = computed(() => code.value === '' || isCurrency(code.value));
 async function set(): Promise<void> {
   const currency = code.value === '' ? null : code.value;
-  try {
+  await run(async () => {
     if (currency !== session.shop.currency) await session.refreshed(await call('setCurrency', { body: { currency } }));
     if (locale.value === was) emit('close');
     else {
@@ -40,9 +41,7 @@ async function set(): Promise<void> {
       // Everything that stands on the screen is written anew.
       location.reload();
     }
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
 }
 </script>
 

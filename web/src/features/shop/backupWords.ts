@@ -1,14 +1,12 @@
-import { fixed } from '@dauer/core/quantity';
-
-const DAY = 86400000;
+import { fixed, millisecondsInDay, millisecondsInHour } from '@dauer/core/quantity';
 
 /** How long ago something was, in whole days and hours. */
 export function ageWords(at: string, now: number): string {
   const ms = Math.max(0, now - Date.parse(at));
-  const days = Math.floor(ms / DAY);
+  const days = Math.floor(ms / millisecondsInDay);
   if (days > 1) return `${days} days ago`;
   if (days === 1) return 'a day ago';
-  const hours = Math.floor(ms / 3600000);
+  const hours = Math.floor(ms / millisecondsInHour);
   if (hours > 1) return `${hours} hours ago`;
   return hours === 1 ? 'an hour ago' : 'within the hour';
 }

@@ -5,6 +5,7 @@ import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useRequest } from '../../app/request.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 import CalibrationChart from './CalibrationChart.vue';
@@ -26,17 +27,14 @@ function choose(e: Estimate): void {
   leftOut.value = next;
 }
 const share = (n: number, of: number): string => (of === 0 ? '–' : `${n} of ${of}`);
-const problem = ref('');
+const { run, problem } = useRequest();
 async function takeOver(list: readonly { fault: string; times: number; lookedAt: number; found: number }[]): Promise<void> {
-  problem.value = '';
-  try {
+  await run(async () => {
     await call('takeOverPriors', {
       body: { priors: list.map(({ fault, times, lookedAt, found }) => ({ id: v7(), fault, times, lookedAt, found })) },
     });
     await refetch();
-  } catch (e) {
-    problem.value = sentenceOf(e);
-  }
+  });
 }
 const back = computed(() => [...taken.value.values()].filter((p) => p.times !== 1));
 const by = (p: number): string => `${fixed(p * 100, 1)} %`;

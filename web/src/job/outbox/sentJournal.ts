@@ -1,8 +1,9 @@
+import { millisecondsInDay } from '@dauer/core/quantity';
 import { BLACKED } from '@dauer/core/ledger';
 import type { PendingEvent } from './queue.ts';
 
 /** Events stay on this device that long after the book has acknowledged them, ms: a book restored from a backup asks for them again. */
-export const KEPT_AFTER_SENT_MS = 9 * 86400000;
+export const KEPT_AFTER_SENT_MS = 9 * millisecondsInDay;
 
 /** An event that the book has acknowledged, and when, by this device's clock. */
 export interface SentEvent {

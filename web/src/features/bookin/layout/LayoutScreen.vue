@@ -4,7 +4,8 @@ import { useSessionStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { ApiProblem, call, sentenceOf } from '../../../app/client.ts';
+import { ApiProblem, call } from '../../../app/client.ts';
+import { useRequest } from '../../../app/request.ts';
 import { useJob } from '../../../job/job.ts';
 import LayoutEditor from './LayoutEditor.vue';
 
@@ -25,7 +26,7 @@ const draft = ref<Draft | null>(null);
 /** What somebody else put on record meanwhile. */
 const theirs = ref<Layout | null>(null);
 const looking = ref<'mine' | 'theirs'>('mine');
-const problem = ref('');
+const { run, problem } = useRequest();
 const lit = ref<readonly string[]>([]);
 const editor = ref<InstanceType<typeof LayoutEditor> | null>(null);
 const from = (base: Layout): Draft => ({ base, layout: structuredClone(base), revision: 'correction', why: '' });
@@ -61,20 +62,22 @@ async function keep(): Promise<void> {
   if (!d) return;
   problem.value = '';
   lit.value = [];
-  try {
-    const layout = { ...d.layout, id: v7() };
-    await call('reviseLayout', { params: { jobId }, body: { layout, replaces: d.base.id, revision: d.revision, why: d.why } });
-    sketched.value = '';
-    draft.value = null;
-    await job.refresh();
-    await router.push(`/jobs/${jobId}/bookin`);
-  } catch (error) {
-    problem.value = sentenceOf(error);
-    if (!(error instanceof ApiProblem)) return;
-    const current = error.problem?.current as (Layout & { readonly slotIds?: readonly string[] }) | undefined;
-    if (error.is('stale') && current) theirs.value = current;
-    if (error.is('layout_records')) lit.value = current?.slotIds ?? [];
-  }
+  await run(
+    async () => {
+      const layout = { ...d.layout, id: v7() };
+      await call('reviseLayout', { params: { jobId }, body: { layout, replaces: d.base.id, revision: d.revision, why: d.why } });
+      sketched.value = '';
+      draft.value = null;
+      await job.refresh();
+      await router.push(`/jobs/${jobId}/bookin`);
+    },
+    (error) => {
+      if (!(error instanceof ApiProblem)) return;
+      const current = error.problem?.current as (Layout & { readonly slotIds?: readonly string[] }) | undefined;
+      if (error.is('stale') && current) theirs.value = current;
+      if (error.is('layout_records')) lit.value = current?.slotIds ?? [];
+    },
+  );
 }
 /** What I drew goes over what is on record now. */
 function overTheirs(): void {

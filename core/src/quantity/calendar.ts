@@ -1,0 +1,41 @@
+import { UTCDate } from '@date-fns/utc';
+import { addDays } from 'date-fns/addDays';
+import { addMonths } from 'date-fns/addMonths';
+import { millisecondsInDay, millisecondsInHour, millisecondsInMinute } from 'date-fns/constants';
+
+export { millisecondsInDay, millisecondsInHour, millisecondsInMinute };
+
+/** Days of a year in sums of elapsed time: the Julian year of astronomers. */
+const DAYS_IN_YEAR = 365.25;
+/** ms of a year in sums of elapsed time. */
+export const millisecondsInYear = DAYS_IN_YEAR * millisecondsInDay;
+
+const day = (date: Date): string => date.toISOString().slice(0, 10);
+/** A day of the book is a day of UTC, wherever the device is. */
+const midnight = (iso: string): UTCDate => new UTCDate(`${iso.slice(0, 10)}T00:00:00Z`);
+
+/**
+ * The day some calendar months after another, clipped to the end of its month.
+ * @param iso day or instant, ISO 8601
+ */
+export function monthsAfter(iso: string, months: number): string {
+  return day(addMonths(midnight(iso), months));
+}
+
+/**
+ * The day some days after another; before it where they are negative.
+ * @param iso day or instant, ISO 8601
+ */
+export function daysAfter(iso: string, days: number): string {
+  return day(addDays(midnight(iso), days));
+}
+
+/** Years of 365.25 days between the days of two dates or instants, ISO 8601. */
+export function yearsBetween(from: string, to: string): number {
+  return (midnight(to).getTime() - midnight(from).getTime()) / millisecondsInYear;
+}
+
+/** The day so many years of 365.25 days after another, whole days only. */
+export function yearsAfter(iso: string, years: number): string {
+  return daysAfter(iso, Math.floor(years * DAYS_IN_YEAR + 1e-9));
+}
