@@ -156,6 +156,30 @@ describe('worked by the keys alone', function () {
     expect(lain).to.deep.equal([]);
   });
 
+  it('what one tap entered is said with its way back, and that with its own', async () => {
+    await page.goto(`${at.get('V 071')}/decide`);
+    const choice = page
+      .getByRole('group', { name: 'What is done with the front left caliper' })
+      .getByRole('button', { name: 'Clean and reseal' });
+    const chosen = (on: boolean) => choice.and(page.locator(`[aria-pressed="${on}"]`)).waitFor();
+    await chosen(false);
+    await choice.press('Enter');
+    await chosen(true);
+    await page.locator('.just').getByText('Front left caliper: Clean and reseal', { exact: true }).waitFor();
+    await choice.press('Control+z');
+    await chosen(false);
+    await page.locator('.just').getByText('Taken back: Front left caliper: Clean and reseal', { exact: true }).waitFor();
+    // What was taken back by a slip is entered again by the same key; both stay on record.
+    await page.getByRole('button', { name: 'Undo', exact: true }).press('Enter');
+    await chosen(true);
+    await allSent(page);
+    await page.reload();
+    await chosen(true);
+    // It is said for a moment, and then no more.
+    await page.waitForTimeout(500);
+    expect(await page.locator('.just').count()).to.equal(0);
+  });
+
   it('a record that is kept leaves the focus beside it', async () => {
     await page.goto(`${at.get('V 063')}/rebuild`);
     const back = page.getByRole('button', { name: 'Back', exact: true }).first();

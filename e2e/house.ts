@@ -1,5 +1,5 @@
-import { spawnSync } from 'node:child_process';
-import { chmodSync, existsSync, mkdtempSync, renameSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { chmodSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
@@ -8,21 +8,27 @@ import { loadDemo } from '@dauer/demo';
 import { openBrowser } from '../tools/lib/browser.mjs';
 import { openCluster } from '../tools/lib/cluster.mjs';
 import { freePort } from '../tools/lib/machine.mjs';
-import { binOf } from '../tools/lib/postgres.mjs';
 import { startServer } from '../tools/lib/serve.mjs';
 
-/** Runs a program of PostgreSQL. @throws Error with what it said */
-function psql(program: string, ...args: readonly string[]): void {
-  const done = spawnSync(join(binOf(), program), [...args], { encoding: 'utf8' });
-  if (done.status !== 0) throw new Error(`${program}: ${done.stderr}`);
-}
+/** The cluster that all houses share, by its maintenance database; those that kill theirs have one of their own. */
+const SHARED = process.env['DAUER_TEST_DATABASE'];
+/** The demonstration shop, filled once, that the other houses are copies of; and what keeps two from filling it at once. */
+const TEMPLATE = 'demo_shop';
+const FILLING = 4687;
 
 /** How long a busy machine may take over one step, ms: a test says what is wrong, not how fast the machine is. */
 const SLOWEST = 40000;
 
+/** The address of another database of the same cluster. */
+function databaseOf(url: string, name: string): string {
+  const other = new URL(url);
+  other.pathname = `/${name}`;
+  return other.href;
+}
+
 /** The application as it is installed: a cluster, a server process, a browser. */
 export class House {
-  private cluster!: Awaited<ReturnType<typeof openCluster>>;
+  private cluster: Awaited<ReturnType<typeof openCluster>> | null = null;
   private server!: Awaited<ReturnType<typeof startServer>>;
   private databaseUrl = '';
   private port = 0;
@@ -31,22 +37,47 @@ export class House {
 
   /** `durable`: the cluster is synced to the disk as the shop's own is, for what kills it. */
   async open(demo: boolean, durable = false): Promise<void> {
-    const home = mkdtempSync(join(tmpdir(), 'dauer-e2e-'));
-    chmodSync(home, 0o755);
-    this.cluster = await openCluster(join(home, 'c'), { scratch: true, durable });
-    this.databaseUrl = this.cluster.database('dauer');
     this.port = await freePort();
-    const known = demo ? process.env['DAUER_DEMO_DUMP'] : undefined;
-    const loaded = known !== undefined && existsSync(known);
-    if (loaded) psql('psql', '-q', '-v', 'ON_ERROR_STOP=1', '-f', known, this.databaseUrl);
-    await this.start(demo);
-    if (demo && !loaded) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
-    if (known !== undefined && !loaded) {
-      // Written whole before it has its name: the shops that open meanwhile load their own.
-      psql('pg_dump', '--no-owner', '-f', `${known}.${process.pid}`, this.databaseUrl);
-      renameSync(`${known}.${process.pid}`, known);
+    if (SHARED !== undefined && !durable) {
+      this.databaseUrl = await this.copied(SHARED, demo);
+      await this.start(demo);
+    } else {
+      const home = mkdtempSync(join(tmpdir(), 'dauer-e2e-'));
+      chmodSync(home, 0o755);
+      this.cluster = await openCluster(join(home, 'c'), { scratch: true, durable });
+      this.databaseUrl = this.cluster.database('dauer');
+      await this.start(demo);
+      if (demo) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
     }
     this.browser = await openBrowser();
+  }
+  /** A database of its own in the shared cluster: the demonstration shop as it was filled once, or an empty one. */
+  private async copied(shared: string, demo: boolean): Promise<string> {
+    const client = new pg.Client({ connectionString: shared });
+    await client.connect();
+    try {
+      const name = `house_${randomBytes(6).toString('hex')}`;
+      if (!demo) await client.query(`create database ${name}`);
+      else {
+        await client.query('select pg_advisory_lock($1)', [FILLING]);
+        const filled = await client.query('select 1 from pg_database where datname = $1', [TEMPLATE]);
+        if (filled.rowCount === 0) await this.fill(client, shared);
+        await client.query(`create database ${name} template ${TEMPLATE}`);
+        await client.query('select pg_advisory_unlock($1)', [FILLING]);
+      }
+      return databaseOf(shared, name);
+    } finally {
+      await client.end();
+    }
+  }
+  /** Fills the demonstration shop through a server of its own, under another name until it is whole. */
+  private async fill(client: pg.Client, shared: string): Promise<void> {
+    await client.query(`drop database if exists ${TEMPLATE}_begun`);
+    await client.query(`create database ${TEMPLATE}_begun`);
+    const server = await startServer({ databaseUrl: databaseOf(shared, `${TEMPLATE}_begun`), port: this.port, demo: true });
+    await loadDemo(this.url, DEMO_PASSWORD, Date.now());
+    await server.stop();
+    await client.query(`alter database ${TEMPLATE}_begun rename to ${TEMPLATE}`);
   }
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
@@ -63,6 +94,7 @@ export class House {
   }
   /** The database dies without a word, and is started again. */
   async killDatabase(): Promise<void> {
+    if (!this.cluster) throw new Error('a shared cluster is not killed');
     process.kill(this.cluster.postmasterPid(), 'SIGKILL');
     await this.cluster.restart();
   }
@@ -94,7 +126,7 @@ export class House {
     for (const c of this.contexts) await c.close().catch(() => undefined);
     await this.browser.close();
     await this.server.stop();
-    this.cluster.destroy();
+    this.cluster?.destroy();
   }
 }
 

@@ -55,18 +55,15 @@ async function lanes(runs, scratch) {
   await Promise.all([lane(), lane(), lane()]);
 }
 
-/**
- * The browser tests, those that take longest first: so that all lanes end together.
- * @param dump where the first of them writes the demonstration shop that the others open
- */
-function browserTests(dump) {
+/** The browser tests, those that take longest first: so that all lanes end together. */
+function browserTests(env) {
   const slow = ['walk', 'looks', 'bookin', 'tablet', 'kept', 'path', 'bench', 'people', 'trace'];
   const rank = (file) => (slow.includes(file) ? slow.indexOf(file) : slow.length);
   return readdirSync(join(ROOT, 'e2e'))
     .filter((f) => f.endsWith('.test.ts'))
     .map((f) => f.replace('.test.ts', ''))
     .sort((a, b) => rank(a) - rank(b))
-    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], { DAUER_DEMO_DUMP: dump }]);
+    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], env]);
 }
 
 /** The rooms of the tests, by the folders they lie in. */
@@ -129,23 +126,24 @@ await run(async () => {
     totals.failed += failed;
   }
   const scratch = mkdtempSync(join(tmpdir(), 'dauer-test-'));
-  const quick = wanted('server') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false, scratch: true }) : null;
+  const quick =
+    wanted('server') || wanted('e2e') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false, scratch: true }) : null;
   const pure = ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts', 'instruments/test/**/*.test.ts'];
   const env = quick ? { DAUER_TEST_DATABASE: quick.database('test') } : {};
   if (watch) {
     const all = [
       ...(wanted('core') ? pure : []),
       ...(wanted('web') ? ['web/test/**/*.test.ts'] : []),
-      ...(quick ? ['server/test/**/*.test.ts'] : []),
+      ...(wanted('server') ? ['server/test/**/*.test.ts'] : []),
     ];
-    const status = await watching(files.length > 0 ? files : all, { ...env, DAUER_DEMO_DUMP: join(scratch, 'demo.sql') });
+    const status = await watching(files.length > 0 ? files : all, env);
     quick?.destroy();
     rmSync(scratch, { recursive: true, force: true });
     process.exit(status);
   }
   await lanes(
     [
-      ...(quick ? [['server', filesOf('server', files, ['server/test/**/*.test.ts']), env]] : []),
+      ...(wanted('server') ? [['server', filesOf('server', files, ['server/test/**/*.test.ts']), env]] : []),
       ...(wanted('keeping')
         ? files.length > 0
           ? [['keeping', filesOf('keeping', files, []), {}]]
@@ -156,9 +154,7 @@ await run(async () => {
         : []),
       ...(wanted('core') ? [['core', filesOf('core', files, pure), {}]] : []),
       ...(wanted('web') ? [['web', filesOf('web', files, ['web/test/**/*.test.ts']), {}]] : []),
-      ...(wanted('e2e')
-        ? browserTests(join(scratch, 'demo.sql')).filter((run) => files.length === 0 || files.includes(String(run[1])))
-        : []),
+      ...(wanted('e2e') ? browserTests(env).filter((run) => files.length === 0 || files.includes(String(run[1]))) : []),
     ],
     scratch,
   );

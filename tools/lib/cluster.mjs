@@ -48,7 +48,8 @@ function configure(data, { durable, spool, socket }) {
     `listen_addresses = ''`,
     `unix_socket_directories = ${setting(socket)}`,
     `port = 5432`,
-    `max_connections = 60`,
+    // Scratch clusters are shared by all the servers of a test run.
+    `max_connections = ${durable ? 60 : 300}`,
     `timezone = 'UTC'`,
     ...(durable
       ? ['fsync = on', 'synchronous_commit = on', 'full_page_writes = on']

@@ -89,10 +89,10 @@ export const useSession = defineStore('session', () => {
   }
   async function ask(): Promise<void> {
     for (;;) {
-      const asked = turn;
+      const since = turn;
       const me = await found();
       // An answer from before somebody signed in or out here is no answer any more.
-      if (asked !== turn) continue;
+      if (since !== turn) continue;
       if (me !== undefined) await act({ kind: 'found', me });
       break;
     }

@@ -1,8 +1,9 @@
 import type { EventFamily } from '@dauer/contract';
-import { MEASUREMENTS } from '@dauer/core/catalogue';
+import { MEASUREMENTS, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { placeName, slotById } from '@dauer/core/layout';
-import { familyOf, type JobRecords, type ReadingSet } from '@dauer/core/ledger';
+import { familyOf, type JobRecords, type JointEventKind, type PartEventKind, type PutInKind, type ReadingSet } from '@dauer/core/ledger';
 import { upperFirst } from '@dauer/core/quantity';
+import { JOINT_WORD, PART_EVENT, PUT_IN_NAME } from '@dauer/core/wording';
 import type { EventWords, PendingEvent } from './outbox/queue.ts';
 
 type Known = Pick<JobRecords, 'layout' | 'sets' | 'vehicle'>;
@@ -20,8 +21,16 @@ export function aboutEvent(records: Known, waiting: readonly PendingEvent[], fam
   const slot = slotById(records.layout, text('slotId') || (set?.slotId ?? ''));
   const measured = set ? MEASUREMENTS[set.measurement].name : null;
   const kind = upperFirst(familyOf(family).label);
-  const what =
-    family === 'readings' ? `${measured ?? kind} ${text('typed')}` : family === 'sets' ? `Set of ${(measured ?? '').toLowerCase()}` : kind;
+  const titles: Readonly<Partial<Record<EventFamily, () => string>>> = {
+    readings: () => `${measured ?? kind} ${text('typed')}`,
+    sets: () => `Set of ${(measured ?? '').toLowerCase()}`,
+    decisions: () => OPTION_NAME[text('option') as OptionId] ?? kind,
+    putIns: () => PUT_IN_NAME[text('what') as PutInKind] ?? kind,
+    partEvents: () => upperFirst(PART_EVENT[text('kind') as PartEventKind] || kind),
+    jointEvents: () => upperFirst(JOINT_WORD[text('kind') as JointEventKind] ?? kind),
+    operations: () => text('title') || kind,
+  };
+  const what = titles[family]?.() ?? kind;
   const words = text('words') || text('note');
   return { what: words ? `${what}: ${words}` : what, place: slot ? placeName(slot) : null, vehicle: records.vehicle.tag };
 }

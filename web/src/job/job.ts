@@ -2,7 +2,7 @@ import type { EventFamily, Sent } from '@dauer/contract';
 import { replacedBy } from '@dauer/core/history';
 import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, openJob, tryJob } from '@dauer/core/job';
 import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
-import { type EventBase, type JobRecords, type Phase } from '@dauer/core/ledger';
+import { EVENT_LISTS, type EventBase, type JobRecords, type Phase } from '@dauer/core/ledger';
 import { byline } from '@dauer/core/wording';
 import { ifOpened, type Play, playsOf } from '@dauer/core/readiness';
 import { useIntervalFn } from '@vueuse/core';
@@ -13,6 +13,7 @@ import { aboutEvent } from './aboutEvent.ts';
 import { afterPaint } from './afterPaint.ts';
 import { call, sentenceOf, timeNow } from '../app/client.ts';
 import { useJobRecords } from './useJobRecords.ts';
+import type { EventWords } from './outbox/queue.ts';
 import { useOutbox } from './outbox/store.ts';
 import { applyPending } from './optimistic.ts';
 import { useSession } from '../app/session.ts';
@@ -22,6 +23,14 @@ export interface Stuck {
   readonly why: string;
   readonly record: Culprit | null;
 }
+
+/** What was entered last, in words, and the event that is taken back where it is undone. */
+export interface LastEntry {
+  readonly id: string;
+  readonly text: string;
+}
+/** What shows itself where it was entered, and is undone there: by the capture bar, or by the same button. */
+const SHOWS_ITSELF: ReadonlySet<EventFamily> = new Set(['readings', 'sets', 'observations', 'cautionAcks', 'setMoves']);
 
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };
 
@@ -35,7 +44,9 @@ export const useJob = defineStore('job', () => {
   const { records, problem, keptAt, load, refresh } = useJobRecords(outbox, () => {
     picked.value = null;
     likelihood.value = new Map();
+    last.value = null;
   });
+  const last = shallowRef<LastEntry | null>(null);
   const today = ref(new Date().toISOString());
   useIntervalFn(() => {
     today.value = new Date().toISOString();
@@ -107,6 +118,9 @@ export const useJob = defineStore('job', () => {
     const id = body.id ?? v7();
     const now = timeNow();
     const whole = { ...body, ...seenBy(family, body), id, happenedAt: now.at, device: DEVICE } as Sent<F>;
+    const about = aboutEvent(records.value, outbox.items, family, body);
+    if (family === 'takeBacks') last.value = { id, text: `Taken back: ${textOf((body as Partial<EventBase>).corrects ?? '')}` };
+    else if (!SHOWS_ITSELF.has(family)) last.value = { id, text: textOfWords(about) };
     void outbox.keep({
       jobId: records.value.job.id,
       authorId: session.person.id,
@@ -114,21 +128,24 @@ export const useJob = defineStore('job', () => {
       family,
       body: whole as Sent<EventFamily>,
       stamp: now.stamp,
-      about: aboutEvent(records.value, outbox.items, family, body),
+      about,
       aside: null,
     });
     return id;
   }
+  const textOfWords = ({ what, place }: EventWords): string => (place ? `${place}: ${what}` : what);
+  /** An entry of this job in words, also one that still waits here. */
+  function textOf(id: string): string {
+    const waiting = outbox.items.find((i) => i.body.id === id);
+    if (waiting?.about) return textOfWords(waiting.about);
+    const now = records.value;
+    const found = now && entryOf(now, id);
+    return found ? textOfWords(aboutEvent(now, outbox.items, found.family, found.event)) : 'an entry';
+  }
   /** What is about to be taken back and needs a reason first: somebody else's entry. */
   const askedBack = ref<{ readonly id: string; readonly author: string } | null>(null);
   function authorOf(id: string): string | null {
-    const families: readonly unknown[] = Object.values(records.value ?? {});
-    for (const list of families) {
-      if (!Array.isArray(list)) continue;
-      const found = (list as readonly Partial<EventBase>[]).find((e) => e.id === id);
-      if (found?.authorId) return found.authorId;
-    }
-    return null;
+    return (records.value && entryOf(records.value, id)?.event.authorId) ?? null;
   }
   /** Takes an event back: one's own at once, somebody else's once a reason is given. */
   function takeBack(id: string, reason = ''): void {
@@ -180,6 +197,7 @@ export const useJob = defineStore('job', () => {
   const by = (event: Pick<EventBase, 'id' | 'authorId'>): string => (records.value ? byline(records.value, event) : '');
   return {
     askedBack,
+    last,
     writable,
     takeIn,
     playing,
@@ -203,6 +221,15 @@ export const useJob = defineStore('job', () => {
     by,
   };
 });
+
+/** An event of a job's records with its family; null where there is none of that id. */
+function entryOf(records: JobRecords, id: string): { readonly family: EventFamily; readonly event: EventBase } | null {
+  for (const family of EVENT_LISTS) {
+    const event = (records[family] as readonly EventBase[]).find((e) => e.id === id);
+    if (event) return { family, event };
+  }
+  return null;
+}
 
 const KEY = 'dauer.device';
 /** A name for this device, so that records say where they were made. */

@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useJob } from '../job/job.ts';
+import JustEntered from '../job/JustEntered.vue';
 import OpenJob from '../job/OpenJob.vue';
 import TakeBackDialog from '../job/TakeBackDialog.vue';
 import JobBody from './JobBody.vue';
@@ -29,6 +30,7 @@ useEventListener(window, 'focus', () => void job.refresh());
   <OpenJob v-else-if="job.state && job.records && job.history" :key="job.state.records.job.id">
     <JobBody :job-id="jobId" />
     <TakeBackDialog />
+    <JustEntered />
   </OpenJob>
   <div v-else class="frame loading" aria-busy="true">
     <aside class="left" />

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
+import { ref, watch } from 'vue';
+import { isTyping } from '../fittings/typing.ts';
+import { useJob } from './job.ts';
+
+/** What was entered a moment ago, and the way back from it: a tap in the wrong row is seen at once. */
+const job = useJob();
+const shown = ref(false);
+/** Long enough to be read and reached, ms. */
+const SHOWN_MS = 8000;
+watch(
+  () => job.last,
+  (last) => (shown.value = last !== null),
+);
+function undo(): void {
+  if (job.last) job.takeBack(job.last.id);
+}
+useEventListener(window, 'keydown', (event) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key !== 'z' || !shown.value || isTyping(event.target)) return;
+  event.preventDefault();
+  undo();
+});
+</script>
+
+<template>
+  <v-snackbar v-if="job.last" :key="job.last.id" v-model="shown" class="just no-print" location="bottom start" :timeout="SHOWN_MS">
+    {{ job.last.text }}
+    <template #actions>
+      <v-btn class="act slim" @click="undo">Undo</v-btn>
+    </template>
+  </v-snackbar>
+</template>
