@@ -1,8 +1,5 @@
 import { z } from 'zod';
-
-export type Access = 'public' | 'reader' | 'technician' | 'lead';
-export type Feature =
-  'yard' | 'bookin' | 'trace' | 'gauge' | 'decide' | 'rebuild' | 'bleed' | 'prove' | 'parts' | 'limits' | 'rack' | 'shop';
+import type { Access, Feature } from './access.ts';
 
 /** One line of the table of endpoints: everything server and web have to agree upon. */
 export interface Endpoint<
@@ -30,13 +27,6 @@ export interface Endpoint<
   readonly asItIs?: true;
 }
 
-/** Most rows of a list that are given at once; what follows is asked for by the id of the last. */
-export const PAGE_SIZE = 500;
-
-/** Largest body of an endpoint that names none, bytes; and of one that is open to anybody. */
-export const LARGEST_BODY = 256 * 1024;
-export const LARGEST_PUBLIC_BODY = 16 * 1024;
-
 export const nothing = z.object({});
 /** Body of calls that carry none. */
 export const noBody = z.undefined();
@@ -49,12 +39,4 @@ export function endpoint<P extends z.ZodType, Q extends z.ZodType, B extends z.Z
   line: Endpoint<P, Q, B, R>,
 ): Endpoint<P, Q, B, R> {
   return line;
-}
-
-/** What a technician may do, a lead may; what a reader may, both may. */
-export const ROLE_RANK = { reader: 1, technician: 2, lead: 3 } as const;
-
-/** Whether somebody of this role may call an endpoint. */
-export function mayCall(access: Access, role: keyof typeof ROLE_RANK | null): boolean {
-  return access === 'public' || (role !== null && ROLE_RANK[role] >= ROLE_RANK[access]);
 }

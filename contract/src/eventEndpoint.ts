@@ -1,6 +1,7 @@
 import { familyOf } from '@dauer/core/ledger';
 import { z } from 'zod';
-import { endpoint, type Feature, none } from './endpoint.ts';
+import type { Feature } from './access.ts';
+import { endpoint, none } from './endpoint.ts';
 import { type EventFamily, EVENTS, stored } from './events.ts';
 import { id } from './primitives.ts';
 

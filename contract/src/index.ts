@@ -1,4 +1,6 @@
 /** The face of the contract: what server and web say to each other. */
+export * from './access.ts';
+export * from './headers.ts';
 export * from './primitives.ts';
 export * from './endpoint.ts';
 export * from './events.ts';
@@ -8,8 +10,6 @@ export * from './live.ts';
 export * from './endpoints.ts';
 export * from './features/backup.ts';
 export * from './features/notices.ts';
-export { PICTURE } from './features/bookin.ts';
-export { SHEET_PDF } from './features/prove.ts';
 export type { VerdictChange } from './features/limits.ts';
 export type { YardJob } from './features/yard.ts';
 export * from './problems.ts';

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { extname, join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { openBrowser } from './browser.mjs';
-import { ROOT } from './machine.mjs';
+import { must, ROOT } from './machine.mjs';
 
 const TYPE = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
 /** So much slower than this machine is the tablet at the bench taken to be. */
@@ -14,12 +14,10 @@ const SETTLED_MS = 1500;
 
 /** Builds the bare page and serves it packed, as the server does the application. @returns its address, and how to end it */
 async function serveBare() {
-  const { build } = await import('vite');
   const out = join(ROOT, '.dauer', 'bench', 'bare');
-  await build({
-    ...{ root: join(ROOT, 'tools/lib/barePage'), configFile: false, logLevel: 'warn' },
-    build: { outDir: out, emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 700 },
-  });
+  const vite = join(ROOT, 'node_modules/vite/bin/vite.js');
+  const page = join(ROOT, 'tools/lib/barePage');
+  must(process.execPath, [vite, 'build', page, '--outDir', out, '--emptyOutDir', '--target', 'es2022', '--logLevel', 'error']);
   const packed = new Map();
   const server = createServer((request, reply) => {
     const path = request.url === '/' ? '/index.html' : (request.url ?? '/').split('?')[0];

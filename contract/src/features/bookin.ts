@@ -1,12 +1,9 @@
 import { z } from 'zod';
-import { type Access, endpoint, none } from '../endpoint.ts';
+import { endpoint, none } from '../endpoint.ts';
 import { byId, eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id, instant, words } from '../primitives.ts';
 import * as t from '../entities.ts';
-
-/** An image by the hash of its bytes, or its thumbnail (`?thumb`). */
-export const PICTURE = { path: '/api/pictures/:hash', role: 'reader' } as const satisfies { path: string; role: Access };
 
 const assignment = z.object({ id, accountId: id, assignedBy: id, assignedAt: instant });
 

@@ -1,12 +1,9 @@
 import { z } from 'zod';
-import { type Access, endpoint, none } from '../endpoint.ts';
+import { endpoint, none } from '../endpoint.ts';
 import { eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id } from '../primitives.ts';
 import * as t from '../entities.ts';
-
-/** The hand-back sheet for paper, as PDF. */
-export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
 
 export const prove = {
   recordProof: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),

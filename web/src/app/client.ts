@@ -1,8 +1,7 @@
 import {
   BOOK_HEADER,
   DEVICE_CLOCK_HEADER,
-  type Endpoint,
-  ENDPOINTS,
+  type ENDPOINTS,
   type EndpointName,
   CLOCK_HEADER,
   NOW_HEADER,
@@ -28,6 +27,7 @@ import {
   toldAfter,
 } from './deviceClock.ts';
 import { heard, notHeard } from './heard.ts';
+import { ROUTES } from './routes.ts';
 import { waits } from './waiting.ts';
 
 /** A problem that the server stated, or that kept us from asking it. */
@@ -168,7 +168,7 @@ const BEHIND: ReadonlySet<EndpointName> = new Set([
  * @throws ApiProblem with status 0 where the server could not be reached
  */
 export async function call<N extends EndpointName>(name: N, args: Args<N> = {}): Promise<z.output<E<N>['reply']>> {
-  const line: Endpoint = ENDPOINTS[name];
+  const line = ROUTES[name];
   const values = new Map<string, unknown>(Object.entries(args.params ?? {}));
   let url: string = line.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String(values.get(key))));
   const query = new URLSearchParams(Object.entries(args.query ?? {}).flatMap(([k, v]) => (v === undefined ? [] : [[k, String(v)]])));

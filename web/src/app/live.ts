@@ -1,4 +1,4 @@
-import { LIVE, type LiveMessage, liveMessage } from '@dauer/contract';
+import { LIVE, type LiveMessage } from '@dauer/contract';
 import { tryOnScopeDispose, useDebounceFn } from '@vueuse/core';
 import { call, PAGE } from './client.ts';
 import { heard as heardServer, notHeard, quietFor } from './heard.ts';
@@ -44,6 +44,15 @@ setInterval(() => {
 }, QUIET_MS / 5);
 window.addEventListener('offline', notHeard);
 
+/** Passes a message on to whom it is for, in the order they came. The shapes are loaded once there is one to be read. */
+async function tell(text: string): Promise<void> {
+  const { liveMessage } = await import('@dauer/contract/live');
+  const message = liveMessage.safeParse(JSON.parse(text));
+  if (!message.success) return;
+  if (message.data.instrument || message.data.claims !== undefined) for (const heard of instruments) heard(message.data);
+  else if (message.data.page !== PAGE) for (const heard of listeners) heard(message.data.jobId);
+}
+
 /** Listens while somebody is signed in, for them; null: no more. The browser comes back by itself; what was missed meanwhile is read again. */
 export function listen(on: string | null): void {
   wanted = on;
@@ -59,10 +68,7 @@ export function listen(on: string | null): void {
   source.addEventListener('here', heardServer);
   source.onmessage = (event: MessageEvent<string>) => {
     heardServer();
-    const message = liveMessage.safeParse(JSON.parse(event.data));
-    if (!message.success) return;
-    if (message.data.instrument || message.data.claims !== undefined) for (const heard of instruments) heard(message.data);
-    else if (message.data.page !== PAGE) for (const heard of listeners) heard(message.data.jobId);
+    void tell(event.data);
   };
   source.onerror = () => {
     notHeard();

@@ -28,6 +28,12 @@ export const router = createRouter({
   ],
 });
 
+// The screen of the address comes in while it is asked who is here.
+for (const { components } of router.resolve(window.location.pathname).matched) {
+  const load: unknown = components?.['default'];
+  if (typeof load === 'function') void (load as () => Promise<unknown>)();
+}
+
 router.beforeEach(async (to) => {
   const session = useSession();
   if (!session.resumed) await session.resume();

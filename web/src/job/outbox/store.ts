@@ -1,8 +1,9 @@
-import { EVENT_ENDPOINT, type Sent } from '@dauer/contract';
+import type { Sent } from '@dauer/contract';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
 import { computed, shallowRef, watch } from 'vue';
 import { ApiProblem, call, instantOfStamp, sentenceOf, timeNow, whenAnswered } from '../../app/client.ts';
+import { EVENT_ENDPOINT } from '../../app/routes.ts';
 import { useSession } from '../../app/session.ts';
 import { base64Of, forgetImage } from '../pictures.ts';
 import { Outbox, type PageNews } from './outbox.ts';

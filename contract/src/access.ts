@@ -1,0 +1,26 @@
+/** What server and web agree upon beside the shapes of what they send: who may, how much, and where pictures and sheets lie. */
+export type Access = 'public' | 'reader' | 'technician' | 'lead';
+export type Feature =
+  'yard' | 'bookin' | 'trace' | 'gauge' | 'decide' | 'rebuild' | 'bleed' | 'prove' | 'parts' | 'limits' | 'rack' | 'shop';
+
+/** What a technician may do, a lead may; what a reader may, both may. */
+export const ROLE_RANK = { reader: 1, technician: 2, lead: 3 } as const;
+
+/** Whether somebody of this role may call an endpoint. */
+export function mayCall(access: Access, role: keyof typeof ROLE_RANK | null): boolean {
+  return access === 'public' || (role !== null && ROLE_RANK[role] >= ROLE_RANK[access]);
+}
+
+/** Most rows of a list that are given at once; what follows is asked for by the id of the last. */
+export const PAGE_SIZE = 500;
+
+/** Largest body of an endpoint that names none, bytes; and of one that is open to anybody. */
+export const LARGEST_BODY = 256 * 1024;
+export const LARGEST_PUBLIC_BODY = 16 * 1024;
+
+/** Where an image or its thumbnail is fetched from, by the hash of its bytes. */
+export const PICTURE = { path: '/api/pictures/:hash', role: 'reader' } as const satisfies { path: string; role: Access };
+/** Where a hand-back sheet is fetched from as a PDF file. */
+export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
+/** The stream of changes: listeners get ids only, and read again. Who a page believes to be signed in goes as `person`. */
+export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };

@@ -1,0 +1,95 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { checkNode, ensureModules, must, ROOT } from './lib/machine.mjs';
+import { run, say } from './lib/say.mjs';
+
+/** What is mutated: where a wrong sign or a wrong bound is a wrong verdict. */
+const ROOMS = ['core/src/verdict', 'core/src/readiness', 'core/src/stages'];
+/** Tests of tracing and of long histories, which say nothing of those rooms that the others do not, and take the most time. */
+const LEFT_OUT =
+  /^(benchLoop|blackOut|checks|context|corrections|evidence|expected|explaining|hostile|practice|rounds|sampled|tracing|weighing.*)\.test\.ts$/;
+/** So many lines are drawn, and the same number draws the same. */
+const LINES = Number(process.env.MUTATE_LINES ?? 120);
+const SEED = Number(process.env.MUTATE_SEED ?? 1);
+const LONGEST_MS = 40 * 60000;
+
+/** A small generator with a seed: which lines are drawn has to be the same on every machine. */
+function seeded(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** Lines of code in which something can be another thing: no comments, types, imports or lone brackets. */
+function linesOf(folder) {
+  return readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
+    .filter((f) => f.endsWith('.ts') && !f.endsWith('index.ts'))
+    .sort()
+    .flatMap((f) =>
+      readFileSync(join(ROOT, folder, f), 'utf8')
+        .split('\n')
+        .flatMap((line, i) =>
+          /^\s*(\/\*\*|\*|\/\/|import |export \{|\} from|readonly |export type|type |interface |export interface|[\])}(;,]*$)/.test(line)
+            ? []
+            : [`${folder}/${f}:${i + 1}-${i + 1}`],
+        ),
+    );
+}
+
+/** A copy of the checkout with the same packages, whose own packages are its own. */
+function throwAway() {
+  const copy = mkdtempSync(join(tmpdir(), 'dauer-mutate-'));
+  must('git', ['clone', '--quiet', '--local', ROOT, copy]);
+  const modules = join(copy, 'node_modules');
+  mkdirSync(join(modules, '@dauer'), { recursive: true });
+  for (const name of readdirSync(join(ROOT, 'node_modules')))
+    if (name !== '@dauer') symlinkSync(join(ROOT, 'node_modules', name), join(modules, name));
+  for (const name of readdirSync(join(ROOT, 'node_modules/@dauer'))) symlinkSync(join(copy, name), join(modules, '@dauer', name));
+  return copy;
+}
+
+/** How many of the small changes that a slip could make in the rules the tests notice, of a sample. */
+await run(async () => {
+  checkNode();
+  ensureModules();
+  const random = seeded(SEED);
+  const all = ROOMS.flatMap(linesOf);
+  const drawn = all
+    .map((line) => ({ line, at: random() }))
+    .sort((a, b) => a.at - b.at)
+    .slice(0, LINES)
+    .map((d) => d.line);
+  const copy = throwAway();
+  const tests = readdirSync(join(copy, 'core/test'))
+    .filter((f) => f.endsWith('.test.ts') && !LEFT_OUT.test(f))
+    .map((f) => `core/test/${f}`);
+  const report = join(ROOT, '.dauer', 'mutation.json');
+  const settings = {
+    testRunner: 'command',
+    commandRunner: { command: `node --import tsx node_modules/mocha/bin/mocha.js --exit --bail --reporter min ${tests.join(' ')}` },
+    ...{ mutate: drawn, inPlace: true, concurrency: 2, timeoutMS: 60000, timeoutFactor: 3, reporters: ['json', 'progress-append-only'] },
+    ...{ jsonReporter: { fileName: report }, checkers: [], plugins: [], allowEmpty: false, ignoreStatic: false },
+  };
+  writeFileSync(join(copy, 'stryker.config.json'), JSON.stringify(settings));
+  say(`${drawn.length} of ${all.length} lines, seed ${SEED}, in ${copy}`);
+  rmSync(report, { force: true });
+  const stryker = join(copy, 'node_modules/@stryker-mutator/core/bin/stryker.js');
+  const done = spawnSync(process.execPath, [stryker, 'run'], { cwd: copy, stdio: 'inherit', timeout: LONGEST_MS });
+  rmSync(copy, { recursive: true, force: true });
+  if (done.status !== 0) {
+    say(done.signal ? 'It took longer than forty minutes and was stopped: draw fewer lines (MUTATE_LINES).' : 'The mutation run failed.');
+    process.exit(1);
+  }
+  const { files } = JSON.parse(readFileSync(report, 'utf8'));
+  const mutants = Object.entries(files).flatMap(([file, { mutants: of }]) => of.map((m) => ({ file, ...m })));
+  const noticed = mutants.filter((m) => m.status === 'Killed' || m.status === 'Timeout').length;
+  for (const m of mutants.filter((x) => x.status === 'Survived' || x.status === 'NoCoverage'))
+    say(`survived: ${m.file}:${m.location.start.line} ${m.mutatorName}: ${String(m.replacement).replace(/\s+/g, ' ').slice(0, 100)}`);
+  say(`\n${noticed} of ${mutants.length} mutants were noticed (${((100 * noticed) / mutants.length).toFixed(0)} %)`);
+});
