@@ -8,6 +8,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, watchEffec
 import { useRoute, useRouter } from 'vue-router';
 import BrakeMap from '../fittings/map/BrakeMap.vue';
 import { OVERLAYS, type OverlayKind, overlayOf } from '../fittings/map/overlays.ts';
+import JobColumns from './JobColumns.vue';
 import MapStrip from '../fittings/MapStrip.vue';
 import { whenText } from '../fittings/dates.ts';
 import StageRule from '../fittings/StageRule.vue';
@@ -107,8 +108,8 @@ function pick(slotId: string | null): void {
     go on and are sent when it is back.
   </p>
   <div class="stagebar no-print"><StageRule :state="job.state" :shown="stage" :job-id="jobId" /></div>
-  <div class="frame" :class="{ capturing: stage === 'gauge' }">
-    <aside class="left no-print">
+  <JobColumns :class="{ capturing: stage === 'gauge' }">
+    <template #map>
       <MapStrip :label="job.component ? job.component.slot.name : 'whole vehicle'">
         <div class="maphead">
           <h2 class="mapname">Brake map</h2>
@@ -137,33 +138,17 @@ function pick(slotId: string | null): void {
         <PressPreview />
         <ComponentPlate @pick="pick" />
       </MapStrip>
-    </aside>
-    <main class="right">
-      <ReleasedBanner />
-      <StrayRecords />
-      <component :is="screen" />
-    </main>
-  </div>
+    </template>
+    <ReleasedBanner />
+    <StrayRecords />
+    <component :is="screen" />
+  </JobColumns>
 </template>
 
 <style scoped>
 .stagebar {
   background: var(--plate);
   border-bottom: var(--line-hair) solid var(--hair);
-}
-.frame {
-  display: grid;
-  grid-template-columns: var(--map) minmax(0, 1fr);
-  align-items: start;
-  min-height: calc(100vh - 104px);
-}
-.left {
-  background: var(--plate);
-  border-right: var(--line-hair) solid var(--hair);
-  min-height: calc(100vh - 104px);
-  position: sticky;
-  top: 0;
-  align-self: stretch;
 }
 .maphead {
   display: flex;
@@ -194,25 +179,5 @@ function pick(slotId: string | null): void {
 .overlays button {
   padding: 2px var(--space-1);
   font-size: var(--type-body);
-}
-.right {
-  padding: 0 var(--space-5) var(--space-5);
-  min-width: 0;
-}
-.capturing .right {
-  padding-bottom: 104px;
-}
-@media (max-width: 860px) {
-  .frame {
-    grid-template-columns: 1fr;
-  }
-  .left {
-    position: static;
-    min-height: 0;
-    border-right: 0;
-  }
-  .right {
-    padding: 0 var(--space-3) var(--space-5);
-  }
 }
 </style>

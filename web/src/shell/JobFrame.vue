@@ -7,6 +7,7 @@ import JustEntered from '../job/JustEntered.vue';
 import OpenJob from '../job/OpenJob.vue';
 import TakeBackDialog from '../job/TakeBackDialog.vue';
 import JobBody from './JobBody.vue';
+import JobColumns from './JobColumns.vue';
 import StuckJob from './StuckJob.vue';
 
 /** Opens the job of the address, and says what it is while it is not open. */
@@ -32,37 +33,11 @@ useEventListener(window, 'focus', () => void job.refresh());
     <TakeBackDialog />
     <JustEntered />
   </OpenJob>
-  <div v-else class="frame loading" aria-busy="true">
-    <aside class="left" />
-    <main class="right"><h1 class="second">Opening the job …</h1></main>
-  </div>
+  <JobColumns v-else class="loading" aria-busy="true"><h1 class="second">Opening the job …</h1></JobColumns>
 </template>
 
 <style scoped>
-.frame {
-  display: grid;
-  grid-template-columns: var(--map) minmax(0, 1fr);
-  min-height: calc(100vh - 104px);
-}
-.left {
-  background: var(--plate);
-  border-right: var(--line-hair) solid var(--hair);
-}
-.right {
-  padding: 0 var(--space-5) var(--space-5);
-}
 .gap {
   margin-top: var(--space-4);
-}
-@media (max-width: 860px) {
-  .frame {
-    grid-template-columns: 1fr;
-  }
-  .left {
-    border-right: 0;
-  }
-  .right {
-    padding: 0 var(--space-3) var(--space-5);
-  }
 }
 </style>
