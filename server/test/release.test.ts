@@ -58,9 +58,11 @@ describe('handing back', () => {
     });
     const asked = deriveJob(await shop.reader.file(other.jobId), new Date().toISOString());
     const obligation = acceptanceKey(asked.blocks.find((b) => b.key === 'proof:complaint')!);
-    const accept = (who: typeof shop.lead) =>
-      who.event<'acceptances'>(other.jobId, 'acceptances', { obligation, reason: 'Owner will live with it', password: PASSWORD });
+    const accept = (who: typeof shop.lead, reason = 'Owner will live with it') =>
+      who.event<'acceptances'>(other.jobId, 'acceptances', { obligation, reason, password: PASSWORD });
     expect((await accept(shop.technician)).body.code).to.equal('role');
+    for (const reason of ['ok', 'because', 'yes yes yes yes', 'x'.repeat(40), '            '])
+      expect((await accept(shop.lead, reason)).body.code, reason).to.be.oneOf(['reason_missing', 'invalid']);
     expect((await accept(shop.lead)).status).to.equal(200);
     const state = deriveJob(await shop.reader.file(other.jobId), new Date().toISOString());
     expect(state.blocks.map((b) => b.key)).to.not.include('proof:complaint');

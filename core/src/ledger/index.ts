@@ -3,7 +3,7 @@ export { BLACKED } from './blacked.ts';
 export { type Duty, dutyKey, dutyOf, fastenerKey, proofKey, readFastener } from './duty.ts';
 export type { EventBase } from './eventBase.ts';
 export { EVENT_LISTS, type EventList, familyOf, inFormOfToday, listsWhere, recordFrom } from './families.ts';
-export type { Acceptance } from './families/acceptances.ts';
+export { type Acceptance, isReason } from './families/acceptances.ts';
 export type { AfterCareAnswer } from './families/afterCares.ts';
 export type { Amendment } from './families/amendments.ts';
 export type { BleedMethod, BleedPull } from './families/bleedPulls.ts';

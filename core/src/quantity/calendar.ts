@@ -30,6 +30,14 @@ export function daysAfter(iso: string, days: number): string {
   return day(addDays(midnight(iso), days));
 }
 
+/**
+ * The day that a clock shows in a time zone at an instant.
+ * @param zone IANA time zone
+ */
+export function dayIn(instant: string, zone: string): string {
+  return new Intl.DateTimeFormat('sv-SE', { timeZone: zone, calendar: 'gregory', numberingSystem: 'latn' }).format(new Date(instant));
+}
+
 /** Years of 365.25 days between the days of two dates or instants, ISO 8601. */
 export function yearsBetween(from: string, to: string): number {
   return (midnight(to).getTime() - midnight(from).getTime()) / millisecondsInYear;

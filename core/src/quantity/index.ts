@@ -1,5 +1,6 @@
 /** Figures as they are typed, kept and shown: units, days, money. */
 export {
+  dayIn,
   daysAfter,
   millisecondsInDay,
   millisecondsInHour,

@@ -1,4 +1,4 @@
-import { millisecondsInDay, USUAL_LOCALE } from '@dauer/core/quantity';
+import { dayIn, millisecondsInDay, USUAL_LOCALE } from '@dauer/core/quantity';
 
 const NEAR_MS = 183 * millisecondsInDay;
 
@@ -26,11 +26,13 @@ function formats(
     }),
   };
 }
+let zoneHere = 'UTC';
 let plain = formats('UTC', USUAL_LOCALE);
 let shop = plain;
 
 /** Days and instants are told in the shop's one time zone and in its way of writing from now on, wherever this device is. */
 export function useZone(zone: string, locale: string): void {
+  zoneHere = zone;
   plain = formats('UTC', locale);
   shop = formats(zone, locale);
 }
@@ -43,6 +45,9 @@ export function dayText(iso: string, today = new Date()): string {
   const { near, far } = isDay ? plain : shop;
   return (Math.abs(at.getTime() - today.getTime()) < NEAR_MS ? near : far).format(at);
 }
+
+/** The day that it is in the shop, YYYY-MM-DD. */
+export const dayHere = (): string => dayIn(new Date().toISOString(), zoneHere);
 
 /** A day with nothing left out: "Thursday 3 December 2026". */
 export function wholeDayText(day: string): string {

@@ -7,6 +7,15 @@ export interface Acceptance extends JobEvent {
   readonly reason: string;
 }
 
+/** Letters that the reason of an acceptance has at least: it stands on the sheet, and somebody has to be able to answer for it. */
+const REASON_LETTERS = 12;
+
+/** Whether a text is a reason: words, and not the same letter again and again. */
+export function isReason(text: string): boolean {
+  const letters = [...text.toLowerCase()].filter((c) => /\p{L}/u.test(c));
+  return letters.length >= REASON_LETTERS && new Set(letters).size >= 5 && text.trim().split(/\s+/).length >= 2;
+}
+
 export const acceptances: FamilyDescriptor<Acceptance> = {
   ...PLAIN,
   label: 'acceptance',

@@ -7,6 +7,7 @@ import { type Slot, placeName } from '../../layout/graph.ts';
 import type { Decision } from '../../ledger/families/decisions.ts';
 import type { Person } from '../../ledger/job.ts';
 import { groupThousands } from '../../quantity/display.ts';
+import { partialDateText } from '../../quantity/partialDate.ts';
 import { REASON } from './duties.ts';
 import { figureOf, limitText, mm } from './verdicts.ts';
 
@@ -20,6 +21,13 @@ export const RULED_OUT = {
   beyondMachining: (j: Judged): string => `${figure(j)}: beyond machining.`,
   afterCut: (j: Judged, after: number, machineTo: number): string =>
     `From ${mm(j.reduced.value, j.reduced.decimals)} it would come out at ${mm(after, 2)}; machine-to is ${mm(machineTo, 2)}.`,
+};
+
+/** Why nothing is promised, or put off, until a day or distance. */
+export const UNTIL_PAST = {
+  day: (on: string): string => `${partialDateText({ on, about: false })} has passed. Name a day that is still to come.`,
+  run: (km: number, now: number): string =>
+    `The counter stands at ${groupThousands(now)} km, past ${groupThousands(km)} km. Name a distance that is still to come.`,
 };
 
 /** Until when something is put off, in words. */

@@ -12,6 +12,7 @@ import type { Call, Handlers } from '../../platform/routes.ts';
 import { assignmentHandlers } from './assignments.ts';
 import { redact } from './redact.ts';
 import { keepPicture } from './pictures.ts';
+import { requireAhead } from '../../records/ahead.ts';
 import { requireNotOnRecord } from '../../records/handedIn.ts';
 import { requireEvent } from '../../records/ownership.ts';
 import { openJobOf } from '../../records/jobFile.ts';
@@ -72,6 +73,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       keptAs(known, { vehicleId: body.vehicleId, ...(known.version === 1 ? body.job : {}) }, 'job');
       return { vehicleId: known.vehicleId, jobId: known.id };
     }
+    await requireAhead(db, body.job.promised, new Date().toISOString());
     await db.transaction(async (tx) => {
       const ownerId = body.owner ? v7() : null;
       if (body.owner && ownerId) await tx.insert(owner).values({ id: ownerId, ...body.owner });
@@ -92,6 +94,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       const open = await openJobOf(tx, params.id);
       if (open && open !== body.id)
         throw new HttpProblem('already_open', 'This vehicle has an open job. A new complaint joins it.', { current: { jobId: open } });
+      if (!open) await requireAhead(tx, body.promised, new Date().toISOString());
       await tx
         .insert(job)
         .values({ ...body, vehicleId: params.id, openedBy: person.id })
@@ -113,6 +116,8 @@ export const bookinHandlers: Pick<Handlers, Names> = {
         throw new HttpProblem('stale', 'Somebody changed this job meanwhile. What you typed is kept; look at both versions and decide.', {
           current,
         });
+      // A promise that has passed by now is changed with the rest of the job as it was made.
+      if (change.promised !== current.promised) await requireAhead(tx, change.promised, new Date().toISOString());
       const [row] = await tx
         .update(job)
         .set({ ...change, version: version + 1 })

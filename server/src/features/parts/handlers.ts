@@ -4,10 +4,12 @@ import { type Part, retractedIds, activeEvents } from '@dauer/core/ledger';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import * as s from '../../db/schema.ts';
+import { corrected } from '../../platform/clock.ts';
 import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
+import { requireAhead } from '../../records/ahead.ts';
 import { requireOwn, requirePartNotElsewhere } from '../../records/ownership.ts';
 
 const LIFE_WORD = {
@@ -221,6 +223,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
     // Everything is looked at first: nothing is left of a part whose event is refused.
     await requireOwn(call.db, 'partEvents', { ...body, jobId: call.params.jobId });
     await requirePartNotElsewhere(call.db, call.params.jobId, body.partId, body.kind, described !== null);
+    await requireAhead(call.db, body.until, corrected(call.request, body.happenedAt));
     if (described && !released) {
       await call.db
         .insert(s.part)

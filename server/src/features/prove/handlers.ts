@@ -1,4 +1,4 @@
-import { acceptanceKey } from '@dauer/core/ledger';
+import { acceptanceKey, isReason } from '@dauer/core/ledger';
 import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
 import { buildSheet, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
@@ -34,6 +34,8 @@ export const proveHandlers: Pick<Handlers, 'recordProof' | 'accept' | 'release' 
       if (!found.acceptBy) throw new HttpProblem('no_waiver', `${found.what}: this is answered by the work, not by a waiver.`);
       if (found.acceptBy === 'lead' && person.role !== 'lead')
         throw new HttpProblem('role', `${found.what}: a lead accepts this, with a reason.`);
+      if (!isReason(body.reason))
+        throw new HttpProblem('reason_missing', 'Say in words why this is accepted: it stands on the sheet, under your name.');
     }
   }),
   /** Of what the sheet names, and nothing else; the owner takes it over by name. */

@@ -3,11 +3,12 @@ import { circuitName, METHOD_NAME } from '@dauer/core/wording';
 import { closedClear } from '@dauer/core/history';
 import { placeLock } from '@dauer/core/job';
 import type { BleedMethod, BleedPull } from '@dauer/core/ledger';
-import { DomainError, fixed, readTold } from '@dauer/core/quantity';
+import { fixed, readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { type BleedStep, PRESSING } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
+import { refusalOf } from '../../fittings/refusal.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** One bleeder: volume, colour, air, and whether it was closed. */
@@ -28,19 +29,17 @@ const methods = computed(() =>
   })),
 );
 const method = ref<BleedMethod>('vacuum');
-const problem = ref('');
+/** Once somebody has tried, the words under a field follow what stands in it. */
+const tried = ref(false);
+const problem = computed(() => (tried.value ? refusalOf(() => readTold('bled', volume.value, 'mL')) : ''));
 const last = computed(() => props.pulls.at(-1) ?? null);
 const wrong = computed(() => whyNotGood(job.state.context.proofStatus.pull(props.step.bleeder.id) ?? null));
 const good = computed(() => closedClear(props.pulls.at(-1)) && wrong.value === null);
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {
-  try {
-    readTold('bled', volume.value, 'mL');
-  } catch (error) {
-    problem.value = error instanceof DomainError ? error.message : String(error);
-    return;
-  }
-  problem.value = '';
+  tried.value = true;
+  if (problem.value) return;
+  tried.value = false;
   job.add('bleedPulls', {
     slotId: props.step.bleeder.id,
     volumeTyped: volume.value,

@@ -56,6 +56,8 @@ const says = computed(() => `now about ${fixed(props.course.now.water, 1)} perce
 <style scoped>
 .water {
   position: relative;
+  /* A canvas keeps the width that it had until it is drawn anew: it must not hold a narrower page open. */
+  overflow: hidden;
   height: 200px;
   max-width: 620px;
   margin: var(--space-2) 0;

@@ -55,12 +55,20 @@ const session = useSession();
 const DRAFT = 'dauer.bookin.5';
 const form = useLocalStorage(`${DRAFT}.${session.person?.id ?? ''}`, blank(), { listenToStorageChanges: false });
 const { run, busy, problem } = useRequest();
-const fields = ref<Record<string, string>>({});
+/** Once somebody has tried, the words under a field follow what stands in it. */
+const tried = ref(false);
+const fields = computed((): Readonly<Record<string, string>> => {
+  if (!tried.value) return {};
+  const sum = authorised();
+  return { ...faultsOf(form.value.vehicle), ...(sum.ok ? {} : { authorised: sum.why }) };
+});
 void call('nextTag')
   .then((r) => {
     if (form.value.vehicle.tag === '') form.value.vehicle.tag = r.tag;
   })
   .catch(() => undefined);
+const marked = computed(() => Object.keys(fields.value).length > 0);
+const said = computed(() => problem.value || (marked.value ? 'Some fields cannot be used yet; they are marked.' : ''));
 const drawing = ref(false);
 const layout = computed<Layout>(() => {
   let n = 0;
@@ -73,12 +81,6 @@ function toggle(c: Corner): void {
   form.value.corners = form.value.corners.includes(c) ? form.value.corners.filter((x) => x !== c) : [...form.value.corners, c];
 }
 const authorised = (): ReturnType<typeof sumOf> => sumOf(form.value.authorised, session.shop.currency);
-function check(): boolean {
-  fields.value = faultsOf(form.value.vehicle);
-  const sum = authorised();
-  if (!sum.ok) fields.value['authorised'] = sum.why;
-  return Object.keys(fields.value).length === 0;
-}
 async function bookIn(): Promise<void> {
   const f = form.value;
   const sum = authorised();
@@ -89,10 +91,8 @@ async function bookIn(): Promise<void> {
     drawing.value = form.value.changed !== null;
     return;
   }
-  if (!check()) {
-    problem.value = 'Some fields cannot be used yet; they are marked.';
-    return;
-  }
+  tried.value = true;
+  if (marked.value) return;
   const drawn = f.loose
     ? buildStandalone(f.loose, f.layoutId, f.vehicleId, v7)
     : (f.changed ?? buildLayout(f.template, f.layoutId, f.vehicleId, v7));
@@ -139,7 +139,7 @@ async function bookIn(): Promise<void> {
         <h2 class="line">The job</h2>
         <div class="fields">
           <v-select v-if="!form.loose" v-model="form.kind" label="Kind of job" :items="JOB_KINDS" />
-          <DayField v-model="form.promised" label="Promised for" />
+          <DayField v-model="form.promised" ahead label="Promised for" />
           <v-text-field v-model="form.fluidKnown" label="What is known of the fluid" />
           <v-select v-model="form.finish" label="Finish agreed" :items="FINISH_ITEMS" />
           <v-text-field v-model="form.authorised" label="Sum authorised" inputmode="decimal" :error-messages="fields['authorised']" />
@@ -170,7 +170,7 @@ async function bookIn(): Promise<void> {
           />
         </div>
       </section>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <p v-if="said" class="problem" role="alert">{{ said }}</p>
       <div class="acts ends">
         <v-btn class="act main" type="submit" :disabled="busy">Book it in</v-btn>
         <v-btn class="act" to="/">Not now</v-btn>

@@ -158,7 +158,12 @@ async function showOwner(): Promise<void> {
     <form class="desk" @submit.prevent="save">
       <div class="fields">
         <v-select v-model="draft.kind" label="Kind of job" :items="JOB_KINDS" :readonly="!writable" />
-        <DayField v-model="draft.promised" label="Promised for" :readonly="!writable" />
+        <DayField
+          v-model="draft.promised"
+          :ahead="draft.promised !== (file.job.promised ?? '')"
+          label="Promised for"
+          :readonly="!writable"
+        />
         <v-text-field v-model="draft.fluidKnown" label="What is known of the fluid" :readonly="!writable" />
         <v-select v-model="draft.finish" label="Finish agreed" :items="FINISH_ITEMS" :readonly="!writable" />
         <v-text-field v-model="draft.authorised" label="Sum authorised" inputmode="decimal" :readonly="!writable" />

@@ -1,24 +1,23 @@
 <script setup lang="ts">
-import { convert, DomainError, groupThousands, readTold } from '@dauer/core/quantity';
+import { convert, groupThousands, readTold } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
+import { refusalOf } from '../../fittings/refusal.ts';
 
 /** The distance counter, read by read: wear rates need it. */
 defineProps<{ writable: boolean }>();
 const job = useOpenJob();
 const typed = ref('');
-const problem = ref('');
 const unit = computed(() => (job.state.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'));
 const counters = computed(() => [...job.state.history.active(job.state.records.counters)].reverse());
+/** Once somebody has tried, the words under a field follow what stands in it. */
+const tried = ref(false);
+const problem = computed(() => (tried.value ? refusalOf(() => readTold('counter', typed.value, unit.value)) : ''));
 function read(): void {
-  try {
-    readTold('counter', typed.value, unit.value);
-  } catch (error) {
-    problem.value = error instanceof DomainError ? error.message : String(error);
-    return;
-  }
-  problem.value = '';
+  tried.value = true;
+  if (problem.value) return;
+  tried.value = false;
   job.add('counters', { typed: typed.value, unit: unit.value });
   typed.value = '';
 }

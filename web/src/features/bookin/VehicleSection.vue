@@ -16,7 +16,9 @@ const draft = ref<VehicleDraft | null>(null);
 const version = ref(0);
 const theirs = ref<Vehicle | null>(null);
 const { run, problem } = useRequest();
-const faults = ref<Record<string, string>>({});
+/** Once somebody has tried, the words under a field follow what stands in it. */
+const tried = ref(false);
+const faults = computed(() => (tried.value && draft.value ? faultsOf(draft.value) : {}));
 function weights(v: Vehicle): (readonly [string, string])[] {
   const said = [
     v.massKg ? `${v.massKg} kg${v.massFrontKg ? `, ${v.massFrontKg} kg on the front axle` : ''}` : null,
@@ -73,12 +75,13 @@ function edit(): void {
 function leave(): void {
   draft.value = null;
   theirs.value = null;
+  tried.value = false;
   problem.value = '';
 }
 async function save(): Promise<void> {
   const typed = draft.value;
   if (!typed) return;
-  faults.value = faultsOf(typed);
+  tried.value = true;
   if (Object.keys(faults.value).length > 0) return;
   await run(
     async () => {

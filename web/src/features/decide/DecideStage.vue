@@ -3,9 +3,10 @@ import { THING_NAME } from '@dauer/core/wording';
 import type { OptionId } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
-import { intakeRows, needsDecision, optionsOf } from '@dauer/core/stages';
+import { intakeRows, needsDecision, optionsOf, putOffRefusal } from '@dauer/core/stages';
 import { proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
+import { dayHere } from '../../fittings/dates.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import DecisionRow from './DecisionRow.vue';
 
@@ -48,6 +49,9 @@ const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
 function decide(c: Component, option: OptionId, reason: string, until: Until = NO_TIME): void {
   job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, ...until });
 }
+/** Why nothing is put off until then: it lies behind, by the shop's calendar or the vehicle's counter. */
+const refusal = (until: Until): string | null =>
+  putOffRefusal(until, job.state.history.active(job.state.records.counters), new Date().toISOString(), dayHere());
 function useAllThatHold(): void {
   for (const c of sound.value)
     if (optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === 'use_again')?.ruledOut === null)
@@ -97,6 +101,7 @@ const differs = (c: Component): string | null => sidesDiffer(job.state.records.l
       :picked="job.picked === c.slot.id"
       :distance-unit="job.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
       :people="job.records.people ?? []"
+      :refusal="refusal"
       @pick="job.picked = c.slot.id"
       @decide="(o, r, until) => decide(c, o, r, until)"
     />

@@ -21,6 +21,8 @@ const props = defineProps<{
   picked: boolean;
   distanceUnit: 'km' | 'mi';
   people: readonly Person[];
+  /** Why nothing is put off until then; null where it can be. */
+  refusal: (until: Until) => string | null;
 }>();
 const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string, until: Until] }>();
 
@@ -42,6 +44,8 @@ const km = ref('');
 const access = ref<string | null>(props.component.decision?.access ?? null);
 const accesses = computed((): readonly string[] => accessesOver(props.component.slot));
 const kmWrong = ref('');
+/** What until is named lies behind. */
+const behind = ref('');
 const wanted = ref<OptionId | null>(null);
 const editing = ref(false);
 watch(
@@ -82,7 +86,9 @@ function keep(): void {
   const read = km.value.trim() === '' ? null : toResult(() => parseQuantity(km.value, 'distance_run', props.distanceUnit).canonical);
   kmWrong.value = read && !read.ok ? read.refusal.message : '';
   if (read && !read.ok) return;
-  emit('decide', 'put_off', reason.value.trim(), { reviewOn: on.value || null, untilKm: read?.value ?? null, access: access.value });
+  const until = { reviewOn: on.value || null, untilKm: read?.value ?? null, access: access.value };
+  behind.value = props.refusal(until) ?? '';
+  if (behind.value === '') emit('decide', 'put_off', reason.value.trim(), until);
 }
 const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' || km.value.trim() !== '' || access.value !== null);
 </script>
@@ -128,9 +134,10 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
     <form v-if="writable && (wanted === 'put_off' || editing)" class="why" @submit.prevent="keep">
       <v-text-field v-model="reason" v-focus density="compact" :label="wanted === 'put_off' ? 'Why it is put off' : 'Reason'" />
       <template v-if="chosen === 'put_off'">
-        <DayField v-model="on" density="compact" label="Until the day" />
+        <DayField v-model="on" ahead density="compact" label="Until the day" />
         <v-text-field v-model="km" density="compact" :label="`Until the counter shows (${distanceUnit})`" :error-messages="kmWrong" />
         <v-select v-if="accesses.length > 0" v-model="access" density="compact" clearable label="Until this is open" :items="accesses" />
+        <p v-if="behind" class="problem small" role="alert">{{ behind }}</p>
       </template>
       <v-btn
         class="act slim"

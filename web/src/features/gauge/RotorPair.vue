@@ -76,7 +76,7 @@ figcaption {
 }
 @media (max-width: 720px) {
   .rotor {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -177,6 +177,8 @@ const says = computed(() => {
 }
 .drawn {
   position: relative;
+  /* A canvas keeps the width that it had until it is drawn anew: it must not hold a narrower page open. */
+  overflow: hidden;
   height: 240px;
   cursor: pointer;
 }

@@ -75,6 +75,8 @@ const says = computed(() => points.value.map((p) => `${fixed(p.y, props.decimals
 <style scoped>
 .wear {
   position: relative;
+  /* A canvas keeps the width that it had until it is drawn anew: it must not hold a narrower page open. */
+  overflow: hidden;
   height: 220px;
   max-width: 620px;
   margin: var(--space-2) 0;

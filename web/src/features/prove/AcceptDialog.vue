@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { acceptanceKey, type Obligation } from '@dauer/core/ledger';
+import { acceptanceKey, isReason, type Obligation } from '@dauer/core/ledger';
 import { ref } from 'vue';
 import { v7 } from 'uuid';
 import { call, timeNow } from '../../app/client.ts';
@@ -42,7 +42,7 @@ async function accept(): Promise<void> {
       <h2 id="accept-dialog-title">Accept: {{ obligation.what }}</h2>
       <p v-if="obligation.why">{{ obligation.why }}</p>
       <p class="second">It goes on the hand-back sheet under the name of {{ session.person?.name }}.</p>
-      <v-textarea v-model="reason" v-focus label="Reason" />
+      <v-textarea v-model="reason" v-focus label="Reason" hint="In words: it stands on the sheet, under your name." persistent-hint />
       <v-text-field
         v-model="password"
         :label="`Password of ${session.person?.name ?? ''}`"
@@ -52,7 +52,7 @@ async function accept(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Not now</v-btn>
-        <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3 || password === ''">Accept by name</v-btn>
+        <v-btn class="act main" type="submit" :disabled="!isReason(reason) || password === ''">Accept by name</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -9,6 +9,7 @@ import { jointsOf, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { useOpenJob } from '../../job/openJob.ts';
+import { dayHere } from '../../fittings/dates.ts';
 import OnlyNow from './OnlyNow.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';
@@ -89,7 +90,10 @@ function log(kind: 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'fr
   });
   note.value = '';
 }
+/** Nothing is fitted for now until a day that has passed. */
+const behind = computed(() => temporary.value && until.value !== '' && until.value < dayHere());
 function fitNew(): void {
+  if (behind.value) return;
   if (!props.component.empty && props.component.part) log('removed');
   job.add('partEvents', {
     partId: v7(),
@@ -161,8 +165,8 @@ function fitNew(): void {
       <v-text-field v-model="number" label="Part number" />
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
       <v-checkbox v-model="temporary" label="For now only" />
-      <DayField v-if="temporary" v-model="until" label="Until" />
-      <v-btn class="act main" type="submit">Fitted</v-btn>
+      <DayField v-if="temporary" v-model="until" ahead label="Until" />
+      <v-btn class="act main" type="submit" :disabled="behind">Fitted</v-btn>
       <v-btn class="act" @click="fitting = false">Not yet</v-btn>
     </form>
   </div>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { Torque } from '@dauer/core/ledger';
-import { DomainError, readTold } from '@dauer/core/quantity';
+import { readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { torqueFault, type TorquePoint } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
+import { refusalOf } from '../../fittings/refusal.ts';
 import OnlyNow from './OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
@@ -16,7 +17,10 @@ const open = ref(false);
 const wheel = computed(() => (props.point.fastener.of === 'wheel' ? props.point.fastener.corner : null));
 const target = ref('');
 const value = ref('');
-const problems = ref<{ target: string; value: string }>({ target: '', value: '' });
+/** Once somebody has tried, the words under a field follow what stands in it. */
+const tried = ref(false);
+const check = (text: string): string => (tried.value ? refusalOf(() => readTold('torque', text, 'Nm')) : '');
+const problems = computed(() => ({ target: check(target.value), value: check(value.value) }));
 const wrenches = computed(() => job.state.records.gauges.filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
 const wrench = ref(wrenches.value[0] ?? '');
 /** Why it has to be set again: something loosened it since, or it lies off its target. */
@@ -24,17 +28,10 @@ const off = computed(() => {
   const wrong = whyNotGood(job.state.context.proofStatus.torque(props.point.point) ?? null);
   return wrong ?? (last.value ? torqueFault(last.value) : null);
 });
-function check(text: string): string {
-  try {
-    readTold('torque', text, 'Nm');
-    return '';
-  } catch (error) {
-    return error instanceof DomainError ? error.message : String(error);
-  }
-}
 function log(): void {
-  problems.value = { target: check(target.value), value: check(value.value) };
+  tried.value = true;
   if (problems.value.target || problems.value.value) return;
+  tried.value = false;
   job.add('torques', {
     slotId: props.point.slotId,
     point: props.point.point,

@@ -60,6 +60,7 @@ const options = computed<ChartOptions<'bubble'>>(() => ({
   align-items: center;
 }
 .drawn {
+  overflow: hidden;
   width: 340px;
   max-width: 100%;
 }
