@@ -42,7 +42,8 @@ export function useCaptureKeys(typed: Ref<string>, bar: Ref<HTMLElement | null>,
     const { target } = event;
     const gauged = burst.feed(event.key, event.timeStamp);
     if (burst.begun) guard.remember(target);
-    const elsewhere = event.ctrlKey || event.metaKey || event.altKey || document.querySelector('.v-overlay--active:not(.v-snackbar)') !== null;
+    const elsewhere =
+      event.ctrlKey || event.metaKey || event.altKey || document.querySelector('.v-overlay--active:not(.v-snackbar)') !== null;
     if (isTyping(target) || elsewhere) {
       // A gauge is heard through a field or a dialog too. Where the bar has the keys, its own text counts, whole.
       if (gauged === null) return;
