@@ -134,13 +134,17 @@ export const useJob = defineStore('job', () => {
     return id;
   }
   const textOfWords = ({ what, place }: EventWords): string => (place ? `${place}: ${what}` : what);
-  /** An entry of this job in words, also one that still waits here. */
+  /** An entry of this job in words, also one that still waits here. One that cannot be read is taken back all the same. */
   function textOf(id: string): string {
     const waiting = outbox.items.find((i) => i.body.id === id);
     if (waiting?.about) return textOfWords(waiting.about);
     const now = records.value;
     const found = now && entryOf(now, id);
-    return found ? textOfWords(aboutEvent(now, outbox.items, found.family, found.event)) : 'an entry';
+    try {
+      return found ? textOfWords(aboutEvent(now, outbox.items, found.family, found.event)) : 'an entry';
+    } catch {
+      return 'an entry';
+    }
   }
   /** What is about to be taken back and needs a reason first: somebody else's entry. */
   const askedBack = ref<{ readonly id: string; readonly author: string } | null>(null);
@@ -225,7 +229,7 @@ export const useJob = defineStore('job', () => {
 /** An event of a job's records with its family; null where there is none of that id. */
 function entryOf(records: JobRecords, id: string): { readonly family: EventFamily; readonly event: EventBase } | null {
   for (const family of EVENT_LISTS) {
-    const event = (records[family] as readonly EventBase[]).find((e) => e.id === id);
+    const event = (records[family] as readonly EventBase[] | undefined)?.find((e) => e.id === id);
     if (event) return { family, event };
   }
   return null;
