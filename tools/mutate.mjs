@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { seededUniform } from '@dauer/core/inference';
 import { checkNode, ensureModules, must, ROOT } from './lib/machine.mjs';
 import { run, say } from './lib/say.mjs';
 
@@ -14,17 +15,6 @@ const LEFT_OUT =
 const LINES = Number(process.env.MUTATE_LINES ?? 120);
 const SEED = Number(process.env.MUTATE_SEED ?? 1);
 const LONGEST_MS = 40 * 60000;
-
-/** A small generator with a seed: which lines are drawn has to be the same on every machine. */
-function seeded(seed) {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** Lines of code in which something can be another thing: no comments, types, imports or lone brackets. */
 function linesOf(folder) {
@@ -58,7 +48,7 @@ function throwAway() {
 await run(async () => {
   checkNode();
   ensureModules();
-  const random = seeded(SEED);
+  const random = seededUniform(SEED);
   const all = ROOMS.flatMap(linesOf);
   const drawn = all
     .map((line) => ({ line, at: random() }))

@@ -1,3 +1,4 @@
+import { seededUniform } from '@dauer/core/inference';
 import { randomUUID } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import { plannedPositions } from '@dauer/core/catalogue';
@@ -14,17 +15,6 @@ export interface Campaign {
   readonly back: readonly number[];
   /** Answers that were neither taken nor a pass to be tried again. */
   readonly odd: Readonly<Record<string, number>>;
-}
-
-/** Numbers that are the same for the same seed (mulberry32), so that a campaign can be run again. */
-function numbers(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 /** Shares of the kills that hit the server alone, and server and database at once; the rest hits the database alone. */
@@ -63,7 +53,7 @@ export async function killing(
   yard: Yard,
   { kills, clients, seed, told = () => undefined }: { kills: number; clients: number; seed: number; told?: (line: string) => void },
 ): Promise<Campaign> {
-  const random = numbers(seed);
+  const random = seededUniform(seed);
   const { jobs } = (await yard.ask<{ jobs: { jobId: string; layout: { slots: { id: string; kind: string }[] } }[] }>('GET', '/api/yard'))
     .body;
   const job = jobs.find((j) => j.layout.slots.some((s) => s.kind === 'rotor'))!;

@@ -3,13 +3,14 @@ import { characteristic, checkLimitOf } from '@dauer/core/catalogue';
 import type { LimitVersion } from '@dauer/core/verdict';
 import { limitKey } from '@dauer/core/views';
 import { and, eq, inArray, ne, sql } from 'drizzle-orm';
-import { account, limit, limitCheck, part, shop, vehicle } from '../../db/schema.ts';
+import { account, limit, limitCheck, part, vehicle } from '../../db/schema.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { changesBetween, openVerdicts } from './verdictChanges.ts';
 import { readLimit, readLimits, readLimitVersions } from '../../records/limits.ts';
 import { readPeople } from '../../records/people.ts';
+import { shopDay } from '../../records/ahead.ts';
 
 export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterLimit' | 'importLimits' | 'checkLimit'> = {
   limits: async ({ db, query }) => {
@@ -102,9 +103,7 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
         .limit(1);
       if (others.length > 0) throw new HttpProblem('own_limit', 'A limit is checked by a second person, not by the one who entered it.');
       // Alone in the shop, and on a later day: it shows as checked alone.
-      const [own] = await db.select({ zone: shop.timeZone }).from(shop);
-      const dayOf = (at: string | Date): string => new Intl.DateTimeFormat('sv-SE', { timeZone: own?.zone ?? 'UTC' }).format(new Date(at));
-      if (dayOf(found.enteredAt) >= dayOf(new Date()))
+      if ((await shopDay(db, found.enteredAt)) >= (await shopDay(db, new Date().toISOString())))
         throw new HttpProblem('same_day', 'Alone in the shop, a limit is checked on a later day than it was entered.');
     }
     await db.insert(limitCheck).values({ limitId: found.id, checkedBy: person.id }).onConflictDoNothing();
