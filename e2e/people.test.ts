@@ -133,12 +133,14 @@ describe('two tablets and three people', function () {
     await on(bay, /^Made: front hose, end towards the master/).click();
     await on(bay, 'Banjo, new washers').click();
     await on(bay, /^Torqued: front hose, end towards the master/).click();
+    await allSent(bay);
     await bench.reload();
     await on(bench, 'Record what came at the front bleeder').click();
     await bench.getByLabel('Volume drawn').fill('80 ml');
     await bench.locator('.form button[type=submit]').click();
     await bench.getByRole('link', { name: /Bleed.*done/ }).waitFor();
     await on(bay, /^Dry under held pressure: front hose, end towards the master/).click();
+    await allSent(bay);
     await stage(bench, 'prove');
     await passed();
     await bench.getByText('1 thing stands in the way').waitFor();

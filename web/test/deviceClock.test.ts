@@ -46,9 +46,11 @@ class Tablet {
     this.#slept += ms;
     this.look();
   }
-  answer(): void {
+  /** @param way how long the request was on its way, ms, and the answer */
+  answer(...way: readonly [there: number, back: number] | readonly []): void {
     this.look();
-    this.clock = measured(this.clock, -this.ahead);
+    const [there = 0, back = 0] = way;
+    this.clock = measured(this.clock, [-this.ahead - back, -this.ahead + there]);
   }
   reload(): void {
     this.#steadyFrom = this.now;
@@ -133,12 +135,43 @@ describe('the clock of a device that is cut off', () => {
     t.pass(150);
     t.take();
     const first = toldAfter(t.clock.eras, null, t.taken[0]!.stamp);
-    const eras = measured(t.clock, -400).eras;
+    const eras = measured(t.clock, [-400, -400]).eras;
     const second = toldAfter(eras, first, t.taken[1]!.stamp);
     expect([first.at, second.at]).to.deep.equal([t.taken[0]!.at, t.taken[0]!.at + 1]);
     expect(toldAfter(eras, second, t.taken[1]!.stamp)).to.equal(second);
     // What was taken before and is sent again later is not pushed behind it.
     expect(toldAfter(eras, second, t.taken[0]!.stamp).at).to.equal(t.taken[0]!.at - 400);
+  });
+  it('is right, on a slow network: it stays as it is, and two such devices tell what they saw in its order', () => {
+    const [bench, bay] = [new Tablet(), new Tablet()];
+    bench.answer(4000, 10);
+    bay.answer(10, 4000);
+    bench.take();
+    bay.pass(bench.now - bay.now + 5);
+    bay.take();
+    expect([bench.errors(), bay.errors()]).to.deep.equal([[0], [0]]);
+  });
+  it('is wrong, on a slow network: each answer narrows how far, and a slow one does not undo what a quick one said', () => {
+    const t = new Tablet();
+    t.ahead = 10000;
+    t.reload();
+    t.take();
+    t.answer(3000, 1000);
+    expect(t.errors()).to.deep.equal([3000]);
+    t.answer(20, 1900);
+    expect(t.errors()).to.deep.equal([20]);
+    t.answer(4000, 4);
+    expect(t.errors()).to.deep.equal([20]);
+    t.answer(6, 4);
+    expect(t.errors()).to.deep.equal([6]);
+  });
+  it('drifts: what was said long ago gives way to what is said now', () => {
+    const t = new Tablet();
+    t.answer(2, 2);
+    t.ahead = 900;
+    t.answer(30, 30);
+    t.take();
+    expect(Math.abs(t.errors()[0]!)).to.be.at.most(30);
   });
   it('says nothing where nothing was ever measured, and remembers so many eras and no more', () => {
     const t = new Tablet();

@@ -100,11 +100,12 @@ setInterval(look, LOOK_MS);
 const eraNow = (): string => clock.eras.at(-1)?.id ?? '';
 const offsetNow = (): number => offsetIn(clock.eras, eraNow()) ?? 0;
 
-function updateClockOffset(sentAt: number, answered: number, serverNow: string | null): void {
+/** @param from when it was sent, by this clock, ms, and in which era: an answer from before the clock was set says nothing of it. */
+function updateClockOffset(from: Stamp, answered: number, serverNow: string | null): void {
   const now = Number(serverNow);
-  if (!Number.isFinite(now) || now <= 0 || answered - sentAt >= 5000) return;
+  if (!Number.isFinite(now) || now <= 0 || answered - from.wall >= 5000) return;
   look();
-  note(measured(clock, Math.round(now - (sentAt + answered) / 2)));
+  if (from.era === eraNow() && from.wall <= answered) note(measured(clock, [now - answered, now - from.wall]));
 }
 
 /** The time now by the server's clock, as far as it is known, and by this device's, for when it is known better. */
@@ -176,7 +177,8 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   // Who is signed in is asked of the session itself.
   const person = name === 'me' ? null : (args.as ?? believed());
   let reply: Response;
-  const sentAt = Date.now();
+  look();
+  const [sentAt, era] = [Date.now(), eraNow()];
   // An event is kept before it is sent: whoever entered it goes on.
   const came = BEHIND.has(name) || 'family' in line ? () => undefined : waits();
   try {
@@ -203,7 +205,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   // A server whose book is away has nothing new either.
   if (reply.status === 502 || reply.status === 503) notHeard();
   else heard();
-  updateClockOffset(sentAt, Date.now(), reply.headers.get(NOW_HEADER));
+  updateClockOffset({ wall: sentAt, era }, Date.now(), reply.headers.get(NOW_HEADER));
   onBook(reply.headers.get(BOOK_HEADER));
   const content: unknown = await reply.json().catch(() => null);
   if (reply.ok) return content as z.output<E<N>['reply']>;

@@ -4,14 +4,19 @@
  */
 export interface Era {
   readonly id: string;
-  /** How far this clock is behind the server's, ms, as the last answer in this era said; null where none came. */
+  /** How far this clock is behind the server's, ms, as the answers in this era said; null where none came. */
   readonly offset: number | null;
+  /** Between which it lies, ms, as far as the answers say: how long each was on its way leaves that open. */
+  readonly within?: Within;
   /**
    * How far the clock ran ahead of a steady one where this era began, ms: set forward or slept through where above zero, set
    * back where below; null where nothing was looking, between two pages.
    */
   readonly jump: number | null;
 }
+
+/** The least and the most of something. */
+type Within = readonly [number, number];
 
 /** Beside a moment that something is stamped with: what this device's clock showed, ms, and in which era. */
 export interface Stamp {
@@ -47,11 +52,26 @@ export function lookAt(clock: DeviceClock, wall: number, steady: number, newId: 
   return { eras, wall, steady };
 }
 
-/** The clock after an answer that says how far it is behind the server's, ms. */
-export const measured = (clock: DeviceClock, offset: number): DeviceClock => ({
-  ...clock,
-  eras: clock.eras.map((e, i) => (i === clock.eras.length - 1 ? { ...e, offset } : e)),
-});
+/** Where both lie; the later one where they lie apart, as with a clock that drifts. */
+function meet(before: Within | undefined, now: Within): Within {
+  const both: Within = before ? [Math.max(before[0], now[0]), Math.min(before[1], now[1])] : now;
+  return both[0] <= both[1] ? both : now;
+}
+
+/**
+ * The clock after an answer. Slow answers leave much open, quick ones little; what nothing shows to be wrong stays as it
+ * was, so that two devices whose clocks are right tell what they saw in the order in which it happened, however slow the
+ * network is. After K. Marzullo and S. Owicki, Maintaining the time in a distributed system (1983).
+ * @param within how far it is behind the server's, ms: the server's time less this clock's, when the answer came and when it was asked for
+ */
+export function measured(clock: DeviceClock, within: Within): DeviceClock {
+  const now = clock.eras.at(-1);
+  if (!now) return clock;
+  const [least, most] = meet(now.within, within);
+  const offset = Math.min(Math.max(now.offset ?? 0, least), most);
+  if (now.offset === offset && now.within?.[0] === least && now.within[1] === most) return clock;
+  return { ...clock, eras: [...clock.eras.slice(0, -1), { ...now, offset, within: [least, most] }] };
+}
 
 /** A stamp that comes after the one before it, also where the clock was turned back by a little. */
 export const nextStamp = (before: Stamp | null, now: Stamp): Stamp =>

@@ -101,6 +101,8 @@ export const useSession = defineStore('session', () => {
   /** An answer to a sign-out that comes after one to a sign-in would end that as well: the one is waited for before the other. */
   let leaving: Promise<unknown> = Promise.resolve();
   const left = async (): Promise<void> => void (await leaving);
+  /** Waits to end it once more, where the server did not answer. */
+  let later: ReturnType<typeof setTimeout> | undefined;
   async function signIn(login: string, password: string): Promise<void> {
     await left();
     await take(await call('signIn', { body: { login, password } }));
@@ -113,7 +115,8 @@ export const useSession = defineStore('session', () => {
       await call('signOut', { as: id });
     } catch (error) {
       if (isAway(error)) {
-        setTimeout(() => void isOut(), PAUSE_MS);
+        clearTimeout(later);
+        later = setTimeout(() => (leaving = isOut()), PAUSE_MS);
         return true;
       }
     }
@@ -135,7 +138,7 @@ export const useSession = defineStore('session', () => {
   });
   believe(() => person.value?.id ?? null);
   whenSignedOut(() => void resume());
-  window.addEventListener('online', () => void isOut());
+  window.addEventListener('online', () => (leaving = isOut()));
   const role = computed<Role | null>(() => (lock.value ? null : (person.value?.role ?? null)));
   const may = (access: Access): boolean => mayCall(access, role.value);
   return { person, lock, hasPin, shop, resumed, role, may, take, left, refreshed, resume, signIn, signOut };

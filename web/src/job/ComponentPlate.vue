@@ -24,7 +24,7 @@ const c = computed(() => job.component);
 const binding = ref(false);
 const choosing = ref(false);
 const tag = ref('');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 
 watch(
   () => c.value?.slot.id,
@@ -164,7 +164,7 @@ async function bind(): Promise<void> {
     <PutIns v-if="place && (choosing || place.inside.length > 0)" v-model:choosing="choosing" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
       <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
-      <v-btn class="act slim" type="submit">Bind</v-btn>
+      <v-btn class="act slim" type="submit" :disabled="busy">Bind</v-btn>
       <v-btn class="act slim" @click="binding = false">Not now</v-btn>
     </form>
     <div v-if="cells.length > 0" class="cells" role="group" :aria-label="c.slot.corner ? CORNER_NAME[c.slot.corner] : ''">

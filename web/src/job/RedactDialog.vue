@@ -11,7 +11,7 @@ const emit = defineEmits<{ close: [] }>();
 const job = useOpenJob();
 const reason = ref('');
 const old = ref(false);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const id = v7();
 async function blackOut(): Promise<void> {
   const jobId = job.records.job.id;
@@ -53,7 +53,7 @@ async function blackOut(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Leave it</v-btn>
-        <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3">Black it out</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || reason.trim().length < 3">Black it out</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -13,7 +13,7 @@ const router = useRouter();
 const PinPad = defineAsyncComponent(() => import('../features/shop/PinPad.vue'));
 const login = ref('');
 const password = ref('');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const whose = session.person?.name ?? '';
 const words = computed(() => {
   switch (session.lock?.why) {
@@ -61,7 +61,7 @@ function leave(): void {
           <v-btn v-if="session.lock?.why !== 'ended'" class="act" @click="leave">
             {{ session.lock?.why === 'other' ? `Go on as ${session.lock.name}` : 'Leave this page' }}
           </v-btn>
-          <v-btn class="act main" type="submit">Sign in</v-btn>
+          <v-btn class="act main" type="submit" :disabled="busy">Sign in</v-btn>
         </div>
       </form>
     </div>

@@ -39,7 +39,7 @@ type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown' | 'finish'>
 };
 const draft = ref<Draft | null>(null);
 const theirs = ref<Job | null>(null);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const isSaved = ref(false);
 const fromJob = (j: Job): Draft => ({
   kind: j.kind,
@@ -200,7 +200,7 @@ async function showOwner(): Promise<void> {
       <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="writable" class="acts">
-        <v-btn class="act" :class="{ main: changed }" type="submit" :disabled="!changed">Keep changes</v-btn>
+        <v-btn class="act" :class="{ main: changed }" type="submit" :disabled="busy || !changed">Keep changes</v-btn>
         <span v-if="isSaved && !changed" class="second small" role="status">Kept.</span>
       </div>
     </form>

@@ -12,7 +12,7 @@ import { dayText } from '../../fittings/dates.ts';
 const job = useOpenJob();
 const asking = ref<'void' | 'owner' | null>(null);
 const reason = ref('');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const done = ref('');
 const black = ref<FreeText | null>(null);
 /** Everything that somebody typed in this job, to be blacked out where it has to go. */
@@ -63,7 +63,9 @@ async function go(): Promise<void> {
         }}
       </p>
       <v-text-field v-model="reason" v-focus label="Reason" />
-      <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3">{{ asking === 'void' ? 'Void it' : 'Blank it' }}</v-btn>
+      <v-btn class="act main" type="submit" :disabled="busy || reason.trim().length < 3">
+        {{ asking === 'void' ? 'Void it' : 'Blank it' }}
+      </v-btn>
       <v-btn class="act" @click="asking = null">Leave it</v-btn>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

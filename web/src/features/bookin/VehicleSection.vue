@@ -15,7 +15,7 @@ const job = useOpenJob();
 const draft = ref<VehicleDraft | null>(null);
 const version = ref(0);
 const theirs = ref<Vehicle | null>(null);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 /** Once somebody has tried, the words under a field follow what stands in it. */
 const tried = ref(false);
 const faults = computed(() => (tried.value && draft.value ? faultsOf(draft.value) : {}));
@@ -113,7 +113,7 @@ function takeTheirs(): void {
       <StaleConflict v-if="theirs" :problem="problem" :rows="rows" @mine="overwrite" @theirs="takeTheirs" />
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
-        <v-btn class="act main" type="submit">Keep what is known</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy">Keep what is known</v-btn>
         <v-btn class="act" @click="leave">Leave as it was</v-btn>
       </div>
     </form>

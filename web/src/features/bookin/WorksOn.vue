@@ -9,7 +9,7 @@ import { useSession } from '../../app/session.ts';
 /** Who works on this job by a lead's word: they see the owner's contact. */
 const props = defineProps<{ jobId: string }>();
 const session = useSession();
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const assigned = ref<Awaited<ReturnType<typeof call<'assignments'>>>>([]);
 const { data: people } = useQuery({ key: ['people'], query: () => call('people') });
 async function read(): Promise<void> {
@@ -39,6 +39,7 @@ const take = (id: string) => change(() => call('endAssignment', { params: { jobI
         v-if="session.may('lead')"
         class="link small"
         type="button"
+        :disabled="busy"
         :aria-label="`Take ${nameOf(a.accountId)} off`"
         @click="take(a.id)"
       >
@@ -46,7 +47,7 @@ const take = (id: string) => change(() => call('endAssignment', { params: { jobI
       </button>
     </span>
     <template v-if="session.may('lead')">
-      <v-btn v-for="p in others" :key="p.id" class="act slim" @click="put(p.id)">Put {{ p.name }} on it</v-btn>
+      <v-btn v-for="p in others" :key="p.id" class="act slim" :disabled="busy" @click="put(p.id)">Put {{ p.name }} on it</v-btn>
     </template>
   </p>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -15,7 +15,7 @@ const name = ref('');
 const looks = ref('');
 const matters = ref('');
 const severity = ref<FindingSeverity>('watch');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 async function add(): Promise<void> {
   await run(async () => {
     await call('addFindingEntry', {
@@ -46,7 +46,7 @@ async function add(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Leave it</v-btn>
-        <v-btn class="act main" type="submit" :disabled="name.trim() === ''">Add it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || name.trim() === ''">Add it</v-btn>
       </div>
     </form>
   </v-dialog>

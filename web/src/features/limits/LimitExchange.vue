@@ -20,7 +20,7 @@ import { useRequest } from '../../app/request.ts';
 /** The limit book as a list, out and in; in only after every row was looked at. A type's limits may be copied to another. */
 const props = defineProps<{ book: readonly LimitVersion[]; writable: boolean }>();
 const emit = defineEmits<{ taken: [changed: readonly VerdictChange[]] }>();
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const said = ref('');
 const read = ref<{ readonly from: string; readonly rows: readonly ReadLimitRow[] } | null>(null);
 const WORD: Readonly<Record<RowVerdict, string>> = {
@@ -112,7 +112,7 @@ const copies = computed(() => {
       <v-select v-model="from" label="From the type" :items="types" />
       <v-text-field v-model="to.make" label="To the make" />
       <v-text-field v-model="to.model" label="To the model" />
-      <v-btn class="act main" type="submit" :disabled="copies.length === 0">Copy {{ copies.length }}, unchecked</v-btn>
+      <v-btn class="act main" type="submit" :disabled="busy || copies.length === 0">Copy {{ copies.length }}, unchecked</v-btn>
     </form>
     <div v-if="read" class="preview">
       <h2>{{ read.from }}</h2>
@@ -123,7 +123,9 @@ const copies = computed(() => {
       </p>
       <div class="acts">
         <v-btn class="act" @click="read = null">Leave it</v-btn>
-        <v-btn v-if="bad === 0 && count('new') > 0" class="act main" @click="take">Take all {{ count('new') }} in, unchecked</v-btn>
+        <v-btn v-if="bad === 0 && count('new') > 0" class="act main" :disabled="busy" @click="take">
+          Take all {{ count('new') }} in, unchecked
+        </v-btn>
       </div>
       <table>
         <tbody>

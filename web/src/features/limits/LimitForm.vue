@@ -42,7 +42,7 @@ const f = ref({
   asPrinted: '',
   atLeast: props.from?.atLeast ?? false,
 });
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const about = computed(() => characteristic(f.value.characteristic));
 const units = computed(() => (about.value ? UNITS[about.value.kind].map((u) => ({ title: u.symbol || 'plain number', value: u.id })) : []));
 /** Another characteristic may be in other units. */
@@ -215,7 +215,7 @@ const SCOPES = computed(() => [
       <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Not now</v-btn>
-        <v-btn class="act main" type="submit" :disabled="f.at.trim() === '' || f.sourceText.trim() === ''">Enter it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || f.at.trim() === '' || f.sourceText.trim() === ''">Enter it</v-btn>
       </div>
     </form>
   </v-dialog>

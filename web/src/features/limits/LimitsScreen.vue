@@ -33,7 +33,7 @@ const route = useRoute();
 const preset = computed(() => presetOf(route.query));
 const editing = ref<LimitVersion | 'new' | null>(preset.value && session.may('technician') ? 'new' : null);
 const looking = ref<LimitVersion | null>(null);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 /** The whole book, page by page. */
 async function wholeBook(): Promise<Awaited<ReturnType<typeof call<'limits'>>>> {
   const book: Awaited<ReturnType<typeof call<'limits'>>> = [];
@@ -148,6 +148,7 @@ onBeforeUnmount(off);
           <v-btn
             v-if="!row.checkedBy && (!mine(row) || alone)"
             class="act slim"
+            :disabled="busy"
             :aria-label="`I checked ${nameOf(row)} against its source`"
             @click="check(row)"
           >

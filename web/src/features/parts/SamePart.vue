@@ -19,7 +19,7 @@ const others = ref<{ id: string; label: string }[]>([]);
 const other = ref<string | null>(null);
 const since = ref<string | null>(null);
 const reason = ref('');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 async function look(): Promise<void> {
   const found = await call('parts', { query: { q: find.value } }).catch(() => []);
   others.value = found
@@ -83,7 +83,7 @@ async function go(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="doing = null">Leave it</v-btn>
-        <v-btn class="act main" type="submit" :disabled="reason.trim().length < 3 || (doing === 'join' ? !other : !since)">
+        <v-btn class="act main" type="submit" :disabled="busy || reason.trim().length < 3 || (doing === 'join' ? !other : !since)">
           {{ doing === 'join' ? 'They are one' : 'They are two' }}
         </v-btn>
       </div>

@@ -13,7 +13,7 @@ const job = useOpenJob();
 const session = useSession();
 const reason = ref('');
 const password = ref('');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const id = v7();
 async function accept(): Promise<void> {
   const jobId = job.state.records.job.id;
@@ -52,7 +52,7 @@ async function accept(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Not now</v-btn>
-        <v-btn class="act main" type="submit" :disabled="!isReason(reason) || password === ''">Accept by name</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || !isReason(reason) || password === ''">Accept by name</v-btn>
       </div>
     </form>
   </v-dialog>

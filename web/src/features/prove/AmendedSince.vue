@@ -21,7 +21,7 @@ const amendments = computed(() => job.state.history.active(job.records.amendment
 const about = ref<string | null | undefined>(undefined);
 const words = ref('');
 const reason = ref('');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 let id = v7();
 async function amend(): Promise<void> {
   const jobId = job.records.job.id;
@@ -76,7 +76,7 @@ async function amend(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="about = undefined">Not now</v-btn>
-        <v-btn class="act main" type="submit" :disabled="words.trim().length < 3 || reason.trim().length < 3">Amend by name</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || words.trim().length < 3 || reason.trim().length < 3">Amend by name</v-btn>
       </div>
     </form>
     <ul>

@@ -9,7 +9,7 @@ import DayField from '../../fittings/DayField.vue';
 /** A calibration as its certificate has it; the gauge gets its next due date by it. */
 const props = defineProps<{ gaugeId: string; unit: string; read: (text: string) => number }>();
 const emit = defineEmits<{ done: [] }>();
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const today = new Date().toISOString();
 const cal = ref({ on: today.slice(0, 10), by: '', result: 'good' as 'good' | 'adjusted' | 'out', offBy: '', certificate: '', nextDue: '' });
 async function calibrate(): Promise<void> {
@@ -46,7 +46,7 @@ async function calibrate(): Promise<void> {
     </div>
     <p v-if="cal.result === 'out'" class="second">A lead then calls it back from the day since when it may have been off.</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <div class="acts"><v-btn class="act main" type="submit" :disabled="cal.by.trim() === ''">Enter it</v-btn></div>
+    <div class="acts"><v-btn class="act main" type="submit" :disabled="busy || cal.by.trim() === ''">Enter it</v-btn></div>
   </form>
 </template>
 

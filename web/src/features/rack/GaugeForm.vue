@@ -11,7 +11,7 @@ import DayField from '../../fittings/DayField.vue';
 /** A gauge that is entered, or a new version of one: what it is and how far it can be trusted. */
 const props = defineProps<{ from: GaugeVersion | null }>();
 const emit = defineEmits<{ done: []; close: [] }>();
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const kind = ref<GaugeKind>(props.from?.kind ?? 'micrometer');
 const text = (n: number | null | undefined): string => (n === null || n === undefined ? '' : String(n));
 const f = ref({
@@ -103,7 +103,7 @@ async function enter(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Not now</v-btn>
-        <v-btn class="act main" type="submit" :disabled="f.tag.trim() === '' || f.name.trim() === ''">Enter it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || f.tag.trim() === '' || f.name.trim() === ''">Enter it</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -27,7 +27,7 @@ const gauge = computed(() => data.value?.versions[0] ?? null);
 const unit = computed(() => (gauge.value ? GAUGE_UNIT[gauge.value.kind] : ''));
 const today = new Date().toISOString();
 const doing = ref<'calibrate' | 'check' | 'study' | 'call_back' | 'change' | null>(null);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const may = computed(() => session.may('technician'));
 const read = (text: string): number =>
   (unit.value === 'mm' ? parseQuantity(text, 'length', 'mm') : parseQuantity(text, 'ratio', '1')).canonical;
@@ -120,7 +120,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         <h2 class="line">On the {{ gauge.settingPiece }} {{ unit }} piece</h2>
         <div class="fields">
           <v-text-field v-model="onPiece" v-focus :label="`It reads (${unit})`" inputmode="decimal" />
-          <v-btn class="act main" type="submit" :disabled="onPiece.trim() === ''">Note it</v-btn>
+          <v-btn class="act main" type="submit" :disabled="busy || onPiece.trim() === ''">Note it</v-btn>
         </div>
       </form>
       <CalibrationForm v-if="doing === 'calibrate'" :gauge-id="id" :unit="unit" :read="read" @done="done" />
@@ -134,7 +134,7 @@ const standing = computed(() => (data.value?.callBacks ?? []).filter((c) => c.un
         </div>
         <LeanedList v-if="backRead" :gauge-id="id" :since="backRead.since" :off-by="backRead.offBy" class="gap" />
         <div class="acts">
-          <v-btn class="act main" type="submit" :disabled="!backRead || back.why.trim().length < 3">Call it back</v-btn>
+          <v-btn class="act main" type="submit" :disabled="busy || !backRead || back.why.trim().length < 3">Call it back</v-btn>
         </div>
       </form>
       <p v-if="problem" class="problem gap" role="alert">{{ problem }}</p>

@@ -10,7 +10,7 @@ import { useRequest } from '../../app/request.ts';
 /** The same place read several times, by one person or two: the gauge's true figure over a short span. */
 const props = defineProps<{ gauge: GaugeVersion; unit: string; read: (text: string) => number }>();
 const emit = defineEmits<{ done: [] }>();
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const study = ref({ place: '', first: '', firstText: '', second: '', secondText: '' });
 const figures = (text: string): number[] =>
   text
@@ -63,7 +63,7 @@ async function enterStudy(): Promise<void> {
     </p>
     <p v-else-if="study.firstText" class="second">{{ tried.refusal.message }}</p>
     <div class="acts">
-      <v-btn class="act main" type="submit" :disabled="!tried.ok || study.place.trim() === ''">Enter the study</v-btn>
+      <v-btn class="act main" type="submit" :disabled="busy || !tried.ok || study.place.trim() === ''">Enter the study</v-btn>
     </div>
   </form>
 </template>

@@ -16,7 +16,7 @@ const { data, error, refetch } = useQuery({ key: ['backups'], query: () => call(
 useIntervalFn(() => void refetch(), 4000);
 const status = computed(() => data.value?.status ?? null);
 const settings = computed(() => data.value?.settings ?? null);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const open = ref<'folder' | 'seal' | null>(null);
 const when = (at: string): string => `${dayText(at)}, ${timeText(at)}`;
 async function ask(what: 'copy' | 'trial'): Promise<void> {
@@ -94,8 +94,8 @@ async function changed(): Promise<void> {
         <v-btn class="act" @click="open = 'seal'">
           {{ settings.seal ? 'Change the passphrase' : 'Seal with a passphrase' }}
         </v-btn>
-        <v-btn class="act" :disabled="Boolean(status?.doing)" @click="ask('copy')">Copy now</v-btn>
-        <v-btn class="act" :disabled="Boolean(status?.doing) || !status?.lastCopy" @click="ask('trial')">Try it now</v-btn>
+        <v-btn class="act" :disabled="busy || Boolean(status?.doing)" @click="ask('copy')">Copy now</v-btn>
+        <v-btn class="act" :disabled="busy || Boolean(status?.doing) || !status?.lastCopy" @click="ask('trial')">Try it now</v-btn>
       </div>
       <p class="second small">
         To restore: stop Dauer, then

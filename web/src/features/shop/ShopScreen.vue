@@ -23,7 +23,7 @@ const { data, error, refetch } = useQuery({ key: ['people'], query: () => call('
 void refetch();
 const open = ref(false);
 const writing = ref(false);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const f = ref({ name: '', login: '', password: '', role: 'technician' as Role });
 const ROLES: readonly { value: Role; label: string }[] = [
   { value: 'reader', label: 'Reader' },
@@ -110,6 +110,7 @@ async function signOut(): Promise<void> {
                 <v-btn
                   v-if="session.may('lead') && p.id !== session.person?.id"
                   class="act slim"
+                  :disabled="busy"
                   @click="change(p.id, p.version, { active: !p.active })"
                 >
                   {{ p.active ? 'Has left' : 'Is back' }}
@@ -172,7 +173,7 @@ async function signOut(): Promise<void> {
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <div class="acts">
           <v-btn class="act" @click="open = false">Not now</v-btn>
-          <v-btn class="act main" type="submit" :disabled="!f.name.trim() || !f.login.trim() || f.password.length < 10">Add</v-btn>
+          <v-btn class="act main" type="submit" :disabled="busy || !f.name.trim() || !f.login.trim() || f.password.length < 10">Add</v-btn>
         </div>
       </form>
     </v-dialog>

@@ -10,7 +10,7 @@ import { dayText } from '../../fittings/dates.ts';
 
 /** This device as a tablet of the shop, people switching on it with a PIN, and one's own PIN. */
 const session = useSession();
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const said = ref('');
 const open = ref<'tablet' | 'pin' | null>(null);
 const f = ref({ name: 'Bench tablet', pin: '', password: '' });
@@ -75,7 +75,7 @@ async function end(id: string): Promise<void> {
       <li v-for="t in tablets" :key="t.id">
         <b class="plate-font">{{ t.name }}</b>
         <span class="second small">since {{ dayText(t.registeredAt) }}</span>
-        <v-btn class="act slim" @click="end(t.id)">No more</v-btn>
+        <v-btn class="act slim" :disabled="busy" @click="end(t.id)">No more</v-btn>
       </li>
     </ul>
     <p v-if="problem && !open" class="problem" role="alert">{{ problem }}</p>
@@ -96,7 +96,7 @@ async function end(id: string): Promise<void> {
           <v-btn
             class="act main"
             type="submit"
-            :disabled="!f.password || (open === 'pin' ? !/^\d{4,8}$/.test(f.pin) : f.name.trim() === '')"
+            :disabled="busy || !f.password || (open === 'pin' ? !/^\d{4,8}$/.test(f.pin) : f.name.trim() === '')"
           >
             {{ open === 'pin' ? 'Set it' : 'Make it one' }}
           </v-btn>

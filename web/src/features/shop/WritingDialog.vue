@@ -28,7 +28,7 @@ const items = [...new Set([was, ...LOCALES])].map((value) => ({
 }));
 const locale = ref(was);
 const typed = ref(session.shop.currency ?? '');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const code = computed(() => typed.value.trim().toUpperCase());
 const fits = computed(() => code.value === '' || isCurrency(code.value));
 async function set(): Promise<void> {
@@ -64,7 +64,7 @@ async function set(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Leave it</v-btn>
-        <v-btn class="act main" type="submit" :disabled="!fits">Set it</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || !fits">Set it</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -27,7 +27,7 @@ function choose(e: Estimate): void {
   leftOut.value = next;
 }
 const share = (n: number, of: number): string => (of === 0 ? '–' : `${n} of ${of}`);
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 async function takeOver(list: readonly { fault: string; times: number; lookedAt: number; found: number }[]): Promise<void> {
   await run(async () => {
     await call('takeOverPriors', {
@@ -110,10 +110,10 @@ const by = (p: number): string => `${fixed(p * 100, 1)} %`;
         </div>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <div v-if="session.may('lead')" class="acts">
-          <v-btn v-if="estimates.length > 0" class="act main" :disabled="chosen.length === 0" @click="takeOver(chosen)">
+          <v-btn v-if="estimates.length > 0" class="act main" :disabled="busy || chosen.length === 0" @click="takeOver(chosen)">
             Take over {{ chosen.length === 1 ? 'one' : chosen.length }}
           </v-btn>
-          <v-btn v-if="back.length > 0" class="act" @click="takeOver(back.map((p) => ({ ...p, times: 1 })))">
+          <v-btn v-if="back.length > 0" class="act" :disabled="busy" @click="takeOver(back.map((p) => ({ ...p, times: 1 })))">
             Back to the supplied figures
           </v-btn>
         </div>

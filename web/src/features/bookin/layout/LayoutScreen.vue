@@ -26,7 +26,7 @@ const draft = ref<Draft | null>(null);
 /** What somebody else put on record meanwhile. */
 const theirs = ref<Layout | null>(null);
 const looking = ref<'mine' | 'theirs'>('mine');
-const { run, problem } = useRequest();
+const { run, busy, problem } = useRequest();
 const lit = ref<readonly string[]>([]);
 const editor = ref<InstanceType<typeof LayoutEditor> | null>(null);
 const from = (base: Layout): Draft => ({ base, layout: structuredClone(base), revision: 'correction', why: '' });
@@ -154,7 +154,11 @@ function leave(): void {
       </section>
       <p v-if="problem && !theirs" class="problem gap" role="alert">{{ problem }}</p>
       <div class="acts ends">
-        <v-btn class="act main" :disabled="!changed || draft.why.trim().length < 3 || (editor?.faults.length ?? 0) > 0" @click="keep">
+        <v-btn
+          class="act main"
+          :disabled="busy || !changed || draft.why.trim().length < 3 || (editor?.faults.length ?? 0) > 0"
+          @click="keep"
+        >
           Keep this layout
         </v-btn>
         <v-btn class="act" @click="leave">Leave it as it was</v-btn>
