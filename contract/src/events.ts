@@ -12,7 +12,7 @@ const position = {
   angleDeg: z.number().min(0).max(360).nullable(),
   place: words(60).nullable(),
 };
-const option = z.enum(['use_again', 'reseal', 'machine', 'replace', 'put_off']);
+const option = z.enum(['use_again', 'reseal', 'hone', 'sleeve', 'machine', 'replace', 'put_off']);
 const measurement = z.enum(catalogue.MEASUREMENT_IDS);
 export const fluidClass = z.enum(['3', '4', '5.1', '6', '5', 'mineral', 'castor']);
 export const componentKind = z.enum([
@@ -66,7 +66,7 @@ const findingFields = {
   code: z.enum(['no_lining', 'fluid_here', 'blue', 'seized', 'broken', 'rub_mark', 'pitted', 'worn_lip']).nullable().default(null),
   severity: z.enum(['note', 'watch', 'doubt', 'reject']),
   cleaning: z.enum(['before', 'after']),
-  rulesOut: z.array(option).max(5),
+  rulesOut: z.array(option).max(7),
   settles: id.nullable(),
   entry: words(60).nullable().default(null),
   place: words(80).nullable().default(null),
@@ -85,6 +85,7 @@ const decisionFields = {
   reviewOn: day.nullable(),
   untilKm: z.number().min(0).max(10_000_000).nullable().default(null),
   access: words(80).nullable().default(null),
+  metal: z.enum(['iron', 'steel', 'aluminium']).nullable().default(null),
   supersedes,
 };
 const operationFields = { slotId: id.nullable(), title: name, attendedMinutes: z.number().int().min(0).max(6000) };
@@ -110,11 +111,13 @@ const acceptanceFields = { obligation: words(400).min(1), reason: z.string().tri
 const cautionFields = { caution: words(60).min(1) };
 const partEventFields = {
   partId: id,
-  kind: z.enum(['found', 'removed', 'fitted', 'sent', 'returned', 'machined', 'freed', 'opened', 'resealed', 'coated', 'scrapped']),
+  kind: z.enum(['found', 'removed', 'fitted', 'sent', 'returned', 'machined', 'freed', 'opened', 'honed', 'sleeved', 'resealed', 'coated', 'scrapped']),
   slotId: id.nullable(),
   note: words(500),
   temporary: z.boolean().default(false),
   until: day.nullable().default(null),
+  lot: words(120).nullable().default(null),
+  lineOn: z.boolean().default(false),
 };
 const putInFields = {
   slotId: id,

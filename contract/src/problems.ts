@@ -74,6 +74,10 @@ export const PROBLEMS = {
   unknown_observation: { status: 422, means: 'There is no such observation.' },
   unknown_place: { status: 422, means: 'The vehicle has no such place, wheel or line.' },
   unknown_reference: { status: 422, means: 'It names something that is not on record.' },
+  not_possible: {
+    status: 422,
+    means: 'What is said of a part cannot have been done then: it is away, still on, behind something, or cannot be sealed as it is.',
+  },
   until_past: { status: 422, means: 'Something is promised, fitted for now or put off until a day or distance that lies behind.' },
   upside_down: { status: 422, means: 'A stretch ends before it begins.' },
   wrong_kind: { status: 422, means: 'The two parts are of two kinds.' },

@@ -128,7 +128,19 @@ describe('work under way', () => {
     t.part(hose, 'removed');
     t.file.partEvents = [
       ...t.file.partEvents,
-      { ...base(t.next()), ...({ partId: 'lent', kind: 'fitted', slotId: hose, note: '', temporary: true, until: '2026-07-01' } as const) },
+      {
+        ...base(t.next()),
+        ...({
+          partId: 'lent',
+          kind: 'fitted',
+          slotId: hose,
+          note: '',
+          temporary: true,
+          until: '2026-07-01',
+          lot: null,
+          lineOn: false,
+        } as const),
+      },
     ];
     expect(forNowOf(state(t))).to.deep.equal([{ what: 'Front left hose', until: '2026-07-01' }]);
     t.part(hose, 'removed', 'lent');

@@ -119,6 +119,8 @@ describe('whatever layout can work', () => {
           note: '',
           temporary: false,
           until: null,
+          lot: null,
+          lineOn: false,
         };
         const { locks } = deriveJob({ ...records, partEvents: [...records.partEvents, gone] }, NOW).context.proofStatus;
         const locked = new Set(locks.map((k) => k.control.slotId));

@@ -7,6 +7,7 @@ import { type ComponentKind, type Corner, KIND_FACTS } from '../src/layout/kinds
 import { toResult } from '../src/quantity/domainError.ts';
 import { optionsOf, whyNotMachine } from '../src/stages/decide/options.ts';
 import { isWorked, TORQUE_TOLERANCE, torqueFault, torquePoints } from '../src/stages/torquePoints.ts';
+import { openHistory } from '../src/history/jobHistory.ts';
 import { sidesDiffer } from '../src/views/bothSides.ts';
 import { base, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 
@@ -14,7 +15,7 @@ const KINDS = Object.keys(KIND_FACTS) as ComponentKind[];
 const eight = (figure: string): string[] => Array.from({ length: 8 }, () => figure);
 const ruled = (t: JobFixture, slotId: string): Record<string, string | null> => {
   const c = t.component(slotId);
-  return Object.fromEntries(optionsOf(c.slot.kind, c.judged, c.findings, c.cut).map((o) => [o.id, o.ruledOut]));
+  return Object.fromEntries(optionsOf(openHistory(t.file), c).map((o) => [o.id, o.ruledOut]));
 };
 
 describe('options', () => {

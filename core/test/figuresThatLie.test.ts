@@ -485,8 +485,7 @@ describe('rules as a metrologist reads them', () => {
     const drum = t.slot('drum');
     t.gauge(drum, drumSet('229.50', '229.50', '229.50'), { measurement: 'drum_diameter', count: 4 });
     const component = () => state(t).components.find((c) => c.slot.id === drum)!;
-    const option = () =>
-      optionsOf('drum', component().judged, component().findings, component().cut).find((o) => o.id === 'machine')?.ruledOut;
+    const option = () => optionsOf(openHistory(t.file), component()).find((o) => o.id === 'machine')?.ruledOut;
     const slot = slotById(t.layout, drum)!;
     expect(cutOf(openHistory(t.file), slot, component().judged, null)?.takenAsNone).to.deep.equal(['score_depth', 'radial_runout']);
     expect(option()).to.equal(null);

@@ -269,6 +269,8 @@ describe('every family of events', () => {
       note: '',
       temporary: false,
       until: null,
+      lot: null,
+      lineOn: false,
     } as const;
     const f = records({ voids: [{ ...event({ jobId: 'void' }), reason: 'x' }], partEvents: [found] });
     expect(openHistory(f).retracted.has(found.id)).to.equal(false);

@@ -74,7 +74,18 @@ describe('two people who did not know of each other', () => {
     const t = new JobFixture(FOUR);
     const slotId = t.slot('rotor', 'FL');
     const decide = (option: 'replace' | 'use_again', supersedes: readonly string[]) => ({
-      ...{ ...base(t.next()), slotId, partId: null, option, reason: 'x', reviewOn: null, untilKm: null, access: null, supersedes },
+      ...{
+        ...base(t.next()),
+        slotId,
+        partId: null,
+        option,
+        reason: 'x',
+        reviewOn: null,
+        untilKm: null,
+        access: null,
+        metal: null,
+        supersedes,
+      },
     });
     const first = decide('replace', []);
     const second = decide('use_again', []);

@@ -70,6 +70,8 @@ export class JobFixture {
       note: '',
       temporary: false,
       until: null,
+      lot: null,
+      lineOn: false,
     }));
     this.file = {
       imported: null,
@@ -185,13 +187,24 @@ export class JobFixture {
   part(slotId: string, kind: PartEvent['kind'], partId = partIn(slotId, this.file.partEvents) ?? ''): void {
     this.file.partEvents = [
       ...this.file.partEvents,
-      { ...base(this.next()), partId, kind, slotId, note: '', temporary: false, until: null },
+      { ...base(this.next()), partId, kind, slotId, note: '', temporary: false, until: null, lot: null, lineOn: false },
     ];
   }
   decide(slotId: string, option: OptionId): void {
     this.file.decisions = [
       ...this.file.decisions,
-      { ...base(this.next()), slotId, partId: null, option, reason: 'x', reviewOn: null, untilKm: null, access: null, supersedes: null },
+      {
+        ...base(this.next()),
+        slotId,
+        partId: null,
+        option,
+        reason: 'x',
+        reviewOn: null,
+        untilKm: null,
+        access: null,
+        metal: null,
+        supersedes: null,
+      },
     ];
   }
   takeBack(corrects: string): void {
@@ -213,7 +226,16 @@ export function fileOn(layout: Layout): JobRecords {
     parts: articles.map((s) => ({ id: `part:${s.id}`, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' })),
     partEvents: articles.map((s) => ({
       ...base(told.next()),
-      ...{ partId: `part:${s.id}`, kind: 'found' as const, slotId: s.id, note: '', temporary: false, until: null },
+      ...{
+        partId: `part:${s.id}`,
+        kind: 'found' as const,
+        slotId: s.id,
+        note: '',
+        temporary: false,
+        until: null,
+        lot: null,
+        lineOn: false,
+      },
     })),
   };
 }

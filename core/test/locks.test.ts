@@ -24,7 +24,17 @@ class Shop extends JobFixture {
   temporary(slotId: string): void {
     this.file.partEvents = [
       ...this.file.partEvents,
-      { ...base(this.next()), partId: id(), kind: 'fitted', slotId, note: 'until the new one comes', temporary: true, until: null },
+      {
+        ...base(this.next()),
+        partId: id(),
+        kind: 'fitted',
+        slotId,
+        note: 'until the new one comes',
+        temporary: true,
+        until: null,
+        lot: null,
+        lineOn: false,
+      },
     ];
   }
   prove(item: string): void {

@@ -37,6 +37,7 @@ describe('what must come out, and when it is too late', () => {
       reviewOn: null,
       untilKm: null,
       access: 'pads out',
+      metal: null,
       supersedes: null,
     };
     t.file.decisions = [...t.file.decisions, { ...row, option: 'put_off' }];
@@ -144,7 +145,17 @@ describe('if I press now, if I open this', () => {
     const minute = (Date.parse(NOW) - Date.UTC(2026, 0, 1)) / 60000 - 60;
     t.file.partEvents = [
       ...t.file.partEvents,
-      { ...base(minute), partId: `part:${t.slot('hub')}`, kind: 'coated', slotId: t.slot('hub'), note: '', temporary: false, until: null },
+      {
+        ...base(minute),
+        partId: `part:${t.slot('hub')}`,
+        kind: 'coated',
+        slotId: t.slot('hub'),
+        note: '',
+        temporary: false,
+        until: null,
+        lot: null,
+        lineOn: false,
+      },
     ];
     const opened = () => {
       const s = t.state();

@@ -91,7 +91,7 @@ describe('what stands', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.constantFrom(...kinds), fc.constantFrom('s1', 's2')), { maxLength: 12 }), (story) => {
         const events: PartEvent[] = [
-          { ...base(0), partId: 'p', kind: 'found', slotId: 's1', note: '', temporary: false, until: null },
+          { ...base(0), partId: 'p', kind: 'found', slotId: 's1', note: '', temporary: false, until: null, lot: null, lineOn: false },
           ...story.map(([kind, slotId], i): PartEvent => ({
             ...base(i + 1),
             partId: 'p',
@@ -100,6 +100,8 @@ describe('what stands', () => {
             note: '',
             temporary: false,
             until: null,
+            lot: null,
+            lineOn: false,
           })),
         ];
         const sits = ['s1', 's2'].filter((s) => partIn(s, events) === 'p');
@@ -129,7 +131,7 @@ describe('a component', () => {
     t.find(t.slot('rotor'), { severity: 'reject', words: 'Blue', rulesOut: ['use_again'] });
     const c = t.component(t.slot('rotor'));
     expect(c.verdict).to.equal('past');
-    expect(optionsOf('rotor', c.judged, c.findings, null).find((o) => o.id === 'use_again')?.ruledOut).to.include('Blue');
+    expect(optionsOf(openHistory(t.file), c).find((o) => o.id === 'use_again')?.ruledOut).to.include('Blue');
   });
   it('a figure taken dirty closes nothing', () => {
     const t = new JobFixture();

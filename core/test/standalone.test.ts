@@ -31,7 +31,16 @@ describe('units that came without their vehicle', () => {
     const parts = layout.slots.map((s) => ({ id: `part:${s.id}`, tag: null, kind: s.kind, name: s.name, partNumber: null, note: '' }));
     const partEvents = layout.slots.map((s) => ({
       ...base(told.next()),
-      ...{ partId: `part:${s.id}`, kind: 'found' as const, slotId: s.id, note: '', temporary: false, until: null },
+      ...{
+        partId: `part:${s.id}`,
+        kind: 'found' as const,
+        slotId: s.id,
+        note: '',
+        temporary: false,
+        until: null,
+        lot: null,
+        lineOn: false,
+      },
     }));
     return { told, file: { ...told.file, job, layout, parts, partEvents, vehicle: { ...told.file.vehicle, distanceUnit: 'none' } } };
   };

@@ -101,6 +101,8 @@ describe('what came in at a place that is gone', () => {
         note: '',
         temporary: false,
         until: null,
+        lot: null,
+        lineOn: false,
       },
     ];
     t.without(rotor);

@@ -136,7 +136,7 @@ describe('what a bore and a piston allow, in words', () => {
       ...{ standOut: each(5), zone: each(stretch), hull: stretch, pitRejects: [], reject: false, wornPadTrap: false, leavesSeal: false },
       ...over,
     });
-    const pit: SealZone['pits'] = [{ findingId: 'f', from: 1, to: 2, depth: 0.1 }];
+    const pit: SealZone['pits'] = [{ findingId: 'f', foundAt: '2026-07-01T08:00:00.000Z', from: 1, to: 2, depth: 0.1 }];
     const piston = (over: Partial<SealZone>): string =>
       sealZoneWords({
         caliper: 'floating',

@@ -206,6 +206,7 @@ export class Telling {
       reviewOn: null,
       untilKm: null,
       access: null,
+      metal: null,
       supersedes: null,
     });
   }
@@ -231,14 +232,26 @@ export class Telling {
     const partId = v7();
     this.story.parts.push({ id: partId, tag, kind: slot.kind, name: slot.name, partNumber, note: '' });
     const old = this.car.partIn(slot);
-    if (old) this.add('partEvents', { partId: old, kind: 'removed', slotId: slot.id, note: '', temporary: false, until: null });
-    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: false, until: null });
+    if (old)
+      this.add('partEvents', {
+        partId: old,
+        kind: 'removed',
+        slotId: slot.id,
+        note: '',
+        temporary: false,
+        until: null,
+        lot: null,
+        lineOn: false,
+      });
+    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: false, until: null, lot: null, lineOn: false });
     this.car.sits.set(slot.id, partId);
     return partId;
   }
   part(slot: Slot, kind: 'removed' | 'sent' | 'returned' | 'machined' | 'opened' | 'resealed' | 'coated', note: string): void {
     const partId = this.car.partIn(slot);
-    if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, note, temporary: false, until: null });
+    const lot = kind === 'resealed' || kind === 'coated' ? note : null;
+    const more = { note: lot === null ? note : '', temporary: false, until: null, lot, lineOn: false };
+    if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, ...more });
   }
   /** A lead lets something go by name: what it is, and what it rests on. */
   accept(obligation: string, reason: string): void {
@@ -270,7 +283,7 @@ export class Telling {
     const partId = v7();
     this.story.parts.push({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' });
     this.part(slot, 'removed', '');
-    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: true, until });
+    this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: true, until, lot: null, lineOn: false });
     this.car.sits.set(slot.id, partId);
   }
   /** Hands back; what is owed after it is answered some days later, where it is said. */
@@ -346,7 +359,16 @@ export class Car {
     for (const slot of this.layout.slots.filter((s) => KIND_FACTS[s.kind].article)) {
       const partId = v7();
       this.story.parts.push({ id: partId, tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' });
-      telling.add('partEvents', { partId, kind: 'found', slotId: slot.id, note: '', temporary: false, until: null });
+      telling.add('partEvents', {
+        partId,
+        kind: 'found',
+        slotId: slot.id,
+        note: '',
+        temporary: false,
+        until: null,
+        lot: null,
+        lineOn: false,
+      });
       this.sits.set(slot.id, partId);
     }
   }

@@ -2,7 +2,7 @@ import { daysAfter } from '@dauer/core/quantity';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
+import { type Booked, bookIn, openShop, type Shop, takeOff } from './harness.ts';
 
 /** What is promised, lent or put off has to fall due one day: a day that lies behind never would. */
 describe('a day or distance that lies behind', () => {
@@ -65,6 +65,7 @@ describe('a day or distance that lies behind', () => {
     const refused = await putOff({ reviewOn: yesterday });
     expect([refused.status, refused.body.code]).to.deep.equal([422, 'until_past']);
     expect(refused.body.detail).to.match(/^Front left hose: .* has passed\. Name a day that is still to come\.$/);
+    await takeOff(shop.technician, car, car.slot('hose', 'FL'));
     expect((await lend(yesterday)).body.code).to.equal('until_past');
     const file = await shop.technician.file(car.jobId);
     expect(file.decisions.length + file.partEvents.filter((e) => e.temporary).length).to.equal(0);

@@ -9,7 +9,7 @@ import { connect, type Connection } from '../src/db/connect.ts';
 import { HEADS } from '../src/db/headTables.ts';
 import { type JobChanges, readChanges, readCursor } from '../src/records/changes.ts';
 import { readJobFile } from '../src/records/jobFile.ts';
-import { addStoryPeople, type Booked, bookIn, limitBody, openShop, PASSWORD, type Shop, takeIn, type Visitor } from './harness.ts';
+import { addStoryPeople, type Booked, bookIn, limitBody, openShop, PASSWORD, type Shop, takeIn, type Visitor, takeOff } from './harness.ts';
 
 /** A file whatever order its lists came in. */
 function ordered(records: JobRecords): Record<string, unknown> {
@@ -295,6 +295,8 @@ describe('what is new of a job', function () {
     const here = page.file.partEvents.find((e) => e.slotId === car.slot('rotor', 'FL'))!.partId;
     const move = (jobId: string, partId: string, kind: 'removed' | 'fitted', slotId: string) =>
       shop.technician.event<'partEvents'>(jobId, 'part-events', { partId, kind, slotId, note: '', temporary: false, part: null });
+    await takeOff(shop.technician, other, other.slot('caliper', 'FL'));
+    await takeOff(shop.technician, car, car.slot('caliper', 'FL'));
     await move(other.jobId, there, 'removed', other.slot('rotor', 'FL'));
     await move(car.jobId, here, 'removed', car.slot('rotor', 'FL'));
     expect((await page.follow()).whole).to.equal(false);

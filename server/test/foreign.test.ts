@@ -3,7 +3,7 @@ import { plannedPositions } from '@dauer/core/catalogue';
 import { familyOf } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { type Booked, bookIn, openShop, PASSWORD, type Shop } from './harness.ts';
+import { type Booked, bookIn, openShop, PASSWORD, type Shop, takeOff } from './harness.ts';
 
 /** Fields of an event that hold an id, or several. */
 function idsOf(family: EventFamily): string[] {
@@ -108,7 +108,7 @@ describe('what is told of one vehicle', function () {
       proofs: () => ({ item: 'leak_look', slotId, corner: null, result: 'not_tried', note: '' }),
       acceptances: () => ({ obligation: 'x', reason: 'none at all', password: PASSWORD }),
       cautionAcks: () => ({ caution: 'x' }),
-      partEvents: () => ({ partId, kind: 'freed', slotId, note: '', temporary: false, part: null }),
+      partEvents: () => ({ partId, kind: 'found', slotId, note: '', temporary: false, part: null }),
       putIns: () => ({ slotId, what: 'block', note: '' }),
       takenOuts: async () => ({ putInId: await own('put-ins', { slotId, what: 'block', note: '' }) }),
       setMoves: async () => ({ setId: await own('sets', set), slotId: mine.slot('rotor', 'FR'), partId: null }),
@@ -178,6 +178,8 @@ describe('what is told of one vehicle', function () {
     const theirs = other.slot('rotor', 'RL');
     const partId = (await shop.technician.file(other.jobId)).partEvents.find((e) => e.slotId === theirs)!.partId;
     const fit = () => shop.technician.event<'partEvents'>(mine.jobId, 'part-events', { partId, kind: 'fitted', slotId, note: '' });
+    await takeOff(shop.technician, mine, mine.slot('caliper', 'RL'), slotId);
+    await takeOff(shop.technician, other, other.slot('caliper', 'RL'));
     const sits = await fit();
     expect([sits.status, sits.body.code]).to.deep.equal([409, 'other_vehicle']);
     await shop.technician.event<'partEvents'>(other.jobId, 'part-events', { partId, kind: 'removed', slotId: theirs, note: '' });

@@ -1,3 +1,4 @@
+import { jointsOf } from '@dauer/core/readiness';
 import { ENDPOINTS, type EventFamily, IMPORT_TYPE, type Sent } from '@dauer/contract';
 import { PEOPLE } from '@dauer/demo';
 import { deriveJob } from '@dauer/core/job';
@@ -281,4 +282,16 @@ export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
   const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
   for (const item of state.context.proofItems)
     await t.event<'proofs'>(car.jobId, 'proofs', { item: item.item, slotId: null, corner: item.corner, result: 'passed', note: '' });
+}
+
+/** Takes what was found in places off, in that order: what stands before something first. */
+export async function takeOff(who: Visitor, car: Booked, ...slotIds: readonly string[]): Promise<void> {
+  const { partEvents, layout } = await who.file(car.jobId);
+  for (const slotId of slotIds) {
+    const partId = partEvents.find((e) => e.slotId === slotId)?.partId ?? '';
+    for (const { connection } of jointsOf(layout).filter((j) => j.slot.id === slotId))
+      await who.event<'jointEvents'>(car.jobId, 'joints', { connectionId: connection.id, slotId, kind: 'opened', seal: null, note: '' });
+    const answer = await who.event<'partEvents'>(car.jobId, 'part-events', { partId, kind: 'removed', slotId, note: '' });
+    if (answer.status !== 200) throw new Error(JSON.stringify(answer.body));
+  }
 }

@@ -3,7 +3,7 @@ import { deriveJob } from '@dauer/core/job';
 import type { JobRecords } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { type Booked, bookIn, limitBody as limit, openShop, type Shop } from './harness.ts';
+import { type Booked, bookIn, limitBody as limit, openShop, type Shop, takeOff } from './harness.ts';
 
 interface PartFacts {
   part: { id: string; tag: string | null; partNumber: string | null };
@@ -19,7 +19,7 @@ describe('parts', () => {
   let records: JobRecords;
   const partAt = (slotId: string): string => records.partEvents.find((e) => e.slotId === slotId)!.partId;
   const log = (partId: string, kind: 'removed' | 'sent' | 'returned' | 'fitted', slotId: string | null, note = '') =>
-    shop.technician.event<'partEvents'>(car.jobId, 'part-events', { partId, kind, slotId, note, temporary: false, part: null });
+    shop.technician.event<'partEvents'>(car.jobId, 'part-events', { partId, kind, slotId, note, lineOn: kind === 'removed' });
   const look = async (partId: string): Promise<PartFacts> => (await shop.reader.ask<PartFacts>('GET', `/api/parts/${partId}`)).body;
   const bind = (partId: string, tag: string) =>
     shop.technician.ask<{ code: string; tag: string }>('POST', `/api/parts/${partId}/tag`, { tag, partNumber: 'TC 9' });
@@ -72,6 +72,7 @@ describe('parts', () => {
 
   it('a new part is described where it is fitted, and nothing is left of one whose job was closed', async () => {
     const partId = v7();
+    await takeOff(shop.technician, car, car.slot('hose', 'FL'));
     const described = { tag: 'P 0300', kind: 'hose' as const, name: 'Hose', partNumber: 'H 12', note: '' };
     const fitted = await shop.technician.event<'partEvents'>(car.jobId, 'part-events', {
       partId,
@@ -201,6 +202,7 @@ describe('the yard', () => {
     const records = await shop.reader.file(car.jobId);
     const slot = car.slot('rotor', 'FL');
     const partId = records.partEvents.find((e) => e.slotId === slot)!.partId;
+    await takeOff(shop.technician, car, car.slot('caliper', 'FL'));
     for (const [kind, note] of [
       ['removed', ''],
       ['sent', 'to the turner'],

@@ -199,7 +199,17 @@ describe('what waits on this device', () => {
     };
     const part = { tag: null, kind: 'hose' as const, name: 'Hose', partNumber: null, note: '' };
     const item = { ...waiting, family: 'partEvents' as const, body: { ...fitted, part } };
-    const record = { ...fitted, jobId: 'j', authorId: 'a', recordedAt: '', corrects: null, temporary: false, until: null };
+    const record = {
+      ...fitted,
+      jobId: 'j',
+      authorId: 'a',
+      recordedAt: '',
+      corrects: null,
+      temporary: false,
+      until: null,
+      lot: null,
+      lineOn: false,
+    };
     const stored = applyStored(applyStored(file, item, record), item, record);
     expect(stored.parts.map((p) => p.id)).to.deep.equal(['p1']);
     expect(stored.partEvents).to.deep.equal([record]);

@@ -14,7 +14,7 @@ export interface ProgrammeItem {
   /** Least positions from which the figure counts. */
   readonly least: number;
   /** As found, before it is taken apart or put together again, or as fitted, after. */
-  readonly phase: 'as_found' | 'as_fitted';
+  readonly phase: 'as_found' | 'after_machining' | 'as_fitted';
   /** What answers it as well: the same thing taken another way. */
   readonly or: MeasurementId | null;
 }

@@ -24,7 +24,7 @@ import { type Judged, judgeBetween, judgeSet } from './judge.ts';
 /** A measurement that the programme asks for and that has not been taken. */
 interface Required {
   readonly measurement: Measurement;
-  readonly phase: 'as_found' | 'as_fitted';
+  readonly phase: 'as_found' | 'after_machining' | 'as_fitted';
   readonly done: boolean;
   /** A set was begun, and this many positions taken. */
   readonly taken: number;
@@ -88,7 +88,9 @@ export function proposedPhase(history: JobHistory, component: Pick<Component, 's
   const events = history.active(history.records.partEvents);
   // What came out of an empty place lies on the bench.
   const partId = component.part?.id ?? lastPartIn(component.slot.id, events);
-  const machined = events.some((e) => e.kind === 'machined' && e.partId === partId && e.jobId === history.records.job.id);
+  const machined = events.some(
+    (e) => ['machined', 'honed', 'sleeved'].includes(e.kind) && e.partId === partId && e.jobId === history.records.job.id,
+  );
   return machined ? 'after_machining' : 'as_found';
 }
 
@@ -120,7 +122,7 @@ function requiredOf(
       provisional,
       taken,
       need: l.need,
-      due: again.includes(l) || fittedInJob(history, slot.id),
+      due: l.phase === 'after_machining' ? boreWorked(history, slot.id) : again.includes(l) || fittedInJob(history, slot.id),
       setId: newest?.id ?? null,
       done: (main?.enough ?? taken >= l.least) && provisional === null && taken >= l.least,
     };
@@ -133,6 +135,13 @@ function requiredOf(
 }
 
 const isTakenAt = (id: MeasurementId, slot: Slot): boolean => measurementsAt(slot).some((m) => m.id === id);
+
+/** Whether the bore of what belongs to a place was honed or sleeved during this job. */
+function boreWorked(history: JobHistory, slotId: string): boolean {
+  const events = history.active(history.records.partEvents);
+  const partId = lastPartIn(slotId, events);
+  return events.some((e) => (e.kind === 'honed' || e.kind === 'sleeved') && e.partId === partId && e.jobId === history.records.job.id);
+}
 
 /** Whether something was fitted at a place during this job. */
 function fittedInJob(history: JobHistory, slotId: string): boolean {

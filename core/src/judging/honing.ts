@@ -42,7 +42,11 @@ export function honing(history: JobHistory, slot: Slot, material: BoreMaterial):
   const at = (place: string): number | null => (zoneSet && history.taken(zoneSet).find((t) => t.reading.place === place)?.value) ?? null;
   const [from, to] = [at('from'), at('to')];
   const zone = from !== null && to !== null ? { from, to } : null;
-  const pits = stretchesAt(history, slot.id);
+  // What was there before it was honed or sleeved is gone, or is found again by the look that follows.
+  const worked = history
+    .active(history.records.partEvents)
+    .findLast((e) => e.partId === partId && (e.kind === 'honed' || e.kind === 'sleeved'));
+  const pits = stretchesAt(history, slot.id).filter((p) => worked === undefined || p.foundAt > worked.happenedAt);
   if (depths.every((d) => d.length === 0)) missing.push('bore');
   if (piston.length === 0) missing.push('piston');
   if (slot.boreMm === null) missing.push('bore_new');

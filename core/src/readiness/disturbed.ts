@@ -34,7 +34,7 @@ const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> 
 };
 
 /** Events of a part that disturb the place where it sat or sits. */
-const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'resealed', 'opened', 'freed'];
+const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'honed', 'sleeved', 'resealed', 'opened', 'freed'];
 
 /** What an event on a part of this kind disturbs; nothing for events that leave the vehicle as it was. */
 export function disturbs(kind: ComponentKind, event: PartEventKind): readonly Disturbance[] {
@@ -53,13 +53,20 @@ function placeOf(layout: Layout, event: PartEvent, before: readonly PartEvent[])
   return id === null ? undefined : slotById(layout, id);
 }
 
+/** Whether a part came off with its line still on, and nothing was done to it since. */
+export function hangs(partId: string, events: readonly PartEvent[]): boolean {
+  const last = events.findLast((e) => e.partId === partId);
+  return last?.kind === 'removed' && last.lineOn;
+}
+
 function byParts(history: JobHistory): Disturbed[] {
   const { layout, parts, partEvents } = history.records;
   const events = inOrder(history.active(partEvents));
   return events.flatMap((event, i): Disturbed[] => {
     const slot = placeOf(layout, event, events.slice(0, i));
     const kind = parts.find((p) => p.id === event.partId)?.kind ?? slot?.kind;
-    const does = kind ? disturbs(kind, event.kind) : [];
+    const hung = event.lineOn || (event.kind === 'fitted' && hangs(event.partId, events.slice(0, i)));
+    const does = kind ? disturbs(kind, event.kind).filter((d) => !hung || d !== 'hydraulic') : [];
     if (!slot || does.length === 0) return [];
     return [
       {

@@ -18,7 +18,7 @@ const point = (fastener: Fastener, slotId: string | null, name: string): TorqueP
   ...{ point: fastenerKey(fastener), fastener, slotId, name },
 });
 
-const WORKED = ['reseal', 'machine', 'replace'];
+const WORKED = ['reseal', 'hone', 'sleeve', 'machine', 'replace'];
 
 /** A decision that takes something apart. */
 export function isWorked(c: Component): boolean {

@@ -3,12 +3,25 @@ import { TABLES } from '../catalogue/trace/tables.ts';
 import type { JobState } from '../job/job.ts';
 import { slotById } from '../layout/graph.ts';
 import { looksOf } from '../stages/trace/causes.ts';
+import { optionsOf } from '../stages/decide/options.ts';
 import { proposalWords } from '../wording/en/decide.ts';
 
 /** What is usually done about a cause that is looked for or was found. */
 export interface Proposal {
   readonly option: OptionId;
   readonly because: string;
+}
+
+/** What is done instead where the usual work is ruled out, least first. */
+const INSTEAD: readonly OptionId[] = ['hone', 'sleeve', 'replace'];
+
+/** The usual work, or what comes next where figures or findings of the part rule it out; null where a place has none of it. */
+export function usualAt(state: JobState, slotId: string, usual: OptionId): OptionId | null {
+  const component = state.components.find((c) => c.slot.id === slotId);
+  if (!component) return null;
+  const open = optionsOf(state.history, component).filter((o) => o.ruledOut === null);
+  const list: readonly OptionId[] = optionsFor(component.slot.kind).includes(usual) ? [usual, ...INSTEAD] : [];
+  return list.find((id) => open.some((o) => o.id === id)) ?? null;
 }
 
 /**
@@ -25,11 +38,8 @@ export function proposalsOf(state: JobState): Map<string, Proposal> {
     if (!kind || !own || (l.state !== 'wanted' && l.state !== 'found')) continue;
     const carrier = own.parentId === null ? undefined : slotById(state.records.layout, own.parentId);
     const slot = [own, carrier].find((s) => s !== undefined && optionsFor(s.kind).includes(kind.option));
-    if (!slot) continue;
-    proposals.set(slot.id, {
-      option: kind.option,
-      because: proposalWords(kind.option, kind.name, l.state),
-    });
+    const option = slot && usualAt(state, slot.id, kind.option);
+    if (slot && option) proposals.set(slot.id, { option, because: proposalWords(option, kind.option, kind.name, l.state) });
   }
   return proposals;
 }

@@ -41,6 +41,7 @@ export {
   METHOD_NAME,
   MOVE_NAME,
   SEAL_NAME,
+  METAL_NAME,
   SOURCE_WORD,
   STATE_WORD,
   THING_NAME,
@@ -48,7 +49,7 @@ export {
 } from './en/names.ts';
 export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';
-export { PART_EVENT } from './en/sheet.ts';
+export { lotWords, PART_EVENT } from './en/sheet.ts';
 export { STILL_FREE } from './en/readiness.ts';
 export { revisionText } from './en/sheet.ts';
 export { notApplicableWords, stageNote } from './en/stages.ts';

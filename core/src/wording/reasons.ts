@@ -19,6 +19,18 @@ export type Hindrance =
   /** What was done to the part since it came off makes another of it. */
   | { readonly kind: 'altered'; readonly by: PartEventKind };
 
+/** Why something cannot have been done to a part. */
+export type WorkRefusal =
+  | {
+      readonly kind:
+        'away' | 'scrap' | 'not_on' | 'on_already' | 'taken' | 'not_away' | 'line_on' | 'line_or_hangs' | 'not_decided' | 'lot_not_said';
+      readonly slot: Slot;
+    }
+  | { readonly kind: 'behind'; readonly slot: Slot; readonly closer: Slot }
+  | { readonly kind: 'still_on' | 'no_such_work'; readonly slot: Slot; readonly work: PartEventKind }
+  /** Its figures or findings speak against it. */
+  | { readonly kind: 'against'; readonly slot: Slot; readonly words: string };
+
 /** What was done at a place that disturbed it. */
 export type DisturbedBy = { readonly kind: 'part'; readonly event: PartEventKind } | { readonly kind: 'joint' | 'bleeder' };
 

@@ -1,9 +1,10 @@
 import type { ComponentKind } from '../../layout/kinds.ts';
+import { BORED } from '../repairOptions.ts';
 import { dimension, either, IN_MM, round, size, spot, spots, upTo } from './patterns.ts';
 import { BORE_WEAR_LIMIT, CLEARANCE_LIMIT } from './practice.ts';
 import type { Entry } from './types.ts';
 
-const PRESSED: readonly ComponentKind[] = ['wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave', 'piston'];
+const PRESSED: readonly ComponentKind[] = [...BORED, 'piston'];
 
 /** Pins, lines, bores, pistons and the servo. Source: handbook 20; gravity: handbook 10, Decision rule; what is asked of each: handbook 15, Scope and programme. */
 export const CYLINDERS = {
@@ -61,8 +62,9 @@ export const CYLINDERS = {
     possible: size(200),
     access: 'drum off',
     programme: [
-      { of: ['wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'], done: ['reseal'], phase: 'as_found' },
-      { of: ['wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'], done: ['found'], need: 'wanted' },
+      { of: BORED, done: ['reseal', 'hone'], phase: 'as_found' },
+      { of: BORED, done: ['hone', 'sleeve'], phase: 'after_machining' },
+      { of: BORED, done: ['found'], need: 'wanted' },
     ],
     characteristics: {
       bore_wear: {
@@ -108,7 +110,7 @@ export const CYLINDERS = {
     access: 'pads out',
     programme: [
       { of: ['piston', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'], done: ['found'], need: 'wanted' },
-      { of: ['wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'], done: ['reseal'], phase: 'as_found' },
+      { of: BORED, done: ['reseal', 'hone', 'sleeve'], phase: 'as_found' },
     ],
     characteristics: {
       piston_diameter: {

@@ -60,7 +60,7 @@ interface Asked {
   /** Required where nothing is said. */
   readonly need?: Need;
   /** As found before the work and as fitted after it, where nothing is said. */
-  readonly phase?: 'as_found' | 'as_fitted';
+  readonly phase?: 'as_found' | 'after_machining' | 'as_fitted';
   /** The measurement that answers it as well: the same thing taken another way. */
   readonly or?: string;
 }

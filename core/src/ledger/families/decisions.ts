@@ -1,4 +1,5 @@
 import type { OptionId } from '../../catalogue/repairOptions.ts';
+import type { BoreMaterial } from '../../metrology/bore.ts';
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
@@ -11,6 +12,8 @@ export interface Decision extends JobEvent {
   /** Put off until this distance run, km, or until this access is open. */
   readonly untilKm: number | null;
   readonly access: string | null;
+  /** Metal of the bore that is honed, as its author saw it; null for every other option. */
+  readonly metal: BoreMaterial | null;
   /** Ids of the decisions on this place that its author saw in force; null where none is named. */
   readonly supersedes: readonly string[] | null;
 }

@@ -2,7 +2,19 @@ import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
 export type PartEventKind =
-  'found' | 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'freed' | 'opened' | 'resealed' | 'coated' | 'scrapped';
+  | 'found'
+  | 'removed'
+  | 'fitted'
+  | 'sent'
+  | 'returned'
+  | 'machined'
+  | 'freed'
+  | 'opened'
+  | 'honed'
+  | 'sleeved'
+  | 'resealed'
+  | 'coated'
+  | 'scrapped';
 
 export interface PartEvent extends JobEvent {
   readonly partId: string;
@@ -13,6 +25,10 @@ export interface PartEvent extends JobEvent {
   readonly temporary: boolean;
   /** Day until which something fitted for now may stay; null where none was set. */
   readonly until: string | null;
+  /** Kit or lot that went in, in words; empty where none is known, null where nobody was asked for it. */
+  readonly lot: string | null;
+  /** Taken off with its line still on: it hangs, and no fluid was let out. */
+  readonly lineOn: boolean;
 }
 
 export const partEvents: FamilyDescriptor<PartEvent> = {
@@ -26,7 +42,7 @@ export const partEvents: FamilyDescriptor<PartEvent> = {
   dropsWhenVoid: (e) => e.kind !== 'found',
   /** Its part is looked at where part events are taken: a spare comes from another vehicle. */
   names: { slotId: 'place' },
-  blackable: ['note'],
+  blackable: ['note', 'lot'],
   aside: ['part'],
   rereads: true,
 };

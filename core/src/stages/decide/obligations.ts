@@ -19,7 +19,7 @@ export function needsDecision(c: Component, kind: JobKind): boolean {
 /** Why a decision no longer stands: a reading or finding since then rules it out for the part it was made about. */
 function fallen(history: JobHistory, c: Component): string | null {
   if (!c.decision || (isWorked(c) && workDone(history, c)) || (c.decision.partId !== null && c.decision.partId !== c.part?.id)) return null;
-  const option = optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === c.decision?.option);
+  const option = optionsOf(history, c).find((o) => o.id === c.decision?.option);
   return option?.ruledOut ? REASON.ruledOut(option.name, option.ruledOut) : null;
 }
 

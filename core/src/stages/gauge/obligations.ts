@@ -113,8 +113,12 @@ function ofComponent(c: Component): Obligation[] {
             brief: TITLE.gaugeHere(r.measurement.name, r.phase),
             closedBy: r.done ? r.setId : null,
             why: r.provisional !== null ? PROVISIONAL[r.provisional] : !r.done && r.taken > 0 ? REASON.takenSoFar(r.taken) : null,
-            ...(r.phase === 'as_fitted' && !r.done && !r.due
-              ? { state: 'waiting' as const, waitsFor: 'part_fitted' as const, why: REASON.notFittedYet }
+            ...(r.phase !== 'as_found' && !r.done && !r.due
+              ? {
+                  state: 'waiting' as const,
+                  waitsFor: 'part_fitted' as const,
+                  why: r.phase === 'as_fitted' ? REASON.notFittedYet : REASON.notMachinedYet,
+                }
               : {}),
           },
         ),

@@ -2,12 +2,15 @@
 
 import { type OptionId, OPTION_NAME } from '../../catalogue/repairOptions.ts';
 import type { Component } from '../../judging/components.ts';
+import type { Honing } from '../../judging/honing.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
 import type { Decision } from '../../ledger/families/decisions.ts';
+import type { BoreJudged } from '../../metrology/bore.ts';
 import type { Person } from '../../ledger/job.ts';
 import { groupThousands } from '../../quantity/display.ts';
 import { partialDateText } from '../../quantity/partialDate.ts';
+import { honingWords } from './bench.ts';
 import { REASON } from './duties.ts';
 import { figureOf, limitText, mm } from './verdicts.ts';
 
@@ -18,6 +21,19 @@ export const RULED_OUT = {
   finding: (words: string): string => `Finding: ${words}`,
   past: (j: Judged): string => `${figure(j)}: past.`,
   noMachineTo: 'No machine-to figure on file.',
+  seized: 'Found seized: it is freed, opened and resealed, or renewed. Put off it would go back into use.',
+  pitInBore: (depth: number): string =>
+    `${depth > 0 ? `A pit ${mm(depth, 2)} deep` : 'A pit'} lies where the seal runs: it would leak past it.`,
+  pitSomewhere: (bore: Honing): string => `A pit is on record, and whether the seal runs over it is not known. ${honingWords(bore)}`,
+  pitAtSeal: 'A pit of the piston lies where its seal sweeps or rests.',
+  pitUnderSeal: 'A pit of the piston is on record, and whether its seal comes over it is not known: gauge where the seal runs.',
+  noHoneTo: 'No hone-to figure on file.',
+  tooWornToHone: 'It is worn or too loose already: honing takes more away.',
+  pastHoneTo: (bore: number, honeTo: number): string => `The bore is ${mm(bore, 3)} already; hone-to is ${mm(honeTo, 3)}.`,
+  afterHone: (r: BoreJudged, honeTo: number): string =>
+    `Honed clean the bore would be ${mm(r.afterHone ?? r.max, 3)}, with a clearance of ${mm(r.clearanceAfterHone ?? r.clearance, 3)}; hone-to is ${mm(honeTo, 3)}.`,
+  metalNotSaid: 'Say what metal the bore is: aluminium is never honed.',
+  aluminium: 'Aluminium is never honed, bare or anodised: it is sleeved, or the unit is renewed.',
   beyondMachining: (j: Judged): string => `${figure(j)}: beyond machining.`,
   afterCut: (j: Judged, after: number, machineTo: number): string =>
     `From ${mm(j.reduced.value, j.reduced.decimals)} it would come out at ${mm(after, 2)}; machine-to is ${mm(machineTo, 2)}.`,
@@ -52,6 +68,8 @@ export function decidedOtherwise(other: Slot, option: OptionId): string {
 }
 
 /** What is usually done about a cause. */
-export function proposalWords(option: OptionId, fault: string, state: 'wanted' | 'found'): string {
+export function proposalWords(option: OptionId, usual: OptionId, fault: string, state: 'wanted' | 'found'): string {
+  if (option !== usual)
+    return `${fault} ${state === 'found' ? 'was found' : 'is looked for'}. ${OPTION_NAME[usual]} is ruled out here: ${OPTION_NAME[option].toLowerCase()}.`;
   return `Usually ${OPTION_NAME[option].toLowerCase()}: ${fault.toLowerCase()} ${state === 'found' ? 'was found' : 'is looked for'}.`;
 }

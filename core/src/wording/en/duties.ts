@@ -72,6 +72,7 @@ export const REASON = {
   stray: (isSet: boolean): string =>
     `It came in after its place was taken out of the layout, and is judged nowhere. ${isSet ? 'Move it, or take it back.' : 'Take it back, and enter it where it belongs.'}`,
   takenSoFar: (n: number): string => `${n} taken so far`,
+  notMachinedYet: 'Its bore was not worked on yet.',
   notFittedYet: 'Nothing fitted here yet.',
   becauseOf: (what: string): string => `Because of ${what}.`,
   mayBeAtFault: (fault: string): string => `It may be at fault: ${fault.toLowerCase()}.`,

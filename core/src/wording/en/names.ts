@@ -5,6 +5,7 @@ import type { EarlierWork, KnownFrom } from '../../ledger/families/earlierWork.t
 import type { IntakeThing, IntakeState } from '../../ledger/families/intakeLooks.ts';
 import type { JointEventKind, JointSeal } from '../../ledger/families/jointEvents.ts';
 import type { JobKind } from '../../ledger/job.ts';
+import type { BoreMaterial } from '../../metrology/bore.ts';
 import type { LiningState } from '../../metrology/pitZone.ts';
 import type { Verdict } from '../../verdict/decide.ts';
 import type { LimitSource, LimitVersion } from '../../verdict/limits.ts';
@@ -82,6 +83,7 @@ export const INTAKE_STATE_NAME: Readonly<Record<IntakeState, string>> = {
   none_here: 'None here',
 };
 
+export const METAL_NAME: Readonly<Record<BoreMaterial, string>> = { iron: 'Cast iron', steel: 'Steel', aluminium: 'Aluminium' };
 export const EARLIER_NAME: Readonly<Record<EarlierWork['what'], string>> = {
   fluid_changed: 'Fluid changed',
   renewed: 'Renewed',

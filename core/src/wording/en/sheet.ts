@@ -17,6 +17,8 @@ export const PART_EVENT: Readonly<Record<PartEventKind, string>> = {
   resealed: 'resealed',
   freed: 'freed',
   opened: 'opened',
+  honed: 'honed',
+  sleeved: 'sleeved',
   removed: 'taken off',
   scrapped: 'scrapped',
   coated: 'coated',
@@ -24,6 +26,12 @@ export const PART_EVENT: Readonly<Record<PartEventKind, string>> = {
   returned: 'back',
   found: '',
 };
+
+/** Which kit or lot went in, as it follows what was done; nothing where nobody was asked. */
+export function lotWords(lot: string | null): string {
+  if (lot === null) return '';
+  return lot === '' ? ', kit not known' : `, ${lot}`;
+}
 
 /** What stands on the hand-back sheet. */
 export const SHEET = {
@@ -38,8 +46,8 @@ export const SHEET = {
   putOffAt: (place: string): string => `${place}, put off`,
   finding: (words: string, causeMissing: boolean): string => `${words}${causeMissing ? ' Its cause was not found.' : ''}`,
   torque: (typed: string, target: string, wrench: string): string => `${typed} (target ${target})${wrench ? `, ${wrench}` : ''}`,
-  part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until'>): string =>
-    `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}`,
+  part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until' | 'lot'>): string =>
+    `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}${lotWords(e.lot)}`,
   fluid: (product: string, kind: string, batch: string): string => `${product}, ${kind}${batch ? `, batch ${batch}` : ''}`,
   pull: (p: Pick<BleedPull, 'volumeMl' | 'colour' | 'air' | 'closed'>): string =>
     `${displayWithUnit(p.volumeMl, 'volume', 1, 'mL')} drawn, ${p.colour}, ${p.air === 'none' ? 'no air' : p.air}, ${p.closed ? 'closed' : 'left open'}`,

@@ -15,6 +15,7 @@ import type {
   Phase,
   PutInKind,
   Surface,
+  Decision,
 } from '@dauer/core/ledger';
 import type { UnitId } from '@dauer/core/quantity';
 import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
@@ -143,6 +144,7 @@ export const decisions = pgTable(
     reviewOn: date(),
     untilKm: doublePrecision(),
     access: text(),
+    metal: text().$type<Decision['metal']>(),
     supersedes: uuid().array(),
   },
   (t) => [index().on(t.jobId)],
@@ -232,6 +234,8 @@ export const partEvents = pgTable(
     note: text().notNull(),
     temporary: boolean().notNull().default(false),
     until: date(),
+    lot: text(),
+    lineOn: boolean().notNull().default(false),
   },
   (t) => [index().on(t.jobId), index().on(t.partId), index().on(t.slotId)],
 );

@@ -1,7 +1,7 @@
 import { openHistory } from '@dauer/core/history';
 import { deriveComponent } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
-import { optionsOf, putOffRefusal } from '@dauer/core/stages';
+import { optionsOf, putOffRefusal, whyNotHoned } from '@dauer/core/stages';
 import { shopDay } from '../../records/ahead.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { corrected } from '../../platform/clock.ts';
@@ -16,15 +16,18 @@ export const decideHandlers: Pick<Handlers, 'recordDecision'> = {
     const slot = records.layout.slots.find((s) => s.id === body.slotId);
     if (!slot) throw notFound('place in this layout');
     const already = records.decisions.some((d) => d.id === body.id);
-    const component = deriveComponent(openHistory(records), slot, new Date().toISOString());
-    const option = optionsOf(slot.kind, component.judged, component.findings, component.cut).find((o) => o.id === body.option);
+    const history = openHistory(records);
+    const component = deriveComponent(history, slot, new Date().toISOString());
+    const option = optionsOf(history, component).find((o) => o.id === body.option);
     if (!option) throw new HttpProblem('no_such_option', `${placeName(slot)}: this cannot be done with such a part.`);
     if (option.ruledOut !== null && !already)
       throw new HttpProblem('ruled_out', `${placeName(slot)}: “${option.name}” is ruled out. ${option.ruledOut}`);
+    const metal = body.option === 'hone' ? whyNotHoned(body.metal) : null;
+    if (metal !== null && !already) throw new HttpProblem('ruled_out', `${placeName(slot)}: ${metal}`);
     if (body.option === 'put_off' && body.reason.trim() === '')
       throw new HttpProblem('reason_missing', 'Putting off needs a reason; it stands on the hand-back sheet.');
     const at = corrected(request, body.happenedAt);
-    const behind = putOffRefusal(body, openHistory(records).active(records.counters), at, await shopDay(db, at));
+    const behind = putOffRefusal(body, history.active(records.counters), at, await shopDay(db, at));
     if (behind) throw new HttpProblem('until_past', `${placeName(slot)}: ${behind}`);
   }),
 };

@@ -1,6 +1,7 @@
-import { byOneName, moved, whereabouts } from '@dauer/core/history';
+import { byOneName, moved, openHistory, whereabouts } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import { type Part, retractedIds, activeEvents } from '@dauer/core/ledger';
+import { type Done, whyNotDone } from '@dauer/core/stages';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import * as s from '../../db/schema.ts';
@@ -9,8 +10,17 @@ import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
+import { readJobFile } from '../../records/jobFile.ts';
 import { requireAhead } from '../../records/ahead.ts';
 import { requireOwn, requirePartNotElsewhere } from '../../records/ownership.ts';
+
+/** Throws a HttpProblem where what is said of a part cannot have been done then; a repeat of what is on record is answered. */
+async function requireDone(db: Database, jobId: string, event: Done, at: string): Promise<void> {
+  const records = await readJobFile(db, jobId);
+  if (records.release || records.partEvents.some((e) => e.id === event.id)) return;
+  const why = whyNotDone(openHistory(records), event, at);
+  if (why !== null) throw new HttpProblem('not_possible', why);
+}
 
 const LIFE_WORD = {
   found: 'Found on the vehicle',
@@ -21,6 +31,8 @@ const LIFE_WORD = {
   machined: 'Machined',
   freed: 'Freed',
   opened: 'Opened',
+  honed: 'Honed',
+  sleeved: 'Sleeved',
   resealed: 'Resealed',
   coated: 'Coated',
   scrapped: 'Scrapped',
@@ -223,6 +235,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
     // Everything is looked at first: nothing is left of a part whose event is refused.
     await requireOwn(call.db, 'partEvents', { ...body, jobId: call.params.jobId });
     await requirePartNotElsewhere(call.db, call.params.jobId, body.partId, body.kind, described !== null);
+    await requireDone(call.db, call.params.jobId, body, corrected(call.request, body.happenedAt));
     await requireAhead(call.db, body.until, corrected(call.request, body.happenedAt));
     if (described && !released) {
       await call.db

@@ -3,6 +3,7 @@ import { THING_NAME } from '@dauer/core/wording';
 import type { OptionId } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
+import type { Decision } from '@dauer/core/ledger';
 import { intakeRows, needsDecision, optionsOf, putOffRefusal } from '@dauer/core/stages';
 import { proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
@@ -46,16 +47,15 @@ interface Until {
   readonly access: string | null;
 }
 const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
-function decide(c: Component, option: OptionId, reason: string, until: Until = NO_TIME): void {
-  job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, ...until });
+function decide(c: Component, option: OptionId, reason: string, until: Until = NO_TIME, metal: Decision['metal'] = null): void {
+  job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, ...until, metal });
 }
 /** Why nothing is put off until then: it lies behind, by the shop's calendar or the vehicle's counter. */
 const refusal = (until: Until): string | null =>
   putOffRefusal(until, job.state.history.active(job.state.records.counters), new Date().toISOString(), dayHere());
 function useAllThatHold(): void {
   for (const c of sound.value)
-    if (optionsOf(c.slot.kind, c.judged, c.findings, c.cut).find((o) => o.id === 'use_again')?.ruledOut === null)
-      decide(c, 'use_again', '');
+    if (optionsOf(job.history, c).find((o) => o.id === 'use_again')?.ruledOut === null) decide(c, 'use_again', '');
 }
 /** The costly order is the second one: what nobody has looked at yet. */
 const unlooked = computed(() => {
@@ -103,7 +103,7 @@ const differs = (c: Component): string | null => sidesDiffer(job.state.records.l
       :people="job.records.people ?? []"
       :refusal="refusal"
       @pick="job.picked = c.slot.id"
-      @decide="(o, r, until) => decide(c, o, r, until)"
+      @decide="(o, r, until, metal) => decide(c, o, r, until, metal)"
     />
   </section>
 </template>

@@ -1,17 +1,20 @@
 <script setup lang="ts">
-import { againstWords, mm, putOffWords, VERDICT_WORD } from '@dauer/core/wording';
+import { againstWords, METAL_NAME, mm, putOffWords, VERDICT_WORD } from '@dauer/core/wording';
 import { accessesOver, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { type Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import type { Decision, Person } from '@dauer/core/ledger';
+import type { BoreMaterial } from '@dauer/core/metrology';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
-import { optionsOf } from '@dauer/core/stages';
+import { optionsOf, whyNotHoned } from '@dauer/core/stages';
 import type { Proposal } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
+import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import DayField from '../../fittings/DayField.vue';
 
+const job = useOpenJob();
 const props = defineProps<{
   component: Component;
   writable: boolean;
@@ -24,7 +27,7 @@ const props = defineProps<{
   /** Why nothing is put off until then; null where it can be. */
   refusal: (until: Until) => string | null;
 }>();
-const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string, until: Until] }>();
+const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string, until: Until, metal: BoreMaterial | null] }>();
 
 /** Until when something is put off: a day, a distance, an access. */
 interface Until {
@@ -36,7 +39,7 @@ interface Until {
 const against = computed(() => againstWords(props.people, props.component));
 const heads = computed(() => [...(props.component.decision ? [props.component.decision] : []), ...props.component.against]);
 function hold(d: Decision): void {
-  emit('decide', d.option, d.reason, { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access });
+  emit('decide', d.option, d.reason, { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access }, d.metal);
 }
 const reason = ref(props.component.decision?.reason ?? '');
 const on = ref(props.component.decision?.reviewOn ?? '');
@@ -56,11 +59,13 @@ watch(
     editing.value = false;
   },
 );
-const options = computed(() => optionsOf(props.component.slot.kind, props.component.judged, props.component.findings, props.component.cut));
+const options = computed(() => optionsOf(job.history, props.component));
 /** What is ruled out, by its reason: options with the same one stand together. */
 const out = computed(() => {
   const byReason = new Map<string, string[]>();
-  for (const o of options.value) if (o.ruledOut !== null) byReason.set(o.ruledOut, [...(byReason.get(o.ruledOut) ?? []), o.name]);
+  // What only wants a figure is said where somebody looks at the part.
+  for (const o of options.value)
+    if (o.ruledOut !== null && (!o.unknown || props.picked)) byReason.set(o.ruledOut, [...(byReason.get(o.ruledOut) ?? []), o.name]);
   return [...byReason].map(([reason, names]) => ({
     reason,
     names: names.map((n, i) => (i === 0 ? n : n.toLowerCase())).join(' and '),
@@ -76,19 +81,25 @@ const because = computed(() => {
   return finding?.words ?? (props.component.verdict === 'holds' ? '' : 'not everything is gauged yet');
 });
 function choose(option: OptionId): void {
-  if (option === 'put_off') wanted.value = option;
-  else emit('decide', option, reason.value.trim(), NO_TIME);
+  if (option === 'put_off' || option === 'hone') wanted.value = option;
+  else emit('decide', option, reason.value.trim(), NO_TIME, null);
 }
 const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
 function keep(): void {
   if (!chosen.value) return;
-  if (chosen.value !== 'put_off') return emit('decide', chosen.value, reason.value.trim(), NO_TIME);
+  if (chosen.value !== 'put_off')
+    return emit('decide', chosen.value, reason.value.trim(), NO_TIME, props.component.decision?.metal ?? null);
   const read = km.value.trim() === '' ? null : toResult(() => parseQuantity(km.value, 'distance_run', props.distanceUnit).canonical);
   kmWrong.value = read && !read.ok ? read.refusal.message : '';
   if (read && !read.ok) return;
   const until = { reviewOn: on.value || null, untilKm: read?.value ?? null, access: access.value };
   behind.value = props.refusal(until) ?? '';
-  if (behind.value === '') emit('decide', 'put_off', reason.value.trim(), until);
+  if (behind.value === '') emit('decide', 'put_off', reason.value.trim(), until, null);
+}
+/** Metals of a bore, each with why it is not honed. */
+const METALS = (['iron', 'steel', 'aluminium'] as const).map((m) => ({ value: m, label: METAL_NAME[m], off: whyNotHoned(m) }));
+function hone(metal: BoreMaterial): void {
+  emit('decide', 'hone', reason.value.trim(), NO_TIME, metal);
 }
 const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' || km.value.trim() !== '' || access.value !== null);
 </script>
@@ -131,6 +142,10 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       <b>Pair:</b>
       {{ warning }}
     </p>
+    <div v-if="writable && wanted === 'hone'" class="out metal">
+      <span>What metal is the bore? Aluminium is never honed, bare or anodised.</span>
+      <ChoiceRow :model-value="component.decision?.metal ?? null" :options="METALS" label="Metal of the bore" @update:model-value="hone" />
+    </div>
     <form v-if="writable && (wanted === 'put_off' || editing)" class="why" @submit.prevent="keep">
       <v-text-field v-model="reason" v-focus density="compact" :label="wanted === 'put_off' ? 'Why it is put off' : 'Reason'" />
       <template v-if="chosen === 'put_off'">
@@ -148,7 +163,8 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       </v-btn>
     </form>
     <p v-else-if="component.decision" class="second small out">
-      {{ component.decision.option === 'put_off' ? putOffWords(component.decision) : '' }} {{ component.decision.reason }}
+      {{ component.decision.option === 'put_off' ? putOffWords(component.decision) : '' }}
+      {{ component.decision.metal ? `${METAL_NAME[component.decision.metal]} bore.` : '' }} {{ component.decision.reason }}
       <button
         v-if="writable"
         class="link"
@@ -193,6 +209,13 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
 .out,
 .why {
   grid-column: 2 / -1;
+}
+.metal {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2) var(--space-4);
+  align-items: center;
+  padding: var(--space-2) 0;
 }
 .why {
   display: flex;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { honingWords } from '@dauer/core/wording';
+import { honingWords, METAL_NAME } from '@dauer/core/wording';
 import { type Component, honing } from '@dauer/core/judging';
 import type { BoreMaterial } from '@dauer/core/metrology';
 import { fixed } from '@dauer/core/quantity';
@@ -12,11 +12,7 @@ const props = defineProps<{ component: Component }>();
 const job = useOpenJob();
 /** Until somebody says otherwise it is a metal that is never honed. */
 const material = ref<BoreMaterial>('aluminium');
-const METALS: readonly { value: BoreMaterial; label: string }[] = [
-  { value: 'aluminium', label: 'Aluminium' },
-  { value: 'iron', label: 'Cast iron' },
-  { value: 'steel', label: 'Steel' },
-];
+const METALS = (['aluminium', 'iron', 'steel'] as const).map((value) => ({ value, label: METAL_NAME[value] }));
 const found = computed(() => honing(job.history, props.component.slot, material.value));
 const figures = computed(() => {
   const r = found.value?.result;

@@ -1,20 +1,23 @@
 <script setup lang="ts">
-import { careWords } from '@dauer/core/wording';
+import { careWords, lotWords, PART_EVENT } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component } from '@dauer/core/judging';
 import { KIND_FACTS, placeName } from '@dauer/core/layout';
+import type { PartEventKind } from '@dauer/core/ledger';
 import { jointsOf, jointStatus, wouldUndo } from '@dauer/core/readiness';
+import { standsBefore, whyNotDone } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { useOpenJob } from '../../job/openJob.ts';
-import { dayHere } from '../../fittings/dates.ts';
+import { dayHere, dayText, timeText } from '../../fittings/dates.ts';
 import OnlyNow from './OnlyNow.vue';
+import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';
 
-/** One part that is being worked on: off, away, machined, resealed, back on; or a new one in its place. */
+/** One part: off, away, worked on, back on; or a new one in its place. What cannot be done yet says what comes first. */
 const props = defineProps<{ component: Component; writable: boolean }>();
 const job = useOpenJob();
 const fitting = ref(false);
@@ -33,25 +36,20 @@ const lastPart = computed(() => {
   return job.state.records.parts.find((p) => p.id === (here ?? last)) ?? null;
 });
 const where = computed(() => (lastPart.value ? whereabouts(lastPart.value.id, events.value) : null));
-const did = (kind: string): boolean =>
-  events.value.some((e) => e.kind === kind && e.partId === lastPart.value?.id && e.jobId === job.state.records.job.id);
+/** What was done to it on this job. */
+const life = computed(() =>
+  events.value.filter((e) => e.partId === lastPart.value?.id && e.jobId === job.state.records.job.id && e.kind !== 'found'),
+);
+const did = (kind: string): boolean => life.value.some((e) => e.kind === kind);
 const done = computed(() => {
-  switch (props.component.decision?.option) {
-    case 'replace':
-      return props.component.fittedHere;
-    case 'machine':
-      return did('machined') && !props.component.empty;
-    case 'reseal':
-      return did('resealed') && !props.component.empty;
-    default:
-      return !props.component.empty;
-  }
+  const { decision, empty, fittedHere } = props.component;
+  if (decision?.option === 'replace') return fittedHere;
+  return !empty && (WORK[decision?.option ?? 'use_again'] ?? []).every(did);
 });
 const seized = computed(
   () =>
-    job.state !== null &&
-    job.state.history.active(job.state.records.findings).some((f) => f.slotId === props.component.slot.id && f.code === 'seized') &&
-    KIND_FACTS[props.component.slot.kind].hydraulic,
+    KIND_FACTS[props.component.slot.kind].hydraulic &&
+    job.state.history.active(job.state.records.findings).some((f) => f.slotId === props.component.slot.id && f.code === 'seized'),
 );
 const care = computed(() => careFault(job.state.history, props.component));
 const words = computed(() => {
@@ -60,46 +58,99 @@ const words = computed(() => {
   if (w.at === 'slot') return props.component.fittedHere ? 'fitted' : 'in its place';
   return { shelf: 'on the shelf', away: 'away', scrap: 'scrapped', unknown: 'not known' }[w.at] + (w.note ? `, ${w.note}` : '');
 });
+/** Work that each decision asks for, in its order. */
+const WORK: Readonly<Record<string, readonly PartEventKind[]>> = {
+  ...{ use_again: [], replace: [], put_off: [] },
+  ...{ reseal: ['resealed'], hone: ['honed', 'resealed'], sleeve: ['sleeved', 'resealed'], machine: ['machined'] },
+};
+/** Work still to do: what was decided, and how far a seized unit has to be brought. */
+const work = computed(() => {
+  const asked: PartEventKind[] = [
+    ...(seized.value ? (['freed', 'opened'] as const) : []),
+    ...(WORK[props.component.decision?.option ?? 'use_again'] ?? []),
+    ...(seized.value ? (['resealed'] as const) : []),
+  ];
+  return [...new Set(asked)].filter((k) => !did(k));
+});
+const why = (kind: PartEventKind): string | null =>
+  lastPart.value === null
+    ? null
+    : whyNotDone(
+        job.history,
+        { id: '', partId: lastPart.value.id, kind, slotId: props.component.slot.id, lot: '', lineOn: true },
+        // What this device has just taken counts as happened.
+        new Date(Date.now() + 60000).toISOString(),
+      );
+const can = (...kinds: readonly PartEventKind[]): PartEventKind[] => kinds.filter((k) => why(k) === null);
+const ready = computed(() => can(...work.value));
+/** What comes before the work that is next: its reason, and what has to come off. */
+const first = computed(() => {
+  const [next] = work.value;
+  const stands = next === undefined || ready.value.includes(next) ? null : why(next);
+  return stands === null || next === undefined ? null : `Before it is ${PART_EVENT[next]}: ${stands}`;
+});
+const before = computed(() => standsBefore(job.history, props.component.slot));
+/** Lines that hold what sits here: it may come off with them still on, hanging. */
+const lines = computed(() => {
+  const joints = job.state.history.active(job.state.records.jointEvents);
+  return jointsOf(job.state.records.layout).filter((j) => j.slot.id === props.component.slot.id && jointStatus(j, joints).state !== 'open');
+});
 /** What the next step here would undo of what was proved: said before it is taken. */
 const undoes = computed(() => {
   const s = job.state;
   if (done.value) return [];
   const { slot } = props.component;
-  const steps = props.component.empty ? (['fitted'] as const) : (['removed', 'machined', 'resealed'] as const);
+  const steps = props.component.empty ? (['fitted'] as const) : (['removed', ...work.value] as const);
   return [...new Set(steps.flatMap((step) => wouldUndo(s.history, s.context.proofStatus, s.context.proofItems, slot, step)))];
 });
 /** Taking off what holds fluid opens its joints: they are owed made, torqued and looked at again. */
 function openJoints(): void {
-  const s = job.state;
-  const events = s.history.active(s.records.jointEvents);
-  for (const j of jointsOf(s.records.layout)) {
-    if (j.slot.id !== props.component.slot.id || jointStatus(j, events).state === 'open') continue;
+  for (const j of lines.value)
     job.add('jointEvents', { connectionId: j.connection.id, slotId: j.slot.id, kind: 'opened', seal: null, note: '' });
-  }
 }
-function log(kind: 'removed' | 'fitted' | 'sent' | 'returned' | 'machined' | 'freed' | 'opened' | 'resealed'): void {
+function log(kind: PartEventKind, said = '', lot: string | null = null, lineOn = false): void {
   if (!lastPart.value) return;
-  if (kind === 'removed') openJoints();
-  job.add('partEvents', {
-    partId: lastPart.value.id,
-    kind,
-    slotId: kind === 'fitted' || kind === 'removed' ? props.component.slot.id : null,
-    note: note.value.trim(),
-    temporary: false,
-    part: null,
-  });
-  note.value = '';
+  const slotId = kind === 'fitted' || kind === 'removed' ? props.component.slot.id : null;
+  job.add('partEvents', { partId: lastPart.value.id, kind, slotId, note: said, lot, lineOn, temporary: false, part: null });
+  step.value = null;
+}
+function takeOff(): void {
+  openJoints();
+  log('removed');
+}
+/** What stands before it comes off; a caliper is hung up on its line. */
+function clear(): void {
+  const slot = before.value;
+  const partId = slot && partIn(slot.id, events.value);
+  const lineOn = jointsOf(job.state.records.layout).some((j) => j.slot.id === slot?.id);
+  if (slot && partId)
+    job.add('partEvents', { partId, kind: 'removed', slotId: slot.id, note: '', lot: null, lineOn, temporary: false, part: null });
+}
+/** A step that is told with words: which kit, to whom, why. */
+const step = ref<PartEventKind | null>(null);
+const TOLD: readonly PartEventKind[] = ['resealed', 'coated', 'sent', 'scrapped'];
+function press(kind: PartEventKind): void {
+  if (TOLD.includes(kind)) step.value = kind;
+  else log(kind);
+}
+function tell(said: string): void {
+  const kind = step.value;
+  if (kind === 'resealed' || kind === 'coated') log(kind, '', said);
+  else if (kind) log(kind, said);
 }
 /** Nothing is fitted for now until a day that has passed. */
 const behind = computed(() => temporary.value && until.value !== '' && until.value < dayHere());
 function fitNew(): void {
   if (behind.value) return;
-  if (!props.component.empty && props.component.part) log('removed');
+  if (!props.component.empty && props.component.part) takeOff();
+  else openJoints();
   job.add('partEvents', {
     partId: v7(),
     kind: 'fitted',
     slotId: props.component.slot.id,
     note: note.value.trim(),
+    lot: null,
+    lineOn: false,
     temporary: temporary.value,
     until: temporary.value ? until.value || null : null,
     part: {
@@ -117,6 +168,8 @@ function fitNew(): void {
   temporary.value = false;
   until.value = '';
 }
+const saidOf = (e: (typeof life.value)[number]): string =>
+  `${upperFirst(PART_EVENT[e.kind])}${e.temporary ? ' for now' : ''}${e.lineOn ? ', its line still on' : ''}${lotWords(e.lot)}${e.note ? `, ${e.note}` : ''}`;
 </script>
 
 <template>
@@ -125,32 +178,32 @@ function fitNew(): void {
       <b class="plate-font">{{ placeName(component.slot) }}</b>
       <TagPlate v-if="lastPart?.tag" :tag="lastPart.tag" small />
       <span class="second">
-        {{ component.decision ? OPTION_NAME[component.decision.option].toLowerCase() : 'off the vehicle' }}; {{ words
-        }}{{ done ? '; done' : '' }}
+        {{ component.decision ? OPTION_NAME[component.decision.option].toLowerCase() : 'nothing decided' }}; {{ words
+        }}{{ done && life.length > 0 ? '; done' : '' }}
       </span>
     </div>
-    <div v-if="writable && !fitting" class="acts">
-      <v-btn v-if="!component.empty && !done" class="act slim" @click="log('removed')">Taken off</v-btn>
-      <template v-if="component.empty || where?.at === 'away'">
-        <v-btn v-if="where?.at === 'shelf'" class="act slim" @click="log('sent')">Sent out</v-btn>
-        <v-btn v-if="where?.at === 'away'" class="act slim" @click="log('returned')">Back</v-btn>
-        <v-btn v-if="where?.at === 'shelf' && component.decision?.option !== 'replace'" class="act slim" @click="log('fitted')">
+    <div v-if="writable && !fitting && !step" class="acts">
+      <template v-if="can('removed').length > 0 && !component.empty">
+        <v-btn class="act slim" @click="takeOff">{{ lines.length > 0 ? 'Taken off, line open' : 'Taken off' }}</v-btn>
+        <v-btn v-if="lines.length > 0" class="act slim" @click="log('removed', '', null, true)">Off, hanging on its line</v-btn>
+      </template>
+      <v-btn v-if="where?.at === 'away'" class="act slim" @click="log('returned')">Back</v-btn>
+      <v-btn v-for="k in ready" :key="k" class="act slim" @click="press(k)">{{ upperFirst(PART_EVENT[k]) }}</v-btn>
+      <template v-if="component.empty && where?.at === 'shelf'">
+        <v-btn v-if="component.decision?.option !== 'replace' && can('fitted').length > 0" class="act slim" @click="log('fitted')">
           Fitted again
         </v-btn>
-      </template>
-      <v-btn v-if="component.decision?.option === 'machine' && !did('machined')" class="act slim" @click="log('machined')">Machined</v-btn>
-      <v-btn v-if="component.decision?.option === 'reseal' && !did('resealed') && !seized" class="act slim" @click="log('resealed')">
-        Resealed
-      </v-btn>
-      <template v-if="seized">
-        <v-btn v-for="k in (['freed', 'opened', 'resealed'] as const).filter((x) => !did(x))" :key="k" class="act slim" @click="log(k)">
-          {{ upperFirst(k) }}
+        <v-btn v-for="k in can('sent', 'coated', 'scrapped')" :key="k" class="act slim" @click="press(k)">
+          {{ upperFirst(PART_EVENT[k]) }}
         </v-btn>
       </template>
-      <v-btn v-if="component.decision?.option === 'replace' && !component.fittedHere" class="act slim" @click="fitting = true">
+      <v-btn v-if="component.decision?.option === 'replace' && !component.fittedHere && !before" class="act slim" @click="fitting = true">
         New part fitted
       </v-btn>
+      <v-btn v-if="before && !done" class="act slim" @click="clear">{{ placeName(before) }} taken off</v-btn>
     </div>
+    <StepWords v-if="step" :kind="step" @tell="tell" @close="step = null" />
+    <p v-if="writable && first" class="undoes small">{{ first }}</p>
     <p v-if="writable && undoes.length > 0" class="undoes small">
       <b class="plate-font">Working on it undoes</b>
       {{ undoes.join('; ').toLowerCase() }}
@@ -160,6 +213,21 @@ function fitNew(): void {
       <b class="plate-font">Found seized</b>
       {{ careWords(care) }}
     </p>
+    <ul v-if="life.length > 0" class="life small">
+      <li v-for="e in life" :key="e.id">
+        {{ saidOf(e) }}
+        <span class="second">{{ job.by(e) }}, {{ dayText(e.happenedAt) }} {{ timeText(e.happenedAt) }}</span>
+        <button
+          v-if="writable"
+          class="link"
+          type="button"
+          :aria-label="`Take back: ${placeName(component.slot)}, ${saidOf(e).toLowerCase()}`"
+          @click="job.takeBack(e.id)"
+        >
+          Take back
+        </button>
+      </li>
+    </ul>
     <form v-if="fitting" class="fit" @submit.prevent="fitNew">
       <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />
       <v-text-field v-model="number" label="Part number" />
@@ -199,6 +267,9 @@ function fitNew(): void {
 }
 .acts {
   gap: var(--space-2);
+}
+.life {
+  flex: 1 1 100%;
 }
 .fit {
   flex: 1 1 100%;

@@ -4,7 +4,7 @@ import { fastenerKey, isDuty } from '@dauer/core/ledger';
 import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
 import { careFault } from '@dauer/core/judging';
-import { placeName } from '@dauer/core/layout';
+import { KIND_FACTS, placeName } from '@dauer/core/layout';
 import { isWorked, torquePoints } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
@@ -23,7 +23,25 @@ const temporary = computed(
   () => new Set(job.state.context.proofStatus.places.filter((p) => p.state === 'temporary').map((p) => p.slot.id)),
 );
 const worked = computed(() =>
-  job.state.components.filter((c) => isWorked(c) || c.empty || temporary.value.has(c.slot.id) || careFault(job.state.history, c) !== null),
+  job.state.components.filter(
+    (c) =>
+      isWorked(c) || c.empty || temporary.value.has(c.slot.id) || careFault(job.state.history, c) !== null || touched.value.has(c.slot.id),
+  ),
+);
+/** Places whose part was moved or worked on here, whatever was decided. */
+const touched = computed(
+  () =>
+    new Set(
+      job.state.history
+        .active(job.state.records.partEvents)
+        .flatMap((e) => (e.jobId === job.state.records.job.id && e.kind !== 'found' && e.slotId !== null ? [e.slotId] : [])),
+    ),
+);
+/** What is picked on the map may be taken off and put back, whatever was decided. */
+const pickedPart = computed(() =>
+  job.component && KIND_FACTS[job.component.slot.kind].article && !worked.value.some((c) => c.slot.id === job.picked)
+    ? job.component
+    : null,
 );
 const operations = computed(() => job.state.history.active(job.state.records.operations));
 const stateOf = (id: string): OperationState => operationState(job.state.history, id);
@@ -74,8 +92,9 @@ const note = computed(() => {
   <CautionPlates :steps="['rebuild']" />
   <section>
     <h2 class="line">Parts</h2>
-    <p v-if="worked.length === 0" class="second empty">
-      No part has to be worked on: nothing was decided that takes one apart.
+    <PartWork v-if="pickedPart" :key="pickedPart.slot.id" :component="pickedPart" :writable="writable" />
+    <p v-if="worked.length === 0 && !pickedPart" class="second empty">
+      No part has to be worked on: nothing was decided that takes one apart. What is picked on the map can be taken off and put back here.
       <RouterLink :to="`/jobs/${job.state.records.job.id}/decide`">Decide</RouterLink>
     </p>
     <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />

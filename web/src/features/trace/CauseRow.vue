@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { OPTION_NAME } from '@dauer/core/catalogue';
+import { OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { likelyWord } from '@dauer/core/inference';
 import type { CauseLook } from '@dauer/core/ledger';
 import { HAZARD_OF, type PlacedFault } from '@dauer/core/stages';
@@ -17,6 +17,7 @@ const props = defineProps<{
   writable: boolean;
   /** Of a vehicle that is only made up: nothing can be gauged or found. */
   madeUp: boolean;
+  usualAt: ((slotId: string, option: OptionId) => OptionId | null) | null;
 }>();
 const emit = defineEmits<{ toggle: []; look: [faults: readonly number[], state: CauseLook['state']] }>();
 const fault = computed(() => props.now.input.network.faults[props.cause.fault]);
@@ -40,7 +41,9 @@ const hazard = computed(() => (certain.value?.state === 'absent' ? undefined : H
 /** What is usually done about it, where a part is concerned. */
 const usual = computed(() => {
   const option = fault.value?.kind.option;
-  return option === undefined || option === 'use_again' ? '' : ` Usually: ${OPTION_NAME[option].toLowerCase()}.`;
+  if (option === undefined || option === 'use_again') return '';
+  const here = fault.value?.slot && props.usualAt ? props.usualAt(fault.value.slot.id, option) : option;
+  return here === option ? ` Usually: ${OPTION_NAME[option].toLowerCase()}.` : '';
 });
 const said = (way: 1 | -1): string => speakingWords(props.now.input, props.cause, way);
 </script>

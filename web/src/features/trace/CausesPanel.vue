@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { OptionId } from '@dauer/core/catalogue';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
 import type { PlacedCheck, PlacedFault, PlacedSign } from '@dauer/core/stages';
 import { type CauseLine, linesOf, conflictWords, percentText, quietLinesOf, saidOf, type Prediction } from '@dauer/core/views';
@@ -14,6 +15,8 @@ const props = defineProps<{
   looks: ReadonlyMap<string, CauseLook>;
   /** Of a made-up vehicle. */
   madeUp?: boolean;
+  /** The work that is usual for a cause at a place, as far as nothing known of it there rules it out. */
+  usual?: (slotId: string, option: OptionId) => OptionId | null;
 }>();
 const emit = defineEmits<{
   answer: [sign: PlacedSign, state: Observation['state']];
@@ -90,6 +93,7 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
               :look="looks.get(faultOf(c.fault)?.id ?? '')?.state ?? null"
               :writable="writable"
               :made-up="madeUp ?? false"
+              :usual-at="usual ?? null"
               @toggle="opened = opened === c.fault ? null : c.fault"
               @look="look"
             >

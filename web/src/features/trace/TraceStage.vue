@@ -3,7 +3,7 @@ import { type CautionStep, GROUP_NAME, GROUPS, observationKey } from '@dauer/cor
 import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
 import { looksOf, type PlacedSign } from '@dauer/core/stages';
-import { answersToWords, askedOf, likelyPlaces, type Prediction, type ToTrace, toTrace } from '@dauer/core/views';
+import { answersToWords, askedOf, likelyPlaces, type Prediction, type ToTrace, toTrace, usualAt } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -73,7 +73,14 @@ const stillText = computed(() => {
     <span class="second told">as told at Book in, {{ dayText(job.state.records.job.openedAt ?? '') }}</span>
   </div>
   <CautionPlates :steps="steps" />
-  <CausesPanel :now="weighing" :writable="writable" :looks="looks" @answer="answerSign" @look="look">
+  <CausesPanel
+    :now="weighing"
+    :writable="writable"
+    :looks="looks"
+    :usual="(slotId, option) => usualAt(job.state, slotId, option)"
+    @answer="answerSign"
+    @look="look"
+  >
     <template #cause="{ faults }">
       <span class="links">
         <template v-for="f in faults" :key="f.id">

@@ -1,0 +1,39 @@
+import { placeName, type Slot } from '../../layout/graph.ts';
+import type { WorkRefusal } from '../reasons.ts';
+import { PART_EVENT } from './sheet.ts';
+
+const lower = (slot: Slot): string => placeName(slot).toLowerCase();
+
+/** Why something cannot have been done to a part, in a sentence that says what comes first. */
+export function workRefusalWords(r: WorkRefusal): string {
+  switch (r.kind) {
+    case 'away':
+      return `The ${lower(r.slot)} is away. Enter that it is back first.`;
+    case 'scrap':
+      return `The ${lower(r.slot)} was scrapped.`;
+    case 'not_on':
+      return `The ${lower(r.slot)} is not in its place: it is off already, or another part sits there.`;
+    case 'on_already':
+      return `The ${lower(r.slot)} is in its place already.`;
+    case 'taken':
+      return `Something else sits at the ${lower(r.slot)}. Take that off first.`;
+    case 'not_away':
+      return `The ${lower(r.slot)} was not sent out.`;
+    case 'behind':
+      return `The ${lower(r.closer)} is on. Take it off first.`;
+    case 'still_on':
+      return `The ${lower(r.slot)} is on the vehicle. It has to be off before it can be ${PART_EVENT[r.work]}.`;
+    case 'line_on':
+      return `The line of the ${lower(r.slot)} is still on. Enter which joint was opened first.`;
+    case 'line_or_hangs':
+      return `Enter which joint of the ${lower(r.slot)} was opened first, or that it hangs on its line.`;
+    case 'no_such_work':
+      return `The ${lower(r.slot)} is nothing that can be ${PART_EVENT[r.work]}.`;
+    case 'not_decided':
+      return `Nobody has decided to hone the ${lower(r.slot)}. Decide it first: that names the metal of the bore.`;
+    case 'lot_not_said':
+      return `Enter which kit went into the ${lower(r.slot)}, or that none is known.`;
+    case 'against':
+      return `${placeName(r.slot)}: ${r.words}`;
+  }
+}

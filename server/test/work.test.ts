@@ -1,0 +1,83 @@
+import { expect } from 'chai';
+import { type Booked, bookIn, openShop, type Shop, takeOff } from './harness.ts';
+
+/** What is said of a part has to have been possible, whoever says it and by whatever way it comes in. */
+describe('work that cannot have been done', () => {
+  let shop: Shop;
+  let car: Booked;
+  before(async () => {
+    shop = await openShop();
+    car = await bookIn(shop.technician, 'drums_single', { scopeCorners: ['RL', 'RR'] });
+  });
+  after(() => shop.close());
+
+  const partAt = async (slotId: string): Promise<string> =>
+    (await shop.technician.file(car.jobId)).partEvents.find((e) => e.slotId === slotId)!.partId;
+  const say = async (
+    slotId: string,
+    kind: 'resealed' | 'honed' | 'sent' | 'freed',
+    over: { lot?: string | null; happenedAt?: string } = {},
+  ) =>
+    shop.technician.event<'partEvents'>(car.jobId, 'part-events', {
+      ...{ partId: await partAt(slotId), kind, slotId, note: '', lot: 'K 77' },
+      ...over,
+    });
+
+  it('a cylinder is not resealed behind its drum, six times or once, by nobody', async () => {
+    const cylinder = car.slot('wheel_cylinder', 'RL');
+    for (let n = 0; n < 6; n += 1) {
+      const refused = await say(cylinder, 'resealed');
+      expect([refused.status, refused.body.code, refused.body.detail]).to.deep.equal([
+        422,
+        'not_possible',
+        'The rear left drum is on. Take it off first.',
+      ]);
+    }
+    expect((await shop.technician.file(car.jobId)).partEvents.some((e) => e.kind === 'resealed')).to.equal(false);
+  });
+
+  it('and is once the drum is off: with its kit, or none known; what was sent twice is entered once', async () => {
+    const cylinder = car.slot('wheel_cylinder', 'RL');
+    const before = new Date(Date.now() - 60000).toISOString();
+    await takeOff(shop.technician, car, car.slot('drum', 'RL'));
+    expect((await say(cylinder, 'resealed', { happenedAt: before })).body.detail, 'a minute before').to.match(/drum is on/);
+    expect((await say(cylinder, 'resealed', { lot: null })).body.detail).to.match(/which kit went into/);
+    const done = await say(cylinder, 'resealed', { lot: '' });
+    expect([done.status, done.body.record['lot']]).to.deep.equal([200, '']);
+    const { id, happenedAt } = done.body.record;
+    const part = await partAt(cylinder);
+    const body = { partId: part, kind: 'resealed' as const, slotId: cylinder, note: '', lot: '' };
+    const again = await shop.technician.ask('POST', `/api/jobs/${car.jobId}/part-events`, { id, happenedAt, device: 'test', ...body });
+    expect(again.status).to.equal(200);
+    expect((await shop.technician.file(car.jobId)).partEvents.filter((e) => e.kind === 'resealed')).to.have.length(1);
+  });
+
+  it('nothing is honed that nobody decided to hone, and no bore of aluminium is decided so', async () => {
+    const cylinder = car.slot('wheel_cylinder', 'RL');
+    expect((await say(cylinder, 'honed')).body.detail).to.match(/Nobody has decided to hone/);
+    const hone = (metal: 'iron' | 'aluminium' | null) =>
+      shop.technician.event<'decisions'>(car.jobId, 'decisions', {
+        ...{ slotId: cylinder, partId: null, option: 'hone', reason: '', reviewOn: null, metal },
+      });
+    // Nothing was gauged and no hone-to figure is on file.
+    const refused = await hone('iron');
+    expect([refused.status, refused.body.code, refused.body.detail]).to.deep.equal([
+      409,
+      'ruled_out',
+      'Rear left wheel cylinder: “Hone and reseal” is ruled out. No hone-to figure on file.',
+    ]);
+    expect((await hone('aluminium')).status).to.equal(409);
+  });
+
+  it('a master cylinder is sent out when it is off, and a rotor of it is none', async () => {
+    const master = car.slot('master_cylinder');
+    expect((await say(master, 'sent')).body.detail).to.match(/is on the vehicle\. It has to be off before it can be sent out/);
+    const off = { partId: await partAt(master), kind: 'removed' as const, slotId: master, note: '' };
+    const refused = await shop.technician.event<'partEvents'>(car.jobId, 'part-events', off);
+    expect(refused.body.detail).to.match(/which joint .* or that it hangs/);
+    await takeOff(shop.technician, car, master);
+    expect((await say(master, 'resealed')).status).to.equal(200);
+    expect((await say(master, 'sent')).status).to.equal(200);
+    expect((await say(master, 'freed')).body.detail).to.match(/is away/);
+  });
+});
