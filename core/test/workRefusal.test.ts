@@ -97,7 +97,7 @@ describe('work that cannot have been done', () => {
     expect(why(t, rotor, 'removed')).to.match(/caliper is on/);
     expect(why(t, caliper, 'removed'), 'its line is neither opened nor said to be on').to.match(/which joint .* or that it hangs/);
     t.part(caliper, 'removed');
-    expect(why(t, caliper, 'resealed')).to.match(/line of the front left caliper is still on/);
+    expect(why(t, caliper, 'resealed')).to.match(/line at the front left caliper is still on/);
     expect(why(t, rotor, 'removed')).to.equal(null);
     open(t, caliper);
     expect(why(t, caliper, 'resealed')).to.equal(null);
@@ -190,7 +190,7 @@ describe('a bore that is pitted where its seal runs', () => {
     t.file.causeLooks = [{ ...base(t.next()), fault: 'wc_seized', place: cylinder, state: 'found', said: null, rank: null }];
     const proposal = proposalsOf(deriveJob(t.file, NOW)).get(cylinder);
     expect(proposal?.option).to.equal('sleeve');
-    expect(proposal?.because).to.match(/Clean and reseal is ruled out here: sleeve and reseal/);
+    expect(proposal?.because).to.match(/Clean and reseal is ruled out here: sleeve/);
   });
   it('a metal is said before anything is honed, and aluminium never is', () => {
     expect(whyNotHoned(null)).to.match(/what metal/);

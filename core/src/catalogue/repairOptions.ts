@@ -6,7 +6,7 @@ export const OPTION_NAME: Readonly<Record<OptionId, string>> = {
   use_again: 'Use again',
   reseal: 'Clean and reseal',
   hone: 'Hone and reseal',
-  sleeve: 'Sleeve and reseal',
+  sleeve: 'Sleeve',
   machine: 'Machine',
   replace: 'Replace',
   put_off: 'Put off',

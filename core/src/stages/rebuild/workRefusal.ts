@@ -35,6 +35,9 @@ const IN_PLACE: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]>
 /** What cannot be reached, taken off or put on while what stands before it is on. A hub may come off with what it carries. */
 const BEHIND: readonly ComponentKind[] = ['wheel_cylinder', 'shoes', 'parking_shoes', 'piston', 'rotor', 'servo'];
 
+/** Units that may be hung up with their line on. */
+const HANGS: readonly ComponentKind[] = ['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave', 'valve'];
+
 /** Work inside a unit, for which its line has to be off. */
 const INSIDE: readonly PartEventKind[] = ['opened', 'honed', 'sleeved', 'resealed'];
 
@@ -65,8 +68,8 @@ function placing(history: JobHistory, event: Done, slot: Slot, events: readonly 
   if (closer) return { kind: 'behind', slot, closer };
   // What is only moved may hang on its line; another one does not go in without opening it.
   const another = event.kind === 'fitted' && !events.some((e) => e.partId === event.partId && e.slotId === slot.id);
-  const moved = event.kind === 'removed' && !event.lineOn;
-  return (another || moved) && linesOn(history, slot, instant) ? { kind: moved ? 'line_or_hangs' : 'line_on', slot } : null;
+  const moved = event.kind === 'removed' && !(event.lineOn && HANGS.includes(slot.kind));
+  return (another || moved) && linesOn(history, slot, instant) ? { kind: moved && HANGS.includes(slot.kind) ? 'line_or_hangs' : 'line_on', slot } : null;
 }
 
 function worked(history: JobHistory, event: Done, slot: Slot, events: readonly PartEvent[], instant: string): WorkRefusal | null {

@@ -24,7 +24,7 @@ export function workRefusalWords(r: WorkRefusal): string {
     case 'still_on':
       return `The ${lower(r.slot)} is on the vehicle. It has to be off before it can be ${PART_EVENT[r.work]}.`;
     case 'line_on':
-      return `The line of the ${lower(r.slot)} is still on. Enter which joint was opened first.`;
+      return `The line at the ${lower(r.slot)} is still on. Enter which joint was opened first.`;
     case 'line_or_hangs':
       return `Enter which joint of the ${lower(r.slot)} was opened first, or that it hangs on its line.`;
     case 'no_such_work':

@@ -80,6 +80,13 @@ const because = computed(() => {
   const finding = props.component.findings.find((f) => f.severity !== 'note');
   return finding?.words ?? (props.component.verdict === 'holds' ? '' : 'not everything is gauged yet');
 });
+/** What was said with the decision; without that, its line stands only where somebody looks at the part. */
+const says = computed(() => {
+  const d = props.component.decision;
+  if (!d) return '';
+  const until = d.option === 'put_off' ? putOffWords(d) : '';
+  return [until, d.metal ? `${METAL_NAME[d.metal]} bore.` : '', d.reason].filter(Boolean).join(' ');
+});
 function choose(option: OptionId): void {
   if (option === 'put_off' || option === 'hone') wanted.value = option;
   else emit('decide', option, reason.value.trim(), NO_TIME, null);
@@ -162,9 +169,8 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
         {{ wanted === 'put_off' ? 'Put it off' : 'Keep the reason' }}
       </v-btn>
     </form>
-    <p v-else-if="component.decision" class="second small out">
-      {{ component.decision.option === 'put_off' ? putOffWords(component.decision) : '' }}
-      {{ component.decision.metal ? `${METAL_NAME[component.decision.metal]} bore.` : '' }} {{ component.decision.reason }}
+    <p v-else-if="component.decision && (says || picked || warning)" class="second small out">
+      {{ says }}
       <button
         v-if="writable"
         class="link"

@@ -72,12 +72,12 @@ const work = computed(() => {
   ];
   return [...new Set(asked)].filter((k) => !did(k));
 });
-const why = (kind: PartEventKind): string | null =>
+const why = (kind: PartEventKind, lineOn = true): string | null =>
   lastPart.value === null
     ? null
     : whyNotDone(
         job.history,
-        { id: '', partId: lastPart.value.id, kind, slotId: props.component.slot.id, lot: '', lineOn: true },
+        { id: '', partId: lastPart.value.id, kind, slotId: props.component.slot.id, lot: '', lineOn },
         // What this device has just taken counts as happened.
         new Date(Date.now() + 60000).toISOString(),
       );
@@ -86,7 +86,7 @@ const ready = computed(() => can(...work.value));
 /** What comes before the work that is next: its reason, and what has to come off. */
 const first = computed(() => {
   const [next] = work.value;
-  const stands = next === undefined || ready.value.includes(next) ? null : why(next);
+  const stands = next === undefined || ready.value.includes(next) || where.value?.at === 'away' ? null : why(next);
   return stands === null || next === undefined ? null : `Before it is ${PART_EVENT[next]}: ${stands}`;
 });
 const before = computed(() => standsBefore(job.history, props.component.slot));
@@ -95,6 +95,8 @@ const lines = computed(() => {
   const joints = job.state.history.active(job.state.records.jointEvents);
   return jointsOf(job.state.records.layout).filter((j) => j.slot.id === props.component.slot.id && jointStatus(j, joints).state !== 'open');
 });
+/** It may be hung up with its line on. */
+const hangs = computed(() => lines.value.length > 0 && why('removed') === null);
 /** What the next step here would undo of what was proved: said before it is taken. */
 const undoes = computed(() => {
   const s = job.state;
@@ -183,9 +185,9 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       </span>
     </div>
     <div v-if="writable && !fitting && !step" class="acts">
-      <template v-if="can('removed').length > 0 && !component.empty">
-        <v-btn class="act slim" @click="takeOff">{{ lines.length > 0 ? 'Taken off, line open' : 'Taken off' }}</v-btn>
-        <v-btn v-if="lines.length > 0" class="act slim" @click="log('removed', '', null, true)">Off, hanging on its line</v-btn>
+      <template v-if="!component.empty && !before">
+        <v-btn class="act slim" @click="takeOff">{{ hangs ? 'Taken off, line open' : 'Taken off' }}</v-btn>
+        <v-btn v-if="hangs" class="act slim" @click="log('removed', '', null, true)">Off, hanging on its line</v-btn>
       </template>
       <v-btn v-if="where?.at === 'away'" class="act slim" @click="log('returned')">Back</v-btn>
       <v-btn v-for="k in ready" :key="k" class="act slim" @click="press(k)">{{ upperFirst(PART_EVENT[k]) }}</v-btn>
