@@ -2,7 +2,7 @@ import { buildLayout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
-import { allSent, DEMO_PASSWORD, House, pressAll, signIn } from './house.ts';
+import { allSent, DEMO_PASSWORD, House, passAll, pressAll, signIn } from './house.ts';
 
 /** A brake job over two tablets and three people: a lapse, an acceptance, an amendment. */
 describe('two tablets and three people', function () {
@@ -37,8 +37,7 @@ describe('two tablets and three people', function () {
   };
 
   const passed = async (): Promise<void> => {
-    await bench.getByRole('button', { name: 'Passed', exact: true }).first().waitFor();
-    await pressAll(bench.getByRole('button', { name: 'Passed', exact: true, pressed: false }));
+    await passAll(bench);
   };
 
   before(async () => {

@@ -111,7 +111,21 @@ const acceptanceFields = { obligation: words(400).min(1), reason: z.string().tri
 const cautionFields = { caution: words(60).min(1) };
 const partEventFields = {
   partId: id,
-  kind: z.enum(['found', 'removed', 'fitted', 'sent', 'returned', 'machined', 'freed', 'opened', 'honed', 'sleeved', 'resealed', 'coated', 'scrapped']),
+  kind: z.enum([
+    'found',
+    'removed',
+    'fitted',
+    'sent',
+    'returned',
+    'machined',
+    'freed',
+    'opened',
+    'honed',
+    'sleeved',
+    'resealed',
+    'coated',
+    'scrapped',
+  ]),
   slotId: id.nullable(),
   note: words(500),
   temporary: z.boolean().default(false),

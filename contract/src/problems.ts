@@ -78,6 +78,11 @@ export const PROBLEMS = {
     status: 422,
     means: 'What is said of a part cannot have been done then: it is away, still on, behind something, or cannot be sealed as it is.',
   },
+  nothing_to_prove: { status: 409, means: 'The job asks for no such proof.' },
+  not_proved_yet: {
+    status: 422,
+    means: 'The answer to a proof cannot be true as the job stands, or says too little: what comes first is named.',
+  },
   until_past: { status: 422, means: 'Something is promised, fitted for now or put off until a day or distance that lies behind.' },
   upside_down: { status: 422, means: 'A stretch ends before it begins.' },
   wrong_kind: { status: 422, means: 'The two parts are of two kinds.' },

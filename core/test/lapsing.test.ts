@@ -66,7 +66,9 @@ class Proving extends JobFixture {
 
 describe('standing and lapsing', () => {
   it('the table ends only what there is to end', () => {
-    const items = proofItems({ complaint: 'x', seen: [], hydraulic: true, lever: false, parking: true, corners: FOUR }).map((i) => i.item);
+    const items = proofItems({ complaint: 'x', seen: [], hydraulic: true, lever: false, parking: true, corners: FOUR, pushed: true }).map(
+      (i) => i.item,
+    );
     for (const e of ENDINGS) expect([...items, 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);
   });
 

@@ -164,12 +164,13 @@ describe('the lists of the handbook', () => {
         lever: false,
         parking: true,
         corners: ['RL', 'RR'],
+        pushed: false,
       }).map((i) => i.item);
     expect(items(true)).to.include.members(['complaint', 'again:drags', 'pedal_hold', 'leak_look', 'parking', 'road']);
     expect(items(false)).to.not.include.members(['pedal_hold']);
     expect(items(true).filter((i) => i === 'release')).to.have.length(2);
     expect(
-      proofItems({ complaint: ' ', seen: [], hydraulic: true, lever: false, parking: true, corners: [] }).map((i) => i.item),
+      proofItems({ complaint: ' ', seen: [], hydraulic: true, lever: false, parking: true, corners: [], pushed: false }).map((i) => i.item),
     ).to.not.include('complaint');
   });
 });

@@ -281,7 +281,13 @@ export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
     });
   const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
   for (const item of state.context.proofItems)
-    await t.event<'proofs'>(car.jobId, 'proofs', { item: item.item, slotId: null, corner: item.corner, result: 'passed', note: '' });
+    await t.event<'proofs'>(car.jobId, 'proofs', {
+      item: item.item,
+      slotId: null,
+      corner: item.corner,
+      result: item.answers[0] ?? 'passed',
+      note: item.asks ? '7 clicks, held at 1 in 6, both rear; 12 km round the works' : '',
+    });
 }
 
 /** Takes what was found in places off, in that order: what stands before something first. */

@@ -62,8 +62,9 @@ describe('parts', () => {
   it('an event taken back is not in its life, and the part is where it was', async () => {
     const slot = car.slot('hose', 'FR');
     const part = partAt(slot);
-    const off = await log(part, 'removed', slot);
-    await shop.technician.event<'takeBacks'>(car.jobId, 'take-backs', { corrects: off.body.record.id });
+    await takeOff(shop.technician, car, slot);
+    const off = (await shop.technician.file(car.jobId)).partEvents.find((e) => e.partId === part && e.kind === 'removed')!;
+    await shop.technician.event<'takeBacks'>(car.jobId, 'take-backs', { corrects: off.id });
     expect((await look(part)).life.map((l) => l.what)).to.deep.equal(['Found on the vehicle']);
     expect(
       deriveJob(await shop.reader.file(car.jobId), new Date().toISOString()).components.find((c) => c.slot.id === slot)?.empty,

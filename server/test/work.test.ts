@@ -69,6 +69,30 @@ describe('work that cannot have been done', () => {
     expect((await hone('aluminium')).status).to.equal(409);
   });
 
+  it('a proof is one that the job asks for, and one that can be true: the first press before the rest, the road with its place', async () => {
+    const other = await bookIn(shop.technician, 'coupe_disc_disc_tandem_servo');
+    const prove = (item: string, result: 'passed' | 'same' | 'failed', note = '') =>
+      shop.technician.event<'proofs'>(other.jobId, 'proofs', { item, slotId: null, corner: null, result, note });
+    const code = async (...of: Parameters<typeof prove>) => (await prove(...of)).body.code;
+    expect(await code('no_such_proof', 'passed')).to.equal('nothing_to_prove');
+    expect(await code('first_press', 'passed'), 'nothing was moved').to.equal('nothing_to_prove');
+    expect(await code('pedal_hold', 'same'), 'no answer to that').to.equal('nothing_to_prove');
+    expect(await code('road', 'passed', 'The hill, 14 km')).to.equal('not_proved_yet');
+    expect(await code('parking', 'passed', 'holds')).to.equal('not_proved_yet');
+    await takeOff(shop.technician, other, other.slot('pads', 'FL'));
+    const refused = await prove('warning_lamps', 'passed');
+    expect(refused.status, 'presses nothing').to.equal(200);
+    expect(await code('stop_lamp', 'passed'), 'a unit is open').to.equal('control_locked');
+    const partId = (await shop.technician.file(other.jobId)).partEvents.find((e) => e.slotId === other.slot('pads', 'FL'))!.partId;
+    await shop.technician.event<'partEvents'>(other.jobId, 'part-events', {
+      ...{ partId, kind: 'fitted', slotId: other.slot('pads', 'FL'), note: '' },
+    });
+    expect((await prove('stop_lamp', 'passed')).body.detail).to.match(/^Pump the pedal up first/);
+    expect((await prove('stop_lamp', 'failed')).status, 'that it failed is told at once').to.equal(200);
+    expect((await prove('first_press', 'passed')).status).to.equal(200);
+    expect((await prove('stop_lamp', 'passed')).status).to.equal(200);
+  });
+
   it('a master cylinder is sent out when it is off, and a rotor of it is none', async () => {
     const master = car.slot('master_cylinder');
     expect((await say(master, 'sent')).body.detail).to.match(/is on the vehicle\. It has to be off before it can be sent out/);

@@ -11,7 +11,18 @@ export interface ProofItem {
   readonly question: string;
   readonly how: string;
   readonly answers: readonly ProofResult[];
+  /** What has to be said with *passed* and *failed*: figures and where; null where nothing has. */
+  readonly asks: ProofAsks | null;
 }
+
+/** What a proof is told with: how the field is labelled, and whether a figure has to be in it. */
+export interface ProofAsks {
+  readonly label: string;
+  readonly figure: boolean;
+}
+
+/** The first press: before the engine moves a wheel, and before any other proof. */
+export const FIRST_PRESS = 'first_press';
 
 export const RESULT_WORD: Readonly<Record<ProofResult, string>> = {
   passed: 'Passed',
@@ -56,14 +67,17 @@ export function proofItems(input: {
   readonly corners: readonly Corner[];
   /** Units that came without their vehicle: nothing is pressed, held or driven. */
   readonly loose?: boolean;
+  /** A piston, lining, rotor, drum or shoe was moved or renewed: the pedal does not know yet where they stand. */
+  readonly pushed: boolean;
 }): ProofItem[] {
-  const item = (id: string, question: string, how: string, answers = CHECK, corner: Corner | null = null): ProofItem => ({
-    item: id,
-    corner,
-    question,
-    how,
-    answers,
-  });
+  const item = (
+    id: string,
+    question: string,
+    how: string,
+    answers = CHECK,
+    corner: Corner | null = null,
+    asks: ProofAsks | null = null,
+  ): ProofItem => ({ item: id, corner, question, how, answers, asks });
   const again = [
     ...(input.complaint.trim()
       ? [item('complaint', input.complaint.trim(), 'The complaint, asked again in the owner’s words.', AGAIN)]
@@ -84,7 +98,17 @@ export function proofItems(input: {
       item('bench_tight', 'Tight under pressure on the bench', 'Held for a minute, looked at with card; say so where it takes no fluid.'),
       item('packed', 'Ports plugged, machined faces covered', 'As it leaves: nothing may get in, and nothing may rust on the way.'),
     ];
+  const pedal = input.lever ? 'Pedal and lever' : 'Pedal';
   return [
+    ...(input.pushed
+      ? [
+          item(
+            FIRST_PRESS,
+            `${pedal} pumped up: high, and staying`,
+            'In short strokes, the level watched, before the engine moves a wheel and before anything else is proved.',
+          ),
+        ]
+      : []),
     ...again,
     ...(input.hydraulic
       ? [
@@ -117,11 +141,17 @@ export function proofItems(input: {
             'parking',
             'Parking brake holds and lets go',
             'On the slope it has to hold on; then spin the wheels, drag of the parking brake noted apart.',
+            CHECK,
+            null,
+            { label: 'Clicks or travel, the slope or pull it held, which wheels', figure: true },
           ),
         ]
       : []),
     item('stop_lamp', 'Stop lamps light from each control', 'Pedal, and lever where there is one.'),
     item('road_walk', 'First stops at walking pace, off the road', 'In a closed place, with the parking brake proved.'),
-    item('road', 'Road test', 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.'),
+    item('road', 'Road test', 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.', CHECK, null, {
+      label: 'Where, and how far',
+      figure: true,
+    }),
   ];
 }

@@ -23,6 +23,15 @@ export function fileAsOf(records: JobRecords, instant: string): JobRecords {
   };
 }
 
+/** A job file with what had happened by an instant, whenever it came in: what a rule asks of an event of that instant. */
+export function fileUntil(records: JobRecords, instant: string): JobRecords {
+  return withEvents(
+    records,
+    listsWhere((f) => f.late === 'late'),
+    (events) => events.filter((e) => e.happenedAt <= instant),
+  );
+}
+
 function limitsAsOf(limits: readonly LimitVersion[], instant: string): LimitVersion[] {
   return limits
     .filter((l) => l.enteredAt <= instant)

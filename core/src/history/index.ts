@@ -1,6 +1,6 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
 export { isOfAnother, signatories } from './authorship.ts';
-export { fileAsOf } from './asOf.ts';
+export { fileAsOf, fileUntil } from './asOf.ts';
 export { type JobHistory, openHistory } from './jobHistory.ts';
 export { closedClear, fluidState, fluidVerdict } from './due.ts';
 export { lateEvents, writtenUpLater } from './late.ts';

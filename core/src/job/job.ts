@@ -1,5 +1,5 @@
 import { observationKey } from '../catalogue/observations.ts';
-import { proofItems } from '../catalogue/proofItems.ts';
+import { FIRST_PRESS, proofItems } from '../catalogue/proofItems.ts';
 import { STAGES, type Stage } from '../catalogue/stages.ts';
 import { type Obligation, isAccepted, isDuty } from '../ledger/obligation.ts';
 import { fileAsOf } from '../history/asOf.ts';
@@ -14,6 +14,7 @@ import type { JobRecords } from '../ledger/jobRecords.ts';
 import { retractedIds } from '../ledger/retraction.ts';
 import { voidedJobs } from '../ledger/voided.ts';
 import { type ControlLock, lockedItem } from '../readiness/pedalLock.ts';
+import { isPushed } from '../readiness/disturbed.ts';
 import { openProofStatus } from '../readiness/proofStatus.ts';
 import { bleedObligations } from '../stages/bleed/obligations.ts';
 import { bookinObligations } from '../stages/bookin/obligations.ts';
@@ -157,6 +158,8 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
       parking: records.layout.slots.some((s) => s.kind === 'parking_lever'),
       corners: cornersTakenIn(records.job, records.layout),
       loose: isStandalone(records.layout),
+      // What was handed back before this was asked stays as it was.
+      pushed: hydraulic && isPushed(history) && (records.release === null || records.proofs.some((p) => p.item === FIRST_PRESS)),
     }),
   };
   const list = voided

@@ -7,7 +7,7 @@ import { disturbedWords } from '../wording/en/readiness.ts';
 import type { DisturbedBy } from '../wording/reasons.ts';
 
 /** What an event does to the vehicle, as far as proofs depend on it. */
-export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener';
+export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener' | 'pushed';
 
 /** An event that disturbed something at a place. */
 export interface Disturbed {
@@ -33,15 +33,18 @@ const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> 
   balance_bar: ['control'],
 };
 
+/** What a pedal has to find again once it was moved: pistons, linings and what they run on. Source: handbook 58, D01. */
+const PUSHED: readonly ComponentKind[] = ['rotor', 'drum', 'pads', 'shoes', 'caliper', 'piston', 'wheel_cylinder'];
+
 /** Events of a part that disturb the place where it sat or sits. */
 const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'honed', 'sleeved', 'resealed', 'opened', 'freed'];
 
 /** What an event on a part of this kind disturbs; nothing for events that leave the vehicle as it was. */
 export function disturbs(kind: ComponentKind, event: PartEventKind): readonly Disturbance[] {
   if (!MOVES.includes(event)) return [];
-  const own = TOUCHES[kind] ?? [];
-  if (event === 'freed') return [];
-  if (event === 'machined') return own.filter((d) => d === 'lining');
+  const own = [...(TOUCHES[kind] ?? []), ...(PUSHED.includes(kind) ? (['pushed'] as const) : [])];
+  if (event === 'freed') return own.filter((d) => d === 'pushed');
+  if (event === 'machined') return own.filter((d) => d === 'lining' || d === 'pushed');
   return [...own, ...(KIND_FACTS[kind].hydraulic ? (['hydraulic'] as const) : []), 'fastener'];
 }
 
@@ -115,6 +118,12 @@ function byFluid(history: JobHistory): Disturbed[] {
       : [];
   });
   return [...joints, ...bleeders];
+}
+
+/** Whether anything was moved on this job that a pedal has to find again. */
+export function isPushed(history: JobHistory): boolean {
+  const here = new Set(history.active(history.records.partEvents).flatMap((e) => (e.jobId === history.records.job.id ? [e.id] : [])));
+  return byParts(history).some((d) => here.has(d.eventId) && d.does.includes('pushed'));
 }
 
 /** Everything that disturbed the vehicle, in order. */

@@ -1,3 +1,4 @@
+import { FIRST_PRESS } from '../catalogue/proofItems.ts';
 import type { Layout, Slot } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { Fastener } from '../ledger/duty.ts';
@@ -53,7 +54,12 @@ export const ENDINGS: readonly Ending[] = [
   { when: 'parking', ends: 'parking', reach: 'vehicle' },
   { when: 'parking', ends: 'pedal_return', reach: 'vehicle' },
   { when: 'fastener', ends: 'torque', reach: 'slot' },
-  ...(['hydraulic', 'bleeder', 'control', 'wheel', 'lining', 'parking'] as const).flatMap((when): Ending[] => [
+  { when: 'pushed', ends: FIRST_PRESS, reach: 'vehicle' },
+  { when: 'pushed', ends: 'pedal_hold', reach: 'vehicle' },
+  { when: 'pushed', ends: 'pedal_reserve', reach: 'vehicle' },
+  { when: 'pushed', ends: 'release', reach: 'corner' },
+  { when: 'hydraulic', ends: FIRST_PRESS, reach: 'vehicle' },
+  ...(['pushed', 'hydraulic', 'bleeder', 'control', 'wheel', 'lining', 'parking'] as const).flatMap((when): Ending[] => [
     { when, ends: 'road_walk', reach: 'vehicle' },
     { when, ends: 'road', reach: 'vehicle' },
   ]),

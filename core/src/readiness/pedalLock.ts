@@ -1,5 +1,5 @@
 import { lockWords } from '../wording/en/readiness.ts';
-import { asksAgain } from '../catalogue/proofItems.ts';
+import { asksAgain, FIRST_PRESS } from '../catalogue/proofItems.ts';
 import type { Layout } from '../layout/graph.ts';
 import { type Control, sharesReservoir } from '../layout/reach.ts';
 import type { PlaceState } from './unitState.ts';
@@ -61,6 +61,6 @@ export function lockedItem(item: string, locks: readonly ControlLock[], passed: 
 /** Items of proof that press a control. */
 export function pressedBy(item: string): Control['kind'] | null {
   if (item === 'parking') return 'parking';
-  const pedal = ['pedal_hold', 'pedal_reserve', 'pedal_return', 'leak_look', 'release', 'stop_lamp', 'road_walk', 'road'];
+  const pedal = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'pedal_return', 'leak_look', 'release', 'stop_lamp', 'road_walk', 'road'];
   return pedal.includes(item) || item === 'complaint' || asksAgain(item) ? 'pedal' : null;
 }

@@ -16,6 +16,7 @@ export { limitsNeeded, type NeededLimit } from './limitsOfVehicle.ts';
 export { historyOf } from './pastFigures.ts';
 export { mayMove } from './mayMove.ts';
 export { type OnlyNow, onlyNow, onlyNowAtWheel } from './onlyNow.ts';
+export { heldRefusal, proofRefusal } from './proofRefusal.ts';
 export { type Proposal, proposalsOf, usualAt } from './proposals.ts';
 export { readSheet } from './readSheet.ts';
 export { gatherSets, READING_COLUMNS, readingRows, readReadingList, type ReadReadingRow } from './readingsFile.ts';

@@ -3,11 +3,11 @@ import { MOVE } from '../wording/en/readiness.ts';
 import { isDuty, isProofOf, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
-import { isAskedOnTheRoad } from '../catalogue/proofItems.ts';
+import { FIRST_PRESS, isAskedOnTheRoad } from '../catalogue/proofItems.ts';
 
 /** One thing that keeps a vehicle from the next level: what it is about, and in words. */
 interface MoveReason {
-  readonly about: 'units' | 'lock' | 'parking' | 'grant' | 'standing' | 'road';
+  readonly about: 'units' | 'lock' | 'first_press' | 'parking' | 'grant' | 'standing' | 'road';
   readonly words: string;
 }
 
@@ -37,7 +37,8 @@ export function mayMove(state: JobState): MayMove {
     return { level: 'road_test', reasons: state.blocks.map((o) => ({ about: 'road', words: o.what })), next: state.blocks[0] ?? null };
   const locks = state.obligations.filter((o) => isDuty(o, 'lock') && o.state === 'open');
   const parking = state.obligations.find((o) => isProofOf(o, 'parking'));
-  if (locks.length === 0 && parking?.state === 'closed') {
+  const first = state.obligations.find((o) => isProofOf(o, FIRST_PRESS) && o.state !== 'closed');
+  if (locks.length === 0 && parking?.state === 'closed' && !first) {
     return {
       level: 'yard_only',
       reasons: [{ about: 'standing', words: MOVE.beforeRoad(standing.length) }],
@@ -54,7 +55,8 @@ export function mayMove(state: JobState): MayMove {
   const brake = (words: string): MoveReason => ({ about: 'parking', words });
   const reasons: MoveReason[] = [
     ...locks.map((o): MoveReason => ({ about: 'lock', words: o.why ?? o.what })),
+    ...(first ? [{ about: 'first_press' as const, words: first.why ?? MOVE.firstPress }] : []),
     ...(parking === undefined ? [brake(MOVE.noParkingBrake)] : parking.state === 'closed' ? [] : [brake(parking.why ?? MOVE.notProved)]),
   ];
-  return { level: 'do_not_move', reasons, next: locks[0] ?? parking ?? null };
+  return { level: 'do_not_move', reasons, next: locks[0] ?? first ?? parking ?? null };
 }

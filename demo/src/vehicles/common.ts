@@ -21,10 +21,17 @@ export const STANDING = [
   'road',
 ];
 
+/** What is said with the proofs that ask for it. */
+export const SAID: Readonly<Record<string, string>> = {
+  parking: '6 clicks; held on the ramp, 1 in 6; both rear wheels',
+  road: 'Round the works and the hill, 14 km',
+};
+
 export function proveAll(t: Telling, corners: readonly Corner[], seen: readonly (readonly [string, Corner | null])[] = []): void {
+  t.prove('first_press');
   t.prove('complaint', 'gone');
   for (const [code, corner] of seen) t.prove(`again:${code}`, 'gone', corner);
-  for (const item of STANDING) t.prove(item);
+  for (const item of STANDING) t.prove(item, 'passed', null, SAID[item]);
   for (const c of corners) t.prove('release', 'passed', c);
 }
 

@@ -1,6 +1,6 @@
 import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
-import { FOUR, FRONT, STANDING, proveAll, ruth, tomasz, traced } from './common.ts';
+import { FOUR, FRONT, SAID, STANDING, proveAll, ruth, tomasz, traced } from './common.ts';
 
 /** V 071: judder; a front rotor that runs out and one pitted piston, rears still to be gauged. */
 export function corrie(story: Story, rack: Rack): void {
@@ -106,7 +106,7 @@ export function corrie(story: Story, rack: Rack): void {
   const fluid = car.job(ruth, story.ago(610), { complaint: '', kind: 'fluid', wants: 'Fluid change', scopeCorners: [] });
   fluid.counter('52,800 km');
   fluid.fluid('Class 4 fluid, shop drum', 'L 0418');
-  for (const item of STANDING) fluid.prove(item);
+  for (const item of STANDING) fluid.prove(item, 'passed', null, SAID[item]);
   fluid.release(['leak_next_day']);
 
   const now = car.job(tomasz, story.ago(6), {

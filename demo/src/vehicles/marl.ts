@@ -1,5 +1,5 @@
 import { Car, type Story } from '../story.ts';
-import { STANDING, ines, ruth } from './common.ts';
+import { SAID, STANDING, ines, ruth } from './common.ts';
 
 /** V 041: handed back last year; its fluid falls due. */
 export function marl(story: Story): void {
@@ -29,7 +29,7 @@ export function marl(story: Story): void {
   });
   done.counter('61,020 mi');
   done.fluid('Class 4 fluid, tin', 'L 0391');
-  for (const item of STANDING) done.prove(item);
+  for (const item of STANDING) done.prove(item, 'passed', null, SAID[item]);
   const same = done.prove('complaint', 'same', null, 'for the first two stops only');
   done.by(ines).accept(`proof:complaint|lead|${same}`, 'Linings are sound; the owner will live with it until the spring.');
   done.release(['leak_next_day']);

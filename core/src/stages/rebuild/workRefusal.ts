@@ -69,7 +69,9 @@ function placing(history: JobHistory, event: Done, slot: Slot, events: readonly 
   // What is only moved may hang on its line; another one does not go in without opening it.
   const another = event.kind === 'fitted' && !events.some((e) => e.partId === event.partId && e.slotId === slot.id);
   const moved = event.kind === 'removed' && !(event.lineOn && HANGS.includes(slot.kind));
-  return (another || moved) && linesOn(history, slot, instant) ? { kind: moved && HANGS.includes(slot.kind) ? 'line_or_hangs' : 'line_on', slot } : null;
+  return (another || moved) && linesOn(history, slot, instant)
+    ? { kind: moved && HANGS.includes(slot.kind) ? 'line_or_hangs' : 'line_on', slot }
+    : null;
 }
 
 function worked(history: JobHistory, event: Done, slot: Slot, events: readonly PartEvent[], instant: string): WorkRefusal | null {

@@ -62,6 +62,7 @@ export const MOVE = {
   units: 'Units alone: they may be carried.',
   beforeRoad: (n: number): string => `${n} to do before the road`,
   granted: 'With a person and chocks, by a lead’s name.',
+  firstPress: 'The pedal was not pumped up since the brakes were worked on.',
   noParkingBrake: 'It has no parking brake.',
   notProved: 'The parking brake is not proved.',
 };

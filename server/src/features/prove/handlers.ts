@@ -1,6 +1,8 @@
 import { acceptanceKey, isReason } from '@dauer/core/ledger';
+import { fileUntil } from '@dauer/core/history';
+import { corrected } from '../../platform/clock.ts';
 import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
-import { buildSheet, readSheet } from '@dauer/core/views';
+import { buildSheet, proofRefusal, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
@@ -14,12 +16,16 @@ import { basisOf } from '../../records/release.ts';
 
 export const proveHandlers: Pick<Handlers, 'recordProof' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
   /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
-  recordProof: eventHandler('proofs', async (body, { db, params }) => {
+  recordProof: eventHandler('proofs', async (body, { db, params, request }) => {
     if (body.result === 'not_tried') return;
     const records = await readJobFile(db, params.jobId);
     if (records.release || records.proofs.some((p) => p.id === body.id)) return;
-    const lock = itemLock(deriveJob(records, new Date().toISOString()), body.item);
-    if (lock) throw new HttpProblem('control_locked', `${lock.control.name}: ${lock.why}`);
+    const at = corrected(request, body.happenedAt);
+    const state = deriveJob(fileUntil(records, at), at);
+    const item = state.context.proofItems.find((i) => i.item === body.item && i.corner === body.corner);
+    if (!item?.answers.includes(body.result)) throw new HttpProblem('nothing_to_prove', 'This job asks for no such proof. Load it again.');
+    const why = proofRefusal(state, item, body.result, body.note);
+    if (why !== null) throw new HttpProblem(itemLock(state, body.item) ? 'control_locked' : 'not_proved_yet', why);
   }),
   /** Only what blocks now, and only by the role that the verdict asks for. */
   accept: eventHandler('acceptances', async (body, call) => {

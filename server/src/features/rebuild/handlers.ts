@@ -1,11 +1,26 @@
-import { refuseLocked } from '../../records/assertUnlocked.ts';
+import { fileUntil } from '@dauer/core/history';
+import { deriveJob, placeLock } from '@dauer/core/job';
+import { heldRefusal } from '@dauer/core/views';
+import type { Database } from '../../db/connect.ts';
+import { corrected } from '../../platform/clock.ts';
+import { HttpProblem } from '../../platform/problem.ts';
+import { readJobFile } from '../../records/jobFile.ts';
 import { eventHandler } from '../../platform/handlers.ts';
 import { requireJoint } from '../../records/ownership.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
+/** Throws a HttpProblem where nobody can have seen a joint dry under held pressure at that moment; a repeat is answered. */
+async function requireHeld(db: Database, jobId: string, body: { readonly id: string; readonly slotId: string }, at: string): Promise<void> {
+  const records = await readJobFile(db, jobId);
+  if (records.release || records.jointEvents.some((e) => e.id === body.id)) return;
+  const state = deriveJob(fileUntil(records, at), at);
+  const why = heldRefusal(state, body.slotId);
+  if (why !== null) throw new HttpProblem(placeLock(state, body.slotId) ? 'control_locked' : 'not_proved_yet', why);
+}
+
 export const rebuildHandlers = {
-  recordJointEvent: eventHandler('jointEvents', async (body, { db, params }) => {
+  recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {
     await requireJoint(db, params.jobId, body.connectionId, body.slotId);
-    if (body.kind === 'held') await refuseLocked(db, params.jobId, body.slotId, 'jointEvents', body.id);
+    if (body.kind === 'held') await requireHeld(db, params.jobId, body, corrected(request, body.happenedAt));
   }),
 } satisfies Partial<Handlers>;

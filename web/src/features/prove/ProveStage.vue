@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { isDuty, type Obligation, proofKey } from '@dauer/core/ledger';
-import { type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
+import { proofCloses, type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import { itemLock } from '@dauer/core/job';
 import { isGood, whyNotGood } from '@dauer/core/readiness';
-import { afterCareOf, mayMove } from '@dauer/core/views';
+import { afterCareOf, mayMove, proofRefusal } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -44,6 +44,7 @@ const locked = (item: ProofItem, r: ProofResult): boolean =>
   r !== 'not_tried' && job.state !== null && itemLock(job.state, item.item) !== null;
 /** Where an obligation is worked off. */
 const placeFor = (o: Obligation): string => (o.stage !== 'prove' ? o.stage : isDuty(o, 'lock', 'out', 'joint') ? 'rebuild' : 'gauge');
+const noteOf = (item: ProofItem): string => answerOf(item)?.record.note ?? '';
 const openProofs = computed(() => blocks.value.filter((b) => isDuty(b, 'proof')));
 const acceptable = (key: string): Obligation | undefined => blocks.value.find((b) => b.key === key && b.acceptBy !== null);
 const keyOf = (item: ProofItem): string => proofKey(item.item, item.corner);
@@ -59,9 +60,41 @@ const reasons = computed(() => {
 const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state.offers.find((o) => o.state === 'open') ?? null) : null));
 const care = computed(() => (!job.state.released ? afterCareOf(job.state, job.today) : []));
 const mayAccept = (o: Obligation): boolean => writable.value && o.acceptBy !== null && session.may(o.acceptBy);
-function answer(item: ProofItem, result: ProofResult): void {
-  job.add('proofs', { item: item.item, slotId: null, corner: item.corner, result, note: '' });
+/** The item whose words are being written, and what its field says so far. */
+const saying = ref<{ readonly key: string; readonly result: ProofResult | null } | null>(null);
+const words = ref('');
+const refused = ref('');
+function say(item: ProofItem, result: ProofResult | null): void {
+  saying.value = { key: keyOf(item), result };
+  words.value = answerOf(item)?.record.note ?? '';
+  refused.value = '';
 }
+function answer(item: ProofItem, result: ProofResult): void {
+  const open = saying.value?.key === keyOf(item);
+  if (!open && item.asks && result !== 'not_tried') return say(item, result);
+  const note = open ? words.value.trim() : '';
+  refused.value = proofRefusal(job.state, item, result, note) ?? '';
+  if (refused.value) return;
+  job.add('proofs', { item: item.item, slotId: null, corner: item.corner, result, note });
+  saying.value = null;
+}
+/** Something that is said with every answer, so that only what stands against it is asked. */
+const ANY = 'as asked, 1';
+/** Why each item cannot be closed now; those that nothing stands against are left out. */
+const notYet = computed(() => {
+  const list = new Map<string, string>();
+  if (!writable.value) return list;
+  for (const item of items.value) {
+    const [closing] = item.answers;
+    const why = closing ? proofRefusal(job.state, item, closing, ANY) : null;
+    if (why !== null && !locked(item, 'passed')) list.set(keyOf(item), why);
+  }
+  return list;
+});
+/** The same reason is said once. */
+const comeFirst = computed(() => [...new Set(notYet.value.values())]);
+const off = (item: ProofItem, result: ProofResult): boolean =>
+  !writable.value || locked(item, result) || (proofCloses(result) && notYet.value.has(keyOf(item)));
 </script>
 
 <template>
@@ -150,15 +183,33 @@ function answer(item: ProofItem, result: ProofResult): void {
       {{ openProofs.length === 0 ? 'All answered.' : `${openProofs.length} still to answer.` }} What the records contradict cannot be ticked
       away.
     </p>
+    <p v-for="why in comeFirst" :key="why" class="small first">{{ why }}</p>
     <ul>
       <li v-for="i in items" :key="keyOf(i)" class="proof">
         <span class="what">
           {{ i.question }}
           <span class="second small">{{ i.how }}</span>
           <span v-if="lapsed(i)" class="small lapsed">{{ lapsed(i) }}</span>
+          <span v-if="noteOf(i)" class="small">{{ noteOf(i) }}</span>
+          <button
+            v-if="writable && saying?.key !== keyOf(i)"
+            class="link small"
+            type="button"
+            :aria-label="`Note: ${i.question}`"
+            @click="say(i, null)"
+          >
+            {{ noteOf(i) ? 'change the note' : 'with a note' }}
+          </button>
         </span>
         <v-btn-group class="choice" role="group" :aria-label="i.question">
-          <v-btn v-for="r in i.answers" :key="r" :aria-pressed="counts(i, r)" :disabled="!writable || locked(i, r)" @click="answer(i, r)">
+          <v-btn
+            v-for="r in i.answers"
+            :key="r"
+            :aria-pressed="counts(i, r)"
+            :disabled="off(i, r)"
+            :title="proofCloses(r) ? notYet.get(keyOf(i)) : undefined"
+            @click="answer(i, r)"
+          >
             {{ RESULT_WORD[r] }}
           </v-btn>
         </v-btn-group>
@@ -170,6 +221,19 @@ function answer(item: ProofItem, result: ProofResult): void {
           Accept with a reason
         </v-btn>
         <span v-else-if="writable && acceptable(keyOf(i))" class="second small">a lead may accept this</span>
+        <form v-if="saying?.key === keyOf(i)" class="say" @submit.prevent="saying.result && answer(i, saying.result)">
+          <v-text-field
+            v-model="words"
+            v-focus
+            density="compact"
+            :label="i.asks?.label ?? 'Note to the answer'"
+            :error-messages="refused"
+          />
+          <v-btn v-if="saying.result" class="act main" type="submit" :disabled="words.trim() === ''">
+            {{ RESULT_WORD[saying.result] }}
+          </v-btn>
+          <v-btn class="act" @click="saying = null">Not now</v-btn>
+        </form>
       </li>
     </ul>
   </section>
@@ -178,6 +242,21 @@ function answer(item: ProofItem, result: ProofResult): void {
 </template>
 
 <style scoped>
+.first {
+  border-left: var(--line-chosen) solid var(--ink);
+  padding-left: var(--space-2);
+  margin: var(--space-2) 0;
+}
+.say {
+  flex: 1 1 100%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2);
+  align-items: flex-start;
+}
+.say > :deep(.v-input) {
+  flex: 1 1 260px;
+}
 section {
   margin-top: var(--space-4);
 }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { JOINT_WORD, SEAL_NAME } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
-import { placeLock } from '@dauer/core/job';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
 import { jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
+import { heldRefusal } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
@@ -48,7 +48,7 @@ const undoes = (j: JointStatus): string[] => {
     : [];
 };
 /** Held under pressure presses a control: not while anything that it reaches is open. */
-const locked = (j: JointStatus): boolean => job.state !== null && placeLock(job.state, j.joint.slot.id) !== null;
+const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint.slot.id);
 </script>
 
 <template>
@@ -63,6 +63,7 @@ const locked = (j: JointStatus): boolean => job.state !== null && placeLock(job.
             }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''
             }}{{ j.last ? `; ${job.by(j.last)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
           </span>
+          <span v-if="writable && next(j).includes('held') && locked(j)" class="second small">{{ locked(j) }}</span>
           <span v-if="undoes(j).length > 0" class="second small">Opening it undoes {{ undoes(j).join('; ').toLowerCase() }}</span>
         </span>
         <span v-if="writable && making === j.joint.key" class="acts" role="group" aria-label="Sealed how">
@@ -74,7 +75,8 @@ const locked = (j: JointStatus): boolean => job.state !== null && placeLock(job.
             :key="k"
             class="act slim"
             :aria-label="`${JOINT_WORD[k]}: ${j.joint.name}`"
-            :disabled="k === 'held' && locked(j)"
+            :disabled="k === 'held' && locked(j) !== null"
+            :title="k === 'held' ? (locked(j) ?? undefined) : undefined"
             @click="log(j, k)"
           >
             {{ JOINT_WORD[k] }}

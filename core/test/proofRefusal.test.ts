@@ -1,0 +1,123 @@
+import { expect } from 'chai';
+import { FIRST_PRESS, type ProofItem, type ProofResult } from '../src/catalogue/proofItems.ts';
+import { fileUntil } from '../src/history/asOf.ts';
+import { lastPartIn } from '../src/history/whereabouts.ts';
+import { deriveJob, type JobState } from '../src/job/job.ts';
+import { jointsOf } from '../src/readiness/joints.ts';
+import { mayMove } from '../src/views/mayMove.ts';
+import { heldRefusal, proofRefusal } from '../src/views/proofRefusal.ts';
+import { base, FOUR, JobFixture, NOW } from './jobFixture.ts';
+
+const state = (t: JobFixture): JobState => deriveJob(t.file, NOW);
+const itemOf = (s: JobState, name: string): ProofItem | undefined => s.context.proofItems.find((i) => i.item === name);
+const why = (t: JobFixture, name: string, result: ProofResult = 'passed', note = ''): string | null => {
+  const s = state(t);
+  const item = itemOf(s, name);
+  if (!item) throw new Error(`${name} is not asked`);
+  return proofRefusal(s, item, result, note);
+};
+function prove(t: JobFixture, item: string, result: ProofResult = 'passed'): void {
+  t.file.proofs = [...t.file.proofs, { ...base(t.next()), item, slotId: null, corner: null, result, note: '' }];
+}
+function draw(t: JobFixture, corner: (typeof FOUR)[number]): void {
+  const pull = { volumeMl: 120, volumeTyped: '120', colour: 'clear' as const, air: 'none' as const, closed: true, method: null };
+  t.file.bleedPulls = [...t.file.bleedPulls, { ...base(t.next()), slotId: t.slot('bleeder', corner), ...pull }];
+}
+/** Pads off and on again. */
+function pads(t: JobFixture): void {
+  const slot = t.slot('pads');
+  t.part(slot, 'removed');
+  t.part(slot, 'fitted', lastPartIn(slot, t.file.partEvents)!);
+}
+const open = (t: JobFixture, key: string): boolean => state(t).obligations.some((o) => o.key === key && o.state === 'open');
+
+describe('the first press', () => {
+  it('is owed once a piston, lining, rotor, drum or shoe was moved, and by nothing else', () => {
+    const t = new JobFixture(FOUR);
+    expect(itemOf(state(t), FIRST_PRESS)).to.equal(undefined);
+    t.part(t.slot('servo', null), 'removed');
+    expect(itemOf(state(t), FIRST_PRESS), 'a servo moves no piston').to.equal(undefined);
+    for (const kind of ['pads', 'rotor', 'caliper', 'piston'] as const) {
+      const one = new JobFixture(FOUR);
+      one.part(one.slot(kind), 'removed');
+      expect(open(one, `proof:${FIRST_PRESS}`), kind).to.equal(true);
+    }
+    const freed = new JobFixture(FOUR);
+    freed.part(freed.slot('piston'), 'freed');
+    expect(open(freed, `proof:${FIRST_PRESS}`), 'freed in its bore').to.equal(true);
+  });
+  it('comes before every other proof that presses the pedal; a failure, and what was not tried, are told at once', () => {
+    const t = new JobFixture(FOUR);
+    pads(t);
+    for (const item of ['pedal_return', 'stop_lamp', 'leak_look', 'pedal_hold', 'complaint', 'road_walk', 'road'])
+      expect(why(t, item, item === 'complaint' ? 'gone' : 'passed', 'Ramp, 14 km'), item).to.match(/^Pump the pedal up first/);
+    expect(why(t, 'pedal_hold', 'failed')).to.equal(null);
+    expect(why(t, 'pedal_return', 'not_tried')).to.equal(null);
+    expect(why(t, 'warning_lamps'), 'presses nothing').to.equal(null);
+    expect(why(t, FIRST_PRESS)).to.equal(null);
+    prove(t, FIRST_PRESS);
+    expect(why(t, 'pedal_return')).to.equal(null);
+  });
+  it('ends again with the next lining that is moved, and says by what', () => {
+    const t = new JobFixture(FOUR);
+    pads(t);
+    prove(t, FIRST_PRESS);
+    expect(open(t, `proof:${FIRST_PRESS}`)).to.equal(false);
+    pads(t);
+    expect(open(t, `proof:${FIRST_PRESS}`)).to.equal(true);
+    expect(state(t).obligations.find((o) => o.key === `proof:${FIRST_PRESS}`)?.why).to.match(/front left pads fitted since/);
+  });
+  it('keeps the vehicle where it stands, whatever the parking brake holds', () => {
+    const t = new JobFixture(FOUR);
+    prove(t, 'parking');
+    expect(mayMove(state(t)).level).to.equal('yard_only');
+    pads(t);
+    const stays = mayMove(state(t));
+    expect([stays.level, stays.reasons.some((r) => r.about === 'first_press'), stays.next?.key]).to.deep.equal([
+      'do_not_move',
+      true,
+      `proof:${FIRST_PRESS}`,
+    ]);
+    prove(t, FIRST_PRESS);
+    expect(mayMove(state(t)).level).to.equal('yard_only');
+  });
+  it('is asked of what had happened by then, also where it came in later', () => {
+    const t = new JobFixture(FOUR);
+    const before = base(t.next()).happenedAt;
+    pads(t);
+    expect(itemOf(deriveJob(fileUntil(t.file, before), before), FIRST_PRESS)).to.equal(undefined);
+    expect(itemOf(deriveJob(fileUntil(t.file, NOW), NOW), FIRST_PRESS)?.item).to.equal(FIRST_PRESS);
+  });
+});
+
+describe('a proof that cannot be true yet', () => {
+  it('is one of the pedal over a circuit that is not bled', () => {
+    const t = new JobFixture(FOUR);
+    const joint = jointsOf(t.layout).find((j) => j.slot.id === t.slot('hose'))!;
+    const at = { connectionId: joint.connection.id, slotId: joint.slot.id, seal: null, note: '' };
+    for (const kind of ['opened', 'made', 'torqued'] as const)
+      t.file.jointEvents = [...t.file.jointEvents, { ...base(t.next()), ...at, kind }];
+    for (const item of ['pedal_hold', 'pedal_reserve', 'leak_look']) expect(why(t, item), item).to.match(/no fluid that holds yet/);
+    expect(why(t, 'stop_lamp'), 'needs no fluid').to.equal(null);
+    expect(heldRefusal(state(t), joint.slot.id)).to.match(/no fluid under it yet: since the joint at the front left hose was made/);
+    draw(t, 'FL');
+    expect(heldRefusal(state(t), joint.slot.id)).to.equal(null);
+    for (const corner of FOUR) draw(t, corner);
+    expect(why(t, 'pedal_hold')).to.equal(null);
+  });
+  it('is the road where the vehicle is not for the road, or nobody says where and how far', () => {
+    const t = new JobFixture(FOUR);
+    expect(why(t, 'road')).to.match(/say where, and how far, with figures/);
+    for (const note of ['', 'ok', 'the hill', '14']) expect(why(t, 'road', 'passed', note), note).to.match(/with figures/);
+    expect(why(t, 'road', 'passed', 'The hill, 14 km')).to.match(/not for the road yet/);
+    expect(why(t, 'road', 'failed', 'Pulled after 2 km'), 'it was driven, and failed').to.equal(null);
+    expect(why(t, 'road_walk')).to.match(/must not be moved/);
+    prove(t, 'parking');
+    expect(why(t, 'road_walk')).to.equal(null);
+  });
+  it('is a parking brake without its figure', () => {
+    const t = new JobFixture(FOUR);
+    expect(why(t, 'parking')).to.match(/clicks or travel, the slope or pull it held, which wheels/);
+    expect(why(t, 'parking', 'passed', '6 clicks, 1 in 6, both rear wheels')).to.equal(null);
+  });
+});
