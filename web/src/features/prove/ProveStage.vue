@@ -91,8 +91,12 @@ const notYet = computed(() => {
   }
   return list;
 });
-/** The same reason is said once. */
-const comeFirst = computed(() => [...new Set(notYet.value.values())]);
+/** The same reason is said once, at the first item that it stands before. */
+const firstOf = computed(() => new Map([...notYet.value].reverse().map(([key, why]) => [why, key] as const)));
+const comesFirst = (item: ProofItem): string => {
+  const why = notYet.value.get(keyOf(item));
+  return why !== undefined && firstOf.value.get(why) === keyOf(item) ? why : '';
+};
 const off = (item: ProofItem, result: ProofResult): boolean =>
   !writable.value || locked(item, result) || (proofCloses(result) && notYet.value.has(keyOf(item)));
 </script>
@@ -183,23 +187,25 @@ const off = (item: ProofItem, result: ProofResult): boolean =>
       {{ openProofs.length === 0 ? 'All answered.' : `${openProofs.length} still to answer.` }} What the records contradict cannot be ticked
       away.
     </p>
-    <p v-for="why in comeFirst" :key="why" class="small first">{{ why }}</p>
     <ul>
       <li v-for="i in items" :key="keyOf(i)" class="proof">
         <span class="what">
           {{ i.question }}
-          <span class="second small">{{ i.how }}</span>
+          <span class="second small how">
+            {{ i.how }}
+            <button
+              v-if="writable && saying?.key !== keyOf(i)"
+              class="link"
+              type="button"
+              :aria-label="`Note: ${i.question}`"
+              @click="say(i, null)"
+            >
+              {{ noteOf(i) ? 'change the note' : 'with a note' }}
+            </button>
+          </span>
+          <span v-if="comesFirst(i)" class="small lapsed">{{ comesFirst(i) }}</span>
           <span v-if="lapsed(i)" class="small lapsed">{{ lapsed(i) }}</span>
           <span v-if="noteOf(i)" class="small">{{ noteOf(i) }}</span>
-          <button
-            v-if="writable && saying?.key !== keyOf(i)"
-            class="link small"
-            type="button"
-            :aria-label="`Note: ${i.question}`"
-            @click="say(i, null)"
-          >
-            {{ noteOf(i) ? 'change the note' : 'with a note' }}
-          </button>
         </span>
         <v-btn-group class="choice" role="group" :aria-label="i.question">
           <v-btn
@@ -242,11 +248,6 @@ const off = (item: ProofItem, result: ProofResult): boolean =>
 </template>
 
 <style scoped>
-.first {
-  border-left: var(--line-chosen) solid var(--ink);
-  padding-left: var(--space-2);
-  margin: var(--space-2) 0;
-}
 .say {
   flex: 1 1 100%;
   display: flex;
