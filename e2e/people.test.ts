@@ -141,6 +141,8 @@ describe('two tablets and three people', function () {
     await on(bay, /^Dry under held pressure: front hose, end towards the master/).click();
     await allSent(bay);
     await stage(bench, 'prove');
+    // What was felt before the joint was opened is asked again after it.
+    await bench.getByRole('group', { name: 'Lever squeaks' }).getByRole('button', { name: 'The same' }).click();
     await passed();
     await bench.getByText('1 thing stands in the way').waitFor();
   });

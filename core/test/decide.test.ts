@@ -5,7 +5,7 @@ import { OPTION_NAME, type OptionId, optionsFor } from '../src/catalogue/repairO
 import { deriveJob } from '../src/job/job.ts';
 import { type ComponentKind, type Corner, KIND_FACTS } from '../src/layout/kinds.ts';
 import { toResult } from '../src/quantity/domainError.ts';
-import { optionsOf, whyNotMachine } from '../src/stages/decide/options.ts';
+import { optionsOf, whyNotMachine } from '../src/readiness/options.ts';
 import { isWorked, TORQUE_TOLERANCE, torqueFault, torquePoints } from '../src/stages/torquePoints.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { sidesDiffer } from '../src/views/bothSides.ts';

@@ -30,7 +30,7 @@ import { takenIn } from '../src/metrology/takenIn.ts';
 import { fixed } from '../src/quantity/display.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { gaugedAt, whyNotGauged } from '../src/readiness/mayGauge.ts';
-import { optionsOf } from '../src/stages/decide/options.ts';
+import { optionsOf } from '../src/readiness/options.ts';
 import { decide } from '../src/verdict/decide.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
 import { base, FOUR, id, LIMIT, NOW, JobFixture } from './jobFixture.ts';

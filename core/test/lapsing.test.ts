@@ -69,7 +69,7 @@ describe('standing and lapsing', () => {
     const items = proofItems({ complaint: 'x', seen: [], hydraulic: true, lever: false, parking: true, corners: FOUR, pushed: true }).map(
       (i) => i.item,
     );
-    for (const e of ENDINGS) expect([...items, 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);
+    for (const e of ENDINGS) expect([...items, 'again', 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);
   });
 
   it('a hose that was opened ends what went through it, and nothing on the other circuit', () => {
@@ -78,6 +78,7 @@ describe('standing and lapsing', () => {
     expect(t.lapsed()).to.deep.equal([]);
     t.again(t.slot('hose'));
     expect(t.lapsed()).to.have.members([
+      'complaint',
       ...['pedal_hold', 'pedal_reserve', 'hose_clear', 'leak_look', 'pedal_return', 'release@FL', 'road_walk', 'road', 'bleed@FL', 'hose'],
     ]);
   });
@@ -86,7 +87,7 @@ describe('standing and lapsing', () => {
     const t = new Proving(FOUR);
     t.proveAll();
     t.part(t.slot('rotor'), 'machined');
-    expect(t.lapsed()).to.have.members(['release@FL', 'pedal_hold', 'pedal_reserve', 'wheel:FL', 'road_walk', 'road']);
+    expect(t.lapsed()).to.have.members(['complaint', 'release@FL', 'pedal_hold', 'pedal_reserve', 'wheel:FL', 'road_walk', 'road']);
   });
 
   it('a master cylinder ends the bleeding everywhere', () => {

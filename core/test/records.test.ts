@@ -11,7 +11,7 @@ import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import type { PartEvent } from '../src/ledger/families/partEvents.ts';
 import { retractedIds } from '../src/ledger/retraction.ts';
 import { bleedOrder } from '../src/stages/bleed/order.ts';
-import { optionsOf } from '../src/stages/decide/options.ts';
+import { optionsOf } from '../src/readiness/options.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { base, id, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 

@@ -2,6 +2,9 @@ import type { ComponentKind } from '../layout/kinds.ts';
 
 export type OptionId = 'use_again' | 'reseal' | 'hone' | 'sleeve' | 'machine' | 'replace' | 'put_off';
 
+/** Metal of a bore: it decides whether it is honed at all. */
+export type BoreMaterial = 'iron' | 'steel' | 'aluminium';
+
 export const OPTION_NAME: Readonly<Record<OptionId, string>> = {
   use_again: 'Use again',
   reseal: 'Clean and reseal',

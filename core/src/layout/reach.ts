@@ -39,12 +39,10 @@ function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[
   return found;
 }
 
-/**
- * The controls of a layout, each with what it reaches: through both chambers of a tandem cylinder, over the parking
- * linkage, never over a reservoir's feed.
- * Source: handbook 05, One open corner makes the whole vehicle's pedal dangerous.
- */
-export function controlsOf(layout: Layout): Control[] {
+const known = new WeakMap<Layout, readonly Control[]>();
+
+/** Worked out once a layout, since a layout is only ever replaced. */
+function workedOut(layout: Layout): readonly Control[] {
   return layout.slots.flatMap((slot): Control[] => {
     const kind =
       slot.kind === 'pedal' || slot.kind === 'hand_lever' || slot.kind === 'foot_lever'
@@ -58,6 +56,19 @@ export function controlsOf(layout: Layout): Control[] {
     const name = kind === 'clutch' ? 'Clutch pedal' : kind === 'parking' ? 'Parking lever' : placeName(slot);
     return [{ slotId: slot.id, name, kind, reach: reachFrom(layout, slot, CARRIES[kind]) }];
   });
+}
+
+/**
+ * The controls of a layout, each with what it reaches: through both chambers of a tandem cylinder, over the parking
+ * linkage, never over a reservoir's feed.
+ * Source: handbook 05, One open corner makes the whole vehicle's pedal dangerous.
+ */
+export function controlsOf(layout: Layout): readonly Control[] {
+  const before = known.get(layout);
+  if (before) return before;
+  const controls = workedOut(layout);
+  known.set(layout, controls);
+  return controls;
 }
 
 /** Controls that are fed from the same reservoir as this one: pressure or a leak there concerns them too. */

@@ -1,8 +1,7 @@
+import type { BoreMaterial } from '../catalogue/repairOptions.ts';
 import { BORE_WEAR_LIMIT, CLEARANCE_LIMIT } from '../catalogue/measured/practice.ts';
 import { DomainError, SLACK } from '../quantity/domainError.ts';
 import { mean } from '../verdict/uncertainty.ts';
-
-export type BoreMaterial = 'iron' | 'steel' | 'aluminium';
 
 /** A pit as a stretch along a bore, mm from its mouth. */
 interface BorePit {

@@ -1,5 +1,4 @@
 /** Figures from readings: from what a gauge showed to a value with its uncertainty. */
-export type { BoreMaterial } from './bore.ts';
 export { DRUM_DEPTHS } from './drum.ts';
 export { PAD_CORNERS, type PadReadings, reducePads } from './padLining.ts';
 export { paintBands } from './paintBands.ts';

@@ -1,13 +1,14 @@
 import type { JobHistory } from '../history/jobHistory.ts';
 import { type Layout, type Slot, childrenOf, pathFromMaster, slotById } from '../layout/graph.ts';
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
+import { controlsOf } from '../layout/reach.ts';
 import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
 import { disturbedWords } from '../wording/en/readiness.ts';
 import type { DisturbedBy } from '../wording/reasons.ts';
 
 /** What an event does to the vehicle, as far as proofs depend on it. */
-export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener' | 'pushed';
+export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener' | 'pushed' | 'lamp' | 'warning';
 
 /** An event that disturbed something at a place. */
 export interface Disturbed {
@@ -29,9 +30,17 @@ const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> 
   hub: ['wheel'],
   pads: ['lining'],
   shoes: ['lining', 'parking'],
+  parking_shoes: ['parking'],
+  expander: ['lining', 'parking'],
+  switch: ['lamp'],
+  reservoir: ['warning'],
+  valve: ['warning'],
   servo: ['control'],
   balance_bar: ['control'],
 };
+
+/** What holds at a wheel when the parking lever is pulled, where that lever reaches the wheel. Source: handbook 60, Standing and lapsing. */
+const HOLDS_PARKED: readonly ComponentKind[] = ['drum', 'rotor', 'caliper', 'piston', 'pads', 'shoes', 'parking_shoes', 'expander'];
 
 /** What a pedal has to find again once it was moved: pistons, linings and what they run on. Source: handbook 58, D01. */
 const PUSHED: readonly ComponentKind[] = ['rotor', 'drum', 'pads', 'shoes', 'caliper', 'piston', 'wheel_cylinder'];
@@ -39,13 +48,25 @@ const PUSHED: readonly ComponentKind[] = ['rotor', 'drum', 'pads', 'shoes', 'cal
 /** Events of a part that disturb the place where it sat or sits. */
 const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'honed', 'sleeved', 'resealed', 'opened', 'freed'];
 
-/** What an event on a part of this kind disturbs; nothing for events that leave the vehicle as it was. */
-export function disturbs(kind: ComponentKind, event: PartEventKind): readonly Disturbance[] {
+/**
+ * What an event on what sits in a place disturbs; nothing for events that leave the vehicle as it was. What carries circuits is
+ * hydraulic, whatever its kind.
+ */
+export function disturbs(layout: Layout, slot: Slot, event: PartEventKind): readonly Disturbance[] {
   if (!MOVES.includes(event)) return [];
-  const own = [...(TOUCHES[kind] ?? []), ...(PUSHED.includes(kind) ? (['pushed'] as const) : [])];
+  const { kind } = slot;
+  const parked = HOLDS_PARKED.includes(kind) && controlsOf(layout).some((c) => c.kind === 'parking' && c.reach.has(slot.id));
+  const own = [
+    ...new Set<Disturbance>([
+      ...(TOUCHES[kind] ?? []),
+      ...(parked ? (['parking'] as const) : []),
+      ...(PUSHED.includes(kind) ? (['pushed'] as const) : []),
+    ]),
+  ];
   if (event === 'freed') return own.filter((d) => d === 'pushed');
-  if (event === 'machined') return own.filter((d) => d === 'lining' || d === 'pushed');
-  return [...own, ...(KIND_FACTS[kind].hydraulic ? (['hydraulic'] as const) : []), 'fastener'];
+  if (event === 'machined') return own.filter((d) => d !== 'wheel');
+  const wet = KIND_FACTS[kind].hydraulic || slot.circuits.length > 0;
+  return [...own, ...(wet ? (['hydraulic'] as const) : []), 'fastener'];
 }
 
 const done = (slot: Slot, by: DisturbedBy): Pick<Disturbed, 'by' | 'what'> => ({ by, what: disturbedWords(slot, by) });
@@ -63,13 +84,12 @@ export function hangs(partId: string, events: readonly PartEvent[]): boolean {
 }
 
 function byParts(history: JobHistory): Disturbed[] {
-  const { layout, parts, partEvents } = history.records;
+  const { layout, partEvents } = history.records;
   const events = inOrder(history.active(partEvents));
   return events.flatMap((event, i): Disturbed[] => {
     const slot = placeOf(layout, event, events.slice(0, i));
-    const kind = parts.find((p) => p.id === event.partId)?.kind ?? slot?.kind;
     const hung = event.lineOn || (event.kind === 'fitted' && hangs(event.partId, events.slice(0, i)));
-    const does = kind ? disturbs(kind, event.kind).filter((d) => !hung || d !== 'hydraulic') : [];
+    const does = slot ? disturbs(layout, slot, event.kind).filter((d) => !hung || d !== 'hydraulic') : [];
     if (!slot || does.length === 0) return [];
     return [
       {

@@ -1,4 +1,4 @@
-import { FIRST_PRESS } from '../catalogue/proofItems.ts';
+import { asksAgain, FIRST_PRESS } from '../catalogue/proofItems.ts';
 import type { Layout, Slot } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { Fastener } from '../ledger/duty.ts';
@@ -16,14 +16,17 @@ type What =
   | { readonly kind: 'bleed'; readonly slotId: string }
   | { readonly kind: 'torque'; readonly slotId: string | null; readonly fastener: Fastener };
 
-/** How far an ending reaches: the whole vehicle, the corner disturbed, the corners fed through it, or the very fastener. */
-type Reach = 'vehicle' | 'corner' | 'fed' | 'slot';
+/** How far an ending reaches: the whole vehicle, the corner disturbed, the corners fed through it, the very fastener, or what the answer was about: its wheel, or the vehicle. */
+type Reach = 'vehicle' | 'corner' | 'fed' | 'slot' | 'own';
 
 interface Ending {
   readonly when: Disturbance;
   readonly ends: string;
   readonly reach: Reach;
 }
+
+/** All that was seen at Trace and is asked again, as the table names it. */
+const AGAIN = 'again';
 
 /**
  * Which events end which proofs: the one table. `ends` is the item of a proof, or bleed, wheel_torque, torque.
@@ -53,12 +56,21 @@ export const ENDINGS: readonly Ending[] = [
   { when: 'lining', ends: 'wheel_torque', reach: 'corner' },
   { when: 'parking', ends: 'parking', reach: 'vehicle' },
   { when: 'parking', ends: 'pedal_return', reach: 'vehicle' },
+  { when: 'parking', ends: 'release', reach: 'corner' },
+  { when: 'bleeder', ends: 'release', reach: 'fed' },
+  { when: 'bleeder', ends: 'pedal_return', reach: 'vehicle' },
+  { when: 'lamp', ends: 'stop_lamp', reach: 'vehicle' },
+  { when: 'warning', ends: 'warning_lamps', reach: 'vehicle' },
   { when: 'fastener', ends: 'torque', reach: 'slot' },
   { when: 'pushed', ends: FIRST_PRESS, reach: 'vehicle' },
   { when: 'pushed', ends: 'pedal_hold', reach: 'vehicle' },
   { when: 'pushed', ends: 'pedal_reserve', reach: 'vehicle' },
   { when: 'pushed', ends: 'release', reach: 'corner' },
   { when: 'hydraulic', ends: FIRST_PRESS, reach: 'vehicle' },
+  ...(['hydraulic', 'control', 'wheel', 'lining', 'parking', 'pushed'] as const).flatMap((when): Ending[] => [
+    { when, ends: 'complaint', reach: 'vehicle' },
+    { when, ends: AGAIN, reach: 'own' },
+  ]),
   ...(['pushed', 'hydraulic', 'bleeder', 'control', 'wheel', 'lining', 'parking'] as const).flatMap((when): Ending[] => [
     { when, ends: 'road_walk', reach: 'vehicle' },
     { when, ends: 'road', reach: 'vehicle' },
@@ -66,7 +78,7 @@ export const ENDINGS: readonly Ending[] = [
 ];
 
 function endsOf(proved: Proved): string {
-  if (proved.kind === 'item') return proved.item;
+  if (proved.kind === 'item') return asksAgain(proved.item) ? AGAIN : proved.item;
   if (proved.kind === 'bleed') return 'bleed';
   return proved.fastener.of === 'wheel' ? 'wheel_torque' : 'torque';
 }
@@ -81,7 +93,8 @@ const loosened = (slot: Slot): string[] => [slot.id, ...(slot.parentId ? [slot.p
 
 function reaches(layout: Layout, reach: Reach, by: Slot, proved: Proved): boolean {
   if (reach === 'vehicle') return true;
-  if (reach === 'corner') return by.corner !== null && by.corner === cornerOf(proved);
+  if (reach === 'own' && cornerOf(proved) === null) return true;
+  if (reach === 'corner' || reach === 'own') return by.corner !== null && by.corner === cornerOf(proved);
   if (reach === 'slot') return proved.kind === 'torque' && proved.slotId !== null && loosened(by).includes(proved.slotId);
   const fed = bleedersFedThrough(layout, by);
   if (proved.kind === 'bleed') return fed.includes(proved.slotId);

@@ -119,7 +119,7 @@ export function wouldUndo(
   event: PartEventKind | 'joint_opened',
 ): string[] {
   const { layout, torques } = history.records;
-  const by = { slot, does: event === 'joint_opened' ? (['hydraulic'] as const) : disturbs(slot.kind, event) };
+  const by = { slot, does: event === 'joint_opened' ? (['hydraulic'] as const) : disturbs(layout, slot, event) };
   const ended = (proved: Proved): boolean => ends(layout, by, proved);
   const proofs = items.flatMap((item) => {
     const now = standing.answer(item);

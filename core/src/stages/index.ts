@@ -3,8 +3,6 @@ export { circuitsToBleed } from './bleed/obligations.ts';
 export { bleedOrder, type BleedStep, PRESSING } from './bleed/order.ts';
 export { compareCameWith, FORETELLS, type IntakeRow, intakeRows, STATES_OF } from './bookin/intake.ts';
 export { needsDecision } from './decide/obligations.ts';
-export { type Done, standsBefore, whyNotDone } from './rebuild/workRefusal.ts';
-export { optionsOf, whyNotHoned } from './decide/options.ts';
 export { putOffRefusal } from './decide/putOff.ts';
 export { isWorked, torqueFault, type TorquePoint, torquePoints } from './torquePoints.ts';
 export { closedTheLoop, HAZARD_OF, looksOf } from './trace/causes.ts';

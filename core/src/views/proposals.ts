@@ -3,7 +3,7 @@ import { TABLES } from '../catalogue/trace/tables.ts';
 import type { JobState } from '../job/job.ts';
 import { slotById } from '../layout/graph.ts';
 import { looksOf } from '../stages/trace/causes.ts';
-import { optionsOf } from '../stages/decide/options.ts';
+import { optionsOf } from '../readiness/options.ts';
 import { proposalWords } from '../wording/en/decide.ts';
 
 /** What is usually done about a cause that is looked for or was found. */

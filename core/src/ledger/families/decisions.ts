@@ -1,5 +1,5 @@
 import type { OptionId } from '../../catalogue/repairOptions.ts';
-import type { BoreMaterial } from '../../metrology/bore.ts';
+import type { BoreMaterial } from '../../catalogue/repairOptions.ts';
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 

@@ -7,7 +7,7 @@ import { KIND_FACTS } from '../../layout/kinds.ts';
 import type { JobKind } from '../../ledger/job.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
-import { optionsOf } from './options.ts';
+import { optionsOf } from '../../readiness/options.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
 import { againstWords, putOffWords } from '../../wording/en/decide.ts';
 

@@ -5,7 +5,7 @@ import type { EarlierWork, KnownFrom } from '../../ledger/families/earlierWork.t
 import type { IntakeThing, IntakeState } from '../../ledger/families/intakeLooks.ts';
 import type { JointEventKind, JointSeal } from '../../ledger/families/jointEvents.ts';
 import type { JobKind } from '../../ledger/job.ts';
-import type { BoreMaterial } from '../../metrology/bore.ts';
+import type { BoreMaterial } from '../../catalogue/repairOptions.ts';
 import type { LiningState } from '../../metrology/pitZone.ts';
 import type { Verdict } from '../../verdict/decide.ts';
 import type { LimitSource, LimitVersion } from '../../verdict/limits.ts';

@@ -1,7 +1,8 @@
+import { optionsOf, whyNotHoned } from '@dauer/core/readiness';
 import { openHistory } from '@dauer/core/history';
 import { deriveComponent } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
-import { optionsOf, putOffRefusal, whyNotHoned } from '@dauer/core/stages';
+import { putOffRefusal } from '@dauer/core/stages';
 import { shopDay } from '../../records/ahead.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { corrected } from '../../platform/clock.ts';

@@ -1,7 +1,7 @@
+import { type Done, whyNotDone } from '@dauer/core/readiness';
 import { byOneName, moved, openHistory, whereabouts } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import { type Part, retractedIds, activeEvents } from '@dauer/core/ledger';
-import { type Done, whyNotDone } from '@dauer/core/stages';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import * as s from '../../db/schema.ts';

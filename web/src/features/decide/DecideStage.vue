@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { optionsOf } from '@dauer/core/readiness';
 import { THING_NAME } from '@dauer/core/wording';
 import type { OptionId } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
 import type { Decision } from '@dauer/core/ledger';
-import { intakeRows, needsDecision, optionsOf, putOffRefusal } from '@dauer/core/stages';
+import { intakeRows, needsDecision, putOffRefusal } from '@dauer/core/stages';
 import { proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
 import { dayHere } from '../../fittings/dates.ts';

@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { optionsOf, whyNotHoned } from '@dauer/core/readiness';
 import { againstWords, METAL_NAME, mm, putOffWords, VERDICT_WORD } from '@dauer/core/wording';
 import { accessesOver, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { type Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import type { Decision, Person } from '@dauer/core/ledger';
-import type { BoreMaterial } from '@dauer/core/metrology';
+import type { BoreMaterial } from '@dauer/core/catalogue';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
-import { optionsOf, whyNotHoned } from '@dauer/core/stages';
 import type { Proposal } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { honingWords, METAL_NAME } from '@dauer/core/wording';
 import { type Component, honing } from '@dauer/core/judging';
-import type { BoreMaterial } from '@dauer/core/metrology';
+import type { BoreMaterial } from '@dauer/core/catalogue';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';

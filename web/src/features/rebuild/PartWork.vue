@@ -6,8 +6,7 @@ import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component } from '@dauer/core/judging';
 import { KIND_FACTS, placeName } from '@dauer/core/layout';
 import type { PartEventKind } from '@dauer/core/ledger';
-import { jointsOf, jointStatus, wouldUndo } from '@dauer/core/readiness';
-import { standsBefore, whyNotDone } from '@dauer/core/stages';
+import { jointsOf, jointStatus, wouldUndo, standsBefore, whyNotDone } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -65,12 +64,12 @@ const WORK: Readonly<Record<string, readonly PartEventKind[]>> = {
 };
 /** Work still to do: what was decided, and how far a seized unit has to be brought. */
 const work = computed(() => {
-  const asked: PartEventKind[] = [
+  const list: PartEventKind[] = [
     ...(seized.value ? (['freed', 'opened'] as const) : []),
     ...(WORK[props.component.decision?.option ?? 'use_again'] ?? []),
     ...(seized.value ? (['resealed'] as const) : []),
   ];
-  return [...new Set(asked)].filter((k) => !did(k));
+  return [...new Set(list)].filter((k) => !did(k));
 });
 const why = (kind: PartEventKind, lineOn = true): string | null =>
   lastPart.value === null

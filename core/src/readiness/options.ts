@@ -1,18 +1,18 @@
-import { BORED, OPTION_NAME, type OptionId, optionsFor } from '../../catalogue/repairOptions.ts';
-import type { JobHistory } from '../../history/jobHistory.ts';
-import { type Component, openFindings } from '../../judging/components.ts';
-import type { CutFacts } from '../../judging/cutting.ts';
-import type { Judged } from '../../judging/judge.ts';
-import { type Honing, honing } from '../../judging/honing.ts';
-import { sealZone } from '../../judging/sealZone.ts';
-import { honingWords } from '../../wording/en/bench.ts';
-import { RULED_OUT } from '../../wording/en/decide.ts';
-import { childrenOf, type Slot } from '../../layout/graph.ts';
-import type { ComponentKind } from '../../layout/kinds.ts';
-import type { BoreMaterial } from '../../metrology/bore.ts';
-import { turning } from '../../metrology/drum.ts';
-import { machining } from '../../metrology/rotorThickness.ts';
-import { toResult } from '../../quantity/domainError.ts';
+import { BORED, OPTION_NAME, type OptionId, optionsFor } from '../catalogue/repairOptions.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
+import { type Component, openFindings } from '../judging/components.ts';
+import type { CutFacts } from '../judging/cutting.ts';
+import type { Judged } from '../judging/judge.ts';
+import { type Honing, honing } from '../judging/honing.ts';
+import { sealZone } from '../judging/sealZone.ts';
+import { honingWords } from '../wording/en/bench.ts';
+import { RULED_OUT } from '../wording/en/decide.ts';
+import { childrenOf, type Slot } from '../layout/graph.ts';
+import type { ComponentKind } from '../layout/kinds.ts';
+import type { BoreMaterial } from '../catalogue/repairOptions.ts';
+import { turning } from '../metrology/drum.ts';
+import { machining } from '../metrology/rotorThickness.ts';
+import { toResult } from '../quantity/domainError.ts';
 
 export interface Option {
   readonly id: OptionId;

@@ -1,17 +1,17 @@
-import { ACCESSES } from '../../catalogue/accessRules.ts';
-import { BORED, SEALED } from '../../catalogue/repairOptions.ts';
-import type { JobHistory } from '../../history/jobHistory.ts';
-import { partHere, partIn, whereabouts } from '../../history/whereabouts.ts';
-import { type Layout, type Slot, childrenOf, slotById, unitMates } from '../../layout/graph.ts';
-import type { ComponentKind } from '../../layout/kinds.ts';
-import { isStandalone } from '../../layout/standaloneUnits.ts';
-import type { PartEvent, PartEventKind } from '../../ledger/families/partEvents.ts';
-import { inForce } from '../../ledger/inForce.ts';
-import { inOrder } from '../../ledger/retraction.ts';
-import { jointsOf, jointStatus } from '../../readiness/joints.ts';
-import { workRefusalWords } from '../../wording/en/work.ts';
-import type { WorkRefusal } from '../../wording/reasons.ts';
-import { whyNotHoned, whyNotSealedIn } from '../decide/options.ts';
+import { ACCESSES } from '../catalogue/accessRules.ts';
+import { BORED, SEALED } from '../catalogue/repairOptions.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
+import { partHere, partIn, whereabouts } from '../history/whereabouts.ts';
+import { type Layout, type Slot, childrenOf, slotById, unitMates } from '../layout/graph.ts';
+import type { ComponentKind } from '../layout/kinds.ts';
+import { isStandalone } from '../layout/standaloneUnits.ts';
+import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
+import { inForce } from '../ledger/inForce.ts';
+import { inOrder } from '../ledger/retraction.ts';
+import { jointsOf, jointStatus } from './joints.ts';
+import { workRefusalWords } from '../wording/en/work.ts';
+import type { WorkRefusal } from '../wording/reasons.ts';
+import { whyNotHoned, whyNotSealedIn } from './options.ts';
 
 /** What is said to have been done to a part. */
 export type Done = Pick<PartEvent, 'id' | 'partId' | 'kind' | 'slotId' | 'lot' | 'lineOn'>;
