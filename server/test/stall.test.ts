@@ -33,7 +33,9 @@ describe('nobody stalls the shop', function () {
     const set = { slotId: car.slot('rotor', 'FL'), partId: null, measurement: 'rotor_thickness', phase: 'as_found', surface: 'clean' };
     setId = (await shop.technician.event<'sets'>(car.jobId, 'sets', { ...set, cold: true, averages: false, count: 8 } as never)).body.record
       .id;
-    released = (await shop.reader.ask<{ handedBack: { jobId: string }[] }>('GET', '/api/yard')).body.handedBack[0]!.jobId;
+    const yard = await shop.reader.ask<{ handedBack: { jobId: string }[] }>('GET', '/api/yard');
+    expect(yard.status, JSON.stringify(yard.body).slice(0, 200)).to.equal(200);
+    released = yard.body.handedBack[0]!.jobId;
     await shop.app.listen({ port: 0, host: '127.0.0.1' });
     port = (shop.app.server.address() as AddressInfo).port;
   });
