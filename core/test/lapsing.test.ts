@@ -66,9 +66,17 @@ class Proving extends JobFixture {
 
 describe('standing and lapsing', () => {
   it('the table ends only what there is to end', () => {
-    const items = proofItems({ complaint: 'x', seen: [], hydraulic: true, lever: false, parking: true, corners: FOUR, pushed: true }).map(
-      (i) => i.item,
-    );
+    const items = proofItems({
+      complaint: 'x',
+      seen: [],
+      hydraulic: true,
+      lever: false,
+      parking: true,
+      corners: FOUR,
+      pushed: true,
+      servo: true,
+      tandem: true,
+    }).map((i) => i.item);
     for (const e of ENDINGS) expect([...items, 'again', 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);
   });
 

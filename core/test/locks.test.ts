@@ -55,6 +55,20 @@ class Shop extends JobFixture {
 }
 
 describe('the state of a place', () => {
+  it('a chock or a mask makes nothing dangerous: it locks no control, and is owed out all the same', () => {
+    for (const what of ['chock', 'mask'] as const) {
+      const t = new Shop();
+      const wheel = t.slot('hub');
+      const put = t.putIn(wheel, what);
+      expect([t.at(wheel), t.lock('pedal_hold')], what).to.deep.equal(['complete', null]);
+      expect(t.obligation(`out:${put}`)?.state, what).to.equal('open');
+      const block = t.putIn(wheel, 'block');
+      expect(t.at(wheel), 'a block beside it').to.equal('blocked');
+      expect(t.lock('pedal_hold')).to.match(/block in the front left hub/);
+      t.takeOut(block);
+      expect(t.at(wheel)).to.equal('complete');
+    }
+  });
   it('follows from the events alone: off, away, blocked, temporary, complete', () => {
     const t = new Shop();
     const hose = t.slot('hose');

@@ -22,7 +22,15 @@ const VEHICLES = [
 const NEVER = { at: '', recordedAt: '' };
 const itemsOf = (layout: Layout) =>
   proofItems({
-    ...{ complaint: 'Complaint', seen: [], hydraulic: isHydraulic(layout), lever: false, pushed: true },
+    ...{
+      complaint: 'Complaint',
+      seen: [],
+      hydraulic: isHydraulic(layout),
+      lever: false,
+      pushed: true,
+      servo: layout.slots.some((s) => s.kind === 'servo'),
+      tandem: layout.slots.some((s) => s.style === 'tandem'),
+    },
     parking: layout.slots.some((s) => s.kind === 'parking_lever'),
     corners: cornersOf(layout),
   });

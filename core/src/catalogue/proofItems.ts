@@ -69,6 +69,10 @@ export function proofItems(input: {
   readonly loose?: boolean;
   /** A piston, lining, rotor, drum or shoe was moved or renewed: the pedal does not know yet where they stand. */
   readonly pushed: boolean;
+  /** A servo helps the pedal: its vacuum is used up before the pedal is held. */
+  readonly servo: boolean;
+  /** Two circuits under one control: a lamp tells when their pressures differ. */
+  readonly tandem: boolean;
 }): ProofItem[] {
   const item = (
     id: string,
@@ -112,17 +116,25 @@ export function proofItems(input: {
     ...again,
     ...(input.hydraulic
       ? [
-          item('pedal_hold', 'Pedal held for 60 s does not sink', 'Once hard and once light, engine stopped, servo vacuum used up.'),
+          item(
+            'pedal_hold',
+            'Pedal held for 60 s does not sink',
+            input.servo ? 'Once hard and once light, engine stopped, servo vacuum used up.' : 'Once hard and once light.',
+          ),
           item(
             'pedal_reserve',
             'Pedal has reserve, and its free play',
             'Distance from the floor under a hard press; play before the push-rod touches.',
           ),
-          item(
-            'warning_lamps',
-            'Level and pressure-difference lamps light and go out',
-            'Where the vehicle has them; say so where it has none.',
-          ),
+          ...(input.tandem
+            ? [
+                item(
+                  'warning_lamps',
+                  'Level and pressure-difference lamps light and go out',
+                  'Where the vehicle has them; say so where it has none.',
+                ),
+              ]
+            : []),
           item('hose_clear', 'Hoses and lines clear of everything', 'At full lock both ways, at full droop and full bump.'),
           item('leak_look', 'No leak at any union, bleeder or unit', 'Held under pressure, looked at with card.'),
         ]

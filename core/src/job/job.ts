@@ -157,6 +157,8 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
       lever: records.layout.slots.some((s) => s.kind === 'hand_lever'),
       parking: records.layout.slots.some((s) => s.kind === 'parking_lever'),
       corners: cornersTakenIn(records.job, records.layout),
+      servo: records.layout.slots.some((s) => s.kind === 'servo'),
+      tandem: records.layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem'),
       loose: isStandalone(records.layout),
       // What was handed back before this was asked stays as it was.
       pushed: hydraulic && isPushed(history) && (records.release === null || records.proofs.some((p) => p.item === FIRST_PRESS)),

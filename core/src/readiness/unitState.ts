@@ -31,6 +31,9 @@ export function stillIn(putIns: readonly PutIn[], takenOuts: readonly TakenOut[]
   return putIns.filter((p) => !out.has(p.id));
 }
 
+/** Put in, and in nobody's way: it is taken out again, and makes no press dangerous. */
+const HARMLESS: readonly PutIn['what'][] = ['chock', 'mask'];
+
 interface Seen {
   readonly partEvents: readonly PartEvent[];
   readonly inside: readonly PutIn[];
@@ -61,7 +64,7 @@ function stateOf(slot: Slot, seen: Seen): PlaceState {
   }
   const joint = seen.openJoints.get(slot.id);
   if (joint !== undefined) return place('open', { kind: 'joint_open', joint });
-  const [first] = inside;
+  const first = inside.find((p) => !HARMLESS.includes(p.what));
   if (first) return place('blocked', { kind: 'inside', what: first.what });
   const fit = seen.partEvents.findLast((e) => e.partId === part && e.slotId === slot.id && (e.kind === 'fitted' || e.kind === 'found'));
   if (fit?.temporary) return place('temporary', { kind: 'temporary' });

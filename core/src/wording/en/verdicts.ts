@@ -234,6 +234,8 @@ export function meaningOf(
   beside: {
     readonly taken: number;
     readonly rejects: readonly string[];
+    /** Findings that stand open, in their words. */
+    readonly doubts?: readonly string[];
     /** The cheapest way out of a figure that cannot be told. */
     readonly decisiveNextStep?: (j: Judged) => string;
   } = { taken: 0, rejects: [] },
@@ -245,7 +247,9 @@ export function meaningOf(
     judgedEnough.length === 0
       ? 'Nothing judged yet.'
       : phrases.length === 0
-        ? 'Everything taken so far holds.'
+        ? beside.doubts?.length
+          ? `The figures taken so far hold. Open: ${beside.doubts.join(' ')}`
+          : 'Everything taken so far holds.'
         : `${phrases.join('. ')}.${matters.length < judgedEnough.length ? ' All else holds.' : ''}`;
   const bad = matters.find((j) => j.verdict === 'past') ?? matters.find((j) => j.verdict === 'cant_tell');
   if (bad?.characteristic.role === 'runout' && runout) return { found, ...runoutCause(runout) };

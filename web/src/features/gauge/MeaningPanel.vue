@@ -19,6 +19,7 @@ const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
     decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.records.gauges)),
+    doubts: props.component.findings.filter((f) => f.severity === 'doubt').map((f) => f.words),
     rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),
   }),
 );

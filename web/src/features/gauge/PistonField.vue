@@ -41,8 +41,8 @@ const ticks = computed(() => Array.from({ length: Math.floor(length.value / 5) +
 
 <template>
   <svg class="piston" viewBox="0 0 620 252" role="group" aria-label="The piston unrolled from its outer face">
-    <text v-if="bands.length === 0" x="40" y="52" class="word">
-      Where the seal stands is drawn here once it is known: {{ (zone && firstSealMissing(zone)) ?? 'gauge seal and reach' }}.
+    <text v-if="zone && bands.length === 0" x="40" y="52" class="word">
+      Where the seal stands is drawn here once it is known: {{ firstSealMissing(zone) ?? 'gauge seal and reach' }}.
     </text>
     <g v-for="b in bands" :key="b.s">
       <rect :x="b.from" :y="b.y" :width="b.to - b.from" height="12" class="seal" :class="b.s" />
@@ -89,7 +89,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(length.value / 5) +
         <text v-if="t % 10 === 0" :x="along(t)" y="228" text-anchor="middle">{{ t }}</text>
       </template>
     </g>
-    <text x="40" y="248" class="word">outer (pad) face, mm along the piston</text>
+    <text x="40" y="248" class="word">{{ zone ? 'outer (pad) face' : 'outer end' }}, mm along the piston</text>
   </svg>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { CLUTCH_CIRCUIT } from '@dauer/core/layout';
 import { VERDICT_WORD } from '@dauer/core/wording';
 import type { YardJob } from '@dauer/contract';
 import { computed } from 'vue';
@@ -16,15 +17,18 @@ const shown = computed(() =>
     (props.job.counts[v] ?? 0) > 0 ? [{ v, n: props.job.counts[v] ?? 0 }] : [],
   ),
 );
+const COUNT: Readonly<Record<number, string>> = { 1: 'one', 2: 'two', 3: 'three' };
 const about = computed(() => {
   const kinds = props.job.layout.slots.map((s) => s.kind);
   const discs = kinds.filter((k) => k === 'rotor').length;
   const drums = kinds.filter((k) => k === 'drum').length;
-  const master = props.job.layout.slots.find((s) => s.kind === 'master_cylinder');
+  const hydraulic = [...new Set(props.job.layout.slots.flatMap((s) => s.circuits))].filter((c) => c !== CLUTCH_CIRCUIT);
   return [
     discs ? `${discs} ${discs === 1 ? 'disc' : 'discs'}` : null,
     drums ? `${drums} ${drums === 1 ? 'drum' : 'drums'}` : null,
-    master ? (master.style === 'tandem' ? 'two circuits' : 'one circuit') : 'on rods',
+    hydraulic.length === 0
+      ? 'on rods'
+      : `${COUNT[hydraulic.length] ?? hydraulic.length} ${hydraulic.length === 1 ? 'circuit' : 'circuits'}`,
     kinds.includes('servo') ? 'servo' : null,
   ]
     .filter(Boolean)
