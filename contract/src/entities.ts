@@ -207,6 +207,7 @@ export const person = z
 const sheetLine = z.object({ place: z.string(), text: z.string(), by: z.string(), on: instant });
 export const sheet = z
   .object({
+    leaves: z.string().optional(),
     vehicleTag: z.string(),
     vehicleName: z.string(),
     distance: z.string(),

@@ -73,6 +73,7 @@ const findingFields = {
   fromMm: z.number().min(0).max(1000).nullable().default(null),
   toMm: z.number().min(0).max(1000).nullable().default(null),
   depthMm: z.number().min(0).max(50).nullable().default(null),
+  doneHere: words(200).nullable().default(null),
 };
 const observationFields = { code: words(60), corner: corner.nullable(), state: z.enum(['seen', 'not_seen', 'not_checked']) };
 /** What the device saw in force when this was entered; several where two stood against each other. */
@@ -99,12 +100,25 @@ const bleedSent = {
   closed: z.boolean(),
   method: z.enum(['pedal', 'vacuum', 'pressure', 'gravity', 'reverse']).nullable().default(null),
 };
-const fluidFields = { product: name, fluidClass, batch: words(80), lowMoisture: z.boolean() };
+const boilingPoint = z.number().min(80).max(400).nullable().default(null);
+const fluidFields = {
+  ...{ product: name, fluidClass, batch: words(80), lowMoisture: z.boolean() },
+  ...{ dryC: boilingPoint, wetC: boilingPoint, needC: boilingPoint },
+  makerMonths: z.number().int().min(1).max(240).nullable().default(null),
+};
+const sampleFields = {
+  slotId: id,
+  waterPercent: z.number().min(0).max(20).nullable().default(null),
+  boilC: boilingPoint,
+  fluidClass: fluidClass.nullable().default(null),
+  how: words(120),
+};
+export const fluidSampleRecord = recordBase.extend(sampleFields).meta({ id: 'FluidSample' }) satisfies Fields<ledger.FluidSample>;
 const proofFields = {
   item: words(120).min(1),
   slotId: id.nullable(),
   corner: corner.nullable(),
-  result: z.enum(['passed', 'failed', 'gone', 'less', 'same', 'not_tried']),
+  result: z.enum(['passed', 'failed', 'none', 'gone', 'less', 'same', 'not_tried']),
   note: words(500),
 };
 const acceptanceFields = { obligation: words(400).min(1), reason: z.string().trim().min(3).max(500) };
@@ -125,6 +139,9 @@ const partEventFields = {
     'resealed',
     'coated',
     'scrapped',
+    'came_loose',
+    'came_missing',
+    'came_unknown',
   ]),
   slotId: id.nullable(),
   note: words(500),
@@ -224,6 +241,8 @@ const earlierFields = {
   note: words(500),
 };
 export const earlierRecord = recordBase.extend(earlierFields).meta({ id: 'EarlierWork' }) satisfies Fields<ledger.EarlierWork>;
+const leavingFields = { how: z.enum(['driven', 'not_driven', 'not_to_be_driven']), note: words(500) };
+export const leavingRecord = recordBase.extend(leavingFields).meta({ id: 'Leaving' }) satisfies Fields<ledger.Leaving>;
 const leftFields = { closedBy: id.nullable(), slotId: id, item: words(200).min(3), what: words(300).min(3) };
 export const leftRecord = recordBase.extend(leftFields).meta({ id: 'LeftItem' }) satisfies Fields<ledger.LeftItem>;
 const causeFields = {
@@ -251,6 +270,7 @@ export const EVENTS = {
   torques: { sent: sentBase.extend(torqueSent), record: torqueRecord },
   bleedPulls: { sent: sentBase.extend(bleedSent), record: bleedPullRecord },
   fluidServices: { sent: sentBase.extend(fluidFields), record: fluidServiceRecord },
+  fluidSamples: { sent: sentBase.extend(sampleFields), record: fluidSampleRecord },
   proofs: { sent: sentBase.extend(proofFields), record: proofRecord },
   /** Asks for the password once more: a tablet is left lying about. */
   acceptances: { sent: sentBase.extend({ ...acceptanceFields, password: z.string().max(200) }), record: acceptanceRecord },
@@ -282,6 +302,7 @@ export const EVENTS = {
   intakeLooks: { sent: sentBase.extend(intakeFields), record: intakeRecord },
   cameWith: { sent: sentBase.extend(cameWithFields), record: cameWithRecord },
   earlierWork: { sent: sentBase.extend(earlierFields), record: earlierRecord },
+  leavings: { sent: sentBase.extend(leavingFields), record: leavingRecord },
   leftItems: { sent: sentBase.extend(leftFields), record: leftRecord },
   causeLooks: { sent: sentBase.extend(causeFields), record: causeRecord },
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { BY_CLASS_ALONE } from '../src/ledger/families/fluidServices.ts';
 import type { Shift } from '../src/catalogue/trace/tables.ts';
 import { deriveJob } from '../src/job/job.ts';
 import type { FluidService } from '../src/ledger/families/fluidServices.ts';
@@ -20,7 +21,7 @@ function changed(t: JobFixture, at: string, bleeders = t.layout.slots.filter((s)
     product: 'P',
     fluidClass: '4',
     batch: '',
-    lowMoisture: false,
+    lowMoisture: false, ...BY_CLASS_ALONE,
   };
   t.file.fluidServices = [...t.file.fluidServices, service];
   t.file.bleedPulls = [

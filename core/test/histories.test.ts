@@ -19,7 +19,7 @@ import type { JobRecords } from '../src/ledger/jobRecords.ts';
 import { voidedJobs } from '../src/ledger/voided.ts';
 import { jointsOf, jointStatus } from '../src/readiness/joints.ts';
 import { endedBy } from '../src/readiness/lapsing.ts';
-import { pressedBy } from '../src/readiness/pedalLock.ts';
+import { pressedFor } from '../src/readiness/pedalLock.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { base, FOUR, id, NOW, JobFixture } from './jobFixture.ts';
 
@@ -209,10 +209,13 @@ describe('over random valid histories', () => {
           const lock = s.context.proofStatus.locks.find((l) => l.control.slotId === control.slotId);
           expect(lock === undefined, control.name).to.equal(shut);
         }
+        const locked = new Set(s.context.proofStatus.locks.map((l) => l.control.slotId));
         const pedal = s.context.proofStatus.locks.some((l) => l.control.kind === 'pedal');
-        const pressing = s.context.proofItems.filter((i) => pressedBy(i.item) === 'pedal');
+        const pressed = (i: (typeof s.context.proofItems)[number]) => pressedFor(s.records.layout, i);
+        const pressing = s.context.proofItems.filter((i) => pressed(i).some((c) => c.kind === 'pedal'));
         expect(pressing.length).to.be.greaterThan(0);
-        for (const item of pressing) expect(itemLock(s, item.item) !== null, item.item).to.equal(pedal);
+        for (const item of pressing)
+          expect(itemLock(s, item) !== null, item.item).to.equal(pressed(item).some((c) => locked.has(c.slotId)));
         if (pedal) expect(s.blocks.some((b) => b.key.startsWith('lock:'))).to.equal(true);
       }),
       RUNS,

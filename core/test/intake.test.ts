@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { BY_CLASS_ALONE } from '../src/ledger/families/fluidServices.ts';
 import fc from 'fast-check';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { fluidState } from '../src/history/due.ts';
@@ -142,7 +143,7 @@ describe('earlier work', () => {
     expect(state.due > '2020-12-01' && state.due < '2022-06-01').to.equal(true);
     expect(fluidCauseWords(state.cause)).to.equal('changed 2020, of unknown kind');
     expect(fluidState(layout, { services: [], pulls: [] }, vehicle, '2026-05-20')).to.equal(null);
-    const service = { ...base(9), product: 'x', fluidClass: '4' as const, batch: '', lowMoisture: false };
+    const service = { ...base(9), product: 'x', fluidClass: '4' as const, batch: '', lowMoisture: false, ...BY_CLASS_ALONE };
     expect(fluidState(layout, { services: [service], pulls: [], earlier }, vehicle, '2026-05-20')!.cause.kind).to.equal('no_change');
   });
   it('of a voided job does not count', () => {

@@ -70,11 +70,10 @@ describe('standing and lapsing', () => {
       complaint: 'x',
       seen: [],
       hydraulic: true,
-      lever: false,
       parking: true,
       corners: FOUR,
-      pushed: true,
-      servo: true,
+      controls: [{ slotId: 'p', name: 'Pedal', wet: true, pushed: true, servo: true }],
+      clutch: true,
       tandem: true,
     }).map((i) => i.item);
     for (const e of ENDINGS) expect([...items, 'again', 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);

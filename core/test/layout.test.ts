@@ -161,18 +161,16 @@ describe('the lists of the handbook', () => {
         complaint: 'Judders',
         seen: [{ code: 'drags', corner: 'RL' }],
         hydraulic,
-        lever: false,
         parking: true,
         corners: ['RL', 'RR'],
-        pushed: false,
-        servo: true,
+        controls: [{ slotId: 'p', name: 'Pedal', wet: hydraulic, pushed: false, servo: true }],
         tandem: true,
       }).map((i) => i.item);
     expect(items(true)).to.include.members(['complaint', 'again:drags', 'pedal_hold', 'leak_look', 'parking', 'road']);
     expect(items(false)).to.not.include.members(['pedal_hold']);
     expect(items(true).filter((i) => i === 'release')).to.have.length(2);
     const of = (servo: boolean, tandem: boolean) =>
-      proofItems({ complaint: '', seen: [], hydraulic: true, lever: false, parking: true, corners: [], pushed: false, servo, tandem });
+      proofItems({ complaint: '', seen: [], hydraulic: true, parking: true, corners: [], controls: [{ slotId: 'p', name: 'Pedal', wet: true, pushed: false, servo }], tandem });
     const held = (servo: boolean): string => of(servo, true).find((i) => i.item === 'pedal_hold')!.how;
     expect([/vacuum/.test(held(true)), /vacuum/.test(held(false))], 'no vacuum of a servo that it has not').to.deep.equal([true, false]);
     const lamps = (tandem: boolean): boolean => of(true, tandem).some((i) => i.item === 'warning_lamps');
@@ -182,11 +180,9 @@ describe('the lists of the handbook', () => {
         complaint: ' ',
         seen: [],
         hydraulic: true,
-        lever: false,
         parking: true,
         corners: [],
-        pushed: false,
-        servo: true,
+        controls: [],
         tandem: true,
       }).map((i) => i.item),
     ).to.not.include('complaint');

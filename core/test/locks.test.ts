@@ -47,7 +47,7 @@ class Shop extends JobFixture {
     return placeStates(openHistory(this.file), this.layout).find((s) => s.slot.id === slotId)!.state;
   }
   lock(item: string): string | null {
-    return itemLock(this.state(), item)?.why ?? null;
+    return itemLock(this.state(), { item, corner: null })?.why ?? null;
   }
   obligation(key: string) {
     return this.state().obligations.find((o) => o.key === key);

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { BY_CLASS_ALONE } from '../src/ledger/families/fluidServices.ts';
 import fc from 'fast-check';
 import { deriveJob } from '../src/job/job.ts';
 import type { Corner } from '../src/layout/kinds.ts';
@@ -21,7 +22,7 @@ class Vehicle extends JobFixture {
     this.file.proofs = [...this.file.proofs, { ...base(this.next()), item, slotId: null, corner, result: 'passed', note: '' }];
   }
   fluid(): void {
-    this.file.fluidServices = [{ ...base(this.next()), product: 'p', fluidClass: '4', batch: '', lowMoisture: false }];
+    this.file.fluidServices = [{ ...base(this.next()), product: 'p', fluidClass: '4', batch: '', lowMoisture: false, ...BY_CLASS_ALONE }];
     for (const b of this.layout.slots.filter((s) => s.kind === 'bleeder')) {
       const pull = {
         ...base(this.next()),

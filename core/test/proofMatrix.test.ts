@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { expect } from 'chai';
-import { proofItems } from '../src/catalogue/proofItems.ts';
+import { controlOfItem, itemBase, proofItems } from '../src/catalogue/proofItems.ts';
 import type { Layout, Slot } from '../src/layout/graph.ts';
 import { cornersOf, isHydraulic } from '../src/layout/graph.ts';
 import { type ComponentKind, KIND_FACTS } from '../src/layout/kinds.ts';
@@ -22,17 +22,16 @@ const VEHICLES = [
 const NEVER = { at: '', recordedAt: '' };
 const itemsOf = (layout: Layout) =>
   proofItems({
-    ...{
-      complaint: 'Complaint',
-      seen: [],
-      hydraulic: isHydraulic(layout),
-      lever: false,
-      pushed: true,
-      servo: layout.slots.some((s) => s.kind === 'servo'),
-      tandem: layout.slots.some((s) => s.style === 'tandem'),
-    },
+    ...{ complaint: 'Complaint', seen: [], hydraulic: isHydraulic(layout), clutch: controlsOf(layout).some((c) => c.kind === 'clutch') },
+    tandem: layout.slots.some((s) => s.style === 'tandem'),
     parking: layout.slots.some((s) => s.kind === 'parking_lever'),
     corners: cornersOf(layout),
+    controls: controlsOf(layout)
+      .filter((c) => c.kind === 'pedal')
+      .map((c) => ({
+        ...{ slotId: c.slotId, name: c.name, pushed: true, servo: false },
+        wet: layout.slots.some((s) => s.kind === 'master_cylinder' && c.reach.has(s.id)),
+      })),
   });
 
 /** What moving what sits in a place ends of an item: everything, that of its own wheel alone, or nothing. */
@@ -44,7 +43,7 @@ function cell(layout: Layout, slot: Slot, item: string): '●' | 'own' | '' {
   return ended.length === list.length ? '●' : 'own';
 }
 
-function tableOf(template: string): { readonly rows: Map<ComponentKind, string[]>; readonly heads: string[]; readonly controls: string } {
+function tableOf(template: string): { readonly rows: Map<ComponentKind, string[]>; readonly heads: string[]; readonly items: string[]; readonly controls: string } {
   const layout = buildLayout(template, 'lay', 'car', id);
   const heads = [...new Set(itemsOf(layout).map((i) => i.item))];
   const rows = new Map<ComponentKind, string[]>();
@@ -56,7 +55,14 @@ function tableOf(template: string): { readonly rows: Map<ComponentKind, string[]
         heads.map((h) => cell(layout, slot, h)),
       );
   const controls = controlsOf(layout).map((c) => `${c.name} (reaches ${c.reach.size} places)`);
-  return { rows, heads, controls: controls.join(', ') };
+  return { rows, heads: heads.map((h) => headOf(layout, h)), items: heads, controls: controls.join(', ') };
+}
+
+/** An item, and the control that it is asked of where there are several. */
+function headOf(layout: Layout, item: string): string {
+  const of = controlOfItem(item);
+  const name = controlsOf(layout).find((c) => c.slotId === of)?.name;
+  return `${itemBase(item).replaceAll('_', ' ')}${name === undefined ? '' : `, ${name.toLowerCase()}`}`;
 }
 
 function written(): string {
@@ -68,15 +74,15 @@ function written(): string {
   for (const [template, name] of VEHICLES) {
     const { rows, heads, controls } = tableOf(template);
     lines.push('', `## ${name}`, '', `Controls: ${controls}.`, '');
-    lines.push(`| Part | ${heads.map((h) => h.replaceAll('_', ' ')).join(' | ')} |`, `|---|${heads.map(() => '---').join('|')}|`);
+    lines.push(`| Part | ${heads.join(' | ')} |`, `|---|${heads.map(() => '---').join('|')}|`);
     for (const [kind, cells] of rows) lines.push(`| ${KIND_FACTS[kind].name} | ${cells.join(' | ')} |`);
   }
   return `${lines.join('\n')}\n`;
 }
 
 const of = (template: string, kind: ComponentKind, item: string): string | undefined => {
-  const { rows, heads } = tableOf(template);
-  return rows.get(kind)?.[heads.indexOf(item)];
+  const { rows, items } = tableOf(template);
+  return rows.get(kind)?.[items.indexOf(item)];
 };
 
 describe('which work ends which proof', () => {

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { BY_CLASS_ALONE } from '../src/ledger/families/fluidServices.ts';
 import { changesOf } from '../src/stages/trace/rounds.ts';
 import { toTrace } from '../src/views/trace/tracing.ts';
 import { TracingFixture } from './tracingFixture.ts';
@@ -19,7 +20,7 @@ describe('rounds of evidence', () => {
   });
   it('new fluid and bleeding open a new round for the pedal, not for a bearing', () => {
     const t = new TracingFixture(FOUR).say('pedal_spongy', 'seen').say('bearing_play', 'seen', 'FL');
-    t.file.fluidServices = [{ ...base(t.next()), product: 'New', fluidClass: '4', batch: '', lowMoisture: false }];
+    t.file.fluidServices = [{ ...base(t.next()), product: 'New', fluidClass: '4', batch: '', lowMoisture: false, ...BY_CLASS_ALONE }];
     const { evidence } = toTrace(t.state());
     expect([...evidence.earlier.keys()]).to.deep.equal(['pedal_spongy']);
     expect(evidence.observations).to.have.property('bearing_play@FL', 'seen');

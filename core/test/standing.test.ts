@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { BY_CLASS_ALONE } from '../src/ledger/families/fluidServices.ts';
 import fc from 'fast-check';
 import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { fileAsOf } from '../src/history/asOf.ts';
@@ -212,7 +213,7 @@ describe('fluid, nipple by nipple', () => {
     product: 'p',
     fluidClass: '4',
     batch: '',
-    lowMoisture: false,
+    lowMoisture: false, ...BY_CLASS_ALONE,
   });
   const pull = (jobId: string, instant: string, slotId: string, over: Partial<BleedPull> = {}): BleedPull => ({
     ...event(jobId, instant),

@@ -15,6 +15,7 @@ import {
   type PutInKind,
   type ReadingSet,
   SAID_IN_WORDS,
+  BY_CLASS_ALONE,
   UNWEIGHED,
   type Vehicle,
 } from '@dauer/core/ledger';
@@ -262,7 +263,7 @@ export class Telling {
     if (joint) this.add('jointEvents', { connectionId: joint.connection.id, slotId: slot.id, kind, seal, note: '' });
   }
   fluid(product: string, batch: string): void {
-    this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false });
+    this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false, ...BY_CLASS_ALONE });
     for (const bleeder of this.car.layout.slots.filter((s) => s.kind === 'bleeder')) {
       this.add('bleedPulls', {
         slotId: bleeder.id,

@@ -119,6 +119,8 @@ describe('what is told of one vehicle', function () {
       earlierWork: () => ({
         ...{ what: 'fluid_changed', slotId, on: '2020', about: false, knownFrom: 'owner', source: '', km: null, note: '' },
       }),
+      leavings: () => ({ how: 'not_driven', note: 'It leaves on a trailer, the brakes untried' }),
+      fluidSamples: () => ({ slotId, waterPercent: 2.5, boilC: null, fluidClass: null, how: 'Pen' }),
       leftItems: () => ({ slotId, closedBy: null, item: 'look:x', what: 'the hose' }),
       causeLooks: () => ({ fault: 'nothing_else', place: 'system', state: 'found', said: null, rank: null }),
       jointEvents: () => ({ connectionId: line.id, slotId: line.from, kind: 'looked', note: '' }),

@@ -3,5 +3,6 @@ import { EVENTS } from '../events.ts';
 
 export const bleed = {
   recordBleedPull: eventEndpoint('bleed', EVENTS.bleedPulls, 'bleed-pulls', 'Records what came at a bleeder'),
+  recordFluidSample: eventEndpoint('bleed', EVENTS.fluidSamples, 'fluid-samples', 'Enters what was measured of the fluid'),
   recordFluid: eventEndpoint('bleed', EVENTS.fluidServices, 'fluid-services', 'Names the fluid that goes in'),
 };

@@ -11,7 +11,7 @@ const partFacts = z.object({
   vehicleName: z.string().nullable(),
   place: z.string().nullable(),
   jobId: id.nullable(),
-  where: z.enum(['slot', 'shelf', 'away', 'scrap', 'unknown']),
+  where: z.enum(['slot', 'shelf', 'away', 'scrap', 'missing', 'unknown']),
 });
 export const parts = {
   recordPartEvent: eventEndpoint('parts', EVENTS.partEvents, 'part-events', 'Records what happened to a part'),

@@ -8,6 +8,7 @@ import * as t from '../entities.ts';
 export const prove = {
   recordProof: eventEndpoint('prove', EVENTS.proofs, 'proofs', 'Answers a proof'),
   accept: eventEndpoint('prove', EVENTS.acceptances, 'acceptances', 'Accepts what blocks, by name and with a reason'),
+  recordLeaving: eventEndpoint('prove', EVENTS.leavings, 'leavings', 'Says how the vehicle leaves'),
   answerAfterCare: eventEndpoint('prove', EVENTS.afterCares, 'after-cares', 'Answers an item of after-care'),
   amend: eventEndpoint('prove', EVENTS.amendments, 'amendments', 'Adds to the record of a job handed back'),
   release: endpoint({

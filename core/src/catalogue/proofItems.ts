@@ -1,7 +1,7 @@
 import { CORNER_NAME, type Corner } from '../layout/kinds.ts';
 import { observationFacts } from './observations.ts';
 
-export type ProofResult = 'passed' | 'failed' | 'gone' | 'less' | 'same' | 'not_tried';
+export type ProofResult = 'passed' | 'failed' | 'none' | 'gone' | 'less' | 'same' | 'not_tried';
 
 /** Something that has to be proved standing or on the road before hand-back. */
 export interface ProofItem {
@@ -24,16 +24,45 @@ export interface ProofAsks {
 /** The first press: before the engine moves a wheel, and before any other proof. */
 export const FIRST_PRESS = 'first_press';
 
+/** A control that somebody presses, as far as proofs ask for it. */
+export interface AskedControl {
+  readonly slotId: string;
+  /** As it begins a sentence: Pedal, Hand lever. */
+  readonly name: string;
+  /** It presses fluid. */
+  readonly wet: boolean;
+  /** Something that it presses was moved or renewed: it does not know yet where that stands. */
+  readonly pushed: boolean;
+  /** A servo helps it: the vacuum is used up before it is held. */
+  readonly servo: boolean;
+}
+
+/** Between an item and the control that it is asked of, where a vehicle has several. */
+const OF_CONTROL = '~';
+
+/** What is asked, whichever control it is asked of. */
+export function itemBase(item: string): string {
+  return item.split(OF_CONTROL)[0] ?? item;
+}
+
+/** The place of the control that an item is asked of; null where it is not asked by control. */
+export function controlOfItem(item: string): string | null {
+  return item.split(OF_CONTROL)[1] ?? null;
+}
+
 export const RESULT_WORD: Readonly<Record<ProofResult, string>> = {
   passed: 'Passed',
   failed: 'Failed',
+  none: 'It has none',
   gone: 'Gone',
   less: 'Less',
   same: 'The same',
-  not_tried: 'Not tried',
+  not_tried: 'Cannot be tried here',
 };
 
 const CHECK: readonly ProofResult[] = ['passed', 'failed', 'not_tried'];
+/** Of what not every vehicle has. */
+const IF_ANY: readonly ProofResult[] = ['passed', 'failed', 'none', 'not_tried'];
 const AGAIN: readonly ProofResult[] = ['gone', 'less', 'same', 'not_tried'];
 
 /** How the stored name of what was seen at Trace and is asked again begins; its observation follows. */
@@ -51,119 +80,202 @@ export function isAskedOnTheRoad(item: string): boolean {
 
 /** Answers that close an item. */
 export function proofCloses(result: ProofResult): boolean {
-  return result === 'passed' || result === 'gone' || result === 'less';
+  return result === 'passed' || result === 'none' || result === 'gone' || result === 'less';
 }
 
-/**
- * The list of proofs a vehicle owes before hand-back, from its complaint, what was seen at Trace, and its layout.
- * Source: handbook 60, Proving.
- */
-export function proofItems(input: {
+/** What was seen at Trace that keeps a vehicle off the road while it is there: no waiver passes it. Source: handbook 60, Proving. */
+const HAZARDS: readonly string[] = [
+  'pedal_hard_no_stop',
+  'pedal_low_pumps_up',
+  'pedal_sinks',
+  'pedal_to_floor',
+  'pedal_no_return',
+  'no_braking',
+  'locked',
+  'fluid_at_wheel',
+  'level_empty',
+  'wet_below_master',
+  'hose_bad',
+  'line_rusted',
+  'tightens_warm',
+];
+
+/** Whether an item asks again for what must not be there when the vehicle is driven. */
+export function isHazard(item: string): boolean {
+  return asksAgain(item) && HAZARDS.includes(item.slice(AGAIN_ITEM.length));
+}
+
+/** What stands on its own answer, never on a reason: that the pedal holds, comes back, and lets go. */
+const NEVER_WAIVED: readonly string[] = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'pedal_return', 'release', 'leak_look', 'clutch'];
+
+/** Whether a lead may pass an item that was answered otherwise than passed, with a reason. */
+export function mayBeWaived(item: string, result: ProofResult): boolean {
+  if (asksAgain(item) || item === 'complaint') return !isHazard(item);
+  return result === 'not_tried' && !NEVER_WAIVED.includes(itemBase(item)) && !isAskedOnTheRoad(item);
+}
+
+/** A unit that came without its vehicle. */
+interface AskedUnit {
+  readonly slotId: string;
+  readonly name: string;
+  /** It has pistons that move, and it holds fluid. */
+  readonly moves: boolean;
+  readonly wet: boolean;
+}
+
+interface AskedOf {
   readonly complaint: string;
   readonly seen: readonly { readonly code: string; readonly corner: Corner | null }[];
   readonly hydraulic: boolean;
-  readonly lever: boolean;
+  /** Pedals and levers that press brakes. */
+  readonly controls: readonly AskedControl[];
   readonly parking: boolean;
   readonly corners: readonly Corner[];
   /** Units that came without their vehicle: nothing is pressed, held or driven. */
-  readonly loose?: boolean;
-  /** A piston, lining, rotor, drum or shoe was moved or renewed: the pedal does not know yet where they stand. */
-  readonly pushed: boolean;
-  /** A servo helps the pedal: its vacuum is used up before the pedal is held. */
-  readonly servo: boolean;
+  readonly units?: readonly AskedUnit[] | null;
   /** Two circuits under one control: a lamp tells when their pressures differ. */
   readonly tandem: boolean;
-}): ProofItem[] {
-  const item = (
-    id: string,
-    question: string,
-    how: string,
-    answers = CHECK,
-    corner: Corner | null = null,
-    asks: ProofAsks | null = null,
-  ): ProofItem => ({ item: id, corner, question, how, answers, asks });
-  const again = [
-    ...(input.complaint.trim()
-      ? [item('complaint', input.complaint.trim(), 'The complaint, asked again in the owner’s words.', AGAIN)]
-      : []),
-    // What only a check brought out is not asked again in words.
-    ...input.seen
-      .filter((s) => observationFacts(s.code) !== undefined)
-      .map((s) => {
-        const text = observationFacts(s.code)?.text ?? s.code;
-        const where = s.corner ? `${CORNER_NAME[s.corner]}: ${text.toLowerCase()}` : text;
-        return item(`${AGAIN_ITEM}${s.code}`, where, 'Seen at Trace, asked again in the same words.', AGAIN, s.corner);
-      }),
-  ];
-  if (input.loose)
-    return [
-      ...again,
-      item('bench_moves', 'Every piston moves by itself and goes back', 'On the bench, with the least pressure; each by itself.'),
-      item('bench_tight', 'Tight under pressure on the bench', 'Held for a minute, looked at with card; say so where it takes no fluid.'),
-      item('packed', 'Ports plugged, machined faces covered', 'As it leaves: nothing may get in, and nothing may rust on the way.'),
-    ];
-  const pedal = input.lever ? 'Pedal and lever' : 'Pedal';
+  /** A clutch of its own hydraulics was touched. */
+  readonly clutch?: boolean;
+}
+
+type Asked = Pick<ProofItem, 'question' | 'how'> & Partial<Pick<ProofItem, 'answers' | 'corner' | 'asks'>>;
+const item = (id: string, { question, how, answers = CHECK, corner = null, asks = null }: Asked): ProofItem => ({
+  ...{ item: id, corner, question, how, answers, asks },
+});
+
+/** What the owner complained of, and what was seen at Trace, in the same words. */
+function askedAgain(input: AskedOf): ProofItem[] {
+  const complaint = input.complaint.trim();
   return [
-    ...(input.pushed
-      ? [
-          item(
-            FIRST_PRESS,
-            `${pedal} pumped up: high, and staying`,
-            'In short strokes, the level watched, before the engine moves a wheel and before anything else is proved.',
-          ),
-        ]
-      : []),
+    ...(complaint ? [item('complaint', { question: complaint, how: 'The complaint, asked again in the owner’s words.', answers: AGAIN })] : []),
+    // What only a check brought out is not asked again in words.
+    ...input.seen.flatMap(({ code, corner }) => {
+      const text = observationFacts(code)?.text;
+      if (text === undefined) return [];
+      const question = corner ? `${CORNER_NAME[corner]}: ${text.toLowerCase()}` : text;
+      return [item(`${AGAIN_ITEM}${code}`, { question, how: 'Seen at Trace, asked again in the same words.', answers: AGAIN, corner })];
+    }),
+  ];
+}
+
+/** What is proved of units without their vehicle, each by itself. */
+function ofUnits(units: readonly AskedUnit[]): ProofItem[] {
+  const each = (id: string, which: (u: AskedUnit) => boolean, words: string, how: string, answers = CHECK): ProofItem[] =>
+    units.filter(which).map((u) => {
+      const question = units.length > 1 ? `${u.name}: ${words.charAt(0).toLowerCase()}${words.slice(1)}` : words;
+      return item(units.length > 1 ? `${id}${OF_CONTROL}${u.slotId}` : id, { question, how, answers });
+    });
+  return [
+    ...each('bench_moves', (u) => u.moves, 'Every piston moves by itself and goes back', 'On the bench, with the least pressure; each by itself.'),
+    ...each(
+      'bench_tight',
+      (u) => u.wet,
+      'Tight under pressure on the bench',
+      'Held for a minute, looked at with card; say so where it takes no fluid.',
+      IF_ANY,
+    ),
+    ...each('packed', () => true, 'Ports plugged, machined faces covered', 'As it leaves: nothing may get in, and nothing may rust on the way.'),
+  ];
+}
+
+/** What is proved at each pedal and lever, apart from the others. */
+function ofControls({ controls, corners }: AskedOf): ProofItem[] {
+  const several = controls.length > 1;
+  const each = (id: string, which: (c: AskedControl) => boolean, ask: (c: AskedControl) => Asked): ProofItem[] =>
+    controls.filter(which).map((c) => item(several ? `${id}${OF_CONTROL}${c.slotId}` : id, ask(c)));
+  return [
+    ...each(
+      'pedal_hold',
+      (c) => c.wet,
+      (c) => ({
+        question: `${c.name} held for 60 s does not sink`,
+        how: c.servo ? 'Once hard and once light, engine stopped, servo vacuum used up.' : 'Once hard and once light.',
+      }),
+    ),
+    ...each(
+      'pedal_reserve',
+      () => true,
+      (c) => ({
+        question: `${c.name} has reserve, and its free play`,
+        how: c.wet
+          ? 'How much is left of its travel under a hard press; play before the push-rod touches.'
+          : 'How much is left of its travel under a hard pull; play before the linings touch.',
+      }),
+    ),
+    ...each(
+      'pedal_return',
+      () => true,
+      (c) => ({ question: `${c.name} returns fully, with free play`, how: 'By hand and by foot, its switch as well.' }),
+    ),
+    ...corners.map((corner) =>
+      item('release', {
+        ...{ corner, question: `${CORNER_NAME[corner]} wheel turns at once after a hard press` },
+        how: 'Press hard, let go, push the wheel lightly.',
+      }),
+    ),
+  ];
+}
+
+/**
+ * The list of proofs a vehicle owes before hand-back, from its complaint, what was seen at Trace, and its layout. What a
+ * control does is asked of each control.
+ * Source: handbook 60, Proving; 58, D01.
+ */
+export function proofItems(input: AskedOf): ProofItem[] {
+  const again = askedAgain(input);
+  if (input.units) return [...again, ...ofUnits(input.units)];
+  const several = input.controls.length > 1;
+  const firsts = input.controls
+    .filter((c) => c.wet && c.pushed)
+    .map((c) =>
+      item(several ? `${FIRST_PRESS}${OF_CONTROL}${c.slotId}` : FIRST_PRESS, {
+        question: `${c.name} pumped up: high, and staying`,
+        how: 'In short strokes, the level watched, before the engine moves a wheel and before anything else is proved.',
+      }),
+    );
+  return [
+    ...firsts,
     ...again,
+    ...ofControls(input),
+    ...(input.clutch
+      ? [item('clutch', { question: 'Clutch frees fully, and its pedal comes back', how: 'Its cylinders looked at with card while it is held down.' })]
+      : []),
     ...(input.hydraulic
       ? [
-          item(
-            'pedal_hold',
-            'Pedal held for 60 s does not sink',
-            input.servo ? 'Once hard and once light, engine stopped, servo vacuum used up.' : 'Once hard and once light.',
-          ),
-          item(
-            'pedal_reserve',
-            'Pedal has reserve, and its free play',
-            'Distance from the floor under a hard press; play before the push-rod touches.',
-          ),
           ...(input.tandem
             ? [
-                item(
-                  'warning_lamps',
-                  'Level and pressure-difference lamps light and go out',
-                  'Where the vehicle has them; say so where it has none.',
-                ),
+                item('warning_lamps', {
+                  question: 'Level and pressure-difference lamps light and go out',
+                  how: 'Where the vehicle has them; say so where it has none.',
+                  answers: IF_ANY,
+                }),
               ]
             : []),
-          item('hose_clear', 'Hoses and lines clear of everything', 'At full lock both ways, at full droop and full bump.'),
-          item('leak_look', 'No leak at any union, bleeder or unit', 'Held under pressure, looked at with card.'),
+          item('hose_clear', { question: 'Hoses and lines clear of everything', how: 'At full lock both ways, at full droop and full bump.' }),
+          item('leak_look', { question: 'No leak at any union, bleeder or unit', how: 'Held under pressure, looked at with card.' }),
         ]
       : []),
-    item(
-      'pedal_return',
-      input.lever ? 'Pedal and lever return fully, switch and all' : 'Pedal returns fully, with free play',
-      'By hand and by foot.',
-    ),
-    ...input.corners.map((c) =>
-      item('release', `${CORNER_NAME[c]} wheel turns at once after a hard press`, 'Press hard, let go, push the wheel lightly.', CHECK, c),
-    ),
     ...(input.parking
       ? [
-          item(
-            'parking',
-            'Parking brake holds and lets go',
-            'On the slope it has to hold on; then spin the wheels, drag of the parking brake noted apart.',
-            CHECK,
-            null,
-            { label: 'Clicks or travel, the slope or pull it held, which wheels', figure: true },
-          ),
+          item('parking', {
+            question: 'Parking brake holds and lets go',
+            how: 'On the slope that it has to hold on, or against a pull that is read off.',
+            asks: { label: 'Clicks or travel, the slope or pull it held, which wheels', figure: true },
+          }),
+          item('parking_drag', {
+            question: 'Let go, the parking brake does not drag',
+            how: 'Spin each wheel that it holds; what it takes to turn, or how often it turns by itself.',
+            asks: { label: 'The drag at each wheel, in figures', figure: true },
+          }),
         ]
       : []),
-    item('stop_lamp', 'Stop lamps light from each control', 'Pedal, and lever where there is one.'),
-    item('road_walk', 'First stops at walking pace, off the road', 'In a closed place, with the parking brake proved.'),
-    item('road', 'Road test', 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.', CHECK, null, {
-      label: 'Where, and how far',
-      figure: true,
+    item('stop_lamp', { question: 'Stop lamps light from each control', how: 'Pedal, and lever where there is one.', answers: IF_ANY }),
+    item('road_walk', { question: 'First stops at walking pace, off the road', how: 'In a closed place, with the parking brake proved.' }),
+    item('road', {
+      question: 'Road test',
+      how: 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.',
+      asks: { label: 'Where, and how far', figure: true },
     }),
   ];
 }

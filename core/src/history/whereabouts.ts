@@ -11,7 +11,7 @@ interface Sitting {
 const sittings = new WeakMap<readonly PartEvent[], Sitting>();
 
 /** What takes a part out of its place. */
-export const LEAVES: readonly PartEvent['kind'][] = ['removed', 'sent', 'returned', 'scrapped'];
+export const LEAVES: readonly PartEvent['kind'][] = ['removed', 'sent', 'returned', 'scrapped', 'came_loose', 'came_missing', 'came_unknown'];
 
 function sittingOf(partEvents: readonly PartEvent[]): Sitting {
   const known = sittings.get(partEvents);
@@ -46,7 +46,7 @@ export function lastPartIn(slotId: string, partEvents: readonly PartEvent[]): st
 
 export type Whereabouts =
   | { readonly at: 'slot'; readonly slotId: string; readonly since: string }
-  | { readonly at: 'shelf' | 'away' | 'scrap' | 'unknown'; readonly since: string | null; readonly note: string };
+  | { readonly at: 'shelf' | 'away' | 'scrap' | 'missing' | 'unknown'; readonly since: string | null; readonly note: string };
 
 /** Where a part is: its newest fit, removal, send-out or scrapping. */
 export function whereabouts(partId: string, partEvents: readonly PartEvent[]): Whereabouts {
@@ -54,8 +54,11 @@ export function whereabouts(partId: string, partEvents: readonly PartEvent[]): W
   for (const e of partsInOrder(partEvents)) {
     if (e.partId !== partId) continue;
     if ((e.kind === 'found' || e.kind === 'fitted') && e.slotId !== null) now = { at: 'slot', slotId: e.slotId, since: e.happenedAt };
-    else if (e.kind === 'removed' || e.kind === 'returned') now = { at: 'shelf', since: e.happenedAt, note: e.note };
+    else if (e.kind === 'removed' || e.kind === 'returned' || e.kind === 'came_loose')
+      now = { at: 'shelf', since: e.happenedAt, note: e.note };
     else if (e.kind === 'sent') now = { at: 'away', since: e.happenedAt, note: e.note };
+    else if (e.kind === 'came_missing') now = { at: 'missing', since: e.happenedAt, note: e.note };
+    else if (e.kind === 'came_unknown') now = { at: 'unknown', since: e.happenedAt, note: e.note };
     else if (e.kind === 'scrapped') now = { at: 'scrap', since: e.happenedAt, note: e.note };
   }
   return now;

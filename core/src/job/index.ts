@@ -3,6 +3,7 @@ export {
   deriveJob,
   deriveOpened,
   doableNow,
+  isLockPassed,
   itemLock,
   type JobState,
   nextAct,

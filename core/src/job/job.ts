@@ -1,5 +1,6 @@
 import { observationKey } from '../catalogue/observations.ts';
-import { FIRST_PRESS, proofItems } from '../catalogue/proofItems.ts';
+import { FIRST_PRESS, itemBase, type ProofItem, proofItems } from '../catalogue/proofItems.ts';
+import { SEALED } from '../catalogue/repairOptions.ts';
 import { STAGES, type Stage } from '../catalogue/stages.ts';
 import { type Obligation, isAccepted, isDuty } from '../ledger/obligation.ts';
 import { fileAsOf } from '../history/asOf.ts';
@@ -7,14 +8,17 @@ import { type JobHistory, openHistory } from '../history/jobHistory.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../history/scope.ts';
 import { type Component, deriveComponent } from '../judging/components.ts';
 import { consequencesOf } from '../stages/gauge/consequences.ts';
-import { isHydraulic } from '../layout/graph.ts';
+import { isHydraulic, placeName } from '../layout/graph.ts';
+import { type ComponentKind, type Corner, KIND_FACTS } from '../layout/kinds.ts';
+import { type Control, controlsOf } from '../layout/reach.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
+import type { Leaving } from '../ledger/families/leavings.ts';
 import type { Observation } from '../ledger/families/observations.ts';
 import type { JobRecords } from '../ledger/jobRecords.ts';
 import { retractedIds } from '../ledger/retraction.ts';
 import { voidedJobs } from '../ledger/voided.ts';
 import { type ControlLock, lockedItem } from '../readiness/pedalLock.ts';
-import { isPushed } from '../readiness/disturbed.ts';
+import { pushedPlaces, touchedPlaces } from '../readiness/disturbed.ts';
 import { openProofStatus } from '../readiness/proofStatus.ts';
 import { bleedObligations } from '../stages/bleed/obligations.ts';
 import { bookinObligations } from '../stages/bookin/obligations.ts';
@@ -27,6 +31,7 @@ import { owedForCauses } from '../stages/trace/causes.ts';
 import { traceObligations } from '../stages/trace/obligations.ts';
 import type { Verdict } from '../verdict/decide.ts';
 import { worst } from '../verdict/severity.ts';
+import { leaves, leavingOf } from './leaving.ts';
 import { yardOffer } from './yardOffer.ts';
 import { REASON } from '../wording/en/duties.ts';
 import type { NotApplicable } from '../wording/reasons.ts';
@@ -64,6 +69,8 @@ export interface JobState {
   readonly blocks: readonly Obligation[];
   /** What a lead may grant by name that blocks nothing. */
   readonly offers: readonly Obligation[];
+  /** How it was said to leave; null where nothing was said, and it is driven. */
+  readonly leaving: Leaving | null;
   readonly released: boolean;
   /** Booked twice: its events are ignored. */
   readonly voided: boolean;
@@ -134,6 +141,46 @@ export function deriveJob(records: JobRecords, today: string): JobState {
   return deriveOpened(openJob(records, today));
 }
 
+/** Proofs that were not asked for from the beginning. */
+const ASKED_LATER: readonly string[] = [FIRST_PRESS, 'parking_drag', 'clutch'];
+
+/** Whether a job that was handed back was asked for an item: what was handed back before it was asked stays as it was. */
+function wasAsked({ release, proofs, layout }: JobRecords, item: string): boolean {
+  const base = itemBase(item);
+  const later = ASKED_LATER.includes(base) || (base === 'pedal_reserve' && !isHydraulic(layout));
+  return release === null || !later || proofs.some((p) => itemBase(p.item) === base);
+}
+
+/** What the proofs of a job depend on. */
+function askedOf(
+  history: JobHistory,
+  seen: readonly { readonly code: string; readonly corner: Corner | null }[],
+  hydraulic: boolean,
+): Parameters<typeof proofItems>[0] {
+  const { job, layout } = history.records;
+  const controls = controlsOf(layout);
+  const has = (reach: ReadonlySet<string>, kind: ComponentKind): boolean => layout.slots.some((s) => s.kind === kind && reach.has(s.id));
+  const pushed = pushedPlaces(history);
+  const touched = touchedPlaces(history);
+  return {
+    ...{ complaint: job.complaint, seen, hydraulic },
+    controls: controls
+      .filter((c) => c.kind === 'pedal')
+      .map((c) => ({
+        ...{ slotId: c.slotId, name: c.name, wet: has(c.reach, 'master_cylinder'), servo: has(c.reach, 'servo') },
+        pushed: pushed.some((id) => c.reach.has(id)),
+      })),
+    parking: layout.slots.some((s) => s.kind === 'parking_lever'),
+    corners: cornersTakenIn(job, layout),
+    tandem: layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem'),
+    clutch: controls.some((c) => c.kind === 'clutch' && touched.some((id) => c.reach.has(id))),
+    units: isStandalone(layout) ? layout.slots
+          .filter((s) => s.parentId === null)
+          .map((s) => ({ slotId: s.id, name: placeName(s), moves: SEALED.includes(s.kind), wet: KIND_FACTS[s.kind].hydraulic }))
+      : null,
+  };
+}
+
 /** Derives where an opened job stands. */
 export function deriveOpened({ history, at }: OpenedJob): JobState {
   const { records } = history;
@@ -150,19 +197,7 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
     today: at,
     owed: [...consequencesOf(history, answers, at), ...owedForCauses(history, at)],
     proofStatus: openProofStatus(history),
-    proofItems: proofItems({
-      complaint: records.job.complaint,
-      seen,
-      hydraulic,
-      lever: records.layout.slots.some((s) => s.kind === 'hand_lever'),
-      parking: records.layout.slots.some((s) => s.kind === 'parking_lever'),
-      corners: cornersTakenIn(records.job, records.layout),
-      servo: records.layout.slots.some((s) => s.kind === 'servo'),
-      tandem: records.layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem'),
-      loose: isStandalone(records.layout),
-      // What was handed back before this was asked stays as it was.
-      pushed: hydraulic && isPushed(history) && (records.release === null || records.proofs.some((p) => p.item === FIRST_PRESS)),
-    }),
+    proofItems: proofItems(askedOf(history, seen, hydraulic)).filter((i) => wasAsked(records, i.item)),
   };
   const list = voided
     ? []
@@ -175,7 +210,8 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
         ...bleedObligations(situation),
         ...proveObligations(situation),
       ];
-  const obligations = accept(list, history);
+  const leaving = leavingOf(history);
+  const obligations = leaves(accept(list, history), leaving, { items: situation.proofItems, standing: situation.proofStatus });
   const stages = stageStates(obligations, hydraulic, records);
   const current = stages.find((s) => s.open > 0) ?? stages.find((s) => s.waiting > 0) ?? null;
   const verdicts = components.filter((c) => c.inScope).map((c) => c.verdict);
@@ -195,6 +231,7 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
     counts,
     offers: voided ? [] : accept([yardOffer(obligations, situation.proofStatus, situation.proofItems)], history),
     blocks: obligations.filter((o) => o.state === 'open' || o.state === 'waiting'),
+    leaving,
     released: records.release !== null,
   };
 }
@@ -205,9 +242,13 @@ function openLocks(state: JobState): Set<string> {
 }
 
 /** The lock that keeps an item of proof from being done now: over what its control reaches, unless a lead passed it. */
-export function itemLock(state: JobState, item: string): ControlLock | null {
-  const locked = openLocks(state);
-  return lockedItem(item, state.context.proofStatus.locks, (c) => !locked.has(c.slotId));
+export function itemLock(state: JobState, item: Pick<ProofItem, 'item' | 'corner'>): ControlLock | null {
+  return lockedItem(item, state.records.layout, state.context.proofStatus.locks, (c) => isLockPassed(state, c));
+}
+
+/** Whether a lead passed the lock of a control. */
+export function isLockPassed(state: JobState, control: Pick<Control, 'slotId'>): boolean {
+  return !openLocks(state).has(control.slotId);
 }
 
 /** The lock that keeps a place from being put under pressure now: of a control that reaches it, unless a lead passed it. */

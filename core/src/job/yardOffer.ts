@@ -33,9 +33,10 @@ function restedBefore(inTheWay: readonly Obligation[]): string {
 export function yardOffer(obligations: readonly Obligation[], standing: ProofStatus, items: readonly ProofItem[]): Obligation {
   const inTheWay = obligations.filter((o) => o.state === 'open' && (isDuty(o, 'lock') || isProofOf(o, 'parking')));
   const parking = items.find((i) => i.item === 'parking');
-  return obligation({ kind: 'yard' }, TITLE.yard, false, {
-    why: REASON.yard,
-    acceptBy: 'lead',
+  return obligation({ kind: 'yard' }, parking ? TITLE.yard : TITLE.otherMeans, false, {
+    why: parking ? REASON.yard : REASON.otherMeans,
+    // What never had a parking brake is moved as such things are moved; who and how is said.
+    acceptBy: parking || inTheWay.length > 0 ? 'lead' : 'technician',
     rests: inTheWay
       .map((o) => restsOn(standing, parking, o))
       .join(';')

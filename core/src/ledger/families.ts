@@ -10,10 +10,12 @@ import { counters } from './families/counters.ts';
 import { decisions } from './families/decisions.ts';
 import { earlierWork } from './families/earlierWork.ts';
 import { findings } from './families/findings.ts';
+import { fluidSamples } from './families/fluidSamples.ts';
 import { fluidServices } from './families/fluidServices.ts';
 import { handIns } from './families/handIns.ts';
 import { intakeLooks } from './families/intakeLooks.ts';
 import { jointEvents } from './families/jointEvents.ts';
+import { leavings } from './families/leavings.ts';
 import { leftItems } from './families/leftItems.ts';
 import { observations } from './families/observations.ts';
 import { operationEvents } from './families/operationEvents.ts';
@@ -51,9 +53,11 @@ const FAMILIES = {
   torques,
   bleedPulls,
   fluidServices,
+  fluidSamples,
   proofs,
   acceptances,
   cautionAcks,
+  leavings,
   jointEvents,
   partCorrections,
   putIns,

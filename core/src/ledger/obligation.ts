@@ -1,3 +1,4 @@
+import { itemBase } from '../catalogue/proofItems.ts';
 import type { Stage } from '../catalogue/stages.ts';
 import { type Duty, dutyKey, stageOf } from './duty.ts';
 
@@ -62,9 +63,9 @@ export function obligation(duty: Duty, what: string, closed: boolean, more: Furt
   };
 }
 
-/** Whether an obligation is this item of proof, of the whole vehicle. */
+/** Whether an obligation is this item of proof, of whichever control, and of no wheel. */
 export function isProofOf(o: Obligation, item: string): boolean {
-  return isDuty(o, 'proof') && o.duty.item === item && o.duty.corner === null;
+  return isDuty(o, 'proof') && itemBase(o.duty.item) === item && o.duty.corner === null;
 }
 
 /** Whether an obligation is of one of these kinds. */

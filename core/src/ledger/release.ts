@@ -46,6 +46,8 @@ export interface SheetRef {
 
 /** What the owner takes home, exactly as it was shown at release. */
 export interface HandbackSheet {
+  /** How it leaves, where it is not driven; sheets of an earlier form, and of what is driven, have none. */
+  readonly leaves?: string;
   readonly vehicleTag: string;
   readonly vehicleName: string;
   readonly distance: string;

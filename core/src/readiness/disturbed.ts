@@ -140,10 +140,20 @@ function byFluid(history: JobHistory): Disturbed[] {
   return [...joints, ...bleeders];
 }
 
-/** Whether anything was moved on this job that a pedal has to find again. */
-export function isPushed(history: JobHistory): boolean {
-  const here = new Set(history.active(history.records.partEvents).flatMap((e) => (e.jobId === history.records.job.id ? [e.id] : [])));
-  return byParts(history).some((d) => here.has(d.eventId) && d.does.includes('pushed'));
+/** Places at which something was moved on this job that a pedal has to find again. */
+export function pushedPlaces(history: JobHistory): string[] {
+  return here(history, byParts(history)).flatMap((d) => (d.does.includes('pushed') ? [d.slot.id] : []));
+}
+
+/** Places at which anything was moved, opened or drawn on this job. */
+export function touchedPlaces(history: JobHistory): string[] {
+  return here(history, disturbances(history)).map((d) => d.slot.id);
+}
+
+function here(history: JobHistory, list: readonly Disturbed[]): Disturbed[] {
+  const { job, partEvents, jointEvents, bleedPulls } = history.records;
+  const ids = new Set([...partEvents, ...jointEvents, ...bleedPulls].flatMap((e) => (e.jobId === job.id ? [e.id] : [])));
+  return list.filter((d) => ids.has(d.eventId));
 }
 
 /** Everything that disturbed the vehicle, in order. */

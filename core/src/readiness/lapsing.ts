@@ -1,8 +1,10 @@
-import { asksAgain, FIRST_PRESS } from '../catalogue/proofItems.ts';
+import { asksAgain, FIRST_PRESS, itemBase } from '../catalogue/proofItems.ts';
 import type { Layout, Slot } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { Fastener } from '../ledger/duty.ts';
+import { controlsOf } from '../layout/reach.ts';
 import { type Disturbance, type Disturbed, bleedersFedThrough } from './disturbed.ts';
+import { pressedFor } from './pedalLock.ts';
 
 /** Something that was proved, and when: an answer, a bleeder closed, a torque. */
 export type Proved = When & What;
@@ -16,7 +18,7 @@ type What =
   | { readonly kind: 'bleed'; readonly slotId: string }
   | { readonly kind: 'torque'; readonly slotId: string | null; readonly fastener: Fastener };
 
-/** How far an ending reaches: the whole vehicle, the corner disturbed, the corners fed through it, the very fastener, or what the answer was about: its wheel, or the vehicle. */
+/** How far an ending reaches: all that is pressed with it, the corner disturbed, the corners fed through it, the very fastener, or what the answer was about: its wheel, or the vehicle. */
 type Reach = 'vehicle' | 'corner' | 'fed' | 'slot' | 'own';
 
 interface Ending {
@@ -67,6 +69,10 @@ export const ENDINGS: readonly Ending[] = [
   { when: 'pushed', ends: 'pedal_reserve', reach: 'vehicle' },
   { when: 'pushed', ends: 'release', reach: 'corner' },
   { when: 'hydraulic', ends: FIRST_PRESS, reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'clutch', reach: 'vehicle' },
+  { when: 'bleeder', ends: 'clutch', reach: 'vehicle' },
+  { when: 'parking', ends: 'parking_drag', reach: 'vehicle' },
+  { when: 'wheel', ends: 'parking_drag', reach: 'vehicle' },
   ...(['hydraulic', 'control', 'wheel', 'lining', 'parking', 'pushed'] as const).flatMap((when): Ending[] => [
     { when, ends: 'complaint', reach: 'vehicle' },
     { when, ends: AGAIN, reach: 'own' },
@@ -78,7 +84,7 @@ export const ENDINGS: readonly Ending[] = [
 ];
 
 function endsOf(proved: Proved): string {
-  if (proved.kind === 'item') return asksAgain(proved.item) ? AGAIN : proved.item;
+  if (proved.kind === 'item') return asksAgain(proved.item) ? AGAIN : itemBase(proved.item);
   if (proved.kind === 'bleed') return 'bleed';
   return proved.fastener.of === 'wheel' ? 'wheel_torque' : 'torque';
 }
@@ -91,8 +97,28 @@ function cornerOf(proved: Proved): string | null {
 /** Slots whose fastener an event at this place loosens: its own, and that of the part that carries it. */
 const loosened = (slot: Slot): string[] => [slot.id, ...(slot.parentId ? [slot.parentId] : [])];
 
+/** What a control does is ended by what that control reaches, and by what none reaches. */
+const BY_CONTROL: readonly string[] = [
+  FIRST_PRESS,
+  'pedal_hold',
+  'pedal_reserve',
+  'pedal_return',
+  'release',
+  'parking',
+  'parking_drag',
+  'clutch',
+];
+
+/** Whether a place has nothing to do with the controls that a proof was pressed with: another control reaches it, and those do not. */
+function ofAnotherControl(layout: Layout, by: Slot, proved: Proved): boolean {
+  if (proved.kind !== 'item' || !BY_CONTROL.includes(itemBase(proved.item))) return false;
+  const reaching = controlsOf(layout).filter((c) => c.reach.has(by.id));
+  const pressed = pressedFor(layout, proved);
+  return reaching.length > 0 && pressed.length > 0 && !reaching.some((c) => pressed.includes(c));
+}
+
 function reaches(layout: Layout, reach: Reach, by: Slot, proved: Proved): boolean {
-  if (reach === 'vehicle') return true;
+  if (reach === 'vehicle') return !ofAnotherControl(layout, by, proved);
   if (reach === 'own' && cornerOf(proved) === null) return true;
   if (reach === 'corner' || reach === 'own') return by.corner !== null && by.corner === cornerOf(proved);
   if (reach === 'slot') return proved.kind === 'torque' && proved.slotId !== null && loosened(by).includes(proved.slotId);

@@ -1,7 +1,7 @@
 import { lockWords } from '../wording/en/readiness.ts';
-import { asksAgain, FIRST_PRESS } from '../catalogue/proofItems.ts';
+import { asksAgain, controlOfItem, FIRST_PRESS, itemBase, type ProofItem } from '../catalogue/proofItems.ts';
 import type { Layout } from '../layout/graph.ts';
-import { type Control, sharesReservoir } from '../layout/reach.ts';
+import { type Control, controlsOf, sharesReservoir } from '../layout/reach.ts';
 import type { PlaceState } from './unitState.ts';
 
 /** Why a control must not be pressed now. */
@@ -53,14 +53,40 @@ export function lockOf(
 }
 
 /** The lock that keeps an item of proof from being done now; null where it may be done, or a lead has passed the lock. */
-export function lockedItem(item: string, locks: readonly ControlLock[], passed: (control: Control) => boolean): ControlLock | null {
-  const kind = pressedBy(item);
-  return kind === null ? null : (locks.find((l) => l.control.kind === kind && !passed(l.control)) ?? null);
+export function lockedItem(
+  asked: Pick<ProofItem, 'item' | 'corner'>,
+  layout: Layout,
+  locks: readonly ControlLock[],
+  passed: (control: Control) => boolean,
+): ControlLock | null {
+  const pressed = new Set(pressedFor(layout, asked).map((c) => c.slotId));
+  return locks.find((l) => pressed.has(l.control.slotId) && !passed(l.control)) ?? null;
 }
 
-/** Items of proof that press a control. */
-export function pressedBy(item: string): Control['kind'] | null {
-  if (item === 'parking') return 'parking';
-  const pedal = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'pedal_return', 'leak_look', 'release', 'stop_lamp', 'road_walk', 'road'];
-  return pedal.includes(item) || item === 'complaint' || asksAgain(item) ? 'pedal' : null;
+/** What presses the pedals and levers of the brakes, whichever of them. */
+const PRESSES_ALL: readonly string[] = [
+  FIRST_PRESS,
+  'pedal_hold',
+  'pedal_reserve',
+  'pedal_return',
+  'leak_look',
+  'stop_lamp',
+  'road_walk',
+  'road',
+  'complaint',
+];
+
+/** The controls that an item of proof presses: those that it is asked of, or that reach its wheel. */
+export function pressedFor(layout: Layout, { item, corner }: Pick<ProofItem, 'item' | 'corner'>): readonly Control[] {
+  const controls = controlsOf(layout);
+  const of = controlOfItem(item);
+  if (of !== null) return controls.filter((c) => c.slotId === of);
+  const base = itemBase(item);
+  if (base === 'parking' || base === 'parking_drag') return controls.filter((c) => c.kind === 'parking');
+  if (base === 'clutch') return controls.filter((c) => c.kind === 'clutch');
+  const pedals = controls.filter((c) => c.kind === 'pedal');
+  if (PRESSES_ALL.includes(base)) return pedals;
+  if (base !== 'release' && !asksAgain(base)) return [];
+  const here = corner === null ? [] : layout.slots.filter((s) => s.corner === corner);
+  return corner === null ? pedals : pedals.filter((c) => here.some((s) => c.reach.has(s.id)));
 }

@@ -3,7 +3,7 @@ import { type ProofItem, proofCloses } from '../catalogue/proofItems.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { closedClear } from '../history/due.ts';
 import { answerTo } from '../history/proofAnswers.ts';
-import { type Slot } from '../layout/graph.ts';
+import { type Layout, type Slot } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
 import { readFastener } from '../ledger/duty.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
@@ -14,7 +14,7 @@ import type { Torque } from '../ledger/families/torques.ts';
 import { type Disturbed, disturbances, disturbs } from './disturbed.ts';
 import { type JointStatus, touchedJoints } from './joints.ts';
 import { type Proved, endedBy, ends } from './lapsing.ts';
-import { type ControlLock, lockOf, pressedBy } from './pedalLock.ts';
+import { type ControlLock, lockOf, pressedFor } from './pedalLock.ts';
 import { type PlaceState, notComplete, placeStates } from './unitState.ts';
 import { UNDOES } from '../wording/en/fasteners.ts';
 
@@ -43,7 +43,6 @@ export interface ProofStatus {
   readonly torque: (point: string) => WithStatus<Torque> | null;
 }
 
-/** Why a lapsed proof is open again, in a sentence. */
 /** Why a record counts for nothing now, in a sentence; null where it counts. */
 export function whyNotGood(stands: WithStatus<unknown> | null): string | null {
   if (stands?.lapsed) return STATUS.lapsed(stands.lapsed.what);
@@ -55,8 +54,10 @@ export function isGood(stands: WithStatus<unknown> | null): boolean {
   return stands !== null && stands.lapsed === null && stands.provisional === null;
 }
 
-function controlOfBleeder(controls: readonly Control[], slotId: string): Control['kind'] | null {
-  return controls.find((c) => c.reach.has(slotId))?.kind ?? null;
+/** The controls that a proof is pressed with; a bleeder is pressed by those that reach it. */
+function pressedWith(layout: Layout, proved: Proved): readonly Control[] {
+  if (proved.kind === 'item') return pressedFor(layout, proved);
+  return proved.kind === 'bleed' ? controlsOf(layout).filter((c) => c.reach.has(proved.slotId)) : [];
 }
 
 const when = (e: Pick<EventBase, 'happenedAt' | 'recordedAt'>) => ({ at: e.happenedAt, recordedAt: e.recordedAt });
@@ -75,16 +76,15 @@ export function openProofStatus(history: JobHistory): ProofStatus {
     then.set(instant, known);
     return known;
   };
-  /** The first place on the control of a record that was not complete at its moment. */
-  const incomplete = (kind: Control['kind'] | null, instant: string): PlaceState | null => {
-    const control = controls.find((c) => c.kind === kind);
-    return control ? (placesAt(instant).find((s) => notComplete(s) !== null && control.reach.has(s.slot.id)) ?? null) : null;
-  };
+  /** The first place on the controls of a record that was not complete at its moment. */
+  const incomplete = (pressed: readonly Control[], instant: string): PlaceState | null =>
+    pressed.length === 0
+      ? null
+      : (placesAt(instant).find((s) => notComplete(s) !== null && pressed.some((c) => c.reach.has(s.slot.id))) ?? null);
   const withStatus = <T>(record: T | undefined, proved: (r: T) => Proved): WithStatus<T> | null => {
     if (record === undefined) return null;
     const p = proved(record);
-    const control = p.kind === 'item' ? pressedBy(p.item) : p.kind === 'bleed' ? controlOfBleeder(controls, p.slotId) : null;
-    return { record, lapsed: endedBy(records.layout, disturbed, p), provisional: incomplete(control, p.at) };
+    return { record, lapsed: endedBy(records.layout, disturbed, p), provisional: incomplete(pressedWith(records.layout, p), p.at) };
   };
   const ofJob = <T extends { readonly jobId: string }>(list: readonly T[]): T[] => list.filter((e) => e.jobId === records.job.id);
   const proofs = ofJob(history.active(records.proofs));

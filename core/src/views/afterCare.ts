@@ -4,7 +4,9 @@ import { slotById } from '../layout/graph.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
+import { isDuty } from '../ledger/obligation.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
+import { LEAVES } from '../wording/en/prove.ts';
 import { daysAfter } from '../quantity/calendar.ts';
 
 /** Something owed after hand-back: it does not block it, and goes with the sheet as a dated list. */
@@ -31,8 +33,9 @@ const BEDDING_DAYS = 30;
  */
 export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
   const { records, history } = state;
+  const left = leftToProve(state, at);
   // What follows is for whoever fits them.
-  if (isStandalone(records.layout)) return [];
+  if (isStandalone(records.layout)) return left;
   const here = <T extends EventBase>(list: readonly T[]): T[] => history.active(list).filter((e) => e.jobId === records.job.id);
   const parts = here(records.partEvents).filter((e) => e.kind !== 'found');
   const kindOf = (e: PartEvent): string =>
@@ -43,11 +46,12 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
     here(records.bleedPulls).length > 0 ||
     parts.some((e) => ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve'].includes(kindOf(e)));
   const dry = parts.filter(
-    (e) => ['fitted', 'resealed'].includes(e.kind) && ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder'].includes(kindOf(e)),
+    (e) => ['fitted', 'resealed'].includes(e.kind) && ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve', 'clutch_master', 'clutch_slave'].includes(kindOf(e)),
   );
   const airy = here(records.bleedPulls).filter((p) => p.air !== 'none');
-  const bedding = parts.filter((e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'rotor', 'drum'].includes(kindOf(e)));
+  const bedding = parts.filter((e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'parking_shoes', 'rotor', 'drum'].includes(kindOf(e)));
   return [
+    ...left,
     ...(hydraulicOpened
       ? [{ item: 'leak_next_day', what: AFTER_CARE.leaks, on: daysAfter(at, 1), km: null, why: AFTER_CARE.leaksWhy }]
       : []),
@@ -85,6 +89,14 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
         ]
       : []),
   ];
+}
+
+/** What was left when the vehicle was not driven away: each before it is. */
+function leftToProve(state: JobState, at: string): AfterCareItem[] {
+  if (state.leaving === null) return [];
+  return state.obligations
+    .filter((o) => o.state === 'put_off' && !isDuty(o, 'decide'))
+    .map((o) => ({ item: `left:${o.key}`.slice(0, 120), what: o.what, on: daysAfter(at, 0), km: null, why: LEAVES.before }));
 }
 
 /** An item of after-care with what became of it. */

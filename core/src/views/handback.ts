@@ -21,6 +21,7 @@ import { afterCareOf } from './afterCare.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
 import { wheelNuts } from '../wording/en/fasteners.ts';
 import { byline, fluidCauseWords } from '../wording/en/history.ts';
+import { LEAVES } from '../wording/en/prove.ts';
 import { SHEET, revisionText } from '../wording/en/sheet.ts';
 
 /** Builds the hand-back sheet from the records: what was found, done, fitted, filled, put off and accepted. */
@@ -75,6 +76,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     .at(-1);
   const settled = new Set(here(records.findings).map((f) => f.settles));
   return {
+    ...(state.leaving && { leaves: LEAVES.line(state.leaving.how, cameFrom(state.leaving.id, 'note', state.leaving.note)) }),
     vehicleTag: records.vehicle.tag,
     vehicleName,
     distance: counter ? `${groupThousands(convert(counter.km, 'distance_run', unit))} ${unit}` : SHEET.notCounted,

@@ -7,7 +7,7 @@ import { FIRST_PRESS, isAskedOnTheRoad } from '../catalogue/proofItems.ts';
 
 /** One thing that keeps a vehicle from the next level: what it is about, and in words. */
 interface MoveReason {
-  readonly about: 'units' | 'lock' | 'first_press' | 'parking' | 'grant' | 'standing' | 'road';
+  readonly about: 'units' | 'lock' | 'first_press' | 'parking' | 'grant' | 'standing' | 'road' | 'leaving';
   readonly words: string;
 }
 
@@ -32,7 +32,10 @@ function onTheRoad(o: Obligation): boolean {
 export function mayMove(state: JobState): MayMove {
   if (state.released) return { level: 'handed_back', reasons: [], next: null };
   if (isStandalone(state.records.layout)) return { level: 'yard_only', reasons: [{ about: 'units', words: MOVE.units }], next: null };
+  const undriven = state.leaving?.how === 'not_to_be_driven';
   const standing = state.blocks.filter((o) => !onTheRoad(o));
+  if (standing.length === 0 && undriven)
+    return { level: 'yard_only', reasons: [{ about: 'leaving', words: MOVE.undriven(state.leaving.note) }], next: null };
   if (standing.length === 0)
     return { level: 'road_test', reasons: state.blocks.map((o) => ({ about: 'road', words: o.what })), next: state.blocks[0] ?? null };
   const locks = state.obligations.filter((o) => isDuty(o, 'lock') && o.state === 'open');

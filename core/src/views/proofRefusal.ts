@@ -1,41 +1,73 @@
-import { FIRST_PRESS, proofCloses, type ProofItem, type ProofResult } from '../catalogue/proofItems.ts';
+import { controlOfItem, FIRST_PRESS, itemBase, proofCloses, type ProofItem, type ProofResult } from '../catalogue/proofItems.ts';
 import { slotById } from '../layout/graph.ts';
 import { isDuty, isProofOf } from '../ledger/obligation.ts';
-import { pressedBy } from '../readiness/pedalLock.ts';
+import { pressedFor } from '../readiness/pedalLock.ts';
 import { itemLock, type JobState, placeLock } from '../job/job.ts';
 import { PROOF_REFUSAL } from '../wording/en/prove.ts';
 import { mayMove } from './mayMove.ts';
 
 /** Proofs that mean nothing without fluid under the pedal. */
-const WET: readonly string[] = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'leak_look'];
+const WET: readonly string[] = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'leak_look', 'clutch'];
 
-/** Whether what has to be said with an answer is said: words, and a figure where one is asked. */
-function says(item: ProofItem, note: string): boolean {
-  return item.asks === null || (note.trim().length >= 4 && /\p{L}/u.test(note) && (!item.asks.figure || /\d/.test(note)));
+/** Letters that a reason for not trying has at least. */
+const LEAST_LETTERS = 4;
+const letters = (note: string): number => note.match(/\p{L}/gu)?.length ?? 0;
+
+/** What has to be said with an answer and is not, in a sentence; null where all is said. Source: handbook 60, Proving. */
+export function proofAsks(item: ProofItem, result: ProofResult, note: string): string | null {
+  if (result === 'not_tried') return letters(note) < LEAST_LETTERS ? PROOF_REFUSAL.because(item.question) : null;
+  if (item.asks === null || result === 'none') return null;
+  const said = note.trim().length >= LEAST_LETTERS && letters(note) > 0 && (!item.asks.figure || /\d/.test(note));
+  return said ? null : PROOF_REFUSAL.sayMore(item.question, item.asks.label);
+}
+
+/** Controls whose first press is owed, among those that an item presses. */
+function notPumped(state: JobState, item: ProofItem): boolean {
+  const pressed = pressedFor(state.records.layout, item);
+  return state.obligations.some((o) => {
+    if (!isProofOf(o, FIRST_PRESS) || o.state === 'closed' || !isDuty(o, 'proof')) return false;
+    const of = controlOfItem(o.duty.item);
+    return of === null ? pressed.some((c) => c.kind === 'pedal') : pressed.some((c) => c.slotId === of);
+  });
+}
+
+/** Bleeders that are still owed under the controls of an item. */
+function notBled(state: JobState, item: ProofItem): string[] {
+  const pressed = pressedFor(state.records.layout, item);
+  return state.obligations
+    .filter((o) => o.stage === 'bleed' && isDuty(o, 'bleed') && (o.state === 'open' || o.state === 'waiting'))
+    .filter((o) => pressed.some((c) => c.reach.has(o.slotId ?? '')))
+    .map((o) => o.what);
 }
 
 /**
- * Why an answer to an item of proof cannot be true as a job stands, in a sentence; null where it can. That something was not
- * tried is always an answer.
+ * What stands against an answer to an item of proof as a job stands, in a sentence; null where nothing does. That something was
+ * not tried is always an answer.
  * @param state the job at the moment of the answer
- * @param note what is said with it
  * Source: handbook 58, D01; 60, Proving and May it move?
  */
-export function proofRefusal(state: JobState, item: ProofItem, result: ProofResult, note: string): string | null {
-  if (result === 'not_tried') return null;
-  const lock = itemLock(state, item.item);
+export function proofHindrance(state: JobState, item: ProofItem, result: ProofResult): string | null {
+  if (result === 'not_tried' || result === 'none') return null;
+  const lock = itemLock(state, item);
   if (lock) return `${lock.control.name}: ${lock.why}`;
-  if (!says(item, note)) return PROOF_REFUSAL.sayMore(item.question, item.asks?.label ?? '');
   // That something failed is an answer, whatever else is open.
   if (!proofCloses(result)) return null;
-  const first = state.obligations.find((o) => isProofOf(o, FIRST_PRESS));
-  if (first && first.state !== 'closed' && item.item !== FIRST_PRESS && pressedBy(item.item) === 'pedal') return PROOF_REFUSAL.firstPress;
-  const wet = state.obligations.filter((o) => o.stage === 'bleed' && isDuty(o, 'bleed') && (o.state === 'open' || o.state === 'waiting'));
-  if (WET.includes(item.item) && wet.length > 0) return PROOF_REFUSAL.notBled(wet.map((o) => o.what));
-  if (item.item === 'road' && mayMove(state).level !== 'road_test') return PROOF_REFUSAL.notForTheRoad;
-  if (item.item === 'road' && state.obligations.some((o) => isProofOf(o, 'road_walk') && o.state !== 'closed'))
-    return PROOF_REFUSAL.walkFirst;
-  return item.item === 'road_walk' && mayMove(state).level === 'do_not_move' ? PROOF_REFUSAL.doNotMove : null;
+  const base = itemBase(item.item);
+  if (base !== FIRST_PRESS && base !== 'parking' && base !== 'parking_drag' && notPumped(state, item)) return PROOF_REFUSAL.firstPress;
+  const wet = WET.includes(base) ? notBled(state, item) : [];
+  if (wet.length > 0) return PROOF_REFUSAL.notBled(wet);
+  if (base === 'road' && mayMove(state).level !== 'road_test') return PROOF_REFUSAL.notForTheRoad;
+  if (base === 'road' && state.obligations.some((o) => isProofOf(o, 'road_walk') && o.state !== 'closed')) return PROOF_REFUSAL.walkFirst;
+  return base === 'road_walk' && mayMove(state).level === 'do_not_move' ? PROOF_REFUSAL.doNotMove : null;
+}
+
+/**
+ * Why an answer to an item of proof is refused: something has to be said with it, or something stands against it.
+ * @param state the job at the moment of the answer
+ * @param note what is said with it
+ */
+export function proofRefusal(state: JobState, item: ProofItem, result: ProofResult, note: string): string | null {
+  return proofHindrance(state, item, result) ?? proofAsks(item, result, note);
 }
 
 /**

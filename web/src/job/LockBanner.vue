@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { itemLock } from '@dauer/core/job';
+import { isLockPassed } from '@dauer/core/job';
 import { STILL_FREE } from '@dauer/core/wording';
 import { computed } from 'vue';
 import { useOpenJob } from './openJob.ts';
 
 /** What must not be pressed now, which unit makes it so, and whether a lead may pass it. */
 const job = useOpenJob();
-const ITEM = { pedal: 'pedal_hold', parking: 'parking', clutch: '' } as const;
 const locks = computed(() => {
   const s = job.state;
   if (s.released) return [];
   return s.context.proofStatus.locks.map((l) => {
-    const passed = l.passable && itemLock(s, ITEM[l.control.kind]) === null;
+    const passed = l.passable && isLockPassed(s, l.control);
     const who = passed
       ? 'Passed by a lead with a reason.'
       : l.passable

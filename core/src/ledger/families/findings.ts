@@ -23,10 +23,12 @@ export interface Finding extends JobEvent {
   readonly toMm: number | null;
   /** How deep, mm. */
   readonly depthMm: number | null;
+  /** Done in this shop: by whom and at which step; null where it was not. */
+  readonly doneHere: string | null;
 }
 
 /** What a finding in words alone has nothing of. */
-export const SAID_IN_WORDS = { entry: null, place: null, fromMm: null, toMm: null, depthMm: null } as const satisfies Partial<Finding>;
+export const SAID_IN_WORDS = { entry: null, place: null, fromMm: null, toMm: null, depthMm: null, doneHere: null } as const satisfies Partial<Finding>;
 
 export const findings: FamilyDescriptor<Finding> = {
   ...PLAIN,
@@ -37,5 +39,5 @@ export const findings: FamilyDescriptor<Finding> = {
   late: 'late',
   dropsWhenVoid: () => true,
   names: { slotId: 'place', partId: 'part', settles: 'event_of_vehicle' },
-  blackable: ['words', 'place'],
+  blackable: ['words', 'place', 'doneHere'],
 };

@@ -14,7 +14,14 @@ export type PartEventKind =
   | 'sleeved'
   | 'resealed'
   | 'coated'
-  | 'scrapped';
+  | 'scrapped'
+  /** How a place came to the shop, where not whole: its part loose in a box, missing, or not known. */
+  | 'came_loose'
+  | 'came_missing'
+  | 'came_unknown';
+
+/** How a place came to the shop, where not whole. */
+export const CAME: readonly PartEventKind[] = ['came_loose', 'came_missing', 'came_unknown'];
 
 export interface PartEvent extends JobEvent {
   readonly partId: string;

@@ -1,4 +1,4 @@
-import { proofCloses } from '../../catalogue/proofItems.ts';
+import { mayBeWaived, proofCloses } from '../../catalogue/proofItems.ts';
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
 import type { Component } from '../../judging/components.ts';
@@ -93,10 +93,9 @@ export function proveObligations({ history, components, proofItems, proofStatus:
     const answer = now?.record ?? null;
     const wrong = whyNotGood(now);
     const closed = answer !== null && wrong === null && proofCloses(answer.result);
-    const again = item.answers.includes('same');
     return obligation({ kind: 'proof', item: item.item, corner: item.corner }, item.question, closed, {
       why: wrong ?? (answer && !closed ? REASON.answered(answer.result) : null),
-      acceptBy: answer && !closed && wrong === null && again ? 'lead' : null,
+      acceptBy: answer && !closed && wrong === null && mayBeWaived(item.item, answer.result) ? 'lead' : null,
       rests: answer?.id ?? '',
       closedBy: answer?.id ?? null,
     });

@@ -57,6 +57,7 @@ export const TITLE = {
   lock: (control: string): string => `${control} is locked`,
   out: (slot: Slot, what: PutInKind): string => `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
   yard: 'Yard only, with a person and chocks',
+  otherMeans: 'Yard only, by other means: its stand, chocks, two people',
 };
 
 /** Why it is owed still, or what it waits for. */
@@ -99,5 +100,6 @@ export const REASON = {
   reject: 'The part has to go, or a later look has to settle it.',
   hazard: (what: string): string => `${what} Take it in, or a lead leaves it out by name.`,
   answered: (result: ProofResult): string => `Answered: ${RESULT_WORD[result].toLowerCase()}.`,
+  otherMeans: 'It has no parking brake. Say who moves it, and by what it is held.',
   yard: 'The parking brake is not proved, the vehicle has none, or a control is locked.',
 };

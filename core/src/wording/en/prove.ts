@@ -1,4 +1,15 @@
+import type { LeavingHow } from '../../ledger/families/leavings.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
+
+/** How a vehicle leaves, where it is not driven. */
+export const LEAVES = {
+  left: (how: LeavingHow): string =>
+    how === 'not_driven' ? 'It is not driven away: to be done before it is.' : 'It leaves as not to be driven: to be done before it is.',
+  /** The first line of the sheet. */
+  line: (how: LeavingHow, note: string): string =>
+    `${how === 'not_driven' ? 'Not driven here' : 'NOT TO BE DRIVEN'}${note ? `: ${note}` : '.'}`,
+  before: 'Before it is driven.',
+};
 
 /** Why something cannot be proved yet, and what comes first. */
 export const PROOF_REFUSAL = {
@@ -12,5 +23,6 @@ export const PROOF_REFUSAL = {
   notForTheRoad: 'Not everything that can be proved standing is: it is not for the road yet.',
   walkFirst: 'First stops at walking pace come before the road.',
   doNotMove: 'It must not be moved yet.',
+  because: (question: string): string => `${question}: say why it cannot be tried here.`,
   sayMore: (question: string, label: string): string => `${question}: say ${label.charAt(0).toLowerCase()}${label.slice(1)}, with figures.`,
 };

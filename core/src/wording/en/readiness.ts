@@ -59,6 +59,7 @@ export const STILL_FREE = 'Gravity and vacuum at another unit stay free; no peda
 
 /** What keeps a vehicle from being moved further. */
 export const MOVE = {
+  undriven: (note: string): string => `It leaves as not to be driven: ${note}`,
   units: 'Units alone: they may be carried.',
   beforeRoad: (n: number): string => `${n} to do before the road`,
   granted: 'With a person and chocks, by a lead’s name.',

@@ -25,6 +25,9 @@ export const PART_EVENT: Readonly<Record<PartEventKind, string>> = {
   sent: 'sent out',
   returned: 'back',
   found: '',
+  came_loose: 'came loose, in a box',
+  came_missing: 'missing when it came',
+  came_unknown: 'not known whether it came',
 };
 
 /** Which kit or lot went in, as it follows what was done; nothing where nobody was asked. */

@@ -9,6 +9,7 @@ import type {
   HandbackSheet,
   JointEventKind,
   JointSeal,
+  Leaving,
   Observation,
   OperationEvent,
   PartEventKind,
@@ -92,6 +93,9 @@ export const leftItems = pgTable(
   { ...event(), closedBy: uuid(), slotId: uuid().notNull(), item: text().notNull(), what: text().notNull() },
   (t) => [index().on(t.jobId)],
 );
+export const leavings = pgTable('leaving', { ...event(), how: text().$type<Leaving['how']>().notNull(), note: text().notNull() }, (t) => [
+  index().on(t.jobId),
+]);
 export const causeLooks = pgTable(
   'cause_look',
   {
@@ -125,6 +129,7 @@ export const findings = pgTable(
     fromMm: doublePrecision(),
     toMm: doublePrecision(),
     depthMm: doublePrecision(),
+    doneHere: text(),
   },
   (t) => [index().on(t.jobId)],
 );
@@ -203,6 +208,22 @@ export const fluidServices = pgTable(
     fluidClass: text().$type<FluidClass>().notNull(),
     batch: text().notNull(),
     lowMoisture: boolean().notNull(),
+    dryC: doublePrecision(),
+    wetC: doublePrecision(),
+    needC: doublePrecision(),
+    makerMonths: integer(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const fluidSamples = pgTable(
+  'fluid_sample',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    waterPercent: doublePrecision(),
+    boilC: doublePrecision(),
+    fluidClass: text().$type<FluidClass>(),
+    how: text().notNull(),
   },
   (t) => [index().on(t.jobId)],
 );

@@ -24,6 +24,9 @@ async function requireDone(db: Database, jobId: string, event: Done, at: string)
 
 const LIFE_WORD = {
   found: 'Found on the vehicle',
+  came_loose: 'Came loose, in a box',
+  came_missing: 'Missing when the vehicle came',
+  came_unknown: 'Not known whether it came',
   removed: 'Taken off',
   fitted: 'Fitted',
   sent: 'Sent out',

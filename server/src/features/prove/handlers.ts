@@ -14,10 +14,9 @@ import { requireEvent } from '../../records/ownership.ts';
 import { requirePassword } from '../../records/people.ts';
 import { basisOf } from '../../records/release.ts';
 
-export const proveHandlers: Pick<Handlers, 'recordProof' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
+export const proveHandlers: Pick<Handlers, 'recordProof' | 'recordLeaving' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
   /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
   recordProof: eventHandler('proofs', async (body, { db, params, request }) => {
-    if (body.result === 'not_tried') return;
     const records = await readJobFile(db, params.jobId);
     if (records.release || records.proofs.some((p) => p.id === body.id)) return;
     const at = corrected(request, body.happenedAt);
@@ -25,7 +24,7 @@ export const proveHandlers: Pick<Handlers, 'recordProof' | 'accept' | 'release' 
     const item = state.context.proofItems.find((i) => i.item === body.item && i.corner === body.corner);
     if (!item?.answers.includes(body.result)) throw new HttpProblem('nothing_to_prove', 'This job asks for no such proof. Load it again.');
     const why = proofRefusal(state, item, body.result, body.note);
-    if (why !== null) throw new HttpProblem(itemLock(state, body.item) ? 'control_locked' : 'not_proved_yet', why);
+    if (why !== null) throw new HttpProblem(itemLock(state, item) ? 'control_locked' : 'not_proved_yet', why);
   }),
   /** Only what blocks now, and only by the role that the verdict asks for. */
   accept: eventHandler('acceptances', async (body, call) => {
@@ -43,6 +42,11 @@ export const proveHandlers: Pick<Handlers, 'recordProof' | 'accept' | 'release' 
       if (!isReason(body.reason))
         throw new HttpProblem('reason_missing', 'Say in words why this is accepted: it stands on the sheet, under your name.');
     }
+  }),
+  /** Not driven and not to be driven stand on the first line of the sheet, so they are said in words. */
+  recordLeaving: eventHandler('leavings', (body) => {
+    if (body.how !== 'driven' && !isReason(body.note))
+      throw new HttpProblem('reason_missing', 'Say in words why it is not driven: it stands on the first line of the sheet.');
   }),
   /** Of what the sheet names, and nothing else; the owner takes it over by name. */
   answerAfterCare: eventHandler('afterCares', async (body, { db, params }) => {

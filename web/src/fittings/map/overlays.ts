@@ -31,7 +31,7 @@ function whereIs(state: JobState): [string, MapMark][] {
     if (c.part && !c.empty) return c.part.tag ? [[c.slot.id, { flag: c.part.tag }]] : [];
     const last = lastPartIn(c.slot.id, events);
     const at = last ? whereabouts(last, events).at : 'unknown';
-    const word = { slot: 'elsewhere', shelf: 'shelf', away: 'away', scrap: 'scrapped', unknown: 'empty' }[at];
+    const word = { slot: 'elsewhere', shelf: 'shelf', away: 'away', scrap: 'scrapped', missing: 'missing', unknown: 'empty' }[at];
     return c.empty ? [[c.slot.id, { flag: word }]] : [];
   });
 }
