@@ -50,6 +50,7 @@ describe('every screen', function () {
       ['rebuild', at('V 063', 'rebuild')],
       ['bleed', at('V 063', 'bleed')],
       ['prove', at('V 071', 'prove')],
+      ['what lies on a pedal', `/jobs/${yard.jobs[0]!.jobId}/board`],
       ['hand-back sheet', `/jobs/${yard.handedBack[0]!.jobId}/sheet`],
     ];
   }

@@ -232,7 +232,7 @@ describe('one vehicle from book-in to hand-back', function () {
     await page.getByText('Do not press: block in the front left caliper.').first().waitFor();
     const held = page.getByRole('group', { name: 'Pedal held for 60 s does not sink' });
     expect(await held.getByRole('button', { name: 'Passed' }).isDisabled()).to.equal(true);
-    expect(await held.getByRole('button', { name: 'Not tried' }).isDisabled()).to.equal(false);
+    expect(await held.getByRole('button', { name: 'Cannot be tried here' }).isDisabled()).to.equal(false);
     await page.getByText('Take out: block at the front left caliper').waitFor();
     await button('Taken out').click();
     await page.getByText('Pedal locked').waitFor({ state: 'detached' });

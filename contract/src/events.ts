@@ -152,7 +152,7 @@ const partEventFields = {
 };
 const putInFields = {
   slotId: id,
-  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'other']),
+  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'other']),
   note: words(300),
 };
 

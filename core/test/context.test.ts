@@ -21,7 +21,8 @@ function changed(t: JobFixture, at: string, bleeders = t.layout.slots.filter((s)
     product: 'P',
     fluidClass: '4',
     batch: '',
-    lowMoisture: false, ...BY_CLASS_ALONE,
+    lowMoisture: false,
+    ...BY_CLASS_ALONE,
   };
   t.file.fluidServices = [...t.file.fluidServices, service];
   t.file.bleedPulls = [

@@ -207,7 +207,8 @@ describe('over random valid histories', () => {
             (p) => !control.reach.has(p.slot.id) || !['open', 'away', 'blocked'].includes(p.state),
           );
           const lock = s.context.proofStatus.locks.find((l) => l.control.slotId === control.slotId);
-          expect(lock === undefined, control.name).to.equal(shut);
+          // The parking lever is free over an open line; what locks it is open all the same.
+          if (control.kind !== 'parking' || shut) expect(lock === undefined, control.name).to.equal(shut);
         }
         const locked = new Set(s.context.proofStatus.locks.map((l) => l.control.slotId));
         const pedal = s.context.proofStatus.locks.some((l) => l.control.kind === 'pedal');

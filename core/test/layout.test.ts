@@ -135,7 +135,8 @@ describe('the lists of the handbook', () => {
     expect(new Set(CAUTIONS.map((c) => c.id)).size).to.equal(CAUTIONS.length);
     for (const c of CAUTIONS) {
       expect(c.text, c.id).to.match(/^[A-Z][a-z]+ .*\.$/);
-      expect(cautionsAt(c.step)).to.include(c);
+      expect(cautionsAt(...c.steps)).to.include(c);
+      expect(c.steps.length, c.id).to.be.above(0);
     }
     const critical: CautionStep[] = ['trace', 'strip', 'rebuild', 'bleed', 'leak_look', 'road_test'];
     for (const step of critical)
@@ -170,7 +171,15 @@ describe('the lists of the handbook', () => {
     expect(items(false)).to.not.include.members(['pedal_hold']);
     expect(items(true).filter((i) => i === 'release')).to.have.length(2);
     const of = (servo: boolean, tandem: boolean) =>
-      proofItems({ complaint: '', seen: [], hydraulic: true, parking: true, corners: [], controls: [{ slotId: 'p', name: 'Pedal', wet: true, pushed: false, servo }], tandem });
+      proofItems({
+        complaint: '',
+        seen: [],
+        hydraulic: true,
+        parking: true,
+        corners: [],
+        controls: [{ slotId: 'p', name: 'Pedal', wet: true, pushed: false, servo }],
+        tandem,
+      });
     const held = (servo: boolean): string => of(servo, true).find((i) => i.item === 'pedal_hold')!.how;
     expect([/vacuum/.test(held(true)), /vacuum/.test(held(false))], 'no vacuum of a servo that it has not').to.deep.equal([true, false]);
     const lamps = (tandem: boolean): boolean => of(true, tandem).some((i) => i.item === 'warning_lamps');

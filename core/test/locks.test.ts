@@ -8,8 +8,10 @@ import { KIND_FACTS } from '../src/layout/kinds.ts';
 import { type Control, controlsOf } from '../src/layout/reach.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import type { PutInKind } from '../src/ledger/families/putIns.ts';
+import { jointsOf } from '../src/readiness/joints.ts';
 import { lockOf } from '../src/readiness/pedalLock.ts';
 import { placeStates } from '../src/readiness/unitState.ts';
+import { takenOutRefusal } from '../src/views/takenOutRefusal.ts';
 import { base, id, NOW, JobFixture, FOUR } from './jobFixture.ts';
 
 class Shop extends JobFixture {
@@ -143,6 +145,35 @@ describe('the pedal lock', () => {
     expect(t.lock('parking')).to.equal(null);
   });
 
+  it('the parking lever is locked where shoes or pistons can come out by it, not by a joint elsewhere', () => {
+    const t = new Shop(FOUR, [], 'drums_single');
+    const joint = jointsOf(t.layout).find((j) => j.slot.id === t.slot('wheel_cylinder', 'RL'))!;
+    const at = { connectionId: joint.connection.id, slotId: joint.slot.id, seal: null, note: '' };
+    t.file.jointEvents = [{ ...base(t.next()), ...at, kind: 'opened' }];
+    expect(t.lock('pedal_hold')).to.match(/a joint is open/);
+    expect(t.lock('parking')).to.equal(null);
+    t.part(t.slot('drum', 'RL'), 'removed');
+    expect(t.lock('parking')).to.match(/rear left drum is off/);
+  });
+
+  it('with the first open unit a board is owed on the pedal, and it comes off last', () => {
+    const t = new Shop(FOUR);
+    const pedal = t.slot('pedal', null);
+    expect(t.obligation(`board:${pedal}`)).to.equal(undefined);
+    const pads = t.component(t.slot('pads')).part!.id;
+    t.part(t.slot('pads'), 'removed');
+    expect(t.obligation(`board:${pedal}`)?.what).to.equal('Put a board on the pedal: a lock on a screen stops nobody in the seat');
+    const board = t.putIn(pedal, 'board');
+    expect(t.obligation(`board:${pedal}`)).to.equal(undefined);
+    expect(t.obligation(`out:${board}`)?.what).to.equal('Take the board off the pedal, last of all');
+    expect(takenOutRefusal(t.state(), board)).to.match(/^The board on the pedal comes off last: front left pads are off/);
+    t.part(t.slot('pads'), 'fitted', pads);
+    expect(takenOutRefusal(t.state(), board)).to.equal(null);
+    expect(t.lock('first_press'), 'nothing is pressed through a board').to.match(/a board lies on the pedal/);
+    t.takeOut(board);
+    expect(t.lock('first_press')).to.equal(null);
+  });
+
   it('is never passed while a piston can come out', () => {
     const t = new Shop(FOUR);
     t.part(t.slot('rotor'), 'removed');
@@ -194,7 +225,8 @@ describe('the pedal lock', () => {
             unsecured: null,
           }));
           for (const c of controls) {
-            const touched = off.filter((s) => c.reach.has(s.id));
+            // The parking lever is pulled over an open line, and not into an open drum.
+            const touched = off.filter((s) => c.reach.has(s.id) && (c.kind !== 'parking' || s.kind !== 'hose'));
             const lock = lockOf(layout, c, states);
             expect(lock?.by.map((s) => s.slot.id).sort() ?? []).to.deep.equal(touched.map((s) => s.id).sort());
             if (touched.some((s) => s.circuits.length > 0)) expect(lock?.passable).to.equal(false);

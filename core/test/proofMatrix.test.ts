@@ -43,7 +43,12 @@ function cell(layout: Layout, slot: Slot, item: string): '●' | 'own' | '' {
   return ended.length === list.length ? '●' : 'own';
 }
 
-function tableOf(template: string): { readonly rows: Map<ComponentKind, string[]>; readonly heads: string[]; readonly items: string[]; readonly controls: string } {
+function tableOf(template: string): {
+  readonly rows: Map<ComponentKind, string[]>;
+  readonly heads: string[];
+  readonly items: string[];
+  readonly controls: string;
+} {
   const layout = buildLayout(template, 'lay', 'car', id);
   const heads = [...new Set(itemsOf(layout).map((i) => i.item))];
   const rows = new Map<ComponentKind, string[]>();

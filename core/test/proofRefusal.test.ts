@@ -111,7 +111,8 @@ describe('a proof that cannot be true yet', () => {
     expect(why(t, 'road', 'passed', 'The hill, 14 km')).to.match(/not for the road yet/);
     expect(why(t, 'road', 'failed', 'Pulled after 2 km'), 'it was driven, and failed').to.equal(null);
     expect(why(t, 'road_walk')).to.match(/must not be moved/);
-    for (const note of ['', 'ok', 'the hill', '14']) expect(why(t, 'road', 'failed', note), note).to.match(/say where, and how far, with figures/);
+    for (const note of ['', 'ok', 'the hill', '14'])
+      expect(why(t, 'road', 'failed', note), note).to.match(/say where, and how far, with figures/);
     prove(t, 'parking');
     expect(why(t, 'road_walk')).to.equal(null);
   });

@@ -64,8 +64,13 @@ describe('units that came without their vehicle', () => {
     const asked = state.context.proofItems.map((i) => i.question);
     const wet = layout.slots.filter((s) => s.parentId === null && s.kind !== 'rotor').map((s) => placeName(s));
     for (const unit of wet) expect(asked, 'each unit by itself').to.include(`${unit}: every piston moves by itself and goes back`);
-    expect(asked.filter((q) => q.endsWith('ports plugged, machined faces covered'))).to.have.length(layout.slots.filter((s) => s.parentId === null).length);
-    expect(asked.some((q) => /^Rotor.*(piston|pressure)/.test(q)), 'a rotor holds no fluid').to.equal(false);
+    expect(asked.filter((q) => q.endsWith('ports plugged, machined faces covered'))).to.have.length(
+      layout.slots.filter((s) => s.parentId === null).length,
+    );
+    expect(
+      asked.some((q) => /^Rotor.*(piston|pressure)/.test(q)),
+      'a rotor holds no fluid',
+    ).to.equal(false);
     expect(state.obligations.filter((o) => o.stage === 'trace' || o.stage === 'bleed')).to.deep.equal([]);
     expect(state.obligations.some((o) => o.key.startsWith('torque:') || o.key.includes('parking') || o.key.includes('road'))).to.equal(
       false,

@@ -213,7 +213,8 @@ describe('fluid, nipple by nipple', () => {
     product: 'p',
     fluidClass: '4',
     batch: '',
-    lowMoisture: false, ...BY_CLASS_ALONE,
+    lowMoisture: false,
+    ...BY_CLASS_ALONE,
   });
   const pull = (jobId: string, instant: string, slotId: string, over: Partial<BleedPull> = {}): BleedPull => ({
     ...event(jobId, instant),

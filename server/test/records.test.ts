@@ -196,7 +196,7 @@ describe('records', () => {
 
   it('what presses the pedal is refused while something on it is open, and names it', async () => {
     const prove = (result: 'passed' | 'not_tried') =>
-      shop.technician.event<'proofs'>(car.jobId, 'proofs', { item: 'pedal_hold', slotId: null, corner: null, result, note: '' });
+      shop.technician.event<'proofs'>(car.jobId, 'proofs', { item: 'pedal_hold', slotId: null, corner: null, result, note: 'On the lift' });
     const put = await shop.technician.event<'putIns'>(car.jobId, 'put-ins', { slotId: car.slot('caliper', 'FL'), what: 'block', note: '' });
     expect(put.status).to.equal(200);
     const refused = await prove('passed');

@@ -1,10 +1,11 @@
 import type { CheckHazard } from './trace/tables.ts';
 
-export type CautionStep = 'sign_in' | 'trace' | 'strip' | 'gauge_drum' | 'rebuild' | 'bleed' | 'leak_look' | 'road_test' | 'release';
+export type CautionStep =
+  'sign_in' | 'trace' | 'strip' | 'gauge_drum' | 'rebuild' | 'lift' | 'unit' | 'bleed' | 'leak_look' | 'road_test' | 'release';
 
 export interface Caution {
   readonly id: string;
-  readonly step: CautionStep;
+  readonly steps: readonly CautionStep[];
   /** Action first. */
   readonly text: string;
   /** Must be acknowledged by name once a job. */
@@ -15,76 +16,124 @@ export interface Caution {
 export const CAUTIONS: readonly Caution[] = [
   {
     id: 'trained',
-    step: 'sign_in',
+    steps: ['sign_in'],
     text: 'Work on brakes only if you are trained for it, by the vehicle maker’s data and the law of the place. Dauer calculates and records; it does not certify.',
     critical: false,
   },
   {
     id: 'stands',
-    step: 'trace',
+    steps: ['trace', 'lift'],
     text: 'Put the vehicle on stands on firm ground, never a jack alone, wheels chocked. Parking brake off only when chocked.',
     critical: true,
   },
   {
     id: 'rotating',
-    step: 'trace',
+    steps: ['trace'],
     text: 'Keep fingers and dial stems clear of a turning wheel. Rotors are hot after a run.',
     critical: false,
   },
   {
     id: 'asbestos',
-    step: 'strip',
+    steps: ['strip', 'unit'],
     text: 'Clean old linings wet or with a filtered extractor, with a mask. No compressed air, no dry brushing. Bag the waste by local rules.',
     critical: true,
   },
-  { id: 'springs', step: 'strip', text: 'Use spring pliers and eye protection: shoe springs fly.', critical: false },
+  { id: 'springs', steps: ['strip', 'unit'], text: 'Use spring pliers and eye protection: shoe springs fly.', critical: false },
   {
     id: 'open_unit',
-    step: 'rebuild',
+    steps: ['strip', 'rebuild'],
     text: 'Leave the pedal alone while a wheel unit is open. Block the piston, or clamp where that is permitted.',
     critical: true,
   },
   {
     id: 'air_pistons',
-    step: 'rebuild',
+    steps: ['rebuild'],
     text: 'Free a piston with fluid or a grease gun rather than air. With air: least pressure, wood block, cloth, fingers out, face away.',
     critical: true,
   },
   {
     id: 'chlorinated',
-    step: 'rebuild',
+    steps: ['rebuild'],
     text: 'Keep chlorinated cleaner away from welding, hot surfaces and ultraviolet lamps: the gas kills. Ventilate.',
     critical: false,
   },
   {
     id: 'clamp',
-    step: 'rebuild',
+    steps: ['rebuild'],
     text: 'Clamp only hoses that will be thrown away or that allow it, with a rounded clamp.',
     critical: false,
   },
-  { id: 'heavy', step: 'rebuild', text: 'Lift drums, hubs and servos with help: they are heavy.', critical: false },
+  {
+    id: 'solvent',
+    steps: ['rebuild'],
+    text: 'Keep solvent and spark apart. What is wet with cleaner goes into no oven and before no flame: dry and aired first.',
+    critical: false,
+  },
+  {
+    id: 'acid',
+    steps: ['rebuild'],
+    text: 'Wear goggles and gloves for acids and rust converters, and rinse. Springs and high-strength steel turn brittle by them: keep them out.',
+    critical: false,
+  },
+  {
+    id: 'oven',
+    steps: ['rebuild'],
+    text: 'Cure coatings by their own sheet, never in a food oven or a lived-in room: some give off poisonous fumes.',
+    critical: false,
+  },
+  {
+    id: 'dust',
+    steps: ['rebuild'],
+    text: 'Wear a face shield and a mask at the wire wheel, grinder and blaster, nobody else near. Old paint may hold lead: bag the dust.',
+    critical: false,
+  },
+  {
+    id: 'servo_alone',
+    steps: ['rebuild'],
+    text: 'Leave the pedal alone while the servo has no cylinder: its rod is thrown. Try it for held vacuum only, by a hand pump, the rod held in.',
+    critical: false,
+  },
+  {
+    id: 'stored_energy',
+    steps: ['trace', 'rebuild'],
+    text: 'Drain air tanks and accumulators, and cage spring chambers by the maker’s bolt, before any line opens. A chamber is never opened here.',
+    critical: false,
+  },
+  {
+    id: 'transmission_brake',
+    steps: ['trace', 'lift'],
+    text: 'Chock the wheels whenever an end is lifted: a parking brake on the propeller shaft holds nothing with one driven wheel off the ground.',
+    critical: false,
+  },
+  {
+    id: 'pressure_tool',
+    steps: ['bleed'],
+    text: 'Keep to the limit of air-powered and pressure tools, and see that the reservoir cap fits: it flies off, and the fluid with it.',
+    critical: false,
+  },
+  { id: 'heavy', steps: ['rebuild'], text: 'Lift drums, hubs and servos with help: they are heavy.', critical: false },
   {
     id: 'fluid',
-    step: 'bleed',
+    steps: ['bleed'],
     text: 'Cover paint, wear gloves and goggles, rinse with water. Silicone and glycol are never mixed. Caught fluid is waste. It burns on a hot manifold.',
     critical: true,
   },
   {
     id: 'modulator',
-    step: 'bleed',
+    steps: ['bleed'],
     text: 'Follow the maker’s procedure alone on vehicles with electronic modulators or stored high pressure. Dauer does not bleed modulators.',
     critical: false,
   },
-  { id: 'jet', step: 'leak_look', text: 'Look for leaks with card, never with a finger: a jet goes through skin.', critical: true },
+  { id: 'jet', steps: ['leak_look'], text: 'Look for leaks with card, never with a finger: a jet goes through skin.', critical: true },
   {
     id: 'first_move',
-    step: 'road_test',
+    steps: ['road_test'],
     text: 'Make the first stops at walking pace in a closed place, with the parking brake proved.',
     critical: true,
   },
   {
     id: 'licensed',
-    step: 'release',
+    steps: ['release'],
     text: 'Have the finished work checked by somebody licensed where the law asks for it.',
     critical: false,
   },
@@ -111,5 +160,5 @@ export function cautionOfCheck(hazard: CheckHazard, first: boolean): string | nu
 }
 
 export function cautionsAt(...steps: readonly CautionStep[]): Caution[] {
-  return CAUTIONS.filter((c) => steps.includes(c.step));
+  return CAUTIONS.filter((c) => c.steps.some((s) => steps.includes(s)));
 }

@@ -29,7 +29,17 @@ export {
   usualCount,
 } from './positions.ts';
 export { programmeFor } from './programme.ts';
-export { controlOfItem, FIRST_PRESS, isHazard, itemBase, proofCloses, type ProofAsks, type ProofItem, type ProofResult, RESULT_WORD } from './proofItems.ts';
+export {
+  controlOfItem,
+  FIRST_PRESS,
+  isHazard,
+  itemBase,
+  proofCloses,
+  type ProofAsks,
+  type ProofItem,
+  type ProofResult,
+  RESULT_WORD,
+} from './proofItems.ts';
 export { OPTION_NAME, type BoreMaterial, type OptionId, optionsFor } from './repairOptions.ts';
 export { type Stage, STAGE_NAME, STAGES } from './stages.ts';
 export { answerable, SHIFTS, TABLES } from './trace/tables.ts';

@@ -148,7 +148,9 @@ const item = (id: string, { question, how, answers = CHECK, corner = null, asks 
 function askedAgain(input: AskedOf): ProofItem[] {
   const complaint = input.complaint.trim();
   return [
-    ...(complaint ? [item('complaint', { question: complaint, how: 'The complaint, asked again in the owner’s words.', answers: AGAIN })] : []),
+    ...(complaint
+      ? [item('complaint', { question: complaint, how: 'The complaint, asked again in the owner’s words.', answers: AGAIN })]
+      : []),
     // What only a check brought out is not asked again in words.
     ...input.seen.flatMap(({ code, corner }) => {
       const text = observationFacts(code)?.text;
@@ -167,7 +169,12 @@ function ofUnits(units: readonly AskedUnit[]): ProofItem[] {
       return item(units.length > 1 ? `${id}${OF_CONTROL}${u.slotId}` : id, { question, how, answers });
     });
   return [
-    ...each('bench_moves', (u) => u.moves, 'Every piston moves by itself and goes back', 'On the bench, with the least pressure; each by itself.'),
+    ...each(
+      'bench_moves',
+      (u) => u.moves,
+      'Every piston moves by itself and goes back',
+      'On the bench, with the least pressure; each by itself.',
+    ),
     ...each(
       'bench_tight',
       (u) => u.wet,
@@ -175,7 +182,12 @@ function ofUnits(units: readonly AskedUnit[]): ProofItem[] {
       'Held for a minute, looked at with card; say so where it takes no fluid.',
       IF_ANY,
     ),
-    ...each('packed', () => true, 'Ports plugged, machined faces covered', 'As it leaves: nothing may get in, and nothing may rust on the way.'),
+    ...each(
+      'packed',
+      () => true,
+      'Ports plugged, machined faces covered',
+      'As it leaves: nothing may get in, and nothing may rust on the way.',
+    ),
   ];
 }
 
@@ -239,7 +251,12 @@ export function proofItems(input: AskedOf): ProofItem[] {
     ...again,
     ...ofControls(input),
     ...(input.clutch
-      ? [item('clutch', { question: 'Clutch frees fully, and its pedal comes back', how: 'Its cylinders looked at with card while it is held down.' })]
+      ? [
+          item('clutch', {
+            question: 'Clutch frees fully, and its pedal comes back',
+            how: 'Its cylinders looked at with card while it is held down.',
+          }),
+        ]
       : []),
     ...(input.hydraulic
       ? [
@@ -252,7 +269,10 @@ export function proofItems(input: AskedOf): ProofItem[] {
                 }),
               ]
             : []),
-          item('hose_clear', { question: 'Hoses and lines clear of everything', how: 'At full lock both ways, at full droop and full bump.' }),
+          item('hose_clear', {
+            question: 'Hoses and lines clear of everything',
+            how: 'At full lock both ways, at full droop and full bump.',
+          }),
           item('leak_look', { question: 'No leak at any union, bleeder or unit', how: 'Held under pressure, looked at with card.' }),
         ]
       : []),

@@ -11,7 +11,15 @@ interface Sitting {
 const sittings = new WeakMap<readonly PartEvent[], Sitting>();
 
 /** What takes a part out of its place. */
-export const LEAVES: readonly PartEvent['kind'][] = ['removed', 'sent', 'returned', 'scrapped', 'came_loose', 'came_missing', 'came_unknown'];
+export const LEAVES: readonly PartEvent['kind'][] = [
+  'removed',
+  'sent',
+  'returned',
+  'scrapped',
+  'came_loose',
+  'came_missing',
+  'came_unknown',
+];
 
 function sittingOf(partEvents: readonly PartEvent[]): Sitting {
   const known = sittings.get(partEvents);

@@ -174,7 +174,8 @@ function askedOf(
     corners: cornersTakenIn(job, layout),
     tandem: layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem'),
     clutch: controls.some((c) => c.kind === 'clutch' && touched.some((id) => c.reach.has(id))),
-    units: isStandalone(layout) ? layout.slots
+    units: isStandalone(layout)
+      ? layout.slots
           .filter((s) => s.parentId === null)
           .map((s) => ({ slotId: s.id, name: placeName(s), moves: SEALED.includes(s.kind), wet: KIND_FACTS[s.kind].hydraulic }))
       : null,

@@ -19,7 +19,7 @@ const MIN_CARE: Readonly<Record<Use, CareState>> = {
 };
 
 /** How far the unit in a place has been brought on this job. */
-export function careOf(history: JobHistory, c: Pick<Component, 'slot' | 'part' | 'fittedHere'>): CareState {
+export function careOf(history: JobHistory, c: Pick<Component, 'slot' | 'part' | 'bench' | 'fittedHere'>): CareState {
   if (
     c.fittedHere &&
     history.active(history.records.partEvents).findLast((e) => e.slotId === c.slot.id && e.kind === 'fitted')?.temporary === false
@@ -27,7 +27,8 @@ export function careOf(history: JobHistory, c: Pick<Component, 'slot' | 'part' |
     const came = history.active(history.records.partEvents).some((e) => e.partId === c.part?.id && e.kind === 'found');
     if (!came) return 'renewed';
   }
-  const mine = history.active(history.records.partEvents).filter((e) => e.jobId === history.records.job.id && e.partId === c.part?.id);
+  const partId = c.part?.id ?? c.bench;
+  const mine = history.active(history.records.partEvents).filter((e) => e.jobId === history.records.job.id && e.partId === partId);
   return CARE_STATES.findLast((s) => mine.some((e) => e.kind === s)) ?? 'untouched';
 }
 
@@ -50,6 +51,16 @@ export function careFault(history: JobHistory, c: Component): CareFault | null {
   const now = careOf(history, c);
   if (CARE_STATES.indexOf(now) >= CARE_STATES.indexOf(least)) return null;
   return { now, least };
+}
+
+/** Steps by which a unit that was found seized is brought as far as it has to be; none where it is there. */
+export function careLeft(history: JobHistory, c: Component): ('freed' | 'opened' | 'resealed')[] {
+  const fault = careFault(history, c);
+  if (fault === null) return [];
+  const steps = ['freed', 'opened', 'resealed'] as const;
+  return steps.filter(
+    (s) => CARE_STATES.indexOf(s) > CARE_STATES.indexOf(fault.now) && CARE_STATES.indexOf(s) <= CARE_STATES.indexOf(fault.least),
+  );
 }
 
 /** When the unit in a place was last open, ISO instant, by these records or by earlier work as far as it is dated (the earliest day that may be meant); null where neither says so. Its fluid has a clock of its own. */

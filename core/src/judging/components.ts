@@ -5,7 +5,7 @@ import { type Need, type ProgrammeItem, looksAt, programmeFor } from '../catalog
 import type { JobHistory } from '../history/jobHistory.ts';
 import { KIND_OF_JOB, takesIn } from '../history/scope.ts';
 import { isOfWhatSits, newestSets, setsOf } from '../history/setsOf.ts';
-import { lastPartIn, partHere, partIn } from '../history/whereabouts.ts';
+import { lastPartIn, partHere, partIn, partsInOrder } from '../history/whereabouts.ts';
 import { type Slot, unitMates } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Decision } from '../ledger/families/decisions.ts';
@@ -128,7 +128,7 @@ function requiredOf(
     };
   };
   // Replacing closes the gauging of the part as found; what was done asks for its own.
-  const asFound = decision?.option === 'replace' ? [] : programmeFor(slot.kind, 'found');
+  const asFound = decision?.option === 'replace' || neverCame(history, slot.id) ? [] : programmeFor(slot.kind, 'found');
   const done = decision ? programmeFor(slot.kind, decision.option) : [];
   const lines = [...asFound, ...again].filter((f) => !done.some((d) => d.measurement === f.measurement && d.phase === f.phase));
   return [...lines, ...done].filter((l) => isTakenAt(l.measurement, slot)).map(line);
@@ -167,6 +167,12 @@ function refitted(history: JobHistory, slot: Slot): ProgrammeItem[] {
   }));
 }
 
+/** Whether what belongs to a place was missing when the vehicle came, or nobody knows whether it was, and nothing took its place. */
+export function neverCame(history: JobHistory, slotId: string): boolean {
+  const last = partsInOrder(history.active(history.records.partEvents)).findLast((e) => e.slotId === slotId);
+  return last?.kind === 'came_missing' || last?.kind === 'came_unknown';
+}
+
 /** Derives the state of one place. `today` is an ISO instant. */
 export function deriveComponent(history: JobHistory, slot: Slot, today: string): Component {
   const { records } = history;
@@ -184,7 +190,7 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
   const findings = openFindings(history, slot.id);
   const gaugingOwed = KIND_OF_JOB[records.job.kind].gauges && article;
   const required = gaugingOwed ? requiredOf(history, slot, sets, decision, inScope, today) : [];
-  const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && decision?.option !== 'replace';
+  const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && decision?.option !== 'replace' && !neverCame(history, slot.id);
   const lookDone = history
     .active(records.findings)
     .some(

@@ -1,5 +1,7 @@
 import type { JobHistory } from '../history/jobHistory.ts';
-import type { PartEvent } from '../ledger/families/partEvents.ts';
+import type { OptionId } from '../catalogue/repairOptions.ts';
+import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
+import { careLeft } from './care.ts';
 import type { Component } from './components.ts';
 
 /** Whether seals went in after its bore was worked on, by the order in which it happened. */
@@ -25,4 +27,23 @@ export function workDone(history: JobHistory, c: Component): boolean {
     default:
       return true;
   }
+}
+
+/** Work that each decision asks for, in its order. */
+const STEPS: Readonly<Partial<Record<OptionId, readonly PartEventKind[]>>> = {
+  reseal: ['resealed'],
+  hone: ['honed', 'resealed'],
+  sleeve: ['sleeved', 'resealed'],
+  machine: ['machined'],
+};
+
+/** What has still to be done to what belongs to a place, in its order: as decided, and how far a seized unit has to be brought. */
+export function workLeft(history: JobHistory, c: Component): PartEventKind[] {
+  const partId = c.part?.id ?? c.bench;
+  const mine = history.active(history.records.partEvents).filter((e) => e.jobId === history.records.job.id && e.partId === partId);
+  const steps = STEPS[c.decision?.option ?? 'use_again'] ?? [];
+  // Seals that went in before the bore was worked on go in again.
+  const since = mine.findLast((e) => e.kind === 'honed' || e.kind === 'sleeved')?.happenedAt ?? '';
+  const did = (k: PartEventKind): boolean => mine.some((e) => e.kind === k && (k !== 'resealed' || e.happenedAt >= since));
+  return [...new Set([...careLeft(history, c), ...steps])].filter((k) => !did(k));
 }

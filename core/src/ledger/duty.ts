@@ -18,7 +18,10 @@ export type Duty =
   | { readonly kind: 'trace'; readonly ask: 'pedal' | 'reservoir' | 'parking' }
   | { readonly kind: 'trace_wheel'; readonly corner: Corner }
   | { readonly kind: 'gauge'; readonly slotId: string; readonly measurement: MeasurementId; readonly phase: Phase }
-  | { readonly kind: 'look' | 'decide' | 'work' | 'fit' | 'for_now' | 'care' | 'clamped' | 'hazard' | 'lock'; readonly slotId: string }
+  | {
+      readonly kind: 'look' | 'decide' | 'work' | 'fit' | 'for_now' | 'care' | 'clamped' | 'hazard' | 'lock' | 'came' | 'board';
+      readonly slotId: string;
+    }
   | { readonly kind: 'because'; readonly finding: FindingCode; readonly slotId: string; readonly measurement: MeasurementId | null }
   | { readonly kind: 'cause'; readonly fault: string; readonly slotId: string; readonly measurement: MeasurementId | null }
   | { readonly kind: 'second' | 'verdict'; readonly slotId: string; readonly characteristic: CharacteristicId }
@@ -108,7 +111,7 @@ export function dutyKey(d: Duty): string {
   }
 }
 
-const OF_A_PLACE: readonly string[] = ['look', 'decide', 'work', 'fit', 'for_now', 'care', 'clamped', 'hazard', 'lock'];
+const OF_A_PLACE: readonly string[] = ['look', 'decide', 'work', 'fit', 'for_now', 'care', 'clamped', 'hazard', 'lock', 'came', 'board'];
 
 /**
  * The duty of a stored name, whatever version of the program wrote it: the one reader of these names. What follows the
@@ -169,7 +172,7 @@ export function dutyOf(stored: string): Duty | null {
 }
 
 const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
-  ...{ bookin: 'bookin', trace: 'trace', trace_wheel: 'trace' },
+  ...{ bookin: 'bookin', came: 'bookin', trace: 'trace', trace_wheel: 'trace' },
   ...{
     gauge: 'gauge',
     look: 'gauge',
@@ -182,7 +185,16 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     wanted: 'gauge',
   },
   decide: 'decide',
-  ...{ work: 'rebuild', fit: 'rebuild', for_now: 'rebuild', care: 'rebuild', clamped: 'rebuild', op: 'rebuild', torque: 'rebuild' },
+  ...{
+    board: 'rebuild',
+    work: 'rebuild',
+    fit: 'rebuild',
+    for_now: 'rebuild',
+    care: 'rebuild',
+    clamped: 'rebuild',
+    op: 'rebuild',
+    torque: 'rebuild',
+  },
   ...{ fluid: 'bleed', bleed: 'bleed' },
   ...{ verdict: 'prove', finding: 'prove', hazard: 'prove', lock: 'prove', out: 'prove', proof: 'prove', yard: 'prove' },
 };

@@ -77,8 +77,16 @@ function placeOf(layout: Layout, event: PartEvent, before: readonly PartEvent[])
   return id === null ? undefined : slotById(layout, id);
 }
 
+/** Whether what was moved at a place came off with its line still on, and hangs or was put back so. */
+export function isHung(history: JobHistory, slotId: string): boolean {
+  const events = inOrder(history.active(history.records.partEvents));
+  const last = events.findLast((e) => e.slotId === slotId && e.kind !== 'found');
+  if (last?.kind !== 'fitted') return last?.kind === 'removed' && last.lineOn;
+  return hangs(last.partId, events.slice(0, events.indexOf(last)));
+}
+
 /** Whether a part came off with its line still on, and nothing was done to it since. */
-export function hangs(partId: string, events: readonly PartEvent[]): boolean {
+function hangs(partId: string, events: readonly PartEvent[]): boolean {
   const last = events.findLast((e) => e.partId === partId);
   return last?.kind === 'removed' && last.lineOn;
 }

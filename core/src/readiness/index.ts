@@ -4,5 +4,6 @@ export { gaugedAt, whyNotGauged } from './mayGauge.ts';
 export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
 export { optionsOf, whyNotHoned } from './options.ts';
-export { type Done, standsBefore, whyNotDone } from './workRefusal.ts';
+export { boardOn } from './pedalLock.ts';
+export { asksLot, type Done, isTold, standsBefore, whyNotDone } from './workRefusal.ts';
 export { CLAMP_HOURS, type PlaceState } from './unitState.ts';

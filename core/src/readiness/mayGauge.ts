@@ -50,6 +50,7 @@ function onBench(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFoun
   const last = lastPartIn(slot.id, partEvents);
   if (last === null) return { kind: 'nothing_there', slot };
   const at = whereabouts(last, partEvents);
+  if (at.at === 'missing' || at.at === 'unknown') return { kind: 'nothing_there', slot };
   if (at.at === 'away') return { kind: 'away', slot };
   if (at.at === 'scrap') return { kind: 'scrapped', slot };
   if (at.at === 'slot') return { kind: 'elsewhere', slot };

@@ -1,6 +1,6 @@
 import { BORED, OPTION_NAME, type OptionId, optionsFor } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
-import { type Component, openFindings } from '../judging/components.ts';
+import { type Component, neverCame, openFindings } from '../judging/components.ts';
 import type { CutFacts } from '../judging/cutting.ts';
 import type { Judged } from '../judging/judge.ts';
 import { type Honing, honing } from '../judging/honing.ts';
@@ -90,7 +90,9 @@ export function optionsOf(history: JobHistory, c: Component): Option[] {
   const past = c.judged.find((j) => j.verdict === 'past' && j.characteristic.gravity === 'safety');
   const bore = BORED.includes(kind) ? honing(history, c.slot, 'iron') : null;
   const seized = isSeized(history, c);
+  const missing = neverCame(history, c.slot.id);
   const against = (id: OptionId): Against | null => {
+    if (missing && id !== 'replace' && id !== 'put_off') return { why: RULED_OUT.neverCame };
     const rejected = c.findings.find((f) => f.severity === 'reject' && f.rulesOut.includes(id));
     if (rejected) return { why: RULED_OUT.finding(rejected.words) };
     if (past && INTO_USE.includes(id)) return { why: RULED_OUT.past(past) };

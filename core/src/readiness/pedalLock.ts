@@ -1,7 +1,9 @@
 import { lockWords } from '../wording/en/readiness.ts';
 import { asksAgain, controlOfItem, FIRST_PRESS, itemBase, type ProofItem } from '../catalogue/proofItems.ts';
 import type { Layout } from '../layout/graph.ts';
+import type { ComponentKind } from '../layout/kinds.ts';
 import { type Control, controlsOf, sharesReservoir } from '../layout/reach.ts';
+import type { PutIn } from '../ledger/families/putIns.ts';
 import type { PlaceState } from './unitState.ts';
 
 /** Why a control must not be pressed now. */
@@ -24,6 +26,27 @@ function letsPistonOut(layout: Layout, at: PlaceState): boolean {
   return at.slot.corner !== null && layout.slots.some((s) => s.corner === at.slot.corner && s.circuits.length > 0);
 }
 
+/** What shoes and pistons come out of or past by the parking lever, where it is off. */
+const HELD_PARKED: readonly ComponentKind[] = [
+  'parking_lever',
+  'hub',
+  'drum',
+  'rotor',
+  'shoes',
+  'parking_shoes',
+  'pads',
+  'caliper',
+  'piston',
+  'wheel_cylinder',
+  'expander',
+];
+
+/** Whether a place makes a control dangerous: the parking lever is pulled over a hydraulic joint, and not into an open drum. */
+function locks(control: Control, at: PlaceState): boolean {
+  if (!LOCKS.includes(at.state)) return false;
+  return control.kind !== 'parking' || (HELD_PARKED.includes(at.slot.kind) && at.cause?.kind !== 'joint_open');
+}
+
 /**
  * The lock of a control, over everything it reaches; null where it may be pressed.
  * Source: handbook 05, One open corner makes the whole vehicle's pedal dangerous.
@@ -35,7 +58,7 @@ export function lockOf(
   controls: readonly Control[] = [],
 ): ControlLock | null {
   const by = states
-    .filter((s) => control.reach.has(s.slot.id) && LOCKS.includes(s.state))
+    .filter((s) => control.reach.has(s.slot.id) && locks(control, s))
     .sort((a, b) => LOCKS.indexOf(a.state) - LOCKS.indexOf(b.state));
   if (by.length === 0) return null;
   const reasons = by.slice(0, 3).map((s) => s.why ?? '');
@@ -50,6 +73,16 @@ export function lockOf(
       shared.map((c) => c.name),
     ),
   };
+}
+
+/** A board that lies on a control, by the control; null where none does. Source: handbook 58, D08. */
+export function boardOn(control: Control, states: readonly PlaceState[]): PutIn | null {
+  return states.find((s) => s.slot.id === control.slotId)?.inside.find((p) => p.what === 'board') ?? null;
+}
+
+/** What locks a control besides the board on it. */
+export function lockedBeside(lock: ControlLock): readonly PlaceState[] {
+  return lock.by.filter((s) => s.slot.id !== lock.control.slotId);
 }
 
 /** The lock that keeps an item of proof from being done now; null where it may be done, or a lead has passed the lock. */

@@ -1,6 +1,6 @@
 import { STATUS } from '../wording/en/readiness.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
-import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
+import { lastPartIn, partIn, partsInOrder, whereabouts } from '../history/whereabouts.ts';
 import { type Layout, type Slot } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
@@ -60,6 +60,8 @@ function stateOf(slot: Slot, seen: Seen): PlaceState {
   if (KIND_FACTS[slot.kind].article && part === null) {
     const last = lastPartIn(slot.id, seen.partEvents);
     const away = last !== null && whereabouts(last, seen.partEvents).at === 'away';
+    const came = partsInOrder(seen.partEvents).findLast((e) => e.slotId === slot.id)?.kind;
+    if (came === 'came_loose' || came === 'came_missing' || came === 'came_unknown') return place('open', { kind: came });
     return away ? place('away', { kind: 'away' }) : place('open', { kind: 'off' });
   }
   const joint = seen.openJoints.get(slot.id);

@@ -1,6 +1,7 @@
 import { ACCESSES } from '../catalogue/accessRules.ts';
 import { BORED, SEALED } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { isWorkedOnIn } from '../history/arrivals.ts';
 import { partHere, partIn, whereabouts } from '../history/whereabouts.ts';
 import { type Layout, type Slot, childrenOf, slotById, unitMates } from '../layout/graph.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
@@ -62,6 +63,8 @@ function placing(history: JobHistory, event: Done, slot: Slot, events: readonly 
   if (event.kind === 'removed' && where.at !== 'unknown' && sits !== event.partId) return { kind: 'not_on', slot };
   if (event.kind === 'fitted') {
     if (where.at === 'away' || where.at === 'scrap') return { kind: where.at, slot };
+    const known = events.some((e) => e.partId === event.partId);
+    if (known && (where.at === 'missing' || where.at === 'unknown')) return { kind: 'missing', slot };
     if (sits !== null) return { kind: sits === event.partId ? 'on_already' : 'taken', slot };
   }
   const closer = inFrontOf(history.records.layout, slot, events);
@@ -79,7 +82,7 @@ function worked(history: JobHistory, event: Done, slot: Slot, events: readonly P
   const kinds = WORKED_ON[event.kind];
   if (kinds && !kinds.includes(slot.kind)) return { kind: 'no_such_work', slot, work: event.kind };
   const where = whereabouts(event.partId, events);
-  if (where.at === 'away' || where.at === 'scrap') return { kind: where.at, slot };
+  if (where.at === 'away' || where.at === 'scrap' || where.at === 'missing') return { kind: where.at, slot };
   const inHand = isStandalone(layout);
   if (where.at === 'slot' && !inHand) {
     if (!IN_PLACE[event.kind]?.includes(slot.kind)) return { kind: 'still_on', slot, work: event.kind };
@@ -99,9 +102,18 @@ function worked(history: JobHistory, event: Done, slot: Slot, events: readonly P
       const words = at.id === slot.id || partHere(at.id, events) !== null ? whyNotSealedIn(history, at) : null;
       if (words !== null) return { kind: 'against', slot: at, words };
     }
-    if (event.lot === null) return { kind: 'lot_not_said', slot };
   }
-  return null;
+  return asksLot(event.kind) && event.lot === null ? { kind: 'lot_not_said', slot } : null;
+}
+
+/** Work of which is asked what went in: a kit, a coat and its lot. */
+export function asksLot(kind: PartEventKind): boolean {
+  return kind === 'resealed' || kind === 'coated';
+}
+
+/** Steps that are told with words: what went in, to whom it went, why it was scrapped. */
+export function isTold(kind: PartEventKind): boolean {
+  return asksLot(kind) || kind === 'sent' || kind === 'scrapped';
 }
 
 /** What had happened by an instant; what was found at booking in had been there before. */
@@ -121,6 +133,11 @@ function refusal(history: JobHistory, event: Done, instant: string): WorkRefusal
   switch (event.kind) {
     case 'found':
       return null;
+    case 'came_loose':
+    case 'came_missing':
+    case 'came_unknown':
+      if (isWorkedOnIn(event.partId, history.records.job.id, events)) return { kind: 'worked_on', slot };
+      return where.at === 'slot' ? null : { kind: 'not_on', slot };
     case 'removed':
     case 'fitted':
       return placing(history, event, slot, events, instant);

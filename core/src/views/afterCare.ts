@@ -3,7 +3,7 @@ import type { JobState } from '../job/job.ts';
 import { slotById } from '../layout/graph.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
-import type { PartEvent } from '../ledger/families/partEvents.ts';
+import { CAME, type PartEvent } from '../ledger/families/partEvents.ts';
 import { isDuty } from '../ledger/obligation.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
 import { LEAVES } from '../wording/en/prove.ts';
@@ -37,7 +37,7 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
   // What follows is for whoever fits them.
   if (isStandalone(records.layout)) return left;
   const here = <T extends EventBase>(list: readonly T[]): T[] => history.active(list).filter((e) => e.jobId === records.job.id);
-  const parts = here(records.partEvents).filter((e) => e.kind !== 'found');
+  const parts = here(records.partEvents).filter((e) => e.kind !== 'found' && !CAME.includes(e.kind));
   const kindOf = (e: PartEvent): string =>
     records.parts.find((p) => p.id === e.partId)?.kind ?? (e.slotId === null ? undefined : slotById(records.layout, e.slotId))?.kind ?? '';
   const torqued = cornersTakenIn(records.job, records.layout).filter((c) => here(records.torques).some((t) => t.point === `wheel:${c}`));
@@ -46,10 +46,14 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
     here(records.bleedPulls).length > 0 ||
     parts.some((e) => ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve'].includes(kindOf(e)));
   const dry = parts.filter(
-    (e) => ['fitted', 'resealed'].includes(e.kind) && ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve', 'clutch_master', 'clutch_slave'].includes(kindOf(e)),
+    (e) =>
+      ['fitted', 'resealed'].includes(e.kind) &&
+      ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve', 'clutch_master', 'clutch_slave'].includes(kindOf(e)),
   );
   const airy = here(records.bleedPulls).filter((p) => p.air !== 'none');
-  const bedding = parts.filter((e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'parking_shoes', 'rotor', 'drum'].includes(kindOf(e)));
+  const bedding = parts.filter(
+    (e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'parking_shoes', 'rotor', 'drum'].includes(kindOf(e)),
+  );
   return [
     ...left,
     ...(hydraulicOpened

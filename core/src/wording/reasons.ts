@@ -7,7 +7,7 @@ import type { JobKind } from '../ledger/job.ts';
 
 /** What makes a place anything but complete. */
 export type PlaceCause =
-  | { readonly kind: 'off' | 'away' | 'temporary' }
+  | { readonly kind: 'off' | 'away' | 'temporary' | 'came_loose' | 'came_missing' | 'came_unknown' }
   | { readonly kind: 'joint_open'; readonly joint: string }
   | { readonly kind: 'inside'; readonly what: PutInKind };
 
@@ -23,7 +23,18 @@ export type Hindrance =
 export type WorkRefusal =
   | {
       readonly kind:
-        'away' | 'scrap' | 'not_on' | 'on_already' | 'taken' | 'not_away' | 'line_on' | 'line_or_hangs' | 'not_decided' | 'lot_not_said';
+        | 'away'
+        | 'scrap'
+        | 'missing'
+        | 'worked_on'
+        | 'not_on'
+        | 'on_already'
+        | 'taken'
+        | 'not_away'
+        | 'line_on'
+        | 'line_or_hangs'
+        | 'not_decided'
+        | 'lot_not_said';
       readonly slot: Slot;
     }
   | { readonly kind: 'behind'; readonly slot: Slot; readonly closer: Slot }

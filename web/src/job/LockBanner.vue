@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isLockPassed } from '@dauer/core/job';
+import { boardOn } from '@dauer/core/readiness';
 import { STILL_FREE } from '@dauer/core/wording';
 import { computed } from 'vue';
 import { useOpenJob } from './openJob.ts';
@@ -19,6 +20,8 @@ const locks = computed(() => {
     return { l, who };
   });
 });
+const needsBoard = (l: (typeof locks.value)[number]['l']): boolean =>
+  job.writable && !l.passable && boardOn(l.control, job.state.context.proofStatus.places) === null;
 </script>
 
 <template>
@@ -27,6 +30,15 @@ const locks = computed(() => {
       <b class="plate-font">{{ l.control.name }} locked</b>
       <span>{{ l.why }}</span>
       <span class="second small">{{ who }} {{ i === 0 ? STILL_FREE : '' }}</span>
+      <button
+        v-if="needsBoard(l)"
+        class="link small"
+        type="button"
+        @click="job.add('putIns', { slotId: l.control.slotId, what: 'board', note: '' })"
+      >
+        A board lies on the {{ l.control.name.toLowerCase() }}
+      </button>
+      <RouterLink v-if="!l.passable" class="link small" :to="`/jobs/${job.state.records.job.id}/board`">Print what goes on it</RouterLink>
       <button class="link small" type="button" @click="job.playing = { step: 'press', slotId: l.control.slotId }">If I press now</button>
     </p>
   </div>

@@ -4,6 +4,7 @@ import type { Picture, PictureOf } from '@dauer/core/ledger';
 import { DomainError } from '@dauer/core/quantity';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { dayText } from '../fittings/dates.ts';
+import WithNote from '../fittings/WithNote.vue';
 import { useOpenJob } from './openJob.ts';
 import { useOutbox } from './outbox/store.ts';
 import { imageUrl, prepareImage } from './pictures.ts';
@@ -17,6 +18,8 @@ const outbox = useOutbox();
 const session = useSession();
 const problem = ref('');
 const busy = ref(false);
+/** Words that go with the next picture. */
+const note = ref('');
 const shown = ref<Picture | null>(null);
 const redacting = ref<Picture | null>(null);
 const broken = ref(new Set<string>());
@@ -59,12 +62,19 @@ async function take(event: Event): Promise<void> {
     try {
       const image = await prepareImage(file);
       await outbox.keepImage(image);
-      job.add('pictures', { hash: image.hash, of: props.of, slotId: props.slotId ?? null, findingId: props.findingId ?? null, note: '' });
+      job.add('pictures', {
+        hash: image.hash,
+        of: props.of,
+        slotId: props.slotId ?? null,
+        findingId: props.findingId ?? null,
+        note: note.value.trim(),
+      });
     } catch (error) {
       problem.value = error instanceof DomainError ? error.message : String(error);
     }
   }
   busy.value = false;
+  note.value = '';
   input.value = '';
 }
 function blacked(): void {
@@ -88,11 +98,13 @@ const takenBack = (p: Picture): void => {
       {{ busy ? 'Making it smaller …' : (label ?? 'Take a picture') }}
       <input class="sr" type="file" accept="image/*" multiple :disabled="busy" @change="take" />
     </label>
+    <WithNote v-if="job.writable" v-model="note" :of="label ?? 'the next picture'" />
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
     <v-dialog aria-labelledby="picture-row-title" :model-value="shown !== null" max-width="960" @update:model-value="shown = null">
       <div v-if="shown" class="dialog">
         <h2 id="picture-row-title">{{ nameOf(shown) }}</h2>
         <img class="whole" :src="source(shown, false)" :alt="nameOf(shown)" />
+        <p v-if="shown.note">{{ shown.note }}</p>
         <p class="second small">Taken by {{ job.by(shown) }}</p>
         <div class="acts">
           <v-btn v-if="session.may('lead')" class="act" @click="redacting = shown">Black it out …</v-btn>

@@ -2,7 +2,10 @@
 import { millisecondsInHour } from '@dauer/core/quantity';
 import type { PutIn, PutInKind } from '@dauer/core/ledger';
 import { CLAMP_HOURS, type PlaceState } from '@dauer/core/readiness';
+import { takenOutRefusal } from '@dauer/core/views';
 import { PUT_IN_NAME } from '@dauer/core/wording';
+import { ref } from 'vue';
+import WithNote from '../fittings/WithNote.vue';
 import { dayText, timeText } from '../fittings/dates.ts';
 import { useOpenJob } from './openJob.ts';
 
@@ -11,6 +14,7 @@ defineProps<{ place: PlaceState; writable: boolean }>();
 const job = useOpenJob();
 /** Whether the kinds are offered: the first of the two taps is beside the place. */
 const choosing = defineModel<boolean>('choosing', { required: true });
+const note = ref('');
 const KINDS = Object.entries(PUT_IN_NAME) as [PutInKind, string][];
 /** A clamp on a hose counts its hours. */
 function clampText(p: PutIn): string {
@@ -18,8 +22,10 @@ function clampText(p: PutIn): string {
   const hours = Math.max(0, Math.floor((Date.parse(job.today) - Date.parse(p.happenedAt)) / millisecondsInHour));
   return `; ${hours} of ${CLAMP_HOURS} h${hours > CLAMP_HOURS ? ', renew the hose' : ''}`;
 }
+const stays = (p: PutIn): string | null => takenOutRefusal(job.state, p.id);
 function put(slotId: string, what: PutInKind): void {
-  job.add('putIns', { slotId, what, note: '' });
+  job.add('putIns', { slotId, what, note: note.value.trim() });
+  note.value = '';
   choosing.value = false;
 }
 </script>
@@ -28,12 +34,16 @@ function put(slotId: string, what: PutInKind): void {
   <div class="putins">
     <p v-for="p in place.inside" :key="p.id" class="in">
       <b class="plate-font">{{ PUT_IN_NAME[p.what] }}</b>
-      <span class="second small">{{ job.by(p) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}</span>
-      <v-btn v-if="writable" class="act slim" @click="job.add('takenOuts', { putInId: p.id })">Taken out</v-btn>
+      <span class="second small">
+        {{ job.by(p) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}{{ p.note ? `; ${p.note}` : '' }}
+      </span>
+      <span v-if="writable && stays(p)" class="second small">{{ stays(p) }}</span>
+      <v-btn v-else-if="writable" class="act slim" @click="job.add('takenOuts', { putInId: p.id })">Taken out</v-btn>
     </p>
     <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">
       <v-btn v-for="[kind, name] in KINDS" :key="kind" class="act slim" @click="put(place.slot.id, kind)">{{ name }}</v-btn>
       <button class="link small" type="button" @click="choosing = false">Nothing</button>
+      <WithNote v-model="note" of="what is put in" />
     </div>
   </div>
 </template>

@@ -28,7 +28,14 @@ export interface Finding extends JobEvent {
 }
 
 /** What a finding in words alone has nothing of. */
-export const SAID_IN_WORDS = { entry: null, place: null, fromMm: null, toMm: null, depthMm: null, doneHere: null } as const satisfies Partial<Finding>;
+export const SAID_IN_WORDS = {
+  entry: null,
+  place: null,
+  fromMm: null,
+  toMm: null,
+  depthMm: null,
+  doneHere: null,
+} as const satisfies Partial<Finding>;
 
 export const findings: FamilyDescriptor<Finding> = {
   ...PLAIN,

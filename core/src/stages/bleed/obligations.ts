@@ -3,9 +3,8 @@ import type { JobHistory } from '../../history/jobHistory.ts';
 import { circuitFluids, closedClear } from '../../history/due.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
-import { inOrder } from '../../ledger/retraction.ts';
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
-import { hangs } from '../../readiness/disturbed.ts';
+import { isHung } from '../../readiness/disturbed.ts';
 import { whyNotGood } from '../../readiness/proofStatus.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
@@ -28,14 +27,6 @@ function sharing(history: JobHistory, circuits: readonly number[]): number[] {
   return layout.slots.filter((s) => s.kind === 'reservoir' && s.circuits.some((c) => circuits.includes(c))).flatMap((s) => s.circuits);
 }
 
-/** Whether what was moved at a place came off with its line still on, and hangs or was put back so. */
-function hung(history: JobHistory, slotId: string): boolean {
-  const events = inOrder(history.active(history.records.partEvents));
-  const last = events.findLast((e) => e.slotId === slotId && e.kind !== 'found');
-  if (last?.kind !== 'fitted') return last?.kind === 'removed' && last.lineOn;
-  return hangs(last.partId, events.slice(0, events.indexOf(last)));
-}
-
 /** Circuits whose fluid this job has to change: opened by its decisions, or all for a fluid job. */
 export function circuitsToBleed({ history, components, proofStatus: standing }: RuleContext): number[] {
   const hydraulic = components.filter((c) => KIND_FACTS[c.slot.kind].hydraulic && c.slot.kind !== 'bleeder');
@@ -43,7 +34,7 @@ export function circuitsToBleed({ history, components, proofStatus: standing }: 
   const touched =
     history.records.job.kind === 'fluid'
       ? hydraulic
-      : hydraulic.filter((c) => isWorked(c) || ((c.fittedHere || c.empty) && !hung(history, c.slot.id)) || joints.has(c.slot.id));
+      : hydraulic.filter((c) => isWorked(c) || ((c.fittedHere || c.empty) && !isHung(history, c.slot.id)) || joints.has(c.slot.id));
   const circuits = [...new Set([...touched.flatMap((c) => c.slot.circuits), ...standing.joints.flatMap((j) => j.joint.slot.circuits)])];
   return unknownFluid(history, circuits) ? [...new Set([...circuits, ...sharing(history, circuits)])] : circuits;
 }

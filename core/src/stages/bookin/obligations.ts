@@ -1,4 +1,5 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
+import { arrivalsOf } from '../../history/arrivals.ts';
 import { KIND_OF_JOB } from '../../history/scope.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { RuleContext } from '../ruleContext.ts';
@@ -14,6 +15,9 @@ export function bookinObligations({ history }: RuleContext): Obligation[] {
     ...(job.kind === 'fluid' ? [] : [obligation({ kind: 'bookin', ask: 'complaint' }, TITLE.complaint, job.complaint.trim() !== '')]),
     obligation({ kind: 'bookin', ask: 'wants' }, TITLE.wants, job.wants.trim() !== ''),
     ...(vehicle.distanceUnit === 'none' ? [] : [obligation({ kind: 'bookin', ask: 'counter' }, TITLE.counter, counter)]),
+    ...arrivalsOf(history)
+      .filter((a) => a.arrival === 'unknown')
+      .map((a) => obligation({ kind: 'came', slotId: a.slot.id }, TITLE.came(a.slot), a.settled, { slotId: a.slot.id })),
     obligation({ kind: 'bookin', ask: 'scope' }, TITLE.scope(KIND_OF_JOB[job.kind].corners), scoped),
   ];
 }

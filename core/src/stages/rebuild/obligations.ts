@@ -3,11 +3,12 @@ import type { JobHistory } from '../../history/jobHistory.ts';
 import { cornersTakenIn } from '../../history/scope.ts';
 import { lastPartIn, whereabouts } from '../../history/whereabouts.ts';
 import { careFault, careOf } from '../../judging/care.ts';
-import type { Component } from '../../judging/components.ts';
+import { type Component, neverCame } from '../../judging/components.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { type Slot, slotById } from '../../layout/graph.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { JointStatus } from '../../readiness/joints.ts';
+import { boardOn } from '../../readiness/pedalLock.ts';
 import { whyNotGood } from '../../readiness/proofStatus.ts';
 import { CLAMP_HOURS } from '../../readiness/unitState.ts';
 import type { RuleContext } from '../ruleContext.ts';
@@ -77,7 +78,7 @@ export function rebuildObligations({ history, components, proofStatus: standing,
   const open = components
     .filter((c) => c.empty)
     .map((c) =>
-      obligation({ kind: 'fit', slotId: c.slot.id }, TITLE.fit(c.slot), false, {
+      obligation({ kind: 'fit', slotId: c.slot.id }, neverCame(history, c.slot.id) ? TITLE.missing(c.slot) : TITLE.fit(c.slot), false, {
         slotId: c.slot.id,
         ...waitsAway(history, c),
       }),
@@ -118,6 +119,12 @@ export function rebuildObligations({ history, components, proofStatus: standing,
       why: REASON.clamped(CLAMP_HOURS),
     }),
   );
+  // With the first open unit a board lies on what would press it. Source: handbook 58, D08.
+  const boards = standing.locks
+    .filter((l) => !l.passable && boardOn(l.control, standing.places) === null)
+    .map((l) =>
+      obligation({ kind: 'board', slotId: l.control.slotId }, TITLE.board(l.control.name), false, { slotId: l.control.slotId, why: l.why }),
+    );
   const torqueWrong = (point: string): string | null => {
     const now = standing.torque(point);
     return now ? (whyNotGood(now) ?? torqueFault(now.record)) : null;
@@ -133,6 +140,7 @@ export function rebuildObligations({ history, components, proofStatus: standing,
   const points = owed ? torquePoints(components, cornersTakenIn(records.job, records.layout), wheelsOff) : [];
   return [
     ...work,
+    ...boards,
     ...open,
     ...forNow,
     ...operations,

@@ -18,6 +18,7 @@ const figure = (j: Judged): string => `${j.characteristic.name} ${figureOf(j)}, 
 
 /** Why an option cannot be chosen. */
 export const RULED_OUT = {
+  neverCame: 'It did not come with the vehicle.',
   finding: (words: string): string => `Finding: ${words}`,
   past: (j: Judged): string => `${figure(j)}: past.`,
   noMachineTo: 'No machine-to figure on file.',

@@ -15,6 +15,7 @@ const measured = (m: MeasurementId): string => MEASUREMENTS[m].name.toLowerCase(
 
 /** What is owed, as it stands in a list. */
 export const TITLE = {
+  came: (slot: Slot): string => `Say whether the ${lower(slot)} came with it`,
   complaint: 'The complaint, in the owner’s words',
   wants: 'What the owner wants',
   counter: 'Distance run, read off the counter',
@@ -42,6 +43,7 @@ export const TITLE = {
   wanted: (slot: Slot, name: string): string => `${placeName(slot)}: ${name.toLowerCase()}`,
   decide: (slot: Slot): string => `Decide about the ${lower(slot)}`,
   work: (slot: Slot, option: OptionId | null): string => `${placeName(slot)}: ${option === null ? '' : OPTION_NAME[option].toLowerCase()}`,
+  missing: (slot: Slot): string => `${placeName(slot)} is missing: find it, or fit another`,
   fit: (slot: Slot): string => `${placeName(slot)} is off the vehicle`,
   forNow: (slot: Slot): string => `${placeName(slot)} is fitted for now only`,
   make: (joint: string): string => `Make the joint: ${joint}`,
@@ -55,7 +57,11 @@ export const TITLE = {
   finding: (slot: Slot, words: string): string => `${placeName(slot)}: ${words}`,
   hazard: (slot: Slot): string => `${placeName(slot)} is out of scope, and a hazard`,
   lock: (control: string): string => `${control} is locked`,
-  out: (slot: Slot, what: PutInKind): string => `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
+  board: (control: string): string => `Put a board on the ${control.toLowerCase()}: a lock on a screen stops nobody in the seat`,
+  out: (slot: Slot, what: PutInKind): string =>
+    what === 'board'
+      ? `Take the board off the ${lower(slot)}, last of all`
+      : `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
   yard: 'Yard only, with a person and chocks',
   otherMeans: 'Yard only, by other means: its stand, chocks, two people',
 };

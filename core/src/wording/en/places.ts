@@ -10,6 +10,7 @@ export const PUT_IN_NAME: Readonly<Record<PutInKind, string>> = {
   mask: 'Mask',
   tie: 'Lever tie',
   chock: 'Chock',
+  board: 'Board over it',
   other: 'Something else',
 };
 
@@ -21,10 +22,16 @@ export function placeCauseWords(slot: Slot, cause: PlaceCause): string {
     case 'off':
     case 'away':
       return `${name} ${is} ${cause.kind}`;
+    case 'came_loose':
+      return `${name} came loose and ${is} not on`;
+    case 'came_missing':
+      return `${name} ${is} missing`;
+    case 'came_unknown':
+      return `nobody knows whether the ${name} ${is} there`;
     case 'joint_open':
       return `a joint is open at the ${cause.joint}`;
     case 'inside':
-      return `${PUT_IN_NAME[cause.what].toLowerCase()} in the ${name}`;
+      return cause.what === 'board' ? `a board lies on the ${name}` : `${PUT_IN_NAME[cause.what].toLowerCase()} in the ${name}`;
     case 'temporary':
       return `${name} is temporary`;
   }

@@ -11,6 +11,10 @@ export const LEAVES = {
   before: 'Before it is driven.',
 };
 
+/** Why a board stays where it is. */
+export const BOARD_LAST = (control: string, causes: readonly string[]): string =>
+  `The board on the ${control.toLowerCase()} comes off last: ${causes.slice(0, 3).join(', ')}.`;
+
 /** Why something cannot be proved yet, and what comes first. */
 export const PROOF_REFUSAL = {
   firstPress: 'Pump the pedal up first, in short strokes, the level watched: it has to be high and to stay.',

@@ -11,6 +11,10 @@ export function workRefusalWords(r: WorkRefusal): string {
       return `The ${lower(r.slot)} is away. Enter that it is back first.`;
     case 'scrap':
       return `The ${lower(r.slot)} was scrapped.`;
+    case 'missing':
+      return `The ${lower(r.slot)} was missing when it came. Say at Book in that it is there, or fit another.`;
+    case 'worked_on':
+      return `The ${lower(r.slot)} was worked on in this job: how it came stands.`;
     case 'not_on':
       return `The ${lower(r.slot)} is not in its place: it is off already, or another part sits there.`;
     case 'on_already':
@@ -32,7 +36,7 @@ export function workRefusalWords(r: WorkRefusal): string {
     case 'not_decided':
       return `Nobody has decided to hone the ${lower(r.slot)}. Decide it first: that names the metal of the bore.`;
     case 'lot_not_said':
-      return `Enter which kit went into the ${lower(r.slot)}, or that none is known.`;
+      return `Enter what went into or onto the ${lower(r.slot)}, kit or lot, or that none is known.`;
     case 'against':
       return `${placeName(r.slot)}: ${r.words}`;
   }

@@ -1,7 +1,7 @@
 import { type Done, whyNotDone } from '@dauer/core/readiness';
 import { byOneName, moved, openHistory, whereabouts } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
-import { type Part, retractedIds, activeEvents } from '@dauer/core/ledger';
+import { CAME, type Part, type PartEventKind, retractedIds, activeEvents } from '@dauer/core/ledger';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import * as s from '../../db/schema.ts';
@@ -40,6 +40,11 @@ const LIFE_WORD = {
   coated: 'Coated',
   scrapped: 'Scrapped',
 } as const;
+
+/** What did not come whole was not found: the first says what is true. */
+function found<T extends { readonly kind: PartEventKind; readonly slotId: string | null }>(events: readonly T[]): T[] {
+  return events.filter((e, i) => e.kind !== 'found' || !CAME.includes(events[i + 1]?.kind ?? e.kind));
+}
 
 /** Where parts are now, from their events. */
 async function locate(db: Database, parts: readonly Part[]) {
@@ -170,7 +175,7 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
       return found ? placeName(found) : '';
     };
     const life = [
-      ...mine(activeEvents(events, retracted)).map((e) => ({
+      ...found(mine(activeEvents(events, retracted))).map((e) => ({
         at: e.happenedAt,
         what: [LIFE_WORD[e.kind], e.note].filter(Boolean).join(': '),
         where: place(e.slotId),

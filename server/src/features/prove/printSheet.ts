@@ -139,6 +139,9 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName }:
         ],
       },
       { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 499, y2: 2, lineWidth: 1.5, lineColor: INK }] },
+      ...(sheet.leaves
+        ? [{ text: plain(sheet.leaves), bold: true, fontSize: 13, margin: [0, 8, 0, 0] as [number, number, number, number] }]
+        : []),
       {
         margin: [0, 8, 0, 0],
         text: release

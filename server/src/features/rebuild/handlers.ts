@@ -1,6 +1,6 @@
 import { fileUntil } from '@dauer/core/history';
 import { deriveJob, placeLock } from '@dauer/core/job';
-import { heldRefusal } from '@dauer/core/views';
+import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
 import type { Database } from '../../db/connect.ts';
 import { corrected } from '../../platform/clock.ts';
 import { HttpProblem } from '../../platform/problem.ts';
@@ -19,6 +19,14 @@ async function requireHeld(db: Database, jobId: string, body: { readonly id: str
 }
 
 export const rebuildHandlers = {
+  /** A board comes off a pedal last. */
+  recordFittingRemoval: eventHandler('takenOuts', async (body, { db, params, request }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.release || records.takenOuts.some((e) => e.id === body.id)) return;
+    const at = corrected(request, body.happenedAt);
+    const why = takenOutRefusal(deriveJob(fileUntil(records, at), at), body.putInId);
+    if (why !== null) throw new HttpProblem('control_locked', why);
+  }),
   recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {
     await requireJoint(db, params.jobId, body.connectionId, body.slotId);
     if (body.kind === 'held') await requireHeld(db, params.jobId, body, corrected(request, body.happenedAt));

@@ -86,7 +86,7 @@ function serve(): void {
   <p v-if="stage?.notApplicable" class="second empty">Rods and cables: there is nothing to bleed here.</p>
   <template v-else>
     <LockBanner />
-    <CautionPlates :steps="['bleed']" />
+    <CautionPlates :steps="job.state.records.job.kind === 'fluid' ? ['lift', 'bleed'] : ['bleed']" />
     <p v-if="waits" class="problem">{{ waits }} Bleeding counts once they are on.</p>
     <section>
       <h2 class="line">Fluid</h2>

@@ -11,6 +11,7 @@ import { useOpenJob } from '../../job/openJob.ts';
 import PictureRow from '../../job/PictureRow.vue';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
+import ArrivalSection from './ArrivalSection.vue';
 import CameWithSection from './CameWithSection.vue';
 import CounterSection from './CounterSection.vue';
 import EarlierSection from './EarlierSection.vue';
@@ -205,6 +206,7 @@ async function showOwner(): Promise<void> {
       </div>
     </form>
     <CounterSection v-if="file.vehicle.distanceUnit !== 'none'" :writable="writable" />
+    <ArrivalSection :writable="writable" />
     <IntakeSection :writable="writable" />
     <CameWithSection :writable="writable" />
     <EarlierSection :writable="writable" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { CautionStep } from '@dauer/core/catalogue';
+import { isStandalone } from '@dauer/core/layout';
 import { computed } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import CautionPlates from '../../job/CautionPlates.vue';
@@ -7,7 +8,11 @@ import ComponentBench from './ComponentBench.vue';
 import ToGauge from './ToGauge.vue';
 
 const job = useOpenJob();
-const steps = computed<CautionStep[]>(() => (job.component?.slot.corner === null ? ['gauge_drum'] : ['strip']));
+const steps = computed<CautionStep[]>(() => {
+  // Units that came by post are stripped as well, with no pedal near.
+  if (isStandalone(job.state.records.layout)) return ['unit'];
+  return job.component?.slot.corner === null ? ['gauge_drum'] : ['strip'];
+});
 </script>
 
 <template>

@@ -26,7 +26,7 @@ const whereText = computed(() => {
   if (place) return `${WHERE[where]}: ${place.toLowerCase()} of`;
   return vehicleTag ? `${WHERE[where]}; last on` : WHERE[where];
 });
-const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scrapped', unknown: 'Not known' } as const;
+const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scrapped', missing: 'Missing', unknown: 'Not known' } as const;
 </script>
 
 <template>

@@ -17,7 +17,7 @@ const rows = computed(() =>
       .includes(find.value.trim().toLowerCase()),
   ),
 );
-const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scrapped', unknown: 'not known' } as const;
+const WHERE = { slot: 'fitted', shelf: 'on the shelf', away: 'away', scrap: 'scrapped', missing: 'missing', unknown: 'not known' } as const;
 type Row = NonNullable<typeof data.value>[number];
 const COLUMNS = [
   { key: 'tag', title: 'Tag', order: (r: Row) => r.part.tag },

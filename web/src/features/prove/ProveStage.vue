@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { isDuty, type Obligation, proofKey } from '@dauer/core/ledger';
-import { proofCloses, type ProofItem, type ProofResult, RESULT_WORD, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
+import { type ProofItem, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import { itemLock } from '@dauer/core/job';
-import { isGood, whyNotGood } from '@dauer/core/readiness';
-import { afterCareOf, mayMove, proofRefusal } from '@dauer/core/views';
+import { isStandalone } from '@dauer/core/layout';
+import { afterCareOf, mayMove, proofHindrance } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -14,6 +14,8 @@ import LockBanner from '../../job/LockBanner.vue';
 import AcceptDialog from './AcceptDialog.vue';
 import AfterCareList from './AfterCareList.vue';
 import AmendedSince from './AmendedSince.vue';
+import LeavingRow from './LeavingRow.vue';
+import ProofRow from './ProofRow.vue';
 import ReleaseDialog from './ReleaseDialog.vue';
 
 /** What blocks hand-back, with the way to each; the proofs; and the release. */
@@ -28,26 +30,14 @@ const grouped = computed(() =>
 );
 const move = computed(() => mayMove(job.state));
 const items = computed(() => job.state.context.proofItems);
-const answerOf = (item: ProofItem) => job.state.context.proofStatus.answer(item) ?? null;
-/** The answer that counts: one that a later event ended does not. */
-const counts = (item: ProofItem, r: ProofResult): boolean => {
-  const now = answerOf(item);
-  return now !== null && isGood(now) && now.record.result === r;
-};
-const lapsed = (item: ProofItem): string | null => {
-  const now = answerOf(item);
-  const wrong = whyNotGood(now);
-  return now && wrong ? `${RESULT_WORD[now.record.result]} on ${dayText(now.record.happenedAt)}. ${wrong}` : null;
-};
-/** An answer that presses a locked control cannot be given; that it was not tried always can. */
-const locked = (item: ProofItem, r: ProofResult): boolean =>
-  r !== 'not_tried' && job.state !== null && itemLock(job.state, item.item) !== null;
 /** Where an obligation is worked off. */
 const placeFor = (o: Obligation): string => (o.stage !== 'prove' ? o.stage : isDuty(o, 'lock', 'out', 'joint') ? 'rebuild' : 'gauge');
-const noteOf = (item: ProofItem): string => answerOf(item)?.record.note ?? '';
 const openProofs = computed(() => blocks.value.filter((b) => isDuty(b, 'proof')));
 const acceptable = (key: string): Obligation | undefined => blocks.value.find((b) => b.key === key && b.acceptBy !== null);
 const keyOf = (item: ProofItem): string => proofKey(item.item, item.corner);
+const units = computed(() => isStandalone(job.state.records.layout));
+/** Proofs that are put off by how it leaves. */
+const left = computed(() => new Set(job.state.obligations.filter((o) => o.state === 'put_off' && isDuty(o, 'proof')).map((o) => o.key)));
 const accepting = ref<Obligation | null>(null);
 const releasing = ref(false);
 /** Stages whose list is shown in full. */
@@ -60,34 +50,18 @@ const reasons = computed(() => {
 const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state.offers.find((o) => o.state === 'open') ?? null) : null));
 const care = computed(() => (!job.state.released ? afterCareOf(job.state, job.today) : []));
 const mayAccept = (o: Obligation): boolean => writable.value && o.acceptBy !== null && session.may(o.acceptBy);
-/** The item whose words are being written, and what its field says so far. */
-const saying = ref<{ readonly key: string; readonly result: ProofResult | null } | null>(null);
-const words = ref('');
-const refused = ref('');
-function say(item: ProofItem, result: ProofResult | null): void {
-  saying.value = { key: keyOf(item), result };
-  words.value = answerOf(item)?.record.note ?? '';
-  refused.value = '';
-}
-function answer(item: ProofItem, result: ProofResult): void {
-  const open = saying.value?.key === keyOf(item);
-  if (!open && item.asks && result !== 'not_tried') return say(item, result);
-  const note = open ? words.value.trim() : '';
-  refused.value = proofRefusal(job.state, item, result, note) ?? '';
-  if (refused.value) return;
-  job.add('proofs', { item: item.item, slotId: null, corner: item.corner, result, note });
-  saying.value = null;
-}
-/** Something that is said with every answer, so that only what stands against it is asked. */
-const ANY = 'as asked, 1';
+/** What may be accepted with it: of its kind, by the same role. */
+const alike = computed(() =>
+  blocks.value.filter((b) => b.key !== accepting.value?.key && b.duty.kind === accepting.value?.duty.kind && mayAccept(b)),
+);
 /** Why each item cannot be closed now; those that nothing stands against are left out. */
 const notYet = computed(() => {
   const list = new Map<string, string>();
   if (!writable.value) return list;
   for (const item of items.value) {
     const [closing] = item.answers;
-    const why = closing ? proofRefusal(job.state, item, closing, ANY) : null;
-    if (why !== null && !locked(item, 'passed')) list.set(keyOf(item), why);
+    const why = closing && itemLock(job.state, item) === null ? proofHindrance(job.state, item, closing) : null;
+    if (why !== null) list.set(keyOf(item), why);
   }
   return list;
 });
@@ -97,13 +71,11 @@ const comesFirst = (item: ProofItem): string => {
   const why = notYet.value.get(keyOf(item));
   return why !== undefined && firstOf.value.get(why) === keyOf(item) ? why : '';
 };
-const off = (item: ProofItem, result: ProofResult): boolean =>
-  !writable.value || locked(item, result) || (proofCloses(result) && notYet.value.has(keyOf(item)));
 </script>
 
 <template>
   <div class="head">
-    <h1>{{ job.state.released ? 'Handed back' : 'Prove and hand back' }}</h1>
+    <h1>{{ job.state.released ? (units ? 'Returned' : 'Handed back') : units ? 'Prove and return' : 'Prove and hand back' }}</h1>
     <span class="second">
       {{
         blocks.length === 0
@@ -120,9 +92,9 @@ const off = (item: ProofItem, result: ProofResult): boolean =>
       :disabled="blocks.length > 0 || job.state.voided"
       @click="releasing = true"
     >
-      Hand the vehicle back
+      {{ units ? 'Return the units' : 'Hand the vehicle back' }}
     </v-btn>
-    <span v-else class="second">A lead hands it back</span>
+    <span v-else class="second">A lead {{ units ? 'returns them' : 'hands it back' }}</span>
   </div>
   <template v-if="!job.state.released">
     <LockBanner />
@@ -130,7 +102,9 @@ const off = (item: ProofItem, result: ProofResult): boolean =>
     <p v-if="move" class="moverow">
       <MoveMark :level="move.level" :reasons="[]" />
       <span class="second">{{ reasons }}</span>
-      <v-btn v-if="offer && mayAccept(offer)" class="act slim offer" @click="accepting = offer">Yard only, by my name</v-btn>
+      <v-btn v-if="offer && mayAccept(offer)" class="act slim offer" @click="accepting = offer">
+        {{ offer.acceptBy === 'lead' ? 'Yard only, by my name' : 'Moved by other means' }}
+      </v-btn>
     </p>
     <section v-if="grouped.length > 0">
       <h2 class="line">In the way, stage by stage</h2>
@@ -188,37 +162,7 @@ const off = (item: ProofItem, result: ProofResult): boolean =>
       away.
     </p>
     <ul>
-      <li v-for="i in items" :key="keyOf(i)" class="proof">
-        <span class="what">
-          {{ i.question }}
-          <span class="second small how">
-            {{ i.how }}
-            <button
-              v-if="writable && saying?.key !== keyOf(i)"
-              class="link"
-              type="button"
-              :aria-label="`Note: ${i.question}`"
-              @click="say(i, null)"
-            >
-              {{ noteOf(i) ? 'change the note' : 'with a note' }}
-            </button>
-          </span>
-          <span v-if="comesFirst(i)" class="small lapsed">{{ comesFirst(i) }}</span>
-          <span v-if="lapsed(i)" class="small lapsed">{{ lapsed(i) }}</span>
-          <span v-if="noteOf(i)" class="small">{{ noteOf(i) }}</span>
-        </span>
-        <v-btn-group class="choice" role="group" :aria-label="i.question">
-          <v-btn
-            v-for="r in i.answers"
-            :key="r"
-            :aria-pressed="counts(i, r)"
-            :disabled="off(i, r)"
-            :title="proofCloses(r) ? notYet.get(keyOf(i)) : undefined"
-            @click="answer(i, r)"
-          >
-            {{ RESULT_WORD[r] }}
-          </v-btn>
-        </v-btn-group>
+      <ProofRow v-for="i in items" :key="keyOf(i)" :item="i" :writable="writable" :comes-first="comesFirst(i)">
         <v-btn
           v-if="acceptable(keyOf(i)) && mayAccept(acceptable(keyOf(i))!)"
           class="act slim"
@@ -227,37 +171,16 @@ const off = (item: ProofItem, result: ProofResult): boolean =>
           Accept with a reason
         </v-btn>
         <span v-else-if="writable && acceptable(keyOf(i))" class="second small">a lead may accept this</span>
-        <form v-if="saying?.key === keyOf(i)" class="say" @submit.prevent="saying.result && answer(i, saying.result)">
-          <v-text-field
-            v-model="words"
-            v-focus
-            density="compact"
-            :label="i.asks?.label ?? 'Note to the answer'"
-            :error-messages="refused"
-          />
-          <v-btn v-if="saying.result" class="act main" type="submit" :disabled="words.trim() === ''">
-            {{ RESULT_WORD[saying.result] }}
-          </v-btn>
-          <v-btn class="act" @click="saying = null">Not now</v-btn>
-        </form>
-      </li>
+        <span v-if="left.has(keyOf(i))" class="second small">left until it is driven</span>
+      </ProofRow>
     </ul>
   </section>
-  <AcceptDialog v-if="accepting" :obligation="accepting" @close="accepting = null" />
+  <LeavingRow v-if="!job.state.released && !units" :writable="writable && session.may('lead')" />
+  <AcceptDialog v-if="accepting" :obligation="accepting" :alike="alike" @close="accepting = null" />
   <ReleaseDialog v-if="releasing" @close="releasing = false" />
 </template>
 
 <style scoped>
-.say {
-  flex: 1 1 100%;
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-2);
-  align-items: flex-start;
-}
-.say > :deep(.v-input) {
-  flex: 1 1 260px;
-}
 section {
   margin-top: var(--space-4);
 }
@@ -291,13 +214,6 @@ li {
   margin-left: auto;
   flex: 0 0 auto;
 }
-.proof {
-  flex-wrap: wrap;
-}
-.lapsed {
-  border-left: var(--line-chosen) solid var(--ink);
-  padding-left: var(--space-2);
-}
 .more {
   min-height: var(--touch);
 }
@@ -305,9 +221,6 @@ li {
   flex: 1 1 0;
   min-width: 0;
   line-height: var(--leading-tight);
-}
-.proof .what {
-  flex: 1 1 300px;
 }
 .what .small {
   display: block;

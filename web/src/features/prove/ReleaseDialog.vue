@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { isStandalone } from '@dauer/core/layout';
+import { LEAVES } from '@dauer/core/wording';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { v7 } from 'uuid';
 import { ApiProblem, call } from '../../app/client.ts';
@@ -14,6 +16,8 @@ const outbox = useOutbox();
 const session = useSession();
 const router = useRouter();
 const password = ref('');
+const units = computed(() => isStandalone(job.state.records.layout));
+const leavesLine = computed(() => (job.state.leaving ? LEAVES.line(job.state.leaving.how, job.state.leaving.note) : ''));
 const { run, busy, problem } = useRequest();
 const id = v7();
 /** What was entered a moment ago may still be on its way, ms. */
@@ -39,8 +43,11 @@ async function release(): Promise<void> {
 <template>
   <v-dialog aria-labelledby="release-dialog-title" :model-value="true" @update:model-value="emit('close')">
     <form class="dialog col" @submit.prevent="release">
-      <h2 id="release-dialog-title">Hand back {{ job.state.records.vehicle.tag }} {{ job.state.records.vehicle.name }}</h2>
+      <h2 id="release-dialog-title">
+        {{ units ? 'Return' : 'Hand back' }} {{ job.state.records.vehicle.tag }} {{ job.state.records.vehicle.name }}
+      </h2>
       <p>What was found, done, fitted and accepted is written down for good, as it stands now. Later work is a new job.</p>
+      <p v-if="job.state.leaving" class="problem">{{ leavesLine }}</p>
       <v-text-field
         v-model="password"
         v-focus
@@ -51,7 +58,7 @@ async function release(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <v-btn class="act" @click="emit('close')">Not yet</v-btn>
-        <v-btn class="act main" type="submit" :disabled="busy || password === ''">Hand back</v-btn>
+        <v-btn class="act main" type="submit" :disabled="busy || password === ''">{{ units ? 'Return' : 'Hand back' }}</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -73,6 +73,10 @@ function saveFile(): void {
         <span class="second">{{ sheet.distance }}</span>
       </div>
     </header>
+    <p v-if="sheet.leaves" class="leaves plate-font">
+      {{ sheet.leaves }}
+      <StrikeButton v-if="striking" @strike="black = { line: 'leaves', text: sheet.leaves }" />
+    </p>
     <p v-if="!release" class="problem">Not handed back yet: this is how the sheet stands now.</p>
     <p v-else>{{ handedBackWords(job.state.records, dayText) }}.</p>
     <p>
@@ -187,6 +191,12 @@ function saveFile(): void {
   max-width: 900px;
   margin: 0 auto;
   padding: var(--space-4) var(--space-5) var(--space-7);
+}
+.leaves {
+  font-size: var(--type-title);
+  border-left: var(--line-head) solid var(--ink);
+  padding-left: var(--space-3);
+  margin-bottom: var(--space-3);
 }
 header {
   display: flex;

@@ -4,13 +4,16 @@ import { upperFirst } from '@dauer/core/quantity';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
 import { jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { heldRefusal } from '@dauer/core/views';
-import { computed, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
+import WithNote from '../../fittings/WithNote.vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 
 /** Joints of what is picked, and every joint that was touched: opened, made, torqued, looked at. */
 const props = defineProps<{ writable: boolean }>();
 const job = useOpenJob();
+/** Words that go with the next thing told of a joint. */
+const notes = reactive<Record<string, string>>({});
 const making = ref<string | null>(null);
 const SEALS = Object.entries(SEAL_NAME) as [JointSeal, string][];
 const rows = computed<JointStatus[]>(() => {
@@ -38,7 +41,14 @@ function log(j: JointStatus, kind: JointEventKind, seal: JointSeal | null = null
     return;
   }
   making.value = null;
-  job.add('jointEvents', { connectionId: j.joint.connection.id, slotId: j.joint.slot.id, kind, seal, note: '' });
+  job.add('jointEvents', {
+    connectionId: j.joint.connection.id,
+    slotId: j.joint.slot.id,
+    kind,
+    seal,
+    note: (notes[j.joint.key] ?? '').trim(),
+  });
+  notes[j.joint.key] = '';
 }
 /** What opening it would undo: said before it is opened. */
 const undoes = (j: JointStatus): string[] => {
@@ -63,6 +73,7 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
             }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''
             }}{{ j.last ? `; ${job.by(j.last)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
           </span>
+          <span v-if="j.last?.note" class="small">{{ j.last.note }}</span>
           <span v-if="writable && next(j).includes('held') && locked(j)" class="second small">{{ locked(j) }}</span>
           <span v-if="undoes(j).length > 0" class="second small">Opening it undoes {{ undoes(j).join('; ').toLowerCase() }}</span>
         </span>
@@ -82,6 +93,7 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
             {{ JOINT_WORD[k] }}
           </v-btn>
         </span>
+        <WithNote v-if="writable" v-model="notes[j.joint.key]" :of="j.joint.name" />
       </li>
     </ul>
   </section>

@@ -3,12 +3,13 @@ import { careWords, lotWords, PART_EVENT } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
-import { careFault, type Component } from '@dauer/core/judging';
-import { KIND_FACTS, placeName } from '@dauer/core/layout';
+import { careFault, type Component, workLeft } from '@dauer/core/judging';
+import { placeName } from '@dauer/core/layout';
 import type { PartEventKind } from '@dauer/core/ledger';
-import { jointsOf, jointStatus, wouldUndo, standsBefore, whyNotDone } from '@dauer/core/readiness';
+import { asksLot, isTold, jointsOf, jointStatus, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
+import { timeNow } from '../../app/client.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayHere, dayText, timeText } from '../../fittings/dates.ts';
 import OnlyNow from './OnlyNow.vue';
@@ -39,47 +40,25 @@ const where = computed(() => (lastPart.value ? whereabouts(lastPart.value.id, ev
 const life = computed(() =>
   events.value.filter((e) => e.partId === lastPart.value?.id && e.jobId === job.state.records.job.id && e.kind !== 'found'),
 );
-const did = (kind: string): boolean => life.value.some((e) => e.kind === kind);
+const work = computed(() => workLeft(job.history, props.component));
 const done = computed(() => {
   const { decision, empty, fittedHere } = props.component;
-  if (decision?.option === 'replace') return fittedHere;
-  return !empty && (WORK[decision?.option ?? 'use_again'] ?? []).every(did);
+  return decision?.option === 'replace' ? fittedHere : !empty && work.value.length === 0;
 });
-const seized = computed(
-  () =>
-    KIND_FACTS[props.component.slot.kind].hydraulic &&
-    job.state.history.active(job.state.records.findings).some((f) => f.slotId === props.component.slot.id && f.code === 'seized'),
-);
 const care = computed(() => careFault(job.state.history, props.component));
 const words = computed(() => {
   const w = where.value;
   if (!w) return 'not known';
   if (w.at === 'slot') return props.component.fittedHere ? 'fitted' : 'in its place';
-  return { shelf: 'on the shelf', away: 'away', scrap: 'scrapped', unknown: 'not known' }[w.at] + (w.note ? `, ${w.note}` : '');
-});
-/** Work that each decision asks for, in its order. */
-const WORK: Readonly<Record<string, readonly PartEventKind[]>> = {
-  ...{ use_again: [], replace: [], put_off: [] },
-  ...{ reseal: ['resealed'], hone: ['honed', 'resealed'], sleeve: ['sleeved', 'resealed'], machine: ['machined'] },
-};
-/** Work still to do: what was decided, and how far a seized unit has to be brought. */
-const work = computed(() => {
-  const list: PartEventKind[] = [
-    ...(seized.value ? (['freed', 'opened'] as const) : []),
-    ...(WORK[props.component.decision?.option ?? 'use_again'] ?? []),
-    ...(seized.value ? (['resealed'] as const) : []),
-  ];
-  return [...new Set(list)].filter((k) => !did(k));
+  return (
+    { shelf: 'on the shelf', away: 'away', scrap: 'scrapped', missing: 'missing', unknown: 'not known' }[w.at] +
+    (w.note ? `, ${w.note}` : '')
+  );
 });
 const why = (kind: PartEventKind, lineOn = true): string | null =>
   lastPart.value === null
     ? null
-    : whyNotDone(
-        job.history,
-        { id: '', partId: lastPart.value.id, kind, slotId: props.component.slot.id, lot: '', lineOn },
-        // What this device has just taken counts as happened.
-        new Date(Date.now() + 60000).toISOString(),
-      );
+    : whyNotDone(job.history, { id: '', partId: lastPart.value.id, kind, slotId: props.component.slot.id, lot: '', lineOn }, timeNow().at);
 const can = (...kinds: readonly PartEventKind[]): PartEventKind[] => kinds.filter((k) => why(k) === null);
 const ready = computed(() => can(...work.value));
 /** What comes before the work that is next: its reason, and what has to come off. */
@@ -129,14 +108,13 @@ function clear(): void {
 }
 /** A step that is told with words: which kit, to whom, why. */
 const step = ref<PartEventKind | null>(null);
-const TOLD: readonly PartEventKind[] = ['resealed', 'coated', 'sent', 'scrapped'];
 function press(kind: PartEventKind): void {
-  if (TOLD.includes(kind)) step.value = kind;
+  if (isTold(kind)) step.value = kind;
   else log(kind);
 }
 function tell(said: string): void {
   const kind = step.value;
-  if (kind === 'resealed' || kind === 'coated') log(kind, '', said);
+  if (kind && asksLot(kind)) log(kind, '', said);
   else if (kind) log(kind, said);
 }
 /** Nothing is fitted for now until a day that has passed. */

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { stageNote } from '@dauer/core/wording';
-import { fastenerKey, isDuty } from '@dauer/core/ledger';
+import { fastenerKey, isDuty, type OperationEvent } from '@dauer/core/ledger';
 import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
 import { careFault } from '@dauer/core/judging';
 import { KIND_FACTS, placeName } from '@dauer/core/layout';
 import { isWorked, torquePoints } from '@dauer/core/stages';
-import { computed, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
+import WithNote from '../../fittings/WithNote.vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -77,6 +78,17 @@ function planTyped(): void {
   plan(job.picked, title.value.trim(), m);
   title.value = '';
 }
+/** Words that go with the next thing told of an operation. */
+const notes = reactive<Record<string, string>>({});
+function tell(operationId: string, kind: OperationEvent['kind']): void {
+  job.add('operationEvents', { operationId, kind, note: (notes[operationId] ?? '').trim() });
+  notes[operationId] = '';
+}
+const notesOf = (id: string): string =>
+  job.state.history
+    .active(job.state.records.operationEvents)
+    .flatMap((e) => (e.operationId === id && e.note !== '' ? [e.note] : []))
+    .join('; ');
 const note = computed(() => {
   const state = job.state.stages.find((x) => x.stage === 'rebuild');
   return state ? stageNote(state) : '';
@@ -118,29 +130,19 @@ const note = computed(() => {
         </thead>
         <tbody>
           <tr v-for="o in operations" :key="o.id">
-            <td>{{ o.title }}</td>
+            <td>
+              {{ o.title }}
+              <span v-if="notesOf(o.id)" class="second small">{{ notesOf(o.id) }}</span>
+            </td>
             <td class="second">{{ placeOf(o.slotId) }}</td>
             <td class="num fig">{{ o.attendedMinutes }}</td>
             <td>{{ WORD[stateOf(o.id)] }}</td>
             <td class="acts">
               <template v-if="writable && stateOf(o.id) !== 'done'">
-                <v-btn
-                  v-if="stateOf(o.id) !== 'running'"
-                  class="act slim"
-                  @click="job.add('operationEvents', { operationId: o.id, kind: 'start', note: '' })"
-                >
-                  Start
-                </v-btn>
-                <v-btn v-else class="act slim" @click="job.add('operationEvents', { operationId: o.id, kind: 'stop', note: '' })">
-                  Stop
-                </v-btn>
-                <v-btn
-                  class="act slim"
-                  :aria-label="`${o.title}: done`"
-                  @click="job.add('operationEvents', { operationId: o.id, kind: 'done', note: '' })"
-                >
-                  Done
-                </v-btn>
+                <v-btn v-if="stateOf(o.id) !== 'running'" class="act slim" @click="tell(o.id, 'start')">Start</v-btn>
+                <v-btn v-else class="act slim" @click="tell(o.id, 'stop')">Stop</v-btn>
+                <v-btn class="act slim" :aria-label="`${o.title}: done`" @click="tell(o.id, 'done')">Done</v-btn>
+                <WithNote v-model="notes[o.id]" :of="o.title" />
               </template>
             </td>
           </tr>

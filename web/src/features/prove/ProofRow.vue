@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { proofCloses, type ProofItem, type ProofResult, RESULT_WORD } from '@dauer/core/catalogue';
+import { isGood, whyNotGood } from '@dauer/core/readiness';
+import { proofAsks, proofHindrance } from '@dauer/core/views';
+import { computed, ref } from 'vue';
+import { useOpenJob } from '../../job/openJob.ts';
+import { dayText } from '../../fittings/dates.ts';
+
+/** One proof: what is asked, its answers, and the words or figures that go with one. */
+const props = defineProps<{ item: ProofItem; writable: boolean; comesFirst: string }>();
+const job = useOpenJob();
+const now = computed(() => job.state.context.proofStatus.answer(props.item) ?? null);
+/** The answer that counts: one that a later event ended does not. */
+const counts = (r: ProofResult): boolean => now.value !== null && isGood(now.value) && now.value.record.result === r;
+const lapsed = computed(() => {
+  const wrong = whyNotGood(now.value);
+  return now.value && wrong ? `${RESULT_WORD[now.value.record.result]} on ${dayText(now.value.record.happenedAt)}. ${wrong}` : null;
+});
+const note = computed(() => now.value?.record.note ?? '');
+/** Asked only where somebody may answer: what stands against each answer now. */
+const against = computed(
+  () => new Map(props.item.answers.flatMap((r) => (props.writable ? [[r, proofHindrance(job.state, props.item, r)] as const] : []))),
+);
+const off = (r: ProofResult): boolean => !props.writable || (against.value.get(r) ?? null) !== null;
+/** The answer whose words are being written; `null` where only the note is. */
+const saying = ref<{ readonly result: ProofResult | null } | null>(null);
+const words = ref('');
+const tried = ref(false);
+const missing = computed(() =>
+  tried.value && saying.value?.result ? (proofAsks(props.item, saying.value.result, words.value) ?? '') : '',
+);
+const label = computed(() => {
+  const { result } = saying.value ?? {};
+  if (result === 'not_tried') return 'Why it cannot be tried here';
+  return (result && proofAsks(props.item, result, '') ? props.item.asks?.label : null) ?? 'Note to the answer';
+});
+function say(result: ProofResult | null): void {
+  saying.value = { result };
+  words.value = note.value;
+  tried.value = false;
+}
+function answer(result: ProofResult): void {
+  const open = saying.value?.result === result;
+  const said = open || saying.value?.result === null ? words.value.trim() : '';
+  if (proofAsks(props.item, result, said) !== null) {
+    if (!open) say(result);
+    else tried.value = true;
+    return;
+  }
+  job.add('proofs', { item: props.item.item, slotId: null, corner: props.item.corner, result, note: said });
+  saying.value = null;
+}
+</script>
+
+<template>
+  <li class="proof">
+    <span class="what">
+      {{ item.question }}
+      <span class="second small how">
+        {{ item.how }}
+        <button v-if="writable && saying === null" class="link" type="button" :aria-label="`Note: ${item.question}`" @click="say(null)">
+          {{ note ? 'change the note' : 'with a note' }}
+        </button>
+      </span>
+      <span v-if="comesFirst" class="small lapsed">{{ comesFirst }}</span>
+      <span v-if="lapsed" class="small lapsed">{{ lapsed }}</span>
+      <span v-if="note" class="small">{{ note }}</span>
+    </span>
+    <v-btn-group class="choice" role="group" :aria-label="item.question">
+      <v-btn
+        v-for="r in item.answers"
+        :key="r"
+        :aria-pressed="counts(r)"
+        :disabled="off(r)"
+        :title="proofCloses(r) ? (against.get(r) ?? undefined) : undefined"
+        @click="answer(r)"
+      >
+        {{ RESULT_WORD[r] }}
+      </v-btn>
+    </v-btn-group>
+    <slot />
+    <form v-if="saying" class="say" @submit.prevent="saying.result && answer(saying.result)">
+      <v-text-field v-model="words" v-focus density="compact" :label="label" :error-messages="missing" />
+      <v-btn v-if="saying.result" class="act main" type="submit" :disabled="words.trim() === ''">{{ RESULT_WORD[saying.result] }}</v-btn>
+      <v-btn class="act" @click="saying = null">Not now</v-btn>
+    </form>
+  </li>
+</template>
+
+<style scoped>
+.proof {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-3);
+  align-items: center;
+  min-height: 52px;
+  border-bottom: var(--line-hair) solid var(--hair);
+  padding: 3px 0;
+}
+.what {
+  flex: 1 1 300px;
+  min-width: 0;
+  line-height: var(--leading-tight);
+}
+.what .small {
+  display: block;
+  line-height: 18px;
+}
+.lapsed {
+  border-left: var(--line-chosen) solid var(--ink);
+  padding-left: var(--space-2);
+}
+.say {
+  flex: 1 1 100%;
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2);
+  align-items: flex-start;
+}
+.say > :deep(.v-input) {
+  flex: 1 1 260px;
+}
+</style>
