@@ -30,15 +30,17 @@ describe('what no reason passes', () => {
   it('is what must not be there when it is driven: a line that may burst, a leak, no brake at a wheel', () => {
     for (const code of ['line_rusted', 'fluid_at_wheel', 'hose_bad', 'no_braking', 'pedal_to_floor', 'locked'])
       for (const result of ['same', 'not_tried'] as const)
-        expect(mayBeWaived(`again:${code}`, result), `${code} ${result}`).to.equal(false);
-    for (const code of ['noise', 'judder', 'fluid_dark', 'park_long']) expect(mayBeWaived(`again:${code}`, 'same'), code).to.equal(true);
+        expect(mayBeWaived(`again:${code}`, result, 'No lift here'), `${code} ${result}`).to.equal(false);
+    for (const code of ['noise', 'judder', 'fluid_dark', 'park_long'])
+      expect(mayBeWaived(`again:${code}`, 'same', ''), code).to.equal(true);
   });
   it('is that the pedal holds, comes back and lets go; what cannot be tried beside that may be passed', () => {
     for (const item of ['pedal_hold', 'pedal_reserve~x', 'pedal_return', 'release', 'leak_look', 'first_press', 'road', 'road_walk'])
-      expect(mayBeWaived(item, 'not_tried'), item).to.equal(false);
+      expect(mayBeWaived(item, 'not_tried', 'No lift here'), item).to.equal(false);
     for (const item of ['parking', 'stop_lamp', 'warning_lamps', 'hose_clear']) {
-      expect(mayBeWaived(item, 'not_tried'), item).to.equal(true);
-      expect(mayBeWaived(item, 'failed'), `${item} failed`).to.equal(false);
+      expect(mayBeWaived(item, 'not_tried', 'No lift here'), item).to.equal(true);
+      expect(mayBeWaived(item, 'not_tried', ''), `${item} without why`).to.equal(false);
+      expect(mayBeWaived(item, 'failed', 'No lift here'), `${item} failed`).to.equal(false);
     }
   });
   it('stays in the way, whatever was accepted of it', () => {

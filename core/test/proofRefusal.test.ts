@@ -5,7 +5,7 @@ import { lastPartIn } from '../src/history/whereabouts.ts';
 import { deriveJob, type JobState } from '../src/job/job.ts';
 import { jointsOf } from '../src/readiness/joints.ts';
 import { mayMove } from '../src/views/mayMove.ts';
-import { heldRefusal, proofRefusal } from '../src/views/proofRefusal.ts';
+import { heldRefusal, proofAsks, proofRefusal } from '../src/views/proofRefusal.ts';
 import { base, FOUR, JobFixture, NOW } from './jobFixture.ts';
 
 const state = (t: JobFixture): JobState => deriveJob(t.file, NOW);
@@ -53,7 +53,9 @@ describe('the first press', () => {
       expect(why(t, item, item === 'complaint' ? 'gone' : 'passed', 'Ramp, 14 km'), item).to.match(/^Pump the pedal up first/);
     expect(why(t, 'pedal_hold', 'failed')).to.equal(null);
     expect(why(t, 'pedal_return', 'not_tried', 'Battery is off')).to.equal(null);
-    expect(why(t, 'pedal_return', 'not_tried'), 'says why').to.match(/say why it cannot be tried here/);
+    const item = itemOf(state(t), 'pedal_return')!;
+    expect(proofAsks(item, 'not_tried', ''), 'says why').to.match(/say why it cannot be tried here/);
+    expect(proofAsks(item, 'not_tried', 'Battery is off')).to.equal(null);
     expect(why(t, 'warning_lamps'), 'presses nothing').to.equal(null);
     expect(why(t, FIRST_PRESS)).to.equal(null);
     prove(t, FIRST_PRESS);

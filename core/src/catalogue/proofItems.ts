@@ -108,8 +108,14 @@ export function isHazard(item: string): boolean {
 /** What stands on its own answer, never on a reason: that the pedal holds, comes back, and lets go. */
 const NEVER_WAIVED: readonly string[] = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'pedal_return', 'release', 'leak_look', 'clutch'];
 
+/** Whether a note says why something cannot be tried. */
+export function saysWhy(note: string): boolean {
+  return (note.match(/\p{L}/gu)?.length ?? 0) >= 4;
+}
+
 /** Whether a lead may pass an item that was answered otherwise than passed, with a reason. */
-export function mayBeWaived(item: string, result: ProofResult): boolean {
+export function mayBeWaived(item: string, result: ProofResult, note: string): boolean {
+  if (result === 'not_tried' && !saysWhy(note)) return false;
   if (asksAgain(item) || item === 'complaint') return !isHazard(item);
   return result === 'not_tried' && !NEVER_WAIVED.includes(itemBase(item)) && !isAskedOnTheRoad(item);
 }

@@ -1,4 +1,4 @@
-import { controlOfItem, FIRST_PRESS, itemBase, proofCloses, type ProofItem, type ProofResult } from '../catalogue/proofItems.ts';
+import { controlOfItem, FIRST_PRESS, itemBase, proofCloses, saysWhy, type ProofItem, type ProofResult } from '../catalogue/proofItems.ts';
 import { slotById } from '../layout/graph.ts';
 import { isDuty, isProofOf } from '../ledger/obligation.ts';
 import { pressedFor } from '../readiness/pedalLock.ts';
@@ -9,13 +9,13 @@ import { mayMove } from './mayMove.ts';
 /** Proofs that mean nothing without fluid under the pedal. */
 const WET: readonly string[] = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'leak_look', 'clutch'];
 
-/** Letters that a reason for not trying has at least. */
+/** Letters that what is said with an answer has at least. */
 const LEAST_LETTERS = 4;
 const letters = (note: string): number => note.match(/\p{L}/gu)?.length ?? 0;
 
 /** What has to be said with an answer and is not, in a sentence; null where all is said. Source: handbook 60, Proving. */
 export function proofAsks(item: ProofItem, result: ProofResult, note: string): string | null {
-  if (result === 'not_tried') return letters(note) < LEAST_LETTERS ? PROOF_REFUSAL.because(item.question) : null;
+  if (result === 'not_tried') return saysWhy(note) ? null : PROOF_REFUSAL.because(item.question);
   if (item.asks === null || result === 'none') return null;
   const said = note.trim().length >= LEAST_LETTERS && letters(note) > 0 && (!item.asks.figure || /\d/.test(note));
   return said ? null : PROOF_REFUSAL.sayMore(item.question, item.asks.label);
@@ -62,12 +62,13 @@ export function proofHindrance(state: JobState, item: ProofItem, result: ProofRe
 }
 
 /**
- * Why an answer to an item of proof is refused: something has to be said with it, or something stands against it.
+ * Why an answer to an item of proof is refused: something has to be said with it, or something stands against it. That
+ * something was not tried is taken without its reason too, from programs that did not ask for one: nobody may waive it then.
  * @param state the job at the moment of the answer
  * @param note what is said with it
  */
 export function proofRefusal(state: JobState, item: ProofItem, result: ProofResult, note: string): string | null {
-  return proofHindrance(state, item, result) ?? proofAsks(item, result, note);
+  return proofHindrance(state, item, result) ?? (result === 'not_tried' ? null : proofAsks(item, result, note));
 }
 
 /**

@@ -95,7 +95,7 @@ export function proveObligations({ history, components, proofItems, proofStatus:
     const closed = answer !== null && wrong === null && proofCloses(answer.result);
     return obligation({ kind: 'proof', item: item.item, corner: item.corner }, item.question, closed, {
       why: wrong ?? (answer && !closed ? REASON.answered(answer.result) : null),
-      acceptBy: answer && !closed && wrong === null && mayBeWaived(item.item, answer.result) ? 'lead' : null,
+      acceptBy: answer && !closed && wrong === null && mayBeWaived(item.item, answer.result, answer.note) ? 'lead' : null,
       rests: answer?.id ?? '',
       closedBy: answer?.id ?? null,
     });
