@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
-import { doableNow } from '../src/job/job.ts';
+import { doableNow } from '../src/job/nextAct.ts';
 import { isHydraulic } from '../src/layout/graph.ts';
 import { KIND_FACTS } from '../src/layout/kinds.ts';
 import { controlsOf, sharesReservoir } from '../src/layout/reach.ts';

@@ -146,7 +146,7 @@ describe('an acceptance', () => {
   it('of a complaint falls when it is answered anew', () => {
     const t = new JobFixture();
     const answer = (result: 'same' | 'not_tried'): void => {
-      t.file.proofs = [...t.file.proofs, { ...base(t.next()), item: 'complaint', slotId: null, corner: null, result, note: '' }];
+      t.file.proofs = [...t.file.proofs, { ...base(t.next()), item: 'complaint', slotId: null, corner: null, result, note: 'It rains' }];
     };
     const find = () => deriveJob(t.file, NOW).blocks.find((b) => b.key === 'proof:complaint');
     answer('same');

@@ -64,6 +64,8 @@ export const yard = {
           jobId: id.nullable(),
         }),
       ),
+      /** What was put off and falls due, of vehicles that are not in the shop. */
+      putOffs: z.array(z.object({ vehicleId: id, tag: z.string(), name: z.string(), jobId: id, what: z.string(), on: day.nullable() })),
       handedBack: z.array(
         z.object({
           jobId: id,

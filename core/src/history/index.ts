@@ -1,4 +1,5 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
+export { type PutOff, putOffsOf } from './putOffs.ts';
 export { type Arrival, type ArrivalRow, arrivalsOf } from './arrivals.ts';
 export { isOfAnother, signatories } from './authorship.ts';
 export { fileAsOf, fileUntil } from './asOf.ts';

@@ -14,5 +14,7 @@ export function replacedBy(history: JobHistory, family: EventList, sent: object)
   if (of === undefined) return null;
   // A family that replaces something says what its author saw: the descriptor's field and this go together.
   const all = history.active<EventBase>(history.records[family]) as readonly (EventBase & Superseding)[];
-  return headsOf(all.filter((e) => about(e) === of));
+  // Of what is read of the whole vehicle, one job replaces nothing of another.
+  const here = (e: EventBase): boolean => familyOf(family).readWith !== 'vehicle' || e.jobId === history.records.job.id;
+  return headsOf(all.filter((e) => about(e) === of && here(e)));
 }

@@ -257,16 +257,3 @@ export function placeLock(state: JobState, slotId: string): ControlLock | null {
   const locked = openLocks(state);
   return state.context.proofStatus.locks.find((l) => l.control.reach.has(slotId) && locked.has(l.control.slotId)) ?? null;
 }
-
-/** What can be done on a job now, in the order of the stages: open, and not in a stage that waits for an earlier one. */
-export function doableNow(state: JobState): Obligation[] {
-  return STAGES.flatMap((stage) => {
-    const waitsFor = state.stages.find((s) => s.stage === stage)?.waitsFor ?? null;
-    return waitsFor ? [] : state.obligations.filter((o) => o.stage === stage && o.state === 'open');
-  });
-}
-
-/** The next thing that can be done on a job now. */
-export function nextAct(state: JobState): Obligation | null {
-  return doableNow(state)[0] ?? state.obligations.find((o) => o.state === 'open') ?? null;
-}

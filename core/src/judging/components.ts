@@ -181,7 +181,9 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
   const part = records.parts.find((p) => p.id === partId) ?? null;
   const article = KIND_FACTS[slot.kind].article;
   const inScope = takesIn(records.job, records.layout, slot);
-  const { now: decision, against } = inForce(history.active(records.decisions).filter((d) => d.slotId === slot.id));
+  const { now: decision, against } = inForce(
+    history.active(records.decisions).filter((d) => d.slotId === slot.id && d.jobId === records.job.id),
+  );
   const bench = partId === null ? partHere(slot.id, events) : null;
   const sets = setsOf(history, slot.id, partId ?? bench);
   const newest = newestSets(history, slot.id, partId ?? bench);

@@ -91,7 +91,11 @@ function worked(history: JobHistory, event: Done, slot: Slot, events: readonly P
   }
   if (where.at === 'shelf' && INSIDE.includes(event.kind) && linesOn(history, slot, instant)) return { kind: 'line_on', slot };
   if (event.kind === 'honed') {
-    const { now } = inForce(history.active(history.records.decisions).filter((d) => d.slotId === slot.id && d.happenedAt <= instant));
+    const { now } = inForce(
+      history
+        .active(history.records.decisions)
+        .filter((d) => d.slotId === slot.id && d.jobId === history.records.job.id && d.happenedAt <= instant),
+    );
     const metal = now?.option === 'hone' ? whyNotHoned(now.metal) : null;
     if (now?.option !== 'hone') return { kind: 'not_decided', slot };
     if (metal !== null) return { kind: 'against', slot, words: metal };

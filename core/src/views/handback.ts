@@ -1,5 +1,6 @@
 import { fluidClass } from '../catalogue/fluids.ts';
 import { RESULT_WORD } from '../catalogue/proofItems.ts';
+import { putOffsOf } from '../history/putOffs.ts';
 import { fluidState } from '../history/due.ts';
 import type { JobState } from '../job/job.ts';
 import { openDue } from '../judging/care.ts';
@@ -64,7 +65,6 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
           }),
         ),
     );
-  const decisions = state.components.flatMap((c) => (c.decision && c.decision.jobId === records.job.id ? [c.decision] : []));
   const fluid = {
     services: history.active(records.fluidServices),
     pulls: history.active(records.bleedPulls),
@@ -138,15 +138,15 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     ],
     nextDue: [
       ...(due ? [{ what: SHEET.brakeFluid, on: due.due, why: fluidCauseWords(due.cause) }] : []),
-      ...decisions.flatMap((d) =>
-        d.option === 'put_off' && d.reviewOn
+      ...putOffsOf(history, today).flatMap(({ decision: d }) =>
+        d.reviewOn
           ? [{ what: SHEET.putOffAt(place(d.slotId)), on: d.reviewOn, why: cameFrom(d.id, 'reason', d.reason) || SHEET.putOff }]
           : [],
       ),
     ],
-    putOff: decisions
-      .filter((d) => d.option === 'put_off')
-      .map((d) => line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${cameFrom(d.id, 'reason', d.reason)}` : ''}`)),
+    putOff: putOffsOf(history, today).map(({ decision: d }) =>
+      line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${cameFrom(d.id, 'reason', d.reason)}` : ''}`),
+    ),
     watch: [
       ...state.components.flatMap((c) => c.judged.filter((j) => j.verdict === 'watch').map((j) => SHEET.watch(c.slot, j))),
       ...neverOpen(state, today),

@@ -16,7 +16,7 @@ export {
   studsWords,
   takenAsNoneWords,
 } from './en/bench.ts';
-export { againstWords, putOffWords, UNTIL_PAST } from './en/decide.ts';
+export { againstWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
 export {
   byline,
   careWords,

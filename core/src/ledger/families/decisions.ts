@@ -22,7 +22,7 @@ export const decisions: FamilyDescriptor<Decision> = {
   ...PLAIN,
   label: 'decision',
   subjects: ['slot', 'part'],
-  readWith: 'job',
+  readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
   dropsWhenVoid: () => true,

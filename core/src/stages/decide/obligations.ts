@@ -1,5 +1,6 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
+import { type PutOff, putOffsOf } from '../../history/putOffs.ts';
 import { KIND_OF_JOB } from '../../history/scope.ts';
 import type { Component } from '../../judging/components.ts';
 import { workDone } from '../../judging/workDone.ts';
@@ -9,7 +10,7 @@ import type { RuleContext } from '../ruleContext.ts';
 import { isWorked } from '../torquePoints.ts';
 import { optionsOf } from '../../readiness/options.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
-import { againstWords, putOffWords } from '../../wording/en/decide.ts';
+import { againstWords, putOffDueWords, putOffWords } from '../../wording/en/decide.ts';
 
 /** Whether the owner and the shop have to decide about this place. */
 export function needsDecision(c: Component, kind: JobKind): boolean {
@@ -23,22 +24,32 @@ function fallen(history: JobHistory, c: Component): string | null {
   return option?.ruledOut ? REASON.ruledOut(option.name, option.ruledOut) : null;
 }
 
-export function decideObligations({ history, components }: RuleContext): Obligation[] {
+export function decideObligations({ history, components, today }: RuleContext): Obligation[] {
+  const putOffs = new Map(putOffsOf(history, today).map((p) => [p.slot.id, p]));
   return components
-    .filter((c) => needsDecision(c, history.records.job.kind) || c.decision)
-    .map((c) =>
-      obligation(
-        { kind: 'decide', slotId: c.slot.id },
-        TITLE.decide(c.slot),
-        c.decision !== null && !fallen(history, c) && c.against.length === 0,
-        {
+    .filter((c) => needsDecision(c, history.records.job.kind) || c.decision || putOffs.has(c.slot.id))
+    .map((c) => {
+      const earlier = putOffs.get(c.slot.id);
+      const due = earlier?.due ?? null;
+      // Put off on an earlier job and not due: it waits on, unless this job decides about the place anyway.
+      if (earlier?.of === 'earlier' && due === null && !needsDecision(c, history.records.job.kind))
+        return obligation({ kind: 'decide', slotId: c.slot.id }, TITLE.decide(c.slot), false, {
           slotId: c.slot.id,
-          why: againstWords(history.records.people, c) ?? fallen(history, c),
-          closedBy: c.decision?.id ?? null,
-          ...(c.decision?.option === 'put_off' && !fallen(history, c) && c.against.length === 0
-            ? { state: 'put_off' as const, why: putOffWords(c.decision) }
-            : {}),
-        },
-      ),
-    );
+          state: 'put_off',
+          why: putOffWords(earlier.decision),
+        });
+      return decideOne(history, c, earlier ?? null);
+    });
+}
+
+/** What is owed where something has to be decided: also that it was put off before, and that it is due. */
+function decideOne(history: JobHistory, c: Component, putOff: PutOff | null): Obligation {
+  const due = putOff?.due ? putOffDueWords(putOff) : null;
+  const stands = c.decision !== null && !fallen(history, c) && c.against.length === 0 && due === null;
+  return obligation({ kind: 'decide', slotId: c.slot.id }, TITLE.decide(c.slot), stands, {
+    slotId: c.slot.id,
+    why: againstWords(history.records.people, c) ?? fallen(history, c) ?? due ?? (putOff?.of === 'earlier' ? putOffDueWords(putOff) : null),
+    closedBy: c.decision?.id ?? null,
+    ...(c.decision?.option === 'put_off' && stands ? { state: 'put_off' as const, why: putOffWords(c.decision) } : {}),
+  });
 }

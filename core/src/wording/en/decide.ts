@@ -1,6 +1,7 @@
 /** What is said where a part is decided about. */
 
 import { type OptionId, OPTION_NAME } from '../../catalogue/repairOptions.ts';
+import type { PutOff } from '../../history/putOffs.ts';
 import type { Component } from '../../judging/components.ts';
 import type { Honing } from '../../judging/honing.ts';
 import type { Judged } from '../../judging/judge.ts';
@@ -55,6 +56,29 @@ export function putOffWords(d: Pick<Decision, 'reviewOn' | 'untilKm' | 'access'>
     d.access ? `until ${d.access}` : null,
   ].filter((x) => x !== null);
   return until.length > 0 ? `Put off ${until.join(', or ')}.` : 'Put off; until when is not said.';
+}
+
+/** A place at which something was put off, and until which distance where one was said. */
+export function putOffPlace(slot: Slot, km: number | null): string {
+  return km === null ? placeName(slot) : `${placeName(slot)}, until ${groupThousands(km)} km`;
+}
+
+/** That something was put off, and why it is asked again now. */
+export function putOffDueWords({ decision, due, of }: PutOff): string {
+  const before = of === 'earlier' ? 'Put off on an earlier job' : 'Put off';
+  const because = decision.reason ? ` (${decision.reason})` : '';
+  switch (due?.kind) {
+    case 'day':
+      return `${before}${because} until ${partialDateText({ on: due.on, about: false })}: that is now.`;
+    case 'run':
+      return `${before}${because} until ${groupThousands(due.km)} km: the counter stands at ${groupThousands(due.now)}.`;
+    case 'access':
+      return `${before}${because} until ${due.name}: it is now.`;
+    case 'not_said':
+      return `${before}${because}; until when was not said.`;
+    default:
+      return `${before}${because}. ${putOffWords(decision)}`;
+  }
 }
 
 /** That two people decided without knowing of each other, in a sentence; null where nothing stands against a decision. */

@@ -167,12 +167,17 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName }:
           ]
         : []),
       heading('Still to do, by when'),
-      sheet.afterCare.length === 0
+      sheet.afterCare.length + sheet.putOff.length === 0
         ? second('Nothing.')
         : {
-            ul: sheet.afterCare.map((a) => ({
-              text: [{ text: `${plain(a.what)}: by ${day(a.on)}${km(a.km)}. `, bold: true }, second(a.why)],
-            })),
+            ul: [
+              ...sheet.afterCare.map((a) => ({
+                text: [{ text: `${plain(a.what)}: by ${day(a.on)}${km(a.km)}. `, bold: true }, second(a.why)],
+              })),
+              ...sheet.putOff.map((l) => ({
+                text: [{ text: `${plain(l.place)}: `, bold: true }, plain(l.text), second(`  ${l.by}, ${day(l.on)}`)],
+              })),
+            ],
           },
       heading('Figures against limits'),
       figures,
@@ -186,7 +191,6 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName }:
       ...lines('Torques', sheet.torques, 'None recorded.'),
       ...lines('Fluid', sheet.fluid, 'The fluid was not changed.'),
       ...lines('Proved', sheet.proofs, 'Nothing proved.'),
-      ...lines('Put off', sheet.putOff, 'Nothing.'),
       ...lines('Accepted by name', sheet.accepted, 'Nothing.'),
       ...(sheet.outOfScope.length > 0 ? [heading('Not part of this job'), second(sheet.outOfScope.join('; '))] : []),
     ],

@@ -1,4 +1,5 @@
-import { stageNote, notApplicableWords, fluidCauseWords } from '@dauer/core/wording';
+import { stageNote, notApplicableWords, fluidCauseWords, putOffPlace } from '@dauer/core/wording';
+import { daysAfter } from '@dauer/core/quantity';
 import { fluidState, runningOperations } from '@dauer/core/history';
 import { doableNow, type JobState, nextAct, tryJob } from '@dauer/core/job';
 import { type HandbackSheet, retractedIds, activeEvents } from '@dauer/core/ledger';
@@ -10,13 +11,17 @@ import {
   afterCares,
   amendments,
   bleedPulls,
+  counters,
+  decisions,
   earlierWork,
   fluidServices,
   job,
   lateEvent,
+  partEvents,
   release,
   takeBacks,
   vehicle,
+  voids,
 } from '../../db/schema.ts';
 import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
 import { readChanges, readCursor } from '../../records/changes.ts';
@@ -125,6 +130,45 @@ async function fluidDues(db: Database, today: string) {
     .slice(0, MAX_DUE);
 }
 
+/** Days before it falls due from which something put off is told. */
+const PUT_OFF_SOON_DAYS = 30;
+
+/**
+ * What was put off and falls due, of vehicles that are not in the shop: the newest decision of each place, where its day is near
+ * or the counter has come to its distance, and nothing else was fitted there since.
+ */
+async function putOffDues(db: Database, today: string) {
+  const found = await db.execute<{
+    vehicle_id: string;
+    tag: string;
+    name: string;
+    job_id: string;
+    slot_id: string;
+    on: string | null;
+    km: number | null;
+  }>(sql`
+    select v.id as vehicle_id, v.tag, v.name, d.job_id, d.slot_id, d.review_on::text as "on", d.until_km as km
+    from (
+      select distinct on (j.vehicle_id, d.slot_id) j.vehicle_id, d.* from ${decisions} d join ${job} j on j.id = d.job_id
+      where not exists (select 1 from ${takeBacks} t where t.corrects = d.id)
+        and not exists (select 1 from ${voids} x where x.job_id = d.job_id and not exists (select 1 from ${takeBacks} t where t.corrects = x.id))
+      order by j.vehicle_id, d.slot_id, d.happened_at desc
+    ) d
+    join ${vehicle} v on v.id = d.vehicle_id
+    where d.option = 'put_off'
+      and exists (select 1 from ${release} r where r.job_id = d.job_id)
+      and not exists (select 1 from ${job} o where o.vehicle_id = v.id and not exists (select 1 from ${release} r where r.job_id = o.id))
+      and not exists (select 1 from ${partEvents} e where e.slot_id = d.slot_id and e.kind = 'fitted' and e.happened_at > d.happened_at)
+      and (d.review_on <= ${daysAfter(today, PUT_OFF_SOON_DAYS)}::date
+        or d.until_km <= (select max(c.km) from ${counters} c where c.vehicle_id = v.id))
+    order by d.review_on nulls last limit ${MAX_DUE}`);
+  const layouts = await readNewestLayouts(db, [...new Set(found.rows.map((r) => r.vehicle_id))]);
+  return found.rows.flatMap((r) => {
+    const slot = layouts.get(r.vehicle_id)?.slots.find((s) => s.id === r.slot_id);
+    return slot ? [{ vehicleId: r.vehicle_id, tag: r.tag, name: r.name, jobId: r.job_id, what: putOffPlace(slot, r.km), on: r.on }] : [];
+  });
+}
+
 /** What is still owed after hand-back, of the vehicles handed back last. */
 async function withAfterCare<T extends { jobId: string; due: HandbackSheet['afterCare'] | null }>(db: Database, rows: readonly T[]) {
   const ids = rows.map((r) => r.jobId);
@@ -156,9 +200,10 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job' | 'jobChanges'> = {
   yard: async ({ db }) => {
     const today = new Date().toISOString();
     const ids = await openJobIds(db);
-    const [files, fluid, handedBack] = await Promise.all([
+    const [files, fluid, putOffs, handedBack] = await Promise.all([
       Promise.all(ids.map((id) => readJobFile(db, id))),
       fluidDues(db, today),
+      putOffDues(db, today),
       db
         .select({
           jobId: job.id,
@@ -182,6 +227,7 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job' | 'jobChanges'> = {
         derived.ok ? [] : [{ jobId: records.job.id, tag: records.vehicle.tag, name: records.vehicle.name, why: derived.why }],
       ),
       fluid,
+      putOffs,
       handedBack: await withAfterCare(db, handedBack),
     };
   },

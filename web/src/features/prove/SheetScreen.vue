@@ -31,7 +31,6 @@ const sections = computed<{ key: string; title: string; lines: readonly SheetLin
         { key: 'torques', title: 'Torques', lines: sheet.value.torques, none: 'None recorded.' },
         { key: 'fluid', title: 'Fluid', lines: sheet.value.fluid, none: 'The fluid was not changed.' },
         { key: 'proofs', title: 'Proved', lines: sheet.value.proofs, none: 'Nothing proved yet.' },
-        { key: 'putOff', title: 'Put off', lines: sheet.value.putOff, none: 'Nothing.' },
         { key: 'accepted', title: 'Accepted by name', lines: sheet.value.accepted, none: 'Nothing.' },
       ]
     : [],
@@ -96,11 +95,17 @@ function saveFile(): void {
     </section>
     <section>
       <h2 class="line">Still to do, by when</h2>
-      <ul v-if="sheet.afterCare.length > 0">
+      <ul v-if="sheet.afterCare.length + sheet.putOff.length > 0">
         <li v-for="a in sheet.afterCare" :key="a.item">
           <b>{{ a.what }}</b>
           by {{ dayText(a.on) }}{{ a.km === null ? '' : `, or after ${a.km} km` }}
           <span class="second small">{{ a.why }}</span>
+        </li>
+        <li v-for="(l, i) in sheet.putOff" :key="`put off ${l.place}${l.on}`">
+          <b>{{ l.place }}</b>
+          {{ l.text }}
+          <span class="second small">{{ l.by }}, {{ dayText(l.on) }}</span>
+          <StrikeButton v-if="striking" @strike="black = { line: `putOff.${i}.text`, text: l.text }" />
         </li>
       </ul>
       <p v-else class="second">Nothing.</p>

@@ -23,11 +23,13 @@ watch(data, (yard) => yard && void keepOpenJobs([...yard.jobs, ...(yard.stuck ??
 const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => ((a.promised ?? '9') < (b.promised ?? '9') ? -1 : 1)));
 // What a device kept of an older version has no such list.
 const stuck = computed(() => data.value?.stuck ?? []);
+// The same of what was put off.
+const putOffs = computed(() => data.value?.putOffs ?? []);
 const all = computed(() => jobs.value.length + stuck.value.length);
 const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];
 /** How many there are is said once it is known. */
 const title = computed(() => (data.value ? `${NUMBERS[all.value] ?? String(all.value)} in the shop` : 'The yard'));
-const workable = computed(() => jobs.value.filter((j) => j.next !== null).length);
+const workable = computed(() => jobs.value.filter((j) => j.doable > 0).length);
 const now = useNow({ interval: 10000 });
 const clock = computed(() => clockText(now.value));
 const off = onLetter('KeyN', () => {
@@ -64,7 +66,7 @@ onBeforeUnmount(off);
           Vehicles that are in the shop stand here, each with its stage and what can be done next. Book the first one in.
         </p>
       </template>
-      <p v-else-if="!error" class="second empty" aria-busy="true">Looking into the yard …</p>
+      <p v-else-if="!error" class="second empty" aria-busy="true">Reading the book …</p>
     </div>
     <aside class="side" aria-label="Falling due">
       <div class="head">
@@ -74,6 +76,18 @@ onBeforeUnmount(off);
       </div>
       <FluidDue v-for="f in data?.fluid ?? []" :key="f.vehicleId" :fluid="f" />
       <p v-if="data && data.fluid.length === 0" class="second empty">No fluid service is on record yet.</p>
+      <template v-if="putOffs.length > 0">
+        <div class="head"><h2>Put off, and due</h2></div>
+        <ul>
+          <li v-for="p in putOffs" :key="`${p.vehicleId}${p.what}`">
+            <span>
+              <RouterLink class="go" :to="`/jobs/${p.jobId}/sheet`">{{ p.tag }} {{ p.name }}</RouterLink>
+              <span class="second small care">{{ p.what }}</span>
+            </span>
+            <span class="second small when">{{ p.on ? dayText(p.on) : '' }}</span>
+          </li>
+        </ul>
+      </template>
       <template v-if="data && data.late.length > 0">
         <div class="head"><h2>Came in after the hand-back</h2></div>
         <ul>
