@@ -103,7 +103,7 @@ const bleedSent = {
 const boilingPoint = z.number().min(80).max(400).nullable().default(null);
 const fluidFields = {
   ...{ product: name, fluidClass, batch: words(80), lowMoisture: z.boolean() },
-  ...{ dryC: boilingPoint, wetC: boilingPoint, needC: boilingPoint },
+  ...{ dryC: boilingPoint, wetC: boilingPoint, hottestC: boilingPoint },
   makerMonths: z.number().int().min(1).max(240).nullable().default(null),
 };
 const sampleFields = {

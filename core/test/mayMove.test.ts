@@ -22,13 +22,21 @@ class Vehicle extends JobFixture {
     this.file.proofs = [...this.file.proofs, { ...base(this.next()), item, slotId: null, corner, result: 'passed', note: '' }];
   }
   fluid(): void {
+    const sample = {
+      slotId: this.slot('reservoir', null),
+      waterPercent: null,
+      boilC: null,
+      fluidClass: '4' as const,
+      how: 'Drop in water',
+    };
+    this.file.fluidSamples = [{ ...base(this.next()), ...sample }];
     this.file.fluidServices = [{ ...base(this.next()), product: 'p', fluidClass: '4', batch: '', lowMoisture: false, ...BY_CLASS_ALONE }];
     for (const b of this.layout.slots.filter((s) => s.kind === 'bleeder')) {
       const pull = {
         ...base(this.next()),
         slotId: b.id,
-        volumeTyped: '1',
-        volumeMl: 1,
+        volumeTyped: '120',
+        volumeMl: 120,
         colour: 'clear',
         air: 'none',
         closed: true,

@@ -263,6 +263,9 @@ export class Telling {
     if (joint) this.add('jointEvents', { connectionId: joint.connection.id, slotId: slot.id, kind, seal, note: '' });
   }
   fluid(product: string, batch: string): void {
+    const reservoir = this.car.layout.slots.find((s) => s.kind === 'reservoir');
+    if (reservoir)
+      this.add('fluidSamples', { slotId: reservoir.id, waterPercent: null, boilC: null, fluidClass: '4', how: 'Drop in water: it mixes' });
     this.add('fluidServices', { product, fluidClass: '4', batch, lowMoisture: false, ...BY_CLASS_ALONE });
     for (const bleeder of this.car.layout.slots.filter((s) => s.kind === 'bleeder')) {
       this.add('bleedPulls', {

@@ -28,7 +28,7 @@ CREATE TABLE "leaving" (
 ALTER TABLE "finding" ADD COLUMN "done_here" text;--> statement-breakpoint
 ALTER TABLE "fluid_service" ADD COLUMN "dry_c" double precision;--> statement-breakpoint
 ALTER TABLE "fluid_service" ADD COLUMN "wet_c" double precision;--> statement-breakpoint
-ALTER TABLE "fluid_service" ADD COLUMN "need_c" double precision;--> statement-breakpoint
+ALTER TABLE "fluid_service" ADD COLUMN "hottest_c" double precision;--> statement-breakpoint
 ALTER TABLE "fluid_service" ADD COLUMN "maker_months" integer;--> statement-breakpoint
 ALTER TABLE "fluid_sample" ADD CONSTRAINT "fluid_sample_job_id_job_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."job"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "fluid_sample" ADD CONSTRAINT "fluid_sample_author_id_account_id_fk" FOREIGN KEY ("author_id") REFERENCES "public"."account"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

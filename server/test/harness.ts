@@ -265,6 +265,8 @@ export const limitBody = (over: Record<string, unknown> = {}) => ({
 export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
   const t = shop.technician;
   await t.event<'counters'>(car.jobId, 'counters', { typed: '79,400 km', unit: 'km' });
+  const reservoir = car.layout.slots.find((s) => s.kind === 'reservoir');
+  if (reservoir) await t.event<'fluidSamples'>(car.jobId, 'fluid-samples', { slotId: reservoir.id, fluidClass: '4', how: 'Drop in water' });
   await t.event<'fluidServices'>(car.jobId, 'fluid-services', {
     product: 'Class 4 fluid',
     fluidClass: '4',

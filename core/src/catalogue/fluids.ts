@@ -58,6 +58,18 @@ export function boilingPoint(dry: number, wet: number, water: number, kind: Flui
   return bottom + (dry - bottom) * Math.exp(-water / boilingTau(dry, wet));
 }
 
+/**
+ * Water at a measured boiling point, percent: the boiling curve read the other way; saturated where it lies below all of it.
+ * @param boil °C
+ * @throws DomainError bad_boiling_points
+ */
+export function waterAtBoiling(dry: number, wet: number, boil: number): number {
+  const bottom = wet - 15;
+  if (boil >= dry) return 0;
+  if (boil <= bottom) return SATURATED;
+  return Math.min(SATURATED, -boilingTau(dry, wet) * Math.log((boil - bottom) / (dry - bottom)));
+}
+
 /** Time constant of water uptake, years. Source: handbook 60; the temperate figure agrees with 2.6 % after 30 months in fleet surveys. */
 export function waterConstant(climate: Climate, lowMoisture: boolean): number {
   return { dry: 7, temperate: 4.4, damp: 3 }[climate] * (lowMoisture ? 1.4 : 1);

@@ -1,7 +1,9 @@
-import { type DueReason, fluidClass, fluidDue, waterAfter, waterConstant } from '../catalogue/fluids.ts';
-import { type Layout, type Slot } from '../layout/graph.ts';
+import { type DueReason, fluidClass, fluidDue, refitWater, waterAfter, waterAtBoiling, waterConstant } from '../catalogue/fluids.ts';
+import { type Layout, type Slot, slotById } from '../layout/graph.ts';
+import { type Drawn, drawnAt, fallsShort } from './drawn.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
 import type { EarlierWork } from '../ledger/families/earlierWork.ts';
+import type { FluidSample } from '../ledger/families/fluidSamples.ts';
 import type { FluidService } from '../ledger/families/fluidServices.ts';
 import type { Vehicle } from '../ledger/vehicleRecords.ts';
 import { type PartialDate, earliestDay } from '../quantity/partialDate.ts';
@@ -15,6 +17,8 @@ export interface FluidRecords {
   readonly pulls: readonly BleedPull[];
   /** Work done before the shop kept records; only a change of the fluid counts. */
   readonly earlier?: readonly EarlierWork[];
+  /** What was measured of it. */
+  readonly samples?: readonly FluidSample[];
 }
 
 /** The fluid of one circuit: what it was last changed to, and a change begun since and not finished. */
@@ -50,6 +54,23 @@ export function closedClear(pull: BleedPull | undefined): boolean {
   return pull !== undefined && pull.closed && pull.air === 'none' && pull.colour === 'clear';
 }
 
+const known = new WeakMap<readonly BleedPull[], Map<string, ReadonlyMap<string, Drawn>>>();
+
+/** What was drawn on a job, worked out once a list, since a list is only ever replaced. */
+function drawnOn(layout: Layout, pulls: readonly BleedPull[], jobId: string): ReadonlyMap<string, Drawn> {
+  const key = `${layout.id}:${jobId}`;
+  const mine = known.get(pulls) ?? new Map<string, ReadonlyMap<string, Drawn>>();
+  const drawn =
+    mine.get(key) ??
+    drawnAt(
+      layout,
+      pulls.filter((p) => p.jobId === jobId),
+    );
+  mine.set(key, drawn);
+  known.set(pulls, mine);
+  return drawn;
+}
+
 /**
  * What is in each circuit. A fluid change is nipple by nipple: a circuit holds a fluid only once every one of
  * its bleeders was closed on it, clear and without air; begun and not finished, it shows as half done.
@@ -63,8 +84,13 @@ export function circuitFluids(layout: Layout, { services, pulls }: FluidRecords)
     let service: FluidService | null = null;
     let half: CircuitFluid['half'] = null;
     for (const s of services) {
+      const drawn = drawnOn(layout, pulls, s.jobId);
       const last = (b: Slot): BleedPull | undefined => pulls.findLast((p) => p.jobId === s.jobId && p.slotId === b.id);
-      const missing = mine.filter((b) => !closedClear(last(b)));
+      const short = (b: Slot): boolean => {
+        const at = drawn.get(b.id);
+        return at !== undefined && fallsShort(at);
+      };
+      const missing = mine.filter((b) => !closedClear(last(b)) || short(b));
       if (missing.length === 0) {
         service = s;
         half = null;
@@ -74,10 +100,33 @@ export function circuitFluids(layout: Layout, { services, pulls }: FluidRecords)
   });
 }
 
-function serviceState(service: FluidService, vehicle: Pick<Vehicle, 'use' | 'climate'>, today: string): FluidState {
+/** Water by which a sample counts, percent: of its boiling point where that was measured, which outranks a pen. */
+function waterOf(sample: FluidSample, dry: number, wet: number): number | null {
+  return sample.boilC === null ? sample.waterPercent : waterAtBoiling(dry, wet, sample.boilC);
+}
+
+/** The worst of the newest samples of each place since a change; null where none was taken. */
+function measuredSince(samples: readonly FluidSample[], since: string, dry: number, wet: number) {
+  const newest = new Map<string, FluidSample>();
+  for (const s of samples) if (s.happenedAt >= since && waterOf(s, dry, wet) !== null) newest.set(s.slotId, s);
+  const [worst] = [...newest.values()]
+    .map((s) => ({ date: s.happenedAt.slice(0, 10), water: waterOf(s, dry, wet) ?? 0 }))
+    .sort((x, y) => y.water - x.water);
+  return worst ?? null;
+}
+
+function serviceState(
+  service: FluidService,
+  samples: readonly FluidSample[],
+  vehicle: Pick<Vehicle, 'use' | 'climate'>,
+  today: string,
+): FluidState {
   const facts = fluidClass(service.fluidClass);
   const kind = facts?.kind ?? 'mineral';
   const changed = service.happenedAt.slice(0, 10);
+  const dry = service.dryC ?? facts?.dry ?? 0;
+  const wet = service.wetC ?? facts?.wet ?? 0;
+  const measured = kind === 'glycol' ? measuredSince(samples, service.happenedAt, dry, wet) : null;
   const tried = toResult(() =>
     fluidDue({
       kind,
@@ -86,8 +135,11 @@ function serviceState(service: FluidService, vehicle: Pick<Vehicle, 'use' | 'cli
       lowMoisture: service.lowMoisture,
       stands: vehicle.use === 'stands',
       competition: vehicle.use === 'competition',
-      dry: facts?.dry ?? 0,
-      wet: facts?.wet ?? 0,
+      dry,
+      wet,
+      hottest: service.hottestC,
+      makerMonths: service.makerMonths,
+      measured,
     }),
   );
   const years = Math.max(0, yearsBetween(changed, today));
@@ -95,8 +147,21 @@ function serviceState(service: FluidService, vehicle: Pick<Vehicle, 'use' | 'cli
     changed,
     due: tried.ok ? tried.value.due : changed,
     cause: tried.ok ? { kind: 'interval', reason: tried.value.reason } : { kind: 'refused', refusal: tried.refusal },
-    water: kind === 'glycol' ? waterAfter(years, waterConstant(vehicle.climate, service.lowMoisture)) : null,
+    water: kind === 'glycol' ? waterNow(years, waterConstant(vehicle.climate, service.lowMoisture), changed, measured) : null,
   };
+}
+
+/** Water now, percent: from the estimate, or on from what was measured. */
+function waterNow(
+  years: number,
+  constant: number,
+  changed: string,
+  measured: { readonly date: string; readonly water: number } | null,
+): number {
+  if (measured === null) return waterAfter(years, constant);
+  const then = yearsBetween(changed, measured.date);
+  const refit = toResult(() => refitWater(then, measured.water));
+  return refit.ok ? waterAfter(years, refit.value) : Math.max(measured.water, 0);
 }
 
 /**
@@ -138,7 +203,8 @@ export function fluidState(
   if (!newest) return earlierState(records.earlier ?? [], vehicle);
   const since = newest.happenedAt.slice(0, 10);
   const states = circuitFluids(layout, records).map(({ circuit, service, half }): FluidState => {
-    const known = service ? serviceState(service, vehicle, today) : null;
+    const mine = (records.samples ?? []).filter((x) => slotById(layout, x.slotId)?.circuits.includes(circuit));
+    const known = service ? serviceState(service, mine, vehicle, today) : null;
     if (half) {
       const day = half.service.happenedAt.slice(0, 10);
       return {

@@ -1,10 +1,12 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
+export { type Drawn, drawnAt, fallsShort, lineVolume } from './drawn.ts';
+export { fluidBefore } from './knownFluid.ts';
 export { type PutOff, putOffsOf } from './putOffs.ts';
 export { type Arrival, type ArrivalRow, arrivalsOf } from './arrivals.ts';
 export { isOfAnother, signatories } from './authorship.ts';
 export { fileAsOf, fileUntil } from './asOf.ts';
 export { type JobHistory, openHistory } from './jobHistory.ts';
-export { closedClear, fluidState, fluidVerdict } from './due.ts';
+export { closedClear, type FluidState, fluidState, fluidVerdict } from './due.ts';
 export { lateEvents, writtenUpLater } from './late.ts';
 export { moved, movedTwice } from './moved.ts';
 export { replacedBy } from './replaced.ts';

@@ -31,7 +31,7 @@ function isLeftForTheRoad(o: Obligation, proofs: Proofs): boolean {
  * not be pressed stays locked, and what was put in comes out: both are dangers to whoever loads it.
  */
 function isLeftUndriven(o: Obligation): boolean {
-  return isDuty(o, 'proof', 'hazard', 'finding', 'verdict', 'bleed', 'fluid') || (isDuty(o, 'joint') && o.duty.step === 'held');
+  return isDuty(o, 'proof', 'hazard', 'finding', 'verdict', 'bleed', 'fluid', 'identify') || (isDuty(o, 'joint') && o.duty.step === 'held');
 }
 
 /**

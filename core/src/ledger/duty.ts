@@ -19,7 +19,8 @@ export type Duty =
   | { readonly kind: 'trace_wheel'; readonly corner: Corner }
   | { readonly kind: 'gauge'; readonly slotId: string; readonly measurement: MeasurementId; readonly phase: Phase }
   | {
-      readonly kind: 'look' | 'decide' | 'work' | 'fit' | 'for_now' | 'care' | 'clamped' | 'hazard' | 'lock' | 'came' | 'board';
+      readonly kind:
+        'look' | 'decide' | 'work' | 'fit' | 'for_now' | 'care' | 'clamped' | 'hazard' | 'lock' | 'came' | 'board' | 'identify';
       readonly slotId: string;
     }
   | { readonly kind: 'because'; readonly finding: FindingCode; readonly slotId: string; readonly measurement: MeasurementId | null }
@@ -111,7 +112,20 @@ export function dutyKey(d: Duty): string {
   }
 }
 
-const OF_A_PLACE: readonly string[] = ['look', 'decide', 'work', 'fit', 'for_now', 'care', 'clamped', 'hazard', 'lock', 'came', 'board'];
+const OF_A_PLACE: readonly string[] = [
+  'look',
+  'decide',
+  'work',
+  'fit',
+  'for_now',
+  'care',
+  'clamped',
+  'hazard',
+  'lock',
+  'came',
+  'board',
+  'identify',
+];
 
 /**
  * The duty of a stored name, whatever version of the program wrote it: the one reader of these names. What follows the
@@ -195,7 +209,7 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     op: 'rebuild',
     torque: 'rebuild',
   },
-  ...{ fluid: 'bleed', bleed: 'bleed' },
+  ...{ identify: 'bleed', fluid: 'bleed', bleed: 'bleed' },
   ...{ verdict: 'prove', finding: 'prove', hazard: 'prove', lock: 'prove', out: 'prove', proof: 'prove', yard: 'prove' },
 };
 

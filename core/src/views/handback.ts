@@ -69,6 +69,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     services: history.active(records.fluidServices),
     pulls: history.active(records.bleedPulls),
     earlier: history.active(records.earlierWork),
+    samples: history.active(records.fluidSamples),
   };
   const due = fluidState(records.layout, fluid, records.vehicle, today);
   const complaint = here(records.proofs)
@@ -134,6 +135,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
           ),
         ),
       ),
+      ...here(records.fluidSamples).map((s) => line(s, place(s.slotId), SHEET.sample(s, s.how ? cameFrom(s.id, 'how', s.how) : ''))),
       ...here(records.bleedPulls).map((p) => line(p, place(p.slotId), SHEET.pull(p))),
     ],
     nextDue: [

@@ -10,14 +10,14 @@ export interface FluidService extends JobEvent {
   /** The product's own boiling points, dry and wet, °C; null where only its class is known. */
   readonly dryC: number | null;
   readonly wetC: number | null;
-  /** The boiling point that the vehicle needs, °C: the hottest its fluid is expected to be, and a reserve; null where none is known. */
-  readonly needC: number | null;
+  /** The hottest that the fluid is expected to be in this vehicle, °C; null where it is not used hot. */
+  readonly hottestC: number | null;
   /** The vehicle maker's interval, months; null where none is known. */
   readonly makerMonths: number | null;
 }
 
 /** What a fluid of which only the class is known has nothing of. */
-export const BY_CLASS_ALONE = { dryC: null, wetC: null, needC: null, makerMonths: null } as const satisfies Partial<FluidService>;
+export const BY_CLASS_ALONE = { dryC: null, wetC: null, hottestC: null, makerMonths: null } as const satisfies Partial<FluidService>;
 
 export const fluidServices: FamilyDescriptor<FluidService> = {
   ...PLAIN,

@@ -1,6 +1,9 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
+import { fluidClass } from '../../catalogue/fluids.ts';
+import { drawnAt, fallsShort } from '../../history/drawn.ts';
 import { circuitFluids, closedClear } from '../../history/due.ts';
+import { fluidBefore } from '../../history/knownFluid.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
@@ -44,6 +47,42 @@ function pullFault(pull: BleedPull): string {
   return pull.air !== 'none' ? REASON.airStill : REASON.notClear;
 }
 
+/** What is fed from one reservoir, and so holds one fluid. */
+function together(history: JobHistory, circuits: readonly number[]): number[][] {
+  const { layout } = history.records;
+  const groups: number[][] = [];
+  for (const c of circuits) {
+    if (groups.some((g) => g.includes(c))) continue;
+    const tank = layout.slots.find((s) => s.kind === 'reservoir' && s.circuits.includes(c));
+    groups.push(tank ? circuits.filter((x) => tank.circuits.includes(x)) : [c]);
+  }
+  return groups;
+}
+
+/**
+ * That nobody knows what was in a circuit, or that another kind goes in: until it was told by a test, or all of its rubber is
+ * renewed and every bleeder drawn through, the circuit is unknown and being changed.
+ * Source: handbook 05, Unknown is a finding; 60, Fluids.
+ */
+function unknownFluids(history: JobHistory, circuits: readonly number[]): Obligation[] {
+  const { layout, job } = history.records;
+  const goesIn = history.active(history.records.fluidServices).findLast((f) => f.jobId === job.id);
+  return together(history, circuits).flatMap((group) => {
+    const before = fluidBefore(history, group);
+    const other = before.known !== null && goesIn !== undefined && fluidClass(goesIn.fluidClass)?.kind !== before.known.kind;
+    if (before.known !== null && !other) return [];
+    const at = layout.slots.find((s) => (s.kind === 'reservoir' || s.kind === 'bleeder') && s.circuits.some((c) => group.includes(c)));
+    if (!at) return [];
+    const done = before.old.length === 0 && before.drawn;
+    return [
+      obligation({ kind: 'identify', slotId: at.id }, other ? TITLE.otherFluid(before.known) : TITLE.identify(at), done, {
+        slotId: at.id,
+        why: done ? null : REASON.identify(before),
+      }),
+    ];
+  });
+}
+
 export function bleedObligations(s: RuleContext): Obligation[] {
   const { history, components } = s;
   const circuits = circuitsToBleed(s);
@@ -62,13 +101,19 @@ export function bleedObligations(s: RuleContext): Obligation[] {
           why: REASON.hydraulicFirst(stillOpen.map((c) => c.slot)),
         }
       : {};
+  const drawn = drawnAt(
+    history.records.layout,
+    history.active(history.records.bleedPulls).filter((p) => p.jobId === history.records.job.id),
+  );
   const bleeders = bleedOrder(history.records.layout)
     .filter((b) => circuits.includes(b.circuit))
     .map((b) => {
       const now = s.proofStatus.pull(b.bleeder.id);
       const newest = now?.record;
       const wrong = whyNotGood(now);
-      const closed = closedClear(newest) && wrong === null;
+      const at = drawn.get(b.bleeder.id);
+      const short = newest !== undefined && at !== undefined && fallsShort(at) ? at : null;
+      const closed = closedClear(newest) && wrong === null && short === null;
       return obligation({ kind: 'bleed', slotId: b.bleeder.id }, TITLE.bleed(b.bleeder), closed, {
         slotId: b.bleeder.id,
         closedBy: newest?.id ?? null,
@@ -76,7 +121,7 @@ export function bleedObligations(s: RuleContext): Obligation[] {
           ? {}
           : newest
             ? {
-                why: wrong ?? pullFault(newest),
+                why: wrong ?? (short && closedClear(newest) ? REASON.fallsShort(short.drawn, short.stood) : pullFault(newest)),
               }
             : waiting),
       });
@@ -87,6 +132,7 @@ export function bleedObligations(s: RuleContext): Obligation[] {
     obligation({ kind: 'fluid' }, TITLE.fluid, fluid, {
       why: unknown && !fluid ? REASON.unknownFluid : null,
     }),
+    ...unknownFluids(history, circuits),
     ...bleeders,
   ];
 }

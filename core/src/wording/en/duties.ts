@@ -8,7 +8,9 @@ import type { PutInKind } from '../../ledger/families/putIns.ts';
 import type { Phase } from '../../ledger/families/sets.ts';
 import { PHASE_WORD } from './phases.ts';
 import { PUT_IN_NAME } from './places.ts';
-import { upperFirst } from '../../quantity/display.ts';
+import type { ClassFacts } from '../../catalogue/fluids.ts';
+import type { FluidBefore } from '../../history/knownFluid.ts';
+import { displayWithUnit, upperFirst } from '../../quantity/display.ts';
 
 const lower = (slot: Slot): string => placeName(slot).toLowerCase();
 const measured = (m: MeasurementId): string => MEASUREMENTS[m].name.toLowerCase();
@@ -53,6 +55,8 @@ export const TITLE = {
   care: (slot: Slot): string => `${placeName(slot)} was found seized`,
   clamped: (slot: Slot, hours: number): string => `${placeName(slot)} was clamped for ${hours} h: renew it`,
   fluid: 'Name the fluid that goes in',
+  identify: (slot: Slot): string => `${placeName(slot)}: the fluid is unknown, and being changed`,
+  otherFluid: (known: ClassFacts): string => `${known.name} was in it, and another kind goes in`,
   bleed: (slot: Slot): string => `Bleed at the ${lower(slot)}`,
   finding: (slot: Slot, words: string): string => `${placeName(slot)}: ${words}`,
   hazard: (slot: Slot): string => `${placeName(slot)} is out of scope, and a hazard`,
@@ -97,6 +101,15 @@ export const REASON = {
   noTarget: 'It has no target to be held against.',
   offTarget: 'More than a tenth off its target.',
   unknownFluid: 'What is in it is not known: nothing is mixed, every bleeder of the reservoir is drawn clear.',
+  fallsShort: (drawn: number, stood: number): string =>
+    `${displayWithUnit(drawn, 'volume', 1, 'mL')} drawn; ${displayWithUnit(stood, 'volume', 1, 'mL')} stand between the reservoir and it.`,
+  identify: ({ known, old, drawn }: FluidBefore): string => {
+    const rubber = old.slice(0, 4).map(lower).join(', ');
+    const more = old.length > 4 ? ` and ${old.length - 4} more` : '';
+    const test = known === null ? 'Tell it by a test before it is moved, or renew' : 'Renew';
+    const left = old.length > 0 ? ` Not renewed: ${rubber}${more}.` : drawn ? '' : ' Not every bleeder is drawn through yet.';
+    return `${test} every rubber part that it touches and draw every bleeder through.${left}`;
+  },
   hydraulicFirst: (slots: readonly Slot[]): string => `All hydraulic parts first: ${slots.map(lower).join(', ')}.`,
   bleederOpen: 'The bleeder is not closed.',
   airStill: 'Air was still coming.',

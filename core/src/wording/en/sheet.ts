@@ -1,7 +1,9 @@
+import { fluidClass } from '../../catalogue/fluids.ts';
 import { type ProofResult, RESULT_WORD } from '../../catalogue/proofItems.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { type Slot, placeName, type LayoutRevision } from '../../layout/graph.ts';
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
+import type { FluidSample } from '../../ledger/families/fluidSamples.ts';
 import type { JointEvent } from '../../ledger/families/jointEvents.ts';
 import type { PartEventKind, PartEvent } from '../../ledger/families/partEvents.ts';
 import { displayWithUnit } from '../../quantity/display.ts';
@@ -52,6 +54,15 @@ export const SHEET = {
   part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until' | 'lot'>): string =>
     `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}${lotWords(e.lot)}`,
   fluid: (product: string, kind: string, batch: string): string => `${product}, ${kind}${batch ? `, batch ${batch}` : ''}`,
+  sample: (s: Pick<FluidSample, 'fluidClass' | 'waterPercent' | 'boilC'>, how: string): string =>
+    `sample: ${[
+      s.fluidClass === null ? null : (fluidClass(s.fluidClass)?.name ?? s.fluidClass),
+      s.waterPercent === null ? null : `water ${s.waterPercent} %`,
+      s.boilC === null ? null : `boils at ${s.boilC} °C`,
+      how || null,
+    ]
+      .filter((x) => x !== null)
+      .join(', ')}`,
   pull: (p: Pick<BleedPull, 'volumeMl' | 'colour' | 'air' | 'closed'>): string =>
     `${displayWithUnit(p.volumeMl, 'volume', 1, 'mL')} drawn, ${p.colour}, ${p.air === 'none' ? 'no air' : p.air}, ${p.closed ? 'closed' : 'left open'}`,
   watch: (slot: Slot, j: Judged): string => `${placeName(slot)} ${j.characteristic.short.toLowerCase()}, ${figureOf(j)}`,

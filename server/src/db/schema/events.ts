@@ -210,7 +210,7 @@ export const fluidServices = pgTable(
     lowMoisture: boolean().notNull(),
     dryC: doublePrecision(),
     wetC: doublePrecision(),
-    needC: doublePrecision(),
+    hottestC: doublePrecision(),
     makerMonths: integer(),
   },
   (t) => [index().on(t.jobId)],

@@ -14,6 +14,7 @@ import {
   counters,
   decisions,
   earlierWork,
+  fluidSamples,
   fluidServices,
   job,
   lateEvent,
@@ -101,7 +102,15 @@ async function fluidDues(db: Database, today: string) {
     .from(earlierWork)
     .innerJoin(job, eq(job.id, earlierWork.jobId))
     .where(inArray(job.vehicleId, ids));
-  const jobs = [...new Set([...served.map((r) => r.service.jobId), ...earlierOnes.map((r) => r.earlier.jobId)])];
+  const sampled = await db
+    .select({ vehicleId: job.vehicleId, sample: fluidSamples })
+    .from(fluidSamples)
+    .innerJoin(job, eq(job.id, fluidSamples.jobId))
+    .where(inArray(job.vehicleId, ids))
+    .orderBy(fluidSamples.happenedAt);
+  const jobs = [
+    ...new Set([...served.map((r) => r.service.jobId), ...earlierOnes.map((r) => r.earlier.jobId), ...sampled.map((r) => r.sample.jobId)]),
+  ];
   const pulls = await db.select().from(bleedPulls).where(inArray(bleedPulls.jobId, jobs));
   const retracted = retractedIds(await db.select().from(takeBacks).where(inArray(takeBacks.jobId, jobs)));
   const layouts = await readNewestLayouts(db, ids);
@@ -119,8 +128,12 @@ async function fluidDues(db: Database, today: string) {
         earlierOnes.filter((r) => r.vehicleId === v.id).map((r) => r.earlier),
         retracted,
       );
+      const samples = activeEvents(
+        sampled.filter((r) => r.vehicleId === v.id).map((r) => r.sample),
+        retracted,
+      );
       const drawn = layouts.get(v.id);
-      const state = drawn ? fluidState(drawn, { services, pulls: mine, earlier }, v, today) : null;
+      const state = drawn ? fluidState(drawn, { services, pulls: mine, earlier, samples }, v, today) : null;
       const jobId = services.at(-1)?.jobId ?? earlier.at(-1)?.jobId ?? null;
       if (!state) return [];
       const { cause, ...due } = state;

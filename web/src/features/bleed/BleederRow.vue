@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { circuitName, METHOD_NAME } from '@dauer/core/wording';
-import { closedClear } from '@dauer/core/history';
+import { drawnAt } from '@dauer/core/history';
 import { placeLock } from '@dauer/core/job';
-import type { BleedMethod, BleedPull } from '@dauer/core/ledger';
+import type { BleedMethod, BleedPull, Obligation } from '@dauer/core/ledger';
 import { fixed, readTold } from '@dauer/core/quantity';
-import { whyNotGood } from '@dauer/core/readiness';
 import { type BleedStep, PRESSING } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -12,7 +11,14 @@ import { refusalOf } from '../../fittings/refusal.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** One bleeder: volume, colour, air, and whether it was closed. */
-const props = defineProps<{ n: number; step: BleedStep; name: string; owed: boolean; pulls: readonly BleedPull[]; writable: boolean }>();
+const props = defineProps<{
+  n: number;
+  step: BleedStep;
+  name: string;
+  owed: Obligation | null;
+  pulls: readonly BleedPull[];
+  writable: boolean;
+}>();
 const job = useOpenJob();
 const open = ref(false);
 const volume = ref('');
@@ -33,8 +39,18 @@ const method = ref<BleedMethod>('vacuum');
 const tried = ref(false);
 const problem = computed(() => (tried.value ? refusalOf(() => readTold('bled', volume.value, 'mL')) : ''));
 const last = computed(() => props.pulls.at(-1) ?? null);
-const wrong = computed(() => whyNotGood(job.state.context.proofStatus.pull(props.step.bleeder.id) ?? null));
-const good = computed(() => closedClear(props.pulls.at(-1)) && wrong.value === null);
+/** One state: that of what is owed here. */
+const good = computed(() => props.owed?.state === 'closed');
+const wrong = computed(() => (props.owed?.state === 'open' && last.value ? props.owed.why : null));
+/** What stands between the reservoir and it, before anything is drawn. */
+const stands = computed(() =>
+  Math.round(
+    drawnAt(
+      job.state.records.layout,
+      job.state.history.active(job.state.records.bleedPulls).filter((p) => p.jobId === job.records.job.id),
+    ).get(props.step.bleeder.id)?.stood ?? 0,
+  ),
+);
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {
   tried.value = true;
@@ -61,6 +77,11 @@ function log(): void {
       <span class="second small">
         {{ circuitName(step.circuit) }},
         <span class="fig">{{ fixed(step.lengthMm / 1000, 2) }} m</span>
+        <template v-if="stands > 0">
+          ,
+          <span class="fig">{{ stands }} mL</span>
+          stand before it
+        </template>
       </span>
     </span>
     <span class="state">

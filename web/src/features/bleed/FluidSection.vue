@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { fluidCauseWords } from '@dauer/core/wording';
+import { fixed } from '@dauer/core/quantity';
+import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
+import type { FluidState } from '@dauer/core/history';
+import { placeName, slotById } from '@dauer/core/layout';
+import { isDuty } from '@dauer/core/ledger';
+import { computed, ref } from 'vue';
+import { useOpenJob } from '../../job/openJob.ts';
+import { dayText } from '../../fittings/dates.ts';
+import FluidSampleForm from './FluidSampleForm.vue';
+
+/** What was in it, what was measured of it, and what goes in. */
+const props = defineProps<{ writable: boolean; due: FluidState | null; done: string }>();
+const job = useOpenJob();
+const here = computed(() => job.state.history.active(job.state.records.fluidServices).filter((f) => f.jobId === job.state.records.job.id));
+const samples = computed(() => job.state.history.active(job.state.records.fluidSamples));
+const newest = computed(() => job.state.history.active(job.state.records.fluidServices).at(-1));
+/** That nobody knows what was in it, or that another kind goes in. */
+const unknown = computed(() => job.state.obligations.filter((o) => isDuty(o, 'identify')));
+const dueText = computed(() => {
+  if (!props.due) return '';
+  const { cause, water, changed } = props.due;
+  const rest = [
+    // What is in hand is counted once, as at the head of the page.
+    cause.kind === 'half_done' && here.value.length > 0 ? props.done : fluidCauseWords(cause),
+    ...(water === null ? [] : [`water now about ${fixed(water, 1)} %`]),
+    changed === null ? 'no whole change on record' : `changed ${dayText(changed)}`,
+  ];
+  return `${rest.join('; ').replace(/^./, (c) => c.toUpperCase())}.`;
+});
+const product = ref('');
+const kind = ref<FluidClass>('4');
+const batch = ref('');
+const lowMoisture = ref(false);
+const more = ref(false);
+const figures = ref({ dryC: '', wetC: '', hottestC: '', makerMonths: '' });
+const number = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
+const bad = (text: string, least: number, most: number): string => {
+  const n = number(text);
+  return n === null || (Number.isFinite(n) && n >= least && n <= most) ? '' : `Between ${least} and ${most}, or nothing.`;
+};
+const FIELDS = [
+  { key: 'dryC', label: 'Its boiling point dry, °C', least: 80, most: 400 },
+  { key: 'wetC', label: 'Its boiling point wet, °C', least: 80, most: 400 },
+  { key: 'hottestC', label: 'Hottest it gets in this vehicle, °C', least: 80, most: 400 },
+  { key: 'makerMonths', label: 'Vehicle maker’s interval, months', least: 1, most: 240 },
+] as const;
+const fault = computed(() => FIELDS.some((f) => bad(figures.value[f.key], f.least, f.most) !== ''));
+/** Silicone and glycol are never mixed: a change of kind is said before it is written down. */
+const mixes = computed(() => {
+  const tested = samples.value.findLast((s) => s.fluidClass !== null)?.fluidClass;
+  const before = fluidClass(tested ?? newest.value?.fluidClass ?? '');
+  const after = fluidClass(kind.value);
+  return before && after && before.kind !== after.kind
+    ? `${before.name} was in it before. Changing kind needs every rubber part renewed and the system flushed.`
+    : null;
+});
+function serve(): void {
+  if (product.value.trim() === '' || fault.value) return;
+  job.add('fluidServices', {
+    ...{ product: product.value.trim(), fluidClass: kind.value, batch: batch.value.trim(), lowMoisture: lowMoisture.value },
+    ...{ dryC: number(figures.value.dryC), wetC: number(figures.value.wetC), hottestC: number(figures.value.hottestC) },
+    makerMonths: number(figures.value.makerMonths),
+  });
+  product.value = '';
+}
+const place = (slotId: string): string => {
+  const slot = slotById(job.state.records.layout, slotId);
+  return slot ? placeName(slot) : 'a place that is no more';
+};
+const measuredText = (s: (typeof samples.value)[number]): string =>
+  [
+    s.fluidClass ? fluidClass(s.fluidClass)?.name : null,
+    s.waterPercent === null ? null : `water ${fixed(s.waterPercent, 1)} %`,
+    s.boilC === null ? null : `boils at ${fixed(s.boilC, 0)} °C`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+</script>
+
+<template>
+  <section>
+    <h2 class="line">Fluid</h2>
+    <p v-for="o in unknown" :key="o.key" :class="o.state === 'closed' ? 'second' : 'problem'">
+      <b>{{ o.what }}.</b>
+      {{ o.state === 'closed' ? 'All rubber renewed, every bleeder drawn through.' : o.why }}
+    </p>
+    <p v-for="f in here" :key="f.id" class="served">
+      <b>{{ f.product }}</b>
+      <span>{{ [fluidClass(f.fluidClass)?.name, f.batch ? `batch ${f.batch}` : ''].filter(Boolean).join(', ') }}</span>
+      <span class="second">{{ job.by(f) }}, {{ dayText(f.happenedAt) }}</span>
+      <button v-if="writable" class="link" type="button" @click="job.takeBack(f.id)">Take back</button>
+    </p>
+    <p v-for="s in samples" :key="s.id" class="served">
+      <span>
+        {{ place(s.slotId) }}:
+        <b class="fig">{{ measuredText(s) || 'nothing told' }}</b>
+      </span>
+      <span class="second">{{ [s.how, job.by(s), dayText(s.happenedAt)].filter(Boolean).join(', ') }}</span>
+      <button v-if="writable && s.jobId === job.records.job.id" class="link" type="button" @click="job.takeBack(s.id)">Take back</button>
+    </p>
+    <p v-if="due" class="due">
+      <b>Next due {{ dayText(due.due) }}</b>
+      {{ dueText }}
+    </p>
+    <p v-else class="second">When the fluid was last changed is not on record. Unknown fluid is not topped up: flush it.</p>
+    <form v-if="writable && here.length === 0" class="form" @submit.prevent="serve">
+      <v-text-field v-model="product" label="Product" />
+      <v-select v-model="kind" label="Class" :items="FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))" />
+      <v-text-field v-model="batch" label="Batch" />
+      <v-checkbox v-model="lowMoisture" label="Low-moisture" />
+      <template v-if="more">
+        <v-text-field
+          v-for="f in FIELDS"
+          :key="f.key"
+          v-model="figures[f.key]"
+          :label="f.label"
+          inputmode="decimal"
+          :error-messages="bad(figures[f.key], f.least, f.most)"
+        />
+      </template>
+      <v-btn class="act main" type="submit" :disabled="product.trim() === '' || fault">This goes in</v-btn>
+      <button v-if="!more" class="link" type="button" @click="more = true">its own boiling points, hot use, maker’s interval</button>
+    </form>
+    <p v-if="mixes && here.length === 0" class="problem" role="alert">{{ mixes }}</p>
+    <FluidSampleForm v-if="writable" />
+  </section>
+</template>
+
+<style scoped>
+section {
+  margin-top: var(--space-4);
+}
+.form {
+  display: flex;
+  gap: var(--space-3);
+  flex-wrap: wrap;
+  align-items: flex-start;
+  margin-top: var(--space-3);
+}
+.form > * {
+  flex: 1 1 160px;
+}
+.form .act,
+.form .link {
+  flex: 0 0 auto;
+  min-height: var(--strip);
+}
+.served,
+.due {
+  padding: var(--space-1) 0;
+}
+.served {
+  display: flex;
+  gap: var(--space-3);
+  align-items: baseline;
+  flex-wrap: wrap;
+}
+</style>
