@@ -2,6 +2,7 @@ import type { FindingSeverity } from '../catalogue/findingCatalogue.ts';
 import type { Measurement, MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
 import { type Need, type ProgrammeItem, looksAt, programmeFor } from '../catalogue/programme.ts';
+import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { KIND_OF_JOB, takesIn } from '../history/scope.ts';
 import { isOfWhatSits, newestSets, setsOf } from '../history/setsOf.ts';
@@ -11,7 +12,6 @@ import { KIND_FACTS } from '../layout/kinds.ts';
 import type { Decision } from '../ledger/families/decisions.ts';
 import type { Finding } from '../ledger/families/findings.ts';
 import type { Phase, ReadingSet } from '../ledger/families/sets.ts';
-import { inForce } from '../ledger/inForce.ts';
 import type { Part } from '../ledger/partRecords.ts';
 import { type ProvisionalCause, provisionalCause } from '../metrology/provisional.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
@@ -181,9 +181,7 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
   const part = records.parts.find((p) => p.id === partId) ?? null;
   const article = KIND_FACTS[slot.kind].article;
   const inScope = takesIn(records.job, records.layout, slot);
-  const { now: decision, against } = inForce(
-    history.active(records.decisions).filter((d) => d.slotId === slot.id && d.jobId === records.job.id),
-  );
+  const { now: decision, against } = decidedHere(history, slot.id);
   const bench = partId === null ? partHere(slot.id, events) : null;
   const sets = setsOf(history, slot.id, partId ?? bench);
   const newest = newestSets(history, slot.id, partId ?? bench);

@@ -1,10 +1,10 @@
 import type { CharacteristicId } from '../catalogue/characteristics.ts';
 import type { MeasurementId } from '../catalogue/measurements.ts';
+import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Layout, type Slot, slotById, unitMates } from '../layout/graph.ts';
-import { inForce } from '../ledger/inForce.ts';
 import type { PadPlace } from '../metrology/padLining.ts';
 import { type LiningState, type PitZone, type Reach, type SealFacts, pitZone } from '../metrology/pitZone.ts';
 import { type DomainError, toResult } from '../quantity/domainError.ts';
@@ -62,7 +62,7 @@ function padSide(layout: Layout, piston: Slot): 'inner' | 'outer' {
  * Source: handbook 20, Does a pit matter?
  */
 export function sealZone(history: JobHistory, slot: Slot): SealZone {
-  const { layout, decisions } = history.records;
+  const { layout } = history.records;
   const events = history.active(history.records.partEvents);
   // Of its own caliper's side: a wheel may have two discs.
   const at = (kind: Slot['kind']): Slot | undefined => unitMates(layout, slot, kind)[0];
@@ -106,7 +106,7 @@ export function sealZone(history: JobHistory, slot: Slot): SealZone {
   const rotorNew = want(rotorLimit?.nominal ?? null, 'rotor_new');
   const rotorDiscard = want(rotorLimit?.at ?? null, 'rotor_discard');
   const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor');
-  const replaced = rotor !== undefined && inForce(history.active(decisions).filter((d) => d.slotId === rotor.id)).now?.option === 'replace';
+  const replaced = rotor !== undefined && decidedHere(history, rotor.id).now?.option === 'replace';
   const pits = stretchesAt(history, slot.id);
   const seal =
     below !== null && width !== null && length !== null ? { sealBelowMouth: below, sealWidth: width, sealingLength: length } : null;

@@ -1,5 +1,6 @@
 import { ACCESSES } from '../catalogue/accessRules.ts';
 import { BORED, SEALED } from '../catalogue/repairOptions.ts';
+import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { isWorkedOnIn } from '../history/arrivals.ts';
 import { partHere, partIn, whereabouts } from '../history/whereabouts.ts';
@@ -7,7 +8,6 @@ import { type Layout, type Slot, childrenOf, slotById, unitMates } from '../layo
 import type { ComponentKind } from '../layout/kinds.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
-import { inForce } from '../ledger/inForce.ts';
 import { inOrder } from '../ledger/retraction.ts';
 import { jointsOf, jointStatus } from './joints.ts';
 import { workRefusalWords } from '../wording/en/work.ts';
@@ -91,11 +91,7 @@ function worked(history: JobHistory, event: Done, slot: Slot, events: readonly P
   }
   if (where.at === 'shelf' && INSIDE.includes(event.kind) && linesOn(history, slot, instant)) return { kind: 'line_on', slot };
   if (event.kind === 'honed') {
-    const { now } = inForce(
-      history
-        .active(history.records.decisions)
-        .filter((d) => d.slotId === slot.id && d.jobId === history.records.job.id && d.happenedAt <= instant),
-    );
+    const { now } = decidedHere(history, slot.id, instant);
     const metal = now?.option === 'hone' ? whyNotHoned(now.metal) : null;
     if (now?.option !== 'hone') return { kind: 'not_decided', slot };
     if (metal !== null) return { kind: 'against', slot, words: metal };

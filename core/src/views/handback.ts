@@ -86,7 +86,17 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     figures,
     findings: here(records.findings)
       .filter((f) => f.severity !== 'note')
-      .map((f) => line(f, place(f.slotId), SHEET.finding(cameFrom(f.id, 'words', f.words), causeMissing(f.code, settled.has(f.id))))),
+      .map((f) =>
+        line(
+          f,
+          place(f.slotId),
+          SHEET.finding(
+            cameFrom(f.id, 'words', f.words),
+            causeMissing(f.code, settled.has(f.id)),
+            f.doneHere && cameFrom(f.id, 'doneHere', f.doneHere),
+          ),
+        ),
+      ),
     done: [
       ...records.layoutRevisions
         .filter((r) => r.revision !== 'first' && r.enteredBy !== null && r.enteredAt >= records.job.openedAt)

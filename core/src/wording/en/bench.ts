@@ -261,3 +261,10 @@ export function padPatternWords(p: PadPattern): string {
       return `The ${p.pad} pad is worn across its height: caliper spreading or rotor coning.`;
   }
 }
+
+/** Why a finding with a position does not settle by words. */
+export const SETTLING = {
+  needsFigures: (words: string): string =>
+    `“${words}” has its position in figures. It is settled by a reading that clears it, a look after work, another part, or its new position in figures.`,
+  needsAnother: (words: string): string => `“${words}”: that it lies elsewhere is measured by somebody else than who found it.`,
+};

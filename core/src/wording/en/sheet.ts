@@ -49,7 +49,8 @@ export const SHEET = {
   brakeFluid: 'Brake fluid',
   putOff: 'put off',
   putOffAt: (place: string): string => `${place}, put off`,
-  finding: (words: string, causeMissing: boolean): string => `${words}${causeMissing ? ' Its cause was not found.' : ''}`,
+  finding: (words: string, causeMissing: boolean, doneHere: string | null): string =>
+    `${words}${causeMissing ? ' Its cause was not found.' : ''}${doneHere === null ? '' : ` Done here (${doneHere}): its cost is the shop’s.`}`,
   torque: (typed: string, target: string, wrench: string): string => `${typed} (target ${target})${wrench ? `, ${wrench}` : ''}`,
   part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until' | 'lot'>): string =>
     `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}${lotWords(e.lot)}`,

@@ -1,12 +1,14 @@
 import type { ENDPOINTS } from '@dauer/contract';
 import { isPlaceOf, type MeasurementId, MEASUREMENTS, measurementsAt } from '@dauer/core/catalogue';
-import { openHistory } from '@dauer/core/history';
+import { fileUntil, openHistory } from '@dauer/core/history';
+import { whyNotSettled } from '@dauer/core/judging';
 import { slotById } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { findingEntry, sets, slot } from '../../db/schema.ts';
+import { corrected } from '../../platform/clock.ts';
 import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem } from '../../platform/problem.ts';
@@ -70,9 +72,15 @@ export const gaugeHandlers = {
     // It was taken when it was taken: where it is said to have been has to have been open then.
     await requireReach(db, params.jobId, { ...set, slotId: body.slotId, happenedAt: new Date(set.happenedAt).toISOString() });
   }),
-  recordFinding: eventHandler('findings', (body) => {
+  recordFinding: eventHandler('findings', async (body, { db, params, person, request }) => {
     if (body.fromMm !== null && body.toMm !== null && body.fromMm > body.toMm)
       throw new HttpProblem('upside_down', 'A stretch begins before it ends: the smaller figure comes first.');
+    if (body.settles === null) return;
+    const records = await readJobFile(db, params.jobId);
+    if (records.release || records.findings.some((f) => f.id === body.id)) return;
+    const history = openHistory(fileUntil(records, corrected(request, body.happenedAt)));
+    const why = whyNotSettled(history, { ...body, authorId: person.id });
+    if (why !== null) throw new HttpProblem('not_possible', why);
   }),
   findingEntries: async ({ db }: Call<typeof ENDPOINTS.findingEntries>) => db.select().from(findingEntry).orderBy(asc(findingEntry.name)),
   addFindingEntry: async ({ db, body, person }: Call<typeof ENDPOINTS.addFindingEntry>) => {

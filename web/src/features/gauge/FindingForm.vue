@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { type FindingSeverity, type KnownFinding, OPTION_NAME, type OptionId, optionsFor } from '@dauer/core/catalogue';
-import type { Component } from '@dauer/core/judging';
+import { type Component, whyNotSettled } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
+import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import OwnFinding from './OwnFinding.vue';
@@ -12,6 +13,10 @@ import { useFindingCatalogue } from './useFindingCatalogue.ts';
 /** Writes down what was seen: by its name where it has one, where on the part, how bad, and what it rules out. */
 const props = defineProps<{ component: Component }>();
 const job = useOpenJob();
+const session = useSession();
+/** Done in this shop: its cost is the shop's own. */
+const doneHere = ref('');
+const here = ref(false);
 const kind = computed(() => props.component.slot.kind);
 const { known, refetch } = useFindingCatalogue(kind);
 const entry = ref<KnownFinding | null>(null);
@@ -60,12 +65,16 @@ function add(
   said: Pick<Finding, 'words' | 'severity' | 'code' | 'entry'> & Omit<Partial<Finding>, 'rulesOut'>,
   ruled: readonly OptionId[] = [],
 ): void {
+  const body = { slotId: props.component.slot.id, settles: settles.value, cleaning: cleaning.value, fromMm: null, toMm: null, ...said };
+  problem.value = whyNotSettled(job.history, { ...body, authorId: session.person?.id ?? '' }) ?? '';
+  if (problem.value) return;
   job.add('findings', {
     slotId: props.component.slot.id,
     partId: props.component.part?.id ?? props.component.bench,
     cleaning: cleaning.value,
     rulesOut: [...ruled],
     settles: settles.value,
+    doneHere: here.value ? doneHere.value.trim() || 'not said by whom' : null,
     ...said,
   });
   entry.value = null;
@@ -77,6 +86,8 @@ function add(
   severity.value = 'note';
   rulesOut.value = [];
   settles.value = null;
+  here.value = false;
+  doneHere.value = '';
   problem.value = '';
 }
 function writeDown(): void {
@@ -159,6 +170,8 @@ function added(): void {
       label="Settles an earlier finding"
       :items="answerable.map((f) => ({ title: f.words, value: f.id }))"
     />
+    <v-checkbox v-model="here" class="wide" label="Done here: its cost is the shop’s" />
+    <v-text-field v-if="here" v-model="doneHere" class="wide" label="By whom, and at which step" />
     <p v-if="problem" class="problem wide" role="alert">{{ problem }}</p>
     <div class="ends wide">
       <v-btn class="act main" type="submit" :disabled="text.trim() === ''">Write it down</v-btn>
