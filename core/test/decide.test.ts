@@ -6,7 +6,7 @@ import { deriveJob } from '../src/job/job.ts';
 import { type ComponentKind, type Corner, KIND_FACTS } from '../src/layout/kinds.ts';
 import { toResult } from '../src/quantity/domainError.ts';
 import { optionsOf, whyNotMachine } from '../src/readiness/options.ts';
-import { isWorked, TORQUE_TOLERANCE, torqueFault, torquePoints } from '../src/stages/torquePoints.ts';
+import { freePoint, isWorked, TORQUE_TOLERANCE, torqueFault, torquePoints } from '../src/stages/torquePoints.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { sidesDiffer } from '../src/views/bothSides.ts';
 import { base, LIMIT, NOW, JobFixture } from './jobFixture.ts';
@@ -133,6 +133,66 @@ describe('operations and torques', () => {
     t.decide(t.slot('rotor'), 'machine');
     expect(pointsOf(t)).to.deep.equal(['Front left caliper mounting bolts', 'Front left hose end unions', 'Front left wheel nuts']);
   });
+  it('the bolts of a floating caliper whose pads were changed, the nut of a hub that was off, a bleeder that was opened', () => {
+    const t = new JobFixture(['RL']);
+    const pads = t.slot('pads', 'RL');
+    t.part(pads, 'removed');
+    t.part(pads, 'fitted', 'new pads');
+    expect(pointsOf(t, ['RL'])).to.deep.equal(['Rear left caliper guide or mounting bolts', 'Rear left wheel nuts']);
+    const fixed = new JobFixture();
+    fixed.part(fixed.slot('pads'), 'removed');
+    fixed.part(fixed.slot('pads'), 'fitted', 'new pads');
+    expect(pointsOf(fixed), 'pads come out of a fixed one through its window').to.deep.equal(['Front left wheel nuts']);
+    t.part(t.slot('hub', 'RL'), 'removed');
+    t.part(t.slot('hub', 'RL'), 'fitted', `part:${t.slot('hub', 'RL')}`);
+    expect(pointsOf(t, ['RL'])).to.include('Rear left hub nut');
+    const bled = torquePoints(deriveJob(t.file, NOW).components, [], false, new Set([t.slot('bleeder', 'RL')]));
+    expect(bled.map((p) => p.name)).to.include('Rear left bleeder seat');
+  });
+  it('a bleeder is owed a figure, held against none where no book names one; a wheel needs its target', () => {
+    expect(torqueFault({ point: 'bleeder:x', target: 0, canonical: 8 })).to.equal(null);
+    expect(torqueFault({ point: freePoint('bracket'), target: 0, canonical: 8 })).to.equal(null);
+    expect(torqueFault({ point: 'caliper:x', target: 0, canonical: 8 })).to.equal('It has no target to be held against.');
+    expect(torqueFault({ point: 'bleeder:x', target: 10, canonical: 8 }), 'one that is named is held to').to.equal(
+      'More than a tenth off its target.',
+    );
+  });
+  it('a wheel torqued before its bleeding is owed again, where the wheel came off for it', () => {
+    const torque = (t: JobFixture): void => {
+      t.file.torques = [
+        ...t.file.torques,
+        {
+          ...base(t.next()),
+          slotId: null,
+          point: 'wheel:FL',
+          targetTyped: '100',
+          target: 100,
+          typed: '100',
+          unit: 'Nm',
+          canonical: 100,
+          wrench: '',
+        },
+      ];
+    };
+    const draw = (t: JobFixture, corner: Corner): void => {
+      const pull = { volumeMl: 120, volumeTyped: '120', colour: 'clear' as const, air: 'none' as const, closed: true, method: null };
+      t.file.bleedPulls = [...t.file.bleedPulls, { ...base(t.next()), slotId: t.slot('bleeder', corner), ...pull }];
+    };
+    const lapsed = (t: JobFixture): boolean => deriveJob(t.file, NOW).context.proofStatus.torque('wheel:FL')?.lapsed !== null;
+    const t = new JobFixture();
+    torque(t);
+    draw(t, 'FR');
+    expect(lapsed(t), 'another wheel').to.equal(false);
+    draw(t, 'FL');
+    expect(lapsed(t)).to.equal(true);
+    torque(t);
+    expect(lapsed(t)).to.equal(false);
+    const fluid = new JobFixture();
+    fluid.file.job = { ...fluid.file.job, kind: 'fluid' };
+    torque(fluid);
+    draw(fluid, 'FL');
+    expect(lapsed(fluid), 'only the fluid is changed: the wheel stays on').to.equal(false);
+  });
   it('what is used again or put off is not taken apart', () => {
     const options: OptionId[] = ['use_again', 'put_off'];
     for (const option of options) {
@@ -143,14 +203,16 @@ describe('operations and torques', () => {
     }
   });
   it('a torque a tenth off its target still holds, beyond that it is set again', () => {
-    expect(torqueFault({ target: 100, canonical: 110 })).to.equal(null);
-    expect(torqueFault({ target: 100, canonical: 90 })).to.equal(null);
-    expect(torqueFault({ target: 100, canonical: 110.1 })).to.equal('More than a tenth off its target.');
-    expect(torqueFault({ target: 0, canonical: 10 })).to.equal('It has no target to be held against.');
+    expect(torqueFault({ point: 'wheel:FL', target: 100, canonical: 110 })).to.equal(null);
+    expect(torqueFault({ point: 'wheel:FL', target: 100, canonical: 90 })).to.equal(null);
+    expect(torqueFault({ point: 'wheel:FL', target: 100, canonical: 110.1 })).to.equal('More than a tenth off its target.');
+    expect(torqueFault({ point: 'wheel:FL', target: 0, canonical: 10 })).to.equal('It has no target to be held against.');
     fc.assert(
       fc.property(fc.double({ min: 1, max: 500, noNaN: true }), fc.double({ min: -0.3, max: 0.3, noNaN: true }), (target, off) => {
         fc.pre(Math.abs(Math.abs(off) - TORQUE_TOLERANCE) > 1e-6);
-        expect(torqueFault({ target, canonical: target * (1 + off) }) === null).to.equal(Math.abs(off) < TORQUE_TOLERANCE);
+        expect(torqueFault({ point: 'wheel:FL', target, canonical: target * (1 + off) }) === null).to.equal(
+          Math.abs(off) < TORQUE_TOLERANCE,
+        );
       }),
     );
   });

@@ -43,6 +43,17 @@ class Vehicle extends JobFixture {
         method: null,
       } as const;
       this.file.bleedPulls = [...this.file.bleedPulls, pull];
+      const seat = {
+        slotId: b.id,
+        point: `bleeder:${b.id}`,
+        targetTyped: '',
+        target: 0,
+        typed: '8',
+        canonical: 8,
+        unit: 'Nm' as const,
+        wrench: '',
+      };
+      this.file.torques = [...this.file.torques, { ...base(this.next()), ...seat }];
     }
   }
   standing(): void {

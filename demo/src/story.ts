@@ -254,6 +254,10 @@ export class Telling {
     const more = { note: lot === null ? note : '', temporary: false, until: null, lot, lineOn: false };
     if (partId) this.add('partEvents', { partId, kind, slotId: slot.id, ...more });
   }
+  /** Every bleeder closed to a figure. */
+  private seats(): void {
+    for (const b of this.car.layout.slots.filter((s) => s.kind === 'bleeder')) this.torque(`bleeder:${b.id}`, b, '8', '8');
+  }
   /** A lead lets something go by name: what it is, and what it rests on. */
   accept(obligation: string, reason: string): void {
     this.add('acceptances', { obligation, reason });
@@ -278,6 +282,7 @@ export class Telling {
         method: 'vacuum',
       });
     }
+    this.seats();
   }
   putIn(slot: Slot, what: PutInKind, note = ''): void {
     this.add('putIns', { slotId: slot.id, what, note });

@@ -281,6 +281,10 @@ export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
       air: 'none',
       closed: true,
     });
+  for (const b of car.layout.slots.filter((s) => s.kind === 'bleeder'))
+    await t.event<'torques'>(car.jobId, 'torques', {
+      ...{ slotId: b.id, point: `bleeder:${b.id}`, targetTyped: '', typed: '8', unit: 'Nm', wrench: '' },
+    });
   const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
   for (const item of state.context.proofItems)
     await t.event<'proofs'>(car.jobId, 'proofs', {

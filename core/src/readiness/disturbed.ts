@@ -8,7 +8,8 @@ import { disturbedWords } from '../wording/en/readiness.ts';
 import type { DisturbedBy } from '../wording/reasons.ts';
 
 /** What an event does to the vehicle, as far as proofs depend on it. */
-export type Disturbance = 'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener' | 'pushed' | 'lamp' | 'warning';
+export type Disturbance =
+  'hydraulic' | 'bleeder' | 'control' | 'wheel' | 'lining' | 'parking' | 'fastener' | 'pushed' | 'lamp' | 'warning' | 'wheel_off';
 
 /** An event that disturbed something at a place. */
 export interface Disturbed {
@@ -114,7 +115,7 @@ function byParts(history: JobHistory): Disturbed[] {
 
 /** A joint opened lets air in; a bleeder opened may weep, and its pedal is another one. */
 function byFluid(history: JobHistory): Disturbed[] {
-  const { layout, jointEvents, bleedPulls } = history.records;
+  const { job, layout, jointEvents, bleedPulls } = history.records;
   const joints = history.active(jointEvents).flatMap((e): Disturbed[] => {
     const slot = e.kind === 'opened' ? slotById(layout, e.slotId) : undefined;
     return slot
@@ -139,7 +140,8 @@ function byFluid(history: JobHistory): Disturbed[] {
             at: e.happenedAt,
             recordedAt: e.recordedAt,
             slot,
-            does: ['bleeder'],
+            // The wheel is off for it, but where only the fluid is changed.
+            does: e.jobId === job.id && job.kind !== 'fluid' ? ['bleeder', 'wheel_off'] : ['bleeder'],
             ...done(slot, { kind: 'bleeder' }),
           },
         ]

@@ -1,5 +1,5 @@
 import { asksAgain, FIRST_PRESS, itemBase } from '../catalogue/proofItems.ts';
-import type { Layout, Slot } from '../layout/graph.ts';
+import { type Layout, type Slot, unitMates } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { Fastener } from '../ledger/duty.ts';
 import { controlsOf } from '../layout/reach.ts';
@@ -64,6 +64,8 @@ export const ENDINGS: readonly Ending[] = [
   { when: 'lamp', ends: 'stop_lamp', reach: 'vehicle' },
   { when: 'warning', ends: 'warning_lamps', reach: 'vehicle' },
   { when: 'fastener', ends: 'torque', reach: 'slot' },
+  { when: 'wheel_off', ends: 'wheel_torque', reach: 'corner' },
+  { when: 'bleeder', ends: 'torque', reach: 'slot' },
   { when: 'pushed', ends: FIRST_PRESS, reach: 'vehicle' },
   { when: 'pushed', ends: 'pedal_hold', reach: 'vehicle' },
   { when: 'pushed', ends: 'pedal_reserve', reach: 'vehicle' },
@@ -94,8 +96,12 @@ function cornerOf(proved: Proved): string | null {
   return proved.kind === 'torque' && proved.fastener.of === 'wheel' ? proved.fastener.corner : null;
 }
 
-/** Slots whose fastener an event at this place loosens: its own, and that of the part that carries it. */
-const loosened = (slot: Slot): string[] => [slot.id, ...(slot.parentId ? [slot.parentId] : [])];
+/** Slots whose fastener an event at this place loosens: its own, that of the part that carries it, and the caliper that pads come out of. */
+function loosened(layout: Layout, slot: Slot): string[] {
+  if (slot.kind === 'bleeder') return [slot.id];
+  const calipers = slot.kind === 'pads' ? unitMates(layout, slot, 'caliper').filter((c) => c.style?.startsWith('floating')) : [];
+  return [slot.id, ...(slot.parentId ? [slot.parentId] : []), ...calipers.map((c) => c.id)];
+}
 
 /** What a control does is ended by what that control reaches, and by what none reaches. */
 const BY_CONTROL: readonly string[] = [
@@ -121,7 +127,7 @@ function reaches(layout: Layout, reach: Reach, by: Slot, proved: Proved): boolea
   if (reach === 'vehicle') return !ofAnotherControl(layout, by, proved);
   if (reach === 'own' && cornerOf(proved) === null) return true;
   if (reach === 'corner' || reach === 'own') return by.corner !== null && by.corner === cornerOf(proved);
-  if (reach === 'slot') return proved.kind === 'torque' && proved.slotId !== null && loosened(by).includes(proved.slotId);
+  if (reach === 'slot') return proved.kind === 'torque' && proved.slotId !== null && loosened(layout, by).includes(proved.slotId);
   const fed = bleedersFedThrough(layout, by);
   if (proved.kind === 'bleed') return fed.includes(proved.slotId);
   const corners = layout.slots.filter((s) => fed.includes(s.id)).map((s) => s.corner);

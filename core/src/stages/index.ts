@@ -4,6 +4,7 @@ export { bleedOrder, type BleedStep, PRESSING } from './bleed/order.ts';
 export { compareCameWith, FORETELLS, type IntakeRow, intakeRows, STATES_OF } from './bookin/intake.ts';
 export { needsDecision } from './decide/obligations.ts';
 export { putOffRefusal } from './decide/putOff.ts';
-export { isWorked, torqueFault, type TorquePoint, torquePoints } from './torquePoints.ts';
+export { bledHere } from './rebuild/obligations.ts';
+export { freePoint, isWorked, torqueFault, type TorquePoint, torquePoints } from './torquePoints.ts';
 export { closedTheLoop, HAZARD_OF, looksOf } from './trace/causes.ts';
 export { meaningful, networkOf, type PlacedCheck, type PlacedFault, type PlacedSign } from './trace/network.ts';

@@ -1,6 +1,6 @@
 import type { Component } from '../judging/components.ts';
 import type { Corner } from '../layout/kinds.ts';
-import { type Fastener, fastenerKey } from '../ledger/duty.ts';
+import { type Fastener, fastenerKey, readFastener } from '../ledger/duty.ts';
 import { SLACK } from '../quantity/domainError.ts';
 import { REASON } from '../wording/en/duties.ts';
 import { fastenerName, wheelNuts } from '../wording/en/fasteners.ts';
@@ -28,29 +28,62 @@ export function isWorked(c: Component): boolean {
 /** Kinds of unit that fasteners hold whose torque matters. */
 const HELD: readonly Component['slot']['kind'][] = ['caliper', 'hose', 'wheel_cylinder', 'master_cylinder', 'servo', 'valve'];
 
+/** Units of which pads alone being changed means that something was undone: guide or mounting bolts. */
+const FLOATS = /^floating/;
+
+/** What was undone at a unit beside its own work: the bolts of a floating caliper whose pads were changed, and the nut of a hub that was off. */
+function undone(components: readonly Component[], c: Component): boolean {
+  if (c.slot.kind === 'hub') return c.fittedHere;
+  const pads = components.find((x) => x.slot.kind === 'pads' && x.slot.corner === c.slot.corner);
+  return c.slot.kind === 'caliper' && FLOATS.test(c.slot.style ?? '') && pads?.fittedHere === true;
+}
+
 /**
- * Critical torques that this job owes: what was opened or taken off, and the wheels of every corner worked on.
- * Source: handbook 50, Torque; 60, Standing and lapsing.
+ * Critical torques that this job owes: what was opened or taken off, bleeders that were opened, and the wheels of every corner
+ * worked on.
+ * @param bled slot ids of bleeders that were opened on this job
+ * Source: handbook 50, Torque; 58, A51; 60, Standing and lapsing.
  */
-export function torquePoints(components: readonly Component[], corners: readonly Corner[], wheelsOff: boolean): TorquePoint[] {
+export function torquePoints(
+  components: readonly Component[],
+  corners: readonly Corner[],
+  wheelsOff: boolean,
+  bled: ReadonlySet<string> = new Set(),
+): TorquePoint[] {
   const discWork = new Set(
     components.filter((c) => isWorked(c) && ['rotor', 'caliper', 'piston'].includes(c.slot.kind)).map((c) => c.slot.corner),
   );
   const points = components.flatMap((c): TorquePoint[] => {
-    if (!HELD.includes(c.slot.kind)) return [];
-    const due = c.slot.kind === 'caliper' ? discWork.has(c.slot.corner) : isWorked(c);
-    return due ? [point({ of: 'unit', kind: c.slot.kind, slotId: c.slot.id }, c.slot.id, fastenerName(c.slot))] : [];
+    const { slot } = c;
+    const due =
+      slot.kind === 'caliper'
+        ? discWork.has(slot.corner) || undone(components, c)
+        : slot.kind === 'hub'
+          ? undone(components, c)
+          : slot.kind === 'bleeder'
+            ? bled.has(slot.id)
+            : HELD.includes(slot.kind) && isWorked(c);
+    return due ? [point({ of: 'unit', kind: slot.kind, slotId: slot.id }, slot.id, fastenerName(slot))] : [];
   });
   const wheels = wheelsOff ? corners.map((corner) => point({ of: 'wheel', corner }, null, wheelNuts(corner))) : [];
   return [...points, ...wheels];
 }
 
+/** The name under which a torque of somebody's own choosing is kept. */
+export const freePoint = (name: string): string => `free:${name.trim()}`;
+
 /** How far a torque may lie off its target, as a share of it (generic; a click wrench is good to 4 %). */
 export const TORQUE_TOLERANCE = 0.1;
 
+/** What is owed a figure and may have none to be held against: no book names it. Source: handbook 58, A51. */
+const WITHOUT_TARGET: readonly string[] = ['bleeder', 'free'];
+
 /** What is wrong with a torque, in a sentence; null where it is good. Figures in N·m. */
-export function torqueFault(torque: { readonly target: number; readonly canonical: number }): string | null {
-  if (!(torque.target > 0)) return REASON.noTarget;
+export function torqueFault(torque: { readonly point: string; readonly target: number; readonly canonical: number }): string | null {
+  if (!(torque.target > 0)) {
+    const fastener = readFastener(torque.point);
+    return fastener.of === 'unit' && WITHOUT_TARGET.includes(fastener.kind) ? null : REASON.noTarget;
+  }
   const off = Math.abs(torque.canonical - torque.target) / torque.target;
   return off > TORQUE_TOLERANCE + SLACK ? REASON.offTarget : null;
 }

@@ -25,7 +25,8 @@ export const torques: FamilyDescriptor<Torque, Pick<Torque, 'targetTyped' | 'typ
   names: { slotId: 'place' },
   blackable: ['wrench'],
   derive: ({ targetTyped, typed, unit }) => ({
-    target: readTold('torque', targetTyped, unit).canonical,
+    // Without a book there is nothing to hold it against.
+    target: targetTyped.trim() === '' ? 0 : readTold('torque', targetTyped, unit).canonical,
     canonical: readTold('torque', typed, unit).canonical,
   }),
 };

@@ -54,9 +54,13 @@ function together(history: JobHistory, circuits: readonly number[]): number[][] 
   for (const c of circuits) {
     if (groups.some((g) => g.includes(c))) continue;
     const tank = layout.slots.find((s) => s.kind === 'reservoir' && s.circuits.includes(c));
-    groups.push(tank ? circuits.filter((x) => tank.circuits.includes(x)) : [c]);
+    if (tank) groups.push(circuits.filter((x) => tank.circuits.includes(x)));
   }
-  return groups;
+  // What has no reservoir of its own, a clutch mostly, hangs on the one there is.
+  const [first, ...others] = groups;
+  const loose = circuits.filter((c) => !groups.some((g) => g.includes(c)));
+  if (loose.length === 0) return groups;
+  return first ? [[...first, ...loose], ...others] : [loose];
 }
 
 /**
@@ -65,7 +69,9 @@ function together(history: JobHistory, circuits: readonly number[]): number[][] 
  * Source: handbook 05, Unknown is a finding; 60, Fluids.
  */
 function unknownFluids(history: JobHistory, circuits: readonly number[]): Obligation[] {
-  const { layout, job } = history.records;
+  const { layout, job, release } = history.records;
+  // What was handed back before this was asked stays as it was.
+  if (release !== null && !history.records.fluidSamples.some((s) => s.jobId === job.id)) return [];
   const goesIn = history.active(history.records.fluidServices).findLast((f) => f.jobId === job.id);
   return together(history, circuits).flatMap((group) => {
     const before = fluidBefore(history, group);

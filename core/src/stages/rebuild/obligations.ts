@@ -67,6 +67,12 @@ function clampedTooLong(history: JobHistory, today: string): { readonly slot: Sl
   return [...longest.values()];
 }
 
+/** Bleeders that were opened on this job. */
+export function bledHere(history: JobHistory): Set<string> {
+  const { bleedPulls, job } = history.records;
+  return new Set(history.active(bleedPulls).flatMap((p) => (p.jobId === job.id ? [p.slotId] : [])));
+}
+
 export function rebuildObligations({ history, components, proofStatus: standing, today }: RuleContext): Obligation[] {
   const { records } = history;
   const work = components.filter(isWorked).map((c) =>
@@ -137,7 +143,9 @@ export function rebuildObligations({ history, components, proofStatus: standing,
       components.some((c) => c.fittedHere) ||
       (wheelsOff &&
         components.some((c) => c.judged.some((j) => history.sets.some((s) => s.id === j.setId && s.jobId === records.job.id)))));
-  const points = owed ? torquePoints(components, cornersTakenIn(records.job, records.layout), wheelsOff) : [];
+  const bled = bledHere(history);
+  const due = torquePoints(components, cornersTakenIn(records.job, records.layout), wheelsOff, bled);
+  const points = owed ? due : due.filter((p) => p.slotId !== null && bled.has(p.slotId));
   return [
     ...work,
     ...boards,

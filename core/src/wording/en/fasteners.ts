@@ -3,6 +3,8 @@ import { type ComponentKind, type Corner, CORNER_NAME } from '../../layout/kinds
 
 const BY_KIND: Readonly<Partial<Record<ComponentKind, string>>> = {
   caliper: 'mounting bolts',
+  hub: 'nut',
+  bleeder: 'seat',
   hose: 'end unions',
   wheel_cylinder: 'fixing',
   master_cylinder: 'fixing nuts',
@@ -12,7 +14,8 @@ const BY_KIND: Readonly<Partial<Record<ComponentKind, string>>> = {
 
 /** What holds a unit: "Front left caliper mounting bolts". */
 export function fastenerName(slot: Slot): string {
-  return `${placeName(slot)} ${BY_KIND[slot.kind] ?? 'fixing'}`;
+  const floats = slot.kind === 'caliper' && slot.style?.startsWith('floating') === true;
+  return `${placeName(slot)} ${floats ? 'guide or mounting bolts' : (BY_KIND[slot.kind] ?? 'fixing')}`;
 }
 
 export function wheelNuts(corner: Corner): string {

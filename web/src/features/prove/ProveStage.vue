@@ -76,7 +76,7 @@ const comesFirst = (item: ProofItem): string => {
 <template>
   <div class="head">
     <h1>{{ job.state.released ? (units ? 'Returned' : 'Handed back') : units ? 'Prove and return' : 'Prove and hand back' }}</h1>
-    <span class="second">
+    <span v-if="!job.state.released" class="second">
       {{
         blocks.length === 0
           ? 'nothing stands in the way'

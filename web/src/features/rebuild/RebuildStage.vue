@@ -4,8 +4,8 @@ import { fastenerKey, isDuty, type OperationEvent } from '@dauer/core/ledger';
 import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
 import { careFault } from '@dauer/core/judging';
-import { KIND_FACTS, placeName } from '@dauer/core/layout';
-import { isWorked, torquePoints } from '@dauer/core/stages';
+import { type Corner, KIND_FACTS, placeName } from '@dauer/core/layout';
+import { bledHere, freePoint, isWorked, type TorquePoint, torquePoints } from '@dauer/core/stages';
 import { computed, reactive, ref } from 'vue';
 import WithNote from '../../fittings/WithNote.vue';
 import CautionPlates from '../../job/CautionPlates.vue';
@@ -60,10 +60,40 @@ const proposals = computed(() =>
 const owed = computed(() => job.state.obligations.flatMap((o) => (isDuty(o, 'torque') ? [fastenerKey(o.duty.fastener)] : [])));
 const torques = computed(() => job.state.history.active(job.state.records.torques));
 const points = computed(() =>
-  torquePoints(job.state.components, cornersTakenIn(job.state.records.job, job.state.records.layout), true).filter((p) =>
-    owed.value.includes(p.point),
-  ),
+  torquePoints(
+    job.state.components,
+    cornersTakenIn(job.state.records.job, job.state.records.layout),
+    true,
+    bledHere(job.state.history),
+  ).filter((p) => owed.value.includes(p.point)),
 );
+/** Points of somebody's own choosing that were recorded. */
+const free = computed(() => [...new Set(torques.value.flatMap((t) => (t.point.startsWith('free:') ? [t.point] : [])))].map(freeOf));
+const freeOf = (name: string): TorquePoint => ({
+  ...{
+    point: name,
+    fastener: { of: 'unit', kind: 'free', slotId: name.slice('free:'.length) },
+    slotId: null,
+    name: name.slice('free:'.length),
+  },
+});
+const another = ref('');
+const adding = ref<TorquePoint | null>(null);
+function addPoint(): void {
+  if (another.value.trim() === '') return;
+  adding.value = freeOf(freePoint(another.value));
+  another.value = '';
+}
+/** The wheel comes off once more for its bleeder: said before it is torqued. */
+const bleedsStill = (corner: Corner | null): string => {
+  const open = job.state.obligations.find(
+    (o) =>
+      isDuty(o, 'bleed') && o.state !== 'closed' && job.state.records.layout.slots.some((x) => x.id === o.slotId && x.corner === corner),
+  );
+  return open && corner !== null && job.state.records.job.kind !== 'fluid'
+    ? 'The bleeding here is not closed: torqued before it, the wheel is owed again.'
+    : '';
+};
 const jointsShown = computed(
   () => job.state !== null && (job.state.context.proofStatus.joints.length > 0 || (job.component?.slot.circuits.length ?? 0) > 0),
 );
@@ -162,7 +192,18 @@ const note = computed(() => {
     <p v-if="points.length === 0" class="second empty">
       No critical torque is due yet. They follow from what is opened and from the wheels that come off.
     </p>
-    <TorqueRow v-for="p in points" :key="p.point" :point="p" :logged="torques.filter((t) => t.point === p.point)" :writable="writable" />
+    <TorqueRow
+      v-for="p in [...points, ...free.filter((f) => f.point !== adding?.point), ...(adding ? [adding] : [])]"
+      :key="p.point"
+      :point="p"
+      :logged="torques.filter((t) => t.point === p.point)"
+      :before="p.fastener.of === 'wheel' ? bleedsStill(p.fastener.corner) : ''"
+      :writable="writable"
+    />
+    <form v-if="writable" class="add" @submit.prevent="addPoint">
+      <v-text-field v-model="another" label="Another point: what it holds" maxlength="100" />
+      <v-btn class="act" type="submit" :disabled="another.trim() === ''">Add it</v-btn>
+    </form>
   </section>
   <p class="second small note">
     Decided:

@@ -9,7 +9,7 @@ import { refusalOf } from '../../fittings/refusal.ts';
 import OnlyNow from './OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
-const props = defineProps<{ point: TorquePoint; logged: readonly Torque[]; writable: boolean }>();
+const props = defineProps<{ point: TorquePoint; logged: readonly Torque[]; before?: string; writable: boolean }>();
 const job = useOpenJob();
 const last = computed(() => props.logged.at(-1) ?? null);
 const open = ref(false);
@@ -20,7 +20,12 @@ const value = ref('');
 /** Once somebody has tried, the words under a field follow what stands in it. */
 const tried = ref(false);
 const check = (text: string): string => (tried.value ? refusalOf(() => readTold('torque', text, 'Nm')) : '');
-const problems = computed(() => ({ target: check(target.value), value: check(value.value) }));
+/** No book names it: a figure is owed all the same. */
+const needsTarget = computed(() => torqueFault({ point: props.point.point, target: 0, canonical: 0 }) !== null);
+const problems = computed(() => ({
+  target: target.value.trim() === '' && !needsTarget.value ? '' : check(target.value),
+  value: check(value.value),
+}));
 const wrenches = computed(() => job.state.records.gauges.filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
 const wrench = ref(wrenches.value[0] ?? '');
 /** Why it has to be set again: something loosened it since, or it lies off its target. */
@@ -50,10 +55,13 @@ function log(): void {
     <OnlyNow v-if="writable && open && wheel" :wheel="wheel" />
     <span v-if="last" class="set">
       <span class="fig fig-b">{{ last.typed }}</span>
-      <span class="second small">target {{ [last.targetTyped, last.wrench, job.by(last)].filter(Boolean).join(', ') }}</span>
+      <span class="second small">
+        {{ [last.targetTyped ? `target ${last.targetTyped}` : 'no target on file', last.wrench, job.by(last)].filter(Boolean).join(', ') }}
+      </span>
       <span v-if="off" class="small">{{ off }}</span>
     </span>
     <span v-else class="set second">not recorded</span>
+    <span v-if="before && writable" class="small before">{{ before }}</span>
     <template v-if="writable">
       <button v-if="last" class="link" type="button" @click="job.takeBack(last.id)">Take back</button>
       <v-btn
@@ -66,7 +74,13 @@ function log(): void {
       </v-btn>
     </template>
     <form v-if="open" class="form" @submit.prevent="log">
-      <v-text-field v-model="target" v-focus label="Target (N·m)" placeholder="68 Nm or 50 lbf ft" :error-messages="problems.target" />
+      <v-text-field
+        v-model="target"
+        v-focus
+        :label="needsTarget ? 'Target (N·m)' : 'Target (N·m), where a book names one'"
+        placeholder="68 Nm or 50 lbf ft"
+        :error-messages="problems.target"
+      />
       <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
       <v-text-field v-model="wrench" label="Wrench" />
       <v-btn class="act main" type="submit">Record</v-btn>
@@ -90,6 +104,11 @@ function log(): void {
 }
 .set {
   flex: 1 1 220px;
+}
+.before {
+  flex: 1 1 100%;
+  border-left: var(--line-chosen) solid var(--ink);
+  padding-left: var(--space-2);
 }
 .form {
   flex: 1 1 100%;
