@@ -202,6 +202,15 @@ export async function passAll(page: Page): Promise<void> {
   });
 }
 
+/** Tells by a test what is in the reservoir, at Bleed. */
+export async function testFluid(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'A sample, tested or measured' }).click();
+  await page.getByLabel('What kind it is').press('ArrowDown');
+  await page.getByRole('option', { name: 'Class 4, glycol' }).click();
+  await page.getByLabel('By what test or instrument').fill('Drop in water: it mixes');
+  await page.getByRole('button', { name: 'Enter it' }).click();
+}
+
 /**
  * Presses every one of a kind of button, each of which goes away once what it does is kept. A press may take others
  * of them away too, also a little later: a button that went before it could be pressed is as good as pressed.
