@@ -8,7 +8,8 @@ import { toResult } from '../src/quantity/domainError.ts';
 import { optionsOf, whyNotMachine } from '../src/readiness/options.ts';
 import { freePoint, isWorked, TORQUE_TOLERANCE, torqueFault, torquePoints } from '../src/stages/torquePoints.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
-import { sidesDiffer } from '../src/views/bothSides.ts';
+import { alikeTo, sidesDiffer } from '../src/views/bothSides.ts';
+import { buildSheet } from '../src/views/handback.ts';
 import { base, LIMIT, NOW, JobFixture } from './jobFixture.ts';
 
 const KINDS = Object.keys(KIND_FACTS) as ComponentKind[];
@@ -233,5 +234,46 @@ describe('operations and torques', () => {
   it('a refusal is a value where it is asked for, and anything else goes on being thrown', () => {
     expect(toResult(() => 3)).to.deep.equal({ ok: true, value: 3 });
     expect(() => toResult(() => JSON.parse('{'))).to.throw(SyntaxError);
+  });
+});
+
+describe('decided in one tap', () => {
+  it('the other side of the axle, and all others of the kind, where nothing rules it out', () => {
+    const t = new JobFixture(['FL', 'FR', 'RL', 'RR']);
+    const [fl, fr, rl, rr] = (['FL', 'FR', 'RL', 'RR'] as const).map((c) => t.slot('pads', c));
+    const alike = () => {
+      const { components, history } = deriveJob(t.file, NOW);
+      const found = alikeTo(
+        history,
+        components,
+        components.find((c) => c.slot.id === fl)!,
+      );
+      return [found.across?.slot.id ?? null, found.others.map((c) => c.slot.id)];
+    };
+    expect(alike(), 'nothing is decided yet').to.deep.equal([null, []]);
+    t.decide(fl!, 'use_again');
+    expect(alike()).to.deep.equal([fr, [fr, rl, rr]]);
+    t.find(fr!, { severity: 'reject', words: 'Soaked', rulesOut: ['use_again'] });
+    expect(alike(), 'ruled out across').to.deep.equal([null, [rl, rr]]);
+    t.decide(rl!, 'replace');
+    expect(alike(), 'decided otherwise stays').to.deep.equal([null, [rr]]);
+  });
+});
+
+describe('what a lead accepts of their own measuring', () => {
+  it('stands on the sheet as checked alone', () => {
+    const t = new JobFixture();
+    const rotor = t.slot('rotor');
+    t.gauge(
+      rotor,
+      Array.from({ length: 8 }, () => '11.01'),
+    );
+    const accept = (authorId: string): string => {
+      const key = `second:${rotor}:rotor_thickness`;
+      t.file.acceptances = [{ ...base(t.next(), { authorId }), obligation: `${key}|lead|x`, reason: 'Nobody else is here' }];
+      return buildSheet(deriveJob(t.file, NOW), NOW).accepted[0]!.text;
+    };
+    expect(accept('ann')).to.equal('Nobody else is here; checked alone');
+    expect(accept('ben')).to.equal('Nobody else is here');
   });
 });

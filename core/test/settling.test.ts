@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { fileUntil } from '../src/history/asOf.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
-import { type Settling, whyNotSettled } from '../src/judging/settling.ts';
+import { type Settling, whyNotSettled } from '../src/readiness/settling.ts';
 import type { Finding } from '../src/ledger/families/findings.ts';
 import { FOUR, JobFixture } from './jobFixture.ts';
 

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../quantity/display.ts';
 import { CORNER_NAME, type Corner } from '../layout/kinds.ts';
 import { observationFacts } from './observations.ts';
 
@@ -25,7 +26,7 @@ export interface ProofAsks {
 export const FIRST_PRESS = 'first_press';
 
 /** A control that somebody presses, as far as proofs ask for it. */
-export interface AskedControl {
+interface AskedControl {
   readonly slotId: string;
   /** As it begins a sentence: Pedal, Hand lever. */
   readonly name: string;
@@ -171,7 +172,7 @@ function askedAgain(input: AskedOf): ProofItem[] {
 function ofUnits(units: readonly AskedUnit[]): ProofItem[] {
   const each = (id: string, which: (u: AskedUnit) => boolean, words: string, how: string, answers = CHECK): ProofItem[] =>
     units.filter(which).map((u) => {
-      const question = units.length > 1 ? `${u.name}: ${words.charAt(0).toLowerCase()}${words.slice(1)}` : words;
+      const question = units.length > 1 ? `${u.name}: ${lowerFirst(words)}` : words;
       return item(units.length > 1 ? `${id}${OF_CONTROL}${u.slotId}` : id, { question, how, answers });
     });
   return [

@@ -22,7 +22,7 @@ function renewed(history: JobHistory, slot: Slot): boolean {
 }
 
 /** Places of a circuit whose rubber was not renewed on this job. */
-export function oldRubber(history: JobHistory, circuits: readonly number[]): Slot[] {
+function oldRubber(history: JobHistory, circuits: readonly number[]): Slot[] {
   return history.records.layout.slots.filter(
     (s) => RUBBER.includes(s.kind) && s.circuits.some((c) => circuits.includes(c)) && !renewed(history, s),
   );

@@ -8,7 +8,7 @@ import type { JobHistory } from './jobHistory.ts';
 import { lastPartIn } from './whereabouts.ts';
 
 /** What makes something that was put off fall due. */
-export type PutOffDue =
+type PutOffDue =
   | { readonly kind: 'day'; readonly on: string }
   | { readonly kind: 'run'; readonly km: number; readonly now: number }
   | { readonly kind: 'access'; readonly name: string }

@@ -20,9 +20,9 @@ export function leavingOf(history: JobHistory): Leaving | null {
 /** What is left to prove on the road, by a vehicle that is carried away: not a hazard, and nothing that was tried and is not good. */
 function isLeftForTheRoad(o: Obligation, proofs: Proofs): boolean {
   if (!isDuty(o, 'proof') || !isAskedOnTheRoad(o.duty.item) || isHazard(o.duty.item)) return false;
-  const { item, corner } = o.duty;
-  const asked = proofs.items.find((i) => i.item === item && i.corner === corner);
-  const now = asked ? proofs.standing.answer(asked) : null;
+  const { duty } = o;
+  const proof = proofs.items.find((i) => i.item === duty.item && i.corner === duty.corner);
+  const now = proof ? proofs.standing.answer(proof) : null;
   return now === null || now.lapsed !== null || now.record.result === 'not_tried';
 }
 

@@ -1,6 +1,5 @@
 /** Figures against limits: verdicts, and what keeps one from being reached. */
 export { adjusterFacts, adjusterTravel } from './adjusterTravel.ts';
-export { type Settling, whyNotSettled } from './settling.ts';
 export { workLeft } from './workDone.ts';
 export { type CareFault, careFault, lastOpen, openDue } from './care.ts';
 export { type Component, deriveComponent, FINDING_VERDICT, proposedPhase } from './components.ts';

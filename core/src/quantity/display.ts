@@ -94,3 +94,8 @@ export function groupThousands(value: number): string {
 export function upperFirst(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+
+/** A sentence as it goes on in another one. */
+export function lowerFirst(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}

@@ -5,5 +5,6 @@ export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
 export { optionsOf, whyNotHoned } from './options.ts';
 export { boardOn } from './pedalLock.ts';
+export { whyNotSettled } from './settling.ts';
 export { asksLot, type Done, isTold, standsBefore, whyNotDone } from './workRefusal.ts';
 export { CLAMP_HOURS, type PlaceState } from './unitState.ts';

@@ -87,12 +87,12 @@ export function lockedBeside(lock: ControlLock): readonly PlaceState[] {
 
 /** The lock that keeps an item of proof from being done now; null where it may be done, or a lead has passed the lock. */
 export function lockedItem(
-  asked: Pick<ProofItem, 'item' | 'corner'>,
+  proof: Pick<ProofItem, 'item' | 'corner'>,
   layout: Layout,
   locks: readonly ControlLock[],
   passed: (control: Control) => boolean,
 ): ControlLock | null {
-  const pressed = new Set(pressedFor(layout, asked).map((c) => c.slotId));
+  const pressed = new Set(pressedFor(layout, proof).map((c) => c.slotId));
   return locks.find((l) => pressed.has(l.control.slotId) && !passed(l.control)) ?? null;
 }
 

@@ -9,7 +9,8 @@ import { type Judged, judgeSet } from '../judging/judge.ts';
 import { figureOf, limitText, plusMinus, sourceOf } from '../wording/en/verdicts.ts';
 import { type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
-import { readFastener } from '../ledger/duty.ts';
+import { dutyOf, readFastener } from '../ledger/duty.ts';
+import type { Acceptance } from '../ledger/families/acceptances.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import { dutyNameOf } from '../ledger/obligation.ts';
@@ -163,7 +164,13 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       ...state.components.flatMap((c) => c.judged.filter((j) => j.verdict === 'watch').map((j) => SHEET.watch(c.slot, j))),
       ...neverOpen(state, today),
     ],
-    accepted: here(records.acceptances).map((a) => line(a, obligationName(state, a.obligation), cameFrom(a.id, 'reason', a.reason))),
+    accepted: here(records.acceptances).map((a) =>
+      line(
+        a,
+        obligationName(state, a.obligation),
+        `${cameFrom(a.id, 'reason', a.reason)}${isCheckedAlone(state, a) ? SHEET.checkedAlone : ''}`,
+      ),
+    ),
     afterCare: afterCareOf(state, today),
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
@@ -234,6 +241,13 @@ function jointText(layout: Layout, e: JointEvent): string {
 function torquePlace(point: string, fallback: string): string {
   const fastener = readFastener(point);
   return fastener.of === 'wheel' ? wheelNuts(fastener.corner) : fallback;
+}
+
+/** Whether somebody accepted that nobody measured again what they had measured themselves. */
+function isCheckedAlone({ history, records }: JobState, a: Acceptance): boolean {
+  const duty = dutyOf(a.obligation);
+  if (duty?.kind !== 'second') return false;
+  return history.sets.some((s) => s.slotId === duty.slotId && s.jobId === records.job.id && s.authorId === a.authorId);
 }
 
 function obligationName(state: JobState, key: string): string {

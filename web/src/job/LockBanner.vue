@@ -38,7 +38,9 @@ const needsBoard = (l: (typeof locks.value)[number]['l']): boolean =>
       >
         A board lies on the {{ l.control.name.toLowerCase() }}
       </button>
-      <RouterLink v-if="!l.passable" class="link small" :to="`/jobs/${job.state.records.job.id}/board`">Print what goes on it</RouterLink>
+      <RouterLink v-if="i === 0 && !l.passable" class="link small" :to="`/jobs/${job.state.records.job.id}/board`">
+        Print what goes on it
+      </RouterLink>
       <button class="link small" type="button" @click="job.playing = { step: 'press', slotId: l.control.slotId }">If I press now</button>
     </p>
   </div>

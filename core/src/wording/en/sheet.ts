@@ -47,6 +47,8 @@ export const SHEET = {
   operation: 'operation',
   hydraulics: 'Hydraulics',
   brakeFluid: 'Brake fluid',
+  /** After the reason: nobody else measured it. */
+  checkedAlone: '; checked alone',
   putOff: 'put off',
   putOffAt: (place: string): string => `${place}, put off`,
   finding: (words: string, causeMissing: boolean, doneHere: string | null): string =>

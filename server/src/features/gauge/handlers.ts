@@ -1,7 +1,7 @@
 import type { ENDPOINTS } from '@dauer/contract';
 import { isPlaceOf, type MeasurementId, MEASUREMENTS, measurementsAt } from '@dauer/core/catalogue';
 import { fileUntil, openHistory } from '@dauer/core/history';
-import { whyNotSettled } from '@dauer/core/judging';
+import { whyNotSettled } from '@dauer/core/readiness';
 import { slotById } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';

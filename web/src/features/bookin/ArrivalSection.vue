@@ -26,7 +26,7 @@ const common = (list: readonly ArrivalRow[]): Arrival | null => {
   return others.length === 0 ? (first ?? null) : null;
 };
 /** What did not come whole, in a line. */
-const told = computed(() => {
+const says = computed(() => {
   const count = (a: Arrival): number => rows.value.filter((r) => r.arrival === a).length;
   const parts = (['loose', 'missing', 'unknown'] as const).flatMap((a) => (count(a) > 0 ? [`${count(a)} ${NAME[a].toLowerCase()}`] : []));
   return parts.length === 0 ? 'all of it is there' : parts.join(' · ');
@@ -53,7 +53,7 @@ function say(list: readonly ArrivalRow[], arrival: Arrival): void {
   <section>
     <div class="headline">
       <h2>How it came</h2>
-      <span class="second">{{ told }}</span>
+      <span class="second">{{ says }}</span>
     </div>
     <div class="row whole">
       <span class="plate-font">All of it</span>

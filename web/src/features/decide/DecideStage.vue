@@ -6,7 +6,7 @@ import type { Component } from '@dauer/core/judging';
 import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
 import type { Decision } from '@dauer/core/ledger';
 import { intakeRows, needsDecision, putOffRefusal } from '@dauer/core/stages';
-import { proposalsOf, sidesDiffer } from '@dauer/core/views';
+import { alikeTo, proposalsOf, sidesDiffer } from '@dauer/core/views';
 import { computed } from 'vue';
 import { dayHere } from '../../fittings/dates.ts';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -50,6 +50,11 @@ interface Until {
 const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
 function decide(c: Component, option: OptionId, reason: string, until: Until = NO_TIME, metal: Decision['metal'] = null): void {
   job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, ...until, metal });
+}
+/** The same for others of the kind: the option, its reason and until when. */
+function sameFor(c: Component, places: readonly Component[]): void {
+  const d = c.decision;
+  if (d) for (const x of places) decide(x, d.option, d.reason, { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access });
 }
 /** Why nothing is put off until then: it lies behind, by the shop's calendar or the vehicle's counter. */
 const refusal = (until: Until): string | null =>
@@ -100,10 +105,12 @@ const differs = (c: Component): string | null => sidesDiffer(job.state.records.l
       :warning="differs(c)"
       :proposal="proposals.get(c.slot.id) ?? null"
       :picked="job.picked === c.slot.id"
+      :alike="alikeTo(job.history, due, c)"
       :distance-unit="job.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
       :people="job.records.people ?? []"
       :refusal="refusal"
       @pick="job.picked = c.slot.id"
+      @alike="(places) => sameFor(c, places)"
       @decide="(o, r, until, metal) => decide(c, o, r, until, metal)"
     />
   </section>

@@ -7,7 +7,7 @@ import { placeName } from '@dauer/core/layout';
 import type { Decision, Person } from '@dauer/core/ledger';
 import type { BoreMaterial } from '@dauer/core/catalogue';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
-import type { Proposal } from '@dauer/core/views';
+import type { Alike, Proposal } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -22,12 +22,18 @@ const props = defineProps<{
   /** What a cause proposes. */
   proposal: Proposal | null;
   picked: boolean;
+  /** What is undecided and may be decided the same in one tap. */
+  alike: Alike;
   distanceUnit: 'km' | 'mi';
   people: readonly Person[];
   /** Why nothing is put off until then; null where it can be. */
   refusal: (until: Until) => string | null;
 }>();
-const emit = defineEmits<{ pick: []; decide: [option: OptionId, reason: string, until: Until, metal: BoreMaterial | null] }>();
+const emit = defineEmits<{
+  pick: [];
+  alike: [places: readonly Component[]];
+  decide: [option: OptionId, reason: string, until: Until, metal: BoreMaterial | null];
+}>();
 
 /** Until when something is put off: a day, a distance, an access. */
 interface Until {
@@ -149,6 +155,20 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       <b>Pair:</b>
       {{ warning }}
     </p>
+    <p v-if="writable && component.decision && alike.others.length > 0" class="out small alike">
+      <button v-if="alike.across" class="link" type="button" @click="emit('alike', [alike.across])">
+        {{ placeName(alike.across.slot) }} alike
+      </button>
+      <button
+        v-if="alike.others.length > (alike.across ? 1 : 0)"
+        class="link"
+        type="button"
+        :aria-label="`All ${alike.others.length} others like the ${placeName(component.slot).toLowerCase()}`"
+        @click="emit('alike', alike.others)"
+      >
+        all {{ alike.others.length }} others alike
+      </button>
+    </p>
     <div v-if="writable && wanted === 'hone'" class="out metal">
       <span>What metal is the bore? Aluminium is never honed, bare or anodised.</span>
       <ChoiceRow :model-value="component.decision?.metal ?? null" :options="METALS" label="Metal of the bore" @update:model-value="hone" />
@@ -215,6 +235,10 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
 .out,
 .why {
   grid-column: 2 / -1;
+}
+.alike {
+  display: flex;
+  gap: var(--space-4);
 }
 .metal {
   display: flex;

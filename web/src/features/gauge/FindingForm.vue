@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type FindingSeverity, type KnownFinding, OPTION_NAME, type OptionId, optionsFor } from '@dauer/core/catalogue';
-import { type Component, whyNotSettled } from '@dauer/core/judging';
+import { whyNotSettled } from '@dauer/core/readiness';
+import type { Component } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';

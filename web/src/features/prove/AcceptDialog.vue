@@ -16,10 +16,10 @@ const reasons = reactive<Record<string, string>>({});
 const password = ref('');
 const { run, busy, problem } = useRequest();
 const ids = new Map([props.obligation, ...props.alike].map((o) => [o.key, v7()] as const));
-const given = (o: Obligation): string => reasons[o.key] ?? '';
+const reasonOf = (o: Obligation): string => reasons[o.key] ?? '';
 /** Those that have words so far; the first has to have some. */
-const ready = computed(() => [props.obligation, ...props.alike].filter((o) => given(o).trim() !== ''));
-const complete = computed(() => isReason(given(props.obligation)) && ready.value.every((o) => isReason(given(o))));
+const ready = computed(() => [props.obligation, ...props.alike].filter((o) => reasonOf(o).trim() !== ''));
+const complete = computed(() => isReason(reasonOf(props.obligation)) && ready.value.every((o) => isReason(reasonOf(o))));
 async function accept(): Promise<void> {
   const jobId = job.state.records.job.id;
   await run(
@@ -32,7 +32,7 @@ async function accept(): Promise<void> {
             happenedAt: timeNow().at,
             device: 'desk',
             obligation: acceptanceKey(o),
-            reason: given(o),
+            reason: reasonOf(o),
             password: password.value,
           },
         });
@@ -67,7 +67,7 @@ async function accept(): Promise<void> {
           :label="o.what"
           :hint="o.why ?? ''"
           persistent-hint
-          :error-messages="given(o).trim() !== '' && !isReason(given(o)) ? 'In words, so that somebody can answer for it.' : ''"
+          :error-messages="reasonOf(o).trim() !== '' && !isReason(reasonOf(o)) ? 'In words, so that somebody can answer for it.' : ''"
         />
       </template>
       <v-text-field

@@ -68,7 +68,7 @@ const stillText = computed(() => {
 
 <template>
   <div class="head">
-    <h1>{{ job.state.records.job.complaint || 'No complaint: a round of the vehicle' }}</h1>
+    <h1 class="complaint">{{ job.state.records.job.complaint || 'No complaint: a round of the vehicle' }}</h1>
     <span class="grow" />
     <span class="second told">as told at Book in, {{ dayText(job.state.records.job.openedAt ?? '') }}</span>
   </div>
@@ -145,6 +145,11 @@ const stillText = computed(() => {
 </template>
 
 <style scoped>
+/* What the owner said may be long: it stands in the size of a title. */
+.complaint {
+  font-size: var(--type-title);
+  line-height: var(--leading);
+}
 .told {
   white-space: nowrap;
 }

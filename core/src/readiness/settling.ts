@@ -4,8 +4,8 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import { type Slot, slotById } from '../layout/graph.ts';
 import type { Finding } from '../ledger/families/findings.ts';
 import { SETTLING } from '../wording/en/bench.ts';
-import { honing } from './honing.ts';
-import { sealZone } from './sealZone.ts';
+import { honing } from '../judging/honing.ts';
+import { sealZone } from '../judging/sealZone.ts';
 
 /** What is said to settle an earlier finding. */
 export type Settling = Pick<Finding, 'slotId' | 'settles' | 'severity' | 'cleaning' | 'fromMm' | 'toMm' | 'authorId'>;
