@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { allSent, House, passAll, testFluid, pressAll, signIn, typeFigures } from './house.ts';
+import { allSent, House, passAll, testFluid, torqueAll, pressAll, signIn, typeFigures } from './house.ts';
 
 const PASSWORD = 'first-lead-of-the-shop';
 
@@ -166,15 +166,6 @@ describe('one vehicle from book-in to hand-back', function () {
     await page.getByText('all decided').waitFor();
   });
 
-  /** Every torque that is owed, recorded. */
-  const torqueAll = (): Promise<void> =>
-    pressAll(page.getByRole('button', { name: /^Record the torque/ }), async () => {
-      await page.locator('.torque input:focus').waitFor();
-      await page.getByLabel(/^Target/).fill('18 lbf ft');
-      await page.getByLabel('Set', { exact: true }).fill('24.5');
-      await button('Record').click();
-    });
-
   it('rebuild: parts, operations, torques', async () => {
     await stage('rebuild');
     await button(/^Read, Lea/)
@@ -195,7 +186,7 @@ describe('one vehicle from book-in to hand-back', function () {
     await pressAll(page.locator('.proposals button'));
     await pressAll(page.getByRole('button', { name: /: done$/ }));
     await page.getByText('The bleeding here is not closed: torqued before it, the wheel is owed again.').first().waitFor();
-    await torqueAll();
+    await torqueAll(page);
     // The hose came off by its two joints: each is made and torqued before anything is pressed.
     await pressAll(button(/^Made: front left hose/), async () => button('Flare, dry').click());
     await pressAll(button(/^Torqued: front left hose/));
@@ -260,7 +251,7 @@ describe('one vehicle from book-in to hand-back', function () {
     await pressAll(button(/^Dry under held pressure: front left hose/));
     // The wheel came off once more for its bleeder, and the bleeders are closed to a figure.
     await page.getByText(/^Lapsed: front left bleeder opened since/).waitFor();
-    await torqueAll();
+    await torqueAll(page);
     await stage('prove');
     expect(await button('Hand the vehicle back').isDisabled()).to.equal(true);
     await pressAll(button(/^Read, Lea/));
