@@ -192,7 +192,8 @@ describe('booking in', function () {
     await page.getByLabel('Number, page, who said it').fill('no. 88');
     await button('Note it').click();
     await page.getByText('Fluid changed about Mar 2019 (invoice, no. 88)').waitFor();
-    const place = page.locator('details.place').filter({ hasText: 'Rear left' });
+    const before = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Before anything is ordered' }) });
+    const place = before.locator('details.place').filter({ hasText: 'Rear left' });
     await place.locator('summary').click();
     await place.getByRole('group', { name: 'Rear left unions' }).getByRole('button', { name: 'Seized' }).click();
     await page.getByText(/Soak now:.*rear left unions seized/).waitFor();

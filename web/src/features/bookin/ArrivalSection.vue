@@ -55,7 +55,7 @@ function say(list: readonly ArrivalRow[], arrival: Arrival): void {
       <h2>How it came</h2>
       <span class="second">{{ says }}</span>
     </div>
-    <div class="row whole">
+    <div class="row">
       <span class="plate-font">All of it</span>
       <v-btn-group class="choice" role="group" aria-label="All of it came">
         <v-btn v-for="a in ARRIVALS" :key="a" :aria-pressed="common(rows) === a" :disabled="!open(rows)" @click="say(rows, a)">
@@ -64,7 +64,7 @@ function say(list: readonly ArrivalRow[], arrival: Arrival): void {
       </v-btn-group>
     </div>
     <PlaceFold v-for="c in corners" :key="nameOf(c)" :name="nameOf(c)" :says="saysOf(at(c))">
-      <div class="row whole">
+      <div class="row">
         <span>All of it here</span>
         <v-btn-group class="choice" role="group" :aria-label="`All of it came: ${nameOf(c).toLowerCase()}`">
           <v-btn v-for="a in ARRIVALS" :key="a" :aria-pressed="common(at(c)) === a" :disabled="!open(at(c))" @click="say(at(c), a)">
