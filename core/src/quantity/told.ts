@@ -13,11 +13,21 @@ const TOLD = {
     more: '10,000,000 km',
   },
   torque: { kind: 'torque', name: 'A torque', from: 0.05, to: 3000, less: 'is more than nothing', more: '3,000 N·m' },
+  boiling: {
+    kind: 'temperature',
+    name: 'A boiling point',
+    from: 80,
+    to: 400,
+    less: 'of brake fluid lies above 80 °C',
+    more: '400 °C',
+  },
+  water: { kind: 'ratio', name: 'Water', from: 0, to: 20, less: 'is not less than nothing', more: '20 %' },
+  months: { kind: 'ratio', name: 'An interval', from: 1, to: 240, less: 'is a month at least', more: '240 months' },
   bled: { kind: 'volume', name: 'A volume', from: 0.05, to: 10_000, less: 'is more than nothing', more: '10 L at one bleeder' },
 } as const satisfies Record<string, { kind: QuantityKind; name: string; from: number; to: number; less: string; more: string }>;
 
 /**
- * Reads a counter, a torque or what was bled, as typed.
+ * Reads a counter, a torque, what was bled, or what was measured of a fluid, as typed.
  * @param defaultUnit unit that applies when none is typed
  * @throws DomainError as parseQuantity, and `impossible` for what no such thing can be
  */

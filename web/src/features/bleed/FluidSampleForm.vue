@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { FLUID_CLASSES, type FluidClass } from '@dauer/core/catalogue';
 import { placeName } from '@dauer/core/layout';
+import { readTold } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
+import { refusalOf } from '../../fittings/refusal.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 
 /** A sample: from where, what kind it is by a test, how much water, at what it boils. */
@@ -18,14 +20,9 @@ const water = ref('');
 const boil = ref('');
 const how = ref('');
 const KINDS = [{ title: 'Not told by it', value: 'unknown' }, ...FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))];
-const number = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
-const within = (text: string, least: number, most: number): boolean => {
-  const n = number(text);
-  return n === null || (Number.isFinite(n) && n >= least && n <= most);
-};
-const waterFault = computed(() => (within(water.value, 0, 20) ? '' : 'A share of water, 0 to 20 %.'));
-const boilFault = computed(() => (within(boil.value, 80, 400) ? '' : 'A boiling point, 80 to 400 °C.'));
-const tells = computed(() => kind.value !== 'unknown' || number(water.value) !== null || number(boil.value) !== null);
+const waterFault = computed(() => (water.value.trim() === '' ? '' : refusalOf(() => readTold('water', water.value, '1'))));
+const boilFault = computed(() => (boil.value.trim() === '' ? '' : refusalOf(() => readTold('boiling', boil.value, 'degC'))));
+const tells = computed(() => kind.value !== 'unknown' || water.value.trim() !== '' || boil.value.trim() !== '');
 const ready = computed(
   () => slotId.value !== '' && tells.value && how.value.trim().length > 2 && waterFault.value === '' && boilFault.value === '',
 );
@@ -37,8 +34,8 @@ function keep(): void {
   if (!ready.value) return;
   job.add('fluidSamples', {
     slotId: slotId.value,
-    waterPercent: number(water.value),
-    boilC: number(boil.value),
+    waterPercent: water.value.trim() === '' ? null : readTold('water', water.value, '1').canonical,
+    boilC: boil.value.trim() === '' ? null : readTold('boiling', boil.value, 'degC').canonical,
     fluidClass: kind.value === 'unknown' ? null : kind.value,
     how: how.value.trim(),
   });

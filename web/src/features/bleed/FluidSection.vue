@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fluidCauseWords } from '@dauer/core/wording';
-import { fixed } from '@dauer/core/quantity';
+import { fixed, readTold } from '@dauer/core/quantity';
 import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
 import type { FluidState } from '@dauer/core/history';
 import { placeName, slotById } from '@dauer/core/layout';
@@ -8,6 +8,7 @@ import { isDuty } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
+import { refusalOf } from '../../fittings/refusal.ts';
 import FluidSampleForm from './FluidSampleForm.vue';
 
 /** What was in it, what was measured of it, and what goes in. */
@@ -35,18 +36,21 @@ const batch = ref('');
 const lowMoisture = ref(false);
 const more = ref(false);
 const figures = ref({ dryC: '', wetC: '', hottestC: '', makerMonths: '' });
-const number = (text: string): number | null => (text.trim() === '' ? null : Number(text.replace(',', '.')));
-const bad = (text: string, least: number, most: number): string => {
-  const n = number(text);
-  return n === null || (Number.isFinite(n) && n >= least && n <= most) ? '' : `Between ${least} and ${most}, or nothing.`;
-};
 const FIELDS = [
-  { key: 'dryC', label: 'Its boiling point dry, °C', least: 80, most: 400 },
-  { key: 'wetC', label: 'Its boiling point wet, °C', least: 80, most: 400 },
-  { key: 'hottestC', label: 'Hottest it gets in this vehicle, °C', least: 80, most: 400 },
-  { key: 'makerMonths', label: 'Vehicle maker’s interval, months', least: 1, most: 240 },
+  { key: 'dryC', label: 'Its boiling point dry, °C', what: 'boiling', unit: 'degC' },
+  { key: 'wetC', label: 'Its boiling point wet, °C', what: 'boiling', unit: 'degC' },
+  { key: 'hottestC', label: 'Hottest it gets in this vehicle, °C', what: 'boiling', unit: 'degC' },
+  { key: 'makerMonths', label: 'Vehicle maker’s interval, months', what: 'months', unit: '1' },
 ] as const;
-const fault = computed(() => FIELDS.some((f) => bad(figures.value[f.key], f.least, f.most) !== ''));
+type Field = (typeof FIELDS)[number];
+/** A figure as typed, months whole; null where none is. */
+const read = (f: Field): number | null => {
+  if (figures.value[f.key].trim() === '') return null;
+  const { canonical } = readTold(f.what, figures.value[f.key], f.unit);
+  return f.what === 'months' ? Math.round(canonical) : canonical;
+};
+const wrong = (f: Field): string => refusalOf(() => read(f));
+const fault = computed(() => FIELDS.some((f) => wrong(f) !== ''));
 /** Silicone and glycol are never mixed: a change of kind is said before it is written down. */
 const mixes = computed(() => {
   const tested = samples.value.findLast((s) => s.fluidClass !== null)?.fluidClass;
@@ -60,8 +64,7 @@ function serve(): void {
   if (product.value.trim() === '' || fault.value) return;
   job.add('fluidServices', {
     ...{ product: product.value.trim(), fluidClass: kind.value, batch: batch.value.trim(), lowMoisture: lowMoisture.value },
-    ...{ dryC: number(figures.value.dryC), wetC: number(figures.value.wetC), hottestC: number(figures.value.hottestC) },
-    makerMonths: number(figures.value.makerMonths),
+    ...(Object.fromEntries(FIELDS.map((f) => [f.key, read(f)])) as Record<Field['key'], number | null>),
   });
   product.value = '';
 }
@@ -117,7 +120,7 @@ const measuredText = (s: (typeof samples.value)[number]): string =>
           v-model="figures[f.key]"
           :label="f.label"
           inputmode="decimal"
-          :error-messages="bad(figures[f.key], f.least, f.most)"
+          :error-messages="wrong(f)"
         />
       </template>
       <v-btn class="act main" type="submit" :disabled="product.trim() === '' || fault">This goes in</v-btn>
