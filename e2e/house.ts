@@ -207,7 +207,7 @@ export async function testFluid(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'A sample, tested or measured' }).click();
   await page.getByLabel('What kind it is').press('ArrowDown');
   await page.getByRole('option', { name: 'Class 4, glycol' }).click();
-  await page.getByLabel('By what test or instrument').fill('Drop in water: it mixes');
+  await page.getByLabel('Test or instrument').fill('Drop in water: it mixes');
   await page.getByRole('button', { name: 'Enter it' }).click();
 }
 

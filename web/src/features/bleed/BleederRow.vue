@@ -78,9 +78,9 @@ function log(): void {
         {{ circuitName(step.circuit) }},
         <span class="fig">{{ fixed(step.lengthMm / 1000, 2) }} m</span>
         <template v-if="stands > 0">
-          ,
+          with
           <span class="fig">{{ stands }} mL</span>
-          stand before it
+          before it
         </template>
       </span>
     </span>

@@ -52,7 +52,7 @@ function keep(): void {
     <v-select v-model="kind" label="What kind it is" :items="KINDS" />
     <v-text-field v-model="water" label="Water, %" inputmode="decimal" :error-messages="waterFault" />
     <v-text-field v-model="boil" label="Boils at, °C" inputmode="decimal" :error-messages="boilFault" />
-    <v-text-field v-model="how" label="By what test or instrument" placeholder="drop in water" />
+    <v-text-field v-model="how" label="Test or instrument" placeholder="drop in water" />
     <v-btn class="act main" type="submit" :disabled="!ready">Enter it</v-btn>
     <v-btn class="act" @click="open = false">Not now</v-btn>
   </form>
