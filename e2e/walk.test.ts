@@ -53,13 +53,18 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
     typed.set(key, list);
     return key;
   }
+  /** Every position of the set in hand is taken, and kept on this device. */
+  async function allTaken(): Promise<void> {
+    await page.waitForFunction(
+      () =>
+        document.querySelectorAll('[data-capture] .dots .kept').length === document.querySelectorAll('[data-capture] .dots .dot').length,
+    );
+  }
+  /** Goes on to the next stop of the route with Enter; false where there is none. What goes on is said as soon as all is kept. */
   async function goOn(): Promise<boolean> {
+    await allTaken();
     const before = await at();
-    const left = await onward()
-      .waitFor({ timeout: 5000 })
-      .then(() => true)
-      .catch(() => false);
-    if (!left) return false;
+    if ((await onward().count()) === 0) return false;
     await page.keyboard.press('Enter');
     await page.waitForFunction((was) => document.querySelector('[data-capture] .what')?.textContent !== was, before);
     return true;
@@ -127,13 +132,6 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
     expect(await begin.count()).to.equal(0);
   });
 
-  /** Every position of the set in hand is taken, and kept on this device. */
-  async function allTaken(): Promise<void> {
-    await page.waitForFunction(
-      () =>
-        document.querySelectorAll('[data-capture] .dots .kept').length === document.querySelectorAll('[data-capture] .dots .dot').length,
-    );
-  }
   /** Opens a measurement of a place by the keys and begins it anew, beside what stands. */
   async function begin(tag: string, slot: Slot, tab: string): Promise<void> {
     const path = `${house.url}/jobs/${jobs.get(tag) ?? ''}/gauge?pick=${slot.id}`;
@@ -246,15 +244,6 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
         `${nameOf(cylinder)}|bore_diameter`,
         list.map((f) => `${f} mm`),
       );
-      if (n > 0) {
-        await sayClean(page);
-        await say(list[0] ?? '', 'live');
-        await page.getByRole('button', { name: /^Listen here/ }).click();
-        await page.locator('[data-capture] .live', { hasText: list[0] }).waitFor();
-        for (const f of list) await say(f, 'press');
-        await allTaken();
-        continue;
-      }
       await sayClean(page);
       let speaking = true;
       const speak = (async () => {
@@ -262,6 +251,13 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
       })();
       await page.getByRole('button', { name: /^Listen here/ }).click();
       await page.locator('[data-capture] .live', { hasText: list[0] }).waitFor();
+      if (n > 0) {
+        speaking = false;
+        await speak;
+        for (const f of list) await say(f, 'press');
+        await allTaken();
+        continue;
+      }
       const steady = page.locator('[data-capture]').getByText('Steady', { exact: true });
       await steady.waitFor();
       await steady.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());

@@ -53,7 +53,7 @@ const print = (): void => window.print();
   background: repeating-linear-gradient(135deg, var(--ink) 0 16px, var(--plate) 16px 36px);
 }
 h1 {
-  font-size: clamp(28px, 6vw, 64px);
+  font-size: clamp(var(--type-h1), 6vw, 64px);
   line-height: 1.1;
   margin-bottom: var(--space-3);
 }
