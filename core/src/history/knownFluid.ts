@@ -58,7 +58,9 @@ export function fluidBefore(history: JobHistory, circuits: readonly number[]): F
     .active(records.fluidSamples)
     .findLast(
       (s) =>
-        s.fluidClass !== null && touches(layout, s.slotId, circuits) && (first === undefined || s.happenedAt <= first || s.jobId !== job.id),
+        s.fluidClass !== null &&
+        touches(layout, s.slotId, circuits) &&
+        (first === undefined || s.happenedAt <= first || s.jobId !== job.id),
     );
   const [one] = held;
   const service = one && held.every((c) => c.service !== null) ? one.service : null;
