@@ -15,8 +15,9 @@ export const jobKind = z.enum(['overhaul', 'axle', 'unit', 'fluid', 'inspection'
 export const vehicleFields = z.object({
   tag: z.string().trim().min(1).max(20),
   name,
-  make: name,
-  model: name,
+  /** Empty where nobody knows it: units without their vehicle, a car built by its owner. */
+  make: z.string().trim().max(120),
+  model: z.string().trim().max(120),
   year: z.number().int().min(FIRST_YEAR).max(LAST_YEAR).nullable(),
   variant: words(60).nullable(),
   body: words(60),

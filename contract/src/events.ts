@@ -63,7 +63,10 @@ const findingFields = {
   slotId: id,
   partId: id.nullable(),
   words: words(500).min(1),
-  code: z.enum(['no_lining', 'fluid_here', 'blue', 'seized', 'broken', 'rub_mark', 'pitted', 'worn_lip']).nullable().default(null),
+  code: z
+    .enum(['deposits', 'no_lining', 'fluid_here', 'blue', 'seized', 'broken', 'rub_mark', 'pitted', 'worn_lip'])
+    .nullable()
+    .default(null),
   severity: z.enum(['note', 'watch', 'doubt', 'reject']),
   cleaning: z.enum(['before', 'after']),
   rulesOut: z.array(option).max(7),

@@ -7,9 +7,11 @@ import { placeName, type Slot } from '../src/layout/graph.ts';
 import { KIND_FACTS } from '../src/layout/kinds.ts';
 import { type Control, controlsOf } from '../src/layout/reach.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
+import type { BleedMethod } from '../src/ledger/families/bleedPulls.ts';
 import type { PutInKind } from '../src/ledger/families/putIns.ts';
 import { jointsOf } from '../src/readiness/joints.ts';
 import { lockOf } from '../src/readiness/pedalLock.ts';
+import { whyNotGood } from '../src/readiness/proofStatus.ts';
 import { placeStates } from '../src/readiness/unitState.ts';
 import { takenOutRefusal } from '../src/views/takenOutRefusal.ts';
 import { base, id, NOW, JobFixture, FOUR } from './jobFixture.ts';
@@ -174,6 +176,39 @@ describe('the pedal lock', () => {
     expect(t.lock('first_press')).to.equal(null);
   });
 
+  it('what presses nothing is drawn with the board in its place; what presses is provisional', () => {
+    const t = new Shop(FOUR);
+    t.putIn(t.slot('pedal', null), 'board');
+    const slotId = t.slot('bleeder');
+    const draw = (method: BleedMethod, volumeMl = 300): string | null => {
+      const pull = { slotId, volumeTyped: `${volumeMl}`, volumeMl, colour: 'clear', air: 'none', closed: true, method } as const;
+      t.file.bleedPulls = [...t.file.bleedPulls, { ...base(t.next()), ...pull }];
+      return whyNotGood(t.state().context.proofStatus.pull(slotId));
+    };
+    for (const method of ['vacuum', 'gravity', 'reverse'] as const) expect(draw(method), method).to.equal(null);
+    for (const method of ['pedal', 'pressure'] as const)
+      expect(draw(method), method).to.match(/as it stood then: a board lies on the pedal/);
+    t.part(t.slot('pads'), 'removed');
+    expect(draw('vacuum'), 'an open unit beside the board').to.match(/front left pads are off/);
+  });
+
+  it('what was drawn with something open is provisional, and says as well that it was too little', () => {
+    const t = new Shop(FOUR);
+    t.decide(t.slot('caliper'), 'reseal');
+    t.putIn(t.slot('caliper', 'FR'), 'block');
+    const pull = {
+      slotId: t.slot('bleeder'),
+      volumeTyped: '2',
+      volumeMl: 2,
+      colour: 'clear',
+      air: 'none',
+      closed: true,
+      method: 'vacuum',
+    } as const;
+    t.file.bleedPulls = [{ ...base(t.next()), ...pull }];
+    expect(t.obligation(`bleed:${pull.slotId}`)?.why).to.match(/^Provisional, .*block in .* 2 mL drawn; \d+ mL stand between/);
+  });
+
   it('is never passed while a piston can come out', () => {
     const t = new Shop(FOUR);
     t.part(t.slot('rotor'), 'removed');
@@ -203,7 +238,7 @@ describe('the pedal lock', () => {
     const held = () => t.obligation('proof:pedal_hold')!;
     expect([held().state, held().why]).to.deep.equal([
       'open',
-      'Provisional: block in the front left caliper when it was done. Do it again.',
+      'Provisional, as it stood then: block in the front left caliper. Do it again.',
     ]);
     t.prove('pedal_hold');
     expect(held().state).to.equal('closed');

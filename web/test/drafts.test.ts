@@ -30,7 +30,7 @@ describe('a vehicle as it is typed', () => {
     expect(vehicleOf(draftOf(vehicle))).to.deep.equal(fields);
   });
   it('says what cannot be used, by field, and nothing about what can', () => {
-    expect(Object.keys(faultsOf(blankVehicle())).sort()).to.deep.equal(['make', 'model', 'name', 'tag']);
+    expect(Object.keys(faultsOf(blankVehicle())).sort()).to.deep.equal(['name', 'tag']);
     expect(faultsOf(draftOf(vehicle))).to.deep.equal({});
     const wrong = (over: object): Record<string, string> => faultsOf({ ...draftOf(vehicle), ...over });
     expect(wrong({ year: 'nineteen' })['year']).to.include('“nineteen” is not a year');
@@ -38,7 +38,7 @@ describe('a vehicle as it is typed', () => {
     for (const year of ['', '1885', '2100']) expect(wrong({ year })).to.deep.equal({});
     for (const standsYears of ['-1', '151', 'long']) expect(wrong({ standsYears })).to.have.property('standsYears');
     for (const standsYears of ['', '0', '4,5', '150']) expect(wrong({ standsYears })).to.deep.equal({});
-    for (const key of ['tag', 'name', 'make', 'model']) expect(wrong({ [key]: '  ' })).to.have.property(key);
+    for (const key of ['tag', 'name']) expect(wrong({ [key]: '  ' })).to.have.property(key);
   });
   it('reads a decimal comma as a point', () => {
     expect(vehicleOf({ ...draftOf(vehicle), standsYears: '4,5' }).standsYears).to.equal(4.5);

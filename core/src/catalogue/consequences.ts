@@ -17,11 +17,16 @@ export const FINDING_CODES: Readonly<
   broken: { name: 'Broken piece', on: ['pads', 'shoes', 'drum', 'rotor', 'caliper', 'wheel_cylinder', 'hub', 'hose'], asksCause: true },
   rub_mark: { name: 'Rub mark', on: ['hose', 'rotor', 'drum', 'caliper', 'hub'], asksCause: true },
   pitted: { name: 'Pitted', on: ['piston', 'wheel_cylinder', 'master_cylinder', 'caliper'], asksCause: false },
+  deposits: {
+    name: 'Deposits',
+    on: ['bleeder', 'reservoir', 'caliper', 'piston', 'hose', 'wheel_cylinder', 'master_cylinder'],
+    asksCause: false,
+  },
   worn_lip: { name: 'Worn lip or ridge', on: ['rotor', 'drum'], asksCause: false },
 };
 
-/** How far a consequence goes from where it was found: the corner, or every corner of the axle. */
-export type Where = 'corner' | 'axle' | 'others_of_axle';
+/** How far a consequence goes from where it was found: the corner, every corner of the axle, or the circuit. */
+export type Where = 'corner' | 'axle' | 'others_of_axle' | 'circuit';
 
 /** When this is found, this is owed. */
 interface Consequence {
@@ -34,6 +39,8 @@ interface Consequence {
     /** Figures to take; a look where there is none. */
     readonly measure: readonly MeasurementId[];
     readonly look: string | null;
+    /** It is opened, or put off by name with a date. */
+    readonly opens?: true;
   }[];
 }
 
@@ -64,6 +71,17 @@ export const CONSEQUENCES: readonly Consequence[] = [
       { kinds: ['drum'], where: 'corner', measure: ['drum_diameter'], look: 'cracks' },
       { kinds: ['piston', 'wheel_cylinder'], where: 'corner', measure: [], look: 'whether it returns' },
       { kinds: ['bleeder'], where: 'corner', measure: [], look: 'boiling point of the fluid' },
+    ],
+  },
+  {
+    // Source: handbook 58, A19.
+    found: 'deposits',
+    observed: 'fluid_sludge',
+    owes: [
+      {
+        ...{ kinds: ['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'], where: 'circuit' },
+        ...{ measure: [], look: null, opens: true },
+      },
     ],
   },
   {

@@ -1,7 +1,7 @@
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { OptionId } from './repairOptions.ts';
 
-export type FindingCode = 'no_lining' | 'fluid_here' | 'blue' | 'seized' | 'broken' | 'rub_mark' | 'pitted' | 'worn_lip';
+export type FindingCode = 'deposits' | 'no_lining' | 'fluid_here' | 'blue' | 'seized' | 'broken' | 'rub_mark' | 'pitted' | 'worn_lip';
 
 export type FindingSeverity = 'note' | 'watch' | 'doubt' | 'reject';
 
@@ -421,6 +421,75 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
 ];
 
+/** Where deposits show: what is found there says something of every unit of the circuit. */
+const WET_PLACES: readonly ComponentKind[] = ['bleeder', 'reservoir', 'caliper', 'piston', 'hose', 'union', 'valve', ...CYLINDERS];
+const HELD: readonly ComponentKind[] = [
+  ...(['caliper', 'pads', 'rotor', 'hub', 'drum', 'shoes', 'parking_shoes', 'expander', 'servo', 'valve', 'hose', 'switch'] as const),
+  ...(['union', 'bleeder', 'reservoir', 'balance_bar', 'parking_lever', 'equaliser', 'cross_shaft'] as const),
+  ...CYLINDERS,
+];
+
+/** What is found on any unit. Source: handbook 58, A19, A28 and A32. */
+const ON_ANY: readonly KnownFinding[] = [
+  known(
+    'deposits_here',
+    WET_PLACES,
+    'Sludge, rust or particles',
+    'At a bleeder, under a cap, in the fluid that comes; or the cap had to be broken loose.',
+    'Every unit of that circuit seals, but has deposits behind it, whatever its pistons do.',
+    'watch',
+    { code: 'deposits' },
+  ),
+  known(
+    'fastener_broken',
+    HELD,
+    'Fastener broken or sheared',
+    'A bolt, stud or nipple that parted.',
+    'What it held is held by less; drilling it out takes hours.',
+    'reject',
+  ),
+  known(
+    'thread_bad',
+    HELD,
+    'Thread worn, stripped or rusted',
+    'Flanks gone or torn; it turns without gripping.',
+    'It will not hold its torque, and fails when it is needed.',
+    'reject',
+  ),
+  known(
+    'corroded_outside',
+    HELD,
+    'Corroded outside',
+    'Rust or white bloom on the outside.',
+    'It may be skin deep, or hide what is gone under it.',
+    'watch',
+  ),
+  known(
+    'corroded_inside',
+    HELD,
+    'Corroded inside',
+    'Rust or white bloom where fluid, seal or lining runs.',
+    'It cuts seals, holds linings, and goes on.',
+    'doubt',
+  ),
+  known(
+    'seal_bad',
+    WET_PLACES,
+    'Seal hard, swollen, cut, distorted or worn square',
+    'It does not spring back, or its lip is no lip.',
+    'It lets fluid by, or holds the piston; swollen, it had the wrong fluid.',
+    'reject',
+  ),
+  known(
+    'here_before',
+    HELD,
+    'Somebody was here before',
+    'Webs, tool marks, sealant, odd fasteners, a date code younger than the vehicle.',
+    'It says when it was last open, and what may have been done to it.',
+    'note',
+  ),
+];
+
 /** A shop's own entry, as one of the catalogue. */
 function own(entry: FindingEntry): KnownFinding {
   const { id, kinds, name, looks, matters, severity } = entry;
@@ -429,5 +498,5 @@ function own(entry: FindingEntry): KnownFinding {
 
 /** What is known by name on a kind of component, the shop's own ones last. */
 export function findingsOn(kind: ComponentKind, owned: readonly FindingEntry[] = []): KnownFinding[] {
-  return [...FINDING_CATALOGUE, ...owned.map(own)].filter((f) => f.kinds.includes(kind));
+  return [...FINDING_CATALOGUE, ...ON_ANY, ...owned.map(own)].filter((f) => f.kinds.includes(kind));
 }

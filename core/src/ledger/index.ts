@@ -6,7 +6,7 @@ export { EVENT_LISTS, type EventList, familyOf, inFormOfToday, listsWhere, recor
 export { type Acceptance, isReason } from './families/acceptances.ts';
 export type { AfterCareAnswer } from './families/afterCares.ts';
 export type { Amendment } from './families/amendments.ts';
-export type { BleedMethod, BleedPull } from './families/bleedPulls.ts';
+export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPulls.ts';
 export type { CameWith } from './families/cameWith.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
 export type { CautionAck } from './families/cautionAcks.ts';

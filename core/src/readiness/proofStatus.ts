@@ -7,7 +7,7 @@ import { type Layout, type Slot } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
 import { readFastener } from '../ledger/duty.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
-import type { BleedPull } from '../ledger/families/bleedPulls.ts';
+import { type BleedPull, PRESSING } from '../ledger/families/bleedPulls.ts';
 import type { PartEventKind } from '../ledger/families/partEvents.ts';
 import type { Proof } from '../ledger/families/proofs.ts';
 import type { Torque } from '../ledger/families/torques.ts';
@@ -60,6 +60,9 @@ function pressedWith(layout: Layout, proved: Proved): readonly Control[] {
   return proved.kind === 'bleed' ? controlsOf(layout).filter((c) => c.reach.has(proved.slotId)) : [];
 }
 
+/** Whether nothing but a board lies at a place. */
+const isBoard = (at: PlaceState): boolean => at.cause?.kind === 'inside' && at.cause.what === 'board' && at.unsecured === null;
+
 const when = (e: Pick<EventBase, 'happenedAt' | 'recordedAt'>) => ({ at: e.happenedAt, recordedAt: e.recordedAt });
 /** Before everything: asked whether a thing would be ended, whenever it was proved. */
 const NEVER = { at: '', recordedAt: '' };
@@ -77,14 +80,19 @@ export function openProofStatus(history: JobHistory): ProofStatus {
     return known;
   };
   /** The first place on the controls of a record that was not complete at its moment. */
-  const incomplete = (pressed: readonly Control[], instant: string): PlaceState | null =>
+  const incomplete = (pressed: readonly Control[], instant: string, hinders: (at: PlaceState) => boolean): PlaceState | null =>
     pressed.length === 0
       ? null
-      : (placesAt(instant).find((s) => notComplete(s) !== null && pressed.some((c) => c.reach.has(s.slot.id))) ?? null);
-  const withStatus = <T>(record: T | undefined, proved: (r: T) => Proved): WithStatus<T> | null => {
+      : (placesAt(instant).find((s) => notComplete(s) !== null && hinders(s) && pressed.some((c) => c.reach.has(s.slot.id))) ?? null);
+  const withStatus = <T>(
+    record: T | undefined,
+    proved: (r: T) => Proved,
+    hinders: (at: PlaceState) => boolean = () => true,
+  ): WithStatus<T> | null => {
     if (record === undefined) return null;
     const p = proved(record);
-    return { record, lapsed: endedBy(records.layout, disturbed, p), provisional: incomplete(pressedWith(records.layout, p), p.at) };
+    const provisional = incomplete(pressedWith(records.layout, p), p.at, hinders);
+    return { record, lapsed: endedBy(records.layout, disturbed, p), provisional };
   };
   const ofJob = <T extends { readonly jobId: string }>(list: readonly T[]): T[] => list.filter((e) => e.jobId === records.job.id);
   const proofs = ofJob(history.active(records.proofs));
@@ -97,11 +105,16 @@ export function openProofStatus(history: JobHistory): ProofStatus {
     disturbed,
     answer: (item) =>
       withStatus(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
-    pull: (slotId) =>
-      withStatus(
-        pulls.findLast((p) => p.slotId === slotId),
+    pull: (slotId) => {
+      const newest = pulls.findLast((p) => p.slotId === slotId);
+      const pressesNothing = newest?.method != null && !PRESSING.includes(newest.method);
+      return withStatus(
+        newest,
         (p) => ({ kind: 'bleed', slotId, ...when(p) }),
-      ),
+        // What presses nothing is done with the board in its place.
+        (at) => !(pressesNothing && isBoard(at)),
+      );
+    },
     torque: (point) =>
       withStatus(
         torques.findLast((t) => t.point === point),

@@ -1,6 +1,6 @@
 /** What each stage of a job owes. */
 export { circuitsToBleed } from './bleed/obligations.ts';
-export { bleedOrder, type BleedStep, PRESSING } from './bleed/order.ts';
+export { bleedOrder, type BleedStep } from './bleed/order.ts';
 export { compareCameWith, FORETELLS, type IntakeRow, intakeRows, STATES_OF } from './bookin/intake.ts';
 export { needsDecision } from './decide/obligations.ts';
 export { putOffRefusal } from './decide/putOff.ts';

@@ -5,6 +5,9 @@ import { type FamilyDescriptor, PLAIN } from '../family.ts';
 /** How fluid is moved at a bleeder. The pedal and pressure on the reservoir press the whole control. */
 export type BleedMethod = 'pedal' | 'vacuum' | 'pressure' | 'gravity' | 'reverse';
 
+/** Methods that press the whole control: refused while anything that it reaches is open. Source: handbook 05, One open corner. */
+export const PRESSING: readonly BleedMethod[] = ['pedal', 'pressure'];
+
 export interface BleedPull extends JobEvent {
   readonly slotId: string;
   readonly volumeTyped: string;

@@ -1,7 +1,7 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
 import { fluidClass } from '../../catalogue/fluids.ts';
-import { drawnAt, fallsShort } from '../../history/drawn.ts';
+import { type Drawn, drawnAt, fallsShort } from '../../history/drawn.ts';
 import { circuitFluids, closedClear } from '../../history/due.ts';
 import { fluidBefore } from '../../history/knownFluid.ts';
 import { workDone } from '../../judging/workDone.ts';
@@ -40,6 +40,12 @@ export function circuitsToBleed({ history, components, proofStatus: standing }: 
       : hydraulic.filter((c) => isWorked(c) || ((c.fittedHere || c.empty) && !isHung(history, c.slot.id)) || joints.has(c.slot.id));
   const circuits = [...new Set([...touched.flatMap((c) => c.slot.circuits), ...standing.joints.flatMap((j) => j.joint.slot.circuits)])];
   return unknownFluid(history, circuits) ? [...new Set([...circuits, ...sharing(history, circuits)])] : circuits;
+}
+
+/** Why a bleeder is still owed: what became of its newest pull, and that too little was drawn. */
+function whyOpen(pull: BleedPull, ended: string | null, short: Drawn | null): string {
+  const little = short && closedClear(pull) ? REASON.fallsShort(short.drawn, short.stood) : null;
+  return [ended, little].filter((x) => x !== null).join(' ') || pullFault(pull);
 }
 
 function pullFault(pull: BleedPull): string {
@@ -127,7 +133,7 @@ export function bleedObligations(s: RuleContext): Obligation[] {
           ? {}
           : newest
             ? {
-                why: wrong ?? (short && closedClear(newest) ? REASON.fallsShort(short.drawn, short.stood) : pullFault(newest)),
+                why: whyOpen(newest, wrong, short),
               }
             : waiting),
       });

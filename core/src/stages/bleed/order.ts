@@ -1,8 +1,4 @@
 import { CLUTCH_CIRCUIT, type Layout, type Slot, pathLength } from '../../layout/graph.ts';
-import type { BleedMethod } from '../../ledger/families/bleedPulls.ts';
-
-/** Methods that press the whole control: refused while anything that it reaches is open. Source: handbook 05, One open corner. */
-export const PRESSING: readonly BleedMethod[] = ['pedal', 'pressure'];
 
 export interface BleedStep {
   readonly bleeder: Slot;

@@ -37,6 +37,8 @@ export const TITLE = {
   gaugeHere: (name: string, phase: Phase): string => `${name.toLowerCase()}, ${PHASE_WORD[phase]}`,
   look: (slot: Slot): string => `Look at the ${lower(slot)}`,
   lookHere: 'a look',
+  openFor: (slot: Slot): string => `${placeName(slot)}: seals, but has deposits behind: open it, or put it off until a day`,
+  openForHere: 'opened, or put off until a day',
   lookFor: (slot: Slot, what: string): string => `${placeName(slot)}: ${TITLE.lookForHere(what)}`,
   lookForHere: (what: string): string => `look for ${what}`,
   foundOrNot: (slot: Slot, what: string): string => `${placeName(slot)}: ${TITLE.foundOrNotHere(what)}`,

@@ -36,7 +36,7 @@ export function disturbedWords(slot: Slot, by: DisturbedBy): string {
 /** Why a record counts for nothing now: something ended it since, or something was open when it was made. */
 export const STATUS = {
   lapsed: (what: string): string => `Lapsed: ${what} since.`,
-  provisional: (what: string | null): string => `Provisional: ${what ?? 'something was open'} when it was done. Do it again.`,
+  provisional: (what: string | null): string => `Provisional, as it stood then: ${what ?? 'something open'}. Do it again.`,
   jointNotTorqued: (joint: string): string => `joint at the ${joint} is not torqued`,
   notClosed: (slot: Slot): string => `${lower(slot)} is not closed`,
 };

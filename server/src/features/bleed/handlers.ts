@@ -1,4 +1,4 @@
-import { PRESSING } from '@dauer/core/stages';
+import { PRESSING } from '@dauer/core/ledger';
 import { eventHandler } from '../../platform/handlers.ts';
 import { refuseLocked } from '../../records/assertUnlocked.ts';
 import type { Handlers } from '../../platform/routes.ts';

@@ -2,9 +2,9 @@
 import { circuitName, METHOD_NAME } from '@dauer/core/wording';
 import { drawnAt } from '@dauer/core/history';
 import { placeLock } from '@dauer/core/job';
-import type { BleedMethod, BleedPull, Obligation } from '@dauer/core/ledger';
+import { type BleedMethod, type BleedPull, type Obligation, PRESSING } from '@dauer/core/ledger';
 import { fixed, readTold } from '@dauer/core/quantity';
-import { type BleedStep, PRESSING } from '@dauer/core/stages';
+import type { BleedStep } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { refusalOf } from '../../fittings/refusal.ts';

@@ -132,7 +132,7 @@ async function bookIn(): Promise<void> {
     <form @submit.prevent="bookIn">
       <section>
         <h2 class="line">The vehicle</h2>
-        <VehicleFields v-model="form.vehicle" :faults="fields" />
+        <VehicleFields v-model="form.vehicle" :faults="fields" :units="form.loose !== null" />
       </section>
       <BrakesSection v-model="form" v-model:drawing="drawing" :layout="layout" />
       <section>

@@ -93,7 +93,7 @@ export function draftOf(v: Vehicle): VehicleDraft {
 /** What cannot be used in a draft, by field, in words. */
 export function faultsOf(d: VehicleDraft): Record<string, string> {
   const found: Record<string, string> = {};
-  for (const key of ['tag', 'name', 'make', 'model'] as const) if (d[key].trim() === '') found[key] = 'This is needed.';
+  for (const key of ['tag', 'name'] as const) if (d[key].trim() === '') found[key] = 'This is needed.';
   const year = Number(d.year);
   if (d.year.trim() !== '' && !isYear(year)) found['year'] = `“${d.year}” is not a year. Leave it empty where it is not known.`;
   const stood = Number(d.standsYears.replace(',', '.'));
