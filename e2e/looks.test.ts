@@ -50,7 +50,8 @@ describe('every screen', function () {
       ['rebuild', at('V 063', 'rebuild')],
       ['bleed', at('V 063', 'bleed')],
       ['prove', at('V 071', 'prove')],
-      ['what lies on a pedal', `/jobs/${yard.jobs[0]!.jobId}/board`],
+      ['what lies on a pedal', at('V 063', 'board')],
+      ['nothing on a pedal', at('V 076', 'board')],
       ['hand-back sheet', `/jobs/${yard.handedBack[0]!.jobId}/sheet`],
     ];
   }

@@ -38,6 +38,21 @@ describe('from the complaint to what may be at fault', function () {
     return (await row.count()) === 0 ? 0 : Number.parseInt(await row.first().locator('.how .fig').innerText(), 10);
   }
 
+  /** The cards of what is worth doing, each with where it stands. */
+  const standing = (): Promise<string[]> =>
+    panel()
+      .locator('.next')
+      .evaluateAll((cards) =>
+        cards.map((c) => `${c.querySelector('.title b')?.textContent ?? ''} ${Math.round(c.getBoundingClientRect().top + scrollY)}`),
+      );
+  /** Takes over the order of what is known now, where it is another one. */
+  async function goOn(): Promise<void> {
+    await settled();
+    const button = panel().getByRole('button', { name: /^Go on/ });
+    if (await button.isEnabled()) await button.click();
+    expect(await button.isEnabled()).to.equal(false);
+  }
+
   async function slotId(kind: string, corner: string, or = kind): Promise<string> {
     const { layout } = await fileOf(page, house.url, jobId);
     return layout.slots.find((x) => (x.kind === kind || x.kind === or) && x.corner === corner)?.id ?? '';
@@ -65,21 +80,65 @@ describe('from the complaint to what may be at fault', function () {
 
   it('an answer to a check weighs everything anew, and is kept like any other', async () => {
     const weighed = await panel().locator('ol').first().textContent();
+    const order = await causes();
     const open = panel()
       .locator('.next')
       .first()
       .getByRole('button', { name: /: yes$/ });
     const asked = (await open.first().getAttribute('aria-label')) ?? '';
+    const where = await standing();
     await open.first().focus();
     await page.keyboard.press('Enter');
-    await panel().getByRole('button', { name: asked, exact: true }).waitFor({ state: 'detached' });
+    const said = panel().getByRole('button', { name: asked, exact: true });
     await page.waitForFunction((was) => document.querySelector('.causes ol')?.textContent !== was, weighed);
+    expect(await said.getAttribute('aria-pressed')).to.equal('true');
+    // Nothing has moved: every cause and every card stands where it stood; what has come up stands after them.
+    expect((await settled()).slice(0, order.length)).to.deep.equal(order);
+    expect((await standing()).slice(0, where.length)).to.deep.equal(where);
     await allSent(page);
+    await goOn();
     const after = await settled();
     await page.reload();
     await panel().locator('.cause').first().waitFor();
     expect(await settled()).to.deep.equal(after);
     expect((await fileOf(page, house.url, jobId)).layout.slots.length).to.be.greaterThan(0);
+  });
+
+  it('no is said to the rest by name, undone in one tap, and the lists stay under the finger', async () => {
+    const some = panel()
+      .locator('.next')
+      .filter({ has: page.getByRole('button', { name: /^No to the other [2-9]/, includeHidden: true }) })
+      .first();
+    const title = await some.locator('.title b').innerText();
+    const card = panel()
+      .locator('.next')
+      .filter({ has: page.locator('.title b').getByText(title, { exact: true }) });
+    if ((await card.locator('details[open]').count()) === 0) await card.locator('summary').click();
+    const rest = card.getByRole('button', { name: /^No to the other/ });
+    const names = await rest.locator('.name:not(.answered)').allInnerTexts();
+    expect(names.length).to.be.greaterThan(1);
+    const pressed = card.locator('[aria-pressed=true]');
+    const before = await pressed.count();
+    const where = await standing();
+    await rest.click();
+    const undo = card.getByRole('button', { name: `Said no to ${names.length}: undo` });
+    await undo.waitFor();
+    await pressed.nth(before + names.length - 1).waitFor();
+    expect(await standing()).to.deep.equal(where);
+    await undo.click();
+    await rest.waitFor();
+    await pressed.nth(before).waitFor({ state: 'detached' });
+    // An answer in the lists below: what was pressed stays where it is on the screen.
+    const judder = page.getByRole('radiogroup', { name: 'Judder', exact: true });
+    const top = async (): Promise<number> => Math.round((await judder.boundingBox())?.y ?? 0);
+    await judder.scrollIntoViewIfNeeded();
+    const was = await top();
+    for (const state of ['Seen', 'Not seen', 'Not checked']) {
+      await judder.getByRole('radio', { name: state, exact: true }).click();
+      await settled();
+      expect(await top(), state).to.equal(was);
+    }
+    await allSent(page);
   });
 
   it('a wheel found free speaks against what would hold it', async () => {
@@ -252,8 +311,9 @@ describe('from the complaint to what may be at fault', function () {
     const weighed = await panel().locator('ol').first().textContent();
     await asked.getByRole('radio', { name: 'Not seen', exact: true }).click();
     await page.waitForFunction((was) => document.querySelector('.causes ol')?.textContent !== was, weighed);
+    expect((await settled()).slice(0, before.length)).to.deep.equal(before);
+    await goOn();
     const away = await settled();
-    expect(away).to.not.deep.equal(before);
     await house.start(true);
     await allSent(page);
     const { observations } = await fileOf(page, house.url, job);

@@ -201,6 +201,10 @@ export const partCorrectionRecord = recordBase
   .meta({ id: 'PartCorrection' }) satisfies Fields<ledger.PartCorrection>;
 export const voidRecord = recordBase.extend({ reason }).meta({ id: 'JobVoid' }) satisfies Fields<ledger.JobVoid>;
 const afterCareFields = { item: words(120).min(1), result: z.enum(['done', 'taken_over', 'failed']), note: words(500) };
+const afterPullSent = { slotId: id, volumeTyped: typed, air: z.enum(['none', 'bubbles', 'foam']), closed: z.boolean() };
+export const afterPullRecord = recordBase
+  .extend({ ...afterPullSent, volumeMl: z.number() })
+  .meta({ id: 'AfterPull' }) satisfies Fields<ledger.AfterPull>;
 export const afterCareRecord = recordBase.extend(afterCareFields).meta({ id: 'AfterCareAnswer' }) satisfies Fields<ledger.AfterCareAnswer>;
 const amendmentFields = { words: words(1000).min(3), reason };
 export const amendmentRecord = recordBase.extend(amendmentFields).meta({ id: 'Amendment' }) satisfies Fields<ledger.Amendment>;
@@ -298,6 +302,7 @@ export const EVENTS = {
   partCorrections: { sent: sentBase.extend(partCorrectionFields), record: partCorrectionRecord },
   voids: { sent: sentBase.extend({ reason }), record: voidRecord },
   afterCares: { sent: sentBase.extend(afterCareFields), record: afterCareRecord },
+  afterPulls: { sent: sentBase.extend(afterPullSent), record: afterPullRecord },
   amendments: { sent: sentBase.extend(amendmentFields), record: amendmentRecord },
   handIns: { sent: sentBase.extend(handInFields), record: handInRecord },
   redactions: { sent: sentBase.extend({ corrects: id, ...redactionFields }), record: redactionRecord },

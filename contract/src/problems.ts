@@ -79,6 +79,10 @@ export const PROBLEMS = {
     means: 'What is said of a part cannot have been done then: it is away, still on, behind something, or cannot be sealed as it is.',
   },
   nothing_to_prove: { status: 409, means: 'The job asks for no such proof.' },
+  not_drawn_yet: {
+    status: 409,
+    means: 'A second bleeding was called done, and a bleeder of it has no good pull after the hand-back.',
+  },
   not_proved_yet: {
     status: 422,
     means: 'The answer to a proof cannot be true as the job stands, or says too little: what comes first is named.',

@@ -3,7 +3,16 @@ import { operationState, runningOperations } from '../src/history/running.ts';
 import { deriveJob } from '../src/job/job.ts';
 import type { BleedPull } from '../src/ledger/families/bleedPulls.ts';
 import type { OperationEvent } from '../src/ledger/families/operationEvents.ts';
-import { afterCareOf, afterCareStates, BEDDING_KM, isClosed, RETORQUE_KM } from '../src/views/afterCare.ts';
+import {
+  afterCareOf,
+  afterCareRefusal,
+  SECOND_BLEED,
+  secondBleeds,
+  afterCareStates,
+  BEDDING_KM,
+  isClosed,
+  RETORQUE_KM,
+} from '../src/views/afterCare.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { forNowOf } from '../src/views/waits.ts';
 import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
@@ -92,6 +101,47 @@ describe('what a job leaves behind', () => {
     expect(isClosed(state(t))).to.equal(true);
     t.takeBack(t.file.afterCares.at(-1)!.id);
     expect(isClosed(state(t))).to.equal(false);
+  });
+});
+
+describe('the second bleeding', () => {
+  it('is closed by what came at every bleeder that was drawn at, not by a tick', () => {
+    const t = new JobFixture(FOUR);
+    const bleeders = t.layout.slots.filter((s) => s.kind === 'bleeder').slice(0, 2);
+    for (const b of bleeders) {
+      const drawn = {
+        slotId: b.id,
+        volumeTyped: '50',
+        volumeMl: 50,
+        colour: 'clear' as const,
+        air: 'bubbles' as const,
+        closed: true,
+        method: null,
+      };
+      t.file.bleedPulls = [...t.file.bleedPulls, { ...base(t.next()), ...drawn }];
+    }
+    const again = (slotId: string, air: BleedPull['air'], closed: boolean): void => {
+      t.file.afterPulls = [...t.file.afterPulls, { ...base(t.next()), slotId, volumeTyped: '20', volumeMl: 20, air, closed }];
+    };
+    const left = () => afterCareRefusal(state(t), SECOND_BLEED, 'done');
+    const [first, second] = [bleeders[0]!.id, bleeders[1]!.id];
+    expect(
+      secondBleeds(state(t))
+        .map((b) => b.bleeder.id)
+        .sort(),
+    ).to.deep.equal([first, second].sort());
+    expect(left()).to.match(/not by a tick.*bleeder/);
+    again(first, 'none', true);
+    again(second, 'bubbles', true);
+    expect(left(), 'air came again').to.not.equal(null);
+    again(second, 'none', false);
+    expect(left(), 'left open').to.not.equal(null);
+    again(second, 'none', true);
+    expect(left()).to.equal(null);
+    t.takeBack(t.file.afterPulls.at(-1)!.id);
+    expect(left(), 'taken back').to.not.equal(null);
+    for (const result of ['taken_over', 'failed'] as const) expect(afterCareRefusal(state(t), SECOND_BLEED, result)).to.equal(null);
+    expect(afterCareRefusal(state(t), 'retorque', 'done')).to.equal(null);
   });
 });
 

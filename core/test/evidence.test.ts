@@ -46,7 +46,7 @@ describe('joints', () => {
     expect(t.state().context.proofStatus.locks).to.deep.equal([]);
     t.prove('pedal_hold');
     const held = () => t.state().obligations.find((o) => o.key === 'proof:pedal_hold')!;
-    expect(held().why).to.match(/^Provisional: joint at the front left hose/);
+    expect(held().why).to.match(/^Provisional, as it stood then: joint at the front left hose/);
     t.joint(hose, 'torqued');
     expect(held().state, 'does not become good by waiting').to.equal('open');
     t.prove('pedal_hold');

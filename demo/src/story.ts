@@ -22,6 +22,7 @@ import {
 import { millisecondsInDay, millisecondsInHour, millisecondsInMinute, parseQuantity, type UnitId } from '@dauer/core/quantity';
 import { jointsOf } from '@dauer/core/readiness';
 import type { LimitVersion } from '@dauer/core/verdict';
+import { SECOND_BLEED } from '@dauer/core/views';
 import { v7 } from 'uuid';
 
 type Written = { [F in EventFamily]?: Recorded<F>[] };
@@ -305,6 +306,9 @@ export class Telling {
     });
     for (const item of cared) {
       this.at += millisecondsInDay;
+      if (item === SECOND_BLEED)
+        for (const bleeder of this.car.layout.slots.filter((s) => s.kind === 'bleeder'))
+          this.add('afterPulls', { slotId: bleeder.id, volumeTyped: '20 mL', volumeMl: 20, air: 'none', closed: true });
       this.add('afterCares', { item, result: 'done', note: '' });
     }
   }

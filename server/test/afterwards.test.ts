@@ -40,6 +40,33 @@ describe('after the hand-back', () => {
     expect((await answer('leak_next_day', 'taken_over', 'Ada Fenwick')).status).to.equal(200);
   });
 
+  it('a second bleeding is closed by what came at each bleeder, at a bleeder and after the hand-back', async () => {
+    const airy = await fluidJob(shop);
+    const bleeders = airy.layout.slots.filter((s) => s.kind === 'bleeder').map((s) => s.id);
+    const draw = (slotId: string, air: 'none' | 'bubbles' = 'none') =>
+      shop.technician.event<'afterPulls'>(airy.jobId, 'after-pulls', { slotId, volumeTyped: '20 ml', air, closed: true });
+    const pull = { slotId: bleeders[0]!, volumeTyped: '50 ml', colour: 'clear', air: 'bubbles', closed: true } as const;
+    const reservoir = airy.layout.slots.find((s) => s.kind === 'reservoir')!.id;
+    const sample = { slotId: reservoir, fluidClass: '4', how: 'Drop in water' } as const;
+    await shop.technician.event<'fluidSamples'>(airy.jobId, 'fluid-samples', sample);
+    await shop.technician.event<'bleedPulls'>(airy.jobId, 'bleed-pulls', pull);
+    expect((await draw(bleeders[0]!)).body.code).to.equal('not_released');
+    await finishFluid(shop, airy);
+    const handed = await shop.lead.ask<{ sheet: HandbackSheet }>('POST', `/api/jobs/${airy.jobId}/release`, {
+      id: v7(),
+      password: PASSWORD,
+    });
+    expect(handed.status, JSON.stringify(handed.body)).to.equal(200);
+    expect(handed.body.sheet.afterCare.map((a) => a.item)).to.include('second_bleed');
+    const done = () => shop.technician.event<'afterCares'>(airy.jobId, 'after-cares', { item: 'second_bleed', result: 'done', note: '' });
+    expect((await done()).body.code).to.equal('not_drawn_yet');
+    expect((await draw(airy.slot('rotor', 'FL'))).body.code).to.equal('unknown_reference');
+    for (const b of bleeders) expect((await draw(b, b === bleeders[0] ? 'bubbles' : 'none')).status).to.equal(200);
+    expect((await done()).body.code, 'air came once more').to.equal('not_drawn_yet');
+    await draw(bleeders[0]!);
+    expect((await done()).status).to.equal(200);
+  });
+
   it('work after it is refused; what happened before and comes late is kept, marked, and put before a lead', async () => {
     const finding = {
       slotId: car.slot('hose', 'FL'),

@@ -127,6 +127,7 @@ describe('what is told of one vehicle', function () {
       partCorrections: () => ({ kind: 'split', partId, otherId: v7(), since: new Date().toISOString(), reason: 'two articles' }),
       voids: () => ({ reason: 'booked twice' }),
       afterCares: () => ({ item: 'x', result: 'done', note: '' }),
+      afterPulls: () => ({ slotId: mine.slot('bleeder', 'FL'), volumeTyped: '20 mL', air: 'none', closed: true }),
       amendments: () => ({ words: 'more', reason: 'late' }),
       handIns: () => ({ eventId: v7() }),
       redactions: () => ({ corrects: foreign['corrects'], field: 'words', reason: 'a name' }),
@@ -143,7 +144,7 @@ describe('what is told of one vehicle', function () {
     });
 
   /** Families whose own body is refused here for what it asks, not for what it names. */
-  const NOT_NOW: readonly EventFamily[] = ['acceptances', 'afterCares', 'amendments', 'redactions', 'observations'];
+  const NOT_NOW: readonly EventFamily[] = ['acceptances', 'afterCares', 'afterPulls', 'amendments', 'redactions', 'observations'];
 
   for (const family of Object.keys(EVENTS) as EventFamily[]) {
     it(`names nothing of another one: ${family}`, async () => {

@@ -10,6 +10,7 @@ export const prove = {
   accept: eventEndpoint('prove', EVENTS.acceptances, 'acceptances', 'Accepts what blocks, by name and with a reason'),
   recordLeaving: eventEndpoint('prove', EVENTS.leavings, 'leavings', 'Says how the vehicle leaves'),
   answerAfterCare: eventEndpoint('prove', EVENTS.afterCares, 'after-cares', 'Answers an item of after-care'),
+  recordAfterPull: eventEndpoint('prove', EVENTS.afterPulls, 'after-pulls', 'Enters what came at a bleeder that was bled again'),
   amend: eventEndpoint('prove', EVENTS.amendments, 'amendments', 'Adds to the record of a job handed back'),
   release: endpoint({
     ...none,

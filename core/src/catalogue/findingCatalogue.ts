@@ -475,8 +475,8 @@ const ON_ANY: readonly KnownFinding[] = [
   known(
     'seal_bad',
     WET_PLACES,
-    'Seal hard, swollen, cut, distorted or worn square',
-    'It does not spring back, or its lip is no lip.',
+    'Seal hard, swollen or cut',
+    'It does not spring back, is distorted, or worn square at its lip.',
     'It lets fluid by, or holds the piston; swollen, it had the wrong fluid.',
     'reject',
   ),

@@ -1,6 +1,7 @@
 import type { EventBase } from './eventBase.ts';
 import { acceptances } from './families/acceptances.ts';
 import { afterCares } from './families/afterCares.ts';
+import { afterPulls } from './families/afterPulls.ts';
 import { amendments } from './families/amendments.ts';
 import { bleedPulls } from './families/bleedPulls.ts';
 import { cameWith } from './families/cameWith.ts';
@@ -73,6 +74,7 @@ const FAMILIES = {
   voids,
   redactions,
   afterCares,
+  afterPulls,
   amendments,
 } as const satisfies Readonly<Record<string, FamilyDescriptor>>;
 

@@ -5,6 +5,7 @@ export type { EventBase } from './eventBase.ts';
 export { EVENT_LISTS, type EventList, familyOf, inFormOfToday, listsWhere, recordFrom } from './families.ts';
 export { type Acceptance, isReason } from './families/acceptances.ts';
 export type { AfterCareAnswer } from './families/afterCares.ts';
+export type { AfterPull } from './families/afterPulls.ts';
 export type { Amendment } from './families/amendments.ts';
 export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPulls.ts';
 export type { CameWith } from './families/cameWith.ts';

@@ -1,10 +1,13 @@
 import { cornersTakenIn } from '../history/scope.ts';
 import type { JobState } from '../job/job.ts';
-import { slotById } from '../layout/graph.ts';
+import { type Slot, slotById } from '../layout/graph.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
+import type { AfterCareAnswer } from '../ledger/families/afterCares.ts';
+import type { AfterPull } from '../ledger/families/afterPulls.ts';
 import { CAME, type PartEvent } from '../ledger/families/partEvents.ts';
 import { isDuty } from '../ledger/obligation.ts';
+import { bleedOrder } from '../stages/bleed/order.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
 import { LEAVES } from '../wording/en/prove.ts';
 import { daysAfter } from '../quantity/calendar.ts';
@@ -25,6 +28,9 @@ export const RETORQUE_KM = 50;
 const RETORQUE_DAYS = 7;
 export const BEDDING_KM = 300;
 const BEDDING_DAYS = 30;
+
+/** Closed by what came at every bleeder, not by a tick. */
+export const SECOND_BLEED = 'second_bleed';
 
 /**
  * The after-care that a job leaves, from what was done on it.
@@ -62,7 +68,7 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
     ...(airy.length > 0 || dry.length > 0
       ? [
           {
-            item: 'second_bleed',
+            item: SECOND_BLEED,
             what: AFTER_CARE.secondBleed,
             on: daysAfter(at, 1),
             km: null,
@@ -123,4 +129,38 @@ export function afterCareStates(state: JobState): AfterCareState[] {
 /** Whether a job that was handed back is closed: all of its after-care done, or taken over by the owner by name. */
 export function isClosed(state: JobState): boolean {
   return state.released && afterCareStates(state).every((a) => a.answer === 'done' || a.answer === 'taken_over');
+}
+
+/** A bleeder that is bled a second time after hand-back, with what came; null where it was not yet. */
+export interface SecondBleed {
+  readonly bleeder: Slot;
+  readonly pull: AfterPull | null;
+  /** Closed, and no air came. */
+  readonly good: boolean;
+}
+
+/** The bleeders that a job drew at, in the order in which they are bled, each with what came the second time. */
+export function secondBleeds({ records, history }: JobState): SecondBleed[] {
+  const here = (e: EventBase): boolean => e.jobId === records.job.id;
+  const drawn = new Set(
+    history
+      .active(records.bleedPulls)
+      .filter(here)
+      .map((p) => p.slotId),
+  );
+  const pulls = history.active(records.afterPulls);
+  const order = bleedOrder(records.layout).map((s) => s.bleeder);
+  // A unit that was fitted dry on a job that drew at no bleeder is bled at every one.
+  const owed = drawn.size > 0 ? order.filter((b) => drawn.has(b.id)) : order;
+  return owed.map((bleeder) => {
+    const pull = pulls.findLast((p) => p.slotId === bleeder.id) ?? null;
+    return { bleeder, pull, good: pull !== null && pull.closed && pull.air === 'none' };
+  });
+}
+
+/** Why an item of after-care cannot be said to be done; null where it can. */
+export function afterCareRefusal(state: JobState, item: string, result: AfterCareAnswer['result']): string | null {
+  if (item !== SECOND_BLEED || result !== 'done') return null;
+  const left = secondBleeds(state).filter((b) => !b.good);
+  return left.length === 0 ? null : AFTER_CARE.secondBleedLeft(left.map((b) => b.bleeder));
 }

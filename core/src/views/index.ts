@@ -1,5 +1,5 @@
 /** What is shown of jobs: sheets, routes, lists, causes in words. */
-export { afterCareOf, type AfterCareState, afterCareStates, isClosed } from './afterCare.ts';
+export { afterCareOf, afterCareRefusal, type AfterCareState, afterCareStates, isClosed, SECOND_BLEED, secondBleeds } from './afterCare.ts';
 export { type Alike, alikeTo, sidesDiffer } from './bothSides.ts';
 export { FREE_TEXT_OF, type FreeText, freeTexts } from './freeText.ts';
 export { buildSheet, handbackFile } from './handback.ts';

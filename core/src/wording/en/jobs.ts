@@ -7,6 +7,8 @@ import type { Verdict } from '../../verdict/decide.ts';
 import type { LimitVersion } from '../../verdict/limits.ts';
 import { VERDICT_WORD, SOURCE_WORD, SCOPE_WORD } from './names.ts';
 
+const lower = (slot: Slot): string => placeName(slot).toLowerCase();
+
 /** That a place came out otherwise with what came late. */
 export function judgedOtherwise(slot: Slot, then: Verdict, now: Verdict): string {
   return `${placeName(slot)}: ${VERDICT_WORD[then]} then, ${VERDICT_WORD[now]} with it`;
@@ -36,6 +38,8 @@ export const AFTER_CARE = {
   leaksWhy: 'A leak shows tomorrow.',
   secondBleed: 'Bleed a second time',
   secondBleedWhy: (dry: boolean): string => (dry ? 'A component was fitted dry or resealed.' : 'Air came while bleeding.'),
+  secondBleedLeft: (bleeders: readonly Slot[]): string =>
+    `It is closed by what came, not by a tick. Enter the volume at: ${bleeders.map(lower).join(', ')}, each closed and without air.`,
   retorque: (corners: readonly Corner[]): string => `Wheel nuts again: ${corners.map((c) => CORNER_NAME[c].toLowerCase()).join(', ')}`,
   retorqueWhy: 'After 50 to 100 km.',
   bedding: 'Bed the linings in to the end',

@@ -1,6 +1,6 @@
 /** What is said of the records afterwards: corrections, voids, after-care, amendments, black-outs, and what came late. */
-import type { AfterCareAnswer, PartCorrection } from '@dauer/core/ledger';
-import { index, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import type { AfterCareAnswer, AfterPull, PartCorrection } from '@dauer/core/ledger';
+import { boolean, doublePrecision, index, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { event } from './events.ts';
 import { instant } from './instant.ts';
 import { part } from './entities.ts';
@@ -25,6 +25,18 @@ export const voids = pgTable('job_void', { ...event(), reason: text().notNull() 
 export const afterCares = pgTable(
   'after_care',
   { ...event(), item: text().notNull(), result: text().$type<AfterCareAnswer['result']>().notNull(), note: text().notNull() },
+  (t) => [index().on(t.jobId)],
+);
+export const afterPulls = pgTable(
+  'after_pull',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    volumeTyped: text().notNull(),
+    volumeMl: doublePrecision().notNull(),
+    air: text().$type<AfterPull['air']>().notNull(),
+    closed: boolean().notNull(),
+  },
   (t) => [index().on(t.jobId)],
 );
 export const amendments = pgTable('amendment', { ...event(), words: text().notNull(), reason: text().notNull() }, (t) => [

@@ -2,7 +2,7 @@ import { acceptanceKey, isReason } from '@dauer/core/ledger';
 import { fileUntil } from '@dauer/core/history';
 import { corrected } from '../../platform/clock.ts';
 import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
-import { buildSheet, proofRefusal, readSheet } from '@dauer/core/views';
+import { afterCareRefusal, buildSheet, proofRefusal, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
@@ -14,7 +14,10 @@ import { requireEvent } from '../../records/ownership.ts';
 import { requirePassword } from '../../records/people.ts';
 import { basisOf } from '../../records/release.ts';
 
-export const proveHandlers: Pick<Handlers, 'recordProof' | 'recordLeaving' | 'accept' | 'release' | 'answerAfterCare' | 'amend'> = {
+export const proveHandlers: Pick<
+  Handlers,
+  'recordProof' | 'recordLeaving' | 'accept' | 'release' | 'answerAfterCare' | 'recordAfterPull' | 'amend'
+> = {
   /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
   recordProof: eventHandler('proofs', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
@@ -49,12 +52,23 @@ export const proveHandlers: Pick<Handlers, 'recordProof' | 'recordLeaving' | 'ac
       throw new HttpProblem('reason_missing', 'Say in words why it is not driven: it stands on the first line of the sheet.');
   }),
   /** Of what the sheet names, and nothing else; the owner takes it over by name. */
-  answerAfterCare: eventHandler('afterCares', async (body, { db, params }) => {
+  answerAfterCare: eventHandler('afterCares', async (body, { db, params, request }) => {
     const [stored] = await db.select({ sheet: release.sheet }).from(release).where(eq(release.jobId, params.jobId));
     if (stored && !readSheet(stored.sheet).afterCare.some((a) => a.item === body.item))
       throw new HttpProblem('unknown_reference', 'The hand-back sheet does not name this.');
     if (body.result === 'taken_over' && body.note.trim().length < 3)
       throw new HttpProblem('name_missing', 'Say who takes it over, by name.');
+    if (body.result !== 'done') return;
+    const records = await readJobFile(db, params.jobId);
+    if (records.release === null || records.afterCares.some((a) => a.id === body.id)) return;
+    const why = afterCareRefusal(deriveJob(records, corrected(request, body.happenedAt)), body.item, body.result);
+    if (why !== null) throw new HttpProblem('not_drawn_yet', why);
+  }),
+  /** At a bleeder, and nowhere else. */
+  recordAfterPull: eventHandler('afterPulls', async (body, { db, params }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.layout.slots.find((s) => s.id === body.slotId)?.kind !== 'bleeder')
+      throw new HttpProblem('unknown_reference', 'That is no bleeder.');
   }),
   amend: eventHandler('amendments', async (body, { db, params }) => {
     if (body.corrects !== null) await requireEvent(db, params.jobId, body.corrects);

@@ -198,6 +198,12 @@ function added(): void {
   gap: var(--space-2);
   align-items: center;
 }
+.known :deep(.v-btn) {
+  height: auto;
+  max-width: 100%;
+  min-height: var(--touch);
+  white-space: normal;
+}
 .known [aria-pressed='true'] {
   background: var(--blue-tint);
   color: var(--ink);

@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { type AfterCareState, afterCareStates, isClosed } from '@dauer/core/views';
+import { afterCareRefusal, type AfterCareState, afterCareStates, isClosed, SECOND_BLEED } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
+import SecondBleed from './SecondBleed.vue';
 
 /** What is owed after hand-back, by when: done here, or taken over by the owner by name. */
 const job = useOpenJob();
 const session = useSession();
 const items = computed(() => afterCareStates(job.state));
 const closed = computed(() => job.state !== null && isClosed(job.state));
+const writable = computed(() => session.may('technician'));
+/** Why it cannot be said to be done: what is asked for stands under it. */
+const refusal = (item: string): string | null => afterCareRefusal(job.state, item, 'done');
 const taking = ref<string | null>(null);
 const name = ref('');
 const WORD = { open: 'open', done: 'done', taken_over: 'taken over', failed: 'not good: book it in again' } as const;
@@ -50,11 +54,12 @@ function answer(item: string, result: 'done' | 'taken_over' | 'failed'): void {
           <v-text-field v-model="name" v-focus density="compact" label="Name of the owner" />
           <v-btn class="act slim" type="submit" :disabled="name.trim().length < 3">Taken over</v-btn>
         </form>
-        <span v-else-if="session.may('technician') && (a.answer === 'open' || a.answer === 'failed')" class="acts">
-          <v-btn class="act slim" @click="answer(a.item, 'done')">Done</v-btn>
+        <span v-else-if="writable && (a.answer === 'open' || a.answer === 'failed')" class="acts">
+          <v-btn class="act slim" :disabled="refusal(a.item) !== null" @click="answer(a.item, 'done')">Done</v-btn>
           <v-btn class="act slim" @click="answer(a.item, 'failed')">Not good</v-btn>
           <v-btn class="act slim" @click="taking = a.item">The owner takes it over</v-btn>
         </span>
+        <SecondBleed v-if="a.item === SECOND_BLEED" :writable="writable && a.answer !== 'done' && a.answer !== 'taken_over'" />
       </li>
     </ul>
   </section>

@@ -20,7 +20,10 @@ const print = (): void => window.print();
       <v-btn class="act" :to="`/jobs/${jobId}/rebuild`">Back to the job</v-btn>
       <v-btn class="act main" :disabled="locks.length === 0" @click="print">Print</v-btn>
     </div>
-    <p v-if="locks.length === 0">Nothing is open: no pedal or lever is locked now.</p>
+    <template v-if="locks.length === 0">
+      <h1>Nothing to lay on a pedal</h1>
+      <p>Nothing is open: no pedal or lever is locked now.</p>
+    </template>
     <section v-for="l in locks" :key="l.control.slotId" class="one">
       <span class="hatch" aria-hidden="true" />
       <h1>{{ l.control.name }}: do not press</h1>

@@ -3,15 +3,16 @@ import { OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { likelyWord } from '@dauer/core/inference';
 import type { CauseLook } from '@dauer/core/ledger';
 import { HAZARD_OF, type PlacedFault } from '@dauer/core/stages';
-import { type CauseLine, percentText, shortPlaces, speakingWords, whereWords } from '@dauer/core/views';
+import { percentText, shortPlaces, speakingWords, whereWords } from '@dauer/core/views';
 import { computed } from 'vue';
 import ShareBar from '../../fittings/ShareBar.vue';
+import type { HeldLine } from './heldTrace.ts';
 import type { WeighedNow } from './useWeighing.ts';
 
 /** One line of the causes: how likely, what speaks for it and against it, and what the bench is to do about it. */
 const props = defineProps<{
   now: WeighedNow;
-  cause: CauseLine;
+  cause: HeldLine;
   open: boolean;
   look: CauseLook['state'] | null;
   writable: boolean;
@@ -34,8 +35,20 @@ const place = computed(() => whereWords(props.now.input.network, props.cause));
 const WORDS = { likely: 'Likely', possible: 'Possible', unlikely: 'Unlikely' } as const;
 const certain = computed(() => (fault.value ? props.now.input.evidence.found.get(fault.value.id) : undefined));
 const word = computed(() =>
-  certain.value ? (certain.value.state === 'present' ? 'Found' : 'Not there') : WORDS[likelyWord(props.cause.probability)],
+  certain.value
+    ? certain.value.state === 'present'
+      ? 'Found'
+      : 'Not there'
+    : props.cause.likeliest
+      ? 'Likeliest'
+      : WORDS[likelyWord(props.cause.probability)],
 );
+/** Of several: of each alike, or of the likeliest where they have come apart. */
+const figure = computed(() => {
+  const share = percentText(props.cause.probability);
+  if (alike.value.length < 2) return share;
+  return props.cause.apart ? `up to ${share}` : `${share} each`;
+});
 const expected = computed(() => props.now.result.expected[props.cause.fault] ?? 0);
 const hazard = computed(() => (certain.value?.state === 'absent' ? undefined : HAZARD_OF.get(fault.value?.kind.id ?? '')));
 /** What is usually done about it, where a part is concerned. */
@@ -59,7 +72,7 @@ const said = (way: 1 | -1): string => speakingWords(props.now.input, props.cause
       <span class="how">
         <b class="plate-font">{{ word }}</b>
         <span class="fig small">
-          {{ certain ? `was ${percentText(expected)}` : `${percentText(cause.probability)}${alike.length > 1 ? ' each' : ''}` }}
+          {{ certain ? `was ${percentText(expected)}` : figure }}
         </span>
       </span>
     </button>

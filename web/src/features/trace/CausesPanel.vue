@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { OptionId } from '@dauer/core/catalogue';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
-import type { PlacedCheck, PlacedFault, PlacedSign } from '@dauer/core/stages';
-import { type CauseLine, linesOf, conflictWords, percentText, quietLinesOf, saidOf, type Prediction } from '@dauer/core/views';
-import { computed, ref, watch } from 'vue';
+import type { PlacedFault, PlacedSign } from '@dauer/core/stages';
+import { type CauseLine, conflictWords, percentText, quietLinesOf, saidOf, type Prediction } from '@dauer/core/views';
+import { computed, ref, shallowRef, watch } from 'vue';
 import CauseRow from './CauseRow.vue';
 import CheckPanel from './CheckPanel.vue';
+import { betterCheck, hasMoved, heldLines, holdNow, type HeldTrace } from './heldTrace.ts';
 import type { WeighedNow } from './useWeighing.ts';
 
 /** What is at fault, as far as it can be told: the causes by how likely they are, and the check worth doing next. */
@@ -23,13 +24,29 @@ const emit = defineEmits<{
   look: [said: readonly Prediction[]];
 }>();
 const opened = ref<number | null>(null);
-// A fault is known by its number in the network: in another one that is another fault.
+/** What stands on the page, until somebody goes on. */
+const held = shallowRef<HeldTrace | null>(null);
 watch(
-  () => props.now?.input.network,
-  () => (opened.value = null),
+  () => props.now,
+  (now) => {
+    if (now && held.value?.network === now.input.network) return;
+    // A fault is known by its number in the network: in another one that is another fault.
+    opened.value = null;
+    held.value = now && holdNow(now);
+  },
+  { immediate: true },
 );
+/** How often cards were laid down: each time they begin anew. */
+const laid = ref(0);
+function goOn(): void {
+  if (!props.now) return;
+  held.value = holdNow(props.now);
+  laid.value += 1;
+}
+const moved = computed(() => props.now !== null && held.value !== null && hasMoved(held.value, props.now));
+const better = computed(() => (props.now && held.value ? betterCheck(held.value, props.now) : null));
 const said = computed(() => Object.keys(props.now?.input.evidence.observations ?? {}).length);
-const causes = computed(() => (props.now ? linesOf(props.now.input.network, props.now.result.causes) : []));
+const causes = computed(() => (props.now && held.value ? heldLines(held.value, props.now) : []));
 /** What nothing seen speaks for, though it is likely enough on such a vehicle. */
 const quiet = computed(() => (props.now ? quietLinesOf(props.now.input.network, props.now.result.causes) : []));
 const quietToo = ref(false);
@@ -37,7 +54,10 @@ const quietWords = computed(() => {
   const n = quiet.value.length === 1 ? 'one' : String(quiet.value.length);
   return quietToo.value ? 'Only what something speaks for' : `Also ${n} that nothing seen speaks for`;
 });
-const shown = computed(() => [{ lines: causes.value, quiet: false }, ...(quietToo.value ? [{ lines: quiet.value, quiet: true }] : [])]);
+const shown = computed(() => {
+  const plain = quiet.value.map((l) => ({ ...l, apart: false, likeliest: false }));
+  return [{ lines: causes.value, quiet: false }, ...(quietToo.value ? [{ lines: plain, quiet: true }] : [])];
+});
 const faultOf = (i: number): PlacedFault | undefined => props.now?.input.network.faults[i];
 const faultsOf = (line: CauseLine): PlacedFault[] => line.alike.flatMap((i) => faultOf(i) ?? []);
 function look(faults: readonly number[], state: CauseLook['state']): void {
@@ -48,19 +68,16 @@ function look(faults: readonly number[], state: CauseLook['state']): void {
       faults.flatMap((i) => saidOf(now.input, now.result, i, state)),
     );
 }
-const next = computed(() =>
-  (props.now?.result.next ?? []).flatMap((weighed) => {
-    const check = props.now?.input.checks.find((c) => c.id === weighed.id);
-    return check ? [{ weighed, check }] : [];
-  }),
+const checks = computed(() =>
+  (held.value?.checks ?? []).map((check) => ({ check, weighed: props.now?.result.next.find((w) => w.id === check.id) ?? null })),
 );
+const isRound = computed(() => held.value?.round === true);
 /** One thing at a time that does not go together. */
 const odd = computed(() => {
   const [first] = props.now ? conflictWords(props.now.input, props.now.result) : [];
   return first === undefined ? [] : [first];
 });
-const round = computed((): readonly PlacedCheck[] => props.now?.input.firstRound ?? []);
-const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
+const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + check.minutes, 0));
 </script>
 
 <template>
@@ -113,34 +130,25 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
       </template>
     </div>
     <div class="next-to-do">
-      <template v-if="now && said === 0 && round.length > 0">
-        <h2 class="line">The first {{ minutes }} minutes</h2>
+      <div class="line going">
+        <h2>{{ isRound ? `The first ${minutes} minutes` : 'Worth doing next' }}</h2>
+        <v-btn class="act slim" :class="{ main: moved }" :disabled="!moved" @click="goOn">
+          {{ moved && better ? `Go on: ${better.name.toLowerCase()}` : 'Go on' }}
+        </v-btn>
+      </div>
+      <p v-if="said > 0 && checks.length === 0 && !now?.result.unranked" class="second">Nothing that can be checked now would tell more.</p>
+      <template v-if="now">
         <CheckPanel
-          v-for="(c, i) in round"
-          :key="c.id"
+          v-for="(n, i) in checks"
+          :key="`${laid} ${n.check.id}`"
           :input="now.input"
-          :check="c"
-          :weighed="null"
+          :check="n.check"
+          :weighed="n.weighed"
           :first="i === 0"
+          :better="i > 0 && better?.id === n.check.id"
           :writable="writable"
           @answer="(sign, state) => emit('answer', sign, state)"
         />
-      </template>
-      <template v-else>
-        <h2 class="line">Worth doing next</h2>
-        <p v-if="said > 0 && next.length === 0 && !now?.result.unranked" class="second">Nothing that can be checked now would tell more.</p>
-        <template v-if="now">
-          <CheckPanel
-            v-for="(n, i) in next"
-            :key="n.check.id"
-            :input="now.input"
-            :check="n.check"
-            :weighed="n.weighed"
-            :first="i === 0"
-            :writable="writable"
-            @answer="(sign, state) => emit('answer', sign, state)"
-          />
-        </template>
       </template>
       <slot name="after" />
     </div>
@@ -163,6 +171,13 @@ const minutes = computed(() => round.value.reduce((s, c) => s + c.minutes, 0));
 }
 .under {
   grid-area: under;
+}
+.going {
+  display: flex;
+  min-height: var(--tall);
+  gap: var(--space-3);
+  align-items: center;
+  justify-content: space-between;
 }
 .more {
   justify-self: start;

@@ -4,7 +4,7 @@ import type { RatedCheck } from '@dauer/core/inference';
 import type { Observation } from '@dauer/core/ledger';
 import type { PlacedCheck, PlacedSign } from '@dauer/core/stages';
 import { askedWords, outcomeWords, toAnswer, type ToTrace } from '@dauer/core/views';
-import { computed } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 
 /** A check: its steps, minutes, helpers, tools and caution; its answers; and what each would make of the causes. */
 const props = defineProps<{
@@ -13,12 +13,41 @@ const props = defineProps<{
   weighed: RatedCheck | null;
   first: boolean;
   writable: boolean;
+  /** Worth more by now than the one that stands first. */
+  better?: boolean;
 }>();
 const emit = defineEmits<{ answer: [sign: PlacedSign, state: Observation['state']] }>();
 const left = computed(() => toAnswer(props.input, props.check));
+/** What was asked here since the card was laid down: a question stays where it stood once it is answered. */
+const asked = shallowRef<readonly PlacedSign[]>([]);
+watch(
+  () => left.value.open,
+  (open) => (asked.value = [...asked.value, ...open.filter((s) => !asked.value.some((a) => a.id === s.id))]),
+  { immediate: true },
+);
+const stateOf = (sign: PlacedSign): Observation['state'] => props.input.evidence.observations[sign.id] ?? 'not_checked';
 const open = computed(() => left.value.open);
+/** Folded or not as it was laid down: an answer folds nothing. */
+const unfolded = open.value.length <= (props.first ? 10 : 2);
+/** An answer that is pressed once more is taken away. */
+function answer(sign: PlacedSign, state: Observation['state']): void {
+  emit('answer', sign, stateOf(sign) === state ? 'not_checked' : state);
+}
+/** What was said no to in one tap, to be undone in one. */
+const together = shallowRef<readonly PlacedSign[]>([]);
+const wordsOf = (s: PlacedSign): string => (s.sign.text ?? s.text).toLowerCase();
+const restWords = computed(() => open.value.map(wordsOf).join('; '));
+function noToRest(): void {
+  together.value = open.value;
+  for (const s of together.value) emit('answer', s, 'not_seen');
+}
+function undoRest(): void {
+  for (const s of together.value) emit('answer', s, 'not_checked');
+  together.value = [];
+}
 const caution = computed(() => cautionOfCheck(props.check.kind.hazard, props.first));
-const outcomes = computed(() => (props.weighed ? outcomeWords(props.input, props.weighed) : []));
+/** As it was foreseen when the card was laid down. */
+const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
 </script>
 
 <template>
@@ -28,23 +57,40 @@ const outcomes = computed(() => (props.weighed ? outcomeWords(props.input, props
       <span class="second small fig">{{ check.minutes }} min</span>
       <span v-if="check.kind.helpers > 0" class="second small">with a helper</span>
       <span v-if="check.kind.tools" class="second small">{{ check.kind.tools }}</span>
+      <span v-if="!first" class="better plate-font" :class="{ now: better }">worth more now</span>
     </div>
     <p class="small">{{ check.kind.steps }}.</p>
     <p v-if="caution" class="small caution">
       <b class="plate-font">Caution</b>
       {{ caution }}
     </p>
-    <details v-if="open.length > 0" :open="open.length <= (first ? 10 : 2)">
-      <summary class="small second">{{ open.length === 1 ? 'One thing to answer' : `${open.length} things to answer` }}</summary>
-      <div v-for="sign in open" :key="sign.id" class="ask">
+    <details v-if="asked.length > 0" :open="unfolded">
+      <summary class="small second">{{ asked.length === 1 ? 'One thing to answer' : `${asked.length} things to answer` }}</summary>
+      <div v-for="sign in asked" :key="sign.id" class="ask">
         <span>{{ askedWords(check, sign) }}</span>
         <span v-if="writable" class="acts">
-          <v-btn class="act slim" :aria-label="`${sign.text}: yes`" @click="emit('answer', sign, 'seen')">Yes</v-btn>
-          <v-btn class="act slim" :aria-label="`${sign.text}: no`" @click="emit('answer', sign, 'not_seen')">No</v-btn>
+          <v-btn class="act slim" :aria-label="`${sign.text}: yes`" :aria-pressed="stateOf(sign) === 'seen'" @click="answer(sign, 'seen')">
+            Yes
+          </v-btn>
+          <v-btn
+            class="act slim"
+            :aria-label="`${sign.text}: no`"
+            :aria-pressed="stateOf(sign) === 'not_seen'"
+            @click="answer(sign, 'not_seen')"
+          >
+            No
+          </v-btn>
         </span>
       </div>
-      <v-btn v-if="writable && open.length > 2" class="act slim rest" @click="open.forEach((s) => emit('answer', s, 'not_seen'))">
-        None of the rest
+      <v-btn
+        v-if="writable && asked.length > 2"
+        class="act slim rest"
+        :disabled="open.length < 2 && together.length === 0"
+        :aria-label="together.length > 0 ? `Said no to ${together.length}: undo` : `No to the other ${open.length}: ${restWords}`"
+        @click="together.length > 0 ? undoRest() : noToRest()"
+      >
+        <span class="says">{{ together.length > 0 ? `Said no to ${together.length}: undo` : `No to the other ${open.length}` }}</span>
+        <span v-for="s in asked" :key="s.id" class="name" :class="{ answered: !open.some((o) => o.id === s.id) }">{{ wordsOf(s) }}</span>
       </v-btn>
     </details>
     <p v-if="left.gauged" class="small second">What is gauged is taken at Gauge; the figures count by themselves.</p>
@@ -76,6 +122,13 @@ const outcomes = computed(() => (props.weighed ? outcomeWords(props.input, props
 .title b {
   font-size: var(--type-caption);
 }
+/* It keeps its room, so that a mark moves nothing. */
+.better {
+  visibility: hidden;
+}
+.better.now {
+  visibility: visible;
+}
 .caution {
   border-left: 6px solid var(--ink);
   padding-left: 10px;
@@ -86,7 +139,28 @@ summary {
   cursor: pointer;
 }
 .rest {
+  height: auto;
+  max-width: 100%;
+  min-height: var(--touch);
+  white-space: normal;
+  text-align: left;
   margin: 6px 0 var(--space-2);
+}
+.rest :deep(.v-btn__content) {
+  display: block;
+  white-space: normal;
+}
+.rest .says {
+  display: block;
+}
+.rest .name {
+  margin-right: var(--space-2);
+  font-family: var(--text-font);
+  font-weight: 400;
+}
+.rest .answered {
+  color: var(--ink2);
+  text-decoration: line-through;
 }
 .ask .acts {
   flex: none;

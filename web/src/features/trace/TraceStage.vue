@@ -14,6 +14,7 @@ import CheckAnswers from './CheckAnswers.vue';
 import EarlierAnswers from './EarlierAnswers.vue';
 import PedalPanel from './PedalPanel.vue';
 import TriAnswer from './TriAnswer.vue';
+import { useSteady } from './useSteady.ts';
 import { useWeighing } from './useWeighing.ts';
 import WheelQuestions from './WheelQuestions.vue';
 
@@ -24,6 +25,12 @@ const find = ref('');
 const alone = ref(false);
 const toWeigh = computed<ToTrace | null>(() => toTrace(job.state, alone.value));
 const weighing = useWeighing(toWeigh);
+// What is answered in the lists stays under the finger, whatever the causes above them come to.
+const lists = ref<HTMLElement | null>(null);
+useSteady(
+  lists,
+  computed(() => [weighing.value, job.state]),
+);
 watch(weighing, (now) => {
   const layout = job.records.layout;
   job.likelihood = now && layout ? likelyPlaces(now.input, layout, now.result) : new Map();
@@ -117,7 +124,7 @@ const stillText = computed(() => {
       {{ stillText }}
     </span>
   </div>
-  <div class="groups">
+  <div ref="lists" class="groups">
     <section v-for="{ g, items } in groups" :key="g" class="group" :class="{ wheels: g === 'wheel' }">
       <div class="grouphead">
         <h2>{{ GROUP_NAME[g] }}{{ g === 'wheel' && picked ? `: ${CORNER_NAME[picked].toLowerCase()}` : '' }}</h2>
