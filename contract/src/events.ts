@@ -43,6 +43,9 @@ export const componentKind = z.enum([
   'balance_bar',
   'clutch_master',
   'clutch_slave',
+  'line',
+  'cable',
+  'rod',
 ]) satisfies z.ZodType<layout.ComponentKind>;
 
 const setFields = {

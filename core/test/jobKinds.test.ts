@@ -5,6 +5,7 @@ import { doableNow } from '../src/job/nextAct.ts';
 import { isHydraulic } from '../src/layout/graph.ts';
 import { KIND_FACTS } from '../src/layout/kinds.ts';
 import { controlsOf, sharesReservoir } from '../src/layout/reach.ts';
+import { withRuns } from '../src/layout/runs.ts';
 import { buildLayout } from '../src/layout/templates.ts';
 import { openProofStatus } from '../src/readiness/proofStatus.ts';
 import { placeStates } from '../src/readiness/unitState.ts';
@@ -143,6 +144,6 @@ describe('a shared reservoir', () => {
   it('the places of a standing are those of the layout', () => {
     const t = new ReworkFixture(FOUR);
     const history = openHistory(t.file);
-    expect(openProofStatus(history).places).to.deep.equal(placeStates(history, t.layout));
+    expect(openProofStatus(history).places).to.deep.equal(placeStates(history, withRuns(t.layout)));
   });
 });

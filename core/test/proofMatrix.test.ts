@@ -5,6 +5,7 @@ import type { Layout, Slot } from '../src/layout/graph.ts';
 import { cornersOf, isHydraulic } from '../src/layout/graph.ts';
 import { type ComponentKind, KIND_FACTS } from '../src/layout/kinds.ts';
 import { controlsOf } from '../src/layout/reach.ts';
+import { canBeOff, withRuns } from '../src/layout/runs.ts';
 import { buildLayout } from '../src/layout/templates.ts';
 import { disturbs } from '../src/readiness/disturbed.ts';
 import { ends, type Proved } from '../src/readiness/lapsing.ts';
@@ -49,12 +50,12 @@ function tableOf(template: string): {
   readonly items: string[];
   readonly controls: string;
 } {
-  const layout = buildLayout(template, 'lay', 'car', id);
+  const layout = withRuns(buildLayout(template, 'lay', 'car', id));
   const heads = [...new Set(itemsOf(layout).map((i) => i.item))];
   const rows = new Map<ComponentKind, string[]>();
   // The rear wheel of each kind stands for it: that is where the parking lever reaches.
   for (const slot of layout.slots)
-    if (KIND_FACTS[slot.kind].article)
+    if (canBeOff(slot.kind))
       rows.set(
         slot.kind,
         heads.map((h) => cell(layout, slot, h)),

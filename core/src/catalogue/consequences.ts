@@ -15,7 +15,7 @@ export const FINDING_CODES: Readonly<
   blue: { name: 'Blued by heat', on: ['rotor', 'drum'], asksCause: true },
   seized: { name: 'Seized', on: ['piston', 'caliper', 'wheel_cylinder', 'shoes', 'parking_shoes', 'master_cylinder'], asksCause: false },
   broken: { name: 'Broken piece', on: ['pads', 'shoes', 'drum', 'rotor', 'caliper', 'wheel_cylinder', 'hub', 'hose'], asksCause: true },
-  rub_mark: { name: 'Rub mark', on: ['hose', 'rotor', 'drum', 'caliper', 'hub'], asksCause: true },
+  rub_mark: { name: 'Rub mark', on: ['hose', 'line', 'rotor', 'drum', 'caliper', 'hub'], asksCause: true },
   pitted: { name: 'Pitted', on: ['piston', 'wheel_cylinder', 'master_cylinder', 'caliper'], asksCause: false },
   deposits: {
     name: 'Deposits',

@@ -1,5 +1,5 @@
 import type { Slot } from '../layout/graph.ts';
-import { KIND_FACTS } from '../layout/kinds.ts';
+import { canBeOff } from '../layout/runs.ts';
 import { CAME, type PartEvent } from '../ledger/families/partEvents.ts';
 import type { JobHistory } from './jobHistory.ts';
 import { lastPartIn, partsInOrder } from './whereabouts.ts';
@@ -34,7 +34,7 @@ export function arrivalsOf(history: JobHistory): ArrivalRow[] {
   const { layout, job, partEvents } = history.records;
   const events = partsInOrder(history.active(partEvents));
   return layout.slots
-    .filter((s) => KIND_FACTS[s.kind].article)
+    .filter((s) => canBeOff(s.kind))
     .flatMap((slot): ArrivalRow[] => {
       const first = events.find((e) => e.slotId === slot.id && e.jobId === job.id && e.kind !== 'found');
       const came = events.findLast((e) => e.slotId === slot.id && e.jobId === job.id && CAME.includes(e.kind)) ?? null;

@@ -9,6 +9,7 @@ import { voidedJobs } from '../ledger/voided.ts';
 import { type Reduced, reduceSet } from '../metrology/reduce.ts';
 import { type Taken, takenIn } from '../metrology/takenIn.ts';
 import { moved } from './moved.ts';
+import { withAssumed } from './assumed.ts';
 import { withOneName } from './sameArticle.ts';
 
 /** The records of a job opened for reading: what is active, indexed once. */
@@ -43,7 +44,7 @@ export function openHistory(stored: JobRecords): JobHistory {
   const takenBack = retractedIds(stored.takeBacks);
   const retracted = new Set([...takenBack, ...voidedEvents(stored, voidedJobs(stored.voids, takenBack))]);
   // What was put right in a job that is void was not put right.
-  const records = withOneName(stored, retracted);
+  const records = withOneName(withAssumed(stored), retracted);
   const bySet = new Map<string, Reading[]>();
   for (const r of records.readings) {
     if (retracted.has(r.id)) continue;

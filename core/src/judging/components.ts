@@ -9,6 +9,7 @@ import { isOfWhatSits, newestSets, setsOf } from '../history/setsOf.ts';
 import { lastPartIn, partHere, partIn, partsInOrder } from '../history/whereabouts.ts';
 import { type Slot, unitMates } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
+import { canBeOff } from '../layout/runs.ts';
 import type { Decision } from '../ledger/families/decisions.ts';
 import type { Finding } from '../ledger/families/findings.ts';
 import type { Phase, ReadingSet } from '../ledger/families/sets.ts';
@@ -205,13 +206,13 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
     ...findings.map((f) => FINDING_VERDICT[f.severity]),
     ...(required.some((r) => r.need === 'required' && !r.done) || (lookRequired && !lookDone) ? (['not_gauged'] as const) : []),
   ];
-  const empty = article && partId === null;
+  const empty = canBeOff(slot.kind) && partId === null;
   return {
     slot,
     part,
     inScope,
     empty,
-    bench: article ? bench : null,
+    bench: canBeOff(slot.kind) ? bench : null,
     decision,
     against,
     judged,

@@ -128,10 +128,12 @@ export function isHydraulic(layout: Layout): boolean {
   return layout.connections.length > 0 && layout.slots.some((s) => s.kind === 'master_cylinder');
 }
 
-/** Slots joined to this one by a connection, or by carrying it. */
+/** Slots joined to this one by a connection, or by carrying it; of a line, cable or rod its two ends. */
 export function neighbours(layout: Layout, id: string): string[] {
   const joined = layout.connections.flatMap((c) => (c.from === id ? [c.to] : c.to === id ? [c.from] : []));
   const own = slotById(layout, id);
+  const run = layout.connections.find((c) => c.id === id);
+  if (run) return [run.from, run.to];
   return [...joined, ...(own?.parentId ? [own.parentId] : []), ...childrenOf(layout, id).map((s) => s.id)];
 }
 

@@ -26,7 +26,10 @@ export type ComponentKind =
   | 'cross_shaft'
   | 'balance_bar'
   | 'clutch_master'
-  | 'clutch_slave';
+  | 'clutch_slave'
+  | 'line'
+  | 'cable'
+  | 'rod';
 
 /** Where a wheel is, seated facing forward; F and R where an axle has one wheel. */
 export type Corner = 'FL' | 'FR' | 'RL' | 'RR' | 'F' | 'R';
@@ -87,6 +90,9 @@ export const KIND_FACTS: Readonly<Record<ComponentKind, KindFacts>> = {
   balance_bar: { name: 'Balance bar', article: true, hydraulic: false },
   clutch_master: { name: 'Clutch master', article: true, hydraulic: true },
   clutch_slave: { name: 'Clutch slave', article: true, hydraulic: true },
+  line: { name: 'Line', article: false, hydraulic: true },
+  cable: { name: 'Cable', article: false, hydraulic: false },
+  rod: { name: 'Rod', article: false, hydraulic: false },
 };
 
 export interface StyleFacts {

@@ -30,6 +30,8 @@ function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[
       }
     }
   }
+  // The lines, cables and rods between what it reaches, where they are places of their own.
+  for (const c of layout.connections) if (carries.includes(c.kind) && found.has(c.from) && found.has(c.to)) found.add(c.id);
   // A wheel unit moves as one: whatever is missing at the corner lets its pistons or shoes go too far.
   const corners = new Set(layout.slots.filter((s) => found.has(s.id) && s.corner !== null).map((s) => s.corner));
   for (const s of layout.slots) {

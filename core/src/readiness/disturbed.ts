@@ -2,6 +2,7 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import { type Layout, type Slot, childrenOf, pathFromMaster, slotById } from '../layout/graph.ts';
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import { controlsOf } from '../layout/reach.ts';
+import { ASSUMED_THERE, connectionAt } from '../layout/runs.ts';
 import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
 import { disturbedWords } from '../wording/en/readiness.ts';
@@ -57,8 +58,11 @@ export function disturbs(layout: Layout, slot: Slot, event: PartEventKind): read
   if (!MOVES.includes(event)) return [];
   const { kind } = slot;
   const parked = HOLDS_PARKED.includes(kind) && controlsOf(layout).some((c) => c.kind === 'parking' && c.reach.has(slot.id));
+  const passes = ASSUMED_THERE.includes(kind) ? controlsOf(layout).filter((c) => c.slotId === slot.id || c.reach.has(slot.id)) : [];
   const own = [
     ...new Set<Disturbance>([
+      ...(passes.some((c) => c.kind === 'parking') ? (['parking'] as const) : []),
+      ...(passes.some((c) => c.kind === 'pedal') && kind !== 'line' ? (['control'] as const) : []),
       ...(TOUCHES[kind] ?? []),
       ...(parked ? (['parking'] as const) : []),
       ...(PUSHED.includes(kind) ? (['pushed'] as const) : []),
@@ -178,11 +182,16 @@ export function disturbances(history: JobHistory): Disturbed[] {
  * @returns slot ids
  */
 export function bleedersFedThrough(layout: Layout, slot: Slot): string[] {
+  const run = connectionAt(layout, slot.id);
   return layout.slots
     .filter((s) => s.kind === 'bleeder' && s.circuits.some((c) => slot.circuits.includes(c)))
     .filter((b) => {
       if (slot.corner !== null && slot.corner === b.corner) return true;
       const unit = b.parentId ?? b.id;
+      if (run) {
+        const path = pathFromMaster(layout, unit);
+        return path.some((id, i) => (id === run.from && path[i + 1] === run.to) || (id === run.to && path[i + 1] === run.from));
+      }
       const inside = childrenOf(layout, slot.id).some((c) => c.id === unit);
       return inside || pathFromMaster(layout, unit).includes(slot.id) || pathFromMaster(layout, unit).includes(slot.parentId ?? '');
     })

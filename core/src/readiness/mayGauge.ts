@@ -4,7 +4,7 @@ import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
 import { type Layout, type Slot, unitMates } from '../layout/graph.ts';
-import { KIND_FACTS } from '../layout/kinds.ts';
+import { canBeOff } from '../layout/runs.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { Observation } from '../ledger/families/observations.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
@@ -73,7 +73,7 @@ function hindrance(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFo
   const access = accessFor(measurement, slot);
   const behindDrum = slot.kind === 'drum' ? INSIDE.includes(measurement) : access === 'drum off';
   if (drum && behindDrum && stuckDrum(where, drum)) return { kind: 'drum_stuck', slot: drum };
-  if (KIND_FACTS[slot.kind].article && partIn(slot.id, partEvents) === null) return onBench(where, slot, measurement, asFound);
+  if (canBeOff(slot.kind) && partIn(slot.id, partEvents) === null) return onBench(where, slot, measurement, asFound);
   const rule = ACCESSES.find((a) => a.name === access && a.gives.includes(slot.kind));
   for (const closer of rule ? unitMates(layout, slot, rule.closedBy) : []) {
     const last = inOrder(partEvents).findLast((e) => e.slotId === closer.id);

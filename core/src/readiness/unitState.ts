@@ -2,7 +2,7 @@ import { STATUS } from '../wording/en/readiness.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, partIn, partsInOrder, whereabouts } from '../history/whereabouts.ts';
 import { type Layout, type Slot } from '../layout/graph.ts';
-import { KIND_FACTS } from '../layout/kinds.ts';
+import { canBeOff } from '../layout/runs.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
@@ -57,7 +57,7 @@ function stateOf(slot: Slot, seen: Seen): PlaceState {
     ...{ slot, inside, state, cause, unsecured: looseAt(slot, seen) },
     why: cause && placeCauseWords(slot, cause),
   });
-  if (KIND_FACTS[slot.kind].article && part === null) {
+  if (canBeOff(slot.kind) && part === null) {
     const last = lastPartIn(slot.id, seen.partEvents);
     const away = last !== null && whereabouts(last, seen.partEvents).at === 'away';
     const came = partsInOrder(seen.partEvents).findLast((e) => e.slotId === slot.id)?.kind;

@@ -6,6 +6,7 @@ import { isWorkedOnIn } from '../history/arrivals.ts';
 import { partHere, partIn, whereabouts } from '../history/whereabouts.ts';
 import { type Layout, type Slot, childrenOf, slotById, unitMates } from '../layout/graph.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
+import { ASSUMED_THERE } from '../layout/runs.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { PartEvent, PartEventKind } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
@@ -27,7 +28,10 @@ const WORKED_ON: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]
 
 /** Work that is done with the unit in its place, once the way to it is open. */
 const IN_PLACE: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]>>> = {
-  freed: ['wheel_cylinder', 'caliper', 'piston', 'shoes', 'parking_shoes', 'master_cylinder', 'clutch_master', 'expander', 'parking_lever'],
+  freed: [
+    ...(['wheel_cylinder', 'caliper', 'piston', 'shoes', 'parking_shoes', 'master_cylinder', 'clutch_master', 'expander'] as const),
+    ...ASSUMED_THERE,
+  ],
   opened: ['wheel_cylinder'],
   honed: ['wheel_cylinder'],
   resealed: ['wheel_cylinder'],
@@ -57,6 +61,14 @@ function linesOn(history: JobHistory, slot: Slot, instant: string): boolean {
   return joints.length > 0 && joints.every((j) => jointStatus(j, until).state !== 'open');
 }
 
+/** Ends of a line that were not opened by an instant. */
+function endsMade(history: JobHistory, slot: Slot, instant: string): Slot[] {
+  const until = history.active(history.records.jointEvents).filter((e) => e.happenedAt <= instant);
+  return jointsOf(history.records.layout)
+    .filter((j) => j.connection.id === slot.id && jointStatus(j, until).state !== 'open')
+    .map((j) => j.slot);
+}
+
 function placing(history: JobHistory, event: Done, slot: Slot, events: readonly PartEvent[], instant: string): WorkRefusal | null {
   const where = whereabouts(event.partId, events);
   const sits = partIn(slot.id, events);
@@ -69,6 +81,10 @@ function placing(history: JobHistory, event: Done, slot: Slot, events: readonly 
   }
   const closer = inFrontOf(history.records.layout, slot, events);
   if (closer) return { kind: 'behind', slot, closer };
+  if (slot.kind === 'line') {
+    const made = endsMade(history, slot, instant);
+    return made.length > 0 ? { kind: 'ends_made', slot, ends: made } : null;
+  }
   // What is only moved may hang on its line; another one does not go in without opening it.
   const another = event.kind === 'fitted' && !events.some((e) => e.partId === event.partId && e.slotId === slot.id);
   const moved = event.kind === 'removed' && !(event.lineOn && HANGS.includes(slot.kind));
@@ -80,7 +96,8 @@ function placing(history: JobHistory, event: Done, slot: Slot, events: readonly 
 function worked(history: JobHistory, event: Done, slot: Slot, events: readonly PartEvent[], instant: string): WorkRefusal | null {
   const { layout } = history.records;
   const kinds = WORKED_ON[event.kind];
-  if (kinds && !kinds.includes(slot.kind)) return { kind: 'no_such_work', slot, work: event.kind };
+  const bare = ASSUMED_THERE.includes(slot.kind) && INSIDE.includes(event.kind);
+  if (bare || (kinds && !kinds.includes(slot.kind))) return { kind: 'no_such_work', slot, work: event.kind };
   const where = whereabouts(event.partId, events);
   if (where.at === 'away' || where.at === 'scrap' || where.at === 'missing') return { kind: where.at, slot };
   const inHand = isStandalone(layout);

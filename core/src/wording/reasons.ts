@@ -38,6 +38,7 @@ export type WorkRefusal =
       readonly slot: Slot;
     }
   | { readonly kind: 'behind'; readonly slot: Slot; readonly closer: Slot }
+  | { readonly kind: 'ends_made'; readonly slot: Slot; readonly ends: readonly Slot[] }
   | { readonly kind: 'still_on' | 'no_such_work'; readonly slot: Slot; readonly work: PartEventKind }
   /** Its figures or findings speak against it. */
   | { readonly kind: 'against'; readonly slot: Slot; readonly words: string };

@@ -3,7 +3,7 @@ import { eq, isNotNull } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
 import { incarnation } from '../db/schema.ts';
-import { requireOwn } from '../records/ownership.ts';
+import { requireOwn, writeDownAssumed } from '../records/ownership.ts';
 import { withoutStruck } from '../records/strike.ts';
 import { idReused, sameContent } from './once.ts';
 import { HttpProblem, sqlState } from './problem.ts';
@@ -32,6 +32,10 @@ export async function addEvent<F extends EventFamily>(
   let record: unknown;
   try {
     await requireOwn(db, family, row);
+    const { partId, slotId } = row as { readonly partId?: unknown; readonly slotId?: unknown };
+    // What came with the vehicle without a word goes by the id of its place.
+    if (typeof partId === 'string' && (slotId === null || partId === slotId) && row.jobId !== null)
+      await writeDownAssumed(db, row.jobId, partId);
     [record] = await db.insert(table).values(values).onConflictDoNothing({ target: table.id }).returning();
   } catch (error) {
     const refused = error instanceof HttpProblem;

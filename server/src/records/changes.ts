@@ -140,7 +140,13 @@ async function placesOf(db: Database, vehicleId: string): Promise<string[]> {
     .innerJoin(s.layout, eq(s.layout.id, s.slot.layoutId))
     .where(eq(s.layout.vehicleId, vehicleId))
     .orderBy(asc(s.slot.id));
-  return rows.map((r) => r.id);
+  const runs = await db
+    .selectDistinct({ id: s.connection.id })
+    .from(s.connection)
+    .innerJoin(s.layout, eq(s.layout.id, s.connection.layoutId))
+    .where(eq(s.layout.vehicleId, vehicleId))
+    .orderBy(asc(s.connection.id));
+  return [...rows, ...runs].map((r) => r.id);
 }
 
 async function struckOf(db: Database, ids: readonly string[]): Promise<JobChanges['struck']> {

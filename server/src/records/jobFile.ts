@@ -1,3 +1,4 @@
+import { withRuns } from '@dauer/core/layout';
 import { EVENT_LISTS, familyOf, type JobRecords } from '@dauer/core/ledger';
 import { readSheet } from '@dauer/core/views';
 import type { EventFamily } from '@dauer/contract';
@@ -83,7 +84,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobRecor
   const { layout } = layoutAt(revisions, release?.releasedAt ?? null);
   const allJobs = jobs.map((j) => j.id);
   // Also of places that a later layout does not have: their parts were in this vehicle.
-  const slotIds = [...new Set(revisions.flatMap((r) => r.layout.slots.map((x) => x.id)))];
+  const slotIds = [...new Set(revisions.flatMap((r) => withRuns(r.layout).slots.map((x) => x.id)))];
   // As a list of its own: so that an old book is found by its indexes.
   const lived = await readPartsOf(db, slotIds);
   const { families, ...rest } = await together(db, {

@@ -1,4 +1,4 @@
-import { compareLayouts, removedPlacesOf, type Layout, type LayoutRevision, placeName } from '@dauer/core/layout';
+import { compareLayouts, removedPlacesOf, type Layout, type LayoutRevision, placeName, type Slot, withRuns } from '@dauer/core/layout';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { connection, layout, slot } from '../db/schema.ts';
@@ -98,4 +98,24 @@ export function layoutAt(revisions: readonly Revision[], instant: string | null)
   const held = revisions.findLast((r) => instant === null || r.enteredAt <= instant) ?? revisions[0];
   if (!held) throw notFound('layout');
   return held;
+}
+
+/** Lines, cables and rods by the ids of their connections, as places of the newest layout that has them, with their vehicles. */
+export async function readRuns(db: Database, ids: readonly string[]): Promise<{ readonly slot: Slot; readonly vehicleId: string }[]> {
+  if (ids.length === 0) return [];
+  const rows = await db
+    .selectDistinctOn([connection.id], { id: connection.id, layout })
+    .from(connection)
+    .innerJoin(layout, eq(layout.id, connection.layoutId))
+    .where(inArray(connection.id, [...ids]))
+    .orderBy(connection.id, desc(layout.createdAt), desc(layout.id));
+  if (rows.length === 0) return [];
+  const places = await placesOf(
+    db,
+    rows.map((r) => r.layout.id),
+  );
+  return rows.flatMap((r) => {
+    const found = withRuns(drawn(r.layout, places)).slots.find((x) => x.id === r.id);
+    return found ? [{ slot: found, vehicleId: r.layout.vehicleId }] : [];
+  });
 }

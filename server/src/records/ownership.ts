@@ -1,5 +1,6 @@
 import type { EventFamily, ProblemCode } from '@dauer/contract';
 import { LEAVES } from '@dauer/core/history';
+import { LEVER_KINDS, RUN_KINDS } from '@dauer/core/layout';
 import { familyOf, type Named, type PartEventKind } from '@dauer/core/ledger';
 import { getTableName, type SQL, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
@@ -26,18 +27,37 @@ export const ANY_EVENT = sql.join(
 
 const ofVehicle = (jobId: string): SQL => sql`(select vehicle_id from ${job} where id = ${jobId})`;
 
+/** Whether a place is a line, cable or rod of a vehicle, as a condition. */
+const isRun = (name: string | SQL, vehicleId: SQL): SQL =>
+  sql`exists (select 1 from ${connection} c join ${layout} l on l.id = c.layout_id
+    where c.id = ${name} and c.kind in ${RUN_KINDS} and l.vehicle_id = ${vehicleId})`;
+
+/** Whether a part came with the vehicle without a word of anybody: a line, cable, rod or lever, under the id of its place. */
+const isThereFromTheFirst = (name: string | SQL, vehicleId: SQL): SQL =>
+  sql`(${isRun(name, vehicleId)} or exists (select 1 from ${slot} s join ${layout} l on l.id = s.layout_id
+    where s.id = ${name} and s.kind in ${LEVER_KINDS} and l.vehicle_id = ${vehicleId}))`;
+
+/** Writes down what came with a vehicle without a word, the first time that something is said of it. */
+export async function writeDownAssumed(db: Database, jobId: string, partId: string): Promise<void> {
+  await db.execute(sql`insert into ${part} (id, tag, kind, name, part_number, note)
+    select ${partId}, null, x.kind, initcap(replace(x.kind, '_', ' ')), null, '' from (
+      select c.kind from ${connection} c where c.id = ${partId} union all select s.kind from ${slot} s where s.id = ${partId}
+    ) x where ${isThereFromTheFirst(partId, ofVehicle(jobId))} limit 1 on conflict (id) do nothing`);
+}
+
 /** Whether a thing of a kind is one of the job’s vehicle, as a condition. */
 function belongs(kind: Named, jobId: string, name: string): SQL {
   const mine = ofVehicle(jobId);
   switch (kind) {
     case 'place':
-      return sql`exists (select 1 from ${slot} s join ${layout} l on l.id = s.layout_id where s.id = ${name} and l.vehicle_id = ${mine})`;
+      return sql`(exists (select 1 from ${slot} s join ${layout} l on l.id = s.layout_id where s.id = ${name} and l.vehicle_id = ${mine})
+        or ${isRun(name, mine)})`;
     case 'corner':
       return sql`exists (select 1 from ${slot} s join ${layout} l on l.id = s.layout_id where s.corner = ${name} and l.vehicle_id = ${mine})`;
     case 'line':
       return sql`exists (select 1 from ${connection} c join ${layout} l on l.id = c.layout_id where c.id = ${name} and l.vehicle_id = ${mine})`;
     case 'part':
-      return sql`(exists (select 1 from ${partEvents} e join ${job} j on j.id = e.job_id where e.part_id = ${name} and j.vehicle_id = ${mine})
+      return sql`(${isThereFromTheFirst(name, mine)} or exists (select 1 from ${partEvents} e join ${job} j on j.id = e.job_id where e.part_id = ${name} and j.vehicle_id = ${mine})
         or exists (select 1 from ${partCorrections} c join ${job} j on j.id = c.job_id where ${name} in (c.part_id, c.other_id) and j.vehicle_id = ${mine}))`;
     case 'set':
       return sql`exists (select 1 from ${sets} r where r.id = ${name} and r.job_id = ${jobId})`;
@@ -105,7 +125,8 @@ export async function requirePartNotElsewhere(
   const last = rows.at(-1);
   if (rows.some((r) => r.own) && (last?.own || !comes)) return;
   if (!last) {
-    const known = described || (await db.execute(sql`select 1 from ${part} where id = ${partId}`)).rows.length > 0;
+    const came = (await db.execute(sql`select 1 where ${isThereFromTheFirst(partId, ofVehicle(jobId))}`)).rows.length > 0;
+    const known = described || came || (await db.execute(sql`select 1 from ${part} where id = ${partId}`)).rows.length > 0;
     if (known) return;
     throw new HttpProblem('unknown_reference', 'There is no such part. Load the job again.');
   }

@@ -41,6 +41,8 @@ const cells = computed<Slot[]>(() => {
 const place = computed(() => job.state.context.proofStatus.places.find((p) => p.slot.id === c.value?.slot.id) ?? null);
 const writable = computed(() => job.writable);
 const article = computed(() => c.value !== null && KIND_FACTS[c.value.slot.kind].article);
+/** What came with the vehicle without a word has no day. */
+const cameWithIt = computed(() => c.value?.part !== null && c.value?.part?.id === c.value?.slot.id);
 /** A control can be pressed, what holds fluid can be opened: both are played on the map. */
 const playable = computed<'press' | 'open' | null>(() => {
   const s = job.state;
@@ -56,7 +58,7 @@ function playIt(): void {
 /** When it was last open: a clock of its own, whatever the fluid looks like. */
 const opened = computed(() => {
   const s = job.state;
-  if (!c.value || !article.value || !KIND_FACTS[c.value.slot.kind].hydraulic || c.value.slot.kind === 'hose') return '';
+  if (!c.value || !article.value || !KIND_FACTS[c.value.slot.kind].hydraulic || ['hose', 'line'].includes(c.value.slot.kind)) return '';
   const at = lastOpen(s.history, c.value);
   if (at) return `Last open ${dayText(at)}`;
   const years = openDue(s.history, c.value, job.today);
@@ -101,6 +103,7 @@ const before = computed(() => {
 });
 const life = computed(() => {
   if (!c.value?.part || !job.state) return '';
+  if (cameWithIt.value) return 'With the vehicle from the first, as far as is known';
   const events = job.state.history.active(job.state.records.partEvents).filter((e) => e.partId === c.value?.part?.id);
   const at = whereabouts(c.value.part.id, events);
   const machined = events.some((e) => e.kind === 'machined') ? 'machined' : 'never machined';

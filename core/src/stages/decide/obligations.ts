@@ -14,7 +14,9 @@ import { againstWords, putOffDueWords, putOffWords } from '../../wording/en/deci
 
 /** Whether the owner and the shop have to decide about this place. */
 export function needsDecision(c: Component, kind: JobKind): boolean {
-  return KIND_OF_JOB[kind].decides && c.inScope && KIND_FACTS[c.slot.kind].article;
+  if (!KIND_OF_JOB[kind].decides || !c.inScope) return false;
+  // Of lines, cables, rods and levers only where something was found.
+  return KIND_FACTS[c.slot.kind].article || c.findings.some((f) => f.severity === 'doubt' || f.severity === 'reject');
 }
 
 /** Why a decision no longer stands: a reading or finding since then rules it out for the part it was made about. */

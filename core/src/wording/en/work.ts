@@ -25,6 +25,8 @@ export function workRefusalWords(r: WorkRefusal): string {
       return `The ${lower(r.slot)} was not sent out.`;
     case 'behind':
       return `The ${lower(r.closer)} is on. Take it off first.`;
+    case 'ends_made':
+      return `The ${lower(r.slot)} is still made at the ${r.ends.map(lower).join(' and at the ')}. Enter that it was opened there first.`;
     case 'still_on':
       return `The ${lower(r.slot)} is on the vehicle. It has to be off before it can be ${PART_EVENT[r.work]}.`;
     case 'line_on':

@@ -14,10 +14,10 @@ export const decideHandlers: Pick<Handlers, 'recordDecision'> = {
   /** An option that a reading or a finding rules out cannot be chosen. */
   recordDecision: eventHandler('decisions', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
-    const slot = records.layout.slots.find((s) => s.id === body.slotId);
-    if (!slot) throw notFound('place in this layout');
     const already = records.decisions.some((d) => d.id === body.id);
     const history = openHistory(records);
+    const slot = history.records.layout.slots.find((s) => s.id === body.slotId);
+    if (!slot) throw notFound('place in this layout');
     const component = deriveComponent(history, slot, new Date().toISOString());
     const option = optionsOf(history, component).find((o) => o.id === body.option);
     if (!option) throw new HttpProblem('no_such_option', `${placeName(slot)}: this cannot be done with such a part.`);

@@ -1,6 +1,6 @@
 import { type Done, whyNotDone } from '@dauer/core/readiness';
 import { byOneName, moved, openHistory, whereabouts } from '@dauer/core/history';
-import { placeName } from '@dauer/core/layout';
+import { placeName, type Slot } from '@dauer/core/layout';
 import { CAME, type Part, type PartEventKind, retractedIds, activeEvents } from '@dauer/core/ledger';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
@@ -12,6 +12,7 @@ import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { requireAhead } from '../../records/ahead.ts';
+import { readRuns } from '../../records/layout.ts';
 import { requireOwn, requirePartNotElsewhere } from '../../records/ownership.ts';
 
 /** Throws a HttpProblem where what is said of a part cannot have been done then; a repeat of what is on record is answered. */
@@ -57,7 +58,8 @@ async function locate(db: Database, parts: readonly Part[]) {
     .orderBy(asc(s.partEvents.happenedAt), asc(s.partEvents.id));
   const slotIds = [...new Set(events.map((e) => e.slotId).filter((x): x is string => x !== null))];
   const jobIds = [...new Set(events.map((e) => e.jobId))];
-  const [slots, jobs] = await Promise.all([
+  const runs = await readRuns(db, slotIds);
+  const [slots, jobs, vehicles] = await Promise.all([
     slotIds.length > 0
       ? db
           .selectDistinctOn([s.slot.id], { slot: s.slot, vehicle: s.vehicle })
@@ -74,12 +76,27 @@ async function locate(db: Database, parts: readonly Part[]) {
           .innerJoin(s.vehicle, eq(s.vehicle.id, s.job.vehicleId))
           .where(inArray(s.job.id, jobIds))
       : [],
+    runs.length > 0
+      ? db
+          .select()
+          .from(s.vehicle)
+          .where(
+            inArray(
+              s.vehicle.id,
+              runs.map((r) => r.vehicleId),
+            ),
+          )
+      : [],
   ]);
+  const places: { readonly slot: Slot; readonly vehicle: typeof s.vehicle.$inferSelect }[] = [
+    ...slots,
+    ...runs.flatMap((r) => vehicles.filter((v) => v.id === r.vehicleId).map((v) => ({ slot: r.slot, vehicle: v }))),
+  ];
   return parts.map((p) => {
     const mine = events.filter((e) => e.partId === p.id);
     const where = whereabouts(p.id, mine);
     const last = mine.at(-1);
-    const sits = where.at === 'slot' ? slots.find((x) => x.slot.id === where.slotId) : undefined;
+    const sits = where.at === 'slot' ? places.find((x) => x.slot.id === where.slotId) : undefined;
     const known = sits?.vehicle ?? jobs.find((x) => x.id === last?.jobId)?.vehicle;
     return {
       part: p,
@@ -170,8 +187,9 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
       byOneName(corrections, list).filter((x) => x.partId === row.id);
     const own = mine(moved(activeEvents(sets, retracted), activeEvents(moves, retracted)));
     const who = (id: string): string => people.find((p) => p.id === id)?.name ?? 'unknown';
+    const lines = await readRuns(db, [...new Set([...events, ...sets, ...findings].flatMap((e) => e.slotId ?? []))]);
     const place = (id: string | null): string => {
-      const found = slots.find((x) => x.id === id);
+      const found = slots.find((x) => x.id === id) ?? lines.find((l) => l.slot.id === id)?.slot;
       return found ? placeName(found) : '';
     };
     const life = [

@@ -1,4 +1,5 @@
 import { stageNote, notApplicableWords, fluidCauseWords, putOffPlace } from '@dauer/core/wording';
+import { withRuns } from '@dauer/core/layout';
 import { daysAfter } from '@dauer/core/quantity';
 import { fluidState, runningOperations } from '@dauer/core/history';
 import { doableNow, type JobState, nextAct, tryJob } from '@dauer/core/job';
@@ -177,7 +178,8 @@ async function putOffDues(db: Database, today: string) {
     order by d.review_on nulls last limit ${MAX_DUE}`);
   const layouts = await readNewestLayouts(db, [...new Set(found.rows.map((r) => r.vehicle_id))]);
   return found.rows.flatMap((r) => {
-    const slot = layouts.get(r.vehicle_id)?.slots.find((s) => s.id === r.slot_id);
+    const layout = layouts.get(r.vehicle_id);
+    const slot = layout && withRuns(layout).slots.find((s) => s.id === r.slot_id);
     return slot ? [{ vehicleId: r.vehicle_id, tag: r.tag, name: r.name, jobId: r.job_id, what: putOffPlace(slot, r.km), on: r.on }] : [];
   });
 }

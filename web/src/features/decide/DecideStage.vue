@@ -3,7 +3,7 @@ import { optionsOf } from '@dauer/core/readiness';
 import { THING_NAME } from '@dauer/core/wording';
 import type { OptionId } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
-import { axleOf, CORNER_NAME, KIND_FACTS } from '@dauer/core/layout';
+import { axleOf, canBeOff, CORNER_NAME } from '@dauer/core/layout';
 import type { Decision } from '@dauer/core/ledger';
 import { intakeRows, needsDecision, putOffRefusal } from '@dauer/core/stages';
 import { alikeTo, proposalsOf, sidesDiffer } from '@dauer/core/views';
@@ -18,7 +18,7 @@ const writable = computed(() => job.writable);
 const due = computed(() =>
   job.state.components.filter(
     (c) =>
-      KIND_FACTS[c.slot.kind].article &&
+      canBeOff(c.slot.kind) &&
       c.inScope &&
       (needsDecision(c, job.state.records.job.kind ?? 'overhaul') || c.decision !== null || c.verdict === 'past'),
   ),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Obligation } from '@dauer/core/ledger';
 import type { Component } from '@dauer/core/judging';
-import { CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
+import { ASSUMED_THERE, CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
 import { computed } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
@@ -25,6 +25,15 @@ const groups = computed<Group[]>(() => {
     { name: 'The rest of the vehicle', components: all.filter((c) => c.slot.corner === null) },
   ].filter((g) => g.components.length > 0);
 });
+/** What joins the units, and what moves them: nothing is owed of it until something is found or touched. */
+const between = computed(() =>
+  job.state.components
+    .filter((c) => ASSUMED_THERE.includes(c.slot.kind))
+    .map((c) => ({
+      c,
+      says: c.empty ? 'off' : c.findings.length > 0 ? c.findings.map((f) => f.words).join('; ') : c.lookDone ? 'looked at' : '',
+    })),
+);
 function lookedAt(c: Component): void {
   job.add('findings', {
     slotId: c.slot.id,
@@ -76,6 +85,26 @@ function lookedAt(c: Component): void {
       </li>
     </ul>
   </section>
+  <details v-if="between.length > 0" class="group between">
+    <summary>Lines, cables, rods and levers</summary>
+    <p class="second small">Nothing is asked for here. What is found or renewed is entered at its place, which the map shows too.</p>
+    <ul>
+      <li v-for="b in between" :key="b.c.slot.id">
+        <button type="button" class="pick" @click="job.picked = b.c.slot.id">
+          <b class="plate-font long">{{ placeName(b.c.slot) }}</b>
+          <span class="second small">{{ b.says }}</span>
+        </button>
+        <v-btn
+          v-if="!b.c.lookDone && !b.c.empty && session.may('technician') && !job.state.released"
+          class="act slim quick"
+          :aria-label="`${placeName(b.c.slot)}: looked at after cleaning, nothing found`"
+          @click="lookedAt(b.c)"
+        >
+          Nothing found
+        </v-btn>
+      </li>
+    </ul>
+  </details>
   <ReadingsExchange />
 </template>
 
@@ -111,6 +140,15 @@ li {
 .pick b {
   font-size: var(--type-caption);
   white-space: nowrap;
+}
+.pick b.long {
+  font-size: var(--type-body);
+  white-space: normal;
+}
+.between summary {
+  min-height: var(--touch);
+  font: 600 var(--type-caption) / var(--leading) var(--plate-font);
+  cursor: pointer;
 }
 .pick:hover b {
   text-decoration: underline;

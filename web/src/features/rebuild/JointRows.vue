@@ -21,7 +21,7 @@ const rows = computed<JointStatus[]>(() => {
   const events = s.history.active(s.records.jointEvents);
   return jointsOf(s.records.layout)
     .map((j) => jointStatus(j, events))
-    .filter((j) => j.state !== 'untouched' || j.joint.slot.id === job.picked);
+    .filter((j) => j.state !== 'untouched' || j.joint.slot.id === job.picked || j.joint.connection.id === job.picked);
 });
 const STATE = { untouched: 'as found', open: 'open', made: 'made, not torqued', torqued: 'torqued' } as const;
 const next = (j: JointStatus): JointEventKind[] => {

@@ -71,7 +71,10 @@ const before = computed(() => standsBefore(job.history, props.component.slot));
 /** Lines that hold what sits here: it may come off with them still on, hanging. */
 const lines = computed(() => {
   const joints = job.state.history.active(job.state.records.jointEvents);
-  return jointsOf(job.state.records.layout).filter((j) => j.slot.id === props.component.slot.id && jointStatus(j, joints).state !== 'open');
+  const { id } = props.component.slot;
+  return jointsOf(job.state.records.layout).filter(
+    (j) => (j.slot.id === id || j.connection.id === id) && jointStatus(j, joints).state !== 'open',
+  );
 });
 /** It may be hung up with its line on. */
 const hangs = computed(() => lines.value.length > 0 && why('removed') === null);

@@ -4,7 +4,7 @@ import { fastenerKey, isDuty, type OperationEvent } from '@dauer/core/ledger';
 import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
 import { careFault } from '@dauer/core/judging';
-import { type Corner, KIND_FACTS, placeName } from '@dauer/core/layout';
+import { canBeOff, type Corner, placeName } from '@dauer/core/layout';
 import { bledHere, freePoint, isWorked, type TorquePoint, torquePoints } from '@dauer/core/stages';
 import { computed, reactive, ref } from 'vue';
 import WithNote from '../../fittings/WithNote.vue';
@@ -40,9 +40,7 @@ const touched = computed(
 );
 /** What is picked on the map may be taken off and put back, whatever was decided. */
 const pickedPart = computed(() =>
-  job.component && KIND_FACTS[job.component.slot.kind].article && !worked.value.some((c) => c.slot.id === job.picked)
-    ? job.component
-    : null,
+  job.component && canBeOff(job.component.slot.kind) && !worked.value.some((c) => c.slot.id === job.picked) ? job.component : null,
 );
 const operations = computed(() => job.state.history.active(job.state.records.operations));
 const stateOf = (id: string): OperationState => operationState(job.state.history, id);

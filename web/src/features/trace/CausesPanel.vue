@@ -130,7 +130,7 @@ const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + che
       </template>
     </div>
     <div class="next-to-do">
-      <div class="line going">
+      <div class="going">
         <h2>{{ isRound ? `The first ${minutes} minutes` : 'Worth doing next' }}</h2>
         <v-btn class="act slim" :class="{ main: moved }" :disabled="!moved" @click="goOn">
           {{ moved && better ? `Go on: ${better.name.toLowerCase()}` : 'Go on' }}
@@ -174,10 +174,21 @@ const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + che
 }
 .going {
   display: flex;
-  min-height: var(--tall);
+  min-height: var(--strip);
   gap: var(--space-3);
-  align-items: center;
+  align-items: end;
   justify-content: space-between;
+  border-bottom: var(--line-hair) solid var(--slate);
+  padding-bottom: var(--space-1);
+}
+.going h2 {
+  flex: none;
+  line-height: var(--touch);
+}
+.which h2 {
+  min-height: var(--strip);
+  padding-bottom: var(--space-1);
+  line-height: var(--touch);
 }
 .more {
   justify-self: start;

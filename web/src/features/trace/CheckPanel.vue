@@ -57,7 +57,6 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
       <span class="second small fig">{{ check.minutes }} min</span>
       <span v-if="check.kind.helpers > 0" class="second small">with a helper</span>
       <span v-if="check.kind.tools" class="second small">{{ check.kind.tools }}</span>
-      <span v-if="!first" class="better plate-font" :class="{ now: better }">worth more now</span>
     </div>
     <p class="small">{{ check.kind.steps }}.</p>
     <p v-if="caution" class="small caution">
@@ -65,7 +64,10 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
       {{ caution }}
     </p>
     <details v-if="asked.length > 0" :open="unfolded">
-      <summary class="small second">{{ asked.length === 1 ? 'One thing to answer' : `${asked.length} things to answer` }}</summary>
+      <summary class="small second">
+        {{ asked.length === 1 ? 'One thing to answer' : `${asked.length} things to answer` }}
+        <b v-if="better" class="better plate-font">worth more now</b>
+      </summary>
       <div v-for="sign in asked" :key="sign.id" class="ask">
         <span>{{ askedWords(check, sign) }}</span>
         <span v-if="writable" class="acts">
@@ -122,12 +124,9 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
 .title b {
   font-size: var(--type-caption);
 }
-/* It keeps its room, so that a mark moves nothing. */
 .better {
-  visibility: hidden;
-}
-.better.now {
-  visibility: visible;
+  float: right;
+  color: var(--ink);
 }
 .caution {
   border-left: 6px solid var(--ink);
@@ -146,8 +145,12 @@ summary {
   text-align: left;
   margin: 6px 0 var(--space-2);
 }
+.rest {
+  justify-content: start;
+}
 .rest :deep(.v-btn__content) {
   display: block;
+  text-align: left;
   white-space: normal;
 }
 .rest .says {
@@ -155,8 +158,7 @@ summary {
 }
 .rest .name {
   margin-right: var(--space-2);
-  font-family: var(--text-font);
-  font-weight: 400;
+  font: 400 var(--type-second) / var(--leading) var(--text-font);
 }
 .rest .answered {
   color: var(--ink2);

@@ -12,7 +12,7 @@ import MapRoutes from './MapRoutes.vue';
 import { carried, labelLines } from './places.ts';
 import { type Drawn, isInLine, WHEELS } from './usualPlaces.ts';
 import type { MapMarks } from './overlays.ts';
-import { planMap } from './plan.ts';
+import { middleOf, planMap } from './plan.ts';
 import ShareRing from './ShareRing.vue';
 
 const props = defineProps<{
@@ -27,6 +27,8 @@ const props = defineProps<{
   play?: Play | null;
 }>();
 const emit = defineEmits<{ pick: [slotId: string | null] }>();
+/** A connection of which only its ends matter. */
+const NOWHERE = { kind: 'line', circuit: null, lengthMm: null, boreMm: null } as const;
 const root = ref<SVGSVGElement | null>(null);
 
 const plan = computed(() => planMap(props.layout));
@@ -80,7 +82,25 @@ const corners = computed(() => cornersOf(props.layout));
 /** Units alone lie side by side; there is no vehicle round them. */
 const loose = computed(() => isStandalone(props.layout));
 
-const places = computed(() => new Map(plan.value.drawn.map((d) => [d.slot.id, { x: d.x, y: d.y }])));
+/** Lines, cables and rods that are places of their own: where each runs. */
+const runs = computed(() =>
+  plan.value.routes.flatMap((r) => props.layout.slots.filter((s) => s.id === r.id).map((slot) => ({ slot, d: r.d }))),
+);
+const pickedRun = computed(() => runs.value.find((r) => r.slot.id === props.picked) ?? null);
+const places = computed(() => {
+  const at = new Map(plan.value.drawn.map((d) => [d.slot.id, { x: d.x, y: d.y }]));
+  const run = pickedRun.value && middleOf(pickedRun.value.d);
+  if (pickedRun.value && run) at.set(pickedRun.value.slot.id, run);
+  return at;
+});
+/** Onto the line, cable or rod that leads from here most in a direction. */
+function ontoRun(from: string, direction: 'up' | 'down' | 'left' | 'right'): string | null {
+  const here = runs.value.filter((r) => props.layout.connections.some((c) => c.id === r.slot.id && (c.from === from || c.to === from)));
+  const at = new Map([...places.value].filter(([id]) => id === from));
+  for (const r of here) at.set(r.slot.id, middleOf(r.d));
+  const joined = { ...props.layout, connections: here.map((r) => ({ ...NOWHERE, id: `to ${r.slot.id}`, from, to: r.slot.id })) };
+  return walk(joined, from, direction, at);
+}
 const ARROWS: Readonly<Record<string, 'up' | 'down' | 'left' | 'right'>> = {
   ArrowUp: 'up',
   ArrowDown: 'down',
@@ -92,9 +112,10 @@ function onKey(event: KeyboardEvent): void {
   if (direction) {
     event.preventDefault();
     event.stopPropagation();
-    const from = pickedDrawn.value?.slot.id ?? plan.value.drawn[0]?.slot.id;
+    const from = pickedRun.value?.slot.id ?? pickedDrawn.value?.slot.id ?? plan.value.drawn[0]?.slot.id;
     if (!from) return;
-    emit('pick', props.picked === null ? from : (walk(props.layout, from, direction, places.value) ?? from));
+    const next = event.shiftKey && !pickedRun.value ? ontoRun(from, direction) : walk(props.layout, from, direction, places.value);
+    emit('pick', props.picked === null ? from : (next ?? from));
   } else if (event.key === 'Escape') {
     event.stopPropagation();
     root.value?.blur();
@@ -128,9 +149,9 @@ defineExpose({ focus: () => root.value?.focus() });
     :viewBox="`0 0 384 ${plan.height}`"
     tabindex="0"
     role="listbox"
-    aria-label="Brake map. Arrow keys walk along the hydraulics."
+    aria-label="Brake map. Arrow keys walk along the hydraulics; with Shift onto a line, cable or rod."
     data-map
-    :aria-activedescendant="pickedDrawn ? `map-${pickedDrawn.slot.id}` : undefined"
+    :aria-activedescendant="pickedRun ? `map-${pickedRun.slot.id}` : pickedDrawn ? `map-${pickedDrawn.slot.id}` : undefined"
     @keydown="onKey"
   >
     <path
@@ -139,6 +160,7 @@ defineExpose({ focus: () => root.value?.focus() });
       d="M116 22 150 4H234L268 22 276 96V290L264 338 246 352H138L120 338 108 290V96ZM120 122 132 106H252L264 122M126 312 136 300H248L258 312"
       aria-hidden="true"
     />
+    <path v-if="pickedRun" class="run picked" :d="pickedRun.d" aria-hidden="true" />
     <MapRoutes :routes="plan.routes" :play="play ?? null" />
     <text v-if="!loose" class="front" x="192" :y="isInLine(layout) ? 16 : 20" text-anchor="middle" aria-hidden="true">FRONT</text>
     <g v-for="c in corners" :key="c" class="wheel" :class="{ out: bodyless(c) }">
@@ -153,6 +175,26 @@ defineExpose({ focus: () => root.value?.focus() });
         {{ figures.get(c) ?? '' }}
       </text>
       <rect class="hit" :x="WHEELS[c].x - 56" :y="WHEELS[c].y - 56" width="112" height="112" :data-corner="c" @click="pickWheel(c)" />
+    </g>
+    <g
+      v-for="r in runs"
+      :id="`map-${r.slot.id}`"
+      :key="r.slot.id"
+      role="option"
+      class="drawn"
+      :aria-selected="pickedRun?.slot.id === r.slot.id"
+      :aria-label="[nameOf(r.slot, marks.get(r.slot.id)?.verdict ?? null), flagOf(r.slot.id)].filter(Boolean).join(', ')"
+      @click.stop="emit('pick', r.slot.id)"
+    >
+      <path class="run" :d="r.d" />
+      <g v-if="marks.get(r.slot.id)?.verdict" :transform="`translate(${middleOf(r.d).x} ${middleOf(r.d).y}) scale(0.82)`">
+        <MarkShape :verdict="marks.get(r.slot.id)?.verdict ?? 'not_gauged'" />
+      </g>
+      <MapFlag
+        v-if="r.slot.corner === null && flagOf(r.slot.id)"
+        :text="flagOf(r.slot.id) ?? ''"
+        :transform="`translate(${middleOf(r.d).x} ${middleOf(r.d).y})`"
+      />
     </g>
     <g
       v-for="d in plan.drawn"
@@ -217,6 +259,17 @@ defineExpose({ focus: () => root.value?.focus() });
 }
 .hit {
   fill: transparent;
+}
+/* Wide enough for a finger, and seen only while it is picked. */
+.run {
+  fill: none;
+  stroke: transparent;
+  stroke-width: 14;
+  pointer-events: stroke;
+}
+.run.picked {
+  stroke: var(--blue-tint);
+  stroke-width: 12;
 }
 .drawn,
 .wheel .hit {

@@ -128,3 +128,19 @@ function own(d: Drawn, end: Point): Box[] {
 function branches(a: Connection, b: Connection): boolean {
   return a.circuit === b.circuit && (a.from === b.from || a.to === b.to || a.from === b.to || a.to === b.from);
 }
+
+/** The point half way along a route. */
+export function middleOf(d: string): Point {
+  const points = pointsOf(d);
+  const lengths = points.slice(1).map((p, i) => Math.hypot(p.x - (points[i]?.x ?? 0), p.y - (points[i]?.y ?? 0)));
+  let left = lengths.reduce((sum, l) => sum + l, 0) / 2;
+  for (const [i, length] of lengths.entries()) {
+    const [a, b] = [points[i], points[i + 1]];
+    if (a && b && left <= length) {
+      const share = length === 0 ? 0 : left / length;
+      return { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share };
+    }
+    left -= length;
+  }
+  return points.at(-1) ?? { x: 0, y: 0 };
+}
