@@ -86,6 +86,34 @@ describe('worked the wrong way on purpose', function () {
       await page.getByRole('heading', { name: 'Pedal: do not press' }).waitFor();
     });
 
+    it('a line is picked on the map by finger and by keys, found rusted, not put off, and off only once it is open', async () => {
+      const line = layout.connections.find((c) => c.kind === 'line' && c.to === slot('hose', 'FL'))!;
+      const union = layout.slots.find((s) => s.id === line.from)!;
+      await stage('gauge');
+      const middle = await page.locator(`#map-${line.id} path.run`).evaluate((p: SVGPathElement) => {
+        const q = p.getPointAtLength(p.getTotalLength() / 2);
+        const m = p.getScreenCTM()!;
+        return { x: q.x * m.a + m.e, y: q.y * m.d + m.f };
+      });
+      await page.mouse.click(middle.x, middle.y);
+      const title = `Line, ${union.name.toLowerCase()} to front left hose`;
+      await page.getByRole('heading', { level: 1, name: title }).waitFor();
+      // By the keys: from the union onto the line that leads to the left, and on to the hose.
+      await stage('gauge', union.id);
+      await page.getByRole('listbox', { name: /^Brake map/ }).focus();
+      await page.keyboard.press('Shift+ArrowLeft');
+      await page.getByRole('heading', { level: 1, name: title }).waitFor();
+      await page.getByRole('button', { name: 'Rusted', exact: true }).click();
+      await on('Write it down').click();
+      await page.getByText('Rusted.', { exact: true }).waitFor();
+      await stage('decide', line.id);
+      const row = page.getByRole('group', { name: `What is done with the ${title.toLowerCase()}` });
+      expect(await row.getByRole('button', { name: 'Put off', exact: true }).isDisabled()).to.equal(true);
+      await row.getByRole('button', { name: 'Replace', exact: true }).click();
+      await stage('rebuild', line.id);
+      await on('New part fitted').first().waitFor();
+    });
+
     it('unknown fluid stays unknown, and two millilitres close no bleeder', async () => {
       await stage('bleed');
       await page.getByText('Reservoir: the fluid is unknown, and being changed.').waitFor();

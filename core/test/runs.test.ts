@@ -4,7 +4,7 @@ import { isAssumed } from '../src/history/assumed.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { arrivalsOf } from '../src/history/arrivals.ts';
 import { deriveJob } from '../src/job/job.ts';
-import { neighbours } from '../src/layout/graph.ts';
+import { neighbours, placeName } from '../src/layout/graph.ts';
 import { controlsOf } from '../src/layout/reach.ts';
 import { ASSUMED_THERE, connectionAt, RUN_KINDS, withRuns } from '../src/layout/runs.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
@@ -45,7 +45,7 @@ describe('lines, cables, rods and levers', () => {
           .map((c) => c.id)
           .sort(),
       );
-      expect(new Set(runs.map((s) => s.name)).size).to.equal(runs.length);
+      expect(new Set(runs.map(placeName)).size).to.equal(runs.length);
       for (const run of runs) {
         const c = connectionAt(layout, run.id)!;
         expect(neighbours(layout, run.id)).to.deep.equal([c.from, c.to]);

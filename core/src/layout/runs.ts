@@ -31,13 +31,15 @@ function placeOf(layout: Layout, c: Connection): Slot[] {
   const from = slotById(layout, c.from);
   const to = slotById(layout, c.to);
   if (!run || !from || !to) return [];
+  // One that stays at a wheel, a bridge pipe mostly, belongs to it.
+  const corner = from.corner === to.corner ? from.corner : null;
+  const end = (s: Slot): string => (corner === null ? placeName(s) : s.name).toLowerCase();
   return [
     {
       id: c.id,
       kind: run.kind,
-      name: `${run.name}, ${placeName(from).toLowerCase()} to ${placeName(to).toLowerCase()}`,
-      // One that stays at a wheel, a bridge pipe mostly, belongs to it.
-      corner: from.corner === to.corner ? from.corner : null,
+      name: `${run.name}, ${end(from)} to ${end(to)}`,
+      corner,
       circuits: c.kind === 'line' && c.circuit !== null ? [c.circuit] : [],
       ...{ parentId: null, boreMm: c.boreMm, lengthMm: c.lengthMm, style: null },
     },

@@ -185,6 +185,11 @@ const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + che
   flex: none;
   line-height: var(--touch);
 }
+.going :deep(.v-btn) {
+  height: auto;
+  min-height: var(--touch);
+  white-space: normal;
+}
 .which h2 {
   min-height: var(--strip);
   padding-bottom: var(--space-1);

@@ -91,7 +91,7 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
         :aria-label="together.length > 0 ? `Said no to ${together.length}: undo` : `No to the other ${open.length}: ${restWords}`"
         @click="together.length > 0 ? undoRest() : noToRest()"
       >
-        <span class="says">{{ together.length > 0 ? `Said no to ${together.length}: undo` : `No to the other ${open.length}` }}</span>
+        <span class="count">{{ together.length > 0 ? `Said no to ${together.length}: undo` : `No to the other ${open.length}` }}</span>
         <span v-for="s in asked" :key="s.id" class="name" :class="{ answered: !open.some((o) => o.id === s.id) }">{{ wordsOf(s) }}</span>
       </v-btn>
     </details>
@@ -153,7 +153,7 @@ summary {
   text-align: left;
   white-space: normal;
 }
-.rest .says {
+.rest .count {
   display: block;
 }
 .rest .name {

@@ -268,8 +268,8 @@ defineExpose({ focus: () => root.value?.focus() });
   pointer-events: stroke;
 }
 .run.picked {
-  stroke: var(--blue-tint);
-  stroke-width: 12;
+  stroke: var(--blue);
+  stroke-width: 7;
 }
 .drawn,
 .wheel .hit {
