@@ -105,7 +105,7 @@ describe('worked the wrong way on purpose', function () {
       await page.getByRole('heading', { level: 1, name: title }).waitFor();
       await page.getByRole('button', { name: 'Rusted', exact: true }).click();
       await on('Write it down').click();
-      await page.getByText('Rusted.', { exact: true }).waitFor();
+      await page.getByText('Rusted.').first().waitFor();
       await stage('decide', line.id);
       const row = page.getByRole('group', { name: `What is done with the ${title.toLowerCase()}` });
       expect(await row.getByRole('button', { name: 'Put off', exact: true }).isDisabled()).to.equal(true);

@@ -1,6 +1,14 @@
 import type { EventFamily, Recorded } from '@dauer/contract';
-import { type MeasurementId, MEASUREMENTS, type OptionId, plannedPositions, type Position } from '@dauer/core/catalogue';
-import { buildLayout, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
+import {
+  codeAtControl,
+  isFeltAtControl,
+  type MeasurementId,
+  MEASUREMENTS,
+  type OptionId,
+  plannedPositions,
+  type Position,
+} from '@dauer/core/catalogue';
+import { buildLayout, controlsOf, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
 import {
   type EventBase,
   type GaugeVersion,
@@ -190,7 +198,14 @@ export class Telling {
     });
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
-    this.add('observations', { code, corner, state });
+    const pedals = controlsOf(this.car.layout).filter((c) => c.kind === 'pedal');
+    if (!isFeltAtControl(code) || pedals.length < 2) {
+      this.add('observations', { code, corner, state });
+      return;
+    }
+    // Felt at each of several levers; what is wrong, at the first of them.
+    for (const c of state === 'seen' ? pedals.slice(0, 1) : pedals)
+      this.add('observations', { code: codeAtControl(code, c.slotId), corner, state });
   }
   /** What the bench found of a cause, and what had been said of it. */
   cause(fault: string, place: Slot, state: 'found' | 'absent', said: number, rank: number): void {

@@ -17,6 +17,20 @@ describe('tracing', () => {
   const look = (body: Record<string, unknown>) => shop.technician.event<'causeLooks'>(car.jobId, 'cause-looks', body as never);
   const record = async () => (await shop.reader.ask<{ cases: CalibrationCase[]; priors: PriorVersion[] }>('GET', '/api/tracing')).body;
 
+  it('what is felt at one of several levers names a lever of this very vehicle', async () => {
+    const bike = await bookIn(shop.technician, 'motorcycle_disc_rod', { kind: 'overhaul', complaint: '', scopeCorners: ['F', 'R'] });
+    const say = (code: string) => shop.technician.event<'observations'>(bike.jobId, 'observations', { code, corner: null, state: 'seen' });
+    const lever = bike.layout.slots.find((s) => s.kind === 'hand_lever')!.id;
+    expect((await say(`pedal_spongy~${lever}`)).status).to.equal(200);
+    const wrong = [
+      `pedal_spongy~${bike.slot('rotor', 'F')}`,
+      `pedal_spongy~${car.slot('pedal')}`,
+      `judder~${lever}`,
+      `pedal_nothing~${lever}`,
+    ];
+    for (const code of wrong) expect((await say(code)).body.code, code).to.equal('unknown_observation');
+  });
+
   it('keeps an answer about one of several pistons, at its wheel, and refuses what is nowhere on the list', async () => {
     const say = (code: string, corner: string | null) =>
       shop.technician.event<'observations'>(car.jobId, 'observations', { code, corner, state: 'seen' } as never);

@@ -15,7 +15,15 @@ export { type Climate, FLUID_CLASSES, type FluidClass, fluidClass, WATER_DUE } f
 export { GAUGE_KIND_NAME, GAUGE_KINDS, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE } from './gaugeKinds.ts';
 export { SHOE_POINTS } from './measured/linings.ts';
 export { type Measurement, MEASUREMENT_IDS, type MeasurementId, MEASUREMENTS, measurementsAt, usualGaugeAt } from './measurements.ts';
-export { GROUP_NAME, GROUPS, observationFacts, observationKey } from './observations.ts';
+export {
+  codeAtControl,
+  controlOfObservation,
+  GROUP_NAME,
+  GROUPS,
+  isFeltAtControl,
+  observationFacts,
+  observationKey,
+} from './observations.ts';
 export { operationFor, type OperationTemplate } from './operations.ts';
 export {
   countsFor,

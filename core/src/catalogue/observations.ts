@@ -105,8 +105,31 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
   ...rows('lamps', false, 'hydraulic', [['difference_lamp', 'Pressure-difference lamp on']]),
 ];
 
+/** Stands between what is felt and the control that it is felt at, where a vehicle has several. */
+const AT_CONTROL = '~';
+
+/** What is felt at a pedal or lever, and so at each of several by itself. Source: handbook 35, What is asked. */
+export function isFeltAtControl(code: string): boolean {
+  return code.startsWith('pedal_');
+}
+
+/** The code of what is felt at one control of several. */
+export function codeAtControl(code: string, slotId: string): string {
+  return `${code}${AT_CONTROL}${slotId}`;
+}
+
+/** What is felt, without the control that it is felt at. */
+export function observedCode(code: string): string {
+  return code.split(AT_CONTROL)[0] ?? code;
+}
+
+/** The control that something is felt at, by its slot; null where it is of the one there is, or of none. */
+export function controlOfObservation(code: string): string | null {
+  return code.split(AT_CONTROL)[1] ?? null;
+}
+
 export function observationFacts(code: string): ObservationFacts | undefined {
-  return OBSERVATIONS.find((o) => o.code === code);
+  return OBSERVATIONS.find((o) => o.code === observedCode(code));
 }
 
 /** Key under which the newest answer to an observation is kept. */

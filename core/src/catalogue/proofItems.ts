@@ -1,6 +1,6 @@
 import { lowerFirst } from '../quantity/display.ts';
 import { CORNER_NAME, type Corner } from '../layout/kinds.ts';
-import { observationFacts } from './observations.ts';
+import { controlOfObservation, observationFacts } from './observations.ts';
 
 export type ProofResult = 'passed' | 'failed' | 'none' | 'gone' | 'less' | 'same' | 'not_tried';
 
@@ -103,7 +103,7 @@ const HAZARDS: readonly string[] = [
 
 /** Whether an item asks again for what must not be there when the vehicle is driven. */
 export function isHazard(item: string): boolean {
-  return asksAgain(item) && HAZARDS.includes(item.slice(AGAIN_ITEM.length));
+  return asksAgain(item) && HAZARDS.includes(itemBase(item).slice(AGAIN_ITEM.length));
 }
 
 /** What stands on its own answer, never on a reason: that the pedal holds, comes back, and lets go. */
@@ -162,7 +162,8 @@ function askedAgain(input: AskedOf): ProofItem[] {
     ...input.seen.flatMap(({ code, corner }) => {
       const text = observationFacts(code)?.text;
       if (text === undefined) return [];
-      const question = corner ? `${CORNER_NAME[corner]}: ${text.toLowerCase()}` : text;
+      const at = corner ? CORNER_NAME[corner] : input.controls.find((c) => c.slotId === controlOfObservation(code))?.name;
+      const question = at ? `${at}: ${lowerFirst(text)}` : text;
       return [item(`${AGAIN_ITEM}${code}`, { question, how: 'Seen at Trace, asked again in the same words.', answers: AGAIN, corner })];
     }),
   ];

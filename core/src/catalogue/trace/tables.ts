@@ -1,5 +1,6 @@
 import { type ComponentKind, KIND_FACTS } from '../../layout/kinds.ts';
 import { DomainError } from '../../quantity/domainError.ts';
+import { observedCode } from '../observations.ts';
 import type { OptionId } from '../repairOptions.ts';
 import { CHECKS_TABLE } from './checks.ts';
 import { FAULTS_TABLE } from './faults.ts';
@@ -250,7 +251,7 @@ export const TABLES: Tables = readTables({
 
 /** Whether something can be answered in words, and at each wheel or of the whole; null for what only the bench says. */
 export function answerable(code: string): { readonly perCorner: boolean } | null {
-  const sign = TABLES.signs.find((s) => s.code === code.replace(/#\d$/, ''));
+  const sign = TABLES.signs.find((s) => s.code === observedCode(code).replace(/#\d$/, ''));
   return sign && sign.known !== 'measured'
     ? { perCorner: sign.scope === 'corner' || (sign.scope === 'piece' && sign.code !== 'joint_wet') }
     : null;

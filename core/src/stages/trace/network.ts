@@ -1,9 +1,10 @@
-import { observationFacts, observationKey } from '../../catalogue/observations.ts';
+import { codeAtControl, isFeltAtControl, observationFacts, observationKey, observedCode } from '../../catalogue/observations.ts';
 import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../inference/faultNetwork.ts';
 import type { NetworkCheck } from '../../inference/nextCheck.ts';
 import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydraulic, placeName } from '../../layout/graph.ts';
 import { CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
+import { type Control, controlsOf } from '../../layout/reach.ts';
 import { upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
 import { TRACE_PLACE } from '../../wording/en/trace.ts';
@@ -136,6 +137,17 @@ function pieceOf(code: string, at: At, layout: Layout): Piece {
   return { code: alike.length > 1 ? `${code}#${number}` : code, corner: slot.corner, name: placeName(slot) };
 }
 
+/** The pedals and levers that reach where a fault is; all of them where it is of the whole. */
+function controlsAt(layout: Layout, at: At, controls: readonly Control[]): Control[] {
+  const reaching = controls.filter((c) => {
+    if (at.slot && c.reach.has(at.slot.id)) return true;
+    const circuits = at.circuits;
+    if (circuits.length > 0) return layout.slots.some((s) => c.reach.has(s.id) && s.circuits.some((x) => circuits.includes(x)));
+    return at.slot === null && layout.slots.some((s) => s.corner !== null && at.corners.includes(s.corner) && c.reach.has(s.id));
+  });
+  return reaching.length > 0 ? reaching : [...controls];
+}
+
 /** The observations that a link comes to at a place, by their keys. */
 function shownAt(link: Link, at: At, layout: Layout): string[] {
   const wheels = cornersOf(layout);
@@ -196,7 +208,23 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   const faults: PlacedFault[] = [];
   const inPieces = new Set(tables.signs.flatMap((s) => (s.scope === 'piece' ? [s.code] : [])));
   const pieces = new Map<string, Map<string, Piece>>();
+  // What is felt at one of several pedals and levers is answered by itself.
+  const pedals = controlsOf(layout).filter((c) => c.kind === 'pedal');
+  const wet = new Set(pedals.filter((c) => layout.slots.some((s) => s.kind === 'master_cylinder' && c.reach.has(s.id))));
+  const canFeel =
+    (sign: string) =>
+    (c: Control): boolean =>
+      observationFacts(sign)?.needs !== 'hydraulic' || wet.has(c);
+  const byControl = (sign: string): boolean => pedals.length > 1 && isFeltAtControl(sign);
   const keysOf = (link: Link, at: At): string[] => {
+    if (byControl(link.sign))
+      return controlsAt(layout, at, pedals)
+        .filter(canFeel(link.sign))
+        .map((c) => {
+          const piece: Piece = { code: codeAtControl(link.sign, c.slotId), corner: null, name: c.name };
+          pieces.set(link.sign, (pieces.get(link.sign) ?? new Map<string, Piece>()).set(piece.code, piece));
+          return piece.code;
+        });
     if (!inPieces.has(link.sign)) return shownAt(link, at, layout);
     const piece = pieceOf(link.sign, at, layout);
     const key = observationKey(piece.code, piece.corner);
@@ -227,7 +255,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   const observations = tables.signs.flatMap((sign): PlacedSign[] => {
     if (!canShow(sign, layout)) return [];
     const wanted: readonly Piece[] =
-      sign.scope === 'piece'
+      sign.scope === 'piece' || byControl(sign.code)
         ? [...(pieces.get(sign.code)?.values() ?? [])]
         : (sign.scope === 'corner' ? wheels : [null]).map((corner) => ({
             code: sign.code,
@@ -259,6 +287,10 @@ export function meaningful<C extends PlacedCheck>(checks: readonly C[], observat
   return checks.filter(
     ({ kind, corner }) =>
       kind.onlyWhere.length === 0 ||
-      kind.onlyWhere.some((code) => [observationKey(code, corner), code].some((key) => observations[key] === 'seen')),
+      kind.onlyWhere.some(
+        (code) =>
+          observations[observationKey(code, corner)] === 'seen' ||
+          Object.keys(observations).some((key) => observedCode(key) === code && observations[key] === 'seen'),
+      ),
   );
 }

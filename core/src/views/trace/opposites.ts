@@ -1,3 +1,4 @@
+import { controlOfObservation } from '../../catalogue/observations.ts';
 import { OPPOSITES_TABLE } from '../../catalogue/trace/opposites.ts';
 import { TABLES } from '../../catalogue/trace/tables.ts';
 import { DomainError } from '../../quantity/domainError.ts';
@@ -29,6 +30,10 @@ export function oppositesSeen(of: ToTrace): { readonly one: PlacedSign; readonly
   return OPPOSITES.flatMap(({ one, other, reason }) =>
     seen
       .filter((s) => s.sign.code === one)
-      .flatMap((s) => seen.filter((t) => t.sign.code === other && t.corner === s.corner).map((t) => ({ one: s, other: t, reason }))),
+      .flatMap((s) =>
+        seen
+          .filter((t) => t.sign.code === other && t.corner === s.corner && controlOfObservation(t.code) === controlOfObservation(s.code))
+          .map((t) => ({ one: s, other: t, reason })),
+      ),
   );
 }

@@ -1,4 +1,10 @@
-import { OBSERVATIONS, type ObservationFacts, observationFacts, observationKey } from '../../catalogue/observations.ts';
+import {
+  controlOfObservation,
+  OBSERVATIONS,
+  type ObservationFacts,
+  observationFacts,
+  observationKey,
+} from '../../catalogue/observations.ts';
 import { CORNERS, type Corner } from '../../layout/kinds.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import type { PlacedCheck, PlacedSign } from '../../stages/trace/network.ts';
@@ -23,7 +29,9 @@ export function toAnswer(of: ToTrace, check: PlacedCheck): ToAnswer {
 
 /** A sign in words at its check: without the wheel where the check is at one wheel anyway, unless it is one of several alike. */
 export function askedWords(check: PlacedCheck, s: PlacedSign): string {
-  return check.corner === null || s.code.includes('#') ? s.text : (s.sign.text ?? observationFacts(s.sign.code)?.text ?? s.text);
+  return check.corner === null || s.code.includes('#') || controlOfObservation(s.code) !== null
+    ? s.text
+    : (s.sign.text ?? observationFacts(s.sign.code)?.text ?? s.text);
 }
 
 /** Something that a vehicle is asked about: what some fault of its own layout brings about. */
@@ -40,7 +48,14 @@ export function askedOf({ network }: ToTrace, answers: ReadonlyMap<string, Obser
   const known = new Set(network.observations.map((o) => o.id));
   const isAnswered = (key: string): boolean => known.has(key) || (answers.get(key)?.state ?? 'not_checked') !== 'not_checked';
   return OBSERVATIONS.flatMap((o): AskedOf[] => {
-    if (!o.perCorner) return isAnswered(o.code) ? [{ ...o, corners: [] }] : [];
+    if (!o.perCorner) {
+      // At each of several pedals and levers by itself.
+      const each = network.observations.filter((s) => s.sign.code === o.code && s.code !== o.code && s.corner === null);
+      return [
+        ...each.map((s) => ({ ...o, code: s.code, text: s.text, corners: [] })),
+        ...(isAnswered(o.code) ? [{ ...o, corners: [] }] : []),
+      ];
+    }
     const corners = CORNERS.filter((c) => isAnswered(observationKey(o.code, c)));
     return corners.length > 0 ? [{ ...o, corners }] : [];
   });

@@ -1,10 +1,11 @@
 import type { CharacteristicId } from '../../catalogue/characteristics.ts';
-import { observationKey } from '../../catalogue/observations.ts';
+import { codeAtControl, observationKey } from '../../catalogue/observations.ts';
 import { TABLES, type Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
 import { expectedInfoGain } from '../../inference/nextCheck.ts';
 import type { JobState } from '../../job/job.ts';
 import type { Layout } from '../../layout/graph.ts';
+import { controlsOf } from '../../layout/reach.ts';
 import { type Certain, asEvidence, certainOf } from '../../stages/trace/causes.ts';
 import { type PlacedCheck, type TraceContext, type VehicleNetwork, meaningful, networkOf } from '../../stages/trace/network.ts';
 import { pastExpected, pedalTells } from '../../judging/pedalGauge.ts';
@@ -61,7 +62,7 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       const code = MEASURED_SIGN[j.characteristic.id];
       const set = here.get(j.setId);
       if (code === undefined || set === undefined || set.jobId !== state.records.job.id || set.surface === 'dirty') continue;
-      const key = [observationKey(code, c.slot.corner), code].find((k) => known.has(k));
+      const key = [codeAtControl(code, c.slot.id), observationKey(code, c.slot.corner), code].find((k) => known.has(k));
       const as = j.verdict === 'past' ? 'seen' : j.verdict === 'holds' || j.verdict === 'watch' ? 'not_seen' : null;
       if (key === undefined || as === null) continue;
       // Several parts at one wheel: the worst of them speaks.
@@ -91,9 +92,11 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
 function pedalSigns(history: JobState['history']): [string, boolean][] {
   const tells = pedalTells(history);
   if (!tells || changesOf(history).some((c) => c.at > tells.on)) return [];
+  const several = controlsOf(history.records.layout).filter((c) => c.kind === 'pedal').length > 1;
+  const at = (code: string): string => (several ? codeAtControl(code, tells.slotId) : code);
   const signs: [string, boolean | null][] = [
-    ['pedal_spongy', pastExpected(tells.all.softMl, tells.expected.softMl)],
-    ['pedal_low_pumps_up', pastExpected(tells.all.freeMl, tells.expected.freeMl)],
+    [at('pedal_spongy'), pastExpected(tells.all.softMl, tells.expected.softMl)],
+    [at('pedal_low_pumps_up'), pastExpected(tells.all.freeMl, tells.expected.freeMl)],
   ];
   return signs.flatMap(([code, past]) => (past === null ? [] : [[code, past]]));
 }

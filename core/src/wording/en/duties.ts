@@ -23,6 +23,7 @@ export const TITLE = {
   counter: 'Distance run, read off the counter',
   scope: (corners: boolean): string => (corners ? 'Corners taken in' : 'What is taken in'),
   pedal: 'Feel the pedal',
+  pedals: (names: readonly string[]): string => `Feel the ${names.map((n) => n.toLowerCase()).join(' and the ')}`,
   reservoir: 'Look into the reservoir',
   parking: 'Work the parking brake',
   wheel: (c: Corner): string => `Spin the ${CORNER_NAME[c].toLowerCase()} wheel`,

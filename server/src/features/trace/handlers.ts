@@ -1,6 +1,7 @@
 import type { ENDPOINTS } from '@dauer/contract';
-import { answerable, TABLES } from '@dauer/core/catalogue';
+import { answerable, controlOfObservation, isFeltAtControl, TABLES } from '@dauer/core/catalogue';
 import { deriveJob, tryJob } from '@dauer/core/job';
+import { controlsOf } from '@dauer/core/layout';
 import { NOTHING_ELSE } from '@dauer/core/ledger';
 import { networkOf } from '@dauer/core/stages';
 import { calibrationCase, contextOf } from '@dauer/core/views';
@@ -17,7 +18,7 @@ import type { Handlers } from '../../platform/routes.ts';
 const MAX_CASES = 100;
 
 export const traceHandlers = {
-  recordObservation: eventHandler('observations', (body) => {
+  recordObservation: eventHandler('observations', async (body, { db, params }) => {
     const facts = answerable(body.code);
     if (!facts) throw new HttpProblem('unknown_observation', 'This observation is not on the list.');
     if (facts.perCorner !== (body.corner !== null))
@@ -25,6 +26,11 @@ export const traceHandlers = {
         'corner_or_whole',
         facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.',
       );
+    const at = controlOfObservation(body.code);
+    if (at === null) return;
+    const { layout } = await readJobFile(db, params.jobId);
+    if (!isFeltAtControl(body.code) || !controlsOf(layout).some((c) => c.kind === 'pedal' && c.slotId === at))
+      throw new HttpProblem('unknown_observation', 'This vehicle has no such pedal or lever.');
   }),
   recordCauseLook: eventHandler('causeLooks', async (body, { db, params }) => {
     if (body.fault === NOTHING_ELSE) {
