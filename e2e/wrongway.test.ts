@@ -203,4 +203,30 @@ describe('worked the wrong way on purpose', function () {
       expect(await on('Return the units').isDisabled()).to.equal(true);
     });
   });
+
+  describe('a return', () => {
+    it('is booked in from what was handed back, opens with what we touched, proved and left, and says what is not right', async () => {
+      await page.goto(house.url);
+      const again = page.getByRole('link', { name: /^Book V \d+ in again$/ }).first();
+      const path = await again.getAttribute('href');
+      await again.click();
+      const before = page.getByRole('region', { name: 'The job before' });
+      for (const part of ['Touched', 'Left', 'Proved']) await before.getByRole('heading', { name: part }).waitFor();
+      expect(await before.getByRole('listitem').count()).to.be.greaterThan(3);
+      await on('Book it in').click();
+      await page.getByRole('alert').getByText('Say whether it comes back for what was done here.').waitFor();
+      await on('It comes back for what was done here').click();
+      await page.getByRole('alert').getByText('Say what is not right').waitFor();
+      await page.getByLabel('Complaint, in the owner’s words').fill('It pulls since you had it');
+      await on('Book it in').click();
+      await page.waitForURL(/\/bookin$/);
+      await before.getByRole('heading', { name: 'Touched' }).waitFor();
+      const first = await before.boundingBox();
+      const desk = await page.locator('form.desk').boundingBox();
+      expect(first!.y, 'before anything is asked').to.be.lessThan(desk!.y);
+      // Nothing is booked in beside it.
+      await page.goto(`${house.url}${path}`);
+      await page.getByText('is in the shop already; a new complaint joins that job.').waitFor();
+    });
+  });
 });

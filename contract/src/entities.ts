@@ -98,6 +98,8 @@ export const jobFields = z.object({
   scopeCorners: z.array(corner).max(6),
   scopeIn: z.array(id).max(400).default([]),
   scopeOut: z.array(id).max(400).default([]),
+  /** The job of the same vehicle that it comes back from. */
+  returnOf: id.nullable().default(null),
 });
 export const job = jobFields
   .extend({

@@ -87,6 +87,7 @@ export class JobFixture {
         authorised: null,
         scopeCorners: corners,
         scopeIn: [],
+        returnOf: null,
         scopeOut: [],
         openedAt: NOW,
         openedBy: 'ann',

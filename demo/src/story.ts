@@ -369,6 +369,7 @@ export class Car {
       fluidKnown: 'unknown',
       promised: null,
       finish: 'tidy',
+      returnOf: null,
       authorised: null,
       scopeCorners: ['FL', 'FR', 'RL', 'RR'],
       scopeIn: [],

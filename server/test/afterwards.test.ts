@@ -1,6 +1,7 @@
 import { lateEvents } from '@dauer/core/history';
 import { deriveJob, weighLate } from '@dauer/core/job';
 import { BLACKED, type HandbackSheet } from '@dauer/core/ledger';
+import { formerJob } from '@dauer/core/views';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { printable } from '../src/features/prove/printSheet.ts';
@@ -65,6 +66,30 @@ describe('after the hand-back', () => {
     expect((await done()).body.code, 'air came once more').to.equal('not_drawn_yet');
     await draw(bleeders[0]!);
     expect((await done()).status).to.equal(200);
+  });
+
+  it('comes back from a job of its own that was handed back, and from no other', async () => {
+    const next = { kind: 'overhaul', complaint: 'It pulls', wants: '', fluidKnown: '', promised: null, scopeCorners: [] };
+    const open = (vehicleId: string, returnOf: string | null, id = v7()) =>
+      shop.technician.ask<{ code: string; jobId: string }>('POST', `/api/vehicles/${vehicleId}/jobs`, { ...next, id, returnOf });
+    const other = await fluidJob(shop);
+    expect((await open(car.vehicleId, other.jobId)).body.code).to.equal('unknown_reference');
+    expect((await open(car.vehicleId, v7())).body.code).to.equal('unknown_reference');
+    const id = v7();
+    expect((await open(car.vehicleId, car.jobId, id)).status).to.equal(200);
+    expect((await open(car.vehicleId, car.jobId, id)).status, 'said twice').to.equal(200);
+    const file = await shop.technician.file(id);
+    expect(file.job.returnOf).to.equal(car.jobId);
+    const { id: _i, vehicleId: _v, openedAt: _o, openedBy: _b, ...fields } = file.job;
+    const change = (returnOf: string | null, version: number) =>
+      shop.technician.ask<{ code: string }>('PATCH', `/api/jobs/${id}`, { ...fields, returnOf, version });
+    expect((await change(other.jobId, file.job.version)).body.code).to.equal('unknown_reference');
+    expect((await change(null, file.job.version)).status).to.equal(200);
+    const former = formerJob(deriveJob(await shop.technician.file(car.jobId), now()))!;
+    expect(former.left.map((l) => l.what).join('; ')).to.match(/Never open as far as is known.*; 24 places left out of that job$/);
+    expect(former.proved.length).to.be.greaterThan(3);
+    expect(former.touched.map((l) => l.text).join(' ')).to.include('Class 4 fluid');
+    expect(formerJob(deriveJob(file, now()))).to.equal(null);
   });
 
   it('work after it is refused; what happened before and comes late is kept, marked, and put before a lead', async () => {

@@ -151,6 +151,7 @@ describe('what waits on this device', () => {
         authorised: null,
         scopeCorners: [],
         scopeIn: [],
+        returnOf: null,
         scopeOut: [],
         openedAt: '',
         openedBy: '',

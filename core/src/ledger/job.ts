@@ -21,6 +21,8 @@ export interface Job {
   /** Places taken in or left out by hand, beyond what the kind of job takes in. */
   readonly scopeIn: readonly string[];
   readonly scopeOut: readonly string[];
+  /** The job that it comes back from, where the owner says that it is not right since. Source: handbook 15, People, time. */
+  readonly returnOf: string | null;
   readonly openedAt: string;
   readonly openedBy: string;
   /** Taken in from elsewhere as history; null for a job of this shop's own. */

@@ -68,3 +68,4 @@ export { forNowOf, waitsOf } from './waits.ts';
 export { type Stop, walkRound } from './walkRound.ts';
 export { type WaterCourse, waterCourse } from './waterCourse.ts';
 export { type WearCourse, wearCourse } from './wearCourse.ts';
+export { type FormerJob, formerJob } from './former.ts';

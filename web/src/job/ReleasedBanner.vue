@@ -36,6 +36,7 @@ const otherwise = computed(() => (rejudging.value && job.records ? judgeAgain(jo
     <p>
       {{ handedBackWords(job.records, dayText) }}. Everything stands as it was then; a new complaint is a new job.
       <RouterLink :to="`/jobs/${release.jobId}/sheet`">Hand-back sheet</RouterLink>
+      <RouterLink v-if="session.may('technician')" class="link" :to="`/jobs/${release.jobId}/again`">Book it in again</RouterLink>
       <RouterLink class="link" :to="`/jobs/${release.jobId}/prove`">{{ careText }}</RouterLink>
       <button v-if="!rejudging" class="link" type="button" @click="rejudging = true">Judge again with today’s book</button>
     </p>

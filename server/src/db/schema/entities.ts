@@ -210,6 +210,7 @@ export const job = pgTable(
     scopeCorners: text().array().$type<Corner[]>().notNull(),
     scopeIn: uuid().array().notNull().default([]),
     scopeOut: uuid().array().notNull().default([]),
+    returnOf: uuid(),
     openedAt: instant().notNull().$default(now),
     openedBy: uuid()
       .notNull()

@@ -63,6 +63,17 @@ type Names =
   | 'redact'
   | 'eraseOwner';
 
+/** Throws a HttpProblem where what is said to come back from a job of the vehicle does not: none such was handed back. */
+async function requireHandedBack(db: Database, vehicleId: string, former: string | null): Promise<void> {
+  if (former === null) return;
+  const [known] = await db
+    .select({ id: release.id })
+    .from(release)
+    .innerJoin(job, eq(job.id, release.jobId))
+    .where(and(eq(release.jobId, former), eq(job.vehicleId, vehicleId)));
+  if (!known) throw new HttpProblem('unknown_reference', 'No such job of this vehicle was handed back: it cannot come back from it.');
+}
+
 export const bookinHandlers: Pick<Handlers, Names> = {
   bookIn: async (call) => {
     const { db, body, person } = call;
@@ -74,6 +85,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       return { vehicleId: known.vehicleId, jobId: known.id };
     }
     await requireAhead(db, body.job.promised, new Date().toISOString());
+    await requireHandedBack(db, body.vehicleId, body.job.returnOf);
     await db.transaction(async (tx) => {
       const ownerId = body.owner ? v7() : null;
       if (body.owner && ownerId) await tx.insert(owner).values({ id: ownerId, ...body.owner });
@@ -95,6 +107,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
       if (open && open !== body.id)
         throw new HttpProblem('already_open', 'This vehicle has an open job. A new complaint joins it.', { current: { jobId: open } });
       if (!open) await requireAhead(tx, body.promised, new Date().toISOString());
+      await requireHandedBack(tx, params.id, body.returnOf);
       await tx
         .insert(job)
         .values({ ...body, vehicleId: params.id, openedBy: person.id })
@@ -117,6 +130,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
           current,
         });
       // A promise that has passed by now is changed with the rest of the job as it was made.
+      if (change.returnOf !== current.returnOf) await requireHandedBack(tx, current.vehicleId, change.returnOf);
       if (change.promised !== current.promised) await requireAhead(tx, change.promised, new Date().toISOString());
       const [row] = await tx
         .update(job)

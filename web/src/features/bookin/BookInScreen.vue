@@ -1,19 +1,5 @@
 <script setup lang="ts">
-import { JOB_TAKES_IN } from '@dauer/core/wording';
-import { KIND_OF_JOB } from '@dauer/core/history';
-import {
-  buildLayout,
-  buildStandalone,
-  checkLayout,
-  type Corner,
-  CORNER_NAME,
-  CORNERS,
-  cornersOf,
-  type Layout,
-  type StandaloneUnit,
-  TEMPLATES,
-} from '@dauer/core/layout';
-import type { Finish, JobKind } from '@dauer/core/ledger';
+import { buildLayout, buildStandalone, checkLayout, cornersOf, type Layout, type StandaloneUnit, TEMPLATES } from '@dauer/core/layout';
 import { useSession } from '../../app/session.ts';
 import { useLocalStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
@@ -21,11 +7,11 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { call } from '../../app/client.ts';
 import { useRequest } from '../../app/request.ts';
-import { blankVehicle, faultsOf, orNull, vehicleOf } from './vehicleDraft.ts';
+import { blankJob, jobFaults, jobOf } from './jobDraft.ts';
+import JobFields from './JobFields.vue';
+import { blankVehicle, faultsOf, vehicleOf } from './vehicleDraft.ts';
 import BrakesSection from './BrakesSection.vue';
 import VehicleFields from './VehicleFields.vue';
-import { FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
-import DayField from '../../fittings/DayField.vue';
 
 /** Books a vehicle in. What is typed stays on this device until it is in the book. */
 const router = useRouter();
@@ -41,14 +27,7 @@ const blank = () => ({
   changed: null as Layout | null,
   /** Units that came without a vehicle, where that is what came. */
   loose: null as StandaloneUnit[] | null,
-  kind: 'overhaul' as JobKind,
-  complaint: '',
-  wants: '',
-  fluidKnown: '',
-  promised: '',
-  finish: 'not_said' as Finish,
-  authorised: '',
-  corners: [...CORNERS] as Corner[],
+  ...blankJob(),
 });
 const session = useSession();
 /** What was typed outlives the page, for who typed it; the pages of a device do not write into each other's. */
@@ -59,8 +38,7 @@ const { run, busy, problem } = useRequest();
 const tried = ref(false);
 const fields = computed((): Readonly<Record<string, string>> => {
   if (!tried.value) return {};
-  const sum = authorised();
-  return { ...faultsOf(form.value.vehicle), ...(sum.ok ? {} : { authorised: sum.why }) };
+  return { ...faultsOf(form.value.vehicle), ...jobFaults(form.value, session.shop.currency) };
 });
 void call('nextTag')
   .then((r) => {
@@ -77,13 +55,8 @@ const layout = computed<Layout>(() => {
   return changed ?? buildLayout(template, layoutId, vehicleId, () => `preview-${(n += 1)}`);
 });
 const faults = computed(() => checkLayout(layout.value));
-function toggle(c: Corner): void {
-  form.value.corners = form.value.corners.includes(c) ? form.value.corners.filter((x) => x !== c) : [...form.value.corners, c];
-}
-const authorised = (): ReturnType<typeof sumOf> => sumOf(form.value.authorised, session.shop.currency);
 async function bookIn(): Promise<void> {
   const f = form.value;
-  const sum = authorised();
   problem.value = '';
   const [fault] = faults.value;
   if (fault) {
@@ -106,15 +79,8 @@ async function bookIn(): Promise<void> {
         owner: f.ownerName.trim() ? { name: f.ownerName, contact: f.ownerContact } : null,
         job: {
           id: f.jobId,
-          kind: units ? ('unit' as const) : f.kind,
-          scopeIn: units ? drawn.slots.map((x) => x.id) : [],
-          complaint: f.complaint,
-          wants: f.wants,
-          fluidKnown: f.fluidKnown,
-          promised: orNull(f.promised),
-          finish: f.finish,
-          authorised: sum.ok ? sum.sum : null,
-          scopeCorners: !units && KIND_OF_JOB[f.kind].corners ? f.corners.filter((c) => cornersOf(layout.value).includes(c)) : [],
+          ...jobOf(f, cornersOf(layout.value), session.shop.currency),
+          ...(units ? { kind: 'unit' as const, scopeIn: drawn.slots.map((x) => x.id), scopeCorners: [] } : {}),
         },
       },
     });
@@ -137,26 +103,7 @@ async function bookIn(): Promise<void> {
       <BrakesSection v-model="form" v-model:drawing="drawing" :layout="layout" />
       <section>
         <h2 class="line">The job</h2>
-        <div class="fields">
-          <v-select v-if="!form.loose" v-model="form.kind" label="Kind of job" :items="JOB_KINDS" />
-          <DayField v-model="form.promised" ahead label="Promised for" />
-          <v-text-field v-model="form.fluidKnown" label="What is known of the fluid" />
-          <v-select v-model="form.finish" label="Finish agreed" :items="FINISH_ITEMS" />
-          <v-text-field v-model="form.authorised" label="Sum authorised" inputmode="decimal" :error-messages="fields['authorised']" />
-        </div>
-        <div class="two">
-          <v-textarea v-model="form.complaint" label="Complaint, in the owner’s words" />
-          <v-textarea v-model="form.wants" label="What the owner wants" />
-        </div>
-        <p class="second small">{{ form.loose ? 'All the units that came.' : JOB_TAKES_IN[form.kind] }}</p>
-        <div v-if="!form.loose && KIND_OF_JOB[form.kind].corners" class="scope">
-          <span class="second">Taken in</span>
-          <v-btn-group class="choice" role="group" aria-label="Corners taken in">
-            <v-btn v-for="c in cornersOf(layout)" :key="c" :aria-pressed="form.corners.includes(c)" @click="toggle(c)">
-              {{ CORNER_NAME[c] }}
-            </v-btn>
-          </v-btn-group>
-        </div>
+        <JobFields v-model="form" :faults="fields" :corners="cornersOf(layout)" :units="form.loose !== null" />
       </section>
       <section>
         <h2 class="line">The owner</h2>
@@ -186,21 +133,6 @@ section {
 }
 h2 {
   margin-bottom: var(--space-3);
-}
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  gap: var(--space-4);
-  margin: var(--space-4) 0;
-}
-.scope {
-  display: flex;
-  gap: var(--space-3);
-  align-items: center;
-  flex-wrap: wrap;
-}
-.scope .choice {
-  flex-wrap: wrap;
 }
 .problem {
   margin-top: var(--space-4);

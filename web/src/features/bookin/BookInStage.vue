@@ -23,6 +23,7 @@ import StaleConflict from '../../fittings/StaleConflict.vue';
 import VehicleSection from './VehicleSection.vue';
 import WorksOn from './WorksOn.vue';
 import { FINISHES, FINISH_ITEMS, JOB_KINDS, sumOf } from './words.ts';
+import ReturnedFrom from './ReturnedFrom.vue';
 import DayField from '../../fittings/DayField.vue';
 
 /** What was said and seen at the desk: complaint, wish, scope, promise, distance, and the layout as a list. */
@@ -32,6 +33,7 @@ const writable = computed(() => job.writable);
 const file = computed(() => job.state.records ?? null);
 type Draft = Pick<Job, 'kind' | 'complaint' | 'wants' | 'fluidKnown' | 'finish'> & {
   authorised: string;
+  returnOf: string | null;
   scopeIn: string[];
   scopeOut: string[];
   promised: string;
@@ -51,6 +53,7 @@ const fromJob = (j: Job): Draft => ({
   finish: j.finish,
   authorised: j.authorised === null ? '' : moneyText(j.authorised, null),
   scopeCorners: [...j.scopeCorners],
+  returnOf: j.returnOf ?? null,
   scopeIn: [...j.scopeIn],
   scopeOut: [...j.scopeOut],
   version: j.version,
@@ -107,6 +110,14 @@ const byHand = computed(() => {
   };
   return [...f.job.scopeIn.flatMap((id) => named(id, true)), ...f.job.scopeOut.flatMap((id) => named(id, false))];
 });
+/** The jobs that it may come back from. */
+const returns = computed(() => [
+  { value: null, title: 'No job of ours: something else' },
+  ...(file.value?.pastJobs ?? []).flatMap((p) =>
+    p.releasedAt === null ? [] : [{ value: p.id, title: `${dayText(p.releasedAt)}${p.complaint ? `, ${p.complaint}` : ''}` }],
+  ),
+]);
+const backFrom = (d: Draft): string => returns.value.find((r) => r.value === d.returnOf)?.title ?? '';
 const rows = computed(() => {
   const mine = draft.value;
   if (!mine || !theirs.value) return [];
@@ -114,6 +125,7 @@ const rows = computed(() => {
   const corners = (list: readonly Corner[]): string => list.map((c) => CORNER_NAME[c].toLowerCase()).join(', ');
   return [
     { what: 'Kind of job', mine: mine.kind, theirs: other.kind },
+    { what: 'Comes back from', mine: backFrom(mine), theirs: backFrom(other) },
     { what: 'Complaint', mine: mine.complaint, theirs: other.complaint },
     { what: 'Wants', mine: mine.wants, theirs: other.wants },
     { what: 'Fluid', mine: mine.fluidKnown, theirs: other.fluidKnown },
@@ -156,9 +168,17 @@ async function showOwner(): Promise<void> {
         {{ file.imported.source }}
       </span>
     </div>
+    <ReturnedFrom class="returned" />
     <form class="desk" @submit.prevent="save">
       <div class="fields">
         <v-select v-model="draft.kind" label="Kind of job" :items="JOB_KINDS" :readonly="!writable" />
+        <v-select
+          v-if="file.pastJobs.some((p) => p.releasedAt !== null)"
+          v-model="draft.returnOf"
+          label="Comes back from"
+          :items="returns"
+          :readonly="!writable"
+        />
         <DayField
           v-model="draft.promised"
           :ahead="draft.promised !== (file.job.promised ?? '')"

@@ -106,7 +106,17 @@ onBeforeUnmount(off);
               {{ a.what }}, by {{ dayText(a.on) }}
             </RouterLink>
           </span>
-          <span class="second small when">{{ dayText(h.releasedAt) }}</span>
+          <span class="second small when">
+            {{ dayText(h.releasedAt) }}
+            <RouterLink
+              v-if="session.may('technician') && !data?.jobs.some((j) => j.vehicle.tag === h.tag)"
+              class="go again"
+              :to="`/jobs/${h.jobId}/again`"
+              :aria-label="`Book ${h.tag} in again`"
+            >
+              Book in again
+            </RouterLink>
+          </span>
         </li>
       </ul>
       <p v-if="data && data.handedBack.length === 0" class="second empty">Nothing yet.</p>
