@@ -18,7 +18,8 @@ import { base, fileOn, id } from './jobFixture.ts';
 
 const NOW = '2026-05-20T12:00:00.000Z';
 const RUNS = { numRuns: 60 };
-const units = (l: Layout) => l.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave');
+const units = (l: Layout) =>
+  l.slots.filter((s) => (s.kind === 'caliper' && s.style !== 'cable') || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave');
 
 describe('whatever layout can work', () => {
   it('names every place once, and each neighbour knows the other', () => {
@@ -107,7 +108,7 @@ describe('whatever layout can work', () => {
   it('a part away at any wheel locks a control that reaches it, and none that does not', () => {
     fc.assert(
       fc.property(workingLayout, fc.nat(), (l, pick) => {
-        const wheels = l.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder');
+        const wheels = l.slots.filter((s) => (s.kind === 'caliper' && s.style !== 'cable') || s.kind === 'wheel_cylinder');
         if (wheels.length === 0) return;
         const away = wheels[pick % wheels.length]!;
         const records = fileOn(l);

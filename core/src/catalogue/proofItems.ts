@@ -137,6 +137,8 @@ interface AskedOf {
   /** Pedals and levers that press brakes. */
   readonly controls: readonly AskedControl[];
   readonly parking: boolean;
+  /** The parking brake is on the propeller shaft: it holds through both driven wheels. Source: handbook 58, D02. */
+  readonly onShaft?: boolean;
   readonly corners: readonly Corner[];
   /** Units that came without their vehicle: nothing is pressed, held or driven. */
   readonly units?: readonly AskedUnit[] | null;
@@ -288,7 +290,9 @@ export function proofItems(input: AskedOf): ProofItem[] {
       ? [
           item('parking', {
             question: 'Parking brake holds and lets go',
-            how: 'On the slope that it has to hold on, or against a pull that is read off.',
+            how: input.onShaft
+              ? 'On the slope that it has to hold on, both driven wheels on the ground: with one lifted it holds nothing. Never by driving.'
+              : 'On the slope that it has to hold on, or against a pull that is read off.',
             asks: { label: 'Clicks or travel, the slope or pull it held, which wheels', figure: true },
           }),
           item('parking_drag', {

@@ -171,6 +171,9 @@ function askedOf(
         pushed: pushed.some((id) => c.reach.has(id)),
       })),
     parking: layout.slots.some((s) => s.kind === 'parking_lever'),
+    onShaft: controls.some(
+      (c) => c.kind === 'parking' && layout.slots.some((s) => s.corner === null && s.kind === 'drum' && c.reach.has(s.id)),
+    ),
     corners: cornersTakenIn(job, layout),
     tandem: layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem'),
     clutch: controls.some((c) => c.kind === 'clutch' && touched.some((id) => c.reach.has(id))),

@@ -1,7 +1,7 @@
 import { type Characteristic, CHARACTERISTICS } from '../catalogue/characteristics.ts';
 import type { Generic } from '../catalogue/measured/types.ts';
 import type { Slot } from '../layout/graph.ts';
-import { axleOf } from '../layout/kinds.ts';
+import { type Axle, axleOf } from '../layout/kinds.ts';
 import type { Vehicle } from '../ledger/vehicleRecords.ts';
 import { BORE_WEAR_LIMIT, WORKSHOP_PRACTICE } from '../catalogue/measured/practice.ts';
 import { boreWearLimit } from '../metrology/bore.ts';
@@ -76,7 +76,12 @@ export function unsaidOf(limits: readonly (LimitVersion | null)[], slot: Slot | 
   return open[0] ?? null;
 }
 
+/** The axle that a limit may be for; a middle axle and a sidecar have those of every axle. */
+export function limitAxle(axle: Axle | null): 'front' | 'rear' | null {
+  return axle === 'front' || axle === 'rear' ? axle : null;
+}
+
 /** The axle of a place, for its limits. */
 export function axleOfSlot(slot: Slot | undefined): 'front' | 'rear' | null {
-  return axleOf(slot?.corner ?? null);
+  return limitAxle(axleOf(slot?.corner ?? null));
 }

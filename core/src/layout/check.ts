@@ -36,7 +36,11 @@ const fault = (code: LayoutIssueCode, slots: readonly Slot[], message: string, f
   flag,
 });
 
-const PRESSES: readonly ComponentKind[] = ['pedal', 'hand_lever', 'foot_lever', 'servo', 'balance_bar', 'cross_shaft'];
+const PRESSES: readonly ComponentKind[] = [
+  ...(['pedal', 'hand_lever', 'foot_lever', 'servo', 'balance_bar', 'cross_shaft'] as const),
+  // A cylinder of its own for the parking brake.
+  ...(['parking_lever', 'equaliser'] as const),
+];
 /** Fluid goes in at one side of these and out at the other. */
 const PASSES: readonly ComponentKind[] = ['hose', 'union', 'valve'];
 const lower = (s: Slot): string => placeName(s).toLowerCase();
@@ -71,11 +75,19 @@ function connectionFaults(layout: Layout, byId: ReadonlyMap<string, Slot>): Layo
 
 function hydraulicFaults(layout: Layout): LayoutIssue[] {
   const cylinders = layout.slots.filter((s) => s.kind === 'master_cylinder' || s.kind === 'clutch_master');
-  const units = layout.slots.filter((s) => s.kind === 'caliper' || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave');
+  const units = layout.slots.filter(
+    (s) => (s.kind === 'caliper' && s.style !== 'cable') || s.kind === 'wheel_cylinder' || s.kind === 'clutch_slave',
+  );
   const reached = new Set(units.filter((u) => pathFromMaster(layout, u.id).length > 0).map((u) => u.id));
   const found: LayoutIssue[] = units
     .filter((u) => !reached.has(u.id))
     .map((u) => fault('unreached', [u], `No line reaches the ${lower(u)}.`, 'no line'));
+  // One on two circuits is plumbed into both, and bled on both.
+  for (const u of units.filter((x) => x.circuits.length > 1 && reached.has(x.id))) {
+    const own = layout.connections.filter((c) => c.kind === 'line' && (c.from === u.id || c.to === u.id));
+    for (const circuit of u.circuits.filter((n) => !own.some((c) => c.circuit === n)))
+      found.push(fault('unreached', [u], `No line of circuit ${circuit} reaches the ${lower(u)}.`, `no line of ${circuit}`));
+  }
   const fed = new Set(cylinders.flatMap((s) => s.circuits));
   for (const circuit of new Set(layout.slots.flatMap((s) => s.circuits))) {
     if (fed.has(circuit)) continue;
@@ -108,13 +120,19 @@ function hydraulicFaults(layout: Layout): LayoutIssue[] {
   // Each corner and circuit needs a way out for air; a second cylinder of a drum is bled through the first.
   const seen = new Set<string>();
   for (const u of units) {
-    const circuit = u.circuits[0] ?? 0;
-    const key = `${u.corner ?? (circuit === CLUTCH_CIRCUIT ? 'clutch' : u.id)}:${circuit}`;
-    if (seen.has(key)) continue;
-    seen.add(key);
-    const mates = units.filter((o) => o.corner === u.corner && o.circuits.includes(circuit)).map((o) => o.id);
-    const bleeds = layout.slots.some((s) => s.kind === 'bleeder' && s.parentId !== null && mates.includes(s.parentId));
-    if (!bleeds) found.push(fault('no_bleeder', [u], `Air cannot be let out of the ${lower(u)}: it has no bleeder.`, 'no bleeder'));
+    for (const circuit of u.circuits.length > 0 ? u.circuits : [0]) {
+      const key = `${u.corner ?? (circuit === CLUTCH_CIRCUIT ? 'clutch' : u.id)}:${circuit}`;
+      if (seen.has(key)) continue;
+      seen.add(key);
+      const mates = units.filter((o) => o.corner === u.corner && o.circuits.includes(circuit)).map((o) => o.id);
+      const bleeders = layout.slots.filter((s) => s.kind === 'bleeder' && s.parentId !== null && mates.includes(s.parentId));
+      if (bleeders.some((s) => s.circuits.length === 0 || s.circuits.includes(circuit))) continue;
+      const air =
+        bleeders.length > 0
+          ? `Air of circuit ${circuit} cannot be let out of the ${lower(u)}: no bleeder of it is on that circuit.`
+          : `Air cannot be let out of the ${lower(u)}: it has no bleeder.`;
+      found.push(fault('no_bleeder', [u], air, 'no bleeder'));
+    }
   }
   return found;
 }
@@ -124,6 +142,8 @@ function wheelFaults(layout: Layout): LayoutIssue[] {
   return layout.slots.flatMap((s): LayoutIssue[] => {
     if (s.kind === 'rotor' && !corner(s).some((o) => o.kind === 'caliper'))
       return [fault('no_brake', [s], `Nothing grips the ${lower(s)}: it has no caliper.`, 'no caliper')];
+    if (s.kind === 'caliper' && s.style === 'cable' && ends(layout, s.id, ['rod', 'cable']).length === 0)
+      return [fault('no_brake', [s], `Nothing pulls the ${lower(s)}: no cable comes to it.`, 'no cable')];
     if (s.kind === 'drum') {
       const mates = corner(s);
       if (!mates.some((o) => o.kind === 'shoes')) return [fault('no_brake', [s], `The ${lower(s)} has no shoes.`, 'no shoes')];

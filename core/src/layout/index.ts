@@ -34,7 +34,7 @@ export {
   slotById,
   walk,
 } from './graph.ts';
-export { axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS, KIND_FACTS, styleName, STYLES } from './kinds.ts';
+export { AXLES, type Axle, axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS, KIND_FACTS, styleName, STYLES } from './kinds.ts';
 export { isStandalone, buildStandalone, STANDALONE_KINDS, type StandaloneUnit, MAX_STANDALONE } from './standaloneUnits.ts';
 export { controlsOf } from './reach.ts';
 export { ASSUMED_THERE, canBeOff, connectionAt, LEVER_KINDS, RUN_KINDS, withRuns } from './runs.ts';

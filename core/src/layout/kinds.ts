@@ -31,27 +31,38 @@ export type ComponentKind =
   | 'cable'
   | 'rod';
 
-/** Where a wheel is, seated facing forward; F and R where an axle has one wheel. */
-export type Corner = 'FL' | 'FR' | 'RL' | 'RR' | 'F' | 'R';
-export const CORNERS: readonly Corner[] = ['FL', 'FR', 'RL', 'RR', 'F', 'R'];
+/** Where a wheel is, seated facing forward; M between the first and the last axle; F and R where an axle has one wheel; S of a sidecar. */
+export type Corner = 'FL' | 'FR' | 'ML' | 'MR' | 'RL' | 'RR' | 'F' | 'R' | 'S';
+export const CORNERS: readonly Corner[] = ['FL', 'FR', 'ML', 'MR', 'RL', 'RR', 'F', 'R', 'S'];
+
+/** Axles from the front, and the wheel beside. */
+export const AXLES = ['front', 'middle', 'rear', 'side'] as const;
+export type Axle = (typeof AXLES)[number];
 
 export const CORNER_NAME: Readonly<Record<Corner, string>> = {
   FL: 'Front left',
   FR: 'Front right',
+  ML: 'Middle left',
+  MR: 'Middle right',
   RL: 'Rear left',
   RR: 'Rear right',
   F: 'Front',
   R: 'Rear',
+  S: 'Sidecar',
 };
 
-export function axleOf(corner: Corner | null): 'front' | 'rear' | null {
-  if (corner === null) return null;
-  return corner.startsWith('F') ? 'front' : 'rear';
+const AXLE_OF: Readonly<Record<Corner, Axle>> = {
+  ...{ FL: 'front', FR: 'front', F: 'front', ML: 'middle', MR: 'middle' },
+  ...{ RL: 'rear', RR: 'rear', R: 'rear', S: 'side' },
+};
+
+export function axleOf(corner: Corner | null): Axle | null {
+  return corner === null ? null : AXLE_OF[corner];
 }
 
 /** The same place on the other side of the axle; null where the axle has one wheel. */
 export function otherSide(corner: Corner): Corner | null {
-  const pairs: Readonly<Partial<Record<Corner, Corner>>> = { FL: 'FR', FR: 'FL', RL: 'RR', RR: 'RL' };
+  const pairs: Readonly<Partial<Record<Corner, Corner>>> = { FL: 'FR', FR: 'FL', ML: 'MR', MR: 'ML', RL: 'RR', RR: 'RL' };
   return pairs[corner] ?? null;
 }
 
@@ -133,6 +144,7 @@ export const STYLES: Readonly<Partial<Record<ComponentKind, readonly StyleFacts[
     { id: 'fixed', name: 'Fixed' },
     { id: 'floating', name: 'Floating' },
     { id: 'floating_parking', name: 'Floating, with parking lever' },
+    { id: 'cable', name: 'Pressed by a cable' },
   ],
   wheel_cylinder: [
     { id: 'double_acting', name: 'Double acting' },

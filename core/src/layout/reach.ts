@@ -1,3 +1,4 @@
+import type { ComponentKind } from './kinds.ts';
 import { CLUTCH_CIRCUIT, type ConnectionKind, type Layout, type Slot, placeName } from './graph.ts';
 
 /** Something a hand or foot presses: a control, with everything that moves when it does. */
@@ -17,12 +18,20 @@ const CARRIES: Readonly<Record<Control['kind'], readonly ConnectionKind[]>> = {
   clutch: ['line'],
 };
 
+const ON_SHAFT: readonly ComponentKind[] = ['drum', 'rotor', 'shoes', 'pads', 'expander'];
+const SHARES_OUT: readonly ComponentKind[] = ['equaliser', 'cross_shaft', 'balance_bar'];
+const SENDS_ON: readonly ComponentKind[] = ['master_cylinder', 'hose', 'union', 'valve'];
+
 function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[]): Set<string> {
   const found = new Set([from.id]);
   const queue = [from.id];
   for (let at = queue.shift(); at !== undefined; at = queue.shift()) {
+    const kind = layout.slots.find((s) => s.id === at)?.kind;
     for (const c of layout.connections) {
-      if (!carries.includes(c.kind)) continue;
+      // A lever may pull a cable, also over what shares its pull out; never back out of a wheel by the cable of another.
+      const pulls = c.kind === 'cable' && (at === from.id || (kind !== undefined && SHARES_OUT.includes(kind)));
+      // A cylinder that the linkage presses sends fluid on, through what stands in its lines.
+      if (!carries.includes(c.kind) && !pulls && !(c.kind === 'line' && kind !== undefined && SENDS_ON.includes(kind))) continue;
       const next = c.from === at ? c.to : c.to === at ? c.from : null;
       if (next !== null && !found.has(next)) {
         found.add(next);
@@ -31,9 +40,12 @@ function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[
     }
   }
   // The lines, cables and rods between what it reaches, where they are places of their own.
-  for (const c of layout.connections) if (carries.includes(c.kind) && found.has(c.from) && found.has(c.to)) found.add(c.id);
+  for (const c of layout.connections) if (c.kind !== 'feed' && found.has(c.from) && found.has(c.to)) found.add(c.id);
   // A wheel unit moves as one: whatever is missing at the corner lets its pistons or shoes go too far.
   const corners = new Set(layout.slots.filter((s) => found.has(s.id) && s.corner !== null).map((s) => s.corner));
+  // So does a brake on the propeller shaft, which sits at no wheel.
+  const shaft = layout.slots.some((s) => found.has(s.id) && s.corner === null && (s.kind === 'drum' || s.kind === 'rotor'));
+  if (shaft) for (const s of layout.slots) if (s.corner === null && ON_SHAFT.includes(s.kind)) found.add(s.id);
   for (const s of layout.slots) {
     const inUnit = s.corner !== null && corners.has(s.corner);
     if (inUnit || (s.parentId !== null && found.has(s.parentId))) found.add(s.id);

@@ -12,6 +12,18 @@ import {
 } from './builtTemplates.ts';
 import { CLUTCH_CIRCUIT, type Layout, type Slot } from './graph.ts';
 import { CORNERS, type Corner, axleOf } from './kinds.ts';
+import {
+  buildCableCalipers,
+  buildShaftBrake,
+  buildSidecar,
+  buildSixWheels,
+  buildTrailer,
+  CABLE_CALIPERS,
+  SHAFT_BRAKE,
+  SIDECAR,
+  SIX_WHEELS,
+  TRAILER,
+} from './furtherTemplates.ts';
 import { DOUBLE_DISC, TRIKE, buildDoubleDisc, buildTrike } from './threeAndTwoWheels.ts';
 
 export type { TemplateFacts } from './builtTemplates.ts';
@@ -137,6 +149,11 @@ export const TEMPLATES: readonly TemplateFacts[] = [
   TRIKE,
   SINGLE_SEATER,
   DIAGONAL,
+  CABLE_CALIPERS,
+  SHAFT_BRAKE,
+  SIX_WHEELS,
+  SIDECAR,
+  TRAILER,
 ];
 
 function plumbAxle(b: Builder, source: Slot, axle: Axle, which: 'front' | 'rear', units: ReadonlyMap<Corner, Slot>): void {
@@ -172,6 +189,11 @@ const OTHERS: Readonly<Record<string, (id: string, vehicleId: string, makeId: ()
   [QUAD.id]: buildQuad,
   [SINGLE_SEATER.id]: buildSingleSeater,
   [DIAGONAL.id]: buildDiagonal,
+  [CABLE_CALIPERS.id]: buildCableCalipers,
+  [SHAFT_BRAKE.id]: buildShaftBrake,
+  [SIX_WHEELS.id]: buildSixWheels,
+  [SIDECAR.id]: buildSidecar,
+  [TRAILER.id]: buildTrailer,
 };
 
 /**

@@ -70,7 +70,8 @@ export function disturbs(layout: Layout, slot: Slot, event: PartEventKind): read
   ];
   if (event === 'freed') return own.filter((d) => d === 'pushed');
   if (event === 'machined') return own.filter((d) => d !== 'wheel');
-  const wet = KIND_FACTS[kind].hydraulic || slot.circuits.length > 0;
+  // A caliper on a cable holds no fluid.
+  const wet = (KIND_FACTS[kind].hydraulic && slot.style !== 'cable') || slot.circuits.length > 0;
   return [...own, ...(wet ? (['hydraulic'] as const) : []), 'fastener'];
 }
 

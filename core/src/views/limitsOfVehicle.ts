@@ -1,6 +1,7 @@
 import { characteristicsAt } from '../catalogue/characteristics.ts';
 import type { JobState } from '../job/job.ts';
 import { genericFor } from '../judging/genericLimits.ts';
+import { limitAxle } from '../judging/genericLimits.ts';
 import { axleOf } from '../layout/kinds.ts';
 import { type LimitVersion, findLimits } from '../verdict/limits.ts';
 import { limitWhy } from '../wording/en/jobs.ts';
@@ -25,7 +26,7 @@ export function limitsNeeded(state: JobState): NeededLimit[] {
   for (const c of state.components.filter((x) => x.inScope)) {
     const limits = [...state.records.limits, ...genericFor(c.slot, vehicle)];
     for (const k of characteristicsAt(c.slot).filter((x) => !x.recorded)) {
-      const axle = axleOf(c.slot.corner);
+      const axle = limitAxle(axleOf(c.slot.corner));
       const key = `${k.id}|${axle ?? ''}`;
       if (rows.has(key)) continue;
       const target = {

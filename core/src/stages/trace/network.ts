@@ -3,7 +3,7 @@ import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from '../../cata
 import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../inference/faultNetwork.ts';
 import type { NetworkCheck } from '../../inference/nextCheck.ts';
 import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydraulic, placeName } from '../../layout/graph.ts';
-import { CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
+import { AXLES, CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
 import { type Control, controlsOf } from '../../layout/reach.ts';
 import { upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
@@ -89,7 +89,7 @@ function placesOf(kind: FaultKind, layout: Layout): At[] {
       ? []
       : [{ slot: null, corners: wheels, circuits: [], where: TRACE_PLACE.system, id: 'system' }];
   if (kind.on === 'axle')
-    return (['front', 'rear'] as const).flatMap((axle) => {
+    return AXLES.flatMap((axle) => {
       const corners = wheels.filter((c) => axleOf(c) === axle);
       // What pulls is on one side of an axle.
       return corners.length < 2

@@ -25,7 +25,9 @@ const due = computed(() =>
 );
 const GROUPS = [
   ['front', 'Front axle'],
+  ['middle', 'Middle axle'],
   ['rear', 'Rear axle'],
+  ['side', 'Sidecar'],
   [null, 'The rest of the vehicle'],
 ] as const;
 const groups = computed(() =>

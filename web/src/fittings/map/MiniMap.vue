@@ -7,7 +7,17 @@ import { isInLine } from './usualPlaces.ts';
 
 /** The brake system at a glance: only marks that need a decision. */
 const props = defineProps<{ layout: Layout; marks: readonly { readonly slotId: string; readonly verdict: Verdict }[] }>();
-const AT = { FL: [14, 28], FR: [66, 28], RL: [14, 92], RR: [66, 92], F: [40, 28], R: [40, 92] } as const;
+const AT = {
+  FL: [14, 28],
+  FR: [66, 28],
+  ML: [14, 62],
+  MR: [66, 62],
+  RL: [14, 92],
+  RR: [66, 92],
+  S: [66, 74],
+  F: [40, 28],
+  R: [40, 92],
+} as const;
 const wheels = computed(() =>
   cornersOf(props.layout).map((c) => {
     const here = props.layout.slots.filter((s) => s.corner === c);

@@ -44,7 +44,7 @@ export function carried(layout: Layout, slot: Slot): Slot[] {
     (s) =>
       s.parentId === slot.id ||
       (s.corner === slot.corner &&
-        slot.corner !== null &&
+        (slot.corner !== null || slot.kind === 'drum' || slot.kind === 'rotor') &&
         s.parentId === null &&
         kinds.includes(s.kind) &&
         (side === 0 || sideOf(s) === 0 || sideOf(s) === side)),

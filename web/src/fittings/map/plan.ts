@@ -63,9 +63,11 @@ function usualLine(a: Drawn, b: Drawn, p: Point, q: Point): string {
 /** Where a rod or cable takes hold at a wheel, and how it gets there. */
 function usualRod(a: Drawn, b: Drawn): string {
   if (b.slot.corner) {
-    const inner = b.x + (b.slot.kind === 'caliper' ? 4 : 22) * b.dir;
-    if (a.slot.kind === 'equaliser' && Math.abs(a.y - b.y) < 70) return `M${a.x} ${a.y}H${inner + 34 * b.dir}L${inner} ${b.y + 26}`;
-    return `M${a.x + 10 * -b.dir} ${a.y}L${inner} ${b.y + (a.y > b.y ? 14 : -14)}`;
+    // From the middle, also to what grips its rotor from outside.
+    const inward = b.slot.corner.length === 1 ? b.dir : b.x < WIDTH / 2 ? 1 : -1;
+    const inner = b.x + (b.slot.kind === 'caliper' ? 4 : 22) * inward;
+    if (a.slot.kind === 'equaliser' && Math.abs(a.y - b.y) < 70) return `M${a.x} ${a.y}H${inner + 34 * inward}L${inner} ${b.y + 26}`;
+    return `M${a.x + 10 * -inward} ${a.y}L${inner} ${b.y + (a.y > b.y ? 14 : -14)}`;
   }
   return `M${a.x} ${a.y}L${b.x} ${b.y}`;
 }

@@ -1,4 +1,4 @@
-import { axleOf, type Corner, cornersOf, type Layout, pathFromMaster, type Slot } from '@dauer/core/layout';
+import { type Axle, axleOf, type Corner, cornersOf, type Layout, pathFromMaster, type Slot } from '@dauer/core/layout';
 
 /** A slot as it is drawn: where, which way it faces, and what it carries. */
 export interface Drawn {
@@ -20,10 +20,13 @@ export const WIDTH = 384;
 export const WHEELS: Readonly<Record<Corner, { x: number; y: number; dir: 1 | -1 }>> = {
   FL: { x: 60, y: 82, dir: 1 },
   FR: { x: 324, y: 82, dir: -1 },
+  ML: { x: 60, y: 196, dir: 1 },
+  MR: { x: 324, y: 196, dir: -1 },
   RL: { x: 60, y: 304, dir: 1 },
   RR: { x: 324, y: 304, dir: -1 },
   F: { x: 192, y: 82, dir: 1 },
   R: { x: 192, y: 304, dir: 1 },
+  S: { x: 324, y: 240, dir: -1 },
 };
 
 /** Which of two a place is, by its name; 0 where it is the only one. */
@@ -38,8 +41,8 @@ export function isInLine(layout: Layout): boolean {
 const cylinderDrop = 24;
 
 /** The axles that a slot's lines lead to, away from its cylinder. */
-function leadsTo(layout: Layout, from: string): Set<'front' | 'rear'> {
-  const found = new Set<'front' | 'rear'>();
+function leadsTo(layout: Layout, from: string): Set<Axle> {
+  const found = new Set<Axle>();
   const before = pathFromMaster(layout, from).at(-2);
   const seen = new Set([from, ...(before ? [before] : [])]);
   const queue = [from];
@@ -183,6 +186,7 @@ export function inMiddle(s: Setting, slot: Slot): Place | null {
     case 'union': {
       if (s.bike) return at(192, 130, { mark: { x: 0, y: -14 }, hit: { w: 28, h: 24 } });
       const axles = leadsTo(s.layout, slot.id);
+      if (axles.has('middle')) return at(172, s.inletY('ML'), { mark: { x: 0, y: -14 }, hit: { w: 28, h: 24 } });
       if (axles.size === 2) return at(172, 180, { mark: { x: 0, y: -14 }, hit: { w: 28, h: 24 } });
       return axles.has('front')
         ? at(192, s.inletY('FL') - 26, { mark: { x: 0, y: -14 }, hit: { w: 28, h: 24 } })
@@ -199,6 +203,10 @@ export function inMiddle(s: Setting, slot: Slot): Place | null {
         : at(192, 204, { label: slot.name, mark: { x: 24, y: -12 } });
     case 'cross_shaft':
       return at(192, 204, { label: slot.name, mark: { x: 24, y: -12 } });
+    // On the propeller shaft.
+    case 'drum':
+    case 'rotor':
+      return at(192, 300, { label: slot.name, mark: { x: 0, y: 0 }, hit: { w: 76, h: 76 } });
     case 'clutch_master':
       return at(130, 150, { label: 'Clutch', mark: { x: 16, y: 0 }, hit: { w: 24, h: 34 } });
     case 'clutch_slave':
