@@ -26,7 +26,7 @@ export const WHEELS: Readonly<Record<Corner, { x: number; y: number; dir: 1 | -1
   RR: { x: 324, y: 304, dir: -1 },
   F: { x: 192, y: 82, dir: 1 },
   R: { x: 192, y: 304, dir: 1 },
-  S: { x: 324, y: 240, dir: -1 },
+  S: { x: 324, y: 326, dir: -1 },
 };
 
 /** Which of two a place is, by its name; 0 where it is the only one. */
@@ -206,7 +206,7 @@ export function inMiddle(s: Setting, slot: Slot): Place | null {
     // On the propeller shaft.
     case 'drum':
     case 'rotor':
-      return at(192, 300, { label: slot.name, mark: { x: 0, y: 0 }, hit: { w: 76, h: 76 } });
+      return at(192, 350, { label: slot.name, mark: { x: 40, y: 0 }, hit: { w: 76, h: 76 } });
     case 'clutch_master':
       return at(130, 150, { label: 'Clutch', mark: { x: 16, y: 0 }, hit: { w: 24, h: 34 } });
     case 'clutch_slave':
