@@ -189,7 +189,13 @@ describe('one vehicle from book-in to hand-back', function () {
     await torqueAll(page);
     // The hose came off by its two joints: each is made and torqued before anything is pressed.
     await pressAll(button(/^Made: front left hose/), async () => button('Flare, dry').click());
-    await pressAll(button(/^Torqued: front left hose/));
+    for (const joint = button(/^Torqued: front left hose/); (await joint.count()) > 0;) {
+      const left = await joint.count();
+      await joint.first().click();
+      await page.getByLabel('Set (N·m)').fill('14');
+      await button(/^Record the torque: front left hose/).click();
+      await joint.nth(left - 1).waitFor({ state: 'detached' });
+    }
     await stage('gauge');
     await page.locator('[data-corner=FL]').click({ position: { x: 56, y: 56 }, force: true });
     await page.getByText('Thickness, front left rotor, as fitted').waitFor();

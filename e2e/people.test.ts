@@ -135,6 +135,8 @@ describe('two tablets and three people', function () {
     await on(bay, /^Made: front hose, end towards the master/).click();
     await on(bay, 'Banjo, new washers').click();
     await on(bay, /^Torqued: front hose, end towards the master/).click();
+    await bay.getByLabel('Set (N·m)').fill('14');
+    await on(bay, /^Record the torque: front hose, end towards the master/).click();
     await allSent(bay);
     await bench.reload();
     await on(bench, 'Record what came at the front bleeder').click();

@@ -196,8 +196,11 @@ const jointFields = {
   kind: z.enum(['opened', 'made', 'torqued', 'looked', 'held', 'weeps']),
   seal: z.enum(['flare', 'washers', 'taper_sealant', 'o_ring', 'other']).nullable().default(null),
   note: words(300),
+  typed: typed.nullable().default(null),
 };
-export const jointRecord = recordBase.extend(jointFields).meta({ id: 'JointEvent' }) satisfies Fields<ledger.JointEvent>;
+export const jointRecord = recordBase
+  .extend({ ...jointFields, torqueNm: z.number().nullable().default(null) })
+  .meta({ id: 'JointEvent' }) satisfies Fields<ledger.JointEvent>;
 const partCorrectionFields = { kind: z.enum(['join', 'split']), partId: id, otherId: id, since: instant.nullable(), reason };
 export const partCorrectionRecord = recordBase
   .extend(partCorrectionFields)

@@ -9,7 +9,7 @@ import { base, NOW, JobFixture } from './jobFixture.ts';
 export class ReworkFixture extends JobFixture {
   joint(slotId: string, kind: JointEventKind): string {
     const j = jointsOf(this.layout).find((x) => x.slot.id === slotId)!;
-    const row = { ...base(this.next()), connectionId: j.connection.id, slotId, kind, seal: null, note: '' };
+    const row = { ...base(this.next()), connectionId: j.connection.id, slotId, kind, seal: null, typed: null, torqueNm: null, note: '' };
     this.file.jointEvents = [...this.file.jointEvents, row];
     return j.key;
   }

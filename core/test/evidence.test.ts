@@ -1,4 +1,7 @@
 import { expect } from 'chai';
+import { genericForJoint, genericForUnit } from '../src/catalogue/genericTorques.ts';
+import type { JointEvent } from '../src/ledger/families/jointEvents.ts';
+import { usualTorque } from '../src/wording/en/fasteners.ts';
 import type { FindingCode } from '../src/catalogue/findingCatalogue.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { observationAnswers } from '../src/job/job.ts';
@@ -6,9 +9,9 @@ import { careOf, lastOpen, openDue } from '../src/judging/care.ts';
 import { consequencesOf } from '../src/stages/gauge/consequences.ts';
 import { slotById } from '../src/layout/graph.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
-import { jointsOf } from '../src/readiness/joints.ts';
+import { jointsOf, jointStatus } from '../src/readiness/joints.ts';
 import { wouldUndo } from '../src/readiness/proofStatus.ts';
-import { FOUR, id, NOW } from './jobFixture.ts';
+import { base, FOUR, id, NOW } from './jobFixture.ts';
 import { ReworkFixture } from './contributions.ts';
 
 describe('joints', () => {
@@ -36,6 +39,28 @@ describe('joints', () => {
     expect(owed()).to.have.members(['held']);
     t.joint(hose, 'opened');
     expect(owed()).to.have.members(['made', 'torqued', 'held']);
+  });
+  it('a joint keeps the figure that it was torqued to until it is opened or made again', () => {
+    const t = new ReworkFixture(FOUR);
+    const joint = jointsOf(t.layout).find((j) => j.slot.id === t.slot('hose'))!;
+    const tell = (kind: JointEvent['kind'], typed: string | null = null): string | null => {
+      const row = { ...base(t.next()), connectionId: joint.connection.id, slotId: joint.slot.id, kind, seal: null, note: '' };
+      t.file.jointEvents = [...t.file.jointEvents, { ...row, typed, torqueNm: typed === null ? null : 14 }];
+      return jointStatus(joint, t.file.jointEvents).torque;
+    };
+    expect(['opened', 'made'].map((k) => tell(k as JointEvent['kind']))).to.deep.equal([null, null]);
+    expect(tell('torqued', '14 Nm')).to.equal('14 Nm');
+    expect(tell('held')).to.equal('14 Nm');
+    expect(tell('opened')).to.equal(null);
+  });
+  it('without a book the usual figure is named, as generic; what only a book says has none', () => {
+    expect(usualTorque(genericForJoint('flare'))).to.equal(
+      'Generic, unchecked: on 3/16 in or 5 mm tube 12 to 16 N·m. The maker’s figure goes before.',
+    );
+    expect(usualTorque(genericForJoint('washers'))).to.match(/iron 25 to 30 N·m; .*aluminium 18 to 22 N·m/);
+    expect(usualTorque(genericForUnit('bleeder'))).to.match(/M7, M8 7 to 9 N·m; M10, 3\/8 in 10 to 13 N·m/);
+    for (const kind of ['hub', 'caliper', 'wheel_cylinder'] as const) expect(usualTorque(genericForUnit(kind)), kind).to.equal('');
+    expect(usualTorque(genericForJoint('o_ring'))).to.equal('');
   });
   it('an open one locks the pedal, one that is only made lets press and makes every proof provisional', () => {
     const t = new ReworkFixture(FOUR);

@@ -73,7 +73,16 @@ class Life extends JobFixture {
     const at = whereabouts(mine, this.file.partEvents).at;
     const joint = this.pick(jointsOf(this.layout), n);
     const logJoint = (kind: 'opened' | 'made' | 'torqued'): void => {
-      const row = { ...base(this.next()), connectionId: joint.connection.id, slotId: joint.slot.id, kind, seal: null, note: '' };
+      const row = {
+        ...base(this.next()),
+        connectionId: joint.connection.id,
+        slotId: joint.slot.id,
+        kind,
+        seal: null,
+        typed: null,
+        torqueNm: null,
+        note: '',
+      };
       this.file.jointEvents = [...this.file.jointEvents, row];
     };
     if (what === 'off' && sits !== null) this.part(slot.id, 'removed', sits);

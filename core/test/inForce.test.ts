@@ -147,6 +147,8 @@ describe('a clock that runs ahead', () => {
             slotId: line.from,
             kind: 'opened',
             seal: null,
+            typed: null,
+            torqueNm: null,
             note: '',
           },
         },

@@ -150,7 +150,7 @@ describe('the pedal lock', () => {
   it('the parking lever is locked where shoes or pistons can come out by it, not by a joint elsewhere', () => {
     const t = new Shop(FOUR, [], 'drums_single');
     const joint = jointsOf(t.layout).find((j) => j.slot.id === t.slot('wheel_cylinder', 'RL'))!;
-    const at = { connectionId: joint.connection.id, slotId: joint.slot.id, seal: null, note: '' };
+    const at = { connectionId: joint.connection.id, slotId: joint.slot.id, seal: null, typed: null, torqueNm: null, note: '' };
     t.file.jointEvents = [{ ...base(t.next()), ...at, kind: 'opened' }];
     expect(t.lock('pedal_hold')).to.match(/a joint is open/);
     expect(t.lock('parking')).to.equal(null);

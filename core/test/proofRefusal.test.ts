@@ -97,7 +97,7 @@ describe('a proof that cannot be true yet', () => {
   it('is one of the pedal over a circuit that is not bled', () => {
     const t = new JobFixture(FOUR);
     const joint = jointsOf(t.layout).find((j) => j.slot.id === t.slot('hose'))!;
-    const at = { connectionId: joint.connection.id, slotId: joint.slot.id, seal: null, note: '' };
+    const at = { connectionId: joint.connection.id, slotId: joint.slot.id, seal: null, typed: null, torqueNm: null, note: '' };
     for (const kind of ['opened', 'made', 'torqued'] as const)
       t.file.jointEvents = [...t.file.jointEvents, { ...base(t.next()), ...at, kind }];
     for (const item of ['pedal_hold', 'pedal_reserve', 'leak_look']) expect(why(t, item), item).to.match(/no fluid that holds yet/);

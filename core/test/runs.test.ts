@@ -26,7 +26,7 @@ class Shop extends JobFixture {
       .map((o) => o.duty.kind);
   }
   joint(slotId: string, kind: JointEvent['kind']): void {
-    const row = { ...base(this.next()), connectionId: this.line.id, slotId, kind, seal: null, note: '' };
+    const row = { ...base(this.next()), connectionId: this.line.id, slotId, kind, seal: null, typed: null, torqueNm: null, note: '' };
     this.file.jointEvents = [...this.file.jointEvents, row];
   }
   refusal(slotId: string, kind: 'removed' | 'fitted' | 'resealed' | 'freed', partId = slotId): string | null {

@@ -24,7 +24,7 @@ const why = (t: JobFixture, slotId: string, kind: PartEventKind, lot: string | n
 /** The line of a unit, opened. */
 function open(t: JobFixture, slotId: string): void {
   const joint = jointsOf(t.layout).find((j) => j.slot.id === slotId)!;
-  const at = { connectionId: joint.connection.id, slotId, kind: 'opened' as const, seal: null, note: '' };
+  const at = { connectionId: joint.connection.id, slotId, kind: 'opened' as const, seal: null, typed: null, torqueNm: null, note: '' };
   t.file.jointEvents = [...t.file.jointEvents, { ...base(t.next()), ...at }];
 }
 

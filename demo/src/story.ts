@@ -280,7 +280,15 @@ export class Telling {
   }
   joint(slot: Slot, kind: JointEventKind, seal: JointSeal | null = null): void {
     const joint = jointsOf(this.car.layout).find((j) => j.slot.id === slot.id);
-    if (joint) this.add('jointEvents', { connectionId: joint.connection.id, slotId: slot.id, kind, seal, note: '' });
+    if (joint)
+      this.add('jointEvents', {
+        connectionId: joint.connection.id,
+        slotId: slot.id,
+        kind,
+        seal,
+        note: '',
+        ...(kind === 'torqued' ? { typed: '14 Nm', torqueNm: 14 } : { typed: null, torqueNm: null }),
+      });
   }
   fluid(product: string, batch: string): void {
     const reservoir = this.car.layout.slots.find((s) => s.kind === 'reservoir');

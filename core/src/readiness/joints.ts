@@ -27,6 +27,8 @@ export interface JointStatus {
   readonly looked: JointEvent | null;
   readonly held: JointEvent | null;
   readonly weeps: boolean;
+  /** What it was torqued to, as it was typed; null where no figure was given. */
+  readonly torque: string | null;
 }
 
 export function jointKey(connectionId: string, slotId: string): string {
@@ -55,13 +57,13 @@ export function jointsOf(layout: Layout): Joint[] {
  * Source: handbook 15, Things and Standing and lapsing.
  */
 export function jointStatus(joint: Joint, events: readonly JointEvent[]): JointStatus {
-  let now: JointStatus = { joint, state: 'untouched', seal: null, last: null, looked: null, held: null, weeps: false };
+  let now: JointStatus = { joint, state: 'untouched', seal: null, last: null, looked: null, held: null, weeps: false, torque: null };
   for (const e of events) {
     if (jointKey(e.connectionId, e.slotId) !== joint.key) continue;
-    const seen = { ...now, last: e };
+    const seen = { ...now, last: e, torque: e.kind === 'opened' || e.kind === 'made' ? null : now.torque };
     if (e.kind === 'opened') now = { ...seen, state: 'open', seal: null, looked: null, held: null, weeps: false };
     else if (e.kind === 'made') now = { ...seen, state: 'made', seal: e.seal, looked: null, held: null, weeps: false };
-    else if (e.kind === 'torqued') now = { ...seen, state: now.state === 'open' ? 'open' : 'torqued' };
+    else if (e.kind === 'torqued') now = { ...seen, state: now.state === 'open' ? 'open' : 'torqued', torque: e.typed ?? null };
     else if (e.kind === 'weeps') now = { ...seen, weeps: true, looked: null, held: null };
     else if (e.kind === 'held') now = { ...seen, held: e, looked: now.looked ?? e, weeps: false };
     else now = { ...seen, looked: e };

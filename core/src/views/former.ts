@@ -4,7 +4,7 @@ import { FORMER } from '../wording/en/former.ts';
 import { afterCareStates } from './afterCare.ts';
 
 /** Something that a job left: not done, put off, passed by somebody's name, or to be looked at again. */
-export interface LeftLine {
+interface LeftLine {
   readonly what: string;
   readonly why: string;
 }

@@ -1,3 +1,4 @@
+import { readTold } from '../../quantity/told.ts';
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
@@ -13,9 +14,12 @@ export interface JointEvent extends JobEvent {
   /** How it was sealed when it was made. */
   readonly seal: JointSeal | null;
   readonly note: string;
+  /** Of a joint torqued: what was set, as it was typed, and in N·m; null where no figure was given. Source: handbook 58, A51. */
+  readonly typed: string | null;
+  readonly torqueNm: number | null;
 }
 
-export const jointEvents: FamilyDescriptor<JointEvent> = {
+export const jointEvents: FamilyDescriptor<JointEvent, Pick<JointEvent, 'typed'>> = {
   ...PLAIN,
   label: 'joint',
   subjects: ['connection', 'slot'],
@@ -25,4 +29,5 @@ export const jointEvents: FamilyDescriptor<JointEvent> = {
   dropsWhenVoid: () => true,
   names: { connectionId: 'line', slotId: 'place' },
   blackable: ['note'],
+  derive: ({ typed }) => ({ torqueNm: typed === null ? null : readTold('torque', typed, 'Nm').canonical }),
 };

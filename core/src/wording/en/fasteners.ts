@@ -1,3 +1,4 @@
+import type { GenericTorque } from '../../catalogue/genericTorques.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
 import { type ComponentKind, type Corner, CORNER_NAME } from '../../layout/kinds.ts';
 
@@ -33,3 +34,9 @@ export const UNDOES = {
   wheelTorque: (corner: Corner): string => `Torque of the ${CORNER_NAME[corner].toLowerCase()} wheel nuts`,
   torque: (slot: Slot): string => `Torque at the ${placeName(slot).toLowerCase()}`,
 };
+
+/** Generic torques in words, for whoever has no book; empty where there is none. */
+export function usualTorque(list: readonly GenericTorque[]): string {
+  if (list.length === 0) return '';
+  return `Generic, unchecked: ${list.map((t) => `${t.of} ${t.from} to ${t.to} N·m`).join('; ')}. The maker’s figure goes before.`;
+}

@@ -77,8 +77,8 @@ export const SHEET = {
   proof: (question: string, result: ProofResult, note: string): string =>
     `${question}: ${RESULT_WORD[result].toLowerCase()}${note ? `. ${note}` : ''}`,
   /** What happened to a joint: "joint towards the front union: made (banjo, new washers)". */
-  joint: (towards: Slot | null, e: Pick<JointEvent, 'kind' | 'seal'>): string =>
-    `joint towards ${towards ? `the ${placeName(towards).toLowerCase()}` : 'another place'}: ${JOINT_WORD[e.kind].toLowerCase()}${e.seal ? ` (${SEAL_NAME[e.seal].toLowerCase()})` : ''}`,
+  joint: (towards: Slot | null, e: Pick<JointEvent, 'kind' | 'seal' | 'typed'>): string =>
+    `joint towards ${towards ? `the ${placeName(towards).toLowerCase()}` : 'another place'}: ${JOINT_WORD[e.kind].toLowerCase()}${e.seal ? ` (${SEAL_NAME[e.seal].toLowerCase()})` : ''}${e.typed ? ` to ${e.typed}` : ''}`,
 };
 
 /** What a revision of the layout changed, in a line. */

@@ -284,6 +284,8 @@ export const jointEvents = pgTable(
     kind: text().$type<JointEventKind>().notNull(),
     seal: text().$type<JointSeal>(),
     note: text().notNull(),
+    typed: text(),
+    torqueNm: doublePrecision(),
   },
   (t) => [index().on(t.jobId)],
 );

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { JOINT_WORD, SEAL_NAME } from '@dauer/core/wording';
-import { upperFirst } from '@dauer/core/quantity';
+import { JOINT_WORD, SEAL_NAME, usualTorque } from '@dauer/core/wording';
+import { genericForJoint } from '@dauer/core/catalogue';
+import { readTold, upperFirst } from '@dauer/core/quantity';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
 import { jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { heldRefusal } from '@dauer/core/views';
 import { computed, reactive, ref } from 'vue';
+import { refusalOf } from '../../fittings/refusal.ts';
 import WithNote from '../../fittings/WithNote.vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
@@ -35,17 +37,33 @@ const next = (j: JointStatus): JointEventKind[] => {
     'opened',
   ];
 };
+/** The joint that a figure is being given for, and what is typed. */
+const setting = ref<string | null>(null);
+const figure = ref('');
+const tried = ref(false);
+const problem = computed(() => (tried.value ? refusalOf(() => readTold('torque', figure.value, 'Nm')) : ''));
+const usual = (j: JointStatus): string => usualTorque(genericForJoint(j.seal));
 function log(j: JointStatus, kind: JointEventKind, seal: JointSeal | null = null): void {
   if (kind === 'made' && seal === null) {
     making.value = j.joint.key;
     return;
   }
+  if (kind === 'torqued' && setting.value !== j.joint.key) {
+    setting.value = j.joint.key;
+    figure.value = '';
+    tried.value = false;
+    return;
+  }
+  if (kind === 'torqued') tried.value = true;
+  if (problem.value) return;
+  setting.value = null;
   making.value = null;
   job.add('jointEvents', {
     connectionId: j.joint.connection.id,
     slotId: j.joint.slot.id,
     kind,
     seal,
+    typed: kind === 'torqued' ? figure.value : null,
     note: (notes[j.joint.key] ?? '').trim(),
   });
   notes[j.joint.key] = '';
@@ -69,8 +87,8 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
         <span class="what">
           {{ upperFirst(j.joint.name) }}
           <span class="second small">
-            {{ j.weeps ? 'weeps' : STATE[j.state] }}{{ j.seal ? `, ${SEAL_NAME[j.seal].toLowerCase()}` : ''
-            }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''
+            {{ j.weeps ? 'weeps' : STATE[j.state] }}{{ j.torque ? ` to ${j.torque}` : ''
+            }}{{ j.seal ? `, ${SEAL_NAME[j.seal].toLowerCase()}` : '' }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''
             }}{{ j.last ? `; ${job.by(j.last)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
           </span>
           <span v-if="j.last?.note" class="small">{{ j.last.note }}</span>
@@ -80,6 +98,20 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
         <span v-if="writable && making === j.joint.key" class="acts" role="group" aria-label="Sealed how">
           <v-btn v-for="[seal, name] in SEALS" :key="seal" class="act slim" @click="log(j, 'made', seal)">{{ name }}</v-btn>
         </span>
+        <form v-else-if="writable && setting === j.joint.key" class="acts" @submit.prevent="log(j, 'torqued')">
+          <v-text-field
+            v-model="figure"
+            v-focus
+            density="compact"
+            label="Set (N·m)"
+            placeholder="14"
+            :error-messages="problem"
+            :hint="usual(j)"
+            persistent-hint
+          />
+          <v-btn class="act slim main" type="submit" :aria-label="`Record the torque: ${j.joint.name}`">Record</v-btn>
+          <v-btn class="act slim" @click="setting = null">Not yet</v-btn>
+        </form>
         <span v-else-if="writable" class="acts">
           <v-btn
             v-for="k in next(j)"
@@ -122,5 +154,8 @@ li {
 }
 .acts {
   gap: 6px;
+}
+.acts :deep(.v-input) {
+  min-width: 260px;
 }
 </style>

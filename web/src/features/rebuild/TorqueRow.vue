@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { genericForUnit } from '@dauer/core/catalogue';
+import { usualTorque } from '@dauer/core/wording';
 import type { Torque } from '@dauer/core/ledger';
 import { readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
@@ -26,6 +28,11 @@ const problems = computed(() => ({
   target: target.value.trim() === '' && !needsTarget.value ? '' : check(target.value),
   value: check(value.value),
 }));
+/** What is usual where no book is at hand. */
+const usual = computed(() => {
+  const slot = job.state.records.layout.slots.find((s) => s.id === props.point.slotId);
+  return slot ? usualTorque(genericForUnit(slot.kind)) : '';
+});
 const wrenches = computed(() => job.state.records.gauges.filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
 const wrench = ref(wrenches.value[0] ?? '');
 /** Why it has to be set again: something loosened it since, or it lies off its target. */
@@ -80,6 +87,8 @@ function log(): void {
         :label="needsTarget ? 'Target (N·m)' : 'Target (N·m), where a book names one'"
         placeholder="68 Nm or 50 lbf ft"
         :error-messages="problems.target"
+        :hint="usual"
+        :persistent-hint="usual !== ''"
       />
       <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
       <v-text-field v-model="wrench" label="Wrench" />

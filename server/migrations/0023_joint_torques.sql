@@ -1,0 +1,2 @@
+ALTER TABLE "joint_event" ADD COLUMN "typed" text;--> statement-breakpoint
+ALTER TABLE "joint_event" ADD COLUMN "torque_nm" double precision;
