@@ -5,7 +5,7 @@ import { type HandMeasure, MEASURE } from './handMeasure.ts';
 import { House, signIn, type Yard } from './house.ts';
 
 interface WholeYard extends Yard {
-  readonly handedBack: readonly { readonly jobId: string }[];
+  readonly handedBack: readonly { readonly jobId: string; readonly tag: string }[];
 }
 
 describe('every screen', function () {
@@ -52,6 +52,7 @@ describe('every screen', function () {
       ['prove', at('V 071', 'prove')],
       ['what lies on a pedal', at('V 063', 'board')],
       ['nothing on a pedal', at('V 076', 'board')],
+      ['book in again', `/jobs/${yard.handedBack.find((h) => !yard.jobs.some((j) => j.vehicle.tag === h.tag))!.jobId}/again`],
       ['hand-back sheet', `/jobs/${yard.handedBack[0]!.jobId}/sheet`],
     ];
   }

@@ -12,6 +12,7 @@ import type { JointEvent } from '../src/ledger/families/jointEvents.ts';
 import { bleedersFedThrough, disturbs } from '../src/readiness/disturbed.ts';
 import { optionsOf } from '../src/readiness/options.ts';
 import { whyNotDone } from '../src/readiness/workRefusal.ts';
+import { hiddenPlaces } from '../src/views/hiddenPlaces.ts';
 import { base, FOUR, id, JobFixture, NOW } from './jobFixture.ts';
 
 class Shop extends JobFixture {
@@ -124,5 +125,22 @@ describe('lines, cables, rods and levers', () => {
     const t = new Shop(FOUR);
     expect(t.refusal(t.line.id, 'resealed')).to.match(/nothing that can be resealed/);
     expect(t.refusal(t.cable.id, 'freed')).to.equal(null);
+  });
+});
+
+describe('the hidden places', () => {
+  it('are each shown with when they were last seen, on whatever job, and what was found of them', () => {
+    const t = new Shop(FOUR);
+    const at = (slotId: string) => hiddenPlaces(t.state()).find((h) => h.slot.id === slotId)!;
+    const kinds = new Set(hiddenPlaces(t.state()).map((h) => h.slot.kind));
+    for (const kind of ['line', 'hose', 'rotor', 'servo', 'cable', 'pedal'] as const) expect(kinds.has(kind), kind).to.equal(true);
+    expect([at(t.line.id).seenAt, at(t.line.id).what]).to.deep.equal([null, 'over the tank, under its clips']);
+    t.find(t.line.id, { partId: t.line.id, words: 'Rusted', severity: 'reject', jobId: 'an earlier one' });
+    const seen = t.file.findings.at(-1)!.happenedAt;
+    expect([at(t.line.id).seenAt, at(t.line.id).found, at(t.line.id).off]).to.deep.equal([seen, ['Rusted'], false]);
+    t.part(t.cable.id, 'removed', t.cable.id);
+    expect([at(t.cable.id).seenAt, at(t.cable.id).off]).to.deep.equal([t.file.partEvents.at(-1)!.happenedAt, true]);
+    t.takeBack(t.file.findings.at(-1)!.id);
+    expect(at(t.line.id).seenAt).to.equal(null);
   });
 });

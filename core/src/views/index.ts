@@ -69,3 +69,4 @@ export { type Stop, walkRound } from './walkRound.ts';
 export { type WaterCourse, waterCourse } from './waterCourse.ts';
 export { type WearCourse, wearCourse } from './wearCourse.ts';
 export { type FormerJob, formerJob } from './former.ts';
+export { hiddenPlaces } from './hiddenPlaces.ts';

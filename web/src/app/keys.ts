@@ -9,7 +9,7 @@ export const KEYS: readonly { readonly keys: string; readonly does: string }[] =
   { keys: '/', does: 'Search' },
   { keys: '?', does: 'This list' },
   { keys: 'Alt 1 to Alt 7', does: 'The stages of a job; s and a digit does the same' },
-  { keys: 'm', does: 'To the brake map; arrows walk along the hydraulics, Esc gives the focus back' },
+  { keys: 'm', does: 'To the brake map; arrows walk along the hydraulics, with Shift onto a line or cable; Esc gives the focus back' },
   { keys: 'g', does: 'Choose a gauge' },
   { keys: 'h', does: 'Hold what the live gauge shows, or let it go' },
   { keys: 'u', does: 'Switch the unit' },

@@ -70,7 +70,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
     <SetAside v-if="session.person && !session.lock" />
     <div id="work" ref="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
     <LockedPage v-if="session.lock" />
-    <v-dialog v-model="keyList" aria-labelledby="app-title" max-width="560">
+    <v-dialog v-model="keyList" aria-labelledby="app-title" max-width="780">
       <div class="dialog" role="document">
         <h2 id="app-title">Keys</h2>
         <table>

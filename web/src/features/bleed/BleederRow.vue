@@ -146,7 +146,7 @@ function log(): void {
   color: var(--ink2);
 }
 .name {
-  flex: 0 1 320px;
+  flex: 1 1 400px;
 }
 .name b {
   font-size: var(--type-caption);

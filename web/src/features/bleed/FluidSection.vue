@@ -147,7 +147,7 @@ section {
 }
 .form .act,
 .form .link {
-  flex: 0 0 auto;
+  flex: 0 1 auto;
   min-height: var(--strip);
 }
 .served,

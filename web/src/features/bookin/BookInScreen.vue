@@ -111,7 +111,7 @@ async function bookIn(): Promise<void> {
           <v-text-field v-model="form.ownerName" label="Name" autocomplete="off" />
           <v-text-field
             v-model="form.ownerContact"
-            label="Contact"
+            :label="form.loose ? 'Return address and contact' : 'Contact'"
             hint="Shown to leads and to those who work on the vehicle."
             autocomplete="off"
           />

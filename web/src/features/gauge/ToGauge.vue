@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { Obligation } from '@dauer/core/ledger';
 import type { Component } from '@dauer/core/judging';
-import { ASSUMED_THERE, CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
+import { CORNER_NAME, CORNERS, KIND_FACTS, placeName } from '@dauer/core/layout';
+import { hiddenPlaces } from '@dauer/core/views';
 import { computed } from 'vue';
+import { dayText } from '../../fittings/dates.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { useSession } from '../../app/session.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
@@ -25,19 +27,15 @@ const groups = computed<Group[]>(() => {
     { name: 'The rest of the vehicle', components: all.filter((c) => c.slot.corner === null) },
   ].filter((g) => g.components.length > 0);
 });
-/** What joins the units, and what moves them: nothing is owed of it until something is found or touched. */
-const between = computed(() =>
-  job.state.components
-    .filter((c) => ASSUMED_THERE.includes(c.slot.kind))
-    .map((c) => ({
-      c,
-      says: c.empty ? 'off' : c.findings.length > 0 ? c.findings.map((f) => f.words).join('; ') : c.lookDone ? 'looked at' : '',
-    })),
-);
-function lookedAt(c: Component): void {
+/** What no inspection sees, and what joins the units: nothing is owed of it until something is found or touched. */
+const hidden = computed(() => hiddenPlaces(job.state));
+const saysOf = (h: (typeof hidden.value)[number]): string =>
+  [h.what, h.off ? 'off' : h.found.join('; '), h.seenAt ? `seen ${dayText(h.seenAt)}` : 'never seen here'].filter(Boolean).join(' · ');
+const componentAt = (slotId: string): Component | undefined => job.state.components.find((c) => c.slot.id === slotId);
+function lookedAt(slotId: string): void {
   job.add('findings', {
-    slotId: c.slot.id,
-    partId: c.part?.id ?? null,
+    slotId,
+    partId: componentAt(slotId)?.part?.id ?? null,
     words: 'Looked at, nothing found.',
     severity: 'note',
     cleaning: 'after',
@@ -78,29 +76,32 @@ function lookedAt(c: Component): void {
           v-if="c.lookRequired && !c.lookDone && session.may('technician') && !job.state.released"
           class="act slim quick"
           :aria-label="`${placeName(c.slot)}: looked at after cleaning, nothing found`"
-          @click="lookedAt(c)"
+          @click="lookedAt(c.slot.id)"
         >
           Nothing found
         </v-btn>
       </li>
     </ul>
   </section>
-  <details v-if="between.length > 0" class="group between">
-    <summary>Lines, cables, rods and levers</summary>
-    <p class="second small">Nothing is asked for here. What is found or renewed is entered at its place, which the map shows too.</p>
+  <details v-if="hidden.length > 0" class="group between">
+    <summary>Hidden places, lines, cables, rods and levers</summary>
+    <p class="second small">
+      Nothing is asked for here, and an inspection passed says nothing of it. What is found or renewed is entered at its place, which the
+      map shows too.
+    </p>
     <ul>
-      <li v-for="b in between" :key="b.c.slot.id">
-        <button type="button" class="pick" @click="job.picked = b.c.slot.id">
-          <b class="plate-font long">{{ placeName(b.c.slot) }}</b>
-          <span class="second small">{{ b.says }}</span>
+      <li v-for="h in hidden" :key="h.slot.id">
+        <button type="button" class="pick" @click="job.picked = h.slot.id">
+          <b class="plate-font long">{{ placeName(h.slot) }}</b>
+          <span class="second small">{{ saysOf(h) }}</span>
         </button>
         <v-btn
-          v-if="!b.c.lookDone && !b.c.empty && session.may('technician') && !job.state.released"
+          v-if="!h.off && !componentAt(h.slot.id)?.lookDone && session.may('technician') && !job.state.released"
           class="act slim quick"
-          :aria-label="`${placeName(b.c.slot)}: looked at after cleaning, nothing found`"
-          @click="lookedAt(b.c)"
+          :aria-label="`${placeName(h.slot)}: seen after cleaning, nothing found`"
+          @click="lookedAt(h.slot.id)"
         >
-          Nothing found
+          Seen, nothing found
         </v-btn>
       </li>
     </ul>
@@ -142,8 +143,13 @@ li {
   white-space: nowrap;
 }
 .pick b.long {
+  flex: 1 1 45%;
   font-size: var(--type-body);
   white-space: normal;
+}
+.between .small {
+  flex: 1 1 45%;
+  line-height: var(--leading-tight);
 }
 .between summary {
   min-height: var(--touch);

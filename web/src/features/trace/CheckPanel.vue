@@ -19,10 +19,10 @@ const props = defineProps<{
 const emit = defineEmits<{ answer: [sign: PlacedSign, state: Observation['state']] }>();
 const left = computed(() => toAnswer(props.input, props.check));
 /** What was asked here since the card was laid down: a question stays where it stood once it is answered. */
-const asked = shallowRef<readonly PlacedSign[]>([]);
+const questions = shallowRef<readonly PlacedSign[]>([]);
 watch(
   () => left.value.open,
-  (open) => (asked.value = [...asked.value, ...open.filter((s) => !asked.value.some((a) => a.id === s.id))]),
+  (open) => (questions.value = [...questions.value, ...open.filter((s) => !questions.value.some((a) => a.id === s.id))]),
   { immediate: true },
 );
 const stateOf = (sign: PlacedSign): Observation['state'] => props.input.evidence.observations[sign.id] ?? 'not_checked';
@@ -63,12 +63,12 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
       <b class="plate-font">Caution</b>
       {{ caution }}
     </p>
-    <details v-if="asked.length > 0" :open="unfolded">
+    <details v-if="questions.length > 0" :open="unfolded">
       <summary class="small second">
-        {{ asked.length === 1 ? 'One thing to answer' : `${asked.length} things to answer` }}
+        {{ questions.length === 1 ? 'One thing to answer' : `${questions.length} things to answer` }}
         <b v-if="better" class="better plate-font">worth more now</b>
       </summary>
-      <div v-for="sign in asked" :key="sign.id" class="ask">
+      <div v-for="sign in questions" :key="sign.id" class="ask">
         <span>{{ askedWords(check, sign) }}</span>
         <span v-if="writable" class="acts">
           <v-btn class="act slim" :aria-label="`${sign.text}: yes`" :aria-pressed="stateOf(sign) === 'seen'" @click="answer(sign, 'seen')">
@@ -85,14 +85,16 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
         </span>
       </div>
       <v-btn
-        v-if="writable && asked.length > 2"
+        v-if="writable && questions.length > 2"
         class="act slim rest"
         :disabled="open.length < 2 && together.length === 0"
         :aria-label="together.length > 0 ? `Said no to ${together.length}: undo` : `No to the other ${open.length}: ${restWords}`"
         @click="together.length > 0 ? undoRest() : noToRest()"
       >
         <span class="count">{{ together.length > 0 ? `Said no to ${together.length}: undo` : `No to the other ${open.length}` }}</span>
-        <span v-for="s in asked" :key="s.id" class="name" :class="{ answered: !open.some((o) => o.id === s.id) }">{{ wordsOf(s) }}</span>
+        <span v-for="s in questions" :key="s.id" class="name" :class="{ answered: !open.some((o) => o.id === s.id) }">
+          {{ wordsOf(s) }}
+        </span>
       </v-btn>
     </details>
     <p v-if="left.gauged" class="small second">What is gauged is taken at Gauge; the figures count by themselves.</p>
