@@ -27,6 +27,8 @@ export const vehicleFields = z.object({
   standsYears: z.number().min(0).max(150).nullable(),
   distanceUnit: z.enum(['km', 'mi', 'none']),
   driven: z.enum(['front', 'rear', 'all', 'none']).nullable().optional(),
+  /** What lets go by itself when a line is opened; null or left out where nobody said. */
+  stored: z.enum(['none', 'air', 'accumulator']).nullable().optional(),
   massKg: z.number().positive().max(100000).nullable().default(null),
   massFrontKg: z.number().positive().max(100000).nullable().default(null),
   wheelbaseMm: z.number().positive().max(20000).nullable().default(null),

@@ -158,7 +158,7 @@ const partEventFields = {
 };
 const putInFields = {
   slotId: id,
-  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'other']),
+  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'made_safe', 'other']),
   note: words(300),
 };
 

@@ -83,4 +83,24 @@ describe('a line of a vehicle', () => {
     expect((await freed(rod.id)).status).to.equal(200);
     expect((await freed(v7())).body.code).to.equal('unknown_reference');
   });
+
+  it('no joint is opened while the vehicle stores energy, whatever way it is told', async () => {
+    const car = await bookIn(shop.technician);
+    const { vehicle } = await shop.technician.file(car.jobId);
+    const { id: _i, ownerId: _o, version, ...fields } = vehicle as typeof vehicle & { ownerId?: string };
+    const changed = await shop.technician.ask('PATCH', `/api/vehicles/${car.vehicleId}`, { ...fields, stored: 'air', version });
+    expect(changed.status, JSON.stringify(changed.body)).to.equal(200);
+    const line = car.layout.connections.find((c) => c.kind === 'line')!;
+    const open = () =>
+      shop.technician.event<'jointEvents'>(car.jobId, 'joints', {
+        connectionId: line.id,
+        slotId: line.from,
+        kind: 'opened',
+        seal: null,
+        note: '',
+      });
+    expect((await open()).body.code).to.equal('not_possible');
+    await shop.technician.event<'putIns'>(car.jobId, 'put-ins', { slotId: car.slot('pedal'), what: 'made_safe', note: '' });
+    expect((await open()).status).to.equal(200);
+  });
 });

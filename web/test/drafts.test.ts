@@ -19,6 +19,7 @@ const vehicle: Vehicle = {
   standsYears: 4.5,
   distanceUnit: 'mi',
   driven: 'rear',
+  stored: 'none',
   ...UNWEIGHED,
   ownerId: null,
   version: 3,

@@ -20,6 +20,8 @@ export interface Vehicle {
   readonly distanceUnit: 'km' | 'mi' | 'none';
   /** Which wheels are driven; nothing where nobody said. */
   readonly driven?: 'front' | 'rear' | 'all' | 'none' | null;
+  /** What lets go by itself when a line is opened: air tanks and spring chambers, or an accumulator. Source: handbook 58, D14. */
+  readonly stored?: 'none' | 'air' | 'accumulator' | null;
   /** For the sums: mass as driven and what of it stands on the front axle, kg. */
   readonly massKg: number | null;
   readonly massFrontKg: number | null;

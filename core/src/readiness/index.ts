@@ -8,3 +8,4 @@ export { boardOn } from './pedalLock.ts';
 export { whyNotSettled } from './settling.ts';
 export { asksLot, type Done, isTold, standsBefore, whyNotDone } from './workRefusal.ts';
 export { CLAMP_HOURS, type PlaceState } from './unitState.ts';
+export { isCharged, letsGo } from './storedEnergy.ts';

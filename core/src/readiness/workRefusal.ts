@@ -13,6 +13,7 @@ import { inOrder } from '../ledger/retraction.ts';
 import { jointsOf, jointStatus } from './joints.ts';
 import { workRefusalWords } from '../wording/en/work.ts';
 import type { WorkRefusal } from '../wording/reasons.ts';
+import { isCharged, letsGo } from './storedEnergy.ts';
 import { whyNotHoned, whyNotSealedIn } from './options.ts';
 
 /** What is said to have been done to a part. */
@@ -147,6 +148,8 @@ function refusal(history: JobHistory, event: Done, instant: string): WorkRefusal
   const slot = at === null ? undefined : slotById(layout, at);
   if (!slot) return null;
   const where = whereabouts(event.partId, events);
+  if ((event.kind === 'removed' || event.kind === 'opened') && letsGo(slot) && isCharged(history, instant))
+    return { kind: 'charged', slot };
   switch (event.kind) {
     case 'found':
       return null;

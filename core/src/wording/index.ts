@@ -69,3 +69,4 @@ export {
   sourceOf,
 } from './en/verdicts.ts';
 export type { MoveLevel } from './reasons.ts';
+export { STORED } from './en/work.ts';

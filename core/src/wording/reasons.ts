@@ -31,6 +31,7 @@ export type WorkRefusal =
         | 'on_already'
         | 'taken'
         | 'not_away'
+        | 'charged'
         | 'line_on'
         | 'line_or_hangs'
         | 'not_decided'

@@ -1,3 +1,4 @@
+import { withRuns } from '@dauer/core/layout';
 import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
 import { FOUR, FRONT, tomasz, traced } from './common.ts';
@@ -91,6 +92,13 @@ export function quillon(story: Story, rack: Rack): void {
   for (const slot of [car.slot('master_cylinder'), car.slot('servo'), ...car.all('hose')]) {
     now.look(slot, 'Looked at, nothing found.');
     now.decide(slot, 'use_again');
+  }
+  // The drums are off: a board lies on the pedal. The line over the rear axle came rusted.
+  now.putIn(car.slot('pedal', null), 'board', 'printed, four drums at the turner');
+  const line = withRuns(car.layout).slots.find((s) => s.kind === 'line' && s.name.endsWith('to rear hose'));
+  if (line) {
+    now.look(line, 'Rusted under the clips, flaking.', 'reject', ['use_again', 'put_off']);
+    now.decide(line, 'replace', 'Made up from the old piece.');
   }
   for (const corner of FRONT) {
     for (const cylinder of car.layout.slots.filter((s) => s.kind === 'wheel_cylinder' && s.corner === corner))

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { isLockPassed } from '@dauer/core/job';
-import { boardOn } from '@dauer/core/readiness';
-import { STILL_FREE } from '@dauer/core/wording';
+import { controlsOf } from '@dauer/core/layout';
+import { boardOn, isCharged } from '@dauer/core/readiness';
+import { STILL_FREE, STORED } from '@dauer/core/wording';
 import { computed } from 'vue';
 import { useOpenJob } from './openJob.ts';
 
@@ -22,10 +23,23 @@ const locks = computed(() => {
 });
 const needsBoard = (l: (typeof locks.value)[number]['l']): boolean =>
   job.writable && !l.passable && boardOn(l.control, job.state.context.proofStatus.places) === null;
+/** Nothing is opened while a spring or a tank waits behind it. */
+const charged = computed(() => !job.state.released && isCharged(job.state.history));
+const control = computed(() => controlsOf(job.state.records.layout)[0] ?? null);
+function madeSafe(): void {
+  if (control.value) job.add('putIns', { slotId: control.value.slotId, what: 'made_safe', note: '' });
+}
 </script>
 
 <template>
-  <div v-if="locks.length > 0" class="locks" role="status">
+  <div v-if="charged || locks.length > 0" class="locks" role="status">
+    <p v-if="charged" class="lock">
+      <b class="plate-font">Stored energy</b>
+      <span>{{ STORED.charged }}</span>
+      <button v-if="job.writable && control" class="link small" type="button" @click="madeSafe">
+        The tanks are drained, the springs caged
+      </button>
+    </p>
     <p v-for="({ l, who }, i) in locks" :key="l.control.slotId" class="lock">
       <b class="plate-font">{{ l.control.name }} locked</b>
       <span>{{ l.why }}</span>

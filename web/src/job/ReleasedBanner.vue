@@ -58,6 +58,6 @@ const otherwise = computed(() => (rejudging.value && job.records ? judgeAgain(jo
   margin-top: var(--space-2);
 }
 .link {
-  margin-left: var(--space-3);
+  margin-right: var(--space-3);
 }
 </style>

@@ -1,5 +1,6 @@
 import type { GaugeKind } from '../../catalogue/gaugeKinds.ts';
 import { cornersTakenIn } from '../../history/scope.ts';
+import { isCharged } from '../../readiness/storedEnergy.ts';
 import type { JobState } from '../../job/job.ts';
 import type { Corner } from '../../layout/kinds.ts';
 import type { PlacedCheck, VehicleNetwork } from '../../stages/trace/network.ts';
@@ -39,6 +40,7 @@ function strippedWheels(state: JobState): Set<Corner> {
  */
 export function possibleChecks(state: JobState, network: VehicleNetwork, alone = false): PlacedCheck[] {
   const locked = state.context.proofStatus.locks.length > 0;
+  const charged = isCharged(state.history);
   const taken = new Set(cornersTakenIn(state.records.job, state.records.layout));
   const off = strippedWheels(state);
   const rack = new Set(state.records.gauges.map((g) => g.kind));
@@ -46,6 +48,8 @@ export function possibleChecks(state: JobState, network: VehicleNetwork, alone =
   return network.checks.flatMap((c): PlacedCheck[] => {
     const { hazard, helpers } = c.kind;
     if (locked && (hazard === 'presses' || hazard === 'clamps' || hazard === 'drives')) return [];
+    // Nothing is opened while a spring or a tank waits behind it.
+    if (charged && hazard === 'opens') return [];
     if ((alone && helpers > 0) || !hasTools(c, rack)) return [];
     if (c.corner !== null) return taken.has(c.corner) && !off.has(c.corner) ? [c] : [];
     const observations = c.observations.filter((id) => {

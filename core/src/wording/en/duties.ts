@@ -68,7 +68,9 @@ export const TITLE = {
   out: (slot: Slot, what: PutInKind): string =>
     what === 'board'
       ? `Take the board off the ${lower(slot)}, last of all`
-      : `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
+      : what === 'made_safe'
+        ? 'Uncage the springs and fill the tanks again, once every line is closed'
+        : `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
   yard: 'Yard only, with a person and chocks',
   otherMeans: 'Yard only, by other means: its stand, chocks, two people',
 };

@@ -11,6 +11,7 @@ export const PUT_IN_NAME: Readonly<Record<PutInKind, string>> = {
   tie: 'Lever tie',
   chock: 'Chock',
   board: 'Board over it',
+  made_safe: 'Tanks drained, springs caged',
   other: 'Something else',
 };
 

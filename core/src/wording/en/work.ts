@@ -4,6 +4,11 @@ import { PART_EVENT } from './sheet.ts';
 
 const lower = (slot: Slot): string => placeName(slot).toLowerCase();
 
+/** What is said of energy that a vehicle stores. */
+export const STORED = {
+  charged: 'The vehicle stores energy. Drain the tanks and cage the springs first, and say so: a chamber is never opened here.',
+};
+
 /** Why something cannot have been done to a part, in a sentence that says what comes first. */
 export function workRefusalWords(r: WorkRefusal): string {
   switch (r.kind) {
@@ -21,6 +26,8 @@ export function workRefusalWords(r: WorkRefusal): string {
       return `The ${lower(r.slot)} is in its place already.`;
     case 'taken':
       return `Something else sits at the ${lower(r.slot)}. Take that off first.`;
+    case 'charged':
+      return STORED.charged;
     case 'not_away':
       return `The ${lower(r.slot)} was not sent out.`;
     case 'behind':

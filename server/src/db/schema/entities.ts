@@ -131,6 +131,7 @@ export const vehicle = pgTable('vehicle', {
   standsYears: doublePrecision(),
   distanceUnit: text().$type<Vehicle['distanceUnit']>().notNull(),
   driven: text().$type<NonNullable<Vehicle['driven']>>(),
+  stored: text().$type<NonNullable<Vehicle['stored']>>(),
   massKg: doublePrecision(),
   massFrontKg: doublePrecision(),
   wheelbaseMm: doublePrecision(),

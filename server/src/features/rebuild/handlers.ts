@@ -1,4 +1,6 @@
-import { fileUntil } from '@dauer/core/history';
+import { fileUntil, openHistory } from '@dauer/core/history';
+import { isCharged } from '@dauer/core/readiness';
+import { STORED } from '@dauer/core/wording';
 import { deriveJob, placeLock } from '@dauer/core/job';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
 import type { Database } from '../../db/connect.ts';
@@ -18,6 +20,13 @@ async function requireHeld(db: Database, jobId: string, body: { readonly id: str
   if (why !== null) throw new HttpProblem(placeLock(state, body.slotId) ? 'control_locked' : 'not_proved_yet', why);
 }
 
+/** Throws a HttpProblem where a joint was opened while the vehicle stored energy; a repeat is answered. */
+async function requireMadeSafe(db: Database, jobId: string, id: string, at: string): Promise<void> {
+  const records = await readJobFile(db, jobId);
+  if (records.release || records.jointEvents.some((e) => e.id === id)) return;
+  if (isCharged(openHistory(records), at)) throw new HttpProblem('not_possible', STORED.charged);
+}
+
 export const rebuildHandlers = {
   /** A board comes off a pedal last. */
   recordFittingRemoval: eventHandler('takenOuts', async (body, { db, params, request }) => {
@@ -29,6 +38,7 @@ export const rebuildHandlers = {
   }),
   recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {
     await requireJoint(db, params.jobId, body.connectionId, body.slotId);
+    if (body.kind === 'opened') await requireMadeSafe(db, params.jobId, body.id, corrected(request, body.happenedAt));
     if (body.kind === 'held') await requireHeld(db, params.jobId, body, corrected(request, body.happenedAt));
   }),
 } satisfies Partial<Handlers>;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FIGURES, type VehicleDraft } from './vehicleDraft.ts';
-import { CLIMATES, COUNTERS, DRIVEN, STORAGES, USES } from './words.ts';
+import { CLIMATES, COUNTERS, DRIVEN, STORAGES, STORED_ENERGY, USES } from './words.ts';
 
 /** What a vehicle is and how it is used: the same fields when it is booked in and when they are changed. */
 defineProps<{ faults: Readonly<Record<string, string>>; units?: boolean }>();
@@ -23,6 +23,7 @@ const d = defineModel<VehicleDraft>({ required: true });
       <v-text-field v-model="d.standsYears" label="Stood, years" inputmode="decimal" :error-messages="faults['standsYears']" />
       <v-select v-model="d.distanceUnit" label="Counter in" :items="COUNTERS" />
       <v-select v-model="d.driven" label="Driven wheels" :items="DRIVEN" />
+      <v-select v-model="d.stored" label="Stored energy" :items="STORED_ENERGY" />
     </template>
   </div>
   <details v-if="!units" class="sums">

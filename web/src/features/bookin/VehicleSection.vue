@@ -51,6 +51,7 @@ const WORDS: Readonly<Record<keyof VehicleDraft, string>> = {
   standsYears: 'Stood, years',
   distanceUnit: 'Counter in',
   driven: 'Driven wheels',
+  stored: 'Stored energy',
   massKg: 'Mass',
   massFrontKg: 'Mass in front',
   wheelbaseMm: 'Wheelbase',

@@ -17,6 +17,7 @@ export interface VehicleDraft {
   standsYears: string;
   distanceUnit: Vehicle['distanceUnit'];
   driven: NonNullable<Vehicle['driven']> | null;
+  stored: NonNullable<Vehicle['stored']> | null;
   massKg: string;
   massFrontKg: string;
   wheelbaseMm: string;
@@ -58,6 +59,7 @@ export const blankVehicle = (): VehicleDraft => ({
   standsYears: '',
   distanceUnit: 'km',
   driven: null,
+  stored: null,
   massKg: '',
   massFrontKg: '',
   wheelbaseMm: '',
@@ -83,6 +85,7 @@ export function draftOf(v: Vehicle): VehicleDraft {
   return {
     ...{ tag, name, make, model, body, use, climate, storage, distanceUnit },
     driven: v.driven ?? null,
+    stored: v.stored ?? null,
     ...figures(v),
     year: v.year === null ? '' : String(v.year),
     variant: v.variant ?? '',

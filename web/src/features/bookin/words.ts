@@ -34,6 +34,13 @@ export const DRIVEN = [
   { title: 'all', value: 'all' },
   { title: 'none', value: 'none' },
 ];
+/** What lets go by itself when a line is opened. */
+export const STORED_ENERGY = [
+  { title: 'not said', value: null },
+  { title: 'none', value: 'none' },
+  { title: 'air tanks, spring chambers', value: 'air' },
+  { title: 'accumulator', value: 'accumulator' },
+];
 export const JOB_KINDS = Object.entries(JOB_KIND_NAME).map(([value, title]) => ({ title, value }));
 
 /** How good is good enough, as agreed at the desk. */

@@ -3,7 +3,7 @@ import { JOINT_WORD, SEAL_NAME, usualTorque } from '@dauer/core/wording';
 import { genericForJoint } from '@dauer/core/catalogue';
 import { readTold, upperFirst } from '@dauer/core/quantity';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
-import { jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
+import { isCharged, jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { heldRefusal } from '@dauer/core/views';
 import { computed, reactive, ref } from 'vue';
 import { refusalOf } from '../../fittings/refusal.ts';
@@ -75,6 +75,7 @@ const undoes = (j: JointStatus): string[] => {
     ? wouldUndo(s.history, s.context.proofStatus, s.context.proofItems, j.joint.slot, 'joint_opened')
     : [];
 };
+const charged = computed(() => isCharged(job.state.history));
 /** Held under pressure presses a control: not while anything that it reaches is open. */
 const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint.slot.id);
 </script>
@@ -118,7 +119,7 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
             :key="k"
             class="act slim"
             :aria-label="`${JOINT_WORD[k]}: ${j.joint.name}`"
-            :disabled="k === 'held' && locked(j) !== null"
+            :disabled="(k === 'held' && locked(j) !== null) || (k === 'opened' && charged)"
             :title="k === 'held' ? (locked(j) ?? undefined) : undefined"
             @click="log(j, k)"
           >

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { careWords, lotWords, PART_EVENT } from '@dauer/core/wording';
+import { careWords, lotWords, PART_EVENT, STORED } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component, workLeft } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import type { PartEventKind } from '@dauer/core/ledger';
-import { asksLot, isTold, jointsOf, jointStatus, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
+import { asksLot, isCharged, isTold, jointsOf, jointStatus, letsGo, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { timeNow } from '../../app/client.ts';
@@ -67,6 +67,8 @@ const first = computed(() => {
   const stands = next === undefined || ready.value.includes(next) || where.value?.at === 'away' ? null : why(next);
   return stands === null || next === undefined ? null : `Before it is ${PART_EVENT[next]}: ${stands}`;
 });
+/** A spring or a tank waits behind it. */
+const charged = computed(() => letsGo(props.component.slot) && isCharged(job.history));
 const before = computed(() => standsBefore(job.history, props.component.slot));
 /** Lines that hold what sits here: it may come off with them still on, hanging. */
 const lines = computed(() => {
@@ -165,7 +167,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       </span>
     </div>
     <div v-if="writable && !fitting && !step" class="acts">
-      <template v-if="!component.empty && !before">
+      <template v-if="!component.empty && !before && !charged">
         <v-btn class="act slim" @click="takeOff">{{ hangs ? 'Taken off, line open' : 'Taken off' }}</v-btn>
         <v-btn v-if="hangs" class="act slim" @click="log('removed', '', null, true)">Off, hanging on its line</v-btn>
       </template>
@@ -179,12 +181,17 @@ const saidOf = (e: (typeof life.value)[number]): string =>
           {{ upperFirst(PART_EVENT[k]) }}
         </v-btn>
       </template>
-      <v-btn v-if="component.decision?.option === 'replace' && !component.fittedHere && !before" class="act slim" @click="fitting = true">
+      <v-btn
+        v-if="component.decision?.option === 'replace' && !component.fittedHere && !before && (component.empty || !charged)"
+        class="act slim"
+        @click="fitting = true"
+      >
         New part fitted
       </v-btn>
       <v-btn v-if="before && !done" class="act slim" @click="clear">{{ placeName(before) }} taken off</v-btn>
     </div>
     <StepWords v-if="step" :kind="step" @tell="tell" @close="step = null" />
+    <p v-if="writable && charged && !component.empty" class="undoes small">{{ STORED.charged }}</p>
     <p v-if="writable && first" class="undoes small">{{ first }}</p>
     <p v-if="writable && undoes.length > 0" class="undoes small">
       <b class="plate-font">Working on it undoes</b>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { OptionId } from '@dauer/core/catalogue';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
-import type { PlacedFault, PlacedSign } from '@dauer/core/stages';
+import type { PlacedCheck, PlacedFault, PlacedSign } from '@dauer/core/stages';
 import { type CauseLine, conflictWords, percentText, quietLinesOf, saidOf, type Prediction } from '@dauer/core/views';
 import { computed, ref, shallowRef, watch } from 'vue';
 import CauseRow from './CauseRow.vue';
@@ -22,6 +22,8 @@ const props = defineProps<{
 const emit = defineEmits<{
   answer: [sign: PlacedSign, state: Observation['state']];
   look: [said: readonly Prediction[]];
+  /** The check that stands first, for its cautions. */
+  first: [check: PlacedCheck | null];
 }>();
 const opened = ref<number | null>(null);
 /** What stands on the page, until somebody goes on. */
@@ -36,6 +38,7 @@ watch(
   },
   { immediate: true },
 );
+watch(held, (now) => emit('first', now?.checks[0] ?? null), { immediate: true });
 /** How often cards were laid down: each time they begin anew. */
 const laid = ref(0);
 function goOn(): void {
@@ -132,7 +135,7 @@ const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + che
     <div class="next-to-do">
       <div class="going">
         <h2>{{ isRound ? `The first ${minutes} minutes` : 'Worth doing next' }}</h2>
-        <v-btn class="act slim" :class="{ main: moved }" :disabled="!moved" @click="goOn">
+        <v-btn class="act slim" :class="{ main: moved }" :disabled="!moved" :title="better?.name" @click="goOn">
           {{ moved && better ? `Go on: ${better.name.toLowerCase()}` : 'Go on' }}
         </v-btn>
       </div>
@@ -185,10 +188,16 @@ const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + che
   flex: none;
   line-height: var(--touch);
 }
+/* What comes next may be long: it is cut rather than moving what stands below. */
 .going :deep(.v-btn) {
-  height: auto;
-  min-height: var(--touch);
-  white-space: normal;
+  flex: 0 1 auto;
+  min-width: 0;
+}
+.going :deep(.v-btn__content) {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .which h2 {
   min-height: var(--strip);

@@ -2,10 +2,11 @@
 import { type CautionStep, GROUP_NAME, GROUPS, observationKey } from '@dauer/core/catalogue';
 import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
-import { looksOf, type PlacedSign } from '@dauer/core/stages';
+import { looksOf, type PlacedCheck, type PlacedSign } from '@dauer/core/stages';
 import { answersToWords, askedOf, likelyPlaces, type Prediction, type ToTrace, toTrace, usualAt } from '@dauer/core/views';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
+import LockBanner from '../../job/LockBanner.vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import BenchLoop from './BenchLoop.vue';
@@ -55,10 +56,10 @@ function answer(code: string, corner: Corner | null, state: Observation['state']
 }
 const answerSign = (sign: PlacedSign, state: Observation['state']): void => answer(sign.code, sign.corner, state);
 const look = (said: readonly Prediction[]): void => said.forEach((s) => job.add('causeLooks', s));
-/** Cautions of the stage, and of the check that is proposed first. */
+/** Cautions of the stage, and of the check that stands first: they change with it, not with an answer. */
+const first = shallowRef<PlacedCheck | null>(null);
 const steps = computed((): CautionStep[] => {
-  const first = weighing.value?.result.next[0]?.id;
-  const hazard = weighing.value?.input.checks.find((c) => c.id === first)?.kind.hazard;
+  const hazard = first.value?.kind.hazard;
   return hazard === 'opens' ? ['trace', 'bleed'] : hazard === 'drives' ? ['trace', 'road_test'] : ['trace'];
 });
 const checked = computed(() => [...(job.state.context.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
@@ -79,6 +80,7 @@ const stillText = computed(() => {
     <span class="grow" />
     <span class="second told">as told at Book in, {{ dayText(job.state.records.job.openedAt ?? '') }}</span>
   </div>
+  <LockBanner />
   <CautionPlates :steps="steps" />
   <CausesPanel
     :now="weighing"
@@ -87,6 +89,7 @@ const stillText = computed(() => {
     :usual="(slotId, option) => usualAt(job.state, slotId, option)"
     @answer="answerSign"
     @look="look"
+    @first="(check) => (first = check)"
   >
     <template #cause="{ faults }">
       <span class="links">

@@ -1,4 +1,4 @@
-import { STATE_WORD } from '@dauer/core/wording';
+import { PUT_IN_NAME, STATE_WORD } from '@dauer/core/wording';
 import { lastPartIn, whereabouts } from '@dauer/core/history';
 import type { JobState } from '@dauer/core/job';
 import { inOrder } from '@dauer/core/ledger';
@@ -40,6 +40,10 @@ function whereIs(state: JobState): [string, MapMark][] {
 const suspected = (likelihood: ReadonlyMap<string, number>): [string, MapMark][] =>
   [...likelihood].map(([id, p]) => [id, { share: { of: p, text: String(Math.round(p * 100)) } }]);
 
+/** What is wrong with a place in a word: what lies in it, where something does. */
+const flagOf = (p: JobState['context']['proofStatus']['places'][number]): string =>
+  p.cause?.kind === 'inside' ? PUT_IN_NAME[p.cause.what].toLowerCase() : STATE_WORD[p.state];
+
 /** What one overlay lays over the places of a job. */
 export function overlayOf(kind: OverlayKind, state: JobState, likelihood: ReadonlyMap<string, number>): MapMarks {
   switch (kind) {
@@ -52,7 +56,7 @@ export function overlayOf(kind: OverlayKind, state: JobState, likelihood: Readon
     case 'assembly': {
       const marks = new Map(verdicts(state));
       for (const p of state.context.proofStatus.places)
-        if (p.state !== 'complete') marks.set(p.slot.id, { ...marks.get(p.slot.id), flag: STATE_WORD[p.state] });
+        if (p.state !== 'complete') marks.set(p.slot.id, { ...marks.get(p.slot.id), flag: flagOf(p) });
       return marks;
     }
   }
