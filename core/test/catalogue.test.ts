@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { CHARACTERISTICS, characteristicsFrom } from '../src/catalogue/characteristics.ts';
-import { FINDING_CATALOGUE, findingsOn } from '../src/catalogue/findingCatalogue.ts';
+import { findingsOn } from '../src/catalogue/findingCatalogue.ts';
+import { FINDING_CATALOGUE } from '../src/catalogue/findingsOfParts.ts';
 import { MEASUREMENT_IDS, MEASUREMENTS, measurementsOn } from '../src/catalogue/measurements.ts';
 import { countsFor, isImplausible, plannedPositions, plausibleAt, positionKey, usualCount } from '../src/catalogue/positions.ts';
 import { deriveJob } from '../src/job/job.ts';

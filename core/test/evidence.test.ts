@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { genericForJoint, genericForUnit } from '../src/catalogue/genericTorques.ts';
 import type { JointEvent } from '../src/ledger/families/jointEvents.ts';
 import { usualTorque } from '../src/wording/en/fasteners.ts';
-import type { FindingCode } from '../src/catalogue/findingCatalogue.ts';
+import type { FindingCode } from '../src/catalogue/findingKinds.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { observationAnswers } from '../src/job/job.ts';
 import { careOf, lastOpen, openDue } from '../src/judging/care.ts';

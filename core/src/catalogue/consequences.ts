@@ -1,5 +1,5 @@
 import type { ComponentKind } from '../layout/kinds.ts';
-import type { FindingCode } from './findingCatalogue.ts';
+import type { FindingCode } from './findingKinds.ts';
 import type { MeasurementId } from './measurements.ts';
 
 /** Findings that others follow from, as they are offered. `asksCause`: without one it stays open on the hand-back sheet. */

@@ -1,4 +1,4 @@
-import type { FindingSeverity } from '../catalogue/findingCatalogue.ts';
+import type { FindingSeverity } from '../catalogue/findingKinds.ts';
 import type { Measurement, MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
 import { type Need, type ProgrammeItem, looksAt, programmeFor } from '../catalogue/programme.ts';

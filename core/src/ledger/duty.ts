@@ -1,5 +1,5 @@
 import type { CharacteristicId } from '../catalogue/characteristics.ts';
-import type { FindingCode } from '../catalogue/findingCatalogue.ts';
+import type { FindingCode } from '../catalogue/findingKinds.ts';
 import type { MeasurementId } from '../catalogue/measurements.ts';
 import type { Stage } from '../catalogue/stages.ts';
 import type { Corner } from '../layout/kinds.ts';

@@ -1,4 +1,4 @@
-import type { FindingSeverity } from '../catalogue/findingCatalogue.ts';
+import type { FindingSeverity } from '../catalogue/findingKinds.ts';
 import { BORED } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { type Slot, slotById } from '../layout/graph.ts';

@@ -1,4 +1,4 @@
-import type { FindingCode, FindingSeverity } from '../../catalogue/findingCatalogue.ts';
+import type { FindingCode, FindingSeverity } from '../../catalogue/findingKinds.ts';
 import type { OptionId } from '../../catalogue/repairOptions.ts';
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';

@@ -1,5 +1,5 @@
 import { CONSEQUENCES, FINDING_CODES, type Where } from '../../catalogue/consequences.ts';
-import type { FindingCode } from '../../catalogue/findingCatalogue.ts';
+import type { FindingCode } from '../../catalogue/findingKinds.ts';
 import { MEASUREMENTS, type MeasurementId, measurementsAt } from '../../catalogue/measurements.ts';
 import { decidedHere } from '../../history/decided.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
