@@ -63,6 +63,16 @@ describe('a line of a vehicle', () => {
     expect(openHistory(file).records.parts.filter((p) => p.id === line.id)).to.have.length(1);
   });
 
+  it('is gauged by nobody, and bled at by nobody', async () => {
+    const line = lineOf(other);
+    const set = { slotId: line.id, partId: null, measurement: 'rotor_thickness', phase: 'as_found', surface: 'clean', cold: true } as const;
+    const begun = await shop.technician.event<'sets'>(other.jobId, 'sets', { ...set, averages: false, count: 8 } as never);
+    expect(begun.body.code).to.equal('wrong_place');
+    const pull = { volumeTyped: '50 ml', colour: 'clear', air: 'none', closed: true } as const;
+    for (const slotId of [line.id, other.slot('drum', 'FL')])
+      expect((await shop.technician.event<'bleedPulls'>(other.jobId, 'bleed-pulls', { slotId, ...pull })).status, slotId).to.not.equal(200);
+  });
+
   it('has a life of its own, with its place', async () => {
     const { body } = await shop.technician.ask<{ life: { what: string; where: string }[]; where: string }>(
       'GET',

@@ -1,4 +1,3 @@
-import type { JointSeal } from '../ledger/families/jointEvents.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 
 /** A torque that is common practice: generic, and not checked by a second person. */
@@ -21,8 +20,11 @@ const BANJO: readonly GenericTorque[] = [
   { of: 'banjo M10 into aluminium', from: 18, to: 22 },
 ];
 
+/** How a joint is sealed, as far as its figure depends on it. */
+type Sealing = 'flare' | 'washers' | 'taper_sealant' | 'o_ring' | 'other';
+
 /** What is usual for a joint, by how it was sealed: washers stand under a banjo. */
-export function genericForJoint(seal: JointSeal | null): readonly GenericTorque[] {
+export function genericForJoint(seal: Sealing | null): readonly GenericTorque[] {
   if (seal === 'washers') return BANJO;
   return seal === null || seal === 'flare' ? UNION : [];
 }

@@ -1,21 +1,26 @@
 <script setup lang="ts">
+import { controlsOf } from '@dauer/core/layout';
 import { millisecondsInHour } from '@dauer/core/quantity';
 import type { PutIn, PutInKind } from '@dauer/core/ledger';
 import { CLAMP_HOURS, type PlaceState } from '@dauer/core/readiness';
 import { takenOutRefusal } from '@dauer/core/views';
 import { PUT_IN_NAME } from '@dauer/core/wording';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import WithNote from '../fittings/WithNote.vue';
 import { dayText, timeText } from '../fittings/dates.ts';
 import { useOpenJob } from './openJob.ts';
 
 /** What was put in at a place and must come out: in by two taps, out by one. */
-defineProps<{ place: PlaceState; writable: boolean }>();
+const props = defineProps<{ place: PlaceState; writable: boolean }>();
 const job = useOpenJob();
 /** Whether the kinds are offered: the first of the two taps is beside the place. */
 const choosing = defineModel<boolean>('choosing', { required: true });
 const note = ref('');
-const KINDS = Object.entries(PUT_IN_NAME) as [PutInKind, string][];
+/** A board lies on a control; that stored energy is made safe is said where it locks, and nowhere else. */
+const kinds = computed(() => {
+  const onControl = controlsOf(job.state.records.layout).some((c) => c.slotId === props.place.slot.id);
+  return (Object.entries(PUT_IN_NAME) as [PutInKind, string][]).filter(([k]) => k !== 'made_safe' && (k !== 'board' || onControl));
+});
 /** A clamp on a hose counts its hours. */
 function clampText(p: PutIn): string {
   if (p.what !== 'clamp') return '';
@@ -41,7 +46,7 @@ function put(slotId: string, what: PutInKind): void {
       <v-btn v-else-if="writable" class="act slim" @click="job.add('takenOuts', { putInId: p.id })">Taken out</v-btn>
     </p>
     <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">
-      <v-btn v-for="[kind, name] in KINDS" :key="kind" class="act slim" @click="put(place.slot.id, kind)">{{ name }}</v-btn>
+      <v-btn v-for="[kind, name] in kinds" :key="kind" class="act slim" @click="put(place.slot.id, kind)">{{ name }}</v-btn>
       <button class="link small" type="button" @click="choosing = false">Nothing</button>
       <WithNote v-model="note" of="what is put in" />
     </div>

@@ -2,12 +2,12 @@ import type { ENDPOINTS } from '@dauer/contract';
 import { isPlaceOf, type MeasurementId, MEASUREMENTS, measurementsAt } from '@dauer/core/catalogue';
 import { fileUntil, openHistory } from '@dauer/core/history';
 import { whyNotSettled } from '@dauer/core/readiness';
-import { slotById } from '@dauer/core/layout';
+import { slotById, withRuns } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { gaugedAt, whyNotGauged } from '@dauer/core/readiness';
 import { asc, eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { findingEntry, sets, slot } from '../../db/schema.ts';
+import { connection, findingEntry, sets, slot } from '../../db/schema.ts';
 import { corrected } from '../../platform/clock.ts';
 import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
@@ -19,7 +19,8 @@ import type { Handlers } from '../../platform/routes.ts';
 /** Throws a HttpProblem where a measurement is not taken at that kind of place; whether it is a place of this vehicle is looked at for every event. */
 async function requireKind(db: Database, slotId: string, measurement: MeasurementId): Promise<void> {
   const [at] = await db.select({ kind: slot.kind }).from(slot).where(eq(slot.id, slotId)).limit(1);
-  if (at && !MEASUREMENTS[measurement].on.includes(at.kind))
+  const [run] = at ? [] : await db.select({ id: connection.id }).from(connection).where(eq(connection.id, slotId)).limit(1);
+  if (run || (at && !MEASUREMENTS[measurement].on.includes(at.kind)))
     throw new HttpProblem('wrong_place', 'Such a figure is not taken at that kind of place.');
 }
 
@@ -30,7 +31,7 @@ async function requireReach(
   body: { slotId: string; happenedAt: string; measurement: MeasurementId; phase: Phase },
 ) {
   const records = await readJobFile(db, jobId);
-  const slot = slotById(records.layout, body.slotId);
+  const slot = slotById(withRuns(records.layout), body.slotId);
   if (!slot) return;
   if (!measurementsAt(slot).some((m) => m.id === body.measurement))
     throw new HttpProblem('wrong_place', 'Such a figure is not taken at that kind of place.');
