@@ -314,6 +314,36 @@ describe('one vehicle from book-in to hand-back', function () {
     expect(file.sheet.figures.map((f) => f.figure)).to.include('12.70 mm');
   });
 
+  it('the second bleeding of its after-care is closed by what came at each bleeder, not by a tick', async () => {
+    await page.goto(`${jobUrl}/prove`);
+    const item = page.locator('.care > ul > li').filter({ hasText: 'Bleed a second time' });
+    const done = item.getByRole('button', { name: 'Done', exact: true });
+    await item.waitFor();
+    expect(await done.isDisabled()).to.equal(true);
+    const record = item.getByRole('button', { name: /^Record what came again at the / });
+    const bleeders = await record.count();
+    expect(bleeders).to.be.greaterThan(0);
+    for (let left = bleeders; left > 0; left -= 1) {
+      await item.locator('.bleeds > li').filter({ hasText: 'not bled again' }).first().getByRole('button').click();
+      await item.getByLabel('Volume drawn').fill('twenty');
+      await item.locator('form button[type=submit]').click();
+      expect(await item.getByLabel('Volume drawn').count(), 'nonsense is kept out').to.equal(1);
+      await item.getByLabel('Volume drawn').fill('20 ml');
+      if (left === 1) await item.getByRole('button', { name: 'Bubbles' }).click();
+      await item.locator('form button[type=submit]').click();
+      await item.getByLabel('Volume drawn').waitFor({ state: 'detached' });
+    }
+    await item.getByText('bubbles, closed').waitFor();
+    expect(await done.isDisabled(), 'air came once more').to.equal(true);
+    await item.locator('.bleeds > li').filter({ hasText: 'bubbles' }).getByRole('button').click();
+    await item.getByLabel('Volume drawn').fill('20 ml');
+    await item.locator('form button[type=submit]').click();
+    await item.getByText('bubbles, closed').waitFor({ state: 'detached' });
+    await done.click();
+    await item.locator('.said').getByText('done').waitFor();
+    await allSent(page);
+  });
+
   it('everything is still there after server and database were killed', async () => {
     await house.killServer();
     await house.killDatabase();

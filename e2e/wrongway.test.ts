@@ -114,6 +114,35 @@ describe('worked the wrong way on purpose', function () {
       await on('New part fitted').first().waitFor();
     });
 
+    it('a van that stores energy: nothing is opened, by any button, before somebody says that it was made safe', async () => {
+      const file = (await (await page.context().request.get(`${house.url}/api/jobs/${jobId}`)).json()) as {
+        vehicle: { id: string; ownerId: string | null; version: number };
+      };
+      const { id, ownerId: _o, version, ...fields } = file.vehicle;
+      const stored = async (what: string, at: number): Promise<void> => {
+        const answer = await page.context().request.patch(`${house.url}/api/vehicles/${id}`, {
+          data: { ...fields, stored: what, version: at },
+        });
+        expect(answer.status(), await answer.text()).to.equal(200);
+      };
+      await stored('air', version);
+      const hose = slot('hose', 'FL');
+      await stage('rebuild', hose);
+      await page.getByText('The vehicle stores energy.').first().waitFor();
+      const opened = page.getByRole('button', { name: /^Opened: front left hose/ }).first();
+      expect(await opened.isDisabled()).to.equal(true);
+      expect(await on('Taken off, line open').count()).to.equal(0);
+      await on('The tanks are drained, the springs caged').click();
+      await on('Taken off, line open').first().waitFor();
+      expect(await opened.isDisabled()).to.equal(false);
+      await stored('none', version + 1);
+      await stage('rebuild', slot('pedal'));
+      await page.getByText('Tanks drained, springs caged').first().waitFor();
+      const inside = page.locator('.putins .in').filter({ hasText: 'Tanks drained' });
+      await inside.getByRole('button', { name: 'Taken out' }).click();
+      await inside.waitFor({ state: 'detached' });
+    });
+
     it('unknown fluid stays unknown, and two millilitres close no bleeder', async () => {
       await stage('bleed');
       await page.getByText('Reservoir: the fluid is unknown, and being changed.').waitFor();
