@@ -59,6 +59,25 @@ describe('layouts beyond four wheels and two', () => {
     expect(deriveJob(plain.file, NOW).context.proofItems.find((i) => i.item === 'parking')!.how).to.not.match(/driven wheels/);
   });
 
+  it('a brake on the shaft is locked while a driven wheel hangs free, and says what holds instead', () => {
+    const lockOfLever = (driven: 'front' | 'rear' | 'all' | null, corner: 'FL' | 'RL') => {
+      const t = new JobFixture(['FL', 'RL'], [], 'drums_shaft_brake');
+      t.file.vehicle = { ...t.file.vehicle, driven };
+      t.part(t.slot('drum', corner), 'removed');
+      return deriveJob(t.file, NOW).context.proofStatus.locks.find((l) => l.control.kind === 'parking') ?? null;
+    };
+    expect(lockOfLever('rear', 'RL')?.why).to.match(/rear left drum is off.*holds only through both driven wheels on the ground: chock it/);
+    expect(lockOfLever(null, 'RL'), 'where nobody said').to.not.equal(null);
+    expect(lockOfLever('rear', 'FL'), 'a wheel that is not driven').to.equal(null);
+    expect(lockOfLever('all', 'FL')).to.not.equal(null);
+    expect(lockOfLever('front', 'RL')).to.equal(null);
+    // On the wheels themselves no such thing is said.
+    const plain = new JobFixture(['RL'], [], 'drums_single');
+    plain.part(plain.slot('drum', 'RL'), 'removed');
+    const lever = deriveJob(plain.file, NOW).context.proofStatus.locks.find((l) => l.control.kind === 'parking');
+    expect(lever?.why).to.not.match(/shaft/);
+  });
+
   it('a caliper on a cable holds no fluid, grips alone, and is missed where nothing pulls it', () => {
     const l = build('discs_cable_calipers');
     const own = at(l, 'caliper', 'RL', 'Parking caliper');

@@ -4,13 +4,13 @@ import { acceptanceKey } from '../src/ledger/obligation.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { deriveJob, itemLock } from '../src/job/job.ts';
 import { placeName, type Slot } from '../src/layout/graph.ts';
-import { KIND_FACTS } from '../src/layout/kinds.ts';
+import { axleOf, KIND_FACTS } from '../src/layout/kinds.ts';
 import { type Control, controlsOf } from '../src/layout/reach.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import type { BleedMethod } from '../src/ledger/families/bleedPulls.ts';
 import type { PutInKind } from '../src/ledger/families/putIns.ts';
 import { jointsOf } from '../src/readiness/joints.ts';
-import { lockOf } from '../src/readiness/pedalLock.ts';
+import { isOnShaft, lockOf } from '../src/readiness/pedalLock.ts';
 import { whyNotGood } from '../src/readiness/proofStatus.ts';
 import { placeStates } from '../src/readiness/unitState.ts';
 import { takenOutRefusal } from '../src/views/takenOutRefusal.ts';
@@ -209,6 +209,17 @@ describe('the pedal lock', () => {
     expect(t.obligation(`bleed:${pull.slotId}`)?.why).to.match(/^Provisional, .*block in .* 2 mL drawn; \d+ mL stand between/);
   });
 
+  it('a servo without its cylinder, and a clutch slave off its housing, lock what would press them', () => {
+    const servo = new Shop(FOUR);
+    servo.part(servo.slot('master_cylinder', null), 'removed');
+    const pedal = servo.state().context.proofStatus.locks.find((l) => l.control.kind === 'pedal');
+    expect([pedal?.passable, pedal?.why]).to.deep.equal([false, 'Do not press: master cylinder is off.']);
+    const clutch = new JobFixture(FOUR, [], 'saloon_disc_drum_single');
+    clutch.part(clutch.slot('clutch_slave', null), 'removed');
+    const locks = deriveJob(clutch.file, NOW).context.proofStatus.locks;
+    expect(locks.map((l) => [l.control.name, l.passable])).to.deep.equal([['Clutch pedal', false]]);
+  });
+
   it('is never passed while a piston can come out', () => {
     const t = new Shop(FOUR);
     t.part(t.slot('rotor'), 'removed');
@@ -261,7 +272,10 @@ describe('the pedal lock', () => {
           }));
           for (const c of controls) {
             // The parking lever is pulled over an open line, and not into an open drum.
-            const touched = off.filter((s) => c.reach.has(s.id) && (c.kind !== 'parking' || s.kind !== 'hose'));
+            // One that brakes the shaft holds nothing while a driven wheel hangs free.
+            const lifted = (s: Slot): boolean =>
+              isOnShaft(layout, c) && axleOf(s.corner) === 'rear' && ['hub', 'drum', 'rotor'].includes(s.kind);
+            const touched = off.filter((s) => (c.reach.has(s.id) && (c.kind !== 'parking' || s.kind !== 'hose')) || lifted(s));
             const lock = lockOf(layout, c, states);
             expect(lock?.by.map((s) => s.slot.id).sort() ?? []).to.deep.equal(touched.map((s) => s.id).sort());
             if (touched.some((s) => s.circuits.length > 0)) expect(lock?.passable).to.equal(false);

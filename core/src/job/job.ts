@@ -17,7 +17,7 @@ import type { Observation } from '../ledger/families/observations.ts';
 import type { JobRecords } from '../ledger/jobRecords.ts';
 import { retractedIds } from '../ledger/retraction.ts';
 import { voidedJobs } from '../ledger/voided.ts';
-import { type ControlLock, lockedItem } from '../readiness/pedalLock.ts';
+import { type ControlLock, isOnShaft, lockedItem } from '../readiness/pedalLock.ts';
 import { pushedPlaces, touchedPlaces } from '../readiness/disturbed.ts';
 import { openProofStatus } from '../readiness/proofStatus.ts';
 import { bleedObligations } from '../stages/bleed/obligations.ts';
@@ -171,9 +171,7 @@ function askedOf(
         pushed: pushed.some((id) => c.reach.has(id)),
       })),
     parking: layout.slots.some((s) => s.kind === 'parking_lever'),
-    onShaft: controls.some(
-      (c) => c.kind === 'parking' && layout.slots.some((s) => s.corner === null && s.kind === 'drum' && c.reach.has(s.id)),
-    ),
+    onShaft: controls.some((c) => isOnShaft(layout, c)),
     corners: cornersTakenIn(job, layout),
     tandem: layout.slots.some((s) => s.kind === 'master_cylinder' && s.style === 'tandem'),
     clutch: controls.some((c) => c.kind === 'clutch' && touched.some((id) => c.reach.has(id))),

@@ -1,7 +1,7 @@
-import { lockWords } from '../wording/en/readiness.ts';
+import { lockWords, SHAFT_LIFTED } from '../wording/en/readiness.ts';
 import { asksAgain, controlOfItem, FIRST_PRESS, itemBase, type ProofItem } from '../catalogue/proofItems.ts';
 import type { Layout } from '../layout/graph.ts';
-import type { ComponentKind } from '../layout/kinds.ts';
+import { axleOf, type ComponentKind } from '../layout/kinds.ts';
 import { type Control, controlsOf, sharesReservoir } from '../layout/reach.ts';
 import type { PutIn } from '../ledger/families/putIns.ts';
 import type { PlaceState } from './unitState.ts';
@@ -16,6 +16,9 @@ export interface ControlLock {
   /** In a sentence, which unit and why. */
   readonly why: string;
 }
+
+/** Which wheels are driven; null where nobody said. */
+type Driven = 'front' | 'rear' | 'all' | 'none' | null;
 
 const LOCKS: readonly PlaceState['state'][] = ['open', 'away', 'blocked'];
 
@@ -47,6 +50,20 @@ function locks(control: Control, at: PlaceState): boolean {
   return control.kind !== 'parking' || (HELD_PARKED.includes(at.slot.kind) && at.cause?.kind !== 'joint_open');
 }
 
+/** Whether a parking lever pulls a brake on the propeller shaft: that holds only through both driven wheels on the ground. */
+export function isOnShaft(layout: Layout, control: Control): boolean {
+  return control.kind === 'parking' && layout.slots.some((s) => s.kind === 'drum' && s.corner === null && control.reach.has(s.id));
+}
+
+/** What is off at a driven wheel, whose wheel then hangs free: a brake on the shaft holds nothing. Source: handbook 58, D02. */
+const OFF_GROUND: readonly ComponentKind[] = ['hub', 'drum', 'rotor'];
+
+function lifts(at: PlaceState, driven: Driven): boolean {
+  if (!OFF_GROUND.includes(at.slot.kind) || at.slot.corner === null || (at.state !== 'open' && at.state !== 'away')) return false;
+  // Where nobody said which wheels are driven, it is those behind.
+  return driven === 'all' || axleOf(at.slot.corner) === (driven === 'front' ? 'front' : 'rear');
+}
+
 /**
  * The lock of a control, over everything it reaches; null where it may be pressed.
  * Source: handbook 05, One open corner makes the whole vehicle's pedal dangerous.
@@ -56,9 +73,11 @@ export function lockOf(
   control: Control,
   states: readonly PlaceState[],
   controls: readonly Control[] = [],
+  driven: Driven = null,
 ): ControlLock | null {
+  const shaft = isOnShaft(layout, control);
   const by = states
-    .filter((s) => control.reach.has(s.slot.id) && locks(control, s))
+    .filter((s) => (control.reach.has(s.slot.id) && locks(control, s)) || (shaft && lifts(s, driven)))
     .sort((a, b) => LOCKS.indexOf(a.state) - LOCKS.indexOf(b.state));
   if (by.length === 0) return null;
   const reasons = by.slice(0, 3).map((s) => s.why ?? '');
@@ -67,11 +86,12 @@ export function lockOf(
     control,
     by,
     passable: !by.some((s) => letsPistonOut(layout, s)),
-    why: lockWords(
-      reasons,
-      by.length - reasons.length,
-      shared.map((c) => c.name),
-    ),
+    why:
+      lockWords(
+        reasons,
+        by.length - reasons.length,
+        shared.map((c) => c.name),
+      ) + (shaft && by.some((s) => lifts(s, driven)) ? ` ${SHAFT_LIFTED}` : ''),
   };
 }
 

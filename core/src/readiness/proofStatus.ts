@@ -101,7 +101,7 @@ export function openProofStatus(history: JobHistory): ProofStatus {
   return {
     places,
     joints: touchedJoints(records.layout, ofJob(history.active(records.jointEvents))),
-    locks: controls.flatMap((c) => lockOf(records.layout, c, places, controls) ?? []),
+    locks: controls.flatMap((c) => lockOf(records.layout, c, places, controls, records.vehicle.driven ?? null) ?? []),
     disturbed,
     answer: (item) =>
       withStatus(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),

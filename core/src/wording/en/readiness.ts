@@ -41,6 +41,9 @@ export const STATUS = {
   notClosed: (slot: Slot): string => `${lower(slot)} is not closed`,
 };
 
+/** Why a brake on the propeller shaft holds nothing. */
+export const SHAFT_LIFTED = 'A brake on the shaft holds only through both driven wheels on the ground: chock it.';
+
 /**
  * Why a control is locked.
  * @param causes of the places that lock it, the most dangerous first
