@@ -2,7 +2,7 @@ import { buildLayout, buildStandalone, type Layout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
-import { DEMO_PASSWORD, House, pressAll, signIn } from './house.ts';
+import { DEMO_PASSWORD, House, passAll, pressAll, signIn } from './house.ts';
 
 const REASON = 'It goes home on a trailer, the road untried';
 
@@ -230,6 +230,55 @@ describe('worked the wrong way on purpose', function () {
       for (const n of [1, 2]) await page.getByRole('group', { name: `Caliper ${n}: ports plugged, machined faces covered` }).waitFor();
       expect(await page.getByText('How it leaves').count()).to.equal(0);
       expect(await on('Return the units').isDisabled()).to.equal(true);
+    });
+  });
+
+  describe('two calipers by post, the right way', () => {
+    it('the pitted piston is renewed, both are resealed with what went in, proved each by itself, and returned', async () => {
+      const units = layout.slots.filter((s) => s.kind === 'caliper');
+      const pistons = layout.slots.filter((s) => s.kind === 'piston');
+      const [pitted, sound] = [pistons[0]!, pistons[1]!];
+      for (const s of [...units, sound]) {
+        await stage('gauge', s.id);
+        await page.getByRole('tab', { name: /By eye/ }).click();
+        await on('Looked at, nothing found').click();
+        await page.getByText('Looked at, nothing found.').first().waitFor();
+      }
+      await stage('decide');
+      const decide = async (name: string, option: string): Promise<void> => {
+        const row = page.getByRole('group', { name: `What is done with the ${name.toLowerCase()}`, exact: true });
+        const button = row.getByRole('button', { name: option, exact: true });
+        await button.click();
+        await row.locator('[aria-pressed=true]', { hasText: option }).waitFor();
+      };
+      await decide(pitted.name, 'Replace');
+      await decide(sound.name, 'Use again');
+      for (const u of units) await decide(u.name, 'Clean and reseal');
+      await stage('rebuild');
+      // Sealed over the pit it is not: its piston comes out and another goes in first.
+      const part = (name: string) => page.locator('.part').filter({ has: page.locator('.what b').getByText(name, { exact: true }) });
+      expect(await part(units[0]!.name).getByRole('button', { name: 'Resealed', exact: true }).count()).to.equal(0);
+      await part(pitted.name).getByRole('button', { name: 'New part fitted' }).click();
+      await page.getByLabel('Part number').fill('PN 36');
+      await on('Fitted').last().click();
+      await part(pitted.name).getByText('done').first().waitFor();
+      for (const u of units) {
+        await part(u.name).getByRole('button', { name: 'Resealed', exact: true }).click();
+        await page.getByLabel('Kit or lot that went in').fill('Kit 36, lot 7');
+        await part(u.name).locator('form').getByRole('button', { name: 'Resealed' }).click();
+        await part(u.name)
+          .getByText(/Resealed.*lot 7/)
+          .waitFor();
+      }
+      await stage('prove');
+      await passAll(page);
+      await pressAll(page.getByRole('button', { name: 'Gone', exact: true, pressed: false }));
+      await page.getByText('nothing stands in the way').waitFor();
+      await on('Return the units').click();
+      await page.getByLabel(/^Password of/).fill(DEMO_PASSWORD);
+      await page.getByRole('button', { name: 'Return', exact: true }).click();
+      await page.locator('.sheet').getByText('PN 36').first().waitFor();
+      expect(await page.locator('.sheet').innerText()).to.include('lot 7');
     });
   });
 
