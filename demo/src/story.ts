@@ -8,7 +8,7 @@ import {
   plannedPositions,
   type Position,
 } from '@dauer/core/catalogue';
-import { buildLayout, controlsOf, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
+import { buildLayout, pedalsOf, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
 import {
   type EventBase,
   type GaugeVersion,
@@ -198,7 +198,7 @@ export class Telling {
     });
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
-    const pedals = controlsOf(this.car.layout).filter((c) => c.kind === 'pedal');
+    const pedals = pedalsOf(this.car.layout);
     if (!isFeltAtControl(code) || pedals.length < 2) {
       this.add('observations', { code, corner, state });
       return;

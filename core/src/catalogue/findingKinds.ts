@@ -20,13 +20,7 @@ export interface FindingEntry {
 }
 
 /** One kind of finding: what it looks like, and why it matters. */
-export interface KnownFinding {
-  readonly id: string;
-  readonly kinds: readonly ComponentKind[];
-  readonly name: string;
-  readonly looks: string;
-  readonly matters: string;
-  readonly severity: FindingSeverity;
+export interface KnownFinding extends Omit<FindingEntry, 'enteredBy' | 'enteredAt'> {
   readonly rulesOut: readonly OptionId[];
   /** What others follow from, where they do. */
   readonly code: FindingCode | null;

@@ -36,6 +36,6 @@ export {
 } from './graph.ts';
 export { AXLES, type Axle, axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS, KIND_FACTS, styleName, STYLES } from './kinds.ts';
 export { isStandalone, buildStandalone, STANDALONE_KINDS, type StandaloneUnit, MAX_STANDALONE } from './standaloneUnits.ts';
-export { controlsOf } from './reach.ts';
+export { controlsOf, pedalsOf } from './reach.ts';
 export { ASSUMED_THERE, canBeOff, connectionAt, LEVER_KINDS, RUN_KINDS, withRuns } from './runs.ts';
 export { buildLayout, TEMPLATES } from './templates.ts';

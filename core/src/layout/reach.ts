@@ -85,6 +85,11 @@ export function controlsOf(layout: Layout): readonly Control[] {
   return controls;
 }
 
+/** The pedals and levers of the brakes: what is pressed to stop. */
+export function pedalsOf(layout: Layout): Control[] {
+  return controlsOf(layout).filter((c) => c.kind === 'pedal');
+}
+
 /** Controls that are fed from the same reservoir as this one: pressure or a leak there concerns them too. */
 export function sharesReservoir(layout: Layout, control: Control, others: readonly Control[]): Control[] {
   const feeds = layout.connections.filter((c) => c.kind === 'feed');

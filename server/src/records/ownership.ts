@@ -1,6 +1,6 @@
 import type { EventFamily, ProblemCode } from '@dauer/contract';
 import { LEAVES } from '@dauer/core/history';
-import { LEVER_KINDS, RUN_KINDS } from '@dauer/core/layout';
+import { type ComponentKind, KIND_FACTS, LEVER_KINDS, RUN_KINDS } from '@dauer/core/layout';
 import { familyOf, type Named, type PartEventKind } from '@dauer/core/ledger';
 import { getTableName, type SQL, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
@@ -39,10 +39,15 @@ const isThereFromTheFirst = (name: string | SQL, vehicleId: SQL): SQL =>
 
 /** Writes down what came with a vehicle without a word, the first time that something is said of it. */
 export async function writeDownAssumed(db: Database, jobId: string, partId: string): Promise<void> {
-  await db.execute(sql`insert into ${part} (id, tag, kind, name, part_number, note)
-    select ${partId}, null, x.kind, initcap(replace(x.kind, '_', ' ')), null, '' from (
+  const { rows } = await db.execute<{ kind: ComponentKind }>(sql`select x.kind from (
       select c.kind from ${connection} c where c.id = ${partId} union all select s.kind from ${slot} s where s.id = ${partId}
-    ) x where ${isThereFromTheFirst(partId, ofVehicle(jobId))} limit 1 on conflict (id) do nothing`);
+    ) x where ${isThereFromTheFirst(partId, ofVehicle(jobId))} limit 1`);
+  const kind = rows[0]?.kind;
+  if (kind === undefined) return;
+  await db
+    .insert(part)
+    .values({ id: partId, tag: null, kind, name: KIND_FACTS[kind].name, partNumber: null, note: '' })
+    .onConflictDoNothing({ target: part.id });
 }
 
 /** Whether a thing of a kind is one of the job’s vehicle, as a condition. */

@@ -4,7 +4,7 @@ import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../
 import type { NetworkCheck } from '../../inference/nextCheck.ts';
 import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydraulic, placeName } from '../../layout/graph.ts';
 import { AXLES, CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
-import { type Control, controlsOf } from '../../layout/reach.ts';
+import { type Control, pedalsOf } from '../../layout/reach.ts';
 import { upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
 import { TRACE_PLACE } from '../../wording/en/trace.ts';
@@ -209,7 +209,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   const inPieces = new Set(tables.signs.flatMap((s) => (s.scope === 'piece' ? [s.code] : [])));
   const pieces = new Map<string, Map<string, Piece>>();
   // What is felt at one of several pedals and levers is answered by itself.
-  const pedals = controlsOf(layout).filter((c) => c.kind === 'pedal');
+  const pedals = pedalsOf(layout);
   const wet = new Set(pedals.filter((c) => layout.slots.some((s) => s.kind === 'master_cylinder' && c.reach.has(s.id))));
   const canFeel =
     (sign: string) =>

@@ -2,7 +2,7 @@ import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../../history/scope.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import { controlOfObservation, isFeltAtControl } from '../../catalogue/observations.ts';
-import { controlsOf } from '../../layout/reach.ts';
+import { pedalsOf } from '../../layout/reach.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE } from '../../wording/en/duties.ts';
@@ -11,7 +11,7 @@ export function traceObligations({ history, answers, hydraulic }: RuleContext): 
   const { job } = history.records;
   if (KIND_OF_JOB[job.kind].without.includes('trace') || isStandalone(history.records.layout)) return [];
   // What was said before each was asked by itself was said of all of them.
-  const pedals = controlsOf(history.records.layout).filter((c) => c.kind === 'pedal');
+  const pedals = pedalsOf(history.records.layout);
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
   return [
     obligation(

@@ -5,7 +5,7 @@ import type { Evidence } from '../../inference/faultNetwork.ts';
 import { expectedInfoGain } from '../../inference/nextCheck.ts';
 import type { JobState } from '../../job/job.ts';
 import type { Layout } from '../../layout/graph.ts';
-import { controlsOf } from '../../layout/reach.ts';
+import { pedalsOf } from '../../layout/reach.ts';
 import { type Certain, asEvidence, certainOf } from '../../stages/trace/causes.ts';
 import { type PlacedCheck, type TraceContext, type VehicleNetwork, meaningful, networkOf } from '../../stages/trace/network.ts';
 import { pastExpected, pedalTells } from '../../judging/pedalGauge.ts';
@@ -92,7 +92,7 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
 function pedalSigns(history: JobState['history']): [string, boolean][] {
   const tells = pedalTells(history);
   if (!tells || changesOf(history).some((c) => c.at > tells.on)) return [];
-  const several = controlsOf(history.records.layout).filter((c) => c.kind === 'pedal').length > 1;
+  const several = pedalsOf(history.records.layout).length > 1;
   const at = (code: string): string => (several ? codeAtControl(code, tells.slotId) : code);
   const signs: [string, boolean | null][] = [
     [at('pedal_spongy'), pastExpected(tells.all.softMl, tells.expected.softMl)],

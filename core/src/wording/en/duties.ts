@@ -3,6 +3,7 @@ import type { MeasurementId } from '../../catalogue/measurements.ts';
 import { RESULT_WORD, type ProofResult } from '../../catalogue/proofItems.ts';
 import { OPTION_NAME, type OptionId } from '../../catalogue/repairOptions.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
+import { lower } from './lower.ts';
 import { CORNER_NAME, type Corner } from '../../layout/kinds.ts';
 import type { PutInKind } from '../../ledger/families/putIns.ts';
 import type { Phase } from '../../ledger/families/sets.ts';
@@ -12,7 +13,6 @@ import type { ClassFacts } from '../../catalogue/fluids.ts';
 import type { FluidBefore } from '../../history/knownFluid.ts';
 import { displayWithUnit, upperFirst } from '../../quantity/display.ts';
 
-const lower = (slot: Slot): string => placeName(slot).toLowerCase();
 const measured = (m: MeasurementId): string => MEASUREMENTS[m].name.toLowerCase();
 
 /** What is owed, as it stands in a list. */

@@ -1,13 +1,12 @@
 /** What is said of whole jobs: what comes out otherwise, what waits, what follows, what cannot be derived. */
 
 import { type Slot, placeName } from '../../layout/graph.ts';
+import { lower } from './lower.ts';
 import { type Corner, CORNER_NAME } from '../../layout/kinds.ts';
 import { upperFirst } from '../../quantity/display.ts';
 import type { Verdict } from '../../verdict/decide.ts';
 import type { LimitVersion } from '../../verdict/limits.ts';
 import { VERDICT_WORD, SOURCE_WORD, SCOPE_WORD } from './names.ts';
-
-const lower = (slot: Slot): string => placeName(slot).toLowerCase();
 
 /** That a place came out otherwise with what came late. */
 export function judgedOtherwise(slot: Slot, then: Verdict, now: Verdict): string {

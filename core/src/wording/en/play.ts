@@ -1,7 +1,6 @@
-import { type Slot, placeName } from '../../layout/graph.ts';
+import { type Slot } from '../../layout/graph.ts';
+import { lower } from './lower.ts';
 import type { Control } from '../../layout/reach.ts';
-
-const lower = (slot: Slot): string => placeName(slot).toLowerCase();
 
 /** What a press of a control, or the opening of a place, would do. */
 export const PLAY = {

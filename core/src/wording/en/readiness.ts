@@ -1,8 +1,7 @@
-import { type Slot, placeName } from '../../layout/graph.ts';
+import { type Slot } from '../../layout/graph.ts';
+import { lower } from './lower.ts';
 import type { PartEventKind } from '../../ledger/families/partEvents.ts';
 import type { Hindrance, DisturbedBy } from '../reasons.ts';
-
-const lower = (slot: Slot): string => placeName(slot).toLowerCase();
 
 export function hindranceWords(h: Hindrance): string {
   switch (h.kind) {

@@ -1,8 +1,7 @@
-import { placeName, type Slot } from '../../layout/graph.ts';
+import { placeName } from '../../layout/graph.ts';
+import { lower } from './lower.ts';
 import type { WorkRefusal } from '../reasons.ts';
 import { PART_EVENT } from './sheet.ts';
-
-const lower = (slot: Slot): string => placeName(slot).toLowerCase();
 
 /** What is said of energy that a vehicle stores. */
 export const STORED = {

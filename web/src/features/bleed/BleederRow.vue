@@ -8,6 +8,7 @@ import type { BleedStep } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
+import { AIR_OPTIONS, BLEEDER_OPTIONS } from '../../fittings/bleederOptions.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 
 /** One bleeder: volume, colour, air, and whether it was closed. */
@@ -108,23 +109,8 @@ function log(): void {
         ]"
         label="Colour at the end"
       />
-      <ChoiceRow
-        v-model="air"
-        :options="[
-          { value: 'none', label: 'No air' },
-          { value: 'bubbles', label: 'Bubbles' },
-          { value: 'foam', label: 'Foam' },
-        ]"
-        label="Air at the end"
-      />
-      <ChoiceRow
-        v-model="closed"
-        :options="[
-          { value: 'closed', label: 'Closed' },
-          { value: 'open', label: 'Still open' },
-        ]"
-        label="Bleeder"
-      />
+      <ChoiceRow v-model="air" :options="AIR_OPTIONS" label="Air at the end" />
+      <ChoiceRow v-model="closed" :options="BLEEDER_OPTIONS" label="Bleeder" />
       <v-btn class="act main" type="submit">Record</v-btn>
       <v-btn class="act" @click="open = false">Not yet</v-btn>
     </form>

@@ -4,6 +4,7 @@ import { placeName } from '@dauer/core/layout';
 import { readTold } from '@dauer/core/quantity';
 import { secondBleeds } from '@dauer/core/views';
 import { computed, ref } from 'vue';
+import { AIR_OPTIONS, BLEEDER_OPTIONS } from '../../fittings/bleederOptions.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import { dayText } from '../../fittings/dates.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
@@ -19,17 +20,8 @@ const air = ref<AfterPull['air']>('none');
 const closed = ref<'closed' | 'open'>('closed');
 const tried = ref(false);
 const problem = computed(() => (tried.value ? refusalOf(() => readTold('bled', volume.value, 'mL')) : ''));
-const AIR = [
-  { value: 'none', label: 'No air' },
-  { value: 'bubbles', label: 'Bubbles' },
-  { value: 'foam', label: 'Foam' },
-] as const;
-const BLEEDER = [
-  { value: 'closed', label: 'Closed' },
-  { value: 'open', label: 'Still open' },
-] as const;
 const came = (p: AfterPull): string =>
-  [AIR.find((a) => a.value === p.air)?.label.toLowerCase(), p.closed ? 'closed' : 'still open', dayText(p.happenedAt)].join(', ');
+  [AIR_OPTIONS.find((a) => a.value === p.air)?.label.toLowerCase(), p.closed ? 'closed' : 'still open', dayText(p.happenedAt)].join(', ');
 function open(id: string): void {
   at.value = id;
   volume.value = '';
@@ -66,8 +58,8 @@ function log(slotId: string): void {
       </v-btn>
       <form v-if="at === b.bleeder.id" class="form" @submit.prevent="log(b.bleeder.id)">
         <v-text-field v-model="volume" v-focus label="Volume drawn" placeholder="20 mL" :error-messages="problem" />
-        <ChoiceRow v-model="air" :options="AIR" label="Air at the end" />
-        <ChoiceRow v-model="closed" :options="BLEEDER" label="Bleeder" />
+        <ChoiceRow v-model="air" :options="AIR_OPTIONS" label="Air at the end" />
+        <ChoiceRow v-model="closed" :options="BLEEDER_OPTIONS" label="Bleeder" />
         <v-btn class="act main" type="submit">Record</v-btn>
         <v-btn class="act" @click="at = null">Not yet</v-btn>
       </form>
