@@ -234,7 +234,7 @@ describe('one vehicle from book-in to hand-back', function () {
     await button('Front left caliper').click();
     await button('put something in').click();
     await button('Block').click();
-    await page.getByText('Do not press: block in the front left caliper.').first().waitFor();
+    await page.getByText('Do not press the pedal: block in the front left caliper.').first().waitFor();
     const held = page.getByRole('group', { name: 'Pedal held for 60 s does not sink' });
     expect(await held.getByRole('button', { name: 'Passed' }).isDisabled()).to.equal(true);
     expect(await held.getByRole('button', { name: 'Cannot be tried here' }).isDisabled()).to.equal(false);
@@ -333,12 +333,12 @@ describe('one vehicle from book-in to hand-back', function () {
       await item.locator('form button[type=submit]').click();
       await item.getByLabel('Volume drawn').waitFor({ state: 'detached' });
     }
-    await item.getByText('bubbles, closed').waitFor();
+    await item.getByText('bubbles, shut').waitFor();
     expect(await done.isDisabled(), 'air came once more').to.equal(true);
     await item.locator('.bleeds > li').filter({ hasText: 'bubbles' }).getByRole('button').click();
     await item.getByLabel('Volume drawn').fill('20 ml');
     await item.locator('form button[type=submit]').click();
-    await item.getByText('bubbles, closed').waitFor({ state: 'detached' });
+    await item.getByText('bubbles, shut').waitFor({ state: 'detached' });
     await done.click();
     await item.locator('.said').getByText('done').waitFor();
     await allSent(page);

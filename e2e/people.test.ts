@@ -115,7 +115,7 @@ describe('two tablets and three people', function () {
       .waitFor();
     await bay.getByRole('button', { name: /^Opened: front hose, end towards the master/ }).click();
     const at = Date.now();
-    await bench.getByText('Do not press: a joint is open at the front hose').first().waitFor();
+    await bench.getByText('Do not press the hand lever: a joint is open at the front hose').first().waitFor();
     const took = Date.now() - at;
     await bench.getByText('Lapsed: a joint at the front hose opened since.').first().waitFor();
     const held = bench.getByRole('group', { name: 'Hand lever held for 60 s does not sink' });

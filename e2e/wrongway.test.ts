@@ -78,7 +78,7 @@ describe('worked the wrong way on purpose', function () {
     });
 
     it('with the drum off the pedal is locked and owed a board, which comes off last', async () => {
-      await page.getByText('Do not press: rear left drum is off.').first().waitFor();
+      await page.getByText('Do not press the pedal: rear left drum is off.').first().waitFor();
       await on('A board lies on the pedal').click();
       await stage('rebuild', slot('pedal'));
       await page.getByText('The board on the pedal comes off last: rear left drum is off').waitFor();

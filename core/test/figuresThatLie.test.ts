@@ -624,6 +624,29 @@ describe('what is gauged has to be there, and open', () => {
     t.part(drum, 'fitted', `part:${drum}`);
     expect(why(t, t.slot('shoes'), 'shoe_lining')).to.match(/is on again: take it off first/);
   });
+  it('the inside of what was sealed again is gauged by nobody, until that is taken back or it is opened once more', () => {
+    const t = new JobFixture(FOUR);
+    const [caliper, piston] = [t.slot('caliper'), t.slot('piston')];
+    const part = `part:${caliper}`;
+    t.part(caliper, 'removed');
+    t.part(caliper, 'resealed', part);
+    const sealed = t.file.partEvents.at(-1)!;
+    for (const asFound of [true, false]) expect(why(t, piston, 'bore_diameter', asFound)).to.match(/caliper is sealed again/);
+    expect(why(t, caliper, 'pin_runout', false), 'what is outside is').to.equal(null);
+    expect(why(t, t.slot('piston', 'FR'), 'bore_diameter'), 'and the other side').to.equal(null);
+    // In its place it is as sealed as on the bench.
+    t.part(caliper, 'fitted', part);
+    expect(why(t, piston, 'piston_diameter')).to.match(/caliper is sealed again/);
+    t.takeBack(sealed.id);
+    expect(why(t, piston, 'bore_diameter')).to.equal(null);
+    t.part(caliper, 'removed');
+    t.part(caliper, 'resealed', part);
+    t.part(caliper, 'opened', part);
+    expect(why(t, piston, 'bore_diameter')).to.equal(null);
+    t.part(caliper, 'resealed', part);
+    t.part(piston, 'removed');
+    expect(why(t, piston, 'piston_diameter'), 'its piston was taken out').to.equal(null);
+  });
 });
 
 describe('a part that left', () => {

@@ -134,7 +134,7 @@ describe('the pedal lock', () => {
     const t = new Shop(FOUR);
     expect(t.lock('pedal_hold')).to.equal(null);
     t.part(t.slot('pads', 'RR'), 'removed');
-    expect(t.lock('pedal_hold')).to.equal('Do not press: rear right pads are off.');
+    expect(t.lock('pedal_hold')).to.equal('Do not press the pedal: rear right pads are off.');
     expect(t.lock('road')).to.not.equal(null);
     t.part(t.slot('rotor', 'FL'), 'removed');
     expect(t.lock('parking')).to.include('rear right pads');
@@ -213,7 +213,7 @@ describe('the pedal lock', () => {
     const servo = new Shop(FOUR);
     servo.part(servo.slot('master_cylinder', null), 'removed');
     const pedal = servo.state().context.proofStatus.locks.find((l) => l.control.kind === 'pedal');
-    expect([pedal?.passable, pedal?.why]).to.deep.equal([false, 'Do not press: master cylinder is off.']);
+    expect([pedal?.passable, pedal?.why]).to.deep.equal([false, 'Do not press the pedal: master cylinder is off.']);
     const clutch = new JobFixture(FOUR, [], 'saloon_disc_drum_single');
     clutch.part(clutch.slot('clutch_slave', null), 'removed');
     const locks = deriveJob(clutch.file, NOW).context.proofStatus.locks;

@@ -90,7 +90,7 @@ describe('may it move', () => {
     t.standing();
     t.part(t.slot('hose'), 'removed');
     expect(t.move().level).to.equal('do_not_move');
-    expect(t.move().reasons[0]).to.deep.equal({ about: 'lock', words: 'Do not press: front left hose is off.' });
+    expect(t.move().reasons[0]).to.deep.equal({ about: 'lock', words: 'Do not press the pedal: front left hose is off.' });
   });
   it('is handed back when it is', () => {
     const t = new Vehicle();

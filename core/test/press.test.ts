@@ -3,7 +3,7 @@ import { ACCESSES } from '../src/catalogue/accessRules.ts';
 import { slotById } from '../src/layout/graph.ts';
 import { controlsOf } from '../src/layout/reach.ts';
 import { ifOpened, ifPressed } from '../src/readiness/play.ts';
-import { onlyNow, onlyNowAtWheel } from '../src/views/onlyNow.ts';
+import { onlyNow, onlyNowAtWheel, onlyNowInside } from '../src/views/onlyNow.ts';
 import { base, FOUR, NOW } from './jobFixture.ts';
 import { ReworkFixture } from './contributions.ts';
 
@@ -74,6 +74,23 @@ describe('what must come out, and when it is too late', () => {
     expect(list().filter((x) => x.left?.id === again.id)).to.have.length(1);
     t.takeBack(again.id);
     expect(list().every((x) => x.left === null)).to.equal(true);
+  });
+  it('before a unit is sealed again: its bores and pistons gauged, all of it looked at, and nothing of another unit', () => {
+    const t = new ReworkFixture(FOUR);
+    const caliper = slotById(t.layout, t.slot('caliper'))!;
+    const list = () => onlyNowInside(t.state(), caliper);
+    expect(new Set(list().map((x) => t.name(x.slot.id)))).to.deep.equal(new Set(['caliper@FL', 'piston@FL']));
+    t.decide(caliper.id, 'reseal');
+    const pistons = t.layout.slots.filter((s) => s.kind === 'piston' && s.corner === 'FL');
+    for (const p of pistons) t.decide(p.id, 'use_again');
+    for (const s of [caliper, ...pistons]) t.find(s.id);
+    const figures = list().map((x) => x.what);
+    expect(
+      figures.some((w) => /: piston$/.test(w)),
+      figures.join('; '),
+    ).to.equal(true);
+    t.file.leftItems = [{ ...base(t.next()), closedBy: caliper.id, slotId: pistons[0]!.id, item: list()[0]!.key, what: 'left' }];
+    expect(list().filter((x) => x.left !== null)).to.have.length(1);
   });
   it('what was taken one way is not wanted the other way as well', () => {
     const t = new ReworkFixture(FOUR, [], 'lorry_drums_single_servo');

@@ -118,7 +118,7 @@ export function buildDiagonal(id: string, vehicleId: string, makeId: () => strin
     );
     hose(b, corner, circuit, master, unit, front ? 900 : 2600);
   }
-  const lever = b.slot('parking_lever', 'Hand lever');
+  const lever = b.slot('parking_lever', 'Parking lever');
   const equaliser = b.slot('equaliser', 'Equaliser');
   b.join(lever, equaliser, 'cable');
   for (const drum of b.slots.filter((s) => s.kind === 'drum')) b.join(equaliser, drum, 'cable');

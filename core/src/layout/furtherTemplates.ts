@@ -52,7 +52,7 @@ export function buildSixWheels(id: string, vehicleId: string, makeId: () => stri
   const rear = b.slot('union', 'Rear union', { circuits: [2] });
   b.join(middle, rear, 'line', 2, 1300);
   for (const corner of ['RL', 'RR'] as const) hose(b, corner, 2, rear, wheelUnit(b, corner, drum(2)), corner === 'RL' ? 460 : 420);
-  const lever = b.slot('parking_lever', 'Hand lever');
+  const lever = b.slot('parking_lever', 'Parking lever');
   const equaliser = b.slot('equaliser', 'Equaliser');
   b.join(lever, equaliser, 'cable');
   for (const s of b.slots.filter((x) => x.kind === 'drum' && (x.corner === 'RL' || x.corner === 'RR'))) b.join(equaliser, s, 'cable');
@@ -113,7 +113,7 @@ export function buildShaftBrake(id: string, vehicleId: string, makeId: () => str
   const shaft = b.slot('drum', 'Shaft drum');
   b.slot('shoes', 'Shaft shoes');
   b.slot('expander', 'Shaft cam', { style: 'cam' });
-  const lever = b.slot('parking_lever', 'Hand lever');
+  const lever = b.slot('parking_lever', 'Parking lever');
   b.join(lever, shaft, 'rod');
   return built(b, SHAFT_BRAKE, id, vehicleId);
 }
@@ -144,7 +144,7 @@ export function buildCableCalipers(id: string, vehicleId: string, makeId: () => 
       hose(b, corner, circuit, union, unit, corner.endsWith('L') ? 760 : 640);
     }
   }
-  const lever = b.slot('parking_lever', 'Hand lever');
+  const lever = b.slot('parking_lever', 'Parking lever');
   const equaliser = b.slot('equaliser', 'Equaliser');
   b.join(lever, equaliser, 'cable');
   for (const corner of ['RL', 'RR'] as const) {

@@ -249,7 +249,7 @@ export function buildLayout(templateId: string, id: string, vehicleId: string, m
 }
 
 function addParking(b: Builder, pedal: Slot, plan: FourWheelPlan): void {
-  const lever = b.slot('parking_lever', 'Hand lever');
+  const lever = b.slot('parking_lever', 'Parking lever');
   const equaliser = plan.cylinder === 'none' ? b.slot('cross_shaft', 'Cross shaft') : b.slot('equaliser', 'Equaliser');
   const mechanical = plan.cylinder === 'none' ? 'rod' : 'cable';
   b.join(lever, equaliser, mechanical);

@@ -3,7 +3,7 @@ import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
-import { type Layout, type Slot, unitMates } from '../layout/graph.ts';
+import { type Layout, type Slot, slotById, unitMates } from '../layout/graph.ts';
 import { canBeOff } from '../layout/runs.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { Observation } from '../ledger/families/observations.ts';
@@ -36,6 +36,27 @@ export function gaugedAt(history: JobHistory, instant: string): GaugedAt {
 const DONE_TO: readonly PartEvent['kind'][] = ['machined', 'honed', 'sleeved', 'resealed', 'coated'];
 /** Figures of the inside of a drum. */
 const INSIDE: readonly MeasurementId[] = ['drum_diameter', 'drum_surface'];
+
+/** Figures of the inside of what is sealed. */
+export const WITHIN: readonly MeasurementId[] = ['bore_diameter', 'bore_zone', 'piston_diameter', 'piston_seal'];
+/** What opens a sealed unit again, or takes what is inside it out. */
+const UNSEALS: readonly PartEvent['kind'][] = ['opened', 'removed', 'honed', 'sleeved'];
+
+/** The unit that closes over a place: a caliper over its pistons, a cylinder over its own bore. */
+export function sealedUnit(layout: Layout, slot: Slot): Slot {
+  return (slot.kind === 'piston' && slot.parentId !== null && slotById(layout, slot.parentId)) || slot;
+}
+
+/** Whether a unit was sealed again in this job, and not opened since. */
+function sealedAgain({ layout, partEvents, jobId }: GaugedAt, slot: Slot): boolean {
+  const here = [sealedUnit(layout, slot).id, slot.id];
+  const parts = here.map((id) => lastPartIn(id, partEvents));
+  const last = inOrder(partEvents).findLast(
+    (e) =>
+      (e.kind === 'resealed' || UNSEALS.includes(e.kind)) && (parts.includes(e.partId) || (e.slotId !== null && here.includes(e.slotId))),
+  );
+  return last?.kind === 'resealed' && last.jobId === jobId;
+}
 
 function stuckDrum({ observations, partEvents, jobId }: GaugedAt, drum: Slot): boolean {
   const freed = observations.filter((o) => o.jobId === jobId && o.code === 'drum_stuck' && o.corner === drum.corner);
@@ -73,6 +94,7 @@ function hindrance(where: GaugedAt, slot: Slot, measurement: MeasurementId, asFo
   const access = accessFor(measurement, slot);
   const behindDrum = slot.kind === 'drum' ? INSIDE.includes(measurement) : access === 'drum off';
   if (drum && behindDrum && stuckDrum(where, drum)) return { kind: 'drum_stuck', slot: drum };
+  if (WITHIN.includes(measurement) && sealedAgain(where, slot)) return { kind: 'sealed_again', slot: sealedUnit(layout, slot) };
   if (canBeOff(slot.kind) && partIn(slot.id, partEvents) === null) return onBench(where, slot, measurement, asFound);
   const rule = ACCESSES.find((a) => a.name === access && a.gives.includes(slot.kind));
   for (const closer of rule ? unitMates(layout, slot, rule.closedBy) : []) {

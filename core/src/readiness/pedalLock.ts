@@ -88,6 +88,7 @@ export function lockOf(
     passable: !by.some((s) => letsPistonOut(layout, s)),
     why:
       lockWords(
+        control,
         reasons,
         by.length - reasons.length,
         shared.map((c) => c.name),

@@ -19,6 +19,11 @@ export interface MayMove {
   readonly next: Obligation | null;
 }
 
+/** What is missing, and why its record counts for nothing, where there is one. */
+function said(missing: string, o: Obligation): string {
+  return o.why ? `${missing} ${o.why}` : missing;
+}
+
 /** What can only be proved on the road. */
 function onTheRoad(o: Obligation): boolean {
   return isDuty(o, 'proof') && isAskedOnTheRoad(o.duty.item);
@@ -58,8 +63,8 @@ export function mayMove(state: JobState): MayMove {
   const brake = (words: string): MoveReason => ({ about: 'parking', words });
   const reasons: MoveReason[] = [
     ...locks.map((o): MoveReason => ({ about: 'lock', words: o.why ?? o.what })),
-    ...(first ? [{ about: 'first_press' as const, words: first.why ?? MOVE.firstPress }] : []),
-    ...(parking === undefined ? [brake(MOVE.noParkingBrake)] : parking.state === 'closed' ? [] : [brake(parking.why ?? MOVE.notProved)]),
+    ...(first ? [{ about: 'first_press' as const, words: said(MOVE.firstPress, first) }] : []),
+    ...(parking === undefined ? [brake(MOVE.noParkingBrake)] : parking.state === 'closed' ? [] : [brake(said(MOVE.notProved, parking))]),
   ];
   return { level: 'do_not_move', reasons, next: locks[0] ?? first ?? parking ?? null };
 }

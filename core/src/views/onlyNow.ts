@@ -1,14 +1,16 @@
 import { ACCESSES, accessFor } from '../catalogue/accessRules.ts';
-import { measurementsAt } from '../catalogue/measurements.ts';
+import { type MeasurementId, measurementsAt } from '../catalogue/measurements.ts';
 import { operationFor } from '../catalogue/operations.ts';
 import { plannedPositions } from '../catalogue/positions.ts';
 import { programmeFor } from '../catalogue/programme.ts';
 import type { Stage } from '../catalogue/stages.ts';
 import { isDuty, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
-import { type Slot, slotById } from '../layout/graph.ts';
+import type { Component } from '../judging/components.ts';
+import { childrenOf, type Slot, slotById } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { LeftItem } from '../ledger/families/leftItems.ts';
+import { WITHIN } from '../readiness/mayGauge.ts';
 import { isProvisional } from '../metrology/provisional.ts';
 import { dutyKey } from '../ledger/duty.ts';
 import { TITLE } from '../wording/en/duties.ts';
@@ -81,20 +83,44 @@ export function onlyNow(state: JobState, slot: Slot): OnlyNow[] {
     .filter((o) => o.slotId !== null && behind.has(o.slotId))
     .filter((o) => (o.state === 'open' && isDuty(o, ...AT_THE_BENCH, 'out', 'work', 'joint')) || waits(o))
     .flatMap((o) => ofObligation(state, o, left));
-  return [...owed, ...wantedNow(state, slot, names, left)];
+  const here = (c: Component, m: MeasurementId): boolean => {
+    const name = accessFor(m, c.slot);
+    return c.slot.corner === slot.corner && name !== null && names.includes(name);
+  };
+  return [...owed, ...wantedNow(state, here, left)];
+}
+
+/**
+ * What can only be done now, before a unit is sealed again: its bore and its pistons gauged, and looked at.
+ * @param unit the caliper or cylinder that is about to be sealed
+ * Source: handbook 20, Cylinder bores; 05, Before you close it.
+ */
+export function onlyNowInside(state: JobState, unit: Slot): OnlyNow[] {
+  const { layout } = state.records;
+  const within = new Set([
+    unit.id,
+    ...childrenOf(layout, unit.id)
+      .filter((s) => s.kind === 'piston')
+      .map((s) => s.id),
+  ]);
+  const left = leftSince(state, unit);
+  const owed = state.obligations
+    .filter((o) => o.slotId !== null && within.has(o.slotId) && o.state === 'open')
+    .filter((o) => isDuty(o, 'look', 'because') || (isDuty(o, 'gauge') && WITHIN.includes(o.duty.measurement)))
+    .flatMap((o) => ofObligation(state, o, left));
+  return [...owed, ...wantedNow(state, (c, m) => within.has(c.slot.id) && WITHIN.includes(m), left)];
 }
 
 /** Seconds a reading takes (generic), for the minutes of a measurement. */
 const READING_S = 8;
 
-/** Wanted by the programme, not taken in this job, and behind the access that is about to be closed. */
-function wantedNow(state: JobState, slot: Slot, names: readonly string[], left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
+/** Wanted by the programme, not taken in this job, and out of reach once it is closed: `reach` says what that is. */
+function wantedNow(state: JobState, reach: (c: Component, m: MeasurementId) => boolean, left: ReadonlyMap<string, LeftItem>): OnlyNow[] {
   return state.components
-    .filter((c) => c.inScope && !c.empty && c.slot.corner === slot.corner)
+    .filter((c) => c.inScope && !c.empty)
     .flatMap((c) =>
       measurementsAt(c.slot).flatMap((m): OnlyNow[] => {
-        const access = accessFor(m.id, c.slot);
-        if (access === null || !names.includes(access)) return [];
+        if (!reach(c, m.id)) return [];
         const lines = programmeFor(c.slot.kind, 'found').filter((l) => l.measurement === m.id || l.or === m.id);
         // What can be taken another way is not wanted both ways.
         const ways = [m.id, ...lines.flatMap((l) => [l.measurement, ...(l.or === null ? [] : [l.or])])];

@@ -30,7 +30,7 @@ export {
   rateWords,
   revisionBlockWords,
 } from './en/history.ts';
-export { checksText, closingWords } from './en/jobs.ts';
+export { checksText, closingWords, sealingWords } from './en/jobs.ts';
 export {
   EARLIER_NAME,
   INTAKE_STATE_NAME,
@@ -52,7 +52,7 @@ export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';
 export { LEAVES } from './en/prove.ts';
 export { lotWords, PART_EVENT } from './en/sheet.ts';
-export { STILL_FREE } from './en/readiness.ts';
+export { STILL_FREE, workedBy } from './en/readiness.ts';
 export { revisionText } from './en/sheet.ts';
 export { notApplicableWords, stageNote } from './en/stages.ts';
 export { pedalWords } from './en/trace.ts';

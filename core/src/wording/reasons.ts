@@ -13,7 +13,10 @@ export type PlaceCause =
 
 /** What keeps a measurement from being taken at a place. */
 export type Hindrance =
-  | { readonly kind: 'nothing_there' | 'away' | 'scrapped' | 'elsewhere' | 'drum_stuck' | 'closed_again'; readonly slot: Slot }
+  | {
+      readonly kind: 'nothing_there' | 'away' | 'scrapped' | 'elsewhere' | 'drum_stuck' | 'closed_again' | 'sealed_again';
+      readonly slot: Slot;
+    }
   /** A figure of what is fitted, and the place is empty. */
   | { readonly kind: 'fit_is_off'; readonly slot: Slot; readonly figure: string }
   /** What was done to the part since it came off makes another of it. */

@@ -5,6 +5,6 @@ export const AIR_OPTIONS = [
   { value: 'foam', label: 'Foam' },
 ] as const;
 export const BLEEDER_OPTIONS = [
-  { value: 'closed', label: 'Closed' },
+  { value: 'closed', label: 'Shut' },
   { value: 'open', label: 'Still open' },
 ] as const;

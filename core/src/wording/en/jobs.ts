@@ -50,6 +50,11 @@ export function closingWords(slot: Slot): string {
   return `Before the ${placeName(slot).toLowerCase()} closes it`;
 }
 
+/** What of the work before a unit is sealed. */
+export function sealingWords(slot: Slot): string {
+  return `Before the ${placeName(slot).toLowerCase()} is sealed again`;
+}
+
 /** Which limit applies and why, or that there is none. */
 export function limitWhy(governing: readonly LimitVersion[], others: readonly LimitVersion[]): string {
   const [first] = governing;

@@ -1,4 +1,5 @@
 import { type Slot } from '../../layout/graph.ts';
+import type { Control } from '../../layout/reach.ts';
 import { lower } from './lower.ts';
 import type { PartEventKind } from '../../ledger/families/partEvents.ts';
 import type { Hindrance, DisturbedBy } from '../reasons.ts';
@@ -17,6 +18,8 @@ export function hindranceWords(h: Hindrance): string {
       return `The ${lower(h.slot)} does not come off yet, so nobody can have gauged that. Say that it is off first.`;
     case 'closed_again':
       return `The ${lower(h.slot)} is on again: take it off first.`;
+    case 'sealed_again':
+      return `The ${lower(h.slot)} is sealed again: its inside is gauged before that. Take back “Resealed”, or open it once more.`;
     case 'fit_is_off':
       return `${h.figure} is a figure of what is fitted, and the ${lower(h.slot)} is off.`;
     case 'altered':
@@ -43,17 +46,27 @@ export const STATUS = {
 /** Why a brake on the propeller shaft holds nothing. */
 export const SHAFT_LIFTED = 'A brake on the shaft holds only through both driven wheels on the ground: chock it.';
 
+/** What a hand or foot does to a control. */
+export function workedBy(control: Pick<Control, 'kind'>): string {
+  return control.kind === 'parking' ? 'pull' : 'press';
+}
+
 /**
  * Why a control is locked.
  * @param causes of the places that lock it, the most dangerous first
  * @param more how many others lock it as well
  * @param shared controls on the same reservoir
  */
-export function lockWords(causes: readonly string[], more: number, shared: readonly string[]): string {
+export function lockWords(
+  control: Pick<Control, 'kind' | 'name'>,
+  causes: readonly string[],
+  more: number,
+  shared: readonly string[],
+): string {
   const others = more > 0 ? ` and ${more} more` : '';
   const beside =
     shared.length > 0 ? ` It shares its reservoir with the ${shared.map((name) => name.toLowerCase()).join(' and the ')}.` : '';
-  return `Do not press: ${causes.join(', ')}${others}.${beside}`;
+  return `Do not ${workedBy(control)} the ${control.name.toLowerCase()}: ${causes.join(', ')}${others}.${beside}`;
 }
 
 /** What stays free while a control is locked. */

@@ -88,7 +88,7 @@ function log(): void {
     <span class="state">
       <template v-if="last">
         <span class="fig">{{ total }} mL</span>
-        {{ last.colour }}, {{ last.air === 'none' ? 'no air' : last.air }}, {{ last.closed ? 'closed' : 'open' }}
+        {{ last.colour }}, {{ last.air === 'none' ? 'no air' : last.air }}, {{ last.closed ? 'bleeder shut' : 'bleeder open' }}
         <b v-if="good" class="plate-font">done</b>
         <span v-if="wrong" class="small">{{ wrong }}</span>
       </template>

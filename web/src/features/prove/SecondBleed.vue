@@ -21,7 +21,7 @@ const closed = ref<'closed' | 'open'>('closed');
 const tried = ref(false);
 const problem = computed(() => (tried.value ? refusalOf(() => readTold('bled', volume.value, 'mL')) : ''));
 const came = (p: AfterPull): string =>
-  [AIR_OPTIONS.find((a) => a.value === p.air)?.label.toLowerCase(), p.closed ? 'closed' : 'still open', dayText(p.happenedAt)].join(', ');
+  [AIR_OPTIONS.find((a) => a.value === p.air)?.label.toLowerCase(), p.closed ? 'shut' : 'still open', dayText(p.happenedAt)].join(', ');
 function open(id: string): void {
   at.value = id;
   volume.value = '';

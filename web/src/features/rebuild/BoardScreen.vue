@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { workedBy } from '@dauer/core/wording';
 import { computed, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { dayText, timeText } from '../../fittings/dates.ts';
@@ -26,7 +27,7 @@ const print = (): void => window.print();
     </template>
     <section v-for="l in locks" :key="l.control.slotId" class="one">
       <span class="hatch" aria-hidden="true" />
-      <h1>{{ l.control.name }}: do not press</h1>
+      <h1>{{ l.control.name }}: do not {{ workedBy(l.control) }}</h1>
       <TagPlate :tag="job.state.records.vehicle.tag" />
       <ul>
         <li v-for="p in l.by" :key="p.slot.id">{{ p.why }}</li>

@@ -198,6 +198,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       {{ undoes.join('; ').toLowerCase() }}
     </p>
     <OnlyNow v-if="writable && component.empty" :place="component.slot" />
+    <OnlyNow v-if="writable && ready.includes('resealed')" :unit="component.slot" />
     <p v-if="care" class="undoes small">
       <b class="plate-font">Found seized</b>
       {{ careWords(care) }}
