@@ -59,6 +59,14 @@ describe('fluid of which nobody knows what it is', () => {
     expect(t.unknown?.why).to.match(/^Tell it by a test before it is moved, or renew every rubber part/);
     t.test('4');
     expect(t.unknown?.state, 'what is tested by then is what went in').to.equal('open');
+    const poured = new Fluid();
+    poured.serve();
+    poured.test('4');
+    expect(poured.unknown?.state, 'poured in, and drawn out of the same reservoir').to.equal('open');
+    const below = new Fluid();
+    below.serve();
+    below.test('4', { slotId: below.bleeders[0]! });
+    expect(below.unknown, 'at a bleeder there still is what was there').to.equal(undefined);
     const first = new Fluid();
     first.test('4');
     first.serve();

@@ -158,6 +158,8 @@ describe('a component', () => {
     expect(t.component(slot).verdict).to.equal('past');
     t.decide(slot, 'replace');
     t.part(slot, 'removed');
+    expect(t.component(slot).verdict, 'it lies on the bench, and is what it was').to.equal('past');
+    t.part(slot, 'scrapped', `part:${slot}`);
     expect(t.component(slot).verdict).to.equal(null);
     t.file.parts = [...t.file.parts, { id: 'new', tag: 'P 1', kind: 'rotor', name: 'Rotor', partNumber: null, note: '' }];
     t.part(slot, 'fitted', 'new');

@@ -6,6 +6,7 @@ import { buildStandalone } from '../src/layout/standaloneUnits.ts';
 import { jointsOf } from '../src/readiness/joints.ts';
 import type { PartEventKind } from '../src/ledger/families/partEvents.ts';
 import { optionsOf, whyNotHoned } from '../src/readiness/options.ts';
+import { whyNotTakenBack } from '../src/readiness/takenBack.ts';
 import { standsBefore, whyNotDone } from '../src/readiness/workRefusal.ts';
 import { proposalsOf } from '../src/views/proposals.ts';
 import { deriveJob } from '../src/job/job.ts';
@@ -227,5 +228,39 @@ describe('a piston with a pit', () => {
     t.part(piston, 'removed');
     t.part(piston, 'scrapped', lastPartIn(piston, t.file.partEvents)!);
     expect(why(t, caliper, 'resealed')).to.equal(null);
+  });
+});
+
+describe('what something later rests on', () => {
+  const taken = (t: JobFixture, id: string): string | null => whyNotTakenBack(openHistory(t.file), id);
+  const last = (t: JobFixture): string => t.file.partEvents.at(-1)!.id;
+
+  it('a drum was off while its cylinder was sealed: the one is taken back after the other', () => {
+    const t = drums();
+    const [drum, cylinder] = [t.slot('drum'), t.slot('wheel_cylinder')];
+    t.part(drum, 'removed', `part:${drum}`);
+    const off = last(t);
+    expect(taken(t, off)).to.equal(null);
+    t.part(cylinder, 'resealed', `part:${cylinder}`);
+    t.file.partEvents = t.file.partEvents.map((e) => (e.kind === 'resealed' ? { ...e, lot: 'K 1' } : e));
+    const sealed = last(t);
+    expect(taken(t, off)).to.match(
+      /^Front left wheel cylinder.* resealed: that could not have been done without it\. Take that back first\.$/,
+    );
+    expect(taken(t, sealed)).to.equal(null);
+    t.takeBack(sealed);
+    expect(taken(t, off)).to.equal(null);
+  });
+
+  it('a line was open while its unit came off; nothing rests on what belongs to another place, or is on no record', () => {
+    const t = new JobFixture(FOUR);
+    const caliper = t.slot('caliper');
+    open(t, caliper);
+    const joint = t.file.jointEvents.at(-1)!.id;
+    t.part(caliper, 'removed', `part:${caliper}`);
+    expect(taken(t, joint)).to.match(/taken off: that could not have been done without it/);
+    open(t, t.slot('caliper', 'FR'));
+    expect(taken(t, t.file.jointEvents.at(-1)!.id)).to.equal(null);
+    expect(taken(t, 'nowhere')).to.equal(null);
   });
 });

@@ -52,6 +52,20 @@ describe('work that cannot have been done', () => {
     expect((await shop.technician.file(car.jobId)).partEvents.filter((e) => e.kind === 'resealed')).to.have.length(1);
   });
 
+  it('that its drum was off is not taken back while it stands as sealed behind it; the other way round it is', async () => {
+    const { partEvents } = await shop.technician.file(car.jobId);
+    const idOf = (kind: string): string => partEvents.findLast((e) => e.kind === kind)!.id;
+    const back = (corrects: string) => shop.technician.event<'takeBacks'>(car.jobId, 'take-backs', { corrects, reason: '' } as never);
+    const refused = await back(idOf('removed'));
+    expect([refused.status, refused.body.code]).to.deep.equal([422, 'not_possible']);
+    expect(refused.body.detail).to.match(/^Rear left wheel cylinder resealed: that could not have been done without it/);
+    expect((await shop.technician.file(car.jobId)).takeBacks).to.deep.equal([]);
+    expect((await back(idOf('resealed'))).status).to.equal(200);
+    expect((await back(idOf('removed'))).status).to.equal(200);
+    await takeOff(shop.technician, car, car.slot('drum', 'RL'));
+    expect((await say(car.slot('wheel_cylinder', 'RL'), 'resealed')).status).to.equal(200);
+  });
+
   it('nothing is honed that nobody decided to hone, and no bore of aluminium is decided so', async () => {
     const cylinder = car.slot('wheel_cylinder', 'RL');
     expect((await say(cylinder, 'honed')).body.detail).to.match(/Nobody has decided to hone/);

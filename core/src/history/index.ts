@@ -1,6 +1,6 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
 export { type Drawn, drawnAt, fallsShort, lineVolume } from './drawn.ts';
-export { fluidBefore } from './knownFluid.ts';
+export { fluidBefore, tellsBefore } from './knownFluid.ts';
 export { type PutOff, putOffsOf } from './putOffs.ts';
 export { type Arrival, type ArrivalRow, arrivalsOf } from './arrivals.ts';
 export { isOfAnother, signatories } from './authorship.ts';

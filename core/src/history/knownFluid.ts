@@ -5,6 +5,8 @@ import { circuitFluids } from './due.ts';
 import { drawnAt, drawnThrough } from './drawn.ts';
 import type { JobHistory } from './jobHistory.ts';
 import { partIn } from './whereabouts.ts';
+import type { EventBase } from '../ledger/eventBase.ts';
+import type { FluidSample } from '../ledger/families/fluidSamples.ts';
 
 /** What rubber of a circuit lies in: what is renewed where nobody knows what was in it. */
 const RUBBER: readonly ComponentKind[] = [
@@ -43,6 +45,20 @@ const touches = (layout: Layout, slotId: string, circuits: readonly number[]): b
   slotById(layout, slotId)?.circuits.some((c) => circuits.includes(c)) ?? false;
 
 /**
+ * Whether a sample of a job tells what was in its circuits before: it was drawn before any fluid was moved there, and out
+ * of a reservoir before anything was poured into that. A sample of an earlier job tells what that left.
+ * Source: handbook 60, Fluids.
+ */
+export function tellsBefore(history: JobHistory, sample: FluidSample): boolean {
+  const { layout, job, bleedPulls, fluidServices } = history.records;
+  if (sample.jobId !== job.id) return true;
+  const circuits = slotById(layout, sample.slotId)?.circuits ?? [];
+  const earlier = (e: EventBase): boolean => e.jobId === job.id && e.happenedAt < sample.happenedAt;
+  const poured = slotById(layout, sample.slotId)?.kind === 'reservoir' && history.active(fluidServices).some(earlier);
+  return !poured && !history.active(bleedPulls).some((p) => earlier(p) && touches(layout, p.slotId, circuits));
+}
+
+/**
  * What was in circuits before this job changed it: by a change on record, or by a test of a sample that was drawn before any
  * fluid was moved.
  * Source: handbook 05, Unknown is a finding; 60, Fluids.
@@ -51,17 +67,11 @@ export function fluidBefore(history: JobHistory, circuits: readonly number[]): F
   const { layout, job, ...records } = history.records;
   const pulls = history.active(records.bleedPulls);
   const mine = pulls.filter((p) => p.jobId === job.id);
-  const first = mine.find((p) => touches(layout, p.slotId, circuits))?.happenedAt;
   const services = history.active(records.fluidServices).filter((f) => f.jobId !== job.id);
   const held = circuitFluids(layout, { services, pulls }).filter((c) => circuits.includes(c.circuit));
   const tested = history
     .active(records.fluidSamples)
-    .findLast(
-      (s) =>
-        s.fluidClass !== null &&
-        touches(layout, s.slotId, circuits) &&
-        (first === undefined || s.happenedAt <= first || s.jobId !== job.id),
-    );
+    .findLast((s) => s.fluidClass !== null && touches(layout, s.slotId, circuits) && tellsBefore(history, s));
   const [one] = held;
   const service = one && held.every((c) => c.service !== null) ? one.service : null;
   const at = drawnAt(layout, mine);

@@ -223,6 +223,7 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
     fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === records.job.id),
     cut: slot.kind === 'rotor' || slot.kind === 'drum' ? cutFacts(history, slot.id) : null,
     runout: sweep ? runoutOf(history.taken(sweep)) : null,
-    verdict: empty || (!article && verdicts.length === 0) ? null : worst(verdicts),
+    // What came out of an empty place and lies on the bench is judged as if it sat there.
+    verdict: (empty && bench === null) || (!article && verdicts.length === 0) ? null : worst(verdicts),
   };
 }

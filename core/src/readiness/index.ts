@@ -9,3 +9,4 @@ export { whyNotSettled } from './settling.ts';
 export { asksLot, type Done, isTold, standsBefore, whyNotDone } from './workRefusal.ts';
 export { CLAMP_HOURS, type PlaceState } from './unitState.ts';
 export { isCharged, letsGo } from './storedEnergy.ts';
+export { whyNotTakenBack } from './takenBack.ts';

@@ -49,7 +49,7 @@ function notBled(state: JobState, item: ProofItem): string[] {
 export function proofHindrance(state: JobState, item: ProofItem, result: ProofResult): string | null {
   if (result === 'not_tried' || result === 'none') return null;
   const lock = itemLock(state, item);
-  if (lock) return `${lock.control.name}: ${lock.why}`;
+  if (lock) return lock.why;
   // That something failed is an answer, whatever else is open.
   if (!proofCloses(result)) return null;
   const base = itemBase(item.item);
@@ -81,7 +81,7 @@ export function heldRefusal(state: JobState, slotId: string): string | null {
   const slot = slotById(records.layout, slotId);
   if (!slot) return null;
   const lock = placeLock(state, slotId);
-  if (lock) return `${lock.control.name}: ${lock.why}`;
+  if (lock) return lock.why;
   const made = history.active(records.jointEvents).findLast((e) => e.slotId === slotId && e.kind === 'made')?.happenedAt;
   const bleeders = records.layout.slots.filter((s) => s.kind === 'bleeder' && s.circuits.some((c) => slot.circuits.includes(c)));
   if (made === undefined || bleeders.length === 0) return null;

@@ -17,7 +17,7 @@ const locks = computed(() => {
       ? 'Passed by a lead with a reason.'
       : l.passable
         ? 'A lead may pass it with a reason.'
-        : 'A piston can come out: nobody passes this.';
+        : 'A piston can come out, or fluid: nobody passes this.';
     return { l, who };
   });
 });

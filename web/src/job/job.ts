@@ -4,7 +4,7 @@ import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, o
 import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
 import { EVENT_LISTS, type EventBase, type JobRecords, type Phase } from '@dauer/core/ledger';
 import { byline } from '@dauer/core/wording';
-import { ifOpened, type Play, playsOf } from '@dauer/core/readiness';
+import { ifOpened, type Play, playsOf, whyNotTakenBack } from '@dauer/core/readiness';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
@@ -160,6 +160,8 @@ export const useJob = defineStore('job', () => {
       return;
     }
     askedBack.value = null;
+    problem.value = history.value && whyNotTakenBack(history.value, id);
+    if (problem.value) return;
     add('takeBacks', { corrects: id, reason });
   }
   /** Takes a place into the job by hand, or leaves it out. */

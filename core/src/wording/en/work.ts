@@ -1,4 +1,5 @@
-import { placeName } from '../../layout/graph.ts';
+import { placeName, type Slot } from '../../layout/graph.ts';
+import type { PartEventKind } from '../../ledger/families/partEvents.ts';
 import { lower } from './lower.ts';
 import type { WorkRefusal } from '../reasons.ts';
 import { PART_EVENT } from './sheet.ts';
@@ -7,6 +8,11 @@ import { PART_EVENT } from './sheet.ts';
 export const STORED = {
   charged: 'The vehicle stores energy. Drain the tanks and cage the springs first, and say so: a chamber is never opened here.',
 };
+
+/** What could not have been done without an entry that is to be taken back. */
+export function restsOn(slot: Slot, work: PartEventKind): string {
+  return `${placeName(slot)} ${PART_EVENT[work]}: that could not have been done without it. Take that back first.`;
+}
 
 /** Why something cannot have been done to a part, in a sentence that says what comes first. */
 export function workRefusalWords(r: WorkRefusal): string {

@@ -1,4 +1,6 @@
+import { openHistory } from '@dauer/core/history';
 import { KIND_FACTS } from '@dauer/core/layout';
+import { whyNotTakenBack } from '@dauer/core/readiness';
 import { isPartialDate } from '@dauer/core/quantity';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
@@ -15,7 +17,7 @@ import { keepPicture } from './pictures.ts';
 import { requireAhead } from '../../records/ahead.ts';
 import { requireNotOnRecord } from '../../records/handedIn.ts';
 import { requireEvent } from '../../records/ownership.ts';
-import { openJobOf } from '../../records/jobFile.ts';
+import { openJobOf, readJobFile } from '../../records/jobFile.ts';
 import { insertLayout, readLayouts } from '../../records/layout.ts';
 import { requireWorking, reviseLayout } from './reviseLayout.ts';
 import type { ENDPOINTS } from '@dauer/contract';
@@ -72,6 +74,14 @@ async function requireHandedBack(db: Database, vehicleId: string, former: string
     .innerJoin(job, eq(job.id, release.jobId))
     .where(and(eq(release.jobId, former), eq(job.vehicleId, vehicleId)));
   if (!known) throw new HttpProblem('unknown_reference', 'No such job of this vehicle was handed back: it cannot come back from it.');
+}
+
+/** Throws a HttpProblem where what was done later could not have been done without what is taken back; a repeat is answered. */
+async function requireNothingRests(db: Database, jobId: string, body: { readonly id: string; readonly corrects: string }): Promise<void> {
+  const records = await readJobFile(db, jobId);
+  if (records.release || records.takeBacks.some((t) => t.id === body.id)) return;
+  const why = whyNotTakenBack(openHistory(records), body.corrects);
+  if (why !== null) throw new HttpProblem('not_possible', why);
 }
 
 export const bookinHandlers: Pick<Handlers, Names> = {
@@ -208,5 +218,6 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     const { authorId } = await requireEvent(db, params.jobId, body.corrects);
     if (authorId !== person.id && person.role !== 'lead' && body.reason.trim().length < 3)
       throw new HttpProblem('reason_missing', 'This was entered by somebody else. Say why it is taken back; both are shown.');
+    await requireNothingRests(db, params.jobId, body);
   }),
 };

@@ -94,6 +94,15 @@ function log(): void {
       </template>
       <span v-else class="second">{{ owed ? 'not bled' : 'not asked for' }}</span>
     </span>
+    <button
+      v-if="writable && !open && last && last.jobId === job.records.job.id"
+      class="link small"
+      type="button"
+      :aria-label="`Take back: ${name.toLowerCase()}, ${fixed(last.volumeMl, 0)} mL`"
+      @click="job.takeBack(last.id)"
+    >
+      Take back
+    </button>
     <v-btn v-if="writable && !open" class="act slim" :aria-label="`Record what came at the ${name.toLowerCase()}`" @click="open = true">
       Record
     </v-btn>

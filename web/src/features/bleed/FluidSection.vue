@@ -2,9 +2,9 @@
 import { fluidCauseWords } from '@dauer/core/wording';
 import { fixed, readTold } from '@dauer/core/quantity';
 import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
-import type { FluidState } from '@dauer/core/history';
+import { type FluidState, tellsBefore } from '@dauer/core/history';
 import { placeName, slotById } from '@dauer/core/layout';
-import { isDuty } from '@dauer/core/ledger';
+import { type FluidSample, isDuty } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
@@ -72,6 +72,8 @@ const place = (slotId: string): string => {
   const slot = slotById(job.state.records.layout, slotId);
   return slot ? placeName(slot) : 'a place that is no more';
 };
+/** It names a class, and came too late to name what was there before. */
+const late = (s: FluidSample): boolean => s.fluidClass !== null && !tellsBefore(job.history, s);
 const measuredText = (s: (typeof samples.value)[number]): string =>
   [
     s.fluidClass ? fluidClass(s.fluidClass)?.name : null,
@@ -101,6 +103,7 @@ const measuredText = (s: (typeof samples.value)[number]): string =>
         <b class="fig">{{ measuredText(s) || 'nothing told' }}</b>
       </span>
       <span class="second">{{ [s.how, job.by(s), dayText(s.happenedAt)].filter(Boolean).join(', ') }}</span>
+      <span v-if="late(s)" class="problem">Taken after fluid was moved or poured in: it does not tell what was there.</span>
       <button v-if="writable && s.jobId === job.records.job.id" class="link" type="button" @click="job.takeBack(s.id)">Take back</button>
     </p>
     <p v-if="due" class="due">

@@ -93,6 +93,15 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
             }}{{ j.last ? `; ${job.by(j.last)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
           </span>
           <span v-if="j.last?.note" class="small">{{ j.last.note }}</span>
+          <button
+            v-if="writable && j.last?.jobId === job.records.job.id"
+            class="link small"
+            type="button"
+            :aria-label="`Take back: ${j.joint.name}, ${JOINT_WORD[j.last.kind].toLowerCase()}`"
+            @click="job.takeBack(j.last.id)"
+          >
+            Take back “{{ JOINT_WORD[j.last.kind].toLowerCase() }}”
+          </button>
           <span v-if="writable && next(j).includes('held') && locked(j)" class="second small">{{ locked(j) }}</span>
           <span v-if="undoes(j).length > 0" class="second small">Opening it undoes {{ undoes(j).join('; ').toLowerCase() }}</span>
         </span>
