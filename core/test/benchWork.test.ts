@@ -152,6 +152,19 @@ describe('one walk round', () => {
       expect(dial.indexOf('hub_end_float'), 'the bearing comes first').to.be.lessThan(dial.indexOf('rotor_runout'));
     }
   });
+  it('goes to the bench for what lies there, not for what only fits on the vehicle', () => {
+    const t = new JobFixture(['FL', 'FR']);
+    const rotor = t.slot('rotor');
+    const here = () =>
+      walkRound(at(t))
+        .stops.filter((s) => s.slotId === rotor)
+        .map((s) => s.measurement);
+    expect(here()).to.include.members(['rotor_thickness', 'rotor_runout']);
+    t.part(rotor, 'removed');
+    expect(here()).to.deep.equal(['rotor_thickness']);
+    t.part(rotor, 'sent', `part:${rotor}`);
+    expect(here(), 'it is away').to.deep.equal([]);
+  });
   it('what was skipped comes back at the end', () => {
     const t = new JobFixture(['FL', 'FR']);
     const [first] = walkRound(at(t)).stops;

@@ -5,6 +5,7 @@ import { deriveJob } from '../src/job/job.ts';
 import type { Proof } from '../src/ledger/families/proofs.ts';
 import type { SetMove } from '../src/ledger/families/setMoves.ts';
 import { headsOf, inForce } from '../src/ledger/inForce.ts';
+import { buildSheet } from '../src/views/handback.ts';
 import { base, FOUR, NOW, JobFixture } from './jobFixture.ts';
 
 interface Act {
@@ -163,5 +164,19 @@ describe('a clock that runs ahead', () => {
     expect(stands(t)).to.equal(false);
     t.file.proofs = [proof(t, 'failed', 5, 5), proof(t, 'passed', 20, 20)];
     expect(stands(t)).to.equal(true);
+  });
+
+  it('names on the sheet the answer that counts, once, and not those given anew since', () => {
+    const t = new JobFixture(FOUR);
+    const said = (): string[] => buildSheet(deriveJob(t.file, NOW), NOW).proofs.map((p) => p.text);
+    t.file.proofs = [proof(t, 'failed', 5, 5), proof(t, 'passed', 20, 20)];
+    expect(said()).to.have.length(1);
+    expect(said()[0]).to.match(/passed$/);
+    t.file.proofs = [proof(t, 'passed', 20, 10), proof(t, 'failed', 15, 15)];
+    expect(said()).to.have.length(1);
+    expect(said()[0], 'a good one over a bad one').to.match(/failed$/);
+    // What nobody asks any more was answered all the same.
+    t.file.proofs = [...t.file.proofs, { ...proof(t, 'passed', 25, 25), item: 'asked_once' }];
+    expect(said()).to.have.length(2);
   });
 });

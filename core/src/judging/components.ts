@@ -23,7 +23,7 @@ import { type CutFacts, cutFacts } from './cutting.ts';
 import { type Judged, judgeBetween, judgeSet } from './judge.ts';
 
 /** A measurement that the programme asks for and that has not been taken. */
-interface Required {
+export interface Required {
   readonly measurement: Measurement;
   readonly phase: 'as_found' | 'after_machining' | 'as_fitted';
   readonly done: boolean;

@@ -3,6 +3,7 @@ import { RESULT_WORD } from '../catalogue/proofItems.ts';
 import { putOffsOf } from '../history/putOffs.ts';
 import { fluidState } from '../history/due.ts';
 import type { JobState } from '../job/job.ts';
+import { answerTo } from '../history/proofAnswers.ts';
 import { openDue } from '../judging/care.ts';
 import { causeMissing } from '../catalogue/consequences.ts';
 import { type Judged, judgeSet } from '../judging/judge.ts';
@@ -12,6 +13,7 @@ import { KIND_FACTS } from '../layout/kinds.ts';
 import { dutyOf, readFastener } from '../ledger/duty.ts';
 import type { Acceptance } from '../ledger/families/acceptances.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
+import type { Proof } from '../ledger/families/proofs.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import { dutyNameOf } from '../ledger/obligation.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../ledger/release.ts';
@@ -175,7 +177,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
       .map((c) => SHEET.outOfScope(c.slot, c.verdict)),
-    proofs: here(records.proofs).map((p) =>
+    proofs: proofsInForce(state, here(records.proofs)).map((p) =>
       line(
         p,
         vehicleName,
@@ -187,6 +189,15 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       ),
     ),
   };
+}
+
+/** The answers that count, of those given in this job: what was answered anew since stands in the record alone. */
+function proofsInForce(state: JobState, proofs: readonly Proof[]): Proof[] {
+  const items = state.context.proofItems;
+  const inForce = new Set(items.map((i) => answerTo(proofs, i)?.id));
+  const isAsked = (p: Proof): boolean => items.some((i) => answerTo([p], i) !== null);
+  const isLast = (p: Proof): boolean => proofs.findLast((x) => x.item === p.item && x.corner === p.corner) === p;
+  return proofs.filter((p) => (isAsked(p) ? inForce.has(p.id) : isLast(p)));
 }
 
 /** The open data file of a hand-back: what the sheet shows, and what it stands on. Its fields are described in docs/handback-file.md. */

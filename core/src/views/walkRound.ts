@@ -3,6 +3,7 @@ import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS } from '../catalogue/measurements.ts';
 import { plannedPositions, usualCount } from '../catalogue/positions.ts';
 import type { JobState } from '../job/job.ts';
+import type { Component, Required } from '../judging/components.ts';
 import { placeName } from '../layout/graph.ts';
 import { CORNERS, type Corner } from '../layout/kinds.ts';
 
@@ -82,6 +83,11 @@ function timed(
   return { stops, seconds: stops.reduce((n, s) => n + s.seconds, 0), changes };
 }
 
+/** What sits there, or lies on the bench and is not a figure of a fit or a place. */
+function inReach(c: Component, { measurement }: Required): boolean {
+  return !c.empty || (c.bench !== null && (measurement.subject === 'part' || measurement.subject === 'article'));
+}
+
 /**
  * The way round a vehicle that takes everything required in the least time: corner by corner, at each the gauges in an
  * order that the next corner begins with the one that the last ended with, and with one set-up of the dial end float,
@@ -91,7 +97,7 @@ function timed(
  */
 export function walkRound(state: JobState, skipped: ReadonlySet<string> = new Set()): Walk {
   const owed: Owed[] = state.components.flatMap((c) => {
-    const due = c.required.filter((r) => r.need === 'required' && !r.done && (r.phase === 'as_found' || c.fittedHere) && !c.empty);
+    const due = c.required.filter((r) => r.need === 'required' && !r.done && (r.phase === 'as_found' || c.fittedHere) && inReach(c, r));
     const ids = [...new Set(due.map((r) => r.measurement.id))];
     return ids.map((measurement) => ({ slotId: c.slot.id, place: placeName(c.slot), corner: c.slot.corner, measurement }));
   });

@@ -146,6 +146,8 @@ export const useJob = defineStore('job', () => {
       return 'an entry';
     }
   }
+  /** Why what was just tried was not done, in a sentence; null where it was. */
+  const refused = ref<string | null>(null);
   /** What is about to be taken back and needs a reason first: somebody else's entry. */
   const askedBack = ref<{ readonly id: string; readonly author: string } | null>(null);
   function authorOf(id: string): string | null {
@@ -160,8 +162,8 @@ export const useJob = defineStore('job', () => {
       return;
     }
     askedBack.value = null;
-    problem.value = history.value && whyNotTakenBack(history.value, id);
-    if (problem.value) return;
+    refused.value = history.value && whyNotTakenBack(history.value, id);
+    if (refused.value) return;
     add('takeBacks', { corrects: id, reason });
   }
   /** Takes a place into the job by hand, or leaves it out. */
@@ -169,7 +171,7 @@ export const useJob = defineStore('job', () => {
     const j = records.value?.job;
     if (!j) return;
     const without = (list: readonly string[]): string[] => list.filter((x) => x !== slotId);
-    problem.value = null;
+    refused.value = null;
     try {
       const { id, vehicleId: _v, openedAt: _o, openedBy: _b, ...fields } = j;
       await call('changeJob', {
@@ -182,7 +184,7 @@ export const useJob = defineStore('job', () => {
         },
       });
     } catch (error) {
-      problem.value = sentenceOf(error);
+      refused.value = sentenceOf(error);
     }
     await refresh();
   }
@@ -203,6 +205,7 @@ export const useJob = defineStore('job', () => {
   const by = (event: Pick<EventBase, 'id' | 'authorId'>): string => (records.value ? byline(records.value, event) : '');
   return {
     askedBack,
+    refused,
     last,
     writable,
     takeIn,
