@@ -2,7 +2,7 @@ import type { Layout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import { randomUUID as v7 } from 'node:crypto';
 import type { Locator, Page } from 'playwright-core';
-import { House, pressAll, signIn } from './house.ts';
+import { DEMO_PASSWORD, House, pressAll, signIn, typeFigures } from './house.ts';
 
 /** One job worked by one person in one page: booked past the interface, worked through it. */
 export class AJob {
@@ -67,6 +67,45 @@ export class AJob {
       ...job,
     };
     await this.post('/api/vehicles', { vehicleId: layout.vehicleId, vehicle, layout, job: more, owner: null });
+  }
+
+  /** Answers a sign at Trace. */
+  async say(sign: string, answer: string): Promise<void> {
+    await this.page.getByRole('radiogroup', { name: sign, exact: true }).getByRole('radio', { name: answer, exact: true }).click();
+  }
+  /** Looks at everything and walks round: at each stop the figures of what is asked there, by its name. */
+  async walkRound(stops: number, figures: Readonly<Record<string, readonly string[]>>): Promise<void> {
+    await pressAll(this.page.getByRole('button', { name: /looked at after cleaning, nothing found/ }));
+    await this.on(/^Begin/).click();
+    const asks = this.page.locator('[data-capture]');
+    for (let stop = 1; stop <= stops; stop += 1) {
+      await asks.getByText('Type the figure').waitFor();
+      const asked = await asks.innerText();
+      await typeFigures(this.page, Object.entries(figures).find(([what]) => asked.includes(`${what}, `))?.[1] ?? []);
+      if (stop === stops) break;
+      await this.page
+        .getByText(/goes on: /)
+        .first()
+        .waitFor();
+      await this.page.keyboard.press('Enter');
+    }
+    await this.page.getByRole('link', { name: /Gauge.*done/ }).waitFor();
+  }
+  /** Accepts what stands first, and others of its kind with it, each in its words. */
+  async accept(reason: string, others: Readonly<Record<string, string>> = {}): Promise<void> {
+    await this.page.getByLabel('Reason').fill(reason);
+    await this.page.getByLabel(/^Password of/).fill(DEMO_PASSWORD);
+    for (const [what, words] of Object.entries(others)) await this.page.getByRole('textbox', { name: what }).fill(words);
+    await this.on(/^Accept .*by name$/).click();
+    await this.on(/^Accept .*by name$/).waitFor({ state: 'detached' });
+  }
+  /** Hands the vehicle back, and reads its sheet. */
+  async handBack(): Promise<string> {
+    await this.on('Hand the vehicle back').click();
+    await this.page.getByLabel(/^Password of/).fill(DEMO_PASSWORD);
+    await this.page.getByRole('button', { name: 'Hand back', exact: true }).click();
+    await this.page.getByRole('heading', { name: 'Hand-back sheet' }).waitFor();
+    return this.page.locator('.sheet').innerText();
   }
 
   /** The row of a part at Rebuild. */

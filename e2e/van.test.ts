@@ -6,13 +6,13 @@ import { AJob } from './aJob.ts';
 import { DEMO_PASSWORD, passAll, pressAll, testFluid, torqueAll, typeFigures } from './house.ts';
 
 /** Sound figures for whatever the walk asks of the rear axle. */
-const FIGURES: readonly (readonly [string, readonly string[]])[] = [
-  ['End float', ['0.035']],
-  ['Bore', Array.from({ length: 6 }, () => '19.06')],
-  ['Piston', Array.from({ length: 4 }, () => '19.03')],
-  ['Lining', Array.from({ length: 6 }, () => '4.2')],
-  ['Diameter', Array.from({ length: 12 }, () => '203.2')],
-];
+const FIGURES = {
+  'End float': ['0.035'],
+  Bore: Array.from({ length: 6 }, () => '19.06'),
+  Piston: Array.from({ length: 4 }, () => '19.03'),
+  Lining: Array.from({ length: 6 }, () => '4.2'),
+  Diameter: Array.from({ length: 12 }, () => '203.2'),
+};
 
 /** Stops of that walk: drum, lining and end float of each side, bore and piston of the cylinder that is resealed. */
 const STOPS = 8;
@@ -36,11 +36,9 @@ describe('the van with four drums', function () {
     await job.book('V 091', 'Sallow van', buildLayout('drums_single', v7(), v7(), v7), { scopeCorners: ['RL', 'RR'] });
     const cylinder = job.slot('wheel_cylinder', 'RL');
     await job.stage('trace');
-    const say = (what: string, answer: string): Promise<void> =>
-      page.getByRole('radiogroup', { name: what, exact: true }).getByRole('radio', { name: answer, exact: true }).click();
-    await say('Spongy', 'Seen');
-    await say('Level low', 'Not seen');
-    await say('Does not hold', 'Not seen');
+    await job.say('Spongy', 'Seen');
+    await job.say('Level low', 'Not seen');
+    await job.say('Does not hold', 'Not seen');
     for (const side of ['left', 'right']) await on(`Drags after release, Rear ${side}: not checked`).click();
     await page.getByRole('link', { name: /Trace.*done/ }).waitFor();
     const decision = { slotId: cylinder, partId: null, option: 'reseal', reason: '', reviewOn: null };
@@ -181,21 +179,7 @@ describe('the van with four drums', function () {
 
   it('gauges along the walk, and decides', async () => {
     await job.stage('gauge');
-    await pressAll(page.getByRole('button', { name: /looked at after cleaning, nothing found/ }));
-    await on(/^Begin/).click();
-    const asks = page.locator('[data-capture]');
-    for (let stop = 0; stop < STOPS; stop += 1) {
-      const asked = await asks.innerText();
-      await typeFigures(page, FIGURES.find(([what]) => asked.includes(`${what}, rear`))![1]);
-      if (stop === STOPS - 1) break;
-      await page
-        .getByText(/goes on: /)
-        .first()
-        .waitFor();
-      await page.keyboard.press('Enter');
-      await asks.getByText('Type the figure').waitFor();
-    }
-    await page.getByRole('link', { name: /Gauge.*done/ }).waitFor();
+    await job.walkRound(STOPS, FIGURES);
   });
 
   it('decides by what was gauged, both sides alike, and seals and renews', async () => {
@@ -214,7 +198,7 @@ describe('the van with four drums', function () {
         .locator('[data-capture]')
         .getByText(new RegExp(`^${what}, rear right`))
         .waitFor();
-      await typeFigures(page, FIGURES.find(([f]) => f === what)![1]);
+      await typeFigures(page, FIGURES[what]);
     }
     await job.stage('rebuild');
     for (const side of ['left', 'right']) await job.reseal(`Rear ${side} wheel cylinder`, 'Kit 19, lot 4');
@@ -248,24 +232,18 @@ describe('the van with four drums', function () {
     const road = page.getByRole('group', { name: 'Road test' }).getByRole('button', { name: 'Passed' });
     expect(await road.isDisabled(), 'two figures have no limit').to.equal(true);
     await on('Accept with a reason').first().click();
-    await page.getByLabel('Reason').fill('No book for this drum; 203.2 is its size when new');
-    await page.getByLabel(/^Password of/).fill(DEMO_PASSWORD);
     await page.getByRole('textbox', { name: 'Rear right drum diameter' }).fill('abc');
     await page.getByText('In words, so that somebody can answer for it.').waitFor();
-    await page.getByRole('textbox', { name: 'Rear right drum diameter' }).fill('No book for this drum; as the other side');
-    await on(/^Accept .*by name$/).click();
-    await on(/^Accept .*by name$/).waitFor({ state: 'detached' });
+    await job.accept('No book for this drum; 203.2 is its size when new', {
+      'Rear right drum diameter': 'No book for this drum; as the other side',
+    });
     await passAll(page);
     await pressAll(page.getByRole('button', { name: 'Gone', exact: true, pressed: false }));
     await page.getByText('nothing stands in the way').waitFor();
   });
 
   it('is handed back, with what was sealed, renewed, proved and left on its sheet', async () => {
-    await on('Hand the vehicle back').click();
-    await page.getByLabel(/^Password of/).fill(DEMO_PASSWORD);
-    await page.getByRole('button', { name: 'Hand back', exact: true }).click();
-    await page.getByRole('heading', { name: 'Hand-back sheet' }).waitFor();
-    const sheet = await page.locator('.sheet').innerText();
+    const sheet = await job.handBack();
     for (const part of ['lot 4', 'Tube 4.75', 'Class 4 fluid', 'as the other side', 'held at 1 in 6', 'Wheel nuts again'])
       expect(sheet).to.include(part);
     for (const was of ['kit not known', 'No slope at the works', 'Cannot be tried']) expect(sheet).to.not.include(was);

@@ -128,7 +128,7 @@ export const CAUTIONS: readonly Caution[] = [
   {
     id: 'first_move',
     steps: ['road_test'],
-    text: 'Make the first stops at walking pace in a closed place, with the parking brake proved.',
+    text: 'Make the first stops at walking pace in a closed place, with the parking brake proved where there is one.',
     critical: true,
   },
   {

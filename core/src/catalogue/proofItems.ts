@@ -303,7 +303,10 @@ export function proofItems(input: AskedOf): ProofItem[] {
         ]
       : []),
     item('stop_lamp', { question: 'Stop lamps light from each control', how: 'Pedal, and lever where there is one.', answers: IF_ANY }),
-    item('road_walk', { question: 'First stops at walking pace, off the road', how: 'In a closed place, with the parking brake proved.' }),
+    item('road_walk', {
+      question: 'First stops at walking pace, off the road',
+      how: input.parking ? 'In a closed place, with the parking brake proved.' : 'In a closed place, with room to roll out.',
+    }),
     item('road', {
       question: 'Road test',
       how: 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.',

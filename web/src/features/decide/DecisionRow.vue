@@ -84,9 +84,7 @@ const because = computed(() => {
   const bad = props.component.judged.find((j) => j.verdict === props.component.verdict && j.verdict !== 'holds');
   if (bad) return `${bad.characteristic.short} ${mm(bad.reduced.value, bad.reduced.decimals)}, ${VERDICT_WORD[bad.verdict].toLowerCase()}`;
   const finding = props.component.findings.find((f) => f.severity !== 'note');
-  if (finding) return finding.words;
-  const { verdict } = props.component;
-  return verdict === null || verdict === 'not_gauged' ? 'not everything is gauged yet' : '';
+  return finding?.words ?? (props.component.verdict === 'not_gauged' ? 'not everything is gauged yet' : '');
 });
 /** What was said with the decision; without that, its line stands only where somebody looks at the part. */
 const says = computed(() => {

@@ -44,8 +44,9 @@ const releasing = ref(false);
 const all = ref<string[]>([]);
 /** What keeps it there, beside the locks that are told above. */
 const reasons = computed(() => {
-  const others = move.value?.reasons.flatMap((r) => (r.about === 'lock' ? [] : [r.words])).slice(0, 2) ?? [];
-  return others.length > 0 ? others.join(' ') : 'A control is locked.';
+  const all = move.value?.reasons ?? [];
+  const others = all.flatMap((r) => (r.about === 'lock' ? [] : [r.words])).slice(0, 2);
+  return others.length === 0 && all.length > 0 ? 'A control is locked.' : others.join(' ');
 });
 const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state.offers.find((o) => o.state === 'open') ?? null) : null));
 const care = computed(() => (!job.state.released ? afterCareOf(job.state, job.today) : []));
