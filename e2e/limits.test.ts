@@ -21,6 +21,30 @@ describe('the limit book as a list', function () {
   const choose = (name: string, text: string | Buffer) =>
     page.locator('input[type=file]').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
+  it('stands there whole: every limit that was entered has its row, also at the far end', async () => {
+    const entered = Number(
+      (
+        await page
+          .locator('.head')
+          .getByText(/\d+ entered/)
+          .innerText()
+      ).split(' ')[0],
+    );
+    await page
+      .getByRole('button', { name: /^New version of/ })
+      .last()
+      .waitFor();
+    expect(await page.getByRole('button', { name: /^New version of/ }).count()).to.equal(entered);
+  });
+
+  it('a torque in common use is agreed to, by name', async () => {
+    const row = page.getByRole('listitem').filter({ hasText: 'Banjo M10 into iron' });
+    await row.getByText('unchecked').waitFor();
+    await row.getByRole('button', { name: /^I agree to/ }).click();
+    await row.getByText('agreed to by Tomasz Verrill').waitFor();
+    expect(await row.getByRole('button').count()).to.equal(0);
+  });
+
   it('comes out as CSV, and as it is stands there already', async () => {
     const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Out as CSV' }).click()]);
     csv = await readFile(await file.path(), 'utf8');

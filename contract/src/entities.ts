@@ -190,6 +190,10 @@ export const calibration = calibrationFields
 export const gaugeCheck = z
   .object({ ...entered, gaugeId: id, nominal: z.number(), read: z.number() })
   .meta({ id: 'GaugeCheck' }) satisfies z.ZodType<ledger.GaugeCheck>;
+/** Somebody agreed to a generic torque. */
+export const torqueCheck = z
+  .object({ id, torque: z.string(), checkedBy: id, checkedAt: instant })
+  .meta({ id: 'TorqueCheck' }) satisfies z.ZodType<ledger.TorqueCheck>;
 export const studyFields = z.object({
   place: words(200),
   readings: z
@@ -289,6 +293,7 @@ export const jobFile = z
     gauges: z.array(gauge),
     callBacks: z.array(callBack),
     gaugeChecks: z.array(gaugeCheck),
+    torqueChecks: z.array(torqueCheck),
     people: z.array(person),
     pastJobs: z.array(z.object({ id, kind: jobKind, complaint: z.string(), openedAt: instant, releasedAt: instant.nullable() })),
     release: release.nullable(),

@@ -54,13 +54,19 @@ describe('joints', () => {
     expect(tell('opened')).to.equal(null);
   });
   it('without a book the usual figure is named, as generic; what only a book says has none', () => {
-    expect(usualTorque(genericForJoint('flare'))).to.equal(
-      'Generic, unchecked: on 3/16 in or 5 mm tube 12 to 16 N·m. The maker’s figure goes before.',
+    const usual = (list: Parameters<typeof usualTorque>[0]): string => usualTorque(list, () => []);
+    expect(usual(genericForJoint('flare'))).to.equal(
+      'Generic: union on 3/16 in or 5 mm tube 12 to 16 N·m (unchecked). The maker’s figure goes before.',
     );
-    expect(usualTorque(genericForJoint('washers'))).to.match(/iron 25 to 30 N·m; .*aluminium 18 to 22 N·m/);
-    expect(usualTorque(genericForUnit('bleeder'))).to.match(/M7, M8 7 to 9 N·m; M10, 3\/8 in 10 to 13 N·m/);
-    for (const kind of ['hub', 'caliper', 'wheel_cylinder'] as const) expect(usualTorque(genericForUnit(kind)), kind).to.equal('');
-    expect(usualTorque(genericForJoint('o_ring'))).to.equal('');
+    expect(usual(genericForJoint('washers'))).to.match(/iron 25 to 30 N·m .*; .*aluminium 18 to 22 N·m/);
+    expect(usual(genericForUnit('bleeder'))).to.match(/bleeder M7 or M8 7 to 9 N·m .*; bleeder M10 or 3\/8 in 10 to 13 N·m/);
+    for (const kind of ['hub', 'caliper', 'wheel_cylinder'] as const) expect(usual(genericForUnit(kind)), kind).to.equal('');
+    expect(usual(genericForJoint('o_ring'))).to.equal('');
+  });
+  it('a usual figure says who else agreed to it, each figure by itself', () => {
+    expect(usualTorque(genericForUnit('bleeder'), (id) => (id === 'bleeder_small' ? ['A', 'B'] : []))).to.equal(
+      'Generic: bleeder M7 or M8 7 to 9 N·m (agreed to by A and B); bleeder M10 or 3/8 in 10 to 13 N·m (unchecked). The maker’s figure goes before.',
+    );
   });
   it('an open one locks the pedal, one that is only made lets press and makes every proof provisional', () => {
     const t = new ReworkFixture(FOUR);

@@ -142,6 +142,7 @@ describe('what is new of a job', function () {
     const limit = limitBody();
     const steps: readonly (readonly [string, readonly string[], () => Promise<{ readonly status: number }>])[] = [
       ['a limit', ['limits'], () => shop.technician.ask('POST', '/api/limits', limit)],
+      ['a torque agreed to', ['torqueChecks'], () => shop.lead.ask('POST', '/api/torques/union/check', {})],
       ['a limit looked over', ['limits'], () => shop.lead.ask('POST', `/api/limits/${limit.id}/check`, {})],
       [
         'a person',

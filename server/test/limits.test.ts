@@ -162,4 +162,22 @@ describe('a limit of one vehicle or part', () => {
     expect(book.filter((l) => l.scope === 'part').map((l) => l.appliesName)).to.have.members(['P 9001', null]);
     await shop.close();
   });
+
+  it('a generic torque is agreed to by name, once each, and stands in every job file; another one there is not', async () => {
+    const shop = await openShop();
+    interface Listed {
+      readonly id: string;
+      readonly agreed: readonly { readonly checkedBy: string; readonly checkedByName: string }[];
+    }
+    const agree = (torque: string) => shop.lead.ask<{ torque: string }>('POST', `/api/torques/${torque}/check`, {});
+    expect((await agree('hub_nut')).status).to.equal(404);
+    for (let n = 0; n < 2; n += 1) expect((await agree('union')).body.torque).to.equal('union');
+    await shop.technician.ask('POST', '/api/torques/union/check', {});
+    const listed = (await shop.technician.ask<Listed[]>('GET', '/api/torques')).body;
+    const by = (id: string): number => new Set(listed.find((t) => t.id === id)?.agreed.map((c) => c.checkedByName)).size;
+    expect([by('union'), by('banjo_iron')]).to.deep.equal([2, 0]);
+    const { jobId } = await bookIn(shop.technician);
+    expect((await shop.technician.file(jobId)).torqueChecks.map((c) => c.torque)).to.deep.equal(['union', 'union']);
+    await shop.close();
+  });
 });

@@ -51,6 +51,6 @@ export {
 } from './proofItems.ts';
 export { OPTION_NAME, type BoreMaterial, type OptionId, optionsFor } from './repairOptions.ts';
 export { type Stage, STAGE_NAME, STAGES } from './stages.ts';
-export { genericForJoint, genericForUnit, type GenericTorque } from './genericTorques.ts';
+export { GENERIC_TORQUES, genericForJoint, genericForUnit, type GenericTorque } from './genericTorques.ts';
 export { answerable, SHIFTS, TABLES } from './trace/tables.ts';
 export { readFigure, takes } from './typedFigure.ts';

@@ -55,6 +55,14 @@ export interface CallBack {
 }
 
 /** One version of a gauge on the rack. */
+/** Somebody agreed that a generic torque is what this shop sets. */
+export interface TorqueCheck {
+  readonly id: string;
+  /** Stable name of the torque. */
+  readonly torque: string;
+  readonly checkedBy: string;
+  readonly checkedAt: string;
+}
 export interface GaugeVersion {
   readonly id: string;
   readonly gaugeId: string;

@@ -41,7 +41,7 @@ export type { TakenOut } from './families/takenOuts.ts';
 export type { Torque } from './families/torques.ts';
 export type { JobVoid } from './families/voids.ts';
 export type { DeriveFacts, Named, ReleaseClass } from './family.ts';
-export type { Calibration, CallBack, GaugeCheck, GaugeVersion, RepeatStudy } from './gaugeRecords.ts';
+export type { Calibration, CallBack, GaugeCheck, GaugeVersion, RepeatStudy, TorqueCheck } from './gaugeRecords.ts';
 export { type JobRecords, NO_RECORDS } from './jobRecords.ts';
 export type { Finish, Job, JobKind, Person } from './job.ts';
 export type { Part } from './partRecords.ts';

@@ -2,7 +2,7 @@ import type { Layout, LayoutRevision } from '../layout/graph.ts';
 import type { LimitVersion } from '../verdict/limits.ts';
 import type { EventBase } from './eventBase.ts';
 import { type EventList, type EventLists, NO_EVENTS } from './families.ts';
-import type { CallBack, GaugeCheck, GaugeVersion } from './gaugeRecords.ts';
+import type { CallBack, GaugeCheck, GaugeVersion, TorqueCheck } from './gaugeRecords.ts';
 import type { Job, JobImport, JobKind, Person } from './job.ts';
 import type { Part } from './partRecords.ts';
 import type { PriorVersion } from './priorRecords.ts';
@@ -35,6 +35,8 @@ export interface JobRecords extends EventLists {
   /** Gauges that were found out, and the newest look of each at its setting piece. */
   readonly callBacks: readonly CallBack[];
   readonly gaugeChecks: readonly GaugeCheck[];
+  /** Who agreed to which generic torque. */
+  readonly torqueChecks: readonly TorqueCheck[];
   readonly people: readonly Person[];
   readonly pastJobs: readonly PastJob[];
   readonly release: ReleaseRecord | null;
@@ -52,6 +54,7 @@ export const NO_RECORDS: Lists<JobRecords> = {
   gauges: [],
   callBacks: [],
   gaugeChecks: [],
+  torqueChecks: [],
   people: [],
   pastJobs: [],
 };

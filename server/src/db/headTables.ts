@@ -18,6 +18,7 @@ export const HEADS: Readonly<Record<Head, readonly PgTable[]>> = {
   gauges: [s.gauge],
   callBacks: [s.callBack, s.calibration],
   gaugeChecks: [s.gaugeCheck],
+  torqueChecks: [s.torqueCheck],
   people: [s.account],
   pastJobs: [s.job, s.release],
   release: [s.release],

@@ -96,7 +96,7 @@ const OF_RELEASE: Readonly<Record<ReleaseClass, readonly Trigger[]>> = {
 
 /** Tables that are no events of a job, and only ever added to as well. */
 const ALSO_ONLY_ADDED = [
-  ...['release_record', 'late_event', 'limit_version', 'limit_check', 'gauge_version', 'calibration', 'gauge_check'],
+  ...['release_record', 'late_event', 'limit_version', 'limit_check', 'torque_check', 'gauge_version', 'calibration', 'gauge_check'],
   ...['repeat_study', 'gauge_call_back', 'finding_entry', 'prior_version'],
 ] as const;
 

@@ -11,7 +11,7 @@ import { readGauges, readJobHead, readJobRelease, readJobsOf, readPartsOf, readW
 import { layoutAt, readLayouts, type Revision } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readPeople } from './people.ts';
-import { readCallBacks, readNewestChecks } from './rack.ts';
+import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
 import { rowsOfEach } from './rows.ts';
 
 /** What is new of a job since somebody read it: to be merged into what they have, by id. */
@@ -126,6 +126,7 @@ function headReaders(db: Database, jobId: string, head: Awaited<ReturnType<typeo
     gauges: async () => readGauges(db),
     callBacks: async () => readCallBacks(db),
     gaugeChecks: async () => readNewestChecks(db),
+    torqueChecks: async () => readTorqueChecks(db),
     people: async () => readPeople(db),
     pastJobs: async () => (await readJobsOf(db, vehicleId)).filter((j) => j.id !== jobId),
     release: async () => readJobRelease(db, jobId),

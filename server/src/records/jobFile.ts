@@ -10,7 +10,7 @@ import * as s from '../db/schema.ts';
 import { notFound } from '../platform/problem.ts';
 import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
-import { readCallBacks, readNewestChecks } from './rack.ts';
+import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
 import { readPeople } from './people.ts';
 import { type Prepared, rowsOfEach } from './rows.ts';
 import { together } from './parallel.ts';
@@ -94,6 +94,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobRecor
     gauges: () => readGauges(db),
     callBacks: () => readCallBacks(db),
     gaugeChecks: () => readNewestChecks(db),
+    torqueChecks: () => readTorqueChecks(db),
   });
   const { parts, readings } = await rowsOfEach(db, LEANING, {
     sets: families.sets.map((x) => x.id),

@@ -1,7 +1,7 @@
-import type { CallBack, GaugeCheck } from '@dauer/core/ledger';
+import type { CallBack, GaugeCheck, TorqueCheck } from '@dauer/core/ledger';
 import { asc, desc } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
-import { calibration, callBack, gaugeCheck } from '../db/schema.ts';
+import { calibration, callBack, gaugeCheck, torqueCheck } from '../db/schema.ts';
 
 /** Every call-back, each with the calibration that ended it: the first that found the gauge good, or put it right, after it was entered. */
 export async function readCallBacks(db: Database): Promise<CallBack[]> {
@@ -19,4 +19,9 @@ export async function readCallBacks(db: Database): Promise<CallBack[]> {
 /** The newest look of each gauge at its setting piece. */
 export async function readNewestChecks(db: Database): Promise<GaugeCheck[]> {
   return db.selectDistinctOn([gaugeCheck.gaugeId]).from(gaugeCheck).orderBy(gaugeCheck.gaugeId, desc(gaugeCheck.enteredAt));
+}
+
+/** Who agreed to which generic torque, the first first. */
+export async function readTorqueChecks(db: Database): Promise<TorqueCheck[]> {
+  return db.select().from(torqueCheck).orderBy(asc(torqueCheck.checkedAt));
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends object">
 import { computed } from 'vue';
+import { VDataTable, VDataTableVirtual } from 'vuetify/components/VDataTable';
 
 /** A column of a list of the book: what it is called, and by what it is put in order; none where its order says nothing. */
 interface Column<R> {
@@ -19,6 +20,8 @@ const props = defineProps<{ columns: readonly Column<T>[]; rows: readonly T[]; l
 defineSlots<Record<string, (of: { readonly row: T }) => unknown>>();
 /** From so many rows on only those in sight are drawn. */
 const LONG = 100;
+/** A list that is no longer than that is drawn whole: one that is drawn in parts without a height of its own leaves rows out. */
+const long = computed(() => props.rows.length > LONG);
 const headers = computed(() =>
   props.columns.map((c) => ({
     key: c.key,
@@ -31,13 +34,12 @@ const headers = computed(() =>
 </script>
 
 <template>
-  <v-data-table-virtual
+  <component
+    :is="long ? VDataTableVirtual : VDataTable"
     class="book"
     :headers="headers"
     :items="[...rows]"
-    :height="rows.length > LONG ? '70vh' : undefined"
-    :fixed-header="rows.length > LONG"
-    :item-height="57"
+    v-bind="long ? { height: '70vh', fixedHeader: true, itemHeight: 57 } : { itemsPerPage: -1, hideDefaultFooter: true }"
     :mobile="null"
     mobile-breakpoint="md"
     hide-no-data
@@ -46,10 +48,10 @@ const headers = computed(() =>
     <template v-for="c in columns.filter((x) => x.quiet)" :key="`head-${c.key}`" #[`header.${c.key}`]>
       <span class="sr">{{ c.title }}</span>
     </template>
-    <template v-for="c in columns" :key="c.key" #[`item.${c.key}`]="{ item }">
+    <template v-for="c in columns" :key="c.key" #[`item.${c.key}`]="{ item }: { item: unknown }">
       <slot :name="c.key" :row="item as T" />
     </template>
-  </v-data-table-virtual>
+  </component>
 </template>
 
 <style scoped>

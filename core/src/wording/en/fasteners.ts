@@ -35,8 +35,15 @@ export const UNDOES = {
   torque: (slot: Slot): string => `Torque at the ${placeName(slot).toLowerCase()}`,
 };
 
-/** Generic torques in words, for whoever has no book; empty where there is none. */
-export function usualTorque(list: readonly GenericTorque[]): string {
+/**
+ * Generic torques in words, for whoever has no book; empty where there is none.
+ * @param agreed who else has agreed to a figure, by its name
+ */
+export function usualTorque(list: readonly GenericTorque[], agreed: (id: string) => readonly string[]): string {
   if (list.length === 0) return '';
-  return `Generic, unchecked: ${list.map((t) => `${t.of} ${t.from} to ${t.to} N·m`).join('; ')}. The maker’s figure goes before.`;
+  const each = list.map((t) => {
+    const by = agreed(t.id);
+    return `${t.of} ${t.from} to ${t.to} N·m (${by.length > 0 ? `agreed to by ${by.join(' and ')}` : 'unchecked'})`;
+  });
+  return `Generic: ${each.join('; ')}. The maker’s figure goes before.`;
 }

@@ -2,7 +2,8 @@
 import type { FindingSeverity } from '@dauer/core/catalogue';
 import type { ComponentKind } from '@dauer/core/layout';
 import type { Calibration } from '@dauer/core/ledger';
-import { date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { date, doublePrecision, index, integer, jsonb, pgTable, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { v7 } from 'uuid';
 import { instant, now } from './instant.ts';
 import { account } from './entities.ts';
 
@@ -41,6 +42,19 @@ export const repeatStudy = pgTable(
     shortSpan: doublePrecision().notNull(),
   },
   (t) => [index().on(t.gaugeId)],
+);
+/** Somebody agreed to a generic torque: an event of its own. */
+export const torqueCheck = pgTable(
+  'torque_check',
+  {
+    id: uuid().primaryKey().$default(v7),
+    torque: text().notNull(),
+    checkedBy: uuid()
+      .notNull()
+      .references(() => account.id),
+    checkedAt: instant().notNull().$default(now),
+  },
+  (t) => [uniqueIndex().on(t.torque, t.checkedBy)],
 );
 /** The shop's own findings of the catalogue. */
 export const findingEntry = pgTable('finding_entry', {

@@ -1,18 +1,22 @@
 import { PAGE_SIZE } from '@dauer/contract';
-import { characteristic, checkLimitOf } from '@dauer/core/catalogue';
+import { characteristic, checkLimitOf, GENERIC_TORQUES } from '@dauer/core/catalogue';
 import type { LimitVersion } from '@dauer/core/verdict';
 import { limitKey } from '@dauer/core/views';
 import { and, eq, inArray, ne, sql } from 'drizzle-orm';
-import { account, limit, limitCheck, part, vehicle } from '../../db/schema.ts';
+import { account, limit, limitCheck, part, torqueCheck, vehicle } from '../../db/schema.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { changesBetween, openVerdicts } from './verdictChanges.ts';
 import { readLimit, readLimits, readLimitVersions } from '../../records/limits.ts';
+import { readTorqueChecks } from '../../records/rack.ts';
 import { readPeople } from '../../records/people.ts';
 import { shopDay } from '../../records/ahead.ts';
 
-export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterLimit' | 'importLimits' | 'checkLimit'> = {
+export const limitsHandlers: Pick<
+  Handlers,
+  'limits' | 'limitVersions' | 'enterLimit' | 'importLimits' | 'checkLimit' | 'torques' | 'checkTorque'
+> = {
   limits: async ({ db, query }) => {
     const all = [...(await readLimits(db, query.vehicleId))].sort((a, b) => (a.id < b.id ? -1 : 1));
     const { after } = query;
@@ -108,5 +112,21 @@ export const limitsHandlers: Pick<Handlers, 'limits' | 'limitVersions' | 'enterL
     }
     await db.insert(limitCheck).values({ limitId: found.id, checkedBy: person.id }).onConflictDoNothing();
     return (await readLimit(db, params.id)) ?? found;
+  },
+  torques: async ({ db }) => {
+    const people = new Map((await readPeople(db)).map((p) => [p.id, p.name]));
+    const checks = await readTorqueChecks(db);
+    return GENERIC_TORQUES.map(({ id, of, from, to }) => {
+      const agreed = checks.filter((c) => c.torque === id).map((c) => ({ ...c, checkedByName: people.get(c.checkedBy) ?? '' }));
+      return { id, of, from, to, agreed };
+    });
+  },
+  checkTorque: async ({ db, params, person }) => {
+    if (!GENERIC_TORQUES.some((t) => t.id === params.torque)) throw notFound('torque');
+    await db.insert(torqueCheck).values({ torque: params.torque, checkedBy: person.id }).onConflictDoNothing();
+    const mine = and(eq(torqueCheck.torque, params.torque), eq(torqueCheck.checkedBy, person.id));
+    const [found] = await db.select().from(torqueCheck).where(mine);
+    if (!found) throw notFound('torque');
+    return found;
   },
 };

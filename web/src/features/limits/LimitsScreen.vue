@@ -15,6 +15,7 @@ import { onLetter } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import BookTable from '../../fittings/BookTable.vue';
 import ChangedVerdicts from './ChangedVerdicts.vue';
+import CommonTorques from './CommonTorques.vue';
 import LimitExchange from './LimitExchange.vue';
 import LimitForm from './LimitForm.vue';
 import { presetOf } from './preset.ts';
@@ -159,6 +160,7 @@ onBeforeUnmount(off);
         </div>
       </template>
     </BookTable>
+    <CommonTorques />
     <LimitVersions v-if="looking" :limit="looking" :name="`${nameOf(looking)}, ${applies(looking)}`" @close="looking = null" />
     <LimitForm v-if="editing" :from="editing === 'new' ? null : editing" :preset="preset" @close="editing = null" @entered="entered" />
   </main>

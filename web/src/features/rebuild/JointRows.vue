@@ -7,13 +7,16 @@ import { isCharged, jointsOf, type JointStatus, jointStatus, wouldUndo } from '@
 import { heldRefusal } from '@dauer/core/views';
 import { computed, reactive, ref } from 'vue';
 import { refusalOf } from '../../fittings/refusal.ts';
+import { agreedBeside } from './agreed.ts';
 import WithNote from '../../fittings/WithNote.vue';
+import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 
 /** Joints of what is picked, and every joint that was touched: opened, made, torqued, looked at. */
 const props = defineProps<{ writable: boolean }>();
 const job = useOpenJob();
+const session = useSession();
 /** Words that go with the next thing told of a joint. */
 const notes = reactive<Record<string, string>>({});
 const making = ref<string | null>(null);
@@ -42,7 +45,7 @@ const setting = ref<string | null>(null);
 const figure = ref('');
 const tried = ref(false);
 const problem = computed(() => (tried.value ? refusalOf(() => readTold('torque', figure.value, 'Nm')) : ''));
-const usual = (j: JointStatus): string => usualTorque(genericForJoint(j.seal));
+const usual = (j: JointStatus): string => usualTorque(genericForJoint(j.seal), agreedBeside(job.records, session.person?.id));
 function log(j: JointStatus, kind: JointEventKind, seal: JointSeal | null = null): void {
   if (kind === 'made' && seal === null) {
     making.value = j.joint.key;

@@ -6,13 +6,16 @@ import { readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
 import { torqueFault, type TorquePoint } from '@dauer/core/stages';
 import { computed, ref } from 'vue';
+import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
+import { agreedBeside } from './agreed.ts';
 import OnlyNow from './OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
 const props = defineProps<{ point: TorquePoint; logged: readonly Torque[]; before?: string; writable: boolean }>();
 const job = useOpenJob();
+const session = useSession();
 const last = computed(() => props.logged.at(-1) ?? null);
 const open = ref(false);
 /** A wheel that goes on closes the corner. */
@@ -31,7 +34,7 @@ const problems = computed(() => ({
 /** What is usual where no book is at hand. */
 const usual = computed(() => {
   const slot = job.state.records.layout.slots.find((s) => s.id === props.point.slotId);
-  return slot ? usualTorque(genericForUnit(slot.kind)) : '';
+  return slot ? usualTorque(genericForUnit(slot.kind), agreedBeside(job.records, session.person?.id)) : '';
 });
 const wrenches = computed(() => job.state.records.gauges.filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
 const wrench = ref(wrenches.value[0] ?? '');
