@@ -52,6 +52,15 @@ describe('what is felt at each of several levers', () => {
         }
   });
 
+  it('what was felt before they were told apart names no lever: it is said so, left out, and not called foreign', () => {
+    const t = bike().say('pedal_sinks', 'seen').say('teapot', 'seen');
+    const { evidence } = toTrace(t.state());
+    expect([evidence.leverless, evidence.foreign]).to.deep.equal([['pedal_sinks'], ['teapot']]);
+    expect(evidence.observations).to.not.have.property('pedal_sinks');
+    const car = new TracingFixture(['FL'], [], 'coupe_disc_disc_tandem_servo').say('pedal_sinks', 'seen');
+    expect(toTrace(car.state()).evidence.leverless).to.deep.equal([]);
+  });
+
   it('a soft hand lever raises what is in front, and nothing behind', () => {
     const t = bike();
     const { hand } = leversOf(t);

@@ -43,7 +43,7 @@ export const WITHIN: readonly MeasurementId[] = ['bore_diameter', 'bore_zone', '
 const UNSEALS: readonly PartEvent['kind'][] = ['opened', 'removed', 'honed', 'sleeved'];
 
 /** The unit that closes over a place: a caliper over its pistons, a cylinder over its own bore. */
-export function sealedUnit(layout: Layout, slot: Slot): Slot {
+function sealedUnit(layout: Layout, slot: Slot): Slot {
   return (slot.kind === 'piston' && slot.parentId !== null && slotById(layout, slot.parentId)) || slot;
 }
 

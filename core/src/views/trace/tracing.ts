@@ -1,5 +1,5 @@
 import type { CharacteristicId } from '../../catalogue/characteristics.ts';
-import { codeAtControl, observationKey } from '../../catalogue/observations.ts';
+import { codeAtControl, controlOfObservation, observationKey, observedCode } from '../../catalogue/observations.ts';
 import { TABLES, type Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
 import { expectedInfoGain } from '../../inference/nextCheck.ts';
@@ -37,6 +37,8 @@ export interface JobEvidence extends Evidence {
   readonly found: ReadonlyMap<string, Certain>;
   /** Answers about what this vehicle does not have: they do not count. */
   readonly foreign: readonly string[];
+  /** Answers that name no lever, where there are several: they do not count. */
+  readonly leverless: readonly string[];
   /** Answers of earlier rounds: shown, not counted. */
   readonly earlier: ReadonlyMap<string, Earlier>;
 }
@@ -84,8 +86,10 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       return slot === undefined || (changed.get(slot) ?? '') <= c.at;
     }),
   );
-  const foreign = [...state.context.answers].flatMap(([key, o]) => (o.state !== 'not_checked' && !known.has(key) ? [key] : []));
-  return { observations, learntFrom, certain: asEvidence(found), found, foreign, earlier };
+  const unknown = [...state.context.answers].flatMap(([key, o]) => (o.state !== 'not_checked' && !known.has(key) ? [key] : []));
+  const atSome = new Set(network.observations.filter((o) => controlOfObservation(o.id) !== null).map((o) => observedCode(o.id)));
+  const [leverless, foreign] = [unknown.filter((key) => atSome.has(key)), unknown.filter((key) => !atSome.has(key))];
+  return { observations, learntFrom, certain: asEvidence(found), found, foreign, leverless, earlier };
 }
 
 /** What the pedal's volumes say by themselves: too soft, too free; not where it cannot be told or was changed since. */

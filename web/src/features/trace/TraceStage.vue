@@ -109,6 +109,12 @@ const stillText = computed(() => {
         {{ weighing?.input.evidence.foreign.length === 1 ? 'One answer is' : `${weighing?.input.evidence.foreign.length} answers are` }}
         about what this vehicle does not have, and left out; the rest is weighed.
       </p>
+      <p v-if="(weighing?.input.evidence.leverless.length ?? 0) > 0" class="second small">
+        {{
+          weighing?.input.evidence.leverless.length === 1 ? 'One answer names' : `${weighing?.input.evidence.leverless.length} answers name`
+        }}
+        no lever, and this vehicle has several: say at which it was felt. Until then it is left out.
+      </p>
       <p class="second small links">
         <RouterLink class="go" to="/tracing">How well tracing did</RouterLink>
         <RouterLink class="go" to="/practice">Practice on a made-up vehicle</RouterLink>
