@@ -2,7 +2,7 @@ import type { Layout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import { randomUUID as v7 } from 'node:crypto';
 import type { Locator, Page } from 'playwright-core';
-import { DEMO_PASSWORD, House, pressAll, signIn, typeFigures } from './house.ts';
+import { allSent, DEMO_PASSWORD, House, pressAll, signIn, typeFigures } from './house.ts';
 
 /** One job worked by one person in one page: booked past the interface, worked through it. */
 export class AJob {
@@ -26,6 +26,15 @@ export class AJob {
   /** Errors thrown in the page; there should be none. */
   get errors(): readonly string[] {
     return this.house.errors;
+  }
+  /** The server dies without a word: what is entered goes on being kept here. */
+  kill(): Promise<void> {
+    return this.house.killServer();
+  }
+  /** The server is there again, and has everything. */
+  async restart(): Promise<void> {
+    await this.house.start();
+    await allSent(this.page);
   }
   /** The page as it is, where a picture of a failed test is asked for. */
   async picture(failed: boolean): Promise<void> {

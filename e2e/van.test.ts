@@ -201,6 +201,8 @@ describe('the van with four drums', function () {
       await typeFigures(page, FIGURES[what]);
     }
     await job.stage('rebuild');
+    // The server is away for as long as the work takes.
+    await job.kill();
     for (const side of ['left', 'right']) await job.reseal(`Rear ${side} wheel cylinder`, 'Kit 19, lot 4');
     await job.fitNew('Line, front union to front left hose', 'Tube 4.75');
     for (const side of ['left', 'right']) {
@@ -208,6 +210,7 @@ describe('the van with four drums', function () {
       await job.part(`Rear ${side} drum`).getByText('fitted; done').waitFor();
     }
     await job.closeJoints();
+    await job.restart();
     // The board lies there to the last.
     await page.getByText('Do not press the pedal: a board lies on the pedal.').first().waitFor();
     await job.stage('rebuild', job.slot('pedal'));
