@@ -1,5 +1,6 @@
 import { type Corner, CORNERS } from '@dauer/core/layout';
 import { isYear, type QuantityKind, type UnitId, UNITS } from '@dauer/core/quantity';
+import { LIMIT_AXLES } from '@dauer/core/verdict';
 import { z } from 'zod';
 
 /** UUID made where the record is made (version 7), so that a write may be repeated safely. */
@@ -23,7 +24,7 @@ export const password = z.string().min(10).max(200);
 
 export const role = z.enum(['reader', 'technician', 'lead']);
 export const corner = z.enum(CORNERS as [Corner, ...Corner[]]);
-export const axle = z.enum(['front', 'rear']);
+export const axle = z.enum(LIMIT_AXLES);
 export const verdict = z.enum(['holds', 'watch', 'no_limit', 'not_gauged', 'cant_tell', 'past']);
 
 /** What every event says of itself when it is sent. */

@@ -7,7 +7,7 @@ import { controlsOf } from '../src/layout/reach.ts';
 import { buildLayout } from '../src/layout/templates.ts';
 import { disturbs } from '../src/readiness/disturbed.ts';
 import { deriveJob } from '../src/job/job.ts';
-import { id, JobFixture, NOW } from './jobFixture.ts';
+import { id, JobFixture, LIMIT, NOW } from './jobFixture.ts';
 
 const build = (template: string): Layout => buildLayout(template, 'l', 'v', id);
 const at = (l: Layout, kind: Slot['kind'], corner: Slot['corner'] = null, name?: string): Slot =>
@@ -31,6 +31,25 @@ describe('layouts beyond four wheels and two', () => {
     expect(axles('sidecar_outfit')).to.deep.equal(['front', 'rear', 'side']);
     expect(axles('trailer_overrun')).to.deep.equal(['rear']);
     for (const t of ['six_wheels_drums', 'sidecar_outfit', 'trailer_overrun']) expect(codes(build(t)), t).to.deep.equal([]);
+  });
+
+  it('a middle axle has a limit of its own, which neither the front nor the rear takes', () => {
+    const t = new JobFixture(['ML'], [], 'six_wheels_drums');
+    t.file.job = { ...t.file.job, scopeCorners: ['FL', 'ML', 'RL'] };
+    const limit = { ...LIMIT, id: 'mid', seriesId: 'mid', characteristic: 'drum_diameter' as const, bound: 'upper' as const, at: 256 };
+    t.file.limits = [{ ...limit, nominal: 254, machineTo: null, axle: 'middle' }];
+    const of = (corner: Slot['corner']) => {
+      const drum = at(t.layout, 'drum', corner).id;
+      t.gauge(
+        drum,
+        Array.from({ length: 12 }, () => '256.4'),
+        { measurement: 'drum_diameter', count: 12 },
+      );
+      return deriveJob(t.file, NOW)
+        .components.find((c) => c.slot.id === drum)!
+        .judged.find((j) => j.characteristic.id === 'drum_diameter')!.verdict;
+    };
+    expect([of('ML'), of('FL'), of('RL')]).to.deep.equal(['past', 'no_limit', 'no_limit']);
   });
 
   it('the foot lever of an outfit reaches the sidecar’s wheel, and the hand lever does not', () => {

@@ -15,7 +15,7 @@ type Known = ToTrace['evidence']['observations'];
 /** The page after so much was said. */
 function weighed(known: Known, firstRound: ToTrace['firstRound'] = []): WeighedNow {
   const checks = askable(made, known);
-  const evidence = { observations: known, certain: {}, learntFrom: {}, found: new Map(), foreign: [], earlier: new Map() };
+  const evidence = { observations: known, certain: {}, learntFrom: {}, found: new Map(), foreign: [], leverless: [], earlier: new Map() };
   const input: ToTrace = { network: made.network, evidence, checks, complaint: true, firstRound };
   return { input, result: diagnose(made.network, evidence, checks, true) };
 }

@@ -76,12 +76,7 @@ export function unsaidOf(limits: readonly (LimitVersion | null)[], slot: Slot | 
   return open[0] ?? null;
 }
 
-/** The axle that a limit may be for; a middle axle and a sidecar have those of every axle. */
-export function limitAxle(axle: Axle | null): 'front' | 'rear' | null {
-  return axle === 'front' || axle === 'rear' ? axle : null;
-}
-
 /** The axle of a place, for its limits. */
-export function axleOfSlot(slot: Slot | undefined): 'front' | 'rear' | null {
-  return limitAxle(axleOf(slot?.corner ?? null));
+export function axleOfSlot(slot: Slot | undefined): Axle | null {
+  return axleOf(slot?.corner ?? null);
 }

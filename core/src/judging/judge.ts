@@ -14,7 +14,7 @@ import { callBacksOn } from '../metrology/rack.ts';
 import type { Reduced } from '../metrology/reduce.ts';
 import { type DomainError, toResult } from '../quantity/domainError.ts';
 import { type Bound, type Judgement, type Verdict, decide } from '../verdict/decide.ts';
-import { type LimitTarget, type LimitVersion, boundOf, findLimits } from '../verdict/limits.ts';
+import { type LimitAxle, type LimitTarget, type LimitVersion, boundOf, findLimits } from '../verdict/limits.ts';
 import { compareSeverity, worst } from '../verdict/severity.ts';
 import { type Wear, type WearPoint, wear } from '../verdict/wear.ts';
 import { pairedFiguresAt } from './pairedFigures.ts';
@@ -82,7 +82,7 @@ const DEFAULT_SERVICE_KM = 10000;
 export function limitTarget(
   vehicle: Vehicle,
   id: string,
-  axle: 'front' | 'rear' | null,
+  axle: LimitAxle | null,
   partId: string | null,
   partNumber: string | null,
 ): LimitTarget {

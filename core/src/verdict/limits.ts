@@ -2,6 +2,10 @@ import { DomainError } from '../quantity/domainError.ts';
 import { type Bound, checkBound } from './decide.ts';
 import type { Gravity } from './severity.ts';
 
+/** The axle that a limit is for, numbered from the front; a sidecar's wheel is one by itself. */
+export const LIMIT_AXLES = ['front', 'middle', 'rear', 'side'] as const;
+export type LimitAxle = (typeof LIMIT_AXLES)[number];
+
 export type LimitSource = 'stamped' | 'maker' | 'supplier' | 'measured_new' | 'house' | 'generic';
 
 /** Better sources first. */
@@ -24,7 +28,7 @@ export interface LimitVersion {
   readonly yearTo: number | null;
   readonly variant: string | null;
   /** Front and rear of a vehicle mostly differ; null applies to both. */
-  readonly axle: 'front' | 'rear' | null;
+  readonly axle: LimitAxle | null;
   readonly bound: 'lower' | 'upper' | 'range';
   readonly nominal: number | null;
   readonly machineTo: number | null;
@@ -48,7 +52,7 @@ export interface LimitVersion {
 /** Who a figure belongs to, for finding its limit. */
 export interface LimitTarget {
   readonly characteristic: string;
-  readonly axle: 'front' | 'rear' | null;
+  readonly axle: LimitAxle | null;
   readonly partId: string | null;
   readonly partNumber: string | null;
   readonly vehicleId: string;

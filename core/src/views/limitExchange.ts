@@ -3,7 +3,7 @@ import { parseQuantity } from '../quantity/parse.ts';
 import { isYear } from '../quantity/partialDate.ts';
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import { UNITS, type UnitId } from '../quantity/units.ts';
-import { type LimitSource, type LimitVersion, SOURCE_RANK, currentLimits } from '../verdict/limits.ts';
+import { LIMIT_AXLES, type LimitSource, type LimitVersion, SOURCE_RANK, currentLimits } from '../verdict/limits.ts';
 import { ROW } from '../wording/en/jobs.ts';
 
 /** What of a limit is exchanged: all but who entered and checked it here. */
@@ -117,7 +117,7 @@ export function readLimitRow(row: LimitRow): LimitFields {
     yearFrom: year(of('year_from'), 'year_from'),
     yearTo: year(of('year_to'), 'year_to'),
     variant: orNull('variant'),
-    axle: of('axle') === '' ? null : oneOf(of('axle'), ['front', 'rear'] as const, 'axle'),
+    axle: of('axle') === '' ? null : oneOf(of('axle'), LIMIT_AXLES, 'axle'),
     bound: oneOf(of('bound'), ['lower', 'upper', 'range'] as const, 'bound'),
     nominal: figure('nominal'),
     machineTo: figure('machine_to'),

@@ -1,16 +1,15 @@
 import { characteristicsAt } from '../catalogue/characteristics.ts';
 import type { JobState } from '../job/job.ts';
 import { genericFor } from '../judging/genericLimits.ts';
-import { limitAxle } from '../judging/genericLimits.ts';
 import { axleOf } from '../layout/kinds.ts';
-import { type LimitVersion, findLimits } from '../verdict/limits.ts';
+import { type LimitAxle, type LimitVersion, findLimits } from '../verdict/limits.ts';
 import { limitWhy } from '../wording/en/jobs.ts';
 
 /** A limit that a vehicle needs, and what the book has for it. */
 export interface NeededLimit {
   readonly characteristic: string;
   readonly name: string;
-  readonly axle: 'front' | 'rear' | null;
+  readonly axle: LimitAxle | null;
   readonly limit: LimitVersion | null;
   /** In a sentence: which one applies and why, or that there is none. */
   readonly why: string;
@@ -26,7 +25,7 @@ export function limitsNeeded(state: JobState): NeededLimit[] {
   for (const c of state.components.filter((x) => x.inScope)) {
     const limits = [...state.records.limits, ...genericFor(c.slot, vehicle)];
     for (const k of characteristicsAt(c.slot).filter((x) => !x.recorded)) {
-      const axle = limitAxle(axleOf(c.slot.corner));
+      const axle = axleOf(c.slot.corner);
       const key = `${k.id}|${axle ?? ''}`;
       if (rows.has(key)) continue;
       const target = {

@@ -2,7 +2,7 @@
 import type { Climate, GaugeKind } from '@dauer/core/catalogue';
 import type { ComponentKind, ConnectionKind, Corner, Drive, LayoutRevision } from '@dauer/core/layout';
 import type { Finish, JobKind, Storage, Use, Vehicle } from '@dauer/core/ledger';
-import type { LimitScope, LimitSource } from '@dauer/core/verdict';
+import type { LimitAxle, LimitScope, LimitSource } from '@dauer/core/verdict';
 import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
 
@@ -290,7 +290,7 @@ export const limit = pgTable(
     yearFrom: integer(),
     yearTo: integer(),
     variant: text(),
-    axle: text().$type<'front' | 'rear'>(),
+    axle: text().$type<LimitAxle>(),
     bound: text().$type<'lower' | 'upper' | 'range'>().notNull(),
     nominal: doublePrecision(),
     machineTo: doublePrecision(),

@@ -2,7 +2,7 @@
 import { SOURCE_WORD } from '@dauer/core/wording';
 import { characteristic, CHARACTERISTICS, checkLimitOf } from '@dauer/core/catalogue';
 import { parseQuantity, toResult, type UnitId, UNITS } from '@dauer/core/quantity';
-import { type LimitScope, type LimitSource, type LimitVersion } from '@dauer/core/verdict';
+import { LIMIT_AXLES, type LimitAxle, type LimitScope, type LimitSource, type LimitVersion } from '@dauer/core/verdict';
 import type { VerdictChange } from '@dauer/contract';
 import { v7 } from 'uuid';
 import type { LimitPreset } from './preset.ts';
@@ -29,7 +29,7 @@ const f = ref({
   yearFrom: text(props.from?.yearFrom),
   yearTo: text(props.from?.yearTo),
   appliesTo: props.from?.appliesTo ?? props.preset?.appliesTo ?? '',
-  axle: (props.from ? (props.from.axle ?? 'both') : (props.preset?.axle ?? 'both')) as 'front' | 'rear' | 'both',
+  axle: (props.from ? (props.from.axle ?? 'both') : (props.preset?.axle ?? 'both')) as LimitAxle | 'both',
   unit: (characteristic(props.from?.characteristic ?? props.preset?.characteristic ?? '')?.unit ?? 'mm') as UnitId,
   range: props.from?.bound === 'range',
   low: text(props.from?.low),
@@ -143,6 +143,7 @@ const own = computed(() => {
   if (scope !== 'vehicle' && scope !== 'part') return null;
   return { title: preset?.label ?? (scope === 'part' ? 'this very part' : 'one vehicle'), value: scope };
 });
+const AXLE_WORD: Readonly<Record<LimitAxle, string>> = { front: 'front', middle: 'middle', rear: 'rear', side: 'sidecar' };
 const SCOPES = computed(() => [
   { title: 'a vehicle type', value: 'type' },
   { title: 'a part number', value: 'part_number' },
@@ -166,11 +167,7 @@ const SCOPES = computed(() => [
         <v-select
           v-model="f.axle"
           label="Axle"
-          :items="[
-            { title: 'front and rear', value: 'both' },
-            { title: 'front', value: 'front' },
-            { title: 'rear', value: 'rear' },
-          ]"
+          :items="[{ title: 'every axle', value: 'both' }, ...LIMIT_AXLES.map((a) => ({ title: AXLE_WORD[a], value: a }))]"
         />
         <template v-if="f.scope === 'type'">
           <v-text-field v-model="f.make" label="Make" />

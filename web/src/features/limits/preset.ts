@@ -1,5 +1,5 @@
 import { characteristic } from '@dauer/core/catalogue';
-import type { LimitScope } from '@dauer/core/verdict';
+import { LIMIT_AXLES, type LimitAxle, type LimitScope } from '@dauer/core/verdict';
 import type { LocationQuery } from 'vue-router';
 
 /** What a limit is about, where somebody comes from a vehicle or a part that misses one. */
@@ -8,7 +8,7 @@ export interface LimitPreset {
   readonly scope: LimitScope;
   readonly make: string;
   readonly model: string;
-  readonly axle: 'front' | 'rear' | 'both';
+  readonly axle: LimitAxle | 'both';
   readonly appliesTo: string;
   readonly label: string | null;
 }
@@ -26,7 +26,7 @@ export function presetOf(query: LocationQuery): LimitPreset | null {
     scope,
     make: text('make'),
     model: text('model'),
-    axle: axle === 'front' || axle === 'rear' ? axle : 'both',
+    axle: LIMIT_AXLES.find((a) => a === axle) ?? 'both',
     appliesTo: text('appliesTo'),
     label: text('label') || null,
   };

@@ -78,7 +78,7 @@ const noticed = computed(() => Object.keys(made.value.notice).filter((id) => mad
 /** The same weighing as on a job; shown when it is asked for, or at the end. */
 const toTrace = computed((): ToTrace => ({
   network: made.value.network,
-  evidence: { observations: known.value, certain: {}, learntFrom: {}, found: new Map(), foreign: [], earlier: new Map() },
+  evidence: { observations: known.value, certain: {}, learntFrom: {}, found: new Map(), foreign: [], leverless: [], earlier: new Map() },
   checks: open.value,
   complaint: true,
   firstRound: [],
