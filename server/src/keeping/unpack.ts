@@ -4,6 +4,9 @@ import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { type CopyNote, gunzipped, putAt, type Target, TargetAway } from './target.ts';
 
+/** What a program that has read enough leaves behind at the pipe it was fed by. */
+const HUNG_UP: readonly string[] = ['ERR_STREAM_PREMATURE_CLOSE', 'EPIPE', 'ECONNRESET'];
+
 /** Unpacks a whole copy into a folder. Fails where it cannot be read to its end, or is not what was written. */
 export async function unpackCopy(target: Target, copy: CopyNote, folder: string): Promise<void> {
   const found = await target.measure(copy.file);
@@ -18,7 +21,12 @@ export async function unpackCopy(target: Target, copy: CopyNote, folder: string)
     tar.on('close', (code) => (code === 0 ? resolve() : reject(new Error(`The copy could not be unpacked: ${said.trim().slice(0, 300)}`))));
   });
   ended.catch(() => undefined);
-  await pipeline(gunzipped(target.read(copy.file)), tar.stdin);
+  const trouble = await pipeline(gunzipped(target.read(copy.file)), tar.stdin).then(
+    () => null,
+    (error: NodeJS.ErrnoException) => error,
+  );
+  // It hangs up once it has read the end of the archive, at times before the last of the padding was given to it.
+  if (trouble && !HUNG_UP.includes(trouble.code ?? '')) throw trouble;
   await ended;
 }
 
