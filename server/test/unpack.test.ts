@@ -5,7 +5,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { gzipSync } from 'node:zlib';
-import type { CopyNote, Target } from '../src/keeping/target.ts';
 import { unpackCopy } from '../src/keeping/unpack.ts';
 
 /** Far more than a pipe holds: who reads the end of the archive hangs up before all of it was given to him. */
@@ -18,7 +17,7 @@ describe('a whole copy unpacked', () => {
   const unpack = async (packed: Buffer): Promise<string> => {
     const folder = mkdtempSync(join(tmpdir(), 'dauer-unpacked-'));
     const target = { measure: async () => ({ sha256: 'sum', bytes: packed.length }), read: () => Readable.from([packed]) };
-    await unpackCopy(target as unknown as Target, { sha256: 'sum', file: 'base', endedAt: 'then' } as CopyNote, folder);
+    await unpackCopy(target, { sha256: 'sum', file: 'base', endedAt: 'then' }, folder);
     return readFileSync(join(folder, 'page'), 'utf8');
   };
 

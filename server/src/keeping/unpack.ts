@@ -8,7 +8,11 @@ import { type CopyNote, gunzipped, putAt, type Target, TargetAway } from './targ
 const HUNG_UP: readonly string[] = ['ERR_STREAM_PREMATURE_CLOSE', 'EPIPE', 'ECONNRESET'];
 
 /** Unpacks a whole copy into a folder. Fails where it cannot be read to its end, or is not what was written. */
-export async function unpackCopy(target: Target, copy: CopyNote, folder: string): Promise<void> {
+export async function unpackCopy(
+  target: Pick<Target, 'measure' | 'read'>,
+  copy: Pick<CopyNote, 'file' | 'sha256' | 'endedAt'>,
+  folder: string,
+): Promise<void> {
   const found = await target.measure(copy.file);
   if (found.sha256 !== copy.sha256)
     throw new TargetAway(`The copy of ${copy.endedAt} is not what was written: it was changed or damaged. Another one has to do.`);
