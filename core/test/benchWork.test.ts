@@ -164,6 +164,9 @@ describe('one walk round', () => {
     expect(here()).to.deep.equal(['rotor_thickness']);
     t.part(rotor, 'sent', `part:${rotor}`);
     expect(here(), 'it is away').to.deep.equal([]);
+    t.part(rotor, 'returned', `part:${rotor}`);
+    t.part(rotor, 'machined', `part:${rotor}`);
+    expect(here(), 'as found it is gauged no more').to.deep.equal([]);
   });
   it('what was skipped comes back at the end', () => {
     const t = new JobFixture(['FL', 'FR']);

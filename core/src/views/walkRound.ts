@@ -5,6 +5,7 @@ import { plannedPositions, usualCount } from '../catalogue/positions.ts';
 import type { JobState } from '../job/job.ts';
 import type { Component, Required } from '../judging/components.ts';
 import { placeName } from '../layout/graph.ts';
+import { gaugedAt, whyNotGauged } from '../readiness/mayGauge.ts';
 import { CORNERS, type Corner } from '../layout/kinds.ts';
 
 /** One stop of the walk: a measurement of a component. */
@@ -83,10 +84,13 @@ function timed(
   return { stops, seconds: stops.reduce((n, s) => n + s.seconds, 0), changes };
 }
 
-/** What sits there, or lies on the bench and is not a figure of a fit or a place. */
-function inReach(c: Component, { measurement }: Required): boolean {
-  return !c.empty || (c.bench !== null && (measurement.subject === 'part' || measurement.subject === 'article'));
+/** What sits there, or lies on the bench and can be gauged there: no figure of a fit, nor as found of what was worked on since. */
+function inReach(state: JobState, c: Component, { measurement, phase }: Required): boolean {
+  if (!c.empty) return true;
+  return c.bench !== null && whyNotGauged(gaugedAt(state.history, LAST), c.slot, measurement.id, phase === 'as_found') === null;
 }
+/** After everything on record. */
+const LAST = '9999';
 
 /**
  * The way round a vehicle that takes everything required in the least time: corner by corner, at each the gauges in an
@@ -97,7 +101,9 @@ function inReach(c: Component, { measurement }: Required): boolean {
  */
 export function walkRound(state: JobState, skipped: ReadonlySet<string> = new Set()): Walk {
   const owed: Owed[] = state.components.flatMap((c) => {
-    const due = c.required.filter((r) => r.need === 'required' && !r.done && (r.phase === 'as_found' || c.fittedHere) && inReach(c, r));
+    const due = c.required.filter(
+      (r) => r.need === 'required' && !r.done && (r.phase === 'as_found' || c.fittedHere) && inReach(state, c, r),
+    );
     const ids = [...new Set(due.map((r) => r.measurement.id))];
     return ids.map((measurement) => ({ slotId: c.slot.id, place: placeName(c.slot), corner: c.slot.corner, measurement }));
   });
