@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { randomUUID } from 'node:crypto';
 import { aroundBore, BenchShop, CORNERS, figuresFor, type JobRecords, type Slot, sweepOf } from './benchShop.ts';
 import { allSent, pressAll, sayClean, signIn, typeFigures } from './house.ts';
 
@@ -212,6 +213,22 @@ describe('a vehicle measured whole, by keyboard and simulated gauge', function (
     const cylinderRows = page.locator('.part').filter({ has: page.locator('.what b', { hasText: /cylinder/i }) });
     await pressAll(cylinderRows.getByRole('button', { name: 'Fitted again', exact: true }));
     const file = await files('V 063');
+    // What was sealed again is opened once more: nobody gauges through its boots.
+    for (const sealed of file.partEvents.filter((e) => e.kind === 'resealed' && e.jobId === jobs.get('V 063'))) {
+      const opened = {
+        id: randomUUID(),
+        happenedAt: new Date().toISOString(),
+        device: 'test',
+        kind: 'opened',
+        slotId: null,
+        note: '',
+        lot: null,
+      };
+      const reply = await page.request.post(`${house.url}/api/jobs/${jobs.get('V 063') ?? ''}/part-events`, {
+        data: { ...opened, partId: sealed.partId, lineOn: false, temporary: false, part: null },
+      });
+      expect(reply.status(), await reply.text()).to.equal(200);
+    }
     const all = (kind: string): Slot[] => CORNERS.flatMap((c) => file.layout.slots.filter((s) => s.kind === kind && s.corner === c));
     for (const [n, drum] of all('drum').entries()) {
       await begin('V 063', drum, 'Diameter');

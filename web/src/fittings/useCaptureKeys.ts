@@ -30,6 +30,9 @@ class FieldGuard {
   }
 }
 
+/** No figure with its unit is longer, in any way of writing one. */
+const LONGEST = 20;
+
 /** The keys of the capture bar: while it is open and no field has the focus, what is typed goes to it. */
 export function useCaptureKeys(typed: Ref<string>, bar: Ref<HTMLElement | null>, acts: CaptureActs): void {
   const burst = new GaugeBurst();
@@ -79,7 +82,7 @@ export function useCaptureKeys(typed: Ref<string>, bar: Ref<HTMLElement | null>,
     } else if (empty && event.code === 'KeyU' && !event.shiftKey) {
       swallow(event);
       acts.unit();
-    } else if (event.key.length === 1 && (empty ? BEGINS : TYPES).test(event.key)) {
+    } else if (event.key.length === 1 && before.length < LONGEST && (empty ? BEGINS : TYPES).test(event.key)) {
       swallow(event);
       typed.value += event.key;
       // From here on the keys are the bar's, Backspace too.
