@@ -9,6 +9,7 @@ export interface Slot {
   readonly boreMm: number | null;
 }
 export interface JobRecords {
+  readonly partEvents: readonly { readonly kind: string; readonly jobId: string | null; readonly partId: string }[];
   readonly layout: { readonly slots: readonly Slot[] };
   readonly sets: readonly { id: string; slotId: string; jobId: string; measurement: string; turn: number; blind: boolean }[];
   readonly readings: readonly {
