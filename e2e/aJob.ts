@@ -163,3 +163,14 @@ export class AJob {
     await this.page.getByLabel('Volume drawn').waitFor({ state: 'detached' });
   }
 }
+
+/** A job of its own for the tests that stand beside this: opened before them, closed after, a picture of what failed. */
+export function jobForTests(): AJob {
+  const job = new AJob();
+  before(() => job.open());
+  after(() => job.close());
+  afterEach(async function () {
+    await job.picture(this.currentTest?.state === 'failed');
+  });
+  return job;
+}

@@ -2,7 +2,7 @@ import { buildLayout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
-import { AJob } from './aJob.ts';
+import { jobForTests } from './aJob.ts';
 import { passAll, pressAll, testFluid, torqueAll } from './house.ts';
 
 const REASON = 'It goes home on a trailer, the road untried';
@@ -21,16 +21,11 @@ const STOPS = 7;
 /** A motorcycle, worked the wrong way first, then the right way to its end. */
 describe('the motorcycle', function () {
   this.timeout(600000);
-  const job = new AJob();
+  const job = jobForTests();
   let page: Page;
   const on = (name: string | RegExp) => job.on(name);
-  before(async () => {
-    await job.open();
+  before(() => {
     page = job.page;
-  });
-  after(() => job.close());
-  afterEach(async function () {
-    await job.picture(this.currentTest?.state === 'failed');
   });
 
   it('an open joint in front locks the hand lever, and leaves the foot lever to be proved', async () => {

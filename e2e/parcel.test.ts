@@ -2,24 +2,19 @@ import { buildStandalone } from '@dauer/core/layout';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
-import { AJob } from './aJob.ts';
+import { jobForTests } from './aJob.ts';
 import { DEMO_PASSWORD, passAll, pressAll } from './house.ts';
 
 /** Two calipers by post, worked the wrong way first, then the right way to their return. */
 describe('two calipers by post', function () {
   this.timeout(600000);
-  const job = new AJob();
+  const job = jobForTests();
   let page: Page;
   const on = (name: string | RegExp) => job.on(name);
   const partAt = async (slotId: string): Promise<string> =>
     (await job.read<{ partEvents: { slotId: string; partId: string }[] }>()).partEvents.find((e) => e.slotId === slotId)?.partId ?? '';
-  before(async () => {
-    await job.open();
+  before(() => {
     page = job.page;
-  });
-  after(() => job.close());
-  afterEach(async function () {
-    await job.picture(this.currentTest?.state === 'failed');
   });
 
   it('a pit with its place in figures is not talked away', async () => {

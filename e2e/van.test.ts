@@ -2,7 +2,7 @@ import { buildLayout } from '@dauer/core/layout';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
-import { AJob } from './aJob.ts';
+import { jobForTests } from './aJob.ts';
 import { DEMO_PASSWORD, passAll, pressAll, testFluid, torqueAll, typeFigures } from './house.ts';
 
 /** Sound figures for whatever the walk asks of the rear axle. */
@@ -20,16 +20,11 @@ const STOPS = 8;
 /** A van with four drums, worked the wrong way first: what cannot be true is refused, and says what comes first; then the right way, to its hand-back. */
 describe('the van with four drums', function () {
   this.timeout(600000);
-  const job = new AJob();
+  const job = jobForTests();
   let page: Page;
   const on = (name: string | RegExp) => job.on(name);
-  before(async () => {
-    await job.open();
+  before(() => {
     page = job.page;
-  });
-  after(() => job.close());
-  afterEach(async function () {
-    await job.picture(this.currentTest?.state === 'failed');
   });
 
   it('a cylinder is not resealed behind its drum; once that is off, its kit is said or not known', async () => {

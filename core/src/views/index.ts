@@ -70,3 +70,4 @@ export { type WaterCourse, waterCourse } from './waterCourse.ts';
 export { type WearCourse, wearCourse } from './wearCourse.ts';
 export { type FormerJob, formerJob } from './former.ts';
 export { hiddenPlaces } from './hiddenPlaces.ts';
+export { agreedBeside } from './agreed.ts';

@@ -17,7 +17,7 @@ export {
   takenAsNoneWords,
 } from './en/bench.ts';
 export { againstWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
-export { usualTorque } from './en/fasteners.ts';
+export { agreedWords, usualTorque } from './en/fasteners.ts';
 export {
   byline,
   careWords,

@@ -35,15 +35,17 @@ export const UNDOES = {
   torque: (slot: Slot): string => `Torque at the ${placeName(slot).toLowerCase()}`,
 };
 
+/** By whom a generic torque was agreed to. */
+export function agreedWords(names: readonly string[]): string {
+  return names.length > 0 ? `agreed to by ${names.join(' and ')}` : 'unchecked';
+}
+
 /**
  * Generic torques in words, for whoever has no book; empty where there is none.
  * @param agreed who else has agreed to a figure, by its name
  */
 export function usualTorque(list: readonly GenericTorque[], agreed: (id: string) => readonly string[]): string {
   if (list.length === 0) return '';
-  const each = list.map((t) => {
-    const by = agreed(t.id);
-    return `${t.of} ${t.from} to ${t.to} N·m (${by.length > 0 ? `agreed to by ${by.join(' and ')}` : 'unchecked'})`;
-  });
+  const each = list.map((t) => `${t.of} ${t.from} to ${t.to} N·m (${agreedWords(agreed(t.id))})`);
   return `Generic: ${each.join('; ')}. The maker’s figure goes before.`;
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { upperFirst } from '@dauer/core/quantity';
+import { agreedWords } from '@dauer/core/wording';
 import { useQuery } from '@pinia/colada';
 import { call } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
@@ -34,7 +35,7 @@ async function agree(torque: string): Promise<void> {
           <span class="second">N·m</span>
         </span>
         <span class="by second">
-          {{ t.agreed.length > 0 ? `agreed to by ${t.agreed.map((c) => c.checkedByName).join(' and ')}` : 'unchecked' }}
+          {{ agreedWords(t.agreed.map((c) => c.checkedByName)) }}
         </span>
         <v-btn
           v-if="session.may('technician') && !mine(t.agreed)"

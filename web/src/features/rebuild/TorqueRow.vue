@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { genericForUnit } from '@dauer/core/catalogue';
+import { agreedBeside } from '@dauer/core/views';
 import { usualTorque } from '@dauer/core/wording';
 import type { Torque } from '@dauer/core/ledger';
 import { readTold } from '@dauer/core/quantity';
@@ -9,7 +10,6 @@ import { computed, ref } from 'vue';
 import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
-import { agreedBeside } from './agreed.ts';
 import OnlyNow from './OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */

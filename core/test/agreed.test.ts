@@ -1,8 +1,8 @@
 import { expect } from 'chai';
-import { agreedBeside } from '../src/features/rebuild/agreed.ts';
+import { agreedBeside } from '../src/views/agreed.ts';
 
 describe('who agreed to a torque', () => {
-  const person = (id: string, name: string) => ({ id, name, role: 'technician' as const, active: true });
+  const person = (id: string, name: string) => ({ id, name, initials: name.charAt(0), role: 'technician' as const, active: true });
   const records = {
     people: [person('a', 'Ada'), person('b', 'Ben')],
     torqueChecks: [
@@ -12,8 +12,8 @@ describe('who agreed to a torque', () => {
     ],
   };
   it('is somebody else: one’s own word checks nothing', () => {
-    const forAda = agreedBeside(records as never, 'a');
+    const forAda = agreedBeside(records, 'a');
     expect([forAda('union'), forAda('banjo_iron'), forAda('bleeder_small')]).to.deep.equal([['Ben'], [], []]);
-    expect(agreedBeside(records as never, undefined)('union')).to.deep.equal(['Ada', 'Ben']);
+    expect(agreedBeside(records, undefined)('union')).to.deep.equal(['Ada', 'Ben']);
   });
 });
