@@ -62,6 +62,7 @@ li {
   gap: var(--space-1) var(--space-3);
   align-items: center;
   min-height: 52px;
+  padding: var(--space-2) 0;
   border-bottom: var(--line-hair) solid var(--hair);
 }
 .what {
@@ -75,5 +76,13 @@ li {
 }
 .by {
   flex: 1 1 160px;
+}
+@media (max-width: 720px) {
+  .what {
+    flex: 1 1 100%;
+  }
+  .figures {
+    flex: 0 0 auto;
+  }
 }
 </style>
