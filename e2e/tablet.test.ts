@@ -266,7 +266,7 @@ describe('a tablet in the hands of several', function () {
     await allSent(tablet);
     expect((await taken()).filter((t) => /9\.6[1-4]$/.test(t))).to.deep.equal(['9.61', '9.62', '9.63', '9.64'].map((f) => `Tomasz ${f}`));
     await tablet.goto(`${house.url}/shop`);
-    expect(await tablet.locator('[data-durable]').innerText()).to.match(/^This browser (keeps|may clear)/);
+    await tablet.locator('[data-durable]', { hasText: /^\s*This browser (keeps|may clear)/ }).waitFor();
     await tablet.close();
   });
 

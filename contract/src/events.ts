@@ -34,6 +34,8 @@ export const componentKind = z.enum([
   'wheel_cylinder',
   'shoes',
   'drum',
+  'band',
+  'band_drum',
   'expander',
   'parking_shoes',
   'bleeder',
@@ -67,7 +69,7 @@ const findingFields = {
   partId: id.nullable(),
   words: words(500).min(1),
   code: z
-    .enum(['deposits', 'no_lining', 'fluid_here', 'blue', 'seized', 'broken', 'rub_mark', 'pitted', 'worn_lip'])
+    .enum(['deposits', 'no_lining', 'fluid_here', 'blue', 'seized', 'broken', 'rub_mark', 'pitted', 'worn_lip', 'oil_here'])
     .nullable()
     .default(null),
   severity: z.enum(['note', 'watch', 'doubt', 'reject']),
@@ -158,7 +160,7 @@ const partEventFields = {
 };
 const putInFields = {
   slotId: id,
-  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'made_safe', 'other']),
+  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'made_safe', 'way_in', 'other']),
   note: words(300),
 };
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { OPERATION_TEMPLATES, operationFor } from '../src/catalogue/operations.ts';
 import { OPTION_NAME, type OptionId, optionsFor } from '../src/catalogue/repairOptions.ts';
 import { deriveJob } from '../src/job/job.ts';
-import { type ComponentKind, type Corner, KIND_FACTS } from '../src/layout/kinds.ts';
+import { type ComponentKind, type Corner, isGripped, KIND_FACTS } from '../src/layout/kinds.ts';
 import { toResult } from '../src/quantity/domainError.ts';
 import { optionsOf, whyNotMachine } from '../src/readiness/options.ts';
 import { freePoint, isWorked, TORQUE_TOLERANCE, torqueFault, torquePoints } from '../src/stages/torquePoints.ts';
@@ -20,11 +20,11 @@ const ruled = (t: JobFixture, slotId: string): Record<string, string | null> => 
 };
 
 describe('options', () => {
-  it('every kind can be used again, replaced or put off; only what has seals is resealed, only rotors and drums are machined', () => {
+  it('every kind can be used again, replaced or put off; only what has seals is resealed, only what is gripped is machined', () => {
     for (const kind of KINDS) {
       const options = optionsFor(kind);
       expect(options, kind).to.include.members(['use_again', 'replace', 'put_off']);
-      expect(options.includes('machine'), kind).to.equal(kind === 'rotor' || kind === 'drum');
+      expect(options.includes('machine'), kind).to.equal(isGripped(kind));
       expect(new Set(options).size, kind).to.equal(options.length);
       for (const o of options) expect(OPTION_NAME[o]).to.be.a('string');
     }

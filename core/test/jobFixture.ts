@@ -61,7 +61,7 @@ export class JobFixture {
   constructor(corners: readonly Corner[] = ['FL'], limits: readonly LimitVersion[] = [LIMIT], template = 'coupe_disc_disc_tandem_servo') {
     // What the bearings are is said: tests of what is not said take it away.
     const built = buildLayout(template, 'lay', 'car', id);
-    this.layout = { ...built, slots: built.slots.map((s) => (s.kind === 'hub' ? { ...s, style: 'unit_bearing' } : s)) };
+    this.layout = { ...built, slots: built.slots.map((s) => (s.kind === 'hub' && s.style === null ? { ...s, style: 'unit_bearing' } : s)) };
     const found: PartEvent[] = this.layout.slots.map((s) => ({
       ...base(0),
       partId: `part:${s.id}`,

@@ -274,7 +274,7 @@ describe('the pedal lock', () => {
             // The parking lever is pulled over an open line, and not into an open drum.
             // One that brakes the shaft holds nothing while a driven wheel hangs free.
             const lifted = (s: Slot): boolean =>
-              isOnShaft(layout, c) && axleOf(s.corner) === 'rear' && ['hub', 'drum', 'rotor'].includes(s.kind);
+              isOnShaft(layout, c) && axleOf(s.corner) === 'rear' && ['hub', 'drum', 'rotor', 'band_drum'].includes(s.kind);
             const touched = off.filter((s) => (c.reach.has(s.id) && (c.kind !== 'parking' || s.kind !== 'hose')) || lifted(s));
             const lock = lockOf(layout, c, states);
             expect(lock?.by.map((s) => s.slot.id).sort() ?? []).to.deep.equal(touched.map((s) => s.id).sort());

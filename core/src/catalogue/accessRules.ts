@@ -13,6 +13,7 @@ export interface Access {
 /** Source: handbook 05, Before you close it. */
 export const ACCESSES: readonly Access[] = [
   { name: 'drum off', closedBy: 'drum', gives: ['shoes', 'wheel_cylinder', 'hub'] },
+  { name: 'band off', closedBy: 'band', gives: ['band_drum'] },
   { name: 'pads out', closedBy: 'pads', gives: ['piston'] },
   { name: 'caliper off', closedBy: 'caliper', gives: ['rotor', 'hub'] },
   { name: 'rotor off', closedBy: 'rotor', gives: ['hub', 'parking_shoes'] },

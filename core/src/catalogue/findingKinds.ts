@@ -1,7 +1,8 @@
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { OptionId } from './repairOptions.ts';
 
-export type FindingCode = 'deposits' | 'no_lining' | 'fluid_here' | 'blue' | 'seized' | 'broken' | 'rub_mark' | 'pitted' | 'worn_lip';
+export type FindingCode =
+  'deposits' | 'no_lining' | 'fluid_here' | 'blue' | 'seized' | 'broken' | 'rub_mark' | 'pitted' | 'worn_lip' | 'oil_here';
 
 export type FindingSeverity = 'note' | 'watch' | 'doubt' | 'reject';
 

@@ -103,7 +103,22 @@ export const ON_RUNS: readonly KnownFinding[] = [
 /** Where deposits show: what is found there says something of every unit of the circuit. */
 const WET_PLACES: readonly ComponentKind[] = ['bleeder', 'reservoir', 'caliper', 'piston', 'hose', 'union', 'valve', 'line', ...CYLINDERS];
 const HELD: readonly ComponentKind[] = [
-  ...(['caliper', 'pads', 'rotor', 'hub', 'drum', 'shoes', 'parking_shoes', 'expander', 'servo', 'valve', 'hose', 'switch'] as const),
+  ...([
+    'caliper',
+    'pads',
+    'rotor',
+    'hub',
+    'drum',
+    'band_drum',
+    'shoes',
+    'parking_shoes',
+    'band',
+    'expander',
+    'servo',
+    'valve',
+    'hose',
+    'switch',
+  ] as const),
   ...(['union', 'bleeder', 'reservoir', 'balance_bar'] as const),
   ...(['line', 'cable', 'rod', 'pedal', 'hand_lever', 'foot_lever', 'parking_lever', 'equaliser', 'cross_shaft'] as const),
   ...CYLINDERS,

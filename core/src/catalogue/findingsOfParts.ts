@@ -11,7 +11,7 @@ const SEALED: readonly OptionId[] = ['use_again', 'reseal', 'put_off'];
 export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   known(
     'rotor_blue',
-    ['rotor', 'drum'],
+    ['rotor', 'drum', 'band_drum'],
     'Blued by heat',
     'Blue or straw colour on the swept face, in patches or all round.',
     'The iron got hot enough to change: it may be hard, warped or cracked, and something dragged.',
@@ -29,7 +29,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'rotor_heat_checks',
-    ['rotor', 'drum'],
+    ['rotor', 'drum', 'band_drum'],
     'Heat checks',
     'A net of fine lines in the swept face, none of them to an edge.',
     'Heat has tired the surface; they may be cut out or may grow into cracks.',
@@ -37,7 +37,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'rotor_lip',
-    ['rotor', 'drum'],
+    ['rotor', 'drum', 'band_drum'],
     'Worn lip or ridge',
     'A step at the edge that the pads or shoes never reach.',
     'New linings ride on it, and the micrometer has to reach over it.',
@@ -55,7 +55,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'hard_spots',
-    ['rotor', 'drum'],
+    ['rotor', 'drum', 'band_drum'],
     'Hard spots',
     'Bright or blue-black islands that stand proud after a little wear.',
     'They do not cut like the rest: the brake pulses again soon after machining.',
@@ -64,7 +64,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'drum_crack',
-    ['drum'],
+    ['drum', 'band_drum'],
     'Crack',
     'A line through the swept face, at the bolt holes or round the flange.',
     'A drum breaks where it is cracked.',
@@ -82,7 +82,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'no_lining',
-    ['pads', 'shoes', 'parking_shoes'],
+    ['pads', 'shoes', 'parking_shoes', 'band'],
     'No lining left',
     'Metal of the backing or rivets has touched.',
     'What it ran on is damaged and hot as well.',
@@ -91,7 +91,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'lining_soaked',
-    ['pads', 'shoes', 'parking_shoes'],
+    ['pads', 'shoes', 'parking_shoes', 'band'],
     'Fluid or grease in the lining',
     'Dark, wet or swollen lining; it smells of fluid.',
     'It grabs or fades and cannot be cleaned: always replaced, and the leak found.',
@@ -100,7 +100,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'lining_loose',
-    ['pads', 'shoes', 'parking_shoes'],
+    ['pads', 'shoes', 'parking_shoes', 'band'],
     'Lining coming off',
     'A gap between lining and backing, or rust creeping under the bond.',
     'It comes off whole, and the wheel has no brake or does not turn.',
@@ -109,7 +109,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'lining_glazed',
-    ['pads', 'shoes', 'parking_shoes'],
+    ['pads', 'shoes', 'parking_shoes', 'band'],
     'Glazed',
     'A hard, shining face.',
     'Little friction when cold; it overheated or was bedded in badly.',
@@ -117,7 +117,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'rivets_loose',
-    ['shoes', 'parking_shoes'],
+    ['shoes', 'parking_shoes', 'band'],
     'Rivets loose or proud',
     'A rivet turns, or its head is level with the lining.',
     'The drum is scored first, then the lining goes.',
@@ -130,6 +130,15 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
     'Web bent, worn or cracked',
     'Grooves where it stands on anchor and cylinder, a web out of true.',
     'The shoe stands askew and wears on one edge.',
+    'reject',
+    { rulesOut: AGAIN },
+  ),
+  known(
+    'band_bent',
+    ['band'],
+    'Band bent, cracked or its ears worn',
+    'It stands off the drum at one place and rubs at another; a line at the anchor or an ear; a hole worn oval.',
+    'It cannot be set even all round, and lets go at the ear under load.',
     'reject',
     { rulesOut: AGAIN },
   ),
@@ -213,7 +222,20 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'leak',
-    ['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave', 'hose', 'valve', 'hub', 'rotor', 'drum', 'union'],
+    [
+      'caliper',
+      'wheel_cylinder',
+      'master_cylinder',
+      'clutch_master',
+      'clutch_slave',
+      'hose',
+      'valve',
+      'hub',
+      'rotor',
+      'drum',
+      'band_drum',
+      'union',
+    ],
     'Fluid where none belongs',
     'Wet, or a dark streak from where it came.',
     'Fluid is lost and linings are spoiled; the cause is asked for.',
@@ -285,7 +307,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'rub_mark',
-    ['hose', 'rotor', 'drum', 'caliper', 'hub'],
+    ['hose', 'rotor', 'drum', 'band_drum', 'caliper', 'hub'],
     'Rub mark',
     'Polished or worn where nothing should touch.',
     'It goes on until it is through; what touched it is asked for.',
@@ -303,7 +325,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
   ),
   known(
     'broken',
-    ['pads', 'shoes', 'drum', 'rotor', 'caliper', 'wheel_cylinder', 'hub', 'hose'],
+    ['pads', 'shoes', 'band', 'drum', 'band_drum', 'rotor', 'caliper', 'wheel_cylinder', 'hub', 'hose'],
     'Broken piece',
     'A piece is missing or lies loose.',
     'It was somewhere else before: where, and what it did there, is asked for.',
@@ -317,6 +339,15 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
     'Scale, burrs or paint on the face that the rotor sits on.',
     'The rotor runs out by whatever is under it.',
     'doubt',
+  ),
+  known(
+    'drive_oil',
+    ['hub', 'rotor', 'drum', 'band_drum'],
+    'Oil from hub, axle or final drive',
+    'Wet and dark from a seal inwards; dropped in water it floats, where brake fluid mixes.',
+    'It reaches the lining, and new linings again until the seal is new.',
+    'reject',
+    { code: 'oil_here' },
   ),
   known(
     'bearing_rough',

@@ -1,6 +1,7 @@
 import type { Slot } from '../layout/graph.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { GaugeKind } from './gaugeKinds.ts';
+import { BANDS } from './measured/bands.ts';
 import { CONTROLS } from './measured/controls.ts';
 import { CYLINDERS } from './measured/cylinders.ts';
 import { DRUMS } from './measured/drums.ts';
@@ -9,7 +10,7 @@ import { LININGS } from './measured/linings.ts';
 import { ROTORS } from './measured/rotors.ts';
 import type { Entry } from './measured/types.ts';
 
-const ENTRIES = { ...ROTORS, ...HUBS, ...DRUMS, ...LININGS, ...CYLINDERS, ...CONTROLS };
+const ENTRIES = { ...ROTORS, ...HUBS, ...DRUMS, ...BANDS, ...LININGS, ...CYLINDERS, ...CONTROLS };
 
 /** What is taken with a gauge; characteristics are reduced from its readings. */
 export type MeasurementId = keyof typeof ENTRIES;

@@ -42,6 +42,8 @@ const LOOKED_AT: readonly ComponentKind[] = [
   'wheel_cylinder',
   'shoes',
   'parking_shoes',
+  'band',
+  'band_drum',
   'master_cylinder',
   'servo',
   'balance_bar',

@@ -21,7 +21,7 @@ export const SEALED: readonly ComponentKind[] = ['caliper', 'wheel_cylinder', 'm
 /** What has a bore of its own that a seal runs in. */
 export const BORED: readonly ComponentKind[] = ['wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'];
 
-const MACHINED: readonly ComponentKind[] = ['rotor', 'drum'];
+const MACHINED: readonly ComponentKind[] = ['rotor', 'drum', 'band_drum'];
 
 /** Options a kind of part has at all. */
 export function optionsFor(kind: ComponentKind): OptionId[] {

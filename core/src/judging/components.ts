@@ -8,7 +8,7 @@ import { KIND_OF_JOB, takesIn } from '../history/scope.ts';
 import { isOfWhatSits, newestSets, setsOf } from '../history/setsOf.ts';
 import { lastPartIn, partHere, partIn, partsInOrder } from '../history/whereabouts.ts';
 import { type Slot, unitMates } from '../layout/graph.ts';
-import { KIND_FACTS } from '../layout/kinds.ts';
+import { isGripped, KIND_FACTS } from '../layout/kinds.ts';
 import { canBeOff } from '../layout/runs.ts';
 import type { Decision } from '../ledger/families/decisions.ts';
 import type { Finding } from '../ledger/families/findings.ts';
@@ -221,7 +221,7 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
     lookRequired,
     lookDone,
     fittedHere: events.some((e) => e.kind === 'fitted' && e.slotId === slot.id && e.partId === partId && e.jobId === records.job.id),
-    cut: slot.kind === 'rotor' || slot.kind === 'drum' ? cutFacts(history, slot.id) : null,
+    cut: isGripped(slot.kind) ? cutFacts(history, slot.id) : null,
     runout: sweep ? runoutOf(history.taken(sweep)) : null,
     // What came out of an empty place and lies on the bench is judged as if it sat there.
     verdict: (empty && bench === null) || (!article && verdicts.length === 0) ? null : worst(verdicts),

@@ -2,7 +2,7 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import { newestSets } from '../history/setsOf.ts';
 import { partHere } from '../history/whereabouts.ts';
 import { type Slot, slotById } from '../layout/graph.ts';
-import { drumPair, turning } from '../metrology/drum.ts';
+import { drumPair, turning, turningOutside } from '../metrology/drum.ts';
 import { machining } from '../metrology/rotorThickness.ts';
 import { runoutOf } from '../metrology/takenIn.ts';
 import { type DomainError, toResult } from '../quantity/domainError.ts';
@@ -34,25 +34,26 @@ export interface CutFacts {
 export function cutFacts(history: JobHistory, slotId: string): CutFacts {
   const partId = partHere(slotId, history.active(history.records.partEvents));
   const newest = newestSets(history, slotId, partId);
-  const at = (id: 'rotor_surface' | 'drum_surface', place: string): number | null => {
+  const at = (id: 'rotor_surface' | 'drum_surface' | 'band_drum_surface', place: string): number | null => {
     const set = newest.get(id);
     return (set && history.taken(set).find((t) => t.reading.place === place)?.value) ?? null;
   };
-  const sweepOf = (id: 'rotor_runout' | 'drum_runout') => {
+  const sweepOf = (id: 'rotor_runout' | 'drum_runout' | 'band_drum_runout') => {
     const set = newest.get(id);
     return set ? runoutOf(history.taken(set)) : null;
   };
   const sweep = sweepOf('rotor_runout');
-  const radial = sweepOf('drum_runout');
+  const kind = slotById(history.records.layout, slotId)?.kind;
+  const radial = sweepOf(kind === 'band_drum' ? 'band_drum_runout' : 'drum_runout');
   const studs = history.sets.findLast((s) => s.slotId === slotId && s.studs !== null)?.studs ?? null;
   const apart = studs === null ? null : onStuds(history, slotId, partId, studs, 0).result;
   const [inner, outer, drum] = [
     at('rotor_surface', 'inner face: score'),
     at('rotor_surface', 'outer face: score'),
-    at('drum_surface', 'score'),
+    at(kind === 'band_drum' ? 'band_drum_surface' : 'drum_surface', 'score'),
   ];
   const none: NotGauged[] = [];
-  if (slotById(history.records.layout, slotId)?.kind === 'drum') {
+  if (kind === 'drum' || kind === 'band_drum') {
     if (drum === null) none.push('score_depth');
     if (radial === null) none.push('radial_runout');
   } else {
@@ -137,6 +138,11 @@ export function cutOf(
   const f = cutFacts(history, slot.id);
   const { takenAsNone } = f;
   const tried = toResult(() => {
+    if (slot.kind === 'band_drum')
+      return {
+        ...turningOutside({ min: m.reduced.value, discard, machineTo, scoreDepth: f.score, radialWobble: f.radialWobble }),
+        early: false,
+      };
     if (drum)
       return { ...turning({ max: m.reduced.value, discard, machineTo, scoreDepth: f.score, radialWobble: f.radialWobble }), early: false };
     const cut = machining({

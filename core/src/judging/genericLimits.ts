@@ -1,7 +1,7 @@
 import { type Characteristic, CHARACTERISTICS } from '../catalogue/characteristics.ts';
 import type { Generic } from '../catalogue/measured/types.ts';
 import type { Slot } from '../layout/graph.ts';
-import { type Axle, axleOf } from '../layout/kinds.ts';
+import { type Axle, axleOf, INBOARD_FLANGE } from '../layout/kinds.ts';
 import type { Vehicle } from '../ledger/vehicleRecords.ts';
 import { BORE_WEAR_LIMIT, WORKSHOP_PRACTICE } from '../catalogue/measured/practice.ts';
 import { boreWearLimit } from '../metrology/bore.ts';
@@ -43,7 +43,8 @@ const ONLY_FOR: Readonly<Record<string, { readonly holds: Holds; readonly ask: U
     (['taper', 'unit'] as const).map((way) => [
       `generic:hub_end_float_${way}`,
       {
-        holds: (s: Slot) => (s.style === null ? null : (s.style === 'taper_adjustable') === (way === 'taper')),
+        holds: (s: Slot) =>
+          s.style === null ? null : s.style !== INBOARD_FLANGE && (s.style === 'taper_adjustable') === (way === 'taper'),
         ask: 'bearing',
       },
     ]),

@@ -1,9 +1,11 @@
 import type { Connection, ConnectionKind, Slot } from './graph.ts';
-import type { ComponentKind, Corner } from './kinds.ts';
+import { type ComponentKind, type Corner, INBOARD_FLANGE } from './kinds.ts';
 
 /** How one axle of a template is braked. */
 export interface Axle {
-  readonly unit: 'disc' | 'drum';
+  readonly unit: 'disc' | 'drum' | 'band';
+  /** The brake sits at the final drive, the wheel at the other end of a shaft. */
+  readonly inboard?: boolean;
   readonly circuit: number | null;
   readonly caliper?: 'fixed' | 'floating' | 'floating_parking';
   readonly pistons?: number;
@@ -61,6 +63,9 @@ export function wheelUnit(b: Builder, corner: Corner, axle: Axle): Slot | null {
     }
     b.slot('pads', named('Pads'), { corner });
     if (axle.parkingShoes) b.slot('parking_shoes', 'Parking shoes', { corner });
+  } else if (axle.unit === 'band') {
+    b.slot('band_drum', 'Band drum', { corner });
+    b.slot('band', 'Band', { corner });
   } else {
     b.slot('drum', 'Drum', { corner });
     b.slot('shoes', 'Shoes', { corner });
@@ -76,6 +81,7 @@ export function wheelUnit(b: Builder, corner: Corner, axle: Axle): Slot | null {
     }
   }
   if (inlet) b.slot('bleeder', axle.prefix ? `${axle.prefix}bleeder` : 'Bleeder', { corner, circuits, parentId: inlet.id });
-  if (axle.prefix !== 'Right ') b.slot('hub', 'Hub', { corner });
+  if (axle.prefix !== 'Right ')
+    b.slot('hub', axle.inboard ? 'Drive flange' : 'Hub', { corner, style: axle.inboard ? INBOARD_FLANGE : null });
   return inlet;
 }

@@ -152,6 +152,15 @@ function wheelFaults(layout: Layout): LayoutIssue[] {
         mates.some((o) => ['drum', 'shoes', 'expander'].includes(o.kind) && ends(layout, o.id, ['rod', 'cable']).length > 0);
       if (!pushed) return [fault('no_brake', [s], `Nothing presses the shoes of the ${lower(s)}.`, 'not pressed')];
     }
+    if (s.kind === 'band_drum') {
+      const mates = corner(s);
+      if (!mates.some((o) => o.kind === 'band'))
+        return [fault('no_brake', [s], `Nothing grips the ${lower(s)}: it has no band.`, 'no band')];
+      const drawn =
+        mates.some((o) => o.kind === 'wheel_cylinder') ||
+        mates.some((o) => ['band_drum', 'band', 'expander'].includes(o.kind) && ends(layout, o.id, ['rod', 'cable']).length > 0);
+      if (!drawn) return [fault('no_brake', [s], `Nothing draws the band of the ${lower(s)} together.`, 'not pressed')];
+    }
     return [];
   });
 }

@@ -1,7 +1,7 @@
 import { DomainError } from '../quantity/domainError.ts';
 import { type Axle, Builder, wheelUnit } from './builder.ts';
 import { CLUTCH_CIRCUIT, type Connection, type ConnectionKind, type Layout, type Slot, childrenOf, placeName, slotById } from './graph.ts';
-import { type ComponentKind, type Corner, KIND_FACTS, STYLES, axleOf } from './kinds.ts';
+import { type ComponentKind, type Corner, isGripped, KIND_FACTS, STYLES, axleOf } from './kinds.ts';
 
 /** Makes a fresh id; the core makes none itself. */
 export type MakeId = () => string;
@@ -32,6 +32,8 @@ export const AT_WHEEL: readonly ComponentKind[] = [
   'caliper',
   'pads',
   'drum',
+  'band',
+  'band_drum',
   'shoes',
   'wheel_cylinder',
   'hose',
@@ -105,7 +107,7 @@ export function addComponent(layout: Layout, what: NewComponent, makeId: MakeId)
  * @throws DomainError code wheel_there where the corner has a brake already, or where one wheel and two would share an axle
  */
 export function addWheel(layout: Layout, corner: Corner, axle: Axle, makeId: MakeId): Layout {
-  if (layout.slots.some((s) => s.corner === corner && (s.kind === 'rotor' || s.kind === 'drum')))
+  if (layout.slots.some((s) => s.corner === corner && isGripped(s.kind)))
     throw new DomainError('wheel_there', 'There is a brake at this wheel already. Take it out first, or change it.');
   const alone = corner.length === 1;
   if (layout.slots.some((s) => axleOf(s.corner) === axleOf(corner) && (s.corner?.length === 1) !== alone))

@@ -24,6 +24,11 @@ export const SHAFT_BRAKE: TemplateFacts = {
   name: 'Four drums, parking drum on the propeller shaft',
   about: 'One circuit; the parking lever pulls a drum behind the gearbox, which holds only through both driven wheels.',
 };
+export const BANDS_ON_RODS: TemplateFacts = {
+  id: 'bands_rear_rods',
+  name: 'Two bands behind on rods, a band on the propeller shaft',
+  about: 'No fluid and no brake in front: the pedal draws a band round each rear drum, the parking lever one behind the gearbox.',
+};
 export const CABLE_CALIPERS: TemplateFacts = {
   id: 'discs_cable_calipers',
   name: 'Four discs, a cable caliper of its own on each rear disc',
@@ -153,4 +158,19 @@ export function buildCableCalipers(id: string, vehicleId: string, makeId: () => 
     b.join(equaliser, parking, 'cable');
   }
   return built(b, CABLE_CALIPERS, id, vehicleId);
+}
+
+/** Bands on the rear wheels and on the shaft, which contract on their drums from outside. Source: handbook 58, D24. */
+export function buildBands(id: string, vehicleId: string, makeId: () => string): Layout {
+  const b = new Builder(makeId);
+  const pedal = b.slot('pedal', 'Pedal');
+  const cross = b.slot('cross_shaft', 'Cross shaft');
+  b.join(pedal, cross, 'rod');
+  for (const corner of ['RL', 'RR'] as const) wheelUnit(b, corner, { unit: 'band', circuit: null, hoses: 'wheel' });
+  for (const drum of b.slots.filter((s) => s.kind === 'band_drum')) b.join(cross, drum, 'rod');
+  const shaft = b.slot('band_drum', 'Shaft band drum');
+  b.slot('band', 'Shaft band');
+  const lever = b.slot('parking_lever', 'Parking lever');
+  b.join(lever, shaft, 'rod');
+  return built(b, BANDS_ON_RODS, id, vehicleId);
 }

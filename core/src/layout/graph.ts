@@ -1,4 +1,4 @@
-import { CORNERS, CORNER_NAME, type ComponentKind, type Corner, axleOf } from './kinds.ts';
+import { CORNERS, CORNER_NAME, type ComponentKind, type Corner, INBOARD_FLANGE, axleOf } from './kinds.ts';
 
 /** A place in a vehicle's layout, or inside a part of it (a piston, a bleeder). */
 export interface Slot {
@@ -116,6 +116,11 @@ export function unitMates(layout: Layout, slot: Slot, kind: ComponentKind): Slot
     const theirs = unitOf(layout, s);
     return unit === null || theirs === null || theirs === unit;
   });
+}
+
+/** Whether a place is at a brake that sits inboard, at the final drive: its wheel is at the other end of a shaft. Source: handbook 58, D24. */
+export function isInboard(layout: Pick<Layout, 'slots'>, slot: Pick<Slot, 'corner'>): boolean {
+  return slot.corner !== null && layout.slots.some((s) => s.kind === 'hub' && s.corner === slot.corner && s.style === INBOARD_FLANGE);
 }
 
 /** The wheels a layout has, in their order. */

@@ -24,6 +24,7 @@ export {
   type ConnectionKind,
   cornersOf,
   counterpart,
+  isInboard,
   type Drive,
   type Layout,
   type RemovedPlace,
@@ -34,7 +35,19 @@ export {
   slotById,
   walk,
 } from './graph.ts';
-export { AXLES, type Axle, axleOf, type ComponentKind, type Corner, CORNER_NAME, CORNERS, KIND_FACTS, styleName, STYLES } from './kinds.ts';
+export {
+  AXLES,
+  type Axle,
+  axleOf,
+  type ComponentKind,
+  type Corner,
+  CORNER_NAME,
+  CORNERS,
+  isGripped,
+  KIND_FACTS,
+  styleName,
+  STYLES,
+} from './kinds.ts';
 export { isStandalone, buildStandalone, STANDALONE_KINDS, type StandaloneUnit, MAX_STANDALONE } from './standaloneUnits.ts';
 export { controlsOf, pedalsOf } from './reach.ts';
 export { ASSUMED_THERE, canBeOff, connectionAt, LEVER_KINDS, RUN_KINDS, withRuns } from './runs.ts';

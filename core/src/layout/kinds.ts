@@ -18,6 +18,8 @@ export type ComponentKind =
   | 'wheel_cylinder'
   | 'shoes'
   | 'drum'
+  | 'band'
+  | 'band_drum'
   | 'expander'
   | 'parking_shoes'
   | 'bleeder'
@@ -92,6 +94,8 @@ export const KIND_FACTS: Readonly<Record<ComponentKind, KindFacts>> = {
   wheel_cylinder: { name: 'Wheel cylinder', article: true, hydraulic: true },
   shoes: { name: 'Shoes', article: true, hydraulic: false },
   drum: { name: 'Drum', article: true, hydraulic: false },
+  band: { name: 'Band', article: true, hydraulic: false },
+  band_drum: { name: 'Band drum', article: true, hydraulic: false },
   expander: { name: 'Expander', article: true, hydraulic: false },
   parking_shoes: { name: 'Parking shoes', article: true, hydraulic: false },
   bleeder: { name: 'Bleeder', article: false, hydraulic: true },
@@ -105,6 +109,15 @@ export const KIND_FACTS: Readonly<Record<ComponentKind, KindFacts>> = {
   cable: { name: 'Cable', article: false, hydraulic: false },
   rod: { name: 'Rod', article: false, hydraulic: false },
 };
+
+/** What turns with a wheel or shaft and is gripped: from its sides, from inside, from outside. */
+const GRIPPED: readonly ComponentKind[] = ['rotor', 'drum', 'band_drum'];
+export function isGripped(kind: ComponentKind): boolean {
+  return GRIPPED.includes(kind);
+}
+
+/** The style of a hub that is no wheel's: the brake sits at the final drive, and the wheel at the other end of a shaft. */
+export const INBOARD_FLANGE = 'inboard_flange';
 
 export interface StyleFacts {
   readonly id: string;
@@ -173,6 +186,7 @@ export const STYLES: Readonly<Partial<Record<ComponentKind, readonly StyleFacts[
   hub: [
     { id: 'taper_adjustable', name: 'Adjustable taper rollers' },
     { id: 'unit_bearing', name: 'Angular ball or unit bearing' },
+    { id: INBOARD_FLANGE, name: 'Flange of the final drive, brake inboard' },
   ],
   rotor: [
     { id: 'solid', name: 'Solid' },

@@ -1,4 +1,4 @@
-import type { ComponentKind } from './kinds.ts';
+import { type ComponentKind, isGripped } from './kinds.ts';
 import { CLUTCH_CIRCUIT, type ConnectionKind, type Layout, type Slot, placeName } from './graph.ts';
 
 /** Something a hand or foot presses: a control, with everything that moves when it does. */
@@ -18,7 +18,7 @@ const CARRIES: Readonly<Record<Control['kind'], readonly ConnectionKind[]>> = {
   clutch: ['line'],
 };
 
-const ON_SHAFT: readonly ComponentKind[] = ['drum', 'rotor', 'shoes', 'pads', 'expander'];
+const ON_SHAFT: readonly ComponentKind[] = ['drum', 'rotor', 'band_drum', 'shoes', 'pads', 'band', 'expander'];
 const SHARES_OUT: readonly ComponentKind[] = ['equaliser', 'cross_shaft', 'balance_bar'];
 const SENDS_ON: readonly ComponentKind[] = ['master_cylinder', 'hose', 'union', 'valve'];
 
@@ -44,7 +44,7 @@ function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[
   // A wheel unit moves as one: whatever is missing at the corner lets its pistons or shoes go too far.
   const corners = new Set(layout.slots.filter((s) => found.has(s.id) && s.corner !== null).map((s) => s.corner));
   // So does a brake on the propeller shaft, which sits at no wheel.
-  const shaft = layout.slots.some((s) => found.has(s.id) && s.corner === null && (s.kind === 'drum' || s.kind === 'rotor'));
+  const shaft = layout.slots.some((s) => found.has(s.id) && s.corner === null && isGripped(s.kind));
   if (shaft) for (const s of layout.slots) if (s.corner === null && ON_SHAFT.includes(s.kind)) found.add(s.id);
   for (const s of layout.slots) {
     const inUnit = s.corner !== null && corners.has(s.corner);

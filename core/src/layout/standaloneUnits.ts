@@ -13,6 +13,8 @@ export const STANDALONE_KINDS: readonly ComponentKind[] = [
   'servo',
   'rotor',
   'drum',
+  'band_drum',
+  'band',
   'shoes',
   'pads',
   'hub',

@@ -13,11 +13,13 @@ import {
 import { CLUTCH_CIRCUIT, type Layout, type Slot } from './graph.ts';
 import { CORNERS, type Corner, axleOf } from './kinds.ts';
 import {
+  buildBands,
   buildCableCalipers,
   buildShaftBrake,
   buildSidecar,
   buildSixWheels,
   buildTrailer,
+  BANDS_ON_RODS,
   CABLE_CALIPERS,
   SHAFT_BRAKE,
   SIDECAR,
@@ -115,6 +117,18 @@ const PLANS: readonly FourWheelPlan[] = [
     clutch: false,
   },
   {
+    id: 'discs_inboard_rear',
+    name: 'Four discs, the rear ones inboard, tandem cylinder, servo',
+    about: 'Fixed calipers in front; behind, floating calipers with parking lever at the final drive, rotors bolted to its flanges.',
+    front: { unit: 'disc', circuit: 1, caliper: 'fixed', pistons: 2, pistonMm: 54, hoses: 'wheel' },
+    rear: { unit: 'disc', circuit: 2, caliper: 'floating_parking', pistons: 1, pistonMm: 38.1, inboard: true, hoses: 'axle' },
+    cylinder: 'tandem',
+    cylinderMm: 22.2,
+    servo: true,
+    rearValve: true,
+    clutch: false,
+  },
+  {
     id: 'disc_drum_remote_servo',
     name: 'Front discs, rear drums, one circuit, remote servo, hydraulic clutch',
     about: 'The servo stands in the line between cylinder and wheels; fixed three-piston calipers in front.',
@@ -151,6 +165,7 @@ export const TEMPLATES: readonly TemplateFacts[] = [
   DIAGONAL,
   CABLE_CALIPERS,
   SHAFT_BRAKE,
+  BANDS_ON_RODS,
   SIX_WHEELS,
   SIDECAR,
   TRAILER,
@@ -191,6 +206,7 @@ const OTHERS: Readonly<Record<string, (id: string, vehicleId: string, makeId: ()
   [DIAGONAL.id]: buildDiagonal,
   [CABLE_CALIPERS.id]: buildCableCalipers,
   [SHAFT_BRAKE.id]: buildShaftBrake,
+  [BANDS_ON_RODS.id]: buildBands,
   [SIX_WHEELS.id]: buildSixWheels,
   [SIDECAR.id]: buildSidecar,
   [TRAILER.id]: buildTrailer,

@@ -85,6 +85,29 @@ export function turning(input: TurningInput): { readonly after: number; readonly
   return { after, state: after <= machineTo + SLACK ? 'turnable' : 'usable_not_turnable' };
 }
 
+interface TurningOutsideInput extends Omit<TurningInput, 'max'> {
+  readonly min: number;
+}
+
+/**
+ * Whether a drum that a band grips can be turned on its outside: what wears a band drum, and cuts it, makes it smaller. The
+ * least diameter already carries the ovality.
+ * @param input figures in mm; discard and machine-to are least diameters
+ * @returns diameter after, mm, and what follows
+ * @throws DomainError limit_inconsistent where machine-to is below the discard limit
+ * Source: handbook 20, Can it be turned?, turned inside out.
+ */
+export function turningOutside(input: TurningOutsideInput): { readonly after: number; readonly state: TurningState } {
+  const machineTo = input.machineTo ?? null;
+  if (machineTo !== null && machineTo < input.discard) {
+    throw new DomainError('limit_inconsistent', 'Machine-to cannot lie under discard.');
+  }
+  const after = input.min - 2 * ((input.scoreDepth ?? 0) + (input.cleanUp ?? CLEAN_UP)) - (input.radialWobble ?? 0);
+  if (input.min < input.discard - SLACK) return { after, state: 'past_discard' };
+  if (machineTo === null) return { after, state: 'no_machine_to_on_file' };
+  return { after, state: after >= machineTo - SLACK ? 'turnable' : 'usable_not_turnable' };
+}
+
 /** Largest difference between the drums of an axle after turning, mm (generic). */
 export const DRUM_PAIR_DIFFERENCE = 0.25;
 

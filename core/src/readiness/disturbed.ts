@@ -29,6 +29,8 @@ export interface Disturbed {
 const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> = {
   rotor: ['wheel', 'lining'],
   drum: ['wheel', 'lining'],
+  band_drum: ['wheel', 'lining'],
+  band: ['lining', 'parking'],
   hub: ['wheel'],
   pads: ['lining'],
   shoes: ['lining', 'parking'],
@@ -42,10 +44,21 @@ const TOUCHES: Readonly<Partial<Record<ComponentKind, readonly Disturbance[]>>> 
 };
 
 /** What holds at a wheel when the parking lever is pulled, where that lever reaches the wheel. Source: handbook 60, Standing and lapsing. */
-const HOLDS_PARKED: readonly ComponentKind[] = ['drum', 'rotor', 'caliper', 'piston', 'pads', 'shoes', 'parking_shoes', 'expander'];
+const HOLDS_PARKED: readonly ComponentKind[] = [
+  'drum',
+  'rotor',
+  'caliper',
+  'piston',
+  'pads',
+  'shoes',
+  'parking_shoes',
+  'band',
+  'band_drum',
+  'expander',
+];
 
 /** What a pedal has to find again once it was moved: pistons, linings and what they run on. Source: handbook 58, D01. */
-const PUSHED: readonly ComponentKind[] = ['rotor', 'drum', 'pads', 'shoes', 'caliper', 'piston', 'wheel_cylinder'];
+const PUSHED: readonly ComponentKind[] = ['rotor', 'drum', 'band_drum', 'pads', 'shoes', 'band', 'caliper', 'piston', 'wheel_cylinder'];
 
 /** Events of a part that disturb the place where it sat or sits. */
 const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'honed', 'sleeved', 'resealed', 'opened', 'freed'];

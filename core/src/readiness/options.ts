@@ -10,7 +10,7 @@ import { RULED_OUT } from '../wording/en/decide.ts';
 import { childrenOf, type Slot } from '../layout/graph.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { BoreMaterial } from '../catalogue/repairOptions.ts';
-import { turning } from '../metrology/drum.ts';
+import { turning, turningOutside } from '../metrology/drum.ts';
 import { machining } from '../metrology/rotorThickness.ts';
 import { toResult } from '../quantity/domainError.ts';
 
@@ -41,7 +41,9 @@ export function whyNotMachine(kind: ComponentKind, judged: readonly Judged[], cu
           ...{ min: value, discard: at, machineTo, scoreInner: cut?.scoreInner ?? 0, scoreOuter: cut?.scoreOuter ?? 0 },
           ...{ warp: cut?.warp ?? 0, wobbleRemoved: cut?.wobble ?? 0 },
         })
-      : turning({ max: value, discard: at, machineTo, scoreDepth: cut?.score ?? 0, radialWobble: cut?.radialWobble ?? 0 }),
+      : kind === 'band_drum'
+        ? turningOutside({ min: value, discard: at, machineTo, scoreDepth: cut?.score ?? 0, radialWobble: cut?.radialWobble ?? 0 })
+        : turning({ max: value, discard: at, machineTo, scoreDepth: cut?.score ?? 0, radialWobble: cut?.radialWobble ?? 0 }),
   );
   if (!tried.ok) return tried.refusal.message;
   const { state, after } = tried.value;

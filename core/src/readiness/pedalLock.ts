@@ -1,7 +1,7 @@
 import { lockWords, SHAFT_LIFTED } from '../wording/en/readiness.ts';
 import { asksAgain, controlOfItem, FIRST_PRESS, itemBase, type ProofItem } from '../catalogue/proofItems.ts';
 import type { Layout } from '../layout/graph.ts';
-import { axleOf, type ComponentKind } from '../layout/kinds.ts';
+import { axleOf, type ComponentKind, isGripped } from '../layout/kinds.ts';
 import { type Control, controlsOf, sharesReservoir } from '../layout/reach.ts';
 import type { PutIn } from '../ledger/families/putIns.ts';
 import type { PlaceState } from './unitState.ts';
@@ -35,6 +35,8 @@ const HELD_PARKED: readonly ComponentKind[] = [
   'hub',
   'drum',
   'rotor',
+  'band_drum',
+  'band',
   'shoes',
   'parking_shoes',
   'pads',
@@ -52,11 +54,11 @@ function locks(control: Control, at: PlaceState): boolean {
 
 /** Whether a parking lever pulls a brake on the propeller shaft: that holds only through both driven wheels on the ground. */
 export function isOnShaft(layout: Layout, control: Control): boolean {
-  return control.kind === 'parking' && layout.slots.some((s) => s.kind === 'drum' && s.corner === null && control.reach.has(s.id));
+  return control.kind === 'parking' && layout.slots.some((s) => isGripped(s.kind) && s.corner === null && control.reach.has(s.id));
 }
 
 /** What is off at a driven wheel, whose wheel then hangs free: a brake on the shaft holds nothing. Source: handbook 58, D02. */
-const OFF_GROUND: readonly ComponentKind[] = ['hub', 'drum', 'rotor'];
+const OFF_GROUND: readonly ComponentKind[] = ['hub', 'drum', 'rotor', 'band_drum'];
 
 function lifts(at: PlaceState, driven: Driven): boolean {
   if (!OFF_GROUND.includes(at.slot.kind) || at.slot.corner === null || (at.state !== 'open' && at.state !== 'away')) return false;

@@ -21,7 +21,7 @@ export type Done = Pick<PartEvent, 'id' | 'partId' | 'kind' | 'slotId' | 'lot' |
 
 /** On what kinds each work is done at all; none named: on any. */
 const WORKED_ON: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]>>> = {
-  machined: ['rotor', 'drum'],
+  machined: ['rotor', 'drum', 'band_drum'],
   resealed: SEALED,
   honed: BORED,
   sleeved: BORED,
@@ -30,7 +30,7 @@ const WORKED_ON: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]
 /** Work that is done with the unit in its place, once the way to it is open. */
 const IN_PLACE: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]>>> = {
   freed: [
-    ...(['wheel_cylinder', 'caliper', 'piston', 'shoes', 'parking_shoes', 'master_cylinder', 'clutch_master', 'expander'] as const),
+    ...(['wheel_cylinder', 'caliper', 'piston', 'shoes', 'parking_shoes', 'band', 'master_cylinder', 'clutch_master', 'expander'] as const),
     ...ASSUMED_THERE,
   ],
   opened: ['wheel_cylinder'],
@@ -39,7 +39,7 @@ const IN_PLACE: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]>
 };
 
 /** What cannot be reached, taken off or put on while what stands before it is on. A hub may come off with what it carries. */
-const BEHIND: readonly ComponentKind[] = ['wheel_cylinder', 'shoes', 'parking_shoes', 'piston', 'rotor', 'servo'];
+const BEHIND: readonly ComponentKind[] = ['wheel_cylinder', 'shoes', 'parking_shoes', 'piston', 'rotor', 'band_drum', 'servo'];
 
 /** Units that may be hung up with their line on. */
 const HANGS: readonly ComponentKind[] = ['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave', 'valve'];

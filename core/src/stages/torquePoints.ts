@@ -1,5 +1,5 @@
 import type { Component } from '../judging/components.ts';
-import type { Corner } from '../layout/kinds.ts';
+import { type Corner, INBOARD_FLANGE, isGripped } from '../layout/kinds.ts';
 import { type Fastener, fastenerKey, readFastener } from '../ledger/duty.ts';
 import { SLACK } from '../quantity/domainError.ts';
 import { REASON } from '../wording/en/duties.ts';
@@ -31,9 +31,13 @@ const HELD: readonly Component['slot']['kind'][] = ['caliper', 'hose', 'wheel_cy
 /** Units of which pads alone being changed means that something was undone: guide or mounting bolts. */
 const FLOATS = /^floating/;
 
-/** What was undone at a unit beside its own work: the bolts of a floating caliper whose pads were changed, and the nut of a hub that was off. */
+/** What was undone at a unit beside its own work: the bolts of a floating caliper whose pads were changed, the nut of a hub that was off, the bolts of a flange inboard. */
 function undone(components: readonly Component[], c: Component): boolean {
-  if (c.slot.kind === 'hub') return c.fittedHere;
+  if (c.slot.kind === 'hub') {
+    // A brake at the final drive is bolted to its flange, and no wheel nut holds it.
+    const flange = c.slot.style === INBOARD_FLANGE;
+    return c.fittedHere || (flange && components.some((x) => x.slot.corner === c.slot.corner && isGripped(x.slot.kind) && x.fittedHere));
+  }
   const pads = components.find((x) => x.slot.kind === 'pads' && x.slot.corner === c.slot.corner);
   return c.slot.kind === 'caliper' && FLOATS.test(c.slot.style ?? '') && pads?.fittedHere === true;
 }
@@ -42,7 +46,7 @@ function undone(components: readonly Component[], c: Component): boolean {
  * Critical torques that this job owes: what was opened or taken off, bleeders that were opened, and the wheels of every corner
  * worked on.
  * @param bled slot ids of bleeders that were opened on this job
- * Source: handbook 50, Torque; 58, A51; 60, Standing and lapsing.
+ * Source: handbook 50, Torque; 58, A51 and D24; 60, Standing and lapsing.
  */
 export function torquePoints(
   components: readonly Component[],

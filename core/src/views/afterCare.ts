@@ -58,7 +58,9 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
   );
   const airy = here(records.bleedPulls).filter((p) => p.air !== 'none');
   const bedding = parts.filter(
-    (e) => ['fitted', 'machined'].includes(e.kind) && ['pads', 'shoes', 'parking_shoes', 'rotor', 'drum'].includes(kindOf(e)),
+    (e) =>
+      ['fitted', 'machined'].includes(e.kind) &&
+      ['pads', 'shoes', 'parking_shoes', 'band', 'rotor', 'drum', 'band_drum'].includes(kindOf(e)),
   );
   return [
     ...left,

@@ -1,7 +1,7 @@
 import type { JobState } from '../job/job.ts';
 import type { Slot } from '../layout/graph.ts';
 import { ASSUMED_THERE } from '../layout/runs.ts';
-import type { ComponentKind } from '../layout/kinds.ts';
+import { type ComponentKind, INBOARD_FLANGE } from '../layout/kinds.ts';
 import { isAssumed } from '../history/assumed.ts';
 import { HIDDEN } from '../wording/en/hidden.ts';
 
@@ -24,6 +24,7 @@ const WHAT: Readonly<Partial<Record<ComponentKind, string>>> = {
   drum: HIDDEN.drum,
   rotor: HIDDEN.rotor,
   servo: HIDDEN.servo,
+  hub: HIDDEN.flange,
   cable: HIDDEN.cable,
 };
 
@@ -36,7 +37,7 @@ export function hiddenPlaces({ records, history, components }: JobState): Hidden
   const findings = history.active(records.findings);
   const moves = history.active(records.partEvents).filter((e) => !isAssumed(e) && (e.kind === 'removed' || e.kind === 'fitted'));
   return records.layout.slots
-    .filter((s) => WHAT[s.kind] !== undefined || ASSUMED_THERE.includes(s.kind))
+    .filter((s) => (WHAT[s.kind] !== undefined && (s.kind !== 'hub' || s.style === INBOARD_FLANGE)) || ASSUMED_THERE.includes(s.kind))
     .map((slot) => {
       const times = [...findings.filter((f) => f.slotId === slot.id), ...moves.filter((e) => e.slotId === slot.id)].map(
         (e) => e.happenedAt,

@@ -15,7 +15,7 @@ export {
 export { limitsNeeded, type NeededLimit } from './limitsOfVehicle.ts';
 export { historyOf } from './pastFigures.ts';
 export { mayMove } from './mayMove.ts';
-export { type OnlyNow, onlyNow, onlyNowAtWheel, onlyNowInside } from './onlyNow.ts';
+export { type OnlyNow, onlyNow, onlyNowAtWheel, onlyNowInboard, onlyNowInside } from './onlyNow.ts';
 export { takenOutRefusal } from './takenOutRefusal.ts';
 export { heldRefusal, proofAsks, proofHindrance, proofRefusal } from './proofRefusal.ts';
 export { type Proposal, proposalsOf, usualAt } from './proposals.ts';

@@ -152,3 +152,23 @@ export function onlyNowAtWheel(state: JobState, corner: Corner): OnlyNow[] {
     .filter((o) => o.stage !== 'prove' || isDuty(o, 'out'))
     .flatMap((o) => ofObligation(state, o, left));
 }
+
+/**
+ * What can only be done while the way to a brake at the final drive is open, before body, floor or tank goes back: the flange,
+ * what is bolted to it, and everything else of that brake.
+ * @param at a place of that brake
+ * Source: handbook 58, D24.
+ */
+export function onlyNowInboard(state: JobState, at: Slot): OnlyNow[] {
+  if (at.corner === null) return [];
+  const wayIn = state.history
+    .active(state.records.putIns)
+    .flatMap((p) => (p.what === 'way_in' ? [dutyKey({ kind: 'out', putInId: p.id })] : []));
+  const left = leftSince(state, at);
+  const torques = state.obligations
+    .filter((o) => isDuty(o, 'torque') && o.state === 'open' && slotById(state.records.layout, o.slotId ?? '')?.corner === at.corner)
+    .flatMap((o) => ofObligation(state, o, left));
+  const owed = onlyNowAtWheel(state, at.corner).filter((x) => !wayIn.includes(x.key));
+  const seen = new Set(owed.map((x) => x.key));
+  return [...owed.map((x) => ({ ...x, left: left.get(x.key) ?? null })), ...torques.filter((x) => !seen.has(x.key))];
+}

@@ -30,7 +30,7 @@ export {
   rateWords,
   revisionBlockWords,
 } from './en/history.ts';
-export { checksText, closingWords, sealingWords } from './en/jobs.ts';
+export { checksText, closingWords, sealingWords, wayInWords } from './en/jobs.ts';
 export {
   EARLIER_NAME,
   INTAKE_STATE_NAME,

@@ -1,7 +1,7 @@
 import { ref } from 'vue';
 
-/** Whether this browser promises not to clear what is stored here by itself; null where it cannot be asked. */
-export const durable = ref<boolean | null>(null);
+/** Whether this browser promises not to clear what is stored here by itself; null where it cannot be asked, 'asked' until it answers. */
+export const durable = ref<boolean | null | 'asked'>('asked');
 
 /** Asks the browser to keep what is stored here until somebody clears it. Some ask the person, some decide by themselves. */
 export async function askForDurableStorage(): Promise<void> {

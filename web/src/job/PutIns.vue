@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { controlsOf } from '@dauer/core/layout';
+import { controlsOf, isInboard } from '@dauer/core/layout';
 import { millisecondsInHour } from '@dauer/core/quantity';
 import type { PutIn, PutInKind } from '@dauer/core/ledger';
 import { CLAMP_HOURS, type PlaceState } from '@dauer/core/readiness';
@@ -8,6 +8,7 @@ import { PUT_IN_NAME } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import WithNote from '../fittings/WithNote.vue';
 import { dayText, timeText } from '../fittings/dates.ts';
+import OnlyNow from './OnlyNow.vue';
 import { useOpenJob } from './openJob.ts';
 
 /** What was put in at a place and must come out: in by two taps, out by one. */
@@ -18,8 +19,11 @@ const choosing = defineModel<boolean>('choosing', { required: true });
 const note = ref('');
 /** A board lies on a control; that stored energy is made safe is said where it locks, and nowhere else. */
 const kinds = computed(() => {
-  const onControl = controlsOf(job.state.records.layout).some((c) => c.slotId === props.place.slot.id);
-  return (Object.entries(PUT_IN_NAME) as [PutInKind, string][]).filter(([k]) => k !== 'made_safe' && (k !== 'board' || onControl));
+  const { layout } = job.state.records;
+  const onControl = controlsOf(layout).some((c) => c.slotId === props.place.slot.id);
+  return (Object.entries(PUT_IN_NAME) as [PutInKind, string][]).filter(
+    ([k]) => k !== 'made_safe' && (k !== 'board' || onControl) && (k !== 'way_in' || isInboard(layout, props.place.slot)),
+  );
 });
 /** A clamp on a hose counts its hours. */
 function clampText(p: PutIn): string {
@@ -42,8 +46,11 @@ function put(slotId: string, what: PutInKind): void {
       <span class="second small">
         {{ job.by(p) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}{{ p.note ? `; ${p.note}` : '' }}
       </span>
+      <OnlyNow v-if="writable && p.what === 'way_in'" :inboard="place.slot" />
       <span v-if="writable && stays(p)" class="second small">{{ stays(p) }}</span>
-      <v-btn v-else-if="writable" class="act slim" @click="job.add('takenOuts', { putInId: p.id })">Taken out</v-btn>
+      <v-btn v-else-if="writable" class="act slim" @click="job.add('takenOuts', { putInId: p.id })">
+        {{ p.what === 'way_in' ? 'Back on' : 'Taken out' }}
+      </v-btn>
     </p>
     <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">
       <v-btn v-for="[kind, name] in kinds" :key="kind" class="act slim" @click="put(place.slot.id, kind)">{{ name }}</v-btn>
@@ -59,6 +66,7 @@ function put(slotId: string, what: PutInKind): void {
 }
 .in {
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
   align-items: center;
   line-height: var(--leading-tight);

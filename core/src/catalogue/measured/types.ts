@@ -48,7 +48,7 @@ type Subject = 'part' | 'fit' | 'slot' | 'article';
 export type Range = readonly [number, number];
 
 /** What something may be put off until: the step that gives access, by the name under which decisions keep it. */
-export type AccessName = 'drum off' | 'pads out' | 'caliper off' | 'rotor off' | 'master off servo';
+export type AccessName = 'drum off' | 'band off' | 'pads out' | 'caliper off' | 'rotor off' | 'master off servo';
 
 /** What is asked of a figure: owed, wanted where there is time, or only written down. */
 export type Need = 'required' | 'wanted' | 'recorded';

@@ -84,6 +84,12 @@ park_linkage       | parking_travel | pins and holes oval | clevis_worn
 clevis_worn        | linkage_play | pins and holes oval | clevis_worn
 shoes_off_centre   | shoe_centring | where the lining bears | contact_heel_toe
 wedge_seized       | expander_play | by hand, spread and back | seized
+band_worn          | band_lining | lining at its thinnest | no_lining
+band_contaminated  | band_lining | oil or fluid in the lining | lining_soaked
+band_tight         | band_clearance | anchor, lower half, upper half | -
+band_hangs         | band_clearance | opens by itself, anchor and guides free | band_bent
+band_unset         | band_clearance | where the lining bears | band_bent
+band_drum_oval     | band_drum_diameter band_drum_runout | four angles | -
 park_shoes_worn    | - | lining at its thinnest, grease on it | no_lining lining_soaked
 foot_dry           | - | moves by itself with its rod off | -
 pedal_dry          | - | moves by itself with its rod off | -

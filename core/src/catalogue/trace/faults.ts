@@ -92,6 +92,12 @@ rods_out           | cross_shaft | - | Rods out of adjustment | 0.028  | once | 
 clevis_worn        | cross_shaft | - | Clevises and bushes worn | 0.003  | year | - | replace | All play adds up at the pedal
 wedge_seized       | expander | - | Wedge or cam seized | 0.0024 | year | stood*2 damp*1.5 | use_again | Dry and rusty
 shoes_off_centre   | shoes | mechanical | Shoes not centred | 0.017  | once | fresh*2 | use_again | Set by feel after every relining
+band_worn          | band | - | Band lining worn out | 0.0024 | year | hard*2 | replace | Open to grit, which wears it from outside
+band_contaminated  | band | - | Band lining contaminated | 0.004 | year | - | replace | It stands in the open: oil of the axle, water, mud
+band_tight         | band | - | Band set too tight | 0.007 | once | fresh*4 | use_again | Anchor or one half taken up against the drum
+band_hangs         | band | - | Band does not open | 0.002 | year | stood*2 damp*1.5 | use_again | Anchor and guides rusty, springs tired
+band_unset         | band | - | Band not set even all round | 0.017 | once | fresh*2 | use_again | Anchor set by feel, or after the halves
+band_drum_oval     | band_drum | - | Band drum out of round | 0.002 | year | stood*1.5 | machine | Stood with the parking brake on
 slave_leaks        | clutch_slave | - | Clutch slave leaks | 0.003  | year | stood*1.5 | reseal | Low, hot, forgotten
 clutch_passes      | clutch_master | - | Clutch master passes | 0.002  | year | stood*1.3 | reseal | As the brake's, worked more often
 clutch_air         | clutch_master | - | Air in the clutch line | 0.021  | once | fresh*3 | use_again | After any work on it

@@ -371,4 +371,34 @@ shoes_contaminated | park_no_hold        | 0.4  | system  | Where they are the r
 shoes_worn         | park_no_hold        | 0.3  | system  | Where they are the rear ones
 drum_rusted_on     | park_drags          | 0.3  | system  | It never let go
 shoes_off_centre   | park_no_hold        | 0.4  | system  | The lever works the same shoes
+band_worn          | lining_thin         | 0.95 | here    | Gauged
+band_worn          | lining_low          | 0.9  | here    | It is seen without taking anything off
+band_worn          | pedal_low_pumps_up  | 0.4  | system  | A long way to the drum
+band_worn          | noise               | 0.4  | system  | Rivets on the drum
+band_worn          | park_long           | 0.4  | system  | Where the lever works it
+band_worn          | park_no_hold        | 0.3  | system  | Where the lever works it
+band_contaminated  | lining_soaked       | 0.9  | here    | Dark, wet, swollen
+band_contaminated  | lining_bad          | 0.9  | here    | Seen
+band_contaminated  | pull                | 0.6  | away    | It slips
+band_contaminated  | locks               | 0.2  | own     | Or grabs, as it dries
+band_contaminated  | long_stop           | 0.5  | system  | A wet band hardly holds
+band_contaminated  | noise               | 0.3  | system  | Squeal
+band_contaminated  | park_no_hold        | 0.4  | system  | Where the lever works it
+band_tight         | drags               | 0.9  | here    | It touches all round
+band_tight         | hot                 | 0.7  | here    | And rubs
+band_tight         | smell               | 0.35 | system  | Hot lining
+band_tight         | tightens_warm       | 0.5  | system  | The drum grows into the band
+band_tight         | locked              | 0.2  | here    | Taken up hard
+band_hangs         | drags               | 0.7  | here    | It rides on the drum
+band_hangs         | hot                 | 0.4  | here    | And rubs
+band_hangs         | springs_slack       | 0.6  | here    | By hand
+band_hangs         | adjuster_stiff      | 0.4  | here    | Anchor or setting bolt rusted
+band_unset         | contact_part        | 0.9  | here    | Bright at the anchor or at the ends alone
+band_unset         | pull                | 0.4  | away    | One side bites later
+band_unset         | long_stop           | 0.5  | system  | Little of the lining works
+band_unset         | noise               | 0.3  | system  | It chatters
+band_unset         | drags               | 0.3  | here    | Where it stands closest
+band_drum_oval     | pedal_pulses        | 0.6  | system  | The band follows it
+band_drum_oval     | judder              | 0.3  | system  | Grip comes and goes
+band_drum_oval     | drum_oval_past      | 0.95 | here    | Gauged
 `;

@@ -37,8 +37,8 @@ function thingsAt(layout: Layout, corner: Corner | null): IntakeThing[] {
     bleeders: has('bleeder'),
     hoses: has('hose'),
     fasteners: corner !== null || has('master_cylinder', 'servo'),
-    adjusters: has('shoes', 'parking_shoes', 'drum') || (corner === null && linkage),
-    springs: has('shoes', 'parking_shoes', 'pads'),
+    adjusters: has('shoes', 'parking_shoes', 'drum', 'band') || (corner === null && linkage),
+    springs: has('shoes', 'parking_shoes', 'pads', 'band'),
   };
   return INTAKE_THINGS.filter((t) => there[t]);
 }

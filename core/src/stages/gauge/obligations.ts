@@ -4,10 +4,14 @@ import { movedTwice } from '../../history/moved.ts';
 import { strayRecords } from '../../history/strays.ts';
 import type { Component } from '../../judging/components.ts';
 import { slotById, type Slot } from '../../layout/graph.ts';
+import { INBOARD_FLANGE } from '../../layout/kinds.ts';
 import { impossibleIn } from '../../metrology/takenIn.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE, REASON } from '../../wording/en/duties.ts';
 import { contradictionWords, PROVISIONAL } from '../../wording/en/verdicts.ts';
+
+/** Whether a hub is the flange of a final drive: oil comes past it onto the brake. Source: handbook 58, D24. */
+const isFlange = (c: Component): boolean => c.slot.kind === 'hub' && c.slot.style === INBOARD_FLANGE;
 
 /** Safety figures of this job that lie so near to their limit that another person measures them again, blind. */
 function seconds({ history, components }: RuleContext): Obligation[] {
@@ -124,7 +128,14 @@ function ofComponent(c: Component): Obligation[] {
         ),
       ),
     ...(c.lookRequired
-      ? [obligation({ kind: 'look', slotId: c.slot.id }, TITLE.look(c.slot), c.lookDone, { slotId: c.slot.id, brief: TITLE.lookHere })]
+      ? [
+          obligation(
+            { kind: 'look', slotId: c.slot.id },
+            isFlange(c) ? TITLE.lookFor(c.slot, TITLE.driveOil) : TITLE.look(c.slot),
+            c.lookDone,
+            { slotId: c.slot.id, brief: isFlange(c) ? TITLE.lookForHere(TITLE.driveOil) : TITLE.lookHere },
+          ),
+        ]
       : []),
   ];
 }

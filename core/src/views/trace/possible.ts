@@ -24,7 +24,17 @@ export function hasTools(check: Pick<PlacedCheck, 'kind'>, rack: ReadonlySet<Gau
 }
 
 /** Kinds of part without which a wheel cannot be tried. */
-const OF_A_WHEEL: ReadonlySet<string> = new Set(['rotor', 'drum', 'caliper', 'wheel_cylinder', 'pads', 'shoes', 'hub']);
+const OF_A_WHEEL: ReadonlySet<string> = new Set([
+  'rotor',
+  'drum',
+  'band_drum',
+  'caliper',
+  'wheel_cylinder',
+  'pads',
+  'shoes',
+  'band',
+  'hub',
+]);
 
 /** Wheels of which something is off: what is tried there would say nothing. */
 function strippedWheels(state: JobState): Set<Corner> {

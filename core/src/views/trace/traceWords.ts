@@ -1,7 +1,7 @@
 import type { Contradiction } from '../../inference/explain.ts';
 import { WORTH_A_LINE, type RankedFault, type RatedCheck, type Diagnosis } from '../../inference/diagnose.ts';
 import type { Layout } from '../../layout/graph.ts';
-import { CORNERS, CORNER_NAME } from '../../layout/kinds.ts';
+import { CORNERS, CORNER_NAME, isGripped } from '../../layout/kinds.ts';
 import type { PlacedFault, PlacedSign, VehicleNetwork } from '../../stages/trace/network.ts';
 import { orWords, TRACE } from '../../wording/en/trace.ts';
 import { oppositesSeen } from './opposites.ts';
@@ -105,7 +105,7 @@ export function likelyPlaces(of: ToTrace, layout: Pick<Layout, 'slots'>, result:
   for (const c of result.causes) {
     const slot = of.network.faults[c.fault]?.slot;
     if (!slot || !c.raised || c.probability < WORTH_A_RING) continue;
-    const wheel = slot.corner && layout.slots.find((s) => s.corner === slot.corner && (s.kind === 'rotor' || s.kind === 'drum'));
+    const wheel = slot.corner && layout.slots.find((s) => s.corner === slot.corner && isGripped(s.kind));
     const id = wheel ? wheel.id : slot.id;
     places.set(id, Math.max(places.get(id) ?? 0, c.probability));
   }

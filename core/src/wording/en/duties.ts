@@ -41,6 +41,7 @@ export const TITLE = {
   openFor: (slot: Slot): string => `${placeName(slot)}: seals, but has deposits behind: open it, or put it off until a day`,
   openForHere: 'opened, or put off until a day',
   lookFor: (slot: Slot, what: string): string => `${placeName(slot)}: ${TITLE.lookForHere(what)}`,
+  driveOil: 'oil from the final drive',
   lookForHere: (what: string): string => `look for ${what}`,
   foundOrNot: (slot: Slot, what: string): string => `${placeName(slot)}: ${TITLE.foundOrNotHere(what)}`,
   foundOrNotHere: (what: string): string => `${what}; found or not`,
@@ -70,7 +71,9 @@ export const TITLE = {
       ? `Take the board off the ${lower(slot)}, last of all`
       : what === 'made_safe'
         ? 'Uncage the springs and fill the tanks again, once every line is closed'
-        : `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
+        : what === 'way_in'
+          ? `What was off to reach the ${lower(slot)} goes back: body, floor or tank`
+          : `Take out: ${PUT_IN_NAME[what].toLowerCase()} at the ${lower(slot)}`,
   yard: 'Yard only, with a person and chocks',
   otherMeans: 'Yard only, by other means: its stand, chocks, two people',
 };

@@ -1,6 +1,6 @@
 import type { GenericTorque } from '../../catalogue/genericTorques.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
-import { type ComponentKind, type Corner, CORNER_NAME } from '../../layout/kinds.ts';
+import { type ComponentKind, type Corner, CORNER_NAME, INBOARD_FLANGE } from '../../layout/kinds.ts';
 
 const BY_KIND: Readonly<Partial<Record<ComponentKind, string>>> = {
   caliper: 'mounting bolts',
@@ -16,6 +16,7 @@ const BY_KIND: Readonly<Partial<Record<ComponentKind, string>>> = {
 /** What holds a unit: "Front left caliper mounting bolts". */
 export function fastenerName(slot: Slot): string {
   const floats = slot.kind === 'caliper' && slot.style?.startsWith('floating') === true;
+  if (slot.kind === 'hub' && slot.style === INBOARD_FLANGE) return `${placeName(slot)} bolts`;
   return `${placeName(slot)} ${floats ? 'guide or mounting bolts' : (BY_KIND[slot.kind] ?? 'fixing')}`;
 }
 

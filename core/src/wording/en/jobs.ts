@@ -50,6 +50,11 @@ export function closingWords(slot: Slot): string {
   return `Before the ${placeName(slot).toLowerCase()} closes it`;
 }
 
+/** What of the work before a way in to a brake inboard is closed: body, floor or tank. */
+export function wayInWords(slot: Slot): string {
+  return `Before body, floor or tank goes back over the ${placeName(slot).toLowerCase()}`;
+}
+
 /** What of the work before a unit is sealed. */
 export function sealingWords(slot: Slot): string {
   return `Before the ${placeName(slot).toLowerCase()} is sealed again`;

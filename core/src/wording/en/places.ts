@@ -12,6 +12,7 @@ export const PUT_IN_NAME: Readonly<Record<PutInKind, string>> = {
   chock: 'Chock',
   board: 'Board over it',
   made_safe: 'Tanks drained, springs caged',
+  way_in: 'Way in opened: body, floor or tank off',
   other: 'Something else',
 };
 

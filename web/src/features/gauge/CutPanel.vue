@@ -18,7 +18,7 @@ const cut = computed(() => cutOf(job.history, props.component.slot, props.judged
 
 <template>
   <p v-if="cut" class="cut">
-    <b class="plate-font">{{ component.slot.kind === 'drum' ? 'Can it be turned?' : 'Can it be machined?' }}</b>
+    <b class="plate-font">{{ component.slot.kind === 'rotor' ? 'Can it be machined?' : 'Can it be turned?' }}</b>
     {{ cutWords(cut) }}
     <span v-if="cut.takenAsNone.length > 0" class="second small">Taken as none, not gauged: {{ takenAsNoneWords(cut) }}.</span>
   </p>

@@ -55,6 +55,7 @@ const read = (typed: string): number | null =>
 const CUT: Readonly<Record<string, string>> = {
   rotor_thickness: 'Machine to',
   drum_diameter: 'Machine to',
+  band_drum_diameter: 'Machine to',
   bore_wear: 'Hone to (over new)',
 };
 const cut = computed(() => CUT[f.value.characteristic] ?? null);

@@ -12,7 +12,7 @@ import { v7 } from 'uuid';
 import { timeNow } from '../../app/client.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayHere, dayText, timeText } from '../../fittings/dates.ts';
-import OnlyNow from './OnlyNow.vue';
+import OnlyNow from '../../job/OnlyNow.vue';
 import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';

@@ -10,7 +10,7 @@ import { computed, ref } from 'vue';
 import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
-import OnlyNow from './OnlyNow.vue';
+import OnlyNow from '../../job/OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
 const props = defineProps<{ point: TorquePoint; logged: readonly Torque[]; before?: string; writable: boolean }>();

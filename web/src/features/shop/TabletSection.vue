@@ -67,7 +67,9 @@ async function end(id: string): Promise<void> {
           ? 'This browser keeps what is stored here until somebody clears it.'
           : durable === false
             ? 'This browser may clear what is stored here by itself when it runs out of room: send what was taken before the day is over, or add Dauer to the home screen.'
-            : 'This browser does not say whether it keeps what is stored here. Reached over HTTPS, it can be asked.'
+            : durable === 'asked'
+              ? 'This browser is being asked to keep what is stored here.'
+              : 'This browser does not say whether it keeps what is stored here. Reached over HTTPS, it can be asked.'
       }}
     </p>
     <p v-if="said" role="status">{{ said }}</p>

@@ -22,10 +22,12 @@ const about = computed(() => {
   const kinds = props.job.layout.slots.map((s) => s.kind);
   const discs = kinds.filter((k) => k === 'rotor').length;
   const drums = kinds.filter((k) => k === 'drum').length;
+  const bands = kinds.filter((k) => k === 'band_drum').length;
   const hydraulic = [...new Set(props.job.layout.slots.flatMap((s) => s.circuits))].filter((c) => c !== CLUTCH_CIRCUIT);
   return [
     discs ? `${discs} ${discs === 1 ? 'disc' : 'discs'}` : null,
     drums ? `${drums} ${drums === 1 ? 'drum' : 'drums'}` : null,
+    bands ? `${bands} ${bands === 1 ? 'band' : 'bands'}` : null,
     hydraulic.length === 0
       ? 'on rods'
       : `${COUNT[hydraulic.length] ?? hydraulic.length} ${hydraulic.length === 1 ? 'circuit' : 'circuits'}`,

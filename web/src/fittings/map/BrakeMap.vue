@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { VERDICT_WORD } from '@dauer/core/wording';
-import { isStandalone, type Corner, CORNER_NAME, cornersOf, type Layout, placeName, type Slot, walk } from '@dauer/core/layout';
+import { isStandalone, type Corner, CORNER_NAME, cornersOf, type Layout, placeName, type Slot, walk, isGripped } from '@dauer/core/layout';
 import type { Play, PlayDoes } from '@dauer/core/readiness';
 import { type Verdict, worst } from '@dauer/core/verdict';
 import { computed, ref } from 'vue';
@@ -122,14 +122,14 @@ function onKey(event: KeyboardEvent): void {
   }
 }
 function pickWheel(corner: Corner): void {
-  const first = props.layout.slots.find((s) => s.corner === corner && (s.kind === 'rotor' || s.kind === 'drum'));
+  const first = props.layout.slots.find((s) => s.corner === corner && isGripped(s.kind));
   emit('pick', first?.id ?? null);
 }
 const bracket = computed(() => {
   const d = pickedDrawn.value;
   if (!d) return null;
-  const w = (d.slot.corner && (d.slot.kind === 'rotor' || d.slot.kind === 'drum') ? 76 : d.hit.w) / 2 + 3;
-  const h = (d.slot.corner && (d.slot.kind === 'rotor' || d.slot.kind === 'drum') ? 76 : d.hit.h) / 2 + 3;
+  const w = (d.slot.corner && isGripped(d.slot.kind) ? 76 : d.hit.w) / 2 + 3;
+  const h = (d.slot.corner && isGripped(d.slot.kind) ? 76 : d.hit.h) / 2 + 3;
   const [l, r, t, b] = [d.x - w, d.x + w, d.y - h, d.y + h];
   return `M${l} ${t + 9}V${t}H${l + 9}M${r - 9} ${t}H${r}V${t + 9}M${r} ${b - 9}V${b}H${r - 9}M${l + 9} ${b}H${l}V${b - 9}`;
 });

@@ -27,6 +27,13 @@ const sector = (dir: number): string => {
       <rect class="fill" x="-6" y="18" width="12" height="6" />
       <circle class="fill" r="10" />
     </template>
+    <template v-else-if="d.slot.kind === 'band_drum'">
+      <circle class="fill" r="24" />
+      <path class="shoe" d="M7 27.5A28.5 28.5 0 1 1 27.5 7" />
+      <path class="none" d="M27.5 7l8 5M7 27.5l5 8" />
+      <circle class="fill" r="10" />
+    </template>
+    <path v-else-if="d.slot.kind === 'band'" class="shoe" d="M6 21A22 22 0 1 1 21 6" />
     <template v-else-if="d.slot.kind === 'caliper'">
       <g :transform="`translate(${-31 * d.dir} 0)`">
         <path class="fill" :d="sector(d.dir)" />

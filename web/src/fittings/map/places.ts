@@ -1,4 +1,4 @@
-import { isStandalone, type Corner, type Layout, type Slot } from '@dauer/core/layout';
+import { isStandalone, type Corner, type Layout, type Slot, isGripped } from '@dauer/core/layout';
 import type { Box } from './route.ts';
 import { atWheel, type Drawn, inMiddle, type Place, Setting, sideOf, WIDTH } from './usualPlaces.ts';
 
@@ -10,6 +10,7 @@ const LEGEND = 26;
 const DRAWN_KINDS: readonly Slot['kind'][] = [
   'rotor',
   'drum',
+  'band_drum',
   'caliper',
   'wheel_cylinder',
   'master_cylinder',
@@ -35,6 +36,7 @@ export function carried(layout: Layout, slot: Slot): Slot[] {
   const mates: Partial<Record<Slot['kind'], readonly Slot['kind'][]>> = {
     rotor: ['hub', 'parking_shoes', 'bleeder'],
     drum: ['shoes', 'hub', 'expander'],
+    band_drum: ['band', 'hub', 'expander'],
     caliper: ['piston', 'pads'],
     wheel_cylinder: ['piston'],
   };
@@ -44,7 +46,7 @@ export function carried(layout: Layout, slot: Slot): Slot[] {
     (s) =>
       s.parentId === slot.id ||
       (s.corner === slot.corner &&
-        (slot.corner !== null || slot.kind === 'drum' || slot.kind === 'rotor') &&
+        (slot.corner !== null || isGripped(slot.kind)) &&
         s.parentId === null &&
         kinds.includes(s.kind) &&
         (side === 0 || sideOf(s) === 0 || sideOf(s) === side)),
@@ -157,9 +159,7 @@ export function placesOf(layout: Layout): { readonly drawn: readonly Drawn[]; re
     const handed = slot.corner === null && layout.drive === 'left' && !setting.bike ? mirrored(usual) : usual;
     const wanted = further(slot) ? { ...handed, ...between(layout, slot, drawn) } : handed;
     // A caliper lies over its rotor and a wheel cylinder over its drum.
-    const others = taken.filter(
-      (t) => !(ON_WHEEL.includes(slot.kind) && t.slot.corner === slot.corner && ['rotor', 'drum'].includes(t.slot.kind)),
-    );
+    const others = taken.filter((t) => !(ON_WHEEL.includes(slot.kind) && t.slot.corner === slot.corner && isGripped(t.slot.kind)));
     const place = settle(
       wanted,
       others.map((t) => t.box),

@@ -1,4 +1,4 @@
-import { axleOf, type Connection, type ConnectionKind, type Layout } from '@dauer/core/layout';
+import { axleOf, type Connection, type ConnectionKind, type Layout, isGripped } from '@dauer/core/layout';
 import { boxOf, carried, placesOf } from './places.ts';
 import { type Drawn, WIDTH } from './usualPlaces.ts';
 import { type Box, goesThrough, inside, Lanes, meets, pathOf, type Point, pointsOf } from './route.ts';
@@ -74,7 +74,7 @@ function usualRod(a: Drawn, b: Drawn): string {
 
 /** How much of a part a line must not go through. */
 function bodyOf(d: Drawn): Box {
-  if (d.slot.kind === 'rotor' || d.slot.kind === 'drum') return boxOf({ ...d, hit: { w: 60, h: 60 } });
+  if (isGripped(d.slot.kind)) return boxOf({ ...d, hit: { w: 60, h: 60 } });
   if (d.slot.kind === 'servo') return boxOf({ ...d, hit: { w: 48, h: 28 } });
   if (d.slot.kind === 'balance_bar') return boxOf({ ...d, hit: { w: 76, h: 6 } });
   return boxOf({ ...d, hit: { w: Math.min(d.hit.w, 30) - 8, h: Math.min(d.hit.h, 52) - 8 } });

@@ -94,7 +94,7 @@ export class Setting {
   }
 
   inletY(corner: Corner): number {
-    const drum = this.layout.slots.some((s) => s.kind === 'drum' && s.corner === corner);
+    const drum = this.layout.slots.some((s) => (s.kind === 'drum' || s.kind === 'band_drum') && s.corner === corner);
     return WHEELS[corner].y - (drum ? cylinderDrop : 0);
   }
 
@@ -116,6 +116,7 @@ export function atWheel(s: Setting, slot: Slot, corner: Corner): Place | null {
   switch (slot.kind) {
     case 'rotor':
     case 'drum':
+    case 'band_drum':
       return { ...w, label: null, mark: { x: 0, y: 0 }, hit: { w: 76, h: 76 } };
     case 'caliper': {
       // A second caliper of one rotor grips it from the other side.
@@ -206,6 +207,7 @@ export function inMiddle(s: Setting, slot: Slot): Place | null {
     // On the propeller shaft.
     case 'drum':
     case 'rotor':
+    case 'band_drum':
       return at(192, 350, { label: slot.name, mark: { x: 40, y: 0 }, hit: { w: 76, h: 76 } });
     case 'clutch_master':
       return at(130, 150, { label: 'Clutch', mark: { x: 16, y: 0 }, hit: { w: 24, h: 34 } });

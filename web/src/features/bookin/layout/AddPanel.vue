@@ -13,6 +13,7 @@ import {
   IN_MIDDLE,
   KIND_FACTS,
   type Layout,
+  isGripped,
 } from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
@@ -53,12 +54,12 @@ function add(): void {
 const missing = computed(() =>
   CORNERS.filter((c) => {
     const here = props.layout.slots.filter((s) => axleOf(s.corner) === axleOf(c));
-    const taken = here.some((s) => s.corner === c && (s.kind === 'rotor' || s.kind === 'drum'));
+    const taken = here.some((s) => s.corner === c && isGripped(s.kind));
     return !taken && !here.some((s) => (s.corner?.length === 1) !== (c.length === 1));
   }),
 );
 const wheel = ref<Corner | null>(null);
-const unit = ref<'disc' | 'drum'>('disc');
+const unit = ref<'disc' | 'drum' | 'band'>('disc');
 const mechanical = computed(() => !props.layout.slots.some((s) => s.kind === 'master_cylinder'));
 watch(missing, (m) => (wheel.value = m.find((c) => c === wheel.value) ?? m[0] ?? null), { immediate: true });
 function addAWheel(): void {
@@ -72,7 +73,7 @@ function addAWheel(): void {
     hoses: 'wheel' as const,
   };
   const after = props.edit.apply((l) => addWheel(l, corner, axle, v7));
-  const made = after?.slots.find((x) => x.corner === corner && (x.kind === 'caliper' || x.kind === 'drum'));
+  const made = after?.slots.find((x) => x.corner === corner && (x.kind === 'caliper' || (x.kind !== 'rotor' && isGripped(x.kind))));
   if (made) emit('added', made.id);
 }
 </script>
@@ -91,6 +92,7 @@ function addAWheel(): void {
       <v-btn-group class="choice" role="group" aria-label="Disc or drum">
         <v-btn :aria-pressed="unit === 'disc'" @click="unit = 'disc'">Disc</v-btn>
         <v-btn :aria-pressed="unit === 'drum'" @click="unit = 'drum'">Drum</v-btn>
+        <v-btn :aria-pressed="unit === 'band'" @click="unit = 'band'">Band</v-btn>
       </v-btn-group>
       <v-btn class="act" @click="addAWheel">Add the wheel</v-btn>
     </div>

@@ -21,6 +21,7 @@ import {
   type Slot,
   slotById,
   STYLES,
+  isGripped,
 } from '@dauer/core/layout';
 import { v7 } from 'uuid';
 import { computed, ref, watch } from 'vue';
@@ -219,7 +220,7 @@ const everywhere = computed(() =>
     <div v-else class="line">
       <v-btn class="act" @click="emit('join', true)">Join to something …</v-btn>
       <v-btn class="act" @click="takeOut">Take it out</v-btn>
-      <v-btn v-if="slot.kind === 'rotor' || slot.kind === 'drum'" class="act" @click="takeWheelOut">Take the whole wheel out</v-btn>
+      <v-btn v-if="isGripped(slot.kind)" class="act" @click="takeWheelOut">Take the whole wheel out</v-btn>
     </div>
   </section>
 </template>

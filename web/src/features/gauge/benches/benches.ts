@@ -1,5 +1,6 @@
 import type { MeasurementId } from '@dauer/core/catalogue';
 import type { Bench } from './bench.ts';
+import { BAND_BENCHES } from './bands.ts';
 import { CONTROL_BENCHES } from './controls.ts';
 import { CYLINDER_BENCHES } from './cylinders.ts';
 import { DRUM_BENCHES } from './drums.ts';
@@ -12,6 +13,7 @@ export const BENCHES: Readonly<Record<MeasurementId, Bench>> = {
   ...ROTOR_BENCHES,
   ...HUB_BENCHES,
   ...DRUM_BENCHES,
+  ...BAND_BENCHES,
   ...LINING_BENCHES,
   ...CYLINDER_BENCHES,
   ...CONTROL_BENCHES,

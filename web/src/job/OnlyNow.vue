@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { closingWords, sealingWords } from '@dauer/core/wording';
+import { closingWords, sealingWords, wayInWords } from '@dauer/core/wording';
 import { type Corner, CORNER_NAME, type Slot } from '@dauer/core/layout';
-import { type OnlyNow, onlyNow, onlyNowAtWheel, onlyNowInside } from '@dauer/core/views';
+import { type OnlyNow, onlyNow, onlyNowAtWheel, onlyNowInboard, onlyNowInside } from '@dauer/core/views';
 import { computed } from 'vue';
-import { useOpenJob } from '../../job/openJob.ts';
+import { useOpenJob } from './openJob.ts';
 
 /** Before a step closes an access: what can only be done now, with minutes each. One tap does it, or leaves it by name. */
-const props = defineProps<{ place?: Slot; wheel?: Corner; unit?: Slot }>();
+const props = defineProps<{ place?: Slot; wheel?: Corner; unit?: Slot; inboard?: Slot }>();
 const job = useOpenJob();
 const all = computed<OnlyNow[]>(() => {
   if (props.wheel) return onlyNowAtWheel(job.state, props.wheel);
+  if (props.inboard) return onlyNowInboard(job.state, props.inboard);
   if (props.unit) return onlyNowInside(job.state, props.unit);
   return props.place ? onlyNow(job.state, props.place) : [];
 });
@@ -18,6 +19,7 @@ const wanted = computed(() => all.value.filter((x) => x.wanted && x.left === nul
 const left = computed(() => all.value.filter((x) => x.left !== null));
 const before = computed(() => {
   if (props.wheel) return `Before the ${CORNER_NAME[props.wheel].toLowerCase()} wheel goes on`;
+  if (props.inboard) return wayInWords(props.inboard);
   if (props.unit) return sealingWords(props.unit);
   return props.place ? closingWords(props.place) : '';
 });
@@ -25,7 +27,12 @@ const minutes = computed(() => owed.value.reduce((sum, x) => sum + x.minutes, 0)
 const pathOf = (x: OnlyNow) => ({ path: `/jobs/${job.records.job.id}/${x.stage}`, query: { pick: x.slot.id } });
 function leave(list: readonly OnlyNow[]): void {
   for (const x of list)
-    job.add('leftItems', { closedBy: (props.place ?? props.unit)?.id ?? null, slotId: x.slot.id, item: x.key, what: x.what });
+    job.add('leftItems', {
+      closedBy: (props.place ?? props.unit ?? props.inboard)?.id ?? null,
+      slotId: x.slot.id,
+      item: x.key,
+      what: x.what,
+    });
 }
 </script>
 
