@@ -16,7 +16,7 @@ const ROUND_THE_BAND: readonly Spot[] = [
  */
 export const BANDS = {
   band_drum_diameter: {
-    ...{ name: 'Outside diameter', on: ['band_drum'], subject: 'part', ...IN_MM, usualGauge: 'caliper', plausible: [80, 520], least: 4 },
+    ...{ name: 'Diameter', on: ['band_drum'], subject: 'part', ...IN_MM, usualGauge: 'caliper', plausible: [80, 520], least: 4 },
     frame: 'drum_mark',
     pattern: round(180, [4, 6, 8], 4),
     how: 'Large caliper or outside micrometer over the swept face, at even angles over half a turn, where the lining ran and off the lip.',
@@ -54,7 +54,7 @@ export const BANDS = {
     },
   },
   band_drum_surface: {
-    ...{ name: 'Scores and lip', on: ['band_drum'], subject: 'part', ...IN_MM, usualGauge: 'depth_gauge', plausible: [0, 4], least: 1 },
+    ...{ name: 'Scores', on: ['band_drum'], subject: 'part', ...IN_MM, usualGauge: 'depth_gauge', plausible: [0, 4], least: 1 },
     frame: 'place',
     pattern: spots(
       spot('score', 'score', 'Deepest score of the swept face'),
