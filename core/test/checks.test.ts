@@ -4,7 +4,7 @@ import { OBSERVATIONS } from '../src/catalogue/observations.ts';
 import { TABLES } from '../src/catalogue/trace/tables.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
-import { HAZARD_OF, readHazards } from '../src/stages/trace/causes.ts';
+import { HAZARD_OF, readHazards } from '../src/stages/trace/hazards.ts';
 import { meaningful, networkOf } from '../src/stages/trace/network.ts';
 import { hasTools } from '../src/views/trace/possible.ts';
 import { answersToWords } from '../src/views/trace/shopWords.ts';
@@ -31,7 +31,7 @@ describe('checks as the vehicle stands', () => {
       .say('dry_line_end', 'not_seen', 'FL');
     const { given, causes } = t.weighed();
     expect(given.network.faults[causes[0]!.fault]?.id).to.equal(`hose_blocked@${t.slot('hose', 'FL')}`);
-    expect(HAZARD_CAUTION[flow.kind.hazard]).to.contain('Cap what stands open');
+    expect(flow.kind.hazards.map((h) => HAZARD_CAUTION[h]).join(' ')).to.contain('Cap what stands open');
   });
   it('causes that nothing tells apart at one wheel stand as one line', () => {
     const t = new TracingFixture(FOUR).say('drags', 'seen', 'FL');
@@ -107,7 +107,7 @@ describe('checks as the vehicle stands', () => {
       const round = firstRound(n, n.checks);
       expect(round.length, template.id).to.be.greaterThan(0);
       expect(round.reduce((s, c) => s + c.minutes, 0)).to.be.at.most(10);
-      expect(round.every((c) => c.kind.hazard !== 'opens' && c.kind.hazard !== 'drives')).to.equal(true);
+      expect(round.every((c) => !c.kind.hazards.includes('opens') && !c.kind.hazards.includes('drives'))).to.equal(true);
     }
     expect(toTrace(new TracingFixture(FOUR).state()).firstRound.length).to.be.greaterThan(0);
     expect(toTrace(new TracingFixture(FOUR).say('judder', 'seen').state()).firstRound).to.deep.equal([]);

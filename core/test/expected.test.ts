@@ -179,11 +179,11 @@ describe('what is left to answer of a check', () => {
     expect(words('push_back').every((w) => /piston/i.test(w))).to.equal(true);
   });
   it('a hazard of the open circuit, a clamp or the road is always said, the others where the check comes first', () => {
-    expect(cautionOfCheck('opens', false)).to.match(/Cap what stands open/);
-    expect(cautionOfCheck('drives', false)).to.be.a('string');
-    expect(cautionOfCheck('presses', false)).to.equal(null);
-    expect(cautionOfCheck('presses', true)).to.be.a('string');
-    expect(cautionOfCheck('none', true)).to.equal(null);
+    expect(cautionOfCheck(['opens'], false)).to.match(/Cap what stands open/);
+    expect(cautionOfCheck(['drives'], false)).to.be.a('string');
+    expect(cautionOfCheck(['presses'], false)).to.equal(null);
+    expect(cautionOfCheck(['presses'], true)).to.be.a('string');
+    expect(cautionOfCheck([], true)).to.equal(null);
   });
 });
 

@@ -30,7 +30,7 @@ class Lorry extends JobFixture {
   }
   opens(): number {
     const state = this.state();
-    return possibleChecks(state, toTrace(state).network).filter((c) => c.kind.hazard === 'opens').length;
+    return possibleChecks(state, toTrace(state).network).filter((c) => c.kind.hazards.includes('opens')).length;
   }
 }
 

@@ -222,12 +222,12 @@ describe('from what is felt to the part at fault', () => {
     expect(all).to.have.length(3);
     expect(all.map((p) => p.entropyDropPerMinute)).to.deep.equal([...all.map((p) => p.entropyDropPerMinute)].sort((a, b) => b - a));
     for (const p of all.filter((x) => x.exact)) expect(p.outcomes.reduce((s, o) => s + o.probability, 0)).to.be.closeTo(1, 1e-9);
-    const dry = t.trace((c) => c.kind.hazard === 'none').next;
-    expect(dry.every((p) => p.check.kind.hazard === 'none')).to.equal(true);
+    const dry = t.trace((c) => c.kind.hazards.length === 0).next;
+    expect(dry.every((p) => p.check.kind.hazards.length === 0)).to.equal(true);
     // With a wheel unit open no check that presses is on offer.
     t.part(t.slot('caliper', 'RR'), 'removed');
     const { checks } = toTrace(deriveJob(t.file, NOW));
-    expect(checks.some((c) => c.kind.hazard === 'presses')).to.equal(false);
+    expect(checks.some((c) => c.kind.hazards.includes('presses'))).to.equal(false);
     expect(checks.length).to.be.greaterThan(0);
   });
   it('says what speaks for a cause and against it', () => {

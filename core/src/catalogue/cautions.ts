@@ -142,8 +142,7 @@ export const CAUTIONS: readonly Caution[] = [
 const textOf = (id: string): string => CAUTIONS.find((c) => c.id === id)?.text ?? '';
 
 /** What is said at a check, by what makes it dangerous. Source: handbook 80. */
-export const HAZARD_CAUTION: Readonly<Record<CheckHazard, string | null>> = {
-  none: null,
+export const HAZARD_CAUTION: Readonly<Record<CheckHazard, string>> = {
   presses: textOf('open_unit'),
   opens: `${textOf('fluid')} Cap what stands open; press and let go before each opening.`,
   clamps: `${textOf('clamp')} Enter the clamp as put in, and take it out.`,
@@ -155,8 +154,9 @@ export const HAZARD_CAUTION: Readonly<Record<CheckHazard, string | null>> = {
 const GRAVE: ReadonlySet<CheckHazard> = new Set(['opens', 'clamps', 'drives']);
 
 /** What is said at a check; null where nothing is. */
-export function cautionOfCheck(hazard: CheckHazard, first: boolean): string | null {
-  return first || GRAVE.has(hazard) ? HAZARD_CAUTION[hazard] : null;
+export function cautionOfCheck(hazards: readonly CheckHazard[], first: boolean): string | null {
+  const said = hazards.filter((h) => first || GRAVE.has(h)).map((h) => HAZARD_CAUTION[h]);
+  return said.length > 0 ? said.join(' ') : null;
 }
 
 export function cautionsAt(...steps: readonly CautionStep[]): Caution[] {

@@ -39,6 +39,7 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['pedal_pulses', 'Pulses'],
     ['pedal_play_excessive', 'Free play excessive'],
     ['pedal_play_none', 'No free play'],
+    ['pedal_disconnected', 'No feel at all: moves freely, as if joined to nothing'],
   ]),
   ...rows('pedal', false, 'hydraulic', [
     ['pedal_spongy', 'Spongy'],
@@ -46,11 +47,16 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['pedal_sinks', 'Sinks under a steady push'],
     ['pedal_to_floor', 'Goes to the floor with no resistance but its spring'],
   ]),
-  ...rows('pedal', false, 'clutch', [['clutch_spongy', 'Clutch pedal spongy or low']]),
+  ...rows('pedal', false, 'clutch', [
+    ['clutch_spongy', 'Clutch pedal spongy or low'],
+    ['clutch_bite', 'Clutch bites at another point than before'],
+  ]),
   ...rows('road', false, null, [
     ['pulls_left', 'Pulls left'],
     ['pulls_right', 'Pulls right'],
     ['judder', 'Judder'],
+    ['judder_wheel', 'Judder felt in the steering'],
+    ['judder_seat', 'Judder felt in the seat'],
     ['locks_front', 'A front wheel locks early'],
     ['locks_rear', 'A rear wheel locks early'],
     ['long_stop', 'Long stopping distance'],
@@ -61,6 +67,7 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
   ]),
   ...rows('wheel', true, null, [
     ['drags', 'Drags after release'],
+    ['lets_go_slowly', 'Lets go slowly: frees after a while, or a drive'],
     ['locked', 'Cannot be turned at all'],
     ['no_braking', 'Turns with the pedal hard down'],
     ['hot', 'Hot after a run'],
@@ -77,6 +84,7 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
   ...rows('reservoir', false, 'hydraulic', [
     ['level_low', 'Level low'],
     ['level_empty', 'Empty'],
+    ['level_sinks', 'Level sinks, and nothing is wet'],
     ['fluid_dark', 'Fluid dark'],
     ['fluid_sludge', 'Rusty or sludge'],
     ['fluid_water', 'Water in it'],

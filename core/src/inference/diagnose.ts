@@ -49,6 +49,8 @@ export interface Diagnosis {
   readonly unranked: boolean;
   /** Why nothing can be weighed; null where it can. */
   readonly refused: string | null;
+  /** The fault that keeps every check that is driven off the list, by its index; null where none does. */
+  readonly danger: number | null;
 }
 
 /** Checks proposed at once. Source: handbook 30, Next check worth doing. */
@@ -82,6 +84,14 @@ function causesOf(network: Network, posterior: readonly number[], plain: readonl
   });
 }
 
+/** From so likely on a fault with which nobody drives keeps what is driven off the list. Source: handbook 35, Checks to mend. */
+const TOO_LIKELY = 0.1;
+/** The likeliest fault with which nobody drives, where it is likely enough; null where none is. */
+function dangerOf(network: Network, posterior: readonly number[]): number | null {
+  const worst = ranked(posterior).find((c) => network.faults[c.fault]?.hazard === true);
+  return worst && worst.probability >= TOO_LIKELY ? worst.fault : null;
+}
+
 /**
  * Weighs a network: the causes, the checks worth doing next, and what does not go together. Everything that goes in and
  * comes out is plain, so that it may be done beside the page.
@@ -100,10 +110,12 @@ export function diagnose(network: Network, evidence: Evidence, checks: readonly 
     const before = { ...evidence, certain: {} };
     const expected = plain ? posterior : known(before, infer(network, before));
     if (maxWidth(network, evidence) > MAX_RANKED)
-      return { causes: all, expected, sampled: null, next: [], conflicts: [], unranked: true, refused: null };
+      return { causes: all, expected, sampled: null, next: [], conflicts: [], unranked: true, refused: null, danger: null };
     const speaks = contributionsOf(network, evidence);
     const causes = all.map((c): RankedFault => (c.probability >= WORTH_A_LINE ? { ...c, contributions: speaks(c.fault) } : c));
-    const next = expectedInfoGain(network, evidence, checks, complaint)
+    const danger = dangerOf(network, posterior);
+    const open = danger === null ? checks : checks.filter((c) => !c.drives);
+    const next = expectedInfoGain(network, evidence, open, complaint)
       .filter((w) => w.entropyDrop >= MIN_INFO_GAIN_BITS)
       .slice(0, MAX_PROPOSALS)
       .map((w): RatedCheck => ({
@@ -113,11 +125,11 @@ export function diagnose(network: Network, evidence: Evidence, checks: readonly 
         exact: w.exact,
         outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, leads: ranked(o.posterior).slice(0, LEADS) })),
       }));
-    return { causes, expected, sampled: null, next, conflicts: contradictions(network, evidence), unranked: false, refused: null };
+    return { causes, expected, sampled: null, next, conflicts: contradictions(network, evidence), unranked: false, refused: null, danger };
   });
   return done.ok
     ? done.value
-    : { causes: [], expected: [], sampled: null, next: [], conflicts: [], unranked: false, refused: done.refusal.message };
+    : { causes: [], expected: [], sampled: null, next: [], conflicts: [], unranked: false, refused: done.refusal.message, danger: null };
 }
 
 /** The causes alone, sampled, with how far off they may be. */
@@ -125,5 +137,5 @@ function bySampling(network: Network, evidence: Evidence): Diagnosis {
   const { posterior, error } = inferSampled(network, evidence);
   const before = inferSampled(network, { ...evidence, certain: {} });
   const causes = causesOf(network, posterior, posterior);
-  return { causes, expected: before.posterior, sampled: error, next: [], conflicts: [], unranked: true, refused: null };
+  return { causes, expected: before.posterior, sampled: error, next: [], conflicts: [], unranked: true, refused: null, danger: null };
 }

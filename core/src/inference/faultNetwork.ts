@@ -5,6 +5,8 @@ export interface NetworkFault {
   readonly id: string;
   /** Probability before anything is observed, 0 to 1. */
   readonly prior: number;
+  /** Nobody drives with it. */
+  readonly hazard?: boolean;
 }
 
 /** Something that can be seen or not: brought about by any of its faults, or by none of them. */

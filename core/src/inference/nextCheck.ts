@@ -10,6 +10,8 @@ export interface NetworkCheck {
   readonly minutes: number;
   /** Ids of the observations it settles. */
   readonly observations: readonly string[];
+  /** It is done by driving. */
+  readonly drives?: boolean;
 }
 
 /** One way a check may come out. */

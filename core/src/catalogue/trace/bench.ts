@@ -1,6 +1,6 @@
 /**
  * Faults with which the vehicle is not driven, and why. One line a fault: fault | the hazard.
- * Source: handbook 30, Faults: hazard; 80.
+ * Source: handbook 30, Faults: hazard; 35, Checks to mend; 80.
  */
 export const HAZARD_TABLE = `
 master_passes      | The pedal may sink at the next stop
@@ -31,6 +31,14 @@ servo_sticks_on    | The brakes stay on and catch fire
 master_port        | The brakes come on by themselves as they warm
 pushrod_no_play    | The brakes come on by themselves as they warm
 hose_flap          | The brake stays on and may catch fire
+hose_blocked       | A wheel does not brake
+line_blocked       | A circuit does not brake
+servo_rod          | Nothing joins the pedal to the brakes
+valve_stuck        | The rear may lock first
+bearing_loose      | The wheel may come loose
+wedge_seized       | A wheel does not brake, or does not let go
+rods_out           | One wheel brakes for all
+pads_wrong         | What they do hot, nobody knows
 `;
 
 /**
@@ -58,6 +66,16 @@ hose_weeps         | - | wet at the crimp | hose_cracked
 piston_seized      | piston_diameter piston_seal | moves by hand, by itself | seized
 seal_hard          | piston_seal | seal hard or flat, groove rusted | groove_rust
 piston_leaks       | piston_seal piston_diameter | pits in the seal zone | piston_pit leak
+pin_bent           | pin_runout | rolled on glass | -
+pads_stuck         | pad_ears | rust under the guides | -
+caliper_lever      | - | its spindle, by hand, cable off | seized
+pads_glazed        | pad_lining | a face that shines | -
+shoes_glazed       | shoe_lining | a face that shines | -
+shoes_slack        | shoe_adjuster | clicks until the shoes touch | -
+pairing_wrong      | - | faces beside each other, part numbers | -
+valve_early        | - | its rod, its spring, its marks | -
+switch_leaks       | - | wet between its blades | leak
+clutch_leaks       | bore_diameter | wet behind its boot | leak
 slides_seized      | pin_fit | pins move by hand, boots whole | seized
 pads_worn          | pad_lining | lining at its thinnest | no_lining
 pads_contaminated  | pad_lining | oil or fluid in the lining | lining_soaked

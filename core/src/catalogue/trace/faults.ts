@@ -2,12 +2,12 @@
  * What fails on each kind of component. One line a fault:
  * id | at which kind of component | style it needs, - for any | name | prior | per (year, once) | shifts of its odds | usual option | reasoning
  *
- * A style of mechanical is a wheel whose shoes a cam or wedge spreads.
+ * A style of mechanical is a wheel whose shoes a cam or wedge spreads; levered a caliper that a cable pulls; wet what holds fluid.
  * A prior per year grows with the years since the component was last renewed or open; once is of the vehicle as it comes.
  * Shifts: stood (a year or more, or kept standing), damp (stored damp, or outside where it rains), damp_air (a damp climate),
  * old_fluid (three years or unknown), unknown_fluid (none was ever named on record), hard (competition or work), fresh (work here
  * within the last months).
- * Source: handbook 30, Faults. Priors are the shop's reckoning of vehicles that come in to be looked at, not of all vehicles:
+ * Source: handbook 30, Faults; 35, Faults that are missing. Priors are the shop's reckoning of vehicles that come in to be looked at, not of all vehicles:
  * of one that nobody touched for fifteen years two to four faults are expected in all. Each line says why it stands where it
  * stands.
  */
@@ -36,6 +36,7 @@ pedal_flexes       | pedal | - | Bracket or bulkhead flexes | 0.0035 | once | ha
 lever_dry          | hand_lever | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
 foot_dry           | foot_lever | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
 switch_dead        | switch | - | Stop-lamp switch dead or stuck | 0.002 | year | damp*1.3 | replace | Contacts burn, diaphragms crack
+switch_leaks       | switch | wet | Hydraulic stop-lamp switch leaks | 0.0012 | year | stood*1.3 | replace | Through its diaphragm and out between its blades
 servo_diaphragm    | servo | - | Diaphragm leaks | 0.0016 | year | stood*1.3 | replace | Rubber of that age
 servo_check_valve  | servo | - | Check valve does not hold | 0.002  | year | - | replace | Small, exposed to fumes, often original
 servo_supply       | servo | - | Vacuum supply weak | 0.0052 | once | - | use_again | Hoses, manifold or a tired engine
@@ -51,6 +52,7 @@ line_blocked       | circuit | hydraulic | A line blocked | 0.0004 | year | old_
 line_rusted        | circuit | hydraulic | A line rusted through | 0.0012 | year | damp*2 damp_air*1.3 | replace | Under clips, where nobody looks
 union_leaks        | circuit | hydraulic | A union leaks | 0.007  | once | fresh*3 | use_again | After work on lines
 valve_stuck        | valve | - | Valve stuck or leaking | 0.0012 | year | stood*2 damp*1.3 | replace | Never moves in daily driving
+valve_early        | valve | - | Valve limits too early | 0.0008 | year | stood*1.5 | replace | Its spring or its rod is set too low
 valve_shuttled     | valve | - | Pressure-difference valve shuttled | 0.0035 | once | fresh*4 | use_again | Left to one side by bleeding one circuit
 bar_remote         | balance_bar | - | Remote adjuster broken | 0.0012 | year | hard*1.5 | replace | A bent cable in a tight place
 balance_bar        | balance_bar | - | Balance bar jammed or set wrong | 0.01   | once | fresh*2 | use_again | It is there to be turned, and is turned
@@ -58,20 +60,27 @@ piston_seized      | piston | - | Piston seized | 0.0024 | year | stood*3 damp*1
 seal_hard          | piston | - | Seal hardened, no rollback | 0.002  | year | stood*1.3 | reseal | Old square seals keep the pad on
 piston_leaks       | piston | - | Seal leaks | 0.0012 | year | stood*1.5 | reseal | Pitted pistons under new pads
 slides_seized      | caliper | floating | Slides seized or dry | 0.004  | year | damp*1.5 stood*1.5 damp_air*1.2 | use_again | Boots torn, grease gone: the usual fault of a floating caliper
+pin_bent           | caliper | floating | Slide pin bent | 0.0006 | year | hard*1.3 | replace | Somebody hammered at it
+caliper_lever      | caliper | levered | Parking lever at the caliper stiff | 0.003 | year | damp*2 stood*1.5 damp_air*1.3 | reseal | Its spindle stands in the wet and is never moved
 halves_leak        | caliper | fixed | Joint between the halves leaks | 0.0004 | year | fresh*2 | reseal | Only where somebody parted them
 bleeder_blocked_f  | bleeder | - | Bleeder blocked | 0.004  | year | damp*1.5 stood*1.3 damp_air*1.2 | use_again | Rust in a small hole
 pads_worn          | pads | - | Pads worn out | 0.004  | year | hard*2 | replace | Wear; slow on cars that stand
 pads_contaminated  | pads | - | Pads contaminated | 0.002  | year | - | replace | Follows a leak or a greasy hand
 pads_wrong         | pads | - | Wrong pads fitted | 0.0035 | once | fresh*2 | replace | Catalogues are wrong too
+pads_glazed        | pads | - | Linings glazed | 0.003 | year | hard*1.3 | replace | Heat, or years of gentle stops
+pads_stuck         | pads | - | Pads stuck in their guides | 0.003 | year | damp*1.5 stood*1.5 damp_air*1.2 | use_again | Rust under the guides narrows them
 rotor_runout_f     | rotor | - | Rotor runs out | 0.003  | year | stood*1.5 hard*1.3 | machine | Rust under the hat, heat
 rotor_uneven       | rotor | - | Thickness varies | 0.0024 | year | stood*1.5 | machine | Pads left on one spot through a winter
 rotor_thin         | rotor | - | Under thickness | 0.0012 | year | hard*2 | replace | Wear and former cuts
 rotor_cracked      | rotor | - | Cracked | 0.0004 | year | hard*4 | replace | Heat
 rotor_dirty        | rotor | - | Contaminated face | 0.0035 | once | fresh*2 | use_again | Protective oil never washed off
+pairing_wrong      | rotor | - | Rotor and pads do not belong together | 0.005 | once | fresh*3 | replace | New on old, or two makes
 wc_seized          | wheel_cylinder | - | Wheel cylinder seized | 0.003  | year | stood*3 damp*1.5 | reseal | Iron pistons in iron bores
 wc_leaks           | wheel_cylinder | - | Wheel cylinder leaks | 0.003  | year | stood*1.5 | reseal | Cups dry out while it stands
 shoes_worn         | shoes | - | Shoes worn out | 0.0024 | year | hard*2 | replace | Slow; rears last for decades
 shoes_contaminated | shoes | - | Linings contaminated | 0.003  | year | - | replace | By the cylinder above or the axle seal beside
+shoes_glazed       | shoes | - | Linings glazed | 0.003 | year | hard*1.3 | replace | Heat, or a drum that was always too gentle
+shoes_slack        | shoes | - | Shoes slack, adjuster backed off | 0.03 | once | fresh*3 | use_again | Backed off to get the drum off, and never taken up: the commonest low pedal on drums
 shoes_swapped      | shoes | - | Fitted wrong: swapped, springs | 0.007  | once | fresh*3 | use_again | Easily done with a pair that looks alike
 adjuster_seized    | shoes | - | Adjuster seized | 0.004  | year | damp*1.5 stood*1.5 damp_air*1.2 | use_again | Threads in the wet
 over_adjusted      | shoes | - | Over-adjusted | 0.007  | once | fresh*4 | use_again | After a brake job
@@ -91,7 +100,7 @@ park_shoes_worn    | parking_shoes | - | Parking shoes worn or greasy | 0.002 | 
 rods_out           | cross_shaft | - | Rods out of adjustment | 0.028  | once | fresh*2 | use_again | Each was set by a different hand
 clevis_worn        | cross_shaft | - | Clevises and bushes worn | 0.003  | year | - | replace | All play adds up at the pedal
 wedge_seized       | expander | - | Wedge or cam seized | 0.0024 | year | stood*2 damp*1.5 | use_again | Dry and rusty
-shoes_off_centre   | shoes | mechanical | Shoes not centred | 0.017  | once | fresh*2 | use_again | Set by feel after every relining
+shoes_off_centre   | shoes | - | Shoes not centred | 0.01  | once | fresh*2 | use_again | Set by feel after every relining
 band_worn          | band | - | Band lining worn out | 0.0024 | year | hard*2 | replace | Open to grit, which wears it from outside
 band_contaminated  | band | - | Band lining contaminated | 0.004 | year | - | replace | It stands in the open: oil of the axle, water, mud
 band_tight         | band | - | Band set too tight | 0.007 | once | fresh*4 | use_again | Anchor or one half taken up against the drum
@@ -100,5 +109,6 @@ band_unset         | band | - | Band not set even all round | 0.017 | once | fre
 band_drum_oval     | band_drum | - | Band drum out of round | 0.002 | year | stood*1.5 | machine | Stood with the parking brake on
 slave_leaks        | clutch_slave | - | Clutch slave leaks | 0.003  | year | stood*1.5 | reseal | Low, hot, forgotten
 clutch_passes      | clutch_master | - | Clutch master passes | 0.002  | year | stood*1.3 | reseal | As the brake's, worked more often
+clutch_leaks       | clutch_master | - | Clutch master leaks outside | 0.0014 | year | stood*1.3 | reseal | Down the inside of the bulkhead
 clutch_air         | clutch_master | - | Air in the clutch line | 0.021  | once | fresh*3 | use_again | After any work on it
 `;

@@ -5,7 +5,9 @@
  * Where: system (no wheel), here (the fault's own wheel), axle (both wheels of its axle), circuit (every wheel of its
  * circuit), all (every wheel), away and toward (the vehicle pulls so, by the side of the fault), own and other (the axle
  * that locks early: the fault's own, or the other one).
- * Source: handbook 30, Faults and Quick checks. Strengths are how often somebody who looks sees it where the fault alone is
+ * What follows from a drag (heat, smell) follows alike for all that drags, and stands in its own table: signs of one drag do
+ * not count thrice.
+ * Source: handbook 30, Faults and Quick checks; 35, Links to mend. Strengths are how often somebody who looks sees it where the fault alone is
  * present; each line says why.
  */
 export const LINKS_TABLE = `
@@ -17,11 +19,8 @@ master_leaks       | wet_below_master    | 0.85 | system  | It comes out at the 
 master_leaks       | servo_wet           | 0.4  | system  | Into the servo where there is one
 master_leaks       | level_low           | 0.7  | system  | What leaks is missing
 master_leaks       | pedal_sinks         | 0.3  | system  | Only when it leaks fast
-master_stuck_home  | pedal_no_return     | 0.7  | system  | The piston does not come back
-master_stuck_home  | drags               | 0.7  | all     | Pressure stays in all circuits
-master_stuck_home  | pedal_to_floor      | 0.4  | system  | Nothing left to push
 master_stuck_out   | pedal_hard_no_stop  | 0.95 | system  | It cannot move
-master_port        | drags               | 0.85 | all     | Fluid cannot go back
+master_port        | drags               | 0.85 | circuit | Fluid cannot go back
 master_port        | tightens_warm       | 0.9  | system  | It swells as it warms and has nowhere to go
 master_port        | no_fountain         | 0.95 | system  | No return through the port
 master_port        | pedal_play_none     | 0.3  | system  | The pedal stands on what is trapped
@@ -31,7 +30,7 @@ master_wrong_bore  | pedal_more_effort   | 0.45 | system  | A larger bore asks f
 master_wrong_bore  | pedal_play_excessive | 0.25 | system | A smaller one for more travel
 master_wrong_bore  | repair_visible      | 0.5  | system  | Somebody fitted it
 pushrod_no_play    | pedal_play_none     | 0.95 | system  | What it says
-pushrod_no_play    | drags               | 0.75 | all     | The port stays covered
+pushrod_no_play    | drags               | 0.75 | circuit | The port stays covered
 pushrod_no_play    | tightens_warm       | 0.8  | system  | And more so warm
 pushrod_no_play    | no_fountain         | 0.85 | system  | The cup never opens the port
 pushrod_much_play  | pedal_play_excessive | 0.9 | system  | What it says
@@ -40,7 +39,7 @@ circuit_lost       | difference_lamp     | 0.7  | system  | Where a lamp is ther
 circuit_lost       | long_stop           | 0.8  | system  | Half of the brakes
 circuit_lost       | pedal_play_excessive | 0.5 | system  | The first part of the stroke does nothing
 circuit_lost       | pedal_soft_plugged  | 0.6  | system  | The cylinder is at fault
-reservoir_vent     | drags               | 0.35 | all     | Vacuum or pressure over the fluid
+reservoir_vent     | drags               | 0.35 | circuit | Vacuum or pressure over the fluid
 reservoir_vent     | pedal_no_return     | 0.25 | system  | Sucked slowly back
 air_in_system      | pedal_spongy        | 0.92 | system  | It is the feel of air
 air_in_system      | pedal_low_pumps_up  | 0.75 | system  | Compressed by the first stroke
@@ -82,7 +81,6 @@ servo_shell        | servo_vacuum_lost   | 0.8  | system  | It does not hold
 servo_shell        | servo_none          | 0.5  | system  | Or does nothing
 servo_filter       | pedal_more_effort   | 0.4  | system  | Air comes too slowly
 hose_flap          | drags               | 0.85 | here    | Fluid comes and does not go back
-hose_flap          | hot                 | 0.7  | here    | It drags
 hose_flap          | still_drags_union   | 0.95 | here    | The union at the master opens nothing: the hose holds it
 hose_flap          | hose_bad            | 0.35 | system  | Seldom to be seen outside
 hose_flap          | pull                | 0.4  | toward  | That wheel is never free
@@ -102,18 +100,15 @@ line_rusted        | level_low           | 0.6  | system  | Once it is through
 line_rusted        | pedal_to_floor      | 0.3  | system  | Once it bursts
 union_leaks        | level_low           | 0.6  | system  | Slowly
 union_leaks        | repair_visible      | 0.3  | system  | Somebody was there
-valve_stuck        | locks               | 0.5  | other   | The share of the axles is wrong
 valve_stuck        | long_stop           | 0.3  | system  | One axle does too little
 balance_bar        | locks               | 0.6  | own     | The share of the axles is wrong
 piston_seized      | drags               | 0.75 | here    | It does not come back
-piston_seized      | hot                 | 0.7  | here    | It drags
 piston_seized      | piston_stiff        | 0.95 | here    | The lever says so
-piston_seized      | still_drags_bleeder | 0.9  | here    | No pressure, and it still holds
+piston_seized      | still_drags_bleeder | 0.95 | here    | No pressure, and it still holds
 piston_seized      | no_braking          | 0.25 | here    | Stuck out of reach of the rotor
 piston_seized      | pull                | 0.5  | away    | That side does less
 piston_seized      | pads_uneven         | 0.6  | here    | Its pad wears apart from the others
 seal_hard          | drags               | 0.55 | here    | Nothing pulls it back
-seal_hard          | hot                 | 0.35 | here    | A little
 seal_hard          | still_drags_bleeder | 0.8  | here    | It is the seal, not pressure
 piston_leaks       | fluid_at_wheel      | 0.9  | here    | It runs out
 piston_leaks       | boots_wet           | 0.9  | here    | Behind the boot first
@@ -122,7 +117,6 @@ slides_seized      | drags               | 0.6  | here    | It cannot centre its
 slides_seized      | pads_uneven         | 0.8  | here    | The inner pad does all the work
 slides_seized      | slides_stiff        | 0.95 | here    | Moved by hand
 slides_seized      | still_drags_bleeder | 0.85 | here    | Mechanical
-slides_seized      | hot                 | 0.5  | here    | It drags
 slides_seized      | pull                | 0.35 | away    | That side does less
 halves_leak        | fluid_at_wheel      | 0.8  | here    | Between the halves
 halves_leak        | level_low           | 0.5  | system  | What leaks is missing
@@ -171,7 +165,6 @@ adjuster_seized    | adjuster_stiff      | 0.95 | here    | Tried
 adjuster_seized    | pedal_low_pumps_up  | 0.55 | system  | It cannot be taken up
 adjuster_seized    | park_long           | 0.5  | system  | As for the cable
 over_adjusted      | drags               | 0.9  | here    | The shoes touch all round
-over_adjusted      | hot                 | 0.7  | here    | And rub
 over_adjusted      | still_drags_bleeder | 0.95 | here    | No pressure about it
 shoe_hangs         | drags               | 0.5  | here    | It stays in the groove
 shoe_hangs         | still_drags_bleeder | 0.9  | here    | Mechanical
@@ -212,7 +205,6 @@ clevis_worn        | long_stop           | 0.3  | system  | And is lost at the w
 wedge_seized       | no_braking          | 0.5  | here    | It does not spread
 wedge_seized       | drags               | 0.5  | here    | Or does not close
 wedge_seized       | pull                | 0.5  | away    | That side does less
-shoes_off_centre   | pedal_hard_no_stop  | 0.5  | system  | A hard pedal on heel or toe alone
 shoes_off_centre   | pull                | 0.4  | away    | Unequal contact
 shoes_off_centre   | long_stop           | 0.5  | system  | Little of the lining works
 slave_leaks        | clutch_spongy       | 0.6  | system  | Air goes in where fluid goes out
@@ -222,7 +214,7 @@ clutch_air         | clutch_spongy       | 0.9  | system  | The feel of air
 master_wrong_bore  | bore_differs        | 0.95 | system  | It stands on it
 master_bore        | bore_rust           | 0.7  | system  | Where the outlet lets one look
 master_passes      | pedal_to_floor      | 0.15 | system  | When the lips are quite gone
-master_residual    | drags               | 0.45 | all     | Pressure is kept that should go
+master_residual    | drags               | 0.45 | circuit | Pressure is kept that should go
 master_residual    | pressure_left       | 0.7  | system  | It is kept
 master_residual    | pedal_low_pumps_up  | 0.4  | system  | Or cups draw back too far
 master_port        | pressure_left       | 0.85 | system  | Nothing lets it go
@@ -249,8 +241,8 @@ servo_filter       | filter_blocked      | 0.9  | system  | Seen
 hose_blocked       | dry_hose_end        | 0.95 | here    | What it says
 line_blocked       | dry_hose_end        | 0.8  | circuit | Nothing comes so far
 line_blocked       | dry_line_end        | 0.9  | circuit | Nothing comes so far
-master_stuck_out   | dry_line_end        | 0.9  | all     | Nothing is sent
-master_stuck_out   | dry_hose_end        | 0.9  | all     | Nothing is sent
+master_stuck_out   | dry_line_end        | 0.9  | circuit | Nothing is sent
+master_stuck_out   | dry_hose_end        | 0.9  | circuit | Nothing is sent
 union_leaks        | joint_wet           | 0.9  | here    | Wiped dry and looked at again
 line_rusted        | joint_wet           | 0.3  | here    | Where it went through
 hose_weeps         | hose_bad_here       | 0.9  | here    | Wet, wiped and wet again
@@ -289,14 +281,6 @@ wedge_seized       | wedge_stiff         | 0.95 | here    | By hand
 slave_leaks        | slave_wet           | 0.9  | system  | Boot pulled back
 clutch_passes      | clutch_creeps       | 0.9  | system  | Held for a minute in gear
 clutch_air         | clutch_bubbles      | 0.9  | system  | They come out
-piston_seized      | blued               | 0.15 | here    | Where it was driven on
-hose_flap          | blued               | 0.15 | here    | Where it was driven on
-slides_seized      | blued               | 0.1  | here    | Where it was driven on
-over_adjusted      | blued               | 0.15 | here    | Where it was driven on
-piston_seized      | smell               | 0.25 | system  | Hot lining
-hose_flap          | smell               | 0.25 | system  | Hot lining
-over_adjusted      | smell               | 0.35 | system  | Hot lining
-park_cable_seized  | smell               | 0.2  | system  | Driven with it on
 pads_contaminated  | fades               | 0.3  | system  | What is in it smears
 pads_contaminated  | lining_soaked       | 0.9  | here    | Dark, wet, swollen
 shoes_contaminated | lining_soaked       | 0.9  | here    | Dark, wet, swollen
@@ -307,26 +291,12 @@ shoes_worn         | lining_low          | 0.8  | here    | Seen from the edge
 piston_seized      | locked              | 0.12 | here    | Its pads rusted to the rotor
 over_adjusted      | locked              | 0.2  | here    | Taken up hard
 hose_flap          | locked              | 0.15 | here    | A hard stop stays in it
-master_port        | locked              | 0.1  | all     | What is trapped grows
-pushrod_no_play    | locked              | 0.1  | all     | Stroke by stroke
+master_port        | locked              | 0.1  | circuit | What is trapped grows
+pushrod_no_play    | locked              | 0.1  | circuit | Stroke by stroke
 servo_sticks_on    | locked              | 0.15 | all     | It goes on pushing
 park_cable_seized  | locked              | 0.2  | rear    | Pulled when it was laid up
 wedge_seized       | locked              | 0.15 | here    | Spread, and stays so
-master_port        | hot                 | 0.5  | all     | They drag
-pushrod_no_play    | hot                 | 0.5  | all     | They drag
-master_stuck_home  | hot                 | 0.4  | all     | They drag
-master_residual    | hot                 | 0.3  | all     | They drag
-servo_sticks_on    | hot                 | 0.5  | all     | They drag
-fluid_wrong        | hot                 | 0.4  | all     | They drag
-wc_seized          | hot                 | 0.35 | here    | Where it does not come back
-shoe_hangs         | hot                 | 0.3  | here    | It rubs
-shoe_springs       | hot                 | 0.3  | here    | It rubs
-wedge_seized       | hot                 | 0.4  | here    | Where it does not close
-park_cable_seized  | hot                 | 0.4  | rear    | Driven with it on
 bearing_worn       | hot                 | 0.2  | here    | The bearing itself
-slides_seized      | smell               | 0.15 | system  | Hot lining
-wc_seized          | blued               | 0.1  | here    | Where it was driven on
-wedge_seized       | blued               | 0.1  | here    | Where it was driven on
 over_adjusted      | tightens_warm       | 0.4  | system  | The lining grows before the drum does
 shoes_contaminated | fades               | 0.3  | system  | What is in it smears
 shoes_off_centre   | fades               | 0.25 | system  | Little of the lining does all the work
@@ -385,12 +355,9 @@ band_contaminated  | long_stop           | 0.5  | system  | A wet band hardly ho
 band_contaminated  | noise               | 0.3  | system  | Squeal
 band_contaminated  | park_no_hold        | 0.4  | system  | Where the lever works it
 band_tight         | drags               | 0.9  | here    | It touches all round
-band_tight         | hot                 | 0.7  | here    | And rubs
-band_tight         | smell               | 0.35 | system  | Hot lining
 band_tight         | tightens_warm       | 0.5  | system  | The drum grows into the band
 band_tight         | locked              | 0.2  | here    | Taken up hard
 band_hangs         | drags               | 0.7  | here    | It rides on the drum
-band_hangs         | hot                 | 0.4  | here    | And rubs
 band_hangs         | springs_slack       | 0.6  | here    | By hand
 band_hangs         | adjuster_stiff      | 0.4  | here    | Anchor or setting bolt rusted
 band_unset         | contact_part        | 0.9  | here    | Bright at the anchor or at the ends alone
@@ -401,4 +368,151 @@ band_unset         | drags               | 0.3  | here    | Where it stands clos
 band_drum_oval     | pedal_pulses        | 0.6  | system  | The band follows it
 band_drum_oval     | judder              | 0.3  | system  | Grip comes and goes
 band_drum_oval     | drum_oval_past      | 0.95 | here    | Gauged
+master_stuck_home  | no_braking          | 0.85 | circuit | Its piston stands at the end: nothing is sent
+master_stuck_home  | bleeder_dry         | 0.9  | circuit | Nor comes any there
+master_stuck_home  | dry_hose_end        | 0.9  | circuit | Nothing is sent
+master_stuck_home  | dry_line_end        | 0.9  | circuit | Nothing is sent
+master_stuck_home  | pedal_to_floor      | 0.8  | system  | Nothing is left to push
+master_stuck_home  | pedal_no_return     | 0.3  | system  | The piston does not come back, the pedal may
+master_stuck_home  | drags               | 0.3  | circuit | What was sent cannot come back
+master_stuck_out   | no_braking          | 0.95 | circuit | Nothing is sent
+master_stuck_out   | bleeder_dry         | 0.9  | circuit | Nothing is sent
+fluid_lost         | no_braking          | 0.6  | all     | Air presses nothing
+fluid_lost         | bleeder_dry         | 0.6  | all     | Air comes, or nothing
+servo_rod          | servo_none          | 0.8  | system  | Nothing joins it to what it helps
+servo_rod          | pedal_to_floor      | 0.5  | system  | It goes through without touching
+servo_rod          | no_braking          | 0.8  | all     | Nothing reaches the cylinder
+servo_rod          | pedal_disconnected  | 0.8  | system  | Joined to nothing
+bleeder_blocked_f  | bleeder_dry         | 0.9  | here    | Opened, nothing comes: rust in its hole
+wc_leaks           | pedal_sinks         | 0.35 | system  | What is held runs out
+piston_leaks       | pedal_sinks         | 0.35 | system  | What is held runs out
+hose_weeps         | pedal_sinks         | 0.4  | system  | What is held runs out
+line_rusted        | pedal_sinks         | 0.35 | system  | What is held runs out
+union_leaks        | pedal_sinks         | 0.25 | system  | What is held runs out
+wc_leaks           | level_empty         | 0.4  | system  | Until nothing is left
+hose_weeps         | level_empty         | 0.5  | system  | Burst, at once
+line_rusted        | level_empty         | 0.5  | system  | Burst, at once
+union_leaks        | level_empty         | 0.3  | system  | In weeks
+piston_leaks       | level_empty         | 0.4  | system  | Until nothing is left
+halves_leak        | level_empty         | 0.3  | system  | In weeks
+master_leaks       | level_empty         | 0.3  | system  | In weeks
+adjuster_seized    | drum_stuck          | 0.5  | here    | It cannot be backed off the ridge
+over_adjusted      | drum_stuck          | 0.5  | here    | The shoes hold it
+wc_seized          | drum_stuck          | 0.35 | here    | The shoes stand out and stay out
+drum_oversize      | drum_stuck          | 0.3  | here    | The ridge of its wear catches the shoes
+shoes_worn         | park_no_grip        | 0.6  | system  | Nothing left to grip
+piston_seized      | still_drags_union   | 0.9  | here    | No pressure, and it still holds
+slides_seized      | still_drags_union   | 0.85 | here    | Mechanical
+over_adjusted      | still_drags_union   | 0.95 | here    | No pressure about it
+park_cable_seized  | still_drags_union   | 0.7  | rear    | Mechanical
+wedge_seized       | still_drags_union   | 0.9  | here    | Mechanical
+wc_seized          | still_drags_union   | 0.85 | here    | Mechanical
+shoe_hangs         | still_drags_union   | 0.6  | here    | Until it slips off the step
+hose_flap          | pressure_left       | 0.6  | system  | It keeps what it let in
+valve_stuck        | locks               | 0.5  | own     | What should hold its axle back does not
+valve_stuck        | locks               | 0.2  | other   | Or holds it back for good
+valve_early        | locks               | 0.4  | other   | The other axle does it alone
+valve_early        | long_stop           | 0.4  | system  | One axle does too little
+valve_early        | valve_share_off     | 0.9  | system  | Gauged at two wheels
+shoes_off_centre   | drags               | 0.5  | here    | One end touches
+shoes_off_centre   | lets_go_slowly      | 0.6  | here    | It works itself free
+shoes_off_centre   | pedal_hard_no_stop  | 0.1  | system  | Heel or toe alone, at more than one wheel
+shoes_slack        | pedal_low_pumps_up  | 0.85 | system  | A long way to the drum, gone at the second stroke
+shoes_slack        | park_long           | 0.6  | system  | As for the cable
+shoes_slack        | pedal_play_excessive | 0.2 | system  | What is called play is stroke
+shoes_slack        | adjuster_slack      | 0.95 | here    | Counted
+pads_stuck         | drags               | 0.6  | here    | The pad does not follow the piston back
+pads_stuck         | pads_tight          | 0.95 | here    | By hand
+pads_stuck         | still_drags_bleeder | 0.85 | here    | Mechanical
+pads_stuck         | still_drags_union   | 0.85 | here    | Mechanical
+pads_stuck         | pads_uneven         | 0.5  | here    | Worn at one end
+pads_stuck         | pull                | 0.25 | away    | That side does less
+caliper_lever      | drags               | 0.7  | here    | It holds the piston out
+caliper_lever      | still_drags_bleeder | 0.9  | here    | Mechanical
+caliper_lever      | still_drags_union   | 0.9  | here    | Mechanical
+caliper_lever      | lever_stiff_here    | 0.95 | here    | Cable off, by hand
+caliper_lever      | park_drags          | 0.5  | system  | It stays on
+caliper_lever      | park_no_hold        | 0.3  | system  | Or does not go on
+pads_glazed        | lining_bad          | 0.85 | here    | Seen: it shines
+pads_glazed        | pedal_more_effort   | 0.5  | system  | It slides
+pads_glazed        | long_stop           | 0.4  | system  | It slides
+pads_glazed        | noise               | 0.3  | system  | Squeal
+pads_glazed        | fades               | 0.2  | system  | Hot it slides more
+pads_glazed        | pull                | 0.25 | away    | That side does less
+shoes_glazed       | lining_bad          | 0.85 | here    | Seen: it shines
+shoes_glazed       | pedal_more_effort   | 0.4  | system  | It slides
+shoes_glazed       | long_stop           | 0.35 | system  | It slides
+shoes_glazed       | noise               | 0.3  | system  | Squeal
+shoes_glazed       | pull                | 0.25 | away    | That side does less
+pin_bent           | pin_wobbles         | 0.95 | here    | Rolled on glass
+pin_bent           | slides_stiff        | 0.6  | here    | At one end of its way
+pin_bent           | pads_uneven         | 0.6  | here    | One pad does the work
+pin_bent           | drags               | 0.4  | here    | It does not slide back
+pin_bent           | still_drags_bleeder | 0.8  | here    | Mechanical
+pin_bent           | still_drags_union   | 0.8  | here    | Mechanical
+pairing_wrong      | new_on_old          | 0.8  | here    | Compared by eye
+pairing_wrong      | judder              | 0.25 | system  | They touch in places
+pairing_wrong      | noise               | 0.35 | system  | They touch in places
+pairing_wrong      | contact_part        | 0.5  | here    | Bright in places
+pairing_wrong      | long_stop           | 0.2  | system  | Until they fit each other
+switch_leaks       | wet_below_master    | 0.4  | system  | Where it sits at the cylinder
+switch_leaks       | level_low           | 0.5  | system  | What leaks is missing
+switch_leaks       | stop_lamp           | 0.5  | system  | Fluid between its blades
+clutch_leaks       | clutch_wet          | 0.9  | system  | At its boot, or the carpet below
+clutch_leaks       | clutch_spongy       | 0.5  | system  | Air goes in where fluid goes out
+clutch_leaks       | clutch_bite         | 0.5  | system  | Lower every week
+clutch_leaks       | level_low           | 0.3  | system  | Where the reservoir is shared
+slave_leaks        | clutch_bite         | 0.6  | system  | Lower every week
+clutch_passes      | clutch_bite         | 0.5  | system  | The stroke is lost
+clutch_air         | clutch_bite         | 0.6  | system  | The stroke is lost
+circuit_lost       | no_braking          | 0.45 | circuit | Either of the two
+master_leaks       | level_sinks         | 0.6  | system  | Into the servo, or down the inside of the bulkhead
+pads_worn          | level_sinks         | 0.3  | system  | Linings that wear draw it down
+slave_leaks        | level_sinks         | 0.3  | system  | Where the reservoir is shared
+clutch_leaks       | level_sinks         | 0.3  | system  | Where the reservoir is shared
+wc_leaks           | level_sinks         | 0.4  | system  | Inside the drum, where nobody looks
+union_leaks        | level_sinks         | 0.3  | system  | Where nobody looks
+line_rusted        | level_sinks         | 0.3  | system  | Over the tank, where nobody looks
+hose_flap          | lets_go_slowly      | 0.6  | here    | Pressure leaves through something narrow
+hose_blocked       | lets_go_slowly      | 0.25 | here    | Nearly shut
+master_port        | lets_go_slowly      | 0.35 | circuit | A port that is half open
+pushrod_no_play    | lets_go_slowly      | 0.25 | circuit | A port that is half open
+reservoir_vent     | lets_go_slowly      | 0.2  | circuit | Air comes in slowly
+seal_hard          | lets_go_slowly      | 0.5  | here    | It creeps back
+piston_seized      | lets_go_slowly      | 0.2  | here    | Where it is not quite seized
+wc_seized          | lets_go_slowly      | 0.35 | here    | Where it is not quite seized
+wedge_seized       | lets_go_slowly      | 0.4  | here    | Jolted free
+shoe_springs       | lets_go_slowly      | 0.5  | here    | Little draws them back
+shoe_hangs         | lets_go_slowly      | 0.4  | here    | It slips off the step
+park_cable_seized  | lets_go_slowly      | 0.3  | rear    | It creeps back
+pedal_dry          | lets_go_slowly      | 0.25 | all     | The pedal comes back late
+rotor_runout_f     | judder_wheel        | 0.5  | system  | In front: it goes into the steering
+rotor_uneven       | judder_wheel        | 0.7  | system  | In front: it goes into the steering
+bearing_loose      | judder_wheel        | 0.25 | system  | The wheel moves under the brake
+outside_pull       | judder_wheel        | 0.25 | system  | Joints and bushes
+rotor_runout_f     | judder_seat         | 0.3  | system  | Behind: in the seat
+rotor_uneven       | judder_seat         | 0.5  | system  | Behind: in the seat
+drum_oval          | judder_seat         | 0.6  | system  | Behind: in the seat
+drum_oval          | judder_wheel        | 0.5  | system  | In front: it goes into the steering
+rotor_uneven       | judder_parking      | 0.5  | system  | Where the lever presses the same pads
+rotor_thin         | rotor_lip           | 0.8  | here    | What is gone stands beside
+pads_worn          | rotor_lip           | 0.3  | here    | They wore the rotor with them
+rotor_runout_f     | hub_rust            | 0.5  | here    | It stands on it
+shoes_swapped      | shoe_back           | 0.4  | here    | The pairs are not alike
+shoe_springs       | shoe_back           | 0.4  | here    | One is drawn back and one not
+wc_seized          | shoe_back           | 0.3  | here    | One piston comes out and one does not
+wc_leaks           | deposit_outside     | 0.3  | here    | Where it dried
+piston_leaks       | deposit_outside     | 0.4  | here    | Where it dried
+piston_seized      | deposit_outside     | 0.35 | here    | Aluminium rusts white
+`;
+
+/**
+ * What a sign brings about by itself. One line: sign | what follows | how often | reasoning
+ * It is alike for every fault that makes the first, so that what follows says nothing more of which fault it is.
+ * Source: handbook 35, One drag, one witness.
+ */
+export const FOLLOWS_TABLE = `
+drags | hot   | 0.9 | What rubs is hot after a run
+drags | blued | 0.5 | Where it was driven on for long
+drags | smell | 0.4 | Hot lining
 `;

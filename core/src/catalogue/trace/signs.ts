@@ -18,10 +18,14 @@ pedal_spongy        | 0.03  | felt     | system | - | Some feel sponge in any ol
 pedal_low_pumps_up  | 0.02  | felt     | system | - | Long travel is usual on some drums
 pedal_sinks         | 0.01  | felt     | system | - | With the engine started meanwhile
 pedal_to_floor      | 0.002 | felt     | system | - | Never without a cause
+pedal_disconnected  | 0.001 | felt     | system | - | Never without a cause
 clutch_spongy       | 0.02  | felt     | system | - | A worn clutch
+clutch_bite         | 0.03  | felt     | system | - | A worn plate moves it as well
 pulls_left          | 0.03  | felt     | system | - | The crown of the road
 pulls_right         | 0.03  | felt     | system | - | The crown of the road
 judder              | 0.02  | felt     | system | - | Wheels out of balance
+judder_wheel        | 0.015 | felt     | system | - | Wheels out of balance
+judder_seat         | 0.015 | felt     | system | - | A shaft or a tyre behind
 locks_front         | 0.02  | felt     | system | - | A slippery road
 locks_rear          | 0.02  | felt     | system | - | A slippery road
 long_stop           | 0.04  | felt     | system | - | Old brakes are weaker than new ones
@@ -30,6 +34,7 @@ smell               | 0.02  | felt     | system | - | Something else
 noise               | 0.08  | felt     | system | - | Old brakes talk
 tightens_warm       | 0.004 | felt     | system | - | Hardly ever without a cause
 drags               | 0.02  | felt     | corner | - | A touch of the pads is nothing
+lets_go_slowly      | 0.01  | felt     | corner | - | Cold grease
 locked              | 0.003 | felt     | corner | - | In gear
 no_braking          | 0.01  | felt     | corner | - | A weak helper on the pedal
 hot                 | 0.03  | felt     | corner | - | It was braked
@@ -42,6 +47,7 @@ bleeder_dry         | 0.01  | felt     | corner | - | Not opened far enough
 bleeder_blocked     | 0.01  | felt     | corner | - | Paint over it
 level_low           | 0.05  | felt     | system | - | Linings wear and the level goes down
 level_empty         | 0.003 | felt     | system | - | Never without a cause
+level_sinks         | 0.02  | felt     | system | - | Linings that wear draw it down
 fluid_dark          | 0.15  | felt     | system | - | It darkens by itself
 fluid_sludge        | 0.01  | felt     | system | - | Dirt fell in
 fluid_water         | 0.01  | felt     | system | - | The tester is out by so much
@@ -71,7 +77,11 @@ clamp_hardens       | 0.02  | checked  | corner | Pedal comes hard with this hos
 boots_wet           | 0.02  | checked  | piece  | Wet behind the boots | Assembly fluid
 piston_stiff        | 0.01  | checked  | piece  | Piston goes back stiffly or not at all | A dirty bleeder
 slides_stiff        | 0.01  | checked  | corner | Caliper does not slide by hand | Paint over it
+pads_tight          | 0.03  | checked  | corner | Pads do not move freely in their guides | Dirt that a brush takes off
+pin_wobbles         | 0.01  | checked  | corner | Slide pin bent: wobbles when it is rolled | Dirt on the glass
+lever_stiff_here    | 0.01  | checked  | corner | Parking lever at the caliper stiff by hand | The cable was still on
 adjuster_stiff      | 0.02  | checked  | corner | Adjuster does not turn | Turned the wrong way
+adjuster_slack      | 0.05  | checked  | corner | Adjuster takes many clicks before the shoes touch | Some are set back on purpose to get the drum off
 cable_holds         | 0.02  | checked  | corner | Free only with the parking cable off | Hung up
 bulkhead_moves      | 0.01  | checked  | system | Bracket or bulkhead moves as the pedal is pressed | A little give is usual
 pivot_stiff         | 0.01  | checked  | system | Pedal or lever stiff with its rod off | Dirt that one stroke clears
@@ -97,12 +107,18 @@ park_slack          | 0.02  | checked  | system | Parking cable slack or tight w
 rods_uneven         | 0.03  | checked  | system | Wheels do not bite at the same pull | Unequal floor
 clevis_play         | 0.03  | checked  | system | Play in clevises and bushes | A little is usual
 slave_wet           | 0.01  | checked  | system | Clutch slave wet behind its boot | Gearbox oil
+clutch_wet          | 0.01  | checked  | system | Wet at the clutch cylinder in the car | Spilt when it was topped up
 clutch_creeps       | 0.01  | checked  | system | Clutch creeps with its pedal held | A dragging plate
 clutch_bubbles      | 0.02  | checked  | system | Bubbles at the clutch bleeder | Drawn in past its thread
 hose_bad_here       | 0.02  | checked  | corner | This hose swollen, cracked, hard or wet | Dirt on it
 dry_hose_end        | 0.02  | checked  | corner | No flow at the end of the hose | Pedal not pressed far enough
 dry_line_end        | 0.02  | checked  | corner | No flow at the end of the line | Pedal not pressed far enough
 crack_seen          | 0.003 | checked  | corner | A crack to be seen | A scratch
+rotor_lip           | 0.15  | checked  | corner | A lip at the edge of the rotor | Every used one has a little
+hub_rust            | 0.05  | checked  | corner | Rust under the rotor’s seat on the hub | A bloom that wipes off
+new_on_old          | 0.03  | checked  | corner | New linings on an old face, or the other way round | It may be bedded in by now
+shoe_back           | 0.02  | checked  | corner | One shoe sits further back than the other | Leading and trailing differ a little
+deposit_outside     | 0.1   | checked  | corner | White deposit on a cylinder or caliper | Old spray from the road
 face_greasy         | 0.02  | checked  | corner | Oil or grease on the swept face | Fingerprints
 lining_soaked       | 0.005 | checked  | corner | Oil, grease or fluid in the lining | Overspray on it
 lining_low          | 0.02  | checked  | corner | Lining low, by eye | A chamfered edge

@@ -4,7 +4,7 @@ import { observedCode } from '../observations.ts';
 import type { OptionId } from '../repairOptions.ts';
 import { CHECKS_TABLE } from './checks.ts';
 import { FAULTS_TABLE } from './faults.ts';
-import { LINKS_TABLE } from './links.ts';
+import { FOLLOWS_TABLE, LINKS_TABLE } from './links.ts';
 import { SIGNS_TABLE } from './signs.ts';
 
 /** What shifts the odds of a fault: of the vehicle, or of what was done here lately. */
@@ -51,7 +51,7 @@ export interface Sign {
 }
 
 /** What makes a check dangerous, or impossible as the vehicle stands. */
-const CHECK_HAZARDS = ['none', 'presses', 'opens', 'clamps', 'drives', 'wheel'] as const;
+const CHECK_HAZARDS = ['presses', 'opens', 'clamps', 'drives', 'wheel'] as const;
 export type CheckHazard = (typeof CHECK_HAZARDS)[number];
 
 export interface CheckKind {
@@ -69,9 +69,17 @@ export interface CheckKind {
   readonly onlyWhere: readonly string[];
   /** Its signs are answered one after another, the next only where the one before is seen. */
   readonly inTurn: boolean;
-  readonly hazard: CheckHazard;
+  /** None, one or several. */
+  readonly hazards: readonly CheckHazard[];
   readonly tools: string | null;
   readonly steps: string;
+}
+
+/** What a sign brings about by itself, alike for every fault that makes it. */
+export interface Follows {
+  readonly sign: string;
+  readonly then: string;
+  readonly strength: number;
 }
 
 export interface Tables {
@@ -79,6 +87,7 @@ export interface Tables {
   readonly links: readonly Link[];
   readonly signs: readonly Sign[];
   readonly checks: readonly CheckKind[];
+  readonly follows: readonly Follows[];
 }
 
 /** A table as it stands in its file. */
@@ -116,6 +125,16 @@ function probabilityIn(row: Row, at: number): number {
   if (cell(row, at) === '' || !(value >= 0 && value <= 1))
     return row.refuse(`“${cell(row, at)}” is no probability: it lies between 0 and 1.`);
   return value;
+}
+/** A strength: nothing is certain, and what hardly ever shows is no link. Source: handbook 35. */
+function strengthIn(row: Row, at: number): number {
+  const value = probabilityIn(row, at);
+  return value >= 0.02 && value <= 0.98 ? value : row.refuse(`“${cell(row, at)}” is no strength: it lies between 0.02 and 0.98.`);
+}
+function hazardsIn(row: Row, at: number): CheckHazard[] {
+  const named = cell(row, at).split(/\s+/);
+  if (named.length === 1 && named[0] === 'none') return [];
+  return named.map((n) => CHECK_HAZARDS.find((h) => h === n) ?? row.refuse(`“${n}” is none of none, ${CHECK_HAZARDS.join(', ')}.`));
 }
 function countIn(row: Row, at: number): number {
   const value = Number(cell(row, at));
@@ -157,7 +176,8 @@ function shiftsIn(row: Row, at: number): FaultKind['shifts'] {
 
 /**
  * Reads the tables of faults, links, signs and checks.
- * @throws DomainError bad_table, with the table and the line: a strength over 1, a missing reasoning, a name that is nowhere
+ * @throws DomainError bad_table, with the table and the line: a strength
+ * outside 0.02 to 0.98, a link that stands twice, a check that settles nothing, a missing reasoning, a name that is nowhere
  * Source of their shape: handbook 30.
  */
 export function readTables(texts: {
@@ -165,6 +185,7 @@ export function readTables(texts: {
   readonly links: TableText;
   readonly signs: TableText;
   readonly checks: TableText;
+  readonly follows?: TableText;
 }): Tables {
   const kinds = [...(Object.keys(KIND_FACTS) as ComponentKind[]), 'system', 'circuit', 'axle'] as const;
   const known = new Set<string>();
@@ -198,6 +219,7 @@ export function readTables(texts: {
     const named = code === 'pull' ? ['pulls_left', 'pulls_right'] : code === 'locks' ? ['locks_front', 'locks_rear'] : [code];
     return named.every((c) => codes.has(c)) ? code : row.refuse(`“${code}” is no sign of the table.`);
   };
+  const linked = new Set<string>();
   const links = rowsOf(texts.links, 5).map((row): Link => {
     const fault = cell(row, 0);
     if (!known.has(fault)) row.refuse(`“${fault}” is no fault of the table.`);
@@ -210,11 +232,19 @@ export function readTables(texts: {
     if (scope === 'piece' && where !== 'here') row.refuse(`“${sign}” is of one piece, and shows “here” only.`);
     if (scope !== undefined && (scope === 'system') !== (where === 'system'))
       row.refuse(`“${sign}” is of the ${scope}, and cannot show “${where}”.`);
-    return { fault, sign, strength: probabilityIn(row, 2), where, reason: reasonIn(row, 4) };
+    const once = `${fault} ${sign} ${where}`;
+    if (linked.has(once)) row.refuse(`“${fault}” and “${sign}” are linked so twice.`);
+    linked.add(once);
+    return { fault, sign, strength: strengthIn(row, 2), where, reason: reasonIn(row, 4) };
+  });
+  const follows = rowsOf(texts.follows ?? { name: 'follows', text: '' }, 4).map((row): Follows => {
+    reasonIn(row, 3);
+    return { sign: signOf(row, cell(row, 0)), then: signOf(row, cell(row, 1)), strength: strengthIn(row, 2) };
   });
   const checks = rowsOf(texts.checks, 9).map((row): CheckKind => {
     const scope = oneOf(row, 4, ['system', 'corner', 'wheels'] as const);
     const [first = '', second] = cell(row, 5).split('?');
+    if ((second ?? first).trim() === '') row.refuse('a check settles something.');
     const namedIn = (text: string): string[] => text.split(/[\s>]+/).flatMap((code) => (code === '' ? [] : [signOf(row, code)]));
     const settles = namedIn(second ?? first);
     for (const code of settles)
@@ -232,13 +262,13 @@ export function readTables(texts: {
         signs: settles,
         onlyWhere: second === undefined ? [] : namedIn(first),
         inTurn: cell(row, 5).includes('>'),
-        hazard: oneOf(row, 6, CHECK_HAZARDS),
+        hazards: hazardsIn(row, 6),
         tools: orNone(cell(row, 7)),
         steps: reasonIn(row, 8),
       },
     };
   });
-  return { faults, links, signs, checks };
+  return { faults, links, signs, checks, follows };
 }
 
 /** The tables that come with the application. */
@@ -247,6 +277,7 @@ export const TABLES: Tables = readTables({
   links: { name: 'links', text: LINKS_TABLE },
   signs: { name: 'signs', text: SIGNS_TABLE },
   checks: { name: 'checks', text: CHECKS_TABLE },
+  follows: { name: 'follows', text: FOLLOWS_TABLE },
 });
 
 /** Whether something can be answered in words, and at each wheel or of the whole; null for what only the bench says. */

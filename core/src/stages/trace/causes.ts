@@ -1,6 +1,6 @@
 import type { MeasurementId } from '../../catalogue/measurements.ts';
 import { measurementsAt } from '../../catalogue/measurements.ts';
-import { BENCH_TABLE, HAZARD_TABLE } from '../../catalogue/trace/bench.ts';
+import { BENCH_TABLE } from '../../catalogue/trace/bench.ts';
 import { TABLES } from '../../catalogue/trace/tables.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
 import { replacedSince } from '../../history/setsOf.ts';
@@ -37,21 +37,6 @@ export function readBench(text: string, faults: ReadonlySet<string>): OnTheBench
 }
 export const ON_THE_BENCH: readonly OnTheBench[] = readBench(BENCH_TABLE, new Set(TABLES.faults.map((f) => f.id)));
 const onTheBench = (fault: string): OnTheBench | undefined => ON_THE_BENCH.find((b) => b.fault === fault);
-
-/** Reads the table of hazards. @throws DomainError bad_table with the line */
-export function readHazards(text: string, faults: ReadonlySet<string>): Map<string, string> {
-  return new Map(
-    text.split('\n').flatMap((line, i): [string, string][] => {
-      if (line.trim() === '') return [];
-      const [fault = '', hazard = '', ...more] = line.split('|').map((c) => c.trim());
-      if (!faults.has(fault) || hazard === '' || more.length > 0)
-        throw new DomainError('bad_table', `hazards, line ${i + 1}: a fault of the table and its hazard are wanted.`);
-      return [[fault, hazard]];
-    }),
-  );
-}
-/** Why the vehicle is not driven with a fault, by the fault; none where it may be. */
-export const HAZARD_OF: ReadonlyMap<string, string> = readHazards(HAZARD_TABLE, new Set(TABLES.faults.map((f) => f.id)));
 
 /** The newest thing said of every cause of this job, by fault and place. */
 export function looksOf(history: JobHistory): Map<string, CauseLook> {

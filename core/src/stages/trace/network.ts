@@ -3,10 +3,11 @@ import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from '../../cata
 import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../inference/faultNetwork.ts';
 import type { NetworkCheck } from '../../inference/nextCheck.ts';
 import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydraulic, placeName } from '../../layout/graph.ts';
-import { AXLES, CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
-import { type Control, pedalsOf } from '../../layout/reach.ts';
+import { type Axle, AXLES, CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
+import { type Control, controlsOf, pedalsOf } from '../../layout/reach.ts';
 import { upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
+import { HAZARD_OF } from './hazards.ts';
 import { TRACE_PLACE } from '../../wording/en/trace.ts';
 
 /** What is known of the vehicle before anything is observed: it shifts the priors. */
@@ -75,8 +76,10 @@ interface At {
   readonly id: string;
 }
 
-/** Whether a part is built as a fault needs it: by the beginning of its style, or spread by a cam or wedge at its wheel. */
+/** Whether a part is built as a fault needs it: by the beginning of its style, spread by a cam or wedge, pulled by a cable, holding fluid. */
 function hasStyle(layout: Layout, s: Slot, style: string | null): boolean {
+  if (style === 'levered') return layout.connections.some((c) => c.kind === 'cable' && (c.from === s.id || c.to === s.id));
+  if (style === 'wet') return s.circuits.length > 0;
   if (style === 'mechanical') return layout.slots.some((o) => o.corner === s.corner && o.kind === 'expander');
   return style === null || (s.style ?? '').startsWith(style);
 }
@@ -181,6 +184,25 @@ function shownAt(link: Link, at: At, layout: Layout): string[] {
   }
 }
 
+/** How much less a wheel behind makes a vehicle pull than one in front. Source: handbook 35, Links to mend. */
+const PULL_BEHIND = 0.2;
+/** Signs that one axle alone makes. */
+const AXLE_OF_SIGN: Readonly<Record<string, Axle>> = { judder_wheel: 'front', judder_seat: 'rear' };
+
+/** Whether a link can show at a place: what the parking lever tells, of what it reaches; what is felt in the steering, of what is in front. */
+function isShown(layout: Layout, link: Link, at: At): boolean {
+  const axle = AXLE_OF_SIGN[link.sign];
+  if (axle !== undefined && at.slot !== null && at.corners.some((c) => axleOf(c) !== axle)) return false;
+  const ofLever = link.sign === 'judder_parking' || observationFacts(link.sign)?.group === 'parking';
+  const levers = ofLever ? controlsOf(layout).filter((c) => c.kind === 'parking') : [];
+  return levers.length === 0 || at.slot?.corner == null || levers.some((c) => at.slot !== null && c.reach.has(at.slot.id));
+}
+
+/** Where what follows shows: of the whole, or at the wheels of what it follows from. */
+function scopeOf(tables: Tables, sign: string, link: Link): Link['where'] {
+  return tables.signs.find((s) => s.code === sign)?.scope === 'system' ? 'system' : link.where;
+}
+
 /** The kind of component without which there is nothing to see of some signs. */
 const SHOWN_BY = { servo: 'servo', clutch: 'clutch_master', parking: 'parking_lever' } as const;
 
@@ -242,13 +264,19 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       if (own.some((s) => context.fresh.has(s)) || (at.slot === null && context.fresh.size > 0)) applies.add('fresh');
       const years = (at.slot && context.years.get(at.slot.id)) ?? context.yearsOfAll;
       const prior = priorOf(kind, years, applies, context.times?.get(kind.id) ?? 1);
-      faults.push({ id, prior, kind, slot: at.slot, place: at.id, where: at.where });
-      for (const link of links)
+      faults.push({ id, prior, hazard: HAZARD_OF.has(kind.id), kind, slot: at.slot, place: at.id, where: at.where });
+      const show = (link: Link, strength: number): void => {
         for (const key of keysOf(link, at)) {
           const mine = strengths.get(key) ?? {};
-          mine[id] = Math.max(mine[id] ?? 0, link.strength);
+          mine[id] = Math.max(mine[id] ?? 0, strength);
           strengths.set(key, mine);
         }
+      };
+      for (const link of links.filter((l) => isShown(layout, l, at))) {
+        show(link, link.sign === 'pull' && at.corners.every((c) => axleOf(c) !== 'front') ? link.strength * PULL_BEHIND : link.strength);
+        // What follows from it follows alike, whichever fault it is.
+        for (const f of tables.follows.filter((x) => x.sign === link.sign)) show({ ...link, sign: f.then, where: scopeOf(tables, f.then, link) }, f.strength);
+      }
     }
   }
   const wheels = cornersOf(layout);
@@ -276,7 +304,10 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       const settles = at.flatMap((c) => kind.signs.flatMap((code) => idsOf(code, c)));
       const name = corner ? `${kind.name}: ${CORNER_NAME[corner].toLowerCase()}` : kind.name;
       const minutes = kind.minutes + kind.minutesEach * wheels.length;
-      return settles.length === 0 ? [] : [{ id: observationKey(kind.id, corner), minutes, observations: settles, kind, corner, name }];
+      return settles.length === 0 ? [] : [{
+              ...{ id: observationKey(kind.id, corner), minutes, observations: settles, kind, corner, name },
+              drives: kind.hazards.includes('drives'),
+            }];
     }),
   );
   return { faults, observations, checks };

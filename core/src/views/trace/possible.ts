@@ -1,7 +1,10 @@
 import type { GaugeKind } from '../../catalogue/gaugeKinds.ts';
+import { observedCode } from '../../catalogue/observations.ts';
 import { cornersTakenIn } from '../../history/scope.ts';
 import { isCharged } from '../../readiness/storedEnergy.ts';
 import type { JobState } from '../../job/job.ts';
+import { NOT_DRIVEN_WITH } from '../../stages/trace/hazards.ts';
+import { mayMove } from '../mayMove.ts';
 import type { Corner } from '../../layout/kinds.ts';
 import type { PlacedCheck, VehicleNetwork } from '../../stages/trace/network.ts';
 
@@ -43,6 +46,12 @@ function strippedWheels(state: JobState): Set<Corner> {
   );
 }
 
+/** Whether something was seen with which nobody drives, or the vehicle may not be moved for what was done to it. */
+function notDriven(state: JobState): boolean {
+  const seen = [...state.context.answers].some(([key, o]) => o.state === 'seen' && NOT_DRIVEN_WITH.includes(observedCode(key.split('@')[0] ?? key)));
+  return seen || (mayMove(state).level === 'do_not_move' && mayMove(state).reasons.some((r) => r.about === 'lock' || r.about === 'first_press'));
+}
+
 /**
  * The checks that are possible as the vehicle stands: nothing that presses, clamps or is driven while anything locks the
  * pedal; at wheels that the job takes in and that are together; with the gauges on the rack; alone, where nobody helps.
@@ -51,15 +60,17 @@ function strippedWheels(state: JobState): Set<Corner> {
 export function possibleChecks(state: JobState, network: VehicleNetwork, alone = false): PlacedCheck[] {
   const locked = state.context.proofStatus.locks.length > 0;
   const charged = isCharged(state.history);
+  const undriven = notDriven(state);
   const taken = new Set(cornersTakenIn(state.records.job, state.records.layout));
   const off = strippedWheels(state);
   const rack = new Set(state.records.gauges.map((g) => g.kind));
   const cornerOf = new Map(network.observations.map((o) => [o.id, o.corner]));
   return network.checks.flatMap((c): PlacedCheck[] => {
-    const { hazard, helpers } = c.kind;
-    if (locked && (hazard === 'presses' || hazard === 'clamps' || hazard === 'drives')) return [];
+    const { hazards, helpers } = c.kind;
+    if (locked && hazards.some((h) => h === 'presses' || h === 'clamps' || h === 'drives')) return [];
+    if (undriven && hazards.includes('drives')) return [];
     // Nothing is opened while a spring or a tank waits behind it.
-    if (charged && hazard === 'opens') return [];
+    if (charged && hazards.includes('opens')) return [];
     if ((alone && helpers > 0) || !hasTools(c, rack)) return [];
     if (c.corner !== null) return taken.has(c.corner) && !off.has(c.corner) ? [c] : [];
     const observations = c.observations.filter((id) => {

@@ -127,7 +127,7 @@ const FIRST_MINUTES = 10;
  * one after another as long as the minutes last, each weighed as if nothing else were known.
  */
 export function firstRound(network: VehicleNetwork, checks: readonly PlacedCheck[]): PlacedCheck[] {
-  const open = meaningful(checks, {}).filter((c) => c.kind.hazard === 'none' || c.kind.hazard === 'presses' || c.kind.hazard === 'wheel');
+  const open = meaningful(checks, {}).filter((c) => c.kind.hazards.every((h) => h === 'presses' || h === 'wheel'));
   const chosen: PlacedCheck[] = [];
   const settled = new Set<string>();
   let minutes = 0;

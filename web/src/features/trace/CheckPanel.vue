@@ -45,7 +45,7 @@ function undoRest(): void {
   for (const s of together.value) emit('answer', s, 'not_checked');
   together.value = [];
 }
-const caution = computed(() => cautionOfCheck(props.check.kind.hazard, props.first));
+const caution = computed(() => cautionOfCheck(props.check.kind.hazards, props.first));
 /** As it was foreseen when the card was laid down. */
 const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
 </script>

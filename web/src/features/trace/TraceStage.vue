@@ -59,8 +59,8 @@ const look = (said: readonly Prediction[]): void => said.forEach((s) => job.add(
 /** Cautions of the stage, and of the check that stands first: they change with it, not with an answer. */
 const first = shallowRef<PlacedCheck | null>(null);
 const steps = computed((): CautionStep[] => {
-  const hazard = first.value?.kind.hazard;
-  return hazard === 'opens' ? ['trace', 'bleed'] : hazard === 'drives' ? ['trace', 'road_test'] : ['trace'];
+  const hazards = first.value?.kind.hazards ?? [];
+  return ['trace', ...(hazards.includes('opens') ? (['bleed'] as const) : []), ...(hazards.includes('drives') ? (['road_test'] as const) : [])];
 });
 const checked = computed(() => [...(job.state.context.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
 const open = computed(() => job.state.obligations.filter((o) => o.stage === 'trace' && o.state === 'open'));

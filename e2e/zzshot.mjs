@@ -1,0 +1,15 @@
+import { openBrowser } from '../tools/lib/browser.mjs';
+const b = await openBrowser();
+const [w, h] = (process.env.SIZE ?? '1280x800').split('x').map(Number);
+const c = await b.newContext({ viewport: { width: w, height: h }, colorScheme: process.env.NIGHT ? 'dark' : 'light', serviceWorkers: 'block' });
+const page = await c.newPage();
+page.setDefaultTimeout(15000);
+const url = 'http://127.0.0.1:4680';
+await page.goto(url + '/sign-in');
+await page.getByLabel('Name', { exact: true }).fill('ines');
+await page.getByLabel('Password', { exact: true }).fill('brakes-hold-lives');
+await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+await page.getByRole('heading', { name: /in the shop/ }).waitFor();
+const run = (await import(process.argv[2])).default;
+await run(page, url);
+await b.close();
