@@ -85,15 +85,20 @@ describe('the lines of the causes', () => {
     }
   });
   it('name where they are: by wheel where that tells them apart, each by itself, or counted where they are many', () => {
-    const { given, causes } = new TracingFixture(FOUR).say('smell', 'seen').weighed();
-    const line = (kind: string) => linesOf(given.network, causes).find((l) => given.network.faults[l.fault]?.kind.id === kind)!;
-    expect(whereWords(given.network, line('piston_seized'))).to.equal('one of 6, at front left, front right, rear left or rear right');
-    expect(whereWords(given.network, line('hose_flap'))).to.equal('front left hose, front right hose or rear hose');
-    expect(shortPlaces(given.network, line('hose_flap'))).to.deep.equal(['front left hose', 'front right hose', 'rear hose']);
+    const told = (code: string) => new TracingFixture(FOUR).say(code, 'seen').weighed();
+    const lineOf = ({ given, causes }: ReturnType<typeof told>, kind: string) =>
+      linesOf(given.network, causes).find((l) => given.network.faults[l.fault]?.kind.id === kind)!;
+    const low = told('level_low');
+    expect(whereWords(low.given.network, lineOf(low, 'piston_leaks'))).to.equal(
+      'one of 6, at front left, front right, rear left or rear right',
+    );
+    const bad = told('hose_bad');
+    expect(whereWords(bad.given.network, lineOf(bad, 'hose_swells'))).to.equal('front left hose, front right hose or rear hose');
+    expect(shortPlaces(bad.given.network, lineOf(bad, 'hose_swells'))).to.deep.equal(['front left hose', 'front right hose', 'rear hose']);
     const pull = new TracingFixture(FOUR).say('pulls_left', 'seen').weighed();
     const outside = linesOf(pull.given.network, pull.causes).find((l) => pull.given.network.faults[l.fault]?.kind.id === 'outside_pull')!;
-    expect(whereWords(pull.given.network, outside)).to.equal('front left or rear left, outside the brakes');
-    expect(shortPlaces(pull.given.network, outside)).to.deep.equal(['front left', 'rear left']);
+    expect(whereWords(pull.given.network, outside)).to.equal('front left, outside the brakes');
+    expect(shortPlaces(pull.given.network, outside)).to.deep.equal(['front left']);
   });
 });
 

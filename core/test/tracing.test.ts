@@ -107,19 +107,22 @@ describe('the network of a vehicle', () => {
       expect(() => infer(n, { observations: {}, certain: {} })).to.not.throw();
     }
   });
-  it('shoes are off centre, and a wedge is seized, only where one spreads them', () => {
+  it('a wedge is seized only where one spreads the shoes, and a lever stiff only where a cable pulls the caliper', () => {
     const kinds = (template: string) => new Set(networkOf(layoutOf(template), PLAIN, TABLES).faults.map((f) => f.kind.id));
-    for (const fault of ['shoes_off_centre', 'wedge_seized']) {
-      expect([...kinds('utility_rods')]).to.include(fault);
-      expect([...kinds('motorcycle_disc_rod')]).to.include(fault);
-      expect([...kinds('drums_single')]).to.not.include(fault);
-    }
+    for (const template of ['utility_rods', 'motorcycle_disc_rod']) expect([...kinds(template)]).to.include('wedge_seized');
+    expect([...kinds('drums_single')]).to.not.include('wedge_seized');
+    // Shoes are set off centre on hydraulic drums too; none of it where there are no shoes.
+    for (const template of ['utility_rods', 'drums_single']) expect([...kinds(template)]).to.include('shoes_off_centre');
+    expect([...kinds('coupe_disc_disc_tandem_servo')]).to.not.include('shoes_off_centre');
+    // A parking lever at the caliper is where a cable pulls one.
+    expect([...kinds('discs_cable_calipers')]).to.include('caliper_lever');
+    expect([...kinds('disc_disc_parking_drum')]).to.not.include('caliper_lever');
     expect([...kinds('motorcycle_disc_rod')]).to.include.members(['foot_dry', 'lever_dry']);
     expect([...kinds('disc_disc_parking_drum')]).to.include('park_shoes_worn');
   });
   it('every kind of fault can be on some vehicle', () => {
     const all = new Set(TEMPLATES.flatMap((x) => networkOf(layoutOf(x.id), PLAIN, TABLES).faults.map((f) => f.kind.id)));
-    expect(TABLES.faults.filter((f) => !all.has(f.id)).map((f) => f.id)).to.deep.equal(['switch_dead']);
+    expect(TABLES.faults.filter((f) => !all.has(f.id)).map((f) => f.id)).to.deep.equal(['switch_dead', 'switch_leaks']);
   });
   it('a prior grows with the years, and is shifted by what is known of the vehicle', () => {
     const layout = layoutOf('coupe_disc_disc_tandem_servo');

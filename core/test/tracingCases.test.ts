@@ -25,8 +25,14 @@ function readCases(text: string): Case[] {
     .slice(1)
     .map((block): Case => {
       const line = (name: string): string => new RegExp(`^- ${name}: (.*)$`, 'm').exec(block)?.[1]?.trim() ?? '';
-      const list = (name: string): string[] => line(name).split(',').map((x) => x.trim()).filter(Boolean);
-      const [vehicle = '', years = '', shifts = ''] = line('Vehicle').split(';').map((x) => x.trim());
+      const list = (name: string): string[] =>
+        line(name)
+          .split(',')
+          .map((x) => x.trim())
+          .filter(Boolean);
+      const [vehicle = '', years = '', shifts = ''] = line('Vehicle')
+        .split(';')
+        .map((x) => x.trim());
       const named = shifts.split(/\s+/).filter((s) => s !== '' && s !== '-');
       for (const s of named) if (!SHIFTS.includes(s as Shift)) throw new Error(`${block.split('\n')[0]}: no shift ${s}`);
       return {
@@ -83,7 +89,9 @@ describe('cases in words', () => {
         const [kind, corner] = answer.split('@');
         return f.kind.id === kind && (corner === undefined || f.slot?.corner === corner || f.place === corner);
       };
-      const shown = lines.slice(0, 8).map((l) => `${l.alike.map((i) => network.faults[i]!.id).join('+')} ${(100 * l.probability).toFixed(0)}`);
+      const shown = lines
+        .slice(0, 8)
+        .map((l) => `${l.alike.map((i) => network.faults[i]!.id).join('+')} ${(100 * l.probability).toFixed(0)}`);
       const placeOf = (answer: string): number => lines.findIndex((l) => l.alike.some((i) => matches(i, answer)));
       for (const a of c.answers) {
         const at = placeOf(a);

@@ -101,7 +101,8 @@ export function inferBy(plan: Plan, w: Weights, sums: readonly SubnetworkSum[], 
     const sum = sums[k];
     logLikelihood += Math.log(sum?.total ?? 0);
     part.faults.forEach((f, i) => {
-      posterior[f] = sum && sum.total > 0 ? (sum.present[i] ?? 0) / sum.total : 0;
+      // What is certain is so to the last digit.
+      posterior[f] = !sum || sum.total <= 0 ? 0 : w.absent[f] === 0 ? 1 : (sum.present[i] ?? 0) / sum.total;
     });
   });
   return { posterior, logLikelihood };

@@ -16,11 +16,11 @@ hold_pedal     | Hold the pedal hard for a minute | 3 | 0 | system | pedal_sinks
 pump_up        | Pump the pedal | 2 | 0 | system | pedal_low_pumps_up pedal_spongy | presses | - | One stroke, then two quick ones: does the second stand higher, and is it hard
 fountain       | Watch the reservoir as the pedal is let go | 4 | 1 | system | no_fountain | presses | lamp | Cap off, helper presses gently and lets go: a small fountain says that the port is open
 reservoir      | Look into the reservoir and test the fluid | 5 | 0 | system | level_low level_empty level_sinks fluid_dark fluid_sludge cap_swollen vent_blocked fluid_water | none | lamp, tester | Level, colour, what lies at the bottom, the seal of the cap and its vent; a drop in the tester; marked, and looked at again days later
-line_round     | Go along cylinder, servo and lines | 14 | 0 | system | wet_below_master servo_wet joint_wet line_rusted hose_bad repair_visible difference_lamp stop_lamp | none | lamp, lift, rag | Boot pulled back, lamps on; under the clips, every joint wiped, the pedal held, each looked at again
+line_round     | Go along cylinder, servo and lines | 14 | 0 | system | wet_below_master servo_wet joint_wet line_rusted hose_bad repair_visible difference_lamp stop_lamp | presses | lamp, lift, rag | Boot pulled back, lamps on; under the clips, every joint wiped, the pedal held, each looked at again
 pedal_box      | Look at the pedal and its bracket | 8 | 1 | system | bulkhead_moves pivot_stiff spring_slack stop_off | presses | lamp | Helper presses while you watch the bracket; rod off, move the pedal alone; its stop and height
 bore_mark      | Read the bore on the cylinder | 4 | 0 | system | bore_differs | none | lamp, mirror | Clean the flange, compare with the maker’s figure
 look_in_port   | Look into an outlet of the cylinder | 10 | 0 | system | bore_rust | opens | lamp, plug | Union off, plug at hand: rust, pits, sludge
-spin           | Spin the wheel | 5 | 0 | corner | drags locked lets_go_slowly | wheel | stands | Wheel clear, press once and let go, then turn it by hand
+spin           | Spin the wheel | 5 | 0 | corner | drags locked lets_go_slowly | wheel presses | stands | Wheel clear, press once and let go, then turn it by hand
 spin_all       | Spin, rock and press at every wheel | 6+4 | 1 | wheels | drags locked lets_go_slowly no_braking bearing_play bearing_rough outside_play | presses | stands | All clear; press once and let go, turn each by hand, slowly, then with the pedal held; top and bottom, brake held to tell ball joint from bearing; pressures, joints and bushes on the way
 spin_pressed   | Turn the wheel with the pedal down | 6 | 1 | corner | no_braking | presses | stands | Helper holds the pedal hard: the wheel must not turn
 open_bleeder   | Open the bleeder of the dragging wheel | 8 | 1 | corner | drags ? still_drags_bleeder bleeder_blocked | opens presses | hose, bottle | Press and let go first; hose on, open: frees, or still drags
@@ -28,7 +28,7 @@ crack_union    | Crack the union at the master | 8 | 1 | corner | drags ? still_
 pressure_left  | Open a bleeder some minutes after the pedal | 6 | 0 | system | pressure_left bubbles | opens presses | hose, bottle | Press, let go, wait three minutes, open under fluid: a jet, bubbles, or nothing
 plug_outlets   | Plug the outlets of the master | 20 | 1 | system | pedal_spongy pedal_sinks pedal_low_pumps_up ? pedal_soft_plugged | opens presses | plugs | Lines off, plugs in, cylinder filled: the pedal must stand high and hard
 follow_flow    | Follow the flow | 15 | 1 | corner | no_braking ? bleeder_dry > dry_hose_end > dry_line_end | opens presses | spanners, caps, bottle | Bleeder out and looked through; then the hose end at the wheel, then the line end at the hose: the first that flows puts the block in the piece behind it. Cap each end that stands open. This is not bleeding
-clamp_hose     | Clamp the hose | 4 | 1 | corner | pedal_spongy ? clamp_hardens | clamps | clamp | Only hoses that will be renewed or that allow it; press with it clamped, take the clamp off again
+clamp_hose     | Clamp the hose | 4 | 1 | corner | pedal_spongy ? clamp_hardens | clamps presses | clamp | Only hoses that will be renewed or that allow it; press with it clamped, take the clamp off again
 boots          | Pull back the boots | 10 | 0 | corner | boots_wet fluid_at_wheel | none | - | Drum or pads off: lift the edge of each boot
 push_back      | Push the piston back with the bleeder open | 10 | 0 | corner | piston_stiff | opens | lever, hose | Each piston by itself: free, stiff or solid. One that is wound is turned, never levered
 rollback       | Feel whether the pads let go | 6 | 1 | corner | no_rollback | presses | feeler | Press and let go; a thin feeler between pad and rotor
@@ -58,5 +58,5 @@ bar            | Look at the balance bar | 5 | 1 | system | bar_off bar_dead | p
 rods_even      | Find where each wheel bites | 10 | 1 | system | rods_uneven clevis_play | wheel | stands | Wheels clear, pedal pulled hole by hole; then each clevis by hand
 disconnect     | Disconnect the rods | 10 | 0 | system | pivot_stiff spring_slack | none | pliers | Does the pedal return freely by itself
 clutch_round   | Hold the clutch pedal down | 15 | 1 | system | clutch_spongy clutch_bite clutch_creeps clutch_wet slave_wet | presses | lamp | A minute in gear on stands; engine off, then the boots of both cylinders
-clutch_bleeder | Open the clutch bleeder | 5 | 1 | system | clutch_bubbles | opens | hose, bottle | Under fluid, one slow stroke
+clutch_bleeder | Open the clutch bleeder | 5 | 1 | system | clutch_bubbles | opens presses | hose, bottle | Under fluid, one slow stroke
 `;

@@ -275,7 +275,8 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       for (const link of links.filter((l) => isShown(layout, l, at))) {
         show(link, link.sign === 'pull' && at.corners.every((c) => axleOf(c) !== 'front') ? link.strength * PULL_BEHIND : link.strength);
         // What follows from it follows alike, whichever fault it is.
-        for (const f of tables.follows.filter((x) => x.sign === link.sign)) show({ ...link, sign: f.then, where: scopeOf(tables, f.then, link) }, f.strength);
+        for (const f of tables.follows.filter((x) => x.sign === link.sign))
+          show({ ...link, sign: f.then, where: scopeOf(tables, f.then, link) }, f.strength);
       }
     }
   }
@@ -304,10 +305,14 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       const settles = at.flatMap((c) => kind.signs.flatMap((code) => idsOf(code, c)));
       const name = corner ? `${kind.name}: ${CORNER_NAME[corner].toLowerCase()}` : kind.name;
       const minutes = kind.minutes + kind.minutesEach * wheels.length;
-      return settles.length === 0 ? [] : [{
+      return settles.length === 0
+        ? []
+        : [
+            {
               ...{ id: observationKey(kind.id, corner), minutes, observations: settles, kind, corner, name },
               drives: kind.hazards.includes('drives'),
-            }];
+            },
+          ];
     }),
   );
   return { faults, observations, checks };

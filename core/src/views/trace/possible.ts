@@ -48,8 +48,12 @@ function strippedWheels(state: JobState): Set<Corner> {
 
 /** Whether something was seen with which nobody drives, or the vehicle may not be moved for what was done to it. */
 function notDriven(state: JobState): boolean {
-  const seen = [...state.context.answers].some(([key, o]) => o.state === 'seen' && NOT_DRIVEN_WITH.includes(observedCode(key.split('@')[0] ?? key)));
-  return seen || (mayMove(state).level === 'do_not_move' && mayMove(state).reasons.some((r) => r.about === 'lock' || r.about === 'first_press'));
+  const seen = [...state.context.answers].some(
+    ([key, o]) => o.state === 'seen' && NOT_DRIVEN_WITH.includes(observedCode(key.split('@')[0] ?? key)),
+  );
+  return (
+    seen || (mayMove(state).level === 'do_not_move' && mayMove(state).reasons.some((r) => r.about === 'lock' || r.about === 'first_press'))
+  );
 }
 
 /**

@@ -3,7 +3,7 @@ import { type CautionStep, GROUP_NAME, GROUPS, observationKey } from '@dauer/cor
 import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
 import { looksOf, type PlacedCheck, type PlacedSign } from '@dauer/core/stages';
-import { answersToWords, askedOf, likelyPlaces, type Prediction, type ToTrace, toTrace, usualAt } from '@dauer/core/views';
+import { answersToWords, askedOf, likelyPlaces, percentText, type Prediction, type ToTrace, toTrace, usualAt } from '@dauer/core/views';
 import { computed, ref, shallowRef, watch } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
@@ -32,6 +32,13 @@ useSteady(
   lists,
   computed(() => [weighing.value, job.state]),
 );
+/** What keeps every check that is driven off the list, in words. */
+const danger = computed(() => {
+  const now = weighing.value;
+  const fault = now && now.result.danger !== null ? now.input.network.faults[now.result.danger] : undefined;
+  const likely = now?.result.causes.find((c) => c.fault === now.result.danger)?.probability ?? 0;
+  return fault ? `${fault.kind.name.toLowerCase()}, ${fault.where}, stands at ${percentText(likely)}` : '';
+});
 watch(weighing, (now) => {
   const layout = job.records.layout;
   job.likelihood = now && layout ? likelyPlaces(now.input, layout, now.result) : new Map();
@@ -60,7 +67,11 @@ const look = (said: readonly Prediction[]): void => said.forEach((s) => job.add(
 const first = shallowRef<PlacedCheck | null>(null);
 const steps = computed((): CautionStep[] => {
   const hazards = first.value?.kind.hazards ?? [];
-  return ['trace', ...(hazards.includes('opens') ? (['bleed'] as const) : []), ...(hazards.includes('drives') ? (['road_test'] as const) : [])];
+  return [
+    'trace',
+    ...(hazards.includes('opens') ? (['bleed'] as const) : []),
+    ...(hazards.includes('drives') ? (['road_test'] as const) : []),
+  ];
 });
 const checked = computed(() => [...(job.state.context.answers.values() ?? [])].filter((o) => o.state !== 'not_checked').length);
 const open = computed(() => job.state.obligations.filter((o) => o.stage === 'trace' && o.state === 'open'));
@@ -105,6 +116,7 @@ const stillText = computed(() => {
         <input v-model="alone" type="checkbox" />
         I am alone: no check that needs a helper
       </label>
+      <p v-if="danger" class="problem small">Nothing is driven: {{ danger }}.</p>
       <p v-if="(weighing?.input.evidence.foreign.length ?? 0) > 0" class="second small">
         {{ weighing?.input.evidence.foreign.length === 1 ? 'One answer is' : `${weighing?.input.evidence.foreign.length} answers are` }}
         about what this vehicle does not have, and left out; the rest is weighed.
