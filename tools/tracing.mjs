@@ -1,6 +1,6 @@
 import { SHIFTS, TABLES } from '@dauer/core/catalogue';
 import { conditionOnAnyFault, infer, seededUniform } from '@dauer/core/inference';
-import { buildLayout, TEMPLATES } from '@dauer/core/layout';
+import { buildLayout, cornersOf, TEMPLATES } from '@dauer/core/layout';
 import { meaningful, networkOf } from '@dauer/core/stages';
 import { answersTo, sampleCase, isIdentified, ownerReport, proposedCheck } from '@dauer/core/views';
 import { say } from './lib/say.mjs';
@@ -8,21 +8,38 @@ import { say } from './lib/say.mjs';
 /**
  * How good tracing is on vehicles whose faults are known: sampled from the network's own priors, kept with one to four
  * faults; what an owner notices is told first, then up to eight checks are done, each answered as the faults would have it.
- * `npm run tracing -- 1000` says how many vehicles. The same number gives the same vehicles.
+ * `npm run tracing -- 1000` says how many vehicles; the same number gives the same vehicles. `--shaken` draws them from shaken
+ * tables, weighed with the tables as they are.
  */
 const VEHICLES = Number(process.argv[2] ?? 1000);
 const MAX_CHECKS = 8;
 const random = seededUniform(20261126);
 const pick = (list) => list[Math.floor(random() * list.length)];
 
+/**
+ * The same network with its tables shaken: every strength moved by up to 0.15 and clipped to 0.02 and 0.98, every prior by a
+ * factor between a half and two, a tenth of the links dropped.
+ */
+function shaken(network) {
+  const moved = (s) => Math.min(0.98, Math.max(0.02, s + (2 * random() - 1) * 0.15));
+  return {
+    ...network,
+    faults: network.faults.map((f) => ({ ...f, prior: Math.min(0.98, f.prior * 2 ** (2 * random() - 1)) })),
+    observations: network.observations.map((o) => ({
+      ...o,
+      strengths: Object.fromEntries(Object.entries(o.strengths).flatMap(([f, s]) => (random() < 0.1 ? [] : [[f, moved(s)]]))),
+    })),
+  };
+}
 /** A vehicle with hidden faults, and everything that would be seen of them. */
 function sample() {
   let n = 0;
   const layout = buildLayout(pick(TEMPLATES).id, 'layout', 'vehicle', () => `i${(n += 1)}`);
   const shifts = new Set(SHIFTS.filter((s) => s !== 'fresh' && random() < 0.25));
   const network = networkOf(layout, { years: new Map(), yearsOfAll: 1 + random() * 14, shifts, fresh: new Set() }, TABLES);
-  const hidden = process.argv.includes('--any') ? sampleCase(network, random, Infinity) : sampleCase(network, random);
-  return { network, hidden, count: hidden.present.filter(Boolean).length };
+  const truth = process.argv.includes('--shaken') ? shaken(network) : network;
+  const hidden = process.argv.includes('--any') ? sampleCase(truth, random, Infinity) : sampleCase(truth, random);
+  return { layout, network, hidden, count: hidden.present.filter(Boolean).length };
 }
 function found({ network, hidden }, observations) {
   // Kept with at least one fault: it is known that there is one.
@@ -30,8 +47,14 @@ function found({ network, hidden }, observations) {
   const { posterior } = conditionOnAnyFault(network, evidence, infer(network, evidence));
   return { all: isIdentified(hidden.present, posterior), posterior };
 }
+/** What the rounds were priced at before they were priced as a bench has them, minutes at once and each wheel: for minutes that compare. */
+const FORMER_PRICE = { wheels_off: [6, 6], spin_all: [6, 4], hand_all: [6, 7], gauge_all: [8, 9] };
+const formerPrice = (check, wheels) => {
+  const [once, each] = FORMER_PRICE[check.kind.id] ?? [];
+  return once === undefined ? check.minutes : once + each * wheels;
+};
 const ORDERS = {
-  // Of the three proposed, the one that says most.
+  // Of the three proposed, the one that changes most.
   proposed: (v, observations, left) => proposedCheck(v.network, observations, left),
   listed: (_v, _o, left) => left[0],
   random: (_v, _o, left) => pick(left),
@@ -45,10 +68,13 @@ for (const [name, order] of Object.entries(ORDERS)) {
   if (process.argv.includes('--proposed') && name !== 'proposed') continue;
   const hit = { one: 0, more: 0 };
   const minutes = [];
+  const formerly = [];
   const bins = Array.from({ length: 10 }, () => ({ n: 0, said: 0, true: 0 }));
   for (const v of vehicles) {
     const observations = { ...ownerReport(v.network, v.hidden) };
     let spent = 0;
+    let former = 0;
+    let formerAt = 0;
     const path = [];
     let answeredAt = found(v, observations).all ? 0 : null;
     /** @type {ReturnType<typeof found> | null} */
@@ -59,11 +85,13 @@ for (const [name, order] of Object.entries(ORDERS)) {
       const check = order(v, observations, left);
       if (!check) break;
       spent += check.minutes;
+      former += formerPrice(check, cornersOf(v.layout).length);
       path.push(check.kind.id);
       if (name === 'proposed' && k < MAX_CHECKS) done.set(check.kind.id, (done.get(check.kind.id) ?? 0) + 1);
       Object.assign(observations, answersTo(check.observations, v.hidden.shows));
       const now = found(v, observations);
       if (k < MAX_CHECKS) result = now;
+      if (now.all && answeredAt === null) formerAt = former;
       if (now.all) answeredAt ??= spent;
     }
     result ??= found(v, observations);
@@ -81,6 +109,7 @@ for (const [name, order] of Object.entries(ORDERS)) {
     }
     if (result.all) hit[v.count === 1 ? 'one' : 'more'] += 1;
     minutes.push(answeredAt ?? spent);
+    formerly.push(answeredAt === null ? former : formerAt);
     result.posterior.forEach((p, i) => {
       const bin = bins[Math.min(9, Math.floor(p * 10))];
       bin.n += 1;
@@ -89,9 +118,9 @@ for (const [name, order] of Object.entries(ORDERS)) {
     });
   }
   const share = (n, of) => `${((100 * n) / Math.max(1, of)).toFixed(1)} %`;
-  const mean = minutes.reduce((s, m) => s + m, 0) / minutes.length;
+  const meanOf = (list) => list.reduce((s, m) => s + m, 0) / list.length;
   say(
-    `${name.padEnd(9)} one fault in the first three: ${share(hit.one, single)}; two to four all in the first k + 2: ${share(hit.more, VEHICLES - single)}; minutes to it ${mean.toFixed(1)}`,
+    `${name.padEnd(9)} one fault in the first three: ${share(hit.one, single)}; two to four all in the first k + 2: ${share(hit.more, VEHICLES - single)}; minutes to it ${meanOf(minutes).toFixed(1)}, with rounds at their former prices ${meanOf(formerly).toFixed(1)}`,
   );
   if (name === 'proposed')
     for (const [i, b] of bins.entries())

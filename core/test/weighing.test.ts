@@ -112,8 +112,8 @@ describe('weighing the evidence', () => {
             c.id,
             w
               ? {
-                  expected_drop_bits: w.entropyDrop,
-                  drop_bits_per_minute: w.entropyDropPerMinute,
+                  expected_drop_bits: w.drop,
+                  drop_bits_per_minute: w.dropPerMinute,
                   outcomes: w.outcomes.map((o) => ({ ...o, posterior: byFault(network, o.posterior) })),
                 }
               : null,
@@ -214,7 +214,7 @@ describe('a check of a vehicle that has a fault', () => {
           const direct = conditionOnAnyFault(network, then, infer(network, then)).posterior;
           direct.forEach((p, i) => expect(o.posterior[i]).to.be.closeTo(p, 1e-6));
         }
-        expect(worth.entropyDrop).to.be.closeTo(
+        expect(worth.drop).to.be.closeTo(
           entropySum(now.posterior) - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0),
           1e-9,
         );

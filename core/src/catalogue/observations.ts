@@ -14,8 +14,8 @@ export interface ObservationFacts {
 
 export const GROUP_NAME: Readonly<Record<ObservationGroup, string>> = {
   pedal: 'At the pedal or lever',
-  road: 'On the road',
-  wheel: 'At the wheel',
+  road: 'Told at the counter, or felt on the road',
+  wheel: 'At each wheel',
   reservoir: 'In the reservoir and lines',
   parking: 'Parking brake',
   servo: 'Servo',

@@ -1,7 +1,7 @@
 import { toResult } from '../quantity/domainError.ts';
 import { type Contradiction, type Contribution, contradictions, contributionsOf } from './explain.ts';
 import type { Evidence, Inference, Network } from './faultNetwork.ts';
-import { type NetworkCheck, expectedInfoGain } from './nextCheck.ts';
+import { type NetworkCheck, isTakenUp, worthDoing } from './nextCheck.ts';
 import { conditionOnAnyFault, infer, maxWidth } from './noisyOr.ts';
 import { inferSampled } from './sampled.ts';
 
@@ -24,16 +24,18 @@ export interface RankedFault extends FaultProbability {
 }
 export interface RatedCheck {
   readonly id: string;
-  /** Bits by which it is expected to narrow the causes down, and per minute. */
-  readonly entropyDrop: number;
-  readonly entropyDropPerMinute: number;
-  /** False where only single outcomes of it were gone through. */
+  /** Minutes of work in vain, or of what was left in, that it is expected to save; and per minute of what it costs. */
+  readonly drop: number;
+  readonly dropPerMinute: number;
+  /** False where outcomes of it were drawn, for all that there are. */
   readonly exact: boolean;
-  /** What each way it may come out would make of the leading causes. */
+  /** What each way it may come out would make of the leading causes, and of what is done: faults taken up then, and let be. */
   readonly outcomes: readonly {
     readonly seen: readonly string[];
     readonly probability: number;
     readonly leads: readonly FaultProbability[];
+    readonly takenUp: readonly FaultProbability[];
+    readonly letBe: readonly FaultProbability[];
   }[];
 }
 export interface Diagnosis {
@@ -55,8 +57,8 @@ export interface Diagnosis {
 
 /** Checks proposed at once. Source: handbook 30, Next check worth doing. */
 const MAX_PROPOSALS = 3;
-/** A check that is expected to say less than this says nothing that would move a decision, bits. */
-const MIN_INFO_GAIN_BITS = 0.02;
+/** A check that is expected to save less than this moves no decision, minutes. */
+const MIN_LOSS_DROP = 0.25;
 /** With more things seen that hang together one exact sum is quick still, but not the hundreds that ranking takes. */
 const MAX_RANKED = 14;
 /** Causes that an outcome is described by. */
@@ -82,6 +84,24 @@ function causesOf(network: Network, posterior: readonly number[], plain: readonl
     const raised = (plain[c.fault] ?? 0) > (network.faults[c.fault]?.prior ?? 0) * RAISED;
     return { ...c, raised, contributions: null };
   });
+}
+
+/** What an outcome makes of the leading causes, and of what is done about which. */
+function changes(
+  network: Network,
+  now: readonly number[],
+  then: readonly number[],
+): Pick<RatedCheck['outcomes'][number], 'leads' | 'takenUp' | 'letBe'> {
+  const order = ranked(then);
+  const moved = order.filter(
+    (c) => isTakenUp(network.faults[c.fault], c.probability) !== isTakenUp(network.faults[c.fault], now[c.fault] ?? 0),
+  );
+  const taken = (c: FaultProbability): boolean => isTakenUp(network.faults[c.fault], c.probability);
+  return {
+    leads: order.slice(0, LEADS),
+    takenUp: moved.filter(taken).slice(0, LEADS),
+    letBe: moved.filter((c) => !taken(c)).slice(0, LEADS),
+  };
 }
 
 /** From so likely on a fault with which nobody drives keeps what is driven off the list. Source: handbook 35, Checks to mend. */
@@ -115,15 +135,15 @@ export function diagnose(network: Network, evidence: Evidence, checks: readonly 
     const causes = all.map((c): RankedFault => (c.probability >= WORTH_A_LINE ? { ...c, contributions: speaks(c.fault) } : c));
     const danger = dangerOf(network, posterior);
     const open = danger === null ? checks : checks.filter((c) => !c.drives);
-    const next = expectedInfoGain(network, evidence, open, complaint)
-      .filter((w) => w.entropyDrop >= MIN_INFO_GAIN_BITS)
+    const next = worthDoing(network, evidence, open, complaint)
+      .filter((w) => w.drop >= MIN_LOSS_DROP)
       .slice(0, MAX_PROPOSALS)
       .map((w): RatedCheck => ({
         id: w.check.id,
-        entropyDrop: w.entropyDrop,
-        entropyDropPerMinute: w.entropyDropPerMinute,
+        drop: w.drop,
+        dropPerMinute: w.dropPerMinute,
         exact: w.exact,
-        outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, leads: ranked(o.posterior).slice(0, LEADS) })),
+        outcomes: w.outcomes.map((o) => ({ seen: o.seen, probability: o.probability, ...changes(network, posterior, o.posterior) })),
       }));
     return { causes, expected, sampled: null, next, conflicts: contradictions(network, evidence), unranked: false, refused: null, danger };
   });

@@ -7,6 +7,9 @@ export interface NetworkFault {
   readonly prior: number;
   /** Nobody drives with it. */
   readonly hazard?: boolean;
+  /** What it costs to leave it in, and to work on it in vain, minutes. */
+  readonly miss?: number;
+  readonly needless?: number;
 }
 
 /** Something that can be seen or not: brought about by any of its faults, or by none of them. */

@@ -1,7 +1,8 @@
 import { DomainError } from '../quantity/domainError.ts';
-import { type Evidence, type Inference, type Network, seenIn } from './faultNetwork.ts';
+import { type Evidence, type Inference, type Network, checkNetwork, seenIn } from './faultNetwork.ts';
+import { drawOutcomes } from './drawOutcomes.ts';
 import { MAX_OPEN, type Plan, planFor } from './networkPlan.ts';
-import { MIN_SOME, entropySum, infer, inferBy, logOfLeaks, logNoFault, weightsOf } from './noisyOr.ts';
+import { MIN_SOME, entropySum, inferBy, inferChecked, logOfLeaks, logNoFault, weightsOf } from './noisyOr.ts';
 import { type SubnetworkSum, type Weights, sumSubnetwork } from './subnetworkSum.ts';
 
 /** A check settles some observations and costs its minutes. */
@@ -12,6 +13,8 @@ export interface NetworkCheck {
   readonly observations: readonly string[];
   /** It is done by driving. */
   readonly drives?: boolean;
+  /** What it costs in all, minutes: its own, its helpers', and the bleeding that it makes necessary; its own where nothing is said. */
+  readonly cost?: number;
 }
 
 /** One way a check may come out. */
@@ -25,23 +28,84 @@ interface Outcome {
 
 export interface Worth {
   readonly check: NetworkCheck;
-  /** Expected drop of the summed entropy of the faults' posteriors, bits. */
-  readonly entropyDrop: number;
-  readonly entropyDropPerMinute: number;
-  /**
-   * False where it settles more at once than can be gone through: the drop is then the sum of what each thing would say by
-   * itself, and the outcomes are nothing seen and single things seen, whatever else is.
-   */
+  /** By how much what is asked about is expected to fall: summed entropy in bits, or the loss of deciding now in minutes. */
+  readonly drop: number;
+  readonly dropPerMinute: number;
+  /** False where it settles more at once than can be gone through: a number of its outcomes was drawn, and stands for all. */
   readonly exact: boolean;
+  /** All of them up to four things settled; beyond that the likeliest. */
   readonly outcomes: readonly Outcome[];
 }
 
-/** Below this share of the evidence's own probability a difference of two sums is no longer exact enough. */
+/** Below this share of the evidence's own probability a difference of two sums is no longer exact to the last digits asked of it. */
 const RARE = 1e-4;
-/** A check that settles more unchecked observations than this at once is not weighed over all its joint outcomes. */
-const MAX_AT_ONCE = 4;
-/** Outcomes described of such a check: none of it, and the likeliest things by themselves. */
-const MAX_SINGLE = 4;
+/** Rarer ways than this for five things and more to come out together change nothing that is shown. */
+const NEVER = 1e-10;
+/** All joint outcomes of so many unchecked observations are listed, each by itself; of so many they are summed. Source: handbook 35. */
+const MAX_LISTED = 4;
+const MAX_SUMMED = 10;
+/** The sum over so many takes as long as two to that number of them and of what stands open together; beyond this it is drawn as well. */
+const MAX_WORK = 14;
+/** Outcomes described of a check that settles more than are listed. */
+const MAX_DESCRIBED = 5;
+/** Outcomes drawn of a check that settles more than are summed. */
+const DRAWN = 24;
+
+/** What it costs to leave a fault in, and to work on it in vain, minutes, where the network does not say; generic. */
+const [MISS, NEEDLESS] = [150, 60];
+/**
+ * Least that deciding now costs in expectation, each fault either left in or worked on: the sum over faults of
+ * weight × min(p × miss, (1 − p) × needless), minutes.
+ * @param posterior of each fault, 0 to 1, in the order of the network's
+ * @param weights of each fault, in the same order; one where none are given
+ * Source: handbook 35, What a check is worth.
+ */
+export function decisionLoss(network: Network, posterior: ArrayLike<number>, weights?: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < network.faults.length; i += 1) {
+    const [fault, p] = [network.faults[i], posterior[i] ?? 0];
+    sum += (weights?.[i] ?? 1) * Math.min(p * (fault?.miss ?? MISS), (1 - p) * (fault?.needless ?? NEEDLESS));
+  }
+  return sum;
+}
+
+/** Whether a fault is worked on, as likely as it is: leaving it in would cost more. */
+export function isTakenUp(fault: Network['faults'][number] | undefined, p: number): boolean {
+  return p * (fault?.miss ?? MISS) > (1 - p) * (fault?.needless ?? NEEDLESS);
+}
+
+/** What no complaint points at counts so much beside it, as long as nothing is found that explains what was seen. */
+const BESIDE = 0.06;
+/** A cause explains what was seen once it is this likely; a link weaker than that does not count. */
+const [EXPLAINS, A_LINK] = [0.5, 0.1];
+
+/**
+ * How much each fault counts in what a check is worth: the share of its probability that what was seen has brought, so that
+ * the complaint comes first; the rest of the vehicle the more, the better what was seen is explained. All in full where
+ * nothing was seen.
+ * Source: handbook 35: complaints come first.
+ */
+export function concern(network: Network, evidence: Evidence, posterior: readonly number[]): Float64Array {
+  const seen = network.observations.filter((o) => evidence.observations[o.id] === 'seen');
+  const likely = new Map(network.faults.map((f, i) => [f.id, posterior[i] ?? 0]));
+  const explained = seen.map((o) => Math.max(0, ...Object.entries(o.strengths).map(([f, s]) => (s >= A_LINK ? (likely.get(f) ?? 0) : 0))));
+  const mean = explained.length === 0 ? 1 : explained.reduce((a, b) => a + b, 0) / explained.length;
+  const beside = BESIDE + (1 - BESIDE) * (mean > EXPLAINS ? mean ** 2 : 0);
+  return Float64Array.from(network.faults, (f, i) => Math.max(beside, 1 - f.prior / Math.max(posterior[i] ?? 0, f.prior, MIN_SOME)));
+}
+
+/** What a check would make of the measure, in expectation, and how it may come out. */
+interface Weighing {
+  readonly expected: number;
+  readonly outcomes: readonly Outcome[];
+  readonly exact: boolean;
+}
+
+/** What is asked to fall: of the posteriors of all faults. */
+type Measure = (posterior: ArrayLike<number>) => number;
+
+const likeliest = <T extends { readonly probability: number }>(outcomes: readonly T[]): T[] =>
+  [...outcomes].sort((a, b) => b.probability - a.probability).slice(0, MAX_DESCRIBED);
 
 /** The sums under the evidence, and what each part comes to; what is asked about is held against it. */
 class Weighed {
@@ -51,16 +115,23 @@ class Weighed {
   private readonly sums: readonly SubnetworkSum[];
   private readonly partOf = new Map<number, number>();
   private readonly leaks: number;
+  private readonly observation: ReadonlyMap<string, Network['observations'][number]>;
   private readonly at: ReadonlyMap<string, number>;
   private readonly network: Network;
   private readonly evidence: Evidence;
   /** Probability that there is no fault at all, where that is known not to be so; else 0. */
   private readonly noFault: number;
-  /** @param something that at least one fault is present is known */
-  constructor(network: Network, evidence: Evidence, something: boolean) {
+  private readonly measure: Measure;
+  /**
+   * @param something that at least one fault is present is known
+   * @param measureOf what is asked to fall, by what each fault is taken for now
+   */
+  constructor(network: Network, evidence: Evidence, something: boolean, measureOf: (now: readonly number[]) => Measure) {
+    checkNetwork(network, evidence);
     this.network = network;
     this.evidence = evidence;
     this.at = new Map(network.faults.map((f, i) => [f.id, i]));
+    this.observation = new Map(network.observations.map((o) => [o.id, o]));
     this.plan = planFor(network, seenIn(evidence));
     if (this.plan.parts.some((p) => p.widest > MAX_OPEN))
       throw new DomainError('too_large', 'Too many things seen hang together to weigh the next check exactly.');
@@ -69,70 +140,148 @@ class Weighed {
     this.sums = this.plan.parts.map((p) => sumSubnetwork(this.plan, p, this.weights));
     this.plan.parts.forEach((p, k) => p.faults.forEach((f) => this.partOf.set(f, k)));
     this.now = inferBy(this.plan, this.weights, this.sums, this.leaks);
+    this.measure = measureOf(this.now.posterior);
     this.noFault = something ? Math.exp(logNoFault(network, evidence, this.weights) - this.now.logLikelihood) : 0;
   }
 
-  /** What is known of each fault now. */
-  get known(): readonly number[] {
-    return this.outcome([], [], 1, this.now.posterior).posterior;
+  /** The measure as things stand. */
+  get before(): number {
+    return this.measure(this.outcome([], [], 1, this.now.posterior).posterior);
+  }
+  /** What of a probability is left without the share in which there is no fault at all. */
+  private some(probability: number, none: number): number {
+    return this.noFault === 0 ? probability : Math.max(probability - none, probability * MIN_SOME);
   }
   /** An outcome, without the share of it in which there is no fault at all. */
   private outcome(ids: readonly string[], seen: readonly string[], probability: number, posterior: readonly number[]): Outcome {
     if (this.noFault === 0) return { seen, probability, posterior };
     const none = ids.reduce((q, id) => {
-      const leak = this.network.observations.find((o) => o.id === id)?.leak ?? 0;
+      const leak = this.observation.get(id)?.leak ?? 0;
       return q * (seen.includes(id) ? leak : 1 - leak);
     }, this.noFault);
-    const some = Math.max(probability - none, probability * MIN_SOME);
+    const some = this.some(probability, none);
     return {
       ...{ seen, probability: some / Math.max(1 - this.noFault, MIN_SOME) },
       posterior: posterior.map((p) => Math.min(1, (p * probability) / some)),
     };
   }
 
-  /** The same with some observations not seen besides: only the parts that their faults are in are summed again. */
+  /** The same with some observations not seen besides. */
   private without(ids: readonly string[]): Inference {
-    const present = Float64Array.from(this.weights.present);
-    const touched = new Set<number>();
-    let leaks = this.leaks;
-    for (const id of ids) {
-      const o = this.network.observations.find((x) => x.id === id);
-      if (!o) continue;
-      leaks += Math.log1p(-o.leak);
-      for (const [fault, strength] of Object.entries(o.strengths)) {
-        const i = this.at.get(fault);
-        if (i === undefined || strength === 0) continue;
-        present[i] = (present[i] ?? 0) * (1 - strength);
-        const part = this.partOf.get(i);
-        if (part !== undefined) touched.add(part);
+    let at = { present: this.weights.present, sums: this.sums, leaks: this.leaks };
+    for (const id of ids) at = { ...this.withUnseen(id, at.present, at.sums, at.leaks) };
+    return inferBy(this.plan, { absent: this.weights.absent, present: at.present }, at.sums, at.leaks);
+  }
+
+  knows(id: string): boolean {
+    return this.observation.has(id);
+  }
+  /** What some unchecked things together would make of the measure: gone through as far as that takes a reasonable time, drawn beyond. */
+  ask(ids: readonly string[]): Weighing {
+    if (ids.length <= MAX_LISTED) return this.listed(ids);
+    const widest = Math.max(0, ...this.plan.parts.map((p) => p.widest));
+    return ids.length <= MAX_SUMMED && ids.length + widest <= MAX_WORK ? this.summed(ids) : this.drawn(ids);
+  }
+  /** What five to ten things together would make of the measure, and the likeliest ways in which they come out. */
+  private summed(ids: readonly string[]): Weighing {
+    const [ways, size] = [1 << ids.length, this.network.faults.length];
+    // P(evidence, those of a set not seen), relative to the evidence's own, and the same with each fault present.
+    const mass = new Float64Array(ways);
+    const joint = new Float64Array(ways * size);
+    const into = (set: number, inference: Inference): void => {
+      const share = Math.exp(inference.logLikelihood - this.now.logLikelihood);
+      mass[set] = share;
+      for (let f = 0; f < size; f += 1) joint[set * size + f] = share * (inference.posterior[f] ?? 0);
+    };
+    const go = (set: number, from: number, present: Float64Array, sums: readonly SubnetworkSum[], leaks: number): void => {
+      into(set, inferBy(this.plan, { absent: this.weights.absent, present }, sums, leaks));
+      for (let i = from; i < ids.length; i += 1) {
+        const next = this.withUnseen(ids[i] ?? '', present, sums, leaks);
+        go(set | (1 << i), i + 1, next.present, next.sums, next.leaks);
+      }
+    };
+    go(0, 0, Float64Array.from(this.weights.present), this.sums, this.leaks);
+    // From “at least these not seen” to “just these not seen”.
+    for (let bit = 1; bit < ways; bit <<= 1)
+      for (let set = 0; set < ways; set += 1) {
+        if ((set & bit) !== 0) continue;
+        mass[set] = (mass[set] ?? 0) - (mass[set | bit] ?? 0);
+        for (let f = 0; f < size; f += 1) joint[set * size + f] = (joint[set * size + f] ?? 0) - (joint[(set | bit) * size + f] ?? 0);
+      }
+    const leaks = ids.map((id) => this.observation.get(id)?.leak ?? 0);
+    const posterior = new Float64Array(size);
+    let expected = 0;
+    const ranked: { readonly set: number; readonly probability: number }[] = [];
+    for (let set = 0; set < ways; set += 1) {
+      const all = mass[set] ?? 0;
+      if (all < NEVER) continue;
+      const some = this.some(
+        all,
+        leaks.reduce((q, leak, i) => q * ((set & (1 << i)) === 0 ? leak : 1 - leak), this.noFault),
+      );
+      for (let f = 0; f < size; f += 1) posterior[f] = Math.min(1, Math.max(0, (joint[set * size + f] ?? 0) / some));
+      const probability = some / Math.max(1 - this.noFault, MIN_SOME);
+      expected += probability * this.measure(posterior);
+      ranked.push({ set, probability });
+    }
+    const outcomes = likeliest(ranked).map(({ set, probability }) => {
+      const seen = ids.filter((_, i) => (set & (1 << i)) === 0);
+      const share = mass[set] ?? 0;
+      const known = Array.from({ length: size }, (_, f) => Math.min(1, Math.max(0, (joint[set * size + f] ?? 0) / share)));
+      return { ...this.outcome(ids, seen, share, known), probability };
+    });
+    return { expected, outcomes, exact: true };
+  }
+  /** The same of more things, over ways that were drawn. */
+  private drawn(ids: readonly string[]): Weighing {
+    const drawn = drawOutcomes(this.network, this.evidence, this.weights, ids, DRAWN, this.noFault > 0);
+    const counted = new Map<string, { readonly seen: readonly string[]; readonly posterior: readonly number[]; times: number }>();
+    for (const seen of drawn) {
+      const key = seen.join();
+      const before = counted.get(key);
+      if (before) before.times += 1;
+      else {
+        const o = this.direct(ids, seen);
+        if (o) counted.set(key, { seen, posterior: o.posterior, times: 1 });
       }
     }
+    const list = [...counted.values()];
+    const all = list.reduce((n, o) => n + o.times, 0);
+    const expected = all === 0 ? this.before : list.reduce((sum, o) => sum + o.times * this.measure(o.posterior), 0) / all;
+    const outcomes = list.map((o) => ({ seen: o.seen, probability: o.times / all, posterior: o.posterior }));
+    return { expected, outcomes: likeliest(outcomes), exact: false };
+  }
+  /** One observation not seen besides: only the parts that its faults are in are summed again. */
+  private withUnseen(
+    id: string,
+    before: Float64Array,
+    sums: readonly SubnetworkSum[],
+    leaks: number,
+  ): { readonly present: Float64Array; readonly sums: readonly SubnetworkSum[]; readonly leaks: number } {
+    const o = this.observation.get(id);
+    const present = Float64Array.from(before);
+    if (!o) return { present, sums, leaks };
+    const touched = new Set<number>();
+    for (const [fault, strength] of Object.entries(o.strengths)) {
+      const i = this.at.get(fault);
+      if (i === undefined || strength === 0) continue;
+      present[i] = (present[i] ?? 0) * (1 - strength);
+      const part = this.partOf.get(i);
+      if (part !== undefined) touched.add(part);
+    }
     const w = { absent: this.weights.absent, present };
-    const sums = this.plan.parts.map((p, k) =>
-      touched.has(k) ? sumSubnetwork(this.plan, p, w) : (this.sums[k] ?? { total: 0, present: [] }),
-    );
-    return inferBy(this.plan, w, sums, leaks);
+    const next =
+      touched.size === 0 ? sums : sums.map((sum, k) => (touched.has(k) ? sumSubnetwork(this.plan, this.plan.parts[k]!, w) : sum));
+    return { present, sums: next, leaks: leaks + Math.log1p(-o.leak) };
   }
 
-  private readonly alone = new Map<string, { readonly drop: number; readonly seen: Outcome }>();
-  /** What one thing would say by itself, whether it is seen or not. */
-  single(id: string): { readonly drop: number; readonly seen: Outcome } {
-    const known = this.alone.get(id);
-    if (known) return known;
-    const outcomes = this.outcomes([id]);
-    const drop = entropySum(this.known) - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
-    const seen = outcomes.find((o) => o.seen.length > 0) ?? { seen: [id], probability: 0, posterior: this.known };
-    this.alone.set(id, { drop, seen });
-    return { drop, seen };
+  /** What up to four things together would make of the measure, with every way in which they may come out. */
+  private listed(ids: readonly string[]): Weighing {
+    const outcomes = this.outcomes(ids);
+    return { expected: outcomes.reduce((sum, o) => sum + o.probability * this.measure(o.posterior), 0), outcomes, exact: true };
   }
-  /** None of some things seen. */
-  none(ids: readonly string[]): Outcome {
-    const inference = this.without(ids);
-    return this.outcome(ids, [], Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
-  }
-
   /** All ways in which some unchecked observations may come out together, in the order of binary counting. */
-  outcomes(ids: readonly string[]): Outcome[] {
+  private outcomes(ids: readonly string[]): Outcome[] {
     const base = this.now.logLikelihood;
     const ways = 1 << ids.length;
     // P(evidence, those of a set not seen), relative to the evidence's own, and the same with each fault present.
@@ -175,7 +324,7 @@ class Weighed {
   private direct(ids: readonly string[], seen: readonly string[]): Outcome | null {
     const more = Object.fromEntries(ids.map((id) => [id, seen.includes(id) ? ('seen' as const) : ('not_seen' as const)]));
     try {
-      const inference = infer(this.network, { ...this.evidence, observations: { ...this.evidence.observations, ...more } });
+      const inference = inferChecked(this.network, { ...this.evidence, observations: { ...this.evidence.observations, ...more } });
       return this.outcome(ids, seen, Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
     } catch (error) {
       if (error instanceof DomainError && (error.code === 'impossible_evidence' || error.code === 'too_large')) return null;
@@ -190,37 +339,61 @@ const bits = (n: number): number => {
   return count;
 };
 
+/** What each check would be worth now, in the order given; one of which everything is known already is left out. */
+function worths(weighed: Weighed, evidence: Evidence, checks: readonly NetworkCheck[], costOf: (check: NetworkCheck) => number): Worth[] {
+  const { before } = weighed;
+  return checks.flatMap((check): Worth[] => {
+    const open = check.observations.filter((id) => evidence.observations[id] === undefined && weighed.knows(id));
+    if (open.length === 0) return [];
+    const { expected, exact, outcomes } = weighed.ask(open);
+    const drop = before - expected;
+    return [{ check, drop, dropPerMinute: drop / costOf(check), exact, outcomes }];
+  });
+}
+
+const most = (list: readonly Worth[], of: (w: Worth) => number): Worth[] =>
+  list
+    .map((w, i) => ({ w, i }))
+    .sort((a, b) => of(b.w) - of(a.w) || a.i - b.i)
+    .map(({ w }) => w);
+
 /**
- * What each check would be worth now: the expected drop of the summed entropy of the faults' posteriors over all joint
- * outcomes of what it settles and is still unchecked, divided by its minutes; the most first, equal ones in the order given.
- * A check of which everything is known already is left out.
+ * What each check would tell: the expected drop of the summed entropy of the faults' posteriors, bits, over all joint outcomes
+ * of what it settles and is still unchecked, divided by its minutes; the most first, equal ones in the order given. A check of
+ * which everything is known already is left out.
  * @param complaint that at least one fault is present is known
  * @throws DomainError too_large, and those of infer
  * Source: handbook 30, Next check worth doing.
  */
 export function expectedInfoGain(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Worth[] {
-  const weighed = new Weighed(network, evidence, complaint);
-  const before = entropySum(weighed.known);
-  const known = new Set(network.observations.map((o) => o.id));
-  return checks
-    .flatMap((check): Worth[] => {
-      const open = check.observations.filter((id) => evidence.observations[id] === undefined && known.has(id));
-      if (open.length === 0) return [];
-      if (open.length > MAX_AT_ONCE) {
-        const singles = open.map((id) => weighed.single(id));
-        const drop = Math.min(
-          before,
-          singles.reduce((s, x) => s + x.drop, 0),
-        );
-        const likeliest = singles.map((x) => x.seen).sort((a, b) => b.probability - a.probability);
-        const outcomes = [weighed.none(open), ...likeliest.slice(0, MAX_SINGLE)];
-        return [{ check, entropyDrop: drop, entropyDropPerMinute: drop / check.minutes, exact: false, outcomes }];
-      }
-      const outcomes = weighed.outcomes(open);
-      const drop = before - outcomes.reduce((s, o) => s + o.probability * entropySum(o.posterior), 0);
-      return [{ check, entropyDrop: drop, entropyDropPerMinute: drop / check.minutes, exact: true, outcomes }];
-    })
-    .map((w, i) => ({ w, i }))
-    .sort((a, b) => b.w.entropyDropPerMinute - a.w.entropyDropPerMinute || a.i - b.i)
-    .map(({ w }) => w);
+  const weighed = new Weighed(network, evidence, complaint, () => entropySum);
+  return most(
+    worths(weighed, evidence, checks, (c) => c.minutes),
+    (w) => w.dropPerMinute,
+  );
+}
+
+/** By so much, as a share, a check that bears on what was seen goes before one that does not: they are of equal worth. */
+const EQUAL = 0.1;
+
+/**
+ * What each check would change in what is done: the expected fall of the loss of deciding now, minutes, per minute of all that
+ * the check costs; the most first. At equal worth, within a tenth, the one that bears on what was seen goes before.
+ * @param complaint that at least one fault is present is known
+ * @throws DomainError too_large, and those of infer
+ * Source: handbook 35, What a check is worth.
+ */
+export function worthDoing(network: Network, evidence: Evidence, checks: readonly NetworkCheck[], complaint = false): Worth[] {
+  const weighed = new Weighed(network, evidence, complaint, (now) => {
+    const weights = concern(network, evidence, now);
+    return (posterior) => decisionLoss(network, posterior, weights);
+  });
+  const seen = new Set(seenIn(evidence));
+  const suspects = new Set(network.observations.flatMap((o) => (seen.has(o.id) ? Object.keys(o.strengths) : [])));
+  const bears = new Set(network.observations.flatMap((o) => (Object.keys(o.strengths).some((f) => suspects.has(f)) ? [o.id] : [])));
+  const weight = (w: Worth): number => w.dropPerMinute * (w.check.observations.some((o) => bears.has(o)) ? 1 + EQUAL : 1);
+  return most(
+    worths(weighed, evidence, checks, (c) => c.cost ?? c.minutes),
+    weight,
+  );
 }

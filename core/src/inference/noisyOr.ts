@@ -43,6 +43,11 @@ export function maxWidth(network: Network, evidence: Evidence): number {
  */
 export function infer(network: Network, evidence: Evidence): Inference {
   checkNetwork(network, evidence);
+  return inferChecked(network, evidence);
+}
+
+/** The same of a network and evidence that were checked before. */
+export function inferChecked(network: Network, evidence: Evidence): Inference {
   const plan = planFor(network, seenIn(evidence));
   const widest = Math.max(0, ...plan.parts.map((p) => p.widest));
   if (widest > MAX_OPEN)
@@ -108,10 +113,12 @@ export function inferBy(plan: Plan, w: Weights, sums: readonly SubnetworkSum[], 
   return { posterior, logLikelihood };
 }
 
-/** Entropy of a yes or no, bits. */
-function entropyOf(p: number): number {
-  const term = (q: number): number => (q > 0 ? -q * Math.log2(q) : 0);
-  return term(p) + term(1 - p);
+function entropyTerm(q: number): number {
+  return q > 0 ? -q * Math.log2(q) : 0;
 }
-/** Summed entropy of the faults' posteriors, bits. */
-export const entropySum = (posterior: readonly number[]): number => posterior.reduce((s, p) => s + entropyOf(p), 0);
+/** Summed entropy of the faults' posteriors, each a yes or no, bits. */
+export function entropySum(posterior: ArrayLike<number>): number {
+  let sum = 0;
+  for (let i = 0; i < posterior.length; i += 1) sum += entropyTerm(posterior[i] ?? 0) + entropyTerm(1 - (posterior[i] ?? 0));
+  return sum;
+}

@@ -50,12 +50,15 @@ export {
   proposedPath,
 } from './trace/practice.ts';
 export { answersToWords } from './trace/shopWords.ts';
+export { plainChecks, plainNetwork } from './trace/plain.ts';
+export { askedGroups, controlPicked } from './trace/askedGroups.ts';
 export { type AskedOf, askedOf, askedWords, toAnswer } from './trace/toAnswer.ts';
 export {
   type CauseLine,
   likelyPlaces,
   linesOf,
   conflictWords,
+  adviceWords,
   outcomeWords,
   percentText,
   quietLinesOf,

@@ -7,6 +7,7 @@ import { type Axle, AXLES, CORNER_NAME, type Corner, axleOf } from '../../layout
 import { type Control, controlsOf, pedalsOf } from '../../layout/reach.ts';
 import { upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
+import { checkCost, costsOf } from './costs.ts';
 import { HAZARD_OF } from './hazards.ts';
 import { TRACE_PLACE } from '../../wording/en/trace.ts';
 
@@ -264,7 +265,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       if (own.some((s) => context.fresh.has(s)) || (at.slot === null && context.fresh.size > 0)) applies.add('fresh');
       const years = (at.slot && context.years.get(at.slot.id)) ?? context.yearsOfAll;
       const prior = priorOf(kind, years, applies, context.times?.get(kind.id) ?? 1);
-      faults.push({ id, prior, hazard: HAZARD_OF.has(kind.id), kind, slot: at.slot, place: at.id, where: at.where });
+      faults.push({ id, prior, hazard: HAZARD_OF.has(kind.id), ...costsOf(kind), kind, slot: at.slot, place: at.id, where: at.where });
       const show = (link: Link, strength: number): void => {
         for (const key of keysOf(link, at)) {
           const mine = strengths.get(key) ?? {};
@@ -311,6 +312,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
             {
               ...{ id: observationKey(kind.id, corner), minutes, observations: settles, kind, corner, name },
               drives: kind.hazards.includes('drives'),
+              cost: checkCost(kind, minutes),
             },
           ];
     }),

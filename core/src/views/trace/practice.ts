@@ -1,7 +1,7 @@
 import { SHIFTS, TABLES } from '../../catalogue/trace/tables.ts';
 import { seededUniform } from '../../inference/seededUniform.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
-import { expectedInfoGain } from '../../inference/nextCheck.ts';
+import { worthDoing } from '../../inference/nextCheck.ts';
 import { infer } from '../../inference/noisyOr.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { type PlacedCheck, type PlacedFault, type VehicleNetwork, meaningful, networkOf } from '../../stages/trace/network.ts';
@@ -66,11 +66,11 @@ export interface ProposedPath {
 const MAX_STEPS = 8;
 const OF_FIRST = 3;
 
-/** The check that would be done next on a vehicle that has a fault: of the three most telling a minute, the one that says most. */
+/** The check that would be done next on a vehicle that has a fault: of the three worth most a minute, the one that changes most. */
 export function proposedCheck(network: VehicleNetwork, known: Evidence['observations'], left: readonly PlacedCheck[]): PlacedCheck | null {
-  const best = expectedInfoGain(network, { observations: known, certain: {} }, left, true)
+  const best = worthDoing(network, { observations: known, certain: {} }, left, true)
     .slice(0, OF_FIRST)
-    .sort((a, b) => b.entropyDrop - a.entropyDrop)[0];
+    .sort((a, b) => b.drop - a.drop)[0];
   return left.find((c) => c.id === best?.check.id) ?? null;
 }
 

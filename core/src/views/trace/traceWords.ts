@@ -3,7 +3,7 @@ import { WORTH_A_LINE, type RankedFault, type RatedCheck, type Diagnosis } from 
 import type { Layout } from '../../layout/graph.ts';
 import { CORNERS, CORNER_NAME, isGripped } from '../../layout/kinds.ts';
 import type { PlacedFault, PlacedSign, VehicleNetwork } from '../../stages/trace/network.ts';
-import { orWords, TRACE } from '../../wording/en/trace.ts';
+import { DONE_ABOUT, orWords, TRACE } from '../../wording/en/trace.ts';
 import { oppositesSeen } from './opposites.ts';
 import type { ToTrace } from './tracing.ts';
 
@@ -127,17 +127,55 @@ export function speakingWords(of: ToTrace, cause: RankedFault, way: 1 | -1): str
     .join('; ');
 }
 
-/** What each likely outcome of a check would make of the leading cause, in words. */
+/** A fault in words as it goes on in a sentence: what, and where. */
+function named(of: ToTrace, fault: number): string | null {
+  const f = of.network.faults[fault];
+  return f ? `${f.kind.name.toLowerCase()}, ${f.where}` : null;
+}
+/** A fault with what would be done about it, and how long that takes. */
+function work(of: ToTrace, fault: number): string | null {
+  const f = of.network.faults[fault];
+  const name = named(of, fault);
+  return f && name !== null ? TRACE.work(name, DONE_ABOUT[f.kind.option], f.needless ?? 0) : null;
+}
+const words = (list: readonly (string | null)[]): string[] => list.filter((w): w is string => w !== null);
+
+/** Outcomes foreseen in words, and works named in each that it would change. */
+const [MAX_FORESEEN, MAX_CHANGED] = [3, 2];
+
+/** What each likely outcome of a check would make of the leading cause, and change in what is done, in words. */
 export function outcomeWords(of: ToTrace, check: RatedCheck): string[] {
+  // Of what was drawn no single way is worth a line.
+  if (!check.exact) return [];
   return check.outcomes
     .filter((o) => o.probability > WORTH_FORESEEING)
+    .slice(0, MAX_FORESEEN)
     .map((o) => {
       const [first] = o.leads;
       const fault = first && of.network.faults[first.fault];
       const seen = o.seen.length === 0 ? TRACE.noneOfIt : o.seen.map((id) => signIn(of, id)?.sign.text ?? textOf(of, id)).join('; ');
       const then = first && fault ? TRACE.thenFirst(fault.kind.name, fault.where, percentText(first.probability)) : '';
-      return `${seen} (${percentText(o.probability)})${then}`;
+      const changed = TRACE.changed(
+        words(o.takenUp.slice(0, MAX_CHANGED).map((c) => work(of, c.fault))),
+        words(o.letBe.slice(0, MAX_CHANGED).map((c) => named(of, c.fault))),
+      );
+      return `${seen} (${percentText(o.probability)})${then}${changed}`;
     });
+}
+
+/**
+ * What a check would settle, as a colleague would say it: what it costs, and which two works it tells apart; null where its
+ * likely outcomes lead to the same.
+ */
+export function adviceWords(of: ToTrace, check: RatedCheck): string | null {
+  const placed = of.checks.find((c) => c.id === check.id);
+  const seen = [...check.outcomes].filter((o) => o.seen.length > 0).sort((a, b) => b.probability - a.probability)[0];
+  const none = check.outcomes.find((o) => o.seen.length === 0);
+  const [one, other] = [seen?.leads[0]?.fault, none?.leads[0]?.fault];
+  if (!placed || one === undefined || other === undefined || one === other) return null;
+  const [a, b] = [work(of, one), work(of, other)];
+  const { hazards, helpers } = placed.kind;
+  return a === null || b === null ? null : TRACE.advice(placed.minutes, helpers > 0, hazards.includes('opens'), a, b);
 }
 
 /** What does not go together, in words. */

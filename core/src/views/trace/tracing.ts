@@ -2,7 +2,7 @@ import type { CharacteristicId } from '../../catalogue/characteristics.ts';
 import { codeAtControl, controlOfObservation, observationKey, observedCode } from '../../catalogue/observations.ts';
 import { TABLES, type Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
-import { expectedInfoGain } from '../../inference/nextCheck.ts';
+import { worthDoing } from '../../inference/nextCheck.ts';
 import type { JobState } from '../../job/job.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { pedalsOf } from '../../layout/reach.ts';
@@ -131,7 +131,7 @@ export function firstRound(network: VehicleNetwork, checks: readonly PlacedCheck
   const chosen: PlacedCheck[] = [];
   const settled = new Set<string>();
   let minutes = 0;
-  const order = expectedInfoGain(network, { observations: {}, certain: {} }, open);
+  const order = worthDoing(network, { observations: {}, certain: {} }, open);
   for (const { check } of order) {
     const placed = open.find((c) => c.id === check.id);
     if (!placed || minutes + check.minutes > FIRST_MINUTES || check.observations.every((o) => settled.has(o))) continue;

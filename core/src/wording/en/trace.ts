@@ -1,5 +1,6 @@
 /** What is said while tracing: places of faults, what speaks for them, what goes with nothing, what the pedal tells. */
 
+import type { OptionId } from '../../catalogue/repairOptions.ts';
 import { type PedalTells, pastExpected } from '../../judging/pedalGauge.ts';
 import { type Corner, CORNER_NAME } from '../../layout/kinds.ts';
 
@@ -16,11 +17,32 @@ export const CHANGED = { fluid: 'fluid changed', bled: 'bled' };
 export const orWords = (list: readonly string[]): string =>
   list.length < 2 ? list.join('') : `${list.slice(0, -1).join(', ')} or ${list.at(-1) ?? ''}`;
 
+/** What is done about a fault, as it goes on in a sentence. */
+export const DONE_ABOUT: Readonly<Record<OptionId, string>> = {
+  use_again: 'set right',
+  reseal: 'resealed',
+  hone: 'honed and resealed',
+  sleeve: 'sleeved',
+  machine: 'machined',
+  replace: 'renewed',
+  put_off: 'put off',
+};
+
+/** Heading of what is asked at a pedal or lever. */
+export const ASKED_AT = (control: string): string => `At the ${control.toLowerCase()}`;
+
 export const TRACE = {
   oneOfPlaces: (n: number, places: readonly string[]): string => `one of ${n}, at ${orWords(places)}`,
   notSeen: ': not seen',
   noneOfIt: 'None of it',
   thenFirst: (fault: string, where: string, likely: string): string => `: then first ${fault.toLowerCase()}, ${where}, ${likely}`,
+  work: (fault: string, option: string, minutes: number): string => `${fault} (${option}, about ${minutes} min)`,
+  changed: (takenUp: readonly string[], letBe: readonly string[]): string =>
+    `${takenUp.length > 0 ? `; taken up: ${takenUp.join('; ')}` : ''}${letBe.length > 0 ? `; let be: ${letBe.join('; ')}` : ''}${
+      takenUp.length + letBe.length === 0 ? '; nothing done otherwise' : ''
+    }`,
+  advice: (minutes: number, helper: boolean, opens: boolean, one: string, other: string): string =>
+    `${minutes} min${helper ? ' for two' : ''}${opens ? ' and a bleeding, since it opens the circuit' : ''}; then you know which it is: ${one}, or ${other}.`,
   goesWithNothing: (one: string): string => `${one}: that goes with nothing else that is known. Look again.`,
   notTogether: (one: string, other: string, reason: string | null = null): string =>
     `These two do not go together: ${one}; ${other}.${reason === null ? '' : ` ${reason}.`} Look at both again.`,

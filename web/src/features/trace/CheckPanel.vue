@@ -3,7 +3,7 @@ import { cautionOfCheck } from '@dauer/core/catalogue';
 import type { RatedCheck } from '@dauer/core/inference';
 import type { Observation } from '@dauer/core/ledger';
 import type { PlacedCheck, PlacedSign } from '@dauer/core/stages';
-import { askedWords, outcomeWords, toAnswer, type ToTrace } from '@dauer/core/views';
+import { adviceWords, askedWords, outcomeWords, toAnswer, type ToTrace } from '@dauer/core/views';
 import { computed, shallowRef, watch } from 'vue';
 
 /** A check: its steps, minutes, helpers, tools and caution; its answers; and what each would make of the causes. */
@@ -48,6 +48,7 @@ function undoRest(): void {
 const caution = computed(() => cautionOfCheck(props.check.kind.hazards, props.first));
 /** As it was foreseen when the card was laid down. */
 const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
+const advice = props.weighed ? adviceWords(props.input, props.weighed) : null;
 </script>
 
 <template>
@@ -59,6 +60,7 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
       <span v-if="check.kind.tools" class="second small">{{ check.kind.tools }}</span>
     </div>
     <p class="small">{{ check.kind.steps }}.</p>
+    <p v-if="advice" class="advice">{{ advice }}</p>
     <p v-if="caution" class="small caution">
       <b class="plate-font">Caution</b>
       {{ caution }}
@@ -106,6 +108,10 @@ const outcomes = props.weighed ? outcomeWords(props.input, props.weighed) : [];
 </template>
 
 <style scoped>
+.advice {
+  line-height: var(--leading-tight);
+  margin: var(--space-1) 0;
+}
 .next {
   border-bottom: var(--line-hair) solid var(--hair);
   padding: var(--space-2) 0;

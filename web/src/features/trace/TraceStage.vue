@@ -1,9 +1,20 @@
 <script setup lang="ts">
-import { type CautionStep, GROUP_NAME, GROUPS, observationKey } from '@dauer/core/catalogue';
+import { type CautionStep, observationKey } from '@dauer/core/catalogue';
 import { type Corner, CORNER_NAME } from '@dauer/core/layout';
 import type { CauseLook, Observation } from '@dauer/core/ledger';
 import { looksOf, type PlacedCheck, type PlacedSign } from '@dauer/core/stages';
-import { answersToWords, askedOf, likelyPlaces, percentText, type Prediction, type ToTrace, toTrace, usualAt } from '@dauer/core/views';
+import {
+  answersToWords,
+  askedGroups,
+  askedOf,
+  controlPicked,
+  likelyPlaces,
+  percentText,
+  type Prediction,
+  type ToTrace,
+  toTrace,
+  usualAt,
+} from '@dauer/core/views';
 import { computed, ref, shallowRef, watch } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
@@ -47,7 +58,13 @@ const looks = computed<ReadonlyMap<string, CauseLook>>(() => looksOf(job.history
 const list = computed(() =>
   toWeigh.value && job.state ? askedOf(toWeigh.value, job.state.context.answers).filter((o) => answersToWords(o, find.value ?? '')) : [],
 );
-const groups = computed(() => GROUPS.map((g) => ({ g, items: list.value.filter((o) => o.group === g) })).filter((x) => x.items.length > 0));
+/** The pedal or lever that is picked on the map: it is asked about alone. */
+const control = computed(() => controlPicked(job.state.records.layout, job.picked));
+const groups = computed(() => {
+  const all = askedGroups(job.state.records.layout, list.value);
+  const own = control.value === null ? [] : all.filter((g) => g.control === control.value?.slotId);
+  return own.length > 0 ? own : all;
+});
 const corners = computed(() => job.state.records.job.scopeCorners);
 /** The wheel that is picked on the map. */
 const picked = computed(() => {
@@ -146,10 +163,11 @@ const stillText = computed(() => {
     </span>
   </div>
   <div ref="lists" class="groups">
-    <section v-for="{ g, items } in groups" :key="g" class="group" :class="{ wheels: g === 'wheel' }">
+    <section v-for="{ key, group: g, title, control: at, items } in groups" :key="key" class="group" :class="{ wheels: g === 'wheel' }">
       <div class="grouphead">
-        <h2>{{ GROUP_NAME[g] }}{{ g === 'wheel' && picked ? `: ${CORNER_NAME[picked].toLowerCase()}` : '' }}</h2>
+        <h2>{{ g === 'wheel' && picked ? `At the ${CORNER_NAME[picked].toLowerCase()} wheel` : title }}</h2>
         <button v-if="g === 'wheel' && picked" class="link small" type="button" @click="job.picked = null">All wheels</button>
+        <button v-else-if="control && at === control.slotId" class="link small" type="button" @click="job.picked = null">Everything</button>
         <span v-else-if="g === 'wheel' && corners.length > 1" class="second small">pick a part on the map for its wheel alone</span>
       </div>
       <WheelQuestions
@@ -163,7 +181,7 @@ const stillText = computed(() => {
       />
       <ul v-else>
         <li v-for="o in items" :key="o.code">
-          <span class="text">{{ o.text }}</span>
+          <span class="text">{{ o.short }}</span>
           <TriAnswer :label="o.text" :state="stateOf(o.code, null)" :writable="writable" @answer="(s) => answer(o.code, null, s)" />
         </li>
       </ul>

@@ -1,5 +1,5 @@
 import type { Diagnosis } from '@dauer/core/inference';
-import type { ToTrace } from '@dauer/core/views';
+import { plainChecks, plainNetwork, type ToTrace } from '@dauer/core/views';
 import { type Ref, shallowRef, toRaw, watch } from 'vue';
 import { useSums } from '../../workers/useSums.ts';
 
@@ -22,7 +22,7 @@ export function useWeighing(input: Ref<ToTrace | null>) {
       // Only what matters to the sums goes over, and only when it is another thing than before.
       const plain = {
         evidence: { observations: evidence.observations, certain: evidence.certain },
-        checks: checks.map(({ id, minutes, observations }) => ({ id, minutes, observations })),
+        checks: plainChecks(checks),
         complaint,
       };
       const text = JSON.stringify(plain);
@@ -33,10 +33,7 @@ export function useWeighing(input: Ref<ToTrace | null>) {
       lastSent = text;
       if (network !== sent) {
         sent = network;
-        await beside.setNetwork({
-          faults: network.faults.map(({ id, prior }) => ({ id, prior })),
-          observations: network.observations.map(({ id, leak, strengths }) => ({ id, leak, strengths: toRaw(strengths) })),
-        });
+        await beside.setNetwork(plainNetwork(toRaw(network)));
       }
       const copy = JSON.parse(text) as typeof plain;
       const result = await beside.weigh(copy.evidence, copy.checks, copy.complaint);
