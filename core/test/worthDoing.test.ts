@@ -90,7 +90,15 @@ describe('what a check is worth', () => {
     expect([0.2, 0.3].map((p) => isTakenUp(plain, p))).to.deep.equal([false, true]);
     expect([0.02, 0.05].map((p) => isTakenUp({ ...plain, miss: 1800 }, p))).to.deep.equal([false, true]);
     const network: Network = { faults: [plain], observations: [] };
-    expect([0, 0.1, 0.25, 0.9, 1].map((p) => decisionLoss(network, [p]))).to.deep.equal([0, 18, 45, 60 - 54, 0].map((x) => +x.toFixed(9)));
+    // Of 180 for leaving it in and 60 for working on it in vain the lesser, as likely as either is.
+    for (const [p, loss] of [
+      [0, 0],
+      [0.1, 18],
+      [0.25, 45],
+      [0.9, 6],
+      [1, 0],
+    ] as const)
+      expect(decisionLoss(network, [p])).to.be.closeTo(loss, 1e-9);
   });
 
   it('puts what was seen first, and the rest of the vehicle again once that is explained', () => {
@@ -117,18 +125,18 @@ describe('what a check is worth', () => {
 describe('the first check of a vehicle', () => {
   const COMPLAINTS = [
     ...['pedal_spongy', 'pedal_sinks', 'pedal_hard_no_stop', 'pulls_left', 'judder', 'drags@FL', 'park_no_hold', 'noise'],
-    ...['level_low', 'smell', 'stop_lamp', 'locks_rear'],
+    ...['level_low', 'smell', 'stop_lamp', 'locks_rear', 'clutch_spongy'],
   ];
   for (const [template, years] of [
     ['tandem_disc_drum_servo', 10],
     ['coupe_disc_disc_tandem_servo', 3],
     ['saloon_disc_drum_single', 15],
   ] as const)
-    it(`differs with the complaint: at least six of twelve, ${template}`, () => {
+    it(`differs with the complaint: at least six first checks, ${template}`, () => {
       let n = 0;
       const layout = buildLayout(template, 'l', 'v', () => `i${(n += 1)}`);
       const network = networkOf(layout, { years: new Map(), yearsOfAll: years, shifts: new Set(), fresh: new Set() }, TABLES);
-      const firsts = COMPLAINTS.map((id) => {
+      const firsts = COMPLAINTS.filter((id) => network.observations.some((o) => o.id === id)).map((id) => {
         const evidence: Evidence = { observations: { [id]: 'seen' }, certain: {} };
         return worthDoing(network, evidence, meaningful(network.checks, evidence.observations), true)[0]?.check.id;
       });

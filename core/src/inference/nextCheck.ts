@@ -45,7 +45,7 @@ const NEVER = 1e-10;
 const MAX_LISTED = 4;
 const MAX_SUMMED = 10;
 /** The sum over so many takes as long as two to that number of them and of what stands open together; beyond this it is drawn as well. */
-const MAX_WORK = 14;
+const MAX_WORK = 13;
 /** Outcomes described of a check that settles more than are listed. */
 const MAX_DESCRIBED = 5;
 /** Outcomes drawn of a check that settles more than are summed. */
@@ -90,7 +90,7 @@ export function concern(network: Network, evidence: Evidence, posterior: readonl
   const likely = new Map(network.faults.map((f, i) => [f.id, posterior[i] ?? 0]));
   const explained = seen.map((o) => Math.max(0, ...Object.entries(o.strengths).map(([f, s]) => (s >= A_LINK ? (likely.get(f) ?? 0) : 0))));
   const mean = explained.length === 0 ? 1 : explained.reduce((a, b) => a + b, 0) / explained.length;
-  const beside = BESIDE + (1 - BESIDE) * (mean > EXPLAINS ? mean ** 2 : 0);
+  const beside = BESIDE + (1 - BESIDE) * (mean > EXPLAINS ? mean : 0);
   return Float64Array.from(network.faults, (f, i) => Math.max(beside, 1 - f.prior / Math.max(posterior[i] ?? 0, f.prior, MIN_SOME)));
 }
 
@@ -271,7 +271,9 @@ class Weighed {
     }
     const w = { absent: this.weights.absent, present };
     const next =
-      touched.size === 0 ? sums : sums.map((sum, k) => (touched.has(k) ? sumSubnetwork(this.plan, this.plan.parts[k]!, w) : sum));
+      touched.size === 0
+        ? sums
+        : this.plan.parts.map((part, k) => (touched.has(k) ? sumSubnetwork(this.plan, part, w) : (sums[k] ?? { total: 0, present: [] })));
     return { present, sums: next, leaks: leaks + Math.log1p(-o.leak) };
   }
 

@@ -76,7 +76,7 @@ export interface CheckKind {
 }
 
 /** What a sign brings about by itself, alike for every fault that makes it. */
-export interface Follows {
+interface Follows {
   readonly sign: string;
   readonly then: string;
   readonly strength: number;

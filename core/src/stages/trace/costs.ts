@@ -24,7 +24,7 @@ export function costsOf(kind: FaultKind): { readonly miss: number; readonly need
 const BLEEDING = 20;
 
 /** Beside its own minutes: tools fetched and put away, what came out written down; and the one wheel that is taken up and off for it. */
-const [SETTING_UP, ONE_WHEEL] = [15, 15];
+const [SETTING_UP, ONE_WHEEL] = [20, 15];
 
 /**
  * What a check costs in all, minutes: its own, its helpers', getting to it, and the bleeding that it makes necessary. Without

@@ -28,11 +28,11 @@ function controlOf(item: AskedOf, controls: readonly Control[]): Control | null 
  * What a vehicle is asked, control by control and place by place, in the order in which it is gone through.
  * Source: handbook 35, What is asked: per control.
  */
-export function askedGroups(layout: Layout, asked: readonly AskedOf[]): AskedGroup[] {
+export function askedGroups(layout: Layout, list: readonly AskedOf[]): AskedGroup[] {
   const controls = controlsOf(layout);
   const groups = new Map<string, AskedGroup & { items: (AskedOf & { readonly short: string })[] }>();
   for (const group of GROUPS)
-    for (const item of asked.filter((o) => o.group === group)) {
+    for (const item of list.filter((o) => o.group === group)) {
       const control = group === 'pedal' || group === 'parking' ? controlOf(item, controls) : null;
       const key = control ? `${group}:${control.slotId}` : group;
       const title = control ? ASKED_AT(control.name) : GROUP_NAME[group];
