@@ -45,13 +45,25 @@ describe('what is asked of a vehicle', () => {
     const there = structuredClone([plainNetwork(network), bare, plainChecks(checks)] as const);
     expect(diagnose(there[0], there[1], there[2], complaint)).to.deep.equal(diagnose(network, bare, checks, complaint));
   });
-  it('is told what a check settles as a colleague would: its price, and the two works that it tells apart', () => {
-    const t = new TracingFixture(FOUR).say('drags', 'seen', 'FL').say('hot', 'seen', 'FL');
+  it('is told what a check settles as a colleague would: its price, and the two works that it tells apart, where it does', () => {
+    const t = new TracingFixture(FOUR).say('drags', 'seen', 'RL');
     const given = toTrace(deriveJob(t.file, NOW));
-    const { next } = diagnose(given.network, given.evidence, given.checks, true);
-    const said = next.flatMap((c) => adviceWords(given, c) ?? []);
-    expect(said.length).to.be.greaterThan(0);
-    for (const s of said)
-      expect(s).to.match(/^\d+ min.*; then you know which it is: .+ \(.+, about \d+ min\), or .+ \(.+, about \d+ min\)\.$/);
+    const at = (kind: string): number => given.network.faults.findIndex((f) => f.kind.id === kind);
+    const check = given.checks.find((c) => c.kind.id === 'open_bleeder' && c.corner === 'RL')!;
+    const [hose, slides] = [at('hose_flap'), at('slides_seized')];
+    const outcome = (seen: string[], fault: number, probability: number) => ({
+      ...{ seen, probability: 0.5, leads: [{ fault, probability }], takenUp: [], letBe: [] },
+    });
+    const rated = (free: number, still: number, exact = true) => ({
+      ...{ id: check.id, drop: 1, dropPerMinute: 1, exact },
+      outcomes: [outcome([], hose, free), outcome(['still_drags_bleeder@RL'], slides, still)],
+    });
+    expect(adviceWords(given, rated(0.7, 0.6))).to.match(
+      /^8 min for two and a bleeding, since it opens the circuit; then you know which it is: slides seized .+ \(set right, about \d+ min\), or .+ \(renewed, about 20 min\)\.$/,
+    );
+    // What stays open either way, or was only drawn, is not said to be known then.
+    expect(adviceWords(given, rated(0.4, 0.6))).to.equal(null);
+    expect(adviceWords(given, rated(0.7, 0.6, false))).to.equal(null);
+    expect(adviceWords(given, { ...rated(0.7, 0.6), outcomes: [outcome([], hose, 0.9), outcome(['x'], hose, 0.9)] })).to.equal(null);
   });
 });

@@ -163,17 +163,21 @@ export function outcomeWords(of: ToTrace, check: RatedCheck): string[] {
     });
 }
 
+/** So likely a cause has to be for a check to have settled it. */
+const SETTLED = 0.5;
+
 /**
- * What a check would settle, as a colleague would say it: what it costs, and which two works it tells apart; null where its
- * likely outcomes lead to the same.
+ * What a check would settle, as a colleague would say it: what it costs, and which two works it tells apart; null where it
+ * does not: both ways it comes out have to make one cause more likely than all others together, and not the same one.
  */
 export function adviceWords(of: ToTrace, check: RatedCheck): string | null {
   const placed = of.checks.find((c) => c.id === check.id);
   const seen = [...check.outcomes].filter((o) => o.seen.length > 0).sort((a, b) => b.probability - a.probability)[0];
   const none = check.outcomes.find((o) => o.seen.length === 0);
-  const [one, other] = [seen?.leads[0]?.fault, none?.leads[0]?.fault];
-  if (!placed || one === undefined || other === undefined || one === other) return null;
-  const [a, b] = [work(of, one), work(of, other)];
+  const [one, other] = [seen?.leads[0], none?.leads[0]];
+  if (!placed || !check.exact || !one || !other || one.fault === other.fault) return null;
+  if (Math.min(one.probability, other.probability) < SETTLED) return null;
+  const [a, b] = [work(of, one.fault), work(of, other.fault)];
   const { hazards, helpers } = placed.kind;
   return a === null || b === null ? null : TRACE.advice(placed.minutes, helpers > 0, hazards.includes('opens'), a, b);
 }
