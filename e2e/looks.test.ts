@@ -154,9 +154,15 @@ describe('every screen', function () {
     await page.keyboard.press('Escape');
     await page.getByRole('heading', { name: 'Keys' }).waitFor({ state: 'detached' });
     await page.keyboard.press('/');
-    await page.keyboard.type('P 2207');
-    await page.getByRole('option', { name: /Rotor/ }).waitFor();
+    // Enter at once, while the list still stands for less than what is typed: what is typed is opened, not what stood there.
+    await page.keyboard.type('P 220');
+    await page
+      .getByRole('option', { name: /^P 220\d/ })
+      .nth(1)
+      .waitFor();
+    await page.keyboard.type('8');
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Its life' }).waitFor();
+    await page.locator('.work').getByText('P 2208', { exact: true }).first().waitFor();
   });
 });

@@ -6,21 +6,30 @@ import { useRouter } from 'vue-router';
 import TagPlate from '../fittings/TagPlate.vue';
 import { call } from '../app/client.ts';
 
-/** Vehicles and parts by tag or name, from anywhere. */
+/** Vehicles and parts by tag or name, from anywhere. What is listed is what is typed now, and nothing else is opened. */
 const router = useRouter();
 const input = ref<HTMLInputElement | null>(null);
 const typed = ref('');
 const active = ref(0);
 const hits = ref<Awaited<ReturnType<typeof call<'search'>>>>([]);
 const searched = ref(false);
+/** Enter was pressed before what is typed was looked up: it opens what comes of that, never what stood there from before. */
+let entered = false;
 const look = useDebounceFn(async () => {
-  if (typed.value.trim() === '') return;
-  hits.value = await call('search', { query: { q: typed.value } }).catch(() => []);
+  const text = typed.value;
+  if (text.trim() === '') return;
+  const found = await call('search', { query: { q: text } }).catch(() => []);
+  if (text !== typed.value) return;
+  hits.value = found;
   active.value = 0;
   searched.value = true;
+  const [first] = found;
+  if (entered && first) go(first.to);
+  entered = false;
 }, 150);
 watch(typed, (text) => {
   searched.value = false;
+  entered = false;
   if (text.trim() === '') hits.value = [];
   else void look();
 });
@@ -37,6 +46,7 @@ function onKey(event: KeyboardEvent): void {
   if (event.key === 'Escape') close();
   else if (event.key === 'ArrowDown') active.value = Math.min(hits.value.length - 1, active.value + 1);
   else if (event.key === 'ArrowUp') active.value = Math.max(0, active.value - 1);
+  else if (event.key === 'Enter' && !searched.value) entered = typed.value.trim() !== '';
   else if (event.key === 'Enter' && hits.value[active.value]) go(hits.value[active.value]?.to ?? '/');
   else return;
   event.preventDefault();
