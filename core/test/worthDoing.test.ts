@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { Evidence, Network } from '../src/inference/faultNetwork.ts';
-import { concern, decisionLoss, expectedInfoGain, isTakenUp, worthDoing } from '../src/inference/nextCheck.ts';
+import { concern, decisionLoss, isTakenUp } from '../src/inference/decisionLoss.ts';
+import { expectedInfoGain, worthDoing } from '../src/inference/nextCheck.ts';
 import { conditionOnAnyFault, entropySum, infer } from '../src/inference/noisyOr.ts';
 import { seededUniform } from '../src/inference/seededUniform.ts';
 import { networkOf, meaningful } from '../src/stages/trace/network.ts';

@@ -1,7 +1,8 @@
 import { toResult } from '../quantity/domainError.ts';
 import { type Contradiction, type Contribution, contradictions, contributionsOf } from './explain.ts';
 import type { Evidence, Inference, Network } from './faultNetwork.ts';
-import { type NetworkCheck, isTakenUp, worthDoing } from './nextCheck.ts';
+import { isTakenUp } from './decisionLoss.ts';
+import { type NetworkCheck, worthDoing } from './nextCheck.ts';
 import { conditionOnAnyFault, infer, maxWidth } from './noisyOr.ts';
 import { inferSampled } from './sampled.ts';
 
