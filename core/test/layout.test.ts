@@ -145,6 +145,11 @@ describe('the lists of the handbook', () => {
         step,
       ).to.equal(true);
     expect(CAUTIONS.map((c) => c.text).join()).to.not.include('!');
+    // Where the hazard is: units that came by post have old linings and springs; a fluid job is lifted as well.
+    expect(cautionsAt('unit').map((c) => c.id)).to.include.members(['asbestos', 'springs']);
+    expect(cautionsAt('lift').map((c) => c.id)).to.include.members(['stands', 'transmission_brake']);
+    expect(cautionsAt('rebuild').map((c) => c.id)).to.include.members(['acid', 'oven', 'solvent', 'servo_alone', 'stored_energy']);
+    expect(cautionsAt('bleed').map((c) => c.id)).to.include('pressure_tool');
   });
   it('the programme asks only for what is measured on such a part', () => {
     for (const line of PROGRAMME) {

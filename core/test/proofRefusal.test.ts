@@ -31,6 +31,25 @@ function pads(t: JobFixture): void {
 }
 const open = (t: JobFixture, key: string): boolean => state(t).obligations.some((o) => o.key === key && o.state === 'open');
 
+describe('the drag of the parking brake', () => {
+  it('is a figure of its own, and ended by what holds when the lever is pulled', () => {
+    const t = new JobFixture(FOUR, [], 'drums_single');
+    const shoes = t.slot('shoes', 'RL');
+    t.part(t.slot('drum', 'RL'), 'removed');
+    t.part(shoes, 'removed');
+    t.part(shoes, 'fitted', 'new shoes');
+    t.part(t.slot('drum', 'RL'), 'fitted', `part:${t.slot('drum', 'RL')}`);
+    expect(open(t, 'proof:parking_drag')).to.equal(true);
+    const item = itemOf(state(t), 'parking_drag')!;
+    expect(proofAsks(item, 'passed', 'free'), 'no figure').to.be.a('string');
+    expect(proofAsks(item, 'passed', 'RL 4 N at the rim, RR 5 N')).to.equal(null);
+    prove(t, 'parking_drag');
+    expect(open(t, 'proof:parking_drag')).to.equal(false);
+    t.part(t.slot('drum', 'RR'), 'removed');
+    expect(open(t, 'proof:parking_drag')).to.equal(true);
+  });
+});
+
 describe('the first press', () => {
   it('is owed once a piston, lining, rotor, drum or shoe was moved, and by nothing else', () => {
     const t = new JobFixture(FOUR);
