@@ -49,6 +49,8 @@ const MAX_SUMMED = 10;
 const MAX_WORK = 13;
 /** Outcomes described of a check that settles more than are listed. */
 const MAX_DESCRIBED = 5;
+/** Of what was drawn nothing is weighed in which more would stand open together. */
+const MAX_DRAWN_WIDTH = 10;
 /** Outcomes drawn of a check that settles more than are summed. */
 const DRAWN = 24;
 
@@ -190,7 +192,11 @@ class Weighed {
     });
     return { expected, outcomes, exact: true };
   }
-  /** The same of more things, over ways that were drawn. */
+  /** How much would stand open together with some things seen besides. */
+  private widthWith(seen: readonly string[]): number {
+    return Math.max(0, ...planFor(this.network, [...seenIn(this.evidence), ...seen]).parts.map((p) => p.widest));
+  }
+  /** The same of more things, over ways that were drawn; one that would take long to weigh by itself is left out. */
   private drawn(ids: readonly string[]): Weighing {
     const drawn = drawOutcomes(this.network, this.evidence, this.weights, ids, DRAWN, this.noFault > 0);
     const counted = new Map<string, { readonly seen: readonly string[]; readonly posterior: readonly number[]; times: number }>();
@@ -198,7 +204,7 @@ class Weighed {
       const key = seen.join();
       const before = counted.get(key);
       if (before) before.times += 1;
-      else {
+      else if (this.widthWith(seen) <= MAX_DRAWN_WIDTH) {
         const o = this.direct(ids, seen);
         if (o) counted.set(key, { seen, posterior: o.posterior, times: 1 });
       }
