@@ -10,6 +10,15 @@ const BAND: readonly string[] = [
 ];
 const AXES: readonly string[] = ['M210 6V194M100 100H320'];
 
+/** Where a lining is gauged round its band. */
+const LINED = {
+  anchor: s(96, 104, 'M128 100H104', 'end'),
+  'lower half': s(210, 206, 'M210 182V194', 'middle'),
+  'lower end': s(330, 150, 'M284 128L322 144'),
+  'upper half': s(210, 12, 'M210 18V14', 'middle'),
+  'upper end': s(330, 58, 'M284 72L322 56'),
+};
+
 /** Bands and the drums that they grip. */
 export const BAND_BENCHES = {
   band_drum_diameter: { drawing: 'ring', panels: ['cut'] },
@@ -30,13 +39,7 @@ export const BAND_BENCHES = {
       part: BAND,
       thin: AXES,
       height: 210,
-      spots: {
-        anchor: s(96, 104, 'M128 100H104', 'end'),
-        'lower half': s(210, 206, 'M210 182V194', 'middle'),
-        'lower end': s(330, 150, 'M284 128L322 144'),
-        'upper half': s(210, 12, 'M210 18V14', 'middle'),
-        'upper end': s(330, 58, 'M284 72L322 56'),
-      },
+      spots: LINED,
     },
   },
   band_above_rivets: {
@@ -45,13 +48,7 @@ export const BAND_BENCHES = {
       part: [...BAND, 'M150 44l8 8M262 44l-8 8M150 156l8-8M262 156l-8-8'],
       thin: AXES,
       height: 210,
-      spots: {
-        anchor: s(96, 104, 'M128 100H104', 'end'),
-        'lower half': s(210, 206, 'M210 182V194', 'middle'),
-        'lower end': s(330, 150, 'M284 128L322 144'),
-        'upper half': s(210, 12, 'M210 18V14', 'middle'),
-        'upper end': s(330, 58, 'M284 72L322 56'),
-      },
+      spots: LINED,
     },
   },
   band_clearance: {
