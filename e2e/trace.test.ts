@@ -206,7 +206,7 @@ describe('from the complaint to what may be at fault', function () {
 
   it('a cause goes on the bench’s list, is owed there, and a finding on the bench closes it', async () => {
     const cylinder = await slotId('wheel_cylinder', 'RL');
-    const other = await share(/Cable seized/);
+    const other = await share(/Cable or rod seized/);
     await panel()
       .getByRole('button', { name: /Wheel cylinder seized\s+rear left/ })
       .click();
@@ -229,7 +229,7 @@ describe('from the complaint to what may be at fault', function () {
     expect(await row.locator('.how .fig').innerText()).to.match(/^was \d+\s%$/);
     await loop.getByText('found', { exact: true }).waitFor();
     // What the seized cylinder explains is taken from the others.
-    expect(await share(/Cable seized/)).to.be.lessThan(other);
+    expect(await share(/Cable or rod seized/)).to.be.lessThan(other);
   });
 
   it('what had been said and found counts once nothing else was found, and Decide proposes the usual work', async () => {

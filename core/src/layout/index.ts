@@ -24,6 +24,7 @@ export {
   type ConnectionKind,
   cornersOf,
   counterpart,
+  isHydraulic,
   isInboard,
   type Drive,
   type Layout,

@@ -33,6 +33,12 @@ const scale = computed(() => ruleScale(drawn.value, width.value, props.judged ==
 const value = computed(() => drawn.value.reduced.value);
 const cursor = computed(() => scale.value.x(value.value));
 const whisker = computed(() => Math.abs(scale.value.x(value.value + drawn.value.reduced.expanded) - cursor.value));
+/** The uncertainty about the figure, drawn as far as the rule goes: an end beyond it has no bar. */
+const whiskerPath = computed(() => {
+  const ends = [cursor.value - whisker.value, cursor.value + whisker.value];
+  const [from, to] = ends.map((x) => Math.min(Math.max(x, 0), width.value));
+  return `M${from} 18H${to}${ends.flatMap((x) => (x >= 0 && x <= width.value ? [`M${x} 14v8`] : [])).join('')}`;
+});
 const past = computed(() => props.judged.verdict === 'past');
 const colour = computed(() => MARK_COLOUR[props.judged.verdict === 'not_gauged' ? 'holds' : props.judged.verdict]);
 const decimals = computed(() => drawn.value.reduced.decimals);
@@ -148,12 +154,7 @@ const ghostText = computed(() =>
             }}
           </text>
         </g>
-        <path
-          v-if="whisker >= 4"
-          :d="`M${cursor - whisker} 18H${cursor + whisker}M${cursor - whisker} 14v8M${cursor + whisker} 14v8`"
-          :stroke="colour"
-          stroke-width="1.5"
-        />
+        <path v-if="whisker >= 4" :d="whiskerPath" :stroke="colour" stroke-width="1.5" />
         <path :d="`M${cursor} 30l-6-12h12z`" :fill="colour" />
         <path :d="`M${cursor} 30v14`" :stroke="colour" stroke-width="2" />
         <text

@@ -15,7 +15,14 @@ defineExpose({ drop });
 <template>
   <button v-if="!writing" class="link small" type="button" :aria-label="`With a note: ${of}`" @click="writing = true">with a note</button>
   <span v-else class="note">
-    <v-text-field v-model="words" v-focus density="compact" :label="`Note, goes with what is told next: ${of}`" maxlength="300" />
+    <v-text-field
+      v-model="words"
+      v-focus
+      density="compact"
+      :aria-label="`Note on what is told next: ${of}`"
+      label="Note on what is told next"
+      maxlength="300"
+    />
     <button class="link small" type="button" @click="drop">no note</button>
   </span>
 </template>

@@ -87,6 +87,13 @@ li {
   gap: var(--space-3);
   align-items: baseline;
   min-height: 32px;
+  padding-block: 2px;
+}
+li > :not(.go) {
+  flex: none;
+}
+li > .go {
+  flex: 1 1 auto;
 }
 .left {
   margin-top: 6px;

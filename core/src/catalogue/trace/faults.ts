@@ -92,7 +92,7 @@ drum_rusted_on     | drum | - | Lining bonded to the drum | 0.0008 | year | stoo
 bearing_loose      | hub | - | Bearing loose | 0.0024 | year | - | use_again | Adjustable ones want setting
 bearing_worn       | hub | - | Bearing worn | 0.0012 | year | hard*1.3 | replace | Distance and water
 outside_pull       | axle | any | Tyres, steering or suspension pull | 0.028  | once | - | use_again | Pull that no brake part explains is common
-park_cable_seized  | parking_lever | - | Cable seized | 0.003  | year | damp*2 stood*1.5 damp_air*1.3 | replace | Bare wire in an open sheath
+park_cable_seized  | parking_lever | - | Cable or rod seized | 0.003  | year | damp*2 stood*1.5 damp_air*1.3 | replace | Bare wire in an open sheath, dry pivots
 park_maladjusted   | parking_lever | - | Parking brake maladjusted | 0.017  | once | fresh*1.5 | use_again | Cable taken up instead of the shoes
 park_pin           | parking_lever | - | Lever pin seized | 0.0016 | year | damp*1.5 stood*2 | use_again | Low, wet, never moved
 park_linkage       | parking_lever | - | Linkage worn | 0.0016 | year | - | replace | Clevises and bushes

@@ -100,7 +100,7 @@ filter_blocked      | 0.02  | checked  | system | Air filter of the servo clogge
 valve_share_off     | 0.02  | checked  | system | Line pressures do not follow the valve | A gauge that sticks
 bar_off             | 0.02  | checked  | system | Balance bar jammed or off its mark | Set so on purpose
 bar_dead            | 0.01  | checked  | system | Knob turns and the bar does not | At the end of its travel
-cable_stiff         | 0.02  | checked  | system | Parking cable does not slide in its sheath | A tight bend
+cable_stiff         | 0.02  | checked  | system | Parking cable does not slide in its sheath, or its rod is stiff | A tight bend
 pin_stiff           | 0.02  | checked  | system | Parking lever at a wheel stiff on its pin | Return spring alone
 park_joint_play     | 0.03  | checked  | system | Play in the joints of the parking linkage | A little is usual
 park_slack          | 0.02  | checked  | system | Parking cable slack or tight with the lever off | Taken up at the shoes next

@@ -207,8 +207,10 @@ function scopeOf(tables: Tables, sign: string, link: Link): Link['where'] {
 /** The kind of component without which there is nothing to see of some signs. */
 const SHOWN_BY = { servo: 'servo', clutch: 'clutch_master', parking: 'parking_lever' } as const;
 
-/** Whether a layout has what a sign is about at all: no fluid, no level. */
+/** Whether a layout has what a sign is about at all: no fluid, no level; no brake on an axle, no wheel that it locks. */
 function canShow(sign: Sign, layout: Layout): boolean {
+  if (sign.code === 'locks_front') return cornersOf(layout).some((c) => axleOf(c) === 'front');
+  if (sign.code === 'locks_rear') return cornersOf(layout).some((c) => axleOf(c) !== 'front');
   const needs = observationFacts(sign.code)?.needs ?? null;
   if (needs === null) return true;
   return needs === 'hydraulic' ? isHydraulic(layout) : layout.slots.some((s) => s.kind === SHOWN_BY[needs]);

@@ -1,5 +1,6 @@
 import { mayCall, SHEET_PDF } from '@dauer/contract';
 import { deriveJob } from '@dauer/core/job';
+import { isHydraulic } from '@dauer/core/layout';
 import { buildSheet } from '@dauer/core/views';
 import { eq } from 'drizzle-orm';
 import { USUAL_LOCALE } from '@dauer/core/quantity';
@@ -31,6 +32,7 @@ async function printed(db: Database, jobId: string, withOwner: boolean): Promise
     zone: own?.timeZone ?? 'UTC',
     locale: own?.locale ?? USUAL_LOCALE,
     ownerName: withOwner && of?.name ? of.name : null,
+    hydraulic: isHydraulic(records.layout),
   };
 }
 

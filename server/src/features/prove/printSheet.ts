@@ -48,9 +48,11 @@ export interface Printed {
   readonly zone: string;
   readonly locale: string;
   readonly ownerName: string | null;
+  /** Whether the vehicle holds fluid at all. */
+  readonly hydraulic: boolean;
 }
 
-function definition({ file: records, sheet, shopName, zone, locale, ownerName }: Printed): TDocumentDefinitions {
+function definition({ file: records, sheet, shopName, zone, locale, ownerName, hydraulic }: Printed): TDocumentDefinitions {
   const { release } = records;
   const day = (at: string): string =>
     new Intl.DateTimeFormat(locale, {
@@ -189,7 +191,7 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName }:
       ...lines('Parts', sheet.parts, 'No part was moved.'),
       ...lines('Done', sheet.done, 'No operation was logged.'),
       ...lines('Torques', sheet.torques, 'None recorded.'),
-      ...lines('Fluid', sheet.fluid, 'The fluid was not changed.'),
+      ...(hydraulic || sheet.fluid.length > 0 ? lines('Fluid', sheet.fluid, 'The fluid was not changed.') : []),
       ...lines('Proved', sheet.proofs, 'Nothing proved.'),
       ...lines('Accepted by name', sheet.accepted, 'Nothing.'),
       ...(sheet.outOfScope.length > 0 ? [heading('Not part of this job'), second(sheet.outOfScope.join('; '))] : []),

@@ -2,6 +2,7 @@
 import { handedBackWords, PHASE_WORD } from '@dauer/core/wording';
 import { saveText } from '../../fittings/saveText.ts';
 import type { SheetLine } from '@dauer/core/ledger';
+import { isHydraulic } from '@dauer/core/layout';
 import { buildSheet, handbackFile } from '@dauer/core/views';
 import { SHEET_PDF } from '@dauer/contract';
 import { computed, ref, watch } from 'vue';
@@ -32,7 +33,7 @@ const sections = computed<{ key: string; title: string; lines: readonly SheetLin
         { key: 'fluid', title: 'Fluid', lines: sheet.value.fluid, none: 'The fluid was not changed.' },
         { key: 'proofs', title: 'Proved', lines: sheet.value.proofs, none: 'Nothing proved yet.' },
         { key: 'accepted', title: 'Accepted by name', lines: sheet.value.accepted, none: 'Nothing.' },
-      ]
+      ].filter((s) => s.key !== 'fluid' || s.lines.length > 0 || (job.state && isHydraulic(job.state.records.layout)))
     : [],
 );
 /** A line is picked by sight, to be blacked out of the sheet. */

@@ -188,7 +188,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       >
         New part fitted
       </v-btn>
-      <v-btn v-if="before && !done" class="act slim" @click="clear">{{ placeName(before) }} taken off</v-btn>
+      <v-btn v-if="before && !(done && life.length > 0)" class="act slim" @click="clear">{{ placeName(before) }} taken off</v-btn>
     </div>
     <StepWords v-if="step" :kind="step" @tell="tell" @close="step = null" />
     <p v-if="writable && charged && !component.empty" class="undoes small">{{ STORED.charged }}</p>

@@ -4,7 +4,7 @@ import { fastenerKey, isDuty, type OperationEvent } from '@dauer/core/ledger';
 import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
 import { careFault } from '@dauer/core/judging';
-import { canBeOff, type Corner, placeName } from '@dauer/core/layout';
+import { canBeOff, type Corner, isHydraulic, placeName } from '@dauer/core/layout';
 import { bledHere, freePoint, isWorked, type TorquePoint, torquePoints } from '@dauer/core/stages';
 import { computed, reactive, ref } from 'vue';
 import WithNote from '../../fittings/WithNote.vue';
@@ -140,7 +140,7 @@ const note = computed(() => {
     <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
   </section>
   <JointRows :writable="writable" />
-  <p v-if="!jointsShown" class="second small">
+  <p v-if="!jointsShown && isHydraulic(job.state.records.layout)" class="second small">
     Pick something on the map that holds fluid to enter a joint opened, made, torqued or looked at.
   </p>
   <section>

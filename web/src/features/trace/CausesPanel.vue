@@ -188,16 +188,15 @@ const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + che
   flex: none;
   line-height: var(--touch);
 }
-/* What comes next may be long: it is cut rather than moving what stands below. */
+/* What comes next may be long: it stands in two lines rather than moving what stands below. */
 .going :deep(.v-btn) {
   flex: 0 1 auto;
   min-width: 0;
 }
 .going :deep(.v-btn__content) {
-  display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.15;
+  text-align: left;
+  white-space: normal;
 }
 .which h2 {
   min-height: var(--strip);
