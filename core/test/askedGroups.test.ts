@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { controlOfObservation } from '../src/catalogue/observations.ts';
+import { slotOfObservation } from '../src/catalogue/observations.ts';
 import { diagnose } from '../src/inference/diagnose.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { askedGroups, controlPicked } from '../src/views/trace/askedGroups.ts';
@@ -20,7 +20,7 @@ describe('what is asked of a vehicle', () => {
     const { groups } = groupsOf('quad_lever_foot');
     expect(groups.slice(0, 2).map((g) => g.title)).to.deep.equal(['At the hand lever', 'At the foot lever']);
     for (const g of groups.slice(0, 2)) {
-      expect(g.items.every((i) => controlOfObservation(i.code) === g.control)).to.equal(true);
+      expect(g.items.every((i) => slotOfObservation(i.code) === g.control)).to.equal(true);
       expect(g.items.map((i) => i.short)).to.include('Spongy');
     }
     const saloon = groupsOf('saloon_disc_drum_single').groups;

@@ -66,7 +66,7 @@ describe('what the bench makes certain', () => {
     const kinds = new Set(TABLES.faults.map((f) => f.id));
     for (const b of ON_THE_BENCH) {
       const kind = TABLES.faults.find((f) => f.id === b.fault)!;
-      const on = kind.on === 'system' || kind.on === 'circuit' || kind.on === 'axle' ? [] : measurementsOn(kind.on);
+      const on = kind.on === 'system' || kind.on === 'fluid' || kind.on === 'circuit' || kind.on === 'axle' ? [] : measurementsOn(kind.on);
       for (const g of b.gauge)
         expect(
           on.map((m) => m.id),

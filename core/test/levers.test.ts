@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { codeAtControl, controlOfObservation, observedCode } from '../src/catalogue/observations.ts';
+import { codeAt, slotOfObservation, observedCode } from '../src/catalogue/observations.ts';
 import { isHazard } from '../src/catalogue/proofItems.ts';
 import { answerable } from '../src/catalogue/trace/tables.ts';
 import { controlsOf } from '../src/layout/reach.ts';
@@ -31,14 +31,14 @@ describe('what is felt at each of several levers', () => {
     const car = new TracingFixture(['FL'], [], 'coupe_disc_disc_tandem_servo');
     const codes = askedOf(toTrace(car.state()), car.state().context.answers).map((o) => o.code);
     expect(codes).to.include('pedal_spongy');
-    expect(codes.some((c) => controlOfObservation(c) !== null)).to.equal(false);
+    expect(codes.some((c) => slotOfObservation(c) !== null)).to.equal(false);
   });
 
   it('speaks for faults that its own lever reaches, and for no others', () => {
     const t = bike();
     const { hand, foot } = leversOf(t);
     const { network } = toTrace(t.state());
-    const at = (slotId: string) => network.observations.filter((o) => controlOfObservation(o.code) === slotId);
+    const at = (slotId: string) => network.observations.filter((o) => slotOfObservation(o.code) === slotId);
     expect(at(hand.slotId).length).to.be.greaterThan(4);
     expect(at(foot.slotId).length).to.be.greaterThan(1);
     for (const [mine, other] of [
@@ -67,7 +67,7 @@ describe('what is felt at each of several levers', () => {
     const worth = () => new Map(t.weighed().causes.map((c) => [t.weighed().given.network.faults[c.fault]!.id, c.probability] as const));
     const master = t.slot('master_cylinder', null);
     const before = worth();
-    t.say(codeAtControl('pedal_sinks', hand.slotId), 'seen');
+    t.say(codeAt('pedal_sinks', hand.slotId), 'seen');
     const after = worth();
     expect(after.get(`master_passes@${master}`)!).to.be.greaterThan(3 * before.get(`master_passes@${master}`)!);
     const rear = [...before.keys()].filter((id) => toTrace(t.state()).network.faults.find((f) => f.id === id)?.slot?.corner === 'R');
@@ -80,9 +80,9 @@ describe('what is felt at each of several levers', () => {
     const { hand, foot } = leversOf(t);
     const felt = () => t.state().obligations.find((o) => o.key === 'trace:pedal')!;
     expect(felt().what).to.equal(`Feel the ${hand.name.toLowerCase()} and the ${foot.name.toLowerCase()}`);
-    t.say(codeAtControl('pedal_to_floor', hand.slotId), 'seen');
+    t.say(codeAt('pedal_to_floor', hand.slotId), 'seen');
     expect(felt().state).to.equal('open');
-    t.say(codeAtControl('pedal_no_return', foot.slotId), 'not_seen');
+    t.say(codeAt('pedal_no_return', foot.slotId), 'not_seen');
     expect(felt().state).to.equal('closed');
     const again = t.state().context.proofItems.find((i) => i.item.includes('pedal_to_floor'))!;
     expect(again.question).to.equal(`${hand.name}: goes to the floor with no resistance but its spring`);
@@ -93,7 +93,7 @@ describe('what is felt at each of several levers', () => {
   it('a code says what is felt and where', () => {
     expect(answerable('pedal_spongy~x')).to.deep.equal({ perCorner: false });
     expect(answerable('nothing~x')).to.equal(null);
-    expect([observedCode('pedal_spongy~x'), controlOfObservation('pedal_spongy~x'), controlOfObservation('pedal_spongy')]).to.deep.equal([
+    expect([observedCode('pedal_spongy~x'), slotOfObservation('pedal_spongy~x'), slotOfObservation('pedal_spongy')]).to.deep.equal([
       'pedal_spongy',
       'x',
       null,

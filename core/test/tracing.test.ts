@@ -7,6 +7,7 @@ import { diagnose } from '../src/inference/diagnose.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { isHydraulic } from '../src/layout/graph.ts';
 import type { Corner } from '../src/layout/kinds.ts';
+import { reservoirsOf } from '../src/layout/reach.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import type { Observation } from '../src/ledger/families/observations.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
@@ -101,7 +102,12 @@ describe('the network of a vehicle', () => {
       const faults = new Set(n.faults.map((f) => f.id));
       for (const o of n.observations)
         for (const f of Object.keys(o.strengths)) expect(faults.has(f), `${template.id} ${o.id} ${f}`).to.equal(true);
-      for (const f of n.faults) if (f.slot) expect(layout.slots.some((s) => s.id === f.slot?.id && f.kind.on === s.kind)).to.equal(true);
+      const holds = new Set(reservoirsOf(layout).map((r) => r.slotId));
+      for (const f of n.faults)
+        if (f.slot)
+          expect(
+            layout.slots.some((s) => s.id === f.slot?.id && (f.kind.on === 'fluid' ? holds.has(s.id) : f.kind.on === s.kind)),
+          ).to.equal(true);
       const fluid = n.faults.some((f) => f.kind.id === 'air_in_system');
       expect(fluid, template.id).to.equal(isHydraulic(layout));
       expect(() => infer(n, { observations: {}, certain: {} })).to.not.throw();

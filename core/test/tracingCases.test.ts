@@ -55,13 +55,13 @@ function networkFor(c: Case): VehicleNetwork {
   const shifts = new Set([...c.shifts].filter((s) => s !== 'fresh'));
   return networkOf(layout, { years: new Map(), yearsOfAll: c.years, shifts, fresh }, TABLES);
 }
-/** A sign of the page in a network: at the lever named, or at one of several pieces. */
+/** A sign of the page in a network: at the lever or in the reservoir named, or at one of several pieces. */
 function keyOf(network: VehicleNetwork, sign: string): string {
   const [code = '', corner] = sign.split('@');
   const [base, lever] = code.split('~');
   const found = network.observations.find((o) => {
     if ((o.corner ?? undefined) !== corner) return false;
-    if (lever !== undefined) return o.sign.code === base && o.text.toLowerCase().startsWith(`${lever} lever`);
+    if (lever !== undefined) return o.sign.code === base && o.text.toLowerCase().startsWith(`${lever} `);
     return o.code === code || (!code.includes('#') && o.sign.code === code) || o.code === code.replace(/#1$/, '');
   });
   if (!found) throw new Error(`no sign ${sign} on this vehicle`);

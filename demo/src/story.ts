@@ -1,14 +1,15 @@
 import type { EventFamily, Recorded } from '@dauer/contract';
 import {
-  codeAtControl,
+  codeAt,
   isFeltAtControl,
+  isSeenInReservoir,
   type MeasurementId,
   MEASUREMENTS,
   type OptionId,
   plannedPositions,
   type Position,
 } from '@dauer/core/catalogue';
-import { buildLayout, pedalsOf, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
+import { buildLayout, pedalsOf, reservoirsOf, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
 import {
   type EventBase,
   type GaugeVersion,
@@ -198,14 +199,15 @@ export class Telling {
     });
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
-    const pedals = pedalsOf(this.car.layout);
-    if (!isFeltAtControl(code) || pedals.length < 2) {
+    const { layout } = this.car;
+    const places = isFeltAtControl(code) ? pedalsOf(layout) : isSeenInReservoir(code) ? reservoirsOf(layout) : [];
+    if (places.length < 2) {
       this.add('observations', { code, corner, state });
       return;
     }
-    // Felt at each of several levers; what is wrong, at the first of them.
-    for (const c of state === 'seen' ? pedals.slice(0, 1) : pedals)
-      this.add('observations', { code: codeAtControl(code, c.slotId), corner, state });
+    // Asked at each of several levers or reservoirs; what is wrong, at the first of them.
+    for (const p of state === 'seen' ? places.slice(0, 1) : places)
+      this.add('observations', { code: codeAt(code, p.slotId), corner, state });
   }
   /** What the bench found of a cause, and what had been said of it. */
   cause(fault: string, place: Slot, state: 'found' | 'absent', said: number, rank: number): void {

@@ -17,11 +17,13 @@ export { GAUGE_KIND_NAME, GAUGE_KINDS, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE
 export { SHOE_POINTS } from './measured/linings.ts';
 export { type Measurement, MEASUREMENT_IDS, type MeasurementId, MEASUREMENTS, measurementsAt, usualGaugeAt } from './measurements.ts';
 export {
-  codeAtControl,
-  controlOfObservation,
+  codeAt,
+  slotOfObservation,
   GROUP_NAME,
   GROUPS,
   isFeltAtControl,
+  isSeenInReservoir,
+  observedCode,
   observationFacts,
   observationKey,
 } from './observations.ts';

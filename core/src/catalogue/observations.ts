@@ -113,27 +113,38 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
   ...rows('lamps', false, 'hydraulic', [['difference_lamp', 'Pressure-difference lamp on']]),
 ];
 
-/** Stands between what is felt and the control that it is felt at, where a vehicle has several. */
-const AT_CONTROL = '~';
+/** Stands between what is asked and the control or reservoir that it is asked at, where a vehicle has several. */
+const ASKED_AT = '~';
 
 /** What is felt at a pedal or lever, and so at each of several by itself. Source: handbook 35, What is asked. */
 export function isFeltAtControl(code: string): boolean {
   return code.startsWith('pedal_');
 }
 
-/** The code of what is felt at one control of several. */
-export function codeAtControl(code: string, slotId: string): string {
-  return `${code}${AT_CONTROL}${slotId}`;
+/** What is seen in a reservoir, at its cap or below its cylinder: each of several has its own. */
+const IN_RESERVOIR: ReadonlySet<string> = new Set([
+  ...['level_low', 'level_empty', 'level_sinks', 'fluid_dark', 'fluid_sludge', 'fluid_water'],
+  ...['cap_swollen', 'wet_below_master', 'vent_blocked'],
+]);
+
+/** What is seen in a reservoir, and so in each of several by itself. Source: handbook 35, What is asked. */
+export function isSeenInReservoir(code: string): boolean {
+  return IN_RESERVOIR.has(code);
 }
 
-/** What is felt, without the control that it is felt at. */
+/** The code of what is asked at one control or reservoir of several. */
+export function codeAt(code: string, slotId: string): string {
+  return `${code}${ASKED_AT}${slotId}`;
+}
+
+/** What is felt or seen, without where it is asked. */
 export function observedCode(code: string): string {
-  return code.split(AT_CONTROL)[0] ?? code;
+  return code.split(ASKED_AT)[0] ?? code;
 }
 
-/** The control that something is felt at, by its slot; null where it is of the one there is, or of none. */
-export function controlOfObservation(code: string): string | null {
-  return code.split(AT_CONTROL)[1] ?? null;
+/** The slot of the control or reservoir that something is asked at; null where it is of the one there is, or of none. */
+export function slotOfObservation(code: string): string | null {
+  return code.split(ASKED_AT)[1] ?? null;
 }
 
 export function observationFacts(code: string): ObservationFacts | undefined {

@@ -10,7 +10,7 @@ import { type Component, deriveComponent } from '../judging/components.ts';
 import { consequencesOf } from '../stages/gauge/consequences.ts';
 import { isHydraulic, placeName } from '../layout/graph.ts';
 import { type ComponentKind, type Corner, KIND_FACTS } from '../layout/kinds.ts';
-import { type Control, controlsOf } from '../layout/reach.ts';
+import { type Control, controlsOf, reservoirsOf } from '../layout/reach.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { Leaving } from '../ledger/families/leavings.ts';
 import type { Observation } from '../ledger/families/observations.ts';
@@ -164,6 +164,7 @@ function askedOf(
   const touched = touchedPlaces(history);
   return {
     ...{ complaint: job.complaint, seen, hydraulic },
+    reservoirs: reservoirsOf(layout),
     controls: controls
       .filter((c) => c.kind === 'pedal')
       .map((c) => ({

@@ -50,6 +50,6 @@ export {
   STYLES,
 } from './kinds.ts';
 export { isStandalone, buildStandalone, STANDALONE_KINDS, type StandaloneUnit, MAX_STANDALONE } from './standaloneUnits.ts';
-export { controlsOf, pedalsOf } from './reach.ts';
+export { controlsOf, pedalsOf, type Reservoir, reservoirsOf } from './reach.ts';
 export { ASSUMED_THERE, canBeOff, connectionAt, LEVER_KINDS, RUN_KINDS, withRuns } from './runs.ts';
 export { buildLayout, TEMPLATES } from './templates.ts';

@@ -1,4 +1,4 @@
-import { type ComponentKind, isGripped } from './kinds.ts';
+import { type ComponentKind, isGripped, KIND_FACTS } from './kinds.ts';
 import { CLUTCH_CIRCUIT, type ConnectionKind, type Layout, type Slot, placeName } from './graph.ts';
 
 /** Something a hand or foot presses: a control, with everything that moves when it does. */
@@ -88,6 +88,53 @@ export function controlsOf(layout: Layout): readonly Control[] {
 /** The pedals and levers of the brakes: what is pressed to stop. */
 export function pedalsOf(layout: Layout): Control[] {
   return controlsOf(layout).filter((c) => c.kind === 'pedal');
+}
+
+/** A reservoir, with everything that its fluid stands in. */
+export interface Reservoir {
+  /** The slot of the reservoir; of a clutch whose own is not drawn, its cylinder. */
+  readonly slotId: string;
+  readonly name: string;
+  readonly circuits: readonly number[];
+  readonly reach: ReadonlySet<string>;
+}
+
+const knownReservoirs = new WeakMap<Layout, readonly Reservoir[]>();
+
+function reservoirsWorkedOut(layout: Layout): Reservoir[] {
+  const feeds = layout.connections.filter((c) => c.kind === 'feed');
+  const drawn = layout.slots.filter((s) => s.kind === 'reservoir');
+  // A clutch that no reservoir on the map feeds has its own.
+  const own = layout.slots.filter((s) => s.kind === 'clutch_master' && !feeds.some((c) => c.to === s.id));
+  return [...drawn, ...own].map((slot): Reservoir => {
+    const fed = slot.kind === 'reservoir' ? layout.slots.filter((s) => feeds.some((c) => c.from === slot.id && c.to === s.id)) : [slot];
+    const found = new Set(fed.flatMap((s) => [...reachFrom(layout, s, ['line'])]));
+    // Of a cylinder with two reservoirs each feeds its own circuit.
+    const circuits = [...new Set([...slot.circuits, ...fed.flatMap((s) => (s.kind === 'clutch_master' ? s.circuits : []))])];
+    const other = layout.slots.filter((s) => s.circuits.length > 0 && !s.circuits.some((c) => circuits.includes(c))).map((s) => s.id);
+    const reach = new Set([slot.id, ...found].filter((id) => circuits.length === 0 || !other.includes(id)));
+    const drawnAs = placeName(slot);
+    // Beside that of the clutch, the one without a name of its own is that of the brakes.
+    const name =
+      slot.kind !== 'reservoir'
+        ? 'Clutch reservoir'
+        : drawnAs === KIND_FACTS.reservoir.name && own.length > 0
+          ? 'Brake reservoir'
+          : drawnAs;
+    return { slotId: slot.id, name, circuits, reach };
+  });
+}
+
+/**
+ * The reservoirs of a layout, each with what it feeds.
+ * Source: handbook 35, What is asked: what is seen in a reservoir belongs to that reservoir; the clutch has its own.
+ */
+export function reservoirsOf(layout: Layout): readonly Reservoir[] {
+  const before = knownReservoirs.get(layout);
+  if (before) return before;
+  const reservoirs = reservoirsWorkedOut(layout);
+  knownReservoirs.set(layout, reservoirs);
+  return reservoirs;
 }
 
 /** Controls that are fed from the same reservoir as this one: pressure or a leak there concerns them too. */

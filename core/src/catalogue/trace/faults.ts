@@ -24,11 +24,11 @@ pushrod_much_play  | master_cylinder | - | Push-rod with too much play | 0.007  
 circuit_lost       | master_cylinder | tandem | One circuit of the tandem lost | 0.0012 | year | old_fluid*1.5 | reseal | The inner seal fails first and hides behind the other circuit
 master_residual    | master_cylinder | - | Residual valve wrong or failed | 0.0006 | year | fresh*2 | replace | Only some cylinders have one, and kits are mixed up
 reservoir_vent     | reservoir | - | Cap vent blocked | 0.0008 | year | stood*1.5 | use_again | Dirt and swollen seals; cheap to rule out
-air_in_system      | system | hydraulic | Air in the system | 0.052  | once | stood*1.5 fresh*3 | use_again | What most spongy pedals turn out to be, and nearly always after work
-fluid_water        | system | hydraulic | Water in the fluid | 0.003  | year | damp*1.5 old_fluid*3 stood*1.3 damp_air*1.5 | use_again | Glycol draws water every year it stands
-fluid_wrong        | system | hydraulic | Wrong fluid, seals swollen | 0.0035 | once | fresh*2 unknown_fluid*2 | reseal | Rare, and ruins every seal at once
-fluid_sludge       | system | hydraulic | Sludge in the system | 0.002  | year | old_fluid*2 stood*1.5 unknown_fluid*1.3 | use_again | What decades of never changing leave
-fluid_lost         | system | hydraulic | Reservoir run empty through a leak | 0.007  | once | stood*2 | use_again | Follows a leak; by itself seldom
+air_in_system      | fluid | brakes | Air in the system | 0.052  | once | stood*1.5 fresh*3 | use_again | What most spongy pedals turn out to be, and nearly always after work
+fluid_water        | fluid | - | Water in the fluid | 0.003  | year | damp*1.5 old_fluid*3 stood*1.3 damp_air*1.5 | use_again | Glycol draws water every year it stands
+fluid_wrong        | fluid | - | Wrong fluid, seals swollen | 0.0035 | once | fresh*2 unknown_fluid*2 | reseal | Rare, and ruins every seal at once
+fluid_sludge       | fluid | - | Sludge in the system | 0.002  | year | old_fluid*2 stood*1.5 unknown_fluid*1.3 | use_again | What decades of never changing leave
+fluid_lost         | fluid | - | Reservoir run empty through a leak | 0.007  | once | stood*2 | use_again | Follows a leak; by itself seldom
 pedal_dry          | pedal | - | Pivot dry or seized | 0.0016 | year | stood*2 damp*1.5 | use_again | Nobody oils it
 pedal_spring       | pedal | - | Return spring weak | 0.0012 | year | - | replace | Springs lose a little each year
 pedal_stop         | pedal | - | Stop set wrong | 0.0035 | once | fresh*3 | use_again | Moved when the cylinder or lamp switch was changed

@@ -208,7 +208,7 @@ wedge_seized       | pull                | 0.5  | away    | That side does less
 shoes_off_centre   | pull                | 0.4  | away    | Unequal contact
 shoes_off_centre   | long_stop           | 0.5  | system  | Little of the lining works
 slave_leaks        | clutch_spongy       | 0.6  | system  | Air goes in where fluid goes out
-slave_leaks        | level_low           | 0.3  | system  | Where the reservoir is shared
+slave_leaks        | level_low           | 0.6  | system  | What leaks is missing
 clutch_passes      | clutch_spongy       | 0.6  | system  | It creeps
 clutch_air         | clutch_spongy       | 0.9  | system  | The feel of air
 master_wrong_bore  | bore_differs        | 0.95 | system  | It stands on it
@@ -461,15 +461,18 @@ switch_leaks       | stop_lamp           | 0.5  | system  | Fluid between its bl
 clutch_leaks       | clutch_wet          | 0.9  | system  | At its boot, or the carpet below
 clutch_leaks       | clutch_spongy       | 0.5  | system  | Air goes in where fluid goes out
 clutch_leaks       | clutch_bite         | 0.5  | system  | Lower every week
-clutch_leaks       | level_low           | 0.3  | system  | Where the reservoir is shared
+clutch_leaks       | level_low           | 0.6  | system  | What leaks is missing
 slave_leaks        | clutch_bite         | 0.6  | system  | Lower every week
 clutch_passes      | clutch_bite         | 0.5  | system  | The stroke is lost
 clutch_air         | clutch_bite         | 0.6  | system  | The stroke is lost
 circuit_lost       | no_braking          | 0.45 | circuit | Either of the two
 master_leaks       | level_sinks         | 0.6  | system  | Into the servo, or down the inside of the bulkhead
 pads_worn          | level_sinks         | 0.3  | system  | Linings that wear draw it down
-slave_leaks        | level_sinks         | 0.3  | system  | Where the reservoir is shared
-clutch_leaks       | level_sinks         | 0.3  | system  | Where the reservoir is shared
+slave_leaks        | level_sinks         | 0.4  | system  | Into the bell housing, where nobody looks
+slave_leaks        | level_empty         | 0.3  | system  | In weeks
+clutch_leaks       | level_sinks         | 0.4  | system  | Into the carpet, where nobody looks
+clutch_leaks       | level_empty         | 0.3  | system  | In weeks
+fluid_lost         | clutch_spongy       | 0.7  | system  | Air in its place, where it is the clutch’s
 wc_leaks           | level_sinks         | 0.4  | system  | Inside the drum, where nobody looks
 union_leaks        | level_sinks         | 0.3  | system  | Where nobody looks
 line_rusted        | level_sinks         | 0.3  | system  | Over the tank, where nobody looks

@@ -14,7 +14,8 @@ export type Shift = (typeof SHIFTS)[number];
 /** One kind of fault, of a kind of component or of the whole. */
 export interface FaultKind {
   readonly id: string;
-  readonly on: ComponentKind | 'system' | 'circuit' | 'axle';
+  /** `fluid`: what one reservoir holds and feeds. */
+  readonly on: ComponentKind | 'system' | 'fluid' | 'circuit' | 'axle';
   /** The style that a component must have (its beginning), mechanical at a cam or wedge, or hydraulic for what only fluid can have. */
   readonly style: string | null;
   readonly name: string;
@@ -187,7 +188,7 @@ export function readTables(texts: {
   readonly checks: TableText;
   readonly follows?: TableText;
 }): Tables {
-  const kinds = [...(Object.keys(KIND_FACTS) as ComponentKind[]), 'system', 'circuit', 'axle'] as const;
+  const kinds = [...(Object.keys(KIND_FACTS) as ComponentKind[]), 'system', 'fluid', 'circuit', 'axle'] as const;
   const known = new Set<string>();
   const faults = rowsOf(texts.faults, 9).map((row): FaultKind => {
     const id = cell(row, 0);

@@ -1,4 +1,5 @@
 import { CONSEQUENCES, FINDING_CODES, type Where } from '../../catalogue/consequences.ts';
+import { observedCode, slotOfObservation } from '../../catalogue/observations.ts';
 import type { FindingCode } from '../../catalogue/findingKinds.ts';
 import { MEASUREMENTS, type MeasurementId, measurementsAt } from '../../catalogue/measurements.ts';
 import { decidedHere } from '../../history/decided.ts';
@@ -8,6 +9,7 @@ import { partHere } from '../../history/whereabouts.ts';
 import { goodSet } from '../../judging/judge.ts';
 import { type Layout, type Slot, pathFromMaster, placeName, slotById } from '../../layout/graph.ts';
 import { axleOf } from '../../layout/kinds.ts';
+import { reservoirsOf } from '../../layout/reach.ts';
 import { type Duty, dutyKey } from '../../ledger/duty.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
@@ -32,9 +34,11 @@ function triggersOf(history: JobHistory, answers: ReadonlyMap<string, Observatio
     return [{ code: f.code, slot, corner: slot.corner, circuits: slot.circuits, since: f.happenedAt, name }];
   });
   const seen = [...answers.values()].flatMap((o): Trigger[] => {
-    const rule = CONSEQUENCES.find((c) => c.observed === o.code);
+    const rule = CONSEQUENCES.find((c) => c.observed === observedCode(o.code));
     if (!rule || o.state !== 'seen') return [];
-    const circuits = o.corner === null ? records.layout.slots.flatMap((s) => (s.kind === 'reservoir' ? s.circuits : [])) : [];
+    const at = slotOfObservation(o.code);
+    const circuits =
+      o.corner === null ? reservoirsOf(records.layout).flatMap((r) => (at === null || r.slotId === at ? r.circuits : [])) : [];
     const name = FINDING_CODES[rule.found].name.toLowerCase();
     return [{ code: rule.found, slot: null, corner: o.corner, circuits, since: o.happenedAt, name }];
   });

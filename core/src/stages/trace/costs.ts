@@ -15,7 +15,7 @@ const DANGER = 10;
 /** What leaving a fault in costs, and working on it in vain, minutes. Source: handbook 35, What a check is worth. */
 export function costsOf(kind: FaultKind): { readonly miss: number; readonly needless: number } {
   const { on } = kind;
-  const own = on === 'system' || on === 'circuit' || on === 'axle' ? undefined : operationFor(on, kind.option);
+  const own = on === 'system' || on === 'fluid' || on === 'circuit' || on === 'axle' ? undefined : operationFor(on, kind.option);
   const needless = own?.attendedMinutes ?? MINUTES[kind.option];
   return { needless, miss: (COMES_BACK + needless) * (HAZARD_OF.has(kind.id) ? DANGER : 1) };
 }

@@ -1,11 +1,19 @@
-import { codeAtControl, isFeltAtControl, observationFacts, observationKey, observedCode } from '../../catalogue/observations.ts';
+import {
+  codeAt,
+  isFeltAtControl,
+  isSeenInReservoir,
+  observationFacts,
+  observationKey,
+  observedCode,
+  slotOfObservation,
+} from '../../catalogue/observations.ts';
 import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../inference/faultNetwork.ts';
 import type { NetworkCheck } from '../../inference/nextCheck.ts';
 import { CLUTCH_CIRCUIT, type Layout, type Slot, childrenOf, cornersOf, isHydraulic, placeName } from '../../layout/graph.ts';
 import { type Axle, AXLES, CORNER_NAME, type Corner, axleOf } from '../../layout/kinds.ts';
-import { type Control, controlsOf, pedalsOf } from '../../layout/reach.ts';
-import { upperFirst } from '../../quantity/display.ts';
+import { type Control, controlsOf, pedalsOf, type Reservoir, reservoirsOf } from '../../layout/reach.ts';
+import { lowerFirst, upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
 import { checkCost, costsOf } from './costs.ts';
 import { HAZARD_OF } from './hazards.ts';
@@ -75,6 +83,8 @@ interface At {
   readonly circuits: readonly number[];
   readonly where: string;
   readonly id: string;
+  /** The reservoir that it is the fluid of. */
+  readonly fluidOf?: Reservoir;
 }
 
 /** Whether a part is built as a fault needs it: by the beginning of its style, spread by a cam or wedge, pulled by a cable, holding fluid. */
@@ -85,6 +95,21 @@ function hasStyle(layout: Layout, s: Slot, style: string | null): boolean {
   return style === null || (s.style ?? '').startsWith(style);
 }
 
+/** The fluid of each reservoir, by its slot; of the whole vehicle where it has one. */
+function fluidPlaces(kind: FaultKind, layout: Layout): At[] {
+  const wheels = cornersOf(layout);
+  const all = reservoirsOf(layout);
+  return all.flatMap((r): At[] => {
+    const corners = wheels.filter((w) => layout.slots.some((s) => s.corner === w && s.circuits.some((c) => r.circuits.includes(c))));
+    // What only presses the clutch is no brake.
+    if (kind.style === 'brakes' && r.circuits.every((c) => c === CLUTCH_CIRCUIT)) return [];
+    const of = { corners, circuits: r.circuits, fluidOf: r };
+    return all.length === 1
+      ? [{ ...of, slot: null, where: TRACE_PLACE.system, id: 'system' }]
+      : [{ ...of, slot: layout.slots.find((s) => s.id === r.slotId) ?? null, where: lowerFirst(r.name), id: r.slotId }];
+  });
+}
+
 function placesOf(kind: FaultKind, layout: Layout): At[] {
   const hydraulic = isHydraulic(layout);
   const wheels = cornersOf(layout);
@@ -92,6 +117,7 @@ function placesOf(kind: FaultKind, layout: Layout): At[] {
     return kind.style === 'hydraulic' && !hydraulic
       ? []
       : [{ slot: null, corners: wheels, circuits: [], where: TRACE_PLACE.system, id: 'system' }];
+  if (kind.on === 'fluid') return fluidPlaces(kind, layout);
   if (kind.on === 'axle')
     return AXLES.flatMap((axle) => {
       const corners = wheels.filter((c) => axleOf(c) === axle);
@@ -144,12 +170,22 @@ function pieceOf(code: string, at: At, layout: Layout): Piece {
 /** The pedals and levers that reach where a fault is; all of them where it is of the whole. */
 function controlsAt(layout: Layout, at: At, controls: readonly Control[]): Control[] {
   const reaching = controls.filter((c) => {
+    if (at.fluidOf) return [...at.fluidOf.reach].some((id) => c.reach.has(id));
     if (at.slot && c.reach.has(at.slot.id)) return true;
     const circuits = at.circuits;
     if (circuits.length > 0) return layout.slots.some((s) => c.reach.has(s.id) && s.circuits.some((x) => circuits.includes(x)));
     return at.slot === null && layout.slots.some((s) => s.corner !== null && at.corners.includes(s.corner) && c.reach.has(s.id));
   });
   return reaching.length > 0 ? reaching : [...controls];
+}
+
+/** The reservoirs in which something at a place shows: those whose fluid stands there; all of them where it is of the whole. */
+function reservoirsAt(at: At, reservoirs: readonly Reservoir[]): readonly Reservoir[] {
+  if (at.fluidOf) return [at.fluidOf];
+  const { slot } = at;
+  if (slot === null && at.circuits.length === 0) return reservoirs;
+  const holding = slot === null ? [] : reservoirs.filter((r) => r.reach.has(slot.id));
+  return holding.length > 0 ? holding : reservoirs.filter((r) => r.circuits.some((c) => at.circuits.includes(c)));
 }
 
 /** The observations that a link comes to at a place, by their keys. */
@@ -192,9 +228,18 @@ const AXLE_OF_SIGN: Readonly<Record<string, Axle>> = { judder_wheel: 'front', ju
 
 /** Whether a link can show at a place: what the parking lever tells, of what it reaches; what is felt in the steering, of what is in front. */
 function isShown(layout: Layout, link: Link, at: At): boolean {
+  const { fluidOf } = at;
+  const facts = observationFacts(link.sign);
+  if (fluidOf) {
+    // Fluid shows where it is: the clutch's at the clutch, the brakes' at the brakes.
+    const clutch = facts?.needs === 'clutch' || isSeenInReservoir(link.sign);
+    const brakes = facts?.needs !== 'clutch';
+    const ofClutch = fluidOf.circuits.includes(CLUTCH_CIRCUIT);
+    if (!(clutch && ofClutch) && !(brakes && fluidOf.circuits.some((c) => c !== CLUTCH_CIRCUIT))) return false;
+  }
   const axle = AXLE_OF_SIGN[link.sign];
   if (axle !== undefined && at.slot !== null && at.corners.some((c) => axleOf(c) !== axle)) return false;
-  const ofLever = link.sign === 'judder_parking' || observationFacts(link.sign)?.group === 'parking';
+  const ofLever = link.sign === 'judder_parking' || facts?.group === 'parking';
   const levers = ofLever ? controlsOf(layout).filter((c) => c.kind === 'parking') : [];
   return levers.length === 0 || at.slot?.corner == null || levers.some((c) => at.slot !== null && c.reach.has(at.slot.id));
 }
@@ -241,15 +286,18 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
     (c: Control): boolean =>
       observationFacts(sign)?.needs !== 'hydraulic' || wet.has(c);
   const byControl = (sign: string): boolean => pedals.length > 1 && isFeltAtControl(sign);
+  // What is seen in one of several reservoirs is answered of that one.
+  const reservoirs = reservoirsOf(layout);
+  const byReservoir = (sign: string): boolean => reservoirs.length > 1 && isSeenInReservoir(sign);
+  const keysAt = (sign: string, list: readonly (Control | Reservoir)[]): string[] =>
+    list.map(({ slotId, name }) => {
+      const piece: Piece = { code: codeAt(sign, slotId), corner: null, name };
+      pieces.set(sign, (pieces.get(sign) ?? new Map<string, Piece>()).set(piece.code, piece));
+      return piece.code;
+    });
   const keysOf = (link: Link, at: At): string[] => {
-    if (byControl(link.sign))
-      return controlsAt(layout, at, pedals)
-        .filter(canFeel(link.sign))
-        .map((c) => {
-          const piece: Piece = { code: codeAtControl(link.sign, c.slotId), corner: null, name: c.name };
-          pieces.set(link.sign, (pieces.get(link.sign) ?? new Map<string, Piece>()).set(piece.code, piece));
-          return piece.code;
-        });
+    if (byControl(link.sign)) return keysAt(link.sign, controlsAt(layout, at, pedals).filter(canFeel(link.sign)));
+    if (byReservoir(link.sign)) return keysAt(link.sign, reservoirsAt(at, reservoirs));
     if (!inPieces.has(link.sign)) return shownAt(link, at, layout);
     const piece = pieceOf(link.sign, at, layout);
     const key = observationKey(piece.code, piece.corner);
@@ -287,7 +335,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   const observations = tables.signs.flatMap((sign): PlacedSign[] => {
     if (!canShow(sign, layout)) return [];
     const wanted: readonly Piece[] =
-      sign.scope === 'piece' || byControl(sign.code)
+      sign.scope === 'piece' || byControl(sign.code) || byReservoir(sign.code)
         ? [...(pieces.get(sign.code)?.values() ?? [])]
         : (sign.scope === 'corner' ? wheels : [null]).map((corner) => ({
             code: sign.code,
@@ -306,6 +354,16 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
     (kind.scope === 'corner' ? wheels : [null]).flatMap((corner) => {
       const at = kind.scope === 'wheels' ? wheels : [corner];
       const settles = at.flatMap((c) => kind.signs.flatMap((code) => idsOf(code, c)));
+      // Each of several reservoirs is looked into by itself.
+      const each = kind.signs.every(byReservoir) ? reservoirs : [];
+      if (each.length > 0)
+        return each.flatMap((r): PlacedCheck[] => {
+          const mine = settles.filter((id) => slotOfObservation(id) === r.slotId);
+          const name = `${kind.name}: ${lowerFirst(r.name)}`;
+          const { minutes } = kind;
+          const of = { id: codeAt(kind.id, r.slotId), minutes, observations: mine, kind, corner, name };
+          return mine.length === 0 ? [] : [{ ...of, drives: kind.hazards.includes('drives'), cost: checkCost(kind, minutes) }];
+        });
       const name = corner ? `${kind.name}: ${CORNER_NAME[corner].toLowerCase()}` : kind.name;
       const minutes = kind.minutes + kind.minutesEach * wheels.length;
       return settles.length === 0

@@ -1,8 +1,8 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../../history/scope.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
-import { controlOfObservation, isFeltAtControl } from '../../catalogue/observations.ts';
-import { pedalsOf } from '../../layout/reach.ts';
+import { slotOfObservation, isFeltAtControl } from '../../catalogue/observations.ts';
+import { pedalsOf, reservoirsOf } from '../../layout/reach.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE } from '../../wording/en/duties.ts';
@@ -13,20 +13,24 @@ export function traceObligations({ history, answers, hydraulic }: RuleContext): 
   // What was said before each was asked by itself was said of all of them.
   const pedals = pedalsOf(history.records.layout);
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
+  const reservoirs = reservoirsOf(history.records.layout);
+  const looked = (o: Observation): boolean => o.code.startsWith('level_') || o.code.startsWith('fluid_');
   return [
     obligation(
       { kind: 'trace', ask: 'pedal' },
       pedals.length > 1 ? TITLE.pedals(pedals.map((c) => c.name)) : TITLE.pedal,
       pedals.length > 1
-        ? pedals.every((c) => answered((o) => isFeltAtControl(o.code) && [c.slotId, null].includes(controlOfObservation(o.code))))
+        ? pedals.every((c) => answered((o) => isFeltAtControl(o.code) && [c.slotId, null].includes(slotOfObservation(o.code))))
         : answered((o) => isFeltAtControl(o.code)),
     ),
     ...(hydraulic
       ? [
           obligation(
             { kind: 'trace', ask: 'reservoir' },
-            TITLE.reservoir,
-            answered((o) => o.code.startsWith('level_') || o.code.startsWith('fluid_')),
+            reservoirs.length > 1 ? TITLE.reservoirs(reservoirs.map((r) => r.name)) : TITLE.reservoir,
+            reservoirs.length > 1
+              ? reservoirs.every((r) => answered((o) => looked(o) && [r.slotId, null].includes(slotOfObservation(o.code))))
+              : answered(looked),
           ),
         ]
       : []),

@@ -1,22 +1,22 @@
-import { controlOfObservation, GROUPS, GROUP_NAME, observationFacts, type ObservationGroup } from '../../catalogue/observations.ts';
+import { slotOfObservation, GROUPS, GROUP_NAME, observationFacts, type ObservationGroup } from '../../catalogue/observations.ts';
 import { type Layout, slotById } from '../../layout/graph.ts';
-import { type Control, controlsOf } from '../../layout/reach.ts';
-import { ASKED_AT } from '../../wording/en/trace.ts';
+import { type Control, controlsOf, reservoirsOf } from '../../layout/reach.ts';
+import { ASKED_AT, SEEN_IN } from '../../wording/en/trace.ts';
 import type { AskedOf } from './toAnswer.ts';
 
-/** What is asked together: at one control, on the road, at each wheel, in the reservoir. */
+/** What is asked together: at one control, on the road, at each wheel, in one reservoir. */
 export interface AskedGroup {
   readonly key: string;
   readonly group: ObservationGroup;
   readonly title: string;
-  /** The pedal or lever that it is asked at; null where it is at none. */
+  /** The pedal, lever or reservoir that it is asked at; null where it is at none. */
   readonly control: string | null;
   readonly items: readonly (AskedOf & { readonly short: string })[];
 }
 
 /** The control that something is felt at: its own of several, the only one there is, the clutch's, the parking lever. */
 function controlOf(item: AskedOf, controls: readonly Control[]): Control | null {
-  const own = controlOfObservation(item.code);
+  const own = slotOfObservation(item.code);
   if (own !== null) return controls.find((c) => c.slotId === own) ?? null;
   if (item.needs === 'clutch') return controls.find((c) => c.kind === 'clutch') ?? null;
   if (item.group === 'parking') return controls.find((c) => c.kind === 'parking') ?? null;
@@ -34,22 +34,30 @@ export function askedGroups(layout: Layout, list: readonly AskedOf[]): AskedGrou
   for (const group of GROUPS)
     for (const item of list.filter((o) => o.group === group)) {
       const control = group === 'pedal' || group === 'parking' ? controlOf(item, controls) : null;
-      const key = control ? `${group}:${control.slotId}` : group;
-      const title = control ? ASKED_AT(control.name) : GROUP_NAME[group];
-      const into = groups.get(key) ?? { key, group, title, control: control?.slotId ?? null, items: [] };
-      into.items.push({ ...item, short: control ? (observationFacts(item.code)?.text ?? item.text) : item.text });
+      const reservoir = reservoirsOf(layout).find((r) => r.slotId === slotOfObservation(item.code)) ?? null;
+      const at = control ?? reservoir;
+      const key = at ? `${group}:${at.slotId}` : group;
+      const title = control ? ASKED_AT(control.name) : reservoir ? SEEN_IN(reservoir.name) : GROUP_NAME[group];
+      const into = groups.get(key) ?? { key, group, title, control: at?.slotId ?? null, items: [] };
+      into.items.push({ ...item, short: at ? (observationFacts(item.code)?.text ?? item.text) : item.text });
       groups.set(key, into);
     }
   return [...groups.values()];
 }
 
-/** The control that a place on the map stands for: a pedal or lever itself, or the cylinder that only one presses; null for others. */
-export function controlPicked(layout: Layout, slotId: string | null): Control | null {
+/**
+ * What a place on the map is asked as: a pedal or lever itself, one reservoir of several, or the control that alone presses a
+ * cylinder; null for others.
+ */
+export function controlPicked(layout: Layout, slotId: string | null): Pick<Control, 'slotId' | 'name'> | null {
   const slot = slotId === null ? undefined : slotById(layout, slotId);
   if (!slot || slot.corner !== null) return null;
   const controls = controlsOf(layout);
   const own = controls.find((c) => c.slotId === slot.id);
   if (own) return own;
+  const reservoirs = reservoirsOf(layout);
+  const reservoir = slot.kind === 'reservoir' && reservoirs.length > 1 ? reservoirs.find((r) => r.slotId === slot.id) : undefined;
+  if (reservoir) return reservoir;
   const pressing = slot.kind === 'master_cylinder' || slot.kind === 'clutch_slave' ? controls.filter((c) => c.reach.has(slot.id)) : [];
   return pressing.length === 1 ? (pressing[0] ?? null) : null;
 }

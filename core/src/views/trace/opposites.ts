@@ -1,4 +1,4 @@
-import { controlOfObservation } from '../../catalogue/observations.ts';
+import { slotOfObservation } from '../../catalogue/observations.ts';
 import { OPPOSITES_TABLE } from '../../catalogue/trace/opposites.ts';
 import { TABLES } from '../../catalogue/trace/tables.ts';
 import { DomainError } from '../../quantity/domainError.ts';
@@ -32,7 +32,7 @@ export function oppositesSeen(of: ToTrace): { readonly one: PlacedSign; readonly
       .filter((s) => s.sign.code === one)
       .flatMap((s) =>
         seen
-          .filter((t) => t.sign.code === other && t.corner === s.corner && controlOfObservation(t.code) === controlOfObservation(s.code))
+          .filter((t) => t.sign.code === other && t.corner === s.corner && slotOfObservation(t.code) === slotOfObservation(s.code))
           .map((t) => ({ one: s, other: t, reason })),
       ),
   );

@@ -1,10 +1,4 @@
-import {
-  controlOfObservation,
-  OBSERVATIONS,
-  type ObservationFacts,
-  observationFacts,
-  observationKey,
-} from '../../catalogue/observations.ts';
+import { slotOfObservation, OBSERVATIONS, type ObservationFacts, observationFacts, observationKey } from '../../catalogue/observations.ts';
 import { CORNERS, type Corner } from '../../layout/kinds.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import type { PlacedCheck, PlacedSign } from '../../stages/trace/network.ts';
@@ -29,7 +23,7 @@ export function toAnswer(of: ToTrace, check: PlacedCheck): ToAnswer {
 
 /** A sign in words at its check: without the wheel where the check is at one wheel anyway, unless it is one of several alike. */
 export function askedWords(check: PlacedCheck, s: PlacedSign): string {
-  return check.corner === null || s.code.includes('#') || controlOfObservation(s.code) !== null
+  return check.corner === null || s.code.includes('#') || slotOfObservation(s.code) !== null
     ? s.text
     : (s.sign.text ?? observationFacts(s.sign.code)?.text ?? s.text);
 }

@@ -1,5 +1,5 @@
 import type { CharacteristicId } from '../../catalogue/characteristics.ts';
-import { codeAtControl, controlOfObservation, observationKey, observedCode } from '../../catalogue/observations.ts';
+import { codeAt, slotOfObservation, observationKey, observedCode } from '../../catalogue/observations.ts';
 import { TABLES, type Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence } from '../../inference/faultNetwork.ts';
 import { worthDoing } from '../../inference/nextCheck.ts';
@@ -67,7 +67,7 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
       const code = MEASURED_SIGN[j.characteristic.id];
       const set = here.get(j.setId);
       if (code === undefined || set === undefined || set.jobId !== state.records.job.id || set.surface === 'dirty') continue;
-      const key = [codeAtControl(code, c.slot.id), observationKey(code, c.slot.corner), code].find((k) => known.has(k));
+      const key = [codeAt(code, c.slot.id), observationKey(code, c.slot.corner), code].find((k) => known.has(k));
       const as = j.verdict === 'past' ? 'seen' : j.verdict === 'holds' || j.verdict === 'watch' ? 'not_seen' : null;
       if (key === undefined || as === null) continue;
       // Several parts at one wheel: the worst of them speaks.
@@ -90,7 +90,7 @@ export function evidenceOf(state: JobState, network: VehicleNetwork): JobEvidenc
     }),
   );
   const unknown = [...state.context.answers].flatMap(([key, o]) => (o.state !== 'not_checked' && !known.has(key) ? [key] : []));
-  const atSome = new Set(network.observations.filter((o) => controlOfObservation(o.id) !== null).map((o) => observedCode(o.id)));
+  const atSome = new Set(network.observations.filter((o) => slotOfObservation(o.id) !== null).map((o) => observedCode(o.id)));
   const [leverless, foreign] = [unknown.filter((key) => atSome.has(key)), unknown.filter((key) => !atSome.has(key))];
   return { observations, learntFrom, certain: asEvidence(found), found, foreign, leverless, earlier };
 }
@@ -100,7 +100,7 @@ function pedalSigns(history: JobState['history']): [string, boolean][] {
   const tells = pedalTells(history);
   if (!tells || changesOf(history).some((c) => c.at > tells.on)) return [];
   const several = pedalsOf(history.records.layout).length > 1;
-  const at = (code: string): string => (several ? codeAtControl(code, tells.slotId) : code);
+  const at = (code: string): string => (several ? codeAt(code, tells.slotId) : code);
   const signs: [string, boolean | null][] = [
     [at('pedal_spongy'), pastExpected(tells.all.softMl, tells.expected.softMl)],
     [at('pedal_low_pumps_up'), pastExpected(tells.all.freeMl, tells.expected.freeMl)],

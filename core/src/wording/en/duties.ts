@@ -25,6 +25,7 @@ export const TITLE = {
   pedal: 'Feel the pedal',
   pedals: (names: readonly string[]): string => `Feel the ${names.map((n) => n.toLowerCase()).join(' and the ')}`,
   reservoir: 'Look into the reservoir',
+  reservoirs: (names: readonly string[]): string => `Look into the ${names.map((n) => n.toLowerCase()).join(' and the ')}`,
   parking: 'Work the parking brake',
   wheel: (c: Corner): string => `Spin the ${CORNER_NAME[c].toLowerCase()} wheel`,
   second: (slot: Slot, figure: string): string => `${placeName(slot)} ${TITLE.secondHere(figure)}`,

@@ -1,7 +1,7 @@
 import type { ENDPOINTS } from '@dauer/contract';
-import { answerable, controlOfObservation, isFeltAtControl, TABLES } from '@dauer/core/catalogue';
+import { answerable, isFeltAtControl, isSeenInReservoir, observedCode, slotOfObservation, TABLES } from '@dauer/core/catalogue';
 import { deriveJob, tryJob } from '@dauer/core/job';
-import { controlsOf } from '@dauer/core/layout';
+import { controlsOf, reservoirsOf } from '@dauer/core/layout';
 import { NOTHING_ELSE } from '@dauer/core/ledger';
 import { networkOf } from '@dauer/core/stages';
 import { calibrationCase, contextOf } from '@dauer/core/views';
@@ -26,11 +26,12 @@ export const traceHandlers = {
         'corner_or_whole',
         facts.perCorner ? 'Say at which wheel.' : 'This is seen on the whole vehicle, not at one wheel.',
       );
-    const at = controlOfObservation(body.code);
+    const at = slotOfObservation(body.code);
     if (at === null) return;
     const { layout } = await readJobFile(db, params.jobId);
-    if (!isFeltAtControl(body.code) || !controlsOf(layout).some((c) => c.kind === 'pedal' && c.slotId === at))
-      throw new HttpProblem('unknown_observation', 'This vehicle has no such pedal or lever.');
+    const felt = isFeltAtControl(body.code) && controlsOf(layout).some((c) => c.kind === 'pedal' && c.slotId === at);
+    const seen = isSeenInReservoir(observedCode(body.code)) && reservoirsOf(layout).some((r) => r.slotId === at);
+    if (!felt && !seen) throw new HttpProblem('unknown_observation', 'This vehicle has no such pedal, lever or reservoir.');
   }),
   recordCauseLook: eventHandler('causeLooks', async (body, { db, params }) => {
     if (body.fault === NOTHING_ELSE) {

@@ -142,7 +142,7 @@ const stillText = computed(() => {
         {{
           weighing?.input.evidence.leverless.length === 1 ? 'One answer names' : `${weighing?.input.evidence.leverless.length} answers name`
         }}
-        no lever, and this vehicle has several: say at which it was felt. Until then it is left out.
+        no lever or reservoir, and this vehicle has several: say at which it was. Until then it is left out.
       </p>
       <p class="second small links">
         <RouterLink class="go" to="/tracing">How well tracing did</RouterLink>
