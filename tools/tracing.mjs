@@ -31,6 +31,8 @@ function shaken(network) {
     })),
   };
 }
+/** Water in old fluid is reckoned with before anything is asked: it is weighed like the rest, and is neither a hit nor a place. */
+const traced = (network) => network.faults.map((f) => f.kind.per !== 'fluid');
 /** A vehicle with hidden faults, and everything that would be seen of them. */
 function sample() {
   let n = 0;
@@ -39,13 +41,22 @@ function sample() {
   const network = networkOf(layout, { years: new Map(), yearsOfAll: 1 + random() * 14, shifts, fresh: new Set() }, TABLES);
   const truth = process.argv.includes('--shaken') ? shaken(network) : network;
   const hidden = process.argv.includes('--any') ? sampleCase(truth, random, Infinity) : sampleCase(truth, random);
-  return { layout, network, hidden, count: hidden.present.filter(Boolean).length };
+  const of = traced(network);
+  const present = hidden.present.map((on, i) => on && of[i]);
+  const count = present.filter(Boolean).length;
+  return count === 0 ? sample() : { layout, network, hidden, traced: of, present, count };
 }
-function found({ network, hidden }, observations) {
+function found({ network, traced: of, present }, observations) {
   // Kept with at least one fault: it is known that there is one.
   const evidence = { observations, certain: {} };
   const { posterior } = conditionOnAnyFault(network, evidence, infer(network, evidence));
-  return { all: isIdentified(hidden.present, posterior), posterior };
+  return {
+    all: isIdentified(
+      present,
+      posterior.map((p, i) => (of[i] ? p : 0)),
+    ),
+    posterior,
+  };
 }
 /** What the rounds were priced at before they were priced as a bench has them, minutes at once and each wheel: for minutes that compare. */
 const FORMER_PRICE = { wheels_off: [6, 6], spin_all: [6, 4], hand_all: [6, 7], gauge_all: [8, 9] };

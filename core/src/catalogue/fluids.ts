@@ -80,6 +80,22 @@ export function waterAfter(years: number, constant: number): number {
   return SATURATED * (1 - Math.exp(-years / constant));
 }
 
+/** The band that is drawn about the estimate of water: the time constant so many times shorter or longer. Source: handbook 60. */
+const BAND = [0.7, 1.3] as const;
+
+/**
+ * How likely glycol fluid holds water enough to be due: nothing before 0.7 T ln 2 years, all of it after 1.3 T ln 2, straight
+ * between them.
+ * @param water the estimate, percent
+ * @returns a share of 1
+ * Source: handbook 35, Links to mend (fluid_water), by the band of handbook 60.
+ */
+export function waterLikely(water: number): number {
+  const constants = water >= SATURATED ? Infinity : -Math.log(1 - Math.max(0, water) / SATURATED);
+  const [from, to] = BAND.map((b) => b * Math.LN2) as [number, number];
+  return Math.min(1, Math.max(0, (constants - from) / (to - from)));
+}
+
 /**
  * Time constant from a measurement, years: T = −t / ln(1 − w/6).
  * @throws DomainError saturated, nothing_to_fit

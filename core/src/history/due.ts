@@ -219,6 +219,33 @@ export function fluidState(
   return states.sort((a, b) => (a.due < b.due ? -1 : 1))[0] ?? null;
 }
 
+/** Years that a fluid counts as old whose change nobody knows. Source: handbook 35, Links to mend. */
+const AGE_UNKNOWN = 10;
+
+/**
+ * Water that is reckoned with in each circuit, percent; 0 where what is in it takes up none. A fluid of unknown age counts as
+ * ten years old.
+ * @param today ISO instant or date
+ */
+export function waterReckoned(
+  layout: Layout,
+  records: FluidRecords,
+  vehicle: Pick<Vehicle, 'use' | 'climate'>,
+  today: string,
+): ReadonlyMap<number, number> {
+  const constant = waterConstant(vehicle.climate, false);
+  const before = earlierState(records.earlier ?? [], vehicle)?.changed ?? null;
+  const unknown = waterAfter(before === null ? AGE_UNKNOWN : Math.max(0, yearsBetween(before, today)), constant);
+  const samples = records.samples ?? [];
+  return new Map(
+    circuitFluids(layout, records).map(({ circuit, service }) => {
+      if (!service) return [circuit, unknown];
+      const mine = samples.filter((x) => slotById(layout, x.slotId)?.circuits.includes(circuit));
+      return [circuit, serviceState(service, mine, vehicle, today).water ?? 0];
+    }),
+  );
+}
+
 /** Days before it falls due from which a fluid is watched (house rule). */
 const FLUID_SOON_DAYS = 60;
 

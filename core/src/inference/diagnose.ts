@@ -98,8 +98,13 @@ function changes(
     (c) => isTakenUp(network.faults[c.fault], c.probability) !== isTakenUp(network.faults[c.fault], now[c.fault] ?? 0),
   );
   const taken = (c: FaultProbability): boolean => isTakenUp(network.faults[c.fault], c.probability);
+  // What is done about anyway, and nothing speaks for, is no news: fluid as old as on any such vehicle.
+  const news = order.filter((c) => {
+    const fault = network.faults[c.fault];
+    return c.probability > (fault?.prior ?? 0) * RAISED || !taken(c) || !isTakenUp(fault, now[c.fault] ?? 0);
+  });
   return {
-    leads: order.slice(0, LEADS),
+    leads: news.slice(0, LEADS),
     takenUp: moved.filter(taken).slice(0, LEADS),
     letBe: moved.filter((c) => !taken(c)).slice(0, LEADS),
   };

@@ -1,9 +1,10 @@
 /**
  * What fails on each kind of component. One line a fault:
- * id | at which kind of component | style it needs, - for any | name | prior | per (year, once) | shifts of its odds | usual option | reasoning
+ * id | at which kind of component | style it needs, - for any | name | prior | per (year, once, fluid) | shifts of its odds | usual option | reasoning
  *
  * A style of mechanical is a wheel whose shoes a cam or wedge spreads; levered a caliper that a cable pulls; wet what holds fluid.
- * A prior per year grows with the years since the component was last renewed or open; once is of the vehicle as it comes.
+ * A prior per year grows with the years since the component was last renewed or open; once is of the vehicle as it comes;
+ * fluid grows with the water that is reckoned with in it, up to the prior that stands here (handbook 35, by the band of 60).
  * Shifts: stood (a year or more, or kept standing), damp (stored damp, or outside where it rains), damp_air (a damp climate),
  * old_fluid (three years or unknown), unknown_fluid (none was ever named on record), hard (competition or work), fresh (work here
  * within the last months).
@@ -25,7 +26,7 @@ circuit_lost       | master_cylinder | tandem | One circuit of the tandem lost |
 master_residual    | master_cylinder | - | Residual valve wrong or failed | 0.0006 | year | fresh*2 | replace | Only some cylinders have one, and kits are mixed up
 reservoir_vent     | reservoir | - | Cap vent blocked | 0.0008 | year | stood*1.5 | use_again | Dirt and swollen seals; cheap to rule out
 air_in_system      | fluid | brakes | Air in the system | 0.052  | once | stood*1.5 fresh*3 | use_again | What most spongy pedals turn out to be, and nearly always after work
-fluid_water        | fluid | - | Water in the fluid | 0.003  | year | damp*1.5 old_fluid*3 stood*1.3 damp_air*1.5 | use_again | Glycol draws water every year it stands
+fluid_water        | fluid | - | Water in the fluid | 0.95 | fluid | - | use_again | Glycol draws water every year it stands: what the band of its age comes to, at most
 fluid_wrong        | fluid | - | Wrong fluid, seals swollen | 0.0035 | once | fresh*2 unknown_fluid*2 | reseal | Rare, and ruins every seal at once
 fluid_sludge       | fluid | - | Sludge in the system | 0.002  | year | old_fluid*2 stood*1.5 unknown_fluid*1.3 | use_again | What decades of never changing leave
 fluid_lost         | fluid | - | Reservoir run empty through a leak | 0.007  | once | stood*2 | use_again | Follows a leak; by itself seldom

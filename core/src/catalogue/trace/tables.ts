@@ -20,8 +20,8 @@ export interface FaultKind {
   readonly style: string | null;
   readonly name: string;
   readonly prior: number;
-  /** Grows with the years since the component was renewed or open, or is of the vehicle as it comes. */
-  readonly per: 'year' | 'once';
+  /** Grows with the years since the component was renewed or open, is of the vehicle as it comes, or comes with the water that is reckoned with in the fluid. */
+  readonly per: 'year' | 'once' | 'fluid';
   readonly shifts: Readonly<Partial<Record<Shift, number>>>;
   readonly option: OptionId;
   readonly reason: string;
@@ -197,7 +197,7 @@ export function readTables(texts: {
     return {
       ...{ id, on: oneOf(row, 1, kinds), style: orNone(cell(row, 2)), name: cell(row, 3), prior: probabilityIn(row, 4) },
       ...{
-        per: oneOf(row, 5, ['year', 'once'] as const),
+        per: oneOf(row, 5, ['year', 'once', 'fluid'] as const),
         shifts: shiftsIn(row, 6),
         option: oneOf(row, 7, OPTIONS),
         reason: reasonIn(row, 8),

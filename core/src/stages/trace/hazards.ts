@@ -17,6 +17,9 @@ export function readHazards(text: string, faults: ReadonlySet<string>): Map<stri
 /** Why the vehicle is not driven with a fault, by the fault; none where it may be. */
 export const HAZARD_OF: ReadonlyMap<string, string> = readHazards(HAZARD_TABLE, new Set(TABLES.faults.map((f) => f.id)));
 
+/** Hazards only once the brakes are hot: they bar no gentle drive at walking pace. Source: handbook 35, Checks to mend; 60, Boiling point. */
+export const HOT_ONLY: ReadonlySet<string> = new Set(['fluid_water']);
+
 /** Signs with which nobody drives, whatever brings them about. Source: handbook 35, Checks to mend. */
 export const NOT_DRIVEN_WITH: readonly string[] = [
   ...['pedal_to_floor', 'pedal_hard_no_stop', 'pedal_disconnected', 'no_braking', 'locked'],

@@ -7,6 +7,7 @@ import {
   observedCode,
   slotOfObservation,
 } from '../../catalogue/observations.ts';
+import { waterLikely } from '../../catalogue/fluids.ts';
 import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../inference/faultNetwork.ts';
 import type { NetworkCheck } from '../../inference/nextCheck.ts';
@@ -16,7 +17,7 @@ import { type Control, controlsOf, pedalsOf, type Reservoir, reservoirsOf } from
 import { lowerFirst, upperFirst } from '../../quantity/display.ts';
 import { bleedersFedThrough } from '../../readiness/disturbed.ts';
 import { checkCost, costsOf } from './costs.ts';
-import { HAZARD_OF } from './hazards.ts';
+import { HAZARD_OF, HOT_ONLY } from './hazards.ts';
 import { TRACE_PLACE } from '../../wording/en/trace.ts';
 
 /** What is known of the vehicle before anything is observed: it shifts the priors. */
@@ -25,6 +26,8 @@ export interface TraceContext {
   readonly years: ReadonlyMap<string, number>;
   /** For what has no place of its own. */
   readonly yearsOfAll: number;
+  /** Water that is reckoned with, percent, by circuit; where nothing is told of it, fluid is as old as the context says. */
+  readonly water?: ReadonlyMap<number, number>;
   readonly shifts: ReadonlySet<Shift>;
   /** Places at which somebody worked within the last months. */
   readonly fresh: ReadonlySet<string>;
@@ -74,6 +77,21 @@ function priorOf(kind: FaultKind, years: number, applies: ReadonlySet<Shift>, ti
     (times * plain) / (1 - plain),
   );
   return Math.min(MAX_LIKELY, odds / (1 + odds));
+}
+
+/** Water of a fluid that nobody has told anything of, percent: more than is borne. */
+const WATER_UNKNOWN = 6;
+/** Nothing is ruled out before anything was looked at. */
+const LEAST_LIKELY = 0.0005;
+
+/** How likely water is, by the circuit of a reservoir that has the most of it. Source: handbook 35, Links to mend (fluid_water). */
+function waterPrior(kind: FaultKind, of: Reservoir, context: TraceContext, times: number): number {
+  const { water } = context;
+  const share = water
+    ? Math.max(...of.circuits.map((c) => waterLikely(water.get(c) ?? WATER_UNKNOWN)))
+    : Number(context.shifts.has('old_fluid'));
+  const odds = (times * kind.prior) / (1 - kind.prior);
+  return Math.max(LEAST_LIKELY, (share * odds) / (1 + odds));
 }
 
 /** A place that a fault is at: its wheels, its axle, its circuits. */
@@ -314,8 +332,19 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       const applies = new Set<Shift>([...context.shifts].filter((s) => s !== 'fresh'));
       if (own.some((s) => context.fresh.has(s)) || (at.slot === null && context.fresh.size > 0)) applies.add('fresh');
       const years = (at.slot && context.years.get(at.slot.id)) ?? context.yearsOfAll;
-      const prior = priorOf(kind, years, applies, context.times?.get(kind.id) ?? 1);
-      faults.push({ id, prior, hazard: HAZARD_OF.has(kind.id), ...costsOf(kind), kind, slot: at.slot, place: at.id, where: at.where });
+      const times = context.times?.get(kind.id) ?? 1;
+      const prior =
+        kind.per === 'fluid' && at.fluidOf ? waterPrior(kind, at.fluidOf, context, times) : priorOf(kind, years, applies, times);
+      faults.push({
+        id,
+        prior,
+        hazard: HAZARD_OF.has(kind.id) && !HOT_ONLY.has(kind.id),
+        ...costsOf(kind),
+        kind,
+        slot: at.slot,
+        place: at.id,
+        where: at.where,
+      });
       const show = (link: Link, strength: number): void => {
         for (const key of keysOf(link, at)) {
           const mine = strengths.get(key) ?? {};

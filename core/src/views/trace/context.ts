@@ -1,5 +1,5 @@
 import type { Shift } from '../../catalogue/trace/tables.ts';
-import { fluidState } from '../../history/due.ts';
+import { fluidState, waterReckoned } from '../../history/due.ts';
 import type { JobState } from '../../job/job.ts';
 import { lastOpen } from '../../judging/care.ts';
 import type { Vehicle } from '../../ledger/vehicleRecords.ts';
@@ -13,14 +13,17 @@ const OLD_FLUID_YEARS = 3;
 /** Years taken where nobody knows when a place was last open. Source: handbook 30, Years for a per-year prior. */
 const YEARS_UNKNOWN = 15;
 
+/** What is on record of a vehicle's fluid from before this job. */
+const fluidOf = ({ records, history }: JobState) => ({
+  services: history.active(records.fluidServices),
+  pulls: history.active(records.bleedPulls),
+  earlier: history.active(records.earlierWork),
+});
+
 /** What is known of the fluid before anything is looked at: its age and its kind are not taken for granted. */
 function fluidShifts(state: JobState): Shift[] {
-  const { records, history } = state;
-  const fluid = {
-    services: history.active(records.fluidServices),
-    pulls: history.active(records.bleedPulls),
-    earlier: history.active(records.earlierWork),
-  };
+  const { records } = state;
+  const fluid = fluidOf(state);
   const changed = fluidState(records.layout, fluid, records.vehicle, records.job.openedAt)?.changed ?? null;
   const old = changed === null || Date.parse(records.job.openedAt) - Date.parse(changed) > OLD_FLUID_YEARS * millisecondsInYear;
   return [...(old ? (['old_fluid'] as const) : []), ...(fluid.services.length === 0 ? (['unknown_fluid'] as const) : [])];
@@ -56,7 +59,8 @@ export function contextOf(state: JobState): TraceContext {
     years.set(c.slot.id, (at - Date.parse(last)) / millisecondsInYear);
     if (at - Date.parse(last) < FRESH_DAYS * millisecondsInDay) fresh.add(c.slot.id);
   }
-  return { years, yearsOfAll, shifts, fresh, times: timesOf(state.records.priors) };
+  const water = waterReckoned(state.records.layout, fluidOf(state), vehicle, job.openedAt);
+  return { years, yearsOfAll, shifts, fresh, water, times: timesOf(state.records.priors) };
 }
 
 /** By how much the shop's own cases shift the odds of each kind of fault: the newest version counts. */

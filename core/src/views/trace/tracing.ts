@@ -148,8 +148,17 @@ let made: { readonly key: string; readonly tables: Tables; readonly network: Veh
  * same one, and nothing is weighed again for it.
  */
 function networkFor(layout: Layout, context: TraceContext, tables: Tables): VehicleNetwork {
-  const { years, yearsOfAll, shifts, fresh, times } = context;
-  const key = JSON.stringify([layout.slots, layout.connections, [...years], yearsOfAll, [...shifts], [...fresh], [...(times ?? [])]]);
+  const { years, yearsOfAll, shifts, fresh, water, times } = context;
+  const key = JSON.stringify([
+    layout.slots,
+    layout.connections,
+    [...years],
+    yearsOfAll,
+    [...shifts],
+    [...fresh],
+    [...(water ?? [])],
+    [...(times ?? [])],
+  ]);
   if (made?.key !== key || made.tables !== tables) made = { key, tables, network: networkOf(layout, context, tables) };
   return made.network;
 }
