@@ -293,7 +293,8 @@ describe('from the complaint to what may be at fault', function () {
       .click();
     await panel()
       .getByRole('list', { name: 'Nothing seen speaks for these' })
-      .getByText(/Water in the fluid/)
+      .getByRole('listitem')
+      .first()
       .waitFor();
     await uneven.click();
     await panel().getByRole('button', { name: 'Put them on the bench’s list' }).click();

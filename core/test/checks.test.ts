@@ -30,7 +30,7 @@ describe('checks as the vehicle stands', () => {
       .say('dry_hose_end', 'seen', 'FL')
       .say('dry_line_end', 'not_seen', 'FL');
     const { given, causes } = t.weighed();
-    expect(given.network.faults[causes[0]!.fault]?.id).to.equal(`hose_blocked@${t.slot('hose', 'FL')}`);
+    expect(given.network.faults[causes.find((c) => c.raised)!.fault]?.id).to.equal(`hose_blocked@${t.slot('hose', 'FL')}`);
     expect(flow.kind.hazards.map((h) => HAZARD_CAUTION[h]).join(' ')).to.contain('Cap what stands open');
   });
   it('causes that nothing tells apart at one wheel stand as one line', () => {

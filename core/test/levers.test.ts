@@ -64,7 +64,10 @@ describe('what is felt at each of several levers', () => {
   it('a soft hand lever raises what is in front, and nothing behind', () => {
     const t = bike();
     const { hand } = leversOf(t);
-    const worth = () => new Map(t.weighed().causes.map((c) => [t.weighed().given.network.faults[c.fault]!.id, c.probability] as const));
+    const worth = () => {
+      const { given, causes } = t.weighed();
+      return new Map(causes.map((c) => [given.network.faults[c.fault]!.id, c.probability] as const));
+    };
     const master = t.slot('master_cylinder', null);
     const before = worth();
     t.say(codeAt('pedal_sinks', hand.slotId), 'seen');

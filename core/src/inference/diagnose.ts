@@ -67,8 +67,11 @@ const LEADS = 3;
 /** Less likely causes than this are not worth a line, and what speaks for them is not said. */
 export const WORTH_A_LINE = 0.03;
 
-/** Least ratio of posterior to prior that counts as raised. */
+/** Least ratio of the odds, before and after what is known, that counts as raised. */
 const RAISED = 1.05;
+const oddsOf = (p: number): number => (p >= 1 ? Infinity : p / (1 - p));
+/** Whether something speaks for a fault: it is likelier than before anything was known. */
+const isRaised = (p: number, prior: number): boolean => oddsOf(p) > oddsOf(prior) * RAISED;
 
 function ranked(posterior: readonly number[]): FaultProbability[] {
   return posterior
@@ -82,7 +85,7 @@ function ranked(posterior: readonly number[]): FaultProbability[] {
  */
 function causesOf(network: Network, posterior: readonly number[], plain: readonly number[]): RankedFault[] {
   return ranked(posterior).map((c): RankedFault => {
-    const raised = (plain[c.fault] ?? 0) > (network.faults[c.fault]?.prior ?? 0) * RAISED;
+    const raised = isRaised(plain[c.fault] ?? 0, network.faults[c.fault]?.prior ?? 0);
     return { ...c, raised, contributions: null };
   });
 }
@@ -101,7 +104,7 @@ function changes(
   // What is done about anyway, and nothing speaks for, is no news: fluid as old as on any such vehicle.
   const news = order.filter((c) => {
     const fault = network.faults[c.fault];
-    return c.probability > (fault?.prior ?? 0) * RAISED || !taken(c) || !isTakenUp(fault, now[c.fault] ?? 0);
+    return isRaised(c.probability, fault?.prior ?? 0) || !taken(c) || !isTakenUp(fault, now[c.fault] ?? 0);
   });
   return {
     leads: news.slice(0, LEADS),
