@@ -200,14 +200,19 @@ export class Telling {
   }
   see(code: string, state: 'seen' | 'not_seen', corner: Corner | null = null): void {
     const { layout } = this.car;
-    const places = isFeltAtControl(code) ? pedalsOf(layout) : isSeenInReservoir(code) ? reservoirsOf(layout) : [];
+    const reservoirs = isSeenInReservoir(code) ? reservoirsOf(layout) : [];
+    const places = isFeltAtControl(code) ? pedalsOf(layout) : reservoirs;
     if (places.length < 2) {
       this.add('observations', { code, corner, state });
       return;
     }
     // Asked at each of several levers or reservoirs; what is wrong, at the first of them.
     for (const p of state === 'seen' ? places.slice(0, 1) : places)
-      this.add('observations', { code: codeAt(code, p.slotId), corner, state });
+      this.add('observations', {
+        code: reservoirs.some((r) => r.plain && r.slotId === p.slotId) ? code : codeAt(code, p.slotId),
+        corner,
+        state,
+      });
   }
   /** What the bench found of a cause, and what had been said of it. */
   cause(fault: string, place: Slot, state: 'found' | 'absent', said: number, rank: number): void {

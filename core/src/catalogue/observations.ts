@@ -99,7 +99,7 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
     ['park_long', 'Lever travel long'],
     ['park_frozen', 'Lever frozen'],
     ['park_drags', 'Drags'],
-    ['park_no_grip', 'Draws them on, but no grip'],
+    ['park_no_grip', 'Pulls, but does not grip'],
   ]),
   ...rows('servo', false, 'servo', [
     ['servo_none', 'No assistance'],

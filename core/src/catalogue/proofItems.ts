@@ -1,6 +1,6 @@
 import { lowerFirst } from '../quantity/display.ts';
 import { CORNER_NAME, type Corner } from '../layout/kinds.ts';
-import { slotOfObservation, observationFacts } from './observations.ts';
+import { isSeenInReservoir, observationFacts, observedCode, slotOfObservation } from './observations.ts';
 
 export type ProofResult = 'passed' | 'failed' | 'none' | 'gone' | 'less' | 'same' | 'not_tried';
 
@@ -137,7 +137,7 @@ interface AskedOf {
   /** Pedals and levers that press brakes. */
   readonly controls: readonly AskedControl[];
   /** What else something is asked at by itself: reservoirs, where there are several. */
-  readonly reservoirs?: readonly { readonly slotId: string; readonly name: string }[];
+  readonly reservoirs?: readonly { readonly slotId: string; readonly name: string; readonly plain: boolean }[];
   readonly parking: boolean;
   /** The parking brake is on the propeller shaft: it holds through both driven wheels. Source: handbook 58, D02. */
   readonly onShaft?: boolean;
@@ -166,9 +166,11 @@ function askedAgain(input: AskedOf): ProofItem[] {
     ...input.seen.flatMap(({ code, corner }) => {
       const text = observationFacts(code)?.text;
       if (text === undefined) return [];
-      const at = corner
-        ? CORNER_NAME[corner]
-        : [...input.controls, ...(input.reservoirs ?? [])].find((c) => c.slotId === slotOfObservation(code))?.name;
+      const where = slotOfObservation(code);
+      const reservoir = isSeenInReservoir(observedCode(code))
+        ? (input.reservoirs ?? []).find((r) => (where === null ? r.plain : r.slotId === where))
+        : undefined;
+      const at = corner ? CORNER_NAME[corner] : (reservoir ?? input.controls.find((c) => c.slotId === where))?.name;
       const question = at ? `${at}: ${lowerFirst(text)}` : text;
       return [item(`${AGAIN_ITEM}${code}`, { question, how: 'Seen at Trace, asked again in the same words.', answers: AGAIN, corner })];
     }),

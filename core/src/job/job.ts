@@ -164,7 +164,7 @@ function askedOf(
   const touched = touchedPlaces(history);
   return {
     ...{ complaint: job.complaint, seen, hydraulic },
-    reservoirs: reservoirsOf(layout),
+    reservoirs: reservoirsOf(layout).length > 1 ? reservoirsOf(layout) : [],
     controls: controls
       .filter((c) => c.kind === 'pedal')
       .map((c) => ({

@@ -97,6 +97,8 @@ export interface Reservoir {
   readonly name: string;
   readonly circuits: readonly number[];
   readonly reach: ReadonlySet<string>;
+  /** It is the only one on the map: what is said of the reservoir, and of none by name, is said of this one. */
+  readonly plain: boolean;
 }
 
 const knownReservoirs = new WeakMap<Layout, readonly Reservoir[]>();
@@ -121,7 +123,13 @@ function reservoirsWorkedOut(layout: Layout): Reservoir[] {
         : drawnAs === KIND_FACTS.reservoir.name && own.length > 0
           ? 'Brake reservoir'
           : drawnAs;
-    return { slotId: slot.id, name, circuits, reach };
+    return {
+      slotId: slot.id,
+      name,
+      circuits,
+      reach,
+      plain: slot.kind === 'reservoir' ? drawn.length === 1 : own.length === 1 && drawn.length === 0,
+    };
   });
 }
 

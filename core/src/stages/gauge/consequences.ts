@@ -37,8 +37,11 @@ function triggersOf(history: JobHistory, answers: ReadonlyMap<string, Observatio
     const rule = CONSEQUENCES.find((c) => c.observed === observedCode(o.code));
     if (!rule || o.state !== 'seen') return [];
     const at = slotOfObservation(o.code);
+    const several = !reservoirsOf(records.layout).some((r) => r.plain);
     const circuits =
-      o.corner === null ? reservoirsOf(records.layout).flatMap((r) => (at === null || r.slotId === at ? r.circuits : [])) : [];
+      o.corner === null
+        ? reservoirsOf(records.layout).flatMap((r) => ((at === null ? r.plain || several : r.slotId === at) ? r.circuits : []))
+        : [];
     const name = FINDING_CODES[rule.found].name.toLowerCase();
     return [{ code: rule.found, slot: null, corner: o.corner, circuits, since: o.happenedAt, name }];
   });

@@ -308,8 +308,8 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   const reservoirs = reservoirsOf(layout);
   const byReservoir = (sign: string): boolean => reservoirs.length > 1 && isSeenInReservoir(sign);
   const keysAt = (sign: string, list: readonly (Control | Reservoir)[]): string[] =>
-    list.map(({ slotId, name }) => {
-      const piece: Piece = { code: codeAt(sign, slotId), corner: null, name };
+    list.map((of) => {
+      const piece: Piece = { code: 'plain' in of && of.plain ? sign : codeAt(sign, of.slotId), corner: null, name: of.name };
       pieces.set(sign, (pieces.get(sign) ?? new Map<string, Piece>()).set(piece.code, piece));
       return piece.code;
     });
@@ -387,10 +387,10 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
       const each = kind.signs.every(byReservoir) ? reservoirs : [];
       if (each.length > 0)
         return each.flatMap((r): PlacedCheck[] => {
-          const mine = settles.filter((id) => slotOfObservation(id) === r.slotId);
+          const mine = settles.filter((id) => slotOfObservation(id) === (r.plain ? null : r.slotId));
           const name = `${kind.name}: ${lowerFirst(r.name)}`;
           const { minutes } = kind;
-          const of = { id: codeAt(kind.id, r.slotId), minutes, observations: mine, kind, corner, name };
+          const of = { id: r.plain ? kind.id : codeAt(kind.id, r.slotId), minutes, observations: mine, kind, corner, name };
           return mine.length === 0 ? [] : [{ ...of, drives: kind.hazards.includes('drives'), cost: checkCost(kind, minutes) }];
         });
       const name = corner ? `${kind.name}: ${CORNER_NAME[corner].toLowerCase()}` : kind.name;

@@ -2,7 +2,7 @@ import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { KIND_OF_JOB, cornersTakenIn } from '../../history/scope.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import { slotOfObservation, isFeltAtControl } from '../../catalogue/observations.ts';
-import { pedalsOf, reservoirsOf } from '../../layout/reach.ts';
+import { pedalsOf, type Reservoir, reservoirsOf } from '../../layout/reach.ts';
 import type { Observation } from '../../ledger/families/observations.ts';
 import type { RuleContext } from '../ruleContext.ts';
 import { TITLE } from '../../wording/en/duties.ts';
@@ -14,6 +14,9 @@ export function traceObligations({ history, answers, hydraulic }: RuleContext): 
   const pedals = pedalsOf(history.records.layout);
   const answered = (test: (o: Observation) => boolean): boolean => [...answers.values()].some((o) => o.state !== 'not_checked' && test(o));
   const reservoirs = reservoirsOf(history.records.layout);
+  // What was said before each was asked by itself was said of all of them, or of the only one on the map.
+  const saidOf = (r: Reservoir, at: string | null): boolean =>
+    at === r.slotId || (at === null && (r.plain || !reservoirs.some((x) => x.plain)));
   const looked = (o: Observation): boolean => o.code.startsWith('level_') || o.code.startsWith('fluid_');
   return [
     obligation(
@@ -29,7 +32,7 @@ export function traceObligations({ history, answers, hydraulic }: RuleContext): 
             { kind: 'trace', ask: 'reservoir' },
             reservoirs.length > 1 ? TITLE.reservoirs(reservoirs.map((r) => r.name)) : TITLE.reservoir,
             reservoirs.length > 1
-              ? reservoirs.every((r) => answered((o) => looked(o) && [r.slotId, null].includes(slotOfObservation(o.code))))
+              ? reservoirs.every((r) => answered((o) => looked(o) && saidOf(r, slotOfObservation(o.code))))
               : answered(looked),
           ),
         ]

@@ -1,7 +1,15 @@
-import { slotOfObservation, GROUPS, GROUP_NAME, observationFacts, type ObservationGroup } from '../../catalogue/observations.ts';
+import {
+  GROUP_NAME,
+  GROUPS,
+  isSeenInReservoir,
+  observationFacts,
+  type ObservationGroup,
+  observedCode,
+  slotOfObservation,
+} from '../../catalogue/observations.ts';
 import { type Layout, slotById } from '../../layout/graph.ts';
-import { type Control, controlsOf, reservoirsOf } from '../../layout/reach.ts';
-import { ASKED_AT, SEEN_IN } from '../../wording/en/trace.ts';
+import { type Control, controlsOf, type Reservoir, reservoirsOf } from '../../layout/reach.ts';
+import { ASKED_AT, LINES, SEEN_IN } from '../../wording/en/trace.ts';
 import type { AskedOf } from './toAnswer.ts';
 
 /** What is asked together: at one control, on the road, at each wheel, in one reservoir. */
@@ -24,20 +32,29 @@ function controlOf(item: AskedOf, controls: readonly Control[]): Control | null 
   return item.group === 'pedal' && pedals.length === 1 ? (pedals[0] ?? null) : null;
 }
 
+/** The reservoir that something is seen in, where there are several. */
+function reservoirOf(item: AskedOf, reservoirs: readonly Reservoir[]): Reservoir | null {
+  if (reservoirs.length < 2 || !isSeenInReservoir(observedCode(item.code))) return null;
+  const at = slotOfObservation(item.code);
+  return reservoirs.find((r) => (at === null ? r.plain : r.slotId === at)) ?? null;
+}
+
 /**
  * What a vehicle is asked, control by control and place by place, in the order in which it is gone through.
  * Source: handbook 35, What is asked: per control.
  */
 export function askedGroups(layout: Layout, list: readonly AskedOf[]): AskedGroup[] {
   const controls = controlsOf(layout);
+  const reservoirs = reservoirsOf(layout);
   const groups = new Map<string, AskedGroup & { items: (AskedOf & { readonly short: string })[] }>();
   for (const group of GROUPS)
     for (const item of list.filter((o) => o.group === group)) {
       const control = group === 'pedal' || group === 'parking' ? controlOf(item, controls) : null;
-      const reservoir = reservoirsOf(layout).find((r) => r.slotId === slotOfObservation(item.code)) ?? null;
+      const reservoir = group === 'reservoir' ? reservoirOf(item, reservoirs) : null;
       const at = control ?? reservoir;
       const key = at ? `${group}:${at.slotId}` : group;
-      const title = control ? ASKED_AT(control.name) : reservoir ? SEEN_IN(reservoir.name) : GROUP_NAME[group];
+      const rest = group === 'reservoir' && reservoirs.length > 1 ? LINES : GROUP_NAME[group];
+      const title = control ? ASKED_AT(control.name) : reservoir ? SEEN_IN(reservoir.name) : rest;
       const into = groups.get(key) ?? { key, group, title, control: at?.slotId ?? null, items: [] };
       into.items.push({ ...item, short: at ? (observationFacts(item.code)?.text ?? item.text) : item.text });
       groups.set(key, into);

@@ -43,11 +43,11 @@ export function askedOf({ network }: ToTrace, answers: ReadonlyMap<string, Obser
   const isAnswered = (key: string): boolean => known.has(key) || (answers.get(key)?.state ?? 'not_checked') !== 'not_checked';
   return OBSERVATIONS.flatMap((o): AskedOf[] => {
     if (!o.perCorner) {
-      // At each of several pedals and levers by itself.
-      const each = network.observations.filter((s) => s.sign.code === o.code && s.code !== o.code && s.corner === null);
+      // At each of several pedals, levers and reservoirs by itself.
+      const each = network.observations.filter((s) => s.sign.code === o.code && s.corner === null);
       return [
         ...each.map((s) => ({ ...o, code: s.code, text: s.text, corners: [] })),
-        ...(isAnswered(o.code) ? [{ ...o, corners: [] }] : []),
+        ...(!each.some((s) => s.code === o.code) && isAnswered(o.code) ? [{ ...o, corners: [] }] : []),
       ];
     }
     const corners = CORNERS.filter((c) => isAnswered(observationKey(o.code, c)));

@@ -31,6 +31,9 @@ export const DONE_ABOUT: Readonly<Record<OptionId, string>> = {
 /** Heading of what is asked at a pedal or lever. */
 export const ASKED_AT = (control: string): string => `At the ${control.toLowerCase()}`;
 
+/** Heading of what is seen of lines and hoses, where each reservoir has its own. */
+export const LINES = 'Lines and hoses';
+
 /** Heading of what is seen in a reservoir of several. */
 export const SEEN_IN = (reservoir: string): string => `In the ${reservoir.toLowerCase()}`;
 
