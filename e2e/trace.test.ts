@@ -291,11 +291,7 @@ describe('from the complaint to what may be at fault', function () {
     await panel()
       .getByRole('button', { name: /that nothing seen speaks for$/ })
       .click();
-    await panel()
-      .getByRole('list', { name: 'Nothing seen speaks for these' })
-      .getByRole('listitem')
-      .first()
-      .waitFor();
+    await panel().getByRole('list', { name: 'Nothing seen speaks for these' }).getByRole('listitem').first().waitFor();
     await uneven.click();
     await panel().getByRole('button', { name: 'Put them on the bench’s list' }).click();
     const loop = page.getByRole('region', { name: 'Expected and found' });

@@ -31,6 +31,23 @@ describe('tracing', () => {
     for (const code of wrong) expect((await say(code)).body.code, code).to.equal('unknown_observation');
   });
 
+  it('what is seen in one of several reservoirs names a reservoir of this very vehicle', async () => {
+    const van = await bookIn(shop.technician, 'saloon_disc_drum_single');
+    const say = (code: string) => shop.technician.event<'observations'>(van.jobId, 'observations', { code, corner: null, state: 'seen' });
+    const clutch = van.layout.slots.find((s) => s.kind === 'clutch_master')!.id;
+    for (const code of [`level_low~${clutch}`, 'level_low']) expect((await say(code)).status, code).to.equal(200);
+    // The only one on the map is meant where none is named.
+    for (const code of [
+      `level_low~${van.slot('pedal')}`,
+      `fluid_dark~${van.slot('reservoir')}`,
+      `line_rusted~${clutch}`,
+      `pedal_spongy~${clutch}`,
+    ])
+      expect((await say(code)).body.code, code).to.equal('unknown_observation');
+    const look = await shop.technician.event<'causeLooks'>(van.jobId, 'cause-looks', { ...LOOK, fault: 'fluid_water', place: clutch });
+    expect(look.status).to.equal(200);
+  });
+
   it('keeps an answer about one of several pistons, at its wheel, and refuses what is nowhere on the list', async () => {
     const say = (code: string, corner: string | null) =>
       shop.technician.event<'observations'>(car.jobId, 'observations', { code, corner, state: 'seen' } as never);

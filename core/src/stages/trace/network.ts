@@ -113,7 +113,7 @@ function hasStyle(layout: Layout, s: Slot, style: string | null): boolean {
   return style === null || (s.style ?? '').startsWith(style);
 }
 
-/** The fluid of each reservoir, by its slot; of the whole vehicle where it has one. */
+/** The fluid of each reservoir, by its slot; the only one on the map stands for the vehicle’s, as it did before others were told apart. */
 function fluidPlaces(kind: FaultKind, layout: Layout): At[] {
   const wheels = cornersOf(layout);
   const all = reservoirsOf(layout);
@@ -124,7 +124,14 @@ function fluidPlaces(kind: FaultKind, layout: Layout): At[] {
     const of = { corners, circuits: r.circuits, fluidOf: r };
     return all.length === 1
       ? [{ ...of, slot: null, where: TRACE_PLACE.system, id: 'system' }]
-      : [{ ...of, slot: layout.slots.find((s) => s.id === r.slotId) ?? null, where: lowerFirst(r.name), id: r.slotId }];
+      : [
+          {
+            ...of,
+            slot: layout.slots.find((s) => s.id === r.slotId) ?? null,
+            where: lowerFirst(r.name),
+            id: r.plain ? 'system' : r.slotId,
+          },
+        ];
   });
 }
 

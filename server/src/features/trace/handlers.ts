@@ -30,7 +30,7 @@ export const traceHandlers = {
     if (at === null) return;
     const { layout } = await readJobFile(db, params.jobId);
     const felt = isFeltAtControl(body.code) && controlsOf(layout).some((c) => c.kind === 'pedal' && c.slotId === at);
-    const seen = isSeenInReservoir(observedCode(body.code)) && reservoirsOf(layout).some((r) => r.slotId === at);
+    const seen = isSeenInReservoir(observedCode(body.code)) && reservoirsOf(layout).some((r) => r.slotId === at && !r.plain);
     if (!felt && !seen) throw new HttpProblem('unknown_observation', 'This vehicle has no such pedal, lever or reservoir.');
   }),
   recordCauseLook: eventHandler('causeLooks', async (body, { db, params }) => {
