@@ -84,6 +84,11 @@ describe('how likely water is before the fluid is looked at', () => {
     expect(kinds(quietLinesOf(given.network, causes))).to.include('fluid_water');
     expect(danger === null ? null : faults[danger]!.kind.id).to.not.equal('fluid_water');
     expect(faults.find((f) => f.kind.id === 'fluid_water')!.hazard).to.equal(false);
+    // Dark fluid makes it a little likelier than it was anyway: that is said, and does not come before what is complained of.
+    const dark = t.say('fluid_dark', 'seen').weighed();
+    const lines = kinds(linesOf(given.network, dark.causes));
+    expect(lines.length).to.be.greaterThan(1);
+    expect(lines.indexOf('fluid_water')).to.equal(lines.length - 1);
     const then = t.say('fluid_water', 'seen').weighed();
     expect(kinds(linesOf(given.network, then.causes))[0]).to.equal('fluid_water');
   });

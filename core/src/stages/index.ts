@@ -7,5 +7,5 @@ export { putOffRefusal } from './decide/putOff.ts';
 export { bledHere } from './rebuild/obligations.ts';
 export { freePoint, isWorked, torqueFault, type TorquePoint, torquePoints } from './torquePoints.ts';
 export { closedTheLoop, looksOf } from './trace/causes.ts';
-export { HAZARD_OF } from './trace/hazards.ts';
+export { HAZARD_OF, HOT_ONLY } from './trace/hazards.ts';
 export { meaningful, networkOf, type PlacedCheck, type PlacedFault, type PlacedSign } from './trace/network.ts';

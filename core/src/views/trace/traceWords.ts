@@ -48,12 +48,26 @@ function together(network: VehicleNetwork, causes: readonly RankedFault[]): Caus
 
 const worthALine = (c: RankedFault): boolean => c.probability >= WORTH_A_LINE;
 
-/** The causes that something speaks for and that are worth a line, the likeliest first. */
+/** What was likelier than not before anything was seen is no news, unless what was seen makes its odds so many times higher. */
+const NEWS = { from: 0.5, times: 10 } as const;
+const oddsOf = (p: number): number => p / Math.max(1 - p, Number.EPSILON);
+
+/** Whether a cause was likely anyway, as water in old fluid, and what was seen adds little to it. */
+function isStanding(network: VehicleNetwork, c: RankedFault): boolean {
+  const prior = network.faults[c.fault]?.prior ?? 0;
+  return prior >= NEWS.from && oddsOf(c.probability) < NEWS.times * oddsOf(prior);
+}
+
+/** The causes that something speaks for and that are worth a line, the likeliest first; last what was likely anyway. */
 export function linesOf(network: VehicleNetwork, causes: readonly RankedFault[]): CauseLine[] {
-  return together(
+  const worth = causes.filter((c) => worthALine(c) && c.raised);
+  const standing = worth.filter((c) => isStanding(network, c));
+  const last = together(network, standing);
+  const news = together(
     network,
-    causes.filter((c) => worthALine(c) && c.raised),
-  ).slice(0, MAX_LINES);
+    worth.filter((c) => !standing.includes(c)),
+  );
+  return [...news.slice(0, MAX_LINES - last.length), ...last];
 }
 
 /** What is no likelier than on any vehicle like this one, though likely enough to be said: nothing known speaks for it. */

@@ -2,7 +2,7 @@
 import { OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { likelyWord } from '@dauer/core/inference';
 import type { CauseLook } from '@dauer/core/ledger';
-import { HAZARD_OF, type PlacedFault } from '@dauer/core/stages';
+import { HAZARD_OF, HOT_ONLY, type PlacedFault } from '@dauer/core/stages';
 import { percentText, shortPlaces, speakingWords, whereWords } from '@dauer/core/views';
 import { computed } from 'vue';
 import ShareBar from '../../fittings/ShareBar.vue';
@@ -50,6 +50,8 @@ const figure = computed(() => {
   return props.cause.apart ? `up to ${share}` : `${share} each`;
 });
 const expected = computed(() => props.now.result.expected[props.cause.fault] ?? 0);
+/** A hazard only once the brakes are hot. */
+const hotOnly = computed(() => HOT_ONLY.has(fault.value?.kind.id ?? ''));
 const hazard = computed(() => (certain.value?.state === 'absent' ? undefined : HAZARD_OF.get(fault.value?.kind.id ?? '')));
 /** What is usually done about it, where a part is concerned. */
 const usual = computed(() => {
@@ -91,7 +93,8 @@ const said = (way: 1 | -1): string => speakingWords(props.now.input, props.cause
       </p>
       <p v-if="hazard" class="danger">
         <b class="plate-font">Hazard</b>
-        {{ hazard }}: it is not driven until this is ruled out.
+        {{ hazard }}:
+        {{ hotOnly ? 'until this is ruled out it is driven gently, and down no hill.' : 'it is not driven until this is ruled out.' }}
       </p>
       <p class="second">Before anything was seen {{ percentText(fault.prior) }}: {{ fault.kind.reason.toLowerCase() }}.{{ usual }}</p>
       <div v-if="writable && !madeUp" class="acts">

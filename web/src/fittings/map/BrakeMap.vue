@@ -219,8 +219,17 @@ defineExpose({ focus: () => root.value?.focus() });
           {{ line }}
         </tspan>
       </text>
-      <MapFlag v-if="d.slot.corner === null && flagOf(d.slot.id)" :text="flagOf(d.slot.id) ?? ''" transform="translate(0 -20)" />
     </g>
+    <!-- Over every drawing, so that none hides what is said of a neighbour. -->
+    <template v-for="d in plan.drawn" :key="d.slot.id">
+      <MapFlag
+        v-if="d.slot.corner === null && flagOf(d.slot.id)"
+        :text="flagOf(d.slot.id) ?? ''"
+        :transform="`translate(${d.x} ${d.y - 20})`"
+        aria-hidden="true"
+        @click.stop="emit('pick', d.slot.id)"
+      />
+    </template>
     <path v-if="bracket" class="bracket" :d="bracket" aria-hidden="true" />
     <MapLegend v-if="!loose" :y="plan.height - 7" :circuits="plan.circuits" :mechanical="plan.mechanical" />
   </svg>
