@@ -1,9 +1,11 @@
 import { expect } from 'chai';
 import { codeAt, isSeenInReservoir, observedCode, slotOfObservation } from '../src/catalogue/observations.ts';
 
+import { TABLES } from '../src/catalogue/trace/tables.ts';
 import type { Layout } from '../src/layout/graph.ts';
 import { reservoirsOf } from '../src/layout/reach.ts';
 import { buildLayout } from '../src/layout/templates.ts';
+import { networkOf } from '../src/stages/trace/network.ts';
 import { askedGroups, controlPicked } from '../src/views/trace/askedGroups.ts';
 import { askedOf } from '../src/views/trace/toAnswer.ts';
 import { toTrace } from '../src/views/trace/tracing.ts';
@@ -97,6 +99,12 @@ describe('what is seen in each of several reservoirs', () => {
     expect(shows(`fluid_lost@${clutch!.slotId}`).sort()).to.deep.equal(['clutch_spongy', 'level_empty']);
     expect(shows('fluid_lost@system')).to.include('pedal_to_floor').and.not.include('clutch_spongy');
     expect(network.faults.some((f) => f.id === `air_in_system@${clutch!.slotId}`)).to.equal(false);
+    // Work on whatever it stands in brings air into it.
+    const air = (fresh: string): number =>
+      networkOf(t.layout, { years: new Map(), yearsOfAll: 10, shifts: new Set(), fresh: new Set([fresh]) }, TABLES).faults.find(
+        (f) => f.id === 'air_in_system@system',
+      )!.prior;
+    expect(air(t.slot('wheel_cylinder', 'RL'))).to.be.greaterThan(2 * air(t.slot('clutch_slave', null)));
   });
 
   it('each is looked into by itself, and what was seen before they were told apart is left out and said', () => {

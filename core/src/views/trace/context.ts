@@ -3,7 +3,7 @@ import { fluidState, waterReckoned } from '../../history/due.ts';
 import type { JobState } from '../../job/job.ts';
 import { lastOpen } from '../../judging/care.ts';
 import type { Vehicle } from '../../ledger/vehicleRecords.ts';
-import type { TraceContext } from '../../stages/trace/network.ts';
+import type { TraceContext } from '../../stages/trace/priors.ts';
 import { millisecondsInDay, millisecondsInYear } from '../../quantity/calendar.ts';
 
 /** Work counts as lately for so long, days. */
