@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { findBook, writeWhole } from './lib/bookFolder.mjs';
 import { openCluster } from './lib/cluster.mjs';
-import { lockHome } from './lib/lock.mjs';
+import { endOrphan, lockHome } from './lib/lock.mjs';
 import { checkNode, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
 import { DAUER, placeOf } from './lib/runShop.mjs';
 import { run, say, Stop } from './lib/say.mjs';
@@ -62,10 +62,14 @@ await run(async () => {
     throw new Stop('It did not come to an end. See .dauer/log/dauer.log.');
   }
   if (!findBook(home)) throw new Stop(`There is no book in ${home} yet.`);
+  // One that was cut off leaves its keeper at work: two at once would take the waiting log from under each other.
+  await endOrphan(home, 'keeping');
   const cluster = await openCluster(home, { lock });
   try {
     const child = childOf(['--import', 'tsx', join(ROOT, 'tools/lib/keeping.mjs'), 'look', what], {
       env: { ...placeOf(cluster), DATABASE_URL: cluster.database('dauer') },
+      home,
+      name: 'keeping',
     });
     await child.gone;
     if (child.exitCode() !== 0) throw new Stop(child.printed() || 'The backup was cut off.');

@@ -51,14 +51,15 @@ export class Yard {
     });
   }
   /** Starts a program, and kills it without a word after a while. */
-  async cut(script: string, args: readonly string[], afterMs: number): Promise<void> {
+  async cut(script: string, args: readonly string[], when: number | (() => boolean)): Promise<void> {
     const child = spawn(process.execPath, [join(ROOT, 'tools', script), ...args], {
       cwd: ROOT,
       env: this.env(),
       detached: true,
       stdio: 'ignore',
     });
-    await wait(afterMs);
+    if (typeof when === 'number') await wait(when);
+    else await this.until(when, `${script} to come to where it is cut off`);
     // The whole group: whatever it had started dies with it.
     if (child.exitCode === null && child.pid) process.kill(-child.pid, 'SIGKILL');
     await wait(100);

@@ -135,9 +135,16 @@ describe('backups', function () {
     const copies = (): string[] => filesUnder(stick()).filter((f) => /base\/.*\.json$/.test(f));
     const before = copies();
     for (const ms of [1300, 2100]) await yard.cut('backup.mjs', [], ms);
+    // Cut off just as its keeper is at work: that one lives on by itself, and is ended before another begins.
+    const keeper = (): string => {
+      const note = join(yard.home, 'keeping.pid');
+      return existsSync(note) ? readFileSync(note, 'utf8') : '';
+    };
+    const former = keeper();
+    await yard.cut('backup.mjs', [], () => keeper() !== '' && keeper() !== former);
     for (const note of before) expect(existsSync(note), note).to.equal(true);
     const again = await yard.run('backup.mjs');
-    expect(again.code, again.said).to.equal(0);
+    expect([again.code, /A keeping left over/.test(again.said)], again.said).to.deep.equal([0, true]);
     expect(copies().length).to.be.greaterThan(before.length);
   });
 

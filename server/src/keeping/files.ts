@@ -5,8 +5,9 @@ import type { z } from 'zod';
 
 /** Written beside and put in place at once: whoever reads it finds the former or the new one. */
 function writeWhole(path: string, text: string, mode = 0o600): void {
-  writeFileSync(`${path}.new`, text, { mode });
-  renameSync(`${path}.new`, path);
+  const beside = `${path}.${process.pid}.new`;
+  writeFileSync(beside, text, { mode });
+  renameSync(beside, path);
 }
 
 function readAs<T>(path: string, schema: z.ZodType<T>): T | null {

@@ -13,13 +13,10 @@ watch(
   () => job.last,
   (last) => (shown.value = last !== null),
 );
-function undo(): void {
-  if (job.last) job.takeBack(job.last.id);
-}
 useEventListener(window, 'keydown', (event) => {
   if (!(event.ctrlKey || event.metaKey) || event.key !== 'z' || !shown.value || isTyping(event.target)) return;
   event.preventDefault();
-  undo();
+  job.undoLast();
 });
 </script>
 
@@ -37,10 +34,10 @@ useEventListener(window, 'keydown', (event) => {
       <v-btn class="act slim" @click="job.refused = null">Leave it</v-btn>
     </template>
   </v-snackbar>
-  <v-snackbar v-if="job.last" :key="job.last.id" v-model="shown" class="just no-print" location="bottom start" :timeout="SHOWN_MS">
+  <v-snackbar v-if="job.last" :key="job.last.ids[0]" v-model="shown" class="just no-print" location="bottom start" :timeout="SHOWN_MS">
     {{ job.last.text }}
     <template #actions>
-      <v-btn class="act slim" @click="undo">Undo</v-btn>
+      <v-btn class="act slim" @click="job.undoLast()">Undo</v-btn>
     </template>
   </v-snackbar>
 </template>

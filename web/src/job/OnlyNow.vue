@@ -24,15 +24,13 @@ const before = computed(() => {
   return props.place ? closingWords(props.place) : '';
 });
 const minutes = computed(() => owed.value.reduce((sum, x) => sum + x.minutes, 0));
+const leftWords = (n: number): string => `${n} left undone`;
 const pathOf = (x: OnlyNow) => ({ path: `/jobs/${job.records.job.id}/${x.stage}`, query: { pick: x.slot.id } });
 function leave(list: readonly OnlyNow[]): void {
-  for (const x of list)
-    job.add('leftItems', {
-      closedBy: (props.place ?? props.unit ?? props.inboard)?.id ?? null,
-      slotId: x.slot.id,
-      item: x.key,
-      what: x.what,
-    });
+  const closedBy = (props.place ?? props.unit ?? props.inboard)?.id ?? null;
+  job.together(leftWords(list.length), () =>
+    list.forEach((x) => job.add('leftItems', { closedBy, slotId: x.slot.id, item: x.key, what: x.what })),
+  );
 }
 </script>
 

@@ -24,9 +24,9 @@ export interface Stuck {
   readonly record: Culprit | null;
 }
 
-/** What was entered last, in words, and the event that is taken back where it is undone. */
+/** What was entered last, in words, and the events that are taken back where it is undone: several where one press entered them. */
 export interface LastEntry {
-  readonly id: string;
+  readonly ids: readonly string[];
   readonly text: string;
 }
 /** What shows itself where it was entered, and is undone there: by the capture bar, or by the same button. */
@@ -119,8 +119,9 @@ export const useJob = defineStore('job', () => {
     const now = timeNow();
     const whole = { ...body, ...seenBy(family, body), id, happenedAt: now.at, device: DEVICE } as Sent<F>;
     const about = aboutEvent(records.value, outbox.items, family, body);
-    if (family === 'takeBacks') last.value = { id, text: `Taken back: ${textOf((body as Partial<EventBase>).corrects ?? '')}` };
-    else if (!SHOWS_ITSELF.has(family)) last.value = { id, text: textOfWords(about) };
+    if (family === 'takeBacks') last.value = { ids: [id], text: `Taken back: ${textOf((body as Partial<EventBase>).corrects ?? '')}` };
+    else if (!SHOWS_ITSELF.has(family)) last.value = { ids: [id], text: textOfWords(about) };
+    entered?.push(id);
     void outbox.keep({
       jobId: records.value.job.id,
       authorId: session.person.id,
@@ -132,6 +133,25 @@ export const useJob = defineStore('job', () => {
       aside: null,
     });
     return id;
+  }
+  /** What one press enters, while it does. */
+  let entered: string[] | null = null;
+  /** Enters several things by one press: they are said in one sentence, and undone together. */
+  function together(text: string, enter: () => void): void {
+    if (entered) return enter();
+    const ids: string[] = [];
+    entered = ids;
+    try {
+      enter();
+    } finally {
+      entered = null;
+    }
+    if (ids.length > 1) last.value = { ids, text };
+  }
+  /** Takes back what was entered last, all that one press entered, the last of it first: what came after rests on what came before. */
+  function undoLast(): void {
+    const now = last.value;
+    if (now) together(`Taken back: ${now.text}`, () => [...now.ids].reverse().forEach((id) => takeBack(id)));
   }
   const textOfWords = ({ what, place }: EventWords): string => (place ? `${place}: ${what}` : what);
   /** An entry of this job in words, also one that still waits here. One that cannot be read is taken back all the same. */
@@ -225,6 +245,8 @@ export const useJob = defineStore('job', () => {
     load,
     refresh,
     add,
+    together,
+    undoLast,
     takeBack,
     who,
     by,

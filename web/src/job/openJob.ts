@@ -18,10 +18,10 @@ const wholeOf = ({ state, records, history }: JobStore): Whole | null => (state 
 
 /** The job of a frame: the store with its state, records and history, which are never null there. */
 function openJobOf(store: JobStore, whole: ShallowRef<Whole>) {
-  const { add, takeBack, takeIn, load, refresh, who, by } = store;
+  const { add, together, takeBack, takeIn, load, refresh, who, by } = store;
   return reactive({
     ...storeToRefs(store),
-    ...{ add, takeBack, takeIn, load, refresh, who, by },
+    ...{ add, together, takeBack, takeIn, load, refresh, who, by },
     state: computed(() => whole.value.state),
     records: computed(() => whole.value.records),
     history: computed(() => whole.value.history),

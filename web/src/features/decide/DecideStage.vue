@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { optionsOf } from '@dauer/core/readiness';
 import { THING_NAME } from '@dauer/core/wording';
-import type { OptionId } from '@dauer/core/catalogue';
+import { OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import { axleOf, canBeOff, CORNER_NAME } from '@dauer/core/layout';
 import type { Decision } from '@dauer/core/ledger';
@@ -56,15 +56,18 @@ function decide(c: Component, option: OptionId, reason: string, until: Until = N
 /** The same for others of the kind: the option, its reason and until when. */
 function sameFor(c: Component, places: readonly Component[]): void {
   const d = c.decision;
-  if (d) for (const x of places) decide(x, d.option, d.reason, { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access });
+  if (!d) return;
+  const until = { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access };
+  job.together(alikeWords(d.option, places.length), () => places.forEach((x) => decide(x, d.option, d.reason, until)));
 }
 /** Why nothing is put off until then: it lies behind, by the shop's calendar or the vehicle's counter. */
 const refusal = (until: Until): string | null =>
   putOffRefusal(until, job.state.history.active(job.state.records.counters), new Date().toISOString(), dayHere());
 function useAllThatHold(): void {
-  for (const c of sound.value)
-    if (optionsOf(job.history, c).find((o) => o.id === 'use_again')?.ruledOut === null) decide(c, 'use_again', '');
+  const sure = sound.value.filter((c) => optionsOf(job.history, c).find((o) => o.id === 'use_again')?.ruledOut === null);
+  job.together(alikeWords('use_again', sure.length), () => sure.forEach((c) => decide(c, 'use_again', '')));
 }
+const alikeWords = (option: OptionId, parts: number): string => `${OPTION_NAME[option]}: ${parts} parts`;
 /** The costly order is the second one: what nobody has looked at yet. */
 const unlooked = computed(() => {
   const s = job.state;

@@ -100,8 +100,10 @@ function log(kind: PartEventKind, said = '', lot: string | null = null, lineOn =
   step.value = null;
 }
 function takeOff(): void {
-  openJoints();
-  log('removed');
+  job.together(`${placeName(props.component.slot)}: ${PART_EVENT.removed}`, () => {
+    openJoints();
+    log('removed');
+  });
 }
 /** What stands before it comes off; a caliper is hung up on its line. */
 function clear(): void {
@@ -124,8 +126,7 @@ function tell(said: string): void {
 }
 /** Nothing is fitted for now until a day that has passed. */
 const behind = computed(() => temporary.value && until.value !== '' && until.value < dayHere());
-function fitNew(): void {
-  if (behind.value) return;
+function enterNew(): void {
   if (!props.component.empty && props.component.part) takeOff();
   else openJoints();
   job.add('partEvents', {
@@ -145,6 +146,10 @@ function fitNew(): void {
       note: '',
     },
   });
+}
+function fitNew(): void {
+  if (behind.value) return;
+  job.together(`${placeName(props.component.slot)}: ${PART_EVENT.fitted}`, enterNew);
   fitting.value = false;
   tag.value = '';
   number.value = '';
