@@ -39,7 +39,7 @@ describe('bands, and brakes inboard', function () {
     await page.getByText('3 to decide').waitFor();
     await page.getByText('Use again: 5 parts').waitFor();
     // What one press entered is undone by one.
-    await on('Undo').click();
+    await on(/^Undo$/).click();
     await page.getByText('8 to decide').waitFor();
     await on(/^Use again what holds/).click();
     for (const name of ['Rear left', 'Rear right', 'Shaft']) await job.decide(`${name} band drum`, 'Use again');
@@ -86,7 +86,7 @@ describe('bands, and brakes inboard', function () {
     await job.stage('rebuild', job.slot('caliper', 'RL'));
     await on('Taken off, line open').click();
     await page.getByText('Pedal locked').first().waitFor();
-    await on('Undo').click();
+    await on(/^Undo$/).click();
     await job.part('Rear left caliper').getByText('in its place').waitFor();
     await page.getByText('Pedal locked').waitFor({ state: 'detached' });
     await job.stage('rebuild', rotor);
