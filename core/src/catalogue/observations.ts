@@ -147,6 +147,22 @@ export function slotOfObservation(code: string): string | null {
   return code.split(ASKED_AT)[1] ?? null;
 }
 
+/** A reservoir of several as it is asked of: by its slot, or by none where it is the only one on the map. */
+interface AskedReservoir {
+  readonly slotId: string;
+  readonly plain: boolean;
+}
+
+/** The code of what is seen in a reservoir. */
+export function codeIn(code: string, { plain, slotId }: AskedReservoir): string {
+  return plain ? code : codeAt(code, slotId);
+}
+
+/** Whether something seen is said of a reservoir. */
+export function isSaidOf(code: string, { plain, slotId }: AskedReservoir): boolean {
+  return slotOfObservation(code) === (plain ? null : slotId);
+}
+
 export function observationFacts(code: string): ObservationFacts | undefined {
   return OBSERVATIONS.find((o) => o.code === observedCode(code));
 }

@@ -1,6 +1,6 @@
 import { lowerFirst } from '../quantity/display.ts';
 import { CORNER_NAME, type Corner } from '../layout/kinds.ts';
-import { isSeenInReservoir, observationFacts, observedCode, slotOfObservation } from './observations.ts';
+import { isSaidOf, isSeenInReservoir, observationFacts, observedCode, slotOfObservation } from './observations.ts';
 
 export type ProofResult = 'passed' | 'failed' | 'none' | 'gone' | 'less' | 'same' | 'not_tried';
 
@@ -167,9 +167,7 @@ function askedAgain(input: AskedOf): ProofItem[] {
       const text = observationFacts(code)?.text;
       if (text === undefined) return [];
       const where = slotOfObservation(code);
-      const reservoir = isSeenInReservoir(observedCode(code))
-        ? (input.reservoirs ?? []).find((r) => (where === null ? r.plain : r.slotId === where))
-        : undefined;
+      const reservoir = isSeenInReservoir(observedCode(code)) ? (input.reservoirs ?? []).find((r) => isSaidOf(code, r)) : undefined;
       const at = corner ? CORNER_NAME[corner] : (reservoir ?? input.controls.find((c) => c.slotId === where))?.name;
       const question = at ? `${at}: ${lowerFirst(text)}` : text;
       return [item(`${AGAIN_ITEM}${code}`, { question, how: 'Seen at Trace, asked again in the same words.', answers: AGAIN, corner })];

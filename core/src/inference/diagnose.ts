@@ -69,7 +69,8 @@ export const WORTH_A_LINE = 0.03;
 
 /** Least ratio of the odds, before and after what is known, that counts as raised. */
 const RAISED = 1.05;
-const oddsOf = (p: number): number => (p >= 1 ? Infinity : p / (1 - p));
+/** Odds of a probability. */
+export const oddsOf = (p: number): number => (p >= 1 ? Infinity : p / (1 - p));
 /** Whether something speaks for a fault: it is likelier than before anything was known. */
 const isRaised = (p: number, prior: number): boolean => oddsOf(p) > oddsOf(prior) * RAISED;
 

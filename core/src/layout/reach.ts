@@ -53,9 +53,18 @@ function reachFrom(layout: Layout, from: Slot, carries: readonly ConnectionKind[
   return found;
 }
 
-const known = new WeakMap<Layout, readonly Control[]>();
+/** What is worked out of a layout, once of each, since a layout is only ever replaced. */
+function onceALayout<T>(of: (layout: Layout) => readonly T[]): (layout: Layout) => readonly T[] {
+  const known = new WeakMap<Layout, readonly T[]>();
+  return (layout) => {
+    const now = known.get(layout) ?? of(layout);
+    known.set(layout, now);
+    return now;
+  };
+}
 
-/** Worked out once a layout, since a layout is only ever replaced. */
+const controlsOnce = onceALayout(workedOut);
+
 function workedOut(layout: Layout): readonly Control[] {
   return layout.slots.flatMap((slot): Control[] => {
     const kind =
@@ -78,11 +87,7 @@ function workedOut(layout: Layout): readonly Control[] {
  * Source: handbook 05, One open corner makes the whole vehicle's pedal dangerous.
  */
 export function controlsOf(layout: Layout): readonly Control[] {
-  const before = known.get(layout);
-  if (before) return before;
-  const controls = workedOut(layout);
-  known.set(layout, controls);
-  return controls;
+  return controlsOnce(layout);
 }
 
 /** The pedals and levers of the brakes: what is pressed to stop. */
@@ -101,7 +106,7 @@ export interface Reservoir {
   readonly plain: boolean;
 }
 
-const knownReservoirs = new WeakMap<Layout, readonly Reservoir[]>();
+const reservoirsOnce = onceALayout(reservoirsWorkedOut);
 
 function reservoirsWorkedOut(layout: Layout): Reservoir[] {
   const feeds = layout.connections.filter((c) => c.kind === 'feed');
@@ -138,11 +143,7 @@ function reservoirsWorkedOut(layout: Layout): Reservoir[] {
  * Source: handbook 35, What is asked: what is seen in a reservoir belongs to that reservoir; the clutch has its own.
  */
 export function reservoirsOf(layout: Layout): readonly Reservoir[] {
-  const before = knownReservoirs.get(layout);
-  if (before) return before;
-  const reservoirs = reservoirsWorkedOut(layout);
-  knownReservoirs.set(layout, reservoirs);
-  return reservoirs;
+  return reservoirsOnce(layout);
 }
 
 /** Controls that are fed from the same reservoir as this one: pressure or a leak there concerns them too. */

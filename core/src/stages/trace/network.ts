@@ -1,11 +1,12 @@
 import {
   codeAt,
+  codeIn,
   isFeltAtControl,
+  isSaidOf,
   isSeenInReservoir,
   observationFacts,
   observationKey,
   observedCode,
-  slotOfObservation,
 } from '../../catalogue/observations.ts';
 import type { CheckKind, FaultKind, Link, Shift, Sign, Tables } from '../../catalogue/trace/tables.ts';
 import type { Evidence, Network, NetworkFault, NetworkObservation } from '../../inference/faultNetwork.ts';
@@ -68,9 +69,8 @@ function checksOf(layout: Layout, tables: Tables, observations: readonly PlacedS
     const of = (at: readonly (Corner | null)[]): string[] => at.flatMap((c) => kind.signs.flatMap((code) => idsOf(code, c)));
     if (reservoirs.length > 1 && kind.signs.every(isSeenInReservoir))
       return reservoirs.flatMap((r) => {
-        const mine = of([null]).filter((id) => slotOfObservation(id) === (r.plain ? null : r.slotId));
-        const id = r.plain ? kind.id : codeAt(kind.id, r.slotId);
-        return placed(kind, id, `${kind.name}: ${lowerFirst(r.name)}`, null, kind.minutes, mine);
+        const mine = of([null]).filter((id) => isSaidOf(id, r));
+        return placed(kind, codeIn(kind.id, r), `${kind.name}: ${lowerFirst(r.name)}`, null, kind.minutes, mine);
       });
     return (kind.scope === 'corner' ? wheels : [null]).flatMap((corner) => {
       const name = corner ? `${kind.name}: ${CORNER_NAME[corner].toLowerCase()}` : kind.name;
@@ -103,7 +103,7 @@ export function networkOf(layout: Layout, context: TraceContext, tables: Tables)
   const byReservoir = (sign: string): boolean => reservoirs.length > 1 && isSeenInReservoir(sign);
   const keysAt = (sign: string, list: readonly (Control | Reservoir)[]): string[] =>
     list.map((of) => {
-      const piece: Piece = { code: 'plain' in of && of.plain ? sign : codeAt(sign, of.slotId), corner: null, name: of.name };
+      const piece: Piece = { code: 'plain' in of ? codeIn(sign, of) : codeAt(sign, of.slotId), corner: null, name: of.name };
       pieces.set(sign, (pieces.get(sign) ?? new Map<string, Piece>()).set(piece.code, piece));
       return piece.code;
     });

@@ -1,6 +1,7 @@
 import {
   GROUP_NAME,
   GROUPS,
+  isSaidOf,
   isSeenInReservoir,
   observationFacts,
   type ObservationGroup,
@@ -35,8 +36,7 @@ function controlOf(item: AskedOf, controls: readonly Control[]): Control | null 
 /** The reservoir that something is seen in, where there are several. */
 function reservoirOf(item: AskedOf, reservoirs: readonly Reservoir[]): Reservoir | null {
   if (reservoirs.length < 2 || !isSeenInReservoir(observedCode(item.code))) return null;
-  const at = slotOfObservation(item.code);
-  return reservoirs.find((r) => (at === null ? r.plain : r.slotId === at)) ?? null;
+  return reservoirs.find((r) => isSaidOf(item.code, r)) ?? null;
 }
 
 /**

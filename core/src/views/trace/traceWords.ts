@@ -1,5 +1,5 @@
 import type { Contradiction } from '../../inference/explain.ts';
-import { WORTH_A_LINE, type RankedFault, type RatedCheck, type Diagnosis } from '../../inference/diagnose.ts';
+import { oddsOf, WORTH_A_LINE, type RankedFault, type RatedCheck, type Diagnosis } from '../../inference/diagnose.ts';
 import type { Layout } from '../../layout/graph.ts';
 import { CORNERS, CORNER_NAME, isGripped } from '../../layout/kinds.ts';
 import type { PlacedFault, PlacedSign, VehicleNetwork } from '../../stages/trace/network.ts';
@@ -50,7 +50,6 @@ const worthALine = (c: RankedFault): boolean => c.probability >= WORTH_A_LINE;
 
 /** What was likelier than not before anything was seen is no news, unless what was seen makes its odds so many times higher. */
 const NEWS = { from: 0.5, times: 10 } as const;
-const oddsOf = (p: number): number => p / Math.max(1 - p, Number.EPSILON);
 
 /** Whether a cause was likely anyway, as water in old fluid, and what was seen adds little to it. */
 function isStanding(network: VehicleNetwork, c: RankedFault): boolean {
