@@ -22,5 +22,10 @@ export const LARGEST_PUBLIC_BODY = 16 * 1024;
 export const PICTURE = { path: '/api/pictures/:hash', role: 'reader' } as const satisfies { path: string; role: Access };
 /** Where a hand-back sheet is fetched from as a PDF file. */
 export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
+/** Where the choice file of a sheet is fetched from: a page of its own for the owner. */
+export const CHOICE_FILE = { path: '/api/jobs/:jobId/offers/:id/choice-file', role: 'technician' } as const satisfies {
+  path: string;
+  role: Access;
+};
 /** The stream of changes: listeners get ids only, and read again. Who a page believes to be signed in goes as `person`. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };

@@ -7,6 +7,7 @@ import { gauge } from './features/gauge.ts';
 import { limits } from './features/limits.ts';
 import { notices } from './features/notices.ts';
 import { parts } from './features/parts.ts';
+import { prices } from './features/prices.ts';
 import { prove } from './features/prove.ts';
 import { rack } from './features/rack.ts';
 import { rebuild } from './features/rebuild.ts';
@@ -28,6 +29,7 @@ export const ENDPOINTS = {
   ...bleed,
   ...prove,
   ...parts,
+  ...prices,
   ...limits,
   ...rack,
 };

@@ -1,6 +1,6 @@
 import * as catalogue from '@dauer/core/catalogue';
 import type * as layout from '@dauer/core/layout';
-import type * as ledger from '@dauer/core/ledger';
+import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { corner, day, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
 
@@ -12,7 +12,7 @@ const position = {
   angleDeg: z.number().min(0).max(360).nullable(),
   place: words(60).nullable(),
 };
-const option = z.enum(['use_again', 'reseal', 'hone', 'sleeve', 'machine', 'replace', 'put_off']);
+export const option = z.enum(catalogue.OPTION_IDS);
 const measurement = z.enum(catalogue.MEASUREMENT_IDS);
 export const fluidClass = z.enum(['3', '4', '5.1', '6', '5', 'mineral', 'castor']);
 export const componentKind = z.enum([
@@ -74,7 +74,7 @@ const findingFields = {
     .default(null),
   severity: z.enum(['note', 'watch', 'doubt', 'reject']),
   cleaning: z.enum(['before', 'after']),
-  rulesOut: z.array(option).max(7),
+  rulesOut: z.array(option).max(catalogue.OPTION_IDS.length),
   settles: id.nullable(),
   entry: words(60).nullable().default(null),
   place: words(80).nullable().default(null),
@@ -94,9 +94,31 @@ const decisionFields = {
   reviewOn: day.nullable(),
   untilKm: z.number().min(0).max(10_000_000).nullable().default(null),
   access: words(80).nullable().default(null),
+  code: z.enum(catalogue.REASON_CODES).nullable().default(null),
   metal: z.enum(['iron', 'steel', 'aluminium']).nullable().default(null),
   supersedes,
 };
+const costFields = {
+  slotId: id,
+  option,
+  term: z.enum(ledger.COST_TERMS),
+  amount: z.number().int().min(-1e12).max(1e12).nullable(),
+  minutes: z.number().int().min(0).max(60_000).nullable().default(null),
+  reason: words(300),
+};
+export const costEntryRecord = recordBase.extend(costFields).meta({ id: 'CostEntry' }) satisfies Fields<ledger.CostEntry>;
+const choiceFields = {
+  offerId: id,
+  answer: z.enum(['yes', 'no']),
+  variant: words(40).nullable().default(null),
+  picks: z.array(z.object({ row: words(80), option })).max(200).readonly(),
+  sum: z.number().int().min(-1e12).max(1e12),
+  by: name,
+  how: z.enum(ledger.CHOICE_WAYS),
+  code: words(40).nullable().default(null),
+  wishes: words(1000).default(''),
+};
+export const ownerChoiceRecord = recordBase.extend(choiceFields).meta({ id: 'OwnerChoice' }) satisfies Fields<ledger.OwnerChoice>;
 const operationFields = { slotId: id.nullable(), title: name, attendedMinutes: z.number().int().min(0).max(6000) };
 const operationEventFields = { operationId: id, kind: z.enum(['start', 'stop', 'done']), note: words(500) };
 const torqueSent = { slotId: id.nullable(), point: words(120).min(1), targetTyped: typed, typed, unit: unitId, wrench: words(80) };
@@ -145,6 +167,7 @@ const partEventFields = {
     'honed',
     'sleeved',
     'resealed',
+    'relined',
     'coated',
     'scrapped',
     'came_loose',
@@ -280,6 +303,8 @@ export const EVENTS = {
   findings: { sent: sentBase.extend(findingFields), record: findingRecord },
   observations: { sent: sentBase.extend(observationFields), record: observationRecord },
   decisions: { sent: sentBase.extend({ ...decisionFields, reviewOn: sentDay.nullable() }), record: decisionRecord },
+  costEntries: { sent: sentBase.extend(costFields), record: costEntryRecord },
+  ownerChoices: { sent: sentBase.extend(choiceFields), record: ownerChoiceRecord },
   operations: { sent: sentBase.extend(operationFields), record: operationRecord },
   operationEvents: { sent: sentBase.extend(operationEventFields), record: operationEventRecord },
   torques: { sent: sentBase.extend(torqueSent), record: torqueRecord },

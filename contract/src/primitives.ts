@@ -19,6 +19,9 @@ const unitIds = [...new Set(Object.values(UNITS).flatMap((list) => list.map((u) 
 export const unitId = z.enum(unitIds as [UnitId, ...UnitId[]]);
 export const kind = z.enum(Object.keys(UNITS) as [QuantityKind, ...QuantityKind[]]);
 
+/** A sum of money, whole minor units of the shop's currency. */
+export const minorSum = z.number().int().min(0).max(1e12);
+
 /** A password on its way in: ten characters or more. */
 export const password = z.string().min(10).max(200);
 

@@ -39,7 +39,7 @@ describe('how a vehicle came', () => {
     const c = t.component(slot);
     expect([c.empty, c.bench, c.lookRequired, c.required.length]).to.deep.equal([true, null, false, 0]);
     const open = optionsOf(openHistory(t.file), c).filter((o) => o.ruledOut === null);
-    expect(open.map((o) => o.id)).to.deep.equal(['replace', 'put_off']);
+    expect(open.map((o) => o.id)).to.deep.equal(['replace', 'exchange', 'used', 'put_off']);
     expect(deriveJob(t.file, NOW).obligations.find((o) => o.key === `fit:${slot}`)?.what).to.equal(
       'Front left caliper is missing: find it, or fit another',
     );

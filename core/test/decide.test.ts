@@ -88,7 +88,7 @@ describe('options', () => {
     expect(said('FL')).to.equal(null);
     decide('FR', 'use_again', '');
     expect(said('FL')).to.equal('Front right rotor is decided otherwise (use again). Both sides alike, or a reason.');
-    expect(said('FR')).to.include('Front left rotor is decided otherwise (replace)');
+    expect(said('FR')).to.include('Front left rotor is decided otherwise (replace new)');
     decide('FR', 'use_again', 'New last month');
     expect([said('FL'), said('FR')]).to.deep.equal([null, null]);
     decide('FR', 'replace', '');

@@ -52,6 +52,7 @@ const STORED: readonly (readonly [string, Duty])[] = [
   ['proof:release@FL', { kind: 'proof', item: 'release', corner: 'FL' }],
   ['proof:again:drags@RL', { kind: 'proof', item: 'again:drags', corner: 'RL' }],
   ['move:yard', { kind: 'yard' }],
+  ['money:authorised', { kind: 'authorised' }],
   [`wanted:${SLOT}:hub_face_runout`, { kind: 'wanted', slotId: SLOT, measurement: 'hub_face_runout' }],
 ];
 
@@ -75,6 +76,7 @@ describe('the stored name of a duty', () => {
         came: true,
         board: true,
         identify: true,
+        authorised: true,
         because: true,
         cause: true,
         second: true,

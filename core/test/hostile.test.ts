@@ -237,6 +237,10 @@ describe('every family of events', () => {
       'callBacks',
       'gaugeChecks',
       'torqueChecks',
+      'articles',
+      'rates',
+      'houseRules',
+      'offers',
       'people',
       'pastJobs',
     ];

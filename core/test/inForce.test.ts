@@ -84,7 +84,7 @@ describe('two people who did not know of each other', () => {
         reviewOn: null,
         untilKm: null,
         access: null,
-        metal: null,
+        code: null, metal: null,
         supersedes,
       },
     });

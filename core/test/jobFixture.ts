@@ -84,7 +84,7 @@ export class JobFixture {
         fluidKnown: '',
         promised: null,
         finish: 'not_said',
-        authorised: null,
+        authorisedMinor: null,
         scopeCorners: corners,
         scopeIn: [],
         returnOf: null,
@@ -203,7 +203,7 @@ export class JobFixture {
         reviewOn: null,
         untilKm: null,
         access: null,
-        metal: null,
+        code: null, metal: null,
         supersedes: null,
       },
     ];

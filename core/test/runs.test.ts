@@ -82,7 +82,7 @@ describe('lines, cables, rods and levers', () => {
     t.find(t.line.id, { partId: t.line.id, words: rusted.name, severity: rusted.severity, rulesOut: rusted.rulesOut });
     expect(t.owed(t.line.id)).to.deep.equal(['decide', 'finding']);
     const options = optionsOf(openHistory(t.file), t.component(t.line.id));
-    expect(options.filter((o) => o.ruledOut !== null).map((o) => o.id)).to.deep.equal(['use_again', 'put_off']);
+    expect(options.filter((o) => o.ruledOut !== null).map((o) => o.id)).to.deep.equal(['use_again', 'for_now', 'put_off']);
     t.decide(t.line.id, 'replace');
     expect(t.owed(t.line.id)).to.have.members(['work', 'finding']);
     expect(t.refusal(t.line.id, 'removed')).to.match(/still made at the .* and at the front left hose/);

@@ -230,7 +230,7 @@ export class Telling {
       reviewOn: null,
       untilKm: null,
       access: null,
-      metal: null,
+      code: null, metal: null,
       supersedes: null,
     });
   }
@@ -385,7 +385,7 @@ export class Car {
       promised: null,
       finish: 'tidy',
       returnOf: null,
-      authorised: null,
+      authorisedMinor: null,
       scopeCorners: ['FL', 'FR', 'RL', 'RR'],
       scopeIn: [],
       scopeOut: [],

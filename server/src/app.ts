@@ -23,6 +23,8 @@ import { serveHealth } from './features/shop/health.ts';
 import { shopHandlers } from './features/shop/handlers.ts';
 import { traceHandlers } from './features/trace/handlers.ts';
 import { yardHandlers } from './features/yard/handlers.ts';
+import { serveChoiceFile } from './features/decide/choiceFile.ts';
+import { priceHandlers } from './features/parts/prices.ts';
 import { serveSheetPdf } from './features/prove/pdf.ts';
 import { serveLive } from './platform/live.ts';
 import { hearClocks } from './platform/clock.ts';
@@ -57,6 +59,7 @@ const handlers = {
   ...bleedHandlers,
   ...proveHandlers,
   ...partsHandlers,
+  ...priceHandlers,
   ...limitsHandlers,
   ...rackHandlers,
 };
@@ -129,6 +132,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   });
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
+  serveChoiceFile(app, connection.db);
   servePictures(app, connection.db);
   serveAuthority(app);
   serveLive(app, connection.db, options.databaseUrl);

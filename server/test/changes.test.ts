@@ -13,7 +13,7 @@ import { addStoryPeople, type Booked, bookIn, limitBody, openShop, PASSWORD, typ
 
 /** A file whatever order its lists came in. */
 function ordered(records: JobRecords): Record<string, unknown> {
-  const lists: readonly string[] = [...EVENT_LISTS, 'parts', 'limits', 'priors', 'gauges', 'callBacks', 'gaugeChecks'];
+  const lists: readonly string[] = [...EVENT_LISTS, 'parts', 'limits', 'priors', 'gauges', 'callBacks', 'gaugeChecks', 'articles', 'rates', 'houseRules', 'offers'];
   return Object.fromEntries(
     Object.entries(records)
       .filter(([name]) => name !== 'cursor')
@@ -210,6 +210,25 @@ describe('what is new of a job', function () {
           const prior = { id: v7(), fault: 'piston_seized', times: 2.5, lookedAt: 40, found: 9 };
           return shop.lead.ask('POST', '/api/tracing/priors', { priors: [prior] });
         },
+      ],
+      [
+        'what the shop reckons with',
+        ['rates'],
+        () =>
+          shop.lead.ask('POST', '/api/reckoning/rates', {
+            ...{ id: v7(), hourly: 6000, hoursADay: 6, bayADay: 0, shipping: 0, towing: 0, standardPermille: 200, reducedPermille: 50 },
+            reason: '',
+          }),
+      ],
+      [
+        'a house rule',
+        ['houseRules'],
+        () => shop.lead.ask('POST', '/api/reckoning/house-rules', { id: v7(), rule: 'pairs', school: 'both', reason: 'They age alike' }),
+      ],
+      [
+        'a sheet for the owner',
+        ['offers'],
+        () => shop.technician.ask('POST', `/api/jobs/${car.jobId}/offers`, { id: v7() }),
       ],
       [
         'a part that was given a tag',

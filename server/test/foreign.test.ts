@@ -61,6 +61,7 @@ describe('what is told of one vehicle', function () {
     foreign['gaugeVersionId'] = v7();
     foreign['place'] = slotId;
     foreign['eventId'] = foreign['findingId'];
+    foreign['offerId'] = v7();
   });
   after(() => shop.close());
 
@@ -107,6 +108,11 @@ describe('what is told of one vehicle', function () {
       fluidServices: () => ({ product: 'Fluid', fluidClass: '4', batch: '', lowMoisture: false }),
       proofs: () => ({ item: 'leak_look', slotId, corner: null, result: 'not_tried', note: '' }),
       acceptances: () => ({ obligation: 'x', reason: 'none at all', password: PASSWORD }),
+      costEntries: () => ({ slotId, option: 'replace', term: 'parts', amount: 1200, reason: '' }),
+      ownerChoices: async () => {
+        const offer = await shop.technician.ask<{ id: string }>('POST', `/api/jobs/${mine.jobId}/offers`, { id: v7() });
+        return { offerId: offer.body.id, answer: 'no', picks: [], sum: 0, by: 'The owner', how: 'in_shop' };
+      },
       cautionAcks: () => ({ caution: 'x' }),
       partEvents: () => ({ partId, kind: 'found', slotId, note: '', temporary: false, part: null }),
       putIns: () => ({ slotId, what: 'block', note: '' }),
@@ -170,6 +176,7 @@ describe('what is told of one vehicle', function () {
       partCorrections: ['partId', 'otherId'],
       causeLooks: ['place'],
       handIns: ['eventId'],
+      ownerChoices: ['offerId'],
     };
     for (const family of Object.keys(EVENTS) as EventFamily[])
       for (const field of idsOf(family))

@@ -158,9 +158,9 @@ describe('what is told at intake', () => {
   });
 
   it('masses and lengths of a vehicle, finish and sum of a job, come back as they were sent', async () => {
-    const { jobId, vehicleId } = await bookIn(shop.technician, undefined, { finish: 'show', authorised: 1850 });
+    const { jobId, vehicleId } = await bookIn(shop.technician, undefined, { finish: 'show', authorisedMinor: 185_000 });
     const { vehicle, job } = await shop.technician.file(jobId);
-    expect([job.finish, job.authorised, vehicle.massKg]).to.deep.equal(['show', 1850, null]);
+    expect([job.finish, job.authorisedMinor, vehicle.massKg]).to.deep.equal(['show', 185_000, null]);
     const { id: _i, ownerId: _o, version, ...fields } = vehicle;
     const sent = {
       ...fields,

@@ -148,7 +148,7 @@ describe('what waits on this device', () => {
         fluidKnown: '',
         promised: null,
         finish: 'not_said' as const,
-        authorised: null,
+        authorisedMinor: null,
         scopeCorners: [],
         scopeIn: [],
         returnOf: null,

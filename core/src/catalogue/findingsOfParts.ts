@@ -131,7 +131,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
     'Grooves where it stands on anchor and cylinder, a web out of true.',
     'The shoe stands askew and wears on one edge.',
     'reject',
-    { rulesOut: AGAIN },
+    { rulesOut: [...AGAIN, 'reline'] },
   ),
   known(
     'band_bent',
@@ -140,7 +140,7 @@ export const FINDING_CATALOGUE: readonly KnownFinding[] = [
     'It stands off the drum at one place and rubs at another; a line at the anchor or an ear; a hole worn oval.',
     'It cannot be set even all round, and lets go at the ear under load.',
     'reject',
-    { rulesOut: AGAIN },
+    { rulesOut: [...AGAIN, 'reline'] },
   ),
   known(
     'contact_heel_toe',

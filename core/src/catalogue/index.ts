@@ -27,6 +27,10 @@ export {
   observationFacts,
   observationKey,
 } from './observations.ts';
+export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
+export type { CardStep, WorkCard } from './cards/types.ts';
+export { HOUSE_RULES, houseRule, type HouseRule } from './houseRules.ts';
+export { type Ladder, ladderFor, LADDERS } from './ladders.ts';
 export { operationFor, type OperationTemplate } from './operations.ts';
 export {
   countsFor,
@@ -51,7 +55,20 @@ export {
   type ProofResult,
   RESULT_WORD,
 } from './proofItems.ts';
-export { OPTION_NAME, type BoreMaterial, type OptionId, optionsFor } from './repairOptions.ts';
+export {
+  ENDS_PLACE,
+  OPTION_IDS,
+  OPTION_NAME,
+  type BoreMaterial,
+  type OptionId,
+  optionsFor,
+  REASON_CODE_NAME,
+  REASON_CODES,
+  type ReasonCode,
+  RENEWS,
+  STAYS,
+  WAITS,
+} from './repairOptions.ts';
 export { type Stage, STAGE_NAME, STAGES } from './stages.ts';
 export { GENERIC_TORQUES, genericForJoint, genericForUnit, type GenericTorque } from './genericTorques.ts';
 export { answerable, SHIFTS, TABLES } from './trace/tables.ts';

@@ -3,7 +3,7 @@ import type { Need } from './measured/types.ts';
 import { MEASUREMENT_IDS, MEASUREMENTS, type MeasurementId } from './measurements.ts';
 
 export type { Need } from './measured/types.ts';
-import type { OptionId } from './repairOptions.ts';
+import { type OptionId, RENEWS } from './repairOptions.ts';
 
 /** One line of the programme: of a kind of component, as found or after what is done with it. */
 export interface ProgrammeItem {
@@ -54,13 +54,17 @@ const LOOKED_AT: readonly ComponentKind[] = [
   'clutch_slave',
 ];
 
+/** After which the same is gauged as after a new one was fitted. */
+const SAME_AS_NEW: readonly ProgrammeItem['done'][] = [...RENEWS, 'reline'];
+
 /** The lines of a kind of component, as found or after what was done. */
 export function programmeFor(
   kind: ComponentKind,
   done: ProgrammeItem['done'],
   programme: readonly ProgrammeItem[] = PROGRAMME,
 ): ProgrammeItem[] {
-  return programme.filter((p) => p.kind === kind && p.done === done);
+  const as = SAME_AS_NEW.includes(done) ? 'replace' : done;
+  return programme.filter((p) => p.kind === kind && p.done === as);
 }
 
 /** Whether a look with words is owed for a kind of component. */

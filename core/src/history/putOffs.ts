@@ -1,4 +1,5 @@
 import { ACCESSES } from '../catalogue/accessRules.ts';
+import { WAITS } from '../catalogue/repairOptions.ts';
 import { type Slot, slotById, unitMates } from '../layout/graph.ts';
 import type { Decision } from '../ledger/families/decisions.ts';
 import { inForce } from '../ledger/inForce.ts';
@@ -67,7 +68,7 @@ export function putOffsOf(history: JobHistory, today: string): PutOff[] {
     const newest =
       mine ?? [...jobs.values()].sort((a, b) => ((a.at(-1)?.happenedAt ?? '') < (b.at(-1)?.happenedAt ?? '') ? 1 : -1))[0] ?? [];
     const decision = inForce(newest).now;
-    if (!slot || decision?.option !== 'put_off') return [];
+    if (!slot || !decision || !WAITS.includes(decision.option)) return [];
     if (decision.partId !== null && decision.partId !== lastPartIn(slotId, events)) return [];
     const of = mine ? 'this' : 'earlier';
     return [{ slot, decision, of, due: dueOf(history, slot, decision, today, of) }];

@@ -18,6 +18,11 @@ const MIN_CARE: Readonly<Record<Use, CareState>> = {
   stands: 'opened',
 };
 
+/** Least state in which a seized unit of this vehicle goes out. */
+export function leastCare(history: JobHistory): CareState {
+  return MIN_CARE[history.records.vehicle.use];
+}
+
 /** How far the unit in a place has been brought on this job. */
 export function careOf(history: JobHistory, c: Pick<Component, 'slot' | 'part' | 'bench' | 'fittedHere'>): CareState {
   if (

@@ -2,6 +2,7 @@ import type { FindingSeverity } from '../catalogue/findingKinds.ts';
 import type { Measurement, MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
 import { type Need, type ProgrammeItem, looksAt, programmeFor } from '../catalogue/programme.ts';
+import { RENEWS } from '../catalogue/repairOptions.ts';
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { KIND_OF_JOB, takesIn } from '../history/scope.ts';
@@ -129,10 +130,15 @@ function requiredOf(
     };
   };
   // Replacing closes the gauging of the part as found; what was done asks for its own.
-  const asFound = decision?.option === 'replace' || neverCame(history, slot.id) ? [] : programmeFor(slot.kind, 'found');
+  const asFound = isRenewed(decision) || neverCame(history, slot.id) ? [] : programmeFor(slot.kind, 'found');
   const done = decision ? programmeFor(slot.kind, decision.option) : [];
   const lines = [...asFound, ...again].filter((f) => !done.some((d) => d.measurement === f.measurement && d.phase === f.phase));
   return [...lines, ...done].filter((l) => isTakenAt(l.measurement, slot)).map(line);
+}
+
+/** Whether what sits there makes way for another article, so that nothing has to be gauged on it as found. */
+export function isRenewed(decision: Decision | null | undefined): boolean {
+  return decision != null && RENEWS.includes(decision.option);
 }
 
 const isTakenAt = (id: MeasurementId, slot: Slot): boolean => measurementsAt(slot).some((m) => m.id === id);
@@ -191,7 +197,7 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
   const findings = openFindings(history, slot.id);
   const gaugingOwed = KIND_OF_JOB[records.job.kind].gauges && article;
   const required = gaugingOwed ? requiredOf(history, slot, sets, decision, inScope, today) : [];
-  const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && decision?.option !== 'replace' && !neverCame(history, slot.id);
+  const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && !isRenewed(decision) && !neverCame(history, slot.id);
   const lookDone = history
     .active(records.findings)
     .some(

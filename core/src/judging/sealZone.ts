@@ -106,7 +106,8 @@ export function sealZone(history: JobHistory, slot: Slot): SealZone {
   const rotorNew = want(rotorLimit?.nominal ?? null, 'rotor_new');
   const rotorDiscard = want(rotorLimit?.at ?? null, 'rotor_discard');
   const rotorNow = want(thickness.length > 0 ? mean(thickness) : null, 'rotor');
-  const replaced = rotor !== undefined && decidedHere(history, rotor.id).now?.option === 'replace';
+  const renewal = rotor && decidedHere(history, rotor.id).now?.option;
+  const replaced = renewal === 'replace' || renewal === 'exchange';
   const pits = stretchesAt(history, slot.id);
   const seal =
     below !== null && width !== null && length !== null ? { sealBelowMouth: below, sealWidth: width, sealingLength: length } : null;

@@ -15,6 +15,8 @@ export function workDone(history: JobHistory, c: Component): boolean {
   const mine = history.active(history.records.partEvents).filter((e) => e.jobId === history.records.job.id && e.partId === c.part?.id);
   switch (c.decision?.option) {
     case 'replace':
+    case 'exchange':
+    case 'used':
       return c.fittedHere;
     case 'machine':
       return mine.some((e) => e.kind === 'machined');
@@ -24,6 +26,12 @@ export function workDone(history: JobHistory, c: Component): boolean {
       return resealedAfter(mine, 'honed');
     case 'sleeve':
       return resealedAfter(mine, 'sleeved');
+    case 'reline':
+      return mine.some((e) => e.kind === 'relined');
+    case 'convert':
+    case 'take_off':
+      // Done when the layout has the place no more.
+      return false;
     default:
       return true;
   }
@@ -35,6 +43,7 @@ const STEPS: Readonly<Partial<Record<OptionId, readonly PartEventKind[]>>> = {
   hone: ['honed', 'resealed'],
   sleeve: ['sleeved', 'resealed'],
   machine: ['machined'],
+  reline: ['relined'],
 };
 
 /** What has still to be done to what belongs to a place, in its order: as decided, and how far a seized unit has to be brought. */

@@ -32,7 +32,7 @@ export type Duty =
   | { readonly kind: 'op'; readonly operationId: string }
   | { readonly kind: 'joint'; readonly connectionId: string; readonly slotId: string; readonly step: JointStep }
   | { readonly kind: 'torque'; readonly fastener: Fastener }
-  | { readonly kind: 'fluid' | 'yard' }
+  | { readonly kind: 'fluid' | 'yard' | 'authorised' }
   | { readonly kind: 'bleed'; readonly slotId: string }
   | { readonly kind: 'finding'; readonly findingId: string }
   | { readonly kind: 'out'; readonly putInId: string }
@@ -99,6 +99,8 @@ export function dutyKey(d: Duty): string {
       return 'bleed:fluid';
     case 'yard':
       return 'move:yard';
+    case 'authorised':
+      return 'money:authorised';
     case 'finding':
       return `finding:${d.findingId}`;
     case 'out':
@@ -170,6 +172,8 @@ export function dutyOf(stored: string): Duty | null {
       return rest === 'fluid' ? ifWritten({ kind: 'fluid' }) : ifWritten({ kind, slotId: rest });
     case 'move':
       return rest === 'yard' ? ifWritten({ kind: 'yard' }) : null;
+    case 'money':
+      return rest === 'authorised' ? ifWritten({ kind: 'authorised' }) : null;
     case 'finding':
       return ifWritten({ kind, findingId: rest });
     case 'out':
@@ -198,7 +202,7 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     stray: 'gauge',
     wanted: 'gauge',
   },
-  decide: 'decide',
+  ...{ decide: 'decide', authorised: 'decide' },
   ...{
     board: 'rebuild',
     work: 'rebuild',

@@ -7,6 +7,7 @@ import { bleedPulls } from './families/bleedPulls.ts';
 import { cameWith } from './families/cameWith.ts';
 import { causeLooks } from './families/causeLooks.ts';
 import { cautionAcks } from './families/cautionAcks.ts';
+import { costEntries } from './families/costEntries.ts';
 import { counters } from './families/counters.ts';
 import { decisions } from './families/decisions.ts';
 import { earlierWork } from './families/earlierWork.ts';
@@ -21,6 +22,7 @@ import { leftItems } from './families/leftItems.ts';
 import { observations } from './families/observations.ts';
 import { operationEvents } from './families/operationEvents.ts';
 import { operations } from './families/operations.ts';
+import { ownerChoices } from './families/ownerChoices.ts';
 import { partCorrections } from './families/partCorrections.ts';
 import { partEvents } from './families/partEvents.ts';
 import { pictures } from './families/pictures.ts';
@@ -49,6 +51,8 @@ const FAMILIES = {
   findings,
   observations,
   decisions,
+  costEntries,
+  ownerChoices,
   operations,
   operationEvents,
   torques,

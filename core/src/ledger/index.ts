@@ -11,6 +11,7 @@ export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPull
 export type { CameWith } from './families/cameWith.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
 export type { CautionAck } from './families/cautionAcks.ts';
+export { COST_TERMS, type CostEntry, type CostTerm } from './families/costEntries.ts';
 export type { CounterReading } from './families/counters.ts';
 export type { Decision } from './families/decisions.ts';
 export type { EarlierWhat, EarlierWork, KnownFrom } from './families/earlierWork.ts';
@@ -27,6 +28,7 @@ export type { LeftItem } from './families/leftItems.ts';
 export type { Observation } from './families/observations.ts';
 export type { OperationEvent } from './families/operationEvents.ts';
 export type { Operation } from './families/operations.ts';
+export { CHOICE_WAYS, type ChoiceWay, type OwnerChoice } from './families/ownerChoices.ts';
 export type { PartCorrection } from './families/partCorrections.ts';
 export type { PartEvent, PartEventKind } from './families/partEvents.ts';
 export type { Picture, PictureOf } from './families/pictures.ts';
@@ -44,7 +46,27 @@ export type { DeriveFacts, Named, ReleaseClass } from './family.ts';
 export type { Calibration, CallBack, GaugeCheck, GaugeVersion, RepeatStudy, TorqueCheck } from './gaugeRecords.ts';
 export { type JobRecords, NO_RECORDS } from './jobRecords.ts';
 export type { Finish, Job, JobKind, Person } from './job.ts';
+export type { Offer, OfferRow, OfferSheet, OfferWay } from './offerRecords.ts';
 export type { Part } from './partRecords.ts';
+export {
+  articlesNow,
+  type ArticleVersion,
+  FITS,
+  type Fits,
+  type HouseRuleVersion,
+  newestVersion,
+  PROCESSES,
+  type Process,
+  type RatesVersion,
+  SCARCITIES,
+  type Scarcity,
+  schoolOf,
+  SUPPLIES,
+  type Supplier,
+  type Supply,
+  TAX_KINDS,
+  type TaxKind,
+} from './priceRecords.ts';
 export type { PriorVersion } from './priorRecords.ts';
 export type { HandbackSheet, ReleaseRecord, SheetLine } from './release.ts';
 export { withChanges } from './merge.ts';

@@ -15,8 +15,8 @@ export interface Job {
   readonly promised: string | null;
   /** How good is good enough, as agreed. Source: handbook 05, Finish to the vehicle. */
   readonly finish: Finish;
-  /** What the owner has authorised, in the shop's money; null where nothing was said. */
-  readonly authorised: number | null;
+  /** What the owner authorised when it was booked in, gross, minor units of the shop's currency; null where nothing was said. */
+  readonly authorisedMinor: number | null;
   readonly scopeCorners: readonly Corner[];
   /** Places taken in or left out by hand, beyond what the kind of job takes in. */
   readonly scopeIn: readonly string[];

@@ -4,7 +4,9 @@ import type { EventBase } from './eventBase.ts';
 import { type EventList, type EventLists, NO_EVENTS } from './families.ts';
 import type { CallBack, GaugeCheck, GaugeVersion, TorqueCheck } from './gaugeRecords.ts';
 import type { Job, JobImport, JobKind, Person } from './job.ts';
+import type { Offer } from './offerRecords.ts';
 import type { Part } from './partRecords.ts';
+import type { ArticleVersion, HouseRuleVersion, RatesVersion } from './priceRecords.ts';
 import type { PriorVersion } from './priorRecords.ts';
 import type { ReleaseRecord } from './release.ts';
 import type { Vehicle } from './vehicleRecords.ts';
@@ -37,6 +39,12 @@ export interface JobRecords extends EventLists {
   readonly gaugeChecks: readonly GaugeCheck[];
   /** Who agreed to which generic torque. */
   readonly torqueChecks: readonly TorqueCheck[];
+  /** The shop's price book and what it reckons with, all versions; empty for whoever is shown no prices. */
+  readonly articles: readonly ArticleVersion[];
+  readonly rates: readonly RatesVersion[];
+  readonly houseRules: readonly HouseRuleVersion[];
+  /** Sheets that were made for the owner, the oldest first. */
+  readonly offers: readonly Offer[];
   readonly people: readonly Person[];
   readonly pastJobs: readonly PastJob[];
   readonly release: ReleaseRecord | null;
@@ -55,6 +63,10 @@ export const NO_RECORDS: Lists<JobRecords> = {
   callBacks: [],
   gaugeChecks: [],
   torqueChecks: [],
+  articles: [],
+  rates: [],
+  houseRules: [],
+  offers: [],
   people: [],
   pastJobs: [],
 };

@@ -4,6 +4,7 @@
  */
 export const DOMAIN_ERRORS = {
   // What was typed.
+  bad_code: 'no code that was given out',
   empty: 'nothing was given',
   not_a_number: 'cannot be read as one figure',
   not_a_date: 'cannot be read as a date',
@@ -15,6 +16,7 @@ export const DOMAIN_ERRORS = {
   bad_fraction: 'is no proper fraction',
   fraction_not_inch: 'a fraction of anything but inches',
   too_many_digits: 'more digits than any gauge shows',
+  too_fine: 'has more decimals than the currency',
   too_large: 'larger than is taken, or than can be worked out',
   unknown_unit: 'a unit that is not known for this quantity',
   wrong_kind: 'a unit of another quantity',

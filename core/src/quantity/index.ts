@@ -12,7 +12,7 @@ export {
 export { convert, display, displayWithUnit, figure, fixed, groupThousands, plainDisplay, plainFixed, upperFirst } from './display.ts';
 export { isLocale, localeNow, moneyText, USUAL_LOCALE, setNumberLocale } from './locale.ts';
 export { DomainError, toResult } from './domainError.ts';
-export { isCurrency, parseMoney } from './money.ts';
+export { grossOf, isCurrency, majorOf, minorDigits, parseMinor, taxOn } from './money.ts';
 export { parseQuantity, type Quantity } from './parse.ts';
 export { FIRST_YEAR, isPartialDate, isYear, LAST_YEAR, parsePartialDate } from './partialDate.ts';
 export { readTold } from './told.ts';

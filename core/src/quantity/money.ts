@@ -62,3 +62,49 @@ export function parseMoney(typed: string, currency: string | null): number {
   if (sum > MOST) throw new DomainError('too_large', `“${text}” is more than a shop is paid. Look at the separators.`);
   return sum;
 }
+
+/**
+ * Decimal places that sums of a currency are counted in: 2 for most, 0 for yen, 3 for dinars; 2 where none is set.
+ * Source: ISO 4217, as the platform has it.
+ */
+export function minorDigits(currency: string | null): number {
+  if (currency === null || !isCurrency(currency)) return 2;
+  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+}
+
+/**
+ * Reads a typed sum into whole minor units of the shop's currency.
+ * @param currency ISO 4217 code; null where the shop has none, and sums have two decimals
+ * @returns minor units, at least 0
+ * @throws DomainError empty, not_a_sum, other_currency, too_large; too_fine where it has more decimals than the currency
+ */
+export function parseMinor(typed: string, currency: string | null): number {
+  const digits = minorDigits(currency);
+  const last = /[.,](\d+)\D*$/.exec(typed.trim())?.[1] ?? '';
+  // Three figures behind a separator are thousands, as parseMoney reads them; only shorter ones are decimals.
+  if (last.length > 0 && last.length < 3 && last.length > digits && Number(last) !== 0)
+    throw new DomainError('too_fine', `“${typed}” has more decimals than ${currency ?? 'a sum'} is counted in. Round it.`);
+  return Math.round(parseMoney(typed, currency) * 10 ** digits);
+}
+
+/** Minor units as a plain number of whole units, for writing. */
+export function majorOf(minor: number, currency: string | null): number {
+  return minor / 10 ** minorDigits(currency);
+}
+
+/**
+ * Tax on a net sum, whole minor units, halves away from zero. Source: handbook 40, Money; tax is rounded per line.
+ * @param net minor units; negative for what is given back
+ * @param permille of the net
+ */
+export function taxOn(net: number, permille: number): number {
+  // In whole numbers as long as they are exact, so that a half is a half.
+  const thousandths = Math.abs(net) * permille;
+  const tax = Math.floor((thousandths + 500) / 1000);
+  return net < 0 ? -tax : tax;
+}
+
+/** A net line with its tax, minor units. */
+export function grossOf(net: number, permille: number): number {
+  return net + taxOn(net, permille);
+}

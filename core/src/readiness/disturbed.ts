@@ -61,7 +61,7 @@ const HOLDS_PARKED: readonly ComponentKind[] = [
 const PUSHED: readonly ComponentKind[] = ['rotor', 'drum', 'band_drum', 'pads', 'shoes', 'band', 'caliper', 'piston', 'wheel_cylinder'];
 
 /** Events of a part that disturb the place where it sat or sits. */
-const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'honed', 'sleeved', 'resealed', 'opened', 'freed'];
+const MOVES: readonly PartEventKind[] = ['removed', 'fitted', 'machined', 'honed', 'sleeved', 'resealed', 'relined', 'opened', 'freed'];
 
 /**
  * What an event on what sits in a place disturbs; nothing for events that leave the vehicle as it was. What carries circuits is

@@ -33,7 +33,7 @@ export function gaugedAt(history: JobHistory, instant: string): GaugedAt {
 }
 
 /** What was done to a part makes another of it: it is gauged as fitted, or after machining. */
-const DONE_TO: readonly PartEvent['kind'][] = ['machined', 'honed', 'sleeved', 'resealed', 'coated'];
+const DONE_TO: readonly PartEvent['kind'][] = ['machined', 'honed', 'sleeved', 'resealed', 'relined', 'coated'];
 /** Figures of the inside of a drum. */
 const INSIDE: readonly MeasurementId[] = ['drum_diameter', 'drum_surface'];
 

@@ -1,4 +1,4 @@
-import { BORED, OPTION_NAME, type OptionId, optionsFor } from '../catalogue/repairOptions.ts';
+import { BORED, ENDS_PLACE, OPTION_NAME, type OptionId, optionsFor, RENEWS, STAYS, WAITS } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { type Component, neverCame, openFindings } from '../judging/components.ts';
 import type { CutFacts } from '../judging/cutting.ts';
@@ -54,7 +54,7 @@ export function whyNotMachine(kind: ComponentKind, judged: readonly Judged[], cu
 }
 
 const AS_IT_IS: readonly OptionId[] = ['use_again', 'reseal'];
-const INTO_USE: readonly OptionId[] = ['use_again', 'reseal', 'put_off'];
+const INTO_USE: readonly OptionId[] = [...STAYS, 'reseal'];
 
 /** What the bore of a cylinder and its pits say against an option, in the metal that allows most. */
 function againstBore(bore: Honing, id: OptionId): Against | null {
@@ -77,7 +77,8 @@ function againstPiston(history: JobHistory, slot: Slot, id: OptionId): Against |
   return id === 'use_again' && !zone.result && zone.pits.length > 0 ? { why: RULED_OUT.pitUnderSeal } : null;
 }
 
-function isSeized(history: JobHistory, c: Component): boolean {
+/** Whether a unit was found seized, itself or a piston in it. */
+export function isSeized(history: JobHistory, c: Component): boolean {
   const inside = c.slot.kind === 'caliper' ? childrenOf(history.records.layout, c.slot.id).filter((s) => s.kind === 'piston') : [];
   return [...c.findings, ...inside.flatMap((s) => openFindings(history, s.id))].some((f) => f.code === 'seized');
 }
@@ -94,11 +95,11 @@ export function optionsOf(history: JobHistory, c: Component): Option[] {
   const seized = isSeized(history, c);
   const missing = neverCame(history, c.slot.id);
   const against = (id: OptionId): Against | null => {
-    if (missing && id !== 'replace' && id !== 'put_off') return { why: RULED_OUT.neverCame };
-    const rejected = c.findings.find((f) => f.severity === 'reject' && f.rulesOut.includes(id));
+    if (missing && !RENEWS.includes(id) && !ENDS_PLACE.includes(id) && id !== 'put_off') return { why: RULED_OUT.neverCame };
+    const rejected = c.findings.find((f) => f.severity === 'reject' && f.rulesOut.includes(id === 'for_now' ? 'put_off' : id));
     if (rejected) return { why: RULED_OUT.finding(rejected.words) };
     if (past && INTO_USE.includes(id)) return { why: RULED_OUT.past(past) };
-    if (seized && id === 'put_off') return { why: RULED_OUT.seized };
+    if (seized && WAITS.includes(id)) return { why: RULED_OUT.seized };
     const cut = id === 'machine' ? whyNotMachine(kind, c.judged, c.cut) : null;
     if (cut !== null) return { why: cut, unknown: cut === RULED_OUT.noMachineTo };
     return (bore && againstBore(bore, id)) ?? againstPiston(history, c.slot, id);

@@ -1,5 +1,5 @@
 import { ACCESSES } from '../catalogue/accessRules.ts';
-import { BORED, SEALED } from '../catalogue/repairOptions.ts';
+import { BORED, LINED, SEALED } from '../catalogue/repairOptions.ts';
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { isWorkedOnIn } from '../history/arrivals.ts';
@@ -25,6 +25,7 @@ const WORKED_ON: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]
   resealed: SEALED,
   honed: BORED,
   sleeved: BORED,
+  relined: LINED,
 };
 
 /** Work that is done with the unit in its place, once the way to it is open. */
@@ -126,7 +127,7 @@ function worked(history: JobHistory, event: Done, slot: Slot, events: readonly P
 
 /** Work of which is asked what went in: a kit, a coat and its lot. */
 export function asksLot(kind: PartEventKind): boolean {
-  return kind === 'resealed' || kind === 'coated';
+  return kind === 'resealed' || kind === 'coated' || kind === 'relined';
 }
 
 /** Steps that are told with words: what went in, to whom it went, why it was scrapped. */

@@ -2,7 +2,6 @@
 export { circuitsToBleed } from './bleed/obligations.ts';
 export { bleedOrder, type BleedStep } from './bleed/order.ts';
 export { compareCameWith, FORETELLS, type IntakeRow, intakeRows, STATES_OF } from './bookin/intake.ts';
-export { needsDecision } from './decide/obligations.ts';
 export { putOffRefusal } from './decide/putOff.ts';
 export { bledHere } from './rebuild/obligations.ts';
 export { freePoint, isWorked, torqueFault, type TorquePoint, torquePoints } from './torquePoints.ts';

@@ -1,3 +1,4 @@
+import { ENDS_PLACE, type OptionId, RENEWS } from '../catalogue/repairOptions.ts';
 import type { Component } from '../judging/components.ts';
 import { type Corner, INBOARD_FLANGE, isGripped } from '../layout/kinds.ts';
 import { type Fastener, fastenerKey, readFastener } from '../ledger/duty.ts';
@@ -18,7 +19,7 @@ const point = (fastener: Fastener, slotId: string | null, name: string): TorqueP
   ...{ point: fastenerKey(fastener), fastener, slotId, name },
 });
 
-const WORKED = ['reseal', 'hone', 'sleeve', 'machine', 'replace'];
+const WORKED: readonly OptionId[] = ['reseal', 'hone', 'sleeve', 'machine', 'reline', ...RENEWS, ...ENDS_PLACE];
 
 /** A decision that takes something apart. */
 export function isWorked(c: Component): boolean {

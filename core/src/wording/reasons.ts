@@ -5,6 +5,9 @@ import type { PartEventKind } from '../ledger/families/partEvents.ts';
 import type { PutInKind } from '../ledger/families/putIns.ts';
 import type { JobKind } from '../ledger/job.ts';
 
+/** The whole-job variants that an owner is shown. */
+export type VariantName = 'least' | 'sound' | 'renewed';
+
 /** What makes a place anything but complete. */
 export type PlaceCause =
   | { readonly kind: 'off' | 'away' | 'temporary' | 'came_loose' | 'came_missing' | 'came_unknown' }

@@ -35,7 +35,7 @@ export function osken(story: Story): void {
     promised: story.day(18),
     fluidKnown: 'changed last season, kind not known',
     finish: 'driver',
-    authorised: 900,
+    authorisedMinor: 90_000,
   });
   const years = (n: number): string => String(Number(story.day(0).slice(0, 4)) - n);
   job.add('earlierWork', {

@@ -4,4 +4,5 @@ export * from './schema/entities.ts';
 export * from './schema/events.ts';
 export * from './schema/postRelease.ts';
 export * from './schema/intake.ts';
+export * from './schema/prices.ts';
 export * from './schema/rack.ts';

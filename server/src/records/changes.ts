@@ -11,6 +11,7 @@ import { readGauges, readJobHead, readJobRelease, readJobsOf, readPartsOf, readW
 import { layoutAt, readLayouts, type Revision } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readPeople } from './people.ts';
+import { readArticles, readHouseRules, readOffers, readRates } from './prices.ts';
 import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
 import { rowsOfEach } from './rows.ts';
 
@@ -127,6 +128,10 @@ function headReaders(db: Database, jobId: string, head: Awaited<ReturnType<typeo
     callBacks: async () => readCallBacks(db),
     gaugeChecks: async () => readNewestChecks(db),
     torqueChecks: async () => readTorqueChecks(db),
+    articles: async () => readArticles(db, head.vehicle),
+    rates: async () => readRates(db),
+    houseRules: async () => readHouseRules(db),
+    offers: async () => readOffers(db, jobId),
     people: async () => readPeople(db),
     pastJobs: async () => (await readJobsOf(db, vehicleId)).filter((j) => j.id !== jobId),
     release: async () => readJobRelease(db, jobId),

@@ -12,6 +12,7 @@ import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
 import { readPeople } from './people.ts';
+import { readArticles, readHouseRules, readOffers, readRates } from './prices.ts';
 import { type Prepared, rowsOfEach } from './rows.ts';
 import { together } from './parallel.ts';
 
@@ -90,6 +91,10 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobRecor
   const { families, ...rest } = await together(db, {
     families: () => rowsOfEach(db, FAMILIES, { job: jobId, jobs: allJobs, slots: slotIds, lived, vehicle: head.vehicle.id }),
     limits: () => readLimitVersions(db, head.vehicle.id),
+    articles: () => readArticles(db, head.vehicle),
+    rates: () => readRates(db),
+    houseRules: () => readHouseRules(db),
+    offers: () => readOffers(db, jobId),
     people: () => readPeople(db),
     gauges: () => readGauges(db),
     callBacks: () => readCallBacks(db),

@@ -1,4 +1,4 @@
-import type { OptionId } from '../../catalogue/repairOptions.ts';
+import type { OptionId, ReasonCode } from '../../catalogue/repairOptions.ts';
 import type { BoreMaterial } from '../../catalogue/repairOptions.ts';
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
@@ -8,6 +8,8 @@ export interface Decision extends JobEvent {
   readonly partId: string | null;
   readonly option: OptionId;
   readonly reason: string;
+  /** Why, as a code; null where none was said. */
+  readonly code: ReasonCode | null;
   readonly reviewOn: string | null;
   /** Put off until this distance run, km, or until this access is open. */
   readonly untilKm: number | null;

@@ -13,6 +13,7 @@ export type PartEventKind =
   | 'honed'
   | 'sleeved'
   | 'resealed'
+  | 'relined'
   | 'coated'
   | 'scrapped'
   /** How a place came to the shop, where not whole: its part loose in a box, missing, or not known. */

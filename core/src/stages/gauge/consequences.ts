@@ -1,6 +1,7 @@
 import { CONSEQUENCES, FINDING_CODES, type Where } from '../../catalogue/consequences.ts';
 import { observedCode, slotOfObservation } from '../../catalogue/observations.ts';
 import type { FindingCode } from '../../catalogue/findingKinds.ts';
+import { WAITS } from '../../catalogue/repairOptions.ts';
 import { MEASUREMENTS, type MeasurementId, measurementsAt } from '../../catalogue/measurements.ts';
 import { decidedHere } from '../../history/decided.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
@@ -59,7 +60,7 @@ function openedHere(history: JobHistory, slot: Slot): string | null {
         (e.slotId === slot.id && e.kind === 'fitted' && !e.temporary)),
   );
   const { now } = decidedHere(history, slot.id);
-  return done?.id ?? (now?.option === 'put_off' && now.reviewOn !== null ? now.id : null);
+  return done?.id ?? (now && WAITS.includes(now.option) && now.reviewOn !== null ? now.id : null);
 }
 
 /** Whether a figure is taken at a place: a rotor without a drum in it owes none of that. */

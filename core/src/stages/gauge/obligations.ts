@@ -2,7 +2,7 @@ import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import { familyOf } from '../../ledger/families.ts';
 import { movedTwice } from '../../history/moved.ts';
 import { strayRecords } from '../../history/strays.ts';
-import type { Component } from '../../judging/components.ts';
+import { type Component, isRenewed } from '../../judging/components.ts';
 import { slotById, type Slot } from '../../layout/graph.ts';
 import { INBOARD_FLANGE } from '../../layout/kinds.ts';
 import { impossibleIn } from '../../metrology/takenIn.ts';
@@ -18,7 +18,7 @@ function seconds({ history, components }: RuleContext): Obligation[] {
   const here = new Set(history.sets.filter((s) => s.jobId === history.records.job.id).map((s) => s.id));
   return components.flatMap((c) => {
     // What is going to be replaced is answered by that.
-    if (!c.inScope || (c.decision?.option === 'replace' && !c.fittedHere)) return [];
+    if (!c.inScope || (isRenewed(c.decision) && !c.fittedHere)) return [];
     return c.judged
       .filter((j) => here.has(j.setId) && (j.asksSecond || (j.second !== null && j.characteristic.gravity === 'safety')))
       .map((j) =>

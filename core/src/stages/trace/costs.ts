@@ -5,7 +5,8 @@ import { HAZARD_OF } from './hazards.ts';
 
 /** Minutes of the work that a fault is answered with, where no operation of its kind says; generic. */
 const MINUTES: Readonly<Record<OptionId, number>> = {
-  ...{ use_again: 20, reseal: 75, hone: 90, sleeve: 60, machine: 50, replace: 40, put_off: 5 },
+  ...{ use_again: 20, for_now: 20, reseal: 75, hone: 90, sleeve: 60, machine: 50, reline: 60 },
+  ...{ replace: 40, exchange: 40, used: 40, convert: 240, take_off: 60, put_off: 5 },
 };
 /** A fault that was left in: the vehicle comes back, is traced, stripped and proved once more, minutes; generic. */
 const COMES_BACK = 120;

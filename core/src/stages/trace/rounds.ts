@@ -16,7 +16,7 @@ export interface Change {
 }
 
 /** What is done to a part that makes earlier answers about it old. */
-const CHANGES: readonly PartEventKind[] = ['fitted', 'machined', 'freed', 'opened', 'honed', 'sleeved', 'resealed'];
+const CHANGES: readonly PartEventKind[] = ['fitted', 'machined', 'freed', 'opened', 'honed', 'sleeved', 'resealed', 'relined'];
 
 /** What was changed on this job: parts fitted, machined, freed, opened or resealed, work done, fluid changed, air bled. */
 export function changesOf(history: JobHistory): Change[] {

@@ -98,3 +98,26 @@ export function proposalWords(option: OptionId, usual: OptionId, fault: string, 
     return `${fault} ${state === 'found' ? 'was found' : 'is looked for'}. ${OPTION_NAME[usual]} is ruled out here: ${OPTION_NAME[option].toLowerCase()}.`;
   return `Usually ${OPTION_NAME[option].toLowerCase()}: ${fault.toLowerCase()} ${state === 'found' ? 'was found' : 'is looked for'}.`;
 }
+
+/** What was found at places that are decided in one, a line: the worst figure or finding, whose it is, or that all hold. */
+export function foundWords(components: readonly Component[]): string {
+  const worstOne = (c: Component): string | null => {
+    const finding = c.findings.find((f) => f.severity === 'reject') ?? c.findings.find((f) => f.severity === 'doubt' || f.severity === 'watch');
+    const figureOff = c.judged.find((j) => j.verdict === c.verdict && j.verdict !== 'holds' && !j.characteristic.recorded);
+    if (figureOff && c.verdict === 'past') return `${figure(figureOff)}`;
+    if (finding) return finding.words;
+    return figureOff ? figure(figureOff) : null;
+  };
+  const said = components.flatMap((c) => {
+    const words = worstOne(c);
+    return words === null ? [] : [{ c, words }];
+  });
+  const [first] = said;
+  if (first) {
+    const more = said.length > 1 ? `, and ${said.length - 1} more` : '';
+    return components.length > 1 ? `${placeName(first.c.slot)}: ${first.words}${more}` : first.words;
+  }
+  const open = components.filter((c) => c.verdict === 'not_gauged').length;
+  if (open > 0) return open === components.length ? 'Not gauged' : `${open} of ${components.length} not gauged`;
+  return components.some((c) => c.verdict !== null) ? 'Holds' : 'Looked at, no figure';
+}

@@ -11,6 +11,8 @@ import { PHASE_WORD } from './phases.ts';
 import { PUT_IN_NAME } from './places.ts';
 import type { ClassFacts } from '../../catalogue/fluids.ts';
 import type { FluidBefore } from '../../history/knownFluid.ts';
+import { moneyText } from '../../quantity/locale.ts';
+import { majorOf } from '../../quantity/money.ts';
 import { displayWithUnit, upperFirst } from '../../quantity/display.ts';
 
 const measured = (m: MeasurementId): string => MEASUREMENTS[m].name.toLowerCase();
@@ -49,6 +51,7 @@ export const TITLE = {
   figure: (slot: Slot, name: string): string => `${placeName(slot)} ${name.toLowerCase()}`,
   wanted: (slot: Slot, name: string): string => `${placeName(slot)}: ${name.toLowerCase()}`,
   decide: (slot: Slot): string => `Decide about the ${lower(slot)}`,
+  authorised: 'The owner’s answer to the sum',
   work: (slot: Slot, option: OptionId | null): string => `${placeName(slot)}: ${option === null ? '' : OPTION_NAME[option].toLowerCase()}`,
   missing: (slot: Slot): string => `${placeName(slot)} is missing: find it, or fit another`,
   fit: (slot: Slot): string => `${placeName(slot)} is off the vehicle`,
@@ -81,6 +84,17 @@ export const TITLE = {
 
 /** Why it is owed still, or what it waits for. */
 export const REASON = {
+  overAuthorised: (o: {
+    readonly sum: number;
+    readonly authorised: number;
+    readonly by: number;
+    readonly currency: string | null;
+    readonly since: { readonly component: { readonly slot: Slot }; readonly finding: string | null } | null;
+  }): string => {
+    const since = o.since ? `, since the ${lower(o.since.component.slot)} was decided${o.since.finding ? ` (${o.since.finding})` : ''}` : '';
+    const sum = (minor: number): string => moneyText(majorOf(minor, o.currency), o.currency);
+    return `What is decided comes to ${sum(o.sum)}: ${sum(o.by)} over the ${sum(o.authorised)} that is authorised${since}.`;
+  },
   accepted: 'Accepted with a reason.',
   blindNear: 'It lies within twice the gauge’s uncertainty of a safety limit: another person measures it without seeing the first.',
   blindContradicts: (what: string): string => `${what} Another person measures it without seeing the first.`,

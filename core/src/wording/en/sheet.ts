@@ -17,6 +17,7 @@ export const PART_EVENT: Readonly<Record<PartEventKind, string>> = {
   fitted: 'fitted',
   machined: 'machined',
   resealed: 'resealed',
+  relined: 're-lined',
   freed: 'freed',
   opened: 'opened',
   honed: 'honed',

@@ -23,8 +23,14 @@ export const DONE_ABOUT: Readonly<Record<OptionId, string>> = {
   reseal: 'resealed',
   hone: 'honed and resealed',
   sleeve: 'sleeved',
+  for_now: 'left in for now',
   machine: 'machined',
+  reline: 're-lined',
   replace: 'renewed',
+  exchange: 'exchanged',
+  used: 'replaced by a used one',
+  convert: 'converted',
+  take_off: 'taken off the vehicle',
   put_off: 'put off',
 };
 

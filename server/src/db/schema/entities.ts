@@ -3,7 +3,7 @@ import type { Climate, GaugeKind } from '@dauer/core/catalogue';
 import type { ComponentKind, ConnectionKind, Corner, Drive, LayoutRevision } from '@dauer/core/layout';
 import type { Finish, JobKind, Storage, Use, Vehicle } from '@dauer/core/ledger';
 import type { LimitAxle, LimitScope, LimitSource } from '@dauer/core/verdict';
-import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { bigint, boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
 
 /** What is counted: passwords by name and by address, passwords asked once more by session, PINs by tablet. */
@@ -207,7 +207,8 @@ export const job = pgTable(
     fluidKnown: text().notNull(),
     promised: date(),
     finish: text().$type<Finish>().notNull().default('not_said'),
-    authorised: doublePrecision(),
+    /** Gross, minor units of the shop's currency. */
+    authorisedMinor: bigint({ mode: 'number' }),
     scopeCorners: text().array().$type<Corner[]>().notNull(),
     scopeIn: uuid().array().notNull().default([]),
     scopeOut: uuid().array().notNull().default([]),

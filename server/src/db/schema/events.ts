@@ -5,6 +5,7 @@ import type {
   BleedMethod,
   BleedPull,
   CauseLook,
+  CostEntry,
   Finding,
   HandbackSheet,
   JointEventKind,
@@ -12,6 +13,7 @@ import type {
   Leaving,
   Observation,
   OperationEvent,
+  OwnerChoice,
   PartEventKind,
   Phase,
   PutInKind,
@@ -19,8 +21,9 @@ import type {
   Decision,
 } from '@dauer/core/ledger';
 import type { UnitId } from '@dauer/core/quantity';
-import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { bigint, boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { instant, now } from './instant.ts';
+import { offer } from './prices.ts';
 import { account, gauge, importBatch, job, part, vehicle } from './entities.ts';
 
 export const event = () => ({
@@ -149,8 +152,40 @@ export const decisions = pgTable(
     reviewOn: date(),
     untilKm: doublePrecision(),
     access: text(),
+    code: text().$type<Decision['code']>(),
     metal: text().$type<Decision['metal']>(),
     supersedes: uuid().array(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const costEntries = pgTable(
+  'cost_entry',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    option: text().$type<OptionId>().notNull(),
+    term: text().$type<CostEntry['term']>().notNull(),
+    amount: bigint({ mode: 'number' }),
+    minutes: integer(),
+    reason: text().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const ownerChoices = pgTable(
+  'owner_choice',
+  {
+    ...event(),
+    offerId: uuid()
+      .notNull()
+      .references(() => offer.id),
+    answer: text().$type<OwnerChoice['answer']>().notNull(),
+    variant: text(),
+    picks: jsonb().$type<OwnerChoice['picks']>().notNull(),
+    sum: bigint({ mode: 'number' }).notNull(),
+    by: text('said_by').notNull(),
+    how: text().$type<OwnerChoice['how']>().notNull(),
+    code: text(),
+    wishes: text().notNull(),
   },
   (t) => [index().on(t.jobId)],
 );

@@ -38,6 +38,7 @@ const LIFE_WORD = {
   honed: 'Honed',
   sleeved: 'Sleeved',
   resealed: 'Resealed',
+  relined: 'Re-lined',
   coated: 'Coated',
   scrapped: 'Scrapped',
 } as const;

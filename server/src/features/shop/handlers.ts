@@ -11,6 +11,7 @@ import { importHistory } from './import/history.ts';
 import { meOf, personOf } from './me.ts';
 import { backupHandlers } from './backups.ts';
 import { noticeHandlers } from './notices.ts';
+import { reckoningHandlers, requireNoSums } from './reckoning.ts';
 import { tabletHandlers } from './tablets.ts';
 
 type Names =
@@ -33,6 +34,9 @@ type Names =
   | 'signOut'
   | 'me'
   | 'setCurrency'
+  | 'reckoning'
+  | 'enterRates'
+  | 'enterHouseRule'
   | 'people'
   | 'addPerson'
   | 'changePerson'
@@ -44,6 +48,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
   ...tabletHandlers,
   ...backupHandlers,
   ...noticeHandlers,
+  ...reckoningHandlers,
   signOutEverywhere: async ({ db, person, request }) => {
     await endAllSessions(db, person.id);
     request.session.set('sessionId', undefined);
@@ -97,6 +102,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
     return meOf(db, row, request);
   },
   setCurrency: async ({ db, person, body, request }) => {
+    await requireNoSums(db, body.currency);
     await db.update(shop).set({ currency: body.currency });
     const [row] = await db.select().from(account).where(eq(account.id, person.id));
     if (!row) throw notFound('account');

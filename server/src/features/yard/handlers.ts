@@ -29,6 +29,7 @@ import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
 import { readChanges, readCursor } from '../../records/changes.ts';
 import { openJobIds, readJobFile } from '../../records/jobFile.ts';
 import { readNewestLayouts } from '../../records/layout.ts';
+import { withoutPrices } from '../../records/prices.ts';
 
 /** Most reasons for waiting listed of a job. */
 const MAX_WAITS = 3;
@@ -169,7 +170,7 @@ async function putOffDues(db: Database, today: string) {
       order by j.vehicle_id, d.slot_id, d.happened_at desc
     ) d
     join ${vehicle} v on v.id = d.vehicle_id
-    where d.option = 'put_off'
+    where d.option in ('put_off', 'for_now')
       and exists (select 1 from ${release} r where r.job_id = d.job_id)
       and not exists (select 1 from ${job} o where o.vehicle_id = v.id and not exists (select 1 from ${release} r where r.job_id = o.id))
       and not exists (select 1 from ${partEvents} e where e.slot_id = d.slot_id and e.kind = 'fitted' and e.happened_at > d.happened_at)
@@ -246,10 +247,14 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job' | 'jobChanges'> = {
       handedBack: await withAfterCare(db, handedBack),
     };
   },
-  job: async ({ db, params }) => {
+  job: async ({ db, params, person }) => {
     // Before anything is read: what is written meanwhile is told again.
     const cursor = await readCursor(db);
-    return { ...(await readJobFile(db, params.jobId)), cursor };
+    const file = await readJobFile(db, params.jobId);
+    return { ...(person.role === 'reader' ? withoutPrices(file) : file), cursor };
   },
-  jobChanges: async ({ db, params, query }) => readChanges(db, params.jobId, query.since),
+  jobChanges: async ({ db, params, query, person }) => {
+    const changes = await readChanges(db, params.jobId, query.since);
+    return person.role === 'reader' ? { ...changes, file: withoutPrices(changes.file) } : changes;
+  },
 };

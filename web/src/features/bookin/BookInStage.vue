@@ -51,7 +51,7 @@ const fromJob = (j: Job): Draft => ({
   fluidKnown: j.fluidKnown,
   promised: j.promised ?? '',
   finish: j.finish,
-  authorised: j.authorised === null ? '' : moneyText(j.authorised, null),
+  authorised: j.authorisedMinor === null ? '' : moneyText(majorOf(j.authorisedMinor, session.shop.currency), null),
   scopeCorners: [...j.scopeCorners],
   returnOf: j.returnOf ?? null,
   scopeIn: [...j.scopeIn],
@@ -89,7 +89,8 @@ async function save(): Promise<void> {
   }
   await run(
     async () => {
-      const body = { ...d, promised: d.promised || null, authorised: authorised.sum };
+      const { authorised: _typed, ...fields } = d;
+      const body = { ...fields, promised: d.promised || null, authorisedMinor: authorised.sum };
       const saved = await call('changeJob', { params: { jobId: id }, body });
       draft.value = fromJob(saved);
       theirs.value = null;

@@ -35,7 +35,7 @@ export function jobOf(d: JobDraft, corners: readonly Corner[], currency: string 
   return {
     ...{ kind: d.kind, complaint: d.complaint, wants: d.wants, fluidKnown: d.fluidKnown, finish: d.finish },
     promised: orNull(d.promised),
-    authorised: sum.ok ? sum.sum : null,
+    authorisedMinor: sum.ok ? sum.sum : null,
     scopeCorners: KIND_OF_JOB[d.kind].corners ? d.corners.filter((c) => corners.includes(c)) : [],
   };
 }

@@ -1,6 +1,6 @@
 import { JOB_KIND_NAME } from '@dauer/core/wording';
 import type { Finish } from '@dauer/core/ledger';
-import { parseMoney, toResult } from '@dauer/core/quantity';
+import { parseMinor, toResult } from '@dauer/core/quantity';
 
 /** The words of Book in, as they are offered. */
 export const USES = [
@@ -58,6 +58,6 @@ export function sumOf(
   currency: string | null,
 ): { readonly ok: true; readonly sum: number | null } | { readonly ok: false; readonly why: string } {
   if (text.trim() === '') return { ok: true, sum: null };
-  const read = toResult(() => parseMoney(text, currency));
+  const read = toResult(() => parseMinor(text, currency));
   return read.ok ? { ok: true, sum: read.value } : { ok: false, why: read.refusal.message };
 }

@@ -44,7 +44,7 @@ const MEANS: Record<FindingSeverity, string> = {
   doubt: 'Needs a further look that settles it; blocks until then.',
   reject: 'Past. Name what it rules out.',
 };
-const options = computed(() => optionsFor(kind.value).filter((o) => o !== 'replace'));
+const options = computed(() => optionsFor(kind.value).filter((o) => !RENEWS.includes(o) && !ENDS_PLACE.includes(o) && o !== 'for_now'));
 const answerable = computed<readonly Finding[]>(() => props.component.findings.filter((f) => f.severity !== 'note'));
 /** A name for what was found: how bad it mostly is and what it rules out come with it, and may be changed. */
 function pick(k: KnownFinding): void {

@@ -3,7 +3,7 @@ import { careWords, lotWords, PART_EVENT, STORED } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
-import { careFault, type Component, workLeft } from '@dauer/core/judging';
+import { careFault, type Component, isRenewed, workLeft } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import type { PartEventKind } from '@dauer/core/ledger';
 import { asksLot, isCharged, isTold, jointsOf, jointStatus, letsGo, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
@@ -43,7 +43,7 @@ const life = computed(() =>
 const work = computed(() => workLeft(job.history, props.component));
 const done = computed(() => {
   const { decision, empty, fittedHere } = props.component;
-  return decision?.option === 'replace' ? fittedHere : !empty && work.value.length === 0;
+  return isRenewed(decision) ? fittedHere : !empty && work.value.length === 0;
 });
 const care = computed(() => careFault(job.state.history, props.component));
 const words = computed(() => {
@@ -179,7 +179,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       <v-btn v-if="where?.at === 'away'" class="act slim" @click="log('returned')">Back</v-btn>
       <v-btn v-for="k in ready" :key="k" class="act slim" @click="press(k)">{{ upperFirst(PART_EVENT[k]) }}</v-btn>
       <template v-if="component.empty && where?.at === 'shelf'">
-        <v-btn v-if="component.decision?.option !== 'replace' && can('fitted').length > 0" class="act slim" @click="log('fitted')">
+        <v-btn v-if="!isRenewed(component.decision) && can('fitted').length > 0" class="act slim" @click="log('fitted')">
           Fitted again
         </v-btn>
         <v-btn v-for="k in can('sent', 'coated', 'scrapped')" :key="k" class="act slim" @click="press(k)">
@@ -187,7 +187,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
         </v-btn>
       </template>
       <v-btn
-        v-if="component.decision?.option === 'replace' && !component.fittedHere && !before && (component.empty || !charged)"
+        v-if="isRenewed(component.decision) && !component.fittedHere && !before && (component.empty || !charged)"
         class="act slim"
         @click="fitting = true"
       >

@@ -1,0 +1,52 @@
+import type { ComponentKind } from '../../layout/kinds.ts';
+import type { OptionId } from '../repairOptions.ts';
+
+/** Where in the order of the work a step belongs. Source: handbook 55, What a card is made of. */
+export type StepGroup = 'before lifting' | 'strip' | 'clean' | 'finish' | 'gauge' | 'assemble' | 'fit' | 'after';
+
+export interface CardStep {
+  readonly group: StepGroup;
+  /** Imperative, one sentence. */
+  readonly words: string;
+  /** Attended minutes, generic: a first guess that the shop's own times replace. */
+  readonly minutes: number;
+  /** Hours that it waits for by itself, and for what. */
+  readonly waits: { readonly hours: number; readonly on: string } | null;
+  /** One-use parts and consumables that it takes, by their names in the price book. */
+  readonly takes: readonly CardPiece[];
+  /** Decisions that need it; none named: every one that the card serves. */
+  readonly of: readonly OptionId[];
+}
+
+/** A piece that a step takes: of the price book by its name, so many at each unit. */
+export interface CardPiece {
+  readonly name: string;
+  readonly count: number;
+}
+
+/** The order of the work for one kind of unit and some decisions, as data. Source: handbook 55. */
+export interface WorkCard {
+  readonly id: string;
+  readonly name: string;
+  readonly kinds: readonly ComponentKind[];
+  /** Styles of those kinds that it is for; none named: all. */
+  readonly styles: readonly string[];
+  readonly serves: readonly OptionId[];
+  readonly steps: readonly CardStep[];
+}
+
+type StepMore = Partial<Pick<CardStep, 'waits' | 'takes' | 'of'>>;
+export const step = (group: StepGroup, minutes: number, words: string, more: StepMore = {}): CardStep => ({
+  ...{ group, words, minutes, waits: null, takes: [], of: [] },
+  ...more,
+});
+export const piece = (name: string, count = 1): CardPiece => ({ name, count });
+
+export const card = (
+  id: string,
+  name: string,
+  kinds: readonly ComponentKind[],
+  serves: readonly OptionId[],
+  steps: readonly CardStep[],
+  styles: readonly string[] = [],
+): WorkCard => ({ id, name, kinds, styles, serves, steps });

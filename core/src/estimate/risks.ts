@@ -1,0 +1,40 @@
+import { type OptionId, RENEWS, SEALED, STAYS } from '../catalogue/repairOptions.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
+import { lastOpen } from '../judging/care.ts';
+import { isSeized } from '../readiness/options.ts';
+import { RISK } from '../wording/en/estimate.ts';
+import type { DecideRow } from './rows.ts';
+
+/** Whether rubber of unknown age stays in a row when it is left as it is. */
+export function keepsOldRubber(history: JobHistory, row: DecideRow): boolean {
+  if (row.kind === 'hose') return true;
+  return SEALED.includes(row.kind) && row.members.some((m) => lastOpen(history, m) === null);
+}
+
+/** What a way of doing a row leaves at risk, each by name in a sentence. Source: handbook 40, What decides 3; 58, A44. */
+export function risksOf(history: JobHistory, row: DecideRow, option: OptionId): string[] {
+  const { vehicle } = history.records;
+  const all = [...row.members, ...row.inside];
+  const stays = STAYS.includes(option);
+  const open = !RENEWS.includes(option);
+  const verdict = (v: string): boolean => all.some((c) => c.verdict === v);
+  const findings = all.flatMap((c) => c.findings);
+  const hydraulic = SEALED.includes(row.kind);
+  const list: (string | false)[] = [
+    open && verdict('not_gauged') && RISK.notGauged,
+    stays && verdict('watch') && RISK.watch,
+    stays && verdict('cant_tell') && RISK.cantTell,
+    stays && verdict('no_limit') && RISK.noLimit,
+    stays && keepsOldRubber(history, row) && RISK.oldRubber,
+    stays && hydraulic && keepsOldRubber(history, row) && RISK.deposits,
+    open && row.members.some((m) => isSeized(history, m)) && RISK.seized,
+    open && findings.some((f) => f.code === 'pitted') && RISK.pitted,
+    open && findings.some((f) => f.severity === 'doubt') && RISK.doubt,
+    stays && hydraulic && vehicle.use === 'stands' && RISK.stands,
+    open && hydraulic && vehicle.use === 'competition' && RISK.competition,
+    option === 'used' && RISK.used,
+    option === 'exchange' && RISK.exchange,
+    (option === 'put_off' || option === 'for_now') && RISK.later,
+  ];
+  return list.filter((w) => w !== false);
+}

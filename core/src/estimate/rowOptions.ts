@@ -1,0 +1,118 @@
+import { departsFrom } from '../catalogue/houseRules.ts';
+import { ENDS_PLACE, OPTION_NAME, type OptionId, optionsFor, RENEWS, STAYS, WAITS } from '../catalogue/repairOptions.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
+import { leastCare } from '../judging/care.ts';
+import type { Component } from '../judging/components.ts';
+import { placeName } from '../layout/graph.ts';
+import { schoolOf } from '../ledger/priceRecords.ts';
+import { isSeized, optionsOf, whyNotHoned } from '../readiness/options.ts';
+import { OPTION_WORDS } from '../wording/en/estimate.ts';
+import type { PriceBook } from './book.ts';
+import { type Cost, costOf, type Doing } from './cost.ts';
+import { risksOf } from './risks.ts';
+import type { DecideRow } from './rows.ts';
+
+/** One way of doing a whole row. */
+export interface RowOption {
+  readonly option: OptionId;
+  readonly name: string;
+  /** What it decides about each place. */
+  readonly plan: readonly Doing[];
+  /** Why it cannot be chosen, with the place that says so; null where it can. */
+  readonly ruledOut: string | null;
+  /** The place whose record rules it out. */
+  readonly because: string | null;
+  /** It is only a figure that is missing. */
+  readonly unknown: boolean;
+  /** The house rule that it departs from: it is chosen with a reason. */
+  readonly departs: string | null;
+  /** A variant may take it by itself: it may be released for the use of the vehicle, and needs no word of a person. */
+  readonly byItself: boolean;
+  readonly cost: Cost;
+  /** What it leaves at risk, a sentence each. */
+  readonly risks: readonly string[];
+}
+
+/** What happens to what sits inside a member when the row is done one way. */
+function insideOf(history: JobHistory, row: DecideRow, option: OptionId): (Doing & { readonly why: string | null; readonly unknown: boolean })[] {
+  if (RENEWS.includes(option)) return [];
+  return row.inside.map((c) => {
+    const options = optionsOf(history, c);
+    const want = STAYS.includes(option) ? option : 'use_again';
+    const kept = options.find((o) => o.id === want);
+    if (kept?.ruledOut == null) return { component: c, option: want, why: null, unknown: false };
+    // Opened anyway, a piston that must not go back in is renewed with it.
+    const renewed = STAYS.includes(option) ? undefined : options.find((o) => o.id === 'replace' && o.ruledOut === null);
+    return renewed
+      ? { component: c, option: 'replace', why: null, unknown: false }
+      : { component: c, option: want, why: kept.ruledOut, unknown: kept.unknown };
+  });
+}
+
+/** Whether a unit that was seized is brought far enough by an option, for the use of its vehicle. */
+function enough(history: JobHistory, row: DecideRow, option: OptionId): boolean {
+  if (!row.members.some((m) => isSeized(history, m))) return true;
+  if (RENEWS.includes(option)) return true;
+  const least = leastCare(history);
+  return least === 'renewed' ? false : !STAYS.includes(option);
+}
+
+/** Whether the metal of every bore that would be honed is on record, and may be. */
+function metalKnown(members: readonly Component[]): boolean {
+  return members.every((m) => whyNotHoned(m.decision?.metal ?? null) === null);
+}
+
+/** The house rule that an option departs from at a place, in words; null where it departs from none. */
+export function departure(history: JobHistory, c: Component, option: OptionId): string | null {
+  const followed = (rule: string): string | null => schoolOf(history.records.houseRules, rule)?.school ?? null;
+  const found = departsFrom(c.slot.kind, option, followed, isSeized(history, c));
+  return found && OPTION_WORDS.departs(found.rule.name, found.school.name);
+}
+
+/** Every way of doing a row, those first that change least. */
+export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow): RowOption[] {
+  return optionsFor(row.kind).map((option): RowOption => {
+    const own = row.members.map((c) => ({ component: c, option, ...optionsOf(history, c).find((o) => o.id === option) }));
+    const inside = insideOf(history, row, option);
+    const plan: Doing[] = [...own, ...inside].map(({ component, option: o }) => ({ component, option: o }));
+    const cost = costOf(history, book, plan, option);
+    const gone = RENEWS.includes(option) ? cost.articles.find((a) => a.article.scarcity === 'out_of_make' && a.article.kind === row.kind) : undefined;
+    const against = [
+      ...own.flatMap((o) => (o.ruledOut ? [{ at: o.component, why: o.ruledOut, unknown: o.unknown ?? false }] : [])),
+      ...inside.flatMap((o) => (o.why ? [{ at: o.component, why: o.why, unknown: o.unknown }] : [])),
+    ];
+    const worst = against.find((a) => !a.unknown) ?? against[0];
+    const ruledOut = worst
+      ? OPTION_WORDS.at(row.members.length + row.inside.length > 1 ? placeName(worst.at.slot) : null, worst.why)
+      : gone
+        ? OPTION_WORDS.outOfMake(gone.article)
+        : null;
+    const departs = row.members.flatMap((m) => departure(history, m, option) ?? [])[0] ?? null;
+    return {
+      ...{ option, name: OPTION_NAME[option], plan, ruledOut, because: worst?.at.slot.id ?? null, cost },
+      unknown: worst?.unknown ?? false,
+      departs,
+      byItself:
+        ruledOut === null &&
+        departs === null &&
+        option !== 'used' &&
+        !WAITS.includes(option) &&
+        !ENDS_PLACE.includes(option) &&
+        (option !== 'hone' || metalKnown(row.members)) &&
+        enough(history, row, option),
+      risks: risksOf(history, row, option),
+    };
+  });
+}
+
+/** How a row is decided now: the doings of all its places; null while one is undecided. */
+export function decidedDoings(row: DecideRow): readonly Doing[] | null {
+  const all: Doing[] = [];
+  for (const component of [...row.members, ...row.inside]) {
+    const renewed = row.inside.includes(component) && row.members.some((m) => m.slot.id === component.slot.parentId && RENEWS.includes(m.decision?.option ?? 'use_again'));
+    if (renewed) continue;
+    if (!component.decision || component.against.length > 0) return null;
+    all.push({ component, option: component.decision.option });
+  }
+  return all;
+}

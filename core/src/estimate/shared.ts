@@ -1,0 +1,50 @@
+import { STAYS } from '../catalogue/repairOptions.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
+import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
+import { grossOf } from '../quantity/money.ts';
+import { SHARED } from '../wording/en/estimate.ts';
+import { articleFor, permilleOf, type PriceBook } from './book.ts';
+import type { Cost, Doing } from './cost.ts';
+
+/** What several rows need and is paid once: getting there, bleeding, postage. */
+export interface SharedThing {
+  readonly id: string;
+  readonly name: string;
+  readonly minutes: number;
+  /** Minor units. */
+  readonly net: number;
+  readonly gross: number;
+}
+
+/** Minutes to take one wheel off and put it on with its final torque; generic. */
+const WHEEL = 12;
+/** Minutes to bleed a circuit: vessel and helper ready, and each bleeder; generic. */
+const [CIRCUIT, BLEEDER] = [10, 8];
+
+/** What a way of doing a row needs beside its own: by id, with what each is. */
+export function sharedOf(history: JobHistory, book: PriceBook, doings: readonly Doing[], cost: Cost): SharedThing[] {
+  const { rates } = book;
+  const labour = (id: string, name: string, minutes: number, goods = 0, goodsPermille = 0): SharedThing => {
+    const net = Math.round((minutes * (rates?.hourly ?? 0)) / 60);
+    return { id, name, minutes, net: net + goods, gross: grossOf(net, permilleOf(rates, 'standard')) + grossOf(goods, goodsPermille) };
+  };
+  const worked = doings.filter((d) => !STAYS.includes(d.option)).map((d) => d.component.slot);
+  const corners = new Set(worked.flatMap((s) => s.corner ?? []));
+  const circuits = new Set(worked.filter((s) => KIND_FACTS[s.kind].hydraulic).flatMap((s) => s.circuits));
+  const fluid = articleFor(book, { supply: 'consumable', kind: null, name: 'Brake fluid' }, null, null);
+  const suppliers = new Set(cost.articles.flatMap((a) => a.article.supplierId ?? []));
+  const bleeders = (circuit: number): number =>
+    history.records.layout.slots.filter((s) => s.kind === 'bleeder' && s.circuits.includes(circuit)).length;
+  return [
+    ...[...corners].map((c) => labour(`wheel:${c}`, SHARED.wheel(CORNER_NAME[c]), WHEEL)),
+    ...[...circuits].map((c) =>
+      labour(`bleed:${c}`, SHARED.bleed(c), CIRCUIT + BLEEDER * bleeders(c), fluid?.price ?? 0, permilleOf(rates, fluid?.tax ?? 'standard')),
+    ),
+    ...(rates && rates.shipping > 0
+      ? [...suppliers].map((s) => ({
+          ...{ id: `post:${s}`, name: SHARED.post, minutes: 0, net: rates.shipping },
+          gross: grossOf(rates.shipping, rates.standardPermille),
+        }))
+      : []),
+  ];
+}

@@ -1,0 +1,34 @@
+import type { OptionId } from '../../catalogue/repairOptions.ts';
+import type { JobEvent } from '../eventBase.ts';
+import { type FamilyDescriptor, PLAIN } from '../family.ts';
+
+/** Terms of what an option costs. Source: handbook 40, What decides. */
+export const COST_TERMS = ['parts', 'consumables', 'labour', 'sending', 'core', 'rework', 'line_risk'] as const;
+export type CostTerm = (typeof COST_TERMS)[number];
+
+/** A person's own figure for one term of an option, on one job, in place of what is reckoned. */
+export interface CostEntry extends JobEvent {
+  /** The first place of its row. */
+  readonly slotId: string;
+  readonly option: OptionId;
+  readonly term: CostTerm;
+  /** Net, minor units of the shop's currency; null for labour, and where the reckoned figure counts again. */
+  readonly amount: number | null;
+  /** Of labour: attended minutes; null where the card's count again. */
+  readonly minutes: number | null;
+  readonly reason: string;
+}
+
+export const costEntries: FamilyDescriptor<CostEntry> = {
+  ...PLAIN,
+  label: 'cost entry',
+  subjects: ['slot'],
+  readWith: 'job',
+  release: 'frozen',
+  late: 'late',
+  dropsWhenVoid: () => true,
+  names: { slotId: 'place' },
+  blackable: ['reason'],
+  price: ['amount'],
+  sending: 'online',
+};

@@ -1,0 +1,102 @@
+/** What is said of prices, options and whole-job variants. */
+
+import { KIND_FACTS, type ComponentKind, axleOf, type Axle } from '../../layout/kinds.ts';
+import { placeName, type Slot } from '../../layout/graph.ts';
+import type { ArticleVersion, Process, Supply } from '../../ledger/priceRecords.ts';
+import { moneyText } from '../../quantity/locale.ts';
+import { majorOf } from '../../quantity/money.ts';
+import type { VariantName } from '../reasons.ts';
+
+const AXLE_NAME: Readonly<Record<Axle, string>> = { front: 'Front', middle: 'Middle', rear: 'Rear', side: 'Sidecar' };
+const PLURAL: Readonly<Partial<Record<ComponentKind, string>>> = {
+  ...{ rotor: 'rotors', drum: 'drums', caliper: 'calipers', wheel_cylinder: 'wheel cylinders', hose: 'hoses', hub: 'hubs' },
+  ...{ band: 'bands', band_drum: 'band drums', expander: 'expanders', piston: 'pistons', line: 'lines', valve: 'valves' },
+};
+
+/** Name of what is decided in one: "Front rotors", or that of the only place. */
+export function rowName(slots: readonly Slot[]): string {
+  const [first] = slots;
+  if (!first) return '';
+  const axle = axleOf(first.corner);
+  if (slots.length === 1 || axle === null) return placeName(first);
+  return `${AXLE_NAME[axle]} ${PLURAL[first.kind] ?? KIND_FACTS[first.kind].name.toLowerCase()}`;
+}
+
+const SUPPLY_NAME: Readonly<Record<Supply, string>> = {
+  ...{ new: 'new', exchange: 'exchange', used: 'used', kit: 'seal kit', piece: 'piece', process: 'work', consumable: 'consumable' },
+};
+export const PROCESS_NAME: Readonly<Record<Process, string>> = { sleeve: 'Sleeving', machine: 'Turning', reline: 'Lining' };
+
+const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
+
+/** Where a term of a price comes from. */
+export const COST = {
+  noArticle: (supply: Supply, kind: ComponentKind): string =>
+    supply === 'kit' ? `Seal kit, ${KIND_FACTS[kind].name.toLowerCase()}` : `${KIND_FACTS[kind].name}, ${SUPPLY_NAME[supply]}`,
+  bought: (list: readonly { readonly article: ArticleVersion; readonly count: number }[]): string =>
+    list
+      .map(({ article: a, count }) => `${count > 1 ? `${count} × ` : ''}${a.name}${a.price === null ? ', no price' : `, price of ${a.pricedOn}`}`)
+      .join('; '),
+  labour: (minutes: number, rated: boolean): string => `${minutes} attended min${rated ? ' at the shop’s rate' : ''}`,
+  noRate: 'Hourly rate of the shop',
+  process: (p: Process): string => PROCESS_NAME[p],
+  core: 'Given back for the old unit',
+  rework: (chance: number, cases: number): string =>
+    `${percent(chance)} to do it again, ${cases > 0 ? `by the house guess and ${cases} of the shop’s own` : 'house guess'}`,
+  lineRisk: (chance: number): string => `${percent(chance)} that a union rounds or a line breaks, by the look at intake`,
+  entered: (reason: string): string => (reason ? `Entered here: ${reason}` : 'Entered here'),
+};
+
+export const TERM_NAME = {
+  ...{ parts: 'Parts', consumables: 'Consumables', labour: 'Labour', sending: 'Sent out', core: 'Core money back' },
+  ...{ rework: 'Doing it again', line_risk: 'A broken line' },
+} as const;
+
+export const OPTION_WORDS = {
+  at: (place: string | null, why: string): string => (place === null ? why : `${place}: ${why}`),
+  outOfMake: (a: ArticleVersion): string => `${a.name} is no longer made (${a.pricedOn}).`,
+  departs: (rule: string, school: string): string => `House rule, ${rule.toLowerCase()}: ${school.toLowerCase()}.`,
+};
+
+/** What is left at risk, a sentence each. */
+export const RISK = {
+  notGauged: 'Not everything is gauged; the price counts on it to hold.',
+  watch: 'Holds now, but not to the next service.',
+  cantTell: 'The gauge cannot tell on which side of the limit it lies.',
+  noLimit: 'No limit is on file to hold it against.',
+  oldRubber: 'Rubber of unknown age stays in.',
+  deposits: 'Whatever lies behind the pistons stays there.',
+  seized: 'It was found seized, and may stick again.',
+  pitted: 'Pits stay, outside the run of the seal.',
+  doubt: 'A finding is still in doubt.',
+  stands: 'The vehicle stands: pistons that never move stick.',
+  competition: 'Competition use asks more of it than the road.',
+  used: 'Comes from another vehicle, its history unknown.',
+  exchange: 'Overhauled elsewhere: its core is not known.',
+  later: 'It has to be done later, as a job of its own.',
+};
+
+export const SHARED = {
+  wheel: (corner: string): string => `Wheel off and on, ${corner.toLowerCase()}`,
+  bleed: (circuit: number): string => (circuit === 9 ? 'Bleeding the clutch' : `Bleeding circuit ${circuit}`),
+  post: 'Postage of an order',
+};
+
+export const VARIANT = {
+  name: { least: 'Least now', sound: 'Sound', renewed: 'Renewed' } satisfies Readonly<Record<VariantName, string>>,
+  sameAs: (name: string): string => `The same as ${name.toLowerCase()}.`,
+  noDearer: (name: string): string => `Costs no more than ${name.toLowerCase()}, and renews more.`,
+};
+
+/** What is said of the owner's choice and its code. */
+export const CHOICE = {
+  sum: (minor: number, currency: string | null): string => moneyText(majorOf(minor, currency), currency),
+  otherSheet: 'This code is of another sheet. Look which vehicle it was sent for.',
+  olderSheet: (made: string): string => `This is of an older sheet, made on ${made}. It was revised since: the owner is shown the new one.`,
+  noSuch: 'There is no such choice on this sheet.',
+  noPicks: 'A no picks nothing.',
+  notPicked: (row: string): string => `${row}: nothing that stands on the sheet is picked.`,
+  ruledOut: (row: string, way: string, why: string): string => `${row}: “${way}” must not be chosen. ${why}`,
+  otherSum: 'The sum is not that of the sheet.',
+  notOnIt: 'not on it',
+};
