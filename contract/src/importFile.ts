@@ -27,7 +27,13 @@ export const importLine = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('limit'), limit: t.limit.omit({ enteredBy: true, checkedBy: true, checkedAt: true }) }),
   z.object({ kind: z.literal('vehicle'), vehicle: t.vehicle.omit({ ownerId: true }), layout: t.layout }),
   z.object({ kind: z.literal('part'), part: t.part }),
-  z.object({ kind: z.literal('job'), job: t.job.omit({ importId: true, version: true }).extend({ openedBy: author }) }),
+  z.object({
+    kind: z.literal('job'),
+    job: t.job
+      .omit({ importId: true, version: true })
+      // Sums are in minor units now: what an earlier file tells in whole ones is refused, and not taken for a hundredth of it.
+      .extend({ openedBy: author, authorised: z.undefined().optional() }),
+  }),
   /** The record as its family has it; figures are worked out again from what was typed. */
   z.object({ kind: z.literal('event'), family: z.enum(families), authorId: author, record: z.looseObject({ id, jobId: id }) }),
   /** Handed back then, as told: the sheet is worked out from the records. */

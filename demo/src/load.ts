@@ -1,6 +1,7 @@
 import { IMPORT_TYPE } from '@dauer/contract';
 import { v7 } from 'uuid';
 import { laidOut, pittedPiston } from './drawings.ts';
+import { tellOfPrices } from './prices.ts';
 import { DEMO_SHOP, fillRack, PEOPLE } from './shop.ts';
 import { Story } from './story.ts';
 import { corrie } from './vehicles/corrie.ts';
@@ -62,6 +63,8 @@ async function tellOfRack(post: Post, { gauges }: Story): Promise<void> {
   await post(`/api/gauges/${mic}/checks`, { id: v7(), read: 25.001 });
 }
 
+const carOf = (story: Story, tag: string): string | undefined => story.vehicles.find((v) => v.vehicle.tag === tag)?.vehicle.id;
+
 /** Drawings where a real shop has photographs: a piston of V 071, and what came with V 076. */
 async function showDrawings(post: Post, { vehicles, jobs }: Story): Promise<void> {
   const carOf = (tag: string) => vehicles.find((v) => v.vehicle.tag === tag);
@@ -118,5 +121,9 @@ export async function loadDemo(url: string, password: string, today: number): Pr
   for (const limit of story.limits.filter((l) => l.checkedBy !== null)) await second.post(`/api/limits/${limit.id}/check`, {});
   await tellOfRack(lead.post, story);
   await showDrawings(lead.post, story);
+  await tellOfPrices(lead.post, (n) => story.day(n));
+  // V 071 stands before its owner: he was asked, and has not answered.
+  const asked = story.jobs.find((j) => j.complaint !== '' && j.authorisedMinor === 90_000 && j.vehicleId === carOf(story, 'V 071'));
+  if (asked) await lead.post(`/api/jobs/${asked.id}/offers`, { id: v7() });
   return takeIn;
 }

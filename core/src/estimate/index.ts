@@ -2,8 +2,11 @@
 export { authorisedNow, type Crossing, crossing, ownerChoiceOf } from './authorised.ts';
 export { articleFor, type PriceBook, priceBookOf } from './book.ts';
 export { billed, type Cost, expected, type Term, unpriced } from './cost.ts';
+export { type FightOrBuy, fightOrBuy } from './fightOrBuy.ts';
 export { choiceRefusal, codeOf, offerDifferences, offerSum, offerTag, readChoice, sheetOf, type SheetSum, waysShown } from './offer.ts';
+export { reasonCodeFor } from './reasons.ts';
 export { departure, type RowOption } from './rowOptions.ts';
 export { type DecideRow, needsDecision } from './rows.ts';
+export { standsAlone } from './shared.ts';
 export type { JobSum } from './sum.ts';
 export { type Estimate, estimateOf, type PricedRow, type Variant, VARIANT_IDS, type VariantId } from './variants.ts';

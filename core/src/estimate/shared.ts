@@ -4,7 +4,7 @@ import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
 import { grossOf } from '../quantity/money.ts';
 import { SHARED } from '../wording/en/estimate.ts';
 import { articleFor, permilleOf, type PriceBook } from './book.ts';
-import type { Cost, Doing } from './cost.ts';
+import { billed, type Cost, type Doing } from './cost.ts';
 
 /** What several rows need and is paid once: getting there, bleeding, postage. */
 export interface SharedThing {
@@ -47,4 +47,9 @@ export function sharedOf(history: JobHistory, book: PriceBook, doings: readonly 
         }))
       : []),
   ];
+}
+
+/** What a way of doing a row costs the owner as a job of its own, gross, minor units: all that is shared today is paid alone. */
+export function standsAlone(history: JobHistory, book: PriceBook, way: { readonly plan: readonly Doing[]; readonly cost: Cost }): number {
+  return billed(way.cost) + sharedOf(history, book, way.plan, way.cost).reduce((sum, s) => sum + s.gross, 0);
 }

@@ -29,6 +29,14 @@ export function isWorkedOnIn(partId: string, jobId: string, events: readonly Par
   return events.some((e) => e.partId === partId && e.jobId === jobId && e.kind !== 'found' && !CAME.includes(e.kind));
 }
 
+/** Whether work on what belongs to a place has begun in this job: it was taken off, worked on, or another was fitted. */
+export function workBegun(history: JobHistory, slotId: string): boolean {
+  const { job, partEvents } = history.records;
+  const events = partsInOrder(history.active(partEvents));
+  const partId = lastPartIn(slotId, events);
+  return partId !== null && isWorkedOnIn(partId, job.id, events);
+}
+
 /** How every article of the vehicle came to this job. Source: handbook 15, Parts. */
 export function arrivalsOf(history: JobHistory): ArrivalRow[] {
   const { layout, job, partEvents } = history.records;

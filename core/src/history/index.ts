@@ -2,7 +2,7 @@
 export { type Drawn, drawnAt, fallsShort, lineVolume } from './drawn.ts';
 export { fluidBefore, tellsBefore } from './knownFluid.ts';
 export { type PutOff, putOffsOf } from './putOffs.ts';
-export { type Arrival, type ArrivalRow, arrivalsOf } from './arrivals.ts';
+export { type Arrival, type ArrivalRow, arrivalsOf, workBegun } from './arrivals.ts';
 export { isOfAnother, signatories } from './authorship.ts';
 export { fileAsOf, fileUntil } from './asOf.ts';
 export { type JobHistory, openHistory } from './jobHistory.ts';

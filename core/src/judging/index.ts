@@ -2,7 +2,7 @@
 export { adjusterFacts, adjusterTravel } from './adjusterTravel.ts';
 export { workLeft } from './workDone.ts';
 export { type CareFault, careFault, lastOpen, openDue } from './care.ts';
-export { type Component, deriveComponent, FINDING_VERDICT, proposedPhase } from './components.ts';
+export { type Component, deriveComponent, FINDING_VERDICT, isRenewed, proposedPhase } from './components.ts';
 export { cutOf } from './cutting.ts';
 export { decisiveNextStep } from './decisiveNextStep.ts';
 export { GENERIC_LIMITS } from './genericLimits.ts';

@@ -16,7 +16,9 @@ export {
   studsWords,
   takenAsNoneWords,
 } from './en/bench.ts';
-export { againstWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
+export { againstWords, foundWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
+export { CHOICE, daysWords, fightWords, PROCESS_NAME, TERM_NAME, timeWords } from './en/estimate.ts';
+export { REASON } from './en/duties.ts';
 export { agreedWords, usualTorque } from './en/fasteners.ts';
 export {
   byline,

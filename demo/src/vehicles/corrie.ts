@@ -112,6 +112,7 @@ export function corrie(story: Story, rack: Rack): void {
   const now = car.job(tomasz, story.ago(6), {
     complaint: 'Judders when braking from speed',
     wants: 'No judder, ready for the parade',
+    authorisedMinor: 90_000,
     promised: story.day(30),
   });
   now.counter('79,400 km');

@@ -100,3 +100,34 @@ export const CHOICE = {
   otherSum: 'The sum is not that of the sheet.',
   notOnIt: 'not on it',
 };
+
+const HOUR = 60;
+/** Attended time as it is said: "45 min", "2 h 40". */
+export function timeWords(minutes: number): string {
+  const [h, m] = [Math.floor(minutes / HOUR), Math.round(minutes % HOUR)];
+  return h === 0 ? `${m} min` : m === 0 ? `${h} h` : `${h} h ${m}`;
+}
+
+/** Working days as they are said. */
+export const daysWords = (days: number): string => (days <= 0 ? 'today' : days === 1 ? '1 day' : `${days} days`);
+
+/** What fighting on costs beside another unit, in sentences. */
+export function fightWords(
+  f: {
+    readonly spentMinutes: number;
+    readonly spent: number;
+    readonly rungs: readonly { readonly name: string }[];
+    readonly aheadMinutes: number;
+    readonly chance: number;
+    readonly another: { readonly name: string; readonly gross: number; readonly lead: number } | null;
+    readonly stop: boolean;
+  },
+  currency: string | null,
+): string {
+  const spent = f.spentMinutes > 0 ? `${timeWords(f.spentMinutes)} spent on it, ${CHOICE.sum(f.spent, currency)}. ` : '';
+  const next = `Next: ${f.rungs.map((r) => r.name.toLowerCase()).join(', then ')}; about ${timeWords(f.aheadMinutes)} for a chance of ${percent(f.chance)}.`;
+  const other = f.another
+    ? ` ${f.another.name}: ${CHOICE.sum(f.another.gross, currency)}, here in ${daysWords(f.another.lead)}.`
+    : ' Nobody has a price for another unit yet.';
+  return `${spent}${next}${other}${f.stop ? ' Fighting on costs more than another unit.' : ''}`;
+}

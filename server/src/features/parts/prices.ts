@@ -23,7 +23,7 @@ function requireWhole(a: Fields, row = ''): void {
 }
 
 /** One writer of the price book at a time, so that two versions made of the same one do not pass each other. */
-const BOOK_LOCK = 4713;
+const BOOK_LOCK = 4714;
 
 async function stored(db: Database, id: string): Promise<ArticleVersion | undefined> {
   return (await db.select().from(articleVersion).where(eq(articleVersion.id, id)))[0];

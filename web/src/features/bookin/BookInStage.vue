@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { JOB_TAKES_IN } from '@dauer/core/wording';
-import { moneyText } from '@dauer/core/quantity';
+import { majorOf, moneyText } from '@dauer/core/quantity';
 import { KIND_OF_JOB } from '@dauer/core/history';
 import { type Corner, CORNER_NAME, cornersOf, placeName, slotById } from '@dauer/core/layout';
 import type { Job } from '@dauer/core/ledger';

@@ -1,124 +1,249 @@
 <script setup lang="ts">
-import { optionsOf } from '@dauer/core/readiness';
-import { THING_NAME } from '@dauer/core/wording';
-import { OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
+import { REASON, THING_NAME } from '@dauer/core/wording';
+import { OPTION_NAME, type BoreMaterial, type OptionId, type ReasonCode } from '@dauer/core/catalogue';
+import { authorisedNow, crossing, estimateOf, type PricedRow, reasonCodeFor, type RowOption, type VariantId } from '@dauer/core/estimate';
+import { workBegun } from '@dauer/core/history';
 import type { Component } from '@dauer/core/judging';
-import { axleOf, canBeOff, CORNER_NAME } from '@dauer/core/layout';
-import type { Decision } from '@dauer/core/ledger';
-import { intakeRows, needsDecision, putOffRefusal } from '@dauer/core/stages';
-import { alikeTo, proposalsOf, sidesDiffer } from '@dauer/core/views';
-import { computed } from 'vue';
+import { CORNER_NAME } from '@dauer/core/layout';
+import { optionsOf } from '@dauer/core/readiness';
+import { intakeRows, putOffRefusal } from '@dauer/core/stages';
+import { proposalsOf } from '@dauer/core/views';
+import { useEventListener } from '@vueuse/core';
+import { computed, nextTick, ref, watch } from 'vue';
+import { lettersOn } from '../../app/keys.ts';
+import { useSession } from '../../app/session.ts';
 import { dayHere } from '../../fittings/dates.ts';
+import { plainSum, sumText } from '../../fittings/money.ts';
+import { isTyping } from '../../fittings/typing.ts';
 import { useOpenJob } from '../../job/openJob.ts';
-import DecisionRow from './DecisionRow.vue';
+import OwnerPanel from './OwnerPanel.vue';
+import ResultBar from './ResultBar.vue';
+import RowLine from './RowLine.vue';
+import RowOpen from './RowOpen.vue';
+import type { SumMark } from './sumScale.ts';
+import SumRule from './SumRule.vue';
+import { NO_TIME, type Until } from './until.ts';
 
-/** Per part: what is done with it. What a reading rules out cannot be chosen, and says by which. */
+/** What is done with what, and what it comes to: whole groups in rows, the three variants beside them, the owner’s answer. */
 const job = useOpenJob();
+const session = useSession();
 const writable = computed(() => job.writable);
-const due = computed(() =>
-  job.state.components.filter(
-    (c) =>
-      canBeOff(c.slot.kind) &&
-      c.inScope &&
-      (needsDecision(c, job.state.records.job.kind ?? 'overhaul') || c.decision !== null || c.verdict === 'past'),
-  ),
+/** Readers are sent no prices, and shown none. */
+const prices = computed(() => session.may('technician'));
+const estimate = computed(() => estimateOf(job.history, job.state.components));
+const currency = computed(() => estimate.value.book.rates?.currency ?? session.shop.currency);
+const rows = computed(() => estimate.value.rows);
+const owed = computed(
+  () => new Set(job.state.obligations.flatMap((o) => (o.stage === 'decide' && o.state === 'open' && o.slotId !== null ? [o.slotId] : []))),
 );
-const GROUPS = [
-  ['front', 'Front axle'],
-  ['middle', 'Middle axle'],
-  ['rear', 'Rear axle'],
-  ['side', 'Sidecar'],
-  [null, 'The rest of the vehicle'],
-] as const;
-const groups = computed(() =>
-  GROUPS.map(([axle, name]) => ({
-    name,
-    rows: due.value
-      .filter((c) => axleOf(c.slot.corner) === axle)
-      .sort((a, b) => a.slot.kind.localeCompare(b.slot.kind) || (a.slot.corner ?? '').localeCompare(b.slot.corner ?? '')),
-  })).filter((g) => g.rows.length > 0),
+const asks = (r: PricedRow): boolean =>
+  [...r.row.members, ...r.row.inside].some((c) => owed.value.has(c.slot.id)) || (r.decided === null && !isRenewedWhole(r));
+const isRenewedWhole = (r: PricedRow): boolean => r.row.members.every((m) => m.decision !== null) && r.row.inside.every((c) => !owed.value.has(c.slot.id));
+const open = computed(() => rows.value.filter(asks));
+const places = computed(() => rows.value.flatMap((r) => [...r.row.members, ...r.row.inside]));
+const sound = computed(() =>
+  places.value.filter((c) => (c.decision === null || owed.value.has(c.slot.id)) && (c.verdict === 'holds' || c.verdict === 'watch')),
 );
-/** Undecided, or decided for something that a reading has ruled out since. */
-const open = computed(() => {
-  const owed = new Set(job.state.obligations.filter((o) => o.stage === 'decide' && o.state === 'open').map((o) => o.slotId));
-  return due.value.filter((c) => c.decision === null || owed.has(c.slot.id));
-});
-const sound = computed(() => open.value.filter((c) => c.verdict === 'holds' || c.verdict === 'watch'));
-interface Until {
-  readonly reviewOn: string | null;
-  readonly untilKm: number | null;
-  readonly access: string | null;
+
+const opened = ref<string | null>(null);
+const shown = ref<InstanceType<typeof RowOpen>[]>([]);
+const showsSheet = ref(false);
+function toggle(r: PricedRow): void {
+  opened.value = opened.value === r.row.id ? null : r.row.id;
+  if (opened.value !== null) job.picked = r.row.members[0]?.slot.id ?? null;
 }
-const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
-function decide(c: Component, option: OptionId, reason: string, until: Until = NO_TIME, metal: Decision['metal'] = null): void {
-  job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, ...until, metal });
+watch(
+  () => job.picked,
+  (id) => {
+    const row = id === null ? undefined : rows.value.find((r) => [...r.row.members, ...r.row.inside].some((c) => c.slot.id === id));
+    if (row) opened.value = row.row.id;
+  },
+  { immediate: true },
+);
+
+function decideOne(
+  c: Component,
+  option: OptionId,
+  reason: string,
+  until: Until,
+  metal: BoreMaterial | null,
+  said: ReasonCode | null = null,
+): void {
+  const row = rows.value.find((r) => [...r.row.members, ...r.row.inside].includes(c))?.row;
+  const code = said ?? (row ? reasonCodeFor(row, c, option) : null);
+  job.add('decisions', { slotId: c.slot.id, partId: c.part?.id ?? null, option, reason, ...until, code, metal });
 }
-/** The same for others of the kind: the option, its reason and until when. */
-function sameFor(c: Component, places: readonly Component[]): void {
+function decideRow(r: PricedRow, o: RowOption, reason: string, until: Until = NO_TIME, metal: BoreMaterial | null = null): void {
+  job.together(`${r.row.name}: ${o.name}`, () => {
+    for (const { component, option } of o.plan)
+      if (component.decision?.option !== option || reason !== '' || component.against.length > 0 || owed.value.has(component.slot.id))
+        decideOne(component, option, reason, until, option === 'hone' ? metal : null);
+  });
+}
+function sameFor(c: Component, others: readonly Component[]): void {
   const d = c.decision;
   if (!d) return;
   const until = { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access };
-  job.together(alikeWords(d.option, places.length), () => places.forEach((x) => decide(x, d.option, d.reason, until)));
+  job.together(`${OPTION_NAME[d.option]}: ${others.length} parts`, () => others.forEach((x) => decideOne(x, d.option, d.reason, until, null)));
+}
+function useAllThatHold(): void {
+  const sure = sound.value.filter((c) => optionsOf(job.history, c).find((o) => o.id === 'use_again')?.ruledOut === null);
+  job.together(`${OPTION_NAME.use_again}: ${sure.length} parts`, () => sure.forEach((c) => decideOne(c, 'use_again', '', NO_TIME, null)));
+}
+/** The whole job one way; what was worked on already stays as it was decided. */
+function takeVariant(id: VariantId): void {
+  const v = estimate.value.variants.find((x) => x.id === id);
+  if (!v || !writable.value) return;
+  job.together(v.name, () => {
+    for (const r of rows.value) {
+      const o = v.picks.get(r.row.id);
+      if (o && !r.row.members.some((m) => workBegun(job.history, m.slot.id))) decideRow(r, o, '');
+    }
+  });
+}
+/** What the owner chose, as it stood on his sheet. */
+function takeChoice(plan: readonly { slotId: string; option: OptionId }[]): void {
+  job.together('The owner’s choice', () => {
+    for (const { slotId, option } of plan) {
+      const c = places.value.find((x) => x.slot.id === slotId);
+      if (c && c.decision?.option !== option)
+        job.add('decisions', { slotId, partId: c.part?.id ?? null, option, reason: 'The owner’s choice', ...NO_TIME, code: 'owner', metal: null });
+    }
+  });
+  showsSheet.value = false;
 }
 /** Why nothing is put off until then: it lies behind, by the shop's calendar or the vehicle's counter. */
 const refusal = (until: Until): string | null =>
   putOffRefusal(until, job.state.history.active(job.state.records.counters), new Date().toISOString(), dayHere());
-function useAllThatHold(): void {
-  const sure = sound.value.filter((c) => optionsOf(job.history, c).find((o) => o.id === 'use_again')?.ruledOut === null);
-  job.together(alikeWords('use_again', sure.length), () => sure.forEach((c) => decide(c, 'use_again', '')));
-}
-const alikeWords = (option: OptionId, parts: number): string => `${OPTION_NAME[option]}: ${parts} parts`;
+
+const authorised = computed(() => authorisedNow(job.history));
+const offer = computed(() => job.records.offers.at(-1) ?? null);
+/** The variant that it is as decided. */
+const isVariant = computed(() => {
+  const decided = rows.value.filter((r) => r.decided !== null);
+  const v = estimate.value.variants.find(
+    (x) => decided.length === rows.value.length && decided.every((r) => x.picks.get(r.row.id)?.option === r.decided?.option),
+  );
+  return v ?? null;
+});
+const marks = computed<SumMark[]>(() => [
+  ...estimate.value.variants
+    .filter((v) => v.says === null || !v.says.startsWith('The same'))
+    .map((v) => ({ id: v.id, name: v.name, gross: v.gross, says: v.days <= 1 ? 'in a day' : `in ${v.days} days`, filled: isVariant.value?.id === v.id })),
+  ...(isVariant.value === null && rows.value.some((r) => r.decided !== null)
+    ? [{ id: 'now', name: 'As decided', gross: estimate.value.now.gross, says: '', filled: true }]
+    : []),
+]);
+const says = computed(() => {
+  const list: string[] = [];
+  const over = crossing(job.history, job.state.components);
+  if (over && over.by > 0) list.push(REASON.overAuthorised(over));
+  else if (over) list.push(`As decided, ${sumText(-over.by, currency.value)} are left under the authorised sum.`);
+  for (const v of estimate.value.variants) {
+    if (v.says) list.push(`${v.name}: ${v.says.charAt(0).toLowerCase()}${v.says.slice(1)}`);
+    if (v.gap > 0) list.push(`${v.name} may be up to ${plainSum(v.gap, currency.value)} dearer than need be.`);
+  }
+  if (estimate.value.stuck.length > 0)
+    list.push(`No variant counts ${estimate.value.stuck.map((r) => r.name.toLowerCase()).join(', ')}: nothing can be done there without a word of somebody.`);
+  const missing = new Set(estimate.value.variants.flatMap((v) => v.missing));
+  if (missing.size > 0) list.push(`Without a price: ${[...missing].slice(0, 4).join(', ').toLowerCase()}${missing.size > 4 ? ` and ${missing.size - 4} more` : ''}.`);
+  return list;
+});
 /** The costly order is the second one: what nobody has looked at yet. */
 const unlooked = computed(() => {
   const s = job.state;
   if (s.released || s.records.job.kind === 'fluid' || s.records.job.kind === 'inspection') return '';
-  const rows = intakeRows(s.records.layout, s.history.active(s.records.intakeLooks)).filter((r) => r.look === null);
-  const corners = [...new Set(rows.map((r) => r.corner))];
-  return corners
-    .map(
-      (c) =>
-        `${c ? CORNER_NAME[c] : 'The middle'}: ${rows
-          .filter((r) => r.corner === c)
-          .map((r) => THING_NAME[r.thing].toLowerCase())
-          .join(', ')}`,
-    )
-    .join('. ');
+  const looks = intakeRows(s.records.layout, s.history.active(s.records.intakeLooks)).filter((r) => r.look === null);
+  const corners = [...new Set(looks.map((r) => r.corner))];
+  const things = (c: (typeof corners)[number]): string =>
+    looks
+      .filter((r) => r.corner === c)
+      .map((r) => THING_NAME[r.thing].toLowerCase())
+      .join(', ');
+  return corners.map((c) => `${c ? CORNER_NAME[c] : 'The middle'}: ${things(c)}`).join('. ');
 });
 const proposals = computed(() => proposalsOf(job.state));
-const differs = (c: Component): string | null => sidesDiffer(job.state.records.layout, job.state.components, c);
+
+/** Digits take a way of the row that is open, else a variant; arrows walk the rows. */
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || !lettersOn.value || isTyping(event.target)) return;
+  const digit = /^(?:Digit|Numpad)([1-9])$/.exec(event.code)?.[1];
+  if (digit && writable.value && !showsSheet.value) {
+    const variant = estimate.value.variants[Number(digit) - 1];
+    if (opened.value !== null) shown.value[0]?.press(Number(digit));
+    else if (variant && prices.value) takeVariant(variant.id);
+    event.preventDefault();
+  }
+});
+function walk(event: KeyboardEvent): void {
+  const lines = [...document.querySelectorAll<HTMLElement>('[data-row]')];
+  const at = lines.findIndex((l) => l === document.activeElement);
+  const to = event.key === 'ArrowDown' ? lines[at + 1] : event.key === 'ArrowUp' ? lines[at - 1] : undefined;
+  if (at >= 0 && to) {
+    event.preventDefault();
+    to.focus();
+  }
+}
+async function backToRows(): Promise<void> {
+  showsSheet.value = false;
+  await nextTick();
+  document.querySelector<HTMLElement>('[data-result] .main')?.focus();
+}
 </script>
 
 <template>
   <div class="head">
-    <h1>What is done with each part</h1>
+    <h1>{{ prices ? 'What is done, and what it costs' : 'What is done with each part' }}</h1>
     <span class="second">{{ open.length === 0 ? 'all decided' : `${open.length} to decide` }}</span>
     <span class="grow" />
-    <v-btn v-if="writable && sound.length > 0" class="act slim" @click="useAllThatHold">Use again what holds ({{ sound.length }})</v-btn>
+    <v-btn v-if="writable && sound.length > 0 && !showsSheet" class="act slim" @click="useAllThatHold">
+      Use again what holds ({{ sound.length }})
+    </v-btn>
   </div>
-  <details v-if="unlooked" class="unlooked">
-    <summary>Before anything is ordered: not everything was looked at at intake</summary>
-    <p class="second small">{{ unlooked }}.</p>
-  </details>
-  <p v-if="due.length === 0" class="second empty">Nothing has to be decided in a job of this kind.</p>
-  <section v-for="g in groups" :key="g.name" class="group">
-    <h2 class="line">{{ g.name }}</h2>
-    <DecisionRow
-      v-for="c in g.rows"
-      :key="c.slot.id"
-      :component="c"
-      :writable="writable"
-      :warning="differs(c)"
-      :proposal="proposals.get(c.slot.id) ?? null"
-      :picked="job.picked === c.slot.id"
-      :alike="alikeTo(job.history, due, c)"
-      :distance-unit="job.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
-      :people="job.records.people ?? []"
-      :refusal="refusal"
-      @pick="job.picked = c.slot.id"
-      @alike="(places) => sameFor(c, places)"
-      @decide="(o, r, until, metal) => decide(c, o, r, until, metal)"
-    />
-  </section>
+  <div class="body" :class="{ barred: prices && rows.length > 0 }">
+    <p v-if="rows.length === 0" class="second empty">Nothing has to be decided in a job of this kind.</p>
+    <template v-else>
+      <template v-if="prices">
+        <SumRule :marks="marks" :authorised="authorised.sum" :currency="currency" />
+        <p v-for="s in says" :key="s" class="small">{{ s }}</p>
+      </template>
+      <details v-if="unlooked && !showsSheet" class="unlooked">
+        <summary>Before anything is ordered: not everything was looked at at intake</summary>
+        <p class="second small">{{ unlooked }}.</p>
+      </details>
+      <OwnerPanel v-if="showsSheet" :estimate="estimate" :writable="writable" @back="backToRows" @chosen="takeChoice" />
+      <div v-else class="rows" @keydown="walk">
+        <template v-for="r in rows" :key="r.row.id">
+          <RowLine :priced="r" :open="opened === r.row.id" :prices="prices" :currency="currency" :asks="asks(r)" @toggle="toggle(r)" />
+          <RowOpen
+            v-if="opened === r.row.id"
+            ref="shown"
+            :priced="r"
+            :estimate="estimate"
+            :prices="prices"
+            :writable="writable"
+            :proposals="proposals"
+            :refusal="refusal"
+            @decide="(o, reason, until, metal) => decideRow(r, o, reason, until, metal)"
+            @one="decideOne"
+            @alike="sameFor"
+          />
+        </template>
+      </div>
+    </template>
+  </div>
+  <ResultBar
+    v-if="prices && rows.length > 0"
+    :estimate="estimate"
+    :currency="currency"
+    :offer="offer"
+    :choice="authorised.choice"
+    :variant="isVariant?.name ?? null"
+    :open="open.length"
+    :writable="writable"
+    @variant="takeVariant"
+    @sheet="showsSheet = true"
+  />
 </template>
 
 <style scoped>
@@ -130,8 +255,12 @@ const differs = (c: Component): string | null => sidesDiffer(job.state.records.l
   color: var(--blue);
   min-height: 28px;
 }
-.group {
-  margin-top: var(--space-4);
+.rows {
+  border-top: var(--line-hair) solid var(--slate);
+  margin-top: var(--space-3);
+}
+.barred {
+  padding-bottom: 112px;
 }
 .empty {
   margin: var(--space-4) 0;

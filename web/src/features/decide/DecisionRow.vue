@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { optionsOf, whyNotHoned } from '@dauer/core/readiness';
 import { againstWords, METAL_NAME, mm, putOffWords, VERDICT_WORD } from '@dauer/core/wording';
-import { accessesOver, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
+import { accessesOver, OPTION_NAME, type OptionId, REASON_CODE_NAME, REASON_CODES, type ReasonCode, WAITS } from '@dauer/core/catalogue';
+import { departure } from '@dauer/core/estimate';
 import { type Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import type { Decision, Person } from '@dauer/core/ledger';
@@ -11,6 +12,7 @@ import type { Alike, Proposal } from '@dauer/core/views';
 import { computed, ref, watch } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
+import { NO_TIME, type Until } from './until.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import DayField from '../../fittings/DayField.vue';
 
@@ -32,22 +34,18 @@ const props = defineProps<{
 const emit = defineEmits<{
   pick: [];
   alike: [places: readonly Component[]];
-  decide: [option: OptionId, reason: string, until: Until, metal: BoreMaterial | null];
+  decide: [option: OptionId, reason: string, until: Until, metal: BoreMaterial | null, code: ReasonCode | null];
 }>();
 
-/** Until when something is put off: a day, a distance, an access. */
-interface Until {
-  readonly reviewOn: string | null;
-  readonly untilKm: number | null;
-  readonly access: string | null;
-}
 /** Two people decided without knowing of each other: said until somebody chooses. */
 const against = computed(() => againstWords(props.people, props.component));
 const heads = computed(() => [...(props.component.decision ? [props.component.decision] : []), ...props.component.against]);
 function hold(d: Decision): void {
-  emit('decide', d.option, d.reason, { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access }, d.metal);
+  emit('decide', d.option, d.reason, { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access }, d.metal, d.code);
 }
 const reason = ref(props.component.decision?.reason ?? '');
+const code = ref<ReasonCode | null>(props.component.decision?.code ?? null);
+const CODES = REASON_CODES.map((value) => ({ value, title: REASON_CODE_NAME[value] }));
 const on = ref(props.component.decision?.reviewOn ?? '');
 const km = ref('');
 const access = ref<string | null>(props.component.decision?.access ?? null);
@@ -61,6 +59,7 @@ watch(
   () => props.component.decision,
   (d) => {
     reason.value = d?.reason ?? '';
+    code.value = d?.code ?? null;
     wanted.value = null;
     editing.value = false;
   },
@@ -78,6 +77,7 @@ const out = computed(() => {
     verb: names.length > 1 ? 'are' : 'is',
   }));
 });
+const waits = (option: OptionId | null): boolean => option !== null && WAITS.includes(option);
 const chosen = computed(() => wanted.value ?? props.component.decision?.option ?? null);
 /** What speaks: the worst figure or finding, in a line. */
 const because = computed(() => {
@@ -90,31 +90,31 @@ const because = computed(() => {
 const says = computed(() => {
   const d = props.component.decision;
   if (!d) return '';
-  const until = d.option === 'put_off' ? putOffWords(d) : '';
-  return [until, d.metal ? `${METAL_NAME[d.metal]} bore.` : '', d.reason].filter(Boolean).join(' ');
+  const until = WAITS.includes(d.option) ? putOffWords(d) : '';
+  return [until, d.metal ? `${METAL_NAME[d.metal]} bore.` : '', d.code ? `${REASON_CODE_NAME[d.code]}.` : '', d.reason].filter(Boolean).join(' ');
 });
 function choose(option: OptionId): void {
-  if (option === 'put_off' || option === 'hone') wanted.value = option;
-  else emit('decide', option, reason.value.trim(), NO_TIME, null);
+  if (waits(option) || option === 'hone' || (departure(job.history, props.component, option) !== null && reason.value.trim() === ''))
+    wanted.value = option;
+  else emit('decide', option, reason.value.trim(), NO_TIME, null, null);
 }
-const NO_TIME: Until = { reviewOn: null, untilKm: null, access: null };
 function keep(): void {
   if (!chosen.value) return;
-  if (chosen.value !== 'put_off')
-    return emit('decide', chosen.value, reason.value.trim(), NO_TIME, props.component.decision?.metal ?? null);
+  if (!waits(chosen.value))
+    return emit('decide', chosen.value, reason.value.trim(), NO_TIME, props.component.decision?.metal ?? null, code.value);
   const read = km.value.trim() === '' ? null : toResult(() => parseQuantity(km.value, 'distance_run', props.distanceUnit).canonical);
   kmWrong.value = read && !read.ok ? read.refusal.message : '';
   if (read && !read.ok) return;
   const until = { reviewOn: on.value || null, untilKm: read?.value ?? null, access: access.value };
   behind.value = props.refusal(until) ?? '';
-  if (behind.value === '') emit('decide', 'put_off', reason.value.trim(), until, null);
+  if (behind.value === '') emit('decide', chosen.value, reason.value.trim(), until, null, code.value);
 }
 /** Metals of a bore, each with why it is not honed. */
 const METALS = (['iron', 'steel', 'aluminium'] as const).map((m) => ({ value: m, label: METAL_NAME[m], off: whyNotHoned(m) }));
 function hone(metal: BoreMaterial): void {
-  emit('decide', 'hone', reason.value.trim(), NO_TIME, metal);
+  emit('decide', 'hone', reason.value.trim(), NO_TIME, metal, null);
 }
-const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' || km.value.trim() !== '' || access.value !== null);
+const saysWhen = computed(() => !waits(chosen.value) || on.value !== '' || km.value.trim() !== '' || access.value !== null);
 </script>
 
 <template>
@@ -173,9 +173,10 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       <span>What metal is the bore? Aluminium is never honed, bare or anodised.</span>
       <ChoiceRow :model-value="component.decision?.metal ?? null" :options="METALS" label="Metal of the bore" @update:model-value="hone" />
     </div>
-    <form v-if="writable && (wanted === 'put_off' || editing)" class="why" @submit.prevent="keep">
-      <v-text-field v-model="reason" v-focus density="compact" :label="wanted === 'put_off' ? 'Why it is put off' : 'Reason'" />
-      <template v-if="chosen === 'put_off'">
+    <form v-if="writable && ((wanted && wanted !== 'hone') || editing)" class="why" @submit.prevent="keep">
+      <v-text-field v-model="reason" v-focus density="compact" :label="wanted ? `Why: ${OPTION_NAME[wanted].toLowerCase()}` : 'Reason'" />
+      <v-select v-model="code" density="compact" clearable label="Kind of reason" :items="CODES" />
+      <template v-if="waits(chosen)">
         <DayField v-model="on" ahead density="compact" label="Until the day" />
         <v-text-field v-model="km" density="compact" :label="`Until the counter shows (${distanceUnit})`" :error-messages="kmWrong" />
         <v-select v-if="accesses.length > 0" v-model="access" density="compact" clearable label="Until this is open" :items="accesses" />
@@ -184,9 +185,11 @@ const saysWhen = computed(() => chosen.value !== 'put_off' || on.value !== '' ||
       <v-btn
         class="act slim"
         type="submit"
-        :disabled="chosen === 'put_off' ? reason.trim() === '' || !saysWhen : reason.trim() === (component.decision?.reason ?? '')"
+        :disabled="wanted || waits(chosen)
+            ? reason.trim() === '' || !saysWhen
+            : reason.trim() === (component.decision?.reason ?? '') && code === (component.decision?.code ?? null)"
       >
-        {{ wanted === 'put_off' ? 'Put it off' : 'Keep the reason' }}
+        {{ wanted ? OPTION_NAME[wanted] : 'Keep the reason' }}
       </v-btn>
     </form>
     <p v-else-if="component.decision && (says || picked || warning)" class="second small out">

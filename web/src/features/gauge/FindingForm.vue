@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type FindingSeverity, type KnownFinding, OPTION_NAME, type OptionId, optionsFor } from '@dauer/core/catalogue';
+import { ENDS_PLACE, type FindingSeverity, type KnownFinding, OPTION_NAME, type OptionId, optionsFor, RENEWS } from '@dauer/core/catalogue';
 import { whyNotSettled } from '@dauer/core/readiness';
 import type { Component } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';

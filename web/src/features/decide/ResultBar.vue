@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { daysWords } from '@dauer/core/wording';
+import type { Estimate, VariantId } from '@dauer/core/estimate';
+import type { Offer, OwnerChoice } from '@dauer/core/ledger';
+import { computed } from 'vue';
+import { dayText } from '../../fittings/dates.ts';
+import { sumText } from '../../fittings/money.ts';
+
+/** The running result and the one next act: what it comes to as decided, whether the owner agreed, his sheet. */
+const props = defineProps<{
+  estimate: Estimate;
+  currency: string | null;
+  offer: Offer | null;
+  choice: OwnerChoice | null;
+  /** The variant that it is as decided; null where it is none of them. */
+  variant: string | null;
+  open: number;
+  writable: boolean;
+}>();
+const emit = defineEmits<{ variant: [id: VariantId]; sheet: [] }>();
+const owner = computed(() => {
+  const { offer, choice } = props;
+  if (choice && (!offer || choice.offerId === offer.id))
+    return choice.answer === 'yes'
+      ? `agreed to ${sumText(choice.sum, props.currency)}, ${dayText(choice.happenedAt)}`
+      : `said no, ${dayText(choice.happenedAt)}`;
+  return offer ? `asked ${dayText(offer.madeAt)}, not answered` : 'not asked yet';
+});
+const risks = computed(() => {
+  const rows = props.estimate.now.leaves.map((l) => l.row.toLowerCase());
+  const missing = props.estimate.now.missing.length;
+  return [
+    props.open > 0 ? `${props.open} still to decide` : '',
+    missing > 0 ? `${missing} without a price` : '',
+    rows.length > 0 ? `risk left: ${rows.slice(0, 3).join(', ')}${rows.length > 3 ? ` and ${rows.length - 3} more` : ''}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
+});
+</script>
+
+<template>
+  <div class="result" data-result role="region" aria-label="What it comes to">
+    <div class="owner">
+      <b class="plate-font">Owner</b>
+      <span>{{ owner }}</span>
+    </div>
+    <div class="sum">
+      <b class="plate-font">{{ variant ?? 'As decided' }}, {{ sumText(estimate.now.gross, currency) }}, {{ daysWords(estimate.now.days) }}</b>
+      <span>{{ risks }}</span>
+    </div>
+    <div v-if="writable && estimate.variants.length > 0" class="variants" role="group" aria-label="Decide the whole job so">
+      <button v-for="(v, i) in estimate.variants" :key="v.id" type="button" class="take" :aria-label="v.name" @click="emit('variant', v.id)">
+        <kbd>{{ i + 1 }}</kbd>
+        {{ v.name }}
+      </button>
+    </div>
+    <v-btn class="act main" @click="emit('sheet')">Sheet for the owner</v-btn>
+  </div>
+</template>
+
+<style scoped>
+.result {
+  position: fixed;
+  left: 0;
+  right: 0;
+  bottom: 0;
+  z-index: 40;
+  min-height: 80px;
+  display: grid;
+  grid-template-columns: calc(var(--map) - var(--space-5)) minmax(0, 1fr) auto auto;
+  gap: var(--space-4);
+  align-items: center;
+  padding: var(--space-2) var(--space-5);
+  background: var(--bar);
+  color: var(--bar-text);
+  border-top: var(--bar-top);
+}
+.owner b,
+.sum b {
+  display: block;
+  font-size: var(--type-title);
+  line-height: 26px;
+  color: var(--bar-figure);
+}
+.owner span,
+.sum span {
+  font-size: var(--type-second);
+  line-height: 18px;
+  color: var(--bar-text2);
+}
+.sum {
+  min-width: 0;
+}
+.variants {
+  display: flex;
+  gap: var(--space-2);
+}
+.take {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: var(--touch);
+  padding: 0 10px;
+  background: none;
+  color: var(--bar-text);
+  border: var(--line-hair) solid var(--bar-edge);
+  border-radius: var(--corner);
+  font: 600 var(--type-body)/var(--leading-tight) var(--plate-font);
+  cursor: pointer;
+}
+kbd {
+  font: 400 var(--type-least)/var(--leading-tight) var(--figure-font);
+  color: var(--bar-text2);
+}
+.result :focus-visible {
+  outline-color: var(--bar-live);
+}
+@media (max-width: 1180px) {
+  .result {
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: var(--space-2) var(--space-3);
+    padding: var(--space-2) var(--space-3);
+  }
+  .owner {
+    display: none;
+  }
+  .variants {
+    grid-row: 2;
+    grid-column: 1 / -1;
+  }
+  .take {
+    flex: 1;
+    justify-content: center;
+  }
+  .sum span {
+    display: none;
+  }
+  .sum b {
+    font-size: var(--type-caption);
+    line-height: 22px;
+  }
+}
+</style>
