@@ -124,6 +124,11 @@ export class AJob {
   /** Decides upon a part at Decide, by the name of its row. */
   async decide(name: string, option: string): Promise<void> {
     const row = this.page.getByRole('group', { name: `What is done with the ${name.toLowerCase()}`, exact: true });
+    const line = this.page.locator(`[data-places*="${name}" i]`).first();
+    await line.waitFor();
+    if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
+    // Of both sides of an axle, or inside a unit: by itself.
+    if (!(await row.isVisible())) await this.page.getByText('Each by itself, and why').click();
     await row.getByRole('button', { name: option, exact: true }).click();
     await row.locator('[aria-pressed=true]', { hasText: option }).waitFor();
   }

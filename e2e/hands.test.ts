@@ -45,7 +45,7 @@ describe('worked by the keys alone', function () {
     await until(/./);
     expect(await focused()).to.not.equal('the page');
     for (const [key, heading, title] of [
-      ['Alt+4', 'What is done with each part', 'V 071 Decide · Dauer'],
+      ['Alt+4', 'What is done, and what it costs', 'V 071 Decide · Dauer'],
       ['Alt+3', 'To gauge', 'V 071 Gauge · Dauer'],
       ['Alt+7', 'Prove and hand back', 'V 071 Prove · Dauer'],
     ] as const) {
@@ -58,11 +58,11 @@ describe('worked by the keys alone', function () {
 
   it('the first stop of a page leads to its work, and the next one is in it', async () => {
     await page.goto(`${at.get('V 071')}/decide`);
-    await page.getByRole('heading', { name: 'What is done with each part' }).waitFor();
+    await page.getByRole('heading', { name: 'What is done, and what it costs' }).waitFor();
     expect(await page.evaluate(() => document.querySelector('a, button')?.textContent)).to.equal('To the work');
     await page.getByRole('link', { name: 'To the work' }).focus();
     await page.keyboard.press('Enter');
-    await until('What is done with each part');
+    await until('What is done, and what it costs');
     await page.keyboard.press('Tab');
     expect(await page.evaluate(() => document.activeElement?.closest('.right') !== null)).to.equal(true);
   });
@@ -158,22 +158,24 @@ describe('worked by the keys alone', function () {
 
   it('what one tap entered is said with its way back, and that with its own', async () => {
     await page.goto(`${at.get('V 071')}/decide`);
+    await page.getByRole('button', { name: /^Front calipers/ }).click();
     const choice = page
-      .getByRole('group', { name: 'What is done with the front left caliper' })
+      .getByRole('group', { name: 'What is done with the front calipers' })
       .getByRole('button', { name: 'Clean and reseal' });
     const chosen = (on: boolean) => choice.and(page.locator(`[aria-pressed="${on}"]`)).waitFor();
     await chosen(false);
     await choice.press('Enter');
     await chosen(true);
-    await page.locator('.just').getByText('Front left caliper: Clean and reseal', { exact: true }).waitFor();
+    await page.locator('.just').getByText('Front calipers: Clean and reseal', { exact: true }).waitFor();
     await choice.press('Control+z');
     await chosen(false);
-    await page.locator('.just').getByText('Taken back: Front left caliper: Clean and reseal', { exact: true }).waitFor();
+    await page.locator('.just').getByText('Taken back: Front calipers: Clean and reseal', { exact: true }).waitFor();
     // What was taken back by a slip is entered again by the same key; both stay on record.
     await page.getByRole('button', { name: 'Undo', exact: true }).press('Enter');
     await chosen(true);
     await allSent(page);
     await page.reload();
+    await page.getByRole('button', { name: /^Front calipers/ }).click();
     await chosen(true);
     // It is said for a moment, and then no more.
     await page.waitForTimeout(500);

@@ -36,14 +36,14 @@ describe('bands, and brakes inboard', function () {
     await job.walkRound(8, FIGURES);
     await job.stage('decide');
     await on(/^Use again what holds/).click();
-    await page.getByText('3 to decide').waitFor();
+    await page.getByText('2 to decide').waitFor();
     await page.getByText('Use again: 5 parts').waitFor();
     // What one press entered is undone by one.
     await on(/^Undo$/).click();
-    await page.getByText('8 to decide').waitFor();
+    await page.getByText('5 to decide').waitFor();
     await on(/^Use again what holds/).click();
     for (const name of ['Rear left', 'Rear right', 'Shaft']) await job.decide(`${name} band drum`, 'Use again');
-    await job.decide('Shaft band', 'Replace');
+    await job.decide('Shaft band', 'Replace new');
     await page.getByText('all decided').waitFor();
     await job.stage('rebuild');
     await job.kill();

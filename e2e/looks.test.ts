@@ -134,7 +134,7 @@ describe('every screen', function () {
     await page.getByRole('link', { name: 'Tavell Corrie GT' }).first().click();
     await page.locator('[data-map]').waitFor();
     await page.keyboard.press('Alt+4');
-    await page.getByRole('heading', { name: 'What is done with each part' }).waitFor();
+    await page.getByRole('heading', { name: 'What is done, and what it costs' }).waitFor();
     await page.keyboard.press('s');
     await page.keyboard.press('3');
     await page.getByRole('heading', { name: 'To gauge' }).waitFor();

@@ -65,7 +65,7 @@ describe('the motorcycle', function () {
     await job.stage('decide');
     await on(/^Use again what holds/).click();
     for (const name of ['Front rotor', 'Rear drum', 'Rear cam']) await job.decide(name, 'Use again');
-    await job.decide('Front hose', 'Replace');
+    await job.decide('Front hose', 'Replace new');
     await page.getByText('all decided').waitFor();
     await job.stage('rebuild');
     await job.fitNew('Front hose', 'PN 410');

@@ -50,7 +50,7 @@ describe('two calipers by post', function () {
       await page.getByText('Looked at, nothing found.').first().waitFor();
     }
     await job.stage('decide');
-    await job.decide(pitted.name, 'Replace');
+    await job.decide(pitted.name, 'Replace new');
     await job.decide(sound.name, 'Use again');
     for (const u of units) await job.decide(u.name, 'Clean and reseal');
     await job.stage('rebuild');

@@ -79,8 +79,9 @@ describe('the van with four drums', function () {
     await page.getByText('Rusted.').first().waitFor();
     await job.stage('decide', line.id);
     const row = page.getByRole('group', { name: `What is done with the ${title.toLowerCase()}` });
-    expect(await row.getByRole('button', { name: 'Put off', exact: true }).isDisabled()).to.equal(true);
-    await row.getByRole('button', { name: 'Replace', exact: true }).click();
+    expect(await row.getByRole('button', { name: 'Use again', exact: true }).isDisabled()).to.equal(true);
+    expect(await on('Put off').count()).to.equal(0);
+    await row.getByRole('button', { name: 'Replace new', exact: true }).click();
     await job.stage('rebuild', line.id);
     await on('New part fitted').first().waitFor();
   });

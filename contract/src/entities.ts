@@ -289,7 +289,10 @@ export const articleFields = z.object({
   core: minorSum,
   scarcity: z.enum(ledger.SCARCITIES),
   covers: z.enum(['one', 'axle']),
-  contents: z.array(z.object({ name, count: z.number().int().min(1).max(999) })).max(60).readonly(),
+  contents: z
+    .array(z.object({ name, count: z.number().int().min(1).max(999) }))
+    .max(60)
+    .readonly(),
   retired: z.boolean(),
 });
 export const article = articleFields
@@ -336,6 +339,7 @@ const offerSheet = z.object({
   hoursADay: z.number(),
   authorised: z.number().int().nullable(),
   rows: z.array(z.object({ id: z.string(), name: z.string(), found: z.string(), ways: z.array(offerWay).readonly() })).readonly(),
+  without: z.array(z.string()).readonly(),
   shared: z.array(z.object({ id: z.string(), name: z.string(), gross: z.number().int(), minutes: z.number() })).readonly(),
   variants: z
     .array(z.object({ id: z.string(), name: z.string(), ways: z.array(z.object({ row: z.string(), option: e.option })).readonly() }))

@@ -111,7 +111,10 @@ const choiceFields = {
   offerId: id,
   answer: z.enum(['yes', 'no']),
   variant: words(40).nullable().default(null),
-  picks: z.array(z.object({ row: words(80), option })).max(200).readonly(),
+  picks: z
+    .array(z.object({ row: words(80), option }))
+    .max(200)
+    .readonly(),
   sum: z.number().int().min(-1e12).max(1e12),
   by: name,
   how: z.enum(ledger.CHOICE_WAYS),

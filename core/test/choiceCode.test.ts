@@ -51,6 +51,8 @@ describe('the code of a choice', () => {
   it('says what is wrong with what is no code', () => {
     expect(() => readCode('ABCD-EFGH')).to.throw('this has 8');
     expect(() => readCode('UUUU-UUUU-UUUU')).to.throw('“U” is in no code');
-    expect(() => writeCode(1, 7n, 7n)).to.throw('no such choice').with.property('code', 'bad_code');
+    expect(() => writeCode(1, 7n, 7n))
+      .to.throw('no such choice')
+      .with.property('code', 'bad_code');
   });
 });

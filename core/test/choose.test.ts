@@ -48,7 +48,12 @@ describe('the cheapest way of doing every row', () => {
   });
 
   it('waits no longer than waiting is worth', () => {
-    const rows = [[{ cost: 100, needs: [], lead: 0 }, { cost: 40, needs: [], lead: 10 }]];
+    const rows = [
+      [
+        { cost: 100, needs: [], lead: 0 },
+        { cost: 40, needs: [], lead: 10 },
+      ],
+    ];
     expect(chooseCheapest({ rows, shared: [], delay: (d) => d * 5 })?.ways).to.deep.equal([1]);
     expect(chooseCheapest({ rows, shared: [], delay: (d) => d * 7 })?.ways).to.deep.equal([0]);
   });

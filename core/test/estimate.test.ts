@@ -51,7 +51,9 @@ describe('sums of money', () => {
     expect([minorDigits('EUR'), minorDigits('JPY'), minorDigits('KWD'), minorDigits(null)]).to.deep.equal([2, 0, 3, 2]);
     expect(parseMinor('12.34', 'EUR')).to.equal(1234);
     expect(parseMinor('1,250', 'JPY')).to.equal(1250);
-    expect(() => parseMinor('12.5', 'JPY')).to.throw('more decimals').with.property('code', 'too_fine');
+    expect(() => parseMinor('12.5', 'JPY'))
+      .to.throw('more decimals')
+      .with.property('code', 'too_fine');
     // Three figures behind a separator are thousands everywhere.
     expect(parseMinor('12.345', 'EUR')).to.equal(1_234_500);
   });
@@ -121,7 +123,10 @@ describe('what an option costs', () => {
   it('rules out what is no longer made, and what a reading rules out, by the place', () => {
     const told = priced();
     told.file.articles = ARTICLES.map((a) => (a.name === 'Caliper' ? { ...a, scarcity: 'out_of_make' as const } : a));
-    told.gauge(told.slot('rotor', 'FL'), Array.from({ length: 8 }, () => '10.5'));
+    told.gauge(
+      told.slot('rotor', 'FL'),
+      Array.from({ length: 8 }, () => '10.5'),
+    );
     const e = of(told);
     expect(option(e, 'Front calipers', 'replace').ruledOut).to.contain('no longer made');
     expect(option(e, 'Front rotors', 'use_again').ruledOut).to.contain('Front left rotor');
@@ -158,7 +163,9 @@ function cheapest(told: JobFixture, e: Estimate): number {
       best = Math.min(best, sumOf(history, e.book, picked).gross);
       return;
     }
-    for (const o of r.options.filter((x) => x.byItself)) go(i + 1, [...picked, { row: r.row, option: o.option, doings: o.plan, cost: o.cost }]);
+    const own = r.options.filter((x) => x.byItself);
+    const known = own.filter((x) => x.priced);
+    for (const o of known.length > 0 ? known : own) go(i + 1, [...picked, { row: r.row, option: o.option, doings: o.plan, cost: o.cost }]);
   };
   go(0, []);
   return best;
@@ -175,7 +182,11 @@ describe('the three ways of doing a whole job', () => {
           const told = priced(['FL', 'FR']);
           told.file.job = { ...told.file.job, kind: 'axle' };
           told.file.rates = [{ ...RATES, shipping: shipped ? 2500 : 0 }];
-          told.file.articles = ARTICLES.map((a) => ({ ...a, supplierId: shipped ? 'one' : null, price: a.price === null ? null : a.price * (price / 100) }));
+          told.file.articles = ARTICLES.map((a) => ({
+            ...a,
+            supplierId: shipped ? 'one' : null,
+            price: a.price === null ? null : a.price * (price / 100),
+          }));
           for (const kind of bad) {
             const slot = told.layout.slots.find((s) => s.kind === kind && (s.corner === 'FL' || s.corner === null));
             if (slot) told.find(slot.id, { severity: 'reject', rulesOut: ['use_again', 'put_off'], words: 'Cracked' });
@@ -200,7 +211,8 @@ describe('the three ways of doing a whole job', () => {
   it('says where two are the same', () => {
     const told = priced(['FL', 'FR']);
     for (const s of told.layout.slots)
-      if (s.kind !== 'piston') told.find(s.id, { severity: 'reject', rulesOut: ['use_again', 'reseal', 'machine', 'put_off', 'exchange'], words: 'Wrecked' });
+      if (s.kind !== 'piston')
+        told.find(s.id, { severity: 'reject', rulesOut: ['use_again', 'reseal', 'machine', 'put_off', 'exchange'], words: 'Wrecked' });
     const said = of(told).variants.map((v) => v.says);
     expect(said.slice(1).some((s) => s?.startsWith('The same as'))).to.equal(true);
   });
@@ -239,10 +251,23 @@ describe('the sheet for the owner', () => {
     const told = priced();
     const e = of(told);
     const { sheet } = offerOf(told);
-    for (const v of e.variants) {
-      const sum = offerSum(sheet, sheet.variants.find((x) => x.id === v.id)!.ways);
+    expect(sheet.variants.map((v) => v.id)).to.include('least');
+    for (const shown of sheet.variants) {
+      const v = e.variants.find((x) => x.id === shown.id)!;
+      const sum = offerSum(sheet, shown.ways);
       expect([sum.gross, sum.days]).to.deep.equal([v.gross, v.days]);
     }
+  });
+
+  it('shows nothing that has no price, and no variant that would need it', () => {
+    const told = priced();
+    const bare = offerOf(told).sheet;
+    expect(bare.variants.map((v) => v.id)).to.not.include('renewed');
+    for (const r of bare.rows)
+      for (const w of r.ways) if (w.option !== 'use_again' && w.ruledOut === null) expect(w.gross).to.be.greaterThan(0);
+    const slot = told.layout.slots.find((s) => s.kind === 'servo')!;
+    told.find(slot.id, { severity: 'reject', rulesOut: ['use_again', 'put_off'], words: 'Leaks vacuum' });
+    expect(offerOf(told).sheet.without).to.deep.equal(['Servo']);
   });
 
   it('every choice of it has a code, and the code is read as that choice', () => {
@@ -275,13 +300,22 @@ describe('the sheet for the owner', () => {
 
   it('a part that must not be used again cannot be chosen for use', () => {
     const told = priced();
-    told.find(told.slot('rotor', 'FL'), { severity: 'reject', rulesOut: ['use_again', 'machine', 'put_off'], words: 'Cracked to the edge' });
+    told.find(told.slot('rotor', 'FL'), {
+      severity: 'reject',
+      rulesOut: ['use_again', 'machine', 'put_off'],
+      words: 'Cracked to the edge',
+    });
     const offer = offerOf(told);
     const rotors = offer.sheet.rows.find((r) => r.name === 'Front rotors')!;
     expect(rotors.ways.find((w) => w.option === 'use_again')?.ruledOut).to.contain('Cracked to the edge');
-    const picks = offer.sheet.rows.map((r) => ({ row: r.id, option: r.id === rotors.id ? ('use_again' as const) : waysShown(r)[0]!.option }));
+    const picks = offer.sheet.rows.map((r) => ({
+      row: r.id,
+      option: r.id === rotors.id ? ('use_again' as const) : waysShown(r)[0]!.option,
+    }));
     expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks, sum: 0 })).to.contain('must not be chosen');
-    expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks: picks.slice(1), sum: 0 })).to.contain('nothing that stands on the sheet');
+    expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks: picks.slice(1), sum: 0 })).to.contain(
+      'nothing that stands on the sheet',
+    );
     expect(choiceRefusal([offer], { offerId: 'x', answer: 'no', picks: [], sum: 0 })).to.contain('another sheet');
   });
 

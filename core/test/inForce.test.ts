@@ -84,7 +84,8 @@ describe('two people who did not know of each other', () => {
         reviewOn: null,
         untilKm: null,
         access: null,
-        code: null, metal: null,
+        code: null,
+        metal: null,
         supersedes,
       },
     });

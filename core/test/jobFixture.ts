@@ -203,7 +203,8 @@ export class JobFixture {
         reviewOn: null,
         untilKm: null,
         access: null,
-        code: null, metal: null,
+        code: null,
+        metal: null,
         supersedes: null,
       },
     ];

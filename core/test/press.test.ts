@@ -37,7 +37,8 @@ describe('what must come out, and when it is too late', () => {
       reviewOn: null,
       untilKm: null,
       access: 'pads out',
-      code: null, metal: null,
+      code: null,
+      metal: null,
       supersedes: null,
     };
     t.file.decisions = [...t.file.decisions, { ...row, option: 'put_off' }];

@@ -13,7 +13,17 @@ function putOff(t: JobFixture, slotId: string, until: Partial<Decision>, jobId =
     ...t.file.decisions,
     {
       ...base(t.next(), { jobId }),
-      ...{ slotId, partId: `part:${slotId}`, option: 'put_off', reason: 'Owner waits', code: null, metal: null, supersedes: null, ...UNTIL, ...until },
+      ...{
+        slotId,
+        partId: `part:${slotId}`,
+        option: 'put_off',
+        reason: 'Owner waits',
+        code: null,
+        metal: null,
+        supersedes: null,
+        ...UNTIL,
+        ...until,
+      },
     },
   ];
 }

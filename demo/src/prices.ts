@@ -43,7 +43,12 @@ export async function tellOfPrices(post: Post, day: (inDays: number) => string):
   });
   const corrie = { fits: 'type', make: 'Tavell', model: 'Corrie' } as const;
   const small = (name: string, price: number): Fields => article(name, null, 'consumable', price, 'spares', 0);
-  const kit = (seals: string, boots: string): Partial<Fields> => ({ contents: [{ name: seals, count: 2 }, { name: boots, count: 2 }] });
+  const kit = (seals: string, boots: string): Partial<Fields> => ({
+    contents: [
+      { name: seals, count: 2 },
+      { name: boots, count: 2 },
+    ],
+  });
   await post('/api/articles/import', {
     articles: [
       article('Rotor, front', 'rotor', 'new', 5400, 'spares', 4, { ...corrie, axle: 'front', partNumber: 'TC 4471' }),

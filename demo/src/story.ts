@@ -230,7 +230,8 @@ export class Telling {
       reviewOn: null,
       untilKm: null,
       access: null,
-      code: null, metal: null,
+      code: null,
+      metal: null,
       supersedes: null,
     });
   }

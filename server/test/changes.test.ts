@@ -13,7 +13,19 @@ import { addStoryPeople, type Booked, bookIn, limitBody, openShop, PASSWORD, typ
 
 /** A file whatever order its lists came in. */
 function ordered(records: JobRecords): Record<string, unknown> {
-  const lists: readonly string[] = [...EVENT_LISTS, 'parts', 'limits', 'priors', 'gauges', 'callBacks', 'gaugeChecks', 'articles', 'rates', 'houseRules', 'offers'];
+  const lists: readonly string[] = [
+    ...EVENT_LISTS,
+    'parts',
+    'limits',
+    'priors',
+    'gauges',
+    'callBacks',
+    'gaugeChecks',
+    'articles',
+    'rates',
+    'houseRules',
+    'offers',
+  ];
   return Object.fromEntries(
     Object.entries(records)
       .filter(([name]) => name !== 'cursor')
@@ -225,11 +237,7 @@ describe('what is new of a job', function () {
         ['houseRules'],
         () => shop.lead.ask('POST', '/api/reckoning/house-rules', { id: v7(), rule: 'pairs', school: 'both', reason: 'They age alike' }),
       ],
-      [
-        'a sheet for the owner',
-        ['offers'],
-        () => shop.technician.ask('POST', `/api/jobs/${car.jobId}/offers`, { id: v7() }),
-      ],
+      ['a sheet for the owner', ['offers'], () => shop.technician.ask('POST', `/api/jobs/${car.jobId}/offers`, { id: v7() })],
       [
         'a part that was given a tag',
         ['parts'],

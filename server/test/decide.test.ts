@@ -48,12 +48,20 @@ describe('the price book', () => {
   it('takes no half a cent, no article that does not say what it is for, no core money of a new part', async () => {
     expect((await enter(article({ price: 12.5 }))).status).to.equal(400);
     expect((await enter(article({ price: -1 }))).status).to.equal(400);
-    for (const bad of [{ kind: null }, { supply: 'process' as const }, { fits: 'vehicle' as const }, { fits: 'type' as const }, { core: 500 }])
+    for (const bad of [
+      { kind: null },
+      { supply: 'process' as const },
+      { fits: 'vehicle' as const },
+      { fits: 'type' as const },
+      { core: 500 },
+    ])
       expect((await enter(article(bad))).body.code, JSON.stringify(bad)).to.equal('article_incomplete');
   });
 
   it('takes in ten thousand lines at once, all or nothing', async () => {
-    const many = Array.from({ length: 10_000 }, (_, i) => article({ name: `Hose ${i}`, kind: 'hose', fits: 'part_number', appliesTo: `H ${i}` }));
+    const many = Array.from({ length: 10_000 }, (_, i) =>
+      article({ name: `Hose ${i}`, kind: 'hose', fits: 'part_number', appliesTo: `H ${i}` }),
+    );
     const send = (articles: object[]) => shop.lead.ask<{ written: number } & Refused>('POST', '/api/articles/import', { articles });
     const stranger = await send([...many.slice(0, 5), article({ supplierId: v7() })]);
     expect([stranger.body.code, stranger.body.detail.startsWith('Row 6')]).to.deep.equal(['unknown_reference', true]);
@@ -63,7 +71,10 @@ describe('the price book', () => {
     expect((await book()).length, 'a page of it').to.equal(500);
     const { jobId } = await bookIn(shop.technician);
     const file = await shop.technician.file(jobId);
-    expect(file.articles.map((a) => a.name), 'a job is read with what may be for it').to.deep.equal(['Rotor']);
+    expect(
+      file.articles.map((a) => a.name),
+      'a job is read with what may be for it',
+    ).to.deep.equal(['Rotor']);
   }).timeout(30_000);
 
   it('a supplier changed by two at once is changed by one', async () => {
@@ -97,7 +108,11 @@ describe('the owner’s choice', () => {
     shop = await openShop();
     car = await bookIn(shop.technician);
     await shop.lead.ask<RatesVersion>('POST', '/api/reckoning/rates', { id: v7(), ...RATES });
-    for (const a of [article(), article({ name: 'Hose', kind: 'hose', price: 2100 }), article({ name: 'Pads', kind: 'pads', covers: 'axle' })])
+    for (const a of [
+      article(),
+      article({ name: 'Hose', kind: 'hose', price: 2100 }),
+      article({ name: 'Pads', kind: 'pads', covers: 'axle' }),
+    ])
       await shop.lead.ask('POST', '/api/articles', a);
   });
   after(() => shop.close());
@@ -175,7 +190,14 @@ describe('the owner’s choice', () => {
     await shop.lead.ask('POST', '/api/reckoning/house-rules', { id: v7(), rule: 'rotors', school: 'replace', reason: 'Metal is heat' });
     const slotId = (await shop.technician.file(car.jobId)).layout.slots.find((s) => s.kind === 'hose')!.id;
     const decide = (over: object) =>
-      shop.technician.event<'decisions'>(car.jobId, 'decisions', { slotId, partId: null, option: 'for_now', reason: '', reviewOn: null, ...over } as never);
+      shop.technician.event<'decisions'>(car.jobId, 'decisions', {
+        slotId,
+        partId: null,
+        option: 'for_now',
+        reason: '',
+        reviewOn: null,
+        ...over,
+      } as never);
     expect((await decide({})).body.code).to.equal('reason_missing');
     expect((await decide({ reason: 'Until the season ends' })).body.code).to.equal('until_missing');
     expect((await decide({ reason: 'Until the season ends', reviewOn: '2099-10-01' })).status).to.equal(200);
@@ -192,6 +214,8 @@ describe('the choice file', () => {
   after(() => shop.close());
 
   it('has nothing from outside, a policy by hash, and no text that becomes part of the page', async () => {
+    await shop.lead.ask('POST', '/api/reckoning/rates', { id: v7(), ...RATES });
+    await shop.lead.ask('POST', '/api/articles', article());
     const slotId = car.slot('rotor', 'FL');
     const evil = '</script><img src=x onerror=alert(1)>';
     await shop.technician.event<'findings'>(car.jobId, 'findings', {

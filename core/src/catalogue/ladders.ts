@@ -41,7 +41,10 @@ export const LADDERS: readonly Ladder[] = [
       }),
       rung('Air at least pressure, block, cloth, face away', 15, 0.3),
       rung('Ultrasonic bath, then the clamp and the pump again', 30, 0.35, { waits: 2 }),
-      rung('Warmth within the limits of finish and alloy', 20, 0.3, { needs: 'The cylinder open, no seal in it that stays.', owed: 'Every seal new.' }),
+      rung('Warmth within the limits of finish and alloy', 20, 0.3, {
+        needs: 'The cylinder open, no seal in it that stays.',
+        owed: 'Every seal new.',
+      }),
       rung('Cut or drilled out', 60, 0.9, { owed: 'The piston is lost; the bore is gauged before anything is bought for it.' }),
     ],
   },

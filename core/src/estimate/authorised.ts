@@ -51,5 +51,11 @@ export function crossing(history: JobHistory, components: readonly Component[]):
     .map((d) => d.component)
     .sort((a, b) => ((a.decision?.happenedAt ?? '') < (b.decision?.happenedAt ?? '') ? 1 : -1))[0];
   const finding = last?.findings.find((f) => f.severity !== 'note')?.words ?? null;
-  return { sum: gross, authorised, by: gross - authorised, currency: book.rates?.currency ?? null, since: last ? { component: last, finding } : null };
+  return {
+    sum: gross,
+    authorised,
+    by: gross - authorised,
+    currency: book.rates?.currency ?? null,
+    since: last ? { component: last, finding } : null,
+  };
 }

@@ -1,7 +1,15 @@
 import type { Slot } from '../layout/graph.ts';
 import { axleOf, type ComponentKind } from '../layout/kinds.ts';
 import type { JobRecords } from '../ledger/jobRecords.ts';
-import { articlesNow, type ArticleVersion, newestVersion, type Process, type RatesVersion, type Supply, type TaxKind } from '../ledger/priceRecords.ts';
+import {
+  articlesNow,
+  type ArticleVersion,
+  newestVersion,
+  type Process,
+  type RatesVersion,
+  type Supply,
+  type TaxKind,
+} from '../ledger/priceRecords.ts';
 
 /** What a job is priced with: the articles that may be for its vehicle, and the newest rates. */
 export interface PriceBook {

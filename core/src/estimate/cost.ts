@@ -78,7 +78,8 @@ function boughtFor(book: PriceBook, doings: readonly Doing[]): Bought[] {
     for (const p of piecesFor(c.slot, option)) {
       const named = { kind: null, name: p.name };
       const article =
-        articleFor(book, { supply: 'consumable', ...named }, c.slot, number) ?? articleFor(book, { supply: 'piece', ...named }, c.slot, number);
+        articleFor(book, { supply: 'consumable', ...named }, c.slot, number) ??
+        articleFor(book, { supply: 'piece', ...named }, c.slot, number);
       add({ article, name: p.name, count: p.count });
     }
   }
@@ -138,7 +139,16 @@ export function costOf(
     const own = said.get(id);
     if (own?.amount != null) {
       const entered = own.amount;
-      terms.push({ id, net: entered, permille, gross: grossOf(entered, permille), from: COST.entered(own.reason), billed: more.billed ?? true, entered: true, missing: [] });
+      terms.push({
+        id,
+        net: entered,
+        permille,
+        gross: grossOf(entered, permille),
+        from: COST.entered(own.reason),
+        billed: more.billed ?? true,
+        entered: true,
+        missing: [],
+      });
     } else if (net !== 0 || (more.missing?.length ?? 0) > 0) {
       terms.push({ id, net, permille, gross: grossOf(net, permille), from, billed: true, entered: false, missing: [], ...more });
     }
@@ -151,7 +161,10 @@ export function costOf(
     return net;
   };
   const parts = bundle('parts', bought.filter(isPart));
-  bundle('consumables', bought.filter((b) => !isPart(b)));
+  bundle(
+    'consumables',
+    bought.filter((b) => !isPart(b)),
+  );
   const minutes = said.get('labour')?.minutes ?? doings.reduce((sum, d) => sum + minutesOf(book, d), 0);
   const labour = Math.round((minutes * (rates?.hourly ?? 0)) / 60);
   term('labour', labour, permilleOf(rates, 'standard'), COST.labour(minutes, rates !== null), {
@@ -161,7 +174,15 @@ export function costOf(
   const process = SENT_FOR[option];
   const sent = process
     ? doings.flatMap(({ component: c, option: own }) =>
-        SENT_FOR[own] === process ? [{ name: COST.process(process), count: 1, article: articleFor(book, { supply: 'process', kind: c.slot.kind, process }, c.slot, null) }] : [],
+        SENT_FOR[own] === process
+          ? [
+              {
+                name: COST.process(process),
+                count: 1,
+                article: articleFor(book, { supply: 'process', kind: c.slot.kind, process }, c.slot, null),
+              },
+            ]
+          : [],
       )
     : [];
   // A sleeve is always sent out; turning and lining may be done in the house.

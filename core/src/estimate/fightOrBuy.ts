@@ -36,7 +36,12 @@ export function fightOrBuy(history: JobHistory, book: PriceBook, row: DecideRow,
   if (!ladder || !row.members.some((m) => isSeized(history, m))) return null;
   const places = new Set([...row.members, ...row.inside].map((c) => c.slot.id));
   const { records } = history;
-  const done = new Set(history.active(records.operationEvents).filter((e) => e.kind === 'done').map((e) => e.operationId));
+  const done = new Set(
+    history
+      .active(records.operationEvents)
+      .filter((e) => e.kind === 'done')
+      .map((e) => e.operationId),
+  );
   const spentMinutes = history
     .active(records.operations)
     .filter((o) => o.jobId === records.job.id && o.slotId !== null && places.has(o.slotId) && done.has(o.id))

@@ -17,7 +17,8 @@ function isOffered(priced: PricedRow, option: OptionId): boolean {
   const o = priced.options.find((x) => x.option === option);
   if (!o || WAITS.includes(option) || ENDS_PLACE.includes(option)) return false;
   const struck = o.ruledOut !== null && !o.unknown && ['use_again', 'reseal', 'machine'].includes(option);
-  return o.byItself || struck || (priced.decided?.option === option && o.ruledOut === null);
+  // What has no price yet is not shown as if it cost nothing.
+  return struck || (o.priced && (o.byItself || (priced.decided?.option === option && o.ruledOut === null)));
 }
 
 /** The sheet for the owner, as a job stands. @param made day in the shop's time, ISO 8601 */
@@ -31,7 +32,14 @@ export function sheetOf(history: JobHistory, estimate: Estimate, shop: string, m
         const things = sharedOf(history, estimate.book, o.plan, o.cost);
         for (const { id, name, gross, minutes } of things) shared.set(id, { id, name, gross, minutes });
         return {
-          ...{ option: o.option, name: o.name, gross: billed(o.cost), needs: things.map((s) => s.id), lead: o.cost.lead, minutes: o.cost.minutes },
+          ...{
+            option: o.option,
+            name: o.name,
+            gross: billed(o.cost),
+            needs: things.map((s) => s.id),
+            lead: o.cost.lead,
+            minutes: o.cost.minutes,
+          },
           ...{ risks: o.risks, ruledOut: o.ruledOut, plan: o.plan.map((d) => ({ slotId: d.component.slot.id, option: d.option })) },
         };
       });
@@ -43,10 +51,12 @@ export function sheetOf(history: JobHistory, estimate: Estimate, shop: string, m
     currency: estimate.book.rates?.currency ?? null,
     hoursADay: estimate.book.rates?.hoursADay ?? 6,
     authorised: authorisedNow(history).sum,
-    variants: estimate.variants.map((v) => ({
-      ...{ id: v.id, name: v.name },
-      ways: [...v.picks].flatMap(([row, o]) => (offered.has(row) ? [{ row, option: o.option }] : [])),
-    })),
+    without: estimate.rows.filter((r) => !offered.has(r.row.id)).map((r) => r.row.name),
+    // A variant in which something has no price would be shown cheaper than it is.
+    variants: estimate.variants
+      .map((v) => ({ id: v.id, name: v.name, ways: [...v.picks].map(([row, o]) => ({ row, option: o.option })) }))
+      .filter((v) => rows.every((r) => r.ways.some((w) => w.option === v.ways.find((x) => x.row === r.id)?.option)))
+      .filter((v) => v.ways.length === rows.length),
   };
 }
 
@@ -95,7 +105,10 @@ function choicesOf(sheet: OfferSheet): bigint {
 }
 
 /** The code of a choice; no picks are a no. @throws DomainError bad_code where a row is not picked */
-export function codeOf(offer: Pick<Offer, 'sheet' | 'hash'>, picks: readonly { readonly row: string; readonly option: OptionId }[] | null): string {
+export function codeOf(
+  offer: Pick<Offer, 'sheet' | 'hash'>,
+  picks: readonly { readonly row: string; readonly option: OptionId }[] | null,
+): string {
   const { sheet } = offer;
   let index = 0n;
   if (picks !== null) {
@@ -159,8 +172,12 @@ export function choiceRefusal(
 }
 
 /** What a newer sheet says otherwise than an older one, a line each. */
-export function offerDifferences(older: OfferSheet, newer: OfferSheet): { readonly row: string; readonly was: string; readonly is: string }[] {
-  const line = (w: OfferWay): string => (w.ruledOut === null ? `${w.name} ${CHOICE.sum(w.gross, newer.currency)}` : `${w.name}: ${w.ruledOut}`);
+export function offerDifferences(
+  older: OfferSheet,
+  newer: OfferSheet,
+): { readonly row: string; readonly was: string; readonly is: string }[] {
+  const line = (w: OfferWay): string =>
+    w.ruledOut === null ? `${w.name} ${CHOICE.sum(w.gross, newer.currency)}` : `${w.name}: ${w.ruledOut}`;
   const text = (r: OfferRow | undefined): string => r?.ways.map(line).join('; ') ?? CHOICE.notOnIt;
   const ids = [...new Set([...older.rows, ...newer.rows].map((r) => r.id))];
   return ids.flatMap((id) => {

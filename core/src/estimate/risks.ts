@@ -3,6 +3,7 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import { lastOpen } from '../judging/care.ts';
 import { isSeized } from '../readiness/options.ts';
 import { RISK } from '../wording/en/estimate.ts';
+import type { Doing } from './cost.ts';
 import type { DecideRow } from './rows.ts';
 
 /** Whether rubber of unknown age stays in a row when it is left as it is. */
@@ -12,9 +13,10 @@ export function keepsOldRubber(history: JobHistory, row: DecideRow): boolean {
 }
 
 /** What a way of doing a row leaves at risk, each by name in a sentence. Source: handbook 40, What decides 3; 58, A44. */
-export function risksOf(history: JobHistory, row: DecideRow, option: OptionId): string[] {
+export function risksOf(history: JobHistory, row: DecideRow, option: OptionId, doings: readonly Doing[]): string[] {
   const { vehicle } = history.records;
-  const all = [...row.members, ...row.inside];
+  // What makes way for another article leaves nothing of its own behind.
+  const all = doings.filter((d) => !RENEWS.includes(d.option)).map((d) => d.component);
   const stays = STAYS.includes(option);
   const open = !RENEWS.includes(option);
   const verdict = (v: string): boolean => all.some((c) => c.verdict === v);

@@ -28,13 +28,19 @@ export interface RowOption {
   readonly departs: string | null;
   /** A variant may take it by itself: it may be released for the use of the vehicle, and needs no word of a person. */
   readonly byItself: boolean;
+  /** Everything that it comes down to has a price, but for small things. */
+  readonly priced: boolean;
   readonly cost: Cost;
   /** What it leaves at risk, a sentence each. */
   readonly risks: readonly string[];
 }
 
 /** What happens to what sits inside a member when the row is done one way. */
-function insideOf(history: JobHistory, row: DecideRow, option: OptionId): (Doing & { readonly why: string | null; readonly unknown: boolean })[] {
+function insideOf(
+  history: JobHistory,
+  row: DecideRow,
+  option: OptionId,
+): (Doing & { readonly why: string | null; readonly unknown: boolean })[] {
   if (RENEWS.includes(option)) return [];
   return row.inside.map((c) => {
     const options = optionsOf(history, c);
@@ -76,7 +82,9 @@ export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow)
     const inside = insideOf(history, row, option);
     const plan: Doing[] = [...own, ...inside].map(({ component, option: o }) => ({ component, option: o }));
     const cost = costOf(history, book, plan, option);
-    const gone = RENEWS.includes(option) ? cost.articles.find((a) => a.article.scarcity === 'out_of_make' && a.article.kind === row.kind) : undefined;
+    const gone = RENEWS.includes(option)
+      ? cost.articles.find((a) => a.article.scarcity === 'out_of_make' && a.article.kind === row.kind)
+      : undefined;
     const against = [
       ...own.flatMap((o) => (o.ruledOut ? [{ at: o.component, why: o.ruledOut, unknown: o.unknown ?? false }] : [])),
       ...inside.flatMap((o) => (o.why ? [{ at: o.component, why: o.why, unknown: o.unknown }] : [])),
@@ -100,7 +108,8 @@ export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow)
         !ENDS_PLACE.includes(option) &&
         (option !== 'hone' || metalKnown(row.members)) &&
         enough(history, row, option),
-      risks: risksOf(history, row, option),
+      risks: risksOf(history, row, option, plan),
+      priced: cost.terms.every((t) => t.id === 'consumables' || t.missing.length === 0),
     };
   });
 }
@@ -109,7 +118,9 @@ export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow)
 export function decidedDoings(row: DecideRow): readonly Doing[] | null {
   const all: Doing[] = [];
   for (const component of [...row.members, ...row.inside]) {
-    const renewed = row.inside.includes(component) && row.members.some((m) => m.slot.id === component.slot.parentId && RENEWS.includes(m.decision?.option ?? 'use_again'));
+    const renewed =
+      row.inside.includes(component) &&
+      row.members.some((m) => m.slot.id === component.slot.parentId && RENEWS.includes(m.decision?.option ?? 'use_again'));
     if (renewed) continue;
     if (!component.decision || component.against.length > 0) return null;
     all.push({ component, option: component.decision.option });

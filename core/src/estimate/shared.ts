@@ -38,7 +38,13 @@ export function sharedOf(history: JobHistory, book: PriceBook, doings: readonly 
   return [
     ...[...corners].map((c) => labour(`wheel:${c}`, SHARED.wheel(CORNER_NAME[c]), WHEEL)),
     ...[...circuits].map((c) =>
-      labour(`bleed:${c}`, SHARED.bleed(c), CIRCUIT + BLEEDER * bleeders(c), fluid?.price ?? 0, permilleOf(rates, fluid?.tax ?? 'standard')),
+      labour(
+        `bleed:${c}`,
+        SHARED.bleed(c),
+        CIRCUIT + BLEEDER * bleeders(c),
+        fluid?.price ?? 0,
+        permilleOf(rates, fluid?.tax ?? 'standard'),
+      ),
     ),
     ...(rates && rates.shipping > 0
       ? [...suppliers].map((s) => ({

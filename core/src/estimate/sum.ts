@@ -43,11 +43,10 @@ export function sumOf(history: JobHistory, book: PriceBook, picked: readonly Pic
     minutes,
     days: lead + Math.ceil(minutes / 60 / (book.rates?.hoursADay ?? 6)),
     leaves: picked.flatMap((p) => {
-      const risks = risksOf(history, p.row, p.option);
+      const risks = risksOf(history, p.row, p.option, p.doings);
       return risks.length > 0 ? [{ row: p.row.name, risks }] : [];
     }),
     missing: [...new Set(picked.flatMap((p) => unpriced(p.cost)))],
     shared: [...shared.values()],
   };
 }
-

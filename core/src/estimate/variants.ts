@@ -98,7 +98,10 @@ function variantsOf(history: JobHistory, book: PriceBook, rows: readonly PricedR
       const w = weighed[i];
       const all = w?.options.map((_, n) => n) ?? [];
       const strict = all.filter((n) => renews(row, w?.options[n]?.option ?? 'use_again'));
-      return id === 'renewed' && strict.length > 0 ? strict : all;
+      const fit = id === 'renewed' && strict.length > 0 ? strict : all;
+      // What has no price is not cheap for that.
+      const priced = fit.filter((n) => w?.options[n]?.priced);
+      return priced.length > 0 ? priced : fit;
     });
     const by = id === 'sound' ? 'sound' : 'least';
     const found = chooseCheapest({

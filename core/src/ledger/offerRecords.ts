@@ -38,8 +38,14 @@ export interface OfferSheet {
   /** What he has authorised until then, gross, minor units. */
   readonly authorised: number | null;
   readonly rows: readonly OfferRow[];
+  /** Rows that cannot be offered yet: nothing that may be done there has a price. */
+  readonly without: readonly string[];
   readonly shared: readonly { readonly id: string; readonly name: string; readonly gross: number; readonly minutes: number }[];
-  readonly variants: readonly { readonly id: string; readonly name: string; readonly ways: readonly { readonly row: string; readonly option: OptionId }[] }[];
+  readonly variants: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly ways: readonly { readonly row: string; readonly option: OptionId }[];
+  }[];
 }
 
 /** A sheet that was made for the owner. */

@@ -1,4 +1,12 @@
 /** What is shown of jobs: sheets, routes, lists, causes in words. */
+export {
+  ARTICLE_COLUMNS,
+  type ArticleFields,
+  checkArticle,
+  readArticleList,
+  type ReadArticleRow,
+  rowOfArticle,
+} from './articleExchange.ts';
 export { afterCareOf, afterCareRefusal, type AfterCareState, afterCareStates, isClosed, SECOND_BLEED, secondBleeds } from './afterCare.ts';
 export { type Alike, alikeTo, sidesDiffer } from './bothSides.ts';
 export { FREE_TEXT_OF, type FreeText, freeTexts } from './freeText.ts';

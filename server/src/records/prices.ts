@@ -7,7 +7,10 @@ import { articleVersion, houseRuleVersion, job, offer, part, partEvents, ratesVe
  * The newest version of each article that may be for a vehicle: for everything of its kind, its type, itself, or in place of a
  * part number that sits or sat in it. A price book of thousands is not read with every job.
  */
-export async function readArticles(db: Database, of: { readonly id: string; readonly make: string }): Promise<JobRecords['articles'][number][]> {
+export async function readArticles(
+  db: Database,
+  of: { readonly id: string; readonly make: string },
+): Promise<JobRecords['articles'][number][]> {
   const a = articleVersion;
   const numbers = sql`select p.part_number from ${part} p where p.id in (
     select e.part_id from ${partEvents} e join ${job} j on j.id = e.job_id where j.vehicle_id = ${of.id})`;

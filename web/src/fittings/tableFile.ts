@@ -19,7 +19,11 @@ export async function saveTable(
   }
   const { default: papa } = await import('papaparse');
   // What a spreadsheet would take for a formula is kept from being one.
-  saveText(papa.unparse([...rows], { columns: [...columns], escapeFormulae: /^[=+@\t\r]/ }), `${file.name}.csv`, 'text/csv');
+  saveText(
+    papa.unparse([...rows], { columns: [...columns], escapeFormulae: /^(?:[=+@\t\r]|-(?![\d.,]+$))/ }),
+    `${file.name}.csv`,
+    'text/csv',
+  );
 }
 
 /**
@@ -44,7 +48,7 @@ export async function rowsOfFile(file: File, list: string, what: string): Promis
   const done = papa.parse<Record<string, string>>(text, {
     header: true,
     skipEmptyLines: 'greedy',
-    transform: (v) => v.replace(/^'(?=[=+@])/, ''),
+    transform: (v) => v.replace(/^'(?=[=+@-])/, ''),
   });
   return done.data.filter(isRow);
 }

@@ -19,6 +19,7 @@ export const router = createRouter({
     { path: '/jobs/:jobId/layout', component: () => import('../features/bookin/layout/LayoutScreen.vue'), meta: { title: 'Layout' } },
     { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: {} },
     { path: '/parts', component: () => import('../features/parts/PartsScreen.vue'), meta: { title: 'Parts' } },
+    { path: '/parts/prices', component: () => import('../features/parts/PricesScreen.vue'), meta: { title: 'Prices' } },
     { path: '/parts/:id', component: () => import('../features/parts/PartScreen.vue'), meta: { title: 'Part' } },
     { path: '/limits', component: () => import('../features/limits/LimitsScreen.vue'), meta: { title: 'Limits' } },
     { path: '/gauges', component: () => import('../features/rack/GaugesScreen.vue'), meta: { title: 'Gauges' } },

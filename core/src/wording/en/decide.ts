@@ -102,7 +102,8 @@ export function proposalWords(option: OptionId, usual: OptionId, fault: string, 
 /** What was found at places that are decided in one, a line: the worst figure or finding, whose it is, or that all hold. */
 export function foundWords(components: readonly Component[]): string {
   const worstOne = (c: Component): string | null => {
-    const finding = c.findings.find((f) => f.severity === 'reject') ?? c.findings.find((f) => f.severity === 'doubt' || f.severity === 'watch');
+    const finding =
+      c.findings.find((f) => f.severity === 'reject') ?? c.findings.find((f) => f.severity === 'doubt' || f.severity === 'watch');
     const figureOff = c.judged.find((j) => j.verdict === c.verdict && j.verdict !== 'holds' && !j.characteristic.recorded);
     if (figureOff && c.verdict === 'past') return `${figure(figureOff)}`;
     if (finding) return finding.words;

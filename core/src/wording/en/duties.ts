@@ -91,7 +91,9 @@ export const REASON = {
     readonly currency: string | null;
     readonly since: { readonly component: { readonly slot: Slot }; readonly finding: string | null } | null;
   }): string => {
-    const since = o.since ? `, since the ${lower(o.since.component.slot)} was decided${o.since.finding ? ` (${o.since.finding})` : ''}` : '';
+    const since = o.since
+      ? `, since the ${lower(o.since.component.slot)} was decided${o.since.finding ? ` (${o.since.finding})` : ''}`
+      : '';
     const sum = (minor: number): string => moneyText(majorOf(minor, o.currency), o.currency);
     return `What is decided comes to ${sum(o.sum)}: ${sum(o.by)} over the ${sum(o.authorised)} that is authorised${since}.`;
   },

@@ -35,7 +35,10 @@ export const COST = {
     supply === 'kit' ? `Seal kit, ${KIND_FACTS[kind].name.toLowerCase()}` : `${KIND_FACTS[kind].name}, ${SUPPLY_NAME[supply]}`,
   bought: (list: readonly { readonly article: ArticleVersion; readonly count: number }[]): string =>
     list
-      .map(({ article: a, count }) => `${count > 1 ? `${count} × ` : ''}${a.name}${a.price === null ? ', no price' : `, price of ${a.pricedOn}`}`)
+      .map(
+        ({ article: a, count }) =>
+          `${count > 1 ? `${count} × ` : ''}${a.name}${a.price === null ? ', no price' : `, price of ${a.pricedOn}`}`,
+      )
       .join('; '),
   labour: (minutes: number, rated: boolean): string => `${minutes} attended min${rated ? ' at the shop’s rate' : ''}`,
   noRate: 'Hourly rate of the shop',
@@ -105,7 +108,7 @@ const HOUR = 60;
 /** Attended time as it is said: "45 min", "2 h 40". */
 export function timeWords(minutes: number): string {
   const [h, m] = [Math.floor(minutes / HOUR), Math.round(minutes % HOUR)];
-  return h === 0 ? `${m} min` : m === 0 ? `${h} h` : `${h} h ${m}`;
+  return h === 0 ? `${m} min` : m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, '0')}`;
 }
 
 /** Working days as they are said. */

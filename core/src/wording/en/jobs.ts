@@ -76,6 +76,8 @@ export function limitWhy(governing: readonly LimitVersion[], others: readonly Li
 
 /** Why a row of a list is not taken as it is. */
 export const ROW = {
+  sameArticle: (line: number): string => `Row ${line} is of the same article.`,
+  newerArticle: (on: string): string => `The price of ${on} is superseded.`,
   sameLimit: (row: number): string => `Row ${row} is about the same.`,
   samePosition: (row: number): string => `Row ${row} is of the same position.`,
   readingStands: (typed: string): string => `${typed} stands there. Take that back first, or leave this row out.`,

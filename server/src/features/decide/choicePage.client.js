@@ -61,7 +61,8 @@
       code.textContent = codeOf(null);
       return;
     }
-    const over = sheet.authorised !== null && gross > sheet.authorised ? `, ${written(gross - sheet.authorised)} more than you have authorised` : '';
+    const over =
+      sheet.authorised !== null && gross > sheet.authorised ? `, ${written(gross - sheet.authorised)} more than you have authorised` : '';
     comes.textContent =
       open > 0
         ? `${open} of ${picked.length} still to pick. So far ${written(gross)}${over}.`

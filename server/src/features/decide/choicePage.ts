@@ -16,7 +16,8 @@ export function escaped(text: string): string {
 }
 
 /** Data in a page, of which nothing ends the element that holds it. */
-const asData = (value: unknown): string => JSON.stringify(value).replace(/[<>&\u2028\u2029]/g, (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`);
+const asData = (value: unknown): string =>
+  JSON.stringify(value).replace(/[<>&\u2028\u2029]/g, (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`);
 
 /**
  * The choice file: one page, with nothing from outside, that an owner opens anywhere, ticks, and reads a code from. It shows
@@ -28,7 +29,9 @@ export function choicePage(offer: Offer, locale: string): string {
   const digits = minorDigits(sheet.currency);
   const format = new Intl.NumberFormat(locale, {
     numberingSystem: 'latn',
-    ...(sheet.currency === null ? { minimumFractionDigits: digits, maximumFractionDigits: digits } : { style: 'currency', currency: sheet.currency }),
+    ...(sheet.currency === null
+      ? { minimumFractionDigits: digits, maximumFractionDigits: digits }
+      : { style: 'currency', currency: sheet.currency }),
   });
   const sum = (minor: number): string => format.format(majorOf(minor, sheet.currency));
   const way = (row: OfferRow, w: OfferWay, at: number): string =>
@@ -45,7 +48,9 @@ export function choicePage(offer: Offer, locale: string): string {
     ...{ tag: offerTag(offer), locale, currency: sheet.currency, digits, hoursADay: sheet.hoursADay, authorised: sheet.authorised },
     rows: sheet.rows.map((r) => ({
       id: r.id,
-      ways: r.ways.filter((w) => w.ruledOut === null).map(({ option, gross, needs, lead, minutes }) => ({ option, gross, needs, lead, minutes })),
+      ways: r.ways
+        .filter((w) => w.ruledOut === null)
+        .map(({ option, gross, needs, lead, minutes }) => ({ option, gross, needs, lead, minutes })),
     })),
     shared: sheet.shared.map(({ id, gross, minutes }) => ({ id, gross, minutes })),
     variants: sheet.variants.map(({ id, ways }) => ({ id, ways })),
@@ -61,6 +66,7 @@ export function choicePage(offer: Offer, locale: string): string {
 <p>Pick one way for every line, or one of the three for the whole vehicle. What you pick comes to the sum at the bottom, tax included. Then read the code to the workshop. Nothing is sent from this page.</p>
 <div class="whole" role="group" aria-label="For the whole vehicle">${sheet.variants.map((v) => `<button type="button" data-variant="${escaped(v.id)}">${escaped(v.name)}<span class="sum"></span></button>`).join('')}<button type="button" data-no>None of it</button></div>
 ${rows.join('\n')}
+${sheet.without.length > 0 ? `<p>Not on this sheet, because it has no price yet: ${escaped(sheet.without.join(', '))}.</p>` : ''}
 <section><h2>Counted once, where any line needs it</h2><ul>${shared}</ul></section>
 </main>
 <footer aria-live="polite"><p id="comes"><noscript>Ticking needs scripts. Read the sheet, and say by phone what you choose.</noscript></p><p id="code"></p></footer>

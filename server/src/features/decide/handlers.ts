@@ -39,7 +39,10 @@ export const decideHandlers: Pick<Handlers, 'recordDecision' | 'recordOwnerChoic
       throw new HttpProblem('until_missing', `${placeName(slot)}: say until when it is used: a day, a distance or an access.`);
     const departs = departure(history, component, body.option);
     if (departs !== null && body.reason.trim() === '' && !already)
-      throw new HttpProblem('reason_missing', `${placeName(slot)}: “${option.name}” departs from a house rule, and needs a reason. ${departs}`);
+      throw new HttpProblem(
+        'reason_missing',
+        `${placeName(slot)}: “${option.name}” departs from a house rule, and needs a reason. ${departs}`,
+      );
     const at = corrected(request, body.happenedAt);
     const behind = putOffRefusal(body, history.active(records.counters), at, await shopDay(db, at));
     if (behind) throw new HttpProblem('until_past', `${placeName(slot)}: ${behind}`);
@@ -65,7 +68,9 @@ export const decideHandlers: Pick<Handlers, 'recordDecision' | 'recordOwnerChoic
       const [own] = await tx.select({ name: shop.name }).from(shop);
       const sheet = sheetOf(history, estimateOf(history, components), own?.name ?? '', await shopDay(tx, now));
       if (sheet.rows.length === 0) throw new HttpProblem('nothing_to_offer', 'Nothing has to be decided on this job.');
-      const hash = createHash('sha256').update(`${body.id}\n${JSON.stringify(sheet)}`).digest('hex');
+      const hash = createHash('sha256')
+        .update(`${body.id}\n${JSON.stringify(sheet)}`)
+        .digest('hex');
       await tx.insert(offer).values({ id: body.id, jobId: params.jobId, sheet, hash, madeBy: person.id }).onConflictDoNothing();
       const [row] = await tx.select().from(offer).where(eq(offer.id, body.id));
       return keptAs(row, { jobId: params.jobId }, 'sheet');

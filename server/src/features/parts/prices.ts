@@ -1,5 +1,7 @@
 import { PAGE_SIZE } from '@dauer/contract';
 import type { ArticleVersion } from '@dauer/core/ledger';
+import { toResult } from '@dauer/core/quantity';
+import { type ArticleFields, checkArticle } from '@dauer/core/views';
 import { and, eq, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { articleVersion, supplier } from '../../db/schema.ts';
@@ -8,18 +10,10 @@ import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readPriceBook, readSuppliers } from '../../records/prices.ts';
 
-type Fields = Omit<ArticleVersion, 'id' | 'enteredBy' | 'enteredAt'>;
-
 /** Throws a HttpProblem where an article says one thing in one field and another in the next. */
-function requireWhole(a: Fields, row = ''): void {
-  const refuse = (what: string): never => {
-    throw new HttpProblem('article_incomplete', `${row}${what}`);
-  };
-  if (a.supply === 'process' && a.process === null) refuse(`${a.name}: say which work it is.`);
-  if (a.supply !== 'consumable' && a.supply !== 'piece' && a.kind === null) refuse(`${a.name}: say what kind of part it is for.`);
-  if ((a.fits === 'vehicle' || a.fits === 'part_number') && a.appliesTo === null) refuse(`${a.name}: say which vehicle or number it fits.`);
-  if (a.fits === 'type' && a.make === null) refuse(`${a.name}: say which make it fits.`);
-  if (a.core > 0 && a.supply !== 'exchange') refuse(`${a.name}: core money is given back for an exchange unit alone.`);
+function requireWhole(a: ArticleFields, row = ''): void {
+  const read = toResult(() => checkArticle(a));
+  if (!read.ok) throw new HttpProblem('article_incomplete', `${row}${read.refusal.message}`);
 }
 
 /** One writer of the price book at a time, so that two versions made of the same one do not pass each other. */

@@ -60,7 +60,13 @@ function keep(): void {
             {{ t.from }}{{ t.missing.length > 0 ? `${t.from ? '; ' : ''}no price: ${t.missing.join(', ').toLowerCase()}` : '' }}
           </td>
           <td class="end">
-            <button v-if="writable" class="link" type="button" :aria-label="`Own figure for ${TERM_NAME[t.id].toLowerCase()}`" @click="edit(t.id)">
+            <button
+              v-if="writable"
+              class="link"
+              type="button"
+              :aria-label="`Own figure for ${TERM_NAME[t.id].toLowerCase()}`"
+              @click="edit(t.id)"
+            >
               change
             </button>
             <button
@@ -93,7 +99,16 @@ function keep(): void {
       <v-btn class="act slim" @click="editing = null">Leave it</v-btn>
     </form>
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
-    <p class="second small">Of {{ sumText(shown.reduce((n, t) => n + t.net, 0), currency) }} in all, with what it may cost to do it again.</p>
+    <p class="second small">
+      Of
+      {{
+        sumText(
+          shown.reduce((n, t) => n + t.net, 0),
+          currency,
+        )
+      }}
+      in all, with what it may cost to do it again.
+    </p>
   </div>
 </template>
 
@@ -106,10 +121,11 @@ caption {
   text-align: left;
 }
 th {
-  font-weight: 400;
+  font: 600 var(--type-body)/var(--leading) var(--plate-font);
+  vertical-align: baseline;
   text-align: left;
   white-space: nowrap;
-  padding-right: var(--space-3);
+  padding: 2px var(--space-3) 2px 0;
 }
 td {
   padding: 2px var(--space-2);
@@ -134,6 +150,24 @@ tr + tr > * {
 }
 .own > :deep(.v-input) {
   flex: 1 1 160px;
+}
+@media (max-width: 860px) {
+  tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto auto;
+  }
+  .from,
+  .from + td {
+    grid-column: 1 / -1;
+    text-align: left;
+    width: auto;
+  }
+  tr > * {
+    border: 0;
+  }
+  tr + tr {
+    border-top: var(--line-hair) solid var(--hair);
+  }
 }
 .add {
   display: flex;

@@ -9,7 +9,7 @@ import { optionsOf } from '@dauer/core/readiness';
 import { intakeRows, putOffRefusal } from '@dauer/core/stages';
 import { proposalsOf } from '@dauer/core/views';
 import { useEventListener } from '@vueuse/core';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, onScopeDispose, ref, watch } from 'vue';
 import { lettersOn } from '../../app/keys.ts';
 import { useSession } from '../../app/session.ts';
 import { dayHere } from '../../fittings/dates.ts';
@@ -38,7 +38,8 @@ const owed = computed(
 );
 const asks = (r: PricedRow): boolean =>
   [...r.row.members, ...r.row.inside].some((c) => owed.value.has(c.slot.id)) || (r.decided === null && !isRenewedWhole(r));
-const isRenewedWhole = (r: PricedRow): boolean => r.row.members.every((m) => m.decision !== null) && r.row.inside.every((c) => !owed.value.has(c.slot.id));
+const isRenewedWhole = (r: PricedRow): boolean =>
+  r.row.members.every((m) => m.decision !== null) && r.row.inside.every((c) => !owed.value.has(c.slot.id));
 const open = computed(() => rows.value.filter(asks));
 const places = computed(() => rows.value.flatMap((r) => [...r.row.members, ...r.row.inside]));
 const sound = computed(() =>
@@ -84,7 +85,9 @@ function sameFor(c: Component, others: readonly Component[]): void {
   const d = c.decision;
   if (!d) return;
   const until = { reviewOn: d.reviewOn, untilKm: d.untilKm, access: d.access };
-  job.together(`${OPTION_NAME[d.option]}: ${others.length} parts`, () => others.forEach((x) => decideOne(x, d.option, d.reason, until, null)));
+  job.together(`${OPTION_NAME[d.option]}: ${others.length} parts`, () =>
+    others.forEach((x) => decideOne(x, d.option, d.reason, until, null)),
+  );
 }
 function useAllThatHold(): void {
   const sure = sound.value.filter((c) => optionsOf(job.history, c).find((o) => o.id === 'use_again')?.ruledOut === null);
@@ -107,7 +110,15 @@ function takeChoice(plan: readonly { slotId: string; option: OptionId }[]): void
     for (const { slotId, option } of plan) {
       const c = places.value.find((x) => x.slot.id === slotId);
       if (c && c.decision?.option !== option)
-        job.add('decisions', { slotId, partId: c.part?.id ?? null, option, reason: 'The owner’s choice', ...NO_TIME, code: 'owner', metal: null });
+        job.add('decisions', {
+          slotId,
+          partId: c.part?.id ?? null,
+          option,
+          reason: 'The owner’s choice',
+          ...NO_TIME,
+          code: 'owner',
+          metal: null,
+        });
     }
   });
   showsSheet.value = false;
@@ -129,7 +140,13 @@ const isVariant = computed(() => {
 const marks = computed<SumMark[]>(() => [
   ...estimate.value.variants
     .filter((v) => v.says === null || !v.says.startsWith('The same'))
-    .map((v) => ({ id: v.id, name: v.name, gross: v.gross, says: v.days <= 1 ? 'in a day' : `in ${v.days} days`, filled: isVariant.value?.id === v.id })),
+    .map((v) => ({
+      id: v.id,
+      name: v.name,
+      gross: v.gross,
+      says: v.days <= 1 ? 'in a day' : `in ${v.days} days`,
+      filled: isVariant.value?.id === v.id,
+    })),
   ...(isVariant.value === null && rows.value.some((r) => r.decided !== null)
     ? [{ id: 'now', name: 'As decided', gross: estimate.value.now.gross, says: '', filled: true }]
     : []),
@@ -144,9 +161,14 @@ const says = computed(() => {
     if (v.gap > 0) list.push(`${v.name} may be up to ${plainSum(v.gap, currency.value)} dearer than need be.`);
   }
   if (estimate.value.stuck.length > 0)
-    list.push(`No variant counts ${estimate.value.stuck.map((r) => r.name.toLowerCase()).join(', ')}: nothing can be done there without a word of somebody.`);
+    list.push(
+      `No variant counts ${estimate.value.stuck.map((r) => r.name.toLowerCase()).join(', ')}: nothing can be done there without a word of somebody.`,
+    );
   const missing = new Set(estimate.value.variants.flatMap((v) => v.missing));
-  if (missing.size > 0) list.push(`Without a price: ${[...missing].slice(0, 4).join(', ').toLowerCase()}${missing.size > 4 ? ` and ${missing.size - 4} more` : ''}.`);
+  if (missing.size > 0)
+    list.push(
+      `Without a price: ${[...missing].slice(0, 4).join(', ').toLowerCase()}${missing.size > 4 ? ` and ${missing.size - 4} more` : ''}.`,
+    );
   return list;
 });
 /** The costly order is the second one: what nobody has looked at yet. */
@@ -167,14 +189,19 @@ const proposals = computed(() => proposalsOf(job.state));
 /** Digits take a way of the row that is open, else a variant; arrows walk the rows. */
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || !lettersOn.value || isTyping(event.target)) return;
+  window.clearTimeout(pressed);
   const digit = /^(?:Digit|Numpad)([1-9])$/.exec(event.code)?.[1];
-  if (digit && writable.value && !showsSheet.value) {
-    const variant = estimate.value.variants[Number(digit) - 1];
-    if (opened.value !== null) shown.value[0]?.press(Number(digit));
-    else if (variant && prices.value) takeVariant(variant.id);
-    event.preventDefault();
-  }
+  if (digit && writable.value && !showsSheet.value) pressed = window.setTimeout(() => press(Number(digit)), BURST_MS);
 });
+/** A gauge types faster than that: what it types presses nothing here. */
+const BURST_MS = 120;
+let pressed = 0;
+onScopeDispose(() => window.clearTimeout(pressed));
+function press(digit: number): void {
+  const variant = estimate.value.variants[digit - 1];
+  if (opened.value !== null) shown.value[0]?.press(digit);
+  else if (variant && prices.value) takeVariant(variant.id);
+}
 function walk(event: KeyboardEvent): void {
   const lines = [...document.querySelectorAll<HTMLElement>('[data-row]')];
   const at = lines.findIndex((l) => l === document.activeElement);
@@ -233,7 +260,7 @@ async function backToRows(): Promise<void> {
     </template>
   </div>
   <ResultBar
-    v-if="prices && rows.length > 0"
+    v-if="prices && rows.length > 0 && !showsSheet"
     :estimate="estimate"
     :currency="currency"
     :offer="offer"

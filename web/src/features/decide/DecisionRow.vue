@@ -91,7 +91,9 @@ const says = computed(() => {
   const d = props.component.decision;
   if (!d) return '';
   const until = WAITS.includes(d.option) ? putOffWords(d) : '';
-  return [until, d.metal ? `${METAL_NAME[d.metal]} bore.` : '', d.code ? `${REASON_CODE_NAME[d.code]}.` : '', d.reason].filter(Boolean).join(' ');
+  return [until, d.metal ? `${METAL_NAME[d.metal]} bore.` : '', d.code ? `${REASON_CODE_NAME[d.code]}.` : '', d.reason]
+    .filter(Boolean)
+    .join(' ');
 });
 function choose(option: OptionId): void {
   if (waits(option) || option === 'hone' || (departure(job.history, props.component, option) !== null && reason.value.trim() === ''))
@@ -185,9 +187,11 @@ const saysWhen = computed(() => !waits(chosen.value) || on.value !== '' || km.va
       <v-btn
         class="act slim"
         type="submit"
-        :disabled="wanted || waits(chosen)
+        :disabled="
+          wanted || waits(chosen)
             ? reason.trim() === '' || !saysWhen
-            : reason.trim() === (component.decision?.reason ?? '') && code === (component.decision?.code ?? null)"
+            : reason.trim() === (component.decision?.reason ?? '') && code === (component.decision?.code ?? null)
+        "
       >
         {{ wanted ? OPTION_NAME[wanted] : 'Keep the reason' }}
       </v-btn>
@@ -210,7 +214,7 @@ const saysWhen = computed(() => !waits(chosen.value) || on.value !== '' || km.va
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 230px minmax(0, 1fr) auto;
+  grid-template-columns: 230px minmax(0, 1fr);
   gap: 2px var(--space-4);
   align-items: center;
   padding: 6px 0;
@@ -235,9 +239,13 @@ const saysWhen = computed(() => !waits(chosen.value) || on.value !== '' || km.va
 .because {
   line-height: 18px;
 }
+.row > :deep(.choice) {
+  grid-column: 1 / -1;
+  justify-self: start;
+}
 .out,
 .why {
-  grid-column: 2 / -1;
+  grid-column: 1 / -1;
 }
 .alike {
   display: flex;

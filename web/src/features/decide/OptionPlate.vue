@@ -41,7 +41,9 @@ const time = computed(() => {
         <b class="plate-font name">{{ option.name }}</b>
         <kbd v-if="writable && option.ruledOut === null && digit <= 9">{{ digit }}</kbd>
       </span>
-      <span v-if="prices" class="fig price">{{ plainSum(billed(option.cost), currency) }}</span>
+      <span v-if="prices && (option.ruledOut === null || billed(option.cost) > 0)" class="fig price">
+        {{ plainSum(billed(option.cost), currency) }}
+      </span>
       <span :id="details" class="details">
         <template v-if="option.ruledOut !== null">
           <span class="not">{{ option.unknown ? 'Not known yet.' : 'Not this way.' }}</span>

@@ -53,7 +53,9 @@ watch(
     code.value = '';
   },
 );
-const picks = computed(() => sheet.value?.rows.flatMap((r) => (picked.value[r.id] ? [{ row: r.id, option: picked.value[r.id] ?? 'use_again' }] : [])) ?? []);
+const picks = computed(
+  () => sheet.value?.rows.flatMap((r) => (picked.value[r.id] ? [{ row: r.id, option: picked.value[r.id] ?? 'use_again' }] : [])) ?? [],
+);
 const total = computed(() => (sheet.value ? offerSum(sheet.value, picks.value) : null));
 const whole = computed(() => sheet.value !== null && picks.value.length === sheet.value.rows.length);
 const read = computed(() => (code.value.trim() === '' ? null : readChoice(offers.value, code.value)));
@@ -114,7 +116,7 @@ const readOut = computed(() => (offer.value && whole.value ? codeOf(offer.value,
       <v-btn class="act slim" @click="emit('back')">Back to the rows</v-btn>
     </div>
     <p v-if="!offer" class="second">
-      The sheet shows the owner every row with its ways, their prices with tax, and what each leaves at risk. It is kept as he saw it. No
+      The sheet shows the owner every row with its ways, their prices with tax, and what each leaves at risk. It is kept as it was shown. No
       supplier and no cost of the shop stand on it.
     </p>
     <div v-if="offer && differences.length > 0" class="small">
@@ -136,11 +138,21 @@ const readOut = computed(() => (offer.value && whole.value ? codeOf(offer.value,
       <a v-if="offer" class="act" :href="`/api/jobs/${job.records.job.id}/offers/${offer.id}/choice-file`" download>Choice file</a>
     </p>
     <template v-if="offer && sheet">
+      <p v-if="sheet.without.length > 0" class="small">
+        Not on it, because it has no price yet: {{ sheet.without.join(', ').toLowerCase() }}.
+      </p>
       <template v-if="writable">
-        <h3>What he says</h3>
-        <ChoiceRow v-model="how" :options="WAYS" label="How he says it" />
+        <h3>What the owner says</h3>
+        <ChoiceRow v-model="how" :options="WAYS" label="How it was said" />
         <p v-if="how === 'by_file'" class="code">
-          <v-text-field v-model="code" v-focus label="His code" autocomplete="off" spellcheck="false" :error-messages="read && !read.ok ? read.why : ''" />
+          <v-text-field
+            v-model="code"
+            v-focus
+            label="The owner’s code"
+            autocomplete="off"
+            spellcheck="false"
+            :error-messages="read && !read.ok ? read.why : ''"
+          />
           <span v-if="read?.ok && read.picks === null">The code says: none of it.</span>
         </p>
         <div v-else class="acts">
@@ -170,7 +182,10 @@ const readOut = computed(() => (offer.value && whole.value ? codeOf(offer.value,
               {{ w.name }}
               <span class="fig">{{ sumText(w.gross, currency) }}</span>
             </button>
-            <span v-for="w in r.ways.filter((x) => x.ruledOut !== null)" :key="w.option" class="second small"><s>{{ w.name }}</s> {{ w.ruledOut }}</span>
+            <span v-for="w in r.ways.filter((x) => x.ruledOut !== null)" :key="w.option" class="second small">
+              <s>{{ w.name }}</s>
+              {{ w.ruledOut }}
+            </span>
           </div>
         </li>
       </ul>
@@ -188,22 +203,22 @@ const readOut = computed(() => (offer.value && whole.value ? codeOf(offer.value,
         </p>
         <form class="who" @submit.prevent="say('yes')">
           <v-text-field v-model="by" label="Who says so" />
-          <v-text-field v-model="wishes" label="What he wishes for later" />
+          <v-text-field v-model="wishes" label="Wishes for later" />
           <v-btn
             class="act main"
             type="submit"
             :loading="busy"
             :disabled="!whole || by.trim() === '' || (how === 'by_file' && !(read?.ok && read.picks !== null))"
           >
-            He agrees
+            The owner agrees
           </v-btn>
-          <v-btn class="act" :disabled="by.trim() === '' || busy" @click="say('no')">He says no</v-btn>
+          <v-btn class="act" :disabled="by.trim() === '' || busy" @click="say('no')">The owner says no</v-btn>
         </form>
       </template>
     </template>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <template v-if="answers.length > 0">
-      <h3>His word so far</h3>
+      <h3>The owner’s word so far</h3>
       <ul class="answers">
         <li v-for="a in answers" :key="a.id">
           {{ a.answer === 'yes' ? `Agreed to ${CHOICE.sum(a.sum, currency)}` : 'Said no' }}

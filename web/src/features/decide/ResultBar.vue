@@ -46,11 +46,21 @@ const risks = computed(() => {
       <span>{{ owner }}</span>
     </div>
     <div class="sum">
-      <b class="plate-font">{{ variant ?? 'As decided' }}, {{ sumText(estimate.now.gross, currency) }}, {{ daysWords(estimate.now.days) }}</b>
+      <b v-if="estimate.undecided.length < estimate.rows.length" class="plate-font">
+        {{ variant ?? 'As decided' }}, {{ sumText(estimate.now.gross, currency) }}, {{ daysWords(estimate.now.days) }}
+      </b>
+      <b v-else class="plate-font">Nothing decided yet</b>
       <span>{{ risks }}</span>
     </div>
     <div v-if="writable && estimate.variants.length > 0" class="variants" role="group" aria-label="Decide the whole job so">
-      <button v-for="(v, i) in estimate.variants" :key="v.id" type="button" class="take" :aria-label="v.name" @click="emit('variant', v.id)">
+      <button
+        v-for="(v, i) in estimate.variants"
+        :key="v.id"
+        type="button"
+        class="take"
+        :aria-label="v.name"
+        @click="emit('variant', v.id)"
+      >
         <kbd>{{ i + 1 }}</kbd>
         {{ v.name }}
       </button>

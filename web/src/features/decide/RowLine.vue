@@ -13,6 +13,11 @@ const emit = defineEmits<{ toggle: [] }>();
 const all = computed(() => [...props.priced.row.members, ...props.priced.row.inside]);
 const found = computed(() => foundWords(all.value));
 const places = computed(() => all.value.map((c) => placeName(c.slot)).join('|'));
+/** What it costs; nothing is said of nothing. */
+const sum = computed(() => {
+  const gross = props.prices && props.priced.decided ? billed(props.priced.decided.cost) : 0;
+  return gross === 0 ? '' : plainSum(gross, props.currency);
+});
 /** What is done with it: one thing, or how many different ones. */
 const says = computed(() => {
   const { decided, row } = props.priced;
@@ -40,7 +45,7 @@ const says = computed(() => {
     <b class="plate-font name">{{ priced.row.name }}</b>
     <span class="second small found">{{ found }}</span>
     <span class="plate-font says">{{ says }}</span>
-    <span class="fig price">{{ prices && priced.decided ? plainSum(billed(priced.decided.cost), currency) : '' }}</span>
+    <span class="fig price">{{ sum }}</span>
     <span class="second small days">
       {{ prices && priced.decided && priced.decided.cost.lead > 0 ? daysWords(priced.decided.cost.lead) : '' }}
     </span>
@@ -50,7 +55,7 @@ const says = computed(() => {
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: 72px minmax(130px, 190px) minmax(0, 1fr) minmax(120px, 190px) 74px 60px;
+  grid-template-columns: 52px minmax(120px, 150px) minmax(0, 1fr) minmax(110px, 160px) 76px 54px;
   gap: var(--space-3);
   align-items: center;
   width: 100%;

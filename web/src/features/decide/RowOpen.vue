@@ -51,7 +51,9 @@ const chosen = computed(() => {
   return mine.size === 1 ? ([...mine][0] ?? null) : null;
 });
 const asked = computed(() => props.priced.options.find((o) => o.option === wanted.value) ?? null);
-const counted = computed(() => props.priced.options.find((o) => o.option === (wanted.value ?? chosen.value)) ?? plates.value.find((o) => o.ruledOut === null));
+const counted = computed(
+  () => props.priced.options.find((o) => o.option === (wanted.value ?? chosen.value)) ?? plates.value.find((o) => o.ruledOut === null),
+);
 const variantsOf = (o: RowOption): string[] =>
   props.estimate.variants.filter((v) => v.picks.get(row.value.id)?.option === o.option).map((v) => v.name);
 const alone = (o: RowOption): number | null => {
@@ -126,9 +128,16 @@ const CONVERTING = [
         @look="job.picked = o.because"
       />
     </div>
-    <p v-if="writable && others.length > 0" class="otherwise small" role="group" :aria-label="`Otherwise with the ${row.name.toLowerCase()}`">
+    <p
+      v-if="writable && others.length > 0"
+      class="otherwise small"
+      role="group"
+      :aria-label="`Otherwise with the ${row.name.toLowerCase()}`"
+    >
       <span class="second">Otherwise:</span>
-      <v-btn v-for="o in others" :key="o.option" class="act slim quiet" :aria-pressed="chosen === o.option" @click="choose(o)">{{ o.name }}</v-btn>
+      <v-btn v-for="o in others" :key="o.option" class="act slim quiet" :aria-pressed="chosen === o.option" @click="choose(o)">
+        {{ o.name }}
+      </v-btn>
     </p>
     <WithReason
       v-if="writable && asked"
@@ -149,8 +158,14 @@ const CONVERTING = [
       <p class="second">It is done when the layout is revised under Book in, as a conversion.</p>
     </div>
     <p v-if="chosen === 'take_off'" class="small second">It is done when the layout has the place no more: revised under Book in.</p>
-    <p v-if="prices && fight" class="small"><b>Fight or buy:</b> {{ fightWords(fight, currency) }}</p>
-    <p v-for="a in against" :key="a" class="small" role="alert"><b>Two decisions:</b> {{ a }}</p>
+    <p v-if="prices && fight" class="small">
+      <b>Fight or buy:</b>
+      {{ fightWords(fight, currency) }}
+    </p>
+    <p v-for="a in against" :key="a" class="small" role="alert">
+      <b>Two decisions:</b>
+      {{ a }}
+    </p>
     <p v-for="{ c, p } in said" :key="c.slot.id" class="small">
       <b>Trace:</b>
       {{ all.length > 1 ? `${placeName(c.slot)}: ` : '' }}{{ p.because }}
@@ -223,5 +238,8 @@ const CONVERTING = [
   color: var(--blue);
   min-height: var(--touch);
   align-content: center;
+}
+.opened :deep(.picked) {
+  background: none;
 }
 </style>

@@ -41,7 +41,12 @@ function keep(): void {
 <template>
   <div v-if="option === 'hone'" class="metal">
     <span>What metal is the bore? Aluminium is never honed, bare or anodised.</span>
-    <ChoiceRow :model-value="null" :options="METALS" label="Metal of the bore" @update:model-value="(m) => emit('decide', '', NO_TIME, m)" />
+    <ChoiceRow
+      :model-value="null"
+      :options="METALS"
+      label="Metal of the bore"
+      @update:model-value="(m) => emit('decide', '', NO_TIME, m)"
+    />
   </div>
   <form v-else class="why" @submit.prevent="keep">
     <p v-if="departs" class="small whole">{{ departs }} It is departed from with a reason.</p>

@@ -51,6 +51,14 @@ export function sumScale(marks: readonly SumMark[], authorised: number | null, w
     while (taken(level)) level += 1;
     placed.push({ ...m, x: at, level, anchor, at: middle });
   }
+  // A line that leads up to a higher label is kept clear by those below it.
+  for (const [i, p] of placed.entries()) {
+    const from = fromOf(p);
+    const line = placed.find((q) => q.level > p.level && q.x > from && q.x < from + LABEL);
+    const left = line && line.x > p.x ? line.x - 8 : null;
+    if (left !== null && left >= LABEL) placed[i] = { ...p, anchor: 'end', at: left };
+    else if (line && left === null && line.x + 8 + LABEL <= width) placed[i] = { ...p, anchor: 'start', at: line.x + 8 };
+  }
   return { x, ticks, marks: placed, levels: Math.max(0, ...placed.map((p) => p.level)) + 1 };
 }
 

@@ -11,6 +11,7 @@ import { useSession } from '../../app/session.ts';
 import { useTheme } from '../../app/theme.ts';
 import AddTablet from './AddTablet.vue';
 import BackupSection from './BackupSection.vue';
+import ReckoningSection from './ReckoningSection.vue';
 import TabletSection from './TabletSection.vue';
 import WritingDialog from './WritingDialog.vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -122,6 +123,7 @@ async function signOut(): Promise<void> {
       </div>
       <p class="second small">A changed role and a leaver take effect at once, on every device.</p>
     </section>
+    <ReckoningSection v-if="session.may('technician')" />
     <TabletSection />
     <AddTablet v-if="session.may('lead')" />
     <BackupSection v-if="session.may('lead')" />

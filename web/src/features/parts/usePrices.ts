@@ -1,0 +1,24 @@
+import { PAGE_SIZE } from '@dauer/contract';
+import type { ArticleVersion } from '@dauer/core/ledger';
+import { useQuery } from '@pinia/colada';
+import { call } from '../../app/client.ts';
+
+/** The whole price book, page by page. */
+async function wholeBook(): Promise<ArticleVersion[]> {
+  const book: ArticleVersion[] = [];
+  for (;;) {
+    const after = book.at(-1)?.id;
+    const page = await call('articles', { query: after === undefined ? {} : { after } });
+    book.push(...page);
+    if (page.length < PAGE_SIZE) return book;
+  }
+}
+
+/** The price book and whom the shop buys from. */
+export function usePrices() {
+  const articles = useQuery({ key: ['articles'], query: wholeBook });
+  const suppliers = useQuery({ key: ['suppliers'], query: () => call('suppliers') });
+  void articles.refetch();
+  void suppliers.refetch();
+  return { articles, suppliers };
+}
