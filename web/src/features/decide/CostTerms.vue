@@ -13,8 +13,9 @@ const editing = ref<CostTerm | null>(null);
 const typed = ref('');
 const reason = ref('');
 const wrong = ref('');
+/** What is typed stays while other things of the job change; it is done when the figures themselves are others. */
 watch(
-  () => props.option.cost,
+  () => JSON.stringify([props.option.option, props.option.cost.terms]),
   () => (editing.value = null),
 );
 const shown = computed(() => props.option.cost.terms);

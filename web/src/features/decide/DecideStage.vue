@@ -8,13 +8,10 @@ import { CORNER_NAME } from '@dauer/core/layout';
 import { optionsOf } from '@dauer/core/readiness';
 import { intakeRows, putOffRefusal } from '@dauer/core/stages';
 import { proposalsOf } from '@dauer/core/views';
-import { useEventListener } from '@vueuse/core';
-import { computed, nextTick, onScopeDispose, ref, watch } from 'vue';
-import { lettersOn } from '../../app/keys.ts';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useSession } from '../../app/session.ts';
 import { dayHere } from '../../fittings/dates.ts';
 import { plainSum, sumText } from '../../fittings/money.ts';
-import { isTyping } from '../../fittings/typing.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import OwnerPanel from './OwnerPanel.vue';
 import ResultBar from './ResultBar.vue';
@@ -23,6 +20,7 @@ import RowOpen from './RowOpen.vue';
 import type { SumMark } from './sumScale.ts';
 import SumRule from './SumRule.vue';
 import { NO_TIME, type Until } from './until.ts';
+import { useDigits } from './useDigits.ts';
 
 /** What is done with what, and what it comes to: whole groups in rows, the three variants beside them, the owner’s answer. */
 const job = useOpenJob();
@@ -186,18 +184,10 @@ const unlooked = computed(() => {
 });
 const proposals = computed(() => proposalsOf(job.state));
 
-/** Digits take a way of the row that is open, else a variant; arrows walk the rows. */
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || !lettersOn.value || isTyping(event.target)) return;
-  window.clearTimeout(pressed);
-  const digit = /^(?:Digit|Numpad)([1-9])$/.exec(event.code)?.[1];
-  if (digit && writable.value && !showsSheet.value) pressed = window.setTimeout(() => press(Number(digit)), BURST_MS);
-});
-/** A gauge types faster than that: what it types presses nothing here. */
-const BURST_MS = 120;
-let pressed = 0;
-onScopeDispose(() => window.clearTimeout(pressed));
+/** A digit takes a way of the row that is open, else a variant. */
+useDigits(press);
 function press(digit: number): void {
+  if (!writable.value || showsSheet.value) return;
   const variant = estimate.value.variants[digit - 1];
   if (opened.value !== null) shown.value[0]?.press(digit);
   else if (variant && prices.value) takeVariant(variant.id);
