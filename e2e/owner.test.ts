@@ -69,7 +69,9 @@ describe('what is done, and what the owner says', function () {
     expect(await row('Front left caliper').getAttribute('aria-expanded')).to.equal('false');
     await page.locator('h1').click();
     await page.keyboard.press('2');
-    await bar().getByText(/^Sound, £/).waitFor();
+    await bar()
+      .getByText(/^Sound, £/)
+      .waitFor();
     await page.getByText('all decided').waitFor();
   });
 
@@ -83,7 +85,10 @@ describe('what is done, and what the owner says', function () {
     const file = join(folder, download.suggestedFilename());
     await download.saveAs(file);
     expect(readFileSync(file, 'utf8')).to.not.match(/Bramhall|Ostley|hourly/);
-    const owner = await page.context().browser()!.newContext({ offline: true, viewport: { width: 390, height: 844 } });
+    const owner = await page
+      .context()
+      .browser()!
+      .newContext({ offline: true, viewport: { width: 390, height: 844 } });
     const his = await owner.newPage();
     const errors: string[] = [];
     his.on('pageerror', (e) => errors.push(e.message));
@@ -95,7 +100,10 @@ describe('what is done, and what the owner says', function () {
     const sumOf = async (name: string) => /£[\d,.]+/.exec((await his.getByRole('button', { name }).textContent()) ?? '')?.[0];
     const least = await sumOf('Least now');
     await his.getByRole('button', { name: 'Least now' }).click();
-    await his.locator('#comes').getByText(least ?? 'none', { exact: false }).waitFor();
+    await his
+      .locator('#comes')
+      .getByText(least ?? 'none', { exact: false })
+      .waitFor();
     other = (await his.locator('#code').textContent()) ?? '';
     // One line of it otherwise.
     await his.locator('fieldset', { hasText: 'Front hoses' }).getByText('Replace new').click();
@@ -119,16 +127,23 @@ describe('what is done, and what the owner says', function () {
     expect(await on('The owner agrees').isDisabled()).to.equal(true);
     await page.getByLabel('Who says so').fill('The owner');
     await on('The owner agrees').click();
-    await bar().getByText(/agreed to £/).waitFor();
+    await bar()
+      .getByText(/agreed to £/)
+      .waitFor();
     await row('Front left hose').getByText('Replace new').waitFor();
     await page.reload();
-    await bar().getByText(/agreed to £/).waitFor();
+    await bar()
+      .getByText(/agreed to £/)
+      .waitFor();
   });
 
   it('what is decided beyond it stops at Decide, and says by how much', async () => {
     await page.locator('h1').click();
     await page.keyboard.press('3');
-    await page.getByText(/over the £[\d,.]+ that is authorised/).first().waitFor();
+    await page
+      .getByText(/over the £[\d,.]+ that is authorised/)
+      .first()
+      .waitFor();
     await page.getByRole('link', { name: /Decide.*1 open/ }).waitFor();
   });
 

@@ -54,7 +54,8 @@ describe('sums of money', () => {
     expect(() => parseMinor('12.5', 'JPY'))
       .to.throw('more decimals')
       .with.property('code', 'too_fine');
-    // Three figures behind a separator are thousands everywhere.
+    expect([parseMinor('0.001', 'KWD'), parseMinor('1,250.500', 'KWD'), parseMinor('7', 'KWD')]).to.deep.equal([1, 1_250_500, 7000]);
+    // Three figures behind a separator are thousands where a currency has fewer decimals.
     expect(parseMinor('12.345', 'EUR')).to.equal(1_234_500);
   });
 

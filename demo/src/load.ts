@@ -123,7 +123,7 @@ export async function loadDemo(url: string, password: string, today: number): Pr
   await showDrawings(lead.post, story);
   await tellOfPrices(lead.post, (n) => story.day(n));
   // V 071 stands before its owner: he was asked, and has not answered.
-  const asked = story.jobs.find((j) => j.complaint !== '' && j.authorisedMinor === 90_000 && j.vehicleId === carOf(story, 'V 071'));
-  if (asked) await lead.post(`/api/jobs/${asked.id}/offers`, { id: v7() });
+  const offered = story.jobs.find((j) => j.complaint !== '' && j.authorisedMinor === 90_000 && j.vehicleId === carOf(story, 'V 071'));
+  if (offered) await lead.post(`/api/jobs/${offered.id}/offers`, { id: v7() });
   return takeIn;
 }

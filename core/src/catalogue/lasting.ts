@@ -30,9 +30,6 @@ export function reworkChance(guess: number, comebacks = 0, cases = 0): number {
   return (comebacks + GUESS_WEIGHS * guess) / (cases + GUESS_WEIGHS);
 }
 
-/** Years over which a sound job is reckoned. */
-export const YEARS_AHEAD = 5;
-
 /** Chance that a part left as it is has to be renewed within five years, by what its figures say; generic. */
 const LEFT: Readonly<Record<Verdict, number>> = { holds: 0.12, watch: 0.75, no_limit: 0.3, not_gauged: 0.4, cant_tell: 0.5, past: 1 };
 

@@ -114,15 +114,15 @@ export function chooseCheapest(problem: ChoiceProblem): Chosen | null {
   let best: { ways: number[]; cost: number } | null = null;
   let bound = Number.POSITIVE_INFINITY;
   for (const lead of leads) {
-    const kept = rows.map((r) => r.flatMap((w, i) => (w.lead <= lead ? [{ w, i }] : [])));
-    if (kept.some((r) => r.length === 0)) continue;
-    const order = kept.map((_, i) => i).sort((a, b) => spread(rows[b] ?? []) - spread(rows[a] ?? []));
-    const ordered = order.map((i) => (kept[i] ?? []).map((k) => k.w));
+    const within = rows.map((r) => r.flatMap((w, i) => (w.lead <= lead ? [{ w, i }] : [])));
+    if (within.some((r) => r.length === 0)) continue;
+    const order = within.map((_, i) => i).sort((a, b) => spread(rows[b] ?? []) - spread(rows[a] ?? []));
+    const ordered = order.map((i) => (within[i] ?? []).map((k) => k.w));
     const delay = problem.delay(lead);
     const looked = search(ordered, shared, sharesFrom(ordered, shared), (best?.cost ?? Number.POSITIVE_INFINITY) - delay);
     if (looked.ways) {
-      const ways = kept.map(() => 0);
-      order.forEach((row, depth) => (ways[row] = kept[row]?.[looked.ways?.[depth] ?? 0]?.i ?? 0));
+      const ways = within.map(() => 0);
+      order.forEach((row, depth) => (ways[row] = within[row]?.[looked.ways?.[depth] ?? 0]?.i ?? 0));
       best = { ways, cost: looked.best + delay };
     }
     bound = Math.min(bound, looked.left + delay);

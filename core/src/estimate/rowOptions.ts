@@ -45,13 +45,13 @@ function insideOf(
   return row.inside.map((c) => {
     const options = optionsOf(history, c);
     const want = STAYS.includes(option) ? option : 'use_again';
-    const kept = options.find((o) => o.id === want);
-    if (kept?.ruledOut == null) return { component: c, option: want, why: null, unknown: false };
+    const stay = options.find((o) => o.id === want);
+    if (stay?.ruledOut == null) return { component: c, option: want, why: null, unknown: false };
     // Opened anyway, a piston that must not go back in is renewed with it.
     const renewed = STAYS.includes(option) ? undefined : options.find((o) => o.id === 'replace' && o.ruledOut === null);
     return renewed
       ? { component: c, option: 'replace', why: null, unknown: false }
-      : { component: c, option: want, why: kept.ruledOut, unknown: kept.unknown };
+      : { component: c, option: want, why: stay.ruledOut, unknown: stay.unknown };
   });
 }
 
@@ -82,7 +82,7 @@ export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow)
     const inside = insideOf(history, row, option);
     const plan: Doing[] = [...own, ...inside].map(({ component, option: o }) => ({ component, option: o }));
     const cost = costOf(history, book, plan, option);
-    const gone = RENEWS.includes(option)
+    const unmade = RENEWS.includes(option)
       ? cost.articles.find((a) => a.article.scarcity === 'out_of_make' && a.article.kind === row.kind)
       : undefined;
     const against = [
@@ -92,8 +92,8 @@ export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow)
     const worst = against.find((a) => !a.unknown) ?? against[0];
     const ruledOut = worst
       ? OPTION_WORDS.at(row.members.length + row.inside.length > 1 ? placeName(worst.at.slot) : null, worst.why)
-      : gone
-        ? OPTION_WORDS.outOfMake(gone.article)
+      : unmade
+        ? OPTION_WORDS.outOfMake(unmade.article)
         : null;
     const departs = row.members.flatMap((m) => departure(history, m, option) ?? [])[0] ?? null;
     return {

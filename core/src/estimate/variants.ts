@@ -94,7 +94,7 @@ function variantsOf(history: JobHistory, book: PriceBook, rows: readonly PricedR
   });
   const perDay = book.rates?.bayADay ?? 0;
   const solve = (id: VariantId): Variant | null => {
-    const kept = rows.map(({ row }, i) => {
+    const fitting = rows.map(({ row }, i) => {
       const w = weighed[i];
       const all = w?.options.map((_, n) => n) ?? [];
       const strict = all.filter((n) => renews(row, w?.options[n]?.option ?? 'use_again'));
@@ -105,14 +105,14 @@ function variantsOf(history: JobHistory, book: PriceBook, rows: readonly PricedR
     });
     const by = id === 'sound' ? 'sound' : 'least';
     const found = chooseCheapest({
-      rows: kept.map((list, i) => list.flatMap((n) => weighed[i]?.[by][n] ?? [])),
+      rows: fitting.map((list, i) => list.flatMap((n) => weighed[i]?.[by][n] ?? [])),
       shared: by === 'sound' ? net : gross,
       delay: (lead) => (by === 'sound' ? lead * perDay : 0),
     });
     if (!found) return null;
     const picks = new Map<string, RowOption>();
     const picked = rows.flatMap(({ row }, i): Picked[] => {
-      const o = weighed[i]?.options[kept[i]?.[found.ways[i] ?? 0] ?? 0];
+      const o = weighed[i]?.options[fitting[i]?.[found.ways[i] ?? 0] ?? 0];
       if (!o) return [];
       picks.set(row.id, o);
       return [{ row, option: o.option, doings: o.plan, cost: o.cost }];

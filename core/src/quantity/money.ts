@@ -84,6 +84,10 @@ export function parseMinor(typed: string, currency: string | null): number {
   // Three figures behind a separator are thousands, as parseMoney reads them; only shorter ones are decimals.
   if (last.length > 0 && last.length < 3 && last.length > digits && Number(last) !== 0)
     throw new DomainError('too_fine', `“${typed}” has more decimals than ${currency ?? 'a sum'} is counted in. Round it.`);
+  // Where a currency has three decimals, three figures behind the only separator are those.
+  const [, before = '', separator = '', thousandths = '', after = ''] =
+    digits === 3 ? (/^(.*\d)([.,])(\d{3})(\D*)$/.exec(typed.trim()) ?? []) : [];
+  if (separator !== '' && !before.includes(separator)) return parseMoney(`${before}${after}`, currency) * 1000 + Number(thousandths);
   return Math.round(parseMoney(typed, currency) * 10 ** digits);
 }
 

@@ -144,7 +144,7 @@ export function checkArticle(a: ArticleFields): void {
   if (a.core > 0 && a.supply !== 'exchange') refuse('core money is given back for an exchange unit alone.');
 }
 
-export type ArticleRowVerdict = 'new' | 'newer' | 'same' | 'conflicts' | 'not_understood';
+type ArticleRowVerdict = 'new' | 'newer' | 'same' | 'conflicts' | 'not_understood';
 
 /** A row with what becomes of it. */
 export interface ReadArticleRow {

@@ -11,7 +11,7 @@ const [SCRIPT, STYLE] = [read('./choicePage.client.js'), read('./choicePage.css'
 const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
 
 /** Text as it stands in a page: nothing that somebody typed becomes part of it. */
-export function escaped(text: string): string {
+function escaped(text: string): string {
   return text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 }
 
@@ -56,7 +56,14 @@ export function choicePage(offer: Offer, locale: string): string {
     variants: sheet.variants.map(({ id, ways }) => ({ id, ways })),
   };
   const policy = `default-src 'none'; script-src ${hashOf(SCRIPT)}; style-src ${hashOf(STYLE)}; base-uri 'none'; form-action 'none'`;
-  const shared = sheet.shared.map((s) => `<li>${escaped(s.name)} <span class="sum">${escaped(sum(s.gross))}</span></li>`).join('');
+  const often = (name: string): number => sheet.shared.filter((s) => s.name === name).length;
+  const shared = sheet.shared
+    .filter((s, i) => sheet.shared.findIndex((x) => x.name === s.name) === i)
+    .map(
+      (s) =>
+        `<li>${escaped(s.name)}${often(s.name) > 1 ? `, up to ${often(s.name)} times` : ''} <span class="sum">${escaped(sum(s.gross))}</span></li>`,
+    )
+    .join('');
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
 <meta http-equiv="Content-Security-Policy" content="${policy}"><meta name="referrer" content="no-referrer">

@@ -115,12 +115,12 @@ kbd {
   border: var(--line-hair) solid var(--slate);
   border-radius: var(--corner);
   padding: 0 6px;
-  font: 400 var(--type-least)/20px var(--figure-font);
+  font: 400 var(--type-least)/var(--leading-tight) var(--figure-font);
   color: var(--ink2);
   align-self: flex-start;
 }
 .price {
-  font-size: 20px;
+  font-size: var(--type-head);
   line-height: var(--leading);
 }
 .chosen .price {

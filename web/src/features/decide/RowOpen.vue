@@ -50,7 +50,7 @@ const chosen = computed(() => {
   const mine = new Set(row.value.members.map((m) => m.decision?.option ?? null));
   return mine.size === 1 ? ([...mine][0] ?? null) : null;
 });
-const asked = computed(() => props.priced.options.find((o) => o.option === wanted.value) ?? null);
+const inHand = computed(() => props.priced.options.find((o) => o.option === wanted.value) ?? null);
 const counted = computed(
   () => props.priced.options.find((o) => o.option === (wanted.value ?? chosen.value)) ?? plates.value.find((o) => o.ruledOut === null),
 );
@@ -67,7 +67,7 @@ function choose(o: RowOption): void {
   else emit('decide', o, '', NO_TIME, null);
 }
 function withWords(reason: string, until: Until, metal: BoreMaterial | null): void {
-  if (asked.value) emit('decide', asked.value, reason, until, metal);
+  if (inHand.value) emit('decide', inHand.value, reason, until, metal);
   wanted.value = null;
 }
 /** A digit takes the way that carries it. */
@@ -140,11 +140,11 @@ const CONVERTING = [
       </v-btn>
     </p>
     <WithReason
-      v-if="writable && asked"
-      :key="asked.option"
+      v-if="writable && inHand"
+      :key="inHand.option"
       :row="row"
-      :option="asked.option"
-      :departs="asked.departs"
+      :option="inHand.option"
+      :departs="inHand.departs"
       :distance-unit="job.records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km'"
       :refusal="refusal"
       @decide="withWords"

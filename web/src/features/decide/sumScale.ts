@@ -7,7 +7,7 @@ export interface SumMark {
   readonly says: string;
   readonly filled: boolean;
 }
-export interface PlacedMark extends SumMark {
+interface PlacedMark extends SumMark {
   readonly x: number;
   /** Line of labels above the rule, 0 nearest to it. */
   readonly level: number;

@@ -8,8 +8,8 @@ const session = useSession();
 
 <template>
   <nav v-if="session.may('technician')" class="tabs" aria-label="Parts">
-    <RouterLink to="/parts" :aria-current="at === 'tagged' ? 'page' : undefined">Tagged parts</RouterLink>
-    <RouterLink to="/parts/prices" :aria-current="at === 'prices' ? 'page' : undefined">Prices</RouterLink>
+    <RouterLink class="tab" to="/parts" :aria-current="at === 'tagged' ? 'page' : undefined">Tagged parts</RouterLink>
+    <RouterLink class="tab" to="/parts/prices" :aria-current="at === 'prices' ? 'page' : undefined">Prices</RouterLink>
   </nav>
 </template>
 
@@ -19,14 +19,14 @@ const session = useSession();
   gap: var(--space-5);
   border-bottom: var(--line-hair) solid var(--hair);
 }
-.tabs a {
+.tab {
   min-height: var(--touch);
   align-content: center;
   font: 600 var(--type-caption)/22px var(--plate-font);
   text-decoration: none;
   border-bottom: var(--line-chosen) solid transparent;
 }
-.tabs a[aria-current] {
+.tab[aria-current] {
   color: var(--ink);
   border-color: var(--blue);
 }
