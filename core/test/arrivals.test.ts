@@ -17,6 +17,32 @@ const place = (t: JobFixture, slot: string) => placeStates(openHistory(t.file), 
 const why = (t: JobFixture, slot: string, kind: 'fitted' | 'removed' | 'came_missing'): string | null =>
   whyNotDone(openHistory(t.file), { id: 'x', partId: `part:${slot}`, kind, slotId: slot, lot: null, lineOn: true }, NOW);
 
+describe('a caliper comes with its pistons', () => {
+  it('those of the old one go with it off the vehicle, pads in or not, and what was found on them is over', () => {
+    const t = new JobFixture(['FL', 'FR']);
+    const caliper = t.slot('caliper', 'FL');
+    const piston = t.layout.slots.find((s) => s.kind === 'piston' && s.parentId === caliper)!.id;
+    t.find(piston, { severity: 'reject', rulesOut: ['use_again', 'put_off'], words: 'Pitted' });
+    const owed = () =>
+      deriveJob(t.file, NOW)
+        .obligations.filter((o) => o.slotId === piston && o.state === 'open')
+        .map((o) => o.key.split(':')[0]);
+    expect(owed()).to.deep.equal(['decide', 'finding']);
+    t.decide(caliper, 'exchange');
+    expect(owed(), 'it comes with the other caliper').to.deep.equal(['finding']);
+    const refused = (partId: string, kind: 'removed' | 'fitted') =>
+      whyNotDone(openHistory(t.file), { id: 'x', partId, kind, slotId: piston, lot: null, lineOn: false }, NOW);
+    expect(refused(`part:${piston}`, 'removed'), 'behind its pads').to.not.equal(null);
+    t.part(caliper, 'removed');
+    expect(refused(`part:${piston}`, 'removed')).to.equal(null);
+    t.part(piston, 'removed');
+    expect(refused('another', 'fitted')).to.equal(null);
+    t.part(piston, 'fitted', 'another');
+    t.part(caliper, 'fitted', 'other caliper');
+    expect(owed()).to.deep.equal([]);
+  });
+});
+
 describe('how a vehicle came', () => {
   it('is there where nothing else is said', () => {
     expect(new Set(arrivalsOf(openHistory(new JobFixture().file)).map((a) => a.arrival))).to.deep.equal(new Set(['there']));

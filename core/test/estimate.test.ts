@@ -10,6 +10,7 @@ import { deriveJob } from '../src/job/job.ts';
 import type { ArticleVersion, RatesVersion } from '../src/ledger/priceRecords.ts';
 import type { Offer } from '../src/ledger/offerRecords.ts';
 import { grossOf, minorDigits, parseMinor, taxOn } from '../src/quantity/money.ts';
+import { waitsOf } from '../src/views/waits.ts';
 import { base, FOUR, id, JobFixture, NOW } from './jobFixture.ts';
 
 const RATES: RatesVersion = {
@@ -348,5 +349,21 @@ describe('the authorised sum', () => {
     expect(authorisedNow(openHistory(told.file)).sum).to.equal(900_000);
     told.file.ownerChoices = [...told.file.ownerChoices, { ...base(501), ...choice, answer: 'no', sum: 0 }];
     expect(owed(told)?.state).to.equal('open');
+  });
+});
+
+describe('what a job waits for', () => {
+  it('is the owner, from the sheet on until he answers that very one', () => {
+    const told = priced(['FL', 'FR']);
+    const waits = () => waitsOf(deriveJob(told.file, NOW)).filter((w) => w.includes('owner'));
+    expect(waits()).to.deep.equal([]);
+    const offer = offerOf(told);
+    told.file.offers = [offer];
+    expect(waits()).to.deep.equal(['the owner’s answer, asked 1 Jun 2026']);
+    const choice = { offerId: offer.id, variant: null, picks: [], by: 'Owner', how: 'by_phone' as const, code: null, wishes: '' };
+    told.file.ownerChoices = [{ ...base(500), ...choice, answer: 'no', sum: 0 }];
+    expect(waits()).to.deep.equal([]);
+    told.file.offers = [offer, offerOf(told)];
+    expect(waits(), 'asked anew').to.have.length(1);
   });
 });

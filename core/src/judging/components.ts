@@ -196,8 +196,11 @@ export function deriveComponent(history: JobHistory, slot: Slot, today: string):
   const sweep = newest.get('rotor_runout');
   const findings = openFindings(history, slot.id);
   const gaugingOwed = KIND_OF_JOB[records.job.kind].gauges && article;
-  const required = gaugingOwed ? requiredOf(history, slot, sets, decision, inScope, today) : [];
-  const lookRequired = gaugingOwed && inScope && looksAt(slot.kind) && !isRenewed(decision) && !neverCame(history, slot.id);
+  // What sits in a unit that makes way for another is gauged as little as that.
+  const carrier = slot.kind === 'piston' && slot.parentId !== null ? decidedHere(history, slot.parentId).now : null;
+  const required = gaugingOwed ? requiredOf(history, slot, sets, decision, inScope && !isRenewed(carrier), today) : [];
+  const lookRequired =
+    gaugingOwed && inScope && looksAt(slot.kind) && !isRenewed(decision) && !isRenewed(carrier) && !neverCame(history, slot.id);
   const lookDone = history
     .active(records.findings)
     .some(

@@ -51,6 +51,8 @@ const INSIDE: readonly PartEventKind[] = ['opened', 'honed', 'sleeved', 'reseale
 /** What stands in the way to a place: what closes an access to it and sits there. */
 function inFrontOf(layout: Layout, slot: Slot, events: readonly PartEvent[]): Slot | undefined {
   if (!BEHIND.includes(slot.kind)) return undefined;
+  // What sits in a unit that is off lies on the bench with it.
+  if (slot.parentId !== null && slot.kind === 'piston' && partIn(slot.parentId, events) === null) return undefined;
   return ACCESSES.filter((a) => a.gives.includes(slot.kind))
     .flatMap((a) => unitMates(layout, slot, a.closedBy))
     .find((s) => partIn(s.id, events) !== null);

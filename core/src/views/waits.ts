@@ -1,7 +1,8 @@
+import { ownerChoiceOf } from '../estimate/authorised.ts';
 import { whereabouts } from '../history/whereabouts.ts';
 import type { JobState } from '../job/job.ts';
 import { placeName } from '../layout/graph.ts';
-import { awayWords } from '../wording/en/jobs.ts';
+import { awayWords, ownerWords } from '../wording/en/jobs.ts';
 
 /** Parts that are away, told together where they went together: "4 drums, to the turner". */
 function away(state: JobState): string[] {
@@ -14,12 +15,18 @@ function away(state: JobState): string[] {
   return [...byNote].map(([note, names]) => awayWords(names, note));
 }
 
+/** The owner's answer to the sheet that was made for him last, where it is not on record. */
+function owner({ records, history, released }: JobState): string[] {
+  const offer = records.offers.at(-1);
+  return offer && !released && ownerChoiceOf(history)?.offerId !== offer.id ? [ownerWords(offer.sheet.made)] : [];
+}
+
 /** What a job waits for now: parts that are away, and what the stage it stands in cannot begin without. */
 export function waitsOf(state: JobState): string[] {
   const others = state.obligations.flatMap((o) =>
     o.state === 'waiting' && o.stage === state.stage && o.why !== null && o.waitsFor !== 'part_away' ? [o.why] : [],
   );
-  return [...away(state), ...new Set(others)];
+  return [...away(state), ...owner(state), ...new Set(others)];
 }
 
 /** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */

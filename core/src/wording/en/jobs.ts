@@ -1,5 +1,6 @@
 /** What is said of whole jobs: what comes out otherwise, what waits, what follows, what cannot be derived. */
 
+import { partialDateText } from '../../quantity/partialDate.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
 import { lower } from './lower.ts';
 import { type Corner, CORNER_NAME } from '../../layout/kinds.ts';
@@ -22,6 +23,11 @@ export const STUCK = {
     return `${name}${measurement === null ? '' : ` of ${measurement.toLowerCase()}`}${slot ? `, ${placeName(slot).toLowerCase()}` : ''}`;
   },
 };
+
+/** That the owner was asked, and has not answered. @param on day of the sheet, ISO 8601 */
+export function ownerWords(on: string): string {
+  return `the owner’s answer, asked ${partialDateText({ on, about: false })}`;
+}
 
 /** Parts that are away, told together where they went together: "4 drums, to the turner". */
 export function awayWords(names: readonly string[], note: string): string {

@@ -9,6 +9,7 @@ import { optionsOf } from '@dauer/core/readiness';
 import { intakeRows, putOffRefusal } from '@dauer/core/stages';
 import { proposalsOf } from '@dauer/core/views';
 import { computed, nextTick, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { useSession } from '../../app/session.ts';
 import { dayHere } from '../../fittings/dates.ts';
 import { plainSum, sumText } from '../../fittings/money.ts';
@@ -46,7 +47,9 @@ const sound = computed(() =>
 
 const opened = ref<string | null>(null);
 const shown = ref<InstanceType<typeof RowOpen>[]>([]);
-const showsSheet = ref(false);
+/** The sheet for the owner has an address of its own. */
+const route = useRoute();
+const showsSheet = ref(route.query['sheet'] !== undefined);
 function toggle(r: PricedRow): void {
   opened.value = opened.value === r.row.id ? null : r.row.id;
   if (opened.value !== null) job.picked = r.row.members[0]?.slot.id ?? null;

@@ -147,7 +147,7 @@ kbd {
 }
 .look {
   align-self: flex-start;
-  padding: 0 var(--space-3) var(--space-2);
-  min-height: 32px;
+  padding: 0 var(--space-3);
+  min-height: var(--touch);
 }
 </style>

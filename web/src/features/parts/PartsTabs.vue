@@ -20,6 +20,8 @@ const session = useSession();
   border-bottom: var(--line-hair) solid var(--hair);
 }
 .tab {
+  min-width: var(--touch);
+  text-align: center;
   min-height: var(--touch);
   align-content: center;
   font: 600 var(--type-caption)/22px var(--plate-font);

@@ -4,7 +4,7 @@ import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component, isRenewed, workLeft } from '@dauer/core/judging';
-import { placeName } from '@dauer/core/layout';
+import { childrenOf, placeName } from '@dauer/core/layout';
 import type { PartEventKind } from '@dauer/core/ledger';
 import { asksLot, isCharged, isTold, jointsOf, jointStatus, letsGo, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
@@ -126,9 +126,21 @@ function tell(said: string): void {
 }
 /** Nothing is fitted for now until a day that has passed. */
 const behind = computed(() => temporary.value && until.value !== '' && until.value < dayHere());
+/** A unit comes with what sits in it: the pistons of the old one go with that, and others are in the new one. */
+function renewInside(): void {
+  const inside = props.component.slot.kind === 'caliper' ? childrenOf(job.state.records.layout, props.component.slot.id) : [];
+  for (const slot of inside.filter((x) => x.kind === 'piston')) {
+    const old = partIn(slot.id, events.value);
+    const base = { slotId: slot.id, lot: null, lineOn: false, temporary: false };
+    if (old !== null) job.add('partEvents', { ...base, partId: old, kind: 'removed', note: 'With the old caliper', part: null });
+    const part = { tag: null, kind: slot.kind, name: slot.name, partNumber: null, note: '' };
+    job.add('partEvents', { ...base, partId: v7(), kind: 'fitted', note: 'In the new caliper', part });
+  }
+}
 function enterNew(): void {
   if (!props.component.empty && props.component.part) takeOff();
   else openJoints();
+  renewInside();
   job.add('partEvents', {
     partId: v7(),
     kind: 'fitted',
