@@ -25,7 +25,7 @@ const VIEWS = [
   ['shoes', 'V 063', 'gauge', 'shoes', 'FL'],
   ['trace', 'V 068', 'trace'],
   ['tracing', '/tracing'],
-  ['decide', 'V 071', 'decide'],
+  ['decide', 'V 071', 'decide', 'caliper', 'FL'],
   ['rebuild', 'V 063', 'rebuild', 'drum', 'RL'],
   ['bleed', 'V 074', 'bleed'],
   ['press', 'V 063', 'prove'],
