@@ -61,6 +61,7 @@ export const PROBLEMS = {
   corner_or_whole: { status: 422, means: 'An observation is made at a wheel that is of the whole vehicle, or the other way round.' },
   future: { status: 422, means: 'Something of the past is dated in the future.' },
   article_incomplete: { status: 422, means: 'An article of the price book does not say what it is for.' },
+  not_counted: { status: 422, means: 'A figure of one’s own is of another kind than its term.' },
   until_missing: { status: 422, means: 'Something is used for now, and until when is not said.' },
   import_line: { status: 422, means: 'A line of a file of the past cannot be used.' },
   layout_impossible: { status: 422, means: 'The layout cannot be that of a brake system; `current` says why.' },

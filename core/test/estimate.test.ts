@@ -280,7 +280,15 @@ describe('the sheet for the owner', () => {
         const picks = offer.sheet.rows.map((r, i) => ({ row: r.id, option: waysShown(r)[(n[i] ?? 0) % waysShown(r).length]!.option }));
         const read = readChoice([offer], codeOf(offer, picks));
         expect(read.ok && read.picks).to.deep.equal(picks);
-        expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks, sum: offerSum(offer.sheet, picks).gross })).to.equal(null);
+        expect(
+          choiceRefusal([offer], {
+            offerId: offer.id,
+            answer: 'yes',
+            picks,
+            sum: offerSum(offer.sheet, picks).gross,
+            code: codeOf(offer, picks),
+          }),
+        ).to.equal(null);
       }),
       { numRuns: 50 },
     );
@@ -314,11 +322,11 @@ describe('the sheet for the owner', () => {
       row: r.id,
       option: r.id === rotors.id ? ('use_again' as const) : waysShown(r)[0]!.option,
     }));
-    expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks, sum: 0 })).to.contain('must not be chosen');
-    expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks: picks.slice(1), sum: 0 })).to.contain(
+    expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks, sum: 0, code: null })).to.contain('must not be chosen');
+    expect(choiceRefusal([offer], { offerId: offer.id, answer: 'yes', picks: picks.slice(1), sum: 0, code: null })).to.contain(
       'nothing that stands on the sheet',
     );
-    expect(choiceRefusal([offer], { offerId: 'x', answer: 'no', picks: [], sum: 0 })).to.contain('another sheet');
+    expect(choiceRefusal([offer], { offerId: 'x', answer: 'no', picks: [], sum: 0, code: null })).to.contain('another sheet');
   });
 
   it('a newer one says what it says otherwise', () => {

@@ -75,7 +75,7 @@ describe('the price book', () => {
       file.articles.map((a) => a.name),
       'a job is read with what may be for it',
     ).to.deep.equal(['Rotor']);
-  }).timeout(30_000);
+  }).timeout(120_000);
 
   it('a supplier changed by two at once is changed by one', async () => {
     const made = await shop.lead.ask<Supplier>('POST', '/api/suppliers', { id: v7(), name: 'Bramhall Spares', contact: '' });
@@ -144,6 +144,37 @@ describe('the owner’s choice', () => {
     expect(stored.status, JSON.stringify(stored.body)).to.equal(200);
   });
 
+  it('a code says exactly the choice that is sent with it', async () => {
+    const picks = picksOf(offer, 0);
+    const sum = offerSum(offer.sheet, picks).gross;
+    const many = offer.sheet.rows.findIndex((r) => waysShown(r).length > 1);
+    const otherwise = picks.map((p, i) => (i === many ? { ...p, option: waysShown(offer.sheet.rows[i]!)[1]!.option } : p));
+    const lying = await choose({ picks, sum, how: 'by_file', code: codeOf(offer, otherwise) });
+    expect([lying.body.code, lying.body.detail]).to.deep.equal([
+      'not_on_sheet',
+      'The code says another choice than the one that is sent with it.',
+    ]);
+    expect((await choose({ picks, sum, how: 'by_file', code: codeOf(offer, null) })).body.code).to.equal('not_on_sheet');
+    expect((await choose({ picks, sum, how: 'by_file', code: codeOf(offer, picks) })).status).to.equal(200);
+  });
+
+  it('a figure of one’s own is minutes of labour, and money of everything else', async () => {
+    const slotId = car.slot('rotor', 'FL');
+    const enter = (over: object) =>
+      shop.technician.event<'costEntries'>(car.jobId, 'cost-entries', {
+        slotId,
+        option: 'replace',
+        reason: '',
+        minutes: null,
+        ...over,
+      } as never);
+    expect((await enter({ term: 'parts', amount: -5 })).body.code).to.equal('not_counted');
+    expect((await enter({ term: 'core', amount: 5 })).body.code).to.equal('not_counted');
+    expect((await enter({ term: 'labour', amount: 500 })).body.code).to.equal('not_counted');
+    expect((await enter({ term: 'parts', amount: 5.5 })).status).to.equal(400);
+    expect((await enter({ term: 'labour', amount: null, minutes: 45 })).status).to.equal(200);
+  });
+
   it('a finding that rules an option out strikes it from the next sheet; the older one is void', async () => {
     const rotor = car.slot('rotor', 'FL');
     await shop.technician.event<'findings'>(car.jobId, 'findings', {
@@ -151,6 +182,11 @@ describe('the owner’s choice', () => {
       ...{ rulesOut: ['use_again', 'machine', 'put_off'], settles: null },
     });
     const older = offer;
+    const now = await choose({ picks: picksOf(older, 0), sum: offerSum(older.sheet, picksOf(older, 0)).gross });
+    expect([now.body.code, now.body.detail.includes('since the sheet was made')], 'before a new sheet is made').to.deep.equal([
+      'ruled_out',
+      true,
+    ]);
     offer = (await makeOffer()).body;
     const again = await choose({ offerId: older.id, picks: picksOf(older, 0), sum: offerSum(older.sheet, picksOf(older, 0)).gross });
     expect([again.status, again.body.code]).to.deep.equal([409, 'not_on_sheet']);

@@ -3,7 +3,7 @@ import { endpoint, none } from '../endpoint.ts';
 import { eventEndpoint, ofJob } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
 import { id } from '../primitives.ts';
-import * as t from '../entities.ts';
+import { offer } from '../priceEntities.ts';
 
 export const decide = {
   recordDecision: eventEndpoint('decide', EVENTS.decisions, 'decisions', 'Decides about a part'),
@@ -18,6 +18,6 @@ export const decide = {
     summary: 'Makes the sheet for the owner, of the job as it stands',
     params: ofJob,
     body: z.object({ id }),
-    reply: t.offer,
+    reply: offer,
   }),
 };

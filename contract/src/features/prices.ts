@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
 import { id, name, words } from '../primitives.ts';
-import * as t from '../entities.ts';
+import * as t from '../priceEntities.ts';
 
 /** Most articles that a list brings in at once. */
 const MOST_ARTICLES = 10_000;

@@ -3,7 +3,18 @@ export { authorisedNow, type Crossing, crossing, ownerChoiceOf } from './authori
 export { articleFor, type PriceBook, priceBookOf } from './book.ts';
 export { billed, type Cost, expected, type Term, unpriced } from './cost.ts';
 export { type FightOrBuy, fightOrBuy } from './fightOrBuy.ts';
-export { choiceRefusal, codeOf, offerDifferences, offerSum, offerTag, readChoice, sheetOf, type SheetSum, waysShown } from './offer.ts';
+export {
+  choiceRefusal,
+  codeOf,
+  offerDifferences,
+  offerSum,
+  offerTag,
+  readChoice,
+  ruledOutSince,
+  sheetOf,
+  type SheetSum,
+  waysShown,
+} from './offer.ts';
 export { reasonCodeFor } from './reasons.ts';
 export { departure, type RowOption } from './rowOptions.ts';
 export { type DecideRow, needsDecision } from './rows.ts';

@@ -4,6 +4,7 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from '../judging/components.ts';
 import type { Offer, OfferRow, OfferSheet, OfferWay } from '../ledger/offerRecords.ts';
 import { toResult } from '../quantity/domainError.ts';
+import { optionsOf } from '../readiness/options.ts';
 import { CHOICE } from '../wording/en/estimate.ts';
 import { foundWords } from '../wording/en/decide.ts';
 import { authorisedNow } from './authorised.ts';
@@ -155,11 +156,22 @@ export function choiceRefusal(
     readonly answer: 'yes' | 'no';
     readonly picks: readonly { readonly row: string; readonly option: OptionId }[];
     readonly sum: number;
+    readonly code: string | null;
   },
 ): string | null {
   const offer = offers.find((o) => o.id === choice.offerId);
   if (!offer) return CHOICE.otherSheet;
   if (offer.id !== offers.at(-1)?.id) return CHOICE.olderSheet(offer.sheet.made);
+  if (choice.code !== null) {
+    const said = readChoice(offers, choice.code);
+    if (!said.ok) return said.why;
+    const plain = (picks: readonly { readonly row: string; readonly option: OptionId }[]): string =>
+      picks
+        .map((p) => `${p.row} ${p.option}`)
+        .sort()
+        .join('|');
+    if (plain(said.picks ?? []) !== plain(choice.picks) || (said.picks === null) !== (choice.answer === 'no')) return CHOICE.otherCode;
+  }
   if (choice.answer === 'no') return choice.picks.length > 0 ? CHOICE.noPicks : null;
   for (const row of offer.sheet.rows) {
     const pick = choice.picks.filter((p) => p.row === row.id);
@@ -169,6 +181,25 @@ export function choiceRefusal(
   }
   if (choice.picks.length !== offer.sheet.rows.length) return CHOICE.noSuch;
   return offerSum(offer.sheet, choice.picks).gross === choice.sum ? null : CHOICE.otherSum;
+}
+
+/**
+ * What a record of after the sheet rules out of a choice, in words; null where nothing does. Its code and sum may be right: a
+ * part that must not be used again cannot be chosen for use.
+ */
+export function ruledOutSince(
+  history: JobHistory,
+  components: readonly Component[],
+  offer: Offer,
+  picks: readonly { readonly row: string; readonly option: OptionId }[],
+): string | null {
+  for (const row of offer.sheet.rows)
+    for (const { slotId, option } of wayOf(row, picks)?.plan ?? []) {
+      const component = components.find((c) => c.slot.id === slotId);
+      const found = component && optionsOf(history, component).find((o) => o.id === option);
+      if (found?.ruledOut) return CHOICE.since(row.name, found.name, found.ruledOut);
+    }
+  return null;
 }
 
 /** What a newer sheet says otherwise than an older one, a line each. */

@@ -11,7 +11,7 @@ export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPull
 export type { CameWith } from './families/cameWith.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
 export type { CautionAck } from './families/cautionAcks.ts';
-export { COST_TERMS, type CostEntry, type CostTerm } from './families/costEntries.ts';
+export { COST_TERMS, type CostEntry, type CostTerm, whyNotCounted } from './families/costEntries.ts';
 export type { CounterReading } from './families/counters.ts';
 export type { Decision } from './families/decisions.ts';
 export type { EarlierWhat, EarlierWork, KnownFrom } from './families/earlierWork.ts';

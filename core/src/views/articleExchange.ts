@@ -3,6 +3,7 @@ import { type ArticleVersion, FITS, PROCESSES, SCARCITIES, SUPPLIES, type Suppli
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import { majorOf, minorDigits, parseMinor } from '../quantity/money.ts';
 import { LIMIT_AXLES } from '../verdict/limits.ts';
+import { ARTICLE_LACKS } from '../wording/en/estimate.ts';
 import { ROW } from '../wording/en/jobs.ts';
 
 /** What of an article is exchanged: all but who entered it here. */
@@ -137,11 +138,11 @@ export function checkArticle(a: ArticleFields): void {
   const refuse = (what: string): never => {
     throw new DomainError('no_target', `${a.name}: ${what}`);
   };
-  if (a.supply === 'process' && a.process === null) refuse('say which work it is.');
-  if (a.supply !== 'consumable' && a.supply !== 'piece' && a.kind === null) refuse('say what kind of part it is for.');
-  if ((a.fits === 'vehicle' || a.fits === 'part_number') && a.appliesTo === null) refuse('say which vehicle or number it fits.');
-  if (a.fits === 'type' && a.make === null) throw new DomainError('no_type', `${a.name}: say which make it fits.`);
-  if (a.core > 0 && a.supply !== 'exchange') refuse('core money is given back for an exchange unit alone.');
+  if (a.supply === 'process' && a.process === null) refuse(ARTICLE_LACKS.process);
+  if (a.supply !== 'consumable' && a.supply !== 'piece' && a.kind === null) refuse(ARTICLE_LACKS.kind);
+  if ((a.fits === 'vehicle' || a.fits === 'part_number') && a.appliesTo === null) refuse(ARTICLE_LACKS.target);
+  if (a.fits === 'type' && a.make === null) throw new DomainError('no_type', `${a.name}: ${ARTICLE_LACKS.make}`);
+  if (a.core > 0 && a.supply !== 'exchange') refuse(ARTICLE_LACKS.core);
 }
 
 type ArticleRowVerdict = 'new' | 'newer' | 'same' | 'conflicts' | 'not_understood';

@@ -17,7 +17,7 @@ export {
   takenAsNoneWords,
 } from './en/bench.ts';
 export { againstWords, foundWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
-export { CHOICE, daysWords, fightWords, PROCESS_NAME, TERM_NAME, timeWords } from './en/estimate.ts';
+export { CHOICE, daysWords, fightWords, NOT_COUNTED, PROCESS_NAME, TERM_NAME, timeWords } from './en/estimate.ts';
 export { REASON } from './en/duties.ts';
 export { agreedWords, usualTorque } from './en/fasteners.ts';
 export {

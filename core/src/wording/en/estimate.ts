@@ -101,6 +101,9 @@ export const CHOICE = {
   notPicked: (row: string): string => `${row}: nothing that stands on the sheet is picked.`,
   ruledOut: (row: string, way: string, why: string): string => `${row}: “${way}” must not be chosen. ${why}`,
   otherSum: 'The sum is not that of the sheet.',
+  otherCode: 'The code says another choice than the one that is sent with it.',
+  since: (row: string, way: string, why: string): string =>
+    `${row}: “${way}” was ruled out since the sheet was made. ${why} Make a new sheet.`,
   notOnIt: 'not on it',
 };
 
@@ -134,3 +137,19 @@ export function fightWords(
     : ' Nobody has a price for another unit yet.';
   return `${spent}${next}${other}${f.stop ? ' Fighting on costs more than another unit.' : ''}`;
 }
+
+/** Why a figure of one's own cannot be counted. */
+export const NOT_COUNTED = {
+  minutes_of_labour: 'Labour is told in attended minutes, everything else as a sum.',
+  below_nothing: 'Only core money is given back: this is a sum that is paid.',
+  given_back: 'Core money is given back: it is told below nothing.',
+};
+
+/** What an article of the price book does not say of itself. */
+export const ARTICLE_LACKS = {
+  process: 'say which work it is.',
+  kind: 'say what kind of part it is for.',
+  target: 'say which vehicle or number it fits.',
+  make: 'say which make it fits.',
+  core: 'core money is given back for an exchange unit alone.',
+};

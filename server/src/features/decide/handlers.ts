@@ -1,11 +1,13 @@
 import { createHash } from 'node:crypto';
 import { OPTION_NAME, WAITS } from '@dauer/core/catalogue';
-import { choiceRefusal, departure, estimateOf, sheetOf } from '@dauer/core/estimate';
+import { choiceRefusal, departure, estimateOf, ruledOutSince, sheetOf } from '@dauer/core/estimate';
 import { optionsOf, whyNotHoned } from '@dauer/core/readiness';
 import { openHistory } from '@dauer/core/history';
 import { deriveJob } from '@dauer/core/job';
 import { deriveComponent } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
+import { whyNotCounted } from '@dauer/core/ledger';
+import { NOT_COUNTED } from '@dauer/core/wording';
 import { putOffRefusal } from '@dauer/core/stages';
 import { eq, sql } from 'drizzle-orm';
 import { offer, shop } from '../../db/schema.ts';
@@ -18,7 +20,7 @@ import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
-export const decideHandlers: Pick<Handlers, 'recordDecision' | 'recordOwnerChoice' | 'makeOffer'> = {
+export const decideHandlers: Pick<Handlers, 'recordDecision' | 'recordCostEntry' | 'recordOwnerChoice' | 'makeOffer'> = {
   /** An option that a reading or a finding rules out cannot be chosen. */
   recordDecision: eventHandler('decisions', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
@@ -53,6 +55,15 @@ export const decideHandlers: Pick<Handlers, 'recordDecision' | 'recordOwnerChoic
     if (records.ownerChoices.some((c) => c.id === body.id)) return;
     const why = choiceRefusal(records.offers, body);
     if (why !== null) throw new HttpProblem('not_on_sheet', why);
+    const { history, components } = deriveJob(records, new Date().toISOString());
+    const offered = records.offers.find((o) => o.id === body.offerId);
+    const since = offered && body.answer === 'yes' ? ruledOutSince(history, components, offered, body.picks) : null;
+    if (since) throw new HttpProblem('ruled_out', since);
+  }),
+  /** A figure that can be counted: minutes of labour alone, money of everything else, given back of core money alone. */
+  recordCostEntry: eventHandler('costEntries', (body) => {
+    const why = whyNotCounted(body);
+    if (why !== null) throw new HttpProblem('not_counted', NOT_COUNTED[why]);
   }),
   /** Kept as it is shown, with its hash; the sheet before it is an older one from then on. */
   makeOffer: async ({ db, params, body, person }) => {

@@ -22,6 +22,7 @@ import type { SumMark } from './sumScale.ts';
 import SumRule from './SumRule.vue';
 import { NO_TIME, type Until } from './until.ts';
 import { useDigits } from './useDigits.ts';
+import WishesBefore from './WishesBefore.vue';
 
 /** What is done with what, and what it comes to: whole groups in rows, the three variants beside them, the owner’s answer. */
 const job = useOpenJob();
@@ -227,6 +228,7 @@ async function backToRows(): Promise<void> {
         <SumRule :marks="marks" :authorised="authorised.sum" :currency="currency" />
         <p v-for="s in says" :key="s" class="small">{{ s }}</p>
       </template>
+      <WishesBefore />
       <details v-if="unlooked && !showsSheet" class="unlooked">
         <summary>Before anything is ordered: not everything was looked at at intake</summary>
         <p class="second small">{{ unlooked }}.</p>
