@@ -1,3 +1,4 @@
+import { BRAKE_FLUID } from '../catalogue/cards/types.ts';
 import { STAYS } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
@@ -31,7 +32,7 @@ export function sharedOf(history: JobHistory, book: PriceBook, doings: readonly 
   const worked = doings.filter((d) => !STAYS.includes(d.option)).map((d) => d.component.slot);
   const corners = new Set(worked.flatMap((s) => s.corner ?? []));
   const circuits = new Set(worked.filter((s) => KIND_FACTS[s.kind].hydraulic).flatMap((s) => s.circuits));
-  const fluid = articleFor(book, { supply: 'consumable', kind: null, name: 'Brake fluid' }, null, null);
+  const fluid = articleFor(book, { supply: 'consumable', kind: null, name: BRAKE_FLUID }, null, null);
   const suppliers = new Set(cost.articles.flatMap((a) => a.article.supplierId ?? []));
   const bleeders = (circuit: number): number =>
     history.records.layout.slots.filter((s) => s.kind === 'bleeder' && s.circuits.includes(circuit)).length;

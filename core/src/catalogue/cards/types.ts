@@ -35,6 +35,9 @@ export interface WorkCard {
   readonly steps: readonly CardStep[];
 }
 
+/** By which name the price book has what circuits are filled with. */
+export const BRAKE_FLUID = 'Brake fluid';
+
 type StepMore = Partial<Pick<CardStep, 'waits' | 'takes' | 'of'>>;
 export const step = (group: StepGroup, minutes: number, words: string, more: StepMore = {}): CardStep => ({
   ...{ group, words, minutes, waits: null, takes: [], of: [] },

@@ -187,6 +187,14 @@ const unlooked = computed(() => {
   return corners.map((c) => `${c ? CORNER_NAME[c] : 'The middle'}: ${things(c)}`).join('. ');
 });
 const proposals = computed(() => proposalsOf(job.state));
+/** What a cause proposes for a place of a row that is not decided so. */
+function proposalOf(r: PricedRow): string | null {
+  for (const c of [...r.row.members, ...r.row.inside]) {
+    const proposal = proposals.value.get(c.slot.id);
+    if (proposal && c.decision?.option !== proposal.option) return proposal.because;
+  }
+  return null;
+}
 
 /** A digit takes a way of the row that is open, else a variant. */
 useDigits(press);
@@ -236,7 +244,15 @@ async function backToRows(): Promise<void> {
       <OwnerPanel v-if="showsSheet" :estimate="estimate" :writable="writable" @back="backToRows" @chosen="takeChoice" />
       <div v-else class="rows" @keydown="walk">
         <template v-for="r in rows" :key="r.row.id">
-          <RowLine :priced="r" :open="opened === r.row.id" :prices="prices" :currency="currency" :asks="asks(r)" @toggle="toggle(r)" />
+          <RowLine
+            :priced="r"
+            :open="opened === r.row.id"
+            :prices="prices"
+            :currency="currency"
+            :asks="asks(r)"
+            :proposal="proposalOf(r)"
+            @toggle="toggle(r)"
+          />
           <RowOpen
             v-if="opened === r.row.id"
             ref="shown"

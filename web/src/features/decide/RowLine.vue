@@ -8,7 +8,15 @@ import { plainSum } from '../../fittings/money.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 
 /** What is decided in one, as a line: what was found, what is done, what it costs. */
-const props = defineProps<{ priced: PricedRow; open: boolean; prices: boolean; currency: string | null; asks: boolean }>();
+const props = defineProps<{
+  priced: PricedRow;
+  open: boolean;
+  prices: boolean;
+  currency: string | null;
+  asks: boolean;
+  /** What a cause proposes for it, where it is not decided so and the row is shut. */
+  proposal: string | null;
+}>();
 const emit = defineEmits<{ toggle: [] }>();
 const all = computed(() => [...props.priced.row.members, ...props.priced.row.inside]);
 const found = computed(() => foundWords(all.value));
@@ -43,7 +51,7 @@ const says = computed(() => {
       <VerdictMark v-for="m in priced.row.members.slice(0, 4)" :key="m.slot.id" :verdict="m.verdict ?? 'not_gauged'" :size="14" />
     </span>
     <b class="plate-font name">{{ priced.row.name }}</b>
-    <span class="second small found">{{ found }}</span>
+    <span class="second small found">{{ (!open && proposal) || found }}</span>
     <span class="plate-font says">{{ says }}</span>
     <span class="fig price">{{ sum }}</span>
     <span class="second small days">
