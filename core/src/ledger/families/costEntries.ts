@@ -20,7 +20,9 @@ export interface CostEntry extends JobEvent {
 }
 
 /** Why an entry says nothing that can be counted; null where it does. Core money is given back, everything else is paid. */
-export function whyNotCounted(e: Pick<CostEntry, 'term' | 'amount' | 'minutes'>): 'minutes_of_labour' | 'below_nothing' | 'given_back' | null {
+export function whyNotCounted(
+  e: Pick<CostEntry, 'term' | 'amount' | 'minutes'>,
+): 'minutes_of_labour' | 'below_nothing' | 'given_back' | null {
   if (e.term === 'labour' ? e.amount !== null : e.minutes !== null) return 'minutes_of_labour';
   if (e.amount === null) return null;
   if (e.term === 'core') return e.amount > 0 ? 'given_back' : null;
