@@ -78,6 +78,11 @@ async function make(): Promise<void> {
     await job.refresh();
   });
 }
+/** Whether the code that stands there says that very answer: a no may be told where an older code was read out. */
+function saysSo(answer: 'yes' | 'no'): boolean {
+  const r = read.value;
+  return how.value === 'by_file' && r !== null && r.ok && (r.picks === null) === (answer === 'no');
+}
 async function say(answer: 'yes' | 'no'): Promise<void> {
   const of = offer.value;
   if (!of) return;
@@ -88,7 +93,7 @@ async function say(answer: 'yes' | 'no'): Promise<void> {
       body: {
         ...{ id: v7(), happenedAt: timeNow().at, device: 'desk', offerId: of.id, answer, picks: chosen },
         ...{ variant: answer === 'yes' ? variant.value : null, sum: answer === 'yes' ? offerSum(of.sheet, chosen).gross : 0 },
-        ...{ by: by.value.trim(), how: how.value, code: how.value === 'by_file' ? code.value.trim() : null, wishes: wishes.value.trim() },
+        ...{ by: by.value.trim(), how: how.value, code: saysSo(answer) ? code.value.trim() : null, wishes: wishes.value.trim() },
       },
     });
     await job.refresh();
