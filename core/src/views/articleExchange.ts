@@ -5,6 +5,7 @@ import { majorOf, minorDigits, parseMinor } from '../quantity/money.ts';
 import { LIMIT_AXLES } from '../verdict/limits.ts';
 import { ARTICLE_LACKS } from '../wording/en/estimate.ts';
 import { ROW } from '../wording/en/jobs.ts';
+import { oneOf } from './cell.ts';
 
 /** What of an article is exchanged: all but who entered it here. */
 export type ArticleFields = Omit<ArticleVersion, 'id' | 'seriesId' | 'enteredBy' | 'enteredAt'>;
@@ -64,12 +65,6 @@ export function articleKey(
         .toLowerCase(),
     )
     .join('|');
-}
-
-function oneOf<T extends string>(cell: string, list: readonly T[], column: string): T {
-  const found = list.find((x) => x === cell.trim().toLowerCase());
-  if (!found) throw new DomainError('not_one_of', `“${column}” says “${cell}”; it is one of ${list.join(', ')}.`);
-  return found;
 }
 
 function whole(cell: string, column: string, most: number): number {

@@ -5,6 +5,7 @@ import { DomainError, toResult } from '../quantity/domainError.ts';
 import { UNITS, type UnitId } from '../quantity/units.ts';
 import { LIMIT_AXLES, type LimitSource, type LimitVersion, SOURCE_RANK, currentLimits } from '../verdict/limits.ts';
 import { ROW } from '../wording/en/jobs.ts';
+import { oneOf } from './cell.ts';
 
 /** What of a limit is exchanged: all but who entered and checked it here. */
 export type LimitFields = Omit<LimitVersion, 'id' | 'seriesId' | 'enteredBy' | 'enteredAt' | 'checkedBy' | 'checkedAt'>;
@@ -73,12 +74,6 @@ export function sameLimit(a: LimitFields, b: LimitFields): boolean {
   const figures = (['nominal', 'machineTo', 'at', 'low', 'high'] as const).every((k) => near(a[k], b[k]));
   const facts = (['bound', 'gravity', 'atLeast', 'source'] as const).every((k) => a[k] === b[k]);
   return limitKey(a) === limitKey(b) && figures && facts && a.sourceText.trim() === b.sourceText.trim();
-}
-
-function oneOf<T extends string>(cell: string, list: readonly T[], column: string): T {
-  const found = list.find((x) => x === cell.trim().toLowerCase());
-  if (!found) throw new DomainError('not_one_of', `“${column}” says “${cell}”; it is one of ${list.join(', ')}.`);
-  return found;
 }
 
 function year(cell: string, column: string): number | null {
