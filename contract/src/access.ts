@@ -20,6 +20,9 @@ export const LARGEST_PUBLIC_BODY = 16 * 1024;
 
 /** Where an image or its thumbnail is fetched from, by the hash of its bytes. */
 export const PICTURE = { path: '/api/pictures/:hash', role: 'reader' } as const satisfies { path: string; role: Access };
+/** What is on order from a supplier, and what goes in a box to one, as PDF: files beside the endpoints. */
+export const ORDER_PDF = { path: '/api/orders.pdf', role: 'technician' } as const satisfies { path: string; role: Access };
+export const PACKING_PDF = { path: '/api/packing.pdf', role: 'technician' } as const satisfies { path: string; role: Access };
 /** Where a hand-back sheet is fetched from as a PDF file. */
 export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
 /** Where the choice file of a sheet is fetched from: a page of its own for the owner. */

@@ -12,6 +12,7 @@ import { prove } from './features/prove.ts';
 import { rack } from './features/rack.ts';
 import { rebuild } from './features/rebuild.ts';
 import { shop } from './features/shop.ts';
+import { supply } from './features/supply.ts';
 import { trace } from './features/trace.ts';
 import { yard } from './features/yard.ts';
 
@@ -30,6 +31,7 @@ export const ENDPOINTS = {
   ...prove,
   ...parts,
   ...prices,
+  ...supply,
   ...limits,
   ...rack,
 };

@@ -6,6 +6,7 @@ import type * as verdict from '@dauer/core/verdict';
 import { z } from 'zod';
 import { axle, corner, day, id, instant, minorSum, name, role, sentDay, words } from './primitives.ts';
 import * as e from './events.ts';
+import { lot } from './lotEntities.ts';
 import * as price from './priceEntities.ts';
 
 export const use = z.enum(['daily', 'seasonal', 'stands', 'work', 'competition']);
@@ -299,6 +300,7 @@ export const jobFile = z
     rates: z.array(price.rates),
     houseRules: z.array(price.houseRule),
     offers: z.array(price.offer),
+    lots: z.array(lot),
     people: z.array(person),
     pastJobs: z.array(z.object({ id, kind: jobKind, complaint: z.string(), openedAt: instant, releasedAt: instant.nullable() })),
     release: release.nullable(),

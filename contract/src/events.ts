@@ -2,6 +2,7 @@ import * as catalogue from '@dauer/core/catalogue';
 import type * as layout from '@dauer/core/layout';
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
+import { SUPPLY_EVENTS } from './supplyEvents.ts';
 import { corner, day, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
 
 /** A record's own fields are exactly those that the core knows, so the two cannot drift apart. */
@@ -349,6 +350,7 @@ export const EVENTS = {
   leavings: { sent: sentBase.extend(leavingFields), record: leavingRecord },
   leftItems: { sent: sentBase.extend(leftFields), record: leftRecord },
   causeLooks: { sent: sentBase.extend(causeFields), record: causeRecord },
+  ...SUPPLY_EVENTS,
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const satisfies Readonly<Record<ledger.EventList, { readonly sent: z.ZodType; readonly record: z.ZodType }>>;
 export type EventFamily = ledger.EventList;

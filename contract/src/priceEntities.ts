@@ -28,6 +28,7 @@ export const articleFields = z.object({
     .array(z.object({ name, count: z.number().int().min(1).max(999) }))
     .max(60)
     .readonly(),
+  states: z.record(z.string().regex(/^[a-z_]{2,30}$/), words(60)).default({}),
   retired: z.boolean(),
 });
 export const article = articleFields

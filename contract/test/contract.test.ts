@@ -61,8 +61,8 @@ describe('a family of events', () => {
     for (const list of EVENT_LISTS) {
       const { subjects } = familyOf(list);
       const record = keysOf(EVENTS[list].record);
-      // A cause may be at a place, or of the whole vehicle.
-      const places = list === 'causeLooks' ? ['place'] : fieldsOf.slot;
+      // A cause may be at a place, or of the whole vehicle; what is ordered may be for several.
+      const places = list === 'causeLooks' ? ['place'] : list === 'orderLines' ? ['places'] : fieldsOf.slot;
       for (const [subject, fields] of Object.entries({ ...fieldsOf, slot: places })) {
         const named = fields.some((f) => record.includes(f));
         expect((subjects as readonly string[]).includes(subject), `${list}: ${subject}`).to.equal(named);

@@ -20,7 +20,17 @@ const RATES: RatesVersion = {
 const article = (over: Partial<ArticleVersion>): ArticleVersion => ({
   ...{ id: id(), seriesId: id(), name: 'Rotor', partNumber: null, supply: 'new', kind: 'rotor', process: null, fits: 'shop' },
   ...{ appliesTo: null, make: null, model: null, axle: null, supplierId: null, price: 4000, tax: 'standard', pricedOn: '2026-05-01' },
-  ...{ leadDays: 2, core: 0, scarcity: 'available', covers: 'one', contents: [], retired: false, enteredBy: 'ann', enteredAt: NOW },
+  ...{
+    leadDays: 2,
+    core: 0,
+    scarcity: 'available',
+    covers: 'one',
+    contents: [],
+    states: {},
+    retired: false,
+    enteredBy: 'ann',
+    enteredAt: NOW,
+  },
   ...over,
 });
 const ARTICLES: readonly ArticleVersion[] = [

@@ -241,6 +241,7 @@ describe('every family of events', () => {
       'rates',
       'houseRules',
       'offers',
+      'lots',
       'people',
       'pastJobs',
     ];

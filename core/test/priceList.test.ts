@@ -20,6 +20,7 @@ const ROTOR: ArticleVersion = {
     scarcity: 'available',
     covers: 'one',
     contents: [],
+    states: {},
     retired: false,
     enteredBy: 'ann',
     enteredAt: '2026-05-01T00:00:00.000Z',

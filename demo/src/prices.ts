@@ -38,7 +38,7 @@ export async function tellOfPrices(post: Post, day: (inDays: number) => string):
   ): Fields => ({
     ...{ id: v7(), seriesId: v7(), name, partNumber: null, supply, kind, process: null, fits: 'shop', appliesTo: null, make: null },
     ...{ model: null, axle: null, supplierId: ids[supplier], price, tax: 'standard', pricedOn: day(-40), leadDays, core: 0 },
-    ...{ scarcity: 'available', covers: 'one', contents: [], retired: false },
+    ...{ scarcity: 'available', covers: 'one', contents: [], states: {}, retired: false },
     ...more,
   });
   const corrie = { fits: 'type', make: 'Tavell', model: 'Corrie' } as const;

@@ -25,6 +25,10 @@ import { traceHandlers } from './features/trace/handlers.ts';
 import { yardHandlers } from './features/yard/handlers.ts';
 import { serveChoiceFile } from './features/decide/choiceFile.ts';
 import { priceHandlers } from './features/parts/prices.ts';
+import { servePaper } from './features/parts/paper.ts';
+import { storeHandlers } from './features/parts/store.ts';
+import { supplyHandlers } from './features/parts/supply.ts';
+import { trafficHandlers } from './features/parts/traffic.ts';
 import { serveSheetPdf } from './features/prove/pdf.ts';
 import { serveLive } from './platform/live.ts';
 import { hearClocks } from './platform/clock.ts';
@@ -60,6 +64,9 @@ const handlers = {
   ...proveHandlers,
   ...partsHandlers,
   ...priceHandlers,
+  ...supplyHandlers,
+  ...storeHandlers,
+  ...trafficHandlers,
   ...limitsHandlers,
   ...rackHandlers,
 };
@@ -132,6 +139,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   });
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
+  servePaper(app, connection.db);
   serveChoiceFile(app, connection.db);
   servePictures(app, connection.db);
   serveAuthority(app);

@@ -4,7 +4,7 @@ import { BLACKED, type HandbackSheet } from '@dauer/core/ledger';
 import { formerJob } from '@dauer/core/views';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { printable } from '../src/features/prove/printSheet.ts';
+import { printable } from '../src/beside/paper.ts';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
 
 const now = () => new Date().toISOString();

@@ -25,6 +25,7 @@ function ordered(records: JobRecords): Record<string, unknown> {
     'rates',
     'houseRules',
     'offers',
+    'lots',
   ];
   return Object.fromEntries(
     Object.entries(records)

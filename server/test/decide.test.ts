@@ -12,7 +12,7 @@ const RATES = {
 const article = (over: Partial<ArticleVersion> = {}) => ({
   ...{ id: v7(), seriesId: v7(), name: 'Rotor', partNumber: 'R 1', supply: 'new', kind: 'rotor', process: null, fits: 'shop' },
   ...{ appliesTo: null, make: null, model: null, axle: null, supplierId: null, price: 4000, tax: 'standard', pricedOn: '2026-05-01' },
-  ...{ leadDays: 2, core: 0, scarcity: 'available', covers: 'one', contents: [], retired: false },
+  ...{ leadDays: 2, core: 0, scarcity: 'available', covers: 'one', contents: [], states: {}, retired: false },
   ...over,
 });
 

@@ -16,6 +16,21 @@ function idsOf(family: EventFamily): string[] {
     .filter((field) => field !== 'id' && field !== 'corrects');
 }
 
+const SUPPLIER = v7();
+const ORDER = {
+  ...{ supplierId: SUPPLIER, supplier: 'Turner', name: 'Puller', partNumber: null, supply: 'piece', count: 1, places: [], need: null },
+  ...{ price: 4000, core: null, shopsOwn: true, note: '' },
+};
+const sendOut = (slotId: string, partId: string) => ({
+  ...{ supplierId: SUPPLIER, supplier: 'Turner', batch: 'Monday', partId, slotId, process: 'machine', size: '11.6 mm', colour: '' },
+  ...{ gloss: '', masks: [], count: 1, note: '' },
+});
+const LOT = {
+  ...{ id: v7(), seriesId: v7(), label: 'L 1', kind: 'lining', name: 'Pads', partNumber: null, supplierId: null, made: null, bought: null },
+  ...{ opened: null, batch: '', torque: '', bedding: '', cure: '', note: '', compound: '', grade: '', meantFor: '', coating: '' },
+  ...{ ratedC: null, lifted: 'unknown', shelfYears: null, closed: false, recalled: '' },
+};
+
 describe('what is told of one vehicle', function () {
   this.timeout(60000);
   let shop: Shop;
@@ -62,6 +77,14 @@ describe('what is told of one vehicle', function () {
     foreign['place'] = slotId;
     foreign['eventId'] = foreign['findingId'];
     foreign['offerId'] = v7();
+    foreign['places'] = slotId;
+    foreign['supplierId'] = v7();
+    foreign['articleId'] = v7();
+    foreign['lotId'] = v7();
+    await shop.lead.ask('POST', '/api/suppliers', { id: SUPPLIER, name: 'Turner', contact: '' });
+    await shop.technician.ask('POST', '/api/lots', LOT);
+    foreign['lineId'] = await stored('order-lines', ORDER);
+    foreign['sendOutId'] = await stored('send-outs', sendOut(slotId, foreign['partId']));
   });
   after(() => shop.close());
 
@@ -113,6 +136,17 @@ describe('what is told of one vehicle', function () {
         const offer = await shop.technician.ask<{ id: string }>('POST', `/api/jobs/${mine.jobId}/offers`, { id: v7() });
         return { offerId: offer.body.id, answer: 'no', picks: [], sum: 0, by: 'The owner', how: 'in_shop' };
       },
+      orderLines: () => ({ ...ORDER, places: [slotId] }),
+      orderSteps: async () => ({ lineId: await own('order-lines', ORDER), kind: 'chased', slotId }),
+      partFacts: () => ({ fact: 'height', slotId, partId, typed: '48', unit: 'mm' }),
+      orderLooks: () => ({ corner: 'FL', thing: 'hoses', answer: 'needed' }),
+      sendOuts: () => sendOut(slotId, partId),
+      sendOutSteps: async () => {
+        const at = mine.slot('rotor', 'FR');
+        const other = (await shop.technician.file(mine.jobId)).partEvents.find((e) => e.slotId === at)!.partId;
+        return { sendOutId: await own('send-outs', sendOut(at, other)), kind: 'chased' };
+      },
+      lotUses: () => ({ lotId: LOT.seriesId, slotId, partId }),
       cautionAcks: () => ({ caution: 'x' }),
       partEvents: () => ({ partId, kind: 'found', slotId, note: '', temporary: false, part: null }),
       putIns: () => ({ slotId, what: 'block', note: '' }),
@@ -177,6 +211,9 @@ describe('what is told of one vehicle', function () {
       causeLooks: ['place'],
       handIns: ['eventId'],
       ownerChoices: ['offerId'],
+      orderLines: ['supplierId', 'articleId'],
+      sendOuts: ['supplierId'],
+      lotUses: ['lotId'],
     };
     for (const family of Object.keys(EVENTS) as EventFamily[])
       for (const field of idsOf(family))

@@ -27,6 +27,8 @@ export {
   observationFacts,
   observationKey,
 } from './observations.ts';
+export { type IdentityFact, identityFact, identityOf } from './identity.ts';
+export { masksFor } from './masks.ts';
 export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
 export type { CardStep, WorkCard } from './cards/types.ts';
 export { HOUSE_RULES, houseRule, type HouseRule } from './houseRules.ts';
@@ -56,6 +58,7 @@ export {
   RESULT_WORD,
 } from './proofItems.ts';
 export {
+  LINED,
   ENDS_PLACE,
   OPTION_IDS,
   OPTION_NAME,

@@ -44,7 +44,7 @@ export interface Doing {
 }
 
 /** As what the main article of an option is bought. */
-const BOUGHT_AS: Readonly<Partial<Record<OptionId, Supply>>> = {
+export const BOUGHT_AS: Readonly<Partial<Record<OptionId, Supply>>> = {
   ...{ replace: 'new', exchange: 'exchange', used: 'used' },
   ...{ reseal: 'kit', hone: 'kit', sleeve: 'kit' },
 };

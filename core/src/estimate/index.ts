@@ -16,6 +16,8 @@ export {
   waysShown,
 } from './offer.ts';
 export { reasonCodeFor } from './reasons.ts';
+export { type Completeness, completenessOf } from './complete.ts';
+export { type Need, needsOf, strandedLines } from './needs.ts';
 export { departure, type RowOption } from './rowOptions.ts';
 export { type DecideRow, needsDecision } from './rows.ts';
 export { standsAlone } from './shared.ts';

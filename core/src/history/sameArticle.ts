@@ -35,6 +35,9 @@ export function withOneName(records: JobRecords, retracted: ReadonlySet<string>)
       setMoves: heed(acc.setMoves),
       findings: heed(acc.findings),
       decisions: heed(acc.decisions),
+      partFacts: heed(acc.partFacts),
+      lotUses: heed(acc.lotUses),
+      sendOuts: acc.sendOuts.map((e) => ({ ...e, partId: named(c, e) ?? e.partId })),
     };
   }, records);
 }

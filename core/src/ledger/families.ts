@@ -19,17 +19,24 @@ import { intakeLooks } from './families/intakeLooks.ts';
 import { jointEvents } from './families/jointEvents.ts';
 import { leavings } from './families/leavings.ts';
 import { leftItems } from './families/leftItems.ts';
+import { lotUses } from './families/lotUses.ts';
 import { observations } from './families/observations.ts';
 import { operationEvents } from './families/operationEvents.ts';
 import { operations } from './families/operations.ts';
+import { orderLines } from './families/orderLines.ts';
+import { orderLooks } from './families/orderLooks.ts';
+import { orderSteps } from './families/orderSteps.ts';
 import { ownerChoices } from './families/ownerChoices.ts';
 import { partCorrections } from './families/partCorrections.ts';
 import { partEvents } from './families/partEvents.ts';
+import { partFacts } from './families/partFacts.ts';
 import { pictures } from './families/pictures.ts';
 import { proofs } from './families/proofs.ts';
 import { putIns } from './families/putIns.ts';
 import { readings } from './families/readings.ts';
 import { redactions } from './families/redactions.ts';
+import { sendOutSteps } from './families/sendOutSteps.ts';
+import { sendOuts } from './families/sendOuts.ts';
 import { setMoves } from './families/setMoves.ts';
 import { sets } from './families/sets.ts';
 import { takeBacks } from './families/takeBacks.ts';
@@ -53,6 +60,13 @@ const FAMILIES = {
   decisions,
   costEntries,
   ownerChoices,
+  orderLooks,
+  orderLines,
+  orderSteps,
+  partFacts,
+  sendOuts,
+  sendOutSteps,
+  lotUses,
   operations,
   operationEvents,
   torques,

@@ -4,6 +4,7 @@ import type { EventBase } from './eventBase.ts';
 import { type EventList, type EventLists, NO_EVENTS } from './families.ts';
 import type { CallBack, GaugeCheck, GaugeVersion, TorqueCheck } from './gaugeRecords.ts';
 import type { Job, JobImport, JobKind, Person } from './job.ts';
+import type { LotVersion } from './lotRecords.ts';
 import type { Offer } from './offerRecords.ts';
 import type { Part } from './partRecords.ts';
 import type { ArticleVersion, HouseRuleVersion, RatesVersion } from './priceRecords.ts';
@@ -45,6 +46,8 @@ export interface JobRecords extends EventLists {
   readonly houseRules: readonly HouseRuleVersion[];
   /** Sheets that were made for the owner, the oldest first. */
   readonly offers: readonly Offer[];
+  /** Lots that may be taken from, and those that this vehicle has something of; the newest version of each. */
+  readonly lots: readonly LotVersion[];
   readonly people: readonly Person[];
   readonly pastJobs: readonly PastJob[];
   readonly release: ReleaseRecord | null;
@@ -67,6 +70,7 @@ export const NO_RECORDS: Lists<JobRecords> = {
   rates: [],
   houseRules: [],
   offers: [],
+  lots: [],
   people: [],
   pastJobs: [],
 };

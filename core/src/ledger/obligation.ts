@@ -14,7 +14,7 @@ export interface Obligation {
   readonly brief: string;
   readonly state: 'open' | 'waiting' | 'closed' | 'put_off';
   /** Why it cannot be done yet, where a rule asks that. */
-  readonly waitsFor: 'part_away' | 'part_fitted' | 'hydraulic_parts' | null;
+  readonly waitsFor: 'part_away' | 'on_order' | 'part_fitted' | 'hydraulic_parts' | null;
   /** What it waits for, or why it blocks. */
   readonly why: string | null;
   /** Who may accept it with a reason; null where it has to be answered by the work. */

@@ -55,6 +55,8 @@ export interface ArticleVersion {
   readonly covers: 'one' | 'axle';
   /** Of a kit: what it holds. Of a piece: the unit that it is a piece of. */
   readonly contents: readonly { readonly name: string; readonly count: number }[];
+  /** What its seller states of it: figures and features by which articles are known, by id, as they are typed. */
+  readonly states: Readonly<Record<string, string>>;
   /** Not bought any more. */
   readonly retired: boolean;
   readonly enteredBy: string;

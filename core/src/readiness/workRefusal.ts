@@ -15,9 +15,10 @@ import { workRefusalWords } from '../wording/en/work.ts';
 import type { WorkRefusal } from '../wording/reasons.ts';
 import { isCharged, letsGo } from './storedEnergy.ts';
 import { whyNotHoned, whyNotSealedIn } from './options.ts';
+import { supplyRefusal } from '../supply/mayFit.ts';
 
 /** What is said to have been done to a part. */
-export type Done = Pick<PartEvent, 'id' | 'partId' | 'kind' | 'slotId' | 'lot' | 'lineOn'>;
+export type Done = Pick<PartEvent, 'id' | 'partId' | 'kind' | 'slotId' | 'lot' | 'lineOn'> & Partial<Pick<PartEvent, 'temporary'>>;
 
 /** On what kinds each work is done at all; none named: on any. */
 const WORKED_ON: Readonly<Partial<Record<PartEventKind, readonly ComponentKind[]>>> = {
@@ -183,8 +184,17 @@ function refusal(history: JobHistory, event: Done, instant: string): WorkRefusal
  * Source: handbook 05, lesson 2 and Before you close it; 20, Cylinder bores; 55.
  */
 export function whyNotDone(history: JobHistory, event: Done, instant: string): string | null {
-  const found = refusal(history, event, instant);
+  const found = refusal(history, event, instant) ?? supplied(history, event);
   return found && workRefusalWords(found);
+}
+
+/** What was ordered or sent out for the place, and is not here or not found right. */
+function supplied(history: JobHistory, event: Done): WorkRefusal | null {
+  const events = history.active(history.records.partEvents);
+  const at = event.slotId ?? events.findLast((e) => e.partId === event.partId && e.slotId !== null)?.slotId ?? null;
+  const slot = at === null ? undefined : slotById(history.records.layout, at);
+  const supply = supplyRefusal(history, event);
+  return slot && supply ? { kind: 'supply', slot, supply } : null;
 }
 
 /** What has to come off before something can be done to what sits in a place; null where nothing stands before it. */

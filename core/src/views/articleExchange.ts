@@ -1,7 +1,9 @@
+import { IDENTITY } from '../catalogue/identity.ts';
 import { type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import { type ArticleVersion, FITS, PROCESSES, SCARCITIES, SUPPLIES, type Supplier, TAX_KINDS } from '../ledger/priceRecords.ts';
 import { DomainError, toResult } from '../quantity/domainError.ts';
 import { majorOf, minorDigits, parseMinor } from '../quantity/money.ts';
+import { readTold } from '../quantity/told.ts';
 import { LIMIT_AXLES } from '../verdict/limits.ts';
 import { ARTICLE_LACKS } from '../wording/en/estimate.ts';
 import { ROW } from '../wording/en/jobs.ts';
@@ -13,7 +15,7 @@ export type ArticleFields = Omit<ArticleVersion, 'id' | 'seriesId' | 'enteredBy'
 /** Columns of a price list, as CSV and as JSON. Described in docs/price-list.md. */
 export const ARTICLE_COLUMNS = [
   ...['name', 'part_number', 'supply', 'kind', 'process', 'fits', 'applies_to', 'make', 'model', 'axle', 'supplier'],
-  ...['price', 'currency', 'tax', 'priced_on', 'lead_days', 'core', 'scarcity', 'covers', 'contents', 'retired'],
+  ...['price', 'currency', 'tax', 'priced_on', 'lead_days', 'core', 'scarcity', 'covers', 'contents', 'states', 'retired'],
 ] as const;
 export type ArticleRow = Readonly<Record<string, string>>;
 const NEEDED: readonly string[] = ['name', 'supply', 'price', 'currency', 'priced_on'];
@@ -46,8 +48,37 @@ export function rowOfArticle(a: ArticleFields, suppliers: readonly Supplier[], c
     scarcity: a.scarcity,
     covers: a.covers,
     contents: a.contents.map((c) => `${c.count} ${c.name}`).join('; '),
+    states: statesText(a.states),
     retired: a.retired ? 'yes' : 'no',
   };
+}
+
+/** What is stated of an article, in a line: “bore=25.4 mm; outlets=2”. */
+export function statesText(states: ArticleVersion['states']): string {
+  return Object.entries(states)
+    .map(([id, typed]) => `${id}=${typed}`)
+    .join('; ');
+}
+
+/**
+ * Reads what is stated of an article.
+ * @throws DomainError not_one_of, where something is none of what articles are known by; what `readTold` throws of a length
+ */
+export function readStates(text: string): Record<string, string> {
+  const lines = text
+    .split(/[;\n]/)
+    .map((l) => l.trim())
+    .filter(Boolean);
+  return Object.fromEntries(
+    lines.map((line) => {
+      const [, name = line, said = ''] = /^([^=:]+)[=:](.*)$/.exec(line) ?? [];
+      const key = name.trim().toLowerCase();
+      const fact = IDENTITY.find((f) => f.compared && (f.id === key.replace(/\s+/g, '_') || f.name.toLowerCase() === key));
+      if (!fact || said.trim() === '') throw new DomainError('not_one_of', ARTICLE_LACKS.states(line));
+      if (fact.form === 'length') readTold('article', said, 'mm');
+      return [fact.id, said.trim()];
+    }),
+  );
 }
 
 /** What an article is about: two with the same are two versions of one. */
@@ -119,6 +150,7 @@ export function readArticleRow(row: ArticleRow, suppliers: readonly Supplier[], 
     scarcity: of('scarcity') === '' ? 'available' : oneOf(of('scarcity'), SCARCITIES, 'scarcity'),
     covers: of('covers') === '' ? 'one' : oneOf(of('covers'), ['one', 'axle'] as const, 'covers'),
     contents,
+    states: readStates(of('states')),
     retired: of('retired') !== '' && oneOf(of('retired'), ['yes', 'no'] as const, 'retired') === 'yes',
   };
   checkArticle(article);

@@ -5,7 +5,9 @@ export {
   checkArticle,
   readArticleList,
   type ReadArticleRow,
+  readStates,
   rowOfArticle,
+  statesText,
 } from './articleExchange.ts';
 export { afterCareOf, afterCareRefusal, type AfterCareState, afterCareStates, isClosed, SECOND_BLEED, secondBleeds } from './afterCare.ts';
 export { type Alike, alikeTo, sidesDiffer } from './bothSides.ts';
@@ -82,3 +84,5 @@ export { type WearCourse, wearCourse } from './wearCourse.ts';
 export { type FormerJob, formerJob } from './former.ts';
 export { hiddenPlaces } from './hiddenPlaces.ts';
 export { agreedBeside } from './agreed.ts';
+export { lineRefusal, orderingRefusal, type OrderRefusal, stepRefusal } from './ordering.ts';
+export { comparedOf, orderPaper, type PaperLine, placesOf } from './orderPaper.ts';

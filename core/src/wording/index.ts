@@ -72,3 +72,24 @@ export {
 } from './en/verdicts.ts';
 export type { MoveLevel } from './reasons.ts';
 export { STORED } from './en/work.ts';
+export {
+  ARRIVAL,
+  ARRIVAL_NAME,
+  FACT_OF,
+  knownWords,
+  lineWords,
+  LOT_KIND_NAME,
+  LOT_PLACE,
+  lotQuestionWords,
+  NOT_ORDERED,
+  ORDER_STEP_NAME,
+  ORDER_THING_NAME,
+  OUT_REFUSED,
+  outWords,
+  SEND_OUT,
+  SENT_FOR_NAME,
+  STEP_REFUSED,
+  supplyWords,
+  unlikeWords,
+  unlookedWords,
+} from './en/supply.ts';

@@ -2,6 +2,7 @@
 
 import type { Slot } from '../layout/graph.ts';
 import type { PartEventKind } from '../ledger/families/partEvents.ts';
+import type { SupplyRefusal } from '../supply/mayFit.ts';
 import type { PutInKind } from '../ledger/families/putIns.ts';
 import type { JobKind } from '../ledger/job.ts';
 
@@ -48,7 +49,9 @@ export type WorkRefusal =
   | { readonly kind: 'ends_made'; readonly slot: Slot; readonly ends: readonly Slot[] }
   | { readonly kind: 'still_on' | 'no_such_work'; readonly slot: Slot; readonly work: PartEventKind }
   /** Its figures or findings speak against it. */
-  | { readonly kind: 'against'; readonly slot: Slot; readonly words: string };
+  | { readonly kind: 'against'; readonly slot: Slot; readonly words: string }
+  /** What was ordered or sent out for the place is not here, or not found right. */
+  | { readonly kind: 'supply'; readonly slot: Slot; readonly supply: SupplyRefusal };
 
 /** What was done at a place that disturbed it. */
 export type DisturbedBy = { readonly kind: 'part'; readonly event: PartEventKind } | { readonly kind: 'joint' | 'bleeder' };

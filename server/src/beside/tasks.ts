@@ -3,6 +3,7 @@ import { deriveJob } from '@dauer/core/job';
 import type { HandbackSheet, JobRecords } from '@dauer/core/ledger';
 import { buildSheet } from '@dauer/core/views';
 import { thumbnail } from '../features/bookin/thumbnail.ts';
+import { printBox, type PrintedBox, type PrintedOrder, printOrder } from '../features/parts/printOrders.ts';
 import { printSheet, type Printed } from '../features/prove/printSheet.ts';
 import { basisOf } from '../records/release.ts';
 
@@ -15,6 +16,8 @@ interface SheetOf {
 /** Everything that is done in a thread of its own: input and result go over as copies. */
 export const TASKS = {
   thumbnail: ({ bytes, side }: { bytes: Uint8Array; side: number }): Promise<Uint8Array> => thumbnail(bytes, side),
+  order: async (printed: PrintedOrder): Promise<Uint8Array> => printOrder(printed),
+  box: async (printed: PrintedBox): Promise<Uint8Array> => printBox(printed),
   pdf: async (printed: Printed): Promise<Uint8Array> => printSheet(printed),
   sheet: ({ file: records, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {
     const state = deriveJob(fileAsOf(records, at), at);

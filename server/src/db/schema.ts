@@ -6,3 +6,4 @@ export * from './schema/postRelease.ts';
 export * from './schema/intake.ts';
 export * from './schema/prices.ts';
 export * from './schema/rack.ts';
+export * from './schema/supply.ts';

@@ -11,6 +11,7 @@ import { readGauges, readJobHead, readJobRelease, readJobsOf, readPartsOf, readW
 import { layoutAt, readLayouts, type Revision } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readPeople } from './people.ts';
+import { readLots } from './lots.ts';
 import { readArticles, readHouseRules, readOffers, readRates } from './prices.ts';
 import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
 import { rowsOfEach } from './rows.ts';
@@ -132,6 +133,7 @@ function headReaders(db: Database, jobId: string, head: Awaited<ReturnType<typeo
     rates: async () => readRates(db),
     houseRules: async () => readHouseRules(db),
     offers: async () => readOffers(db, jobId),
+    lots: async () => readLots(db, head.vehicle.id),
     people: async () => readPeople(db),
     pastJobs: async () => (await readJobsOf(db, vehicleId)).filter((j) => j.id !== jobId),
     release: async () => readJobRelease(db, jobId),

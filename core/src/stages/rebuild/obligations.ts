@@ -9,6 +9,8 @@ import { type Slot, slotById } from '../../layout/graph.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { JointStatus } from '../../readiness/joints.ts';
 import { boardOn } from '../../readiness/pedalLock.ts';
+import { waitsForSupply } from '../../supply/mayFit.ts';
+import { supplyWords } from '../../wording/en/supply.ts';
 import { whyNotGood } from '../../readiness/proofStatus.ts';
 import { CLAMP_HOURS } from '../../readiness/unitState.ts';
 import type { RuleContext } from '../ruleContext.ts';
@@ -23,7 +25,16 @@ function waitsAway(history: JobHistory, c: Component): Partial<Pick<Obligation, 
   const events = history.active(history.records.partEvents);
   const last = lastPartIn(c.slot.id, events);
   const where = last === null ? null : whereabouts(last, events);
-  return where?.at === 'away' ? { state: 'waiting', waitsFor: 'part_away', why: REASON.sentOut(where.note) } : {};
+  if (where?.at === 'away') return { state: 'waiting', waitsFor: 'part_away', why: REASON.sentOut(where.note) };
+  // Where the old one still sits it may come off meanwhile: only what is put in waits.
+  const supply = waitsForSupply(history, c.slot.id);
+  return supply
+    ? {
+        state: supply.kind === 'on_order' ? 'waiting' : 'open',
+        waitsFor: supply.kind === 'on_order' ? 'on_order' : null,
+        why: supplyWords(supply),
+      }
+    : {};
 }
 
 function forNowUntil(history: JobHistory, slotId: string): string | null {

@@ -1,11 +1,13 @@
 /** What is said of prices, options and whole-job variants. */
 
-import { KIND_FACTS, type ComponentKind, axleOf, type Axle } from '../../layout/kinds.ts';
+import { KIND_FACTS, type ComponentKind, axleOf, type Axle, type Corner, CORNER_NAME } from '../../layout/kinds.ts';
+import type { OrderThing } from '../../ledger/families/orderLooks.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
 import type { ArticleVersion, Process, Supply } from '../../ledger/priceRecords.ts';
 import { moneyText } from '../../quantity/locale.ts';
 import { majorOf } from '../../quantity/money.ts';
 import type { VariantName } from '../reasons.ts';
+import { ORDER_THING_NAME } from './supply.ts';
 
 const AXLE_NAME: Readonly<Record<Axle, string>> = { front: 'Front', middle: 'Middle', rear: 'Rear', side: 'Sidecar' };
 const PLURAL: Readonly<Partial<Record<ComponentKind, string>>> = {
@@ -28,6 +30,14 @@ const SUPPLY_NAME: Readonly<Record<Supply, string>> = {
 export const PROCESS_NAME: Readonly<Record<Process, string>> = { sleeve: 'Sleeving', machine: 'Turning', reline: 'Lining' };
 
 const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
+
+/** What is ordered, and for what. */
+export const ORDER = {
+  circuits: (n: number): string => (n === 1 ? 'the circuit that is opened' : `${n} circuits that are opened`),
+  looked: 'Looked at before the order',
+  thingAt: (thing: OrderThing, corner: Corner | null): string =>
+    `${ORDER_THING_NAME[thing]}, ${corner === null ? 'in the middle' : CORNER_NAME[corner].toLowerCase()}`,
+};
 
 /** Where a term of a price comes from. */
 export const COST = {
@@ -152,4 +162,5 @@ export const ARTICLE_LACKS = {
   target: 'say which vehicle or number it fits.',
   make: 'say which make it fits.',
   core: 'core money is given back for an exchange unit alone.',
+  states: (line: string): string => `“${line}” is nothing that articles are known by. Write it like “bore=25.4 mm; outlets=2”.`,
 };

@@ -3,6 +3,7 @@ import type { PartEventKind } from '../../ledger/families/partEvents.ts';
 import { lower } from './lower.ts';
 import type { WorkRefusal } from '../reasons.ts';
 import { PART_EVENT } from './sheet.ts';
+import { supplyWords } from './supply.ts';
 
 /** What is said of energy that a vehicle stores. */
 export const STORED = {
@@ -53,5 +54,7 @@ export function workRefusalWords(r: WorkRefusal): string {
       return `Enter what went into or onto the ${lower(r.slot)}, kit or lot, or that none is known.`;
     case 'against':
       return `${placeName(r.slot)}: ${r.words}`;
+    case 'supply':
+      return `${placeName(r.slot)}: ${supplyWords(r.supply)}`;
   }
 }

@@ -45,6 +45,7 @@ export const articleVersion = pgTable(
     scarcity: text().$type<ArticleVersion['scarcity']>().notNull(),
     covers: text().$type<ArticleVersion['covers']>().notNull(),
     contents: jsonb().$type<ArticleVersion['contents']>().notNull(),
+    states: jsonb().$type<ArticleVersion['states']>().notNull().default({}),
     retired: boolean().notNull(),
     ...entered(),
   },

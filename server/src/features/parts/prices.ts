@@ -8,6 +8,7 @@ import { articleVersion, supplier } from '../../db/schema.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
+import { openTraffic } from './traffic.ts';
 import { readPriceBook, readSuppliers } from '../../records/prices.ts';
 
 /** Throws a HttpProblem where an article says one thing in one field and another in the next. */
@@ -18,6 +19,19 @@ function requireWhole(a: ArticleFields, row = ''): void {
 
 /** One writer of the price book at a time, so that two versions made of the same one do not pass each other. */
 const BOOK_LOCK = 4714;
+
+/** Throws a HttpProblem where something is still on the way from a supplier, to go back there, or away with him. */
+async function requireNothingOpen(db: Database, supplierId: string): Promise<void> {
+  const open = (await openTraffic(db)).filter((r) => r.supplierId === supplierId);
+  if (open.length > 0)
+    throw new HttpProblem(
+      'supplier_in_use',
+      `${open.length === 1 ? 'Something is' : `${open.length} things are`} still open with this supplier: ${open
+        .slice(0, 3)
+        .map((r) => r.what)
+        .join(', ')}. Close or cancel them first.`,
+    );
+}
 
 async function stored(db: Database, id: string): Promise<ArticleVersion | undefined> {
   return (await db.select().from(articleVersion).where(eq(articleVersion.id, id)))[0];
@@ -74,6 +88,7 @@ export const priceHandlers: Pick<
   },
   changeSupplier: async ({ db, params, body }) => {
     const { version, ...change } = body;
+    if (change.active === false) await requireNothingOpen(db, params.id);
     const [row] = await db
       .update(supplier)
       .set({ ...change, version: version + 1 })

@@ -1,44 +1,7 @@
 import { byline, handedBackWords, PHASE_WORD } from '@dauer/core/wording';
 import type { HandbackSheet, JobRecords, SheetLine } from '@dauer/core/ledger';
-import { createRequire } from 'node:module';
-import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-
-const require = createRequire(import.meta.url);
-const font = (file: string): string => require.resolve(`@fontsource/${file}`);
-const TEXT = {
-  normal: font('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff'),
-  bold: font('atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff'),
-};
-const PLATE = font('barlow-condensed/files/barlow-condensed-latin-600-normal.woff');
-const FIGURE = {
-  normal: font('b612-mono/files/b612-mono-latin-400-normal.woff'),
-  bold: font('b612-mono/files/b612-mono-latin-700-normal.woff'),
-};
-pdfmake.setFonts({
-  text: { ...TEXT, italics: TEXT.normal, bolditalics: TEXT.bold },
-  plate: { normal: PLATE, bold: PLATE, italics: PLATE, bolditalics: PLATE },
-  figure: { ...FIGURE, italics: FIGURE.normal, bolditalics: FIGURE.bold },
-});
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path) => path.includes('@fontsource'));
-
-const INK = '#1B2226';
-const SECOND = '#46525A';
-const HAIR = '#C9C6BA';
-
-/** Signs that the fonts lack would vanish without a word: they are written with signs that they have. */
-export function printable(text: string): string {
-  return text
-    .replace(/≥/g, 'at least ')
-    .replace(/≤/g, 'at most ')
-    .replace(/→/g, 'to ')
-    .replace(/■+/g, '[blacked out]')
-    .replace(/[\u2007\u202f]/g, '\u00a0')
-    .replace(/[⌀Ω]/g, '')
-    .replace(/[μµ]m/g, 'um')
-    .replace(/[‐-]/g, '-');
-}
+import { bytesOf, headCell, INK, printable, ROW_LINES, SECOND, second } from '../../beside/paper.ts';
 
 /** What is printed, and for whom. */
 export interface Printed {
@@ -64,7 +27,6 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName, h
       timeZone: at.length === 10 ? 'UTC' : zone,
     }).format(new Date(at));
   const plain = (text: string): string => printable(text);
-  const second = (text: string) => ({ text: plain(text), color: SECOND, fontSize: 8.5 });
   const heading = (text: string): Content => ({ text: plain(text), style: 'h2', headlineLevel: 1 });
   const lines = (title: string, list: readonly SheetLine[], none: string): Content[] => [
     heading(title),
@@ -81,18 +43,17 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName, h
           })),
         },
   ];
-  const head = (text: string): TableCell => ({ text: plain(text), font: 'plate', fontSize: 10, color: SECOND });
   const figures: Content =
     sheet.figures.length === 0
       ? second('No figure was taken.')
       : {
-          layout: { hLineColor: () => HAIR, hLineWidth: (i) => (i === 0 ? 0 : 0.5), vLineWidth: () => 0, paddingLeft: () => 0 },
+          layout: ROW_LINES,
           table: {
             headerRows: 1,
             dontBreakRows: true,
             widths: [84, 88, 54, 76, '*', 56],
             body: [
-              ['Place', 'Characteristic', 'When', 'Figure', 'Limit', 'Verdict'].map(head),
+              ['Place', 'Characteristic', 'When', 'Figure', 'Limit', 'Verdict'].map(headCell),
               ...sheet.figures.map((f): TableCell[] => [
                 { text: [plain(f.place), f.tag ? second(`\n${f.tag}`) : ''] },
                 plain(f.characteristic),
@@ -209,5 +170,5 @@ function figureRuns(text: string, bold = false): Content[] {
 
 /** The sheet on paper: the bytes of a PDF. */
 export async function printSheet(printed: Printed): Promise<Uint8Array> {
-  return pdfmake.createPdf(definition(printed)).getBuffer();
+  return bytesOf(definition(printed));
 }

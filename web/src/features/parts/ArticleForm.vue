@@ -3,7 +3,7 @@ import { type ComponentKind, KIND_FACTS } from '@dauer/core/layout';
 import { type ArticleVersion, FITS, PROCESSES, SCARCITIES, SUPPLIES, type Supplier, TAX_KINDS } from '@dauer/core/ledger';
 import { PROCESS_NAME } from '@dauer/core/wording';
 import { majorOf, moneyText, parseMinor } from '@dauer/core/quantity';
-import { checkArticle } from '@dauer/core/views';
+import { checkArticle, readStates, statesText } from '@dauer/core/views';
 import { LIMIT_AXLES } from '@dauer/core/verdict';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
@@ -43,6 +43,7 @@ const f = ref({
   scarcity: props.from?.scarcity ?? 'available',
   covers: props.from?.covers ?? 'one',
   contents: (props.from?.contents ?? []).map((c) => `${c.count} ${c.name}`).join('\n'),
+  states: statesText(props.from?.states ?? {}),
   retired: props.from?.retired ?? false,
 });
 const { run, busy, problem } = useRequest();
@@ -73,6 +74,7 @@ async function enter(retired = false): Promise<void> {
         ...{ axle: v.axle, supplierId: v.supplierId, price: money(v.price), tax: v.tax, pricedOn: v.pricedOn, leadDays: days(v.leadDays) },
         core: v.supply === 'exchange' ? (money(v.core) ?? 0) : 0,
         ...{ scarcity: v.scarcity, covers: v.covers, retired },
+        states: readStates(v.states),
         contents: v.contents
           .split('\n')
           .map((l) => l.trim())
@@ -141,6 +143,11 @@ function overTheirs(): void {
         <v-select v-model="f.axle" clearable label="Axle (any if empty)" :items="LIMIT_AXLES.map((a) => ({ value: a, title: a }))" />
       </div>
       <v-textarea v-if="f.supply === 'kit'" v-model="f.contents" label="What the kit holds, a line each, like 2 Square seal" rows="3" />
+      <v-text-field
+        v-model="f.states"
+        label="What its seller states, like bore=25.4 mm; outlets=2"
+        hint="It is held against the old part before anything is ordered."
+      />
       <p v-if="theirs" class="problem" role="alert">
         Meanwhile somebody entered {{ theirs.price === null ? 'no price' : sumText(theirs.price, currency) }}, told on
         {{ theirs.pricedOn }}.
