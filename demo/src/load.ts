@@ -1,8 +1,10 @@
 import { IMPORT_TYPE } from '@dauer/contract';
+import type { JobRecords } from '@dauer/core/ledger';
 import { v7 } from 'uuid';
 import { laidOut, pittedPiston } from './drawings.ts';
 import { tellOfPrices } from './prices.ts';
 import { DEMO_SHOP, fillRack, PEOPLE } from './shop.ts';
+import { tellOfSupply } from './supply.ts';
 import { Story } from './story.ts';
 import { corrie } from './vehicles/corrie.ts';
 import { marl } from './vehicles/marl.ts';
@@ -82,7 +84,7 @@ async function showDrawings(post: Post, { vehicles, jobs }: Story): Promise<void
 }
 
 /** What a browser does: sends, and keeps the cookie that it is given. */
-function somebody(url: string): { readonly post: Post; readonly send: (path: string, type: string, body: string) => Promise<unknown> } {
+function somebody(url: string) {
   let cookie = '';
   const send = async (path: string, type: string, body: string): Promise<unknown> => {
     const reply = await fetch(`${url}${path}`, { method: 'POST', headers: { 'content-type': type, cookie }, body });
@@ -90,7 +92,13 @@ function somebody(url: string): { readonly post: Post; readonly send: (path: str
     cookie = reply.headers.getSetCookie()[0]?.split(';')[0] ?? cookie;
     return reply.json();
   };
-  return { send, post: async (path, body) => (await send(path, 'application/json', JSON.stringify(body))) as { hash?: string } };
+  const file = async (jobId: string): Promise<JobRecords> =>
+    (await (await fetch(`${url}/api/jobs/${jobId}`, { headers: { cookie } })).json()) as JobRecords;
+  return {
+    send,
+    file,
+    post: async (path: string, body: object) => (await send(path, 'application/json', JSON.stringify(body))) as { hash?: string },
+  };
 }
 
 /** Takes a story in as its lead; every job of it has to come in. */
@@ -121,7 +129,8 @@ export async function loadDemo(url: string, password: string, today: number): Pr
   for (const limit of story.limits.filter((l) => l.checkedBy !== null)) await second.post(`/api/limits/${limit.id}/check`, {});
   await tellOfRack(lead.post, story);
   await showDrawings(lead.post, story);
-  await tellOfPrices(lead.post, (n) => story.day(n));
+  const told = await tellOfPrices(lead.post, (n) => story.day(n));
+  await tellOfSupply(lead, story, told);
   // V 071 stands before its owner: he was asked, and has not answered.
   const offered = story.jobs.find((j) => j.complaint !== '' && j.authorisedMinor === 90_000 && j.vehicleId === carOf(story, 'V 071'));
   if (offered) await lead.post(`/api/jobs/${offered.id}/offers`, { id: v7() });

@@ -28,6 +28,19 @@ export const parts = {
     query: z.object({ q: z.string().max(80).optional() }),
     reply: z.array(partFacts),
   }),
+  findByFigure: endpoint({
+    ...none,
+    feature: 'parts',
+    method: 'GET',
+    path: '/api/figures',
+    role: 'reader',
+    summary: 'Parts and articles by a figure that they are known by, with how much it may differ',
+    query: z.object({ fact: z.string().max(30), typed: z.string().min(1).max(40), by: z.coerce.number().min(0).max(1000).default(0.5) }),
+    reply: z.object({
+      parts: z.array(partFacts.extend({ typed: z.string() })),
+      articles: z.array(z.object({ seriesId: id, name: z.string(), partNumber: z.string().nullable(), typed: z.string() })),
+    }),
+  }),
   part: endpoint({
     ...none,
     feature: 'parts',
@@ -36,7 +49,11 @@ export const parts = {
     role: 'reader',
     summary: 'A part and its life',
     params: byId,
-    reply: partFacts.extend({ life: z.array(z.object({ at: instant, what: z.string(), where: z.string(), by: z.string(), jobId: id })) }),
+    reply: partFacts.extend({
+      /** What it is known by, the newest of each. */
+      facts: z.array(z.object({ fact: z.string(), typed: z.string(), value: z.number().nullable(), at: instant, by: z.string() })),
+      life: z.array(z.object({ at: instant, what: z.string(), where: z.string(), by: z.string(), jobId: id })),
+    }),
   }),
   bindTag: endpoint({
     ...none,

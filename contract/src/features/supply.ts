@@ -12,7 +12,7 @@ export type TrafficView = (typeof TRAFFIC_VIEWS)[number];
 /** Rows of such a list at a time. */
 export const TRAFFIC_PAGE = 200;
 
-const trafficRow = z.object({
+export const trafficRow = z.object({
   id,
   of: z.enum(['order', 'send_out']),
   jobId: id,

@@ -3,6 +3,7 @@ import { endpoint, none } from '../endpoint.ts';
 import { ofJob } from '../eventEndpoint.ts';
 import { day, id, instant, verdict } from '../primitives.ts';
 import * as t from '../entities.ts';
+import { trafficRow } from './supply.ts';
 
 /** Up to where somebody has read: everything that any later transaction may have written is asked for again. */
 const cursor = z.string().max(120);
@@ -77,6 +78,8 @@ export const yard = {
           afterCare: z.array(z.object({ what: z.string(), on: day })),
         }),
       ),
+      /** What falls due of orders and send-outs within days: late, to go back, core money. */
+      traffic: z.array(trafficRow),
       /** What came in after a hand-back and waits for a lead. */
       late: z.array(z.object({ jobId: id, tag: z.string(), name: z.string(), count: z.number().int() })),
     }),

@@ -104,3 +104,6 @@ export function identityFact(id: string): IdentityFact | undefined {
 export function identityOf(kind: ComponentKind, compared = true): IdentityFact[] {
   return IDENTITY.filter((f) => f.compared === compared && (f.kinds.length === 0 || f.kinds.includes(kind)));
 }
+
+/** Figures by which parts and articles are found. */
+export const IDENTITY_FIGURES: readonly IdentityFact[] = IDENTITY.filter((f) => f.form === 'length' || f.form === 'count');

@@ -27,7 +27,7 @@ export {
   observationFacts,
   observationKey,
 } from './observations.ts';
-export { type IdentityFact, identityFact, identityOf } from './identity.ts';
+export { IDENTITY_FIGURES, type IdentityFact, identityFact, identityOf } from './identity.ts';
 export { masksFor } from './masks.ts';
 export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
 export type { CardStep, WorkCard } from './cards/types.ts';

@@ -2,6 +2,7 @@ import { piecesFor } from '../catalogue/cards/cards.ts';
 import { BRAKE_FLUID } from '../catalogue/cards/types.ts';
 import { STAYS } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { workDone } from '../judging/workDone.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { ArticleVersion, Supply } from '../ledger/priceRecords.ts';
 import { inHand, type LineState, orderStates } from '../supply/orders.ts';
@@ -80,7 +81,12 @@ function merged(drafts: readonly Draft[]): Draft[] {
  * things that somebody said are needed, with how much of it is ordered already. Source: handbook 40, Orders and send-outs.
  */
 export function needsOf(history: JobHistory, estimate: Estimate): Need[] {
-  const rows = estimate.rows.flatMap((r) => (r.decided?.doings ?? []).flatMap((d) => ofDoing(estimate.book, r.row.id, r.row.name, d)));
+  const rows = estimate.rows.flatMap((r) =>
+    // What is done already needs nothing more.
+    (r.decided?.doings ?? [])
+      .filter((d) => !workDone(history, d.component))
+      .flatMap((d) => ofDoing(estimate.book, r.row.id, r.row.name, d)),
+  );
   const looked = completenessOf(history).flatMap((c): Draft[] =>
     c.state === 'needed' && !c.ordered
       ? [
@@ -109,5 +115,5 @@ export function needsOf(history: JobHistory, estimate: Estimate): Need[] {
 /** Lines that answered a need which is no more: what was decided fell, or is decided otherwise. */
 export function strandedLines(history: JobHistory, needs: readonly Need[]): LineState[] {
   const keys = new Set(needs.map((n) => n.key));
-  return orderStates(history).filter((s) => s.line.need !== null && !keys.has(s.line.need) && s.cancelled < s.line.count && !s.done);
+  return orderStates(history).filter((s) => s.line.need !== null && !keys.has(s.line.need) && s.coming + s.toCheck > 0);
 }

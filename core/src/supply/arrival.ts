@@ -77,7 +77,7 @@ function gaugedOf(history: JobHistory, slotId: string, partId: string | null, fa
 }
 
 /** The part that a new one at a place is held against: the one that sat there when it was ordered. */
-export function patternAt(history: JobHistory, line: OrderLine, slotId: string): string | null {
+export function patternAt(history: JobHistory, line: Pick<OrderLine, 'happenedAt'>, slotId: string): string | null {
   const before = history.active(history.records.partEvents).filter((e) => e.happenedAt <= line.happenedAt);
   return lastPartIn(slotId, before) ?? lastPartIn(slotId, history.active(history.records.partEvents));
 }

@@ -80,6 +80,7 @@ export {
   lineWords,
   LOT_KIND_NAME,
   LOT_PLACE,
+  lotAgainstWords,
   lotQuestionWords,
   NOT_ORDERED,
   ORDER_STEP_NAME,

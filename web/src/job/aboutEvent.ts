@@ -1,9 +1,18 @@
 import type { EventFamily } from '@dauer/contract';
-import { MEASUREMENTS, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
+import { identityFact, MEASUREMENTS, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { placeName, slotById } from '@dauer/core/layout';
-import { familyOf, type JobRecords, type JointEventKind, type PartEventKind, type PutInKind, type ReadingSet } from '@dauer/core/ledger';
+import {
+  familyOf,
+  type JobRecords,
+  type JointEventKind,
+  type OrderStepKind,
+  type OrderThing,
+  type PartEventKind,
+  type PutInKind,
+  type ReadingSet,
+} from '@dauer/core/ledger';
 import { upperFirst } from '@dauer/core/quantity';
-import { JOINT_WORD, PART_EVENT, PUT_IN_NAME } from '@dauer/core/wording';
+import { JOINT_WORD, ORDER_STEP_NAME, ORDER_THING_NAME, PART_EVENT, PUT_IN_NAME } from '@dauer/core/wording';
 import type { EventWords, PendingEvent } from './outbox/queue.ts';
 
 type Known = Pick<JobRecords, 'layout' | 'sets' | 'vehicle'>;
@@ -29,6 +38,10 @@ export function aboutEvent(records: Known, waiting: readonly PendingEvent[], fam
     partEvents: () => upperFirst(PART_EVENT[text('kind') as PartEventKind] || kind),
     jointEvents: () => upperFirst(JOINT_WORD[text('kind') as JointEventKind] ?? kind),
     operations: () => text('title') || kind,
+    partFacts: () => `${identityFact(text('fact'))?.name ?? kind} ${text('typed')}`,
+    orderLooks: () => ORDER_THING_NAME[text('thing') as OrderThing] ?? kind,
+    orderLines: () => `Ordered: ${text('name')}`,
+    orderSteps: () => upperFirst(ORDER_STEP_NAME[text('kind') as OrderStepKind] ?? kind),
   };
   const what = titles[family]?.() ?? kind;
   const words = text('words') || text('note');

@@ -20,6 +20,12 @@ export const router = createRouter({
     { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: {} },
     { path: '/parts', component: () => import('../features/parts/PartsScreen.vue'), meta: { title: 'Parts' } },
     { path: '/parts/prices', component: () => import('../features/parts/PricesScreen.vue'), meta: { title: 'Prices' } },
+    {
+      path: '/parts/traffic',
+      component: () => import('../features/parts/TrafficScreen.vue'),
+      meta: { title: 'Orders and send-outs' },
+    },
+    { path: '/parts/store', component: () => import('../features/parts/StoreScreen.vue'), meta: { title: 'Lots and store' } },
     { path: '/parts/:id', component: () => import('../features/parts/PartScreen.vue'), meta: { title: 'Part' } },
     { path: '/limits', component: () => import('../features/limits/LimitsScreen.vue'), meta: { title: 'Limits' } },
     { path: '/gauges', component: () => import('../features/rack/GaugesScreen.vue'), meta: { title: 'Gauges' } },

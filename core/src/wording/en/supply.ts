@@ -131,18 +131,24 @@ export const ARRIVAL = {
   damage: 'Say what is damaged; a picture goes with it.',
 };
 
-/** What is to be answered before something is taken out of a lot. */
-export function lotQuestionWords(q: LotQuestion): string {
+/** What speaks against taking something out of a lot, in a sentence. */
+export function lotAgainstWords(q: LotQuestion): string {
   switch (q.kind) {
     case 'recalled':
-      return `This lot is called in: ${q.why} Nothing of it goes on.`;
+      return `Called in: ${q.why}`;
     case 'old':
-      return `This lot is ${q.years.toFixed(1)} years old; ${q.limit} are usual. Say why it is taken all the same.`;
+      return `${q.years.toFixed(1)} years old; ${q.limit} are usual.`;
     case 'open_long':
-      return `It was opened ${Math.round(q.months)} months ago; ${q.limit} are usual. Say why it is taken all the same.`;
+      return `Opened ${Math.round(q.months)} months ago; ${q.limit} are usual.`;
     case 'age_unknown':
-      return 'Nobody knows how old this lot is. Say why it is taken all the same.';
+      return 'Nobody knows how old it is.';
   }
+}
+
+/** What is to be answered before something is taken out of a lot. */
+export function lotQuestionWords(q: LotQuestion): string {
+  const against = lotAgainstWords(q);
+  return q.kind === 'recalled' ? `${against} Nothing of it goes on.` : `${against} Say why it is taken all the same.`;
 }
 
 /** What was ordered without a look. */

@@ -1,6 +1,8 @@
 import { type Done, whyNotDone } from '@dauer/core/readiness';
 import { byOneName, moved, openHistory, whereabouts } from '@dauer/core/history';
+import { identityFact } from '@dauer/core/catalogue';
 import { placeName, type Slot } from '@dauer/core/layout';
+import { readTold, toResult } from '@dauer/core/quantity';
 import { CAME, type Part, type PartEventKind, retractedIds, activeEvents } from '@dauer/core/ledger';
 import { asc, desc, eq, ilike, inArray, isNotNull, or, and, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
@@ -10,6 +12,9 @@ import { eventHandler } from '../../platform/handlers.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
+import { SENT_FOR_NAME } from '@dauer/core/wording';
+import { readAllLots } from '../../records/lots.ts';
+import { readPriceBook } from '../../records/prices.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { requireAhead } from '../../records/ahead.ts';
 import { readRuns } from '../../records/layout.ts';
@@ -135,7 +140,7 @@ async function namesOf(db: Database, partId: string) {
   return { ids: [...known], corrections };
 }
 
-export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recordPartEvent' | 'correctPart'> = {
+export const partsHandlers: Pick<Handlers, 'parts' | 'findByFigure' | 'part' | 'bindTag' | 'recordPartEvent' | 'correctPart'> = {
   parts: async ({ db, query }) => {
     const q = `%${(query.q ?? '').replace(/[%_\\]/g, '\\$&')}%`;
     const rows = await db
@@ -145,6 +150,37 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
       .orderBy(asc(s.part.tag))
       .limit(200);
     return locate(db, rows);
+  },
+  findByFigure: async ({ db, query }) => {
+    const known = identityFact(query.fact);
+    const read = known?.form === 'length' ? toResult(() => readTold('article', query.typed, 'mm').canonical) : null;
+    if (!known || (known.form !== 'length' && known.form !== 'count') || (read && !read.ok))
+      throw new HttpProblem('unknown_characteristic', read && !read.ok ? read.refusal.message : 'Nothing is found by such a figure.');
+    const value = read?.ok ? read.value : Number(query.typed);
+    const near = (v: number): boolean => Math.abs(v - value) <= query.by + 1e-6;
+    const facts = await db
+      .selectDistinctOn([s.partFacts.partId])
+      .from(s.partFacts)
+      .where(
+        and(
+          eq(s.partFacts.fact, known.id),
+          isNotNull(s.partFacts.partId),
+          sql`not exists (select 1 from ${s.takeBacks} t where t.corrects = ${s.partFacts.id})`,
+        ),
+      )
+      .orderBy(s.partFacts.partId, desc(s.partFacts.happenedAt), desc(s.partFacts.id));
+    const mine = facts.filter((f) => f.canonical !== null && near(f.canonical)).slice(0, 200);
+    const ids = mine.flatMap((f) => f.partId ?? []);
+    const found = ids.length === 0 ? [] : await locate(db, await db.select().from(s.part).where(inArray(s.part.id, ids)));
+    const articles = (await readPriceBook(db)).flatMap((a) => {
+      const typed = a.retired ? undefined : a.states[known.id];
+      const stated =
+        typed === undefined ? null : toResult(() => (known.form === 'length' ? readTold('article', typed, 'mm').canonical : Number(typed)));
+      return typed !== undefined && stated?.ok && near(stated.value)
+        ? [{ seriesId: a.seriesId, name: a.name, partNumber: a.partNumber, typed }]
+        : [];
+    });
+    return { parts: found.map((p) => ({ ...p, typed: mine.find((f) => f.partId === p.part.id)?.typed ?? '' })), articles };
   },
   part: async ({ db, params }) => {
     const [row] = await db.select().from(s.part).where(eq(s.part.id, params.id));
@@ -182,7 +218,13 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
     // Where its figures were really taken: moves and take-backs count here as they do in a job.
     const setIds = sets.map((x) => x.id);
     const moves = setIds.length > 0 ? await db.select().from(s.setMoves).where(inArray(s.setMoves.setId, setIds)) : [];
-    const ids = [...setIds, ...moves.map((m) => m.id), ...events.map((e) => e.id), ...findings.map((f) => f.id)];
+    const [said, uses, boxes] = await Promise.all([
+      db.select().from(s.partFacts).where(inArray(s.partFacts.partId, known)),
+      db.select().from(s.lotUses).where(inArray(s.lotUses.partId, known)),
+      db.select().from(s.sendOuts).where(inArray(s.sendOuts.partId, known)),
+    ]);
+    const lots = uses.length === 0 ? [] : await readAllLots(db);
+    const ids = [...setIds, ...[moves, events, findings, said, uses, boxes].flatMap((list) => list.map((x) => x.id))];
     const retracted = retractedIds(ids.length > 0 ? await db.select().from(s.takeBacks).where(inArray(s.takeBacks.corrects, ids)) : []);
     const mine = <T extends { readonly partId: string | null; readonly happenedAt: string }>(list: readonly T[]): T[] =>
       byOneName(corrections, list).filter((x) => x.partId === row.id);
@@ -201,6 +243,20 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
         by: who(e.authorId),
         jobId: e.jobId,
       })),
+      ...mine(activeEvents(uses, retracted)).map((e) => ({
+        at: e.happenedAt,
+        what: `Out of lot ${lots.find((l) => l.seriesId === e.lotId)?.label ?? ''}`,
+        where: place(e.slotId),
+        by: who(e.authorId),
+        jobId: e.jobId,
+      })),
+      ...mine(activeEvents(boxes, retracted)).map((e) => ({
+        at: e.happenedAt,
+        what: `In the box to ${e.supplier}: ${SENT_FOR_NAME[e.process].toLowerCase()}`,
+        where: '',
+        by: who(e.authorId),
+        jobId: e.jobId,
+      })),
       ...own.map((e) => ({
         at: e.happenedAt,
         what: `Gauged: ${e.measurement.replace(/_/g, ' ')}, ${e.phase.replace(/_/g, ' ')}`,
@@ -216,7 +272,13 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'part' | 'bindTag' | 'recor
         jobId: e.jobId,
       })),
     ];
-    return { ...located, life: life.sort((a, b) => (a.at < b.at ? 1 : -1)) };
+    const told = mine(activeEvents(said, retracted));
+    const facts = [...new Map([...told].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1)).map((f) => [f.fact, f])).values()].map(
+      (f) => ({
+        ...{ fact: f.fact, typed: f.typed, value: f.canonical, at: f.happenedAt, by: who(f.authorId) },
+      }),
+    );
+    return { ...located, facts, life: life.sort((a, b) => (a.at < b.at ? 1 : -1)) };
   },
   /** Tags are bound, not issued: the next physical tag is typed or scanned and bound to the part. */
   bindTag: async ({ db, params, body }) => {

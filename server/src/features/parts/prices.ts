@@ -8,7 +8,7 @@ import { articleVersion, supplier } from '../../db/schema.ts';
 import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
-import { openTraffic } from './traffic.ts';
+import { openTraffic } from '../../records/traffic.ts';
 import { readPriceBook, readSuppliers } from '../../records/prices.ts';
 
 /** Throws a HttpProblem where an article says one thing in one field and another in the next. */

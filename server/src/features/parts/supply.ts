@@ -1,4 +1,4 @@
-import type { EventFamily } from '@dauer/contract';
+import type { EventFamily, ProblemCode } from '@dauer/contract';
 import { deriveJob, type JobState } from '@dauer/core/job';
 import { whereabouts } from '@dauer/core/history';
 import { BACK_LOOKS, isBarred, lotQuestion, lotsNow, outStates, whyNotOutStep } from '@dauer/core/supply';
@@ -47,8 +47,16 @@ async function stateOf(db: Database, jobId: string): Promise<JobState> {
   return deriveJob(await readJobFile(db, jobId), new Date().toISOString());
 }
 
+const PROBLEM_OF = {
+  not_looked: 'not_looked',
+  over_authorised: 'over_authorised',
+  ordered_already: 'ordered_already',
+  unlike: 'unlike',
+  not_possible: 'not_possible',
+} as const satisfies Readonly<Record<OrderRefusal['code'], ProblemCode>>;
+
 function refuse(why: OrderRefusal | null): void {
-  if (why) throw new HttpProblem(why.code, why.words);
+  if (why) throw new HttpProblem(PROBLEM_OF[why.code], why.words);
 }
 
 /** What the figures of something that was cut say since it came back. */
@@ -83,12 +91,15 @@ export const supplyHandlers: Pick<
   recordPartFact: eventHandler('partFacts', (body) => {
     if ((body.partId === null) === (body.lineId === null)) throw new HttpProblem('not_possible', FACT_OF);
   }),
-  recordSendOut: oneAtATime('sendOuts', async (body, { db, params }) => {
+  recordSendOut: oneAtATime('sendOuts', async (body, { db, params, request }) => {
     const state = await stateOf(db, params.jobId);
     if (state.records.sendOuts.some((x) => x.id === body.id)) return;
     if (state.records.release) throw new HttpProblem('released', RELEASED_WORDS);
     await requireSupplier(db, body);
-    const where = whereabouts(body.partId, state.history.active(state.records.partEvents)).at;
+    // As it was when it is said to have gone into the box: what is written up later may be away by now.
+    const at = corrected(request, body.happenedAt);
+    const before = state.history.active(state.records.partEvents).filter((e) => e.happenedAt <= at);
+    const where = whereabouts(body.partId, before).at;
     if (where === 'away' || where === 'scrap' || where === 'missing') throw new HttpProblem('not_possible', SEND_OUT.elsewhere);
     if (outStates(state.history).some((o) => o.out.partId === body.partId && !o.done && o.back === null))
       throw new HttpProblem('not_possible', SEND_OUT.already);

@@ -29,7 +29,10 @@ import type { DeepReadonly, Handlers } from '../../platform/routes.ts';
 import { readChanges, readCursor } from '../../records/changes.ts';
 import { openJobIds, readJobFile } from '../../records/jobFile.ts';
 import { readNewestLayouts } from '../../records/layout.ts';
+import { shopDay } from '../../records/ahead.ts';
+import { writeAsTheShop } from '../../records/locale.ts';
 import { withoutPrices } from '../../records/prices.ts';
+import { dueTraffic } from '../../records/traffic.ts';
 
 /** Most reasons for waiting listed of a job. */
 const MAX_WAITS = 3;
@@ -216,10 +219,12 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job' | 'jobChanges'> = {
   yard: async ({ db }) => {
     const today = new Date().toISOString();
     const ids = await openJobIds(db);
-    const [files, fluid, putOffs, handedBack] = await Promise.all([
+    await writeAsTheShop(db);
+    const [files, fluid, putOffs, traffic, handedBack] = await Promise.all([
       Promise.all(ids.map((id) => readJobFile(db, id))),
       fluidDues(db, today),
       putOffDues(db, today),
+      shopDay(db, today).then((day) => dueTraffic(db, day)),
       db
         .select({
           jobId: job.id,
@@ -244,6 +249,7 @@ export const yardHandlers: Pick<Handlers, 'yard' | 'job' | 'jobChanges'> = {
       ),
       fluid,
       putOffs,
+      traffic: traffic.slice(0, MAX_DUE),
       handedBack: await withAfterCare(db, handedBack),
     };
   },

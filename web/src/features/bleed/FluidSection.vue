@@ -5,7 +5,9 @@ import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogu
 import { type FluidState, tellsBefore } from '@dauer/core/history';
 import { placeName, slotById } from '@dauer/core/layout';
 import { type FluidSample, isDuty } from '@dauer/core/ledger';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
+import LotPick from '../../job/LotPick.vue';
+import type { LotTaken } from '../../job/lotTaken.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText } from '../../fittings/dates.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
@@ -60,13 +62,27 @@ const mixes = computed(() => {
     ? `${before.name} was in it before. Changing kind needs every rubber part renewed and the system flushed.`
     : null;
 });
+const lot = ref<LotTaken | null>(null);
+watch(lot, (l, before) => {
+  if (!l || l.lotId === before?.lotId) return;
+  product.value = l.name;
+  batch.value = l.batch || l.label;
+});
 function serve(): void {
-  if (product.value.trim() === '' || fault.value) return;
+  if (product.value.trim() === '' || fault.value || (lot.value && !lot.value.ok)) return;
+  const taken = lot.value;
+  job.together(`Fluid: ${product.value.trim()}`, () => {
+    enter();
+    if (taken) job.add('lotUses', { lotId: taken.lotId, slotId: null, partId: null, reason: taken.reason.trim() });
+  });
+  product.value = '';
+  lot.value = null;
+}
+function enter(): void {
   job.add('fluidServices', {
     ...{ product: product.value.trim(), fluidClass: kind.value, batch: batch.value.trim(), lowMoisture: lowMoisture.value },
     ...(Object.fromEntries(FIELDS.map((f) => [f.key, read(f)])) as Record<Field['key'], number | null>),
   });
-  product.value = '';
 }
 const place = (slotId: string): string => {
   const slot = slotById(job.state.records.layout, slotId);
@@ -112,6 +128,7 @@ const measuredText = (s: (typeof samples.value)[number]): string =>
     </p>
     <p v-else class="second">When the fluid was last changed is not on record. Unknown fluid is not topped up: flush it.</p>
     <form v-if="writable && here.length === 0" class="form" @submit.prevent="serve">
+      <LotPick v-model="lot" :kinds="['fluid']" />
       <v-text-field v-model="product" label="Product" />
       <v-select v-model="kind" label="Class" :items="FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))" />
       <v-text-field v-model="batch" label="Batch" />

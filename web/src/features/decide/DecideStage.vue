@@ -1,11 +1,21 @@
 <script setup lang="ts">
 import { REASON, THING_NAME } from '@dauer/core/wording';
 import { OPTION_NAME, type BoreMaterial, type OptionId, type ReasonCode } from '@dauer/core/catalogue';
-import { authorisedNow, crossing, estimateOf, type PricedRow, reasonCodeFor, type RowOption, type VariantId } from '@dauer/core/estimate';
+import {
+  authorisedNow,
+  crossing,
+  estimateOf,
+  needsOf,
+  type PricedRow,
+  reasonCodeFor,
+  type RowOption,
+  type VariantId,
+} from '@dauer/core/estimate';
 import { workBegun } from '@dauer/core/history';
 import type { Component } from '@dauer/core/judging';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { optionsOf } from '@dauer/core/readiness';
+import { orderStates } from '@dauer/core/supply';
 import { intakeRows, putOffRefusal } from '@dauer/core/stages';
 import { proposalsOf } from '@dauer/core/views';
 import { computed, nextTick, ref, watch } from 'vue';
@@ -15,6 +25,7 @@ import { dayHere } from '../../fittings/dates.ts';
 import { plainSum, sumText } from '../../fittings/money.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import OwnerPanel from './OwnerPanel.vue';
+import OrdersPanel from './orders/OrdersPanel.vue';
 import ResultBar from './ResultBar.vue';
 import RowLine from './RowLine.vue';
 import RowOpen from './RowOpen.vue';
@@ -51,6 +62,8 @@ const shown = ref<InstanceType<typeof RowOpen>[]>([]);
 /** The sheet for the owner has an address of its own. */
 const route = useRoute();
 const showsSheet = ref(route.query['sheet'] !== undefined);
+/** So have the orders of the job. */
+const showsOrders = ref(route.query['orders'] !== undefined);
 function toggle(r: PricedRow): void {
   opened.value = opened.value === r.row.id ? null : r.row.id;
   if (opened.value !== null) job.picked = r.row.members[0]?.slot.id ?? null;
@@ -186,6 +199,12 @@ const unlooked = computed(() => {
       .join(', ');
   return corners.map((c) => `${c ? CORNER_NAME[c] : 'The middle'}: ${things(c)}`).join('. ');
 });
+/** How many things are to be ordered, to be looked at or to be sent back: said where the orders are opened. */
+const toOrder = computed(() => {
+  const states = orderStates(job.history);
+  const missing = needsOf(job.history, estimate.value).filter((n) => n.missing > 0).length;
+  return missing + states.filter((s) => s.toCheck > 0 || s.toReturn > 0).length;
+});
 const proposals = computed(() => proposalsOf(job.state));
 /** What a cause proposes for a place of a row that is not decided so. */
 function proposalOf(r: PricedRow): string | null {
@@ -199,7 +218,7 @@ function proposalOf(r: PricedRow): string | null {
 /** A digit takes a way of the row that is open, else a variant. */
 useDigits(press);
 function press(digit: number): void {
-  if (!writable.value || showsSheet.value) return;
+  if (!writable.value || showsSheet.value || showsOrders.value) return;
   const variant = estimate.value.variants[digit - 1];
   if (opened.value !== null) shown.value[0]?.press(digit);
   else if (variant && prices.value) takeVariant(variant.id);
@@ -215,6 +234,7 @@ function walk(event: KeyboardEvent): void {
 }
 async function backToRows(): Promise<void> {
   showsSheet.value = false;
+  showsOrders.value = false;
   await nextTick();
   document.querySelector<HTMLElement>('[data-result] .main')?.focus();
 }
@@ -225,23 +245,24 @@ async function backToRows(): Promise<void> {
     <h1>{{ prices ? 'What is done, and what it costs' : 'What is done with each part' }}</h1>
     <span class="second">{{ open.length === 0 ? 'all decided' : `${open.length} to decide` }}</span>
     <span class="grow" />
-    <v-btn v-if="writable && sound.length > 0 && !showsSheet" class="act slim" @click="useAllThatHold">
+    <v-btn v-if="writable && sound.length > 0 && !showsSheet && !showsOrders" class="act slim" @click="useAllThatHold">
       Use again what holds ({{ sound.length }})
     </v-btn>
   </div>
   <div class="body" :class="{ barred: prices && rows.length > 0 }">
     <p v-if="rows.length === 0" class="second empty">Nothing has to be decided in a job of this kind.</p>
     <template v-else>
-      <template v-if="prices">
+      <template v-if="prices && !showsOrders">
         <SumRule :marks="marks" :authorised="authorised.sum" :currency="currency" />
         <p v-for="s in says" :key="s" class="small">{{ s }}</p>
       </template>
       <WishesBefore />
-      <details v-if="unlooked && !showsSheet" class="unlooked">
+      <details v-if="unlooked && !showsSheet && !showsOrders" class="unlooked">
         <summary>Before anything is ordered: not everything was looked at at intake</summary>
         <p class="second small">{{ unlooked }}.</p>
       </details>
-      <OwnerPanel v-if="showsSheet" :estimate="estimate" :writable="writable" @back="backToRows" @chosen="takeChoice" />
+      <OrdersPanel v-if="showsOrders" :estimate="estimate" :currency="currency" :writable="writable" @back="backToRows" />
+      <OwnerPanel v-else-if="showsSheet" :estimate="estimate" :writable="writable" @back="backToRows" @chosen="takeChoice" />
       <div v-else class="rows" @keydown="walk">
         <template v-for="r in rows" :key="r.row.id">
           <RowLine
@@ -271,7 +292,7 @@ async function backToRows(): Promise<void> {
     </template>
   </div>
   <ResultBar
-    v-if="prices && rows.length > 0 && !showsSheet"
+    v-if="prices && rows.length > 0 && !showsSheet && !showsOrders"
     :estimate="estimate"
     :currency="currency"
     :offer="offer"
@@ -279,8 +300,10 @@ async function backToRows(): Promise<void> {
     :variant="isVariant?.name ?? null"
     :open="open.length"
     :writable="writable"
+    :to-order="toOrder"
     @variant="takeVariant"
     @sheet="showsSheet = true"
+    @orders="showsOrders = true"
   />
 </template>
 

@@ -16,8 +16,12 @@ const props = defineProps<{
   variant: string | null;
   open: number;
   writable: boolean;
+  /** How many things are to be ordered, looked at or sent back. */
+  toOrder: number;
 }>();
-const emit = defineEmits<{ variant: [id: VariantId]; sheet: [] }>();
+const emit = defineEmits<{ variant: [id: VariantId]; sheet: []; orders: [] }>();
+/** All is decided and the owner agreed, or nothing asks him: the next act is to order. */
+const orders = computed(() => props.open === 0 && props.toOrder > 0 && (props.offer === null || props.choice?.offerId === props.offer.id));
 const owner = computed(() => {
   const { offer, choice } = props;
   if (choice && (!offer || choice.offerId === offer.id))
@@ -65,7 +69,10 @@ const risks = computed(() => {
         {{ v.name }}
       </button>
     </div>
-    <v-btn class="act main" @click="emit('sheet')">Sheet for the owner</v-btn>
+    <div class="onward">
+      <v-btn class="act" :class="{ main: orders }" @click="emit('orders')">Orders{{ toOrder > 0 ? ` (${toOrder})` : '' }}</v-btn>
+      <v-btn class="act" :class="{ main: !orders }" @click="emit('sheet')">Sheet for the owner</v-btn>
+    </div>
   </div>
 </template>
 
@@ -102,6 +109,7 @@ const risks = computed(() => {
 .sum {
   min-width: 0;
 }
+.onward,
 .variants {
   display: flex;
   gap: var(--space-2);
@@ -134,6 +142,10 @@ kbd {
   }
   .owner {
     display: none;
+  }
+  .onward {
+    flex-wrap: wrap;
+    justify-content: flex-end;
   }
   .variants {
     grid-row: 2;

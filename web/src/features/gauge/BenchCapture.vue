@@ -10,7 +10,7 @@ import { useInstrument } from '../../app/instruments.ts';
 import { onLetter } from '../../app/keys.ts';
 import { useOutbox } from '../../job/outbox/store.ts';
 import CaptureBar from '../../fittings/CaptureBar.vue';
-import GaugeChooser from './GaugeChooser.vue';
+import GaugeChooser from '../../fittings/GaugeChooser.vue';
 import type { Capture } from './useCapture.ts';
 import { useLive } from './useLive.ts';
 import { useSpeech } from './useSpeech.ts';

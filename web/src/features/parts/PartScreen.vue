@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { dayText } from '../../fittings/dates.ts';
 import { call, sentenceOf } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
+import PartFacts from './PartFacts.vue';
 import SamePart from './SamePart.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 
@@ -49,6 +50,14 @@ const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scr
         :kind="data.part.kind"
         :life="data.life"
         @done="corrected"
+      />
+      <PartFacts
+        :facts="data.facts"
+        :part-id="data.part.id"
+        :job-id="data.jobId"
+        :kind="data.part.kind"
+        :writable="session.may('technician')"
+        @told="refetch()"
       />
       <h2 class="line">Its life</h2>
       <ol>

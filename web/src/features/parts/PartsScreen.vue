@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import BookTable from '../../fittings/BookTable.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
+import FindByFigure from './FindByFigure.vue';
 import PartsTabs from './PartsTabs.vue';
 
 /** Every tagged part and where it is now. */
@@ -38,6 +39,7 @@ const COLUMNS = [
       <v-text-field v-model="find" class="find" label="Find by tag, name or number" density="compact" />
     </div>
     <PartsTabs at="tagged" />
+    <FindByFigure />
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <BookTable v-if="rows.length > 0" class="list" :columns="COLUMNS" :rows="rows" label="Tagged parts">
       <template #tag="{ row }">

@@ -1,15 +1,23 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { useSession } from '../../app/session.ts';
 
-/** What Parts is made of: what carries a tag, and what is bought. */
-defineProps<{ at: 'tagged' | 'prices' }>();
+/** What Parts is made of: what carries a tag, what is under way, what lies here, and what is bought. */
+defineProps<{ at: 'tagged' | 'traffic' | 'store' | 'prices' }>();
 const session = useSession();
+const tabs = computed(() => [
+  { id: 'tagged', to: '/parts', title: 'Tagged parts' },
+  { id: 'traffic', to: '/parts/traffic', title: 'Orders and send-outs' },
+  { id: 'store', to: '/parts/store', title: 'Lots and store' },
+  ...(session.may('technician') ? [{ id: 'prices', to: '/parts/prices', title: 'Prices' }] : []),
+]);
 </script>
 
 <template>
-  <nav v-if="session.may('technician')" class="tabs" aria-label="Parts">
-    <RouterLink class="tab" to="/parts" :aria-current="at === 'tagged' ? 'page' : undefined">Tagged parts</RouterLink>
-    <RouterLink class="tab" to="/parts/prices" :aria-current="at === 'prices' ? 'page' : undefined">Prices</RouterLink>
+  <nav class="tabs" aria-label="Parts">
+    <RouterLink v-for="t in tabs" :key="t.id" class="tab" :to="t.to" :aria-current="at === t.id ? 'page' : undefined">
+      {{ t.title }}
+    </RouterLink>
   </nav>
 </template>
 
@@ -18,10 +26,12 @@ const session = useSession();
   display: flex;
   gap: var(--space-5);
   border-bottom: var(--line-hair) solid var(--hair);
+  overflow-x: auto;
 }
 .tab {
   min-width: var(--touch);
   text-align: center;
+  white-space: nowrap;
   min-height: var(--touch);
   align-content: center;
   font: 600 var(--type-caption)/22px var(--plate-font);

@@ -14,11 +14,17 @@ async function wholeBook(): Promise<ArticleVersion[]> {
   }
 }
 
+/** The price book, of whoever is shown it; empty for whoever is not. */
+export function useArticles(shown: boolean) {
+  const articles = useQuery({ key: ['articles'], query: () => (shown ? wholeBook() : Promise.resolve<ArticleVersion[]>([])) });
+  void articles.refetch();
+  return articles;
+}
+
 /** The price book and whom the shop buys from. */
 export function usePrices() {
-  const articles = useQuery({ key: ['articles'], query: wholeBook });
+  const articles = useArticles(true);
   const suppliers = useQuery({ key: ['suppliers'], query: () => call('suppliers') });
-  void articles.refetch();
   void suppliers.refetch();
   return { articles, suppliers };
 }

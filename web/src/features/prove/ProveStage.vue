@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LotSlips from '../../job/LotSlips.vue';
 import { isDuty, type Obligation, proofKey } from '@dauer/core/ledger';
 import { type ProofItem, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import { itemLock } from '@dauer/core/job';
@@ -99,6 +100,7 @@ const comesFirst = (item: ProofItem): string => {
   </div>
   <template v-if="!job.state.released">
     <LockBanner />
+    <LotSlips :what="['bedding']" />
     <CautionPlates :steps="['leak_look', 'road_test', 'release']" />
     <p v-if="move" class="moverow">
       <MoveMark :level="move.level" :reasons="[]" />

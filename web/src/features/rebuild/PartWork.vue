@@ -1,17 +1,20 @@
 <script setup lang="ts">
-import { careWords, lotWords, PART_EVENT, STORED } from '@dauer/core/wording';
+import { supplyRefusal } from '@dauer/core/supply';
+import { careWords, lotWords, PART_EVENT, STORED, supplyWords } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component, isRenewed, workLeft } from '@dauer/core/judging';
 import { childrenOf, placeName } from '@dauer/core/layout';
-import type { PartEventKind } from '@dauer/core/ledger';
+import type { LotKind, PartEventKind } from '@dauer/core/ledger';
 import { asksLot, isCharged, isTold, jointsOf, jointStatus, letsGo, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { timeNow } from '../../app/client.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayHere, dayText, timeText } from '../../fittings/dates.ts';
+import LotPick from '../../job/LotPick.vue';
+import type { LotTaken } from '../../job/lotTaken.ts';
 import OnlyNow from '../../job/OnlyNow.vue';
 import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
@@ -119,11 +122,31 @@ function press(kind: PartEventKind): void {
   if (isTold(kind)) step.value = kind;
   else log(kind);
 }
-function tell(said: string): void {
+function tell(said: string, lot: LotTaken | null): void {
   const kind = step.value;
-  if (kind && asksLot(kind)) log(kind, '', said);
+  const partId = lastPart.value?.id ?? null;
+  if (kind && lot)
+    job.together(`${placeName(props.component.slot)}: ${PART_EVENT[kind]}`, () => {
+      log(kind, '', said);
+      job.add('lotUses', { lotId: lot.lotId, slotId: props.component.slot.id, partId, reason: lot.reason.trim() });
+    });
+  else if (kind && asksLot(kind)) log(kind, '', said);
   else if (kind) log(kind, said);
 }
+/** Out of which lot a new part comes: hoses out of rubber, linings out of their own. */
+const LOTS: Readonly<Partial<Record<string, readonly LotKind[]>>> = {
+  ...{ hose: ['rubber'], pads: ['lining'], shoes: ['lining'], parking_shoes: ['lining'], band: ['lining'] },
+};
+const newLot = ref<LotTaken | null>(null);
+/** What was ordered for this place and is not here, or not found right: it says what comes first, and where. */
+const supply = computed(() => {
+  const s = isRenewed(props.component.decision)
+    ? supplyRefusal(job.history, { id: '', partId: 'new', kind: 'fitted', slotId: props.component.slot.id })
+    : lastPart.value && props.component.empty
+      ? supplyRefusal(job.history, { id: '', partId: lastPart.value.id, kind: 'fitted', slotId: props.component.slot.id })
+      : null;
+  return s && !props.component.fittedHere ? supplyWords(s) : null;
+});
 /** Nothing is fitted for now until a day that has passed. */
 const behind = computed(() => temporary.value && until.value !== '' && until.value < dayHere());
 /** A unit comes with what sits in it: the pistons of the old one go with that, and others are in the new one. */
@@ -141,12 +164,14 @@ function enterNew(): void {
   if (!props.component.empty && props.component.part) takeOff();
   else openJoints();
   renewInside();
+  const partId = v7();
+  const lot = newLot.value;
   job.add('partEvents', {
-    partId: v7(),
+    partId,
     kind: 'fitted',
     slotId: props.component.slot.id,
     note: note.value.trim(),
-    lot: null,
+    lot: lot ? `${lot.label} ${lot.name}` : null,
     lineOn: false,
     temporary: temporary.value,
     until: temporary.value ? until.value || null : null,
@@ -158,6 +183,8 @@ function enterNew(): void {
       note: '',
     },
   });
+  if (lot) job.add('lotUses', { lotId: lot.lotId, slotId: props.component.slot.id, partId, reason: lot.reason.trim() });
+  newLot.value = null;
 }
 function fitNew(): void {
   if (behind.value) return;
@@ -210,6 +237,10 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     <StepWords v-if="step" :kind="step" @tell="tell" @close="step = null" />
     <p v-if="writable && charged && !component.empty" class="undoes small">{{ STORED.charged }}</p>
     <p v-if="writable && first" class="undoes small">{{ first }}</p>
+    <p v-if="supply" class="undoes small">
+      {{ supply }}
+      <RouterLink :to="`/jobs/${job.records.job.id}/decide?orders=1`">Orders</RouterLink>
+    </p>
     <p v-if="writable && undoes.length > 0" class="undoes small">
       <b class="plate-font">Working on it undoes</b>
       {{ undoes.join('; ').toLowerCase() }}
@@ -239,9 +270,12 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />
       <v-text-field v-model="number" label="Part number" />
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
+      <LotPick v-if="LOTS[component.slot.kind]" v-model="newLot" :kinds="LOTS[component.slot.kind] ?? []" />
       <v-checkbox v-model="temporary" label="For now only" />
       <DayField v-if="temporary" v-model="until" ahead label="Until" />
-      <v-btn class="act main" type="submit" :disabled="behind">Fitted</v-btn>
+      <v-btn class="act main" type="submit" :disabled="behind || (newLot !== null && !newLot.ok) || (supply !== null && !temporary)">
+        Fitted
+      </v-btn>
       <v-btn class="act" @click="fitting = false">Not yet</v-btn>
     </form>
   </div>

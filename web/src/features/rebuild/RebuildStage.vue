@@ -11,6 +11,7 @@ import WithNote from '../../fittings/WithNote.vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
 import { useOpenJob } from '../../job/openJob.ts';
+import LotSlips from '../../job/LotSlips.vue';
 import JointRows from './JointRows.vue';
 import PartWork from './PartWork.vue';
 import TorqueRow from './TorqueRow.vue';
@@ -139,6 +140,7 @@ const note = computed(() => {
     </p>
     <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
   </section>
+  <LotSlips :what="['torque', 'cure']" />
   <JointRows :writable="writable" />
   <p v-if="!jointsShown && isHydraulic(job.state.records.layout)" class="second small">
     Pick something on the map that holds fluid to enter a joint opened, made, torqued or looked at.

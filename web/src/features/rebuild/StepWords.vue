@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import type { PartEventKind } from '@dauer/core/ledger';
+import type { LotKind, PartEventKind } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
+import LotPick from '../../job/LotPick.vue';
+import type { LotTaken } from '../../job/lotTaken.ts';
 
 /** The words that a step is told with: which kit went in, with what it was coated, to whom it went, why it was scrapped. */
 const props = defineProps<{ kind: PartEventKind }>();
-const emit = defineEmits<{ tell: [words: string]; close: [] }>();
+const emit = defineEmits<{ tell: [words: string, lot: LotTaken | null]; close: [] }>();
 const words = ref('');
 const ASKS: Readonly<Partial<Record<PartEventKind, { readonly label: string; readonly done: string; readonly none: string | null }>>> = {
   resealed: { label: 'Kit or lot that went in', done: 'Resealed', none: 'None known' },
@@ -12,14 +14,23 @@ const ASKS: Readonly<Partial<Record<PartEventKind, { readonly label: string; rea
   sent: { label: 'To whom, for what, back when', done: 'Sent out', none: null },
   scrapped: { label: 'Why it is scrapped', done: 'Scrapped', none: null },
 };
+const KINDS: Readonly<Partial<Record<PartEventKind, readonly LotKind[]>>> = {
+  resealed: ['rubber'],
+  coated: ['coating'],
+  relined: ['lining', 'adhesive'],
+};
+const lot = ref<LotTaken | null>(null);
+/** What is said of it: what was typed, else the lot by its label. */
+const said = computed(() => words.value.trim() || (lot.value ? [lot.value.label, lot.value.name].join(' ') : ''));
 const ask = computed(() => ASKS[props.kind] ?? { label: 'What was done', done: 'Done', none: null });
 </script>
 
 <template>
-  <form class="words" @submit.prevent="emit('tell', words.trim())">
+  <form class="words" @submit.prevent="emit('tell', said, lot)">
     <v-text-field v-model="words" v-focus density="compact" :label="ask.label" />
-    <v-btn class="act main" type="submit" :disabled="words.trim().length < 2">{{ ask.done }}</v-btn>
-    <v-btn v-if="ask.none" class="act" @click="emit('tell', '')">{{ ask.none }}</v-btn>
+    <LotPick v-if="KINDS[kind]" v-model="lot" :kinds="KINDS[kind] ?? []" />
+    <v-btn class="act main" type="submit" :disabled="said.length < 2 || (lot !== null && !lot.ok)">{{ ask.done }}</v-btn>
+    <v-btn v-if="ask.none" class="act" @click="emit('tell', '', null)">{{ ask.none }}</v-btn>
     <v-btn class="act" @click="emit('close')">Not yet</v-btn>
   </form>
 </template>

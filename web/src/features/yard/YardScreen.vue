@@ -24,6 +24,8 @@ const jobs = computed(() => [...(data.value?.jobs ?? [])].sort((a, b) => ((a.pro
 // What a device kept of an older version has no such list.
 const stuck = computed(() => data.value?.stuck ?? []);
 // The same of what was put off.
+/** What is late, goes back or has core money out, within days. */
+const traffic = computed(() => data.value?.traffic ?? []);
 const putOffs = computed(() => data.value?.putOffs ?? []);
 const all = computed(() => jobs.value.length + stuck.value.length);
 const NUMBERS = ['Nothing', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve'];
@@ -76,6 +78,23 @@ onBeforeUnmount(off);
       </div>
       <FluidDue v-for="f in data?.fluid ?? []" :key="f.vehicleId" :fluid="f" />
       <p v-if="data && data.fluid.length === 0" class="second empty">No fluid service is on record yet.</p>
+      <template v-if="traffic.length > 0">
+        <div class="head">
+          <h2>Orders and send-outs, due</h2>
+          <span class="grow" />
+          <RouterLink class="link" to="/parts/traffic?view=due">All</RouterLink>
+        </div>
+        <ul>
+          <li v-for="t in traffic" :key="t.id">
+            <span>
+              <RouterLink class="go" :to="`/jobs/${t.jobId}/decide?orders=1`">{{ t.vehicleTag }} {{ t.what }}</RouterLink>
+              <span class="second small care">{{ t.stands }}; {{ t.supplier }}</span>
+            </span>
+            <b v-if="t.on && t.late" class="small">{{ dayText(t.on) }}</b>
+            <span v-else class="second small">{{ t.on ? dayText(t.on) : '' }}</span>
+          </li>
+        </ul>
+      </template>
       <template v-if="putOffs.length > 0">
         <div class="head"><h2>Put off, and due</h2></div>
         <ul>
