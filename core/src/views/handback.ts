@@ -22,6 +22,7 @@ import { jointKey, jointsOf } from '../readiness/joints.ts';
 import { putOffWords } from '../wording/en/decide.ts';
 import { VERDICT_WORD } from '../wording/en/names.ts';
 import { afterCareOf } from './afterCare.ts';
+import { suppliedLines } from './suppliedLines.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
 import { wheelNuts } from '../wording/en/fasteners.ts';
 import { byline, fluidCauseWords } from '../wording/en/history.ts';
@@ -125,17 +126,20 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
         SHEET.torque(t.typed, t.targetTyped, t.wrench ? cameFrom(t.id, 'wrench', t.wrench) : ''),
       ),
     ),
-    parts: here(records.partEvents)
-      .filter((e) => e.kind !== 'found')
-      .map((e) => {
-        const part = records.parts.find((p) => p.id === e.partId);
-        const name = part
-          ? [part.tag, cameFrom(part.id, 'name', part.name), part.partNumber && cameFrom(part.id, 'partNumber', part.partNumber)]
-              .filter(Boolean)
-              .join(' · ')
-          : '';
-        return line(e, place(e.slotId), SHEET.part(name, e));
-      }),
+    parts: [
+      ...here(records.partEvents)
+        .filter((e) => e.kind !== 'found')
+        .map((e) => {
+          const part = records.parts.find((p) => p.id === e.partId);
+          const name = part
+            ? [part.tag, cameFrom(part.id, 'name', part.name), part.partNumber && cameFrom(part.id, 'partNumber', part.partNumber)]
+                .filter(Boolean)
+                .join(' · ')
+            : '';
+          return line(e, place(e.slotId), SHEET.part(name, e));
+        }),
+      ...suppliedLines(here, line, place, records),
+    ],
     fluid: [
       ...here(records.fluidServices).map((f) =>
         line(

@@ -2,6 +2,8 @@ import { ownerChoiceOf } from '../estimate/authorised.ts';
 import { whereabouts } from '../history/whereabouts.ts';
 import type { JobState } from '../job/job.ts';
 import { placeName } from '../layout/graph.ts';
+import { orderStates } from '../supply/orders.ts';
+import { onOrderWords } from '../wording/en/supply.ts';
 import { awayWords, ownerWords } from '../wording/en/jobs.ts';
 
 /** Parts that are away, told together where they went together: "4 drums, to the turner". */
@@ -21,12 +23,21 @@ function owner({ records, history, released }: JobState): string[] {
   return offer && !released && ownerChoiceOf(history)?.offerId !== offer.id ? [ownerWords(offer.sheet.made)] : [];
 }
 
-/** What a job waits for now: parts that are away, and what the stage it stands in cannot begin without. */
+/** What is on its way for places of the job: a line each, with its day. */
+function ordered(state: JobState): string[] {
+  return orderStates(state.history)
+    .filter((s) => s.coming > 0 && s.line.places.length > 0)
+    .map((s) => onOrderWords(s));
+}
+
+/** What a job waits for now: what is on order, parts that are away, and what the stage it stands in cannot begin without. */
 export function waitsOf(state: JobState): string[] {
   const others = state.obligations.flatMap((o) =>
-    o.state === 'waiting' && o.stage === state.stage && o.why !== null && o.waitsFor !== 'part_away' ? [o.why] : [],
+    o.state === 'waiting' && o.stage === state.stage && o.why !== null && o.waitsFor !== 'part_away' && o.waitsFor !== 'on_order'
+      ? [o.why]
+      : [],
   );
-  return [...away(state), ...owner(state), ...new Set(others)];
+  return [...away(state), ...ordered(state), ...owner(state), ...new Set(others)];
 }
 
 /** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */

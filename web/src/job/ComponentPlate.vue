@@ -166,7 +166,7 @@ async function bind(): Promise<void> {
     <PictureRow of="place" :slot-id="c.slot.id" class="pictures" />
     <PutIns v-if="place && (choosing || place.inside.length > 0)" v-model:choosing="choosing" :place="place" :writable="writable" />
     <form v-if="binding" class="bind" @submit.prevent="bind">
-      <v-text-field v-model="tag" v-focus label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
+      <v-text-field v-model="tag" v-focus data-tag label="Tag on the part" placeholder="P 2207" :error-messages="problem" />
       <v-btn class="act slim" type="submit" :disabled="busy">Bind</v-btn>
       <v-btn class="act slim" @click="binding = false">Not now</v-btn>
     </form>

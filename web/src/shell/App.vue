@@ -11,6 +11,7 @@ import { askForDurableStorage } from '../app/durable.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
 import AppHeader from './AppHeader.vue';
+import TagScan from './TagScan.vue';
 
 const session = useSession();
 watch(
@@ -54,6 +55,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
   <v-app>
     <a class="skip" href="#work" @click.prevent="toWork">To the work</a>
     <AppHeader v-if="session.person" ref="top" />
+    <TagScan v-if="session.person && !session.lock" />
     <nav v-if="session.person && !inJob" class="nav no-print" aria-label="Rooms of the shop">
       <RouterLink
         v-for="[to, label] in NAV"

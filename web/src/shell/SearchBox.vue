@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { mdiMagnify } from '@mdi/js';
+import { mdiMagnify, mdiQrcodeScan } from '@mdi/js';
 import { useDebounceFn } from '@vueuse/core';
 import { nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { mayScan, scanning } from './scanning.ts';
 import TagPlate from '../fittings/TagPlate.vue';
 import { call } from '../app/client.ts';
 
 /** Vehicles and parts by tag or name, from anywhere. What is listed is what is typed now, and nothing else is opened. */
 const router = useRouter();
+const scans = mayScan();
 const input = ref<HTMLInputElement | null>(null);
 const typed = ref('');
 const active = ref(0);
@@ -69,6 +71,9 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
       @keydown="onKey"
     />
     <svg class="glass" viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiMagnify" fill="currentColor" /></svg>
+    <button v-if="scans" class="scan" type="button" aria-label="Scan a tag" @click="scanning = true">
+      <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiQrcodeScan" fill="currentColor" /></svg>
+    </button>
     <kbd aria-hidden="true">/</kbd>
     <ul v-if="typed.trim() !== '' && (hits.length > 0 || searched)" id="search-hits" class="hits" role="listbox">
       <li
@@ -110,6 +115,26 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
 }
 .search input::-webkit-search-cancel-button {
   display: none;
+}
+.scan {
+  position: absolute;
+  right: 36px;
+  top: 0;
+  width: var(--touch);
+  height: var(--touch);
+  display: grid;
+  place-items: center;
+  border: 0;
+  background: none;
+  color: var(--blue);
+  cursor: pointer;
+}
+.scan svg {
+  width: 22px;
+  height: 22px;
+}
+.search:has(.scan) input {
+  padding-right: 80px;
 }
 .glass {
   position: absolute;
@@ -165,8 +190,16 @@ kbd {
   kbd {
     display: none;
   }
-  .search input {
+  .search input,
+  .search:has(.scan) input {
     padding: 0 0 0 42px;
+  }
+  .scan {
+    display: none;
+  }
+  .search:focus-within .scan {
+    display: grid;
+    right: 0;
   }
   .hits {
     right: -60px;

@@ -34,6 +34,6 @@ export const sendOuts: FamilyDescriptor<SendOut> = {
   late: 'late',
   dropsWhenVoid: () => false,
   names: { partId: 'part', slotId: 'place' },
-  blackable: ['note', 'batch'],
+  blackable: ['note', 'batch', 'size', 'colour', 'gloss'],
   sending: 'online',
 };

@@ -5,11 +5,15 @@ import { type Slot, placeName, type LayoutRevision } from '../../layout/graph.ts
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
 import type { FluidSample } from '../../ledger/families/fluidSamples.ts';
 import type { JointEvent } from '../../ledger/families/jointEvents.ts';
+import type { ArrivalResult } from '../../ledger/families/orderSteps.ts';
+import type { SentFor } from '../../ledger/families/sendOuts.ts';
+import type { LotVersion } from '../../ledger/lotRecords.ts';
 import type { PartEventKind, PartEvent } from '../../ledger/families/partEvents.ts';
 import { displayWithUnit } from '../../quantity/display.ts';
 import type { Verdict } from '../../verdict/decide.ts';
 import { openDueWords } from './history.ts';
 import { VERDICT_WORD, JOINT_WORD, SEAL_NAME } from './names.ts';
+import { ARRIVAL_NAME, SENT_FOR_NAME } from './supply.ts';
 import { figureOf } from './verdicts.ts';
 
 /** What was done to a part. */
@@ -57,6 +61,16 @@ export const SHEET = {
   torque: (typed: string, target: string, wrench: string): string => `${typed} (target ${target})${wrench ? `, ${wrench}` : ''}`,
   part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until' | 'lot'>): string =>
     `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}${lotWords(e.lot)}`,
+  arrival: (name: string, result: ArrivalResult, count: number): string => {
+    const what = `${count > 1 ? `${count} × ` : ''}${name}`;
+    return result === 'right'
+      ? `${what}, held against the old one: right`
+      : `${what} came ${ARRIVAL_NAME[result].toLowerCase()}, and was not fitted`;
+  },
+  cameBack: (process: SentFor, size: string, result: 'right' | 'wrong'): string =>
+    `${SENT_FOR_NAME[process]}${size ? `, ${size}` : ''}: back, counted and looked at, ${result === 'right' ? 'right' : 'not right'}`,
+  lot: (lot: Pick<LotVersion, 'label' | 'name' | 'batch'>): string =>
+    `Out of lot ${lot.label}, ${lot.name}${lot.batch ? `, batch ${lot.batch}` : ''}`,
   fluid: (product: string, kind: string, batch: string): string => `${product}, ${kind}${batch ? `, batch ${batch}` : ''}`,
   sample: (s: Pick<FluidSample, 'fluidClass' | 'waterPercent' | 'boilC'>, how: string): string =>
     `sample: ${[

@@ -73,6 +73,11 @@ export function lineWords(s: LineState, today: string): string {
   return said.join('; ');
 }
 
+/** What is on its way, for who waits for it: “shoes from Fellgate Linings, promised for 6 Dec 2026”. */
+export function onOrderWords(s: LineState): string {
+  return `${s.line.name.charAt(0).toLowerCase()}${s.line.name.slice(1)} from ${s.line.supplier}, ${s.expected === null ? 'no day promised' : `promised for ${day(s.expected)}`}`;
+}
+
 /** Why something cannot be done yet, for what was ordered or sent out. */
 export function supplyWords(r: SupplyRefusal): string {
   switch (r.kind) {

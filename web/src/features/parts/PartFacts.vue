@@ -18,7 +18,7 @@ interface Told {
   readonly by: string;
 }
 const props = defineProps<{ facts: readonly Told[]; partId: string; jobId: string | null; kind: ComponentKind; writable: boolean }>();
-const emit = defineEmits<{ told: [] }>();
+const emit = defineEmits<{ entered: [] }>();
 const { run, busy, problem } = useRequest();
 const shown = computed(() =>
   props.facts.flatMap((f) => {
@@ -45,7 +45,7 @@ async function tell(): Promise<void> {
     });
     typed.value = '';
     fact.value = null;
-    emit('told');
+    emit('entered');
   });
 }
 </script>

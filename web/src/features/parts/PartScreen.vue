@@ -57,7 +57,7 @@ const WHERE = { slot: 'Fitted', shelf: 'On the shelf', away: 'Away', scrap: 'Scr
         :job-id="data.jobId"
         :kind="data.part.kind"
         :writable="session.may('technician')"
-        @told="refetch()"
+        @entered="refetch()"
       />
       <h2 class="line">Its life</h2>
       <ol>

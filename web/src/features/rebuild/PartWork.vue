@@ -267,7 +267,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       </li>
     </ul>
     <form v-if="fitting" class="fit" @submit.prevent="fitNew">
-      <v-text-field v-model="tag" v-focus label="Tag" placeholder="P 2230" />
+      <v-text-field v-model="tag" v-focus data-tag label="Tag" placeholder="P 2230" />
       <v-text-field v-model="number" label="Part number" />
       <v-text-field v-model="note" label="Note (supplier, lot, torque slip)" />
       <LotPick v-if="LOTS[component.slot.kind]" v-model="newLot" :kinds="LOTS[component.slot.kind] ?? []" />

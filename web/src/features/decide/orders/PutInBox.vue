@@ -77,6 +77,7 @@ async function put(): Promise<void> {
       <v-text-field
         v-if="picked && picked.tag === null"
         v-model="tag"
+        data-tag
         label="Its tag"
         hint="It goes out with a tag."
         placeholder="P 2231"
