@@ -12,6 +12,7 @@ import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import { dayHere, dayText, timeText } from '../../fittings/dates.ts';
 import { sumText } from '../../fittings/money.ts';
 import { useOpenJob } from '../../job/openJob.ts';
+import { useSentFirst } from '../../job/sentFirst.ts';
 
 /** The sheet that the owner is shown, and what he says to it: in the shop, by phone, or by the code of his choice file. */
 const props = defineProps<{ estimate: Estimate; writable: boolean }>();
@@ -19,6 +20,7 @@ const emit = defineEmits<{ back: []; chosen: [plan: readonly { slotId: string; o
 const job = useOpenJob();
 const session = useSession();
 const { run, busy, problem } = useRequest();
+const sentFirst = useSentFirst();
 const offers = computed(() => job.records.offers);
 const offer = computed<Offer | null>(() => offers.value.at(-1) ?? null);
 const sheet = computed(() => offer.value?.sheet ?? null);
@@ -74,6 +76,7 @@ function pick(row: OfferRow, option: OptionId): void {
 }
 async function make(): Promise<void> {
   await run(async () => {
+    await sentFirst();
     await call('makeOffer', { params: { jobId: job.records.job.id }, body: { id: v7() } });
     await job.refresh();
   });
@@ -87,6 +90,7 @@ async function say(answer: 'yes' | 'no'): Promise<void> {
   const of = offer.value;
   if (!of) return;
   await run(async () => {
+    await sentFirst();
     const chosen = answer === 'yes' ? picks.value : [];
     await call('recordOwnerChoice', {
       params: { jobId: job.records.job.id },

@@ -112,6 +112,7 @@ export const useOutbox = defineStore('outbox', () => {
     keepImage: (image: Parameters<Outbox['keepImage']>[0]) => outbox.keepImage(image),
     forget: (item: Parameters<Outbox['forget']>[0]) => outbox.forget(item),
     retry: (item: Parameters<Outbox['retry']>[0]) => outbox.retry(item),
+    flush: () => outbox.flush(),
     /** Sends what others left here, for whoever is signed in, who is a lead. */
     handIn: (items: readonly PendingEvent[]) => {
       const { person } = session;
@@ -119,7 +120,6 @@ export const useOutbox = defineStore('outbox', () => {
       const lead = { leadId: person.id, leadName: person.name, at: timeNow().at };
       return outbox.handIn(items.map((item) => ({ item, by: { id: v7(), ...lead } })));
     },
-    flush: () => outbox.flush(),
     settled: (atMost: number) => outbox.settled(atMost),
     blackOut: (struck: Parameters<Outbox['blackOut']>[0]) => outbox.blackOut(struck),
     whenStored: (f: Parameters<Outbox['whenSent']>[0]) => {

@@ -118,7 +118,14 @@ async function check(result: ArrivalResult): Promise<void> {
   await props.orders.step(props.state, 'checked', {
     ...{ count: count.value, result, slotId: place.value, day: by.value || null, note: note.value.trim() },
   });
-  if (props.orders.problem.value === '' && props.state.toCheck <= count.value) emit('close');
+  if (props.orders.problem.value !== '') return;
+  note.value = '';
+  by.value = '';
+  at.value = null;
+  const looked = props.state.steps.filter((x) => x.kind === 'checked').map((x) => x.slotId);
+  const next = props.state.line.places.find((p) => !looked.includes(p));
+  if (props.state.toCheck === 0) emit('close');
+  else if (next !== undefined) place.value = next;
 }
 const RESULTS: readonly ArrivalResult[] = ['right', 'wrong', 'damaged', 'not_for_build'];
 const other = computed(() => {

@@ -14,6 +14,7 @@ import { useRequest } from '../../../app/request.ts';
 import { useSession } from '../../../app/session.ts';
 import { dayHere } from '../../../fittings/dates.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
+import { useSentFirst } from '../../../job/sentFirst.ts';
 
 /** What is typed of a line that is to be ordered. */
 export interface ToOrder {
@@ -31,6 +32,7 @@ export function useOrders(estimate: () => Estimate) {
   const job = useOpenJob();
   const session = useSession();
   const { run, busy, problem } = useRequest();
+  const sentFirst = useSentFirst();
   const people = useQuery({
     key: ['suppliers'],
     query: () => (session.may('technician') ? call('suppliers', {}) : Promise.resolve<Supplier[]>([])),
@@ -77,6 +79,7 @@ export function useOrders(estimate: () => Estimate) {
   const fresh = () => ({ id: v7(), happenedAt: timeNow().at, device: 'desk' });
   const done = (ask: () => Promise<unknown>) =>
     run(async () => {
+      await sentFirst();
       try {
         await ask();
       } finally {
