@@ -60,7 +60,7 @@ describe('what is ordered, what comes, and what is sent out', function () {
       .getByRole('button', { name: /^Arrived/ })
       .click();
     await job.page.locator('form.ask').getByRole('button', { name: 'Arrived' }).click();
-    await job.on('Hold it against the old one').click();
+    await job.on('Look at what came').click();
     // Of the old one, then of the new one: outside diameter, thickness, height.
     await job.on('Height, old').click();
     await typeFigures(job.page, ['48']);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { openCluster } from './lib/cluster.mjs';
 import { grow } from './lib/grow.mjs';
 import { checkNode, ensureBuilt, ensureModules, ensurePackages, ROOT } from './lib/machine.mjs';
+import { ordered } from './lib/ordered.mjs';
 import { followed } from './lib/following.mjs';
 import { measureCauses } from './lib/causes.mjs';
 import { measureKeys } from './lib/keys.mjs';
@@ -99,6 +100,12 @@ await run(async () => {
       await measure(`reading all of it`, 20, () => get(`/api/jobs/${jobs[n].jobId}`));
     }
     await measure('the limit book', 30, () => get('/api/limits'));
+    const sizes = await ordered({ url: databaseUrl });
+    say(`${sizes.parts} lives of parts, ${sizes.lines} order lines`);
+    for (const view of ['way', 'due']) await measure(`orders over all vehicles, “${view}”`, 30, () => get(`/api/traffic?view=${view}`));
+    await measure('orders found by a word', 30, (i) => get(`/api/traffic?q=part%20${i}`));
+    await measure('parts by a figure', 30, () => get('/api/figures?fact=height&typed=48&by=1'));
+    await runTs('tools/variants.mjs', [server.url, cookie], 'inherit');
     await measure('parts by tag', 30, () => get('/api/parts?q=LP%200001%201'));
     const { keys, gaps } = await measureKeys({ url: server.url, cookie, jobs });
     const took = keys.map((k) => k.ms).sort((a, b) => a - b);

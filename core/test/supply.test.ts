@@ -66,6 +66,22 @@ const told = (t: JobFixture, lineId: string, kind: OrderStep['kind'], over: Part
   t.file.orderSteps = [...t.file.orderSteps, step(lineId, kind, { ...base(t.next()), ...over })];
 };
 
+const articleOf = (states: ArticleVersion['states']): ArticleVersion => ({
+  ...{
+    id: 'a',
+    seriesId: 'a',
+    name: 'Rotor',
+    partNumber: null,
+    supply: 'new',
+    kind: 'rotor',
+    process: null,
+    fits: 'shop',
+    appliesTo: null,
+  },
+  ...{ make: null, model: null, axle: null, supplierId: null, price: null, tax: 'standard', pricedOn: '2026-05-01', leadDays: null },
+  ...{ core: 0, scarcity: 'available', covers: 'one', contents: [], states, retired: false, enteredBy: 'ann', enteredAt: NOW },
+});
+
 describe('an order line', () => {
   it('counts what it was told and never more than was ordered, whatever is tried in whatever order', () => {
     fc.assert(
@@ -189,7 +205,7 @@ describe('the old part is the gauge for the new one', () => {
     const t = new JobFixture();
     const at = t.slot('rotor');
     said(t, { fact: 'height', typed: '48', partId: `part:${at}`, slotId: at });
-    const article = { id: 'a', states: { height: '52 mm' } } as unknown as ArticleVersion;
+    const article = articleOf({ height: '52 mm' });
     const height = comparedAt(openHistory(t.file), at, `part:${at}`, null, article).find((c) => c.fact.id === 'height');
     expect([height?.statedUnlike, height?.alike]).to.deep.equal([true, null]);
   });

@@ -129,8 +129,8 @@ export async function loadDemo(url: string, password: string, today: number): Pr
   for (const limit of story.limits.filter((l) => l.checkedBy !== null)) await second.post(`/api/limits/${limit.id}/check`, {});
   await tellOfRack(lead.post, story);
   await showDrawings(lead.post, story);
-  const told = await tellOfPrices(lead.post, (n) => story.day(n));
-  await tellOfSupply(lead, story, told);
+  const entered = await tellOfPrices(lead.post, (n) => story.day(n));
+  await tellOfSupply(lead, story, entered);
   // V 071 stands before its owner: he was asked, and has not answered.
   const offered = story.jobs.find((j) => j.complaint !== '' && j.authorisedMinor === 90_000 && j.vehicleId === carOf(story, 'V 071'));
   if (offered) await lead.post(`/api/jobs/${offered.id}/offers`, { id: v7() });

@@ -2,7 +2,7 @@ import type { ComponentKind } from '../layout/kinds.ts';
 import type { CharacteristicId } from './measurements.ts';
 
 /** How something by which an article is known is said. */
-export type IdentityForm = 'length' | 'count' | 'choice' | 'words' | 'day' | 'degrees';
+type IdentityForm = 'length' | 'count' | 'choice' | 'words' | 'day' | 'degrees';
 
 /** Something by which an article is known: a figure or a feature that another one is held against, or a property of it. */
 export interface IdentityFact {

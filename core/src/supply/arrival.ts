@@ -1,4 +1,4 @@
-import { identityFact, type IdentityFact, identityOf } from '../catalogue/identity.ts';
+import { type IdentityFact, identityOf } from '../catalogue/identity.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn } from '../history/whereabouts.ts';
 import { slotById } from '../layout/graph.ts';
@@ -124,6 +124,3 @@ export function rightRefusal(list: readonly Compared[]): { readonly unlike: read
     unlooked: list.filter((c) => c.old !== null && c.fresh === null),
   };
 }
-
-/** What is known by an id, for words. */
-export const factNamed = (id: string): string => identityFact(id)?.name ?? id;

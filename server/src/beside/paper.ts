@@ -24,7 +24,7 @@ pdfmake.setLocalAccessPolicy((path) => path.includes('@fontsource'));
 
 export const INK = '#1B2226';
 export const SECOND = '#46525A';
-export const HAIR = '#C9C6BA';
+const HAIR = '#C9C6BA';
 
 /** Signs that the fonts lack would vanish without a word: they are written with signs that they have. */
 export function printable(text: string): string {

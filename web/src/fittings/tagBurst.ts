@@ -1,7 +1,7 @@
 import { TAG_PREFIX } from '@dauer/core/supply';
 
 /** Characters no further apart than this, of a code that begins so, come from a scanner that types and not from a hand. */
-export const TAG_GAP_MS = 60;
+const TAG_GAP_MS = 60;
 
 /** Tells a scanner that types a tag's code from a hand and from a gauge: feed it every key with its time. */
 export class TagBurst {

@@ -272,8 +272,8 @@ export const partsHandlers: Pick<Handlers, 'parts' | 'findByFigure' | 'part' | '
         jobId: e.jobId,
       })),
     ];
-    const told = mine(activeEvents(said, retracted));
-    const facts = [...new Map([...told].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1)).map((f) => [f.fact, f])).values()].map(
+    const spoken = mine(activeEvents(said, retracted));
+    const facts = [...new Map([...spoken].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1)).map((f) => [f.fact, f])).values()].map(
       (f) => ({
         ...{ fact: f.fact, typed: f.typed, value: f.canonical, at: f.happenedAt, by: who(f.authorId) },
       }),

@@ -83,6 +83,19 @@ async function tell(): Promise<void> {
   await props.orders.step(s.value, kind, { count: Number(count.value), day: day.value || null, amount: sum, note: note.value.trim() });
   if (props.orders.problem.value === '') asking.value = null;
 }
+/** What waits for it at its places: the steps that a late one holds. */
+const holds = computed(() =>
+  s.value.coming + s.value.toCheck === 0
+    ? []
+    : job.state.obligations.flatMap((o) =>
+        o.stage === 'rebuild' &&
+        (o.state === 'waiting' || o.state === 'open') &&
+        o.slotId !== null &&
+        s.value.line.places.includes(o.slotId)
+          ? [o.what]
+          : [],
+      ),
+);
 const past = computed(() =>
   s.value.steps.map((x) => ({
     id: x.id,
@@ -112,7 +125,7 @@ const past = computed(() =>
       <span class="second small">{{ state.line.supplier }}{{ state.dues[0] ? `; due by ${dayText(state.dues[0].on)}` : '' }}</span>
     </div>
     <div v-if="writable" class="acts">
-      <v-btn v-if="state.toCheck > 0 && !checking" class="act main slim" @click="emit('check')">Hold it against the old one</v-btn>
+      <v-btn v-if="state.toCheck > 0 && !checking" class="act slim" @click="emit('check')">Hold it against the old one</v-btn>
       <v-btn
         v-for="c in can"
         :key="c"
@@ -124,6 +137,9 @@ const past = computed(() =>
         {{ WORD[c] }}
       </v-btn>
     </div>
+    <p v-if="holds.length > 0" class="wide second small">
+      Holds: {{ holds.slice(0, 4).join('; ').toLowerCase() }}{{ holds.length > 4 ? ` and ${holds.length - 4} more` : '' }}
+    </p>
     <p v-if="stranded" class="wide small">Nothing decided needs it any more. It may be cancelled, or goes back.</p>
     <form v-if="asking" class="wide ask" @submit.prevent="tell">
       <v-text-field

@@ -6,11 +6,13 @@ import { majorOf, minorDigits } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { useSession } from '../../../app/session.ts';
+import { sumText } from '../../../fittings/money.ts';
 import { saveTable } from '../../../fittings/tableFile.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
 import ArrivalCheck from './ArrivalCheck.vue';
 import LineRow from './LineRow.vue';
 import LooksFirst from './LooksFirst.vue';
+import OrdersBar from './OrdersBar.vue';
 import OtherLine from './OtherLine.vue';
 import OutRow from './OutRow.vue';
 import PutInBox from './PutInBox.vue';
@@ -82,6 +84,38 @@ async function csv(supplierId: string, supplier: string): Promise<void> {
   );
 }
 const prices = computed(() => session.may('technician'));
+const list = ref<InstanceType<typeof ToOrderList> | null>(null);
+/** The one next act: what came is looked at before anything else is ordered. */
+const next = computed(() => {
+  const here = open.value.find((s) => s.toCheck > 0);
+  if (here)
+    return {
+      title: `${here.line.name} is here`,
+      act: 'Look at what came',
+      press: () => {
+        checking.value = here.line.id;
+      },
+    };
+  const group = props.writable ? (list.value?.next ?? null) : null;
+  if (group && refusal.value === null)
+    return {
+      title: `${group.picked.length} to order from ${group.name}, ${sumText(group.sum, props.currency)} net`,
+      act: `Order from ${group.name}`,
+      press: () => list.value?.order(group),
+    };
+  return null;
+});
+const title = computed(() => {
+  if (next.value) return next.value.title;
+  const nobody = looks.value.filter((l) => l.state === 'nobody').length;
+  if (refusal.value?.code === 'not_looked' && orders.needs.value.some((n) => n.missing > 0))
+    return `Nothing is ordered yet: ${nobody} things to look at`;
+  return open.value.length > 0 ? `${open.value.length} on the way or to send back` : 'Nothing to do here';
+});
+const says = computed(() => {
+  const out = away.value.length;
+  return [`${open.value.length} open`, out > 0 ? `${out} in a box or away` : ''].filter(Boolean).join('; ');
+});
 </script>
 
 <template>
@@ -122,7 +156,7 @@ const prices = computed(() => session.may('technician'));
       <h3>To order</h3>
       <LooksFirst :looks="looks" :writable="writable" />
       <p v-if="refusal && refusal.code === 'over_authorised'" class="small">{{ refusal.words }}</p>
-      <ToOrderList :orders="orders" :currency="currency" :writable="writable" />
+      <ToOrderList ref="list" :orders="orders" :currency="currency" :writable="writable" />
       <p v-if="writable && adding !== 'line'"><v-btn class="act slim" @click="adding = 'line'">Something else</v-btn></p>
       <OtherLine v-if="adding === 'line'" :orders="orders" :currency="currency" :picked="job.picked" @close="adding = null" />
     </template>
@@ -158,12 +192,20 @@ const prices = computed(() => session.may('technician'));
         <OutRow v-for="o in cameBack" :key="o.out.id" :state="o" :orders="orders" :currency="currency" :writable="false" />
       </ul>
     </details>
+    <OrdersBar
+      v-if="prices && checking === null"
+      :title="title"
+      :says="says"
+      :act="next?.act ?? null"
+      :busy="orders.busy.value"
+      @press="next?.press()"
+    />
   </section>
 </template>
 
 <style scoped>
 .orders {
-  padding-bottom: var(--space-6);
+  padding-bottom: 112px;
 }
 h3 {
   margin-top: var(--space-4);

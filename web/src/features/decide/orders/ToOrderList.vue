@@ -36,6 +36,9 @@ const usual = (needs: readonly Need[]): string =>
 function order(g: (typeof groups.value)[number]): void {
   void props.orders.order(g.picked.map((need) => ({ need, supplierId: g.id, expected: day.value[g.id] ?? usual([need]) })));
 }
+/** What is ordered next by one press: everything picked of the first supplier. */
+const next = computed(() => groups.value.find((g) => g.id !== '' && g.picked.length > 0) ?? null);
+defineExpose({ next, order });
 const items = computed(() => props.orders.suppliers.value.map((s) => ({ value: s.id, title: s.name })));
 </script>
 
@@ -47,8 +50,8 @@ const items = computed(() => props.orders.suppliers.value.map((s) => ({ value: s
     <h3>{{ g.name || 'From whom is not said' }}</h3>
     <ul>
       <li v-for="n in g.needs" :key="n.key">
-        <input :id="`need-${n.key}`" type="checkbox" :checked="!out.has(n.key)" :disabled="!writable || g.id === ''" @change="toggle(n)" />
-        <label :for="`need-${n.key}`" class="what">
+        <label class="what">
+          <input type="checkbox" :checked="!out.has(n.key)" :disabled="!writable || g.id === ''" @change="toggle(n)" />
           <span class="fig count">{{ n.missing }}</span>
           <b>{{ n.name }}</b>
           <span v-if="n.article?.partNumber" class="second fig small">{{ n.article.partNumber }}</span>
@@ -63,6 +66,7 @@ const items = computed(() => props.orders.suppliers.value.map((s) => ({ value: s
           {{ orders.before(n).unlike.join('; ') }}
         </p>
         <p v-else-if="orders.before(n).unknown" class="second small unlike">Nothing of the old one is on record to hold it against.</p>
+        <p v-for="o in orders.otherAxles(n)" :key="o" class="second small unlike">On the other axle: {{ o }}</p>
         <v-select
           v-if="writable && !n.article?.supplierId"
           class="from"
@@ -82,12 +86,7 @@ const items = computed(() => props.orders.suppliers.value.map((s) => ({ value: s
         class="day"
         @update:model-value="(v: string) => (day = { ...day, [g.id]: v })"
       />
-      <v-btn
-        class="act main"
-        :loading="orders.busy.value"
-        :disabled="g.picked.length === 0 || orders.refusal.value !== null"
-        @click="order(g)"
-      >
+      <v-btn class="act" :loading="orders.busy.value" :disabled="g.picked.length === 0 || orders.refusal.value !== null" @click="order(g)">
         Ordered from {{ g.name }} ({{ g.picked.length }})
       </v-btn>
       <span class="second small">{{ sumText(g.sum, currency) }} net{{ g.unpriced > 0 ? `, ${g.unpriced} without a price` : '' }}</span>
@@ -108,6 +107,7 @@ li {
   border-bottom: var(--line-hair) solid var(--hair);
 }
 li input {
+  align-self: center;
   width: 22px;
   height: 22px;
   accent-color: var(--blue);
@@ -131,7 +131,7 @@ li input {
 }
 .unlike {
   flex: 1 1 100%;
-  padding: 0 0 var(--space-2) 34px;
+  padding: 0 0 var(--space-2) 56px;
 }
 .from {
   flex: 0 1 240px;

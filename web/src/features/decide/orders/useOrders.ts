@@ -1,9 +1,9 @@
 import type { Sent } from '@dauer/contract';
 import { completenessOf, type Need, needsOf, strandedLines, type Estimate } from '@dauer/core/estimate';
-import { slotById, placeName } from '@dauer/core/layout';
+import { axleOf, slotById, placeName } from '@dauer/core/layout';
 import type { ArticleVersion, Supplier } from '@dauer/core/ledger';
 import { daysAfter } from '@dauer/core/quantity';
-import { comparedAt, orderStates, outStates, patternAt, type LineState } from '@dauer/core/supply';
+import { comparedAt, factsOf, orderStates, outStates, patternAt, type LineState } from '@dauer/core/supply';
 import { orderingRefusal } from '@dauer/core/views';
 import { knownWords } from '@dauer/core/wording';
 import { useQuery } from '@pinia/colada';
@@ -74,6 +74,23 @@ export function useOrders(estimate: () => Estimate) {
       unknown: lists.length > 0 && lists.some((list) => list.every((c) => c.old === null || c.fact.id === 'outline')),
     };
   }
+  /** Of linings: what is on the other axles, by maker, compound and age. */
+  function otherAxles(need: Need): string[] {
+    const kinds = need.places.flatMap((id) => slotById(job.records.layout, id)?.kind ?? []);
+    if (!kinds.some((k) => k === 'pads' || k === 'shoes')) return [];
+    const axles = new Set(need.places.map((id) => axleOf(slotById(job.records.layout, id)?.corner ?? null)));
+    const others = job.state.components.filter(
+      (c) => (c.slot.kind === 'pads' || c.slot.kind === 'shoes') && !axles.has(axleOf(c.slot.corner)) && c.part !== null,
+    );
+    return others.map((c) => {
+      const facts = factsOf(job.history, c.part?.id ?? '');
+      const of = (id: string): string => facts.findLast((f) => f.fact === id)?.typed ?? '';
+      const lotId = job.history.active(job.records.lotUses).findLast((u) => u.slotId === c.slot.id)?.lotId;
+      const lot = job.records.lots.find((l) => l.seriesId === lotId);
+      const known = [of('make'), of('compound') || (lot?.compound ?? ''), of('made') || (lot?.made ?? '')].filter(Boolean).join(', ');
+      return `${placeName(c.slot)}: ${known || 'maker, compound and age not known'}`;
+    });
+  }
   const partAt = (slotId: string): string | null => patternAt(job.history, { happenedAt: timeNow().at }, slotId);
   const params = () => ({ jobId: job.records.job.id });
   const fresh = () => ({ id: v7(), happenedAt: timeNow().at, device: 'desk' });
@@ -116,7 +133,7 @@ export function useOrders(estimate: () => Estimate) {
   const outStep = (body: Event<'sendOutSteps'>) =>
     done(() => call('recordSendOutStep', { params: params(), body: { ...fresh(), ...body } }));
   return {
-    ...{ suppliers, needs, lines, outs, stranded, looks, refusal, busy, problem, nameOf, placesText, usualDay, before, partAt },
+    ...{ suppliers, needs, lines, outs, stranded, looks, refusal, busy, problem, nameOf, placesText, usualDay, before, otherAxles, partAt },
     ...{ order, orderOther, step, putInBox, outStep, refresh: () => job.refresh() },
   };
 }
