@@ -12,6 +12,7 @@ import { partFacts, type PartFact } from '../src/ledger/families/partFacts.ts';
 import type { SendOut } from '../src/ledger/families/sendOuts.ts';
 import type { LotVersion } from '../src/ledger/lotRecords.ts';
 import type { ArticleVersion } from '../src/ledger/priceRecords.ts';
+import { whyNotTakenBack } from '../src/readiness/takenBack.ts';
 import { whyNotDone } from '../src/readiness/workRefusal.ts';
 import { comparedAt, isAlike, rightRefusal } from '../src/supply/arrival.ts';
 import { lotQuestion } from '../src/supply/lots.ts';
@@ -131,7 +132,8 @@ describe('an order line', () => {
     const right = [step(l.id, 'arrived'), step(l.id, 'checked', { result: 'right' })];
     expect(lineState(l, right).core).to.equal('here');
     expect(lineState(l, right).dues[0]?.what).to.equal('core');
-    expect(whyNotStep(lineState(l, right), step(l.id, 'core_sent', { count: 2 }))).to.equal('more_than_came');
+    expect(whyNotStep(lineState(l, right), step(l.id, 'core_sent', { count: 2 }))).to.equal('no_core');
+    expect(whyNotStep(lineState(l, right), step(l.id, 'core_credited')), 'credited before it went').to.equal('no_core');
     expect(lineState(l, [...right, step(l.id, 'core_sent')]).core).to.equal('sent');
     expect(lineState(l, [...right, step(l.id, 'core_sent'), step(l.id, 'core_credited')]).done).to.equal(true);
     expect(lineState(l, [...right, step(l.id, 'core_kept')]).done).to.equal(true);
@@ -208,6 +210,31 @@ describe('the old part is the gauge for the new one', () => {
     const article = articleOf({ height: '52 mm' });
     const height = comparedAt(openHistory(t.file), at, `part:${at}`, null, article).find((c) => c.fact.id === 'height');
     expect([height?.statedUnlike, height?.alike]).to.deep.equal([true, null]);
+  });
+});
+
+describe('what rests on an entry of an order', () => {
+  it('is taken back before it: an arrival that was looked at, a line of which something came, a check that something was fitted by', () => {
+    const t = new JobFixture();
+    const at = t.slot('rotor');
+    const l = ordered(t, { places: [at], count: 1 });
+    const back = (recordId: string) => whyNotTakenBack(openHistory(t.file), recordId);
+    expect(back(l.id)).to.equal(null);
+    told(t, l.id, 'promised', { day: '2026-03-01' });
+    expect(back(l.id), 'a promise may fall with it').to.equal(null);
+    told(t, l.id, 'arrived');
+    told(t, l.id, 'checked', { result: 'right', slotId: at });
+    const [, arrived, checked] = t.file.orderSteps.map((s) => s.id);
+    expect(back(l.id)).to.contain('rests on it');
+    expect(back(arrived!)).to.contain('rests on it');
+    expect(back(checked!)).to.equal(null);
+    t.part(t.slot('caliper'), 'removed');
+    t.part(at, 'removed');
+    t.file.partEvents = [
+      ...t.file.partEvents,
+      { ...base(t.next()), partId: 'fresh', kind: 'fitted', slotId: at, note: '', temporary: false, until: null, lot: null, lineOn: false },
+    ];
+    expect(back(checked!), 'fitted by it').to.not.equal(null);
   });
 });
 

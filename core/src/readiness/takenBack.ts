@@ -3,12 +3,23 @@ import { slotById } from '../layout/graph.ts';
 import type { EventBase } from '../ledger/eventBase.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
+import { holdsWithout, orderStates } from '../supply/orders.ts';
+import { outStates } from '../supply/outs.ts';
+import { SUPPLY_RESTS } from '../wording/en/supply.ts';
 import { restsOn } from '../wording/en/work.ts';
 import { whyNotDone } from './workRefusal.ts';
 
 /** Where a part is or was when something was done to it. */
 function placeOf(events: readonly PartEvent[], e: PartEvent): string | null {
   return e.slotId ?? events.findLast((x) => x.partId === e.partId && x.slotId !== null && x.happenedAt <= e.happenedAt)?.slotId ?? null;
+}
+
+/** Whether something was told of an order line or a send-out that could not have been without an entry. */
+function suppliedSince(history: JobHistory, id: string): boolean {
+  const line = orderStates(history).find((s) => s.line.id === id || s.steps.some((x) => x.id === id));
+  if (line?.line.id === id) return line.steps.some((x) => x.kind !== 'promised' && x.kind !== 'chased');
+  if (line) return !holdsWithout(line, id);
+  return outStates(history).some((o) => o.out.id === id && o.sent !== null);
 }
 
 /**
@@ -22,9 +33,11 @@ export function whyNotTakenBack(history: JobHistory, id: string): string | null 
   const { records } = history;
   const lists: readonly (readonly EventBase[])[] = [
     ...[records.partEvents, records.jointEvents, records.putIns, records.decisions, records.findings],
+    ...[records.orderLines, records.orderSteps, records.sendOuts, records.sendOutSteps],
   ];
   const entry = lists.flat().find((e) => e.id === id);
   if (!entry) return null;
+  if (suppliedSince(history, id)) return SUPPLY_RESTS;
   const events = inOrder(history.active(records.partEvents));
   const later = events.filter((e) => e.jobId === records.job.id && e.id !== id && e.happenedAt >= entry.happenedAt);
   if (later.length === 0) return null;

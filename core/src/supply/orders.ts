@@ -27,6 +27,9 @@ export interface LineState {
   readonly creditWaits: boolean;
   /** Old units whose core money is out: still here, or sent and not credited. */
   readonly core: 'none' | 'here' | 'sent' | 'settled';
+  /** Old units that are still to be sent, and that were sent and not credited. */
+  readonly coresHere: number;
+  readonly coresOut: number;
   /** Newest promised day; null where none was said. */
   readonly expected: string | null;
   readonly credited: number;
@@ -50,9 +53,9 @@ export function lineState(line: OrderLine, steps: readonly OrderStep[]): LineSta
   const toCheck = Math.max(0, arrived - right - bad);
   const toReturn = Math.max(0, bad - returned);
   const cores = line.core === null || line.core === 0 ? 0 : right;
-  const coreGone = total(steps, 'core_sent');
-  const coreDone = total(steps, 'core_credited') + total(steps, 'core_kept');
-  const core = cores === 0 ? 'none' : coreDone >= cores ? 'settled' : coreGone >= cores - total(steps, 'core_kept') ? 'sent' : 'here';
+  const coresHere = Math.max(0, cores - total(steps, 'core_sent') - total(steps, 'core_kept'));
+  const coresOut = Math.max(0, total(steps, 'core_sent') - total(steps, 'core_credited'));
+  const core = cores === 0 ? 'none' : coresHere > 0 ? 'here' : coresOut > 0 ? 'sent' : 'settled';
   const creditWaits = returned > 0 && total(steps, 'credited') < returned;
   const bads = steps.filter((s) => s.kind === 'checked' && s.result !== 'right');
   const came = steps.findLast((s) => s.kind === 'arrived');
@@ -64,7 +67,7 @@ export function lineState(line: OrderLine, steps: readonly OrderStep[]): LineSta
     ...(core === 'here' && came ? [{ what: 'core' as const, on: day(came, CORE_DAYS) }] : []),
   ].sort((a, b) => (a.on < b.on ? -1 : 1));
   return {
-    ...{ line, steps, cancelled, arrived, right, bad, returned, coming, toCheck, toReturn, creditWaits, core, dues },
+    ...{ line, steps, cancelled, arrived, right, bad, returned, coming, toCheck, toReturn, creditWaits, core, coresHere, coresOut, dues },
     expected: steps.findLast((s) => s.kind === 'promised' && s.day !== null)?.day ?? line.expected,
     credited: steps.reduce((sum, s) => sum + (s.amount ?? 0), 0),
     done: coming === 0 && toCheck === 0 && toReturn === 0 && !creditWaits && core !== 'here' && core !== 'sent',
@@ -94,8 +97,7 @@ export function inHand(s: LineState): number {
 }
 
 /** Why a step cannot be of a line, as it has come to; null where it can. */
-export type StepRefusal =
-  'nothing_to_come' | 'nothing_to_check' | 'nothing_to_return' | 'nothing_to_credit' | 'no_core' | 'more_than_came' | 'no_day';
+export type StepRefusal = 'nothing_to_come' | 'nothing_to_check' | 'nothing_to_return' | 'nothing_to_credit' | 'no_core' | 'no_day';
 
 export function whyNotStep(s: LineState, step: Pick<OrderStep, 'kind' | 'count' | 'day' | 'result'>): StepRefusal | null {
   switch (step.kind) {
@@ -114,12 +116,19 @@ export function whyNotStep(s: LineState, step: Pick<OrderStep, 'kind' | 'count' 
       return step.count > s.returned - total(s.steps, 'credited') ? 'nothing_to_credit' : null;
     case 'core_sent':
     case 'core_kept':
-      return s.core !== 'here' && !(step.kind === 'core_kept' && s.core === 'sent') ? 'no_core' : overCore(s, step.count);
+      return step.count > s.coresHere ? 'no_core' : null;
     case 'core_credited':
-      return s.core !== 'sent' && s.core !== 'here' ? 'no_core' : overCore(s, step.count);
+      return step.count > s.coresOut ? 'no_core' : null;
   }
 }
 
-function overCore(s: LineState, count: number): StepRefusal | null {
-  return count > s.right ? 'more_than_came' : null;
+/** Whether the steps that are left when one is taken back could still have been taken, one after the other. */
+export function holdsWithout(s: LineState, stepId: string): boolean {
+  let kept: readonly OrderStep[] = [];
+  for (const step of s.steps) {
+    if (step.id === stepId) continue;
+    if (whyNotStep(lineState(s.line, kept), step) !== null) return false;
+    kept = [...kept, step];
+  }
+  return true;
 }

@@ -105,7 +105,6 @@ export const STEP_REFUSED: Readonly<Record<StepRefusal, string>> = {
   nothing_to_return: 'No more of it is to be sent back.',
   nothing_to_credit: 'No more of it went back than is credited already.',
   no_core: 'No old unit of this line waits for core money.',
-  more_than_came: 'No more of them came.',
   no_day: 'Say for which day it is promised.',
 };
 
@@ -166,6 +165,9 @@ export function unlookedWords(list: readonly { readonly corner: Corner | null; r
     })
     .join('. ');
 }
+
+/** What was told of an order or a send-out since, and rests on an entry. */
+export const SUPPLY_RESTS = 'What was entered of it since rests on it. Take that back first.';
 
 /** Why nothing is ordered yet. */
 export const NOT_ORDERED = {

@@ -37,7 +37,7 @@ const can = computed<Ask[]>(() => {
   if (s.value.toReturn > 0) list.push('returned');
   if (s.value.creditWaits) list.push('credited');
   if (s.value.core === 'here') list.push('core_sent', 'core_kept');
-  if (s.value.core === 'sent') list.push('core_credited', 'chased');
+  if (s.value.coresOut > 0) list.push('core_credited', 'chased');
   return [...new Set(list)];
 });
 const most = computed(() => {
@@ -49,8 +49,13 @@ const most = computed(() => {
       return s.value.toReturn;
     case 'credited':
       return s.value.returned;
+    case 'core_sent':
+    case 'core_kept':
+      return s.value.coresHere;
+    case 'core_credited':
+      return s.value.coresOut;
     default:
-      return s.value.right || 1;
+      return 1;
   }
 });
 const WORD: Readonly<Record<Ask, string>> = {

@@ -138,7 +138,7 @@ const about = computed(() =>
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 316px;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 0.8fr) 380px;
   gap: var(--space-1) var(--space-4);
   align-items: center;
   padding: var(--space-2) 0;
