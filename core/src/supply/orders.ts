@@ -124,11 +124,11 @@ export function whyNotStep(s: LineState, step: Pick<OrderStep, 'kind' | 'count' 
 
 /** Whether the steps that are left when one is taken back could still have been taken, one after the other. */
 export function holdsWithout(s: LineState, stepId: string): boolean {
-  let kept: readonly OrderStep[] = [];
+  let before: readonly OrderStep[] = [];
   for (const step of s.steps) {
     if (step.id === stepId) continue;
-    if (whyNotStep(lineState(s.line, kept), step) !== null) return false;
-    kept = [...kept, step];
+    if (whyNotStep(lineState(s.line, before), step) !== null) return false;
+    before = [...before, step];
   }
   return true;
 }
