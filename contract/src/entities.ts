@@ -299,6 +299,7 @@ export const jobFile = z
     articles: z.array(price.article),
     rates: z.array(price.rates),
     houseRules: z.array(price.houseRule),
+    comebackCounts: z.array(price.comebackCount),
     offers: z.array(price.offer),
     lots: z.array(lot),
     people: z.array(person),

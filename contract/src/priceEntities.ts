@@ -55,6 +55,20 @@ export const houseRuleFields = z.object({ rule: words(40).min(1), school: words(
 export const houseRule = houseRuleFields
   .extend({ id, enteredBy: id, enteredAt: instant })
   .meta({ id: 'HouseRuleVersion' }) satisfies z.ZodType<ledger.HouseRuleVersion>;
+export const lastingCase = z.object({
+  option: e.option,
+  kind: e.componentKind,
+  lots: z.array(z.string()).readonly(),
+  from: instant,
+  until: instant,
+  cameBack: z.boolean(),
+});
+export const comebackCount = z.object({
+  option: e.option,
+  kind: e.componentKind,
+  cases: z.number().int(),
+  comebacks: z.number().int(),
+}) satisfies z.ZodType<ledger.ComebackCount>;
 const offerWay = z.object({
   option: e.option,
   name: z.string(),

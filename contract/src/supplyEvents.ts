@@ -71,6 +71,8 @@ const outStepFields = {
 };
 const useFields = { lotId: id, slotId: id.nullable(), partId: id.nullable(), reason: words(300).default('') };
 
+const comebackFields = { slotId: id, repairedIn: id, answer: z.enum(['comeback', 'other_fault']), note: words(300).default('') };
+
 type Fields<T extends ledger.EventBase> = z.ZodType<T>;
 const orderLine = recordBase.extend(lineFields).meta({ id: 'OrderLine' }) satisfies Fields<ledger.OrderLine>;
 const orderStep = recordBase.extend(stepFields).meta({ id: 'OrderStep' }) satisfies Fields<ledger.OrderStep>;
@@ -81,6 +83,7 @@ const orderLook = recordBase.extend(lookFields).meta({ id: 'OrderLook' }) satisf
 const sendOut = recordBase.extend(outFields).meta({ id: 'SendOut' }) satisfies Fields<ledger.SendOut>;
 const sendOutStep = recordBase.extend(outStepFields).meta({ id: 'SendOutStep' }) satisfies Fields<ledger.SendOutStep>;
 const lotUse = recordBase.extend(useFields).meta({ id: 'LotUse' }) satisfies Fields<ledger.LotUse>;
+const comeback = recordBase.extend(comebackFields).meta({ id: 'Comeback' }) satisfies Fields<ledger.Comeback>;
 
 export const SUPPLY_EVENTS = {
   orderLines: { sent: sentBase.extend({ ...lineFields, expected: sentDay.nullable().default(null) }), record: orderLine },
@@ -89,5 +92,6 @@ export const SUPPLY_EVENTS = {
   orderLooks: { sent: sentBase.extend(lookFields), record: orderLook },
   sendOuts: { sent: sentBase.extend(outFields), record: sendOut },
   sendOutSteps: { sent: sentBase.extend({ ...outStepFields, day: sentDay.nullable().default(null) }), record: sendOutStep },
+  comebacks: { sent: sentBase.extend(comebackFields), record: comeback },
   lotUses: { sent: sentBase.extend(useFields), record: lotUse },
 } as const;

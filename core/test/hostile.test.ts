@@ -240,6 +240,7 @@ describe('every family of events', () => {
       'articles',
       'rates',
       'houseRules',
+      'comebackCounts',
       'offers',
       'lots',
       'people',

@@ -24,6 +24,7 @@ function ordered(records: JobRecords): Record<string, unknown> {
     'articles',
     'rates',
     'houseRules',
+    'comebackCounts',
     'offers',
     'lots',
   ];

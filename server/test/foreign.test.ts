@@ -81,6 +81,7 @@ describe('what is told of one vehicle', function () {
     foreign['supplierId'] = v7();
     foreign['articleId'] = v7();
     foreign['lotId'] = v7();
+    foreign['repairedIn'] = other.jobId;
     await shop.lead.ask('POST', '/api/suppliers', { id: SUPPLIER, name: 'Turner', contact: '' });
     await shop.technician.ask('POST', '/api/lots', LOT);
     foreign['lineId'] = await stored('order-lines', ORDER);
@@ -146,6 +147,7 @@ describe('what is told of one vehicle', function () {
         const other = (await shop.technician.file(mine.jobId)).partEvents.find((e) => e.slotId === at)!.partId;
         return { sendOutId: await own('send-outs', sendOut(at, other)), kind: 'chased' };
       },
+      comebacks: () => ({ slotId, repairedIn: mine.jobId, answer: 'other_fault' }),
       lotUses: () => ({ lotId: LOT.seriesId, slotId, partId }),
       cautionAcks: () => ({ caution: 'x' }),
       partEvents: () => ({ partId, kind: 'found', slotId, note: '', temporary: false, part: null }),
@@ -214,6 +216,7 @@ describe('what is told of one vehicle', function () {
       orderLines: ['supplierId', 'articleId'],
       sendOuts: ['supplierId'],
       lotUses: ['lotId'],
+      comebacks: ['repairedIn'],
     };
     for (const family of Object.keys(EVENTS) as EventFamily[])
       for (const field of idsOf(family))

@@ -18,6 +18,9 @@ export const REWORK_GUESS: Readonly<Record<OptionId, number>> = {
   put_off: 0.3,
 };
 
+/** Work that lasts or does not: what a comeback is a comeback of. */
+export const LASTS: readonly OptionId[] = ['reseal', 'hone', 'sleeve', 'machine', 'reline', 'replace', 'exchange', 'used'];
+
 /** Cases that a guess weighs as much as, so that nothing jumps with the first comebacks. */
 const GUESS_WEIGHS = 10;
 

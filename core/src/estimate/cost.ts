@@ -114,16 +114,9 @@ function lineBreaks(history: JobHistory, doings: readonly Doing[]): number {
  * What it costs to do places of one row one way: every term with where it comes from.
  * cost = parts + consumables + attended minutes × rate + sending out − core money + rework risk; what is shared between rows
  * (getting there, bleeding, postage) and waiting is added where a job is put together.
- * @param comebacks of the shop, with this option on this kind of part
  * Source: handbook 40, What decides.
  */
-export function costOf(
-  history: JobHistory,
-  book: PriceBook,
-  doings: readonly Doing[],
-  option: OptionId,
-  comebacks: { readonly comebacks: number; readonly cases: number } = { comebacks: 0, cases: 0 },
-): Cost {
+export function costOf(history: JobHistory, book: PriceBook, doings: readonly Doing[], option: OptionId): Cost {
   const { rates } = book;
   const leadSlots = new Set(doings.map((d) => d.component.slot.id));
   const said = new Map(
@@ -190,6 +183,9 @@ export function costOf(
   const sending = bundle('sending', away);
   const core = bought.reduce((sum, b) => sum + (b.article?.core ?? 0) * b.count, 0);
   term('core', -core, permilleOf(rates, 'standard'), COST.core);
+  const kind = doings[0]?.component.slot.kind;
+  // The shop’s own comebacks with this option on this kind of part.
+  const comebacks = history.records.comebackCounts.find((c) => c.option === option && c.kind === kind) ?? { comebacks: 0, cases: 0 };
   const chance = reworkChance(REWORK_GUESS[option], comebacks.comebacks, comebacks.cases);
   const again = labour + (RENEWS.includes(option) ? 0 : parts) + sending + (rates?.towing ?? 0);
   term('rework', Math.round(chance * again), 0, COST.rework(chance, comebacks.cases), { billed: false });

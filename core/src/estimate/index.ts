@@ -17,6 +17,7 @@ export {
 } from './offer.ts';
 export { reasonCodeFor } from './reasons.ts';
 export { type Completeness, completenessOf } from './complete.ts';
+export { comebackCounts, type LastingCase, LEAST_CASES, type Step, survival } from './lasting.ts';
 export { type Need, needsOf, strandedLines } from './needs.ts';
 export { departure, type RowOption } from './rowOptions.ts';
 export { type DecideRow, needsDecision } from './rows.ts';

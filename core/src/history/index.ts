@@ -18,3 +18,4 @@ export { newestSets } from './setsOf.ts';
 export { type Stray, strayRecords } from './strays.ts';
 export { moveTo, swapSides } from './swapSides.ts';
 export { lastPartIn, LEAVES, partHere, partIn, whereabouts } from './whereabouts.ts';
+export { workedBefore, type WorkedBefore } from './workedBefore.ts';

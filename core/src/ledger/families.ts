@@ -7,6 +7,7 @@ import { bleedPulls } from './families/bleedPulls.ts';
 import { cameWith } from './families/cameWith.ts';
 import { causeLooks } from './families/causeLooks.ts';
 import { cautionAcks } from './families/cautionAcks.ts';
+import { comebacks } from './families/comebacks.ts';
 import { costEntries } from './families/costEntries.ts';
 import { counters } from './families/counters.ts';
 import { decisions } from './families/decisions.ts';
@@ -67,6 +68,7 @@ const FAMILIES = {
   sendOuts,
   sendOutSteps,
   lotUses,
+  comebacks,
   operations,
   operationEvents,
   torques,

@@ -10,6 +10,7 @@ export type { Amendment } from './families/amendments.ts';
 export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPulls.ts';
 export type { CameWith } from './families/cameWith.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
+export type { Comeback } from './families/comebacks.ts';
 export type { CautionAck } from './families/cautionAcks.ts';
 export { COST_TERMS, type CostEntry, type CostTerm, whyNotCounted } from './families/costEntries.ts';
 export type { CounterReading } from './families/counters.ts';
@@ -59,6 +60,7 @@ export type { Part } from './partRecords.ts';
 export {
   articlesNow,
   type ArticleVersion,
+  type ComebackCount,
   FITS,
   type Fits,
   type HouseRuleVersion,

@@ -7,7 +7,7 @@ import type { Job, JobImport, JobKind, Person } from './job.ts';
 import type { LotVersion } from './lotRecords.ts';
 import type { Offer } from './offerRecords.ts';
 import type { Part } from './partRecords.ts';
-import type { ArticleVersion, HouseRuleVersion, RatesVersion } from './priceRecords.ts';
+import type { ArticleVersion, ComebackCount, HouseRuleVersion, RatesVersion } from './priceRecords.ts';
 import type { PriorVersion } from './priorRecords.ts';
 import type { ReleaseRecord } from './release.ts';
 import type { Vehicle } from './vehicleRecords.ts';
@@ -44,6 +44,8 @@ export interface JobRecords extends EventLists {
   readonly articles: readonly ArticleVersion[];
   readonly rates: readonly RatesVersion[];
   readonly houseRules: readonly HouseRuleVersion[];
+  /** How often the shop’s work came back, by kind of work. */
+  readonly comebackCounts: readonly ComebackCount[];
   /** Sheets that were made for the owner, the oldest first. */
   readonly offers: readonly Offer[];
   /** Lots that may be taken from, and those that this vehicle has something of; the newest version of each. */
@@ -69,6 +71,7 @@ export const NO_RECORDS: Lists<JobRecords> = {
   articles: [],
   rates: [],
   houseRules: [],
+  comebackCounts: [],
   offers: [],
   lots: [],
   people: [],

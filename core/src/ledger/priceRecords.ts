@@ -1,3 +1,4 @@
+import type { OptionId } from '../catalogue/repairOptions.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { LimitAxle } from '../verdict/limits.ts';
 
@@ -102,6 +103,15 @@ export interface HouseRuleVersion {
   readonly reason: string;
   readonly enteredBy: string;
   readonly enteredAt: string;
+}
+
+/** How often work of one kind came back for the same within its interval, over all vehicles: what the reckoning takes. */
+export interface ComebackCount {
+  readonly option: OptionId;
+  readonly kind: ComponentKind;
+  /** Handed back. */
+  readonly cases: number;
+  readonly comebacks: number;
 }
 
 /** The newest version of each article that is still bought. */

@@ -62,6 +62,10 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
       ['fitted', 'machined'].includes(e.kind) &&
       ['pads', 'shoes', 'parking_shoes', 'band', 'rotor', 'drum', 'band_drum'].includes(kindOf(e)),
   );
+  // What the slip of the lining itself says goes before what anybody noted.
+  const slip = here(records.lotUses)
+    .filter((u) => bedding.some((e) => e.slotId === u.slotId))
+    .flatMap((u) => records.lots.find((l) => l.seriesId === u.lotId)?.bedding || [])[0];
   return [
     ...left,
     ...(hydraulicOpened
@@ -96,7 +100,7 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
             what: AFTER_CARE.bedding,
             on: daysAfter(at, BEDDING_DAYS),
             km: BEDDING_KM,
-            why: bedding.find((e) => e.note.trim() !== '')?.note ?? AFTER_CARE.beddingWhy,
+            why: slip ?? bedding.find((e) => e.note.trim() !== '')?.note ?? AFTER_CARE.beddingWhy,
           },
         ]
       : []),

@@ -23,6 +23,7 @@ export const HEADS: Readonly<Record<Head, readonly PgTable[]>> = {
   rates: [s.ratesVersion],
   houseRules: [s.houseRuleVersion],
   offers: [s.offer],
+  comebackCounts: [s.release, s.comebacks],
   lots: [s.lotVersion],
   people: [s.account],
   pastJobs: [s.job, s.release],

@@ -11,6 +11,7 @@ import { readGauges, readJobHead, readJobRelease, readJobsOf, readPartsOf, readW
 import { layoutAt, readLayouts, type Revision } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readPeople } from './people.ts';
+import { readComebackCounts } from './lasting.ts';
 import { readLots } from './lots.ts';
 import { readArticles, readHouseRules, readOffers, readRates } from './prices.ts';
 import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
@@ -132,6 +133,7 @@ function headReaders(db: Database, jobId: string, head: Awaited<ReturnType<typeo
     articles: async () => readArticles(db, head.vehicle),
     rates: async () => readRates(db),
     houseRules: async () => readHouseRules(db),
+    comebackCounts: async () => readComebackCounts(db),
     offers: async () => readOffers(db, jobId),
     lots: async () => readLots(db, head.vehicle.id),
     people: async () => readPeople(db),

@@ -13,6 +13,7 @@ import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
 import { readPeople } from './people.ts';
 import { readArticles, readHouseRules, readOffers, readRates } from './prices.ts';
+import { readComebackCounts } from './lasting.ts';
 import { readLots } from './lots.ts';
 import { type Prepared, rowsOfEach } from './rows.ts';
 import { together } from './parallel.ts';
@@ -95,6 +96,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobRecor
     articles: () => readArticles(db, head.vehicle),
     rates: () => readRates(db),
     houseRules: () => readHouseRules(db),
+    comebackCounts: () => readComebackCounts(db),
     offers: () => readOffers(db, jobId),
     lots: () => readLots(db, head.vehicle.id),
     people: () => readPeople(db),

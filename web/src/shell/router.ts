@@ -31,6 +31,7 @@ export const router = createRouter({
     { path: '/gauges', component: () => import('../features/rack/GaugesScreen.vue'), meta: { title: 'Gauges' } },
     { path: '/gauges/:id', component: () => import('../features/rack/GaugeScreen.vue'), meta: { title: 'Gauge' } },
     { path: '/tracing', component: () => import('../features/trace/TracingScreen.vue'), meta: { title: 'Tracing' } },
+    { path: '/lasting', component: () => import('../features/decide/LastingScreen.vue'), meta: { title: 'What our work lasted' } },
     { path: '/practice', component: () => import('../features/trace/PracticeScreen.vue'), meta: { title: 'Practice' } },
     { path: '/shop', component: () => import('../features/shop/ShopScreen.vue'), meta: { title: 'Shop' } },
     { path: '/:rest(.*)', component: () => import('./NothingHere.vue'), meta: { title: 'Nothing here' } },

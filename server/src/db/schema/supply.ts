@@ -1,5 +1,5 @@
 /** What is ordered and sent out, lots and the store, and by what articles are known. */
-import type { LotVersion, OrderLine, OrderLook, OrderStep, SendOut, SendOutStep, StockMove } from '@dauer/core/ledger';
+import type { Comeback, LotVersion, OrderLine, OrderLook, OrderStep, SendOut, SendOutStep, StockMove } from '@dauer/core/ledger';
 import type { Corner } from '@dauer/core/layout';
 import type { UnitId } from '@dauer/core/quantity';
 import { bigint, boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
@@ -132,6 +132,19 @@ export const lotUses = pgTable(
     reason: text().notNull(),
   },
   (t) => [index().on(t.jobId), index().on(t.lotId)],
+);
+export const comebacks = pgTable(
+  'comeback',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    repairedIn: uuid()
+      .notNull()
+      .references(() => job.id),
+    answer: text().$type<Comeback['answer']>().notNull(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.repairedIn)],
 );
 /** Versions of what is written of a lot: never changed. */
 export const lotVersion = pgTable(

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { OPTION_NAME, WAITS } from '@dauer/core/catalogue';
 import { choiceRefusal, departure, estimateOf, ruledOutSince, sheetOf } from '@dauer/core/estimate';
 import { optionsOf, whyNotHoned } from '@dauer/core/readiness';
-import { openHistory } from '@dauer/core/history';
+import { openHistory, workedBefore } from '@dauer/core/history';
 import { deriveJob } from '@dauer/core/job';
 import { deriveComponent } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
@@ -12,6 +12,7 @@ import { putOffRefusal } from '@dauer/core/stages';
 import { eq, sql } from 'drizzle-orm';
 import { offer, shop } from '../../db/schema.ts';
 import { shopDay } from '../../records/ahead.ts';
+import { readLastingCases } from '../../records/lasting.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { writeAsTheShop } from '../../records/locale.ts';
 import { corrected } from '../../platform/clock.ts';
@@ -20,7 +21,10 @@ import { keptAs } from '../../platform/once.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
-export const decideHandlers: Pick<Handlers, 'recordDecision' | 'recordCostEntry' | 'recordOwnerChoice' | 'makeOffer'> = {
+export const decideHandlers: Pick<
+  Handlers,
+  'recordDecision' | 'recordCostEntry' | 'recordOwnerChoice' | 'recordComeback' | 'lasting' | 'makeOffer'
+> = {
   /** An option that a reading or a finding rules out cannot be chosen. */
   recordDecision: eventHandler('decisions', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
@@ -65,6 +69,15 @@ export const decideHandlers: Pick<Handlers, 'recordDecision' | 'recordCostEntry'
     const why = whyNotCounted(body);
     if (why !== null) throw new HttpProblem('not_counted', NOT_COUNTED[why]);
   }),
+  /** Of work on that very place that an earlier job of the vehicle handed back. */
+  recordComeback: eventHandler('comebacks', async (body, { db, params }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.comebacks.some((c) => c.id === body.id)) return;
+    const before = workedBefore(openHistory(records), body.slotId);
+    if (before?.jobId !== body.repairedIn)
+      throw new HttpProblem('unknown_reference', 'No earlier job handed work back at this place, or a later one did. Load the job again.');
+  }),
+  lasting: ({ db }) => readLastingCases(db),
   /** Kept as it is shown, with its hash; the sheet before it is an older one from then on. */
   makeOffer: async ({ db, params, body, person }) => {
     await writeAsTheShop(db);

@@ -11,6 +11,7 @@ import { v7 } from 'uuid';
 import { call, timeNow } from '../../app/client.ts';
 import { useRequest } from '../../app/request.ts';
 import { useOpenJob } from '../../job/openJob.ts';
+import CameBack from './CameBack.vue';
 import CostTerms from './CostTerms.vue';
 import DecisionRow from './DecisionRow.vue';
 import OptionPlate from './OptionPlate.vue';
@@ -158,6 +159,7 @@ const CONVERTING = [
       <p class="second">It is done when the layout is revised under Book in, as a conversion.</p>
     </div>
     <p v-if="chosen === 'take_off'" class="small second">It is done when the layout has the place no more: revised under Book in.</p>
+    <CameBack v-for="c in all" :key="c.slot.id" :slot-id="c.slot.id" :writable="writable" />
     <p v-if="prices && fight" class="small">
       <b>Fight or buy:</b>
       {{ fightWords(fight, currency) }}

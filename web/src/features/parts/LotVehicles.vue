@@ -29,7 +29,7 @@ const save = () =>
       in_shop: r.inShop ? 'yes' : 'no',
     })),
     COLUMNS,
-    { name: `lot-${props.lot.label}`.replace(/[^\w-]+/g, '-'), format: 'dauer.lot-vehicles', list: 'vehicles' },
+    { name: `lot-${props.lot.label}`.replace(/[^\w-]+/g, '-'), format: 'dauer.lot', list: 'vehicles' },
     'csv',
   );
 </script>

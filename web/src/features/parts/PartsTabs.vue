@@ -9,6 +9,7 @@ const tabs = computed(() => [
   { id: 'tagged', to: '/parts', title: 'Tagged parts' },
   { id: 'traffic', to: '/parts/traffic', title: 'Orders and send-outs' },
   { id: 'store', to: '/parts/store', title: 'Lots and store' },
+  { id: 'lasting', to: '/lasting', title: 'What our work lasted' },
   ...(session.may('technician') ? [{ id: 'prices', to: '/parts/prices', title: 'Prices' }] : []),
 ]);
 </script>

@@ -59,7 +59,12 @@ function move(by: number): void {
 const bar = ref<InstanceType<typeof CaptureBar> | null>(null);
 const message = ref<string | null>(null);
 const unit = ref<'mm' | 'in'>('mm');
-const chosen = useLocalStorage<string>('dauer.arrivalGauge', 'none');
+/** Which gauge is used for what arrives stands beside those of the measurements. */
+const stored = useLocalStorage<Record<string, string>>('dauer.gauges', {});
+const chosen = computed({
+  get: () => stored.value['arrival'] ?? 'none',
+  set: (id: string) => (stored.value = { ...stored.value, arrival: id }),
+});
 const choosing = ref(false);
 const gauges = computed<GaugeVersion[]>(() => [
   ...new Map(job.records.gauges.filter((g) => GAUGE_UNIT[g.kind] === 'mm').map((g) => [g.gaugeId, g])).values(),
