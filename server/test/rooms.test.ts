@@ -195,7 +195,7 @@ describe('the yard', () => {
   const yard = async (): Promise<Yard> => (await shop.reader.ask<Yard>('GET', '/api/yard')).body;
 
   it('is empty in a new shop', async () => {
-    expect(await yard()).to.deep.equal({ jobs: [], fluid: [], handedBack: [], late: [], stuck: [], putOffs: [] });
+    expect(await yard()).to.deep.equal({ jobs: [], fluid: [], handedBack: [], late: [], stuck: [], putOffs: [], traffic: [] });
   });
 
   it('says what waits, what runs and how far a vehicle may be moved', async () => {
