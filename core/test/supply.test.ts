@@ -254,6 +254,7 @@ describe('what was ordered for a place', () => {
     const l = ordered(t, { places: [at], count: 1 });
     expect(fit(t, at)).to.contain('is on order from Bramhall Spares');
     expect(fit(t, at, { temporary: true })).to.equal(null);
+    expect(fit(t, at, { kind: 'found' }), 'nor told of as found there').to.contain('is on order');
     told(t, l.id, 'arrived');
     expect(fit(t, at)).to.contain('was not looked at');
     told(t, l.id, 'checked', { result: 'wrong', slotId: at, note: 'Of another build' });

@@ -28,7 +28,7 @@ export {
   observationKey,
 } from './observations.ts';
 export { IDENTITY_FIGURES, type IdentityFact, identityFact, identityOf } from './identity.ts';
-export { LASTS } from './lasting.ts';
+export { LASTS, REWORK_GUESS, reworkChance } from './lasting.ts';
 export { masksFor } from './masks.ts';
 export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
 export type { CardStep, WorkCard } from './cards/types.ts';

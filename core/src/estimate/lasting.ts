@@ -4,7 +4,7 @@ import type { ComebackCount } from '../ledger/priceRecords.ts';
 import { millisecondsInDay } from '../quantity/calendar.ts';
 
 /** Months within which the same place opened again for the same kind of fault is a comeback; generic. */
-export const COMEBACK_MONTHS = 24;
+const COMEBACK_MONTHS = 24;
 
 /** One piece of work that was handed back, and how long it is known to have lasted. */
 export interface LastingCase {

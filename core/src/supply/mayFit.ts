@@ -55,7 +55,9 @@ export function supplyRefusal(
 ): SupplyRefusal | null {
   const events = history.active(history.records.partEvents).filter((e) => e.id !== event.id);
   const known = events.some((e) => e.partId === event.partId);
-  if (event.kind === 'fitted' && event.slotId !== null && !event.temporary) {
+  // What is said to have been found at a place for which another one is on its way was put there as well.
+  const puts = event.kind === 'fitted' || (event.kind === 'found' && !known);
+  if (puts && event.slotId !== null && !event.temporary) {
     if (known) return backRefusal(history, event.partId);
     const at = event.slotId;
     const lines = linesAt(history, at, true);

@@ -11,6 +11,8 @@ const [name, number, count, price, expected, note] = [ref(''), ref(''), ref('1')
 const supplierId = ref<string | null>(null);
 const shopsOwn = ref(false);
 const forPlace = ref(props.picked !== null);
+/** It takes the place of the part there: held against that when it comes, and not fitted before. */
+const whole = ref(false);
 const wrong = computed(() => {
   if (!/^\d{1,3}$/.test(count.value) || Number(count.value) < 1) return 'Type how many, like 2.';
   if (price.value.trim() === '') return '';
@@ -26,7 +28,7 @@ async function order(): Promise<void> {
       supplier: supplier.name,
       name: name.value.trim(),
       partNumber: number.value.trim() || null,
-      supply: 'piece',
+      supply: whole.value && forPlace.value && !shopsOwn.value ? 'new' : 'piece',
     },
     ...{ count: Number(count.value), places: forPlace.value && !shopsOwn.value && props.picked !== null ? [props.picked] : [], need: null },
     ...{ price: price.value.trim() === '' ? null : parseMinor(price.value, props.currency), core: null, expected: expected.value || null },
@@ -54,6 +56,10 @@ async function order(): Promise<void> {
     <label v-if="picked && !shopsOwn" class="tick">
       <input v-model="forPlace" type="checkbox" />
       For the {{ orders.nameOf(picked).toLowerCase() }}
+    </label>
+    <label v-if="picked && !shopsOwn && forPlace" class="tick">
+      <input v-model="whole" type="checkbox" />
+      It takes the place of the part there: held against it when it comes
     </label>
     <p v-if="wrong" class="problem small" role="alert">{{ wrong }}</p>
     <div class="acts">
