@@ -104,7 +104,9 @@ const ALSO_ONLY_ADDED = [
 /** Every table that has triggers, with theirs. */
 export function triggersWanted(): ReadonlyMap<string, readonly Trigger[]> {
   const wanted = new Map<string, readonly Trigger[]>();
-  const add = (table: string, ...names: readonly Trigger[]): unknown => wanted.set(table, [...(wanted.get(table) ?? []), ...names]);
+  // A family of events may be what a head of the job is made from as well: it is noted once.
+  const add = (table: string, ...names: readonly Trigger[]): unknown =>
+    wanted.set(table, [...new Set([...(wanted.get(table) ?? []), ...names])]);
   for (const k of EVENT_LISTS) add(getTableName(EVENT_TABLES[k]), 'only_added', 'noted', ...OF_RELEASE[familyOf(k).release]);
   for (const table of ALSO_ONLY_ADDED) add(table, 'only_added');
   for (const table of HEAD_TABLES) add(table, 'noted');
