@@ -1,10 +1,27 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { daysAfter, monthsAfter, yearsAfter, yearsBetween } from '../src/quantity/calendar.ts';
+import { daysAfter, monthsAfter, workingDaysAfter, yearsAfter, yearsBetween } from '../src/quantity/calendar.ts';
 
 const day = fc.integer({ min: 0, max: 60000 }).map((n) => new Date(Date.UTC(1950, 0, 1) + n * 86400000).toISOString().slice(0, 10));
 
 describe('the calendar of the book', () => {
+  it('counts working days over Saturdays and Sundays, and never ends on one', () => {
+    // A Friday.
+    expect([0, 1, 5, 6].map((n) => workingDaysAfter('2026-11-27', n))).to.deep.equal([
+      '2026-11-27',
+      '2026-11-30',
+      '2026-12-04',
+      '2026-12-07',
+    ]);
+    fc.assert(
+      fc.property(day, fc.integer({ min: 1, max: 60 }), (from, n) => {
+        const to = workingDaysAfter(from, n);
+        expect([0, 6]).not.to.include(new Date(`${to}T00:00:00Z`).getUTCDay());
+        expect(workingDaysAfter(workingDaysAfter(from, n), 5)).to.equal(daysAfter(to, 7).slice(0, 10));
+      }),
+    );
+  });
+
   it('clips a month that has no such day, and knows leap years', () => {
     expect(monthsAfter('2024-01-31', 1)).to.equal('2024-02-29');
     expect(monthsAfter('2023-01-31', 1)).to.equal('2023-02-28');

@@ -47,3 +47,17 @@ export function yearsBetween(from: string, to: string): number {
 export function yearsAfter(iso: string, years: number): string {
   return daysAfter(iso, Math.floor(years * DAYS_IN_YEAR + 1e-9));
 }
+
+/**
+ * The day so many working days after one, Saturdays and Sundays left out.
+ * @param on ISO 8601 day
+ */
+export function workingDaysAfter(on: string, days: number): string {
+  let day = on;
+  for (let left = days; left > 0;) {
+    day = daysAfter(day, 1).slice(0, 10);
+    const weekday = new Date(`${day}T00:00:00Z`).getUTCDay();
+    if (weekday !== 0 && weekday !== 6) left -= 1;
+  }
+  return day;
+}

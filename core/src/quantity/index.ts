@@ -7,6 +7,7 @@ export {
   millisecondsInMinute,
   millisecondsInYear,
   monthsAfter,
+  workingDaysAfter,
   yearsBetween,
 } from './calendar.ts';
 export { convert, display, displayWithUnit, figure, fixed, groupThousands, plainDisplay, plainFixed, upperFirst } from './display.ts';

@@ -6,8 +6,10 @@ import { bigint, boolean, date, doublePrecision, index, integer, jsonb, pgTable,
 import { account, job } from './entities.ts';
 import { instant, now } from './instant.ts';
 
-const money = () => bigint({ mode: 'number' });
-const entered = () => ({
+/** A sum, minor units. */
+export const money = () => bigint({ mode: 'number' });
+/** By whom a version was entered, and when. */
+export const entered = () => ({
   enteredBy: uuid()
     .notNull()
     .references(() => account.id),

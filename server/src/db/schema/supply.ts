@@ -2,19 +2,11 @@
 import type { Comeback, LotVersion, OrderLine, OrderLook, OrderStep, SendOut, SendOutStep, StockMove } from '@dauer/core/ledger';
 import type { Corner } from '@dauer/core/layout';
 import type { UnitId } from '@dauer/core/quantity';
-import { bigint, boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
-import { account, job, part } from './entities.ts';
+import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { job, part } from './entities.ts';
 import { event } from './events.ts';
-import { instant, now } from './instant.ts';
-import { articleVersion, supplier } from './prices.ts';
+import { articleVersion, entered, money, supplier } from './prices.ts';
 
-const money = () => bigint({ mode: 'number' });
-const entered = () => ({
-  enteredBy: uuid()
-    .notNull()
-    .references(() => account.id),
-  enteredAt: instant().notNull().$default(now),
-});
 const ofSupplier = () => ({
   supplierId: uuid()
     .notNull()

@@ -2,8 +2,8 @@ import type { Sent } from '@dauer/contract';
 import { completenessOf, type Need, needsOf, strandedLines, type Estimate } from '@dauer/core/estimate';
 import { axleOf, slotById, placeName } from '@dauer/core/layout';
 import type { ArticleVersion, Supplier } from '@dauer/core/ledger';
-import { daysAfter } from '@dauer/core/quantity';
-import { comparedAt, factsOf, orderStates, outStates, patternAt, type LineState } from '@dauer/core/supply';
+import { workingDaysAfter } from '@dauer/core/quantity';
+import { comparedAt, factsOf, orderStates, outStates, patternAt, type LineState, WHOLE } from '@dauer/core/supply';
 import { orderingRefusal } from '@dauer/core/views';
 import { knownWords } from '@dauer/core/wording';
 import { useQuery } from '@pinia/colada';
@@ -52,12 +52,11 @@ export function useOrders(estimate: () => Estimate) {
   const placesText = (ids: readonly string[]): string => ids.map(nameOf).join(', ');
   const usualDay = (article: ArticleVersion | null): string => {
     const lead = article?.leadDays ?? null;
-    // Working days, five in a week.
-    return lead === null ? '' : daysAfter(dayHere(), lead + Math.floor(lead / 5) * 2);
+    return lead === null ? '' : workingDaysAfter(dayHere(), lead);
   };
   /** What the seller states that the old part is not, and what nobody took of it. */
   function before(need: Need): { readonly unlike: string[]; readonly unknown: boolean } {
-    if (!['new', 'exchange', 'used'].includes(need.supply)) return { unlike: [], unknown: false };
+    if (!WHOLE.includes(need.supply)) return { unlike: [], unknown: false };
     const lists = need.places.map((slotId) => comparedAt(job.history, slotId, partAt(slotId), null, need.article));
     return {
       unlike: [
