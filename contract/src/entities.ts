@@ -252,6 +252,25 @@ export const sheet = z
     proofs: z.array(sheetLine),
     afterCare: z.array(z.object({ item: z.string(), what: z.string(), on: day, km: z.number().nullable(), why: z.string() })).default([]),
     outOfScope: z.array(z.string()).default([]),
+    account: z
+      .object({
+        currency: z.string().nullable(),
+        authorised: z.number().int().nullable(),
+        agreed: sheetLine.nullable(),
+        reckoned: z.number().int(),
+        actual: z.number().int(),
+        lines: z.array(
+          z.object({
+            what: z.string(),
+            reckoned: z.number().int(),
+            reckonedMinutes: z.number().int(),
+            minutes: z.number().int().nullable(),
+            actual: z.number().int(),
+            why: z.string(),
+          }),
+        ),
+      })
+      .optional(),
     made: z
       .array(z.object({ path: z.string(), event: z.string(), field: z.string(), from: z.number().int(), to: z.number().int() }))
       .optional(),

@@ -2,10 +2,9 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from '../judging/components.ts';
 import type { OwnerChoice } from '../ledger/families/ownerChoices.ts';
 import { priceBookOf } from './book.ts';
-import { costOf } from './cost.ts';
-import { decidedDoings } from './rowOptions.ts';
-import { decideRows } from './rows.ts';
-import { sumOf } from './sum.ts';
+import { decidedDoings, decideRows } from './rows.ts';
+import { rowCost } from './spent.ts';
+import { sumNow } from './sum.ts';
 
 /** What the owner chose on this job, the newest word; null where he has not answered. */
 export function ownerChoiceOf(history: JobHistory): OwnerChoice | null {
@@ -26,6 +25,8 @@ export interface Crossing {
   /** Over the authorised sum; nothing or less where it stays under. */
   readonly by: number;
   readonly currency: string | null;
+  /** The row that more was spent on than it was reckoned with, the dearest first; `row` null for the vehicle as a whole. */
+  readonly spent: { readonly row: string | null; readonly gross: number } | null;
   /** The place that was decided last, with the finding that stands on it. */
   readonly since: { readonly component: Component; readonly finding: string | null } | null;
 }
@@ -39,13 +40,17 @@ export function crossing(history: JobHistory, components: readonly Component[]):
   if (authorised === null) return null;
   const book = priceBookOf(history.records);
   if (book.rates === null && book.articles.length === 0) return null;
-  const picked = decideRows(history, components).flatMap((row) => {
+  const rows = decideRows(history, components);
+  const picked = rows.flatMap((row) => {
     const doings = decidedDoings(row);
     const option = doings?.[0]?.option;
-    return doings && option ? [{ row, option, doings, cost: costOf(history, book, doings, option) }] : [];
+    return doings && option ? [{ row, option, doings, cost: rowCost(history, book, rows, row, doings, option) }] : [];
   });
   if (picked.length === 0) return null;
-  const { gross } = sumOf(history, book, picked);
+  const { gross, beyond } = sumNow(history, book, rows, picked);
+  const spent = picked
+    .flatMap((p) => p.cost.terms.flatMap((t) => (t.id === 'spent' && t.gross > 0 ? [{ row: p.row.name, gross: t.gross }] : [])))
+    .sort((a, b) => b.gross - a.gross);
   const last = picked
     .flatMap((p) => p.doings)
     .map((d) => d.component)
@@ -56,6 +61,7 @@ export function crossing(history: JobHistory, components: readonly Component[]):
     authorised,
     by: gross - authorised,
     currency: book.rates?.currency ?? null,
+    spent: spent[0] ?? (beyond.gross > 0 ? { row: null, gross: beyond.gross } : null),
     since: last ? { component: last, finding } : null,
   };
 }

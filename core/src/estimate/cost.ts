@@ -13,7 +13,7 @@ import { articleFor, permilleOf, type PriceBook } from './book.ts';
 
 /** One term of what an option costs. */
 export interface Term {
-  readonly id: CostTerm;
+  readonly id: CostTerm | 'spent';
   /** Net, minor units; below nothing for what is given back. */
   readonly net: number;
   readonly permille: number;

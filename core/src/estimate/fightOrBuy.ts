@@ -1,5 +1,6 @@
 import { ladderFor, type Rung } from '../catalogue/ladders.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { takenOf } from '../history/taken.ts';
 import { isSeized } from '../readiness/options.ts';
 import type { PriceBook } from './book.ts';
 import { billed } from './cost.ts';
@@ -35,17 +36,9 @@ export function fightOrBuy(history: JobHistory, book: PriceBook, row: DecideRow,
   const ladder = ladderFor(row.kind);
   if (!ladder || !row.members.some((m) => isSeized(history, m))) return null;
   const places = new Set([...row.members, ...row.inside].map((c) => c.slot.id));
-  const { records } = history;
-  const done = new Set(
-    history
-      .active(records.operationEvents)
-      .filter((e) => e.kind === 'done')
-      .map((e) => e.operationId),
-  );
-  const spentMinutes = history
-    .active(records.operations)
-    .filter((o) => o.jobId === records.job.id && o.slotId !== null && places.has(o.slotId) && done.has(o.id))
-    .reduce((sum, o) => sum + o.attendedMinutes, 0);
+  const spentMinutes = takenOf(history)
+    .filter((t) => t.operation.slotId !== null && places.has(t.operation.slotId))
+    .reduce((sum, t) => sum + t.minutes, 0);
   const hour = book.rates?.hourly ?? 0;
   const rungs = ladder.rungs.slice(0, NAMED);
   // Each is tried only where those before it did not move it.

@@ -1,4 +1,5 @@
 /** What ways of doing a job cost, and what the owner is shown of it. */
+export { type Account, type AccountLine, accountOf } from './account.ts';
 export { authorisedNow, type Crossing, crossing, ownerChoiceOf } from './authorised.ts';
 export { articleFor, type PriceBook, priceBookOf } from './book.ts';
 export { billed, type Cost, expected, type Term, unpriced } from './cost.ts';

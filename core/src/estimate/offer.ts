@@ -5,6 +5,7 @@ import type { Component } from '../judging/components.ts';
 import type { Offer, OfferRow, OfferSheet, OfferWay } from '../ledger/offerRecords.ts';
 import { toResult } from '../quantity/domainError.ts';
 import { optionsOf } from '../readiness/options.ts';
+import { SPENT } from '../wording/en/account.ts';
 import { CHOICE } from '../wording/en/estimate.ts';
 import { foundWords } from '../wording/en/decide.ts';
 import { authorisedNow } from './authorised.ts';
@@ -26,11 +27,13 @@ function isOffered(priced: PricedRow, option: OptionId): boolean {
 export function sheetOf(history: JobHistory, estimate: Estimate, shop: string, made: string): OfferSheet {
   const { vehicle } = history.records;
   const shared = new Map<string, OfferSheet['shared'][number]>();
+  const { gross: spent } = estimate.now.beyond;
+  const beyond = spent === 0 ? [] : [{ id: 'spent', name: SPENT.whole, gross: spent, minutes: 0 }];
   const rows = estimate.rows.flatMap((priced): OfferRow[] => {
     const ways = priced.options
       .filter((o) => isOffered(priced, o.option))
       .map((o): OfferWay => {
-        const things = sharedOf(history, estimate.book, o.plan, o.cost);
+        const things = [...sharedOf(history, estimate.book, o.plan, o.cost), ...beyond];
         for (const { id, name, gross, minutes } of things) shared.set(id, { id, name, gross, minutes });
         return {
           ...{

@@ -8,9 +8,10 @@ import { schoolOf } from '../ledger/priceRecords.ts';
 import { isSeized, optionsOf, whyNotHoned } from '../readiness/options.ts';
 import { OPTION_WORDS } from '../wording/en/estimate.ts';
 import type { PriceBook } from './book.ts';
-import { type Cost, costOf, type Doing } from './cost.ts';
+import type { Cost, Doing } from './cost.ts';
 import { risksOf } from './risks.ts';
 import type { DecideRow } from './rows.ts';
+import { rowCost } from './spent.ts';
 
 /** One way of doing a whole row. */
 export interface RowOption {
@@ -76,12 +77,12 @@ export function departure(history: JobHistory, c: Component, option: OptionId): 
 }
 
 /** Every way of doing a row, those first that change least. */
-export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow): RowOption[] {
+export function rowOptions(history: JobHistory, book: PriceBook, rows: readonly DecideRow[], row: DecideRow): RowOption[] {
   return optionsFor(row.kind).map((option): RowOption => {
     const own = row.members.map((c) => ({ component: c, option, ...optionsOf(history, c).find((o) => o.id === option) }));
     const inside = insideOf(history, row, option);
     const plan: Doing[] = [...own, ...inside].map(({ component, option: o }) => ({ component, option: o }));
-    const cost = costOf(history, book, plan, option);
+    const cost = rowCost(history, book, rows, row, plan, option);
     const unmade = RENEWS.includes(option)
       ? cost.articles.find((a) => a.article.scarcity === 'out_of_make' && a.article.kind === row.kind)
       : undefined;
@@ -112,18 +113,4 @@ export function rowOptions(history: JobHistory, book: PriceBook, row: DecideRow)
       priced: cost.terms.every((t) => t.id === 'consumables' || t.missing.length === 0),
     };
   });
-}
-
-/** How a row is decided now: the doings of all its places; null while one is undecided. */
-export function decidedDoings(row: DecideRow): readonly Doing[] | null {
-  const all: Doing[] = [];
-  for (const component of [...row.members, ...row.inside]) {
-    const renewed =
-      row.inside.includes(component) &&
-      row.members.some((m) => m.slot.id === component.slot.parentId && RENEWS.includes(m.decision?.option ?? 'use_again'));
-    if (renewed) continue;
-    if (!component.decision || component.against.length > 0) return null;
-    all.push({ component, option: component.decision.option });
-  }
-  return all;
 }

@@ -1,10 +1,12 @@
 import { type Component, isRenewed } from '../judging/components.ts';
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { RENEWS } from '../catalogue/repairOptions.ts';
 import { KIND_OF_JOB } from '../history/scope.ts';
 import { AXLES, axleOf, type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import { canBeOff } from '../layout/runs.ts';
 import { rowName } from '../wording/en/estimate.ts';
+import type { Doing } from './cost.ts';
 
 /** What is decided in one: the same kind of thing on both sides of an axle, with the pistons of its calipers. */
 export interface DecideRow {
@@ -60,4 +62,18 @@ export function decideRows(history: JobHistory, components: readonly Component[]
   });
   const place = (r: DecideRow): number => ORDER.indexOf(axleOf(r.members[0]?.slot.corner ?? null));
   return rows.sort((a, b) => place(a) - place(b) || a.kind.localeCompare(b.kind) || a.name.localeCompare(b.name));
+}
+
+/** How a row is decided now: the doings of all its places; null while one is undecided. */
+export function decidedDoings(row: DecideRow): readonly Doing[] | null {
+  const all: Doing[] = [];
+  for (const component of [...row.members, ...row.inside]) {
+    const renewed =
+      row.inside.includes(component) &&
+      row.members.some((m) => m.slot.id === component.slot.parentId && RENEWS.includes(m.decision?.option ?? 'use_again'));
+    if (renewed) continue;
+    if (!component.decision || component.against.length > 0) return null;
+    all.push({ component, option: component.decision.option });
+  }
+  return all;
 }

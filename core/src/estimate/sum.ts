@@ -5,6 +5,7 @@ import { billed, type Cost, type Doing, unpriced } from './cost.ts';
 import { risksOf } from './risks.ts';
 import type { DecideRow } from './rows.ts';
 import { type SharedThing, sharedOf } from './shared.ts';
+import { NOTHING, type Sum, wholeOver } from './spent.ts';
 
 /** What a whole job comes to, done one way. */
 export interface JobSum {
@@ -19,6 +20,8 @@ export interface JobSum {
   /** What nobody has a price for yet. */
   readonly missing: readonly string[];
   readonly shared: readonly SharedThing[];
+  /** What was taken and bought for the vehicle as a whole beyond what rows share; it is in the sums. */
+  readonly beyond: Sum;
 }
 
 /** A row as it is done. */
@@ -30,7 +33,7 @@ export interface Picked {
 }
 
 /** What rows come to together, what they share counted once. */
-export function sumOf(history: JobHistory, book: PriceBook, picked: readonly Picked[]): JobSum {
+export function sumOf(history: JobHistory, book: PriceBook, picked: readonly Picked[], beyond: Sum = NOTHING): JobSum {
   const shared = new Map(picked.flatMap((p) => sharedOf(history, book, p.doings, p.cost)).map((s) => [s.id, s] as const));
   const minutes = picked.reduce((sum, p) => sum + p.cost.minutes, 0) + [...shared.values()].reduce((sum, s) => sum + s.minutes, 0);
   const lead = picked.reduce((most, p) => Math.max(most, p.cost.lead), 0);
@@ -38,8 +41,8 @@ export function sumOf(history: JobHistory, book: PriceBook, picked: readonly Pic
   const sharedSum = (of: 'gross' | 'net'): number => [...shared.values()].reduce((sum, s) => sum + s[of], 0);
   const netBilled = (c: Cost): number => c.terms.filter((t) => t.billed).reduce((sum, t) => sum + t.net, 0);
   return {
-    gross: bill(picked, billed) + sharedSum('gross'),
-    net: bill(picked, netBilled) + sharedSum('net'),
+    gross: bill(picked, billed) + sharedSum('gross') + beyond.gross,
+    net: bill(picked, netBilled) + sharedSum('net') + beyond.net,
     minutes,
     days: lead + Math.ceil(minutes / 60 / (book.rates?.hoursADay ?? 6)),
     leaves: picked.flatMap((p) => {
@@ -48,5 +51,12 @@ export function sumOf(history: JobHistory, book: PriceBook, picked: readonly Pic
     }),
     missing: [...new Set(picked.flatMap((p) => unpriced(p.cost)))],
     shared: [...shared.values()],
+    beyond,
   };
+}
+
+/** What rows come to as they are decided, with what was spent on the vehicle as a whole beyond what they share. */
+export function sumNow(history: JobHistory, book: PriceBook, rows: readonly DecideRow[], picked: readonly Picked[]): JobSum {
+  const planned = sumOf(history, book, picked);
+  return sumOf(history, book, picked, wholeOver(history, book, rows, planned.shared));
 }

@@ -7,12 +7,13 @@ import { VARIANT } from '../wording/en/estimate.ts';
 import type { VariantName } from '../wording/reasons.ts';
 import { type PriceBook, priceBookOf } from './book.ts';
 import { chooseCheapest, type Way } from './choose.ts';
-import { billed, type Cost, costOf, type Doing, expected } from './cost.ts';
+import { billed, type Cost, type Doing, expected } from './cost.ts';
 import { keepsOldRubber } from './risks.ts';
-import { decidedDoings, rowOptions, type RowOption } from './rowOptions.ts';
-import { type DecideRow, decideRows } from './rows.ts';
+import { rowOptions, type RowOption } from './rowOptions.ts';
+import { decidedDoings, type DecideRow, decideRows } from './rows.ts';
 import { type SharedThing, sharedOf } from './shared.ts';
-import { type JobSum, type Picked, sumOf } from './sum.ts';
+import { rowCost, type Sum } from './spent.ts';
+import { type JobSum, type Picked, sumNow, sumOf } from './sum.ts';
 
 /** A row with every way of doing it. */
 export interface PricedRow {
@@ -72,7 +73,7 @@ interface Weighed {
   readonly options: readonly RowOption[];
 }
 
-function variantsOf(history: JobHistory, book: PriceBook, rows: readonly PricedRow[]): Variant[] {
+function variantsOf(history: JobHistory, book: PriceBook, rows: readonly PricedRow[], beyond: Sum): Variant[] {
   const ids = new Map<string, number>();
   const [gross, net]: [number[], number[]] = [[], []];
   const indexOf = (s: SharedThing): number => {
@@ -117,7 +118,14 @@ function variantsOf(history: JobHistory, book: PriceBook, rows: readonly PricedR
       picks.set(row.id, o);
       return [{ row, option: o.option, doings: o.plan, cost: o.cost }];
     });
-    return { id, name: VARIANT.name[id], picks, gap: Math.round(found.cost - found.bound), says: null, ...sumOf(history, book, picked) };
+    return {
+      id,
+      name: VARIANT.name[id],
+      picks,
+      gap: Math.round(found.cost - found.bound),
+      says: null,
+      ...sumOf(history, book, picked, beyond),
+    };
   };
   const found = VARIANT_IDS.flatMap((id) => solve(id) ?? []);
   return said(withLeast(found));
@@ -144,19 +152,21 @@ function said(variants: readonly Variant[]): Variant[] {
 /** Everything that Decide shows of money and time, from the records of a job. Source: handbook 40. */
 export function estimateOf(history: JobHistory, components: readonly Component[]): Estimate {
   const book = priceBookOf(history.records);
-  const rows = decideRows(history, components).map((row): PricedRow => {
+  const all = decideRows(history, components);
+  const rows = all.map((row): PricedRow => {
     const doings = decidedDoings(row);
     const option = doings?.[0]?.option;
     return {
       row,
-      options: rowOptions(history, book, row),
-      decided: doings && option ? { doings, option, cost: costOf(history, book, doings, option) } : null,
+      options: rowOptions(history, book, all, row),
+      decided: doings && option ? { doings, option, cost: rowCost(history, book, all, row, doings, option) } : null,
     };
   });
   const able = rows.filter((r) => r.options.some((o) => o.byItself));
   const picked = rows.flatMap(({ row, decided }) => (decided ? [{ row, ...decided }] : []));
+  const now = sumNow(history, book, all, picked);
   return {
-    ...{ book, rows, variants: variantsOf(history, book, able), now: sumOf(history, book, picked) },
+    ...{ book, rows, variants: variantsOf(history, book, able, now.beyond), now },
     undecided: rows.filter((r) => r.decided === null).map((r) => r.row),
     stuck: rows.filter((r) => !able.includes(r)).map((r) => r.row),
   };

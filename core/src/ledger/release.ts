@@ -44,6 +44,26 @@ export interface SheetRef {
   readonly to: number;
 }
 
+/** What a job was authorised and reckoned with, and what it took. Sums gross, minor units. Source: handbook 58, A59. */
+export interface SheetAccount {
+  readonly currency: string | null;
+  readonly authorised: number | null;
+  /** Whose word that is; null where nobody authorised a sum. */
+  readonly agreed: SheetLine | null;
+  readonly reckoned: number;
+  readonly actual: number;
+  readonly lines: readonly {
+    readonly what: string;
+    readonly reckoned: number;
+    readonly reckonedMinutes: number;
+    /** Attended minutes; null where no work on it is logged. */
+    readonly minutes: number | null;
+    readonly actual: number;
+    /** What made it another sum than was reckoned, and what has no price. */
+    readonly why: string;
+  }[];
+}
+
 /** What the owner takes home, exactly as it was shown at release. */
 export interface HandbackSheet {
   /** How it leaves, where it is not driven; sheets of an earlier form, and of what is driven, have none. */
@@ -74,6 +94,8 @@ export interface HandbackSheet {
   }[];
   /** Left out of scope, with their last verdict. */
   readonly outOfScope: readonly string[];
+  /** Sheets of an earlier form, and of jobs of the past, have none; it is left out for who is shown no prices. */
+  readonly account?: SheetAccount;
   /** Where what somebody typed came from, so that it can be blacked out; sheets of an earlier form have no such list. */
   readonly made?: readonly SheetRef[];
 }

@@ -21,6 +21,7 @@ import { convert, groupThousands } from '../quantity/display.ts';
 import { jointKey, jointsOf } from '../readiness/joints.ts';
 import { putOffWords } from '../wording/en/decide.ts';
 import { VERDICT_WORD } from '../wording/en/names.ts';
+import { accountForSheet } from './accountForSheet.ts';
 import { afterCareOf } from './afterCare.ts';
 import { suppliedLines } from './suppliedLines.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
@@ -178,6 +179,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       ),
     ),
     afterCare: afterCareOf(state, today),
+    ...accountForSheet(state, line),
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
       .map((c) => SHEET.outOfScope(c.slot, c.verdict)),

@@ -1,4 +1,5 @@
 /** What is shown of jobs: sheets, routes, lists, causes in words. */
+export { ACCOUNT_COLUMNS, accountRows } from './accountForSheet.ts';
 export {
   ARTICLE_COLUMNS,
   type ArticleFields,

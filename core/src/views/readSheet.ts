@@ -1,5 +1,5 @@
 import type { Phase } from '../ledger/families/sets.ts';
-import type { HandbackSheet, SheetFigure, SheetLine, SheetRef } from '../ledger/release.ts';
+import type { HandbackSheet, SheetAccount, SheetFigure, SheetLine, SheetRef } from '../ledger/release.ts';
 import { SHEET } from '../wording/en/sheet.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -38,6 +38,25 @@ function refOf(value: unknown): SheetRef[] {
   return [{ path: text(r['path']), event: text(r['event']), field: text(r['field']), from, to }];
 }
 
+const whole = (value: unknown): number => (typeof value === 'number' && Number.isInteger(value) ? value : 0);
+const wholeOrNull = (value: unknown): number | null => (typeof value === 'number' && Number.isInteger(value) ? value : null);
+
+function accountOf(value: unknown): SheetAccount {
+  const a = fieldsOf(value);
+  return {
+    ...{ currency: textOrNull(a['currency']), authorised: wholeOrNull(a['authorised']) },
+    agreed: a['agreed'] === null || a['agreed'] === undefined ? null : lineOf(a['agreed']),
+    ...{ reckoned: whole(a['reckoned']), actual: whole(a['actual']) },
+    lines: listOf(a['lines']).map((l) => {
+      const f = fieldsOf(l);
+      return {
+        ...{ what: text(f['what']), reckoned: whole(f['reckoned']), reckonedMinutes: whole(f['reckonedMinutes']) },
+        ...{ minutes: wholeOrNull(f['minutes']), actual: whole(f['actual']), why: text(f['why']) },
+      };
+    }),
+  };
+}
+
 /**
  * A hand-back sheet as it was kept, of whatever form: what an earlier form did not have is empty, and nothing that was
  * written then is changed. Sheets are kept for good, so every form that ever was is read for good; a test opens books of
@@ -67,6 +86,7 @@ export function readSheet(stored: unknown): HandbackSheet {
       };
     }),
     outOfScope: listOf(s['outOfScope']).map((o) => text(o)),
+    ...(s['account'] === undefined ? {} : { account: accountOf(s['account']) }),
     ...(Array.isArray(s['made']) ? { made: s['made'].flatMap(refOf) } : {}),
   };
 }

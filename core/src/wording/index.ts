@@ -16,6 +16,7 @@ export {
   studsWords,
   takenAsNoneWords,
 } from './en/bench.ts';
+export { ACCOUNT, CHOICE_WAY_SAYS } from './en/account.ts';
 export { againstWords, foundWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
 export { CHOICE, daysWords, fightWords, NOT_COUNTED, PROCESS_NAME, TERM_NAME, timeWords } from './en/estimate.ts';
 export { REASON } from './en/duties.ts';

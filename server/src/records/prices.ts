@@ -1,4 +1,4 @@
-import { EVENT_LISTS, familyOf, type JobRecords, type Supplier } from '@dauer/core/ledger';
+import { EVENT_LISTS, familyOf, type HandbackSheet, type JobRecords, type Supplier } from '@dauer/core/ledger';
 import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Database } from '../db/connect.ts';
 import { articleVersion, houseRuleVersion, job, offer, part, partEvents, ratesVersion, supplier } from '../db/schema.ts';
@@ -47,10 +47,16 @@ export function withoutPrices<T extends Partial<JobRecords>>(file: T): T {
     ...file,
     ...Object.fromEntries(events),
     ...(file.job && { job: { ...file.job, authorisedMinor: null } }),
+    ...(file.release && { release: { ...file.release, sheet: withoutAccount(file.release.sheet) } }),
     ...(file.articles && { articles: [] }),
     ...(file.rates && { rates: [] }),
     ...(file.offers && { offers: [] }),
   };
+}
+
+/** A hand-back sheet for somebody who is shown no prices. */
+export function withoutAccount({ account: _account, made, ...sheet }: HandbackSheet): HandbackSheet {
+  return { ...sheet, ...(made && { made: made.filter((r) => !r.path.startsWith('account.')) }) };
 }
 
 export async function readRates(db: Database): Promise<JobRecords['rates'][number][]> {

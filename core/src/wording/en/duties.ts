@@ -3,6 +3,7 @@ import type { MeasurementId } from '../../catalogue/measurements.ts';
 import { RESULT_WORD, type ProofResult } from '../../catalogue/proofItems.ts';
 import { OPTION_NAME, type OptionId } from '../../catalogue/repairOptions.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
+import { SPENT } from './account.ts';
 import { lower } from './lower.ts';
 import { CORNER_NAME, type Corner } from '../../layout/kinds.ts';
 import type { PutInKind } from '../../ledger/families/putIns.ts';
@@ -89,13 +90,14 @@ export const REASON = {
     readonly authorised: number;
     readonly by: number;
     readonly currency: string | null;
+    readonly spent: { readonly row: string | null; readonly gross: number } | null;
     readonly since: { readonly component: { readonly slot: Slot }; readonly finding: string | null } | null;
   }): string => {
     const since = o.since
       ? `, since the ${lower(o.since.component.slot)} was decided${o.since.finding ? ` (${o.since.finding})` : ''}`
       : '';
     const sum = (minor: number): string => moneyText(majorOf(minor, o.currency), o.currency);
-    return `What is decided comes to ${sum(o.sum)}: ${sum(o.by)} over the ${sum(o.authorised)} that is authorised${since}.`;
+    return `What is decided comes to ${sum(o.sum)}: ${sum(o.by)} over the ${sum(o.authorised)} that is authorised${since}.${o.spent ? ` ${SPENT.crossed(o.spent, o.currency)}` : ''}`;
   },
   accepted: 'Accepted with a reason.',
   blindNear: 'It lies within twice the gauge’s uncertainty of a safety limit: another person measures it without seeing the first.',

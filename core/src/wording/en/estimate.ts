@@ -62,7 +62,7 @@ export const COST = {
 
 export const TERM_NAME = {
   ...{ parts: 'Parts', consumables: 'Consumables', labour: 'Labour', sending: 'Sent out', core: 'Core money back' },
-  ...{ rework: 'Doing it again', line_risk: 'A broken line' },
+  ...{ rework: 'Doing it again', line_risk: 'A broken line', spent: 'Spent beyond that' },
 } as const;
 
 export const OPTION_WORDS = {

@@ -1,4 +1,5 @@
-import { byline, handedBackWords, PHASE_WORD } from '@dauer/core/wording';
+import { majorOf, moneyText, setNumberLocale } from '@dauer/core/quantity';
+import { ACCOUNT, byline, handedBackWords, PHASE_WORD, timeWords } from '@dauer/core/wording';
 import type { HandbackSheet, JobRecords, SheetLine } from '@dauer/core/ledger';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { bytesOf, headCell, INK, printable, ROW_LINES, SECOND, second } from '../../beside/paper.ts';
@@ -154,10 +155,43 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName, h
       ...lines('Torques', sheet.torques, 'None recorded.'),
       ...(hydraulic || sheet.fluid.length > 0 ? lines('Fluid', sheet.fluid, 'The fluid was not changed.') : []),
       ...lines('Proved', sheet.proofs, 'Nothing proved.'),
+      ...account(sheet, locale),
       ...lines('Accepted by name', sheet.accepted, 'Nothing.'),
       ...(sheet.outOfScope.length > 0 ? [heading('Not part of this job'), second(sheet.outOfScope.join('; '))] : []),
     ],
   };
+}
+
+/** What was authorised, reckoned and taken, line by line; nothing where nothing of it is known. */
+function account({ account: a }: HandbackSheet, locale: string): Content[] {
+  if (!a) return [];
+  setNumberLocale(locale);
+  const sum = (minor: number): string => printable(moneyText(majorOf(minor, a.currency), a.currency));
+  const right = (text: string, bold = false): TableCell => ({ text, alignment: 'right', noWrap: true, bold });
+  const taken = (l: (typeof a.lines)[number]): string => (l.minutes === null ? ACCOUNT.unlogged : timeWords(l.minutes));
+  return [
+    { text: 'The account', style: 'h2', headlineLevel: 1 },
+    ...(a.authorised === null || a.agreed === null ? [] : [{ text: [sum(a.authorised), second(`  ${printable(a.agreed.text)}`)] }]),
+    {
+      layout: ROW_LINES,
+      table: {
+        headerRows: 1,
+        dontBreakRows: true,
+        widths: ['*', 70, 62, 70],
+        body: [
+          ['', 'Reckoned', 'Hours', 'Taken'].map(headCell),
+          ...a.lines.map((l): TableCell[] => [
+            { text: [printable(l.what), l.why ? second(`\n${printable(l.why)}`) : ''] },
+            right(sum(l.reckoned)),
+            right(taken(l)),
+            right(sum(l.actual)),
+          ]),
+          [{ text: 'Together', bold: true }, right(sum(a.reckoned), true), '', right(sum(a.actual), true)],
+        ],
+      },
+    },
+    second(ACCOUNT.foot),
+  ];
 }
 
 /** A figure: points and commas come from the text face, the figure face sets them with a wide gap. */

@@ -18,10 +18,17 @@ watch(
   () => JSON.stringify([props.option.option, props.option.cost.terms]),
   () => (editing.value = null),
 );
+type TermId = RowOption['cost']['terms'][number]['id'];
+/** What was spent already is told by clocks and orders: nobody enters it. */
+const isOwn = (id: TermId): id is CostTerm => id !== 'spent';
+function again(id: TermId): void {
+  if (isOwn(id)) emit('enter', id, null, null, '');
+}
 const shown = computed(() => props.option.cost.terms);
 /** Terms that nothing is reckoned for yet and that somebody may know a figure of. */
 const more = computed(() => (['parts', 'consumables', 'labour', 'sending'] as const).filter((t) => !shown.value.some((x) => x.id === t)));
-function edit(term: CostTerm): void {
+function edit(term: TermId): void {
+  if (!isOwn(term)) return;
   editing.value = term;
   typed.value = '';
   reason.value = '';
@@ -62,7 +69,7 @@ function keep(): void {
           </td>
           <td class="end">
             <button
-              v-if="writable"
+              v-if="writable && isOwn(t.id)"
               class="link"
               type="button"
               :aria-label="`Own figure for ${TERM_NAME[t.id].toLowerCase()}`"
@@ -75,7 +82,7 @@ function keep(): void {
               class="link"
               type="button"
               :aria-label="`Reckon ${TERM_NAME[t.id].toLowerCase()} again`"
-              @click="emit('enter', t.id, null, null, '')"
+              @click="again(t.id)"
             >
               reckon again
             </button>

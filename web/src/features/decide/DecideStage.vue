@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { REASON, THING_NAME } from '@dauer/core/wording';
+import { ACCOUNT, REASON, THING_NAME } from '@dauer/core/wording';
 import { OPTION_NAME, type BoreMaterial, type OptionId, type ReasonCode } from '@dauer/core/catalogue';
 import {
+  accountOf,
   authorisedNow,
   crossing,
   estimateOf,
@@ -143,6 +144,7 @@ const refusal = (until: Until): string | null =>
   putOffRefusal(until, job.state.history.active(job.state.records.counters), new Date().toISOString(), dayHere());
 
 const authorised = computed(() => authorisedNow(job.history));
+const account = computed(() => accountOf(job.history, estimate.value));
 const offer = computed(() => job.records.offers.at(-1) ?? null);
 /** The variant that it is as decided. */
 const isVariant = computed(() => {
@@ -171,6 +173,7 @@ const says = computed(() => {
   const over = crossing(job.history, job.state.components);
   if (over && over.by > 0) list.push(REASON.overAuthorised(over));
   else if (over) list.push(`As decided, ${sumText(-over.by, currency.value)} are left under the authorised sum.`);
+  if (account.value.actual > 0) list.push(ACCOUNT.soFar(account.value, currency.value));
   for (const v of estimate.value.variants) {
     if (v.says) list.push(`${v.name}: ${v.says.charAt(0).toLowerCase()}${v.says.slice(1)}`);
     if (v.gap > 0) list.push(`${v.name} may be up to ${plainSum(v.gap, currency.value)} dearer than need be.`);
@@ -253,7 +256,7 @@ async function backToRows(): Promise<void> {
     <p v-if="rows.length === 0" class="second empty">Nothing has to be decided in a job of this kind.</p>
     <template v-else>
       <template v-if="prices && !showsOrders">
-        <SumRule :marks="marks" :authorised="authorised.sum" :currency="currency" />
+        <SumRule :marks="marks" :authorised="authorised.sum" :taken="account.actual" :currency="currency" />
         <p v-for="s in says" :key="s" class="small">{{ s }}</p>
       </template>
       <WishesBefore />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CHOICE, daysWords } from '@dauer/core/wording';
+import { CHOICE, CHOICE_WAY_SAYS, daysWords } from '@dauer/core/wording';
 import type { OptionId } from '@dauer/core/catalogue';
 import { codeOf, type Estimate, offerDifferences, offerSum, readChoice, sheetOf, waysShown } from '@dauer/core/estimate';
 import type { ChoiceWay, Offer, OfferRow } from '@dauer/core/ledger';
@@ -40,7 +40,6 @@ const WAYS: readonly { value: ChoiceWay; label: string }[] = [
   { value: 'by_phone', label: 'By phone' },
   { value: 'by_file', label: 'By the choice file' },
 ];
-const WAY_SAYS: Readonly<Record<ChoiceWay, string>> = { in_shop: 'in the shop', by_phone: 'by phone', by_file: 'by choice file' };
 const how = ref<ChoiceWay>('in_shop');
 const picked = ref<Record<string, OptionId>>({});
 const variant = ref<string | null>(null);
@@ -232,7 +231,7 @@ const readOut = computed(() => (offer.value && whole.value ? codeOf(offer.value,
         <li v-for="a in answers" :key="a.id">
           {{ a.answer === 'yes' ? `Agreed to ${CHOICE.sum(a.sum, currency)}` : 'Said no' }}
           <span class="second">
-            {{ a.by }}, {{ WAY_SAYS[a.how] }}, {{ dayText(a.happenedAt) }}, taken by {{ job.who(a.authorId)
+            {{ a.by }}, {{ CHOICE_WAY_SAYS[a.how] }}, {{ dayText(a.happenedAt) }}, taken by {{ job.who(a.authorId)
             }}{{ a.offerId === offer?.id ? '' : '; of an older sheet' }}{{ a.wishes ? `. For later: ${a.wishes}` : '' }}
           </span>
         </li>

@@ -6,7 +6,7 @@ import { plainSum } from '../../fittings/money.ts';
 import { type SumMark, sumScale } from './sumScale.ts';
 
 /** Money on the same steel rule as wear: nothing at the left, the authorised sum as its limit, each way of doing the job a cursor. */
-const props = defineProps<{ marks: readonly SumMark[]; authorised: number | null; currency: string | null }>();
+const props = defineProps<{ marks: readonly SumMark[]; authorised: number | null; taken: number; currency: string | null }>();
 const box = ref<HTMLElement | null>(null);
 const { width: measured } = useElementSize(box);
 const width = computed(() => Math.max(260, Math.round(measured.value || 720)));
@@ -20,6 +20,7 @@ const label = computed(() =>
   [
     ...props.marks.map((m) => `${m.name} ${plainSum(m.gross, props.currency)} ${m.says}`),
     props.authorised === null ? 'nothing authorised' : `authorised ${plainSum(props.authorised, props.currency)}`,
+    ...(props.taken > 0 ? [`taken so far ${plainSum(props.taken, props.currency)}`] : []),
   ].join(', '),
 );
 </script>
@@ -35,6 +36,8 @@ const label = computed(() =>
       <rect x="0.5" :y="top" :width="width - 1" height="28" fill="var(--plate)" stroke="var(--slate)" />
       <rect v-if="limit !== null" :x="limit" :y="top + 1" :width="Math.max(0, width - limit - 1)" height="26.5" :fill="`url(#${hatch})`" />
       <path :d="`M0 ${top}H${width}`" stroke="var(--ink)" stroke-width="1.5" />
+      <!-- What is taken and bought so far runs along the foot of the rule. -->
+      <rect v-if="taken > 0" x="1" :y="top + 24" :width="Math.max(2, scale.x(taken) - 1)" height="4" fill="var(--ink)" />
       <path
         v-for="(t, i) in scale.ticks"
         :key="i"

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { handedBackWords, PHASE_WORD } from '@dauer/core/wording';
+import { ACCOUNT, handedBackWords, PHASE_WORD, timeWords } from '@dauer/core/wording';
+import { plainSum, sumText } from '../../fittings/money.ts';
 import { saveText } from '../../fittings/saveText.ts';
+import { saveTable } from '../../fittings/tableFile.ts';
 import type { SheetLine } from '@dauer/core/ledger';
 import { isHydraulic } from '@dauer/core/layout';
-import { buildSheet, handbackFile } from '@dauer/core/views';
+import { ACCOUNT_COLUMNS, accountRows, buildSheet, handbackFile } from '@dauer/core/views';
 import { SHEET_PDF } from '@dauer/contract';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
@@ -41,6 +43,18 @@ const striking = ref(false);
 const black = ref<{ readonly line: string; readonly text: string } | null>(null);
 const pdf = computed(() => SHEET_PDF.path.replace(':jobId', jobId.value));
 const amendments = computed(() => job.state?.history.active(job.records?.amendments ?? []) ?? []);
+/** Of an account nothing is shown to readers: they are sent no prices. */
+const account = computed(() => (session.may('technician') ? (sheet.value?.account ?? null) : null));
+/** The account for the books, a line each. */
+async function saveAccount(): Promise<void> {
+  if (account.value && sheet.value)
+    await saveTable(
+      accountRows(account.value),
+      ACCOUNT_COLUMNS,
+      { name: `${sheet.value.vehicleTag.replace(/\W+/g, '-')}-account`, format: 'dauer.account', list: 'lines' },
+      'csv',
+    );
+}
 const print = (): void => window.print();
 /** The record as an open data file, for whoever keeps it next. */
 function saveFile(): void {
@@ -56,6 +70,7 @@ function saveFile(): void {
     <div class="acts no-print">
       <v-btn class="act" :to="`/jobs/${jobId}/prove`">Back to the job</v-btn>
       <v-btn v-if="release" class="act" @click="saveFile">Data file</v-btn>
+      <v-btn v-if="account" class="act" @click="saveAccount">Account as CSV</v-btn>
       <v-btn class="act" :href="pdf" target="_blank" rel="noopener">PDF</v-btn>
       <v-btn v-if="release && session.may('lead')" class="act" :aria-pressed="striking" @click="striking = !striking">
         {{ striking ? 'Done' : 'Black out a line' }}
@@ -175,6 +190,52 @@ function saveFile(): void {
       </ul>
       <p v-else class="second">{{ s.none }}</p>
     </section>
+    <section v-if="account">
+      <h2 class="line">The account</h2>
+      <p v-if="account.authorised !== null && account.agreed">
+        Authorised
+        <b class="fig">{{ sumText(account.authorised, account.currency) }}</b>
+        <span class="second small">
+          {{ account.agreed.text }}{{ account.agreed.by ? `; taken by ${account.agreed.by}` : '' }}, {{ dayText(account.agreed.on) }}
+        </span>
+        <StrikeButton v-if="striking" @strike="black = { line: 'account.agreed.text', text: account.agreed.text }" />
+      </p>
+      <div class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">For</th>
+              <th scope="col" class="num">Reckoned</th>
+              <th scope="col" class="num">Hours</th>
+              <th scope="col" class="num">Taken</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(l, i) in account.lines" :key="l.what">
+              <td>
+                {{ l.what }}
+                <div v-if="l.why" class="second small">
+                  {{ l.why }}
+                  <StrikeButton v-if="striking" @strike="black = { line: `account.lines.${i}.why`, text: l.why }" />
+                </div>
+              </td>
+              <td class="num fig">{{ plainSum(l.reckoned, account.currency) }}</td>
+              <td class="num" :class="l.minutes === null ? 'second small' : 'fig'">
+                {{ l.minutes === null ? ACCOUNT.unlogged : timeWords(l.minutes) }}
+              </td>
+              <td class="num fig">{{ plainSum(l.actual, account.currency) }}</td>
+            </tr>
+            <tr class="sum">
+              <td>Together</td>
+              <td class="num fig">{{ plainSum(account.reckoned, account.currency) }}</td>
+              <td />
+              <td class="num fig">{{ plainSum(account.actual, account.currency) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="second small">{{ ACCOUNT.foot }}</p>
+    </section>
     <section v-if="sheet.outOfScope.length > 0">
       <h2 class="line">Not part of this job</h2>
       <p class="second small">{{ sheet.outOfScope.join('; ') }}</p>
@@ -244,6 +305,10 @@ li {
 }
 .scroll {
   overflow-x: auto;
+}
+.sum td {
+  border-top: var(--line-hair) solid var(--slate);
+  font-weight: 600;
 }
 .foot {
   margin-top: var(--space-5);
