@@ -16,7 +16,7 @@ import { grossOf } from '../src/quantity/money.ts';
 import { accountRows } from '../src/views/accountForSheet.ts';
 import { buildSheet } from '../src/views/handback.ts';
 import { readSheet } from '../src/views/readSheet.ts';
-import { base, FOUR, id, JobFixture, NOW } from './jobFixture.ts';
+import { base, FOUR, JobFixture, NOW } from './jobFixture.ts';
 
 const RATES: RatesVersion = {
   ...{ id: 'r1', currency: 'EUR', hourly: 6000, hoursADay: 6, bayADay: 0, shipping: 0, towing: 0 },

@@ -39,6 +39,7 @@ export function sumOf(history: JobHistory, book: PriceBook, picked: readonly Pic
   const lead = picked.reduce((most, p) => Math.max(most, p.cost.lead), 0);
   const bill = (list: readonly Picked[], of: (c: Cost) => number): number => list.reduce((sum, p) => sum + of(p.cost), 0);
   const sharedSum = (of: 'gross' | 'net'): number => [...shared.values()].reduce((sum, s) => sum + s[of], 0);
+  const whole = new Map(picked.flatMap((p) => p.doings.map((d) => [d.component.slot.id, d.option] as const)));
   const netBilled = (c: Cost): number => c.terms.filter((t) => t.billed).reduce((sum, t) => sum + t.net, 0);
   return {
     gross: bill(picked, billed) + sharedSum('gross') + beyond.gross,
@@ -46,7 +47,7 @@ export function sumOf(history: JobHistory, book: PriceBook, picked: readonly Pic
     minutes,
     days: lead + Math.ceil(minutes / 60 / (book.rates?.hoursADay ?? 6)),
     leaves: picked.flatMap((p) => {
-      const risks = risksOf(history, p.row, p.option, p.doings);
+      const risks = risksOf(history, p.row, p.option, p.doings, whole);
       return risks.length > 0 ? [{ row: p.row.name, risks }] : [];
     }),
     missing: [...new Set(picked.flatMap((p) => unpriced(p.cost)))],

@@ -9,5 +9,6 @@ export { GENERIC_LIMITS } from './genericLimits.ts';
 export { honing } from './honing.ts';
 export { type Judged, judgeSet, roomLeft } from './judge.ts';
 export { type SealZone, sealZone } from './sealZone.ts';
+export { type Parting, partingsOf } from './partings.ts';
 export { HARD_N, LIGHT_N, pedalTells, shutWhenever } from './pedalGauge.ts';
 export { onStuds } from './turnOnStuds.ts';

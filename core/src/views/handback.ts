@@ -5,6 +5,7 @@ import { fluidState } from '../history/due.ts';
 import type { JobState } from '../job/job.ts';
 import { answerTo } from '../history/proofAnswers.ts';
 import { openDue } from '../judging/care.ts';
+import { partedOf } from '../judging/partings.ts';
 import { causeMissing } from '../catalogue/consequences.ts';
 import { type Judged, judgeSet } from '../judging/judge.ts';
 import { figureOf, limitText, plusMinus, sourceOf } from '../wording/en/verdicts.ts';
@@ -80,6 +81,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
   const complaint = here(records.proofs)
     .filter((p) => p.item === 'complaint')
     .at(-1);
+  const parted = partedOf(history);
   const settled = new Set(here(records.findings).map((f) => f.settles));
   return {
     ...(state.leaving && { leaves: LEAVES.line(state.leaving.how, cameFrom(state.leaving.id, 'note', state.leaving.note)) }),
@@ -137,7 +139,8 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
                 .filter(Boolean)
                 .join(' · ')
             : '';
-          return line(e, place(e.slotId), SHEET.part(name, e));
+          const from = parted.filter((p) => p.event.id === e.id);
+          return line(e, place(e.slotId), `${SHEET.part(name, e)}${from.map((p) => SHEET.parted(p.stays, p.lost)).join('')}`);
         }),
       ...suppliedLines(here, line, place, records),
     ],

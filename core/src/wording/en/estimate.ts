@@ -87,6 +87,8 @@ export const RISK = {
   used: 'Comes from another vehicle, its history unknown.',
   exchange: 'Overhauled elsewhere: its core is not known.',
   later: 'It has to be done later, as a job of its own.',
+  parted: (stays: string, lost: string, known: boolean): string =>
+    known ? `Parted from the ${stays.toLowerCase()}: ${lost}.` : `If the ${stays.toLowerCase()} stay as they are: ${lost}.`,
 };
 
 export const SHARED = {

@@ -11,6 +11,7 @@ import type { LotVersion } from '../../ledger/lotRecords.ts';
 import type { PartEventKind, PartEvent } from '../../ledger/families/partEvents.ts';
 import { displayWithUnit } from '../../quantity/display.ts';
 import type { Verdict } from '../../verdict/decide.ts';
+import { lower } from './lower.ts';
 import { openDueWords } from './history.ts';
 import { VERDICT_WORD, JOINT_WORD, SEAL_NAME } from './names.ts';
 import { ARRIVAL_NAME, SENT_FOR_NAME } from './supply.ts';
@@ -61,6 +62,7 @@ export const SHEET = {
   torque: (typed: string, target: string, wrench: string): string => `${typed} (target ${target})${wrench ? `, ${wrench}` : ''}`,
   part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until' | 'lot'>): string =>
     `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}${lotWords(e.lot)}`,
+  parted: (stays: Slot, lost: string): string => `. Parted from the ${lower(stays)}: ${lost}`,
   arrival: (name: string, result: ArrivalResult, count: number): string => {
     const what = `${count > 1 ? `${count} × ` : ''}${name}`;
     return result === 'right'

@@ -4,7 +4,7 @@ import { careWords, lotWords, PART_EVENT, STORED, supplyWords } from '@dauer/cor
 import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
-import { careFault, type Component, isRenewed, workLeft } from '@dauer/core/judging';
+import { careFault, type Component, isRenewed, partingsOf, workLeft } from '@dauer/core/judging';
 import { childrenOf, placeName } from '@dauer/core/layout';
 import type { LotKind, PartEventKind } from '@dauer/core/ledger';
 import { asksLot, isCharged, isTold, jointsOf, jointStatus, letsGo, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
@@ -47,6 +47,11 @@ const work = computed(() => workLeft(job.history, props.component));
 const done = computed(() => {
   const { decision, empty, fittedHere } = props.component;
   return isRenewed(decision) ? fittedHere : !empty && work.value.length === 0;
+});
+/** What it is parted from by what is decided: said before it goes. */
+const parts = computed(() => {
+  const { decision, slot } = props.component;
+  return decision && !done.value ? partingsOf(job.history, slot, decision.option) : [];
 });
 const care = computed(() => careFault(job.state.history, props.component));
 const words = computed(() => {
@@ -244,6 +249,10 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     <p v-if="writable && undoes.length > 0" class="undoes small">
       <b class="plate-font">Working on it undoes</b>
       {{ undoes.join('; ').toLowerCase() }}
+    </p>
+    <p v-for="p in parts" :key="p.stays.id" class="undoes small">
+      <b class="plate-font">Parted from the {{ placeName(p.stays).toLowerCase() }}</b>
+      {{ p.lost }}
     </p>
     <OnlyNow v-if="writable && component.empty" :place="component.slot" />
     <OnlyNow v-if="writable && ready.includes('resealed')" :unit="component.slot" />
