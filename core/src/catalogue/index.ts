@@ -34,7 +34,8 @@ export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/ca
 export type { CardStep, WorkCard } from './cards/types.ts';
 export { HOUSE_RULES, houseRule, type HouseRule } from './houseRules.ts';
 export { type Ladder, ladderFor, LADDERS } from './ladders.ts';
-export { operationFor, type OperationTemplate } from './operations.ts';
+export { workFor } from './operations.ts';
+export type { Followed } from './cards/types.ts';
 export {
   countsFor,
   isImplausible,

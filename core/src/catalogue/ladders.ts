@@ -27,7 +27,7 @@ const rung = (
   more: { readonly waits?: number; readonly needs?: string; readonly owed?: string } = {},
 ): Rung => ({ name, minutes, chance, waits: more.waits ?? 0, needs: more.needs ?? null, owed: more.owed ?? null });
 
-/** Gentle to harsh. Source: handbook 55, Ladders; 58, A25. Minutes and chances are generic first guesses. */
+/** Gentle to harsh. Source: handbook 55, Ladders; 58, A25, D20, D25. Minutes and chances are generic first guesses. */
 export const LADDERS: readonly Ladder[] = [
   {
     ...{ id: 'piston', name: 'Piston that will not move', kinds: ['caliper', 'piston', 'wheel_cylinder', 'clutch_slave'] },
@@ -37,7 +37,7 @@ export const LADDERS: readonly Ladder[] = [
       rung('Own pedal, vehicle still whole', 10, 0.4, { needs: 'The circuit is full and every other unit on it closed.' }),
       rung('Hand pump with fluid, or grease gun, at the port', 30, 0.6, {
         needs: 'The other ports plugged, fittings at hand.',
-        owed: 'Every rubber part new; grease out with solvent and wiped.',
+        owed: 'Every rubber part new; grease out with brake cleaner or alcohol, never petroleum solvent, and wiped.',
       }),
       rung('Air at least pressure, block, cloth, face away', 15, 0.3),
       rung('Ultrasonic bath, then the clamp and the pump again', 30, 0.35, { waits: 2 }),
@@ -56,7 +56,10 @@ export const LADDERS: readonly Ladder[] = [
       rung('Fluid pushed back from a working caliper', 20, 0.5, { needs: 'The circuit is full: before it is taken off.' }),
       rung('Rod through a plug or port', 20, 0.35),
       rung('Knock the open end on wood', 10, 0.25),
-      rung('Grease gun', 30, 0.6, { needs: 'The other ports plugged.', owed: 'Every rubber part new; grease out with solvent.' }),
+      rung('Grease gun', 30, 0.6, {
+        needs: 'The other ports plugged.',
+        owed: 'Every rubber part new; grease out with brake cleaner or alcohol, never petroleum solvent.',
+      }),
       rung('Air', 15, 0.3, { needs: 'A single-piston cylinder.' }),
     ],
   },
@@ -69,7 +72,10 @@ export const LADDERS: readonly Ladder[] = [
       rung('Jacking threads', 10, 0.4),
       rung('Tapped between the studs', 15, 0.4),
       rung('Warmth on the hub seat', 15, 0.4),
-      rung('Puller', 25, 0.7, { owed: 'Diameter and out-of-round gauged again.' }),
+      rung('Puller on the hub or the jacking holes, steady pins cut first', 25, 0.7, {
+        needs: 'Never on the rim of a cast drum.',
+        owed: 'Diameter and out-of-round gauged again.',
+      }),
     ],
   },
   {

@@ -24,7 +24,10 @@ export const MATCHES: readonly Match[] = [
   },
   {
     id: 'arced',
-    of: [['shoes', 'parking_shoes'], ['drum', 'rotor']],
+    of: [
+      ['shoes', 'parking_shoes'],
+      ['drum', 'rotor'],
+    ],
     carried: false,
     byCutting: true,
     lost: 'the linings were arced to that diameter, and touch elsewhere now: arc and centring are gauged again, then bedded anew',

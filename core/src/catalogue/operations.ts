@@ -1,5 +1,8 @@
+import type { Slot } from '../layout/graph.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
-import type { OptionId } from './repairOptions.ts';
+import { attendedMinutes, cardFor } from './cards/cards.ts';
+import type { Followed } from './cards/types.ts';
+import { OPTION_NAME, type OptionId } from './repairOptions.ts';
 
 export interface OperationTemplate {
   readonly kind: ComponentKind;
@@ -8,7 +11,7 @@ export interface OperationTemplate {
   readonly attendedMinutes: number;
 }
 
-/** Usual operations with their attended minutes, proposed from a decision and editable. Generic. */
+/** Usual operations by their titles, with the attended minutes that a fault is weighed with before anything is open. Generic. */
 export const OPERATION_TEMPLATES: readonly OperationTemplate[] = [
   { kind: 'rotor', option: 'replace', title: 'Clean hub face to metal, fit rotor, sweep', attendedMinutes: 35 },
   { kind: 'rotor', option: 'machine', title: 'Machine rotor, clean hub face, fit, sweep', attendedMinutes: 60 },
@@ -33,4 +36,19 @@ export const OPERATION_TEMPLATES: readonly OperationTemplate[] = [
 
 export function operationFor(kind: ComponentKind, option: OptionId): OperationTemplate | undefined {
   return OPERATION_TEMPLATES.find((t) => t.kind === kind && t.option === option);
+}
+
+/** The operation that a decision about a place asks for, with the minutes of its card; undefined where nothing is done. */
+export function workFor(
+  slot: Pick<Slot, 'kind' | 'style'>,
+  option: OptionId,
+  followed: Followed,
+): { readonly title: string; readonly attendedMinutes: number } | undefined {
+  const card = cardFor(slot, option);
+  const minutes = attendedMinutes(slot, option, followed);
+  if (!card || minutes === 0) return undefined;
+  return {
+    title: operationFor(slot.kind, option)?.title ?? `${card.name}: ${OPTION_NAME[option].toLowerCase()}`,
+    attendedMinutes: minutes,
+  };
 }

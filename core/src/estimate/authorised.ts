@@ -2,7 +2,7 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from '../judging/components.ts';
 import type { OwnerChoice } from '../ledger/families/ownerChoices.ts';
 import { priceBookOf } from './book.ts';
-import { decidedDoings, decideRows } from './rows.ts';
+import { decidedDoings, decideRows, leadOption } from './rows.ts';
 import { rowCost } from './spent.ts';
 import { sumNow } from './sum.ts';
 
@@ -43,7 +43,7 @@ export function crossing(history: JobHistory, components: readonly Component[]):
   const rows = decideRows(history, components);
   const picked = rows.flatMap((row) => {
     const doings = decidedDoings(row);
-    const option = doings?.[0]?.option;
+    const option = doings ? leadOption(doings) : undefined;
     return doings && option ? [{ row, option, doings, cost: rowCost(history, book, rows, row, doings, option) }] : [];
   });
   if (picked.length === 0) return null;

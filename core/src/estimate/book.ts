@@ -1,9 +1,11 @@
+import type { Followed } from '../catalogue/cards/types.ts';
 import type { Slot } from '../layout/graph.ts';
 import { axleOf, type ComponentKind } from '../layout/kinds.ts';
 import type { JobRecords } from '../ledger/jobRecords.ts';
 import {
   articlesNow,
   type ArticleVersion,
+  followedIn,
   newestVersion,
   type Process,
   type RatesVersion,
@@ -15,6 +17,8 @@ import {
 export interface PriceBook {
   readonly articles: readonly ArticleVersion[];
   readonly rates: RatesVersion | null;
+  /** Schools that the shop follows where they differ: they are in its prices and minutes. */
+  readonly followed: Followed;
 }
 
 /** Whether an article may be for a vehicle at all. */
@@ -24,7 +28,11 @@ function isFor(a: ArticleVersion, { vehicle }: JobRecords): boolean {
 }
 
 export function priceBookOf(records: JobRecords): PriceBook {
-  return { articles: articlesNow(records.articles).filter((a) => isFor(a, records)), rates: newestVersion(records.rates) };
+  return {
+    articles: articlesNow(records.articles).filter((a) => isFor(a, records)),
+    rates: newestVersion(records.rates),
+    followed: followedIn(records),
+  };
 }
 
 const RANK = { part_number: 3, vehicle: 2, type: 1, shop: 0 } as const;

@@ -75,7 +75,7 @@ function boughtFor(book: PriceBook, doings: readonly Doing[]): Bought[] {
       const article = articleFor(book, { supply, kind: c.slot.kind }, c.slot, number);
       add({ article, name: article?.name ?? COST.noArticle(supply, c.slot.kind), count: 1 });
     }
-    for (const p of piecesFor(c.slot, option)) {
+    for (const p of piecesFor(c.slot, option, book.followed)) {
       const named = { kind: null, name: p.name };
       const article =
         articleFor(book, { supply: 'consumable', ...named }, c.slot, number) ??
@@ -91,8 +91,8 @@ function minutesOf(book: PriceBook, { component: c, option }: Doing): number {
   const process = SENT_FOR[option];
   const sent = process && articleFor(book, { supply: 'process', kind: c.slot.kind, process }, c.slot, null);
   const work = cardFor(c.slot, option);
-  if (!sent || !work || option === 'sleeve') return attendedMinutes(c.slot, option);
-  return stepsFor(work, option)
+  if (!sent || !work || option === 'sleeve') return attendedMinutes(c.slot, option, book.followed);
+  return stepsFor(work, option, book.followed)
     .filter((s) => s.group !== 'finish')
     .reduce((sum, s) => sum + s.minutes, 0);
 }

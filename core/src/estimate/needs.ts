@@ -42,7 +42,7 @@ function ofDoing(book: PriceBook, rowId: string, rowName: string, { component: c
   });
   const supply = BOUGHT_AS[option];
   const unit = supply && articleFor(book, { supply, kind: c.slot.kind }, c.slot, number);
-  const pieces = piecesFor(c.slot, option).map((p) => {
+  const pieces = piecesFor(c.slot, option, book.followed).map((p) => {
     const named = { kind: null, name: p.name };
     const article =
       articleFor(book, { supply: 'consumable', ...named }, c.slot, number) ??

@@ -1,10 +1,12 @@
+import type { Followed } from '../catalogue/cards/types.ts';
 import { departsFrom } from '../catalogue/houseRules.ts';
-import { ENDS_PLACE, OPTION_NAME, type OptionId, optionsFor, RENEWS, STAYS, WAITS } from '../catalogue/repairOptions.ts';
+import { ENDS_PLACE, type OptionId, optionsFor, RENEWS, STAYS, WAITS } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { leastCare } from '../judging/care.ts';
 import type { Component } from '../judging/components.ts';
 import { placeName } from '../layout/graph.ts';
-import { schoolOf } from '../ledger/priceRecords.ts';
+import type { ComponentKind } from '../layout/kinds.ts';
+import { followedIn } from '../ledger/priceRecords.ts';
 import { isSeized, optionsOf, whyNotHoned } from '../readiness/options.ts';
 import { OPTION_WORDS } from '../wording/en/estimate.ts';
 import type { PriceBook } from './book.ts';
@@ -40,10 +42,13 @@ export interface RowOption {
 function insideOf(
   history: JobHistory,
   row: DecideRow,
-  option: OptionId,
+  whole: OptionId,
+  at: (c: Component) => OptionId,
 ): (Doing & { readonly why: string | null; readonly unknown: boolean })[] {
-  if (RENEWS.includes(option)) return [];
-  return row.inside.map((c) => {
+  return row.inside.flatMap((c) => {
+    const carrier = row.members.find((m) => m.slot.id === c.slot.parentId);
+    const option = carrier ? at(carrier) : whole;
+    if (RENEWS.includes(option)) return [];
     const options = optionsOf(history, c);
     const want = STAYS.includes(option) ? option : 'use_again';
     const stay = options.find((o) => o.id === want);
@@ -54,6 +59,23 @@ function insideOf(
       ? { component: c, option: 'replace', why: null, unknown: false }
       : { component: c, option: want, why: stay.ruledOut, unknown: stay.unknown };
   });
+}
+
+/** Of what wears and pulls as one both sides are always done alike, whatever the school. */
+const ALIKE: readonly ComponentKind[] = ['pads', 'shoes', 'parking_shoes', 'rotor', 'drum', 'band', 'band_drum'];
+
+/** Whether a part cannot go on as it is. */
+const failed = (history: JobHistory, c: Component): boolean => {
+  const again = optionsOf(history, c).find((o) => o.id === 'use_again');
+  return again !== undefined && again.ruledOut !== null && !again.unknown;
+};
+
+/** What is done at each side of a row done one way: where the shop renews only what failed, the other stays as it is. */
+function sidesOf(history: JobHistory, followed: Followed, row: DecideRow, option: OptionId): (c: Component) => OptionId {
+  const both = followed('pairs') !== 'failed' || row.members.length < 2 || ALIKE.includes(row.kind);
+  const works = !STAYS.includes(option) && !WAITS.includes(option) && !ENDS_PLACE.includes(option);
+  if (both || !works || !row.members.some((m) => failed(history, m))) return () => option;
+  return (c) => (failed(history, c) ? option : 'use_again');
 }
 
 /** Whether a unit that was seized is brought far enough by an option, for the use of its vehicle. */
@@ -71,16 +93,17 @@ function metalKnown(members: readonly Component[]): boolean {
 
 /** The house rule that an option departs from at a place, in words; null where it departs from none. */
 export function departure(history: JobHistory, c: Component, option: OptionId): string | null {
-  const followed = (rule: string): string | null => schoolOf(history.records.houseRules, rule)?.school ?? null;
-  const found = departsFrom(c.slot.kind, option, followed, isSeized(history, c));
+  const found = departsFrom(c.slot.kind, option, followedIn(history.records), isSeized(history, c));
   return found && OPTION_WORDS.departs(found.rule.name, found.school.name);
 }
 
 /** Every way of doing a row, those first that change least. */
 export function rowOptions(history: JobHistory, book: PriceBook, rows: readonly DecideRow[], row: DecideRow): RowOption[] {
   return optionsFor(row.kind).map((option): RowOption => {
-    const own = row.members.map((c) => ({ component: c, option, ...optionsOf(history, c).find((o) => o.id === option) }));
-    const inside = insideOf(history, row, option);
+    const at = sidesOf(history, book.followed, row, option);
+    const own = row.members.map((c) => ({ component: c, option: at(c), ...optionsOf(history, c).find((o) => o.id === at(c)) }));
+    const inside = insideOf(history, row, option, at);
+    const done = own.filter((o) => o.option === option);
     const plan: Doing[] = [...own, ...inside].map(({ component, option: o }) => ({ component, option: o }));
     const cost = rowCost(history, book, rows, row, plan, option);
     const unmade = RENEWS.includes(option)
@@ -96,9 +119,16 @@ export function rowOptions(history: JobHistory, book: PriceBook, rows: readonly 
       : unmade
         ? OPTION_WORDS.outOfMake(unmade.article)
         : null;
-    const departs = row.members.flatMap((m) => departure(history, m, option) ?? [])[0] ?? null;
+    const departs = done.flatMap((o) => departure(history, o.component, option) ?? [])[0] ?? null;
     return {
-      ...{ option, name: OPTION_NAME[option], plan, ruledOut, because: worst?.at.slot.id ?? null, cost },
+      ...{
+        option,
+        name: OPTION_WORDS.name(option, done.length < own.length ? done.map((o) => o.component.slot) : []),
+        plan,
+        ruledOut,
+        because: worst?.at.slot.id ?? null,
+        cost,
+      },
       unknown: worst?.unknown ?? false,
       departs,
       byItself:
@@ -107,7 +137,7 @@ export function rowOptions(history: JobHistory, book: PriceBook, rows: readonly 
         option !== 'used' &&
         !WAITS.includes(option) &&
         !ENDS_PLACE.includes(option) &&
-        (option !== 'hone' || metalKnown(row.members)) &&
+        (option !== 'hone' || metalKnown(done.map((o) => o.component))) &&
         enough(history, row, option),
       risks: risksOf(history, row, option, plan),
       priced: cost.terms.every((t) => t.id === 'consumables' || t.missing.length === 0),

@@ -1,7 +1,7 @@
 import { type Component, isRenewed } from '../judging/components.ts';
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
-import { RENEWS } from '../catalogue/repairOptions.ts';
+import { type OptionId, RENEWS, STAYS } from '../catalogue/repairOptions.ts';
 import { KIND_OF_JOB } from '../history/scope.ts';
 import { AXLES, axleOf, type ComponentKind, KIND_FACTS } from '../layout/kinds.ts';
 import { canBeOff } from '../layout/runs.ts';
@@ -76,4 +76,9 @@ export function decidedDoings(row: DecideRow): readonly Doing[] | null {
     all.push({ component, option: component.decision.option });
   }
   return all;
+}
+
+/** What a row is done by, where its sides are not all done alike: the work, not what stays. */
+export function leadOption(doings: readonly Doing[]): OptionId | undefined {
+  return (doings.find((d) => !STAYS.includes(d.option)) ?? doings[0])?.option;
 }

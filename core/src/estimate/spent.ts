@@ -9,7 +9,7 @@ import { type OutState, outStates } from '../supply/outs.ts';
 import { SPENT } from '../wording/en/account.ts';
 import { articleFor, permilleOf, type PriceBook } from './book.ts';
 import { type Cost, costOf, type Doing, type Term } from './cost.ts';
-import { decidedDoings, type DecideRow } from './rows.ts';
+import { decidedDoings, type DecideRow, leadOption } from './rows.ts';
 
 /** A sum of money, minor units. */
 export interface Sum {
@@ -165,7 +165,7 @@ export function rowCost(
   const cost = costOf(history, book, doings, option);
   const spent = spentOn(history, book, rows, row);
   if (spent.minutes === null && spent.lines.length === 0 && spent.outs.length === 0) return cost;
-  const now = decidedDoings(row)?.[0]?.option ?? null;
+  const now = leadOption(decidedDoings(row) ?? []) ?? null;
   const labour = termOf(cost, 'labour');
   const minutes = spent.minutes ?? 0;
   const changed = now === option ? changedAt(history, row) : null;

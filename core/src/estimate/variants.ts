@@ -10,7 +10,7 @@ import { chooseCheapest, type Way } from './choose.ts';
 import { billed, type Cost, type Doing, expected } from './cost.ts';
 import { keepsOldRubber } from './risks.ts';
 import { rowOptions, type RowOption } from './rowOptions.ts';
-import { decidedDoings, type DecideRow, decideRows } from './rows.ts';
+import { decidedDoings, type DecideRow, decideRows, leadOption } from './rows.ts';
 import { type SharedThing, sharedOf } from './shared.ts';
 import { rowCost, type Sum } from './spent.ts';
 import { type JobSum, type Picked, sumNow, sumOf } from './sum.ts';
@@ -155,7 +155,7 @@ export function estimateOf(history: JobHistory, components: readonly Component[]
   const all = decideRows(history, components);
   const rows = all.map((row): PricedRow => {
     const doings = decidedDoings(row);
-    const option = doings?.[0]?.option;
+    const option = doings ? leadOption(doings) : undefined;
     return {
       row,
       options: rowOptions(history, book, all, row),

@@ -70,6 +70,7 @@ export {
   type RatesVersion,
   SCARCITIES,
   type Scarcity,
+  followedIn,
   schoolOf,
   SUPPLIES,
   type Supplier,

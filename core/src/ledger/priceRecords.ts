@@ -1,3 +1,4 @@
+import type { Followed } from '../catalogue/cards/types.ts';
 import type { OptionId } from '../catalogue/repairOptions.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { LimitAxle } from '../verdict/limits.ts';
@@ -135,4 +136,9 @@ export function newestVersion<T extends { readonly id: string; readonly enteredA
 /** The school that the shop follows in a rule; null where it has picked none. */
 export function schoolOf(versions: readonly HouseRuleVersion[], rule: string): HouseRuleVersion | null {
   return newestVersion(versions.filter((v) => v.rule === rule));
+}
+
+/** The schools of the house rules, by their newest version. */
+export function followedIn(records: { readonly houseRules: readonly HouseRuleVersion[] }): Followed {
+  return (rule) => schoolOf(records.houseRules, rule)?.school ?? null;
 }

@@ -1,11 +1,12 @@
 import { ACCESSES, accessFor } from '../catalogue/accessRules.ts';
 import { type MeasurementId, measurementsAt } from '../catalogue/measurements.ts';
-import { operationFor } from '../catalogue/operations.ts';
+import { workFor } from '../catalogue/operations.ts';
 import { plannedPositions } from '../catalogue/positions.ts';
 import { programmeFor } from '../catalogue/programme.ts';
 import type { Stage } from '../catalogue/stages.ts';
 import { isDuty, type Obligation } from '../ledger/obligation.ts';
 import type { JobState } from '../job/job.ts';
+import { followedIn } from '../ledger/priceRecords.ts';
 import type { Component } from '../judging/components.ts';
 import { childrenOf, type Slot, slotById } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
@@ -36,7 +37,7 @@ const AT_THE_BENCH = ['gauge', 'look', 'because'] as const;
 function minutesOf(state: JobState, o: Obligation): number {
   if (isDuty(o, 'work')) {
     const c = state.components.find((x) => x.slot.id === o.slotId);
-    return (c?.decision && operationFor(c.slot.kind, c.decision.option)?.attendedMinutes) ?? 30;
+    return (c?.decision && workFor(c.slot, c.decision.option, followedIn(state.records))?.attendedMinutes) ?? 30;
   }
   if (isDuty(o, 'gauge')) return 5;
   if (isDuty(o, 'out')) return 1;

@@ -1,9 +1,11 @@
+import { departsFrom } from '../catalogue/houseRules.ts';
 import { type OptionId, optionsFor } from '../catalogue/repairOptions.ts';
 import { TABLES } from '../catalogue/trace/tables.ts';
 import type { JobState } from '../job/job.ts';
+import { followedIn } from '../ledger/priceRecords.ts';
 import { slotById } from '../layout/graph.ts';
 import { looksOf } from '../stages/trace/causes.ts';
-import { optionsOf } from '../readiness/options.ts';
+import { isSeized, optionsOf } from '../readiness/options.ts';
 import { proposalWords } from '../wording/en/decide.ts';
 
 /** What is usually done about a cause that is looked for or was found. */
@@ -15,13 +17,23 @@ export interface Proposal {
 /** What is done instead where the usual work is ruled out, least first. */
 const INSTEAD: readonly OptionId[] = ['hone', 'sleeve', 'replace'];
 
-/** The usual work, or what comes next where figures or findings of the part rule it out; null where a place has none of it. */
+/**
+ * The usual work by the schools that the shop follows, or what comes next where figures or findings of the part rule it out;
+ * null where a place has none of it.
+ */
 export function usualAt(state: JobState, slotId: string, usual: OptionId): OptionId | null {
   const component = state.components.find((c) => c.slot.id === slotId);
   if (!component) return null;
   const open = optionsOf(state.history, component).filter((o) => o.ruledOut === null);
-  const list: readonly OptionId[] = optionsFor(component.slot.kind).includes(usual) ? [usual, ...INSTEAD] : [];
-  return list.find((id) => open.some((o) => o.id === id)) ?? null;
+  const followed = followedIn(state.records);
+  const against = (option: OptionId): ReturnType<typeof departsFrom> =>
+    departsFrom(component.slot.kind, option, followed, isSeized(state.history, component));
+  const own = optionsFor(component.slot.kind);
+  // A school that departs from the usual work is named after what it does instead.
+  const school = own.find((o) => o === against(usual)?.school.id);
+  const list: readonly OptionId[] = own.includes(usual) ? [...(school ? [school] : []), usual, ...INSTEAD] : [];
+  const able = list.filter((id) => open.some((o) => o.id === id));
+  return able.find((id) => against(id) === null) ?? able[0] ?? null;
 }
 
 /**

@@ -1,8 +1,14 @@
 import { RENEWS } from '../repairOptions.ts';
-import { card, piece, step, type WorkCard } from './types.ts';
+import { card, type CardStep, piece, step, type WorkCard } from './types.ts';
 
 const washers = piece('Copper washer', 2);
 const SEALS = { of: ['reseal'] as const };
+
+/** Words of a step that wets a seal, by school. */
+const wetted = (before: string, after: string): NonNullable<CardStep['by']> => ({
+  rule: 'seal_wetting',
+  words: { fluid: `${before} clean brake fluid alone; ${after}.`, grease: `${before} the kit’s assembly grease; ${after}.` },
+});
 
 /** Cards of disc brakes. Source: handbook 55, cards 1 to 4, 9, 18; 58, A16, A25, D03. */
 export const DISC_CARDS: readonly WorkCard[] = [
@@ -20,7 +26,12 @@ export const DISC_CARDS: readonly WorkCard[] = [
       step('clean', 10, 'Clean the groove of the seal to metal and picture it; no wire brush on piston or bore.', SEALS),
       step('clean', 6, 'Clean the groove of the boot to metal.', SEALS),
       step('gauge', 4, 'Wipe bores and pistons with a fresh cloth, and gauge what is owed.', SEALS),
-      step('assemble', 8, 'Lay the square seal flat and untwisted, wetted; push the piston in straight, by hand.', SEALS),
+      step(
+        'assemble',
+        8,
+        'Lay the square seal flat and untwisted, wetted with clean brake fluid or the kit’s grease; push the piston in straight, by hand.',
+        { ...SEALS, by: wetted('Lay the square seal flat and untwisted, wetted with', 'push the piston in straight, by hand') },
+      ),
       step('assemble', 4, 'Seat the boot in both grooves by its kind.', SEALS),
       step('assemble', 6, 'Clean the pins and bushes, rubber-safe pin grease in the boot, never on a lining; move each by hand.'),
       step('fit', 6, 'Compare ports, hand and bleeder with the old unit, move plug and bleeder over.', { of: RENEWS }),
@@ -43,7 +54,10 @@ export const DISC_CARDS: readonly WorkCard[] = [
       step('clean', 6, 'Clean the outside before it is opened; lever shaft and its seal.', SEALS),
       step('clean', 10, 'Clean the groove of seal and boot to metal and picture them.', SEALS),
       step('gauge', 4, 'Wipe bore and piston with a fresh cloth, and gauge what is owed.', SEALS),
-      step('assemble', 10, 'Seal flat and untwisted, wetted; wind the piston back, slot to its peg.', SEALS),
+      step('assemble', 10, 'Seal flat and untwisted, wetted; wind the piston back, slot to its peg.', {
+        ...SEALS,
+        by: wetted('Seal flat and untwisted, wetted with', 'wind the piston back, slot to its peg'),
+      }),
       step('assemble', 6, 'Clean the pins and bushes, rubber-safe pin grease in the boot; move each by hand.'),
       step('fit', 6, 'Compare ports, hand, bleeder and lever with the old unit.', { of: RENEWS }),
       step('fit', 8, 'Bolt the bracket up to its figure; lever against its stop, cable on, slack.'),
@@ -66,7 +80,10 @@ export const DISC_CARDS: readonly WorkCard[] = [
       step('clean', 14, 'Clean the groove of every seal to metal and picture it.', SEALS),
       step('clean', 8, 'Clean the groove of every boot to metal; bridge pipe new or blown through.', SEALS),
       step('gauge', 4, 'Wipe bores and pistons with a fresh cloth, and gauge what is owed.', SEALS),
-      step('assemble', 12, 'Lay each square seal flat and untwisted, wetted; push each piston in straight, by hand.', SEALS),
+      step('assemble', 12, 'Lay each square seal flat and untwisted, wetted; push each piston in straight, by hand.', {
+        ...SEALS,
+        by: wetted('Lay each square seal flat and untwisted, wetted with', 'push each piston in straight, by hand'),
+      }),
       step('assemble', 6, 'Seat every boot by its kind.', SEALS),
       step('fit', 6, 'Compare ports, hand and bleeder with the old unit, move plug and bleeder over.', { of: RENEWS }),
       step('fit', 10, 'Bolt it up to its figure, union started by hand, bleeder at the top.', { takes: [washers] }),
@@ -109,7 +126,23 @@ export const DISC_CARDS: readonly WorkCard[] = [
       step('strip', 4, 'Note which way pins and clips go; take the pads out.'),
       step('clean', 5, 'Clean abutments and pins to metal.'),
       step('assemble', 6, 'Push the pistons back with a bleeder open, level watched; wear indicator to its side.'),
-      step('fit', 4, 'Pads by the house’s grease, faces dry, new pins or clips.', { takes: [piece('Pad hardware set')] }),
+      step('fit', 3, 'Pads in, faces dry; nothing on a lining.', {
+        by: {
+          rule: 'pad_backs',
+          words: {
+            grease: 'Pads in, rubber-safe grease thin on their backs and abutments, faces dry; nothing on a lining.',
+            paste: 'Pads in, paste thin on their backs, faces dry; nothing on a lining.',
+            nothing: 'Pads in, backs and abutments clean and bare, faces dry.',
+          },
+        },
+      }),
+      step('fit', 1, 'New pins, clips and springs.', {
+        takes: [piece('Pad hardware set')],
+        only: { rule: 'hardware', schools: ['always'], picked: false },
+      }),
+      step('fit', 1, 'Pins, clips and springs looked at one by one; only what is worn is new.', {
+        only: { rule: 'hardware', schools: ['worn'], picked: true },
+      }),
       step('after', 3, 'Press the pedal until it is high, level watched, before a wheel turns.'),
     ],
   ),

@@ -17,6 +17,13 @@ export const DRUM_CARDS: readonly WorkCard[] = [
       step('gauge', 4, 'Gauge bore and pistons; look at the bore under a lamp.', { of: ['reseal', 'hone', 'sleeve'] }),
       step('assemble', 8, 'Wet the cups, lips towards the spring; links and dust caps on; a clip holds it.', {
         of: ['reseal', 'hone', 'sleeve'],
+        by: {
+          rule: 'seal_wetting',
+          words: {
+            fluid: 'Wet the cups with clean brake fluid alone, lips towards the spring; links and dust caps on; a clip holds it.',
+            grease: 'Coat the cups with the kit’s assembly grease, lips towards the spring; links and dust caps on; a clip holds it.',
+          },
+        },
       }),
       step('fit', 5, 'Compare bore, ports and hand with the old one.', { of: RENEWS }),
       step('fit', 8, 'Start the union by hand, then the bolts; a sliding one slides in the plate by hand.'),
@@ -34,8 +41,13 @@ export const DRUM_CARDS: readonly WorkCard[] = [
       step('finish', 12, 'Strip the old lining, clean the platform to metal, true the shoe.', { of: ['reline'] }),
       step('finish', 15, 'Rivet or bond the lining by its slip; arc it to its drum.', { of: ['reline'], takes: [piece('Rivets', 8)] }),
       step('assemble', 6, 'Move lever and cross link over; grease only where shoe meets plate.', { of: RENEWS }),
-      step('assemble', 14, 'Adjusters all the way in, short spring by hand before the long one, parking cable last.', {
+      step('assemble', 13, 'Adjusters all the way in, short spring by hand before the long one, parking cable last.'),
+      step('assemble', 1, 'New springs, steady pins and clips.', {
         takes: [piece('Spring and clip set')],
+        only: { rule: 'hardware', schools: ['always'], picked: false },
+      }),
+      step('assemble', 1, 'Springs measured and looked at one by one; only what is worn is new.', {
+        only: { rule: 'hardware', schools: ['worn'], picked: true },
       }),
       step('fit', 8, 'Centre the shoes; drum on; set to light drag, both sides counted from contact alike.'),
       step('after', 3, 'Pull the lever once more before the drum goes on for good.'),

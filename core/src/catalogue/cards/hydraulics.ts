@@ -17,10 +17,32 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
       step('finish', 20, 'Hone no further than its figure, wash the grit out, wipe until the cloth stays white.', { of: ['hone'] }),
       step('finish', 12, 'Pack it for the sleeve: switches, valve and pistons off, list in the box.', { of: ['sleeve'] }),
       step('gauge', 6, 'Gauge bore and pistons.', { of: BORE }),
-      step('assemble', 14, 'New seals the right way round, wetted; stop screw in with the piston pressed.', { of: BORE }),
+      step('assemble', 14, 'New seals the right way round, wetted; stop screw in with the piston pressed.', {
+        of: BORE,
+        by: {
+          rule: 'seal_wetting',
+          words: {
+            fluid: 'New seals the right way round, wetted with clean brake fluid alone; stop screw in with the piston pressed.',
+            grease: 'New seals the right way round, in the kit’s assembly grease; stop screw in with the piston pressed.',
+          },
+        },
+      }),
+      step(
+        'assemble',
+        15,
+        'Bleed it on the bench: ten slow strokes until no bubble comes from a returning tube; stroke short and hard with outlets closed.',
+        { only: { rule: 'master_bleeding', schools: ['bench'], picked: true } },
+      ),
       step('fit', 8, 'Compare outlets, plugs, thread and flare with the old one; move the switches over.', { of: RENEWS }),
       step('fit', 12, 'Bolt it up, start the unions by hand, set the push-rod’s play.', { takes: [piece('Copper washer', 2)] }),
-      step('after', 15, 'Ten slow strokes until no bubble comes from a returning tube; stroke short and hard with outlets closed.'),
+      step(
+        'after',
+        15,
+        'In its place: ten slow strokes until no bubble comes from a returning tube; stroke short and hard with outlets closed.',
+        {
+          only: { rule: 'master_bleeding', schools: ['place'], picked: false },
+        },
+      ),
     ],
   ),
   card(

@@ -16,7 +16,14 @@ export interface CardStep {
   readonly takes: readonly CardPiece[];
   /** Decisions that need it; none named: every one that the card serves. */
   readonly of: readonly OptionId[];
+  /** The house rule by which it is done one way or another, with its words by school. */
+  readonly by: { readonly rule: string; readonly words: Readonly<Record<string, string>> } | null;
+  /** Schools of a house rule by which it is done at all; a shop that has picked none does it where `picked` is not asked for. */
+  readonly only: { readonly rule: string; readonly schools: readonly string[]; readonly picked: boolean } | null;
 }
+
+/** The school that a shop follows in a house rule; null where it has picked none. */
+export type Followed = (rule: string) => string | null;
 
 /** A piece that a step takes: of the price book by its name, so many at each unit. */
 export interface CardPiece {
@@ -38,9 +45,9 @@ export interface WorkCard {
 /** By which name the price book has what circuits are filled with. */
 export const BRAKE_FLUID = 'Brake fluid';
 
-type StepMore = Partial<Pick<CardStep, 'waits' | 'takes' | 'of'>>;
+type StepMore = Partial<Pick<CardStep, 'waits' | 'takes' | 'of' | 'by' | 'only'>>;
 export const step = (group: StepGroup, minutes: number, words: string, more: StepMore = {}): CardStep => ({
-  ...{ group, words, minutes, waits: null, takes: [], of: [] },
+  ...{ group, words, minutes, waits: null, takes: [], of: [], by: null, only: null },
   ...more,
 });
 export const piece = (name: string, count = 1): CardPiece => ({ name, count });

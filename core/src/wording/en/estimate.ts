@@ -1,5 +1,6 @@
 /** What is said of prices, options and whole-job variants. */
 
+import { OPTION_NAME, type OptionId } from '../../catalogue/repairOptions.ts';
 import { KIND_FACTS, type ComponentKind, axleOf, type Axle, type Corner, CORNER_NAME } from '../../layout/kinds.ts';
 import type { OrderThing } from '../../ledger/families/orderLooks.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
@@ -66,6 +67,9 @@ export const TERM_NAME = {
 } as const;
 
 export const OPTION_WORDS = {
+  /** @param only the sides that it is done at, where the others stay as they are */
+  name: (option: OptionId, only: readonly Slot[]): string =>
+    only.length === 0 ? OPTION_NAME[option] : `${OPTION_NAME[option]}, ${only.map((s) => placeName(s).toLowerCase()).join(' and ')} only`,
   at: (place: string | null, why: string): string => (place === null ? why : `${place}: ${why}`),
   outOfMake: (a: ArticleVersion): string => `${a.name} is no longer made (${a.pricedOn}).`,
   departs: (rule: string, school: string): string => `House rule, ${rule.toLowerCase()}: ${school.toLowerCase()}.`,

@@ -48,8 +48,9 @@ watch(
   () => (wanted.value = null),
 );
 const chosen = computed(() => {
-  const mine = new Set(row.value.members.map((m) => m.decision?.option ?? null));
-  return mine.size === 1 ? ([...mine][0] ?? null) : null;
+  const isSo = (o: RowOption): boolean =>
+    row.value.members.every((m) => o.plan.find((d) => d.component.slot.id === m.slot.id)?.option === m.decision?.option);
+  return props.priced.options.find(isSo)?.option ?? null;
 });
 const inHand = computed(() => props.priced.options.find((o) => o.option === wanted.value) ?? null);
 const counted = computed(

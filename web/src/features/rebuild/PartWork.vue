@@ -16,6 +16,7 @@ import { dayHere, dayText, timeText } from '../../fittings/dates.ts';
 import LotPick from '../../job/LotPick.vue';
 import type { LotTaken } from '../../job/lotTaken.ts';
 import OnlyNow from '../../job/OnlyNow.vue';
+import OrderOfWork from './OrderOfWork.vue';
 import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';
@@ -260,6 +261,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       <b class="plate-font">Found seized</b>
       {{ careWords(care) }}
     </p>
+    <OrderOfWork v-if="component.decision && !done" :slot-of="component.slot" :option="component.decision.option" />
     <ul v-if="life.length > 0" class="life small">
       <li v-for="e in life" :key="e.id">
         {{ saidOf(e) }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { stageNote } from '@dauer/core/wording';
-import { fastenerKey, isDuty, type OperationEvent } from '@dauer/core/ledger';
-import { operationFor, OPTION_NAME } from '@dauer/core/catalogue';
+import { fastenerKey, followedIn, isDuty, type OperationEvent } from '@dauer/core/ledger';
+import { OPTION_NAME, workFor } from '@dauer/core/catalogue';
 import { cornersTakenIn, type OperationState, operationState } from '@dauer/core/history';
 import { careFault } from '@dauer/core/judging';
 import { canBeOff, type Corner, isHydraulic, placeName } from '@dauer/core/layout';
@@ -50,9 +50,10 @@ const placeOf = (slotId: string | null): string => {
   const c = job.state.components.find((x) => x.slot.id === slotId);
   return c ? placeName(c.slot) : 'Whole vehicle';
 };
+const followed = computed(() => followedIn(job.state.records));
 const proposals = computed(() =>
   worked.value.flatMap((c) => {
-    const t = c.decision ? operationFor(c.slot.kind, c.decision.option) : undefined;
+    const t = c.decision ? workFor(c.slot, c.decision.option, followed.value) : undefined;
     return t && !operations.value.some((o) => o.slotId === c.slot.id && o.title === t.title) ? [{ c, t }] : [];
   }),
 );

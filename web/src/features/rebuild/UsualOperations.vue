@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import type { OperationTemplate } from '@dauer/core/catalogue';
 import type { Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import { computed } from 'vue';
 import { hoursText } from '../../fittings/dates.ts';
 
 /** Operations that usually follow from what was decided, to be put on the list one by one or together. */
-const props = defineProps<{ proposals: readonly { readonly c: Component; readonly t: OperationTemplate }[] }>();
+const props = defineProps<{
+  proposals: readonly { readonly c: Component; readonly t: { readonly title: string; readonly attendedMinutes: number } }[];
+}>();
 const emit = defineEmits<{ plan: [slotId: string, title: string, minutes: number] }>();
 const total = computed(() => props.proposals.reduce((sum, p) => sum + p.t.attendedMinutes, 0));
 function put(list: typeof props.proposals): void {
