@@ -20,7 +20,19 @@ export type Duty =
   | { readonly kind: 'gauge'; readonly slotId: string; readonly measurement: MeasurementId; readonly phase: Phase }
   | {
       readonly kind:
-        'look' | 'decide' | 'work' | 'fit' | 'for_now' | 'care' | 'clamped' | 'hazard' | 'lock' | 'came' | 'board' | 'identify';
+        | 'look'
+        | 'decide'
+        | 'work'
+        | 'fit'
+        | 'for_now'
+        | 'care'
+        | 'clamped'
+        | 'hazard'
+        | 'lock'
+        | 'came'
+        | 'board'
+        | 'identify'
+        | 'application';
       readonly slotId: string;
     }
   | { readonly kind: 'because'; readonly finding: FindingCode; readonly slotId: string; readonly measurement: MeasurementId | null }
@@ -127,6 +139,7 @@ const OF_A_PLACE: readonly string[] = [
   'came',
   'board',
   'identify',
+  'application',
 ];
 
 /**
@@ -202,7 +215,7 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     stray: 'gauge',
     wanted: 'gauge',
   },
-  ...{ decide: 'decide', authorised: 'decide' },
+  ...{ decide: 'decide', authorised: 'decide', application: 'decide' },
   ...{
     board: 'rebuild',
     work: 'rebuild',

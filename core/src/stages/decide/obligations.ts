@@ -9,6 +9,7 @@ import { isWorked } from '../torquePoints.ts';
 import { authorisedNow, crossing } from '../../estimate/authorised.ts';
 import { comesWithCarrier, needsDecision } from '../../estimate/rows.ts';
 import { optionsOf } from '../../readiness/options.ts';
+import { wrongApplications } from '../../supply/rating.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
 import { againstWords, putOffDueWords, putOffWords } from '../../wording/en/decide.ts';
 
@@ -35,7 +36,19 @@ export function decideObligations({ history, components, today }: RuleContext): 
         });
       return decideOne(history, c, earlier ?? null);
     });
-  return [...places, ...overAuthorised(history, components)];
+  return [...places, ...applications(history), ...overAuthorised(history, components)];
+}
+
+/** What got hotter than it is meant for: closed by another grade, or by the owner's word under a name. Source: handbook 58, A11. */
+function applications(history: JobHistory): Obligation[] {
+  return wrongApplications(history).map((w) =>
+    obligation({ kind: 'application', slotId: w.slot.id }, TITLE.application(w.slot), w.now === 'bears', {
+      slotId: w.slot.id,
+      why: w.now === 'bears' ? null : REASON.wrongApplication(w),
+      acceptBy: 'lead',
+      rests: `${w.peak.atLeast}>${w.rated}:${w.now}`,
+    }),
+  );
 }
 
 /** The owner's answer, where what is decided comes to more than he authorised. Source: handbook 40, The authorised sum. */

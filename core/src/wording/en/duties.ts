@@ -53,6 +53,7 @@ export const TITLE = {
   wanted: (slot: Slot, name: string): string => `${placeName(slot)}: ${name.toLowerCase()}`,
   decide: (slot: Slot): string => `Decide about the ${lower(slot)}`,
   authorised: 'The owner’s answer to the sum',
+  application: (slot: Slot): string => `Wrong application: ${lower(slot)}`,
   work: (slot: Slot, option: OptionId | null): string => `${placeName(slot)}: ${option === null ? '' : OPTION_NAME[option].toLowerCase()}`,
   missing: (slot: Slot): string => `${placeName(slot)} is missing: find it, or fit another`,
   fit: (slot: Slot): string => `${placeName(slot)} is off the vehicle`,
@@ -85,6 +86,18 @@ export const TITLE = {
 
 /** Why it is owed still, or what it waits for. */
 export const REASON = {
+  wrongApplication: (w: {
+    readonly peak: { readonly atLeast: number; readonly by: 'paint' | 'blue' };
+    readonly rated: number;
+    readonly of: 'part' | 'coating';
+    readonly now: 'same' | 'too_low' | 'unknown' | 'bears';
+  }): string => {
+    const by = w.peak.by === 'paint' ? 'by its paint bands' : 'by its colour, generic';
+    const got = `It got to ${w.peak.atLeast} °C at least, ${by}; ${w.of === 'part' ? 'it is' : 'its coating is'} rated to ${w.rated} °C.`;
+    if (w.now === 'too_low') return `${got} What sits there now is rated lower than that too.`;
+    if (w.now === 'unknown') return `${got} Of what sits there now nobody said what it is rated to.`;
+    return `${got} Another grade, or the owner’s word; a like part ends the same way.`;
+  },
   overAuthorised: (o: {
     readonly sum: number;
     readonly authorised: number;
