@@ -188,6 +188,19 @@ describe('the authorised sum', () => {
     expect(lineOf(told, 'Front rotors').unpriced).to.deep.equal(['Rotor']);
   });
 
+  it('knows the price of what the price book had none of, once it is ordered', () => {
+    const told = rotors();
+    told.file.articles = [];
+    const missing = (): readonly string[] =>
+      looked(told)
+        .estimate.rows.find((r) => r.row.name === 'Front rotors')!
+        .decided!.cost.terms.flatMap((t) => t.missing);
+    expect(missing()).to.include('Rotor, new');
+    ordered(told, { name: 'Rotor, new', articleId: null, need: 'front-rotor:new:Rotor, new', price: 4700 });
+    expect(missing()).to.not.include('Rotor, new');
+    expect(lineOf(told, 'Front rotors').goods).to.equal(2 * 4700 * 1.2);
+  });
+
   it('is crossed by work that belongs to no row, beyond what rows share', () => {
     const told = rotors();
     const before = looked(told);
@@ -249,7 +262,7 @@ describe('the account on the sheet', () => {
     expect(lines.reduce((n, r) => n + Number(r.taken), 0)).to.equal(Number(rows.at(-1)!.taken));
     expect(lines[0]).to.include({ taken: '84.00', taken_minutes: '70', currency: 'EUR' });
     // What was reckoned in the past nobody knows.
-    told.file.imported = { source: 'paper', importedBy: 'ann', importedAt: NOW } as never;
+    told.file.imported = { source: 'paper', importedBy: 'ann', importedAt: '2026-09-01T00:00:00.000Z' } as never;
     expect(buildSheet(deriveJob(told.file, NOW), NOW).account).to.equal(undefined);
   });
 });

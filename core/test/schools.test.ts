@@ -3,8 +3,10 @@ import { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from '../src/cat
 import type { Followed } from '../src/catalogue/cards/types.ts';
 import { HOUSE_RULES, houseRule } from '../src/catalogue/houseRules.ts';
 import { workFor } from '../src/catalogue/operations.ts';
+import { ENDS_PLACE, optionsFor, STAYS } from '../src/catalogue/repairOptions.ts';
 import { estimateOf } from '../src/estimate/variants.ts';
 import { deriveJob } from '../src/job/job.ts';
+import { type ComponentKind, KIND_FACTS } from '../src/layout/kinds.ts';
 import { usualAt } from '../src/views/proposals.ts';
 import { FOUR, JobFixture, NOW } from './jobFixture.ts';
 
@@ -89,6 +91,16 @@ describe('the schools of a shop', () => {
     expect(failed.pads).to.deep.equal(['replace', 'replace']);
     expect(failed.hoses).to.deep.equal(['replace', 'use_again']);
     expect(failed.name).to.contain('front left hose only');
+  });
+
+  it('leave no work without a card: what has no minutes would look cheap', () => {
+    const kinds = Object.keys(KIND_FACTS) as ComponentKind[];
+    const bare = kinds.flatMap((kind) =>
+      optionsFor(kind)
+        .filter((o) => !STAYS.includes(o) && !ENDS_PLACE.includes(o) && attendedMinutes(at(kind), o) === 0)
+        .map((o) => `${kind} ${o}`),
+    );
+    expect(bare).to.deep.equal([]);
   });
 
   it('are each one of at least two, and a card’s minutes are those of the work that Rebuild proposes', () => {

@@ -7,6 +7,7 @@ import { DEMO_SHOP, fillRack, PEOPLE } from './shop.ts';
 import { tellOfSupply } from './supply.ts';
 import { Story } from './story.ts';
 import { corrie } from './vehicles/corrie.ts';
+import { earlier } from './vehicles/earlier.ts';
 import { marl } from './vehicles/marl.ts';
 import { marrek } from './vehicles/marrek.ts';
 import { osken } from './vehicles/osken.ts';
@@ -21,6 +22,7 @@ export { PEOPLE } from './shop.ts';
 export function demoStory(today: number): Story {
   const story = new Story(today);
   const rack = fillRack(story);
+  earlier(story);
   marl(story);
   pellam(story, rack);
   quillon(story, rack);

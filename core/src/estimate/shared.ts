@@ -1,4 +1,5 @@
-import { BRAKE_FLUID } from '../catalogue/cards/types.ts';
+import { BLEEDER_STEPS, CIRCUIT_STEPS, WHEEL_STEPS } from '../catalogue/cards/linkage.ts';
+import { BRAKE_FLUID, type CardStep } from '../catalogue/cards/types.ts';
 import { STAYS } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
@@ -17,10 +18,9 @@ export interface SharedThing {
   readonly gross: number;
 }
 
-/** Minutes to take one wheel off and put it on with its final torque; generic. */
-const WHEEL = 12;
-/** Minutes to bleed a circuit: vessel and helper ready, and each bleeder; generic. */
-const [CIRCUIT, BLEEDER] = [10, 8];
+const minutesOf = (steps: readonly Pick<CardStep, 'minutes'>[]): number => steps.reduce((sum, s) => sum + s.minutes, 0);
+/** Minutes of one wheel off and on, of a circuit and of each of its bleeders; generic, by their cards. */
+const [WHEEL, CIRCUIT, BLEEDER] = [WHEEL_STEPS, CIRCUIT_STEPS, BLEEDER_STEPS].map(minutesOf) as [number, number, number];
 
 /** What a way of doing a row needs beside its own: by id, with what each is. */
 export function sharedOf(history: JobHistory, book: PriceBook, doings: readonly Doing[], cost: Cost): SharedThing[] {

@@ -131,6 +131,18 @@ function goodsOver(history: JobHistory, book: PriceBook, spent: Spent, row: Deci
   return plus(...overs, entered ? orNothing(minus(linesSum, bought)) : NOTHING, billedAll ? sentOver : orNothing(sentOver));
 }
 
+/** A price that nobody had for something is known once it is ordered. */
+function withoutOrdered(cost: Cost, spent: Spent, row: DecideRow): Cost {
+  const bought = new Set(
+    spent.lines.flatMap((s) =>
+      s.line.price !== null && inHand(s) > 0 && s.line.need?.startsWith(`${row.id}:`) === true
+        ? [s.line.need.split(':').slice(2).join(':')]
+        : [],
+    ),
+  );
+  return { ...cost, terms: cost.terms.map((t) => ({ ...t, missing: t.missing.filter((name) => !bought.has(name)) })) };
+}
+
 /** When the way in which a row is decided now was first taken, after another; null where it never was another. */
 function changedAt(history: JobHistory, row: DecideRow): string | null {
   const lead = row.members[0]?.slot.id;
@@ -162,7 +174,7 @@ export function rowCost(
   doings: readonly Doing[],
   option: OptionId,
 ): Cost {
-  const cost = costOf(history, book, doings, option);
+  let cost = costOf(history, book, doings, option);
   const spent = spentOn(history, book, rows, row);
   if (spent.minutes === null && spent.lines.length === 0 && spent.outs.length === 0) return cost;
   const now = leadOption(decidedDoings(row) ?? []) ?? null;
@@ -173,6 +185,7 @@ export function rowCost(
   const hours = plus(labourOf(book, sunk), orNothing(minus(labourOf(book, minutes - sunk), labour)));
   const goods = now === option ? goodsOver(history, book, spent, row, cost) : NOTHING;
   const over = plus(hours, goods);
+  if (now === option) cost = withoutOrdered(cost, spent, row);
   if (over.gross === 0 && over.net === 0) return cost;
   const term: Term = {
     ...{ id: 'spent', ...over, permille: permilleOf(book.rates, 'standard'), billed: true, entered: false, missing: [] },

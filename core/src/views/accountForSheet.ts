@@ -9,13 +9,16 @@ import { cameFrom } from './sheetRefs.ts';
 
 /**
  * The account of a job for its sheet: what was authorised, by whose word, what was reckoned, and what it took, line by line.
- * @returns nothing for a job of the past, of which nobody knows what prices were then, and where nothing was reckoned or taken
+ * @param today instant of the sheet
+ * @returns nothing for what was handed back before these records, since nobody knows what prices were then, and where nothing
+ *   was reckoned or taken
  */
 export function accountForSheet(
   { history, components, records }: JobState,
   line: (e: Pick<EventBase, 'id' | 'authorId' | 'happenedAt'>, place: string, text: string) => SheetLine,
+  today: string,
 ): { readonly account?: SheetAccount } {
-  if (records.imported !== null) return {};
+  if (records.imported !== null && today < records.imported.importedAt) return {};
   const estimate = estimateOf(history, components);
   const account = accountOf(history, estimate);
   const { choice, authorised } = account;

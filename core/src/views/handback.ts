@@ -182,7 +182,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       ),
     ),
     afterCare: afterCareOf(state, today),
-    ...accountForSheet(state, line),
+    ...accountForSheet(state, line, today),
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
       .map((c) => SHEET.outOfScope(c.slot, c.verdict)),

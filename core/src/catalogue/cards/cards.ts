@@ -3,10 +3,11 @@ import type { OptionId } from '../repairOptions.ts';
 import { DISC_CARDS } from './discs.ts';
 import { DRUM_CARDS } from './drums.ts';
 import { HYDRAULIC_CARDS } from './hydraulics.ts';
+import { LINKAGE_CARDS } from './linkage.ts';
 import type { CardPiece, CardStep, Followed, WorkCard } from './types.ts';
 
 /** Cards of the work on one unit, by kind and decision. */
-export const CARDS: readonly WorkCard[] = [...DISC_CARDS, ...DRUM_CARDS, ...HYDRAULIC_CARDS];
+export const CARDS: readonly WorkCard[] = [...DISC_CARDS, ...DRUM_CARDS, ...HYDRAULIC_CARDS, ...LINKAGE_CARDS];
 
 /** The card of what is done at a place; undefined where none serves it. */
 export function cardFor(slot: Pick<Slot, 'kind' | 'style'>, option: OptionId): WorkCard | undefined {

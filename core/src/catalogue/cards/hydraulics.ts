@@ -76,7 +76,7 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     'line',
     'Line',
     ['line'],
-    ['replace'],
+    ['replace', 'used'],
     [
       step('strip', 10, 'Measure and draw the old line before it is bent to get it out.'),
       step('assemble', 20, 'Cut, unions on before the second flare, flare, bend, blow clean.', { takes: [piece('Tube union', 2)] }),

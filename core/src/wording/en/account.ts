@@ -8,11 +8,11 @@ const sum = (minor: number, currency: string | null): string => moneyText(majorO
 
 export const SPENT = {
   whole: 'Time and material beyond what was reckoned',
-  /** @param goods gross, minor units: bought dearer than reckoned, or cheaper */
+  /** @param goods gross, minor units: ordered beyond what was reckoned, or for less */
   from: (minutes: number | null, decided: boolean, goods: number): string =>
     [
       ...(minutes === null ? [] : [decided ? `${timeWords(minutes)} taken` : `${timeWords(minutes)} taken on it already`]),
-      ...(goods > 0 ? ['bought dearer than reckoned'] : goods < 0 ? ['bought cheaper than reckoned'] : []),
+      ...(goods > 0 ? ['ordered beyond what was reckoned'] : goods < 0 ? ['ordered for less than was reckoned'] : []),
     ].join('; '),
   crossed: (spent: { readonly row: string | null; readonly gross: number }, currency: string | null): string =>
     `${spent.row ?? 'On the vehicle as a whole'}: ${sum(spent.gross, currency)} more taken and bought than was reckoned.`,

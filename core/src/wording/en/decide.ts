@@ -115,8 +115,9 @@ export function foundWords(components: readonly Component[]): string {
   });
   const [first] = said;
   if (first) {
-    const more = said.length > 1 ? `, and ${said.length - 1} more` : '';
-    return components.length > 1 ? `${placeName(first.c.slot)}: ${first.words}${more}` : first.words;
+    if (components.length === 1) return first.words;
+    const more = said.length > 1 ? `; and ${said.length - 1} more` : '';
+    return `${placeName(first.c.slot)}: ${more === '' ? first.words : first.words.replace(/\.$/, '')}${more}`;
   }
   const open = components.filter((c) => c.verdict === 'not_gauged').length;
   if (open > 0) return open === components.length ? 'Not gauged' : `${open} of ${components.length} not gauged`;

@@ -65,7 +65,7 @@ const COLUMNS = [
       A comeback is the same place opened again for the same kind of fault, named by a person at Decide. What did not come back is watched
       until its vehicle was last seen. Under {{ LEAST_CASES }} pieces no curve is drawn.
     </p>
-    <section v-if="shown && shown.steps" :aria-label="shown.name">
+    <section v-if="shown && shown.steps" class="shown" :aria-label="shown.name">
       <h2 class="line">{{ shown.name }}</h2>
       <LastingCurve :steps="shown.steps" :years="shown.watched" />
     </section>

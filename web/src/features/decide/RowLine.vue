@@ -80,6 +80,7 @@ const says = computed(() => {
 }
 .marks {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--space-1);
 }
 .name {
@@ -109,9 +110,6 @@ const says = computed(() => {
     grid-template-columns: 40px minmax(0, 1fr) auto 60px;
     gap: 2px var(--space-2);
     padding: var(--space-2) 0;
-  }
-  .marks {
-    flex-wrap: wrap;
   }
   .found {
     grid-column: 2 / 4;

@@ -37,7 +37,7 @@ const label = computed(() =>
       <rect v-if="limit !== null" :x="limit" :y="top + 1" :width="Math.max(0, width - limit - 1)" height="26.5" :fill="`url(#${hatch})`" />
       <path :d="`M0 ${top}H${width}`" stroke="var(--ink)" stroke-width="1.5" />
       <!-- What is taken and bought so far runs along the foot of the rule. -->
-      <rect v-if="taken > 0" x="1" :y="top + 24" :width="Math.max(2, scale.x(taken) - 1)" height="4" fill="var(--ink)" />
+      <rect v-if="taken > 0" x="1" :y="top + 25" :width="Math.max(2, scale.x(taken) - 1)" height="3" fill="var(--ink)" />
       <path
         v-for="(t, i) in scale.ticks"
         :key="i"
@@ -46,7 +46,7 @@ const label = computed(() =>
         :stroke-width="t.size === 'major' ? 1.1 : 0.8"
       />
       <g class="numeral">
-        <text v-for="(t, i) in scale.ticks.filter((s) => s.minor !== null)" :key="`n${i}`" :x="t.x" :y="top + 24" text-anchor="middle">
+        <text v-for="(t, i) in scale.ticks.filter((s) => s.minor !== null)" :key="`n${i}`" :x="t.x" :y="top + 23" text-anchor="middle">
           {{ plainSum(t.minor ?? 0, currency) }}
         </text>
       </g>
