@@ -41,6 +41,34 @@ describe('after the hand-back', () => {
     expect((await answer('leak_next_day', 'taken_over', 'Ada Fenwick')).status).to.equal(200);
   });
 
+  it('the account stands on the sheet, and is sent to nobody who is shown no prices', async () => {
+    const priced = await bookIn(shop.technician, 'coupe_disc_disc_tandem_servo', {
+      ...{ kind: 'fluid', complaint: '', scopeCorners: [], authorisedMinor: 18_500 },
+    });
+    const work = { id: v7(), slotId: null, title: 'Gone over it twice', attendedMinutes: 45 };
+    await shop.technician.event<'operations'>(priced.jobId, 'operations', work);
+    const [op] = (await shop.technician.file(priced.jobId)).operations;
+    await shop.technician.event<'operationEvents'>(priced.jobId, 'operation-events', { operationId: op!.id, kind: 'done', note: '' });
+    await finishFluid(shop, priced);
+    const handed = await shop.lead.ask<{ sheet: HandbackSheet }>('POST', `/api/jobs/${priced.jobId}/release`, {
+      id: v7(),
+      password: PASSWORD,
+    });
+    expect(handed.status, JSON.stringify(handed.body)).to.equal(200);
+    expect(handed.body.sheet.account).to.include({ authorised: 18_500 });
+    expect(handed.body.sheet.account?.lines.map((l) => l.minutes)).to.deep.equal([45]);
+    const seen = async (who: Visitor) => (await who.file(priced.jobId)).release!.sheet;
+    expect((await seen(shop.technician)).account).to.deep.equal(handed.body.sheet.account);
+    const plain = await seen(shop.reader);
+    expect(plain.account).to.equal(undefined);
+    expect(plain.made?.some((r) => r.path.startsWith('account'))).to.not.equal(true);
+    const paper = async (who: Visitor): Promise<number> => {
+      const cookie = who.cookies;
+      return (await shop.app.inject({ method: 'GET', url: `/api/jobs/${priced.jobId}/sheet.pdf`, headers: { cookie } })).rawPayload.length;
+    };
+    expect(await paper(shop.reader)).to.be.below(await paper(shop.technician));
+  });
+
   it('a second bleeding is closed by what came at each bleeder, at a bleeder and after the hand-back', async () => {
     const airy = await fluidJob(shop);
     const bleeders = airy.layout.slots.filter((s) => s.kind === 'bleeder').map((s) => s.id);
