@@ -61,6 +61,7 @@ describe('every screen', function () {
       ['what lies on a pedal', at('V 063', 'board')],
       ['nothing on a pedal', at('V 076', 'board')],
       ['book in again', `/jobs/${yard.handedBack.find((h) => !yard.jobs.some((j) => j.vehicle.tag === h.tag))!.jobId}/again`],
+      ['sheet of an open job', at('V 063', 'sheet')],
       ['hand-back sheet', `/jobs/${yard.handedBack[0]!.jobId}/sheet`],
     ];
   }

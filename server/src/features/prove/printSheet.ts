@@ -177,9 +177,9 @@ function account({ account: a }: HandbackSheet, locale: string): Content[] {
       table: {
         headerRows: 1,
         dontBreakRows: true,
-        widths: ['*', 70, 62, 70],
+        widths: ['*', 76, 84, 76],
         body: [
-          ['', 'Reckoned', 'Hours', 'Taken'].map(headCell),
+          ['', 'Reckoned', 'Hours', 'Taken'].map((h): TableCell => ({ stack: [headCell(h) as Content], alignment: 'right' })),
           ...a.lines.map((l): TableCell[] => [
             { text: [printable(l.what), l.why ? second(`\n${printable(l.why)}`) : ''] },
             right(sum(l.reckoned)),

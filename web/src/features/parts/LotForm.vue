@@ -89,7 +89,7 @@ const LIFTED = [
         <v-text-field v-model="f.made" label="Made, as far as known" placeholder="3/2026" :error-messages="dateFault(f.made)" />
         <v-text-field v-model="f.bought" label="Bought" placeholder="2026" :error-messages="dateFault(f.bought)" />
         <v-text-field v-model="f.opened" label="Opened" :error-messages="dateFault(f.opened)" />
-        <v-text-field v-model="f.shelfYears" label="Years on the shelf, by its maker" inputmode="decimal" />
+        <v-text-field v-model="f.shelfYears" label="Shelf years, by maker" inputmode="decimal" />
         <template v-if="f.kind === 'lining'">
           <v-text-field v-model="f.compound" label="Compound" />
           <v-text-field v-model="f.grade" label="Grade" />

@@ -30,6 +30,7 @@ const tabs = computed(() => [
   overflow-x: auto;
 }
 .tab {
+  flex: 0 0 auto;
   min-width: var(--touch);
   text-align: center;
   white-space: nowrap;

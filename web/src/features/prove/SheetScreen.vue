@@ -200,7 +200,7 @@ function saveFile(): void {
         </span>
         <StrikeButton v-if="striking" @strike="black = { line: 'account.agreed.text', text: account.agreed.text }" />
       </p>
-      <div class="scroll">
+      <div v-if="account.lines.length > 0" class="scroll">
         <table>
           <thead>
             <tr>
@@ -234,7 +234,7 @@ function saveFile(): void {
           </tbody>
         </table>
       </div>
-      <p class="second small">{{ ACCOUNT.foot }}</p>
+      <p class="second small">{{ account.lines.length > 0 ? ACCOUNT.foot : 'Nothing is reckoned or taken yet.' }}</p>
     </section>
     <section v-if="sheet.outOfScope.length > 0">
       <h2 class="line">Not part of this job</h2>
@@ -255,6 +255,7 @@ function saveFile(): void {
 
 <style scoped>
 .sheet {
+  width: 100%;
   max-width: 900px;
   margin: 0 auto;
   padding: var(--space-4) var(--space-5) var(--space-7);
@@ -280,6 +281,7 @@ header {
 }
 .who {
   display: flex;
+  flex-wrap: wrap;
   gap: var(--space-3);
   align-items: center;
   font-size: var(--type-title);
@@ -289,6 +291,7 @@ header {
 }
 .acts {
   justify-content: flex-end;
+  flex-wrap: wrap;
   margin-bottom: var(--space-2);
 }
 section {

@@ -110,7 +110,9 @@ const title = computed(() => {
   const nobody = looks.value.filter((l) => l.state === 'nobody').length;
   if (refusal.value?.code === 'not_looked' && orders.needs.value.some((n) => n.missing > 0))
     return `Nothing is ordered yet: ${nobody} things to look at`;
-  return open.value.length > 0 ? `${open.value.length} on the way or to send back` : 'Nothing to do here';
+  if (open.value.length > 0) return `${open.value.length} on the way or to send back`;
+  const undecided = props.estimate.undecided.length;
+  return undecided > 0 ? `Nothing to order yet: ${undecided} still to decide` : 'Nothing to do here';
 });
 const says = computed(() => {
   const out = away.value.length;
