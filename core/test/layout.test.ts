@@ -7,17 +7,7 @@ import { looksAt, PROGRAMME, programmeFor } from '../src/catalogue/programme.ts'
 import { proofItems } from '../src/catalogue/proofItems.ts';
 import { circuitName } from '../src/wording/en/history.ts';
 import { checkLayout } from '../src/layout/check.ts';
-import {
-  childrenOf,
-  counterpart,
-  isHydraulic,
-  type Layout,
-  neighbours,
-  pathFromMaster,
-  pathLength,
-  placeName,
-  walk,
-} from '../src/layout/graph.ts';
+import { childrenOf, counterpart, isHydraulic, type Layout, neighbours, pathFromMaster, placeName, walk } from '../src/layout/graph.ts';
 import { KIND_FACTS, otherSide } from '../src/layout/kinds.ts';
 import { buildLayout, TEMPLATES } from '../src/layout/templates.ts';
 import { bleedersFedThrough } from '../src/readiness/disturbed.ts';
@@ -88,12 +78,10 @@ describe('every hydraulic layout', () => {
       });
       for (const s of order) expect(circuitName(s.circuit)).to.match(/^(clutch|circuit \d)$/);
     });
-    it(`${t.name}: a way leads to every unit, and the longer it is the longer its lines`, () => {
+    it(`${t.name}: a way leads to every unit`, () => {
       for (const s of layout.slots.filter((x) => (x.kind === 'caliper' && x.style !== 'cable') || x.kind === 'wheel_cylinder')) {
         const path = pathFromMaster(layout, s.id);
         expect(path.at(-1)).to.equal(s.id);
-        expect(pathLength(layout, s.id)).to.be.above(0);
-        for (const on of path.slice(1, -1)) expect(pathLength(layout, s.id)).to.be.at.least(pathLength(layout, on));
       }
     });
     it(`${t.name}: any line taken out is missed`, () => {

@@ -2,7 +2,9 @@ import { piecesFor } from '../catalogue/cards/cards.ts';
 import { BRAKE_FLUID } from '../catalogue/cards/types.ts';
 import { STAYS } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { planOfLayout } from '../hydraulics/ofLayout.ts';
 import { workDone } from '../judging/workDone.ts';
+import type { Layout } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import type { ArticleVersion, Supply } from '../ledger/priceRecords.ts';
 import { inHand, type LineState, orderStates } from '../supply/orders.ts';
@@ -52,16 +54,25 @@ function ofDoing(book: PriceBook, rowId: string, rowName: string, { component: c
   return [...(supply ? [draft(unit?.name ?? COST.noArticle(supply, c.slot.kind), supply, unit ?? null, 1)] : []), ...pieces];
 }
 
-/** Fluid for every circuit that is opened, a bottle each until what is drawn through says better. */
-function fluid(estimate: Estimate): Draft[] {
+/** Fluid for every circuit that is opened: bottles for what is drawn through them and what their reservoirs hold. */
+function fluid(layout: Layout, estimate: Estimate): Draft[] {
   const worked = estimate.rows.flatMap((r) => r.decided?.doings ?? []).filter((d) => !STAYS.includes(d.option));
   const circuits = new Set(worked.flatMap((d) => (KIND_FACTS[d.component.slot.kind].hydraulic ? d.component.slot.circuits : [])));
   if (circuits.size === 0) return [];
+  const { bottles, totalMl } = planOfLayout(layout, { circuits: [...circuits] });
+  if (bottles === 0) return [];
   const article = articleFor(estimate.book, { supply: 'consumable', kind: null, name: BRAKE_FLUID }, null, null);
   return [
     {
       key: `fluid:consumable:${BRAKE_FLUID}`,
-      ...{ name: BRAKE_FLUID, supply: 'consumable', article, count: circuits.size, places: [], because: ORDER.circuits(circuits.size) },
+      ...{
+        name: BRAKE_FLUID,
+        supply: 'consumable',
+        article,
+        count: bottles,
+        places: [],
+        because: ORDER.circuits(circuits.size, Math.round(totalMl)),
+      },
       perAxle: false,
     },
   ];
@@ -106,7 +117,7 @@ export function needsOf(history: JobHistory, estimate: Estimate): Need[] {
       : [],
   );
   const states = orderStates(history);
-  return merged([...rows, ...fluid(estimate), ...looked]).map(({ perAxle: _perAxle, ...d }) => {
+  return merged([...rows, ...fluid(history.records.layout, estimate), ...looked]).map(({ perAxle: _perAxle, ...d }) => {
     const ordered = states.filter((s) => s.line.need === d.key).reduce((sum, s) => sum + inHand(s), 0);
     return { ...d, ordered, missing: Math.max(0, d.count - ordered) };
   });

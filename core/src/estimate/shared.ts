@@ -2,6 +2,7 @@ import { BLEEDER_STEPS, CIRCUIT_STEPS, WHEEL_STEPS } from '../catalogue/cards/li
 import { BRAKE_FLUID, type CardStep } from '../catalogue/cards/types.ts';
 import { STAYS } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { planOfLayout } from '../hydraulics/ofLayout.ts';
 import { CORNER_NAME, KIND_FACTS } from '../layout/kinds.ts';
 import { grossOf } from '../quantity/money.ts';
 import { SHARED } from '../wording/en/estimate.ts';
@@ -16,6 +17,8 @@ export interface SharedThing {
   /** Minor units. */
   readonly net: number;
   readonly gross: number;
+  /** What of the net is fluid. */
+  readonly fluid: number;
 }
 
 const minutesOf = (steps: readonly Pick<CardStep, 'minutes'>[]): number => steps.reduce((sum, s) => sum + s.minutes, 0);
@@ -27,7 +30,14 @@ export function sharedOf(history: JobHistory, book: PriceBook, doings: readonly 
   const { rates } = book;
   const labour = (id: string, name: string, minutes: number, goods = 0, goodsPermille = 0): SharedThing => {
     const net = Math.round((minutes * (rates?.hourly ?? 0)) / 60);
-    return { id, name, minutes, net: net + goods, gross: grossOf(net, permilleOf(rates, 'standard')) + grossOf(goods, goodsPermille) };
+    return {
+      id,
+      name,
+      minutes,
+      fluid: goods,
+      net: net + goods,
+      gross: grossOf(net, permilleOf(rates, 'standard')) + grossOf(goods, goodsPermille),
+    };
   };
   const worked = doings.filter((d) => !STAYS.includes(d.option)).map((d) => d.component.slot);
   const corners = new Set(worked.flatMap((s) => s.corner ?? []));
@@ -43,13 +53,13 @@ export function sharedOf(history: JobHistory, book: PriceBook, doings: readonly 
         `bleed:${c}`,
         SHARED.bleed(c),
         CIRCUIT + BLEEDER * bleeders(c),
-        fluid?.price ?? 0,
+        (fluid?.price ?? 0) * planOfLayout(history.records.layout, { circuits: [c] }).bottles,
         permilleOf(rates, fluid?.tax ?? 'standard'),
       ),
     ),
     ...(rates && rates.shipping > 0
       ? [...suppliers].map((s) => ({
-          ...{ id: `post:${s}`, name: SHARED.post, minutes: 0, net: rates.shipping },
+          ...{ id: `post:${s}`, name: SHARED.post, minutes: 0, net: rates.shipping, fluid: 0 },
           gross: grossOf(rates.shipping, rates.standardPermille),
         }))
       : []),

@@ -1,4 +1,3 @@
-import { BRAKE_FLUID } from '../catalogue/cards/types.ts';
 import type { OptionId } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { type Taken, takenOf } from '../history/taken.ts';
@@ -7,9 +6,10 @@ import { grossOf } from '../quantity/money.ts';
 import { inHand, type LineState, orderStates } from '../supply/orders.ts';
 import { type OutState, outStates } from '../supply/outs.ts';
 import { SPENT } from '../wording/en/account.ts';
-import { articleFor, permilleOf, type PriceBook } from './book.ts';
+import { permilleOf, type PriceBook } from './book.ts';
 import { type Cost, costOf, type Doing, type Term } from './cost.ts';
 import { decidedDoings, type DecideRow, leadOption } from './rows.ts';
+import type { SharedThing } from './shared.ts';
 
 /** A sum of money, minor units. */
 export interface Sum {
@@ -18,8 +18,7 @@ export interface Sum {
 }
 
 export const NOTHING: Sum = { net: 0, gross: 0 };
-export const plus = (...sums: readonly Sum[]): Sum =>
-  sums.reduce((all, s) => ({ net: all.net + s.net, gross: all.gross + s.gross }), NOTHING);
+const plus = (...sums: readonly Sum[]): Sum => sums.reduce((all, s) => ({ net: all.net + s.net, gross: all.gross + s.gross }), NOTHING);
 const minus = (a: Sum, b: Sum): Sum => ({ net: a.net - b.net, gross: a.gross - b.gross });
 const orNothing = (s: Sum): Sum => (s.gross > 0 ? s : NOTHING);
 
@@ -58,8 +57,8 @@ function ledgerOf(history: JobHistory, rows: readonly DecideRow[]): Ledger {
   for (const t of takenOf(history)) at(of.get(t.operation.slotId ?? '') ?? null).taken.push(t);
   for (const s of orderStates(history)) {
     if (s.line.shopsOwn) continue;
-    const asked = rows.find((r) => s.line.need?.startsWith(`${r.id}:`) === true)?.id;
-    at(asked ?? s.line.places.flatMap((p) => of.get(p) ?? [])[0] ?? null).lines.push(s);
+    const wanted = rows.find((r) => s.line.need?.startsWith(`${r.id}:`) === true)?.id;
+    at(wanted ?? s.line.places.flatMap((p) => of.get(p) ?? [])[0] ?? null).lines.push(s);
   }
   for (const o of outStates(history)) if (!o.dropped) at(of.get(o.out.slotId) ?? null).outs.push(o);
   known.set(history, { key, ledger });
@@ -92,7 +91,7 @@ export function spentOn(history: JobHistory, book: PriceBook, rows: readonly Dec
 }
 
 /** What attended minutes come to at the shop's rate. */
-export function labourOf(book: PriceBook, minutes: number): Sum {
+function labourOf(book: PriceBook, minutes: number): Sum {
   const net = Math.round((minutes * (book.rates?.hourly ?? 0)) / 60);
   return { net, gross: grossOf(net, permilleOf(book.rates, 'standard')) };
 }
@@ -110,9 +109,9 @@ function goodsOver(history: JobHistory, book: PriceBook, spent: Spent, row: Deci
     // A figure that a person entered in place of the price book stands for whatever the parts come to, until it is passed.
     if (own.has('parts') || own.has('consumables')) return NOTHING;
     const each = s.line.price === null ? 0 : s.line.price - (reckoned?.price ?? 0);
-    const kept = s.steps.filter((x) => x.kind === 'core_kept').reduce((sum, x) => sum + x.count, 0);
+    const letGo = s.steps.filter((x) => x.kind === 'core_kept').reduce((sum, x) => sum + x.count, 0);
     const came = s.steps.filter((x) => x.kind === 'core_credited').reduce((sum, x) => sum + x.count, 0);
-    const core = reckoned ? (reckoned.core ?? 0) * (kept + came) - coreCame(s) : -coreCame(s);
+    const core = reckoned ? (reckoned.core ?? 0) * (letGo + came) - coreCame(s) : -coreCame(s);
     const net = each * inHand(s) + core;
     return { net, gross: grossOf(net, permille) };
   });
@@ -199,19 +198,23 @@ export function wholeOver(
   history: JobHistory,
   book: PriceBook,
   rows: readonly DecideRow[],
-  shared: readonly { readonly minutes: number }[],
+  shared: readonly Pick<SharedThing, 'minutes' | 'fluid'>[],
 ): Sum {
   const spent = spentOn(history, book, rows, null);
   const reckoned = labourOf(
     book,
     shared.reduce((sum, s) => sum + s.minutes, 0),
   );
-  const fluid = articleFor(book, { supply: 'consumable', kind: null, name: BRAKE_FLUID }, null, null)?.price ?? 0;
-  const lines = spent.lines.map((s): Sum => {
-    const planned = s.line.need?.startsWith('fluid:') === true ? fluid : 0;
-    const net = s.line.price === null ? 0 : (s.line.price - planned) * inHand(s) - coreCame(s);
+  // Fluid is reckoned with what rows share; more than that was ordered beyond it.
+  const isFluid = (s: LineState): boolean => s.line.need?.startsWith('fluid:') === true;
+  const sumOf = (s: LineState): Sum => {
+    const net = (s.line.price ?? 0) * inHand(s) - coreCame(s);
     return { net, gross: grossOf(net, permilleOf(book.rates, taxOf(history, s))) };
-  });
+  };
+  const planned = shared.reduce((sum, s) => sum + s.fluid, 0);
+  const fluid = plus(...spent.lines.filter(isFluid).map(sumOf));
+  const fluidOver = orNothing(minus(fluid, { net: planned, gross: grossOf(planned, permilleOf(book.rates, 'standard')) }));
+  const lines = [fluidOver, ...spent.lines.filter((s) => !isFluid(s)).map(sumOf)];
   const outs = spent.outs.map((o): Sum => ({ net: o.cost ?? 0, gross: grossOf(o.cost ?? 0, permilleOf(book.rates, 'standard')) }));
   return plus(orNothing(minus(spent.labour, reckoned)), ...lines, ...outs);
 }

@@ -1,43 +1,6 @@
-import { type Layout, type Slot, pathFromMaster, slotById } from '../layout/graph.ts';
+import { standsBefore } from '../hydraulics/ofLayout.ts';
+import { type Layout, type Slot, slotById } from '../layout/graph.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
-
-/** A stretch of the way to a bleeder, with what stands in it. */
-interface Stretch {
-  readonly key: string;
-  /** mL; nothing where its length is not known. */
-  readonly ml: number;
-}
-
-/** Bore of a brake line whose own is not on record, mm (generic: 3/16 in outside, 0.7 mm wall). */
-const USUAL_BORE = 3.2;
-
-/**
- * Volume of a round line.
- * @param boreMm inside diameter, mm
- * @param lengthMm mm
- * @returns mL: π/4 d² L / 1000
- * Source: handbook 60, How much.
- */
-export function lineVolume(boreMm: number, lengthMm: number): number {
-  return ((Math.PI / 4) * boreMm ** 2 * lengthMm) / 1000;
-}
-
-function stretches(layout: Layout, bleeder: Slot): Stretch[] {
-  const path = pathFromMaster(layout, bleeder.parentId ?? bleeder.id);
-  return path.flatMap((id, i): Stretch[] => {
-    const slot = slotById(layout, id);
-    const next = path[i + 1];
-    const line = layout.connections.find(
-      (c) => c.kind === 'line' && ((c.from === id && c.to === next) || (c.to === id && c.from === next)),
-    );
-    const own =
-      slot?.kind === 'hose' && slot.lengthMm !== null ? [{ key: id, ml: lineVolume(slot.boreMm ?? USUAL_BORE, slot.lengthMm) }] : [];
-    return [
-      ...own,
-      ...(line && line.lengthMm !== null ? [{ key: line.id, ml: lineVolume(line.boreMm ?? USUAL_BORE, line.lengthMm) }] : []),
-    ];
-  });
-}
 
 /** What was drawn at a bleeder on one job, against what stood between the cylinder and it and no earlier bleeder had drawn. */
 export interface Drawn {
@@ -55,14 +18,14 @@ export interface Drawn {
 export function drawnAt(layout: Layout, pulls: readonly BleedPull[]): ReadonlyMap<string, Drawn> {
   const through = new Set<string>();
   const found = new Map<string, Drawn>();
-  const stands = (bleeder: Slot): number => stretches(layout, bleeder).reduce((s, x) => s + (through.has(x.key) ? 0 : x.ml), 0);
+  const stands = (bleeder: Slot): number => standsBefore(layout, bleeder).reduce((s, x) => s + (through.has(x.key) ? 0 : x.ml), 0);
   for (const pull of pulls) {
     const bleeder = slotById(layout, pull.slotId);
     if (!bleeder) continue;
     const before = found.get(bleeder.id);
     const now = { drawn: (before?.drawn ?? 0) + pull.volumeMl, stood: before?.stood ?? stands(bleeder) };
     found.set(bleeder.id, now);
-    if (now.drawn >= now.stood) for (const s of stretches(layout, bleeder)) through.add(s.key);
+    if (now.drawn >= now.stood) for (const s of standsBefore(layout, bleeder)) through.add(s.key);
   }
   for (const b of layout.slots) if (b.kind === 'bleeder' && !found.has(b.id)) found.set(b.id, { drawn: 0, stood: stands(b) });
   return found;

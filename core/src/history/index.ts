@@ -1,5 +1,5 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
-export { type Drawn, drawnAt, fallsShort, lineVolume } from './drawn.ts';
+export { type Drawn, drawnAt, fallsShort } from './drawn.ts';
 export { fluidBefore, tellsBefore } from './knownFluid.ts';
 export { type PutOff, putOffsOf } from './putOffs.ts';
 export { type Arrival, type ArrivalRow, arrivalsOf, workBegun } from './arrivals.ts';

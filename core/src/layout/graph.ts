@@ -164,20 +164,6 @@ export function pathFromMaster(layout: Layout, target: string): string[] {
   return path;
 }
 
-/** Length of the hydraulic way to a slot, mm: its lines and hoses. */
-export function pathLength(layout: Layout, target: string): number {
-  const path = pathFromMaster(layout, target);
-  let length = 0;
-  path.forEach((id, i) => {
-    const slot = slotById(layout, id);
-    if (slot?.kind === 'hose') length += slot.lengthMm ?? 0;
-    const next = path[i + 1];
-    const joined = layout.connections.find((c) => (c.from === id && c.to === next) || (c.to === id && c.from === next));
-    length += joined?.lengthMm ?? 0;
-  });
-  return length;
-}
-
 /**
  * Where an arrow key leads on the map: the neighbour lying most in that direction.
  * @param at drawn positions of the slots, px

@@ -88,6 +88,9 @@ export const DOMAIN_ERRORS = {
   wrong_sign: 'figures that move the other way',
   within_error: 'a change no larger than the gauges make it',
   // Fluid.
+  bad_bore: 'a line without a bore',
+  not_connected: 'nothing leads from the cylinder there',
+  reservoir_too_small: 'a reservoir that does not bear one pull',
   not_glycol: 'a fluid that takes up no water',
   bad_boiling_points: 'a dry boiling point not above the wet one',
   saturated: 'a fluid that takes up no more',

@@ -9,7 +9,7 @@ import { lotsNow } from './lots.ts';
 export const BLUED = 300;
 
 /** How hot a brake got at least, and what says so. */
-export interface Peak {
+interface Peak {
   /** °C */
   readonly atLeast: number;
   readonly by: 'paint' | 'blue';
@@ -20,7 +20,7 @@ const FACES: readonly ComponentKind[] = ['rotor', 'drum', 'band_drum'];
 const LININGS: readonly ComponentKind[] = ['pads', 'shoes', 'parking_shoes', 'band'];
 
 /** The hottest that a friction face is known to have been on this job: paint that turned, or iron that blued. */
-export function peakAt(history: JobHistory, face: Slot): Peak | null {
+function peakAt(history: JobHistory, face: Slot): Peak | null {
   const { job } = history.records;
   const paint = history.sets
     .filter((s) => s.slotId === face.id && s.jobId === job.id && s.measurement === 'rotor_paint')
@@ -37,11 +37,7 @@ export function peakAt(history: JobHistory, face: Slot): Peak | null {
 }
 
 /** What a part may get to, °C, and who says so; null where nobody knows. */
-export function ratedOf(
-  history: JobHistory,
-  slotId: string,
-  partId: string,
-): { readonly c: number; readonly of: 'part' | 'coating' } | null {
+function ratedOf(history: JobHistory, slotId: string, partId: string): { readonly c: number; readonly of: 'part' | 'coating' } | null {
   const { partFacts, lotUses, lots, orderLines, articles, partEvents } = history.records;
   const said =
     history.active(partFacts).findLast((f) => f.fact === 'rated' && f.partId === partId && f.canonical !== null)?.canonical ?? null;

@@ -44,7 +44,7 @@ export function accountForSheet(
         const finding = [...found].sort((a, b) => (a.happenedAt < b.happenedAt ? -1 : 1)).at(-1);
         const decided = places.flatMap((c) => c.decision ?? []).findLast((d) => d.reason !== '');
         const why = ACCOUNT.because(
-          finding ? cameFrom(finding.id, 'words', finding.words.replace(/\.$/, '')) : '',
+          finding ? cameFrom(finding.id, 'words', finding.words) : '',
           decided ? cameFrom(decided.id, 'reason', decided.reason) : '',
         );
         return {

@@ -1,30 +1,27 @@
-import { CLUTCH_CIRCUIT, type Layout, type Slot, pathLength } from '../../layout/graph.ts';
+import { planOfLayout } from '../../hydraulics/ofLayout.ts';
+import { type Layout, type Slot, slotById } from '../../layout/graph.ts';
 
 export interface BleedStep {
   readonly bleeder: Slot;
   readonly circuit: number;
   /** Hydraulic way from the master cylinder, mm. */
   readonly lengthMm: number;
+  /** What is drawn here until it is clear, mL, and by how many pulls of a hand pump; 0 where nothing leads to it on the map. */
+  readonly exchangeMl: number;
+  readonly pulls: number;
 }
 
 /**
- * Bleeders in bleeding order: the clutch first, then the circuit with the longest path, each finished
- * before the next, from the longest path to the shortest; equal paths in the layout's order.
+ * Bleeders in bleeding order: a clutch that is fed with the brakes first, then the circuit with the longest path, each
+ * finished before the next, from the longest path to the shortest; equal paths in the layout's order.
  * Source: handbook 60, Bleeding: order.
  */
 export function bleedOrder(layout: Layout): BleedStep[] {
-  const steps = layout.slots
-    .filter((s) => s.kind === 'bleeder')
-    .map((bleeder): BleedStep => ({
-      bleeder,
-      circuit: bleeder.circuits[0] ?? 1,
-      lengthMm: bleeder.parentId ? pathLength(layout, bleeder.parentId) : 0,
-    }));
-  const longest = new Map<number, number>();
-  for (const s of steps) longest.set(s.circuit, Math.max(longest.get(s.circuit) ?? 0, s.lengthMm));
-  const rank = (s: BleedStep): number => (s.circuit === CLUTCH_CIRCUIT ? Infinity : (longest.get(s.circuit) ?? 0));
-  return steps
-    .map((s, i) => ({ s, i }))
-    .sort((a, b) => rank(b.s) - rank(a.s) || a.s.circuit - b.s.circuit || b.s.lengthMm - a.s.lengthMm || a.i - b.i)
-    .map(({ s }) => s);
+  const plan = planOfLayout(layout);
+  const led = plan.bleeders.flatMap((b): BleedStep[] => {
+    const bleeder = slotById(layout, b.id);
+    return bleeder ? [{ bleeder, circuit: Number(b.circuit), lengthMm: b.pathMm, exchangeMl: b.exchangeMl, pulls: b.pulls }] : [];
+  });
+  const loose = plan.loose.map((bleeder) => ({ bleeder, circuit: bleeder.circuits[0] ?? 1, lengthMm: 0, exchangeMl: 0, pulls: 0 }));
+  return [...led, ...loose];
 }

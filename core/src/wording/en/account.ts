@@ -33,7 +33,8 @@ export const ACCOUNT = {
   agreed: (by: string, how: ChoiceWay): string => `Agreed by ${by}, ${CHOICE_WAY_SAYS[how]}`,
   refused: (by: string, how: ChoiceWay): string => `${by} said no, ${CHOICE_WAY_SAYS[how]}`,
   /** Why a line came to something else than it was reckoned with. */
-  because: (finding: string, decided: string): string => [finding, decided].filter((t) => t !== '').join('; '),
+  because: (finding: string, decided: string): string =>
+    finding === '' || decided === '' ? `${finding}${decided}` : `${finding} (${decided})`,
   soFar: (a: { readonly minutes: number; readonly actual: number; readonly reckoned: number }, currency: string | null): string =>
     `So far ${a.minutes > 0 ? `${timeWords(a.minutes)} are logged and ` : ''}${sum(a.actual, currency)} taken and bought, of ${sum(a.reckoned, currency)} reckoned.`,
   unlogged: 'no work logged',

@@ -116,8 +116,8 @@ export function foundWords(components: readonly Component[]): string {
   const [first] = said;
   if (first) {
     if (components.length === 1) return first.words;
-    const more = said.length > 1 ? `; and ${said.length - 1} more` : '';
-    return `${placeName(first.c.slot)}: ${more === '' ? first.words : first.words.replace(/\.$/, '')}${more}`;
+    const more = said.length > 1 ? ` (${said.length - 1} more)` : '';
+    return `${placeName(first.c.slot)}: ${first.words}${more}`;
   }
   const open = components.filter((c) => c.verdict === 'not_gauged').length;
   if (open > 0) return open === components.length ? 'Not gauged' : `${open} of ${components.length} not gauged`;

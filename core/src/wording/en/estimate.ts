@@ -34,7 +34,8 @@ const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
 
 /** What is ordered, and for what. */
 export const ORDER = {
-  circuits: (n: number): string => (n === 1 ? 'the circuit that is opened' : `${n} circuits that are opened`),
+  circuits: (n: number, ml: number): string =>
+    `${n === 1 ? 'the circuit that is opened' : `${n} circuits that are opened`}: ${ml} mL drawn through, and what the reservoir holds; bottles of 500 mL`,
   looked: 'Looked at before the order',
   thingAt: (thing: OrderThing, corner: Corner | null): string =>
     `${ORDER_THING_NAME[thing]}, ${corner === null ? 'in the middle' : CORNER_NAME[corner].toLowerCase()}`,

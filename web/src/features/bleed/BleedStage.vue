@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { isDuty } from '@dauer/core/ledger';
 import { fluidState } from '@dauer/core/history';
-import { placeName } from '@dauer/core/layout';
+import { planOfLayout } from '@dauer/core/hydraulics';
+import { placeName, slotById } from '@dauer/core/layout';
 import { bleedOrder, circuitsToBleed } from '@dauer/core/stages';
 import { waterCourse } from '@dauer/core/views';
 import { computed } from 'vue';
@@ -18,6 +19,15 @@ const writable = computed(() => job.writable);
 const stage = computed(() => job.state.stages.find((s) => s.stage === 'bleed') ?? null);
 const circuits = computed(() => circuitsToBleed(job.state.context));
 const order = computed(() => bleedOrder(job.state.records.layout));
+/** What it all comes to, for the circuits that are to be bled, with what had to be guessed. */
+const forAll = computed(() => {
+  if (circuits.value.length === 0) return '';
+  const { layout } = job.state.records;
+  const plan = planOfLayout(layout, { circuits: circuits.value });
+  const guessed = plan.guesses.flatMap((id) => slotById(layout, id) ?? []).map((s) => placeName(s).toLowerCase());
+  const guess = guessed.length === 0 ? '' : ` Guessed, since nobody measured it: ${guessed.join(', ')}.`;
+  return plan.bottles === 0 ? '' : `Together ${Math.round(plan.totalMl)} mL and a reservoir: ${plan.bottles} of 500 mL.${guess}`;
+});
 const allPulls = computed(() => job.state.history.active(job.state.records.bleedPulls));
 const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state.records.job.id));
 const services = computed(() => job.state.history.active(job.state.records.fluidServices));
@@ -53,7 +63,9 @@ const owedAt = (slotId: string) => job.state.obligations.find((o) => isDuty(o, '
     <section>
       <h2 class="line">Bleeders, in order</h2>
       <p class="second small">
-        From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this.
+        From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this. What is drawn is
+        one and a half times what stands in lines, unit and cylinder, three times after contamination; pulls are of a hand pump, 25 mL.
+        {{ forAll }}
       </p>
       <BleederRow
         v-for="(b, i) in order"

@@ -83,6 +83,11 @@ function log(): void {
           <span class="fig">{{ stands }} mL</span>
           before it
         </template>
+        <template v-if="step.pulls > 0">
+          , draw
+          <span class="fig">{{ Math.round(step.exchangeMl) }} mL</span>
+          , {{ step.pulls === 1 ? 'one pull' : `${step.pulls} pulls` }}
+        </template>
       </span>
     </span>
     <span class="state">
