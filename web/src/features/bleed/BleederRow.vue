@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { circuitName, METHOD_NAME } from '@dauer/core/wording';
-import { drawnAt } from '@dauer/core/history';
 import { placeLock } from '@dauer/core/job';
 import { type BleedMethod, type BleedPull, type Obligation, PRESSING } from '@dauer/core/ledger';
 import { fixed, readTold } from '@dauer/core/quantity';
@@ -43,15 +42,12 @@ const last = computed(() => props.pulls.at(-1) ?? null);
 /** One state: that of what is owed here. */
 const good = computed(() => props.owed?.state === 'closed');
 const wrong = computed(() => (props.owed?.state === 'open' && last.value ? props.owed.why : null));
-/** What stands between the reservoir and it, before anything is drawn. */
-const stands = computed(() =>
-  Math.round(
-    drawnAt(
-      job.state.records.layout,
-      job.state.history.active(job.state.records.bleedPulls).filter((p) => p.jobId === job.records.job.id),
-    ).get(props.step.bleeder.id)?.stood ?? 0,
-  ),
-);
+/** Its way, and what is drawn here; what others drew before it counts there. */
+const amounts = computed(() => {
+  const { circuit, lengthMm, exchangeMl, pulls } = props.step;
+  const draw = pulls > 0 ? `: draw ${Math.round(exchangeMl)} mL, ${pulls === 1 ? 'one pull' : `${pulls} pulls`}` : '';
+  return `${circuitName(circuit)}, ${fixed(lengthMm / 1000, 2)} m${draw}`;
+});
 const total = computed(() => Math.round(props.pulls.reduce((s, p) => s + p.volumeMl, 0)));
 function log(): void {
   tried.value = true;
@@ -76,18 +72,7 @@ function log(): void {
     <span class="name">
       <b class="plate-font">{{ name }}</b>
       <span class="second small">
-        {{ circuitName(step.circuit) }},
-        <span class="fig">{{ fixed(step.lengthMm / 1000, 2) }} m</span>
-        <template v-if="stands > 0">
-          with
-          <span class="fig">{{ stands }} mL</span>
-          before it
-        </template>
-        <template v-if="step.pulls > 0">
-          , draw
-          <span class="fig">{{ Math.round(step.exchangeMl) }} mL</span>
-          , {{ step.pulls === 1 ? 'one pull' : `${step.pulls} pulls` }}
-        </template>
+        {{ amounts }}
       </span>
     </span>
     <span class="state">

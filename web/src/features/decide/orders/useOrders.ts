@@ -75,6 +75,8 @@ export function useOrders(estimate: () => Estimate) {
   }
   /** Of linings: what is on the other axles, by maker, compound and age. */
   function otherAxles(need: Need): string[] {
+    // Springs and pieces have no compound.
+    if (!WHOLE.includes(need.supply)) return [];
     const kinds = need.places.flatMap((id) => slotById(job.records.layout, id)?.kind ?? []);
     if (!kinds.some((k) => k === 'pads' || k === 'shoes')) return [];
     const axles = new Set(need.places.map((id) => axleOf(slotById(job.records.layout, id)?.corner ?? null)));
