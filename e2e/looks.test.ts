@@ -14,6 +14,22 @@ describe('every screen', function () {
   before(() => house.open(true));
   after(() => house.close());
 
+  /** A session that runs, with some strokes in it: told twice it is told once. */
+  async function bleedLive(page: Page, jobId: string, slotId: string): Promise<void> {
+    const tell = (path: string, id: string, data: object) =>
+      page.request.post(`${house.url}/api/jobs/${jobId}/${path}`, {
+        data: { id, happenedAt: '2026-01-01T08:00:00.000Z', device: 'test', ...data },
+      });
+    const session = '0197a000-0000-7000-8000-000000000001';
+    await tell('bleed-sessions', session, {
+      ...{ circuits: [1], method: 'vacuum', product: 'Class 4 fluid, tin', fluidClass: '4', fullMl: 40, safeMl: 8, strokeMl: 4 },
+    });
+    for (const n of [1, 2, 3])
+      await tell('bleed-steps', `0197a000-0000-7000-8000-00000000001${n}`, {
+        ...{ sessionId: session, kind: 'stroke', slotId, colour: n < 3 ? 'dark' : 'amber', air: n === 2 ? 'bubbles' : 'none' },
+      });
+  }
+
   async function screens(page: Page): Promise<[string, string][]> {
     const yard = (await (await page.request.get(`${house.url}/api/yard`)).json()) as WholeYard;
     const job = (tag: string) => yard.jobs.find((j) => j.vehicle.tag === tag)!;
@@ -22,6 +38,7 @@ describe('every screen', function () {
     const parts = (await (await page.request.get(`${house.url}/api/parts`)).json()) as { part: { id: string } }[];
     const gauges = (await (await page.request.get(`${house.url}/api/gauges`)).json()) as { tag: string; gaugeId: string }[];
     const at = (tag: string, rest: string): string => `/jobs/${job(tag).jobId}/${rest}`;
+    await bleedLive(page, job('V 074').jobId, slot('V 074', 'bleeder', 'F'));
     return [
       ['yard', '/'],
       ['book in a vehicle', '/book-in'],
@@ -57,6 +74,7 @@ describe('every screen', function () {
       ['prices', '/parts/prices'],
       ['rebuild', at('V 063', 'rebuild')],
       ['bleed', at('V 063', 'bleed')],
+      ['bleeding live', at('V 074', 'bleed')],
       ['prove', at('V 071', 'prove')],
       ['what lies on a pedal', at('V 063', 'board')],
       ['nothing on a pedal', at('V 076', 'board')],

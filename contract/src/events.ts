@@ -2,8 +2,9 @@ import * as catalogue from '@dauer/core/catalogue';
 import type * as layout from '@dauer/core/layout';
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
+import { BLEED_EVENTS } from './bleedEvents.ts';
 import { SUPPLY_EVENTS } from './supplyEvents.ts';
-import { corner, day, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
+import { corner, day, fluidClass, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
 
 /** A record's own fields are exactly those that the core knows, so the two cannot drift apart. */
 type Fields<T extends ledger.EventBase> = z.ZodType<T>;
@@ -15,7 +16,6 @@ const position = {
 };
 export const option = z.enum(catalogue.OPTION_IDS);
 const measurement = z.enum(catalogue.MEASUREMENT_IDS);
-export const fluidClass = z.enum(['3', '4', '5.1', '6', '5', 'mineral', 'castor']);
 export const componentKind = z.enum([
   'pedal',
   'hand_lever',
@@ -350,6 +350,7 @@ export const EVENTS = {
   leavings: { sent: sentBase.extend(leavingFields), record: leavingRecord },
   leftItems: { sent: sentBase.extend(leftFields), record: leftRecord },
   causeLooks: { sent: sentBase.extend(causeFields), record: causeRecord },
+  ...BLEED_EVENTS,
   ...SUPPLY_EVENTS,
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const satisfies Readonly<Record<ledger.EventList, { readonly sent: z.ZodType; readonly record: z.ZodType }>>;

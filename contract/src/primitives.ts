@@ -60,3 +60,5 @@ export const problem = z
   })
   .meta({ id: 'Problem' });
 export type Problem = z.infer<typeof problem>;
+
+export const fluidClass = z.enum(['3', '4', '5.1', '6', '5', 'mineral', 'castor']);

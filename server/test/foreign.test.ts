@@ -21,6 +21,9 @@ const ORDER = {
   ...{ supplierId: SUPPLIER, supplier: 'Turner', name: 'Puller', partNumber: null, supply: 'piece', count: 1, places: [], need: null },
   ...{ price: 4000, core: null, shopsOwn: true, note: '' },
 };
+const SESSION = {
+  ...{ circuits: [1], method: 'vacuum', product: 'Fluid', fluidClass: '4', fullMl: 200, safeMl: 40, strokeMl: 20 },
+};
 const sendOut = (slotId: string, partId: string) => ({
   ...{ supplierId: SUPPLIER, supplier: 'Turner', batch: 'Monday', partId, slotId, process: 'machine', size: '11.6 mm', colour: '' },
   ...{ gloss: '', masks: [], count: 1, note: '' },
@@ -66,6 +69,7 @@ describe('what is told of one vehicle', function () {
       },
     });
     foreign['operationId'] = await stored('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 });
+    foreign['sessionId'] = await stored('bleed-sessions', SESSION);
     foreign['putInId'] = await stored('put-ins', { slotId, what: 'block', note: '' });
     foreign['findingId'] = await stored('findings', {
       ...{ slotId, partId: null, words: 'Blue.', severity: 'doubt', cleaning: 'after', rulesOut: [], settles: null },
@@ -129,6 +133,11 @@ describe('what is told of one vehicle', function () {
       }),
       torques: () => ({ slotId, point: 'x', targetTyped: '100', typed: '100', unit: 'Nm', wrench: 'W' }),
       bleedPulls: () => ({ slotId: mine.slot('bleeder', 'FL'), volumeTyped: '10 ml', colour: 'clear', air: 'none', closed: false }),
+      bleedSessions: () => SESSION,
+      bleedSteps: async () => {
+        const [session] = (await shop.technician.file(mine.jobId)).bleedSessions;
+        return { sessionId: session!.id, kind: 'stroke', slotId: mine.slot('bleeder', 'FL'), colour: 'dark', air: 'none' };
+      },
       fluidServices: () => ({ product: 'Fluid', fluidClass: '4', batch: '', lowMoisture: false }),
       proofs: () => ({ item: 'leak_look', slotId, corner: null, result: 'not_tried', note: '' }),
       acceptances: () => ({ obligation: 'x', reason: 'none at all', password: PASSWORD }),

@@ -12,7 +12,7 @@ const STORED = [
 /** On which pages talk to each other. */
 const CHANNELS = ['dauer.outbox', 'dauer.who'];
 /** Names of the forms of files, which books and other shops have. */
-const FORMS = ['dauer.limits', 'dauer.lot', 'dauer.order', 'dauer.prices', 'dauer.readings'];
+const FORMS = ['dauer.account', 'dauer.limits', 'dauer.lot', 'dauer.order', 'dauer.prices', 'dauer.readings'];
 
 describe('what a device keeps', () => {
   it('is kept under the names it has always been kept under', () => {

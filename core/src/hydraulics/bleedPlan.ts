@@ -31,6 +31,8 @@ interface PlannedBleeder {
   readonly pathMm: number;
   /** What stands between the last bleeder that drew there and this one, with its unit and, at the first, the chamber: mL. */
   readonly standsMl: number;
+  /** The same stretch by stretch: the chamber (`cylinder`), each pipe by its id, the unit (`unit`), mL. */
+  readonly stretches: readonly { readonly id: string; readonly ml: number }[];
   /** What is drawn here, mL. */
   readonly exchangeMl: number;
   readonly pulls: number;
@@ -98,9 +100,22 @@ export function bleedPlan(input: {
     const master = begun.has(b.circuit) ? 0 : (circuits.find((c) => c.id === b.circuit)?.masterMl ?? 0);
     for (const p of fresh) through.add(p.id);
     begun.add(b.circuit);
-    const standsMl = fresh.reduce((sum, p) => sum + lineVolume(p.boreMm, p.lengthMm), 0) + b.unitMl + master;
+    const stretches = [
+      { id: 'cylinder', ml: master },
+      ...fresh.map((p) => ({ id: p.id, ml: lineVolume(p.boreMm, p.lengthMm) })),
+      { id: 'unit', ml: b.unitMl },
+    ].filter((x) => x.ml > 0);
+    const standsMl = stretches.reduce((sum, x) => sum + x.ml, 0);
     const exchangeMl = factor * standsMl;
-    return { id: b.id, circuit: b.circuit, pathMm: b.way.lengthMm, standsMl, exchangeMl, pulls: upTo(exchangeMl / input.pullMl) };
+    return {
+      id: b.id,
+      circuit: b.circuit,
+      pathMm: b.way.lengthMm,
+      standsMl,
+      stretches,
+      exchangeMl,
+      pulls: upTo(exchangeMl / input.pullMl),
+    };
   });
   const totalMl = planned.reduce((sum, p) => sum + p.exchangeMl, 0);
   return { bleeders: planned, totalMl, bottles: upTo((totalMl + input.reservoirFillMl) / input.bottleMl) };

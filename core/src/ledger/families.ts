@@ -4,6 +4,8 @@ import { afterCares } from './families/afterCares.ts';
 import { afterPulls } from './families/afterPulls.ts';
 import { amendments } from './families/amendments.ts';
 import { bleedPulls } from './families/bleedPulls.ts';
+import { bleedSessions } from './families/bleedSessions.ts';
+import { bleedSteps } from './families/bleedSteps.ts';
 import { cameWith } from './families/cameWith.ts';
 import { causeLooks } from './families/causeLooks.ts';
 import { cautionAcks } from './families/cautionAcks.ts';
@@ -73,6 +75,8 @@ const FAMILIES = {
   operationEvents,
   torques,
   bleedPulls,
+  bleedSessions,
+  bleedSteps,
   fluidServices,
   fluidSamples,
   proofs,

@@ -10,6 +10,8 @@ export type { Amendment } from './families/amendments.ts';
 export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPulls.ts';
 export type { CameWith } from './families/cameWith.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
+export type { BleedSession } from './families/bleedSessions.ts';
+export { BLEED_STEPS, type BleedStepEvent, type BleedStepKind, CLOSING } from './families/bleedSteps.ts';
 export type { Comeback } from './families/comebacks.ts';
 export type { CautionAck } from './families/cautionAcks.ts';
 export { COST_TERMS, type CostEntry, type CostTerm, whyNotCounted } from './families/costEntries.ts';

@@ -1,5 +1,15 @@
 /** What each stage of a job owes. */
 export { circuitsToBleed } from './bleed/obligations.ts';
+export {
+  bearsStroke,
+  lastSession,
+  pullOf,
+  type SessionBleeder,
+  type SessionRefusal,
+  type SessionState,
+  sessionState,
+  whyNotStepped,
+} from './bleed/session.ts';
 export { bleedOrder, type BleedStep } from './bleed/order.ts';
 export { compareCameWith, FORETELLS, type IntakeRow, intakeRows, STATES_OF } from './bookin/intake.ts';
 export { putOffRefusal } from './decide/putOff.ts';

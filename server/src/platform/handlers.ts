@@ -49,6 +49,18 @@ export function eventHandler<F extends EventFamily>(
   };
 }
 
+type Look<F extends EventFamily> = NonNullable<Parameters<typeof eventHandler<F>>[1]>;
+
+/** A family of which one thing is taken at a time of each job: what two tablets send at once is looked at one after the other. */
+export function oneAtATime<F extends EventFamily>(family: F, look: Look<F>): ReturnType<typeof eventHandler<F>> {
+  const take = eventHandler(family, look);
+  return (call) =>
+    call.db.transaction(async (tx) => {
+      await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${call.params.jobId}, 2))`);
+      return take({ ...call, db: tx as Database });
+    });
+}
+
 /** What takes a family of which nothing has to be looked at but what every event is held to. */
 export function keepAll(): Pick<Handlers, EventEndpointName> {
   const all: Partial<Record<EventEndpointName, unknown>> = {};

@@ -7,7 +7,7 @@ import { useOpenJob } from './openJob.ts';
 const props = defineProps<{ what: readonly ('torque' | 'bedding' | 'cure')[] }>();
 const job = useOpenJob();
 const slips = computed(() => {
-  const uses = job.history.active(job.records.lotUses).filter((u) => u.jobId === job.records.job.id);
+  const uses = job.history.active(job.history.records.lotUses).filter((u) => u.jobId === job.records.job.id);
   return [...new Set(uses.map((u) => u.lotId))].flatMap((id) => {
     const lot = job.records.lots.find((l) => l.seriesId === id);
     const said = lot ? props.what.flatMap((w) => (lot[w] === '' ? [] : [`${w}: ${lot[w]}`])) : [];

@@ -30,7 +30,9 @@ export interface LastEntry {
   readonly text: string;
 }
 /** What shows itself where it was entered, and is undone there: by the capture bar, or by the same button. */
-const SHOWS_ITSELF: ReadonlySet<EventFamily> = new Set(['readings', 'sets', 'observations', 'cautionAcks', 'setMoves']);
+const SHOWS_ITSELF: ReadonlySet<EventFamily> = new Set([
+  ...(['readings', 'sets', 'observations', 'cautionAcks', 'setMoves', 'bleedSessions', 'bleedSteps'] as const),
+]);
 
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };
 
@@ -264,7 +266,7 @@ function entryOf(records: JobRecords, id: string): { readonly family: EventFamil
 
 const KEY = 'dauer.device';
 /** A name for this device, so that records say where they were made. */
-const DEVICE = (() => {
+export const DEVICE = (() => {
   const known = localStorage.getItem(KEY);
   if (known) return known;
   const made = `device ${v7().slice(-4)}`;

@@ -1,32 +1,20 @@
-import type { EventFamily, ProblemCode } from '@dauer/contract';
+import type { ProblemCode } from '@dauer/contract';
 import { deriveJob, type JobState } from '@dauer/core/job';
 import { whereabouts } from '@dauer/core/history';
 import { BACK_LOOKS, isBarred, lotQuestion, lotsNow, outStates, whyNotOutStep } from '@dauer/core/supply';
 import { lineRefusal, type OrderRefusal, stepRefusal } from '@dauer/core/views';
 import { FACT_OF, LOT_PLACE, lotQuestionWords, NOT_ORDERED, OUT_REFUSED, SEND_OUT } from '@dauer/core/wording';
-import { eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
 import { articleVersion, supplier } from '../../db/schema.ts';
 import { corrected } from '../../platform/clock.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
-import { eventHandler } from '../../platform/handlers.ts';
+import { eventHandler, oneAtATime } from '../../platform/handlers.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { requireAhead, shopDay } from '../../records/ahead.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { writeAsTheShop } from '../../records/locale.ts';
-
-type Look<F extends EventFamily> = NonNullable<Parameters<typeof eventHandler<F>>[1]>;
-
-/** A family of which one thing is taken at a time of each job: what two tablets send at once is looked at one after the other. */
-function oneAtATime<F extends EventFamily>(family: F, look: Look<F>): ReturnType<typeof eventHandler<F>> {
-  const take = eventHandler(family, look);
-  return (call) =>
-    call.db.transaction(async (tx) => {
-      await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${call.params.jobId}, 2))`);
-      return take({ ...call, db: tx as Database });
-    });
-}
 
 /** Throws a HttpProblem where somebody is no supplier of that name, or nothing is bought from him any more. */
 async function requireSupplier(db: Database, named: { readonly supplierId: string; readonly supplier: string }): Promise<void> {

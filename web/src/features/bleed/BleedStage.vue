@@ -3,7 +3,7 @@ import { isDuty } from '@dauer/core/ledger';
 import { fluidState } from '@dauer/core/history';
 import { planOfLayout } from '@dauer/core/hydraulics';
 import { placeName, slotById } from '@dauer/core/layout';
-import { bleedOrder, circuitsToBleed } from '@dauer/core/stages';
+import { bleedOrder, circuitsToBleed, lastSession, sessionState } from '@dauer/core/stages';
 import { waterCourse } from '@dauer/core/views';
 import { computed } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
@@ -11,6 +11,8 @@ import LockBanner from '../../job/LockBanner.vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import FluidSection from './FluidSection.vue';
 import BleederRow from './BleederRow.vue';
+import BeginSession from './session/BeginSession.vue';
+import SessionView from './session/SessionView.vue';
 import WaterChart from './WaterChart.vue';
 
 /** The fluid that goes in, and what came at each bleeder: it is changed only when every bleeder is closed. */
@@ -27,6 +29,12 @@ const forAll = computed(() => {
   const guessed = plan.guesses.flatMap((id) => slotById(layout, id) ?? []).map((s) => placeName(s).toLowerCase());
   const guess = guessed.length === 0 ? '' : ` Guessed, since nobody measured it: ${guessed.join(', ')}.`;
   return plan.bottles === 0 ? '' : `Together ${Math.round(plan.totalMl)} mL and a reservoir: ${plan.bottles} of 500 mL.${guess}`;
+});
+/** The session that runs: it takes the screen until it is ended. */
+const session = computed(() => {
+  const last = lastSession(job.history);
+  const state = last && sessionState(job.history, last);
+  return state && !state.over ? state : null;
 });
 const allPulls = computed(() => job.state.history.active(job.state.records.bleedPulls));
 const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state.records.job.id));
@@ -57,32 +65,36 @@ const owedAt = (slotId: string) => job.state.obligations.find((o) => isDuty(o, '
   <p v-if="stage?.notApplicable" class="second empty">Rods and cables: there is nothing to bleed here.</p>
   <template v-else>
     <LockBanner />
-    <CautionPlates :steps="job.state.records.job.kind === 'fluid' ? ['lift', 'bleed'] : ['bleed']" />
-    <p v-if="waits" class="problem">{{ waits }} Bleeding counts once they are on.</p>
-    <FluidSection :writable="writable" :due="due" :done="done" />
-    <section>
-      <h2 class="line">Bleeders, in order</h2>
-      <p class="second small">
-        From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this. What is drawn is
-        one and a half times what stands in lines, unit and cylinder, three times after contamination; pulls are of a hand pump, 25 mL.
-        {{ forAll }}
-      </p>
-      <BleederRow
-        v-for="(b, i) in order"
-        :key="b.bleeder.id"
-        :n="i + 1"
-        :step="b"
-        :name="placeName(b.bleeder)"
-        :owed="owedAt(b.bleeder.id)"
-        :pulls="pulls.filter((p) => p.slotId === b.bleeder.id)"
-        :writable="writable"
-      />
-    </section>
-    <section v-if="water">
-      <h2 class="line">Water over the years</h2>
-      <p class="second small">An estimate from the climate and the kind of fluid; it begins anew with each whole change.</p>
-      <WaterChart :course="water" />
-    </section>
+    <SessionView v-if="session" :state="session" :writable="writable" />
+    <template v-else>
+      <CautionPlates :steps="job.state.records.job.kind === 'fluid' ? ['lift', 'bleed'] : ['bleed']" />
+      <p v-if="waits" class="problem">{{ waits }} Bleeding counts once they are on.</p>
+      <FluidSection :writable="writable" :due="due" :done="done" />
+      <section>
+        <h2 class="line">Bleeders, in order</h2>
+        <p class="second small">
+          From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this. What is drawn
+          is one and a half times what stands in lines, unit and cylinder, three times after contamination; pulls are of a hand pump, 25 mL.
+          {{ forAll }}
+        </p>
+        <BeginSession v-if="writable && circuits.length > 0" :circuits="circuits" />
+        <BleederRow
+          v-for="(b, i) in order"
+          :key="b.bleeder.id"
+          :n="i + 1"
+          :step="b"
+          :name="placeName(b.bleeder)"
+          :owed="owedAt(b.bleeder.id)"
+          :pulls="pulls.filter((p) => p.slotId === b.bleeder.id)"
+          :writable="writable"
+        />
+      </section>
+      <section v-if="water">
+        <h2 class="line">Water over the years</h2>
+        <p class="second small">An estimate from the climate and the kind of fluid; it begins anew with each whole change.</p>
+        <WaterChart :course="water" />
+      </section>
+    </template>
   </template>
 </template>
 

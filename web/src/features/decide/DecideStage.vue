@@ -33,7 +33,7 @@ import RowOpen from './RowOpen.vue';
 import type { SumMark } from './sumScale.ts';
 import SumRule from './SumRule.vue';
 import { NO_TIME, type Until } from './until.ts';
-import { useDigits } from './useDigits.ts';
+import { useDigits } from '../../app/useDigits.ts';
 import WishesBefore from './WishesBefore.vue';
 
 /** What is done with what, and what it comes to: whole groups in rows, the three variants beside them, the owner’s answer. */

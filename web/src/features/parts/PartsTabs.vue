@@ -28,6 +28,8 @@ const tabs = computed(() => [
   gap: var(--space-5);
   border-bottom: var(--line-hair) solid var(--hair);
   overflow-x: auto;
+  /* The names of the tabs make no page wider than it is. */
+  contain: inline-size;
 }
 .tab {
   flex: 0 0 auto;

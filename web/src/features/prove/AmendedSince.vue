@@ -16,7 +16,7 @@ const session = useSession();
 const late = computed(() => lateEvents(job.records));
 const waiting = computed(() => late.value.filter((l) => !l.answered));
 const weight = computed(() => (waiting.value.length > 0 ? weighLate(job.records, job.today) : null));
-const amendments = computed(() => job.state.history.active(job.records.amendments) ?? []);
+const amendments = computed(() => job.state.history.active(job.state.records.amendments) ?? []);
 /** Being written: about an event that came late, or about the record as such. */
 const about = ref<string | null | undefined>(undefined);
 const words = ref('');

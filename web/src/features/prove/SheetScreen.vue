@@ -42,7 +42,7 @@ const sections = computed<{ key: string; title: string; lines: readonly SheetLin
 const striking = ref(false);
 const black = ref<{ readonly line: string; readonly text: string } | null>(null);
 const pdf = computed(() => SHEET_PDF.path.replace(':jobId', jobId.value));
-const amendments = computed(() => job.state?.history.active(job.records?.amendments ?? []) ?? []);
+const amendments = computed(() => job.state?.history.active(job.state.records.amendments) ?? []);
 /** Of an account nothing is shown to readers: they are sent no prices. */
 const account = computed(() => (session.may('technician') ? (sheet.value?.account ?? null) : null));
 /** The account for the books, a line each. */

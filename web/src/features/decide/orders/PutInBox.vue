@@ -21,7 +21,7 @@ const [size, colour, gloss, note, tag] = [ref(''), ref(''), ref(''), ref(''), re
 const pieces = ref('1');
 const masks = ref<string[]>([]);
 const parts = computed(() => {
-  const events = job.history.active(job.records.partEvents);
+  const events = job.history.active(job.history.records.partEvents);
   const away = new Set(props.orders.outs.value.filter((o) => !o.done && o.back === null).map((o) => o.out.partId));
   return job.state.components.flatMap((c) => {
     const id = c.part?.id ?? c.bench;

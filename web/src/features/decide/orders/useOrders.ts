@@ -86,7 +86,7 @@ export function useOrders(estimate: () => Estimate) {
     return others.map((c) => {
       const facts = factsOf(job.history, c.part?.id ?? '');
       const of = (id: string): string => facts.findLast((f) => f.fact === id)?.typed ?? '';
-      const lotId = job.history.active(job.records.lotUses).findLast((u) => u.slotId === c.slot.id)?.lotId;
+      const lotId = job.history.active(job.history.records.lotUses).findLast((u) => u.slotId === c.slot.id)?.lotId;
       const lot = job.records.lots.find((l) => l.seriesId === lotId);
       const known = [of('make'), of('compound') || (lot?.compound ?? ''), of('made') || (lot?.made ?? '')].filter(Boolean).join(', ');
       return `${placeName(c.slot)}: ${known || 'maker, compound and age not known'}`;

@@ -1,8 +1,8 @@
 import { useEventListener } from '@vueuse/core';
 import { onScopeDispose } from 'vue';
-import { lettersOn } from '../../app/keys.ts';
-import { BURST_MS, GaugeBurst } from '../../fittings/gaugeBurst.ts';
-import { isTyping } from '../../fittings/typing.ts';
+import { lettersOn } from './keys.ts';
+import { BURST_MS, GaugeBurst } from '../fittings/gaugeBurst.ts';
+import { isTyping } from '../fittings/typing.ts';
 
 /**
  * Single digits as keys, where nothing is typed. A gauge types digits too, and faster than a hand: what comes in a burst presses

@@ -1,0 +1,19 @@
+/** What is said of a session of bleeding. */
+
+/** Why a step is not taken. The reasons are named in stages; wording leans on nothing above it. */
+export const SESSION_REFUSED = {
+  session_over: 'This session is over. Begin another.',
+  session_elsewhere: 'Another device counts in this session. It is taken over by name, with the server there.',
+  reservoir_low: 'Stop: the next stroke could draw air in. Fill the reservoir, or say what is really in it.',
+  wrong_fluid:
+    'That is fluid of another kind. Stop here: nothing of it goes in; if it did, every rubber part is renewed and the circuit flushed.',
+  not_in_session: 'That is no bleeder of this session: it has the circuits of one reservoir.',
+  level_beyond: 'The level lies between nothing and the full mark.',
+  nothing_drawn: 'Nothing was drawn at this bleeder yet.',
+  still_open: 'A bleeder stands open: close it while fluid still runs.',
+} as const;
+
+export const CLOSING_NAME = { closed_under_flow: 'Closed under flow', pedal_felt: 'Pedal felt', dry: 'Wiped, dry' } as const;
+
+/** Stretches of the way of fluid. */
+export const STRETCH = { cylinder: 'cylinder', line: 'line', hose: 'hose' } as const;

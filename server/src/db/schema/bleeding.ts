@@ -1,0 +1,36 @@
+/** Sessions of bleeding, stroke by stroke. */
+import type { BleedSession, BleedStepEvent } from '@dauer/core/ledger';
+import { doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { event } from './events.ts';
+
+export const bleedSessions = pgTable(
+  'bleed_session',
+  {
+    ...event(),
+    circuits: integer().array().notNull(),
+    method: text().$type<BleedSession['method']>().notNull(),
+    product: text().notNull(),
+    fluidClass: text().$type<BleedSession['fluidClass']>().notNull(),
+    fullMl: doublePrecision().notNull(),
+    safeMl: doublePrecision().notNull(),
+    strokeMl: doublePrecision().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const bleedSteps = pgTable(
+  'bleed_step',
+  {
+    ...event(),
+    sessionId: uuid()
+      .notNull()
+      .references(() => bleedSessions.id),
+    kind: text().$type<BleedStepEvent['kind']>().notNull(),
+    slotId: uuid(),
+    colour: text().$type<BleedStepEvent['colour']>(),
+    air: text().$type<BleedStepEvent['air']>(),
+    levelMl: doublePrecision(),
+    fluidClass: text().$type<BleedStepEvent['fluidClass']>(),
+    bottle: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.sessionId)],
+);

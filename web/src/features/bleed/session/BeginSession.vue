@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { planOfLayout, PULL_ML, reservoirFacts, reservoirOf } from '@dauer/core/hydraulics';
+import { placeLock } from '@dauer/core/job';
+import { placeName } from '@dauer/core/layout';
+import { type BleedMethod, PRESSING } from '@dauer/core/ledger';
+import { readTold } from '@dauer/core/quantity';
+import { bearsStroke } from '@dauer/core/stages';
+import { circuitName, METHOD_NAME } from '@dauer/core/wording';
+import { computed, ref, watch } from 'vue';
+import ChoiceRow from '../../../fittings/ChoiceRow.vue';
+import { refusalOf } from '../../../fittings/refusal.ts';
+import { useOpenJob } from '../../../job/openJob.ts';
+
+/** What a session begins with: which reservoir, how fluid is moved, what it holds, and that it stands full of the fluid that goes in. */
+const props = defineProps<{ circuits: readonly number[] }>();
+const job = useOpenJob();
+const open = ref(false);
+const fluid = computed(
+  () =>
+    job.history
+      .active(job.history.records.fluidServices)
+      .filter((f) => f.jobId === job.records.job.id)
+      .at(-1) ?? null,
+);
+/** Circuits by the reservoir that feeds them. */
+const tanks = computed(() => {
+  const { layout } = job.history.records;
+  const groups = new Map<string, { readonly name: string; readonly fullMl: number; readonly safeMl: number; circuits: number[] }>();
+  for (const c of props.circuits) {
+    const tank = reservoirOf(layout, c);
+    if (!tank) continue;
+    const had = groups.get(tank.id);
+    if (had) had.circuits.push(c);
+    else {
+      const { fullMl, lowestSafeMl } = reservoirFacts(layout, tank);
+      groups.set(tank.id, { name: placeName(tank), fullMl, safeMl: lowestSafeMl, circuits: [c] });
+    }
+  }
+  return [...groups].map(([id, g]) => ({ id, ...g }));
+});
+const tankId = ref<string | null>(null);
+const tank = computed(() => tanks.value.find((t) => t.id === tankId.value) ?? tanks.value[0] ?? null);
+const method = ref<BleedMethod>('vacuum');
+const lock = computed(() => {
+  const first = planOfLayout(job.history.records.layout, { circuits: tank.value?.circuits ?? [] }).bleeders[0];
+  return first ? placeLock(job.state, first.id) : null;
+});
+const methods = computed(() =>
+  (Object.entries(METHOD_NAME) as [BleedMethod, string][]).map(([value, label]) => ({
+    ...{ value, label },
+    off: PRESSING.includes(value) ? (lock.value?.why ?? null) : null,
+  })),
+);
+/** What one stroke, pull or counted run moves, mL; generic, until the level says better. */
+const USUAL: Readonly<Record<BleedMethod, number>> = { pedal: 3, vacuum: PULL_ML, pressure: 20, gravity: 10, reverse: PULL_ML };
+/** Strokes that a full reservoir is to bear, of what is proposed. */
+const LEAST_STROKES = 6;
+const full = ref('');
+const safe = ref('');
+const each = ref('');
+watch(
+  [tank, method],
+  () => {
+    full.value = String(Math.round(tank.value?.fullMl ?? 0));
+    safe.value = String(Math.round(tank.value?.safeMl ?? 0));
+    // Of a small reservoir no more at a time than it bears several times over.
+    const most = ((tank.value?.fullMl ?? 0) - (tank.value?.safeMl ?? 0)) / LEAST_STROKES;
+    each.value = String(Math.max(1, Math.floor(Math.min(USUAL[method.value], most))));
+  },
+  { immediate: true },
+);
+const ready = ref(false);
+const read = (text: string): number => readTold('bled', text, 'mL').canonical;
+const wrong = (text: string): string => refusalOf(() => read(text));
+const small = computed(
+  () =>
+    [full, safe, each].every((f) => wrong(f.value) === '') &&
+    !bearsStroke({ fullMl: read(full.value), safeMl: read(safe.value), strokeMl: read(each.value) }),
+);
+const able = computed(() => ready.value && fluid.value !== null && [full, safe, each].every((f) => wrong(f.value) === '') && !small.value);
+function begin(): void {
+  const [of, t] = [fluid.value, tank.value];
+  if (!able.value || !of || !t) return;
+  job.add('bleedSessions', {
+    ...{ circuits: t.circuits, method: method.value, product: of.product, fluidClass: of.fluidClass },
+    ...{ fullMl: read(full.value), safeMl: read(safe.value), strokeMl: read(each.value) },
+  });
+}
+</script>
+
+<template>
+  <div class="begin">
+    <v-btn v-if="!open" class="act main" @click="open = true">Bleed it live</v-btn>
+    <form v-else class="form" @submit.prevent="begin">
+      <h3>Before the first bleeder</h3>
+      <p v-if="fluid === null" class="problem">Say above what goes in: a session knows its fluid.</p>
+      <ChoiceRow
+        v-if="tanks.length > 1"
+        :model-value="tank?.id ?? null"
+        :options="tanks.map((t) => ({ value: t.id, label: `${t.name}: ${t.circuits.map(circuitName).join(', ')}` }))"
+        label="Which reservoir"
+        @update:model-value="(id: string) => (tankId = id)"
+      />
+      <ChoiceRow v-model="method" :options="methods" label="How it is moved" />
+      <div class="figures">
+        <v-text-field v-model="full" label="Holds to the mark, mL" inputmode="decimal" :error-messages="wrong(full)" />
+        <v-text-field v-model="safe" label="Lowest safe mark, mL" inputmode="decimal" :error-messages="wrong(safe)" />
+        <v-text-field v-model="each" label="One stroke or pull, mL" inputmode="decimal" :error-messages="wrong(each)" />
+      </div>
+      <p v-if="small" class="problem">One stroke would take this reservoir below its safe mark: draw less at a time.</p>
+      <v-checkbox v-model="ready" :label="`Emptied, wiped and filled to its mark with ${fluid?.product ?? 'fresh fluid'}`" />
+      <div class="acts">
+        <v-btn class="act main" type="submit" :disabled="!able">Begin</v-btn>
+        <v-btn class="act" @click="open = false">Not yet</v-btn>
+      </div>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.begin {
+  margin: var(--space-3) 0;
+}
+.form {
+  display: grid;
+  gap: var(--space-3);
+  border: var(--line-hair) solid var(--ink);
+  padding: var(--space-3);
+  background: var(--plate);
+}
+.figures {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: var(--space-3);
+}
+.acts {
+  gap: var(--space-2);
+}
+@media (max-width: 720px) {
+  .figures {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

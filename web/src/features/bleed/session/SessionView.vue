@@ -1,0 +1,370 @@
+<script setup lang="ts">
+import { type BleedPull, type BleedStepEvent, type BleedStepKind, CLOSING } from '@dauer/core/ledger';
+import { placeName } from '@dauer/core/layout';
+import { fixed, readTold } from '@dauer/core/quantity';
+import { pullOf, type SessionBleeder, type SessionState, whyNotStepped } from '@dauer/core/stages';
+import { CLOSING_NAME, METHOD_NAME, SESSION_REFUSED } from '@dauer/core/wording';
+import { useEventListener } from '@vueuse/core';
+import { computed, onScopeDispose, ref, watch } from 'vue';
+import { v7 } from 'uuid';
+import { call, timeNow } from '../../../app/client.ts';
+import { lettersOn, onLetter } from '../../../app/keys.ts';
+import { useRequest } from '../../../app/request.ts';
+import { useSession } from '../../../app/session.ts';
+import { useDigits } from '../../../app/useDigits.ts';
+import { isTyping } from '../../../fittings/typing.ts';
+import { refusalOf } from '../../../fittings/refusal.ts';
+import ChoiceRow from '../../../fittings/ChoiceRow.vue';
+import { DEVICE } from '../../../job/job.ts';
+import { useOpenJob } from '../../../job/openJob.ts';
+import { useSentFirst } from '../../../job/sentFirst.ts';
+import CameOut from './CameOut.vue';
+import FilledUp from './FilledUp.vue';
+import FluidWay from './FluidWay.vue';
+import ReservoirLevel from './ReservoirLevel.vue';
+
+/** A session of bleeding, live: the reservoir, the bleeder that is lit, stroke by stroke; what closes it, and which is next. */
+const props = defineProps<{ state: SessionState; writable: boolean }>();
+const job = useOpenJob();
+const session = useSession();
+const { run, busy, problem } = useRequest();
+const sentFirst = useSentFirst();
+const mine = computed(() => props.state.device === DEVICE);
+const counts = computed(() => props.writable && mine.value && !props.state.over);
+/** The bleeder that is worked on: the one that stands open, else the one that was chosen, else the next of the order. */
+const chosen = ref<string | null>(null);
+const at = computed<SessionBleeder | null>(() => {
+  const { bleeders, now } = props.state;
+  const open = bleeders.find((b) => b.strokes.length > 0 && !b.ticks.includes('closed_under_flow'));
+  return open ?? bleeders.find((b) => b.slot.id === chosen.value) ?? now ?? bleeders[0] ?? null;
+});
+const place = computed(() => props.state.bleeders.findIndex((b) => b === at.value) + 1);
+watch(
+  () => at.value?.slot.id ?? null,
+  (id) => (job.picked = id),
+  { immediate: true },
+);
+const colour = ref<BleedPull['colour']>('dark');
+watch(
+  () => at.value?.slot.id,
+  () => (colour.value = at.value?.strokes.at(-1)?.colour ?? 'dark'),
+);
+const refused = ref('');
+const filling = ref(false);
+
+type Fields = Partial<Omit<BleedStepEvent, 'kind' | 'sessionId'>>;
+/** Takes a step, kept here first; says why not where it cannot be. */
+function step(kind: BleedStepKind, more: Fields = {}): boolean {
+  const body = { slotId: null, colour: null, air: null, levelMl: null, fluidClass: null, bottle: '', ...more, kind };
+  const why = whyNotStepped(props.state, { ...body, device: DEVICE });
+  refused.value = why === null ? '' : SESSION_REFUSED[why];
+  if (why === null) job.add('bleedSteps', { ...body, sessionId: props.state.session.id });
+  return why === null;
+}
+function stroke(air: BleedPull['air'] = 'none'): void {
+  if (!counts.value || !at.value || filling.value) return;
+  if (props.state.stops) filling.value = true;
+  if (step('stroke', { slotId: at.value.slot.id, colour: colour.value, air })) chosen.value = at.value.slot.id;
+}
+/** The last of the three ticks keeps what came at the bleeder. */
+function tick(kind: (typeof CLOSING)[number]): void {
+  const b = at.value;
+  if (!counts.value || !b || b.ticks.includes(kind)) return;
+  const whole = CLOSING.every((k) => k === kind || b.ticks.includes(k));
+  if (whyNotStepped(props.state, { kind, slotId: b.slot.id, levelMl: null, fluidClass: null, device: DEVICE }) !== null || !whole) {
+    step(kind, { slotId: b.slot.id });
+    return;
+  }
+  const { volumeMl, ...came } = pullOf(b);
+  job.together(`${placeName(b.slot)}: ${CLOSING_NAME[kind].toLowerCase()}`, () => {
+    step(kind, { slotId: b.slot.id });
+    job.add('bleedPulls', { slotId: b.slot.id, volumeTyped: `${volumeMl} mL`, method: props.state.session.method, ...came });
+  });
+  chosen.value = null;
+}
+const nextTick = computed(() => CLOSING.find((k) => !at.value?.ticks.includes(k)) ?? null);
+
+const level = ref('');
+const levelWrong = computed(() => (level.value === '' ? '' : refusalOf(() => readTold('bled', level.value, 'mL'))));
+function look(): void {
+  if (level.value.trim() === '' || levelWrong.value !== '') return;
+  if (step('level', { levelMl: readTold('bled', level.value, 'mL').canonical })) level.value = '';
+}
+function filled(fluidClass: BleedStepEvent['fluidClass'], bottle: string): void {
+  if (step('filled', { fluidClass, bottle })) filling.value = false;
+}
+/** Another device counts from now on: asked of the server at once, and refused without it. */
+async function takeOver(): Promise<void> {
+  await run(async () => {
+    await sentFirst();
+    const params = { jobId: job.records.job.id };
+    const body = { id: v7(), happenedAt: timeNow().at, device: DEVICE, sessionId: props.state.session.id, kind: 'took_over' as const };
+    await call('recordBleedStep', { params, body });
+    await job.refresh();
+  });
+}
+/** The step that was taken last, as it is taken back. */
+const last = computed(() => props.state.last);
+function takeBack(): void {
+  if (counts.value && last.value && last.value.kind !== 'took_over') job.takeBack(last.value.id);
+}
+const stop = (): boolean => step('ended');
+
+useDigits((digit) => {
+  const colours = ['dark', 'amber', 'clear'] as const;
+  const pick = colours[digit - 1];
+  if (counts.value && pick) colour.value = pick;
+});
+for (const [code, act] of [
+  ['KeyA', () => stroke('bubbles')],
+  ['KeyF', () => stroke('foam')],
+  ['KeyR', () => counts.value && (filling.value = true)],
+  ['KeyC', () => nextTick.value && tick(nextTick.value)],
+] as const)
+  onScopeDispose(onLetter(code, act));
+const CONTROL = 'button, a, input, textarea, select, summary, [role="button"], [role="combobox"], [contenteditable]';
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || event.repeat || isTyping(event.target)) return;
+  if (document.querySelector('.v-overlay--active:not(.v-snackbar)')) return;
+  if (event.target instanceof HTMLElement && event.target.closest(CONTROL)) return;
+  if (event.code === 'Space' || event.key === 'Enter') {
+    event.preventDefault();
+    stroke();
+  } else if (event.key === 'Backspace' && lettersOn.value) takeBack();
+});
+const COLOURS = [
+  { value: 'dark', label: 'Dark' },
+  { value: 'amber', label: 'Amber' },
+  { value: 'clear', label: 'Clear' },
+] as const;
+</script>
+
+<template>
+  <section v-if="at" class="session" aria-labelledby="session-head">
+    <div class="head">
+      <h2 id="session-head" v-focus tabindex="-1">{{ placeName(at.slot) }}</h2>
+      <span class="second">
+        {{ place }} of {{ state.bleeders.length }}{{ at.pathMm > 0 ? `, ${fixed(at.pathMm / 1000, 2)} m from the cylinder` : '' }}
+      </span>
+      <span class="grow" />
+      <v-btn v-if="counts" class="act" @click="stop">Stop here</v-btn>
+    </div>
+    <p v-if="!mine && !state.over" class="problem">
+      {{ job.who(state.by) }} counts on another device; here it is followed.
+      <v-btn v-if="writable" class="act slim" :loading="busy" @click="takeOver">Take over, {{ session.person?.name ?? '' }}</v-btn>
+    </p>
+    <p v-if="problem || refused" class="problem" role="alert">{{ problem || refused }}</p>
+    <div class="two">
+      <div>
+        <h3>Reservoir</h3>
+        <ReservoirLevel :state="state" />
+        <form v-if="counts" class="look" @submit.prevent="look">
+          <p v-if="state.lookWanted" class="small">
+            <b>A quarter has gone:</b>
+            what is really in it?
+          </p>
+          <v-text-field v-model="level" label="Level as seen, mL" placeholder="120" inputmode="decimal" :error-messages="levelWrong" />
+          <v-btn class="act" type="submit" :class="{ main: state.lookWanted && !state.stops }">Seen</v-btn>
+          <v-btn class="act" @click="filling = true">
+            Filled up
+            <kbd>r</kbd>
+          </v-btn>
+        </form>
+        <FilledUp v-if="counts && filling" :state="state" @filled="filled" @close="filling = false" />
+      </div>
+      <div class="way">
+        <FluidWay :bleeder="at" />
+        <CameOut :bleeder="at" />
+        <div class="now">
+          <div v-if="counts">
+            <h3>Now</h3>
+            <ChoiceRow v-model="colour" :options="COLOURS" label="Colour that comes out" />
+          </div>
+          <div>
+            <h3>In order</h3>
+            <ol class="order">
+              <li v-for="b in state.bleeders" :key="b.slot.id" :aria-current="b === at ? 'step' : undefined">
+                <button type="button" class="pick" :disabled="!counts" @click="chosen = b.slot.id">{{ placeName(b.slot) }}</button>
+                <span class="fig small">{{ b.done ? 'closed' : b === at ? 'now' : `${Math.round(b.exchangeMl)} mL` }}</span>
+              </li>
+            </ol>
+          </div>
+        </div>
+      </div>
+    </div>
+    <div v-if="counts" class="closing">
+      <h3>Then, at this bleeder</h3>
+      <div class="ticks" role="group" aria-label="What closes this bleeder">
+        <v-btn
+          v-for="k in CLOSING"
+          :key="k"
+          class="act"
+          :aria-pressed="at.ticks.includes(k)"
+          :disabled="at.strokes.length === 0"
+          @click="tick(k)"
+        >
+          {{ CLOSING_NAME[k] }}
+          <kbd v-if="k === nextTick">c</kbd>
+        </v-btn>
+      </div>
+      <p class="second small">
+        Close it while fluid still runs. Never a full stroke on an old cylinder: rust lies where its lip does not go.
+      </p>
+    </div>
+    <div class="bar" role="region" aria-label="The count">
+      <div>
+        <b class="plate-font title">{{ at.strokes.length === 0 ? 'No stroke yet' : `Stroke ${at.strokes.length}` }}</b>
+        <span class="beside">
+          {{ METHOD_NAME[state.session.method].toLowerCase() }}, about {{ fixed(state.stroke.ml, 1) }} mL a stroke{{
+            state.stroke.corrected ? ', by the level' : ', a guess'
+          }}
+        </span>
+      </div>
+      <div>
+        <span class="big fig">{{ Math.round(at.freshMl) }}</span>
+        <span class="beside">mL of {{ Math.round(at.exchangeMl) }}</span>
+      </div>
+      <div v-if="counts" class="acts">
+        <v-btn v-if="last && last.kind !== 'took_over'" class="act" @click="takeBack">Take back</v-btn>
+        <v-btn v-if="!state.stops" class="act" @click="stroke('bubbles')">
+          With air
+          <kbd>a</kbd>
+        </v-btn>
+        <v-btn class="act main" @click="state.stops ? (filling = true) : stroke()">
+          {{ state.stops ? 'Fill it up' : 'Stroke' }}
+          <kbd>{{ state.stops ? 'r' : 'Space' }}</kbd>
+        </v-btn>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.session {
+  padding-bottom: 112px;
+}
+.grow {
+  flex: 1;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 300px) minmax(0, 1fr);
+  gap: var(--space-4);
+  margin-top: var(--space-3);
+}
+.way {
+  display: grid;
+  gap: var(--space-3);
+  align-content: start;
+}
+.now {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 260px);
+  gap: var(--space-4);
+}
+.look {
+  display: grid;
+  grid-template-columns: auto auto minmax(0, 1fr);
+  gap: var(--space-2);
+  align-items: start;
+}
+.look p,
+.look > :deep(.v-input) {
+  grid-column: 1 / -1;
+}
+.order {
+  list-style: decimal inside;
+}
+.order li {
+  display: flex;
+  justify-content: space-between;
+  gap: var(--space-2);
+  align-items: center;
+  border-bottom: var(--line-hair) solid var(--hair);
+  min-height: var(--touch);
+}
+.order li[aria-current] {
+  background: var(--blue-tint);
+}
+.pick {
+  min-height: var(--touch);
+  background: none;
+  border: 0;
+  color: var(--blue);
+  font: 600 var(--type-body)/22px var(--plate-font);
+  text-align: left;
+  cursor: pointer;
+}
+.pick:disabled {
+  color: var(--ink);
+  cursor: default;
+}
+.ticks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2);
+  margin: var(--space-2) 0;
+}
+.closing {
+  margin-top: var(--space-3);
+}
+.bar {
+  position: fixed;
+  left: 0;
+  right: 0;
+  bottom: 0;
+  z-index: 40;
+  min-height: 80px;
+  display: grid;
+  grid-template-columns: calc(var(--map) - var(--space-5)) minmax(0, 1fr) auto;
+  gap: var(--space-4);
+  align-items: center;
+  padding: var(--space-2) var(--space-5);
+  background: var(--bar);
+  color: var(--bar-text);
+  border-top: var(--bar-top);
+}
+.title {
+  display: block;
+  font-size: var(--type-title);
+  line-height: 26px;
+  color: var(--bar-figure);
+}
+.beside {
+  font-size: var(--type-second);
+  color: var(--bar-text2);
+}
+.big {
+  font-size: 44px;
+  line-height: 1;
+  color: var(--bar-figure);
+  margin-right: var(--space-2);
+}
+.acts {
+  gap: var(--space-2);
+}
+.bar :focus-visible {
+  outline-color: var(--bar-live);
+}
+kbd {
+  margin-left: 6px;
+  font: 400 var(--type-least)/var(--leading-tight) var(--figure-font);
+}
+@media (max-width: 1180px) {
+  .two,
+  .now {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .bar {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: var(--space-2) var(--space-3);
+  }
+  .acts {
+    grid-column: 1 / -1;
+    flex-wrap: wrap;
+  }
+  .session {
+    padding-bottom: 168px;
+  }
+}
+</style>
