@@ -140,9 +140,9 @@ const COLOURS = [
 </script>
 
 <template>
-  <section v-if="at" class="session" aria-labelledby="session-head">
+  <section v-if="at" class="session" aria-label="Bleeding live">
     <div class="head">
-      <h2 id="session-head" v-focus tabindex="-1">{{ placeName(at.slot) }}</h2>
+      <h2 v-focus tabindex="-1">{{ placeName(at.slot) }}</h2>
       <span class="second">
         {{ place }} of {{ state.bleeders.length }}{{ at.pathMm > 0 ? `, ${fixed(at.pathMm / 1000, 2)} m from the cylinder` : '' }}
       </span>
