@@ -4,6 +4,7 @@ import { openHistory } from '../src/history/jobHistory.ts';
 import { planOfLayout } from '../src/hydraulics/ofLayout.ts';
 import type { BleedSession } from '../src/ledger/families/bleedSessions.ts';
 import type { BleedStepEvent, BleedStepKind } from '../src/ledger/families/bleedSteps.ts';
+import { whyNotTakenBack } from '../src/readiness/takenBack.ts';
 import { lastSession, pullOf, type SessionState, sessionState, whyNotStepped } from '../src/stages/bleed/session.ts';
 import { base, FOUR, JobFixture } from './jobFixture.ts';
 
@@ -168,5 +169,18 @@ describe('a session of bleeding', () => {
     close(told, at);
     stroke(told, at, { colour: 'clear' });
     expect(of()).to.deep.equal({ volumeMl: 10, colour: 'clear', air: 'none', closed: true });
+  });
+
+  it('is taken back from its end, one after the other', () => {
+    const told = begun();
+    stroke(told);
+    stroke(told);
+    const [one, two] = told.file.bleedSteps;
+    const why = (id: string): string | null => whyNotTakenBack(openHistory(told.file), id);
+    expect([why(one!.id), why(told.file.bleedSessions[0]!.id)].every((w) => w?.includes('taken back first'))).to.equal(true);
+    expect(why(two!.id)).to.equal(null);
+    told.takeBack(two!.id);
+    expect(why(one!.id)).to.equal(null);
+    expect(stateOf(told).last?.id).to.equal(one!.id);
   });
 });

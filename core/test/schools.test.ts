@@ -7,6 +7,7 @@ import { ENDS_PLACE, optionsFor, STAYS } from '../src/catalogue/repairOptions.ts
 import { estimateOf } from '../src/estimate/variants.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { type ComponentKind, KIND_FACTS } from '../src/layout/kinds.ts';
+import { houseSays } from '../src/wording/en/estimate.ts';
 import { usualAt } from '../src/views/proposals.ts';
 import { FOUR, JobFixture, NOW } from './jobFixture.ts';
 
@@ -91,6 +92,13 @@ describe('the schools of a shop', () => {
     expect(failed.pads).to.deep.equal(['replace', 'replace']);
     expect(failed.hoses).to.deep.equal(['replace', 'use_again']);
     expect(failed.name).to.contain('front left hose only');
+  });
+
+  it('are said beside what a figure means, and not where none is picked', () => {
+    expect(houseSays('rotors', follows({ rotors: 'replace' })))
+      .to.contain('Worn rotors'.toLowerCase())
+      .and.contain('replaced');
+    expect(houseSays('bores', follows({}))).to.equal('');
   });
 
   it('leave no work without a card: what has no minutes would look cheap', () => {

@@ -89,6 +89,10 @@ describe('what a component’s figures mean', () => {
     expect(j.verdict).to.equal('past');
     expect(meaningOf([j], runout({}), []).next).to.match(/^Clean hub face and seat to metal/);
     expect(meaningOf([j], runout({ shareWobble: 0.2, shareWarp: 0.7 }), []).next).to.match(/^Decide: machine the rotor/);
+    const warped = (school: string): string =>
+      meaningOf([j], runout({ shareWobble: 0.2, shareWarp: 0.7 }), [], { taken: 8, rejects: [], followed: () => school }).next;
+    expect(warped('replace')).to.match(/^Decide: replace both/);
+    expect(warped('machine')).to.match(/^Decide: machine both/);
     expect(meaningOf([j], runout({ shareWobble: 0.2, shareWarp: 0.3, shareResidual: 0.5 }), []).next).to.match(/^Clean the swept faces/);
     expect(meaningOf([j], runout({ shareWobble: null, shareWarp: null }), []).means).to.match(/neither wobble nor warp/);
   });

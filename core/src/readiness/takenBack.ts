@@ -5,6 +5,7 @@ import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { inOrder } from '../ledger/retraction.ts';
 import { holdsWithout, orderStates } from '../supply/orders.ts';
 import { outStates } from '../supply/outs.ts';
+import { SESSION_RESTS } from '../wording/en/session.ts';
 import { SUPPLY_RESTS } from '../wording/en/supply.ts';
 import { restsOn } from '../wording/en/work.ts';
 import { whyNotDone } from './workRefusal.ts';
@@ -22,6 +23,13 @@ function suppliedSince(history: JobHistory, id: string): boolean {
   return outStates(history).some((o) => o.out.id === id && o.sent !== null);
 }
 
+/** Whether something was counted in a session of bleeding after an entry of it. */
+function countedSince(history: JobHistory, id: string): boolean {
+  const steps = history.active(history.records.bleedSteps);
+  const at = steps.find((s) => s.id === id);
+  return at ? steps.findLast((s) => s.sessionId === at.sessionId)?.id !== id : steps.some((s) => s.sessionId === id);
+}
+
 /**
  * Why an entry cannot be taken back, in a sentence that names what rests on it; null where it can. What was done later
  * could not have been done without it: a cylinder sealed behind a drum that then was never off, a unit taken off a line
@@ -35,6 +43,7 @@ export function whyNotTakenBack(history: JobHistory, id: string): string | null 
     ...[records.partEvents, records.jointEvents, records.putIns, records.decisions, records.findings],
     ...[records.orderLines, records.orderSteps, records.sendOuts, records.sendOutSteps],
   ];
+  if (countedSince(history, id)) return SESSION_RESTS;
   const entry = lists.flat().find((e) => e.id === id);
   if (!entry) return null;
   if (suppliedSince(history, id)) return SUPPLY_RESTS;

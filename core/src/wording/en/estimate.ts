@@ -1,5 +1,7 @@
 /** What is said of prices, options and whole-job variants. */
 
+import type { Followed } from '../../catalogue/cards/types.ts';
+import { houseRule } from '../../catalogue/houseRules.ts';
 import { OPTION_NAME, type OptionId } from '../../catalogue/repairOptions.ts';
 import { KIND_FACTS, type ComponentKind, axleOf, type Axle, type Corner, CORNER_NAME } from '../../layout/kinds.ts';
 import type { OrderThing } from '../../ledger/families/orderLooks.ts';
@@ -66,6 +68,13 @@ export const TERM_NAME = {
   ...{ parts: 'Parts', consumables: 'Consumables', labour: 'Labour', sending: 'Sent out', core: 'Core money back' },
   ...{ rework: 'Doing it again', line_risk: 'A broken line', spent: 'Spent beyond that' },
 } as const;
+
+/** What the house does by its rule, in a sentence; empty where it has picked no school. */
+export function houseSays(rule: string, followed: Followed): string {
+  const of = houseRule(rule);
+  const school = of?.schools.find((x) => x.id === followed(rule));
+  return of && school ? OPTION_WORDS.departs(of.name, school.name) : '';
+}
 
 export const OPTION_WORDS = {
   /** @param only the sides that it is done at, where the others stay as they are */

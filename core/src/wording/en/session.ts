@@ -17,3 +17,6 @@ export const CLOSING_NAME = { closed_under_flow: 'Closed under flow', pedal_felt
 
 /** Stretches of the way of fluid. */
 export const STRETCH = { cylinder: 'cylinder', line: 'line', hose: 'hose' } as const;
+
+/** Why a step of a session is not taken back. */
+export const SESSION_RESTS = 'More was counted after it: the last of it is taken back first.';

@@ -1,3 +1,4 @@
+import type { Followed } from '../../catalogue/cards/types.ts';
 import type { Characteristic } from '../../catalogue/characteristics.ts';
 import type { Runout } from '../../metrology/rotorRunout.ts';
 import { convert, displayWithUnit, fixed, groupThousands, plainFixed } from '../../quantity/display.ts';
@@ -200,7 +201,13 @@ const VERDICT_PHRASE: Partial<Record<Judged['verdict'], string>> = {
   no_limit: 'has no limit on file',
 };
 
-function runoutCause(r: Runout): { means: string; next: string } {
+/** What is done about a rotor that is warped, by the school of the house. */
+const WARPED: Readonly<Record<string, string>> = {
+  machine: 'Decide: machine both of the axle while the thickness allows, as the house does.',
+  replace: 'Decide: replace both of the axle, as the house does.',
+};
+
+function runoutCause(r: Runout, followed: Followed): { means: string; next: string } {
   const w = fixed(r.wobble, 2);
   if ((r.shareWobble ?? 0) >= 0.5) {
     return {
@@ -211,7 +218,7 @@ function runoutCause(r: Runout): { means: string; next: string } {
   if ((r.shareWarp ?? 0) >= 0.5) {
     return {
       means: `${fixed(r.warp, 2)} mm of it is warp, twice a turn: heat or casting stress in the rotor itself.`,
-      next: 'Decide: machine the rotor if the thickness allows, or replace both of the axle.',
+      next: WARPED[followed('rotors') ?? ''] ?? 'Decide: machine the rotor if the thickness allows, or replace both of the axle.',
     };
   }
   return {
@@ -238,6 +245,8 @@ export function meaningOf(
     readonly doubts?: readonly string[];
     /** The cheapest way out of a figure that cannot be told. */
     readonly decisiveNextStep?: (j: Judged) => string;
+    /** Schools that the shop follows. */
+    readonly followed?: Followed;
   } = { taken: 0, rejects: [] },
 ): Meaning {
   const judgedEnough = judged.filter((j) => j.enough || j.verdict === 'past');
@@ -252,7 +261,7 @@ export function meaningOf(
           : 'Everything taken so far holds.'
         : `${phrases.join('. ')}.${matters.length < judgedEnough.length ? ' All else holds.' : ''}`;
   const bad = matters.find((j) => j.verdict === 'past') ?? matters.find((j) => j.verdict === 'cant_tell');
-  if (bad?.characteristic.role === 'runout' && runout) return { found, ...runoutCause(runout) };
+  if (bad?.characteristic.role === 'runout' && runout) return { found, ...runoutCause(runout, beside.followed ?? (() => null)) };
   const [rejected] = beside.rejects;
   if (bad?.verdict !== 'past' && rejected)
     return {

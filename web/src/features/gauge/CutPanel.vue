@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { cutWords, takenAsNoneWords } from '@dauer/core/wording';
+import { cutWords, houseSays, takenAsNoneWords } from '@dauer/core/wording';
 import { type Component, cutOf, type Judged } from '@dauer/core/judging';
 import { counterpart } from '@dauer/core/layout';
+import { followedIn } from '@dauer/core/ledger';
 import { computed } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 
@@ -13,13 +14,15 @@ const other = computed(() => {
   const theirs = job.state.components.find((c) => c.slot.id === slot?.id);
   return slot && theirs ? { slot, judged: theirs.judged } : null;
 });
+/** How worn rotors are dealt with in this house. */
+const house = computed(() => (props.component.slot.kind === 'rotor' ? houseSays('rotors', followedIn(job.records)) : ''));
 const cut = computed(() => cutOf(job.history, props.component.slot, props.judged, other.value));
 </script>
 
 <template>
   <p v-if="cut" class="cut">
     <b class="plate-font">{{ component.slot.kind === 'rotor' ? 'Can it be machined?' : 'Can it be turned?' }}</b>
-    {{ cutWords(cut) }}
+    {{ cutWords(cut) }} {{ house }}
     <span v-if="cut.takenAsNone.length > 0" class="second small">Taken as none, not gauged: {{ takenAsNoneWords(cut) }}.</span>
   </p>
 </template>

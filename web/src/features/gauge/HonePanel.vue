@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { honingWords, METAL_NAME } from '@dauer/core/wording';
+import { honingWords, houseSays, METAL_NAME } from '@dauer/core/wording';
 import { type Component, honing } from '@dauer/core/judging';
 import type { BoreMaterial } from '@dauer/core/catalogue';
+import { followedIn } from '@dauer/core/ledger';
 import { fixed } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -30,7 +31,7 @@ const figures = computed(() => {
   <section v-if="found" class="working">
     <h2>Use, hone or sleeve?</h2>
     <ChoiceRow v-model="material" :options="METALS" label="Metal of the bore" />
-    <p class="advice">{{ honingWords(found) }}</p>
+    <p class="advice">{{ honingWords(found) }} {{ houseSays('bores', followedIn(job.records)) }}</p>
     <p v-if="found.result" class="second small">{{ figures }}</p>
   </section>
 </template>

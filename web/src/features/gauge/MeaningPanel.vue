@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { meaningOf, nextStepWords } from '@dauer/core/wording';
 import { type Component, decisiveNextStep, type Judged, roomLeft } from '@dauer/core/judging';
+import { followedIn } from '@dauer/core/ledger';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -18,6 +19,7 @@ const job = useOpenJob();
 const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
+    followed: followedIn(job.records),
     decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.records.gauges)),
     doubts: props.component.findings.filter((f) => f.severity === 'doubt').map((f) => f.words),
     rejects: props.component.findings.filter((f) => f.severity === 'reject').map((f) => f.words),

@@ -3,25 +3,23 @@ import { type BleedPull, type BleedStepEvent, type BleedStepKind, CLOSING } from
 import { placeName } from '@dauer/core/layout';
 import { fixed, readTold } from '@dauer/core/quantity';
 import { pullOf, type SessionBleeder, type SessionState, whyNotStepped } from '@dauer/core/stages';
-import { CLOSING_NAME, METHOD_NAME, SESSION_REFUSED } from '@dauer/core/wording';
-import { useEventListener } from '@vueuse/core';
-import { computed, onScopeDispose, ref, watch } from 'vue';
+import { CLOSING_NAME, SESSION_REFUSED } from '@dauer/core/wording';
+import { computed, ref, watch } from 'vue';
 import { v7 } from 'uuid';
 import { call, timeNow } from '../../../app/client.ts';
-import { lettersOn, onLetter } from '../../../app/keys.ts';
 import { useRequest } from '../../../app/request.ts';
 import { useSession } from '../../../app/session.ts';
-import { useDigits } from '../../../app/useDigits.ts';
-import { isTyping } from '../../../fittings/typing.ts';
 import { refusalOf } from '../../../fittings/refusal.ts';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
 import { DEVICE } from '../../../job/job.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
 import { useSentFirst } from '../../../job/sentFirst.ts';
 import CameOut from './CameOut.vue';
+import CountBar from './CountBar.vue';
 import FilledUp from './FilledUp.vue';
 import FluidWay from './FluidWay.vue';
 import ReservoirLevel from './ReservoirLevel.vue';
+import { useSessionKeys } from './useSessionKeys.ts';
 
 /** A session of bleeding, live: the reservoir, the bleeder that is lit, stroke by stroke; what closes it, and which is next. */
 const props = defineProps<{ state: SessionState; writable: boolean }>();
@@ -103,34 +101,19 @@ async function takeOver(): Promise<void> {
     await job.refresh();
   });
 }
-/** The step that was taken last, as it is taken back. */
-const last = computed(() => props.state.last);
+/** The step that was taken last is taken back. */
 function takeBack(): void {
-  if (counts.value && last.value && last.value.kind !== 'took_over') job.takeBack(last.value.id);
+  const { last } = props.state;
+  if (counts.value && last && last.kind !== 'took_over') job.takeBack(last.id);
 }
 const stop = (): boolean => step('ended');
 
-useDigits((digit) => {
-  const colours = ['dark', 'amber', 'clear'] as const;
-  const pick = colours[digit - 1];
-  if (counts.value && pick) colour.value = pick;
-});
-for (const [code, act] of [
-  ['KeyA', () => stroke('bubbles')],
-  ['KeyF', () => stroke('foam')],
-  ['KeyR', () => counts.value && (filling.value = true)],
-  ['KeyC', () => nextTick.value && tick(nextTick.value)],
-] as const)
-  onScopeDispose(onLetter(code, act));
-const CONTROL = 'button, a, input, textarea, select, summary, [role="button"], [role="combobox"], [contenteditable]';
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || event.repeat || isTyping(event.target)) return;
-  if (document.querySelector('.v-overlay--active:not(.v-snackbar)')) return;
-  if (event.target instanceof HTMLElement && event.target.closest(CONTROL)) return;
-  if (event.code === 'Space' || event.key === 'Enter') {
-    event.preventDefault();
-    stroke();
-  } else if (event.key === 'Backspace' && lettersOn.value) takeBack();
+useSessionKeys({
+  colour: (c) => counts.value && (colour.value = c),
+  stroke,
+  fill: () => counts.value && (filling.value = true),
+  close: () => nextTick.value && tick(nextTick.value),
+  back: takeBack,
 });
 const COLOURS = [
   { value: 'dark', label: 'Dark' },
@@ -211,31 +194,7 @@ const COLOURS = [
         Close it while fluid still runs. Never a full stroke on an old cylinder: rust lies where its lip does not go.
       </p>
     </div>
-    <div class="bar" role="region" aria-label="The count">
-      <div>
-        <b class="plate-font title">{{ at.strokes.length === 0 ? 'No stroke yet' : `Stroke ${at.strokes.length}` }}</b>
-        <span class="beside">
-          {{ METHOD_NAME[state.session.method].toLowerCase() }}, about {{ fixed(state.stroke.ml, 1) }} mL a stroke{{
-            state.stroke.corrected ? ', by the level' : ', a guess'
-          }}
-        </span>
-      </div>
-      <div>
-        <span class="big fig">{{ Math.round(at.freshMl) }}</span>
-        <span class="beside">mL of {{ Math.round(at.exchangeMl) }}</span>
-      </div>
-      <div v-if="counts" class="acts">
-        <v-btn v-if="last && last.kind !== 'took_over'" class="act" @click="takeBack">Take back</v-btn>
-        <v-btn v-if="!state.stops" class="act" @click="stroke('bubbles')">
-          With air
-          <kbd>a</kbd>
-        </v-btn>
-        <v-btn class="act main" @click="state.stops ? (filling = true) : stroke()">
-          {{ state.stops ? 'Fill it up' : 'Stroke' }}
-          <kbd>{{ state.stops ? 'r' : 'Space' }}</kbd>
-        </v-btn>
-      </div>
-    </div>
+    <CountBar :state="state" :at="at" :counts="counts" @stroke="stroke" @fill="filling = true" @back="takeBack" />
   </section>
 </template>
 
@@ -308,44 +267,6 @@ const COLOURS = [
 .closing {
   margin-top: var(--space-3);
 }
-.bar {
-  position: fixed;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  z-index: 40;
-  min-height: 80px;
-  display: grid;
-  grid-template-columns: calc(var(--map) - var(--space-5)) minmax(0, 1fr) auto;
-  gap: var(--space-4);
-  align-items: center;
-  padding: var(--space-2) var(--space-5);
-  background: var(--bar);
-  color: var(--bar-text);
-  border-top: var(--bar-top);
-}
-.title {
-  display: block;
-  font-size: var(--type-title);
-  line-height: 26px;
-  color: var(--bar-figure);
-}
-.beside {
-  font-size: var(--type-second);
-  color: var(--bar-text2);
-}
-.big {
-  font-size: 44px;
-  line-height: 1;
-  color: var(--bar-figure);
-  margin-right: var(--space-2);
-}
-.acts {
-  gap: var(--space-2);
-}
-.bar :focus-visible {
-  outline-color: var(--bar-live);
-}
 kbd {
   margin-left: 6px;
   font: 400 var(--type-least)/var(--leading-tight) var(--figure-font);
@@ -354,14 +275,6 @@ kbd {
   .two,
   .now {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .bar {
-    grid-template-columns: minmax(0, 1fr) auto;
-    padding: var(--space-2) var(--space-3);
-  }
-  .acts {
-    grid-column: 1 / -1;
-    flex-wrap: wrap;
   }
   .session {
     padding-bottom: 168px;

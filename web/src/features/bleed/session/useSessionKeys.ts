@@ -1,0 +1,41 @@
+import type { BleedPull } from '@dauer/core/ledger';
+import { useEventListener } from '@vueuse/core';
+import { onScopeDispose } from 'vue';
+import { lettersOn, onLetter } from '../../../app/keys.ts';
+import { useDigits } from '../../../app/useDigits.ts';
+import { isTyping } from '../../../fittings/typing.ts';
+
+/** What has the focus and takes Space, Enter and Backspace for itself. */
+const CONTROL = 'button, a, input, textarea, select, summary, [role="button"], [role="combobox"], [contenteditable]';
+const COLOURS = ['dark', 'amber', 'clear'] as const satisfies readonly BleedPull['colour'][];
+
+/** Keys of a session: Space or Enter a stroke where no control has the focus; letters and single digits by what they do. */
+export function useSessionKeys(acts: {
+  readonly colour: (colour: BleedPull['colour']) => void;
+  readonly stroke: (air?: BleedPull['air']) => void;
+  readonly fill: () => void;
+  /** What closes the bleeder, the next of its three ticks. */
+  readonly close: () => void;
+  readonly back: () => void;
+}): void {
+  useDigits((digit) => {
+    const pick = COLOURS[digit - 1];
+    if (pick) acts.colour(pick);
+  });
+  for (const [code, act] of [
+    ['KeyA', () => acts.stroke('bubbles')],
+    ['KeyF', () => acts.stroke('foam')],
+    ['KeyR', acts.fill],
+    ['KeyC', acts.close],
+  ] as const)
+    onScopeDispose(onLetter(code, act));
+  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || event.repeat || isTyping(event.target)) return;
+    if (document.querySelector('.v-overlay--active:not(.v-snackbar)')) return;
+    if (event.target instanceof HTMLElement && event.target.closest(CONTROL)) return;
+    if (event.code === 'Space' || event.key === 'Enter') {
+      event.preventDefault();
+      acts.stroke();
+    } else if (event.key === 'Backspace' && lettersOn.value) acts.back();
+  });
+}
