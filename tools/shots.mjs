@@ -65,6 +65,17 @@ await run(async () => {
       if (name === 'a-gauge') await page.getByRole('link', { name: stage }).click();
       if (name === 'layout') await page.getByRole('option', { name: /^Front left caliper/ }).click();
       if (name === 'trace') await page.locator('.cause').first().click();
+      if (name === 'bleed') {
+        await page.getByRole('button', { name: 'Bleed it live' }).click();
+        await page.getByLabel(/^Emptied, wiped and filled/).check();
+        await page.getByRole('button', { name: 'Begin', exact: true }).click();
+        await page.getByText('No stroke yet').waitFor();
+        await page.evaluate(() => document.activeElement?.blur());
+        for (const [n, key] of ['Space', 'Space', 'a'].entries()) {
+          await page.keyboard.press(key);
+          await page.getByText(`Stroke ${n + 1}`, { exact: true }).waitFor();
+        }
+      }
       await page.waitForLoadState('networkidle');
       await page.screenshot({ path: join(folder, `${name}.png`) });
       await context.close();

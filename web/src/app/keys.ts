@@ -17,6 +17,10 @@ export const KEYS: readonly { readonly keys: string; readonly does: string }[] =
   { keys: 'Enter', does: 'Take the reading, or confirm; when all of a set is taken, on to the next of the route' },
   { keys: 'Backspace', does: 'Delete what was typed; in an empty bar take the last reading back' },
   { keys: 'Arrows', does: 'Move between positions while the capture bar is open' },
+  {
+    keys: 'Space, a, f',
+    does: 'In a session of bleeding: a stroke, one with bubbles, one with foam; 1 to 3 the colour, r filled up, c what closes the bleeder',
+  },
   { keys: 'Ctrl Z', does: 'Undo in a layout that is being changed; with Shift, do it again' },
   { keys: 'Esc', does: 'Out' },
 ];
