@@ -70,7 +70,7 @@ await run(async () => {
         await page.getByLabel(/^Emptied, wiped and filled/).check();
         await page.getByRole('button', { name: 'Begin', exact: true }).click();
         await page.getByText('No stroke yet').waitFor();
-        await page.evaluate(() => document.activeElement?.blur());
+        await page.evaluate(() => document.activeElement instanceof HTMLElement && document.activeElement.blur());
         for (const [n, key] of ['Space', 'Space', 'a'].entries()) {
           await page.keyboard.press(key);
           await page.getByText(`Stroke ${n + 1}`, { exact: true }).waitFor();
