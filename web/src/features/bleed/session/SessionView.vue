@@ -4,7 +4,7 @@ import { placeName } from '@dauer/core/layout';
 import { fixed, readTold } from '@dauer/core/quantity';
 import { pullOf, type SessionBleeder, type SessionState, whyNotStepped } from '@dauer/core/stages';
 import { CLOSING_NAME, SESSION_REFUSED } from '@dauer/core/wording';
-import { computed, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { v7 } from 'uuid';
 import { call, timeNow } from '../../../app/client.ts';
 import { useRequest } from '../../../app/request.ts';
@@ -48,6 +48,8 @@ watch(
   () => (colour.value = at.value?.strokes.at(-1)?.colour ?? 'dark'),
 );
 const refused = ref('');
+/** It takes the screen from its head on, wherever the form stood that began it. */
+onMounted(() => window.scrollTo({ top: 0 }));
 const filling = ref(false);
 
 type Fields = Partial<Omit<BleedStepEvent, 'kind' | 'sessionId'>>;
