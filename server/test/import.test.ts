@@ -59,6 +59,19 @@ describe('history that is taken in', function () {
       ...{ count: 4, turn: 0, studs: null, blind: false },
     });
 
+  it('refuses a job that orders from a supplier whom nobody knows, and takes the others', async () => {
+    const [car, other] = [vehicle(), vehicle()];
+    const [bad, good] = [jobLine(car.id), jobLine(other.id)];
+    const order = event('orderLines', bad.id, {
+      ...{ supplierId: v7(), supplier: 'Nobody', name: 'Rotor', articleId: null, partNumber: null, supply: 'new', count: 1, places: [] },
+      ...{ need: null, price: 4000, core: null, expected: null, shopsOwn: false, note: '' },
+    });
+    const done = await takeIn(shop.lead, [head(), car.line, other.line, bad.line, good.line, order, release(bad.id), release(good.id)]);
+    expect(done.status, JSON.stringify(done.body)).to.equal(200);
+    expect(done.body.refused.map((r) => r.jobId)).to.deep.equal([bad.id]);
+    expect((await shop.lead.file(good.id)).job.id).to.equal(good.id);
+  });
+
   it('is marked by whom and from what, hands nothing back in anybody’s name, and works figures out anew', async () => {
     const car = vehicle();
     const job = jobLine(car.id);
