@@ -5,7 +5,15 @@ import { planOfLayout } from '../src/hydraulics/ofLayout.ts';
 import type { BleedSession } from '../src/ledger/families/bleedSessions.ts';
 import type { BleedStepEvent, BleedStepKind } from '../src/ledger/families/bleedSteps.ts';
 import { whyNotTakenBack } from '../src/readiness/takenBack.ts';
-import { lastSession, pullOf, type SessionState, sessionState, whyNotStepped } from '../src/stages/bleed/session.ts';
+import {
+  bearsStroke,
+  lastSession,
+  pullOf,
+  type SessionState,
+  sessionState,
+  usualStroke,
+  whyNotStepped,
+} from '../src/stages/bleed/session.ts';
 import { base, FOUR, JobFixture } from './jobFixture.ts';
 
 function begun(over: Partial<BleedSession> = {}): JobFixture {
@@ -89,6 +97,17 @@ describe('a session of bleeding', () => {
       ),
       { numRuns: 60 },
     );
+  });
+
+  it('is proposed with a stroke that its reservoir bears several times over', () => {
+    for (const method of ['pedal', 'vacuum', 'pressure', 'gravity', 'reverse'] as const)
+      for (const fullMl of [40, 90, 250]) {
+        const of = { fullMl, safeMl: fullMl / 5 };
+        const strokeMl = usualStroke(method, of);
+        expect(strokeMl).to.be.at.least(1);
+        expect(bearsStroke({ ...of, strokeMl })).to.equal(true);
+      }
+    expect(bearsStroke({ fullMl: 40, safeMl: 8, strokeMl: 25 })).to.equal(false);
   });
 
   it('warns at a quarter, and stops before the stroke that could draw air in', () => {

@@ -72,18 +72,24 @@ const taxOf = (history: JobHistory, s: LineState): TaxKind =>
 /** Core money that came for a line, net. */
 const coreCame = (s: LineState): number => s.steps.filter((x) => x.kind === 'core_credited').reduce((sum, x) => sum + (x.amount ?? 0), 0);
 
+/** What a line comes to, of what is to stay: at its price. */
+function paidFor(history: JobHistory, book: PriceBook, s: LineState, less = 0): Sum {
+  const net = (s.line.price ?? 0) * inHand(s) - less;
+  return { net, gross: grossOf(net, permilleOf(book.rates, taxOf(history, s))) };
+}
+
+/** What a send-out cost, as far as it is known. */
+function sentFor(book: PriceBook, o: OutState): Sum {
+  const net = o.cost ?? 0;
+  return { net, gross: grossOf(net, permilleOf(book.rates, 'standard')) };
+}
+
 /** What was taken and bought for one row; for the vehicle as a whole where none is named. */
 export function spentOn(history: JobHistory, book: PriceBook, rows: readonly DecideRow[], row: DecideRow | null): Spent {
   const mine = ledgerOf(history, rows).get(row?.id ?? null);
-  const { rates } = book;
-  const standard = permilleOf(rates, 'standard');
-  const taxed = (net: number, permille: number): Sum => ({ net, gross: grossOf(net, permille) });
   const minutes = mine && mine.taken.length > 0 ? mine.taken.reduce((sum, t) => sum + t.minutes, 0) : null;
   const [lines, outs] = [mine?.lines ?? [], mine?.outs ?? []];
-  const goods = plus(
-    ...lines.map((s) => taxed((s.line.price ?? 0) * inHand(s) - coreCame(s), permilleOf(rates, taxOf(history, s)))),
-    ...outs.map((o) => taxed(o.cost ?? 0, standard)),
-  );
+  const goods = plus(...lines.map((s) => paidFor(history, book, s, coreCame(s))), ...outs.map((o) => sentFor(book, o)));
   return {
     ...{ minutes, labour: labourOf(book, minutes ?? 0), goods, lines, outs },
     unpriced: lines.flatMap((s) => (s.line.price === null && inHand(s) > 0 ? [s.line.name] : [])),
@@ -117,13 +123,8 @@ function goodsOver(history: JobHistory, book: PriceBook, spent: Spent, row: Deci
   });
   const entered = own.has('parts') || own.has('consumables');
   const bought = cost ? plus(termOf(cost, 'parts'), termOf(cost, 'consumables')) : NOTHING;
-  const linesSum = plus(
-    ...spent.lines.map((s) => {
-      const net = (s.line.price ?? 0) * inHand(s);
-      return { net, gross: grossOf(net, permilleOf(book.rates, taxOf(history, s))) };
-    }),
-  );
-  const sent = plus(...spent.outs.map((o) => ({ net: o.cost ?? 0, gross: grossOf(o.cost ?? 0, permilleOf(book.rates, 'standard')) })));
+  const linesSum = plus(...spent.lines.map((s) => paidFor(history, book, s)));
+  const sent = plus(...spent.outs.map((o) => sentFor(book, o)));
   const sentOver = minus(sent, cost ? termOf(cost, 'sending') : NOTHING);
   // What is away and has no bill yet is not cheaper for that.
   const billedAll = spent.outs.length > 0 && spent.outs.every((o) => o.cost !== null);
@@ -207,14 +208,11 @@ export function wholeOver(
   );
   // Fluid is reckoned with what rows share; more than that was ordered beyond it.
   const isFluid = (s: LineState): boolean => s.line.need?.startsWith('fluid:') === true;
-  const sumOf = (s: LineState): Sum => {
-    const net = (s.line.price ?? 0) * inHand(s) - coreCame(s);
-    return { net, gross: grossOf(net, permilleOf(book.rates, taxOf(history, s))) };
-  };
+  const sumOf = (s: LineState): Sum => paidFor(history, book, s, coreCame(s));
   const planned = shared.reduce((sum, s) => sum + s.fluid, 0);
   const fluid = plus(...spent.lines.filter(isFluid).map(sumOf));
   const fluidOver = orNothing(minus(fluid, { net: planned, gross: grossOf(planned, permilleOf(book.rates, 'standard')) }));
   const lines = [fluidOver, ...spent.lines.filter((s) => !isFluid(s)).map(sumOf)];
-  const outs = spent.outs.map((o): Sum => ({ net: o.cost ?? 0, gross: grossOf(o.cost ?? 0, permilleOf(book.rates, 'standard')) }));
+  const outs = spent.outs.map((o) => sentFor(book, o));
   return plus(orNothing(minus(spent.labour, reckoned)), ...lines, ...outs);
 }

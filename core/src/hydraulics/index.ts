@@ -1,2 +1,2 @@
 /** Fluid in lines: ways, volumes, the order of bleeding and the level of a reservoir. */
-export { BOTTLE_ML, FACTOR, type LayoutPlan, planOfLayout, PULL_ML, reservoirFacts, reservoirOf } from './ofLayout.ts';
+export { BOTTLE_ML, FACTOR, type LayoutPlan, planOfLayout, reservoirFacts, reservoirOf } from './ofLayout.ts';

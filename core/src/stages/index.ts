@@ -8,6 +8,7 @@ export {
   type SessionRefusal,
   type SessionState,
   sessionState,
+  usualStroke,
   whyNotStepped,
 } from './bleed/session.ts';
 export { bleedOrder, type BleedStep } from './bleed/order.ts';

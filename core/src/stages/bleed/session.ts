@@ -1,8 +1,8 @@
 import { fluidClass } from '../../catalogue/fluids.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
-import { planOfLayout } from '../../hydraulics/ofLayout.ts';
+import { planOfLayout, PULL_ML } from '../../hydraulics/ofLayout.ts';
 import { type Layout, type Slot, slotById } from '../../layout/graph.ts';
-import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
+import type { BleedMethod, BleedPull } from '../../ledger/families/bleedPulls.ts';
 import type { BleedSession } from '../../ledger/families/bleedSessions.ts';
 import { type BleedStepEvent, CLOSING } from '../../ledger/families/bleedSteps.ts';
 import { STRETCH } from '../../wording/en/session.ts';
@@ -51,6 +51,8 @@ export interface SessionState {
   /** What is in the reservoir, mL: a band, since a stroke is a guess. */
   readonly level: { readonly low: number; readonly mean: number; readonly high: number };
   readonly stroke: { readonly ml: number; readonly most: number; readonly corrected: boolean };
+  /** Level at which it is warned, mL. */
+  readonly quarterMl: number;
   /** Strokes until it stops, by the lower edge. */
   readonly left: number;
   readonly warns: boolean;
@@ -62,6 +64,16 @@ export interface SessionState {
   readonly bleeders: readonly SessionBleeder[];
   /** The bleeder that is worked on; null where all are closed. */
   readonly now: SessionBleeder | null;
+}
+
+/** What one stroke, pull or counted run moves, mL, before any level was looked at; generic. */
+const USUAL: Readonly<Record<BleedMethod, number>> = { pedal: 3, vacuum: PULL_ML, pressure: 20, gravity: 10, reverse: PULL_ML };
+/** Strokes that a full reservoir is to bear, of what is proposed. */
+const LEAST_STROKES = 6;
+
+/** What a stroke is guessed to move, mL: of a small reservoir no more at a time than it bears several times over. */
+export function usualStroke(method: BleedMethod, { fullMl, safeMl }: Pick<BleedSession, 'fullMl' | 'safeMl'>): number {
+  return Math.max(1, Math.floor(Math.min(USUAL[method], (fullMl - safeMl) / LEAST_STROKES)));
 }
 
 /** Whether a reservoir bears a stroke at all, as far as anybody knows what one moves. */
@@ -149,7 +161,7 @@ function named(
 function levelOf(
   { fullMl, safeMl, strokeMl }: BleedSession,
   steps: readonly BleedStepEvent[],
-): Pick<SessionState, 'level' | 'stroke' | 'left' | 'warns' | 'stops' | 'lookWanted' | 'filledMl'> {
+): Pick<SessionState, 'level' | 'stroke' | 'quarterMl' | 'left' | 'warns' | 'stops' | 'lookWanted' | 'filledMl'> {
   let [anchor, since, ml, share, filled] = [fullMl, 0, strokeMl, GUESSED, 0];
   let unseen = 0;
   for (const s of steps) {
@@ -170,6 +182,7 @@ function levelOf(
   const level = { low, mean: Math.max(0, anchor - since * ml), high: Math.max(0, anchor - since * ml * (1 - share)) };
   return {
     ...{ level, stroke: { ml, most, corrected: share === LOOKED }, filledMl: filled },
+    quarterMl: fullMl * QUARTER,
     left: Math.max(0, Math.floor((low - safeMl) / most + SLACK)),
     warns: low <= fullMl * QUARTER + SLACK,
     stops: low - most < safeMl - SLACK,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { planOfLayout, PULL_ML, reservoirFacts, reservoirOf } from '@dauer/core/hydraulics';
+import { planOfLayout, reservoirFacts, reservoirOf } from '@dauer/core/hydraulics';
 import { placeLock } from '@dauer/core/job';
 import { placeName } from '@dauer/core/layout';
 import { type BleedMethod, PRESSING } from '@dauer/core/ledger';
 import { readTold } from '@dauer/core/quantity';
-import { bearsStroke } from '@dauer/core/stages';
+import { bearsStroke, usualStroke } from '@dauer/core/stages';
 import { circuitName, METHOD_NAME } from '@dauer/core/wording';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
@@ -51,10 +51,6 @@ const methods = computed(() =>
     off: PRESSING.includes(value) ? (lock.value?.why ?? null) : null,
   })),
 );
-/** What one stroke, pull or counted run moves, mL; generic, until the level says better. */
-const USUAL: Readonly<Record<BleedMethod, number>> = { pedal: 3, vacuum: PULL_ML, pressure: 20, gravity: 10, reverse: PULL_ML };
-/** Strokes that a full reservoir is to bear, of what is proposed. */
-const LEAST_STROKES = 6;
 const full = ref('');
 const safe = ref('');
 const each = ref('');
@@ -63,9 +59,7 @@ watch(
   () => {
     full.value = String(Math.round(tank.value?.fullMl ?? 0));
     safe.value = String(Math.round(tank.value?.safeMl ?? 0));
-    // Of a small reservoir no more at a time than it bears several times over.
-    const most = ((tank.value?.fullMl ?? 0) - (tank.value?.safeMl ?? 0)) / LEAST_STROKES;
-    each.value = String(Math.max(1, Math.floor(Math.min(USUAL[method.value], most))));
+    each.value = tank.value ? String(usualStroke(method.value, tank.value)) : '';
   },
   { immediate: true },
 );

@@ -11,7 +11,7 @@ const marks = computed(() => {
   const { fullMl, safeMl } = props.state.session;
   return [
     { name: `Full ${Math.round(fullMl)} mL`, y: at(fullMl), line: 'thin' },
-    { name: `Quarter ${Math.round(fullMl / 4)}`, y: at(fullMl / 4), line: 'dashed' },
+    { name: `Quarter ${Math.round(props.state.quarterMl)}`, y: at(props.state.quarterMl), line: 'dashed' },
     { name: `Safe mark ${Math.round(safeMl)}`, y: at(safeMl), line: 'thick' },
   ];
 });
