@@ -4,7 +4,7 @@ import { placeName } from '@dauer/core/layout';
 import { fixed, readTold } from '@dauer/core/quantity';
 import { pullOf, type SessionBleeder, type SessionState, whyNotStepped } from '@dauer/core/stages';
 import { CLOSING_NAME, SESSION_REFUSED } from '@dauer/core/wording';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { v7 } from 'uuid';
 import { call, timeNow } from '../../../app/client.ts';
 import { useRequest } from '../../../app/request.ts';
@@ -49,8 +49,28 @@ watch(
 );
 const refused = ref('');
 /** It takes the screen from its head on, wherever the form stood that began it. */
-onMounted(() => window.scrollTo({ top: 0 }));
+onMounted(() => {
+  window.scrollTo({ top: 0 });
+  void attend();
+});
 const filling = ref(false);
+const heading = ref<HTMLElement | null>(null);
+/**
+ * The keys belong to the count again: the focus stands at the heading, and not on the control that was just used, where Space
+ * would be swallowed and a stroke lost.
+ */
+async function attend(): Promise<void> {
+  await nextTick();
+  heading.value?.focus({ preventScroll: true });
+}
+watch(filling, (open) => {
+  if (!open) void attend();
+});
+/** A control that was pressed by hand gives its keys back; one reached by Tab keeps the focus. */
+function pressed(event: MouseEvent): void {
+  const control = event.target instanceof Element ? event.target.closest('button') : null;
+  if (event.detail > 0 && control && !filling.value) void attend();
+}
 
 type Fields = Partial<Omit<BleedStepEvent, 'kind' | 'sessionId'>>;
 /** Takes a step, kept here first; says why not where it cannot be. */
@@ -82,13 +102,16 @@ function tick(kind: (typeof CLOSING)[number]): void {
   });
   chosen.value = null;
 }
-const nextTick = computed(() => CLOSING.find((k) => !at.value?.ticks.includes(k)) ?? null);
+const toTick = computed(() => CLOSING.find((k) => !at.value?.ticks.includes(k)) ?? null);
 
 const level = ref('');
 const levelWrong = computed(() => (level.value === '' ? '' : refusalOf(() => readTold('bled', level.value, 'mL'))));
 function look(): void {
   if (level.value.trim() === '' || levelWrong.value !== '') return;
-  if (step('level', { levelMl: readTold('bled', level.value, 'mL').canonical })) level.value = '';
+  if (step('level', { levelMl: readTold('bled', level.value, 'mL').canonical })) {
+    level.value = '';
+    void attend();
+  }
 }
 function filled(fluidClass: BleedStepEvent['fluidClass'], bottle: string): void {
   if (step('filled', { fluidClass, bottle })) filling.value = false;
@@ -114,7 +137,7 @@ useSessionKeys({
   colour: (c) => counts.value && (colour.value = c),
   stroke,
   fill: () => counts.value && (filling.value = true),
-  close: () => nextTick.value && tick(nextTick.value),
+  close: () => toTick.value && tick(toTick.value),
   back: takeBack,
 });
 const COLOURS = [
@@ -125,9 +148,9 @@ const COLOURS = [
 </script>
 
 <template>
-  <section v-if="at" class="session" aria-label="Bleeding live">
+  <section v-if="at" class="session" aria-label="Bleeding live" @click="pressed">
     <div class="head">
-      <h2 v-focus tabindex="-1">{{ placeName(at.slot) }}</h2>
+      <h2 ref="heading" tabindex="-1">{{ placeName(at.slot) }}</h2>
       <span class="second">
         {{ place }} of {{ state.bleeders.length }}{{ at.pathMm > 0 ? `, ${fixed(at.pathMm / 1000, 2)} m from the cylinder` : '' }}
       </span>
@@ -189,7 +212,7 @@ const COLOURS = [
           @click="tick(k)"
         >
           {{ CLOSING_NAME[k] }}
-          <kbd v-if="k === nextTick">c</kbd>
+          <kbd v-if="k === toTick">c</kbd>
         </v-btn>
       </div>
       <p class="second small">
