@@ -19,6 +19,7 @@ export class ReworkFixture extends JobFixture {
     return row.id;
   }
   prove(item: string): void {
+    this.sound(item);
     this.file.proofs = [...this.file.proofs, { ...base(this.next()), item, slotId: null, corner: null, result: 'passed', note: '' }];
   }
   see(code: string, corner: 'FL' | null): void {

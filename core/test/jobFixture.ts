@@ -16,6 +16,7 @@ import { type JobRecords, NO_RECORDS } from '../src/ledger/jobRecords.ts';
 import { UNWEIGHED } from '../src/ledger/vehicleRecords.ts';
 import { parseQuantity } from '../src/quantity/parse.ts';
 import type { LimitVersion } from '../src/verdict/limits.ts';
+import { soundSets } from './soundFigures.ts';
 
 /** The four wheels of the vehicle that is told of. */
 export const FOUR: readonly Corner[] = ['FL', 'FR', 'RL', 'RR'];
@@ -208,6 +209,16 @@ export class JobFixture {
         supersedes: null,
       },
     ];
+  }
+  /** Takes what the proofs stand on, of a sound vehicle: of one item, or of all that are asked. */
+  sound(only: string | null = null): void {
+    for (const { slotId, partId, measurement, readings } of soundSets(deriveJob(this.file, NOW), only)) {
+      const set = this.gauge(slotId, [], { measurement, phase: 'as_fitted', partId, count: 0 });
+      for (const { place, typed } of readings) {
+        if (place === 'end') this.minute += 6;
+        this.read(set, null, 'place', place, typed);
+      }
+    }
   }
   takeBack(corrects: string): void {
     this.file.takeBacks = [...this.file.takeBacks, { ...base(this.next(), { corrects }), reason: '' }];

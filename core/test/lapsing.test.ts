@@ -76,7 +76,11 @@ describe('standing and lapsing', () => {
       clutch: true,
       tandem: true,
     }).map((i) => i.item);
-    for (const e of ENDINGS) expect([...items, 'again', 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);
+    const units = proofItems({
+      ...{ complaint: '', seen: [], hydraulic: true, parking: false, corners: [], controls: [], tandem: false },
+      units: [{ slotId: 'u', name: 'Caliper', moves: true, wet: true }],
+    }).map((i) => i.item);
+    for (const e of ENDINGS) expect([...items, ...units, 'again', 'bleed', 'wheel_torque', 'torque']).to.include(e.ends);
   });
 
   it('a hose that was opened ends what went through it, and nothing on the other circuit', () => {

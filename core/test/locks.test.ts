@@ -42,6 +42,7 @@ class Shop extends JobFixture {
     ];
   }
   prove(item: string): void {
+    this.sound(item);
     this.file.proofs = [...this.file.proofs, { ...base(this.next()), item, slotId: null, corner: null, result: 'passed', note: '' }];
   }
   state() {

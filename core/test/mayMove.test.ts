@@ -59,6 +59,7 @@ class Vehicle extends JobFixture {
   standing(): void {
     this.fluid();
     const items = deriveJob(this.file, NOW).context.proofItems.filter((i) => !i.item.startsWith('road'));
+    this.sound();
     for (const i of items) this.prove(i.item, i.corner);
   }
   move() {
@@ -76,6 +77,8 @@ describe('may it move', () => {
   it('in the yard once it holds, with what is left before the road', () => {
     const t = new Vehicle();
     t.prove('parking');
+    expect(t.move().level, 'without its figures').to.equal('do_not_move');
+    t.sound('parking');
     expect(t.move().level).to.equal('yard_only');
     expect(t.move().reasons[0]?.words).to.match(/^\d+ to do before the road$/);
   });

@@ -40,9 +40,8 @@ describe('the drag of the parking brake', () => {
     t.part(shoes, 'fitted', 'new shoes');
     t.part(t.slot('drum', 'RL'), 'fitted', `part:${t.slot('drum', 'RL')}`);
     expect(open(t, 'proof:parking_drag')).to.equal(true);
-    const item = itemOf(state(t), 'parking_drag')!;
-    expect(proofAsks(item, 'passed', 'free'), 'no figure').to.be.a('string');
-    expect(proofAsks(item, 'passed', 'RL 4 N at the rim, RR 5 N')).to.equal(null);
+    expect(why(t, 'parking_drag'), 'no figure').to.match(/rear left hub parking drag, rear right hub parking drag/);
+    t.sound('parking_drag');
     prove(t, 'parking_drag');
     expect(open(t, 'proof:parking_drag')).to.equal(false);
     t.part(t.slot('drum', 'RR'), 'removed');
@@ -78,6 +77,7 @@ describe('the first press', () => {
     expect(why(t, 'warning_lamps'), 'presses nothing').to.equal(null);
     expect(why(t, FIRST_PRESS)).to.equal(null);
     prove(t, FIRST_PRESS);
+    t.sound('pedal_return');
     expect(why(t, 'pedal_return')).to.equal(null);
   });
   it('ends again with the next lining that is moved, and says by what', () => {
@@ -91,6 +91,7 @@ describe('the first press', () => {
   });
   it('keeps the vehicle where it stands, whatever the parking brake holds', () => {
     const t = new JobFixture(FOUR);
+    t.sound('parking');
     prove(t, 'parking');
     expect(mayMove(state(t)).level).to.equal('yard_only');
     pads(t);
@@ -125,6 +126,7 @@ describe('a proof that cannot be true yet', () => {
     draw(t, 'FL');
     expect(heldRefusal(state(t), joint.slot.id)).to.equal(null);
     for (const corner of FOUR) draw(t, corner);
+    t.sound('pedal_hold');
     expect(why(t, 'pedal_hold')).to.equal(null);
   });
   it('is the road where the vehicle is not for the road, or nobody says where and how far', () => {
@@ -134,12 +136,15 @@ describe('a proof that cannot be true yet', () => {
     expect(why(t, 'road_walk')).to.match(/must not be moved/);
     for (const note of ['', 'ok', 'the hill', '14'])
       expect(why(t, 'road', 'failed', note), note).to.match(/say where, and how far, with figures/);
+    t.sound('parking');
     prove(t, 'parking');
     expect(why(t, 'road_walk')).to.equal(null);
   });
   it('is a parking brake without its figure', () => {
     const t = new JobFixture(FOUR);
-    expect(why(t, 'parking')).to.match(/clicks or travel, the slope or pull it held, which wheels/);
-    expect(why(t, 'parking', 'passed', '6 clicks, 1 in 6, both rear wheels')).to.equal(null);
+    expect(why(t, 'parking', 'passed', 'both rear wheels')).to.match(/its figures first, parking lever clicks, parking lever slope held/);
+    t.sound('parking');
+    expect(why(t, 'parking')).to.match(/say which wheels it holds/);
+    expect(why(t, 'parking', 'passed', 'both rear wheels')).to.equal(null);
   });
 });

@@ -7,6 +7,7 @@ import type { JobRecords } from '@dauer/core/ledger';
 import type { FastifyInstance } from 'fastify';
 import pg from 'pg';
 import { v7 } from 'uuid';
+import { soundSets } from '../../core/test/soundFigures.ts';
 import { buildApp } from '../src/app.ts';
 import { migrate } from '../src/db/migrate.ts';
 
@@ -261,6 +262,19 @@ export const limitBody = (over: Record<string, unknown> = {}) => ({
   ...over,
 });
 
+/** Takes the figures that the proofs of a job wait for, of a sound vehicle. */
+export async function takeSound(who: Visitor, car: Booked): Promise<void> {
+  for (const { readings, ...of } of soundSets(deriveJob(await who.file(car.jobId), new Date().toISOString()))) {
+    const setId = v7();
+    const begun = { id: setId, ...of, phase: 'as_fitted', surface: 'clean', cold: true, averages: false, count: readings.length } as const;
+    await who.event<'sets'>(car.jobId, 'sets', begun);
+    for (const r of readings)
+      await who.event<'readings'>(car.jobId, 'readings', {
+        ...{ ...r, setId, frame: 'place', angleDeg: null, pass: 1, gaugeVersionId: null },
+      });
+  }
+}
+
 /** Works a fluid job off to the end. */
 export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
   const t = shop.technician;
@@ -285,6 +299,7 @@ export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
     await t.event<'torques'>(car.jobId, 'torques', {
       ...{ slotId: b.id, point: `bleeder:${b.id}`, targetTyped: '', typed: '8', unit: 'Nm', wrench: '' },
     });
+  await takeSound(t, car);
   const state = deriveJob(await t.file(car.jobId), new Date().toISOString());
   for (const item of state.context.proofItems)
     await t.event<'proofs'>(car.jobId, 'proofs', {
@@ -292,7 +307,7 @@ export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
       slotId: null,
       corner: item.corner,
       result: item.answers[0] ?? 'passed',
-      note: item.asks ? '7 clicks, held at 1 in 6, both rear; 12 km round the works' : '',
+      note: item.asks ? 'Both rear wheels; 12 km round the works' : '',
     });
 }
 

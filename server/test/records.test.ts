@@ -3,7 +3,7 @@ import type { JobRecords } from '@dauer/core/ledger';
 import { expect } from 'chai';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import { type Booked, bookIn, openShop, type Shop } from './harness.ts';
+import { type Booked, bookIn, openShop, type Shop, takeSound } from './harness.ts';
 
 const SET = {
   partId: null,
@@ -205,6 +205,10 @@ describe('records', () => {
     expect((await prove('not_tried')).status).to.equal(200);
     const out = await shop.technician.event<'takenOuts'>(car.jobId, 'taken-outs', { putInId: put.body.record.id });
     expect(out.status).to.equal(200);
+    const bare = await prove('passed');
+    expect([bare.status, bare.body.code]).to.deep.equal([422, 'not_proved_yet']);
+    expect(bare.body.detail).to.match(/its figures first, pedal sink/);
+    await takeSound(shop.technician, car);
     expect((await prove('passed')).status).to.equal(200);
     const elsewhere = await shop.technician.event<'putIns'>(car.jobId, 'put-ins', { slotId: v7(), what: 'plug', note: '' });
     expect(elsewhere.body.code).to.equal('unknown_place');

@@ -15,10 +15,12 @@ export type GaugeKind =
   | 'spring_scale'
   | 'pedal_force'
   | 'pressure_gauge'
+  | 'test_gauge'
   | 'vacuum_gauge'
   | 'fluid_tester'
   | 'thermometer'
   | 'angle_gauge'
+  | 'brake_tester'
   | 'count';
 
 export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
@@ -35,10 +37,12 @@ export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
   spring_scale: 'Spring scale',
   pedal_force: 'Pedal-force gauge',
   pressure_gauge: 'Pressure gauge',
+  test_gauge: 'Low-pressure test gauge',
   vacuum_gauge: 'Vacuum gauge',
   fluid_tester: 'Fluid tester',
   thermometer: 'Thermometer or probe',
   angle_gauge: 'Angle gauge',
+  brake_tester: 'Brake tester, rollers or plates',
   count: 'Counted by hand',
 };
 
@@ -60,10 +64,12 @@ export const GAUGE_QUANTITY: Readonly<Record<GaugeKind, QuantityKind>> = {
   spring_scale: 'force',
   pedal_force: 'force',
   pressure_gauge: 'pressure',
+  test_gauge: 'pressure',
   vacuum_gauge: 'vacuum',
   fluid_tester: 'ratio',
   thermometer: 'temperature',
   angle_gauge: 'angle',
+  brake_tester: 'force',
   count: 'ratio',
 };
 
@@ -82,10 +88,12 @@ export const GAUGE_UNIT: Readonly<Record<GaugeKind, string>> = {
   spring_scale: 'N',
   pedal_force: 'N',
   pressure_gauge: 'bar',
+  test_gauge: 'bar',
   vacuum_gauge: 'kPa',
   fluid_tester: '%',
   thermometer: '°C',
   angle_gauge: '°',
+  brake_tester: 'N',
   count: 'clicks',
 };
 
@@ -106,15 +114,22 @@ export const GENERIC_GAUGE: Readonly<
   spring_scale: { accuracy: 2, shortSpan: 2, resolution: 1 },
   pedal_force: { accuracy: 2, shortSpan: 2, resolution: 1 },
   pressure_gauge: { accuracy: 4, shortSpan: 1, resolution: 1 },
+  test_gauge: { accuracy: 0.1, shortSpan: 0.05, resolution: 0.05 },
   vacuum_gauge: { accuracy: 1, shortSpan: 1, resolution: 1 },
   fluid_tester: { accuracy: 0.5, shortSpan: 0.5, resolution: 0.1 },
   thermometer: { accuracy: 3, shortSpan: 3, resolution: 1 },
   angle_gauge: { accuracy: 1, shortSpan: 1, resolution: 0.5 },
+  brake_tester: { accuracy: 0.03, shortSpan: 0.03, resolution: 10 },
   count: { accuracy: 0.5, shortSpan: 0.5, resolution: 0.25 },
 };
 
 /** Gauges whose stated accuracy is a share of what they show, not a figure of its own. Source: handbook 10, Beyond lengths. */
-const SHARE: readonly GaugeKind[] = ['torque_wrench'];
+const SHARE: readonly GaugeKind[] = ['torque_wrench', 'brake_tester'];
+
+/** Whether the stated accuracy of a kind of gauge is a share of what it shows. */
+export function isShare(kind: GaugeKind): boolean {
+  return SHARE.includes(kind);
+}
 
 /** A stated accuracy as a half-width in the unit of the figure, for a gauge that showed `value`. */
 export function halfWidth(kind: GaugeKind, accuracy: number, value: number): number {

@@ -13,7 +13,7 @@ export { causeMissing } from './consequences.ts';
 export type { FindingCode, FindingEntry, FindingSeverity, KnownFinding } from './findingKinds.ts';
 export { findingsOn } from './findingCatalogue.ts';
 export { type Climate, FLUID_CLASSES, type FluidClass, fluidClass, WATER_DUE } from './fluids.ts';
-export { GAUGE_KIND_NAME, GAUGE_KINDS, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE } from './gaugeKinds.ts';
+export { GAUGE_KIND_NAME, GAUGE_KINDS, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE, isShare } from './gaugeKinds.ts';
 export { SHOE_POINTS } from './measured/linings.ts';
 export { type Measurement, MEASUREMENT_IDS, type MeasurementId, MEASUREMENTS, measurementsAt, usualGaugeAt } from './measurements.ts';
 export {

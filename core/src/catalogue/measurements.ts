@@ -7,10 +7,11 @@ import { CYLINDERS } from './measured/cylinders.ts';
 import { DRUMS } from './measured/drums.ts';
 import { HUBS } from './measured/hubs.ts';
 import { LININGS } from './measured/linings.ts';
+import { PROVING } from './measured/proving.ts';
 import { ROTORS } from './measured/rotors.ts';
 import type { Entry } from './measured/types.ts';
 
-const ENTRIES = { ...ROTORS, ...HUBS, ...DRUMS, ...BANDS, ...LININGS, ...CYLINDERS, ...CONTROLS };
+const ENTRIES = { ...ROTORS, ...HUBS, ...DRUMS, ...BANDS, ...LININGS, ...CYLINDERS, ...CONTROLS, ...PROVING };
 
 /** What is taken with a gauge; characteristics are reduced from its readings. */
 export type MeasurementId = keyof typeof ENTRIES;

@@ -193,7 +193,7 @@ function ofUnits(units: readonly AskedUnit[]): ProofItem[] {
       'bench_tight',
       (u) => u.wet,
       'Tight under pressure on the bench',
-      'Held for a minute, looked at with card; say so where it takes no fluid.',
+      'With fluid, never air: held low for 5 min, then high for 2, looked at with card; say so where it takes no fluid.',
       IF_ANY,
     ),
     ...each(
@@ -211,6 +211,14 @@ function ofControls({ controls, corners }: AskedOf): ProofItem[] {
   const each = (id: string, which: (c: AskedControl) => boolean, ask: (c: AskedControl) => Asked): ProofItem[] =>
     controls.filter(which).map((c) => item(several ? `${id}${OF_CONTROL}${c.slotId}` : id, ask(c)));
   return [
+    ...each(
+      'servo',
+      (c) => c.servo,
+      (c) => ({
+        question: `Servo helps the ${lowerFirst(c.name)}, and holds its vacuum`,
+        how: 'Vacuum used up, foot held on it, engine started: it falls a little. Stopped again, it still helps once or twice.',
+      }),
+    ),
     ...each(
       'pedal_hold',
       (c) => c.wet,
@@ -297,12 +305,11 @@ export function proofItems(input: AskedOf): ProofItem[] {
             how: input.onShaft
               ? 'On the slope that it has to hold on, both driven wheels on the ground: with one lifted it holds nothing. Never by driving.'
               : 'On the slope that it has to hold on, or against a pull that is read off.',
-            asks: { label: 'Clicks or travel, the slope or pull it held, which wheels', figure: true },
+            asks: { label: 'Which wheels it holds', figure: false },
           }),
           item('parking_drag', {
             question: 'Let go, the parking brake does not drag',
-            how: 'Spin each wheel that it holds; what it takes to turn, or how often it turns by itself.',
-            asks: { label: 'The drag at each wheel, in figures', figure: true },
+            how: 'Pulled once and let go, then each wheel that it holds turned by itself.',
           }),
         ]
       : []),

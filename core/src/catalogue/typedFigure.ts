@@ -28,14 +28,16 @@ interface FromTwo {
   /** Accuracy of the second, canonical. */
   readonly secondAccuracy: number | null;
 }
+/** Torque = force × radius, N·m of N and mm. */
+const FORCE_AT_RADIUS: FromTwo = {
+  ...{ first: ['force', 'N'], names: ['force', 'radius'], example: '38 N × 312 mm', by: 'spring_scale' },
+  value: (force, radius) => (force * radius) / 1000,
+  gains: (force, radius) => ({ first: radius / 1000, second: force / 1000 }),
+  secondAccuracy: GENERIC_GAUGE.tape.accuracy,
+};
 const FROM_TWO: Readonly<Partial<Record<MeasurementId, FromTwo>>> = {
-  /** Torque = force × radius, N·m of N and mm. */
-  wheel_drag: {
-    ...{ first: ['force', 'N'], names: ['force', 'radius'], example: '38 N × 312 mm', by: 'spring_scale' },
-    value: (force, radius) => (force * radius) / 1000,
-    gains: (force, radius) => ({ first: radius / 1000, second: force / 1000 }),
-    secondAccuracy: GENERIC_GAUGE.tape.accuracy,
-  },
+  wheel_drag: FORCE_AT_RADIUS,
+  parking_drag: FORCE_AT_RADIUS,
   /** Diameter of an arc from a chord and its sag: D = c²/4s + s. Source: geometry of the circle; JCGM 100, 5.1.2. */
   shoe_arc: {
     ...{ first: ['length', 'mm'], names: ['chord', 'sag'], example: '180 × 28.6', by: null },

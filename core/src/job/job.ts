@@ -2,6 +2,7 @@ import { observationKey } from '../catalogue/observations.ts';
 import { FIRST_PRESS, itemBase, type ProofItem, proofItems } from '../catalogue/proofItems.ts';
 import { SEALED } from '../catalogue/repairOptions.ts';
 import { STAGES, type Stage } from '../catalogue/stages.ts';
+import { proofKey } from '../ledger/duty.ts';
 import { type Obligation, isAccepted, isDuty } from '../ledger/obligation.ts';
 import { fileAsOf } from '../history/asOf.ts';
 import { type JobHistory, openHistory } from '../history/jobHistory.ts';
@@ -19,6 +20,7 @@ import { retractedIds } from '../ledger/retraction.ts';
 import { voidedJobs } from '../ledger/voided.ts';
 import { type ControlLock, isOnShaft, lockedItem } from '../readiness/pedalLock.ts';
 import { pushedPlaces, touchedPlaces } from '../readiness/disturbed.ts';
+import { type ProofFigure, proofFigures } from '../readiness/proofFigures.ts';
 import { openProofStatus } from '../readiness/proofStatus.ts';
 import { bleedObligations } from '../stages/bleed/obligations.ts';
 import { bookinObligations } from '../stages/bookin/obligations.ts';
@@ -142,7 +144,7 @@ export function deriveJob(records: JobRecords, today: string): JobState {
 }
 
 /** Proofs that were not asked for from the beginning. */
-const ASKED_LATER: readonly string[] = [FIRST_PRESS, 'parking_drag', 'clutch'];
+const ASKED_LATER: readonly string[] = [FIRST_PRESS, 'parking_drag', 'clutch', 'servo'];
 
 /** Whether a job that was handed back was asked for an item: what was handed back before it was asked stays as it was. */
 function wasAsked({ release, proofs, layout }: JobRecords, item: string): boolean {
@@ -192,6 +194,8 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
   const hydraulic = isHydraulic(records.layout);
   const answers = observationAnswers(history);
   const seen = [...answers.values()].filter((o) => o.state === 'seen').map(({ code, corner }) => ({ code, corner }));
+  const proofStatus = openProofStatus(history);
+  const figures = new Map<string, readonly ProofFigure[]>();
   const situation: RuleContext = {
     history,
     components,
@@ -199,7 +203,13 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
     hydraulic,
     today: at,
     owed: [...consequencesOf(history, answers, at), ...owedForCauses(history, at)],
-    proofStatus: openProofStatus(history),
+    proofStatus,
+    figuresOf: (item) => {
+      const key = proofKey(item.item, item.corner);
+      const list = figures.get(key) ?? proofFigures({ history, components, disturbed: proofStatus.disturbed }, item);
+      figures.set(key, list);
+      return list;
+    },
     proofItems: proofItems(askedOf(history, seen, hydraulic)).filter((i) => wasAsked(records, i.item)),
   };
   const list = voided

@@ -52,13 +52,15 @@ const ONLY_FOR: Readonly<Record<string, { readonly holds: Holds; readonly ask: U
   'generic:bore_wear_small': { holds: (s) => s.boreMm === null || boreWearLimit(s.boreMm) === BORE_WEAR_LIMIT.small, ask: null },
   'generic:bore_wear_large': { holds: (s) => s.boreMm !== null && boreWearLimit(s.boreMm) === BORE_WEAR_LIMIT.large, ask: null },
   ...Object.fromEntries(
-    (['driven', 'free'] as const).map((way) => [
-      `generic:wheel_drag_after_${way}`,
-      {
-        holds: (s: Slot, v: OfVehicle) => (way === 'driven' ? isDriven(s, v) : not(isDriven(s, v))),
-        ask: 'driven',
-      },
-    ]),
+    (['driven', 'free'] as const).flatMap((way) =>
+      ['wheel_drag_after', 'parking_drag'].map((of) => [
+        `generic:${of}_${way}`,
+        {
+          holds: (s: Slot, v: OfVehicle) => (way === 'driven' ? isDriven(s, v) : not(isDriven(s, v))),
+          ask: 'driven',
+        },
+      ]),
+    ),
   ),
 };
 

@@ -114,6 +114,20 @@ function pressurePairs(mine: Measured, others: Measured): Reduced[] {
 }
 
 /**
+ * Brake forces of both wheels of an axle apart, as a share of the larger; one tester on both sides cancels nothing, since what
+ * it is out is a share of what it shows.
+ * Source: handbook 60, Proving.
+ */
+function forcePair(mine: Measured, others: Measured): Reduced | null {
+  const [a, b] = [at(mine, 'force'), at(others, 'force')];
+  if (!a || !b) return null;
+  const [most, less] = a.value >= b.value ? [a, b] : [b, a];
+  if (!(most.value > 0)) return null;
+  const expanded = 2 * rootSumSquares(singleReading(less.errors) / most.value, (less.value * singleReading(most.errors)) / most.value ** 2);
+  return { ...figure('brake_force_pair', 1 - less.value / most.value, expanded, [a, b], [[mine, others]]), decimals: 2 };
+}
+
+/**
  * Figures of a place that are made of two sets.
  * Source: handbook 20: Cylinder bores (clearance), Shoe arc, Axle pair, Wheel tests; handbook 10: a difference of two
  * gauges takes the root of the sum of both squares.
@@ -152,6 +166,10 @@ export function pairedFiguresAt(history: JobHistory, slot: Slot): PairedFigure[]
   if (drums && cut(drums)) add(drums[0], other, pair('drum_pair', ...drums, greatest));
   const drag = sides('wheel_drag');
   if (drag) add(drag[0], other, dragPair(...drag));
+  const force = sides('brake_force');
+  if (force) add(force[0], other, forcePair(...force));
+  const heat = sides('wheel_heat');
+  if (heat) add(heat[0], other, pair('wheel_heat_pair', ...heat, greatest));
   const pressure = sides('line_pressure');
   for (const reduced of pressure ? pressurePairs(...pressure) : []) if (pressure) add(pressure[0], other, reduced);
   return found;

@@ -1,4 +1,4 @@
-import { asksAgain, FIRST_PRESS, itemBase } from '../catalogue/proofItems.ts';
+import { asksAgain, controlOfItem, FIRST_PRESS, itemBase } from '../catalogue/proofItems.ts';
 import { type Layout, type Slot, unitMates } from '../layout/graph.ts';
 import type { Corner } from '../layout/kinds.ts';
 import type { Fastener } from '../ledger/duty.ts';
@@ -18,8 +18,8 @@ type What =
   | { readonly kind: 'bleed'; readonly slotId: string }
   | { readonly kind: 'torque'; readonly slotId: string | null; readonly fastener: Fastener };
 
-/** How far an ending reaches: all that is pressed with it, the corner disturbed, the corners fed through it, the very fastener, or what the answer was about: its wheel, or the vehicle. */
-type Reach = 'vehicle' | 'corner' | 'fed' | 'slot' | 'own';
+/** How far an ending reaches: all that is pressed with it, the corner disturbed, the corners fed through it, the very fastener, the unit that came by itself, or what the answer was about: its wheel, or the vehicle. */
+type Reach = 'vehicle' | 'unit' | 'corner' | 'fed' | 'slot' | 'own';
 
 interface Ending {
   readonly when: Disturbance;
@@ -73,6 +73,10 @@ export const ENDINGS: readonly Ending[] = [
   { when: 'hydraulic', ends: FIRST_PRESS, reach: 'vehicle' },
   { when: 'hydraulic', ends: 'clutch', reach: 'vehicle' },
   { when: 'bleeder', ends: 'clutch', reach: 'vehicle' },
+  { when: 'hydraulic', ends: 'bench_tight', reach: 'unit' },
+  { when: 'hydraulic', ends: 'bench_moves', reach: 'unit' },
+  { when: 'hydraulic', ends: 'packed', reach: 'unit' },
+  { when: 'control', ends: 'servo', reach: 'vehicle' },
   { when: 'parking', ends: 'parking_drag', reach: 'vehicle' },
   { when: 'wheel', ends: 'parking_drag', reach: 'vehicle' },
   ...(['hydraulic', 'control', 'wheel', 'lining', 'parking', 'pushed'] as const).flatMap((when): Ending[] => [
@@ -113,6 +117,7 @@ const BY_CONTROL: readonly string[] = [
   'parking',
   'parking_drag',
   'clutch',
+  'servo',
 ];
 
 /** Whether a place has nothing to do with the controls that a proof was pressed with: another control reaches it, and those do not. */
@@ -125,6 +130,10 @@ function ofAnotherControl(layout: Layout, by: Slot, proved: Proved): boolean {
 
 function reaches(layout: Layout, reach: Reach, by: Slot, proved: Proved): boolean {
   if (reach === 'vehicle') return !ofAnotherControl(layout, by, proved);
+  if (reach === 'unit') {
+    const of = proved.kind === 'item' ? controlOfItem(proved.item) : null;
+    return of === null || by.id === of || by.parentId === of;
+  }
   if (reach === 'own' && cornerOf(proved) === null) return true;
   if (reach === 'corner' || reach === 'own') return by.corner !== null && by.corner === cornerOf(proved);
   if (reach === 'slot') return proved.kind === 'torque' && proved.slotId !== null && loosened(layout, by).includes(proved.slotId);

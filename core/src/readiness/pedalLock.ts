@@ -122,6 +122,7 @@ export function lockedItem(
 /** What presses the pedals and levers of the brakes, whichever of them. */
 const PRESSES_ALL: readonly string[] = [
   FIRST_PRESS,
+  'servo',
   'pedal_hold',
   'pedal_reserve',
   'pedal_return',

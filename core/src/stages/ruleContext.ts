@@ -3,6 +3,7 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from '../judging/components.ts';
 import type { Owed } from './owed.ts';
 import type { Observation } from '../ledger/families/observations.ts';
+import type { ProofFigure } from '../readiness/proofFigures.ts';
 import type { ProofStatus } from '../readiness/proofStatus.ts';
 
 /** What the derivations of obligations start from. */
@@ -19,4 +20,6 @@ export interface RuleContext {
   readonly today: string;
   /** What was proved, and what ended it since. */
   readonly proofStatus: ProofStatus;
+  /** The figures that an item of proof stands on, as they stand. */
+  readonly figuresOf: (item: ProofItem) => readonly ProofFigure[];
 }

@@ -24,6 +24,7 @@ import { putOffWords } from '../wording/en/decide.ts';
 import { VERDICT_WORD } from '../wording/en/names.ts';
 import { accountForSheet } from './accountForSheet.ts';
 import { afterCareOf } from './afterCare.ts';
+import { proofFigureText } from './proofFigureText.ts';
 import { suppliedLines } from './suppliedLines.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
 import { wheelNuts } from '../wording/en/fasteners.ts';
@@ -186,17 +187,20 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
       .map((c) => SHEET.outOfScope(c.slot, c.verdict)),
-    proofs: proofsInForce(state, here(records.proofs)).map((p) =>
-      line(
+    proofs: proofsInForce(state, here(records.proofs)).map((p) => {
+      const item = state.context.proofItems.find((i) => i.item === p.item && i.corner === p.corner);
+      const figures = item && p.result === 'passed' ? state.context.figuresOf(item).filter((f) => f.stands) : [];
+      return line(
         p,
         vehicleName,
         SHEET.proof(
-          state.context.proofItems.find((i) => i.item === p.item && i.corner === p.corner)?.question ?? p.item,
+          item?.question ?? p.item,
           p.result,
+          figures.map((f) => SHEET.figureTaken(f.slot, f.ask.measurement, proofFigureText(history, f), item?.corner ?? null)),
           p.note ? cameFrom(p.id, 'note', p.note) : '',
         ),
-      ),
-    ),
+      );
+    }),
   };
 }
 

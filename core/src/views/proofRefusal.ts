@@ -2,6 +2,7 @@ import { controlOfItem, FIRST_PRESS, itemBase, proofCloses, saysWhy, type ProofI
 import { slotById } from '../layout/graph.ts';
 import { isDuty, isProofOf } from '../ledger/obligation.ts';
 import { pressedFor } from '../readiness/pedalLock.ts';
+import { figuresAgainst } from '../stages/prove/obligations.ts';
 import { itemLock, type JobState, placeLock } from '../job/job.ts';
 import { PROOF_REFUSAL } from '../wording/en/prove.ts';
 import { mayMove } from './mayMove.ts';
@@ -18,7 +19,7 @@ export function proofAsks(item: ProofItem, result: ProofResult, note: string): s
   if (result === 'not_tried') return saysWhy(note) ? null : PROOF_REFUSAL.because(item.question);
   if (item.asks === null || result === 'none') return null;
   const said = note.trim().length >= LEAST_LETTERS && letters(note) > 0 && (!item.asks.figure || /\d/.test(note));
-  return said ? null : PROOF_REFUSAL.sayMore(item.question, item.asks.label);
+  return said ? null : PROOF_REFUSAL.sayMore(item.question, item.asks);
 }
 
 /** Controls whose first press is owed, among those that an item presses. */
@@ -61,6 +62,11 @@ export function proofHindrance(state: JobState, item: ProofItem, result: ProofRe
   return base === 'road_walk' && mayMove(state).level === 'do_not_move' ? PROOF_REFUSAL.doNotMove : null;
 }
 
+/** Why the figures of an item do not bear an answer, in a sentence; null where they do, and for any answer but *passed*. */
+export function figureRefusal(state: JobState, item: ProofItem, result: ProofResult): string | null {
+  return result === 'passed' ? figuresAgainst(state.context, item) : null;
+}
+
 /**
  * Why an answer to an item of proof is refused: something has to be said with it, or something stands against it. That
  * something was not tried is taken without its reason too, from programs that did not ask for one: nobody may waive it then.
@@ -68,7 +74,11 @@ export function proofHindrance(state: JobState, item: ProofItem, result: ProofRe
  * @param note what is said with it
  */
 export function proofRefusal(state: JobState, item: ProofItem, result: ProofResult, note: string): string | null {
-  return proofHindrance(state, item, result) ?? (result === 'not_tried' ? null : proofAsks(item, result, note));
+  return (
+    proofHindrance(state, item, result) ??
+    figureRefusal(state, item, result) ??
+    (result === 'not_tried' ? null : proofAsks(item, result, note))
+  );
 }
 
 /**

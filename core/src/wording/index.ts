@@ -54,7 +54,7 @@ export {
 } from './en/names.ts';
 export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';
-export { LEAVES } from './en/prove.ts';
+export { LEAVES, PROOF_REFUSAL } from './en/prove.ts';
 export { lotWords, PART_EVENT } from './en/sheet.ts';
 export { STILL_FREE, workedBy } from './en/readiness.ts';
 export { revisionText } from './en/sheet.ts';
@@ -65,6 +65,7 @@ export {
   figureOf,
   figureText,
   inches,
+  limitText,
   meaningOf,
   mm,
   notesOf,

@@ -41,7 +41,10 @@ export const CONTROLS = {
   pedal_sink: {
     ...{ name: 'Sink', on: LEVERS, subject: 'slot', ...IN_MM, usualGauge: 'rule', plausible: [0, 200], least: 2 },
     frame: 'place',
-    pattern: spots(spot('hard', 'hard', 'Sink in 60 s, hard push'), spot('light', 'light', 'Sink in 60 s, light push')),
+    pattern: spots(
+      { ...spot('hard', 'hard', 'Sink in 60 s, hard push'), holdS: 60 },
+      { ...spot('light', 'light', 'Sink in 60 s, light push'), holdS: 60 },
+    ),
     how: 'Steady push for 60 s, engine stopped and the servo’s vacuum used up: once hard, once light, since a worn lip may seal hard and pass light.',
     possible: upTo(1000),
     programme: [{ of: ['pedal', 'hand_lever', 'foot_lever'], done: ['found'], need: 'wanted' }],

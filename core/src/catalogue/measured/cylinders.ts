@@ -168,7 +168,10 @@ export const CYLINDERS = {
   servo_vacuum: {
     ...{ name: 'Vacuum held', on: ['servo'], subject: 'part', kind: 'vacuum', unit: 'kPa', usualGauge: 'vacuum_gauge' },
     ...{ plausible: [0, 90], least: 2, frame: 'place' },
-    pattern: spots(spot('at rest', 'at rest', 'Lost in a minute, brakes off'), spot('applied', 'applied', 'Lost in 15 s, brakes applied')),
+    pattern: spots(
+      { ...spot('at rest', 'at rest', 'Lost in a minute, brakes off'), holdS: 60 },
+      { ...spot('applied', 'applied', 'Lost in 15 s, brakes applied'), holdS: 15 },
+    ),
     how: 'Engine stopped: vacuum lost in one minute with the brakes off, then in 15 s with them applied.',
     possible: upTo(101.325),
     programme: [{ of: ['servo'], done: ['found'], need: 'wanted' }],

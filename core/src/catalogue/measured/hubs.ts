@@ -1,4 +1,5 @@
 import { either, IN_MM, round, size, spot, spots, upTo } from './patterns.ts';
+import { FREE_WHEEL } from './practice.ts';
 import type { Entry } from './types.ts';
 
 /** Hubs, and the wheel as a whole. Source: handbook 20; gravity: handbook 10, Decision rule; what is asked of each: handbook 15, Scope and programme. */
@@ -114,20 +115,8 @@ export const HUBS = {
         ...{ name: 'Drag after release', short: 'Still drags', newWord: 'Free' },
         reduction: { op: 'at', place: 'after' },
         generic: [
-          {
-            name: 'wheel_drag_after_driven',
-            bound: 'upper',
-            at: 6,
-            gravity: 'function',
-            where: 'common workshop practice for a driven wheel in neutral',
-          },
-          {
-            name: 'wheel_drag_after_free',
-            bound: 'upper',
-            at: 4,
-            gravity: 'function',
-            where: 'common workshop practice for a wheel that is not driven',
-          },
+          { name: 'wheel_drag_after_driven', bound: 'upper', at: FREE_WHEEL.driven, gravity: 'function', where: FREE_WHEEL.ofDriven },
+          { name: 'wheel_drag_after_free', bound: 'upper', at: FREE_WHEEL.free, gravity: 'function', where: FREE_WHEEL.ofFree },
         ],
       },
       wheel_drag_pair: {

@@ -19,6 +19,8 @@ export interface Spot {
   readonly plausible?: readonly [number, number];
   /** Only where it is taken with another gauge than the rest. */
   readonly usualGauge?: GaugeKind;
+  /** It is read after something was held for so long, s. */
+  readonly holdS?: number;
 }
 
 /** Where readings are taken: evenly round, at each of some rings or depths, or at places with names. */

@@ -1,4 +1,4 @@
-import { mayBeWaived, proofCloses } from '../../catalogue/proofItems.ts';
+import { mayBeWaived, proofCloses, type ProofItem } from '../../catalogue/proofItems.ts';
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
 import type { Component } from '../../judging/components.ts';
@@ -6,9 +6,11 @@ import { finerGauge } from '../../judging/finest.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { sentence } from '../../wording/en/verdicts.ts';
 import type { ControlLock } from '../../readiness/pedalLock.ts';
+import { figurePast, figuresMissing } from '../../readiness/proofFigures.ts';
 import { type ProofStatus, whyNotGood } from '../../readiness/proofStatus.ts';
 import { blocksRelease, whoMayAccept } from '../../verdict/severity.ts';
 import type { RuleContext } from '../ruleContext.ts';
+import { PROOF_REFUSAL } from '../../wording/en/prove.ts';
 import { TITLE, REASON } from '../../wording/en/duties.ts';
 
 function acceptRole(role: 'reader' | 'technician' | 'lead' | null): 'technician' | 'lead' | null {
@@ -87,11 +89,29 @@ function takeOuts({ places }: ProofStatus): Obligation[] {
   );
 }
 
-export function proveObligations({ history, components, proofItems, proofStatus: standing }: RuleContext): Obligation[] {
+/**
+ * Why the figures of an item do not bear *passed*, in a sentence; null where they do. What was handed back before figures were
+ * asked for stands as it was.
+ */
+export function figuresAgainst({ history, figuresOf }: Pick<RuleContext, 'history' | 'figuresOf'>, item: ProofItem): string | null {
+  if (history.records.release !== null) return null;
+  const figures = figuresOf(item);
+  const missing = figuresMissing(figures);
+  if (missing.length > 0)
+    return PROOF_REFUSAL.figures(
+      item.question,
+      missing.map((f) => PROOF_REFUSAL.figure(f.ask.measurement, f.slot)),
+    );
+  const past = figurePast(figures);
+  return past && PROOF_REFUSAL.past(sentence(past));
+}
+
+export function proveObligations({ history, components, proofItems, proofStatus: standing, figuresOf }: RuleContext): Obligation[] {
   const items = proofItems.map((item) => {
     const now = standing.answer(item);
     const answer = now?.record ?? null;
-    const wrong = whyNotGood(now);
+    const against = answer?.result === 'passed' ? figuresAgainst({ history, figuresOf }, item) : null;
+    const wrong = whyNotGood(now) ?? against;
     const closed = answer !== null && wrong === null && proofCloses(answer.result);
     return obligation({ kind: 'proof', item: item.item, corner: item.corner }, item.question, closed, {
       why: wrong ?? (answer && !closed ? REASON.answered(answer.result) : null),

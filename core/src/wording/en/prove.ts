@@ -1,5 +1,11 @@
+import { type MeasurementId, MEASUREMENTS } from '../../catalogue/measurements.ts';
+import type { ProofAsks } from '../../catalogue/proofItems.ts';
+import { lowerFirst } from '../../quantity/display.ts';
 import type { LeavingHow } from '../../ledger/families/leavings.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
+
+/** Seconds as a clock shows them: 4:05. */
+const minutes = (s: number): string => `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
 
 /** How a vehicle leaves, where it is not driven. */
 export const LEAVES = {
@@ -28,5 +34,13 @@ export const PROOF_REFUSAL = {
   walkFirst: 'First stops at walking pace come before the road.',
   doNotMove: 'It must not be moved yet.',
   because: (question: string): string => `${question}: say why it cannot be tried here.`,
-  sayMore: (question: string, label: string): string => `${question}: say ${label.charAt(0).toLowerCase()}${label.slice(1)}, with figures.`,
+  figures: (question: string, what: readonly string[]): string => `${question}: its figures first, ${what.join(', ')}.`,
+  figure: (measurement: MeasurementId, slot: Slot): string =>
+    `${placeName(slot).toLowerCase()} ${MEASUREMENTS[measurement].name.toLowerCase()}`,
+  /** What was set and held was read too soon. */
+  short: ({ ran, needs }: { readonly ran: number; readonly needs: number }): string =>
+    `held ${minutes(ran)} of ${minutes(needs)}: set it anew, and hold it`,
+  past: (said: string): string => `A figure says otherwise: ${said}`,
+  sayMore: (question: string, { label, figure }: ProofAsks): string =>
+    `${question}: say ${lowerFirst(label)}${figure ? ', with figures' : ''}.`,
 };

@@ -1,7 +1,9 @@
 import { fluidClass } from '../../catalogue/fluids.ts';
+import { type MeasurementId, MEASUREMENTS } from '../../catalogue/measurements.ts';
 import { type ProofResult, RESULT_WORD } from '../../catalogue/proofItems.ts';
 import type { Judged } from '../../judging/judge.ts';
 import { type Slot, placeName, type LayoutRevision } from '../../layout/graph.ts';
+import { type Corner, CORNER_NAME } from '../../layout/kinds.ts';
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
 import type { FluidSample } from '../../ledger/families/fluidSamples.ts';
 import type { JointEvent } from '../../ledger/families/jointEvents.ts';
@@ -91,8 +93,11 @@ export const SHEET = {
     `${slots.map((s, i) => (i === 0 ? placeName(s) : placeName(s).toLowerCase())).join(', ')}: ${openDueWords(years)}`,
   outOfScope: (slot: Slot, verdict: Verdict | null): string =>
     `${placeName(slot)}${verdict ? `: ${VERDICT_WORD[verdict].toLowerCase()} when last judged` : ''}`,
-  proof: (question: string, result: ProofResult, note: string): string =>
-    `${question}: ${RESULT_WORD[result].toLowerCase()}${note ? `. ${note}` : ''}`,
+  proof: (question: string, result: ProofResult, figures: readonly string[], note: string): string =>
+    `${question}: ${RESULT_WORD[result].toLowerCase()}${figures.map((f) => `; ${f}`).join('')}${note ? `. ${note}` : ''}`,
+  /** Figures that a proof stands on: "sink hard 1.0 mm, light 1.5 mm"; at which wheel, where the proof names none. */
+  figureTaken: (slot: Slot, measurement: MeasurementId, said: string, corner: Corner | null): string =>
+    `${corner === null && slot.corner !== null ? `${CORNER_NAME[slot.corner].toLowerCase()} ` : ''}${MEASUREMENTS[measurement].name.toLowerCase()} ${said}`,
   /** What happened to a joint: "joint towards the front union: made (banjo, new washers)". */
   joint: (towards: Slot | null, e: Pick<JointEvent, 'kind' | 'seal' | 'typed'>): string =>
     `joint towards ${towards ? `the ${placeName(towards).toLowerCase()}` : 'another place'}: ${JOINT_WORD[e.kind].toLowerCase()}${e.seal ? ` (${SEAL_NAME[e.seal].toLowerCase()})` : ''}${e.typed ? ` to ${e.typed}` : ''}`,

@@ -1,4 +1,6 @@
 import type { Followed } from '../../catalogue/cards/types.ts';
+import { GAUGE_UNIT } from '../../catalogue/gaugeKinds.ts';
+import { MEASUREMENTS } from '../../catalogue/measurements.ts';
 import type { Characteristic } from '../../catalogue/characteristics.ts';
 import type { Runout } from '../../metrology/rotorRunout.ts';
 import { convert, displayWithUnit, fixed, groupThousands, plainFixed } from '../../quantity/display.ts';
@@ -16,8 +18,10 @@ export function mm(value: number, decimals: number): string {
   return `${fixed(value, decimals)} mm`;
 }
 
-/** A figure of a characteristic with its unit: lengths in mm, shares in %, the rest in their own. */
-export function figureText(of: Pick<Characteristic, 'kind' | 'unit'>, value: number, decimals: number): string {
+/** A figure of a characteristic with its unit: lengths in mm, shares in %, what was counted as a count, the rest in their own. */
+export function figureText(of: Pick<Characteristic, 'kind' | 'unit'> & Partial<Characteristic>, value: number, decimals: number): string {
+  if (of.kind === 'ratio' && of.takenFrom !== undefined && MEASUREMENTS[of.takenFrom].usualGauge === 'count')
+    return `${fixed(value, decimals)} ${GAUGE_UNIT.count}`;
   if (of.kind === 'ratio') return `${fixed(value * 100, Math.max(0, decimals - 2))} %`;
   const { symbol } = unitOf(of.kind, of.unit);
   return `${fixed(value, decimals)}${symbol === '°' ? '' : ' '}${symbol}`;

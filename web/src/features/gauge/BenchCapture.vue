@@ -4,7 +4,6 @@ import { type Measurement, type PlannedPosition, positionKey } from '@dauer/core
 import { placeName, type Slot } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { convert, display, parseQuantity, toResult } from '@dauer/core/quantity';
-import type { Stop } from '@dauer/core/views';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useInstrument } from '../../app/instruments.ts';
 import { onLetter } from '../../app/keys.ts';
@@ -23,8 +22,8 @@ const props = defineProps<{
   capture: Capture;
   decimals: number;
   note: string;
-  /** Where Enter goes on to once everything here is taken. */
-  next: Stop | null;
+  /** Where Enter goes on to once everything here is taken, in words; null where nowhere. */
+  onward: string | null;
 }>();
 const emit = defineEmits<{ typed: [text: string]; onward: [] }>();
 const { unit, other: secondUnit, symbolOf, message, at, standing, positions, taken, index } = props.capture;
@@ -74,7 +73,7 @@ function take(text: string): void {
     return;
   }
   if (text.trim() === '') {
-    if (props.next) emit('onward');
+    if (props.onward) emit('onward');
     else props.capture.move(1);
     return;
   }
@@ -115,7 +114,7 @@ function choose(id: string): void {
     :gauge-note="capture.gaugeNote.value"
     :message="message"
     :note="note"
-    :onward="next ? `${next.place}, ${next.name.toLowerCase()}` : null"
+    :onward="onward"
     :scale="shortScale"
     :live="live"
     :steady="steady"

@@ -2,8 +2,9 @@
 import { type MeasurementId, measurementsAt, programmeFor } from '@dauer/core/catalogue';
 import { counterpart, placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
-import { walkRound } from '@dauer/core/views';
+import { proofStops, walkRound } from '@dauer/core/views';
 import { computed, nextTick, ref } from 'vue';
+import { useRouter } from 'vue-router';
 import { useOpenJob } from '../../job/openJob.ts';
 import AxleSides from './AxleSides.vue';
 import BenchCapture from './BenchCapture.vue';
@@ -11,6 +12,7 @@ import { BENCHES } from './benches/benches.ts';
 import BenchDrawing from './BenchDrawing.vue';
 import BenchTabs from './BenchTabs.vue';
 import FindingsPanel from './FindingsPanel.vue';
+import HoldClock from './HoldClock.vue';
 import HistoryTable from './HistoryTable.vue';
 import JudgedFigures from './JudgedFigures.vue';
 import MoveSet from './MoveSet.vue';
@@ -20,7 +22,7 @@ import BlindRemeasurement from './BlindRemeasurement.vue';
 import SetUpRow from './SetUpRow.vue';
 import { useBenchFigures } from './useBenchFigures.ts';
 import { useCapture } from './useCapture.ts';
-import { goTo, skippedStops, wanted } from './wanted.ts';
+import { goTo, skippedStops, wanted } from '../../job/wanted.ts';
 import WorkPanels from './WorkPanels.vue';
 import './bench.css';
 
@@ -28,7 +30,9 @@ import './bench.css';
 const job = useOpenJob();
 const component = computed(() => job.component);
 const measurements = computed(() => (component.value ? measurementsAt(component.value.slot) : []));
-const along = wanted.value?.slotId === component.value?.slot.id ? wanted.value?.measurement : undefined;
+const along = wanted.value?.slotId === component.value?.slot.id ? wanted.value : null;
+/** It is taken for a proof: as fitted, and on to what the proofs still wait for. */
+const proving = along?.proving === true;
 wanted.value = null;
 const owed = (component.value?.required ?? []).filter((r) => r.need === 'required');
 /** What was taken of it in this job already. */
@@ -36,11 +40,17 @@ const begun = measurements.value.find((m) =>
   job.history.sets.some((s) => s.slotId === component.value?.slot.id && s.measurement === m.id && s.jobId === job.records.job.id),
 );
 const tab = ref<MeasurementId | 'eye'>(
-  along ?? owed.find((r) => !r.done)?.measurement.id ?? owed[0]?.measurement.id ?? begun?.id ?? measurements.value[0]?.id ?? 'eye',
+  along?.measurement ??
+    owed.find((r) => !r.done)?.measurement.id ??
+    owed[0]?.measurement.id ??
+    begun?.id ??
+    measurements.value[0]?.id ??
+    'eye',
 );
 const measurement = computed(() => measurements.value.find((m) => m.id === tab.value) ?? null);
-const phase = ref<Phase>(job.phase);
+const phase = ref<Phase>(proving ? 'as_fitted' : job.phase);
 const capture = useCapture(component, measurement, phase);
+if (along?.afresh) capture.afresh.value = true;
 const { unit, symbolOf, pair, question, standing, positions, taken, index, blind } = capture;
 const { judged, inTab, others, noted, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);
 const liveText = ref('');
@@ -59,8 +69,16 @@ function go(id: MeasurementId, i: number): void {
     index.value = i;
   });
 }
+const router = useRouter();
+const proofs = computed(() => `/jobs/${job.records.job.id}/prove`);
+/** What the proofs still wait for, as soon as nothing of it is here. */
+const nextProof = computed(() => {
+  const stops = proving ? proofStops(job.state) : [];
+  return stops.some((s) => s.slotId === component.value?.slot.id && s.measurement === tab.value) ? 'here' : (stops[0] ?? 'none');
+});
 /** Once everything here is taken, Enter goes on to the next stop of the route. */
 const next = computed(() => {
+  if (proving) return typeof nextProof.value === 'string' ? null : nextProof.value;
   const complete = positions.value.length > 0 && positions.value.every((p) => capture.isTaken(p));
   if (!complete || !job.state) return null;
   const here = component.value?.slot.id;
@@ -68,11 +86,22 @@ const next = computed(() => {
 });
 /** What follows from the figures matters more here than how each stands on its rule. */
 const worked = computed(() => tab.value !== 'eye' && BENCHES[tab.value].worked === true);
+const onwardTo = computed(() => {
+  if (proving && nextProof.value === 'none') return 'the proofs';
+  return next.value ? `${next.value.place}, ${next.value.name.toLowerCase()}` : null;
+});
 function onward(): void {
+  if (proving && nextProof.value === 'none') void router.push(proofs.value);
   if (!next.value) return;
-  if (next.value.slotId === component.value?.slot.id) tab.value = next.value.measurement;
-  else goTo(next.value);
+  const { slotId, measurement: id } = next.value;
+  if (slotId !== component.value?.slot.id) {
+    goTo({ slotId, measurement: id, proving, afresh: 'afresh' in next.value && next.value.afresh });
+    return;
+  }
+  tab.value = id;
+  if ('afresh' in next.value && next.value.afresh) void nextTick(afresh);
 }
+/** A set of its own, from its first position. */
 function afresh(): void {
   capture.afresh.value = true;
   index.value = 0;
@@ -108,6 +137,10 @@ function sweepTurned(turn: number, studs: number): void {
       </p>
       <template v-else>
         <p v-if="component.empty" class="second">It is off the vehicle: what is gauged now is the part that came out, on the bench.</p>
+        <p v-if="proving" class="second">
+          For the proofs, as fitted.
+          <RouterLink :to="proofs">Back to them</RouterLink>
+        </p>
         <SetUpRow
           :key="measurement.id"
           v-model:phase="phase"
@@ -122,6 +155,7 @@ function sweepTurned(turn: number, studs: number): void {
           <v-btn class="act slim" @click="capture.itIsRight()">It is right</v-btn>
           <v-btn class="act slim" @click="capture.itIsNot()">Take it back</v-btn>
         </p>
+        <HoldClock v-if="writable" :measurement="measurement.id" :place="capture.at.value?.place ?? null" :slot-id="component.slot.id" />
         <BenchDrawing
           :component="component"
           :measurement="measurement.id"
@@ -180,7 +214,7 @@ function sweepTurned(turn: number, studs: number): void {
         :capture="capture"
         :decimals="decimalsOf(tab)"
         :note="governs"
-        :next="next"
+        :onward="onwardTo"
         @typed="(t) => (liveText = t)"
         @onward="onward"
       />

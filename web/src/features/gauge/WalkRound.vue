@@ -5,7 +5,7 @@ import { CORNER_NAME } from '@dauer/core/layout';
 import { type Stop, walkRound } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
-import { goTo, skipped } from './wanted.ts';
+import { goTo, skipped } from '../../job/wanted.ts';
 
 /** One walk round: everything that is owed, in the order that takes the least time. */
 const job = useOpenJob();

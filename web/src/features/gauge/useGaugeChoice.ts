@@ -1,5 +1,14 @@
 import { figure } from '@dauer/core/quantity';
-import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE, type Measurement, takes, usualGaugeAt } from '@dauer/core/catalogue';
+import {
+  GAUGE_KIND_NAME,
+  GAUGE_UNIT,
+  type GaugeKind,
+  GENERIC_GAUGE,
+  isShare,
+  type Measurement,
+  takes,
+  usualGaugeAt,
+} from '@dauer/core/catalogue';
 import type { GaugeVersion } from '@dauer/core/ledger';
 import { asksForCheck } from '@dauer/core/metrology';
 import { ofSingle } from '@dauer/core/verdict';
@@ -21,10 +30,12 @@ const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
   spring_scale: 'Scale',
   pedal_force: 'Pedal force',
   pressure_gauge: 'Pressure',
+  test_gauge: 'Low pressure',
   vacuum_gauge: 'Vacuum',
   fluid_tester: 'Fluid tester',
   thermometer: 'Probe',
   angle_gauge: 'Angle gauge',
+  brake_tester: 'Tester',
   count: 'Counted',
 };
 
@@ -59,7 +70,7 @@ export function useGaugeChoice(measurement: ComputedRef<Measurement | null>, pla
     const kind = gauge.value?.kind ?? usual.value ?? m.usualGauge;
     const first = gauge.value && asksForCheck(gauge.value, job.state.records.gaugeChecks, job.today);
     if (first) return `look at its ${figure(gauge.value?.settingPiece ?? 0)} mm piece first`;
-    const accuracy = kind === 'torque_wrench' ? `±${figure(facts.accuracy * 100)} %` : `±${figure(facts.accuracy)} ${GAUGE_UNIT[kind]}`;
+    const accuracy = isShare(kind) ? `±${figure(facts.accuracy * 100)} %` : `±${figure(facts.accuracy)} ${GAUGE_UNIT[kind]}`;
     return `reads to ${figure(facts.resolution)} ${GAUGE_UNIT[kind]}, ${accuracy}${gauge.value ? '' : `, generic ${GAUGE_KIND_NAME[kind].toLowerCase()}`}`;
   });
   /** Expanded uncertainty of one reading over a short span; the coarser of the gauge's resolution and what was typed counts. */

@@ -1,17 +1,35 @@
 <script setup lang="ts">
-import { proofCloses, type ProofItem, type ProofResult, RESULT_WORD } from '@dauer/core/catalogue';
-import { isGood, whyNotGood } from '@dauer/core/readiness';
-import { proofAsks, proofHindrance } from '@dauer/core/views';
+import { MEASUREMENTS, proofCloses, type ProofItem, type ProofResult, RESULT_WORD } from '@dauer/core/catalogue';
+import { CORNER_NAME } from '@dauer/core/layout';
+import { figuresMissing, isGood, type ProofFigure, whyNotGood } from '@dauer/core/readiness';
+import { figureRefusal, proofAsks, proofFigureText, proofHindrance } from '@dauer/core/views';
+import { limitText, PROOF_REFUSAL } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
+import VerdictMark from '../../fittings/VerdictMark.vue';
 import { dayText } from '../../fittings/dates.ts';
 
 /** One proof: what is asked, its answers, and the words or figures that go with one. */
 const props = defineProps<{ item: ProofItem; writable: boolean; comesFirst: string }>();
+const emit = defineEmits<{ take: [figure: ProofFigure] }>();
 const job = useOpenJob();
 const now = computed(() => job.state.context.proofStatus.answer(props.item) ?? null);
 /** The answer that counts: one that a later event ended does not. */
-const counts = (r: ProofResult): boolean => now.value !== null && isGood(now.value) && now.value.record.result === r;
+const counts = (r: ProofResult): boolean =>
+  now.value !== null &&
+  isGood(now.value) &&
+  now.value.record.result === r &&
+  (job.state.released || figureRefusal(job.state, props.item, r) === null);
+/** What it stands on, figure by figure; what is only wanted is shown once the rest is there. */
+const figures = computed(() => job.state.context.figuresOf(props.item).filter((f) => !job.state.released || f.stands));
+const missing = computed(() => new Set(figuresMissing(figures.value)));
+/** Why the figures say otherwise. */
+const otherwise = computed(() => (missing.value.size === 0 && !job.state.released ? figureRefusal(job.state, props.item, 'passed') : null));
+const nameOf = (f: ProofFigure): string => {
+  const wheel = props.item.corner === null && f.slot.corner !== null ? `${CORNER_NAME[f.slot.corner]} ` : '';
+  return `${wheel}${MEASUREMENTS[f.ask.measurement].name}`;
+};
+const spare = (f: ProofFigure): boolean => !f.stands && !missing.value.has(f) && f.ask.group !== null;
 const lapsed = computed(() => {
   const wrong = whyNotGood(now.value);
   return now.value && wrong ? `${RESULT_WORD[now.value.record.result]} on ${dayText(now.value.record.happenedAt)}. ${wrong}` : null;
@@ -19,16 +37,19 @@ const lapsed = computed(() => {
 const note = computed(() => now.value?.record.note ?? '');
 /** Asked only where somebody may answer: what stands against each answer now. */
 const against = computed(
-  () => new Map(props.item.answers.flatMap((r) => (props.writable ? [[r, proofHindrance(job.state, props.item, r)] as const] : []))),
+  () =>
+    new Map(
+      props.item.answers.flatMap((r) =>
+        props.writable ? [[r, proofHindrance(job.state, props.item, r) ?? figureRefusal(job.state, props.item, r)] as const] : [],
+      ),
+    ),
 );
 const off = (r: ProofResult): boolean => !props.writable || (against.value.get(r) ?? null) !== null;
 /** The answer whose words are being written; `null` where only the note is. */
 const saying = ref<{ readonly result: ProofResult | null } | null>(null);
 const words = ref('');
 const tried = ref(false);
-const missing = computed(() =>
-  tried.value && saying.value?.result ? (proofAsks(props.item, saying.value.result, words.value) ?? '') : '',
-);
+const unsaid = computed(() => (tried.value && saying.value?.result ? (proofAsks(props.item, saying.value.result, words.value) ?? '') : ''));
 const label = computed(() => {
   const { result } = saying.value ?? {};
   if (result === 'not_tried') return 'Why it cannot be tried here';
@@ -64,8 +85,25 @@ function answer(result: ProofResult): void {
       </span>
       <span v-if="comesFirst" class="small lapsed">{{ comesFirst }}</span>
       <span v-if="lapsed" class="small lapsed">{{ lapsed }}</span>
+      <span v-if="otherwise" class="small lapsed">{{ otherwise }}</span>
       <span v-if="note" class="small">{{ note }}</span>
     </span>
+    <ul v-if="figures.length > 0" class="figures" :aria-label="`Figures: ${item.question}`">
+      <li v-for="f in figures.filter((x) => !spare(x))" :key="`${f.slot.id}|${f.ask.measurement}`">
+        <VerdictMark :verdict="f.stands ? (f.judged.find((j) => j.verdict !== 'holds')?.verdict ?? 'holds') : 'not_gauged'" :size="14" />
+        <span>{{ nameOf(f) }}</span>
+        <b class="fig">
+          {{
+            f.stands ? proofFigureText(job.history, f) : f.lapsed ? `ended: ${f.lapsed.what}` : f.short ? PROOF_REFUSAL.short(f.short) : ''
+          }}
+        </b>
+        <span v-for="j in f.stands ? f.judged : []" :key="j.characteristic.id" class="second small">{{ limitText(j) }}</span>
+        <v-btn v-if="writable && !f.stands" class="act slim" :aria-label="`Take: ${nameOf(f)}`" @click="emit('take', f)">
+          {{ f.ask.need === 'wanted' ? 'Take it, if there is one to take it with' : 'Take it' }}
+        </v-btn>
+        <button v-else-if="writable" class="link" type="button" :aria-label="`Again: ${nameOf(f)}`" @click="emit('take', f)">again</button>
+      </li>
+    </ul>
     <v-btn-group class="choice" role="group" :aria-label="item.question">
       <v-btn
         v-for="r in item.answers"
@@ -80,7 +118,7 @@ function answer(result: ProofResult): void {
     </v-btn-group>
     <slot />
     <form v-if="saying" class="say" @submit.prevent="saying.result && answer(saying.result)">
-      <v-text-field v-model="words" v-focus density="compact" :label="label" :error-messages="missing" />
+      <v-text-field v-model="words" v-focus density="compact" :label="label" :error-messages="unsaid" />
       <v-btn v-if="saying.result" class="act main" type="submit" :disabled="words.trim() === ''">{{ RESULT_WORD[saying.result] }}</v-btn>
       <v-btn class="act" @click="saying = null">Not now</v-btn>
     </form>
@@ -105,6 +143,20 @@ function answer(result: ProofResult): void {
 .what .small {
   display: block;
   line-height: 18px;
+}
+.figures {
+  flex: 1 1 100%;
+  order: 1;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr));
+  gap: 0 var(--space-4);
+}
+.figures li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2);
+  align-items: center;
+  min-height: var(--touch);
 }
 .lapsed {
   border-left: var(--line-chosen) solid var(--ink);

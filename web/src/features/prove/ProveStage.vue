@@ -4,10 +4,13 @@ import { isDuty, type Obligation, proofKey } from '@dauer/core/ledger';
 import { type ProofItem, STAGE_NAME, STAGES } from '@dauer/core/catalogue';
 import { itemLock } from '@dauer/core/job';
 import { isStandalone } from '@dauer/core/layout';
-import { afterCareOf, mayMove, proofHindrance } from '@dauer/core/views';
+import type { ProofFigure } from '@dauer/core/readiness';
+import { afterCareOf, mayMove, proofHindrance, proofStops } from '@dauer/core/views';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import { useOpenJob } from '../../job/openJob.ts';
+import { useRouter } from 'vue-router';
+import { goTo } from '../../job/wanted.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText } from '../../fittings/dates.ts';
 import MoveMark from '../../fittings/MoveMark.vue';
@@ -73,6 +76,19 @@ const comesFirst = (item: ProofItem): string => {
   const why = notYet.value.get(keyOf(item));
   return why !== undefined && firstOf.value.get(why) === keyOf(item) ? why : '';
 };
+/** Figures that the proofs wait for and that can be taken now. */
+const stops = computed(() => (writable.value ? proofStops(job.state) : []));
+const router = useRouter();
+async function take(stop: {
+  readonly slotId: string;
+  readonly measurement: ProofFigure["ask"]["measurement"];
+  readonly afresh: boolean;
+}): Promise<void> {
+  goTo({ slotId: stop.slotId, measurement: stop.measurement, afresh: stop.afresh, proving: true });
+  await router.push({ path: `/jobs/${job.records.job.id}/gauge`, query: { pick: stop.slotId } });
+}
+const takeFigure = (f: ProofFigure): Promise<void> =>
+  take({ slotId: f.slot.id, measurement: f.ask.measurement, afresh: f.stands || f.lapsed !== null || f.short !== null });
 </script>
 
 <template>
@@ -164,8 +180,15 @@ const comesFirst = (item: ProofItem): string => {
       {{ openProofs.length === 0 ? 'All answered.' : `${openProofs.length} still to answer.` }} What the records contradict cannot be ticked
       away.
     </p>
+    <p v-if="stops.length > 0" class="takes">
+      <v-btn class="act main" @click="take(stops[0]!)">Take the figures</v-btn>
+      <span class="second">
+        {{ stops.length === 1 ? 'one is' : `${stops.length} are` }} waited for; next the {{ stops[0]!.place.toLowerCase() }},
+        {{ stops[0]!.name.toLowerCase() }}.
+      </span>
+    </p>
     <ul>
-      <ProofRow v-for="i in items" :key="keyOf(i)" :item="i" :writable="writable" :comes-first="comesFirst(i)">
+      <ProofRow v-for="i in items" :key="keyOf(i)" :item="i" :writable="writable" :comes-first="comesFirst(i)" @take="takeFigure">
         <v-btn
           v-if="acceptable(keyOf(i)) && mayAccept(acceptable(keyOf(i))!)"
           class="act slim"

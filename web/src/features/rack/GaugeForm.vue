@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE } from '@dauer/core/catalogue';
+import { GAUGE_KIND_NAME, GAUGE_UNIT, type GaugeKind, GENERIC_GAUGE, isShare } from '@dauer/core/catalogue';
 import type { GaugeVersion } from '@dauer/core/ledger';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { v7 } from 'uuid';
@@ -89,7 +89,7 @@ async function enter(): Promise<void> {
         <v-text-field v-model="f.tag" label="Tag" placeholder="M-04" />
         <v-text-field v-model="f.name" label="Name" />
         <v-text-field v-model="f.resolution" :label="`Reads to (${unit})`" />
-        <v-text-field v-model="f.accuracy" :label="kind === 'torque_wrench' ? 'Accuracy ± (share, 0.04 is 4 %)' : `Accuracy ± (${unit})`" />
+        <v-text-field v-model="f.accuracy" :label="isShare(kind) ? 'Accuracy ± (share, 0.04 is 4 %)' : `Accuracy ± (${unit})`" />
         <v-text-field v-model="f.shortSpan" :label="`± over a short span (${unit})`" />
         <v-text-field v-model="f.rangeLow" :label="`Range from (${unit})`" />
         <v-text-field v-model="f.rangeHigh" :label="`Range to (${unit})`" />

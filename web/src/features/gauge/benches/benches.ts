@@ -6,6 +6,7 @@ import { CYLINDER_BENCHES } from './cylinders.ts';
 import { DRUM_BENCHES } from './drums.ts';
 import { HUB_BENCHES } from './hubs.ts';
 import { LINING_BENCHES } from './linings.ts';
+import { PROVING_BENCHES } from './proving.ts';
 import { ROTOR_BENCHES } from './rotors.ts';
 
 /** The bench of every measurement: one that has none does not compile. */
@@ -17,4 +18,5 @@ export const BENCHES: Readonly<Record<MeasurementId, Bench>> = {
   ...LINING_BENCHES,
   ...CYLINDER_BENCHES,
   ...CONTROL_BENCHES,
+  ...PROVING_BENCHES,
 };

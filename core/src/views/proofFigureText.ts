@@ -1,0 +1,29 @@
+import { GAUGE_UNIT } from '../catalogue/gaugeKinds.ts';
+import { MEASUREMENTS, usualGaugeAt } from '../catalogue/measurements.ts';
+import type { JobHistory } from '../history/jobHistory.ts';
+import { displayWithUnit, fixed, placesFor } from '../quantity/display.ts';
+import type { ProofFigure } from '../readiness/proofFigures.ts';
+
+/**
+ * What was taken for a proof, as read: "hard 1.0 mm, light 1.5 mm"; empty where nothing was.
+ * @param figure of an item, as it stands
+ */
+export function proofFigureText(history: JobHistory, { set, ask }: ProofFigure): string {
+  if (!set) return '';
+  const { pattern, kind, unit } = MEASUREMENTS[ask.measurement];
+  const spots = pattern.form === 'spots' ? pattern.spots : [];
+  const several = spots.length > 1;
+  return history
+    .taken(set)
+    .flatMap(({ value, reading }) => {
+      const spot = spots.find((s) => s.id === reading.place);
+      if (!spot || (ask.places !== null && !ask.places.includes(spot.id))) return [];
+      const counted = kind === 'ratio' ? ` ${GAUGE_UNIT[usualGaugeAt(ask.measurement, spot.id)]}` : null;
+      const text =
+        counted === null
+          ? displayWithUnit(value, kind, reading.resolution, unit)
+          : `${fixed(value, placesFor(reading.resolution))}${counted}`;
+      return [several ? `${spot.label} ${text}` : text];
+    })
+    .join(', ');
+}
