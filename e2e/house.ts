@@ -194,8 +194,8 @@ export async function allSent(page: Page): Promise<void> {
   await page.locator('header[data-on-the-way="0"]').waitFor({ timeout: 2 * SLOWEST });
 }
 
-/** Takes the figures that the proofs of the job on screen wait for, of a sound vehicle, past the interface. */
-export async function takeSound(page: Page): Promise<void> {
+/** Takes the figures that the proofs of the job on screen wait for, of a sound vehicle, past the interface; `only` of one proof. */
+export async function takeSound(page: Page, only: string | null = null): Promise<void> {
   const [, origin, jobId] = /^(https?:\/\/[^/]+)\/jobs\/([^/]+)/.exec(page.url()) ?? [];
   const { request } = page.context();
   const job = `${origin}/api/jobs/${jobId}`;
@@ -205,7 +205,7 @@ export async function takeSound(page: Page): Promise<void> {
     if (!answer.ok()) throw new Error(await answer.text());
   };
   const state = deriveJob((await (await request.get(job)).json()) as JobRecords, new Date().toISOString());
-  const sets = soundSets(state).map((s) => ({ id: randomUUID(), ...s }));
+  const sets = soundSets(state, only).map((s) => ({ id: randomUUID(), ...s }));
   for (const { readings, ...of } of sets) {
     await tell('sets', { ...of, phase: 'as_fitted', surface: 'clean', cold: true, averages: false, count: readings.length });
     for (const r of readings)

@@ -71,7 +71,7 @@ describe('bands, and brakes inboard', function () {
     await pressAll(page.getByRole('button', { name: 'Gone', exact: true, pressed: false }));
     await page.getByText('nothing stands in the way').waitFor();
     const sheet = await job.handBack();
-    for (const part of ['PN 77', 'Shaft band', 'held at 1 in 6', NO_BOOK]) expect(sheet).to.include(part);
+    for (const part of ['PN 77', 'Shaft band', 'uphill 9.5°', NO_BOOK]) expect(sheet).to.include(part);
     for (const not of ['Fluid', 'bleeder']) expect(sheet).to.not.include(not);
     expect(job.errors).to.deep.equal([]);
   });

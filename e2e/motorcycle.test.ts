@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
 import { jobForTests } from './aJob.ts';
-import { passAll, pressAll, testFluid, torqueAll } from './house.ts';
+import { passAll, pressAll, takeSound, testFluid, torqueAll } from './house.ts';
 
 const REASON = 'It goes home on a trailer, the road untried';
 
@@ -36,7 +36,9 @@ describe('the motorcycle', function () {
     const passed = (name: string) => page.getByRole('group', { name }).getByRole('button', { name: 'Passed' });
     await passed('Hand lever held for 60 s does not sink').waitFor();
     expect(await passed('Hand lever held for 60 s does not sink').isDisabled()).to.equal(true);
-    expect(await passed('Foot lever returns fully, with free play').isDisabled()).to.equal(false);
+    expect(await passed('Foot lever returns fully, with free play').isDisabled(), 'without its figures').to.equal(true);
+    await takeSound(page, 'pedal_return');
+    expect(await passed('Hand lever returns fully, with free play').isDisabled()).to.equal(true);
     await passed('Foot lever returns fully, with free play').click();
     await page.getByRole('group', { name: 'Foot lever returns fully, with free play' }).locator('[aria-pressed=true]').waitFor();
   });

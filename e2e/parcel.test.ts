@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { randomUUID as v7 } from 'node:crypto';
 import { jobForTests } from './aJob.ts';
-import { DEMO_PASSWORD, passAll, pressAll } from './house.ts';
+import { DEMO_PASSWORD, pressAll, takeSound } from './house.ts';
 
 /** Two calipers by post, worked the wrong way first, then the right way to their return. */
 describe('two calipers by post', function () {
@@ -59,7 +59,26 @@ describe('two calipers by post', function () {
     await job.fitNew(pitted.name, 'PN 36');
     for (const u of units) await job.reseal(u.name, 'Kit 36, lot 7');
     await job.stage('prove');
-    await passAll(page);
+    await takeSound(page);
+    for (const what of ['every piston moves by itself and goes back', 'ports plugged, machined faces covered'])
+      for (const n of [1, 2]) {
+        const group = page.getByRole('group', { name: `Caliper ${n}: ${what}` });
+        await group.getByRole('button', { name: 'Passed' }).click();
+        await group.locator('[aria-pressed=true]').waitFor();
+      }
+    // Nothing was held for as long as it has to be: a unit does not leave on a tick.
+    for (const n of [1, 2]) {
+      const tight = page.getByRole('group', { name: `Caliper ${n}: tight under pressure on the bench` });
+      expect(await tight.getByRole('button', { name: 'Passed' }).isDisabled()).to.equal(true);
+      await page.getByText('set it anew, and hold it').first().waitFor();
+      await tight.getByRole('button', { name: 'Cannot be tried here' }).click();
+      await page.getByLabel('Why it cannot be tried here').fill('The pump is away for its seals');
+      await page.locator('form.say button[type=submit]').click();
+      await page.locator('form.say').waitFor({ state: 'detached' });
+    }
+    const why = 'Held by the owner’s works before they go on';
+    await on('Accept with a reason').first().click();
+    await job.accept(why, { 'Caliper 2: tight under pressure on the bench': why });
     await pressAll(page.getByRole('button', { name: 'Gone', exact: true, pressed: false }));
     await page.getByText('nothing stands in the way').waitFor();
     await on('Return the units').click();

@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { allSent, House, passAll, testFluid, torqueAll, pressAll, signIn, typeFigures } from './house.ts';
+import { MEASUREMENTS, type MeasurementId } from '@dauer/core/catalogue';
+import { SOUND_FIGURES } from '../core/test/soundFigures.ts';
+import { allSent, House, sayClean, passAll, testFluid, torqueAll, pressAll, signIn, typeFigures } from './house.ts';
 
 const PASSWORD = 'first-lead-of-the-shop';
 
@@ -252,7 +254,34 @@ describe('one vehicle from book-in to hand-back', function () {
     expect(await held.getByRole('button', { name: 'Passed' }).isDisabled()).to.equal(true);
     await page.getByRole('group', { name: 'Pedal pumped up: high, and staying' }).getByRole('button', { name: 'Passed' }).click();
     await page.getByText('Pump the pedal up first').waitFor({ state: 'detached' });
+    expect(await held.getByRole('button', { name: 'Passed' }).isDisabled(), 'without its figures').to.equal(true);
+  });
+
+  it('takes the figures that the proofs wait for, one after the other, by the keyboard', async () => {
+    const values = new Map(
+      Object.entries(SOUND_FIGURES).flatMap(([id, sound]) => {
+        const { pattern } = MEASUREMENTS[id as MeasurementId];
+        return pattern.form === 'spots' ? pattern.spots.map((s) => [s.name, sound[s.id]] as const) : [];
+      }),
+    );
+    await button('Take the figures').click();
+    await page.locator('.where .pos').waitFor();
+    await sayClean(page);
+    for (let n = 0; n < 60 && !page.url().endsWith('/prove'); n += 1) {
+      const onward = page.locator('.onward');
+      const name = (await page.locator('.where .pos').innerText()).trim();
+      if ((await onward.count()) === 0) {
+        const typed = values.get(name);
+        expect(typed, name).to.be.a('string');
+        await page.keyboard.type(typed ?? '', { delay: 25 });
+      }
+      await page.keyboard.press('Enter');
+      await page.waitForTimeout(250);
+    }
+    const held = page.getByRole('group', { name: 'Pedal held for 60 s does not sink' });
+    await page.getByRole('list', { name: 'Figures: Pedal held for 60 s does not sink' }).getByText('hard 1.0 mm, light 1.5 mm').waitFor();
     expect(await held.getByRole('button', { name: 'Passed' }).isDisabled()).to.equal(false);
+    expect(await button('Take the figures').count()).to.equal(0);
   });
 
   it('proves and hands back', async () => {

@@ -29,8 +29,8 @@ export const PROVING = {
   servo_run_up: {
     ...{ name: 'Run-up', on: ['servo'], subject: 'slot', ...IN_MM, usualGauge: 'rule', plausible: [0, 60], least: 1 },
     frame: 'place',
-    pattern: spots(spot('fall', 'falls', 'Pedal falls when the engine starts, foot held on it')),
-    how: 'Vacuum used up by pressing, foot held steady, then the engine is started: the pedal falls a little.',
+    pattern: spots(spot('fall', 'falls', 'Pedal falls as the engine starts')),
+    how: 'Vacuum used up by pressing, foot held steady on the pedal, then the engine is started: it falls a little.',
     possible: upTo(300),
     characteristics: {
       servo_run_up: {

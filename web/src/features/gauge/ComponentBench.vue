@@ -3,7 +3,7 @@ import { type MeasurementId, measurementsAt, programmeFor } from '@dauer/core/ca
 import { counterpart, placeName } from '@dauer/core/layout';
 import type { Phase } from '@dauer/core/ledger';
 import { proofStops, walkRound } from '@dauer/core/views';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useOpenJob } from '../../job/openJob.ts';
 import AxleSides from './AxleSides.vue';
@@ -49,7 +49,15 @@ const tab = ref<MeasurementId | 'eye'>(
 );
 const measurement = computed(() => measurements.value.find((m) => m.id === tab.value) ?? null);
 const phase = ref<Phase>(proving ? 'as_fitted' : job.phase);
+/** The places of a measurement that proofs stand on; null for all of them. */
+function placesFor(id: MeasurementId | 'eye'): readonly string[] | null {
+  const { proofItems, figuresOf } = job.state.context;
+  const mine = proofItems.flatMap((i) => figuresOf(i)).find((f) => f.slot.id === component.value?.slot.id && f.ask.measurement === id);
+  return mine?.ask.places ?? null;
+}
 const capture = useCapture(component, measurement, phase);
+/** For a proof only the places that it stands on are asked for. */
+watch([tab, phase], () => (capture.only.value = proving && phase.value === 'as_fitted' ? placesFor(tab.value) : null), { immediate: true });
 if (along?.afresh) capture.afresh.value = true;
 const { unit, symbolOf, pair, question, standing, positions, taken, index, blind } = capture;
 const { judged, inTab, others, noted, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);

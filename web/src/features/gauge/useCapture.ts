@@ -86,8 +86,14 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     const extra = m?.pattern.form === 'round' ? m.pattern.more.map((r) => r.id) : [];
     return taken.value.some((t) => extra.includes(t.reading.place ?? ''));
   });
+  /** The places that are asked for, where it is not all of them. */
+  const only = ref<readonly string[] | null>(null);
   const positions = computed<PlannedPosition[]>(() =>
-    measurement.value ? plannedPositions(measurement.value.id, set.value?.count ?? count.value, more.value || ringsTaken.value) : [],
+    measurement.value
+      ? plannedPositions(measurement.value.id, set.value?.count ?? count.value, more.value || ringsTaken.value).filter(
+          (p) => only.value === null || only.value.includes(p.place ?? ''),
+        )
+      : [],
   );
   const order = computed<TakingOrder>({
     get: () => orders.value[measurement.value?.id ?? ''] ?? 'round',
@@ -229,6 +235,7 @@ export function useCapture(component: ComputedRef<Component | null>, measurement
     return displayWithUnit(t.value, measurement.value?.kind ?? 'length', t.reading.resolution, shown, t.reading.fraction);
   }
   return {
+    only,
     ...{ unit, other, symbol, symbolOf, pair, switchUnit, inUnit },
     ...{ gauges, gauge, choose, gaugeName, gaugeNote },
     ...{ surface, cold, asksState, closed, averages, count, more, order, blind, begin, afresh },

@@ -3,6 +3,8 @@ import { MEASUREMENTS, proofCloses, type ProofItem, type ProofResult, RESULT_WOR
 import { CORNER_NAME } from '@dauer/core/layout';
 import { figuresMissing, isGood, type ProofFigure, whyNotGood } from '@dauer/core/readiness';
 import { figureRefusal, proofAsks, proofFigureText, proofHindrance } from '@dauer/core/views';
+import { lowerFirst } from '@dauer/core/quantity';
+import { type Verdict, worst } from '@dauer/core/verdict';
 import { limitText, PROOF_REFUSAL } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -26,10 +28,17 @@ const missing = computed(() => new Set(figuresMissing(figures.value)));
 /** Why the figures say otherwise. */
 const otherwise = computed(() => (missing.value.size === 0 && !job.state.released ? figureRefusal(job.state, props.item, 'passed') : null));
 const nameOf = (f: ProofFigure): string => {
-  const wheel = props.item.corner === null && f.slot.corner !== null ? `${CORNER_NAME[f.slot.corner]} ` : '';
-  return `${wheel}${MEASUREMENTS[f.ask.measurement].name}`;
+  const { name } = MEASUREMENTS[f.ask.measurement];
+  return props.item.corner === null && f.slot.corner !== null ? `${CORNER_NAME[f.slot.corner]} ${lowerFirst(name)}` : name;
 };
-const spare = (f: ProofFigure): boolean => !f.stands && !missing.value.has(f) && f.ask.group !== null;
+const shown = computed(() => figures.value.filter((f) => f.set !== null || missing.value.has(f)));
+const more = computed(() => figures.value.filter((f) => f.set === null && f.ask.need === 'wanted'));
+const markOf = (f: ProofFigure): Verdict => (f.stands ? (worst(f.judged.map((j) => j.verdict)) ?? 'holds') : 'not_gauged');
+const saidOf = (f: ProofFigure): string => {
+  if (f.stands) return proofFigureText(job.history, f);
+  if (f.lapsed) return `ended: ${f.lapsed.what}`;
+  return f.short ? PROOF_REFUSAL.short(f.short) : '';
+};
 const lapsed = computed(() => {
   const wrong = whyNotGood(now.value);
   return now.value && wrong ? `${RESULT_WORD[now.value.record.result]} on ${dayText(now.value.record.happenedAt)}. ${wrong}` : null;
@@ -88,22 +97,29 @@ function answer(result: ProofResult): void {
       <span v-if="otherwise" class="small lapsed">{{ otherwise }}</span>
       <span v-if="note" class="small">{{ note }}</span>
     </span>
-    <ul v-if="figures.length > 0" class="figures" :aria-label="`Figures: ${item.question}`">
-      <li v-for="f in figures.filter((x) => !spare(x))" :key="`${f.slot.id}|${f.ask.measurement}`">
-        <VerdictMark :verdict="f.stands ? (f.judged.find((j) => j.verdict !== 'holds')?.verdict ?? 'holds') : 'not_gauged'" :size="14" />
+    <ul v-if="shown.length > 0" class="figures" :aria-label="`Figures: ${item.question}`">
+      <li v-for="f in shown" :key="`${f.slot.id}|${f.ask.measurement}`">
+        <VerdictMark :verdict="markOf(f)" :size="14" />
         <span>{{ nameOf(f) }}</span>
-        <b class="fig">
-          {{
-            f.stands ? proofFigureText(job.history, f) : f.lapsed ? `ended: ${f.lapsed.what}` : f.short ? PROOF_REFUSAL.short(f.short) : ''
-          }}
-        </b>
+        <b v-if="saidOf(f)" class="fig">{{ saidOf(f) }}</b>
         <span v-for="j in f.stands ? f.judged : []" :key="j.characteristic.id" class="second small">{{ limitText(j) }}</span>
-        <v-btn v-if="writable && !f.stands" class="act slim" :aria-label="`Take: ${nameOf(f)}`" @click="emit('take', f)">
-          {{ f.ask.need === 'wanted' ? 'Take it, if there is one to take it with' : 'Take it' }}
-        </v-btn>
-        <button v-else-if="writable" class="link" type="button" :aria-label="`Again: ${nameOf(f)}`" @click="emit('take', f)">again</button>
+        <button
+          v-if="writable"
+          class="link"
+          type="button"
+          :aria-label="`${f.stands ? 'Again' : 'Take'}: ${nameOf(f)}`"
+          @click="emit('take', f)"
+        >
+          {{ f.stands ? 'again' : 'take it' }}
+        </button>
       </li>
     </ul>
+    <p v-if="more.length > 0 && writable" class="figures second small">
+      Where there is something to take it with:
+      <button v-for="f in more" :key="`${f.slot.id}|${f.ask.measurement}`" class="link" type="button" @click="emit('take', f)">
+        {{ lowerFirst(nameOf(f)) }}
+      </button>
+    </p>
     <v-btn-group class="choice" role="group" :aria-label="item.question">
       <v-btn
         v-for="r in item.answers"
@@ -129,7 +145,7 @@ function answer(result: ProofResult): void {
 .proof {
   display: flex;
   flex-wrap: wrap;
-  gap: var(--space-3);
+  gap: 0 var(--space-3);
   align-items: center;
   min-height: 52px;
   border-bottom: var(--line-hair) solid var(--hair);
@@ -147,15 +163,20 @@ function answer(result: ProofResult): void {
 .figures {
   flex: 1 1 100%;
   order: 1;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr));
-  gap: 0 var(--space-4);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--space-5);
+  align-items: center;
+  padding-left: var(--space-3);
 }
 .figures li {
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-2);
   align-items: center;
+  min-height: var(--touch);
+}
+.figures .link {
   min-height: var(--touch);
 }
 .lapsed {

@@ -81,7 +81,7 @@ const stops = computed(() => (writable.value ? proofStops(job.state) : []));
 const router = useRouter();
 async function take(stop: {
   readonly slotId: string;
-  readonly measurement: ProofFigure["ask"]["measurement"];
+  readonly measurement: ProofFigure['ask']['measurement'];
   readonly afresh: boolean;
 }): Promise<void> {
   goTo({ slotId: stop.slotId, measurement: stop.measurement, afresh: stop.afresh, proving: true });
@@ -124,6 +124,13 @@ const takeFigure = (f: ProofFigure): Promise<void> =>
       <v-btn v-if="offer && mayAccept(offer)" class="act slim offer" @click="accepting = offer">
         {{ offer.acceptBy === 'lead' ? 'Yard only, by my name' : 'Moved by other means' }}
       </v-btn>
+    </p>
+    <p v-if="stops[0]" class="moverow">
+      <v-btn class="act" :class="{ main: grouped.length === 0 }" @click="take(stops[0])">Take the figures</v-btn>
+      <span class="second">
+        {{ stops.length === 1 ? 'One is' : `${stops.length} are` }} waited for by the proofs; next the {{ stops[0].place.toLowerCase() }},
+        {{ stops[0].name.toLowerCase() }}.
+      </span>
     </p>
     <section v-if="grouped.length > 0">
       <h2 class="line">In the way, stage by stage</h2>
@@ -179,13 +186,6 @@ const takeFigure = (f: ProofFigure): Promise<void> =>
     <p class="second small">
       {{ openProofs.length === 0 ? 'All answered.' : `${openProofs.length} still to answer.` }} What the records contradict cannot be ticked
       away.
-    </p>
-    <p v-if="stops.length > 0" class="takes">
-      <v-btn class="act main" @click="take(stops[0]!)">Take the figures</v-btn>
-      <span class="second">
-        {{ stops.length === 1 ? 'one is' : `${stops.length} are` }} waited for; next the {{ stops[0]!.place.toLowerCase() }},
-        {{ stops[0]!.name.toLowerCase() }}.
-      </span>
     </p>
     <ul>
       <ProofRow v-for="i in items" :key="keyOf(i)" :item="i" :writable="writable" :comes-first="comesFirst(i)" @take="takeFigure">
