@@ -25,7 +25,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
+        navigateFallbackDenylist: [/^\/api\//, /^\/calendar\//],
         cleanupOutdatedCaches: true,
         // The page that it was installed by is kept by it as well, and hears of what is newer.
         clientsClaim: true,

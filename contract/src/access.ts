@@ -1,7 +1,7 @@
 /** What server and web agree upon beside the shapes of what they send: who may, how much, and where pictures and sheets lie. */
 export type Access = 'public' | 'reader' | 'technician' | 'lead';
 export type Feature =
-  'yard' | 'bookin' | 'trace' | 'gauge' | 'decide' | 'rebuild' | 'bleed' | 'prove' | 'parts' | 'limits' | 'rack' | 'shop';
+  'yard' | 'due' | 'bookin' | 'trace' | 'gauge' | 'decide' | 'rebuild' | 'bleed' | 'prove' | 'parts' | 'limits' | 'rack' | 'shop';
 
 /** What a technician may do, a lead may; what a reader may, both may. */
 export const ROLE_RANK = { reader: 1, technician: 2, lead: 3 } as const;
@@ -30,5 +30,8 @@ export const CHOICE_FILE = { path: '/api/jobs/:jobId/offers/:id/choice-file', ro
   path: string;
   role: Access;
 };
+/** What falls due as a calendar: as a file for whoever is signed in, and at a secret address for a calendar program. */
+export const CALENDAR_FILE = { path: '/api/calendar.ics', role: 'reader' } as const satisfies { path: string; role: Access };
+export const CALENDAR_FEED = { path: '/calendar/:secret', role: 'public' } as const satisfies { path: string; role: Access };
 /** The stream of changes: listeners get ids only, and read again. Who a page believes to be signed in goes as `person`. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };

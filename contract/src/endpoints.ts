@@ -2,6 +2,7 @@ import type { EventFamily } from './events.ts';
 import { backup } from './features/backup.ts';
 import { bleed } from './features/bleed.ts';
 import { bookin } from './features/bookin.ts';
+import { due } from './features/due.ts';
 import { decide } from './features/decide.ts';
 import { gauge } from './features/gauge.ts';
 import { limits } from './features/limits.ts';
@@ -22,6 +23,7 @@ export const ENDPOINTS = {
   ...backup,
   ...notices,
   ...yard,
+  ...due,
   ...bookin,
   ...trace,
   ...gauge,

@@ -106,6 +106,7 @@ export const PROBLEMS = {
   wrong_kind: { status: 422, means: 'The two parts are of two kinds.' },
   wrong_place: { status: 422, means: 'Such a figure is not taken at that kind of place.' },
   wrong_position: { status: 422, means: 'Such a figure is not taken at that position.' },
+  too_many_calendars: { status: 409, means: 'Somebody has as many calendar addresses as one may have.' },
   too_many_tries: { status: 429, means: 'Too many wrong passwords or PINs; it says how long to wait.' },
   broken: { status: 500, means: 'Something broke on the server. Nothing was changed.' },
   book_away: { status: 503, means: 'The database cannot be reached. What was sent is sent again.' },

@@ -9,6 +9,8 @@ import Fastify, { type FastifyInstance } from 'fastify';
 import { jsonSchemaTransform, jsonSchemaTransformObject, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod';
 import { connect } from './db/connect.ts';
 import { bleedHandlers } from './features/bleed/handlers.ts';
+import { serveCalendars } from './features/due/feed.ts';
+import { dueHandlers } from './features/due/handlers.ts';
 import { bookinHandlers } from './features/bookin/handlers.ts';
 import { servePictures } from './features/bookin/pictures.ts';
 import { decideHandlers } from './features/decide/handlers.ts';
@@ -55,6 +57,7 @@ const handlers = {
   ...keepAll(),
   ...shopHandlers,
   ...yardHandlers,
+  ...dueHandlers,
   ...bookinHandlers,
   ...traceHandlers,
   ...gaugeHandlers,
@@ -141,6 +144,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   serveSheetPdf(app, connection.db);
   servePaper(app, connection.db);
   serveChoiceFile(app, connection.db);
+  serveCalendars(app, connection.db);
   servePictures(app, connection.db);
   serveAuthority(app);
   serveLive(app, connection.db, options.databaseUrl);

@@ -133,6 +133,7 @@ describe('what is told of one vehicle', function () {
       }),
       torques: () => ({ slotId, point: 'x', targetTyped: '100', typed: '100', unit: 'Nm', wrench: 'W' }),
       bleedPulls: () => ({ slotId: mine.slot('bleeder', 'FL'), volumeTyped: '10 ml', colour: 'clear', air: 'none', closed: false }),
+      exercises: () => ({ what: 'driven' }),
       bleedSessions: () => SESSION,
       bleedSteps: async () => {
         const [session] = (await shop.technician.file(mine.jobId)).bleedSessions;

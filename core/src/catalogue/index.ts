@@ -75,6 +75,7 @@ export {
   WAITS,
 } from './repairOptions.ts';
 export { type Stage, STAGE_NAME, STAGES } from './stages.ts';
+export { DUE_SOON_DAYS, type DueAccess } from './dueRules.ts';
 export { GENERIC_TORQUES, genericForJoint, genericForUnit, type GenericTorque } from './genericTorques.ts';
 export { answerable, SHIFTS, TABLES } from './trace/tables.ts';
 export { readFigure, takes } from './typedFigure.ts';

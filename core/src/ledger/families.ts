@@ -5,6 +5,7 @@ import { afterPulls } from './families/afterPulls.ts';
 import { amendments } from './families/amendments.ts';
 import { bleedPulls } from './families/bleedPulls.ts';
 import { bleedSessions } from './families/bleedSessions.ts';
+import { exercises } from './families/exercises.ts';
 import { bleedSteps } from './families/bleedSteps.ts';
 import { cameWith } from './families/cameWith.ts';
 import { causeLooks } from './families/causeLooks.ts';
@@ -77,6 +78,7 @@ const FAMILIES = {
   bleedPulls,
   bleedSessions,
   bleedSteps,
+  exercises,
   fluidServices,
   fluidSamples,
   proofs,

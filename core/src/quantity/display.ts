@@ -82,6 +82,8 @@ export function writeQuantity(quantity: Pick<Quantity, 'typed' | 'kind' | 'unit'
 export function displayWithUnit(canonical: number, kind: QuantityKind, resolution: number, shown: UnitId, fraction = false): string {
   const symbol = unitOf(kind, shown).symbol;
   const text = display(canonical, kind, resolution, shown, fraction);
+  // The degree of a plane angle stands at its figure, without a space. Source: ISO 80000-1.
+  if (symbol === '°') return `${text}${symbol}`;
   return symbol === '' ? text : `${text} ${symbol}`;
 }
 

@@ -10,7 +10,18 @@ export {
   workingDaysAfter,
   yearsBetween,
 } from './calendar.ts';
-export { convert, display, displayWithUnit, figure, fixed, groupThousands, lowerFirst, plainDisplay, plainFixed, upperFirst } from './display.ts';
+export {
+  convert,
+  display,
+  displayWithUnit,
+  figure,
+  fixed,
+  groupThousands,
+  lowerFirst,
+  plainDisplay,
+  plainFixed,
+  upperFirst,
+} from './display.ts';
 export { isLocale, localeNow, moneyText, USUAL_LOCALE, setNumberLocale } from './locale.ts';
 export { DomainError, toResult } from './domainError.ts';
 export { grossOf, isCurrency, majorOf, minorDigits, parseMinor, taxOn } from './money.ts';

@@ -1,6 +1,7 @@
 /** The whole schema, as Drizzle and its migrations see it. */
 export * from './schema/bleeding.ts';
 export * from './schema/change.ts';
+export * from './schema/due.ts';
 export * from './schema/entities.ts';
 export * from './schema/events.ts';
 export * from './schema/postRelease.ts';

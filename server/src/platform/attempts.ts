@@ -8,7 +8,14 @@ import { millisecondsInDay, millisecondsInMinute } from 'date-fns/constants';
 const WINDOW_MINUTES = 15;
 
 /** How many attempts of a kind are tried in a quarter of an hour. By name they are slowed down instead, see below. */
-const MOST: Readonly<Record<Exclude<AttemptKind, 'name'>, number>> = { known_device: 10, address: 40, again: 8, pin: 5, tablet: 30 };
+const MOST: Readonly<Record<Exclude<AttemptKind, 'name'>, number>> = {
+  known_device: 10,
+  address: 40,
+  again: 8,
+  pin: 5,
+  tablet: 30,
+  calendar: 20,
+};
 
 /** By name this many are tried at once; after that each waits, twice as long as the one before, up to a minute. */
 const UNDELAYED = 4;
@@ -22,6 +29,7 @@ const TOO_MANY: Readonly<Record<Exclude<AttemptKind, 'name'>, string>> = {
   address: 'Too many wrong passwords from this device. Wait a quarter of an hour and try again.',
   again: 'Too many wrong passwords. Wait a quarter of an hour, or sign in anew.',
   pin: 'Too many wrong PINs. Wait a quarter of an hour, or sign in with the password.',
+  calendar: 'Too many calendar addresses that do not exist. Wait a quarter of an hour.',
   tablet: 'Too many wrong PINs on this tablet. Wait a quarter of an hour, or sign in with the password.',
 };
 
@@ -87,7 +95,7 @@ export async function countByName(db: Database, name: string): Promise<void> {
 /** An attempt that fitted was none: it is not counted, and by name, PIN or session neither are those before it. */
 export async function forgetAttempts(db: Database, kind: AttemptKind, subject: string): Promise<void> {
   const which = and(eq(attempt.kind, kind), eq(attempt.subject, subject));
-  if (kind === 'address' || kind === 'tablet')
+  if (kind === 'address' || kind === 'tablet' || kind === 'calendar')
     await db
       .update(attempt)
       .set({ tries: sql`greatest(${attempt.tries} - 1, 0)` })

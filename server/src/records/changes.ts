@@ -35,8 +35,8 @@ interface Mark {
   readonly xmin: string;
 }
 
-const written = ({ book, xmin }: Mark): string => `${book}.${xmin}`;
-function readMark(cursor: string): Mark | null {
+export const written = ({ book, xmin }: Mark): string => `${book}.${xmin}`;
+export function readMark(cursor: string): Mark | null {
   const [, book, xmin] = /^([\w-]+\.\d+)\.(\d{1,19})$/.exec(cursor) ?? [];
   return book !== undefined && xmin !== undefined ? { book, xmin } : null;
 }
@@ -63,7 +63,7 @@ export async function readCursor(db: Database): Promise<string> {
 type News = ReadonlyMap<string, readonly string[]>;
 
 /** Everything that was written since, by table, and the mark up to which that is; both as of one moment. */
-async function newsSince(db: Database, since: Mark, most: number): Promise<{ readonly mark: Mark; readonly news: News } | null> {
+export async function newsSince(db: Database, since: Mark, most: number): Promise<{ readonly mark: Mark; readonly news: News } | null> {
   const mark = await markNow(db);
   // A book that was copied or restored elsewhere counts anew: nothing is left out for it.
   if (since.book !== mark.book || BigInt(since.xmin) > BigInt(mark.xmax)) return null;

@@ -7,7 +7,7 @@ import { bigint, boolean, date, doublePrecision, index, integer, jsonb, pgTable,
 import { instant, now } from './instant.ts';
 
 /** What is counted: passwords by name and by address, passwords asked once more by session, PINs by tablet. */
-export type AttemptKind = 'name' | 'known_device' | 'address' | 'again' | 'pin' | 'tablet';
+export type AttemptKind = 'name' | 'known_device' | 'address' | 'again' | 'pin' | 'tablet' | 'calendar';
 
 export const shop = pgTable('shop', {
   id: integer().primaryKey(),
