@@ -7,7 +7,7 @@ import { DEMO_SHOP, fillRack, PEOPLE } from './shop.ts';
 import { tellOfSupply } from './supply.ts';
 import { Story } from './story.ts';
 import { corrie } from './vehicles/corrie.ts';
-import { earlier } from './vehicles/earlier.ts';
+import { earlier, fleet } from './vehicles/earlier.ts';
 import { marl } from './vehicles/marl.ts';
 import { marrek } from './vehicles/marrek.ts';
 import { osken } from './vehicles/osken.ts';
@@ -23,6 +23,7 @@ export function demoStory(today: number): Story {
   const story = new Story(today);
   const rack = fillRack(story);
   earlier(story);
+  fleet(story);
   marl(story);
   pellam(story, rack);
   quillon(story, rack);

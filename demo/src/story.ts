@@ -250,6 +250,9 @@ export class Telling {
       wrench: 'W-02',
     });
   }
+  exercise(what: 'driven' | 'pressed' | 'pressed_and_parked'): void {
+    this.add('exercises', { vehicleId: this.car.vehicle.id, what, typed: null, km: null, note: '' });
+  }
   prove(item: string, result: 'passed' | 'gone' | 'same' = 'passed', corner: Corner | null = null, note = ''): string {
     return this.add('proofs', { item, slotId: null, corner, result, note });
   }

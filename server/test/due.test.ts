@@ -50,6 +50,16 @@ describe('what falls due', () => {
     expect((await shop.nobody.raw('/api/calendar.ics')).status).to.equal(401);
   });
 
+  it('a vehicle is not exercised by a pedal that must not be pressed, nor driven before it may be', async () => {
+    const tell = (what: 'pressed' | 'driven') => shop.technician.event<'exercises'>(car.jobId, 'exercises', { what });
+    const put = await shop.technician.event<'putIns'>(car.jobId, 'put-ins', { slotId: car.slot('caliper', 'FL'), what: 'block', note: '' });
+    const locked = await tell('pressed');
+    expect([locked.status, locked.body.code]).to.deep.equal([409, 'control_locked']);
+    expect(locked.body.detail).to.include('block in the front left caliper');
+    await shop.technician.event<'takenOuts'>(car.jobId, 'taken-outs', { putInId: put.body.record.id });
+    expect((await tell('driven')).body.code).to.equal('not_proved_yet');
+  });
+
   it('follows the records: handed back, its fluid is due by its interval, and its after-care by its day', async () => {
     await finishFluid(shop, car);
     const left = (await shop.lead.ask<{ blocks?: unknown[] }>('POST', `/api/jobs/${car.jobId}/release`, { id: v7(), password: PASSWORD }))

@@ -18,6 +18,30 @@ function resealed(t: Telling, corners: readonly Corner[], batch: string): void {
   t.release(['leak_next_day']);
 }
 
+/** The museum’s vehicles that stand: three of them, two overdue for exercise. */
+export function fleet(story: Story): void {
+  const stands = (tag: string, name: string, make: string, model: string, year: number, template: string, years: number): Car =>
+    new Car(
+      story,
+      {
+        ...{ tag, name, make, model, year, variant: null, body: 'museum', use: 'stands', climate: 'damp', storage: 'dry' },
+        ...{ standsYears: years, distanceUnit: 'km' },
+      },
+      template,
+    );
+  const made = (car: Car, days: number, km: string, exercised: readonly number[]): void => {
+    const t = car.job(tomasz, story.ago(days), { complaint: 'To run in the parade', kind: 'fluid', scopeCorners: [] });
+    t.counter(km);
+    t.fluid('Class 4 fluid, low moisture', `L ${days}`);
+    proveAll(t, []);
+    t.release(['leak_next_day']);
+    for (const ago of exercised) t.later(story.ago(ago)).exercise('pressed_and_parked');
+  };
+  made(stands('V 033', 'Rooke post van', 'Rooke', 'Post', 1958, 'drums_single', 6), 330, '41,880 km', [150]);
+  made(stands('V 036', 'Osken crew bus', 'Osken', 'Crew', 1961, 'saloon_disc_drum_single', 2), 280, '112,300 km', [190, 100, 25]);
+  made(stands('V 039', 'Quillon tourer', 'Quillon', 'Tourer', 1966, 'coupe_disc_disc_tandem_servo', 9), 200, '63,050 km', []);
+}
+
 /** Three vehicles of years ago: what was resealed then, one that came back for it, and when each was last seen. */
 export function earlier(story: Story): void {
   const car = (tag: string, name: string, make: string, model: string, year: number, template: string): Car =>

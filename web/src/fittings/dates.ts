@@ -14,12 +14,16 @@ function formats(
   time: Intl.DateTimeFormat;
   clock: Intl.DateTimeFormat;
   whole: Intl.DateTimeFormat;
+  month: Intl.DateTimeFormat;
+  shortMonth: Intl.DateTimeFormat;
 } {
   return {
     near: new Intl.DateTimeFormat(locale, { ...SAME, weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }),
     far: new Intl.DateTimeFormat(locale, { ...SAME, day: 'numeric', month: 'short', year: 'numeric', timeZone: zone }),
     time: new Intl.DateTimeFormat(locale, { ...SAME, hour: '2-digit', minute: '2-digit', timeZone: zone }),
     whole: new Intl.DateTimeFormat(locale, { ...SAME, weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: zone }),
+    month: new Intl.DateTimeFormat(locale, { ...SAME, month: 'long', year: 'numeric', timeZone: zone }),
+    shortMonth: new Intl.DateTimeFormat(locale, { ...SAME, month: 'short', timeZone: zone }),
     clock: new Intl.DateTimeFormat(locale, {
       ...SAME,
       ...{ weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: zone },
@@ -52,6 +56,12 @@ export const dayHere = (): string => dayIn(new Date().toISOString(), zoneHere);
 /** A day with nothing left out: "Thursday 3 December 2026". */
 export function wholeDayText(day: string): string {
   return plain.whole.format(new Date(`${day.slice(0, 10)}T00:00:00Z`));
+}
+
+/** A month: "Dec", or "December 2026" whole. @param month YYYY-MM */
+export function monthText(month: string, whole = false): string {
+  const at = new Date(`${month}-01T00:00:00Z`);
+  return (whole ? plain.month : plain.shortMonth).format(at);
 }
 
 /** Minutes as a clock is read: "3 h 12". */

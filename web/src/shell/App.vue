@@ -42,6 +42,7 @@ function toWork(): void {
 watch(() => route.path, toWork);
 const NAV = [
   ['/', 'Yard'],
+  ['/due', 'Due'],
   ['/parts', 'Parts'],
   ['/limits', 'Limits'],
   ['/gauges', 'Gauges'],

@@ -18,6 +18,7 @@ export const router = createRouter({
     { path: '/jobs/:jobId/sheet', component: () => import('../features/prove/SheetScreen.vue'), meta: { title: 'Hand-back sheet' } },
     { path: '/jobs/:jobId/layout', component: () => import('../features/bookin/layout/LayoutScreen.vue'), meta: { title: 'Layout' } },
     { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: {} },
+    { path: '/due', component: () => import('../features/due/DueScreen.vue'), meta: { title: 'What falls due' } },
     { path: '/parts', component: () => import('../features/parts/PartsScreen.vue'), meta: { title: 'Parts' } },
     { path: '/parts/prices', component: () => import('../features/parts/PricesScreen.vue'), meta: { title: 'Prices' } },
     {

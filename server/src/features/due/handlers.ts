@@ -1,12 +1,18 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { CALENDAR_FEED } from '@dauer/contract';
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { deriveJob } from '@dauer/core/job';
+import { fileUntil } from '@dauer/core/history';
+import { mayMove } from '@dauer/core/views';
+import { PROOF_REFUSAL } from '@dauer/core/wording';
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
-import { calendar, vehicle } from '../../db/schema.ts';
+import { calendar, job, release, vehicle } from '../../db/schema.ts';
+import { corrected } from '../../platform/clock.ts';
 import { eventHandler } from '../../platform/handlers.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { shopDay } from '../../records/ahead.ts';
+import { readJobFile } from '../../records/jobFile.ts';
 import { countUnchecked, readDues, refreshDues } from '../../records/dues.ts';
 
 /** Bytes of the secret in a calendar address: 256 bits. */
@@ -41,7 +47,26 @@ export const dueHandlers: Pick<Handlers, 'dues' | 'recordExercise' | 'calendars'
     const [vehicles, today, limitsUnchecked] = await Promise.all([readDues(db), shopDay(db, new Date().toISOString()), countUnchecked(db)]);
     return { today, vehicles, left, limitsUnchecked };
   },
-  recordExercise: eventHandler('exercises'),
+  /** A pedal that must not be pressed is not pressed for exercise either, and what must not be driven is not driven. */
+  recordExercise: eventHandler('exercises', async (body, { db, params, request }) => {
+    const at = corrected(request, body.happenedAt);
+    const open = await db
+      .select({ id: job.id })
+      .from(job)
+      .leftJoin(release, eq(release.jobId, job.id))
+      .where(and(isNull(release.id), sql`${job.vehicleId} = (select j.vehicle_id from ${job} j where j.id = ${params.jobId})`));
+    for (const { id } of open) {
+      const records = await readJobFile(db, id);
+      if (records.exercises.some((e) => e.id === body.id)) return;
+      const state = deriveJob(fileUntil(records, at), at);
+      if (state.voided) continue;
+      const [lock] = state.context.proofStatus.locks;
+      if (lock) throw new HttpProblem('control_locked', `${lock.control.name}: ${lock.why}`);
+      const level = mayMove(state)?.level;
+      if (body.what === 'driven' && level !== 'road_test' && level !== 'handed_back')
+        throw new HttpProblem('not_proved_yet', PROOF_REFUSAL.doNotMove);
+    }
+  }),
   calendars: ({ db, person }) => calendarsOf(db, person.id),
   makeCalendar: async ({ db, body, person }) => {
     if (body.vehicleId !== null) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { figure } from '@dauer/core/quantity';
-import { GAUGE_KIND_NAME, GAUGE_UNIT } from '@dauer/core/catalogue';
+import { GAUGE_KIND_NAME, GAUGE_UNIT, isShare } from '@dauer/core/catalogue';
 import type { GaugeVersion } from '@dauer/core/ledger';
 import { goodTo, roundedUp, tellsApart } from '@dauer/core/metrology';
 import { useQuery } from '@pinia/colada';
@@ -28,11 +28,11 @@ function entered(): void {
 }
 /** A wrench is good to a share of what it is set to. */
 const goodText = (g: GaugeVersion): string =>
-  g.kind === 'torque_wrench'
+  isShare(g.kind)
     ? `±${figure(Number((g.accuracy * 100).toFixed(1)))} %`
     : `±${figure(roundedUp(goodTo(g)))} ${GAUGE_UNIT[g.kind]}`;
 const tellsText = (g: GaugeVersion): string =>
-  g.kind === 'torque_wrench' ? '–' : `${figure(roundedUp(tellsApart(g)))} ${GAUGE_UNIT[g.kind]}`;
+  isShare(g.kind) ? '–' : `${figure(roundedUp(tellsApart(g)))} ${GAUGE_UNIT[g.kind]}`;
 const COLUMNS = [
   { key: 'tag', title: 'Tag', order: (g: GaugeVersion) => g.tag },
   { key: 'name', title: 'Gauge', order: (g: GaugeVersion) => g.name },

@@ -73,6 +73,7 @@ onBeforeUnmount(off);
     <aside class="side" aria-label="Falling due">
       <div class="head">
         <h2>Fluid falling due</h2>
+        <RouterLink class="link" to="/due">All</RouterLink>
         <span class="grow" />
         <span class="second clock">{{ clock }}</span>
       </div>

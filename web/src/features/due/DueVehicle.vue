@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { ACCESS_NAME, dueAt } from '@dauer/core/wording';
+import { dayText } from '../../fittings/dates.ts';
+import { useSession } from '../../app/session.ts';
+import { isDueNow, type VehicleBundles } from './dueGroups.ts';
+import ExerciseButton from './ExerciseButton.vue';
+
+/** One vehicle with what falls due on it, together what one access gives. */
+defineProps<{ of: VehicleBundles; today: string }>();
+const emit = defineEmits<{ noted: [] }>();
+const session = useSession();
+</script>
+
+<template>
+  <article class="vehicle">
+    <div class="name">
+      <b class="tag">{{ of.vehicle.tag }}</b>
+      <RouterLink class="go" :to="`/jobs/${of.vehicle.jobId}/bookin`">{{ of.vehicle.name }}</RouterLink>
+      <RouterLink
+        v-if="session.may('technician')"
+        class="link"
+        :to="`/jobs/${of.vehicle.jobId}/again`"
+        :aria-label="`Book ${of.vehicle.tag} in again`"
+      >
+        Book in again
+      </RouterLink>
+      <ExerciseButton
+        v-if="session.may('technician') && of.vehicle.dues.some((d) => d.about === 'exercise')"
+        :vehicle="of.vehicle"
+        @noted="emit('noted')"
+      />
+    </div>
+    <div class="bundles">
+      <section v-for="b in of.bundles" :key="b.access">
+        <h4>{{ ACCESS_NAME[b.access] }}</h4>
+        <ul>
+          <li v-for="i in b.items" :key="i.key">
+            <span class="day fig" :class="{ now: isDueNow(i, today) }">{{ i.on ? dayText(i.on) : dueAt(i.km) }}</span>
+            <span>
+              {{ i.what }}
+              <span class="second small">{{ [i.why, i.on && i.km !== null ? dueAt(i.km) : ''].filter(Boolean).join('; ') }}</span>
+            </span>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.vehicle {
+  display: grid;
+  grid-template-columns: 240px minmax(0, 1fr);
+  gap: var(--space-2) var(--space-4);
+  padding: var(--space-3) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+}
+.name {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  gap: var(--space-1);
+}
+.tag {
+  font: 600 var(--type-tag)/26px var(--plate-font);
+  padding: 0 var(--space-2);
+  background: var(--ink);
+  color: var(--plate);
+  border-radius: var(--corner);
+}
+.bundles {
+  display: grid;
+  gap: var(--space-3);
+}
+h4 {
+  font: 600 var(--type-caption)/22px var(--plate-font);
+}
+li {
+  display: grid;
+  grid-template-columns: 120px minmax(0, 1fr);
+  gap: var(--space-3);
+  padding: var(--space-1) 0;
+  line-height: var(--leading-tight);
+}
+li .small {
+  display: block;
+  line-height: 18px;
+}
+.day {
+  color: var(--ink2);
+}
+.now {
+  font-weight: 700;
+  color: var(--ink);
+}
+@media (max-width: 720px) {
+  .vehicle {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  li {
+    grid-template-columns: 96px minmax(0, 1fr);
+  }
+}
+</style>
