@@ -38,6 +38,7 @@ export const PROBLEMS = {
   layout_records: { status: 409, means: 'Places with records would be lost by this change of a layout; `current` names them.' },
   no_piece: { status: 409, means: 'The gauge has no setting piece on record.' },
   no_waiver: { status: 409, means: 'What blocks is answered by work and cannot be accepted.' },
+  gate_open: { status: 409, means: 'Something on the circuit is open or shut off: nothing is bled through it.' },
   not_in_session: { status: 409, means: 'The session of bleeding is over, or this cannot be a step of it.' },
   reservoir_low: { status: 409, means: 'The next stroke could draw air in: the reservoir is filled, or its level looked at, first.' },
   session_elsewhere: { status: 409, means: 'Another device counts in this session of bleeding; it is taken over by name.' },

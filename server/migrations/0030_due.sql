@@ -16,7 +16,7 @@ CREATE TABLE "calendar_entry" (
 	"on_day" date NOT NULL,
 	"sequence" integer NOT NULL,
 	"changed_at" timestamp (3) with time zone NOT NULL,
-	"gone" boolean NOT NULL
+	"cancelled" boolean NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "due_mark" (

@@ -82,6 +82,9 @@ describe('bleeding live', () => {
     const open = await bookIn(shop.technician, 'coupe_disc_disc_tandem_servo', { kind: 'overhaul' });
     await takeOff(shop.technician, open, open.slot('caliper', 'FL'));
     expect((await begin({ method: 'pedal' }, open)).body.code).to.equal('control_locked');
-    expect((await begin({ method: 'gravity' }, open)).status).to.equal(200);
+    const through = await begin({ method: 'gravity' }, open);
+    expect([through.status, through.body.code]).to.deep.equal([409, 'gate_open']);
+    expect(through.body.detail).to.match(/front left caliper/);
+    expect((await begin({ method: 'gravity', circuits: [2] }, open)).status, 'the other circuit').to.equal(200);
   });
 });

@@ -9,6 +9,7 @@ export {
   characteristicsAt,
   checkLimitOf,
 } from './characteristics.ts';
+export { BLEED_METHODS, type MethodFacts } from './bleedMethods.ts';
 export { causeMissing } from './consequences.ts';
 export type { FindingCode, FindingEntry, FindingSeverity, KnownFinding } from './findingKinds.ts';
 export { findingsOn } from './findingCatalogue.ts';

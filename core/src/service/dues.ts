@@ -28,7 +28,7 @@ export interface Due {
   /** Places that it is about; none where it is the vehicle as a whole. */
   readonly slots: readonly Slot[];
   /** What it is, where it was told in words. */
-  readonly told: string | null;
+  readonly said: string | null;
   /** ISO day; null where it waits for an access or a distance alone. */
   readonly on: string | null;
   /** Distance on the counter, km; null where only the day counts. */
@@ -57,7 +57,7 @@ function byRule(history: JobHistory, rule: DueRuleId, slots: readonly Slot[], la
   const { months: byUse, access } = DUE_RULES[rule];
   const months = byUse[vehicle.use];
   if (months === null) return null;
-  const base = { key, about: rule, slots, told: null, km: null, access } as const;
+  const base = { key, about: rule, slots, said: null, km: null, access } as const;
   if (last === null) return { ...base, on: begins(history), why: { kind: 'unknown', rule } };
   const on = monthsAfter(dayOf(last), months);
   return { ...base, on, why: { kind: 'interval', rule, last: dayOf(last), months } };
@@ -95,7 +95,7 @@ function fluidDues(history: JobHistory, today: string): Due[] {
     vehicle,
     today,
   );
-  const base = { key: 'fluid', about: 'fluid', slots: [], told: null, km: null, access: 'wheels_off' } as const;
+  const base = { key: 'fluid', about: 'fluid', slots: [], said: null, km: null, access: 'wheels_off' } as const;
   return [
     state
       ? { ...base, on: state.due, why: { kind: 'fluid', cause: state.cause } }
@@ -141,7 +141,7 @@ function wheelDues(history: JobHistory): Due[] {
   return [...together(float), ...(parking ? [parking] : [])];
 }
 
-/** When a vehicle was last moved on its own wheels or exercised, as far as anybody told, ISO instant. */
+/** When a vehicle was last moved on its own wheels or exercised, as far as anybody said, ISO instant. */
 export function lastExercised(history: JobHistory): string | null {
   const { records } = history;
   const driven = history.active(records.proofs).filter((p) => p.item === 'road' && p.result === 'passed');
@@ -160,7 +160,7 @@ function afterCareDues(history: JobHistory): Due[] {
   return (release?.sheet.afterCare ?? [])
     .filter((i) => !done(i.item))
     .map((i): Due => ({
-      ...{ key: `after_care:${i.item}`, about: 'after_care', slots: [], told: i.what, on: i.on },
+      ...{ key: `after_care:${i.item}`, about: 'after_care', slots: [], said: i.what, on: i.on },
       km: i.km === null || counted === null ? null : counted + i.km,
       why: { kind: 'after_care', why: i.why },
       access: 'standing',
@@ -169,7 +169,7 @@ function afterCareDues(history: JobHistory): Due[] {
 
 function putOffDues(history: JobHistory, today: string): Due[] {
   return putOffsOf(history, today).map(({ slot, decision: d }): Due => ({
-    ...{ key: `put_off:${slot.id}`, about: 'put_off', slots: [slot], told: null, on: d.reviewOn, km: d.untilKm },
+    ...{ key: `put_off:${slot.id}`, about: 'put_off', slots: [slot], said: null, on: d.reviewOn, km: d.untilKm },
     why: { kind: 'put_off', reason: d.reason, until: d.access, temporary: d.option === 'for_now' },
     access: 'wheels_off',
   }));

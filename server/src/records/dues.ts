@@ -76,24 +76,24 @@ const stale = or(isNull(s.vehicleDue.vehicleId), eq(s.vehicleDue.fresh, false), 
 async function keepEntries(tx: Tx, vehicleId: string, tag: string, facts: DueFacts, now: string): Promise<void> {
   const known = new Map((await tx.select().from(s.calendarEntry).where(eq(s.calendarEntry.vehicleId, vehicleId))).map((e) => [e.uid, e]));
   // What is in the shop is worked on there: nothing of it falls due at home.
-  const told = facts.inShop ? [] : facts.dues.filter((d) => d.on !== null);
-  for (const d of told) {
+  const listed = facts.inShop ? [] : facts.dues.filter((d) => d.on !== null);
+  for (const d of listed) {
     const uid = `${createHash('sha256').update(`${vehicleId}|${d.key}`).digest('hex').slice(0, 32)}@dauer`;
     const what = `${tag}: ${d.what}`;
     const before = known.get(uid);
     known.delete(uid);
-    if (before && before.what === what && before.onDay === d.on && !before.gone) continue;
-    const row = { what, onDay: d.on ?? '', sequence: before ? before.sequence + 1 : 0, changedAt: now, gone: false };
+    if (before && before.what === what && before.onDay === d.on && !before.cancelled) continue;
+    const row = { what, onDay: d.on ?? '', sequence: before ? before.sequence + 1 : 0, changedAt: now, cancelled: false };
     await tx
       .insert(s.calendarEntry)
       .values({ uid, vehicleId, ...row })
       .onConflictDoUpdate({ target: s.calendarEntry.uid, set: row });
   }
   for (const e of known.values())
-    if (!e.gone)
+    if (!e.cancelled)
       await tx
         .update(s.calendarEntry)
-        .set({ gone: true, sequence: e.sequence + 1, changedAt: now })
+        .set({ cancelled: true, sequence: e.sequence + 1, changedAt: now })
         .where(eq(s.calendarEntry.uid, e.uid));
 }
 
@@ -159,6 +159,6 @@ export async function readEntries(db: Database, vehicleId: string | null, since:
   return db
     .select()
     .from(e)
-    .where(and(vehicleId === null ? undefined : eq(e.vehicleId, vehicleId), or(eq(e.gone, false), sql`${e.changedAt} >= ${since}`)))
+    .where(and(vehicleId === null ? undefined : eq(e.vehicleId, vehicleId), or(eq(e.cancelled, false), sql`${e.changedAt} >= ${since}`)))
     .orderBy(e.onDay, e.uid);
 }

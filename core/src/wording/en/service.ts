@@ -22,7 +22,7 @@ const WHAT: Readonly<Record<DueRuleId, (slots: readonly Slot[]) => string>> = {
 /** What falls due, in a line. */
 export function dueWhat(due: Due): string {
   if (due.about === 'fluid') return 'Change the fluid';
-  if (due.about === 'after_care') return due.told ?? '';
+  if (due.about === 'after_care') return due.said ?? '';
   if (due.about === 'put_off') return `Put off: ${places(due.slots)}`;
   return WHAT[due.about](due.slots);
 }

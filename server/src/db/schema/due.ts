@@ -48,7 +48,7 @@ export const calendarEntry = pgTable(
     /** Counts the changes of its day or words, as calendars do. */
     sequence: integer().notNull(),
     changedAt: instant().notNull(),
-    gone: boolean().notNull(),
+    cancelled: boolean().notNull(),
   },
   (t) => [index().on(t.vehicleId)],
 );

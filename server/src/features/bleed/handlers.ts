@@ -1,9 +1,10 @@
-import { openHistory } from '@dauer/core/history';
+import { fileUntil, openHistory } from '@dauer/core/history';
+import { deriveJob } from '@dauer/core/job';
 import { reservoirOf } from '@dauer/core/hydraulics';
 import { withRuns } from '@dauer/core/layout';
 import { PRESSING } from '@dauer/core/ledger';
-import { bearsStroke, lastSession, type SessionRefusal, sessionState, whyNotStepped } from '@dauer/core/stages';
-import { SESSION_REFUSED } from '@dauer/core/wording';
+import { bearsStroke, bleedGates, blocksBleeding, lastSession, type SessionRefusal, sessionState, whyNotStepped } from '@dauer/core/stages';
+import { gateWords, SESSION_REFUSED } from '@dauer/core/wording';
 import { corrected } from '../../platform/clock.ts';
 import { eventHandler, oneAtATime } from '../../platform/handlers.ts';
 import { HttpProblem } from '../../platform/problem.ts';
@@ -30,10 +31,16 @@ export const bleedHandlers = {
     if (tanks.size !== 1 || body.circuits.some((c) => !layout.slots.some((s) => s.kind === 'bleeder' && s.circuits.includes(c))))
       throw new HttpProblem('not_in_session', SESSION_REFUSED.not_in_session);
     if (!bearsStroke(body)) throw new HttpProblem('reservoir_low', SESSION_REFUSED.reservoir_low);
-    if (!PRESSING.includes(body.method)) return;
     const at = corrected(request, body.happenedAt);
-    for (const s of layout.slots)
-      if (s.kind === 'bleeder' && s.circuits.some((c) => body.circuits.includes(c))) refuseLocked(records, s.id, at);
+    if (PRESSING.includes(body.method))
+      for (const s of layout.slots)
+        if (s.kind === 'bleeder' && s.circuits.some((c) => body.circuits.includes(c))) refuseLocked(records, s.id, at);
+    const until = fileUntil(records, at);
+    const { proofStatus } = deriveJob(until, at).context;
+    const [gate] = bleedGates({ history: openHistory(until), proofStatus, circuits: body.circuits, method: body.method, today: at }).filter(
+      blocksBleeding,
+    );
+    if (gate) throw new HttpProblem('gate_open', gateWords(gate));
   }),
   /** What is told late is held against what was told before it, not against what came since. */
   recordBleedStep: oneAtATime('bleedSteps', async (body, { db, params, request }) => {

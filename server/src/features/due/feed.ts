@@ -32,7 +32,7 @@ async function calendarText(db: Database, vehicleId: string | null): Promise<str
     text.createEvent({
       ...{ id: e.uid, sequence: e.sequence, stamp: new Date(e.changedAt), lastModified: new Date(e.changedAt) },
       ...{ start: new Date(`${e.onDay}T00:00:00Z`), end: new Date(`${daysAfter(e.onDay, 1)}T00:00:00Z`), allDay: true, summary: e.what },
-      ...{ status: e.gone ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED, transparency: ICalEventTransparency.TRANSPARENT },
+      ...{ status: e.cancelled ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED, transparency: ICalEventTransparency.TRANSPARENT },
     });
   return text.toString();
 }

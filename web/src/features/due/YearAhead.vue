@@ -65,7 +65,7 @@ const most = computed(() => Math.max(1, ...months.value.map((m) => m.count)));
   box-shadow: inset 0 calc(-1 * var(--line-chosen)) 0 var(--blue);
 }
 .stack {
-  height: 56px;
+  height: var(--tall);
   width: 24px;
   display: flex;
   align-items: flex-end;

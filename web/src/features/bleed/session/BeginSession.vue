@@ -4,8 +4,9 @@ import { placeLock } from '@dauer/core/job';
 import { placeName } from '@dauer/core/layout';
 import { type BleedMethod, PRESSING } from '@dauer/core/ledger';
 import { readTold } from '@dauer/core/quantity';
-import { bearsStroke, usualStroke } from '@dauer/core/stages';
-import { circuitName, METHOD_NAME } from '@dauer/core/wording';
+import { BLEED_METHODS } from '@dauer/core/catalogue';
+import { bearsStroke, bleedGates, blocksBleeding, unfitFor, usualStroke } from '@dauer/core/stages';
+import { circuitName, gateWords, METHOD_NAME, UNFIT } from '@dauer/core/wording';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
 import { refusalOf } from '../../../fittings/refusal.ts';
@@ -45,12 +46,27 @@ const lock = computed(() => {
   const first = planOfLayout(job.history.records.layout, { circuits: tank.value?.circuits ?? [] }).bleeders[0];
   return first ? placeLock(job.state, first.id) : null;
 });
+const gates = computed(() =>
+  bleedGates({
+    ...{ history: job.history, proofStatus: job.state.context.proofStatus },
+    ...{ circuits: tank.value?.circuits ?? [], method: method.value, today: job.today },
+  }),
+);
+const blocks = computed(() => gates.value.filter(blocksBleeding));
+const minds = computed(() => gates.value.filter((g) => !blocksBleeding(g)));
+const facts = computed(() => BLEED_METHODS[method.value]);
 const methods = computed(() =>
   (Object.entries(METHOD_NAME) as [BleedMethod, string][]).map(([value, label]) => ({
     ...{ value, label },
-    off: PRESSING.includes(value) ? (lock.value?.why ?? null) : null,
+    off: offFor(value),
   })),
 );
+/** Why a method is not to be chosen now: what it presses is open, or it is unfit for what this vehicle has. */
+function offFor(value: BleedMethod): string | null {
+  if (PRESSING.includes(value) && lock.value) return lock.value.why;
+  const unfit = unfitFor(job.history, value, tank.value?.circuits ?? []);
+  return unfit && UNFIT[unfit];
+}
 const full = ref('');
 const safe = ref('');
 const each = ref('');
@@ -71,7 +87,14 @@ const small = computed(
     [full, safe, each].every((f) => wrong(f.value) === '') &&
     !bearsStroke({ fullMl: read(full.value), safeMl: read(safe.value), strokeMl: read(each.value) }),
 );
-const able = computed(() => ready.value && fluid.value !== null && [full, safe, each].every((f) => wrong(f.value) === '') && !small.value);
+const able = computed(
+  () =>
+    blocks.value.length === 0 &&
+    ready.value &&
+    fluid.value !== null &&
+    [full, safe, each].every((f) => wrong(f.value) === '') &&
+    !small.value,
+);
 function begin(): void {
   const [of, t] = [fluid.value, tank.value];
   if (!able.value || !of || !t) return;
@@ -96,6 +119,18 @@ function begin(): void {
         @update:model-value="(id: string) => (tankId = id)"
       />
       <ChoiceRow v-model="method" :options="methods" label="How it is moved" />
+      <details class="how">
+        <summary>How it goes, and where it deceives</summary>
+        <p class="second small">{{ facts.gear.join('; ') }}.</p>
+        <ol>
+          <li v-for="s in facts.steps" :key="s">{{ s }}</li>
+        </ol>
+        <p v-for="t in facts.traps" :key="t" class="trap">{{ t }}</p>
+      </details>
+      <p v-for="(g, i) in blocks" :key="`b${i}`" class="problem">{{ gateWords(g) }}</p>
+      <ul v-if="minds.length > 0" class="minds" aria-label="Before the first bleeder">
+        <li v-for="(g, i) in minds" :key="`m${i}`">{{ gateWords(g) }}</li>
+      </ul>
       <div class="figures">
         <v-text-field v-model="full" label="Holds to the mark, mL" inputmode="decimal" :error-messages="wrong(full)" />
         <v-text-field v-model="safe" label="Lowest safe mark, mL" inputmode="decimal" :error-messages="wrong(safe)" />
@@ -126,6 +161,16 @@ function begin(): void {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: var(--space-3);
+}
+.minds {
+  list-style: square inside;
+}
+.how ol {
+  list-style: decimal inside;
+}
+.trap {
+  border-left: var(--line-chosen) solid var(--ink);
+  padding-left: var(--space-2);
 }
 .acts {
   gap: var(--space-2);
