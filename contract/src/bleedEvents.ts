@@ -1,4 +1,4 @@
-/** A session of bleeding, and the exercise of what stands: the shapes of their events. */
+/** A session of bleeding, bedding in, and the exercise of what stands: the shapes of their events. */
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { fluidClass, id, name, recordBase, sentBase, words } from './primitives.ts';
@@ -29,6 +29,20 @@ const exercise = recordBase
   .extend({ ...exerciseFields, note: z.string(), vehicleId: id, typed: z.string().nullable(), km: z.number().nullable() })
   .meta({ id: 'Exercise' }) satisfies z.ZodType<ledger.Exercise>;
 
+const kmh = z.number().min(0).max(300);
+const beddingStep = z.object({
+  stops: z.number().int().min(1).max(200),
+  fromKmh: kmh.min(1),
+  toKmh: kmh,
+  coolS: z.number().int().min(0).max(7200),
+});
+const planFields = { product: name, steps: z.array(beddingStep).min(1).max(12).readonly(), source: words(200).default('') };
+const beddingPlan = recordBase
+  .extend({ ...planFields, source: z.string() })
+  .meta({ id: 'BeddingPlan' }) satisfies z.ZodType<ledger.BeddingPlan>;
+const stopFields = { planId: id, step: z.number().int().min(0).max(11) };
+const beddingStop = recordBase.extend(stopFields).meta({ id: 'BeddingStop' }) satisfies z.ZodType<ledger.BeddingStop>;
+
 const bleedSession = recordBase.extend(sessionFields).meta({ id: 'BleedSession' }) satisfies z.ZodType<ledger.BleedSession>;
 const bleedStep = recordBase.extend(stepFields).meta({ id: 'BleedStep' }) satisfies z.ZodType<ledger.BleedStepEvent>;
 
@@ -39,5 +53,7 @@ export const BLEED_EVENTS = {
     sent: sentBase.extend({ ...exerciseFields, typed: words(40).nullable().default(null), unit: z.enum(['km', 'mi']).default('km') }),
     record: exercise,
   },
+  beddingPlans: { sent: sentBase.extend(planFields), record: beddingPlan },
+  beddingStops: { sent: sentBase.extend(stopFields), record: beddingStop },
   bleedSteps: { sent: sentBase.extend(stepFields), record: bleedStep },
 } as const;

@@ -21,6 +21,7 @@ const ORDER = {
   ...{ supplierId: SUPPLIER, supplier: 'Turner', name: 'Puller', partNumber: null, supply: 'piece', count: 1, places: [], need: null },
   ...{ price: 4000, core: null, shopsOwn: true, note: '' },
 };
+const BEDDING = { product: 'Pads 12', steps: [{ stops: 10, fromKmh: 50, toKmh: 10, coolS: 30 }], source: 'Its slip' };
 const SESSION = {
   ...{ circuits: [1], method: 'vacuum', product: 'Fluid', fluidClass: '4', fullMl: 200, safeMl: 40, strokeMl: 20 },
 };
@@ -70,6 +71,7 @@ describe('what is told of one vehicle', function () {
     });
     foreign['operationId'] = await stored('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 });
     foreign['sessionId'] = await stored('bleed-sessions', SESSION);
+    foreign['planId'] = await stored('bedding-plans', BEDDING);
     foreign['putInId'] = await stored('put-ins', { slotId, what: 'block', note: '' });
     foreign['findingId'] = await stored('findings', {
       ...{ slotId, partId: null, words: 'Blue.', severity: 'doubt', cleaning: 'after', rulesOut: [], settles: null },
@@ -133,6 +135,8 @@ describe('what is told of one vehicle', function () {
       }),
       torques: () => ({ slotId, point: 'x', targetTyped: '100', typed: '100', unit: 'Nm', wrench: 'W' }),
       bleedPulls: () => ({ slotId: mine.slot('bleeder', 'FL'), volumeTyped: '10 ml', colour: 'clear', air: 'none', closed: false }),
+      beddingPlans: () => BEDDING,
+      beddingStops: async () => ({ planId: await own('bedding-plans', BEDDING), step: 0 }),
       exercises: () => ({ what: 'driven' }),
       bleedSessions: () => SESSION,
       bleedSteps: async () => {
@@ -204,6 +208,8 @@ describe('what is told of one vehicle', function () {
     'amendments',
     'redactions',
     'observations',
+    'exercises',
+    'beddingStops',
   ];
 
   for (const family of Object.keys(EVENTS) as EventFamily[]) {

@@ -21,7 +21,7 @@ const jobId = kept.items[0]!.jobId;
 /** Not among them: what came later, what the desk sends at once, or what an image has to come before. */
 const ELSEWHERE: readonly EventList[] = [
   ...(['fluidSamples', 'pictures', 'partCorrections', 'voids', 'afterCares', 'afterPulls', 'amendments'] as const),
-  ...(['partFacts', 'orderLooks', 'lotUses', 'bleedSessions', 'bleedSteps', 'exercises'] as const),
+  ...(['partFacts', 'orderLooks', 'lotUses', 'bleedSessions', 'bleedSteps', 'exercises', 'beddingPlans', 'beddingStops'] as const),
 ];
 
 describe('an outbox that an earlier program filled', function () {

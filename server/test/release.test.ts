@@ -166,13 +166,14 @@ describe('the import', () => {
   });
 
   it('a job of the past is handed back as it stood then, not as the vehicle stands now', async () => {
-    const yard = (await shop.reader.ask<{ handedBack: { jobId: string; tag: string; releasedAt: string }[] }>('GET', '/api/yard')).body;
-    const oldest = yard.handedBack.filter((h) => h.tag === 'V 071').at(-1)!;
-    const { release } = await shop.reader.file(oldest.jobId);
+    const yard = (await shop.reader.ask<{ jobs: { jobId: string; vehicle: { tag: string } }[] }>('GET', '/api/yard')).body;
+    const { pastJobs } = await shop.reader.file(yard.jobs.find((j) => j.vehicle.tag === 'V 071')!.jobId);
+    const oldest = pastJobs.at(-1)!;
+    const { release } = await shop.reader.file(oldest.id);
     expect(release?.sheet.distance).to.equal('41,200 km');
     // Nothing wears out before the next visit; units that nobody ever opened are named.
     expect(release?.sheet.watch.filter((w) => !w.includes('Never open'))).to.deep.equal([]);
-    expect(release?.sheet.figures.every((f) => f.takenOn <= oldest.releasedAt)).to.equal(true);
+    expect(release?.sheet.figures.every((f) => f.takenOn <= (oldest.releasedAt ?? ''))).to.equal(true);
     expect(release?.sheet.figures.find((f) => f.characteristic === 'Pad lining')?.figure).to.equal('9.00 mm');
   });
 

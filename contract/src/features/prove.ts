@@ -11,6 +11,8 @@ export const prove = {
   recordLeaving: eventEndpoint('prove', EVENTS.leavings, 'leavings', 'Says how the vehicle leaves'),
   answerAfterCare: eventEndpoint('prove', EVENTS.afterCares, 'after-cares', 'Answers an item of after-care'),
   recordAfterPull: eventEndpoint('prove', EVENTS.afterPulls, 'after-pulls', 'Enters what came at a bleeder that was bled again'),
+  planBedding: eventEndpoint('prove', EVENTS.beddingPlans, 'bedding-plans', 'Enters the steps by which new linings are bedded in'),
+  countBedding: eventEndpoint('prove', EVENTS.beddingStops, 'bedding-stops', 'Counts one stop of bedding in'),
   amend: eventEndpoint('prove', EVENTS.amendments, 'amendments', 'Adds to the record of a job handed back'),
   release: endpoint({
     ...none,

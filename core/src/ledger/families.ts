@@ -5,6 +5,8 @@ import { afterPulls } from './families/afterPulls.ts';
 import { amendments } from './families/amendments.ts';
 import { bleedPulls } from './families/bleedPulls.ts';
 import { bleedSessions } from './families/bleedSessions.ts';
+import { beddingPlans } from './families/beddingPlans.ts';
+import { beddingStops } from './families/beddingStops.ts';
 import { exercises } from './families/exercises.ts';
 import { bleedSteps } from './families/bleedSteps.ts';
 import { cameWith } from './families/cameWith.ts';
@@ -79,6 +81,8 @@ const FAMILIES = {
   bleedSessions,
   bleedSteps,
   exercises,
+  beddingPlans,
+  beddingStops,
   fluidServices,
   fluidSamples,
   proofs,

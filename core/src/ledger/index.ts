@@ -11,6 +11,8 @@ export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPull
 export type { CameWith } from './families/cameWith.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
 export type { BleedSession } from './families/bleedSessions.ts';
+export type { BeddingPlan, BeddingStep } from './families/beddingPlans.ts';
+export type { BeddingStop } from './families/beddingStops.ts';
 export { type Exercise, type ExerciseKind, EXERCISES } from './families/exercises.ts';
 export { BLEED_STEPS, type BleedStepEvent, type BleedStepKind, CLOSING } from './families/bleedSteps.ts';
 export type { Comeback } from './families/comebacks.ts';

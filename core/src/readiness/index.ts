@@ -1,6 +1,7 @@
 /** What is open, joined, locked and proved, and what may be touched now. */
 export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
 export { gaugedAt, whyNotGauged } from './mayGauge.ts';
+export { beddingOf, type BeddingState } from './bedding.ts';
 export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';
 export { figuresMissing, type ProofFigure } from './proofFigures.ts';
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';

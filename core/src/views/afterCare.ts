@@ -6,6 +6,7 @@ import type { EventBase } from '../ledger/eventBase.ts';
 import type { AfterCareAnswer } from '../ledger/families/afterCares.ts';
 import type { AfterPull } from '../ledger/families/afterPulls.ts';
 import { CAME, type PartEvent } from '../ledger/families/partEvents.ts';
+import { beddingOf } from '../readiness/bedding.ts';
 import { isDuty } from '../ledger/obligation.ts';
 import { bleedOrder } from '../stages/bleed/order.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
@@ -62,6 +63,7 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
       ['fitted', 'machined'].includes(e.kind) &&
       ['pads', 'shoes', 'parking_shoes', 'band', 'rotor', 'drum', 'band_drum'].includes(kindOf(e)),
   );
+  const bedded = beddingOf(history);
   // What the slip of the lining itself says goes before what anybody noted.
   const slip = here(records.lotUses)
     .filter((u) => bedding.some((e) => e.slotId === u.slotId))
@@ -93,14 +95,16 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
           },
         ]
       : []),
-    ...(bedding.length > 0
+    ...(bedding.length > 0 && bedded?.now !== null
       ? [
           {
             item: 'bedding_in',
             what: AFTER_CARE.bedding,
             on: daysAfter(at, BEDDING_DAYS),
             km: BEDDING_KM,
-            why: slip ?? bedding.find((e) => e.note.trim() !== '')?.note ?? AFTER_CARE.beddingWhy,
+            why: bedded
+              ? AFTER_CARE.beddingLeft(bedded)
+              : (slip ?? bedding.find((e) => e.note.trim() !== '')?.note ?? AFTER_CARE.beddingWhy),
           },
         ]
       : []),

@@ -19,6 +19,7 @@ import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import { dutyNameOf } from '../ledger/obligation.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../ledger/release.ts';
 import { convert, groupThousands } from '../quantity/display.ts';
+import { beddingOf } from '../readiness/bedding.ts';
 import { jointKey, jointsOf } from '../readiness/joints.ts';
 import { putOffWords } from '../wording/en/decide.ts';
 import { VERDICT_WORD } from '../wording/en/names.ts';
@@ -83,6 +84,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     .filter((p) => p.item === 'complaint')
     .at(-1);
   const parted = partedOf(history);
+  const bedding = beddingOf(history);
   const settled = new Set(here(records.findings).map((f) => f.settles));
   return {
     ...(state.leaving && { leaves: LEAVES.line(state.leaving.how, cameFrom(state.leaving.id, 'note', state.leaving.note)) }),
@@ -121,6 +123,21 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
           const op = records.operations.find((o) => o.id === e.operationId);
           return line(e, place(op?.slotId ?? null), op ? cameFrom(op.id, 'title', op.title) : SHEET.operation);
         }),
+      ...(bedding && bedding.counted > 0
+        ? [
+            line(
+              bedding.plan,
+              vehicleName,
+              SHEET.bedding(
+                bedding.counted,
+                bedding.total,
+                cameFrom(bedding.plan.id, 'product', bedding.plan.product),
+                bedding.plan.source && cameFrom(bedding.plan.id, 'source', bedding.plan.source),
+                bedding.tooSoon,
+              ),
+            ),
+          ]
+        : []),
       ...here(records.jointEvents).map((e) => line(e, place(e.slotId), jointText(records.layout, e))),
     ],
     torques: here(records.torques).map((t) =>

@@ -2,6 +2,7 @@
 
 import { partialDateText } from '../../quantity/partialDate.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
+import type { BeddingStep } from '../../ledger/families/beddingPlans.ts';
 import { lower } from './lower.ts';
 import { type Corner, CORNER_NAME } from '../../layout/kinds.ts';
 import { upperFirst } from '../../quantity/display.ts';
@@ -37,6 +38,14 @@ export function awayWords(names: readonly string[], note: string): string {
   return `${what}, ${note || 'sent out'}`;
 }
 
+/** Bedding in, as far as it is told here. */
+interface Bedded {
+  readonly counted: number;
+  readonly total: number;
+  readonly plan: { readonly product: string };
+  readonly steps: readonly (BeddingStep & { readonly done: number })[];
+}
+
 /** What is owed after hand-back, and why. */
 export const AFTER_CARE = {
   leaks: 'Look again for leaks, hours later',
@@ -49,6 +58,11 @@ export const AFTER_CARE = {
   retorqueWhy: 'After 50 to 100 km.',
   bedding: 'Bed the linings in to the end',
   beddingWhy: 'By the lining maker’s own procedure.',
+  beddingLeft: ({ counted, total, steps, plan }: Bedded): string =>
+    `${counted} of ${total} stops done here, by ${plan.product}; still to do: ${steps
+      .filter((s) => s.done < s.stops)
+      .map((s) => `${s.stops - s.done} from ${s.fromKmh} to ${s.toKmh} km/h${s.coolS > 0 ? `, ${s.coolS} s free between two` : ''}`)
+      .join('; ')}.`,
 };
 
 /** What of the work before a step closes an access. */

@@ -32,6 +32,7 @@ export const PROOF_REFUSAL = {
     `There is no fluid under it yet: since the joint at the ${placeName(slot).toLowerCase()} was made nothing was drawn through its circuit.`,
   notForTheRoad: 'Not everything that can be proved standing is: it is not for the road yet.',
   walkFirst: 'First stops at walking pace come before the road.',
+  otherStep: 'Another step of bedding in is driven now: read the screen again.',
   doNotMove: 'It must not be moved yet.',
   because: (question: string): string => `${question}: say why it cannot be tried here.`,
   figures: (question: string, what: readonly string[]): string => `${question}: its figures first, ${what.join(', ')}.`,

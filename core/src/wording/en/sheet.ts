@@ -93,6 +93,8 @@ export const SHEET = {
     `${slots.map((s, i) => (i === 0 ? placeName(s) : placeName(s).toLowerCase())).join(', ')}: ${openDueWords(years)}`,
   outOfScope: (slot: Slot, verdict: Verdict | null): string =>
     `${placeName(slot)}${verdict ? `: ${VERDICT_WORD[verdict].toLowerCase()} when last judged` : ''}`,
+  bedding: (counted: number, total: number, product: string, source: string, tooSoon: number): string =>
+    `Bedded in by ${product}: ${counted} of ${total} stops${source ? `, ${source}` : ''}${tooSoon > 0 ? `; ${tooSoon} of them before it had run free` : ''}`,
   proof: (question: string, result: ProofResult, figures: readonly string[], note: string): string =>
     `${question}: ${RESULT_WORD[result].toLowerCase()}${figures.map((f) => `; ${f}`).join('')}${note ? `. ${note}` : ''}`,
   /** Figures that a proof stands on: "sink hard 1.0 mm, light 1.5 mm"; at which wheel, where the proof names none. */

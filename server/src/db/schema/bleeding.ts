@@ -1,6 +1,6 @@
-/** Sessions of bleeding, stroke by stroke. */
-import type { BleedSession, BleedStepEvent } from '@dauer/core/ledger';
-import { doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+/** Sessions of bleeding, stroke by stroke; bedding in, stop by stop. */
+import type { BeddingStep, BleedSession, BleedStepEvent } from '@dauer/core/ledger';
+import { doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { event } from './events.ts';
 
 export const bleedSessions = pgTable(
@@ -33,4 +33,20 @@ export const bleedSteps = pgTable(
     bottle: text().notNull(),
   },
   (t) => [index().on(t.jobId), index().on(t.sessionId)],
+);
+export const beddingPlans = pgTable(
+  'bedding_plan',
+  { ...event(), product: text().notNull(), steps: jsonb().$type<readonly BeddingStep[]>().notNull(), source: text().notNull() },
+  (t) => [index().on(t.jobId)],
+);
+export const beddingStops = pgTable(
+  'bedding_stop',
+  {
+    ...event(),
+    planId: uuid()
+      .notNull()
+      .references(() => beddingPlans.id),
+    step: integer().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.planId)],
 );

@@ -2,11 +2,13 @@ import { acceptanceKey, isReason } from '@dauer/core/ledger';
 import { fileUntil } from '@dauer/core/history';
 import { corrected } from '../../platform/clock.ts';
 import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
-import { afterCareRefusal, buildSheet, proofRefusal, readSheet } from '@dauer/core/views';
+import { beddingOf } from '@dauer/core/readiness';
+import { PROOF_REFUSAL } from '@dauer/core/wording';
+import { afterCareRefusal, buildSheet, mayMove, proofRefusal, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
 import { RELEASED_WORDS } from '../../platform/events.ts';
-import { eventHandler } from '../../platform/handlers.ts';
+import { eventHandler, oneAtATime } from '../../platform/handlers.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
 import { readJobFile } from '../../records/jobFile.ts';
@@ -16,7 +18,7 @@ import { basisOf } from '../../records/release.ts';
 
 export const proveHandlers: Pick<
   Handlers,
-  'recordProof' | 'recordLeaving' | 'accept' | 'release' | 'answerAfterCare' | 'recordAfterPull' | 'amend'
+  'recordProof' | 'recordLeaving' | 'planBedding' | 'countBedding' | 'accept' | 'release' | 'answerAfterCare' | 'recordAfterPull' | 'amend'
 > = {
   /** What presses a control is refused while anything that it reaches is open; a repeat of what is on record is answered. */
   recordProof: eventHandler('proofs', async (body, { db, params, request }) => {
@@ -69,6 +71,21 @@ export const proveHandlers: Pick<
     const records = await readJobFile(db, params.jobId);
     if (records.layout.slots.find((s) => s.id === body.slotId)?.kind !== 'bleeder')
       throw new HttpProblem('unknown_reference', 'That is no bleeder.');
+  }),
+  /** Every step slows down: from a speed to a lower one. */
+  planBedding: eventHandler('beddingPlans', (body) => {
+    if (body.steps.some((s) => s.toKmh >= s.fromKmh)) throw new HttpProblem('upside_down', 'A stop ends slower than it begins.');
+  }),
+  /** Driven only where it may be, and in the order of its steps. */
+  countBedding: oneAtATime('beddingStops', async (body, { db, params, request }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.release || records.beddingStops.some((s) => s.id === body.id)) return;
+    const at = corrected(request, body.happenedAt);
+    const state = deriveJob(fileUntil(records, at), at);
+    const level = mayMove(state)?.level;
+    if (level !== 'road_test') throw new HttpProblem('not_proved_yet', PROOF_REFUSAL.doNotMove);
+    const bedding = beddingOf(state.history);
+    if (bedding?.plan.id !== body.planId || bedding.now !== body.step) throw new HttpProblem('not_proved_yet', PROOF_REFUSAL.otherStep);
   }),
   amend: eventHandler('amendments', async (body, { db, params }) => {
     if (body.corrects !== null) await requireEvent(db, params.jobId, body.corrects);

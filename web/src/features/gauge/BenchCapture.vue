@@ -12,7 +12,7 @@ import CaptureBar from '../../fittings/CaptureBar.vue';
 import GaugeChooser from '../../fittings/GaugeChooser.vue';
 import type { Capture } from './useCapture.ts';
 import { useLive } from './useLive.ts';
-import { useSpeech } from './useSpeech.ts';
+import { useSpeech } from '../../app/speech.ts';
 
 /** The capture bar of the bench: keys, a gauge that types, or one that speaks. */
 const props = defineProps<{

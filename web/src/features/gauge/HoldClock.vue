@@ -4,7 +4,7 @@ import { useNow } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import ClockFace from '../../fittings/ClockFace.vue';
 import { heldSince } from './heldSince.ts';
-import { useSpeech } from './useSpeech.ts';
+import { useSpeech } from '../../app/speech.ts';
 
 /** The clock of what is held before it is read: 60 s of a pedal, 5 min of a unit on the bench. It runs on while other things are looked at. */
 const props = defineProps<{ measurement: MeasurementId; slotId: string; place: string | null }>();

@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import type { TakingOrder } from './takingOrder.ts';
 import type { Capture } from './useCapture.ts';
-import { useSpeech } from './useSpeech.ts';
+import { useSpeech } from '../../app/speech.ts';
 
 /** What a set of readings is of, and how it is taken: phase, surface, positions, order, repeats. */
 const props = defineProps<{ measurement: MeasurementId; capture: Capture; writable: boolean }>();

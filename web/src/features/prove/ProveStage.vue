@@ -18,6 +18,7 @@ import LockBanner from '../../job/LockBanner.vue';
 import AcceptDialog from './AcceptDialog.vue';
 import AfterCareList from './AfterCareList.vue';
 import AmendedSince from './AmendedSince.vue';
+import BeddingPanel from './BeddingPanel.vue';
 import LeavingRow from './LeavingRow.vue';
 import ProofRow from './ProofRow.vue';
 import ReleaseDialog from './ReleaseDialog.vue';
@@ -54,6 +55,12 @@ const reasons = computed(() => {
 });
 const offer = computed(() => (move.value?.level === 'do_not_move' ? (job.state.offers.find((o) => o.state === 'open') ?? null) : null));
 const care = computed(() => (!job.state.released ? afterCareOf(job.state, job.today) : []));
+/** Linings, or what they run on, are new: they are bedded in. */
+const bedded = computed(
+  () =>
+    care.value.some((c) => c.item === 'bedding_in') ||
+    job.state.history.active(job.state.records.beddingPlans).some((p) => p.jobId === job.records.job.id),
+);
 const mayAccept = (o: Obligation): boolean => writable.value && o.acceptBy !== null && session.may(o.acceptBy);
 /** What may be accepted with it: of its kind, by the same role. */
 const alike = computed(() =>
@@ -201,6 +208,7 @@ const takeFigure = (f: ProofFigure): Promise<void> =>
       </ProofRow>
     </ul>
   </section>
+  <BeddingPanel v-if="!job.state.released && bedded" :writable="writable" />
   <LeavingRow v-if="!job.state.released && !units" :writable="writable && session.may('lead')" />
   <AcceptDialog v-if="accepting" :obligation="accepting" :alike="alike" @close="accepting = null" />
   <ReleaseDialog v-if="releasing" @close="releasing = false" />

@@ -28,11 +28,8 @@ function entered(): void {
 }
 /** A wrench is good to a share of what it is set to. */
 const goodText = (g: GaugeVersion): string =>
-  isShare(g.kind)
-    ? `±${figure(Number((g.accuracy * 100).toFixed(1)))} %`
-    : `±${figure(roundedUp(goodTo(g)))} ${GAUGE_UNIT[g.kind]}`;
-const tellsText = (g: GaugeVersion): string =>
-  isShare(g.kind) ? '–' : `${figure(roundedUp(tellsApart(g)))} ${GAUGE_UNIT[g.kind]}`;
+  isShare(g.kind) ? `±${figure(Number((g.accuracy * 100).toFixed(1)))} %` : `±${figure(roundedUp(goodTo(g)))} ${GAUGE_UNIT[g.kind]}`;
+const tellsText = (g: GaugeVersion): string => (isShare(g.kind) ? '–' : `${figure(roundedUp(tellsApart(g)))} ${GAUGE_UNIT[g.kind]}`);
 const COLUMNS = [
   { key: 'tag', title: 'Tag', order: (g: GaugeVersion) => g.tag },
   { key: 'name', title: 'Gauge', order: (g: GaugeVersion) => g.name },
