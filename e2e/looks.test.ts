@@ -8,6 +8,9 @@ interface WholeYard extends Yard {
   readonly handedBack: readonly { readonly jobId: string; readonly tag: string }[];
 }
 
+/** When the vehicle that is bled live was: told by two pages, told the same. */
+const BLED_AT = new Date().toISOString();
+
 describe('every screen', function () {
   this.timeout(900000);
   const house = new House();
@@ -18,12 +21,13 @@ describe('every screen', function () {
   async function bleedLive(page: Page, jobId: string, slotId: string): Promise<void> {
     const tell = (path: string, id: string, data: object) =>
       page.request.post(`${house.url}/api/jobs/${jobId}/${path}`, {
-        data: { id, happenedAt: '2026-01-01T08:00:00.000Z', device: 'test', ...data },
+        data: { id, happenedAt: BLED_AT, device: 'test', ...data },
       });
     const session = '0197a000-0000-7000-8000-000000000001';
-    await tell('bleed-sessions', session, {
+    const begun = await tell('bleed-sessions', session, {
       ...{ circuits: [1], method: 'vacuum', product: 'Class 4 fluid, tin', fluidClass: '4', fullMl: 40, safeMl: 8, strokeMl: 4 },
     });
+    expect(begun.status(), await begun.text()).to.equal(200);
     for (const n of [1, 2, 3])
       await tell('bleed-steps', `0197a000-0000-7000-8000-00000000001${n}`, {
         ...{ sessionId: session, kind: 'stroke', slotId, colour: n < 3 ? 'dark' : 'amber', air: n === 2 ? 'bubbles' : 'none' },
@@ -80,6 +84,9 @@ describe('every screen', function () {
       ['nothing on a pedal', at('V 076', 'board')],
       ['book in again', `/jobs/${yard.handedBack.find((h) => !yard.jobs.some((j) => j.vehicle.tag === h.tag))!.jobId}/again`],
       ['sheet of an open job', at('V 063', 'sheet')],
+      ['what falls due', '/due'],
+      ['the year ahead', '/due?view=year'],
+      ['what stands', '/due?view=standing'],
       ['hand-back sheet', `/jobs/${yard.handedBack[0]!.jobId}/sheet`],
     ];
   }

@@ -306,6 +306,37 @@ describe('one vehicle from book-in to hand-back', function () {
     await pressAll(page.getByRole('button', { name: 'Gone', exact: true, pressed: false }));
     await page.getByText('nothing stands in the way').waitFor();
     await allSent(page);
+  });
+
+  it('counts its bedding-in off, stop by stop, and leaves the rest as after-care', async () => {
+    await button('Enter its steps').click();
+    await page.getByLabel('Product').fill('Pads, set 12');
+    const step = page.getByRole('group', { name: 'Step 1' });
+    for (const [label, value] of [
+      ['Stops', '3'],
+      ['From, km/h', '50'],
+      ['To, km/h', '60'],
+      ['Free between two, s', '2'],
+    ] as const)
+      await step.getByLabel(label).fill(value);
+    await page.getByText('A stop ends slower than it begins.').waitFor();
+    expect(await button('These are its steps').isDisabled()).to.equal(true);
+    await step.getByLabel('To, km/h').fill('10');
+    await button('These are its steps').click();
+    const count = page.getByRole('group', { name: 'Stops of bedding in' });
+    await count.focus();
+    await page.keyboard.press('Space');
+    await page.getByText('1 of 3', { exact: true }).waitFor();
+    await count.getByText('may stop').waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByText('2 of 3', { exact: true }).waitFor();
+    await button('Take the last one back').click();
+    await page.getByText('1 of 3', { exact: true }).waitFor();
+    await page.getByText('1 of 3 stops done here, by Pads, set 12; still to do: 2 from 50 to 10 km/h').waitFor();
+    await allSent(page);
+  });
+
+  it('is handed back by a lead, with the password', async () => {
     await button('Hand the vehicle back').click();
     await page.getByLabel(/^Password of/).fill('not the password');
     await button('Hand back').click();

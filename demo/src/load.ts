@@ -12,6 +12,7 @@ import { marl } from './vehicles/marl.ts';
 import { marrek } from './vehicles/marrek.ts';
 import { osken } from './vehicles/osken.ts';
 import { pellam } from './vehicles/pellam.ts';
+import { parcel } from './vehicles/parcel.ts';
 import { quillon } from './vehicles/quillon.ts';
 import { rooke } from './vehicles/rooke.ts';
 import { sallow } from './vehicles/sallow.ts';
@@ -32,6 +33,7 @@ export function demoStory(today: number): Story {
   osken(story);
   rooke(story, rack);
   corrie(story, rack);
+  parcel(story);
   return story;
 }
 

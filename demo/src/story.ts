@@ -152,7 +152,7 @@ export class Telling {
     setId: string,
     { frame, angleDeg, place }: Position,
     measurement: MeasurementId,
-    gaugeVersionId: string,
+    gaugeVersionId: string | null,
     typed: string,
   ): void {
     const unit: UnitId = MEASUREMENTS[measurement].unit;
@@ -169,6 +169,17 @@ export class Telling {
       canonical: q.canonical,
       resolution: q.resolution,
       fraction: q.fraction,
+    });
+  }
+  /** What was set on the bench and read again after it was held for some minutes. */
+  held(slot: Slot, measurement: 'bench_low' | 'bench_high', figures: readonly [string, string], minutes: number): void {
+    const setId = this.add('sets', {
+      ...{ slotId: slot.id, partId: this.car.partIn(slot), measurement, phase: 'as_fitted', surface: 'clean', cold: true },
+      ...{ averages: false, count: 2, ...PLAIN_SET },
+    });
+    plannedPositions(measurement, 2).forEach((position, i) => {
+      if (i > 0) this.at += minutes * millisecondsInMinute;
+      this.read(setId, position, measurement, null, figures[i] ?? '');
     });
   }
   look(slot: Slot, words: string, severity: 'note' | 'watch' | 'doubt' | 'reject' = 'note', rulesOut: OptionId[] = []): void {
@@ -357,11 +368,11 @@ export class Car {
   constructor(
     story: Story,
     facts: Omit<Vehicle, 'id' | 'ownerId' | 'version' | keyof typeof UNWEIGHED> & Partial<Vehicle>,
-    template: string,
+    template: string | ((vehicleId: string) => Layout),
   ) {
     this.story = story;
     this.vehicle = { ...UNWEIGHED, ...facts, id: v7(), ownerId: null, version: 1 };
-    const drawn = buildLayout(template, v7(), this.vehicle.id, v7);
+    const drawn = typeof template === 'string' ? buildLayout(template, v7(), this.vehicle.id, v7) : template(this.vehicle.id);
     // Looked up when it was booked in: what end float may be hangs on it.
     const slots = drawn.slots.map((s) => (s.kind === 'hub' ? { ...s, style: 'unit_bearing' } : s));
     this.layout = { ...drawn, slots };

@@ -13,16 +13,16 @@ export function proofFigureText(history: JobHistory, { set, ask }: ProofFigure):
   const { pattern, kind, unit } = MEASUREMENTS[ask.measurement];
   const spots = pattern.form === 'spots' ? pattern.spots : [];
   const several = spots.length > 1;
-  return history
-    .taken(set)
-    .flatMap(({ value, reading }) => {
-      const spot = spots.find((s) => s.id === reading.place);
-      if (!spot || (ask.places !== null && !ask.places.includes(spot.id))) return [];
-      const counted = kind === 'ratio' ? ` ${GAUGE_UNIT[usualGaugeAt(ask.measurement, spot.id)]}` : null;
+  const taken = history.taken(set);
+  return spots
+    .flatMap((spot) => {
+      const at = taken.find(({ reading }) => reading.place === spot.id);
+      if (!at || (ask.places !== null && !ask.places.includes(spot.id))) return [];
+      const { value, reading } = at;
       const text =
-        counted === null
-          ? displayWithUnit(value, kind, reading.resolution, unit)
-          : `${fixed(value, placesFor(reading.resolution))}${counted}`;
+        kind === 'ratio'
+          ? `${fixed(value, placesFor(reading.resolution))} ${GAUGE_UNIT[usualGaugeAt(ask.measurement, spot.id)]}`
+          : displayWithUnit(value, kind, reading.resolution, unit);
       return [several ? `${spot.label} ${text}` : text];
     })
     .join(', ');

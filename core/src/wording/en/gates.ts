@@ -1,6 +1,6 @@
 import { CORNER_NAME, type Corner } from '../../layout/kinds.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
-import { lowerFirst } from '../../quantity/display.ts';
+import { lowerFirst, upperFirst } from '../../quantity/display.ts';
 
 /** What stands before the first bleeder, as stages name it; wording leans on nothing above it. */
 type Gate =
@@ -32,7 +32,7 @@ export function gateWords(gate: Gate): string {
     case 'shut':
       return `A ${gate.what} is in the ${lowerFirst(placeName(gate.slot))}: it comes out first.`;
     case 'loose':
-      return `${gate.why}.`;
+      return `${upperFirst(gate.why)}.`;
     case 'stuck':
       return `${CORNER_NAME[gate.corner]}: its bleeder was ${gate.state} when it came, and nothing is told of it since.`;
     case 'paint':

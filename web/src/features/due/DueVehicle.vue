@@ -31,8 +31,8 @@ const session = useSession();
       />
     </div>
     <div class="bundles">
-      <section v-for="b in of.bundles" :key="b.access">
-        <h4>{{ ACCESS_NAME[b.access] }}</h4>
+      <div v-for="b in of.bundles" :key="b.access">
+        <b class="bundle">{{ ACCESS_NAME[b.access] }}</b>
         <ul>
           <li v-for="i in b.items" :key="i.key">
             <span class="day fig" :class="{ now: isDueNow(i, today) }">{{ i.on ? dayText(i.on) : dueAt(i.km) }}</span>
@@ -42,7 +42,7 @@ const session = useSession();
             </span>
           </li>
         </ul>
-      </section>
+      </div>
     </div>
   </article>
 </template>
@@ -72,7 +72,7 @@ const session = useSession();
   display: grid;
   gap: var(--space-3);
 }
-h4 {
+.bundle {
   font: 600 var(--type-caption)/22px var(--plate-font);
 }
 li {
@@ -98,7 +98,8 @@ li .small {
     grid-template-columns: minmax(0, 1fr);
   }
   li {
-    grid-template-columns: 96px minmax(0, 1fr);
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
   }
 }
 </style>

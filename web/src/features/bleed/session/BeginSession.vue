@@ -164,6 +164,7 @@ function begin(): void {
 }
 .minds {
   list-style: square inside;
+  margin-bottom: var(--space-2);
 }
 .how ol {
   list-style: decimal inside;
