@@ -243,7 +243,7 @@ describe('the van with four drums', function () {
 
   it('is handed back, with what was sealed, renewed, proved and left on its sheet', async () => {
     const sheet = await job.handBack();
-    for (const part of ['lot 4', 'Tube 4.75', 'Class 4 fluid', 'as the other side', 'held at 1 in 6', 'Wheel nuts again'])
+    for (const part of ['lot 4', 'Tube 4.75', 'Class 4 fluid', 'as the other side', 'uphill 9.5°', 'Wheel nuts again'])
       expect(sheet).to.include(part);
     for (const was of ['kit not known', 'No slope at the works', 'Cannot be tried']) expect(sheet).to.not.include(was);
     expect(job.errors).to.deep.equal([]);

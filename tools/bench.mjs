@@ -93,6 +93,8 @@ await run(async () => {
     for (const term of terms) await measure(`  search “${term}”`, 20, () => get(`/api/search?q=${encodeURIComponent(term)}`));
     await measure('the Yard', 20, () => get('/api/yard'));
     const { jobs } = await get('/api/yard');
+    for (let left = 1; left > 0;) ({ left } = await get('/api/dues'));
+    await measure('what falls due, of every vehicle', 20, () => get('/api/dues'));
     await measure('opening a job', 60, (i) => get(`/api/jobs/${jobs[i % jobs.length].jobId}`));
     for (const [n, readings] of [20, 2000].entries()) {
       const job = await followed({ url: server.url, databaseUrl, cookie, jobId: jobs[n].jobId, readings });

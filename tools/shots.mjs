@@ -17,7 +17,7 @@ const VIEWS = [
   ['layout', 'V 076', 'layout', 'caliper', 'FL'],
   ['bookin', 'V 076', 'bookin'],
   ['limits', '/limits'],
-  ['a-gauge', '/gauges', 'M-03'],
+  ['due', '/due?view=year'],
   ['gauge', 'V 071', 'gauge', 'rotor', 'FL'],
   ['gauge-night', 'V 071', 'gauge', 'rotor', 'FL', { colorScheme: 'dark' }],
   ['gauge-phone', 'V 071', 'gauge', 'rotor', 'FL', { viewport: { width: 390, height: 844 } }],
@@ -30,9 +30,17 @@ const VIEWS = [
   ['bleed', 'V 074', 'bleed'],
   ['press', 'V 063', 'prove'],
   ['handed-back', 'record of', 'V 041'],
-  ['prove', 'V 068', 'prove', 'caliper', 'FL'],
+  ['prove', 'V 078', 'prove'],
   ['sheet', 'handed back', 'V 071'],
 ];
+
+/** The newest job of a vehicle that was handed back. @returns {Promise<string>} */
+async function handedBack(request, url, tag) {
+  const { vehicles } = await (await request.get(`${url}/api/dues`)).json();
+  const { jobId } = vehicles.find((v) => v.tag === tag);
+  const { release, pastJobs } = await (await request.get(`${url}/api/jobs/${jobId}`)).json();
+  return release ? jobId : pastJobs.find((j) => j.releasedAt !== null).id;
+}
 
 await run(async () => {
   ensurePackages({ browser: true });
@@ -58,11 +66,10 @@ await run(async () => {
       const yard = await (await context.request.get(`${server.url}/api/yard`)).json();
       const job = yard.jobs.find((j) => j.vehicle.tag === place);
       const slot = job?.layout.slots.find((s) => (s.kind === kind || s.name === kind) && s.corner === corner);
-      const back = ['handed back', 'record of'].includes(place) ? yard.handedBack.findLast((h) => h.tag === stage) : null;
-      if (back) await page.goto(`${server.url}/jobs/${back.jobId}/${place === 'handed back' ? 'sheet' : 'prove'}`);
+      const back = ['handed back', 'record of'].includes(place) ? await handedBack(context.request, server.url, stage) : null;
+      if (back) await page.goto(`${server.url}/jobs/${back}/${place === 'handed back' ? 'sheet' : 'prove'}`);
       else await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
       await page.locator('h1').first().waitFor();
-      if (name === 'a-gauge') await page.getByRole('link', { name: stage }).click();
       if (name === 'layout') await page.getByRole('option', { name: /^Front left caliper/ }).click();
       if (name === 'trace') await page.locator('.cause').first().click();
       if (name === 'bleed') {

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { DUE_RULES, type DueRuleId } from '../src/catalogue/dueRules.ts';
+import { DUE_RULES, type DueRuleId } from '../src/service/dueRules.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { monthsAfter } from '../src/quantity/calendar.ts';
 import type { Use } from '../src/ledger/vehicleRecords.ts';

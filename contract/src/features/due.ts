@@ -58,6 +58,7 @@ export const due = {
       /** Limits that one person entered and nobody checked. */
       limitsUnchecked: z.number().int(),
     }),
+    asItIs: true,
   }),
   recordExercise: eventEndpoint('due', EVENTS.exercises, 'exercises', 'Says that a vehicle that stands was exercised'),
   calendars: endpoint({

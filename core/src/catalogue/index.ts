@@ -9,7 +9,6 @@ export {
   characteristicsAt,
   checkLimitOf,
 } from './characteristics.ts';
-export { BLEED_METHODS, type MethodFacts } from './bleedMethods.ts';
 export { causeMissing } from './consequences.ts';
 export type { FindingCode, FindingEntry, FindingSeverity, KnownFinding } from './findingKinds.ts';
 export { findingsOn } from './findingCatalogue.ts';
@@ -76,7 +75,6 @@ export {
   WAITS,
 } from './repairOptions.ts';
 export { type Stage, STAGE_NAME, STAGES } from './stages.ts';
-export { DUE_SOON_DAYS, type DueAccess } from './dueRules.ts';
 export { GENERIC_TORQUES, genericForJoint, genericForUnit, type GenericTorque } from './genericTorques.ts';
 export { answerable, SHIFTS, TABLES } from './trace/tables.ts';
 export { readFigure, takes } from './typedFigure.ts';

@@ -2,7 +2,7 @@ import type { MeasurementId } from './measurements.ts';
 import { itemBase } from './proofItems.ts';
 
 /** Where the figures of a proof are taken: at the control that it is asked of, at its wheel, or at what there is of a kind. */
-export type FigureAt = 'control' | 'wheel' | 'servo' | 'parking_lever' | 'parked_wheels' | 'wheels' | 'unit';
+type FigureAt = 'control' | 'wheel' | 'servo' | 'parking_lever' | 'parked_wheels' | 'wheels' | 'unit';
 
 /** Figures that an answer of a proof stands on. */
 export interface FigureAsk {

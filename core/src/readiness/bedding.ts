@@ -3,7 +3,7 @@ import type { BeddingPlan, BeddingStep } from '../ledger/families/beddingPlans.t
 import { disturbances } from './disturbed.ts';
 
 /** A step of bedding in with how many of its stops were driven. */
-export interface BeddingStepState extends BeddingStep {
+interface BeddingStepState extends BeddingStep {
   readonly done: number;
 }
 

@@ -1,4 +1,4 @@
-import { DUE_RULES, type DueAccess, type DueRuleId } from '../catalogue/dueRules.ts';
+import { DUE_RULES, type DueAccess, type DueRuleId } from './dueRules.ts';
 import { fluidState, type FluidCause } from '../history/due.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { putOffsOf } from '../history/putOffs.ts';

@@ -8,7 +8,7 @@ export function parcel(story: Story): void {
   const car = new Car(
     story,
     {
-      ...{ tag: 'V 078', name: 'Two calipers, by post', make: 'Tavell', model: 'Corrie', year: 1970, variant: null, body: 'units alone' },
+      ...{ tag: 'V 078', name: 'Two calipers, by post', make: 'Tavell', model: 'Corrie', year: 1970, variant: null, body: '' },
       ...{ use: 'seasonal', climate: 'temperate', storage: 'dry', standsYears: null, distanceUnit: 'none' },
     },
     (vehicleId) => buildStandalone([{ kind: 'caliper', count: 2, pistons: 2 }], v7(), vehicleId, v7),

@@ -1,4 +1,4 @@
-import { type DueAccess, type DueRuleId } from '../../catalogue/dueRules.ts';
+import { type DueAccess, type DueRuleId } from '../../service/dueRules.ts';
 import type { ExerciseKind } from '../../ledger/families/exercises.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
 import { groupThousands, lowerFirst } from '../../quantity/display.ts';

@@ -1,9 +1,9 @@
 import type { DueItem, VehicleDue } from '@dauer/contract';
-import { DUE_SOON_DAYS, type DueAccess } from '@dauer/core/catalogue';
+import { DUE_SOON_DAYS, type DueAccess } from '@dauer/core/service';
 import { daysAfter, monthsAfter } from '@dauer/core/quantity';
 
 /** What of a vehicle is done in one go: what the same access gives. */
-export interface Bundle {
+interface Bundle {
   readonly access: DueAccess;
   readonly items: readonly DueItem[];
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CLUTCH_CIRCUIT } from '@dauer/core/layout';
+import { CLUTCH_CIRCUIT, isStandalone } from '@dauer/core/layout';
 import { VERDICT_WORD } from '@dauer/core/wording';
 import type { YardJob } from '@dauer/contract';
 import { computed } from 'vue';
@@ -18,7 +18,12 @@ const shown = computed(() =>
   ),
 );
 const COUNT: Readonly<Record<number, string>> = { 1: 'one', 2: 'two', 3: 'three' };
+const alone = computed(() => isStandalone(props.job.layout));
 const about = computed(() => {
+  if (alone.value) {
+    const units = props.job.layout.slots.filter((s) => s.parentId === null).length;
+    return `${units} ${units === 1 ? 'unit' : 'units'}, without a vehicle`;
+  }
   const kinds = props.job.layout.slots.map((s) => s.kind);
   const discs = kinds.filter((k) => k === 'rotor').length;
   const drums = kinds.filter((k) => k === 'drum').length;
@@ -47,7 +52,8 @@ const target = computed(() => ({
 <template>
   <section class="bay" :aria-label="`${job.vehicle.tag} ${job.vehicle.name}`">
     <span class="no" aria-hidden="true">{{ n }}</span>
-    <MiniMap class="map" :layout="job.layout" :marks="job.marks" />
+    <MiniMap v-if="!alone" class="map" :layout="job.layout" :marks="job.marks" />
+    <span v-else class="map" />
     <div class="plate-col">
       <div class="tagline">
         <TagPlate :tag="job.vehicle.tag" />

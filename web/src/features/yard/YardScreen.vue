@@ -72,7 +72,7 @@ onBeforeUnmount(off);
     </div>
     <aside class="side" aria-label="Falling due">
       <div class="head">
-        <h2>Fluid falling due</h2>
+        <h2>Fluid due</h2>
         <RouterLink class="link" to="/due">All</RouterLink>
         <span class="grow" />
         <span class="second clock">{{ clock }}</span>

@@ -1,7 +1,7 @@
-import type { BleedMethod } from '../ledger/families/bleedPulls.ts';
+import type { BleedMethod } from '../../ledger/families/bleedPulls.ts';
 
 /** How fluid is moved by one method: what it takes, how it goes, and where it deceives. */
-export interface MethodFacts {
+interface MethodFacts {
   readonly gear: readonly string[];
   readonly steps: readonly string[];
   readonly traps: readonly string[];
