@@ -9,7 +9,7 @@ import type { Slot } from '../src/layout/graph.ts';
 import { buildStandalone } from '../src/layout/standaloneUnits.ts';
 import { TEMPLATES } from '../src/layout/templates.ts';
 import { buildHandbackProofs } from './proofLines.ts';
-import { figuresMissing } from '../src/readiness/proofFigures.ts';
+import { figureFault, figuresMissing } from '../src/readiness/proofFigures.ts';
 import { proofStops } from '../src/views/proofStops.ts';
 import { figureRefusal, proofRefusal } from '../src/views/proofRefusal.ts';
 import { base, fileOn, FOUR, id, JobFixture, NOW } from './jobFixture.ts';
@@ -73,6 +73,20 @@ describe('figures of proofs', () => {
     expect([one?.stands, one?.lapsed?.slot.kind]).to.deep.equal([false, 'drum']);
     expect(figuresMissing(state(t).context.figuresOf(itemOf(t, 'release', 'FR'))), 'another wheel').to.deep.equal([]);
     expect(proofStops(state(t)).find((s) => s.measurement === 'wheel_drag')).to.equal(undefined, 'the first press comes first');
+  });
+
+  it('taken while something is blocked it is provisional, and does not become good by waiting', () => {
+    const t = new JobFixture(FOUR);
+    const block = { ...base(t.next()), slotId: t.slot('caliper'), what: 'block' as const, note: '' };
+    t.file.putIns = [block];
+    t.sound('pedal_hold');
+    t.file.takenOuts = [{ ...base(t.next()), putInId: block.id }];
+    const [figure] = state(t).context.figuresOf(itemOf(t, 'pedal_hold'));
+    expect([figure?.stands, figure?.lapsed]).to.deep.equal([false, null]);
+    expect(figureFault(figure!)).to.equal('Provisional, as it stood then: block in the front left caliper. Do it again.');
+    expect(why(t, 'pedal_hold')).to.match(/figures first/);
+    t.sound('pedal_hold');
+    expect(why(t, 'pedal_hold')).to.equal(null);
   });
 
   it('a slope that was held or a pull: one of them is enough', () => {

@@ -206,7 +206,7 @@ export function deriveOpened({ history, at }: OpenedJob): JobState {
     proofStatus,
     figuresOf: (item) => {
       const key = proofKey(item.item, item.corner);
-      const list = figures.get(key) ?? proofFigures({ history, components, disturbed: proofStatus.disturbed }, item);
+      const list = figures.get(key) ?? proofFigures({ history, components, standing: proofStatus }, item);
       figures.set(key, list);
       return list;
     },

@@ -3,7 +3,7 @@ export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
 export { gaugedAt, whyNotGauged } from './mayGauge.ts';
 export { beddingOf, type BeddingState } from './bedding.ts';
 export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';
-export { figuresMissing, type ProofFigure } from './proofFigures.ts';
+export { figureFault, figuresMissing, type ProofFigure } from './proofFigures.ts';
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
 export { optionsOf, whyNotHoned } from './options.ts';
 export { boardOn } from './pedalLock.ts';

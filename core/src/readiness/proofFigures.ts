@@ -11,6 +11,10 @@ import type { ReadingSet } from '../ledger/families/sets.ts';
 import type { Disturbed } from './disturbed.ts';
 import { endedBy } from './lapsing.ts';
 import { pressedFor } from './pedalLock.ts';
+import type { ProofStatus } from './proofStatus.ts';
+import { notComplete, type PlaceState } from './unitState.ts';
+import { PROOF_REFUSAL } from '../wording/en/prove.ts';
+import { STATUS } from '../wording/en/readiness.ts';
 
 /** Figures of a proof at one place, as they stand. */
 export interface ProofFigure {
@@ -24,6 +28,8 @@ export interface ProofFigure {
   readonly stands: boolean;
   /** Taken, and something since ended it. */
   readonly lapsed: Disturbed | null;
+  /** A place on its control was not complete when it was taken: shown, and it closes nothing. */
+  readonly provisional: PlaceState | null;
   /** What was held was read too soon after it was set: for how long, and for how long it has to be, s. */
   readonly short: { readonly ran: number; readonly needs: number } | null;
 }
@@ -79,7 +85,7 @@ function heldShort(id: MeasurementId, taken: readonly Taken[]): ProofFigure['sho
 export interface FigureSource {
   readonly history: JobHistory;
   readonly components: readonly Component[];
-  readonly disturbed: readonly Disturbed[];
+  readonly standing: Pick<ProofStatus, 'disturbed' | 'incompleteAt'>;
 }
 
 /**
@@ -87,7 +93,7 @@ export interface FigureSource {
  * since its oldest reading.
  * Source: handbook 60, Standing and lapsing.
  */
-export function proofFigures({ history, components, disturbed }: FigureSource, item: ProofItem): ProofFigure[] {
+export function proofFigures({ history, components, standing }: FigureSource, item: ProofItem): ProofFigure[] {
   const { layout, job } = history.records;
   return figuresAsked(item.item).flatMap((ask) =>
     placesOf(layout, item, ask).map((slot): ProofFigure => {
@@ -102,17 +108,19 @@ export function proofFigures({ history, components, disturbed }: FigureSource, i
       const oldest = [...mine].sort((a, b) => (a.reading.happenedAt < b.reading.happenedAt ? -1 : 1))[0]?.reading ?? null;
       const lapsed =
         oldest &&
-        endedBy(layout, disturbed, {
+        endedBy(layout, standing.disturbed, {
           ...{ kind: 'item', item: item.item, corner: item.corner },
           ...{ at: oldest.happenedAt, recordedAt: oldest.recordedAt },
         });
+      const provisional = oldest && lapsed === null ? standing.incompleteAt(item, oldest.happenedAt) : null;
       const short = heldShort(ask.measurement, mine);
       const judged = components.find((c) => c.slot.id === slot.id)?.judged ?? [];
       return {
         ...{ slot, ask, set, lapsed },
         judged: set ? judged.filter((j) => j.characteristic.takenFrom === ask.measurement && j.setId === set.id) : [],
         short,
-        stands: whole && lapsed === null && short === null,
+        provisional,
+        stands: whole && lapsed === null && short === null && provisional === null,
       };
     }),
   );
@@ -130,4 +138,11 @@ export function figuresMissing(figures: readonly ProofFigure[]): ProofFigure[] {
 /** The figure that says the opposite of *passed*; null where none does. */
 export function figurePast(figures: readonly ProofFigure[]): Judged | null {
   return figures.flatMap((f) => (f.stands ? f.judged : [])).find((j) => j.verdict === 'past') ?? null;
+}
+
+/** Why what was taken closes nothing, in words; null where it counts, and where nothing was taken. */
+export function figureFault({ lapsed, provisional, short }: ProofFigure): string | null {
+  if (lapsed) return PROOF_REFUSAL.lapsed(lapsed.what);
+  if (provisional) return STATUS.provisional(notComplete(provisional));
+  return short && PROOF_REFUSAL.short(short);
 }

@@ -37,6 +37,8 @@ export interface ProofStatus {
   readonly disturbed: readonly Disturbed[];
   /** Newest answer to an item of proof. */
   readonly answer: (item: ProofItem) => WithStatus<Proof> | null;
+  /** The first place on the controls of an item that was not complete at an instant: what was taken then is provisional. */
+  readonly incompleteAt: (item: Pick<ProofItem, 'item' | 'corner'>, instant: string) => PlaceState | null;
   /** Newest pull at a bleeder. */
   readonly pull: (bleederId: string) => WithStatus<BleedPull> | null;
   /** Newest torque of a point. */
@@ -105,6 +107,7 @@ export function openProofStatus(history: JobHistory): ProofStatus {
     disturbed,
     answer: (item) =>
       withStatus(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
+    incompleteAt: (item, instant) => incomplete(pressedFor(records.layout, item), instant, () => true),
     pull: (slotId) => {
       const newest = pulls.findLast((p) => p.slotId === slotId);
       const pressesNothing = newest?.method != null && !PRESSING.includes(newest.method);

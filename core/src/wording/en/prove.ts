@@ -38,6 +38,8 @@ export const PROOF_REFUSAL = {
   figures: (question: string, what: readonly string[]): string => `${question}: its figures first, ${what.join(', ')}.`,
   figure: (measurement: MeasurementId, slot: Slot): string =>
     `${placeName(slot).toLowerCase()} ${MEASUREMENTS[measurement].name.toLowerCase()}`,
+  /** What ended a figure. */
+  lapsed: (what: string): string => `ended: ${what}`,
   /** What was set and held was read too soon. */
   short: ({ ran, needs }: { readonly ran: number; readonly needs: number }): string =>
     `held ${minutes(ran)} of ${minutes(needs)}: set it anew, and hold it`,

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { MEASUREMENTS, proofCloses, type ProofItem, type ProofResult, RESULT_WORD } from '@dauer/core/catalogue';
 import { CORNER_NAME } from '@dauer/core/layout';
-import { figuresMissing, isGood, type ProofFigure, whyNotGood } from '@dauer/core/readiness';
+import { figureFault, figuresMissing, isGood, type ProofFigure, whyNotGood } from '@dauer/core/readiness';
 import { figureRefusal, proofAsks, proofFigureText, proofHindrance } from '@dauer/core/views';
 import { lowerFirst } from '@dauer/core/quantity';
 import { type Verdict, worst } from '@dauer/core/verdict';
-import { limitText, PROOF_REFUSAL } from '@dauer/core/wording';
+import { limitText } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import VerdictMark from '../../fittings/VerdictMark.vue';
@@ -34,11 +34,7 @@ const nameOf = (f: ProofFigure): string => {
 const shown = computed(() => figures.value.filter((f) => f.set !== null || missing.value.has(f)));
 const more = computed(() => figures.value.filter((f) => f.set === null && f.ask.need === 'wanted'));
 const markOf = (f: ProofFigure): Verdict => (f.stands ? (worst(f.judged.map((j) => j.verdict)) ?? 'holds') : 'not_gauged');
-const saidOf = (f: ProofFigure): string => {
-  if (f.stands) return proofFigureText(job.history, f);
-  if (f.lapsed) return `ended: ${f.lapsed.what}`;
-  return f.short ? PROOF_REFUSAL.short(f.short) : '';
-};
+const saidOf = (f: ProofFigure): string => (f.stands ? proofFigureText(job.history, f) : (figureFault(f) ?? ''));
 const lapsed = computed(() => {
   const wrong = whyNotGood(now.value);
   return now.value && wrong ? `${RESULT_WORD[now.value.record.result]} on ${dayText(now.value.record.happenedAt)}. ${wrong}` : null;

@@ -95,7 +95,11 @@ async function take(stop: {
   await router.push({ path: `/jobs/${job.records.job.id}/gauge`, query: { pick: stop.slotId } });
 }
 const takeFigure = (f: ProofFigure): Promise<void> =>
-  take({ slotId: f.slot.id, measurement: f.ask.measurement, afresh: f.stands || f.lapsed !== null || f.short !== null });
+  take({
+    slotId: f.slot.id,
+    measurement: f.ask.measurement,
+    afresh: f.stands || f.lapsed !== null || f.short !== null || f.provisional !== null,
+  });
 </script>
 
 <template>
