@@ -49,6 +49,11 @@ describe('what a job leaves behind', () => {
     dry.part(dry.slot('caliper', 'RL'), 'resealed');
     expect(care(dry).map((i) => i.item)).to.deep.equal(['leak_next_day', 'second_bleed']);
     expect(care(dry)[1]?.why).to.equal('A component was fitted dry or resealed.');
+    const tied = new JobFixture(FOUR);
+    tied.file.putIns = [{ ...base(tied.next()), slotId: tied.slot('hose'), what: 'tie', note: '' }];
+    expect(care(tied), 'a hose that is tied up').to.deep.equal([]);
+    tied.file.putIns = [{ ...base(tied.next()), slotId: tied.slot('pedal', null), what: 'tie', note: '' }];
+    expect(care(tied).map((i) => i.why)).to.deep.equal(['A lever was tied overnight: what air rose is let out.']);
   });
   it('wheel nuts are named by wheel and come again by distance; new linings or faces are bedded in', () => {
     const t = new JobFixture(FOUR);

@@ -58,6 +58,10 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
       ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve', 'clutch_master', 'clutch_slave'].includes(kindOf(e)),
   );
   const airy = here(records.bleedPulls).filter((p) => p.air !== 'none');
+  // Source: handbook 60, After: the lever tied overnight.
+  const tied = here(records.putIns).some(
+    (p) => p.what === 'tie' && ['pedal', 'hand_lever', 'foot_lever'].includes(slotById(records.layout, p.slotId)?.kind ?? ''),
+  );
   const bedding = parts.filter(
     (e) =>
       ['fitted', 'machined'].includes(e.kind) &&
@@ -73,14 +77,14 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
     ...(hydraulicOpened
       ? [{ item: 'leak_next_day', what: AFTER_CARE.leaks, on: daysAfter(at, 1), km: null, why: AFTER_CARE.leaksWhy }]
       : []),
-    ...(airy.length > 0 || dry.length > 0
+    ...(airy.length > 0 || dry.length > 0 || tied
       ? [
           {
             item: SECOND_BLEED,
             what: AFTER_CARE.secondBleed,
             on: daysAfter(at, 1),
             km: null,
-            why: AFTER_CARE.secondBleedWhy(dry.length > 0),
+            why: AFTER_CARE.secondBleedWhy(dry.length > 0 ? 'dry' : airy.length > 0 ? 'air' : 'tied'),
           },
         ]
       : []),

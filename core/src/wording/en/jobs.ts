@@ -51,7 +51,12 @@ export const AFTER_CARE = {
   leaks: 'Look again for leaks, hours later',
   leaksWhy: 'A leak shows tomorrow.',
   secondBleed: 'Bleed a second time',
-  secondBleedWhy: (dry: boolean): string => (dry ? 'A component was fitted dry or resealed.' : 'Air came while bleeding.'),
+  secondBleedWhy: (because: 'dry' | 'air' | 'tied'): string =>
+    ({
+      dry: 'A component was fitted dry or resealed.',
+      air: 'Air came while bleeding.',
+      tied: 'A lever was tied overnight: what air rose is let out.',
+    })[because],
   secondBleedLeft: (bleeders: readonly Slot[]): string =>
     `It is closed by what came, not by a tick. Enter the volume at: ${bleeders.map(lower).join(', ')}, each closed and without air.`,
   retorque: (corners: readonly Corner[]): string => `Wheel nuts again: ${corners.map((c) => CORNER_NAME[c].toLowerCase()).join(', ')}`,
