@@ -3,7 +3,7 @@ import { openHistory } from '../src/history/jobHistory.ts';
 import { openProofStatus } from '../src/readiness/proofStatus.ts';
 import { type BleedGate, bleedGates, blocksBleeding } from '../src/stages/bleed/gates.ts';
 import { unfitFor } from '../src/stages/bleed/unfit.ts';
-import { BLEED_METHODS } from '../src/stages/bleed/methods.ts';
+import { BLEED_METHODS } from '../src/wording/en/bleedMethods.ts';
 import type { BleedMethod } from '../src/ledger/families/bleedPulls.ts';
 import { gateWords } from '../src/wording/en/gates.ts';
 import { ReworkFixture } from './contributions.ts';

@@ -1,7 +1,6 @@
 /** What each stage of a job owes. */
 export { type BleedGate, bleedGates, blocksBleeding } from './bleed/gates.ts';
 export { type Unfit, unfitFor } from './bleed/unfit.ts';
-export { BLEED_METHODS } from './bleed/methods.ts';
 export { circuitsToBleed } from './bleed/obligations.ts';
 export {
   bearsStroke,

@@ -73,6 +73,7 @@ export {
   sentence,
   sourceOf,
 } from './en/verdicts.ts';
+export { BLEED_METHODS } from './en/bleedMethods.ts';
 export { gateWords, UNFIT } from './en/gates.ts';
 export { ACCESS_NAME, dueAt, dueWhat, dueWhy, EXERCISE_NAME } from './en/service.ts';
 export type { MoveLevel } from './reasons.ts';
