@@ -45,7 +45,7 @@ describe('a sentence', function () {
 });
 
 /** Storeys in which rules stand: they give reasons, and the wording folder says them. */
-const RULES = ['estimate', 'verdict', 'inference', 'metrology', 'history', 'judging', 'readiness', 'stages', 'job', 'views'];
+const RULES = ['estimate', 'verdict', 'inference', 'metrology', 'history', 'judging', 'service', 'readiness', 'stages', 'job', 'views'];
 
 /** What looks like words to be shown: two of them beside each other, one with a capital, or a full stop after one. */
 const LIKE_WORDS = /[a-zé]{2,},? [a-z(]{2,}|[a-z]{3,}[.:?] |^[A-Z][a-z]{2,}$|[a-z]{3} \{|\} [a-z]{3}/;
