@@ -184,7 +184,16 @@ describe('the import', () => {
         fluid: { tag: string; due: string }[];
       }>('GET', '/api/yard')
     ).body;
-    expect(yard.jobs.map((j) => j.vehicle.tag).sort()).to.deep.equal(['V 059', 'V 063', 'V 068', 'V 071', 'V 072', 'V 074', 'V 076', 'V 078']);
+    expect(yard.jobs.map((j) => j.vehicle.tag).sort()).to.deep.equal([
+      'V 059',
+      'V 063',
+      'V 068',
+      'V 071',
+      'V 072',
+      'V 074',
+      'V 076',
+      'V 078',
+    ]);
     for (const j of yard.jobs) {
       const state = deriveJob(await shop.reader.file(j.jobId), new Date().toISOString());
       expect([j.stage, j.share, j.blocks]).to.deep.equal([state.stage, state.share, state.blocks.length]);
