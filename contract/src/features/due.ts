@@ -17,7 +17,7 @@ const dueItem = z.object({
   /** The distance has come. */
   reached: z.boolean(),
   /** With what it is done together. */
-  access: z.enum(['wheels_off', 'under_it', 'driven', 'standing']),
+  access: z.enum(['wheels_off', 'driven', 'standing']),
 });
 export type DueItem = z.infer<typeof dueItem>;
 

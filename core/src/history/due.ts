@@ -1,6 +1,7 @@
 import { type DueReason, fluidClass, fluidDue, refitWater, waterAfter, waterAtBoiling, waterConstant } from '../catalogue/fluids.ts';
 import { type Layout, type Slot, slotById } from '../layout/graph.ts';
 import { type Drawn, drawnAt, fallsShort } from './drawn.ts';
+import type { JobHistory } from './jobHistory.ts';
 import type { BleedPull } from '../ledger/families/bleedPulls.ts';
 import type { EarlierWork } from '../ledger/families/earlierWork.ts';
 import type { FluidSample } from '../ledger/families/fluidSamples.ts';
@@ -19,6 +20,17 @@ export interface FluidRecords {
   readonly earlier?: readonly EarlierWork[];
   /** What was measured of it. */
   readonly samples?: readonly FluidSample[];
+}
+
+/** What a vehicle's fluid is known from, as its records stand. */
+export function fluidRecordsOf(history: JobHistory): FluidRecords {
+  const { fluidServices, bleedPulls, earlierWork, fluidSamples } = history.records;
+  return {
+    services: history.active(fluidServices),
+    pulls: history.active(bleedPulls),
+    earlier: history.active(earlierWork),
+    samples: history.active(fluidSamples),
+  };
 }
 
 /** The fluid of one circuit: what it was last changed to, and a change begun since and not finished. */

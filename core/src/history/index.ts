@@ -6,7 +6,7 @@ export { type Arrival, type ArrivalRow, arrivalsOf, workBegun } from './arrivals
 export { isOfAnother, signatories } from './authorship.ts';
 export { fileAsOf, fileUntil } from './asOf.ts';
 export { type JobHistory, openHistory } from './jobHistory.ts';
-export { closedClear, type FluidState, fluidState, fluidVerdict } from './due.ts';
+export { closedClear, fluidRecordsOf, type FluidState, fluidState, fluidVerdict } from './due.ts';
 export { lateEvents, writtenUpLater } from './late.ts';
 export { moved, movedTwice } from './moved.ts';
 export { replacedBy } from './replaced.ts';

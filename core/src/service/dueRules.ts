@@ -4,7 +4,7 @@ import type { Use } from '../ledger/vehicleRecords.ts';
 export type DueRuleId = 'exercise' | 'open' | 'hoses' | 'bearings' | 'parking';
 
 /** What has to be off or done to come to something: what is done together. */
-export type DueAccess = 'wheels_off' | 'under_it' | 'driven' | 'standing';
+export type DueAccess = 'wheels_off' | 'driven' | 'standing';
 
 /** An interval, in months, by how a vehicle is used (generic). */
 export interface DueRule {

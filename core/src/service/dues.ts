@@ -1,5 +1,5 @@
 import { DUE_RULES, type DueAccess, type DueRuleId } from './dueRules.ts';
-import { fluidState, type FluidCause } from '../history/due.ts';
+import { fluidRecordsOf, fluidState, type FluidCause } from '../history/due.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { putOffsOf } from '../history/putOffs.ts';
 import { partIn } from '../history/whereabouts.ts';
@@ -82,19 +82,9 @@ function lastFitted(history: JobHistory, slot: Slot): string | null {
 }
 
 function fluidDues(history: JobHistory, today: string): Due[] {
-  const { layout, vehicle, ...records } = history.records;
+  const { layout, vehicle } = history.records;
   if (!isHydraulic(layout) || isStandalone(layout)) return [];
-  const state = fluidState(
-    layout,
-    {
-      services: history.active(records.fluidServices),
-      pulls: history.active(records.bleedPulls),
-      earlier: history.active(records.earlierWork),
-      samples: history.active(records.fluidSamples),
-    },
-    vehicle,
-    today,
-  );
+  const state = fluidState(layout, fluidRecordsOf(history), vehicle, today);
   const base = { key: 'fluid', about: 'fluid', slots: [], said: null, km: null, access: 'wheels_off' } as const;
   return [
     state

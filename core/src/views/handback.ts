@@ -1,7 +1,7 @@
 import { fluidClass } from '../catalogue/fluids.ts';
 import { RESULT_WORD } from '../catalogue/proofItems.ts';
 import { putOffsOf } from '../history/putOffs.ts';
-import { fluidState } from '../history/due.ts';
+import { fluidRecordsOf, fluidState } from '../history/due.ts';
 import type { JobState } from '../job/job.ts';
 import { answerTo } from '../history/proofAnswers.ts';
 import { openDue } from '../judging/care.ts';
@@ -73,13 +73,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
           }),
         ),
     );
-  const fluid = {
-    services: history.active(records.fluidServices),
-    pulls: history.active(records.bleedPulls),
-    earlier: history.active(records.earlierWork),
-    samples: history.active(records.fluidSamples),
-  };
-  const due = fluidState(records.layout, fluid, records.vehicle, today);
+  const due = fluidState(records.layout, fluidRecordsOf(history), records.vehicle, today);
   const complaint = here(records.proofs)
     .filter((p) => p.item === 'complaint')
     .at(-1);

@@ -1,6 +1,6 @@
 import type { DueItem, VehicleDue } from '@dauer/contract';
 import { duesOf, lastExercised } from '@dauer/core/service';
-import { fluidState, openHistory } from '@dauer/core/history';
+import { fluidRecordsOf, fluidState, openHistory } from '@dauer/core/history';
 import type { JobState } from '@dauer/core/job';
 import type { JobRecords } from '@dauer/core/ledger';
 import { mayMove } from '@dauer/core/views';
@@ -22,17 +22,7 @@ export const noFacts = (jobId: string): DueFacts => ({
 /** What falls due on a vehicle, from the records of its newest job: what came after its hand-back counts as well. */
 export function dueFactsOf(state: JobState, records: JobRecords, today: string): DueFacts {
   const history = openHistory(records);
-  const fluid = fluidState(
-    records.layout,
-    {
-      services: history.active(records.fluidServices),
-      pulls: history.active(records.bleedPulls),
-      earlier: history.active(records.earlierWork),
-      samples: history.active(records.fluidSamples),
-    },
-    records.vehicle,
-    today,
-  );
+  const fluid = fluidState(records.layout, fluidRecordsOf(history), records.vehicle, today);
   const counted = [...history.active(records.counters), ...history.active(records.exercises)].flatMap((c) => (c.km === null ? [] : [c]));
   return {
     jobId: records.job.id,

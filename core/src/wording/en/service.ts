@@ -60,7 +60,6 @@ export const dueAt = (km: number | null): string => (km === null ? '' : `at ${gr
 /** What is done together, as it is said. */
 export const ACCESS_NAME: Readonly<Record<DueAccess, string>> = {
   wheels_off: 'While the wheels are off',
-  under_it: 'From below',
   driven: 'On a drive',
   standing: 'As it stands',
 };

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isDuty } from '@dauer/core/ledger';
-import { fluidState } from '@dauer/core/history';
+import { fluidRecordsOf, fluidState } from '@dauer/core/history';
 import { planOfLayout } from '@dauer/core/hydraulics';
 import { placeName, slotById } from '@dauer/core/layout';
 import { bleedOrder, circuitsToBleed, lastSession, sessionState } from '@dauer/core/stages';
@@ -38,13 +38,7 @@ const session = computed(() => {
 });
 const allPulls = computed(() => job.state.history.active(job.state.records.bleedPulls));
 const pulls = computed(() => allPulls.value.filter((p) => p.jobId === job.state.records.job.id));
-const services = computed(() => job.state.history.active(job.state.records.fluidServices));
-const fluids = computed(() => ({
-  services: services.value,
-  pulls: allPulls.value,
-  earlier: job.state.history.active(job.state.records.earlierWork),
-  samples: job.state.history.active(job.state.records.fluidSamples),
-}));
+const fluids = computed(() => fluidRecordsOf(job.state.history));
 const due = computed(() => fluidState(job.state.records.layout, fluids.value, job.state.records.vehicle, job.today));
 const water = computed(() => waterCourse(job.state.records.layout, fluids.value, job.state.records.vehicle, job.today));
 const waits = computed(() => job.state.obligations.find((o) => o.stage === 'bleed' && o.state === 'waiting')?.why ?? null);

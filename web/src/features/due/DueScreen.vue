@@ -4,8 +4,9 @@ import { useDebounceFn, useTimeoutFn, useUrlSearchParams } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import { onChange } from '../../app/live.ts';
+import ViewTabs from '../../fittings/ViewTabs.vue';
 import CalendarPanel from './CalendarPanel.vue';
-import { dueSoon, yearAhead } from './dueGroups.ts';
+import { dueSoon, standing, yearAhead } from './dueGroups.ts';
 import DueVehicle from './DueVehicle.vue';
 import FleetTable from './FleetTable.vue';
 import YearAhead from './YearAhead.vue';
@@ -32,8 +33,9 @@ const soon = computed(() => dueSoon(vehicles.value, today.value));
 const counts = computed(() => ({
   due: soon.value.length,
   year: today.value === '' ? 0 : yearAhead(vehicles.value, today.value).reduce((n, m) => n + m.count, 0),
-  standing: vehicles.value.filter((v) => v.use === 'stands' || (v.standsYears ?? 0) > 0).length,
+  standing: standing(vehicles.value).length,
 }));
+const views = computed(() => VIEWS.map((v) => ({ id: v, title: TITLE[v], count: data.value ? counts.value[v] : '' })));
 </script>
 
 <template>
@@ -46,12 +48,7 @@ const counts = computed(() => ({
         }}
       </span>
     </div>
-    <nav class="views" aria-label="What is shown">
-      <button v-for="v in VIEWS" :key="v" type="button" class="view" :aria-pressed="view === v" @click="view = v">
-        <b>{{ TITLE[v] }}</b>
-        <span class="fig">{{ data ? counts[v] : '' }}</span>
-      </button>
-    </nav>
+    <ViewTabs v-model="view" :views="views" />
     <p v-if="error" class="problem" role="alert">
       {{ sentenceOf(error) }}
       <button class="link" type="button" @click="refetch()">Try again</button>
@@ -75,33 +72,6 @@ const counts = computed(() => ({
 </template>
 
 <style scoped>
-.views {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-2);
-  padding: var(--space-3) 0;
-}
-.view {
-  display: flex;
-  gap: var(--space-2);
-  align-items: baseline;
-  min-height: var(--touch);
-  padding: 0 var(--space-4);
-  align-content: center;
-  background: none;
-  color: var(--ink);
-  border: var(--line-hair) solid var(--ink);
-  border-radius: var(--corner);
-  cursor: pointer;
-}
-.view b {
-  font: 600 var(--type-body)/42px var(--plate-font);
-}
-.view[aria-pressed='true'] {
-  border-width: var(--line-head);
-  border-color: var(--blue);
-  background: var(--blue-tint);
-}
 .empty {
   margin: var(--space-5) 0;
 }

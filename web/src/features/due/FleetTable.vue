@@ -5,14 +5,14 @@ import { useSession } from '../../app/session.ts';
 import BookTable from '../../fittings/BookTable.vue';
 import { dayText } from '../../fittings/dates.ts';
 import MoveMark from '../../fittings/MoveMark.vue';
-import { isDueNow } from './dueGroups.ts';
+import { isDueNow, standing } from './dueGroups.ts';
 import ExerciseButton from './ExerciseButton.vue';
 
 /** Vehicles that stand: since when, last exercised, how old their fluid is, what is next, and whether they may be moved. */
 const props = defineProps<{ vehicles: readonly VehicleDue[]; today: string }>();
 const emit = defineEmits<{ noted: [] }>();
 const session = useSession();
-const standing = computed(() => props.vehicles.filter((v) => v.use === 'stands' || (v.standsYears ?? 0) > 0));
+const rows = computed(() => standing(props.vehicles));
 const next = (v: VehicleDue) => v.dues.find((d) => d.on !== null) ?? null;
 const COLUMNS = [
   { key: 'vehicle', title: 'Vehicle', order: (v: VehicleDue) => v.tag },
@@ -26,7 +26,7 @@ const COLUMNS = [
 </script>
 
 <template>
-  <BookTable v-if="standing.length > 0" :columns="COLUMNS" :rows="standing" label="Vehicles that stand">
+  <BookTable v-if="rows.length > 0" :columns="COLUMNS" :rows="rows" label="Vehicles that stand">
     <template #vehicle="{ row }">
       <RouterLink class="go" :to="`/jobs/${row.jobId}/bookin`">{{ row.tag }} {{ row.name }}</RouterLink>
     </template>

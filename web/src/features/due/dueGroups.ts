@@ -20,7 +20,11 @@ export interface Month {
   readonly count: number;
 }
 
-const ORDER: readonly DueAccess[] = ['wheels_off', 'under_it', 'standing', 'driven'];
+const ORDER: readonly DueAccess[] = ['wheels_off', 'standing', 'driven'];
+
+/** Vehicles that stand, or stood for years. */
+export const standing = (vehicles: readonly VehicleDue[]): VehicleDue[] =>
+  vehicles.filter((v) => v.use === 'stands' || (v.standsYears ?? 0) > 0);
 
 /** Items of a vehicle, bundled by what gives access to them. */
 function bundled(vehicle: VehicleDue, items: readonly DueItem[]): VehicleBundles[] {

@@ -5,6 +5,7 @@ import { refDebounced, useUrlSearchParams } from '@vueuse/core';
 import { computed } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
 import BookTable from '../../fittings/BookTable.vue';
+import ViewTabs from '../../fittings/ViewTabs.vue';
 import { dayText } from '../../fittings/dates.ts';
 import PartsTabs from './PartsTabs.vue';
 
@@ -46,6 +47,7 @@ const COLUMNS = [
   { key: 'stands', title: 'Where it stands' },
   { key: 'on', title: 'Day', order: (r: TrafficRow) => r.on ?? '9' },
 ];
+const views = computed(() => VIEWS.map((v) => ({ id: v, title: TITLE[v], count: data.value?.counts[v] ?? '' })));
 </script>
 
 <template>
@@ -56,12 +58,7 @@ const COLUMNS = [
       <v-text-field v-model="find" class="find" label="Find by vehicle, supplier, part or number" density="compact" />
     </div>
     <PartsTabs at="traffic" />
-    <nav class="views" aria-label="What is shown">
-      <button v-for="v in VIEWS" :key="v" type="button" class="view" :aria-pressed="view === v" @click="view = v">
-        <b>{{ TITLE[v] }}</b>
-        <span class="fig">{{ data?.counts[v] ?? '' }}</span>
-      </button>
-    </nav>
+    <ViewTabs v-model="view" :views="views" />
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <BookTable v-if="data && data.rows.length > 0" :columns="COLUMNS" :rows="data.rows" :label="TITLE[view]">
       <template #what="{ row }">
@@ -91,33 +88,6 @@ const COLUMNS = [
 .find {
   max-width: 360px;
 }
-.views {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-2);
-  padding: var(--space-3) 0;
-}
-.view {
-  display: flex;
-  gap: var(--space-2);
-  align-items: baseline;
-  min-height: var(--touch);
-  padding: 0 var(--space-4);
-  align-content: center;
-  background: none;
-  color: var(--ink);
-  border: var(--line-hair) solid var(--ink);
-  border-radius: var(--corner);
-  cursor: pointer;
-}
-.view b {
-  font: 600 var(--type-body)/42px var(--plate-font);
-}
-.view[aria-pressed='true'] {
-  border-width: var(--line-head);
-  border-color: var(--blue);
-  background: var(--blue-tint);
-}
 .empty {
   margin: var(--space-5) 0;
 }
@@ -129,11 +99,6 @@ const COLUMNS = [
   .find {
     max-width: none;
     flex: 1 1 100%;
-  }
-  .view {
-    flex: 1 1 30%;
-    justify-content: space-between;
-    padding: 0 var(--space-2);
   }
 }
 </style>
