@@ -41,6 +41,7 @@ export class House {
   /** `durable`: the cluster is synced to the disk as the shop's own is, for what kills it. */
   async open(demo: boolean, durable = false): Promise<void> {
     this.port = await freePort();
+    opened.add(this);
     if (SHARED !== undefined && !durable) {
       this.databaseUrl = await this.copied(SHARED, demo);
       await this.start(demo);
@@ -125,13 +126,34 @@ export class House {
   }
   /** Errors thrown in any page; there should be none. */
   readonly errors: string[] = [];
+  /** Where each page is, and what it says that went wrong. */
+  async shown(): Promise<string[]> {
+    const pages = this.contexts.flatMap((c) => c.pages());
+    return Promise.all(
+      pages.map(async (page) => {
+        const said = await page
+          .getByRole('alert')
+          .allInnerTexts()
+          .catch(() => ['it cannot be read']);
+        return `${page.url().replace(this.url, '')} says “${said.join(' ')}”`;
+      }),
+    );
+  }
   async close(): Promise<void> {
+    opened.delete(this);
     for (const c of this.contexts) await c.close().catch(() => undefined);
     await this.browser.close();
     await this.server.stop();
     this.cluster?.destroy();
   }
 }
+
+/** A test that failed says what its pages show, since nobody sees them afterwards. */
+const opened = new Set<House>();
+afterEach(async function () {
+  if (this.currentTest?.state !== 'failed') return;
+  for (const house of opened) for (const shown of await house.shown()) process.stdout.write(`${shown}\n`);
+});
 
 /** What a test reads of the yard. */
 export interface Yard {

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { FINISH_CARDS } from '../src/catalogue/cards/finishes.ts';
 import { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from '../src/catalogue/cards/cards.ts';
 import type { Followed } from '../src/catalogue/cards/types.ts';
 import { HOUSE_RULES, houseRule } from '../src/catalogue/houseRules.ts';
@@ -119,5 +120,41 @@ describe('the schools of a shop', () => {
           const work = workFor(at(kind, c.styles[0] ?? null), option, follows({}));
           expect(work?.attendedMinutes ?? 0).to.equal(attendedMinutes(at(kind, c.styles[0] ?? null), option));
         }
+  });
+
+  it('a cam, a wedge, a hand lever and a drawbar are each worked by a card of their own', () => {
+    const worked = (kind: Parameters<typeof cardFor>[0]['kind'], style: string | null) => cardFor(at(kind, style), 'replace')?.id;
+    expect([worked('expander', 'wedge'), worked('expander', null), worked('expander', 'cam')]).to.deep.equal([
+      'expander',
+      'expander',
+      'cam',
+    ]);
+    expect([worked('hand_lever', 'drawbar'), worked('hand_lever', null)]).to.deep.equal(['drawbar', 'pedal_box']);
+    const wordsOf = (kind: Parameters<typeof cardFor>[0]['kind'], style: string) => words(kind, 'replace', follows({}), style).join(' ');
+    expect(wordsOf('expander', 'cam'))
+      .to.match(/[Tt]orque arm.*split pin/)
+      .and.match(/both touch together/)
+      .and.match(/90°/)
+      .and.match(/full lock/);
+    expect(wordsOf('hand_lever', 'drawbar'))
+      .to.match(/[Uu]ncoupled, chocked/)
+      .and.match(/never taken up at the rod/)
+      .and.match(/[Rr]everse release/);
+  });
+
+  it('what finishes a part has an order too: no rubber before it is cured, every plug counted', () => {
+    for (const c of FINISH_CARDS) {
+      const order = ['before lifting', 'strip', 'clean', 'finish', 'gauge', 'assemble', 'fit', 'after'];
+      const groups = c.steps.map((s) => order.indexOf(s.group));
+      expect(groups, c.name).to.deep.equal(groups.toSorted((a, b) => a - b));
+      expect([...c.kinds, ...c.serves], `${c.name} serves no decision by itself`).to.deep.equal([]);
+    }
+    const said = (id: string) =>
+      FINISH_CARDS.find((c) => c.id === id)!
+        .steps.map((s) => s.words)
+        .join(' ');
+    expect(said('finish_brush')).to.match(/Degrease.*Blast.*rust.*Mask.*Prime.*coats.*Cure.*before any rubber/s);
+    expect(said('finish_powder')).to.match(/Bake out.*Cool.*Plug.*Coat.*from when the part.*counted/s);
+    expect(said('finish_coater')).to.match(/Bearings.*Clean.*mask map.*Packing list.*Count.*threads and seats/s);
   });
 });

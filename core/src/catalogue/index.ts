@@ -31,6 +31,7 @@ export { IDENTITY_FIGURES, type IdentityFact, identityFact, identityOf } from '.
 export { LASTS, REWORK_GUESS, reworkChance } from './lasting.ts';
 export { masksFor } from './masks.ts';
 export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
+export { FINISH_AT_COATER, FINISH_CARDS } from './cards/finishes.ts';
 export type { CardStep, WorkCard } from './cards/types.ts';
 export { HOUSE_RULES, houseRule, type HouseRule } from './houseRules.ts';
 export { type Ladder, ladderFor, LADDERS } from './ladders.ts';

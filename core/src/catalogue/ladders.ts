@@ -27,7 +27,7 @@ const rung = (
   more: { readonly waits?: number; readonly needs?: string; readonly owed?: string } = {},
 ): Rung => ({ name, minutes, chance, waits: more.waits ?? 0, needs: more.needs ?? null, owed: more.owed ?? null });
 
-/** Gentle to harsh. Source: handbook 55, Ladders; 58, A25, D20, D25. Minutes and chances are generic first guesses. */
+/** Cards 25 to 27 are these ladders. Gentle to harsh. Source: handbook 55, Ladders; 58, A25, D20, D25. Minutes and chances are generic first guesses. */
 export const LADDERS: readonly Ladder[] = [
   {
     ...{ id: 'piston', name: 'Piston that will not move', kinds: ['caliper', 'piston', 'wheel_cylinder', 'clutch_slave'] },

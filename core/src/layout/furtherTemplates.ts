@@ -86,7 +86,7 @@ export function buildSidecar(id: string, vehicleId: string, makeId: () => string
 /** Two drums that the drawbar presses as the trailer runs up. Source: handbook 58, D23. */
 export function buildTrailer(id: string, vehicleId: string, makeId: () => string): Layout {
   const b = new Builder(makeId);
-  const drawbar = b.slot('hand_lever', 'Drawbar');
+  const drawbar = b.slot('hand_lever', 'Drawbar', { style: 'drawbar' });
   const lever = b.slot('parking_lever', 'Parking lever');
   const equaliser = b.slot('equaliser', 'Equaliser');
   b.join(drawbar, equaliser, 'rod');

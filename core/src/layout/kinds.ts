@@ -126,6 +126,10 @@ export interface StyleFacts {
 
 /** What the kind alone does not say of a component: the ways in which it is made. Source: handbook 00, What is there. */
 export const STYLES: Readonly<Partial<Record<ComponentKind, readonly StyleFacts[]>>> = {
+  hand_lever: [
+    { id: 'hand', name: 'Pulled by hand' },
+    { id: 'drawbar', name: 'Drawbar of a trailer' },
+  ],
   master_cylinder: [
     { id: 'single', name: 'Single' },
     { id: 'tandem', name: 'Tandem' },

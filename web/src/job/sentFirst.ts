@@ -1,8 +1,8 @@
-import { until } from '@vueuse/core';
 import { computed } from 'vue';
 import { useOutbox } from './outbox/store.ts';
+import { untilSent } from './untilSent.ts';
 
-/** How long what was entered before may take to reach the server, ms. */
+/** How long none of what was entered before may reach the server, ms. */
 const PATIENCE_MS = 8000;
 
 /**
@@ -15,8 +15,7 @@ export function useSentFirst(): () => Promise<void> {
   return async () => {
     if (waiting.value === 0) return;
     void outbox.flush();
-    await until(waiting).toBe(0, { timeout: PATIENCE_MS });
-    if (waiting.value > 0)
+    if (!(await untilSent(waiting, PATIENCE_MS)))
       throw new Error('What you entered before has not reached the server. It is kept here and sent first; then press once more.');
   };
 }

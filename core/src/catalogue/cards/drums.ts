@@ -1,7 +1,7 @@
 import { RENEWS } from '../repairOptions.ts';
 import { card, piece, step, type WorkCard } from './types.ts';
 
-/** Cards of drum and band brakes. Source: handbook 55, cards 5 to 8; 58, D09, A15, A45. */
+/** Cards of drum and band brakes. Source: handbook 55, cards 5 to 8 and 31; 58, D07, D09, A15, A45. */
 export const DRUM_CARDS: readonly WorkCard[] = [
   card(
     'wheel_cylinder',
@@ -94,7 +94,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
   ),
   card(
     'expander',
-    'Expander',
+    'Wedge, tracks and adjuster',
     ['expander'],
     ['use_again', ...RENEWS],
     [
@@ -102,5 +102,40 @@ export const DRUM_CARDS: readonly WorkCard[] = [
       step('clean', 8, 'Tap the thread clean, dress the tracks flat.', { of: RENEWS }),
       step('fit', 12, 'Wedge upright, narrow side out; plate lifted while its nut is tightened; wedge free.', { of: RENEWS }),
     ],
+    ['wedge'],
+  ),
+  card(
+    'cam',
+    'Drum on cable or rod',
+    ['expander'],
+    ['use_again', ...RENEWS],
+    [
+      step('strip', 6, 'Marks of the cam arm on its splines, cable play and wear pointer noted; shoes off with their springs.', {
+        of: RENEWS,
+      }),
+      step('strip', 6, 'Arm off, spindle out of the plate; its thrust washers and seals in their order.', { of: RENEWS }),
+      step('clean', 8, 'Spindle, bush and cam faces washed and dried; the pivot of the shoes likewise.', { of: RENEWS }),
+      step('gauge', 5, 'Play of the spindle in its bush felt and gauged, height of the cam; bush renewed where the drum drags for it.', {
+        of: RENEWS,
+      }),
+      step('assemble', 8, 'A thin film on spindle, cam faces and pivot, none where it can run to the linings; arm on by its marks.', {
+        of: RENEWS,
+      }),
+      step('fit', 6, 'Centre the plate: lever pulled and held while the spindle nut is tightened.', { of: RENEWS }),
+      step('fit', 6, 'Two leading shoes: the link rod set until both touch together.', { of: RENEWS }),
+      step('fit', 5, 'Torque arm fitted at both ends, its nut to the figure, new split pin opened: loose, the wheel locks.', {
+        of: RENEWS,
+        takes: [piece('Split pin')],
+      }),
+      step(
+        'after',
+        5,
+        'Arm at or under 90° to cable or rod at full pull; play left at full lock both ways; pointer within its wear mark.',
+        {
+          of: RENEWS,
+        },
+      ),
+    ],
+    ['cam'],
   ),
 ];

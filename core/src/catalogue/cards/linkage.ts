@@ -2,8 +2,8 @@ import { RENEWS } from '../repairOptions.ts';
 import { card, piece, step, type WorkCard } from './types.ts';
 
 /**
- * Cards of what works a brake without fluid, of reservoirs and of small fasteners. Source: handbook 55, cards 12, 17, 19, 21
- * and 27; 58, D32, A17, A50.
+ * Cards of what works a brake without fluid, of reservoirs and of small fasteners. Source: handbook 55, cards 12, 17, 19, 21,
+ * 27, 30 and 32; 58, D23, D32, A17, A50.
  */
 export const LINKAGE_CARDS: readonly WorkCard[] = [
   card(
@@ -67,6 +67,29 @@ export const LINKAGE_CARDS: readonly WorkCard[] = [
       step('fit', 12, 'Pivot and bushes greased, pin with a new split pin, spring in its holes.', { takes: [piece('Split pin')] }),
       step('after', 5, 'Free play and height as they were, or as the book has them; lamp switch meets it; it comes back by itself.'),
     ],
+  ),
+  card(
+    'drawbar',
+    'Overrun of a trailer',
+    ['hand_lever'],
+    [...RENEWS],
+    [
+      step('before lifting', 5, 'Uncoupled, chocked at both wheels, lever off: its control is the drawbar, and nothing else locks it.'),
+      step('before lifting', 12, 'Shoes set first at each wheel, rods slack: lining wear is never taken up at the rod.'),
+      step('strip', 10, 'Breakaway cable, damper and rod off; drawbar out of its guides, bushes and gaiter looked at.'),
+      step(
+        'gauge',
+        6,
+        'Play of the drawbar in its guides, up and sideways; damper pushed in and let out: slow and without a dead stretch.',
+      ),
+      step('assemble', 10, 'Guides greased through their nipples, gaiter whole, drawbar in and running its whole way by hand.'),
+      step('fit', 10, 'Drawbar out to its stop, rods then to length without load, locked, clevis pins split.', {
+        takes: [piece('Split pin', 2)],
+      }),
+      step('after', 6, 'Reverse release tried: pushed back, the wheels roll after their short bite; forwards they brake again.'),
+      step('after', 5, 'Breakaway cable at its length and clear of the coupling, pulled: it puts the lever on; the lever holds both ways.'),
+    ],
+    ['drawbar'],
   ),
 ];
 

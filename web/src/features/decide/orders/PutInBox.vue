@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { masksFor } from '@dauer/core/catalogue';
+import { FINISH_AT_COATER, masksFor } from '@dauer/core/catalogue';
 import { whereabouts } from '@dauer/core/history';
 import { placeName } from '@dauer/core/layout';
 import { SENT_FOR, type SentFor } from '@dauer/core/ledger';
@@ -43,6 +43,8 @@ const parts = computed(() => {
 const picked = computed(() => parts.value.find((p) => p.value === partId.value) ?? null);
 const faces = computed(() => (picked.value ? masksFor(picked.value.slot.kind) : []));
 const finish = computed(() => ['plate', 'powder', 'paint'].includes(process.value));
+/** What is done here before the box is closed: the rest of the card is looked at as it comes back. */
+const BEFORE_IT_GOES = FINISH_AT_COATER.steps.filter((s) => s.group !== 'after');
 const cut = computed(() => ['machine', 'sleeve', 'reline'].includes(process.value));
 watch([picked, finish], () => (masks.value = finish.value ? [...faces.value] : []));
 const wrong = computed(() => (!/^\d{1,3}$/.test(pieces.value) || Number(pieces.value) < 1 ? 'Type how many pieces, like 1.' : ''));
@@ -103,6 +105,12 @@ async function put(): Promise<void> {
         {{ f }}
       </label>
     </fieldset>
+    <section v-if="finish" aria-label="Before it goes to the coater">
+      <h3 class="second small">Before it goes</h3>
+      <ol class="before">
+        <li v-for="s in BEFORE_IT_GOES" :key="s.words">{{ s.words }}</li>
+      </ol>
+    </section>
     <div class="acts">
       <v-btn
         class="act main"
@@ -127,6 +135,9 @@ async function put(): Promise<void> {
   gap: 0 var(--space-4);
   border: 0;
   padding: 0;
+}
+.before {
+  padding-left: var(--space-5);
 }
 .acts {
   display: flex;
