@@ -252,6 +252,18 @@ export const sheet = z
     proofs: z.array(sheetLine),
     afterCare: z.array(z.object({ item: z.string(), what: z.string(), on: day, km: z.number().nullable(), why: z.string() })).default([]),
     outOfScope: z.array(z.string()).default([]),
+    pairs: z.array(z.object({ place: z.string(), what: z.string(), before: z.string(), after: z.string(), limit: z.string() })).optional(),
+    owner: z
+      .object({
+        wrong: z.array(z.string()),
+        why: z.string(),
+        habit: z.string(),
+        done: z.array(z.string()),
+        watch: z.array(z.string()),
+        back: z.array(z.object({ what: z.string(), on: day, km: z.number().nullable() })),
+        pictures: z.array(z.object({ place: z.string(), before: z.string(), after: z.string() })),
+      })
+      .optional(),
     account: z
       .object({
         currency: z.string().nullable(),

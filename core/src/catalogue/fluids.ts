@@ -125,6 +125,11 @@ export interface DueInput {
 export type DueReason = 'house_interval' | 'water_3_percent' | 'boiling_below_need' | 'maker_interval' | 'measured_saturated';
 const REASONS: readonly DueReason[] = ['house_interval', 'water_3_percent', 'boiling_below_need', 'maker_interval', 'measured_saturated'];
 
+/** The house interval of fluid, months: 24; 12 in a damp climate, for what stands, and in competition. Source: handbook 60, Next change due. */
+export function fluidMonths(of: Pick<DueInput, 'climate' | 'stands' | 'competition'>): number {
+  return of.climate === 'damp' || of.stands || of.competition ? 12 : 24;
+}
+
 /**
  * When the fluid is next due, and why: the earliest of house interval, water, boiling point and maker's interval.
  * @throws DomainError wrong_fluid_for_need, measured_before_change, bad_boiling_points
@@ -135,8 +140,7 @@ export function fluidDue(input: DueInput): {
   readonly reason: DueReason;
   readonly candidates: Partial<Record<DueReason, string>>;
 } {
-  const often = input.climate === 'damp' || input.stands || input.competition;
-  const candidates: Partial<Record<DueReason, string>> = { house_interval: monthsAfter(input.changed, often ? 12 : 24) };
+  const candidates: Partial<Record<DueReason, string>> = { house_interval: monthsAfter(input.changed, fluidMonths(input)) };
   if (input.makerMonths != null) candidates.maker_interval = monthsAfter(input.changed, input.makerMonths);
   if (input.kind === 'glycol') Object.assign(candidates, glycolCandidates(input));
   let best: DueReason = 'house_interval';

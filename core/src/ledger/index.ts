@@ -84,7 +84,7 @@ export {
   type TaxKind,
 } from './priceRecords.ts';
 export type { PriorVersion } from './priorRecords.ts';
-export type { HandbackSheet, ReleaseRecord, SheetAccount, SheetLine } from './release.ts';
+export type { HandbackSheet, ReleaseRecord, SheetAccount, SheetLine, SheetPair } from './release.ts';
 export { withChanges } from './merge.ts';
 export { acceptanceKey, isDuty, type Obligation } from './obligation.ts';
 export { inOrder, retractedIds, activeEvents } from './retraction.ts';

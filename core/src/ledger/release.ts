@@ -64,6 +64,29 @@ export interface SheetAccount {
   }[];
 }
 
+/** A figure as it came and as it leaves. */
+export interface SheetPair {
+  readonly place: string;
+  readonly what: string;
+  readonly before: string;
+  readonly after: string;
+  readonly limit: string;
+}
+
+/** What the owner reads: plain words, short enough for one side of paper. Source: handbook 60, Hand-back sheet; 58, A58. */
+export interface OwnerPage {
+  readonly wrong: readonly string[];
+  /** Where it came from, in a line; empty where the records do not say. */
+  readonly why: string;
+  /** Habit that keeps it from coming again; empty where none is to be named. */
+  readonly habit: string;
+  readonly done: readonly string[];
+  readonly watch: readonly string[];
+  readonly back: readonly { readonly what: string; readonly on: string; readonly km: number | null }[];
+  /** Pictures of a place before and after, by the hashes of their images. */
+  readonly pictures: readonly { readonly place: string; readonly before: string; readonly after: string }[];
+}
+
 /** What the owner takes home, exactly as it was shown at release. */
 export interface HandbackSheet {
   /** How it leaves, where it is not driven; sheets of an earlier form, and of what is driven, have none. */
@@ -94,6 +117,10 @@ export interface HandbackSheet {
   }[];
   /** Left out of scope, with their last verdict. */
   readonly outOfScope: readonly string[];
+  /** Figures as they came and as they leave; sheets of an earlier form have none. */
+  readonly pairs?: readonly SheetPair[];
+  /** The owner's page; sheets of an earlier form have none. */
+  readonly owner?: OwnerPage;
   /** Sheets of an earlier form, and of jobs of the past, have none; it is left out for who is shown no prices. */
   readonly account?: SheetAccount;
   /** Where what somebody typed came from, so that it can be blacked out; sheets of an earlier form have no such list. */

@@ -4,12 +4,11 @@ import { putOffsOf } from '../history/putOffs.ts';
 import { fluidRecordsOf, fluidState } from '../history/due.ts';
 import type { JobState } from '../job/job.ts';
 import { answerTo } from '../history/proofAnswers.ts';
-import { openDue } from '../judging/care.ts';
 import { partedOf } from '../judging/partings.ts';
 import { causeMissing } from '../catalogue/consequences.ts';
 import { type Judged, judgeSet } from '../judging/judge.ts';
 import { figureOf, limitText, plusMinus, sourceOf } from '../wording/en/verdicts.ts';
-import { type Layout, placeName, type Slot, slotById } from '../layout/graph.ts';
+import { type Layout, placeName, slotById } from '../layout/graph.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import { dutyOf, readFastener } from '../ledger/duty.ts';
 import type { Acceptance } from '../ledger/families/acceptances.ts';
@@ -23,9 +22,11 @@ import { beddingOf } from '../readiness/bedding.ts';
 import { jointKey, jointsOf } from '../readiness/joints.ts';
 import { putOffWords } from '../wording/en/decide.ts';
 import { VERDICT_WORD } from '../wording/en/names.ts';
+import { ownerPage, pairsOf } from './ownerPage.ts';
 import { accountForSheet } from './accountForSheet.ts';
 import { afterCareOf } from './afterCare.ts';
 import { proofFigureText } from './proofFigureText.ts';
+import { toWatch } from './toWatch.ts';
 import { suppliedLines } from './suppliedLines.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
 import { wheelNuts } from '../wording/en/fasteners.ts';
@@ -182,10 +183,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     putOff: putOffsOf(history, today).map(({ decision: d }) =>
       line(d, place(d.slotId), `${putOffWords(d)}${d.reason ? ` ${cameFrom(d.id, 'reason', d.reason)}` : ''}`),
     ),
-    watch: [
-      ...state.components.flatMap((c) => c.judged.filter((j) => j.verdict === 'watch').map((j) => SHEET.watch(c.slot, j))),
-      ...neverOpen(state, today),
-    ],
+    watch: toWatch(state, today),
     accepted: here(records.acceptances).map((a) =>
       line(
         a,
@@ -194,6 +192,8 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       ),
     ),
     afterCare: afterCareOf(state, today),
+    pairs: pairsOf(state, today),
+    owner: ownerPage(state, today),
     ...accountForSheet(state, line, today),
     outOfScope: state.components
       .filter((c) => !c.inScope && KIND_FACTS[c.slot.kind].article)
@@ -255,16 +255,6 @@ export function handbackFile(state: JobState): HandbackFile | null {
     on: a.happenedAt,
   }));
   return { format: 'dauer.handback', version: 1, jobId, releasedAt, releasedBy, importedFrom, ownWork, ruleVersion, sheet, amendments };
-}
-
-/** Units that nobody ever opened, told together where the same is to be said of them. */
-function neverOpen(state: JobState, today: string): string[] {
-  const since = new Map<number, Slot[]>();
-  for (const c of state.components) {
-    const due = c.inScope ? openDue(state.history, c, today) : null;
-    if (due !== null) since.set(due, [...(since.get(due) ?? []), c.slot]);
-  }
-  return [...since].map(([years, slots]) => SHEET.neverOpen(slots, years));
 }
 
 /** What happened to a joint. */

@@ -1,5 +1,5 @@
 import type { Phase } from '../ledger/families/sets.ts';
-import type { HandbackSheet, SheetAccount, SheetFigure, SheetLine, SheetRef } from '../ledger/release.ts';
+import type { HandbackSheet, OwnerPage, SheetAccount, SheetFigure, SheetLine, SheetPair, SheetRef } from '../ledger/release.ts';
 import { SHEET } from '../wording/en/sheet.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -57,6 +57,28 @@ function accountOf(value: unknown): SheetAccount {
   };
 }
 
+function pairOf(value: unknown): SheetPair {
+  const p = fieldsOf(value);
+  const { place, what, before, after, limit } = p;
+  return { place: text(place), what: text(what), before: text(before), after: text(after), limit: text(limit) };
+}
+
+function ownerPageOf(value: unknown): OwnerPage {
+  const o = fieldsOf(value);
+  const words = (name: string): string[] => listOf(o[name]).map((w) => text(w));
+  return {
+    ...{ wrong: words('wrong'), why: text(o['why']), habit: text(o['habit']), done: words('done'), watch: words('watch') },
+    back: listOf(o['back']).map((b) => {
+      const { what, on, km } = fieldsOf(b);
+      return { what: text(what), on: text(on, NO_DAY.slice(0, 10)), km: typeof km === 'number' ? km : null };
+    }),
+    pictures: listOf(o['pictures']).map((p) => {
+      const { place, before, after } = fieldsOf(p);
+      return { place: text(place), before: text(before), after: text(after) };
+    }),
+  };
+}
+
 /**
  * A hand-back sheet as it was kept, of whatever form: what an earlier form did not have is empty, and nothing that was
  * written then is changed. Sheets are kept for good, so every form that ever was is read for good; a test opens books of
@@ -86,6 +108,8 @@ export function readSheet(stored: unknown): HandbackSheet {
       };
     }),
     outOfScope: listOf(s['outOfScope']).map((o) => text(o)),
+    ...(Array.isArray(s['pairs']) ? { pairs: s['pairs'].map(pairOf) } : {}),
+    ...(s['owner'] === undefined ? {} : { owner: ownerPageOf(s['owner']) }),
     ...(s['account'] === undefined ? {} : { account: accountOf(s['account']) }),
     ...(Array.isArray(s['made']) ? { made: s['made'].flatMap(refOf) } : {}),
   };

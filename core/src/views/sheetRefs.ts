@@ -80,7 +80,7 @@ export function strikeRecord(
 
 /** Where a line of a sheet may be picked by sight: texts that hold what somebody typed. */
 const PICKABLE =
-  /^(complaint|(findings|done|torques|parts|fluid|putOff|accepted|proofs)\.\d+\.text|nextDue\.\d+\.why|watch\.\d+|outOfScope\.\d+|account\.lines\.\d+\.why|account\.agreed\.text|afterCare\.\d+\.why)$/;
+  /^(complaint|(findings|done|torques|parts|fluid|putOff|accepted|proofs)\.\d+\.text|nextDue\.\d+\.why|watch\.\d+|outOfScope\.\d+|account\.lines\.\d+\.why|account\.agreed\.text|afterCare\.\d+\.why|owner\.(wrong|done|watch)\.\d+|owner\.back\.\d+\.what)$/;
 
 /**
  * Blacks out a line of a sheet that was picked by sight: for sheets of an earlier form, and for what came into a line

@@ -52,6 +52,7 @@ export {
   THING_NAME,
   VERDICT_WORD,
 } from './en/names.ts';
+export { OWNER_SAYS } from './en/owner.ts';
 export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';
 export { LEAVES, PROOF_REFUSAL } from './en/prove.ts';

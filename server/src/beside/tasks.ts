@@ -4,6 +4,7 @@ import type { HandbackSheet, JobRecords } from '@dauer/core/ledger';
 import { buildSheet } from '@dauer/core/views';
 import { thumbnail } from '../features/bookin/thumbnail.ts';
 import { printBox, type PrintedBox, type PrintedOrder, printOrder } from '../features/parts/printOrders.ts';
+import { printOwnerPage, type PrintedOwnerPage } from '../features/prove/printOwnerPage.ts';
 import { printSheet, type Printed } from '../features/prove/printSheet.ts';
 import { basisOf } from '../records/release.ts';
 
@@ -19,6 +20,7 @@ export const TASKS = {
   order: async (printed: PrintedOrder): Promise<Uint8Array> => printOrder(printed),
   box: async (printed: PrintedBox): Promise<Uint8Array> => printBox(printed),
   pdf: async (printed: Printed): Promise<Uint8Array> => printSheet(printed),
+  ownerPage: async (printed: PrintedOwnerPage): Promise<Uint8Array> => printOwnerPage(printed),
   sheet: ({ file: records, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {
     const state = deriveJob(fileAsOf(records, at), at);
     return { sheet: buildSheet(state, at), basis: basisOf(state) };

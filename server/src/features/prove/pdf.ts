@@ -2,13 +2,13 @@ import { mayCall, SHEET_PDF } from '@dauer/contract';
 import { deriveJob } from '@dauer/core/job';
 import { isHydraulic } from '@dauer/core/layout';
 import { buildSheet } from '@dauer/core/views';
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { USUAL_LOCALE } from '@dauer/core/quantity';
 import type { Role } from '@dauer/core/verdict';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
-import { owner, shop, vehicle } from '../../db/schema.ts';
+import { image, owner, shop, vehicle } from '../../db/schema.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import { whoAsks } from '../../platform/session.ts';
 import { readJobFile } from '../../records/jobFile.ts';
@@ -39,17 +39,33 @@ async function printed(db: Database, jobId: string, role: Role): Promise<Printed
   };
 }
 
-/** Serves the hand-back sheet as PDF. The owner's name is taken in when it is printed, for a lead. */
+/** The images of the owner's page: those that are here and were not blacked out. */
+async function imagesOf(db: Database, { owner: page }: Printed['sheet']): Promise<Record<string, string>> {
+  const hashes = (page?.pictures ?? []).flatMap((p) => [p.before, p.after]);
+  if (hashes.length === 0) return {};
+  const rows = await db.select({ hash: image.hash, thumb: image.thumb }).from(image).where(inArray(image.hash, hashes));
+  return Object.fromEntries(rows.flatMap((r) => (r.thumb ? [[r.hash, Buffer.from(r.thumb).toString('base64')]] : [])));
+}
+
+/** Serves the hand-back sheet as PDF, or the owner's page of it on one side of paper. The owner's name is taken in when it is printed, for a lead. */
 export function serveSheetPdf(app: FastifyInstance, db: Database): void {
   const params = z.object({ jobId: z.uuid() });
-  app.get(SHEET_PDF.path, { schema: { hide: true, params } }, async (request, reply) => {
+  const querystring = z.object({ page: z.literal('owner').optional() });
+  app.get(SHEET_PDF.path, { schema: { hide: true, params, querystring } }, async (request, reply) => {
     const person = await whoAsks(db, request);
     if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
     if (!mayCall(SHEET_PDF.role, person.role)) throw new HttpProblem('role', `This takes the role of ${SHEET_PDF.role}.`);
     const { jobId } = params.parse(request.params);
     const all = await printed(db, jobId, person.role);
-    const bytes = Buffer.from(await apart('pdf', all));
-    const name = `${all.sheet.vehicleTag.replace(/\W+/g, '-')}-hand-back.pdf`;
+    const owners = querystring.parse(request.query).page === 'owner';
+    const { sheet, shopName, zone, locale } = all;
+    const releasedAt = all.file.release?.releasedAt ?? null;
+    const bytes = Buffer.from(
+      owners
+        ? await apart('ownerPage', { sheet, shopName, zone, locale, releasedAt, images: await imagesOf(db, sheet) })
+        : await apart('pdf', all),
+    );
+    const name = `${sheet.vehicleTag.replace(/\W+/g, '-')}-${owners ? 'owner' : 'hand-back'}.pdf`;
     return reply.type('application/pdf').header('content-disposition', `inline; filename="${name}"`).send(bytes);
   });
 }

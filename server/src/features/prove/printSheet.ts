@@ -1,5 +1,5 @@
 import { majorOf, moneyText, setNumberLocale } from '@dauer/core/quantity';
-import { ACCOUNT, byline, handedBackWords, PHASE_WORD, timeWords } from '@dauer/core/wording';
+import { ACCOUNT, byline, handedBackWords, OWNER_SAYS, PHASE_WORD, timeWords } from '@dauer/core/wording';
 import type { HandbackSheet, JobRecords, SheetLine } from '@dauer/core/ledger';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { bytesOf, headCell, INK, printable, ROW_LINES, SECOND, second } from '../../beside/paper.ts';
@@ -143,6 +143,7 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName, h
               })),
             ],
           },
+      ...pairs(sheet),
       heading('Figures against limits'),
       figures,
       heading('Next, and to watch'),
@@ -160,6 +161,31 @@ function definition({ file: records, sheet, shopName, zone, locale, ownerName, h
       ...(sheet.outOfScope.length > 0 ? [heading('Not part of this job'), second(sheet.outOfScope.join('; '))] : []),
     ],
   };
+}
+
+/** Figures as they came and as they leave; nothing where none was taken both times. */
+function pairs({ pairs: list }: HandbackSheet): Content[] {
+  if (!list || list.length === 0) return [];
+  return [
+    { text: OWNER_SAYS.pairs, style: 'h2', headlineLevel: 1 },
+    {
+      layout: ROW_LINES,
+      table: {
+        headerRows: 1,
+        dontBreakRows: true,
+        widths: ['*', 90, 90, '*'],
+        body: [
+          ['', OWNER_SAYS.before, OWNER_SAYS.after, OWNER_SAYS.limit].map(headCell),
+          ...list.map((p): TableCell[] => [
+            printable(OWNER_SAYS.pair(p.place, p.what)),
+            { text: figureRuns(p.before) },
+            { text: figureRuns(p.after, true) },
+            { text: figureRuns(p.limit) },
+          ]),
+        ],
+      },
+    },
+  ];
 }
 
 /** What was authorised, reckoned and taken, line by line; nothing where nothing of it is known. */
