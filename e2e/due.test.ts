@@ -28,6 +28,27 @@ describe('what falls due', function () {
     await van.getByText('every 3 months (generic): it stands').waitFor();
   });
 
+  it('a letter to the owner is made of what is ticked, and what was answered stands beside the vehicle', async () => {
+    const van = page.locator('article', { hasText: 'V 033' });
+    await van.getByRole('button', { name: 'Letter to the owner' }).click();
+    const panel = page.getByRole('region', { name: 'Letter to the owner of V 033' });
+    await panel.getByLabel('Change the fluid').uncheck();
+    await panel.getByRole('button', { name: 'Make the letter' }).click();
+    const text = panel.locator('pre');
+    await text.waitFor();
+    expect(await text.innerText())
+      .to.contain('Exercise it')
+      .and.not.contain('Change the fluid');
+    const paper = await page
+      .context()
+      .request.get(`${house.url}${await panel.getByRole('link', { name: 'Print the letter' }).getAttribute('href')}`);
+    expect([paper.status(), paper.headers()['content-type']]).to.deep.equal([200, 'application/pdf']);
+    await van.getByRole('button', { name: /no answer yet/ }).waitFor();
+    await panel.getByRole('group', { name: 'What the owner answered' }).getByRole('button', { name: 'Later' }).click();
+    await van.getByRole('button', { name: /^Letter of .*: Later$/ }).waitFor();
+    await panel.getByRole('button', { name: 'Close' }).click();
+  });
+
   it('shows the year ahead by months', async () => {
     await page.getByRole('button', { name: /^The year ahead/ }).click();
     const months = page.getByRole('navigation', { name: 'Months' }).getByRole('button');
@@ -56,6 +77,8 @@ describe('what falls due', function () {
   });
 
   it('the next date is found in the feed at a secret address, that ends when it is ended', async () => {
+    await page.getByRole('combobox', { name: 'Of' }).click();
+    await page.getByRole('option', { name: /V 039/ }).click();
     await page.getByRole('button', { name: 'Make an address' }).click();
     const address = (await page.locator('.address .fig').innerText()).trim();
     expect(address).to.match(/\/calendar\/[\w-]{43}$/);

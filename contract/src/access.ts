@@ -33,5 +33,7 @@ export const CHOICE_FILE = { path: '/api/jobs/:jobId/offers/:id/choice-file', ro
 /** What falls due as a calendar: as a file for whoever is signed in, and at a secret address for a calendar program. */
 export const CALENDAR_FILE = { path: '/api/calendar.ics', role: 'reader' } as const satisfies { path: string; role: Access };
 export const CALENDAR_FEED = { path: '/calendar/:secret', role: 'public' } as const satisfies { path: string; role: Access };
+/** A letter that reminds an owner, as PDF. */
+export const LETTER_PDF = { path: '/api/letters/:id/letter.pdf', role: 'technician' } as const satisfies { path: string; role: Access };
 /** The stream of changes: listeners get ids only, and read again. Who a page believes to be signed in goes as `person`. */
 export const LIVE = { path: '/api/live', role: 'reader' } as const satisfies { path: string; role: Access };

@@ -12,6 +12,6 @@ export * from './features/backup.ts';
 export * from './features/notices.ts';
 export type { VerdictChange } from './features/limits.ts';
 export { TRAFFIC_PAGE, TRAFFIC_VIEWS, type TrafficRow, type TrafficView } from './features/supply.ts';
-export type { DueItem, VehicleDue } from './features/due.ts';
+export type { DueItem, Letter, VehicleDue } from './features/due.ts';
 export type { YardJob } from './features/yard.ts';
 export * from './problems.ts';

@@ -11,6 +11,7 @@ import { connect } from './db/connect.ts';
 import { bleedHandlers } from './features/bleed/handlers.ts';
 import { serveCalendars } from './features/due/feed.ts';
 import { dueHandlers } from './features/due/handlers.ts';
+import { letterHandlers, serveLetters } from './features/due/letters.ts';
 import { bookinHandlers } from './features/bookin/handlers.ts';
 import { servePictures } from './features/bookin/pictures.ts';
 import { decideHandlers } from './features/decide/handlers.ts';
@@ -58,6 +59,7 @@ const handlers = {
   ...shopHandlers,
   ...yardHandlers,
   ...dueHandlers,
+  ...letterHandlers,
   ...bookinHandlers,
   ...traceHandlers,
   ...gaugeHandlers,
@@ -142,6 +144,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   });
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
+  serveLetters(app, connection.db);
   servePaper(app, connection.db);
   serveChoiceFile(app, connection.db);
   serveCalendars(app, connection.db);

@@ -1,6 +1,7 @@
 import type { VehicleDue } from '@dauer/contract';
 import { expect } from 'chai';
 import ICAL from 'ical.js';
+import pg from 'pg';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, finishFluid, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
 
@@ -122,6 +123,77 @@ describe('what falls due', () => {
     expect(wet.status).to.equal(200);
     const again = (await read()).find((e) => e.uid === before.uid)!;
     expect([again.status, again.sequence]).to.deep.equal(['CONFIRMED', before.sequence + 2]);
+  });
+
+  it('a letter names what falls due and nobody in the record; the owner stands on it for whom that is shown to', async () => {
+    interface Made {
+      readonly id: string;
+      readonly code: string;
+      readonly items: readonly { readonly key: string; readonly what: string }[];
+      readonly answer: { readonly answer: string; readonly on: string | null } | null;
+    }
+    const letter = (keys: readonly string[], id = v7(), who = shop.technician) =>
+      who.ask<Made>('POST', '/api/letters', { id, vehicleId: car.vehicleId, keys });
+    const { dues: list } = await mine();
+    const keys = list.filter((d) => d.on !== null).map((d) => d.key);
+    expect((await letter(keys, v7(), shop.reader)).status).to.equal(403);
+    expect((await letter([...keys, 'fluid:made-up'])).body.code).to.equal('not_due_any_more');
+    const id = v7();
+    const made = await letter(keys, id);
+    expect(made.body.items.map((i) => i.key)).to.have.members(keys);
+    expect((await letter(keys.slice(0, 1), id)).body, 'twice is once').to.deep.equal(made.body);
+    const text = async (who: Visitor) => (await who.ask<{ text: string; contact: string | null }>('GET', `/api/letters/${id}/text`)).body;
+    expect((await text(shop.lead)).text)
+      .to.contain('Dear Ada Fenwick')
+      .and.contain('Change the fluid');
+    const pdf = async (who: Visitor) => who.raw(`/api/letters/${id}/letter.pdf`);
+    expect((await pdf(shop.nobody)).status).to.equal(401);
+    expect((await pdf(shop.reader)).status).to.equal(403);
+    expect((await pdf(shop.lead)).bytes.subarray(0, 5).toString()).to.equal('%PDF-');
+    // Whoever wrote the owner down sees it; another technician does not.
+    expect((await text(shop.technician)).contact).to.equal('555 0100');
+    await shop.lead.ask('POST', '/api/people', { id: v7(), name: 'Otto Vale', login: 'otto', password: PASSWORD, role: 'technician' });
+    await shop.nobody.ask('POST', '/api/sign-in', { login: 'otto', password: PASSWORD });
+    const shown = await text(shop.nobody);
+    expect(shown.text)
+      .to.contain('Good day,')
+      .and.contain('Change the fluid: by')
+      .and.not.match(/Fenwick/);
+    expect(shown.contact).to.equal(null);
+    await shop.nobody.ask('POST', '/api/sign-out', {});
+
+    const client = new pg.Client({ connectionString: shop.url });
+    await client.connect();
+    const { rows } = await client.query('select * from letter');
+    await client.end();
+    expect(rows).to.have.length(1);
+    expect(JSON.stringify(rows)).to.not.match(/Fenwick|555 0100/);
+
+    const words = { id: v7(), opening: 'Time again.', closing: '' };
+    expect((await shop.technician.ask('POST', '/api/letter-words', words)).status).to.equal(403);
+    expect((await shop.lead.ask('POST', '/api/letter-words', words)).status).to.equal(200);
+    expect((await text(shop.lead)).text, 'what was made stays as it was').to.not.contain('Time again.');
+    const second = (await letter(keys)).body.id;
+    expect((await shop.lead.ask<{ text: string }>('GET', `/api/letters/${second}/text`)).body.text).to.contain('Time again.');
+
+    const answered = await shop.technician.ask<Made>('POST', `/api/letters/${second}/answers`, {
+      id: v7(),
+      answer: 'comes',
+      on: '2027-01-12',
+    });
+    expect(answered.body.answer).to.include({ answer: 'comes', on: '2027-01-12' });
+    await shop.technician.ask('POST', `/api/letters/${second}/answers`, { id: v7(), answer: 'no', on: '2027-01-12' });
+    const all = await shop.technician.ask<{ letters: readonly Made[] }>('GET', '/api/letters');
+    expect(all.body.letters.map((l) => [l.id, l.answer?.answer, l.answer?.on])).to.deep.equal([[second, 'no', null]]);
+    const nonsense = { id: v7(), answer: 'comes', on: '0001-01-01' };
+    expect((await shop.technician.ask('POST', `/api/letters/${second}/answers`, nonsense)).status).to.equal(400);
+  });
+
+  it('no letter is written about a vehicle that is in the shop', async () => {
+    const other = await bookIn(shop.technician, undefined, { kind: 'fluid', scopeCorners: [] });
+    const here = (await dues()).vehicles.find((v) => v.vehicleId === other.vehicleId)!;
+    const body = { id: v7(), vehicleId: other.vehicleId, keys: here.dues.slice(0, 1).map((d) => d.key) };
+    expect((await shop.technician.ask<{ code: string }>('POST', '/api/letters', body)).body.code).to.equal('in_the_shop');
   });
 
   it('an address ends by whoever made it and with the account, and is found by nobody who guesses', async () => {

@@ -52,6 +52,8 @@ export {
   THING_NAME,
   VERDICT_WORD,
 } from './en/names.ts';
+
+export { LETTER_ANSWER_NAME, LETTER_ANSWERS, LETTER_USUAL, type LetterAnswer, type LetterText, letterText, mailText } from './en/letter.ts';
 export { OWNER_SAYS } from './en/owner.ts';
 export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';

@@ -39,6 +39,15 @@ export function printable(text: string): string {
     .replace(/[‐-]/g, '-');
 }
 
+/** Writes days as a shop does: what is a day alone stays that day in every zone. @param zone of instants, IANA */
+export function dayWriter(locale: string, zone: string): (at: string) => string {
+  return (at) =>
+    new Intl.DateTimeFormat(locale, {
+      ...{ numberingSystem: 'latn', calendar: 'gregory', day: 'numeric', month: 'long', year: 'numeric' },
+      timeZone: at.length === 10 ? 'UTC' : zone,
+    }).format(new Date(at));
+}
+
 /** Cell of a table's head. */
 export const headCell = (text: string): TableCell => ({ text: printable(text), font: 'plate', fontSize: 10, color: SECOND });
 

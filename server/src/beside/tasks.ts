@@ -3,6 +3,7 @@ import { deriveJob } from '@dauer/core/job';
 import type { HandbackSheet, JobRecords } from '@dauer/core/ledger';
 import { buildSheet } from '@dauer/core/views';
 import { thumbnail } from '../features/bookin/thumbnail.ts';
+import { type PrintedLetter, printLetter } from '../features/due/printLetter.ts';
 import { printBox, type PrintedBox, type PrintedOrder, printOrder } from '../features/parts/printOrders.ts';
 import { printOwnerPage, type PrintedOwnerPage } from '../features/prove/printOwnerPage.ts';
 import { printSheet, type Printed } from '../features/prove/printSheet.ts';
@@ -19,6 +20,7 @@ export const TASKS = {
   thumbnail: ({ bytes, side }: { bytes: Uint8Array; side: number }): Promise<Uint8Array> => thumbnail(bytes, side),
   order: async (printed: PrintedOrder): Promise<Uint8Array> => printOrder(printed),
   box: async (printed: PrintedBox): Promise<Uint8Array> => printBox(printed),
+  letter: async (printed: PrintedLetter): Promise<Uint8Array> => printLetter(printed),
   pdf: async (printed: Printed): Promise<Uint8Array> => printSheet(printed),
   ownerPage: async (printed: PrintedOwnerPage): Promise<Uint8Array> => printOwnerPage(printed),
   sheet: ({ file: records, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {

@@ -99,6 +99,7 @@ const ALSO_ONLY_ADDED = [
   ...['release_record', 'late_event', 'limit_version', 'limit_check', 'torque_check', 'gauge_version', 'calibration', 'gauge_check'],
   ...['repeat_study', 'gauge_call_back', 'finding_entry', 'prior_version'],
   ...['article_version', 'rates_version', 'house_rule_version', 'offer', 'lot_version', 'stock_move'],
+  ...['letter', 'letter_answer', 'letter_words'],
 ] as const;
 
 /** Every table that has triggers, with theirs. */

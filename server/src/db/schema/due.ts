@@ -1,5 +1,7 @@
 /** What falls due: exercises, what was worked out of the records, and the calendar addresses that tell of it. */
+import type { Letter } from '@dauer/contract';
 import type { ExerciseKind } from '@dauer/core/ledger';
+import type { LetterAnswer } from '@dauer/core/wording';
 import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import type { DueFacts } from '../../records/dueFacts.ts';
 import { account, vehicle } from './entities.ts';
@@ -71,3 +73,50 @@ export const calendar = pgTable(
   },
   (t) => [index().on(t.accountId)],
 );
+
+/** A letter that reminded an owner: what it listed, and the words round it, as they were. Whose it is stands nowhere in it. */
+export const letter = pgTable(
+  'letter',
+  {
+    id: uuid().primaryKey(),
+    vehicleId: uuid()
+      .notNull()
+      .references(() => vehicle.id),
+    madeBy: uuid()
+      .notNull()
+      .references(() => account.id),
+    madeAt: instant().notNull(),
+    items: jsonb().$type<Letter['items']>().notNull(),
+    opening: text().notNull(),
+    closing: text().notNull(),
+  },
+  (t) => [index().on(t.vehicleId)],
+);
+
+export const letterAnswer = pgTable(
+  'letter_answer',
+  {
+    id: uuid().primaryKey(),
+    letterId: uuid()
+      .notNull()
+      .references(() => letter.id),
+    answer: text().$type<LetterAnswer>().notNull(),
+    onDay: date({ mode: 'string' }),
+    by: uuid()
+      .notNull()
+      .references(() => account.id),
+    at: instant().notNull(),
+  },
+  (t) => [index().on(t.letterId)],
+);
+
+/** Words of the shop in its letters; the newest count. */
+export const letterWords = pgTable('letter_words', {
+  id: uuid().primaryKey(),
+  opening: text().notNull(),
+  closing: text().notNull(),
+  by: uuid()
+    .notNull()
+    .references(() => account.id),
+  at: instant().notNull(),
+});

@@ -16,6 +16,7 @@ import { redact } from './redact.ts';
 import { keepPicture } from './pictures.ts';
 import { requireAhead } from '../../records/ahead.ts';
 import { requireNotOnRecord } from '../../records/handedIn.ts';
+import { ownerFor } from '../../records/owner.ts';
 import { requireEvent } from '../../records/ownership.ts';
 import { openJobOf, readJobFile } from '../../records/jobFile.ts';
 import { insertLayout, readLayouts } from '../../records/layout.ts';
@@ -164,23 +165,7 @@ export const bookinHandlers: Pick<Handlers, Names> = {
     });
   },
   /** Technicians see the contact of vehicles that a lead put them on; leads always. Beginning to work shows nobody anything. */
-  owner: async ({ db, params, person }) => {
-    const [row] = await db
-      .select({ name: owner.name, contact: owner.contact, erasedAt: owner.erasedAt })
-      .from(vehicle)
-      .innerJoin(owner, eq(owner.id, vehicle.ownerId))
-      .where(eq(vehicle.id, params.id));
-    if (!row || person.role === 'lead') return row ?? null;
-    const [own] = await db
-      .select({ id: assignment.id })
-      .from(assignment)
-      .innerJoin(job, eq(job.id, assignment.jobId))
-      .where(and(eq(job.vehicleId, params.id), eq(assignment.accountId, person.id), isNull(assignment.endedAt)))
-      .limit(1);
-    if (!own)
-      throw new HttpProblem('owner_contact', 'The owner’s contact is shown to leads, and to whom a lead put on a job of this vehicle.');
-    return row;
-  },
+  owner: ({ db, params, person }) => ownerFor(db, params.id, person),
   nextTag: async ({ db }) => {
     const [last] = await db
       .select({ tag: vehicle.tag })

@@ -2,7 +2,7 @@ import { groupThousands, setNumberLocale } from '@dauer/core/quantity';
 import type { HandbackSheet } from '@dauer/core/ledger';
 import { OWNER_SAYS } from '@dauer/core/wording';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { bytesOf, headCell, INK, printable, ROW_LINES, SECOND, second } from '../../beside/paper.ts';
+import { bytesOf, dayWriter, headCell, INK, printable, ROW_LINES, SECOND, second } from '../../beside/paper.ts';
 import type { Printed } from './printSheet.ts';
 
 /** The owner's page, with the images of its pictures by their hashes, as JPEG in base 64. */
@@ -35,11 +35,7 @@ function definition(
 ): TDocumentDefinitions {
   const { sheet, shopName, zone, locale, images, releasedAt } = printed;
   setNumberLocale(locale);
-  const day = (at: string): string =>
-    new Intl.DateTimeFormat(locale, {
-      ...{ numberingSystem: 'latn', calendar: 'gregory', day: 'numeric', month: 'long', year: 'numeric' },
-      timeZone: at.length === 10 ? 'UTC' : zone,
-    }).format(new Date(at));
+  const day = dayWriter(locale, zone);
   const heading = (text: string): Content => ({
     text: printable(text),
     font: 'plate',

@@ -2,7 +2,7 @@ import { majorOf, moneyText, setNumberLocale } from '@dauer/core/quantity';
 import { ACCOUNT, byline, handedBackWords, OWNER_SAYS, PHASE_WORD, timeWords } from '@dauer/core/wording';
 import type { HandbackSheet, JobRecords, SheetLine } from '@dauer/core/ledger';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { bytesOf, headCell, INK, printable, ROW_LINES, SECOND, second } from '../../beside/paper.ts';
+import { bytesOf, dayWriter, headCell, INK, printable, ROW_LINES, SECOND, second } from '../../beside/paper.ts';
 
 /** What is printed, and for whom. */
 export interface Printed {
@@ -18,15 +18,7 @@ export interface Printed {
 
 function definition({ file: records, sheet, shopName, zone, locale, ownerName, hydraulic }: Printed): TDocumentDefinitions {
   const { release } = records;
-  const day = (at: string): string =>
-    new Intl.DateTimeFormat(locale, {
-      numberingSystem: 'latn',
-      calendar: 'gregory',
-      day: 'numeric',
-      month: 'long',
-      year: 'numeric',
-      timeZone: at.length === 10 ? 'UTC' : zone,
-    }).format(new Date(at));
+  const day = dayWriter(locale, zone);
   const plain = (text: string): string => printable(text);
   const heading = (text: string): Content => ({ text: plain(text), style: 'h2', headlineLevel: 1 });
   const lines = (title: string, list: readonly SheetLine[], none: string): Content[] => [

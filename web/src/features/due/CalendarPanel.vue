@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { CALENDAR_FILE } from '@dauer/contract';
+import { CALENDAR_FILE, type VehicleDue } from '@dauer/contract';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { call } from '../../app/client.ts';
 import { useRequest } from '../../app/request.ts';
 import { dayText } from '../../fittings/dates.ts';
@@ -12,10 +12,17 @@ const { data, refetch } = useQuery({ key: ['calendars'], query: () => call('cale
 const { run, busy, problem } = useRequest();
 /** The address just made, in full: it is told this once. */
 const address = ref('');
+/** Of which vehicle an address is made; null for the whole shop. */
+const props = defineProps<{ vehicles: readonly VehicleDue[] }>();
+const of = ref<string | null>(null);
+const choices = computed(() => [
+  { value: null, title: 'The whole shop' },
+  ...props.vehicles.map((v) => ({ value: v.vehicleId, title: `${v.tag}  ${v.name}` })),
+]);
 const copied = ref(false);
 async function make(): Promise<void> {
   await run(async () => {
-    const made = await call('makeCalendar', { body: { id: v7() } });
+    const made = await call('makeCalendar', { body: { id: v7(), vehicleId: of.value } });
     address.value = `${window.location.origin}${made.path}`;
     copied.value = false;
     await refetch();
@@ -43,7 +50,8 @@ async function copy(): Promise<void> {
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p class="acts">
-      <v-btn class="act" :href="CALENDAR_FILE.path" download>Calendar file</v-btn>
+      <v-autocomplete v-model="of" class="of" label="Of" :items="choices" density="compact" hide-details />
+      <v-btn class="act" :href="of === null ? CALENDAR_FILE.path : `${CALENDAR_FILE.path}?vehicle=${of}`" download>Calendar file</v-btn>
       <v-btn class="act" :loading="busy" @click="make">Make an address</v-btn>
     </p>
     <p v-if="address" class="address">
@@ -74,6 +82,9 @@ async function copy(): Promise<void> {
   flex-wrap: wrap;
   gap: var(--space-2);
   margin: var(--space-3) 0;
+}
+.of {
+  flex: 0 1 280px;
 }
 .address {
   display: flex;

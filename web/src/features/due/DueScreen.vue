@@ -65,7 +65,7 @@ const views = computed(() => VIEWS.map((v) => ({ id: v, title: TITLE[v], count: 
       </template>
       <YearAhead v-else-if="view === 'year'" :vehicles="vehicles" :today="today" @noted="refetch()" />
       <FleetTable v-else :vehicles="vehicles" :today="today" @noted="refetch()" />
-      <CalendarPanel />
+      <CalendarPanel :vehicles="vehicles" />
     </template>
     <p v-else-if="!error" class="second empty" aria-busy="true">Reading the book …</p>
   </main>

@@ -1,14 +1,29 @@
 <script setup lang="ts">
-import { ACCESS_NAME, dueAt } from '@dauer/core/wording';
+import { ACCESS_NAME, dueAt, LETTER_ANSWER_NAME } from '@dauer/core/wording';
+import { useQuery } from '@pinia/colada';
+import { computed, ref } from 'vue';
+import { call } from '../../app/client.ts';
 import { dayText } from '../../fittings/dates.ts';
 import { useSession } from '../../app/session.ts';
 import { isDueNow, type VehicleBundles } from './dueGroups.ts';
 import ExerciseButton from './ExerciseButton.vue';
+import LetterPanel from './LetterPanel.vue';
 
 /** One vehicle with what falls due on it, together what one access gives. */
-defineProps<{ of: VehicleBundles; today: string }>();
+const props = defineProps<{ of: VehicleBundles; today: string }>();
 const emit = defineEmits<{ noted: [] }>();
 const session = useSession();
+const { data: letters, refetch } = useQuery({ key: ['letters'], query: () => call('letters'), enabled: () => session.may('technician') });
+const letter = computed(() => letters.value?.letters.find((l) => l.vehicleId === props.of.vehicle.vehicleId) ?? null);
+/** What became of the newest letter, in a line. */
+const written = computed(() => {
+  const l = letter.value;
+  if (!l) return '';
+  const { answer } = l;
+  const said = answer ? `${LETTER_ANSWER_NAME[answer.answer]}${answer.on ? `, ${dayText(answer.on)}` : ''}` : 'no answer yet';
+  return `Letter of ${dayText(l.madeAt)}: ${said}`;
+});
+const writing = ref(false);
 </script>
 
 <template>
@@ -29,6 +44,9 @@ const session = useSession();
         :vehicle="of.vehicle"
         @noted="emit('noted')"
       />
+      <button v-if="letters && !of.vehicle.inShop" class="link letter" type="button" :aria-expanded="writing" @click="writing = !writing">
+        {{ written || 'Letter to the owner' }}
+      </button>
     </div>
     <div class="bundles">
       <div v-for="b in of.bundles" :key="b.access">
@@ -44,6 +62,7 @@ const session = useSession();
         </ul>
       </div>
     </div>
+    <LetterPanel v-if="writing && letters" :of="of" :letter="letter" :words="letters.words" @changed="refetch()" @close="writing = false" />
   </article>
 </template>
 
@@ -67,6 +86,9 @@ const session = useSession();
   background: var(--ink);
   color: var(--plate);
   border-radius: var(--corner);
+}
+.letter {
+  text-align: left;
 }
 .bundles {
   display: grid;
