@@ -89,3 +89,4 @@ export { hiddenPlaces } from './hiddenPlaces.ts';
 export { agreedBeside } from './agreed.ts';
 export { lineRefusal, orderingRefusal, type OrderRefusal, stepRefusal } from './ordering.ts';
 export { comparedOf, orderPaper, type PaperLine, placesOf } from './orderPaper.ts';
+export { controlPairs } from './pairs.ts';

@@ -3,87 +3,29 @@ import { fluidClass, fluidMonths } from '../catalogue/fluids.ts';
 import { circuitFluids, fluidRecordsOf, fluidState } from '../history/due.ts';
 import { putOffsOf } from '../history/putOffs.ts';
 import type { JobState } from '../job/job.ts';
-import { type Judged, judgeSet } from '../judging/judge.ts';
+import type { Judged } from '../judging/judge.ts';
 import { workDone } from '../judging/workDone.ts';
 import { placeName, type Slot, slotById } from '../layout/graph.ts';
 import { axleOf, type ComponentKind } from '../layout/kinds.ts';
-import type { EventBase } from '../ledger/eventBase.ts';
 import { NOTHING_ELSE } from '../ledger/families/causeLooks.ts';
-import type { OwnerPage, SheetPair } from '../ledger/release.ts';
+import type { OwnerPage } from '../ledger/release.ts';
 import { rowName } from '../wording/en/estimate.ts';
 import { lowerFirst } from '../quantity/display.ts';
 import { looksOf } from '../stages/trace/causes.ts';
 import { DONE_PLAIN, OWNER_PAGE, PLAIN_PAST } from '../wording/en/owner.ts';
-import { figureOf, limitText } from '../wording/en/verdicts.ts';
-import { compareSeverity } from '../verdict/severity.ts';
 import { afterCareOf } from './afterCare.ts';
+import { figuresHere, firstWork } from './pairs.ts';
 import { cameFrom } from './sheetRefs.ts';
 import { neverOpen, nearLimit } from './toWatch.ts';
 
 /** How much of each stands on the one side of paper. */
-const MOST = { wrong: 7, done: 9, watch: 4, back: 7, pictures: 2, pairs: 40 } as const;
+const MOST = { wrong: 7, done: 9, watch: 4, back: 7, pictures: 2 } as const;
 
-/** What is pressed or pulled by a person: the owner feels it, so it is told first. */
-const CONTROLS: readonly ComponentKind[] = ['pedal', 'hand_lever', 'foot_lever', 'parking_lever'];
 /** Linings, and what they rub on: these wear from use. */
 const WEARS: readonly ComponentKind[] = ['pads', 'shoes', 'parking_shoes', 'band', 'rotor', 'drum', 'band_drum'];
 
 function capped(lines: readonly string[], most: number): string[] {
   return lines.length <= most ? [...lines] : [...lines.slice(0, most - 1), OWNER_PAGE.more(lines.length - most + 1)];
-}
-
-/** Figures of this job by place and characteristic, oldest first. */
-function figuresHere({ history, records }: JobState, today: string): Map<string, Judged[]> {
-  const taken = new Map<string, Judged[]>();
-  for (const set of history.sets) {
-    if (set.jobId !== records.job.id || set.blind) continue;
-    for (const j of judgeSet(history, set, today)) {
-      const key = `${j.slotId}:${j.characteristic.id}`;
-      taken.set(key, [...(taken.get(key) ?? []), j]);
-    }
-  }
-  return taken;
-}
-
-/** Instant of the first work on a job: what was taken before it is how the vehicle came. Null where none was done. */
-function firstWork({ history, records }: JobState): string | null {
-  const here = (e: EventBase): boolean => e.jobId === records.job.id;
-  const work = [
-    ...history
-      .active(records.partEvents)
-      .filter((e) => here(e) && e.kind !== 'found' && !e.kind.startsWith('came_') && e.kind !== 'removed'),
-    ...history.active(records.bleedPulls).filter(here),
-    ...history.active(records.operationEvents).filter((e) => here(e) && e.kind === 'done'),
-  ].map((e) => e.happenedAt);
-  return work.sort()[0] ?? null;
-}
-
-/**
- * Figures as they came and as they leave, of the same place: controls first, then what came worst. Only what was taken
- * both before any work and after some.
- */
-export function pairsOf(state: JobState, today: string): SheetPair[] {
-  const begun = firstWork(state);
-  if (begun === null) return [];
-  const when = new Map(state.history.sets.map((s) => [s.id, s.happenedAt]));
-  const at = (j: Judged): string => when.get(j.setId) ?? '';
-  const pairs = [...figuresHere(state, today).values()].flatMap((list) => {
-    const before = list.find((j) => j.enough && at(j) < begun);
-    const after = list.findLast((j) => j.enough && at(j) >= begun);
-    const slot = before && slotById(state.records.layout, before.slotId);
-    return before && after && slot ? [{ slot, before, after }] : [];
-  });
-  const isControl = (slot: Slot): number => (CONTROLS.includes(slot.kind) ? 0 : 1);
-  return pairs
-    .toSorted((a, b) => isControl(a.slot) - isControl(b.slot) || compareSeverity(a.before.verdict, b.before.verdict))
-    .slice(0, MOST.pairs)
-    .map(({ slot, before, after }) => ({
-      place: placeName(slot),
-      what: before.characteristic.short,
-      before: figureOf(before),
-      after: figureOf(after),
-      limit: limitText(after),
-    }));
 }
 
 /** Places told together where the same is said of them: both sides of an axle in one. */

@@ -13,6 +13,7 @@ import FluidSection from './FluidSection.vue';
 import BleederRow from './BleederRow.vue';
 import BeginSession from './session/BeginSession.vue';
 import SessionView from './session/SessionView.vue';
+import PedalPairs from './PedalPairs.vue';
 import WaterChart from './WaterChart.vue';
 
 /** The fluid that goes in, and what came at each bleeder: it is changed only when every bleeder is closed. */
@@ -83,6 +84,7 @@ const owedAt = (slotId: string) => job.state.obligations.find((o) => isDuty(o, '
           :writable="writable"
         />
       </section>
+      <PedalPairs />
       <section v-if="water">
         <h2 class="line">Water over the years</h2>
         <p class="second small">An estimate from the climate and the kind of fluid; it begins anew with each whole change.</p>

@@ -5,7 +5,7 @@ import { OWNER_SAYS } from '@dauer/core/wording';
 import { PICTURE } from '@dauer/contract';
 import { computed } from 'vue';
 import { dayText } from '../../fittings/dates.ts';
-import PairTable from './PairTable.vue';
+import PairTable from '../../fittings/PairTable.vue';
 import StrikeButton from './StrikeButton.vue';
 
 /** What whoever drives takes home: what was wrong, what was done, what to watch and when to come back, in plain words. */

@@ -15,7 +15,7 @@ import { dayText } from '../../fittings/dates.ts';
 import OpenJob from '../../job/OpenJob.vue';
 import RedactDialog from '../../job/RedactDialog.vue';
 import OwnerPage from './OwnerPage.vue';
-import PairTable from './PairTable.vue';
+import PairTable from '../../fittings/PairTable.vue';
 import StrikeButton from './StrikeButton.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 

@@ -21,7 +21,7 @@ defineProps<{ pairs: readonly SheetPair[] }>();
         <tr v-for="(p, i) in pairs" :key="i">
           <th scope="row">{{ OWNER_SAYS.pair(p.place, p.what) }}</th>
           <td class="fig">{{ p.before }}</td>
-          <td class="fig fig-b">{{ p.after }}</td>
+          <td class="fig fig-b">{{ p.after || 'not yet' }}</td>
           <td class="second small">{{ p.limit }}</td>
         </tr>
       </tbody>
