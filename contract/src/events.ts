@@ -154,6 +154,11 @@ const proofFields = {
   corner: corner.nullable(),
   result: z.enum(['passed', 'failed', 'none', 'gone', 'less', 'same', 'not_tried']),
   note: words(500),
+  felt: z
+    .array(z.enum(catalogue.ROAD_FELT as [string, ...string[]]))
+    .max(20)
+    .nullable()
+    .default(null),
 };
 const acceptanceFields = { obligation: words(400).min(1), reason: z.string().trim().min(3).max(500) };
 const cautionFields = { caution: words(60).min(1) };
@@ -211,7 +216,14 @@ export const bleedPullRecord = recordBase
   .extend({ ...bleedSent, volumeMl: z.number() })
   .meta({ id: 'BleedPull' }) satisfies Fields<ledger.BleedPull>;
 export const fluidServiceRecord = recordBase.extend(fluidFields).meta({ id: 'FluidService' }) satisfies Fields<ledger.FluidService>;
-export const proofRecord = recordBase.extend(proofFields).meta({ id: 'Proof' }) satisfies Fields<ledger.Proof>;
+export const proofRecord = recordBase
+  .extend({
+    ...proofFields,
+    felt: z.array(z.string()).readonly().nullish(),
+    roadTyped: z.string().nullish(),
+    roadKm: z.number().nullish(),
+  })
+  .meta({ id: 'Proof' }) satisfies Fields<ledger.Proof>;
 export const acceptanceRecord = recordBase.extend(acceptanceFields).meta({ id: 'Acceptance' }) satisfies Fields<ledger.Acceptance>;
 export const cautionAckRecord = recordBase.extend(cautionFields).meta({ id: 'CautionAck' }) satisfies Fields<ledger.CautionAck>;
 export const partEventRecord = recordBase.extend(partEventFields).meta({ id: 'PartEvent' }) satisfies Fields<ledger.PartEvent>;
@@ -315,7 +327,14 @@ export const EVENTS = {
   bleedPulls: { sent: sentBase.extend(bleedSent), record: bleedPullRecord },
   fluidServices: { sent: sentBase.extend(fluidFields), record: fluidServiceRecord },
   fluidSamples: { sent: sentBase.extend(sampleFields), record: fluidSampleRecord },
-  proofs: { sent: sentBase.extend(proofFields), record: proofRecord },
+  proofs: {
+    sent: sentBase.extend({
+      ...proofFields,
+      roadTyped: words(40).nullable().default(null),
+      roadUnit: z.enum(['km', 'mi']).default('km'),
+    }),
+    record: proofRecord,
+  },
   /** Asks for the password once more: a tablet is left lying about. */
   acceptances: { sent: sentBase.extend({ ...acceptanceFields, password: z.string().max(200) }), record: acceptanceRecord },
   cautionAcks: { sent: sentBase.extend(cautionFields), record: cautionAckRecord },

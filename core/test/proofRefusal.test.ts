@@ -132,10 +132,16 @@ describe('a proof that cannot be true yet', () => {
   it('is the road where the vehicle is not for the road, or nobody says where and how far', () => {
     const t = new JobFixture(FOUR);
     expect(why(t, 'road', 'passed', 'The hill, 14 km')).to.match(/not for the road yet/);
-    expect(why(t, 'road', 'failed', 'Pulled after 2 km'), 'it was driven, and failed').to.equal(null);
+    const drove = (result: 'passed' | 'failed', note: string, km: number | null, felt: readonly string[] | null) =>
+      proofRefusal(state(t), itemOf(state(t), 'road')!, result, note, { km, felt });
+    expect(drove('failed', 'The hill', 2, ['pulls_left']), 'it was driven, and failed').to.equal(null);
+    expect(drove('failed', 'The hill', null, [])).to.match(/how far/);
+    expect(drove('failed', 'The hill', 2, null)).to.match(/what was felt, or that nothing was/);
+    expect(drove('failed', '', 2, [])).to.match(/say where/);
+    const asks = (felt: readonly string[]) => proofAsks(itemOf(state(t), 'road')!, 'passed', 'The hill', { km: 14, felt });
+    expect(asks([])).to.equal(null);
+    expect(asks(['judder', 'pulls_left']), 'what was felt did not pass').to.match(/^Felt on the road: judder, pulls left\./);
     expect(why(t, 'road_walk')).to.match(/must not be moved/);
-    for (const note of ['', 'ok', 'the hill', '14'])
-      expect(why(t, 'road', 'failed', note), note).to.match(/say where, and how far, with figures/);
     t.sound('parking');
     prove(t, 'parking');
     expect(why(t, 'road_walk')).to.equal(null);
@@ -146,5 +152,44 @@ describe('a proof that cannot be true yet', () => {
     t.sound('parking');
     expect(why(t, 'parking')).to.match(/say which wheels it holds/);
     expect(why(t, 'parking', 'passed', 'both rear wheels')).to.equal(null);
+  });
+});
+
+describe('a road test by two', () => {
+  /** A road test that somebody passed, in a house that wants two. */
+  function driven(school: 'one' | 'two') {
+    const t = new JobFixture(FOUR);
+    t.file.houseRules = [{ id: 'r', rule: 'road_second', school, reason: 'ours', enteredBy: 'ann', enteredAt: NOW }];
+    const drive = (authorId: string): void => {
+      const said = {
+        item: 'road',
+        slotId: null,
+        corner: null,
+        result: 'passed' as const,
+        note: 'The hill',
+        roadTyped: '14',
+        roadKm: 14,
+        felt: [],
+      };
+      t.file.proofs = [...t.file.proofs, { ...base(t.next(), { authorId }), ...said }];
+    };
+    drive('ann');
+    return { t, drive, road: () => state(t).obligations.find((o) => o.key === 'proof:road')! };
+  }
+  it('is closed by one where the house wants one', () => {
+    expect(driven('one').road().state).to.equal('closed');
+  });
+  it('waits for another person where the house wants two, and the same one twice is one', () => {
+    const { t, drive, road } = driven('two');
+    expect([road().state, road().acceptBy]).to.deep.equal(['open', 'lead']);
+    expect(road().why).to.match(/second person drives it/);
+    drive('ann');
+    expect(road().state).to.equal('open');
+    drive('ben');
+    expect(road().state).to.equal('closed');
+    t.part(t.slot('pads'), 'removed');
+    t.part(t.slot('pads'), 'fitted');
+    drive('ann');
+    expect(road().state, 'what the second drove before was ended').to.equal('open');
   });
 });

@@ -265,7 +265,8 @@ export class Telling {
     this.add('exercises', { vehicleId: this.car.vehicle.id, what, typed: null, km: null, note: '' });
   }
   prove(item: string, result: 'passed' | 'gone' | 'same' = 'passed', corner: Corner | null = null, note = ''): string {
-    return this.add('proofs', { item, slotId: null, corner, result, note });
+    const road = item === 'road' ? { roadTyped: '14', roadKm: 14, felt: [] } : {};
+    return this.add('proofs', { item, slotId: null, corner, result, note, ...road });
   }
   fitNew(slot: Slot, tag: string | null, partNumber: string | null, note: string): string {
     const partId = v7();

@@ -307,7 +307,8 @@ export async function finishFluid(shop: Shop, car: Booked): Promise<void> {
       slotId: null,
       corner: item.corner,
       result: item.answers[0] ?? 'passed',
-      note: item.asks ? 'Both rear wheels; 12 km round the works' : '',
+      note: item.asks ? 'Both rear wheels; round the works' : '',
+      ...(item.asks?.road && { roadTyped: '12', felt: [] }),
     });
 }
 

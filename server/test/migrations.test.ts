@@ -104,12 +104,12 @@ describe('bringing a book up to date', function () {
     await migrate(url);
     const client = new pg.Client({ connectionString: url });
     await client.connect();
-    await client.query('create table letter (id uuid, job_id uuid, happened_at timestamptz)');
+    await client.query('create table leaflet (id uuid, job_id uuid, happened_at timestamptz)');
     for (const rule of ['refuse_after_release', 'refuse_before_release', 'refuse_any_release'])
-      await client.query(`create trigger ${rule} before insert on letter for each row execute function ${rule}()`);
-    await client.query(`create trigger came_late after insert on letter for each row execute function mark_late()`);
-    await client.query('insert into letter values (gen_random_uuid(), null, now())');
-    expect((await client.query('select count(*)::int as n from letter')).rows).to.deep.equal([{ n: 1 }]);
+      await client.query(`create trigger ${rule} before insert on leaflet for each row execute function ${rule}()`);
+    await client.query(`create trigger came_late after insert on leaflet for each row execute function mark_late()`);
+    await client.query('insert into leaflet values (gen_random_uuid(), null, now())');
+    expect((await client.query('select count(*)::int as n from leaflet')).rows).to.deep.equal([{ n: 1 }]);
     const { rows } = await client.query<{ at: string }>(
       `select table_name as at from information_schema.columns where column_name = 'job_id' and is_nullable = 'NO'`,
     );

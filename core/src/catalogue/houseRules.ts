@@ -97,6 +97,15 @@ export const HOUSE_RULES: readonly HouseRule[] = [
     ],
     departs: [],
   },
+  {
+    id: 'road_second',
+    name: 'The road test is driven',
+    schools: [
+      { id: 'one', name: 'By one person', because: 'Whoever did the work knows what to feel for.' },
+      { id: 'two', name: 'By two, each by himself', because: 'A second foot feels what the first has got used to.' },
+    ],
+    departs: [],
+  },
 ];
 
 export function houseRule(id: string): HouseRule | undefined {

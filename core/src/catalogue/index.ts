@@ -26,6 +26,7 @@ export {
   observedCode,
   observationFacts,
   observationKey,
+  ROAD_FELT,
 } from './observations.ts';
 export { IDENTITY_FIGURES, type IdentityFact, identityFact, identityOf } from './identity.ts';
 export { LASTS, REWORK_GUESS, reworkChance } from './lasting.ts';

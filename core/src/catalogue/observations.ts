@@ -113,6 +113,9 @@ export const OBSERVATIONS: readonly ObservationFacts[] = [
   ...rows('lamps', false, 'hydraulic', [['difference_lamp', 'Pressure-difference lamp on']]),
 ];
 
+/** What may be felt on the road, by its code. */
+export const ROAD_FELT: readonly string[] = OBSERVATIONS.filter((o) => o.group === 'road').map((o) => o.code);
+
 /** Stands between what is asked and the control or reservoir that it is asked at, where a vehicle has several. */
 const ASKED_AT = '~';
 

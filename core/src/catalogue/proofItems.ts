@@ -20,6 +20,8 @@ export interface ProofItem {
 export interface ProofAsks {
   readonly label: string;
   readonly figure: boolean;
+  /** How far it was driven, and what was felt, are asked as well. */
+  readonly road?: boolean;
 }
 
 /** The first press: before the engine moves a wheel, and before any other proof. */
@@ -242,6 +244,15 @@ function ofControls({ controls, corners }: AskedOf): ProofItem[] {
       () => true,
       (c) => ({ question: `${c.name} returns fully, with free play`, how: 'By hand and by foot, its switch as well.' }),
     ),
+    ...each(
+      'stop_lamp',
+      () => true,
+      (c) => ({
+        question: several ? `Stop lamps light from the ${lowerFirst(c.name)}` : 'Stop lamps light, and go out',
+        how: 'At the beginning of its travel, and out again by itself.',
+        answers: IF_ANY,
+      }),
+    ),
     ...corners.map((corner) =>
       item('release', {
         ...{ corner, question: `${CORNER_NAME[corner]} wheel turns at once after a hard press` },
@@ -313,7 +324,6 @@ export function proofItems(input: AskedOf): ProofItem[] {
           }),
         ]
       : []),
-    item('stop_lamp', { question: 'Stop lamps light from each control', how: 'Pedal, and lever where there is one.', answers: IF_ANY }),
     item('road_walk', {
       question: 'First stops at walking pace, off the road',
       how: input.parking ? 'In a closed place, with the parking brake proved.' : 'In a closed place, with room to roll out.',
@@ -321,7 +331,7 @@ export function proofItems(input: AskedOf): ProofItem[] {
     item('road', {
       question: 'Road test',
       how: 'Straight, even, no pull, no judder, no smell; wheels felt afterwards.',
-      asks: { label: 'Where, and how far', figure: true },
+      asks: { label: 'Where', figure: false, road: true },
     }),
   ];
 }

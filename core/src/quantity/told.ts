@@ -12,6 +12,7 @@ const TOLD = {
     less: 'does not show less than nothing',
     more: '10,000,000 km',
   },
+  road: { kind: 'distance_run', name: 'A road test', from: 0.2, to: 400, less: 'goes 200 m at least', more: '400 km' },
   torque: { kind: 'torque', name: 'A torque', from: 0.05, to: 3000, less: 'is more than nothing', more: '3,000 N·m' },
   boiling: {
     kind: 'temperature',

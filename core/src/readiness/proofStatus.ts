@@ -37,6 +37,8 @@ export interface ProofStatus {
   readonly disturbed: readonly Disturbed[];
   /** Newest answer to an item of proof. */
   readonly answer: (item: ProofItem) => WithStatus<Proof> | null;
+  /** Who else than the author of the newest answer has closed an item, by an answer that stands; null where nobody has. */
+  readonly confirmedBy: (item: ProofItem) => string | null;
   /** The first place on the controls of an item that was not complete at an instant: what was taken then is provisional. */
   readonly incompleteAt: (item: Pick<ProofItem, 'item' | 'corner'>, instant: string) => PlaceState | null;
   /** Newest pull at a bleeder. */
@@ -107,6 +109,13 @@ export function openProofStatus(history: JobHistory): ProofStatus {
     disturbed,
     answer: (item) =>
       withStatus(answerTo(proofs, item) ?? undefined, (p) => ({ kind: 'item', item: item.item, corner: item.corner, ...when(p) })),
+    confirmedBy: (item) => {
+      const newest = answerTo(proofs, item);
+      const others = proofs.filter((p) => p.item === item.item && p.corner === item.corner && proofCloses(p.result));
+      const stands = (p: Proof): boolean =>
+        endedBy(records.layout, disturbed, { kind: 'item', item: item.item, corner: item.corner, ...when(p) }) === null;
+      return others.findLast((p) => p.authorId !== newest?.authorId && stands(p))?.authorId ?? null;
+    },
     incompleteAt: (item, instant) => incomplete(pressedFor(records.layout, item), instant, () => true),
     pull: (slotId) => {
       const newest = pulls.findLast((p) => p.slotId === slotId);

@@ -1,3 +1,4 @@
+import { observationFacts } from '../catalogue/observations.ts';
 import { fluidClass } from '../catalogue/fluids.ts';
 import { RESULT_WORD } from '../catalogue/proofItems.ts';
 import { putOffsOf } from '../history/putOffs.ts';
@@ -17,7 +18,7 @@ import type { Proof } from '../ledger/families/proofs.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import { dutyNameOf } from '../ledger/obligation.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../ledger/release.ts';
-import { convert, groupThousands } from '../quantity/display.ts';
+import { convert, figure, groupThousands } from '../quantity/display.ts';
 import { beddingOf } from '../readiness/bedding.ts';
 import { jointKey, jointsOf } from '../readiness/joints.ts';
 import { putOffWords } from '../wording/en/decide.ts';
@@ -56,6 +57,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     by: byline(records, e),
     on: e.happenedAt,
   });
+  const nameOf = (id: string | null): string | null => records.people.find((p) => p.id === id)?.name ?? null;
   const unit = records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
   const counter = history.active(records.counters).at(-1);
   const figures = history.sets
@@ -201,6 +203,17 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       .map((c) => SHEET.outOfScope(c.slot, c.verdict)),
     proofs: proofsInForce(state, here(records.proofs)).map((p) => {
       const item = state.context.proofItems.find((i) => i.item === p.item && i.corner === p.corner);
+      const second = item?.item === 'road' && p.result === 'passed' ? state.context.proofStatus.confirmedBy(item) : null;
+      const road =
+        p.roadKm != null
+          ? [
+              SHEET.road(
+                `${figure(convert(p.roadKm, 'distance_run', unit))} ${unit}`,
+                p.felt?.flatMap((code) => observationFacts(code)?.text ?? []) ?? null,
+                nameOf(second),
+              ),
+            ]
+          : [];
       const figures = item && p.result === 'passed' ? state.context.figuresOf(item).filter((f) => f.stands) : [];
       return line(
         p,
@@ -208,7 +221,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
         SHEET.proof(
           item?.question ?? p.item,
           p.result,
-          figures.map((f) => SHEET.figureTaken(f.slot, f.ask.measurement, proofFigureText(history, f), item?.corner ?? null)),
+          [...road, ...figures.map((f) => SHEET.figureTaken(f.slot, f.ask.measurement, proofFigureText(history, f), item?.corner ?? null))],
           p.note ? cameFrom(p.id, 'note', p.note) : '',
         ),
       );

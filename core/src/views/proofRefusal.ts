@@ -1,4 +1,5 @@
 import { controlOfItem, FIRST_PRESS, itemBase, proofCloses, saysWhy, type ProofItem, type ProofResult } from '../catalogue/proofItems.ts';
+import { observationFacts } from '../catalogue/observations.ts';
 import { slotById } from '../layout/graph.ts';
 import { isDuty, isProofOf } from '../ledger/obligation.ts';
 import { pressedFor } from '../readiness/pedalLock.ts';
@@ -14,10 +15,28 @@ const WET: readonly string[] = [FIRST_PRESS, 'pedal_hold', 'pedal_reserve', 'lea
 const LEAST_LETTERS = 4;
 const letters = (note: string): number => note.match(/\p{L}/gu)?.length ?? 0;
 
+/** What is said of the road: how far, km, and what was felt; null where it is not said. */
+export interface SaidOfRoad {
+  readonly km: number | null;
+  readonly felt: readonly string[] | null;
+}
+const NOT_SAID: SaidOfRoad = { km: null, felt: null };
+
+/** What is missing of a road test, or stands against its answer: what was felt on the road did not pass. */
+function roadRefusal({ question }: ProofItem, result: ProofResult, { km, felt }: SaidOfRoad): string | null {
+  if (km === null) return PROOF_REFUSAL.howFar(question);
+  if (felt === null) return PROOF_REFUSAL.whatFelt(question);
+  return result === 'passed' && felt.length > 0
+    ? PROOF_REFUSAL.feltOnRoad(felt.flatMap((code) => observationFacts(code)?.text ?? []))
+    : null;
+}
+
 /** What has to be said with an answer and is not, in a sentence; null where all is said. Source: handbook 60, Proving. */
-export function proofAsks(item: ProofItem, result: ProofResult, note: string): string | null {
+export function proofAsks(item: ProofItem, result: ProofResult, note: string, road: SaidOfRoad = NOT_SAID): string | null {
   if (result === 'not_tried') return saysWhy(note) ? null : PROOF_REFUSAL.because(item.question);
   if (item.asks === null || result === 'none') return null;
+  const refused = item.asks.road ? roadRefusal(item, result, road) : null;
+  if (refused !== null) return refused;
   const said = note.trim().length >= LEAST_LETTERS && letters(note) > 0 && (!item.asks.figure || /\d/.test(note));
   return said ? null : PROOF_REFUSAL.sayMore(item.question, item.asks);
 }
@@ -73,11 +92,17 @@ export function figureRefusal(state: JobState, item: ProofItem, result: ProofRes
  * @param state the job at the moment of the answer
  * @param note what is said with it
  */
-export function proofRefusal(state: JobState, item: ProofItem, result: ProofResult, note: string): string | null {
+export function proofRefusal(
+  state: JobState,
+  item: ProofItem,
+  result: ProofResult,
+  note: string,
+  road: SaidOfRoad = NOT_SAID,
+): string | null {
   return (
     proofHindrance(state, item, result) ??
     figureRefusal(state, item, result) ??
-    (result === 'not_tried' ? null : proofAsks(item, result, note))
+    (result === 'not_tried' ? null : proofAsks(item, result, note, road))
   );
 }
 

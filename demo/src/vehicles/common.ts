@@ -24,7 +24,7 @@ export const STANDING = [
 /** What is said with the proofs that ask for it. */
 export const SAID: Readonly<Record<string, string>> = {
   parking: '6 clicks; held on the ramp, 1 in 6; both rear wheels',
-  road: 'Round the works and the hill, 14 km',
+  road: 'Round the works and the hill',
 };
 
 export function proveAll(t: Telling, corners: readonly Corner[], seen: readonly (readonly [string, Corner | null])[] = []): void {

@@ -1,5 +1,6 @@
 import { mayBeWaived, proofCloses, type ProofItem } from '../../catalogue/proofItems.ts';
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
+import { schoolOf } from '../../ledger/priceRecords.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
 import type { Component } from '../../judging/components.ts';
 import { finerGauge } from '../../judging/finest.ts';
@@ -106,16 +107,22 @@ export function figuresAgainst({ history, figuresOf }: Pick<RuleContext, 'histor
   return past && PROOF_REFUSAL.past(sentence(past));
 }
 
+/** Whether the house wants a second person to drive it. */
+function wantsSecond({ records }: JobHistory): boolean {
+  return records.release === null && schoolOf(records.houseRules, 'road_second')?.school === 'two';
+}
+
 export function proveObligations({ history, components, proofItems, proofStatus: standing, figuresOf }: RuleContext): Obligation[] {
   const items = proofItems.map((item) => {
     const now = standing.answer(item);
     const answer = now?.record ?? null;
     const against = answer?.result === 'passed' ? figuresAgainst({ history, figuresOf }, item) : null;
-    const wrong = whyNotGood(now) ?? against;
+    const alone = item.item === 'road' && answer?.result === 'passed' && wantsSecond(history) && standing.confirmedBy(item) === null;
+    const wrong = whyNotGood(now) ?? against ?? (alone ? PROOF_REFUSAL.second : null);
     const closed = answer !== null && wrong === null && proofCloses(answer.result);
     return obligation({ kind: 'proof', item: item.item, corner: item.corner }, item.question, closed, {
       why: wrong ?? (answer && !closed ? REASON.answered(answer.result) : null),
-      acceptBy: answer && !closed && wrong === null && mayBeWaived(item.item, answer.result, answer.note) ? 'lead' : null,
+      acceptBy: alone || (answer && !closed && wrong === null && mayBeWaived(item.item, answer.result, answer.note)) ? 'lead' : null,
       rests: answer?.id ?? '',
       closedBy: answer?.id ?? null,
     });

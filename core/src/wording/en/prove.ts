@@ -44,6 +44,12 @@ export const PROOF_REFUSAL = {
   short: ({ ran, needs }: { readonly ran: number; readonly needs: number }): string =>
     `held ${minutes(ran)} of ${minutes(needs)}: set it anew, and hold it`,
   past: (said: string): string => `A figure says otherwise: ${said}`,
+  howFar: (question: string): string => `${question}: say how far it was driven.`,
+  whatFelt: (question: string): string => `${question}: say what was felt, or that nothing was.`,
+  feltOnRoad: (felt: readonly string[]): string =>
+    `Felt on the road: ${felt.map(lowerFirst).join(', ')}. That is not passed: it failed, or it is traced first.`,
+  second: 'A second person drives it and answers under their own name.',
+  secondIsSame: 'The house wants a second person: this is the same one again.',
   sayMore: (question: string, { label, figure }: ProofAsks): string =>
     `${question}: say ${lowerFirst(label)}${figure ? ', with figures' : ''}.`,
 };

@@ -97,6 +97,9 @@ export const SHEET = {
     `Bedded in by ${product}: ${counted} of ${total} stops${source ? `, ${source}` : ''}${tooSoon > 0 ? `; ${tooSoon} of them before it had run free` : ''}`,
   proof: (question: string, result: ProofResult, figures: readonly string[], note: string): string =>
     `${question}: ${RESULT_WORD[result].toLowerCase()}${figures.map((f) => `; ${f}`).join('')}${note ? `. ${note}` : ''}`,
+  /** How far a road test went, and what was felt: "driven 14 km; nothing felt". */
+  road: (typed: string, felt: readonly string[] | null, second: string | null): string =>
+    `driven ${typed}${felt === null ? '' : felt.length === 0 ? '; nothing felt' : `; felt: ${felt.join(', ').toLowerCase()}`}${second ? `; by ${second} as well` : ''}`,
   /** Figures that a proof stands on: "sink hard 1.0 mm, light 1.5 mm"; at which wheel, where the proof names none. */
   figureTaken: (slot: Slot, measurement: MeasurementId, said: string, corner: Corner | null): string =>
     `${corner === null && slot.corner !== null ? `${CORNER_NAME[slot.corner].toLowerCase()} ` : ''}${MEASUREMENTS[measurement].name.toLowerCase()} ${said}`,

@@ -271,6 +271,9 @@ export const proofs = pgTable(
     corner: text().$type<Corner>(),
     result: text().$type<ProofResult>().notNull(),
     note: text().notNull(),
+    roadTyped: text(),
+    roadKm: doublePrecision(),
+    felt: jsonb().$type<readonly string[]>(),
   },
   (t) => [index().on(t.jobId)],
 );

@@ -3,6 +3,7 @@ import { fileUntil } from '@dauer/core/history';
 import { corrected } from '../../platform/clock.ts';
 import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
 import { beddingOf } from '@dauer/core/readiness';
+import { readTold } from '@dauer/core/quantity';
 import { PROOF_REFUSAL } from '@dauer/core/wording';
 import { afterCareRefusal, buildSheet, mayMove, proofRefusal, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
@@ -28,7 +29,8 @@ export const proveHandlers: Pick<
     const state = deriveJob(fileUntil(records, at), at);
     const item = state.context.proofItems.find((i) => i.item === body.item && i.corner === body.corner);
     if (!item?.answers.includes(body.result)) throw new HttpProblem('nothing_to_prove', 'This job asks for no such proof. Load it again.');
-    const why = proofRefusal(state, item, body.result, body.note);
+    const km = body.roadTyped === null ? null : readTold('road', body.roadTyped, body.roadUnit).canonical;
+    const why = proofRefusal(state, item, body.result, body.note, { km, felt: body.felt });
     if (why !== null) throw new HttpProblem(itemLock(state, item) ? 'control_locked' : 'not_proved_yet', why);
   }),
   /** Only what blocks now, and only by the role that the verdict asks for. */

@@ -8,6 +8,7 @@ import { type Verdict, worst } from '@dauer/core/verdict';
 import { limitText } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
+import RoadForm from './RoadForm.vue';
 import VerdictMark from '../../fittings/VerdictMark.vue';
 import { dayText } from '../../fittings/dates.ts';
 
@@ -65,7 +66,18 @@ function say(result: ProofResult | null): void {
   words.value = note.value;
   tried.value = false;
 }
+/** What is said of the road with an answer to it. */
+type Road = { readonly note: string; readonly roadTyped: string; readonly roadUnit: 'km' | 'mi'; readonly felt: string[] };
+const asksRoad = (result: ProofResult | null): boolean => props.item.asks?.road === true && (result === 'passed' || result === 'failed');
+function drove(result: ProofResult, road: Road): void {
+  job.add('proofs', { item: props.item.item, slotId: null, corner: props.item.corner, result, ...road });
+  saying.value = null;
+}
 function answer(result: ProofResult): void {
+  if (asksRoad(result)) {
+    say(result);
+    return;
+  }
   const open = saying.value?.result === result;
   const said = open || saying.value?.result === null ? words.value.trim() : '';
   if (proofAsks(props.item, result, said) !== null) {
@@ -73,7 +85,7 @@ function answer(result: ProofResult): void {
     else tried.value = true;
     return;
   }
-  job.add('proofs', { item: props.item.item, slotId: null, corner: props.item.corner, result, note: said });
+  job.add('proofs', { item: props.item.item, slotId: null, corner: props.item.corner, result, note: said, felt: null });
   saying.value = null;
 }
 </script>
@@ -129,7 +141,16 @@ function answer(result: ProofResult): void {
       </v-btn>
     </v-btn-group>
     <slot />
-    <form v-if="saying" class="say" @submit.prevent="saying.result && answer(saying.result)">
+    <RoadForm
+      v-if="saying?.result && asksRoad(saying.result)"
+      :key="saying.result"
+      :item="item"
+      :result="saying.result"
+      :before="now?.record ?? null"
+      @said="(road) => saying?.result && drove(saying.result, road)"
+      @close="saying = null"
+    />
+    <form v-else-if="saying" class="say" @submit.prevent="saying.result && answer(saying.result)">
       <v-text-field v-model="words" v-focus density="compact" :label="label" :error-messages="unsaid" />
       <v-btn v-if="saying.result" class="act main" type="submit" :disabled="words.trim() === ''">{{ RESULT_WORD[saying.result] }}</v-btn>
       <v-btn class="act" @click="saying = null">Not now</v-btn>
