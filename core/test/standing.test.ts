@@ -265,6 +265,30 @@ describe('fluid, nipple by nipple', () => {
       f.points.slice(1).forEach((p, i) => expect(p.water).to.be.greaterThan(f.points[i]!.water));
     }
     expect(course.now.water).to.equal(fluidState(layout, all, use, NOW)!.water);
+    const last = course.fluids.at(-1)!.points.at(-1)!;
+    expect([last.least < last.water, last.water < last.most, last.boilLeastC < last.boilC, last.boilC < last.boilMostC]).to.deep.equal([
+      true,
+      true,
+      true,
+      true,
+    ]);
+    expect([course.interval, course.needC, course.samples]).to.deep.equal(['2027-06-10', null, []]);
+    // What was measured replaces the estimate: the curve goes through it.
+    const sample = {
+      ...base(1, { happenedAt: '2025-12-10T09:00:00.000Z' }),
+      ...{ slotId: bleeders[0]!.id, fluidClass: null, waterPercent: 2.4, boilC: null, how: 'Pen' },
+    };
+    const measured = waterCourse(layout, { ...all, samples: [sample] }, use, NOW)!;
+    const drawn = measured.fluids.at(-1)!.points;
+    expect(drawn.findLast((p) => p.day <= '2025-12-10')!.water).to.be.at.most(2.4);
+    expect(drawn.find((p) => p.day >= '2025-12-10')!.water).to.be.at.least(2.4);
+    expect(measured.samples.map((x) => [x.day, x.water])).to.deep.equal([['2025-12-10', 2.4]]);
+    expect(measured.now.water).to.equal(fluidState(layout, { ...all, samples: [sample] }, use, NOW)!.water);
+    const hot = { ...all, services: [services[0]!, { ...services[1]!, hottestC: 150, dryC: 150, wetC: 200 }] };
+    expect(
+      waterCourse(layout, { ...hot, services: [services[0]!, { ...hot.services[1]!, dryC: 250, wetC: 165 }] }, use, NOW)!.needC,
+    ).to.equal(170);
+    expect(waterCourse(layout, hot, use, NOW), 'no pair of boiling points').to.equal(null);
     // Begun and not finished, the newer fluid draws no curve of its own; today lies behind the day it was due.
     const half = { services, pulls: [...whole, pull('j2', later, bleeders[0]!.id)] };
     const old = waterCourse(layout, half, use, NOW)!;

@@ -83,6 +83,12 @@ export function waterAfter(years: number, constant: number): number {
 /** The band that is drawn about the estimate of water: the time constant so many times shorter or longer. Source: handbook 60. */
 const BAND = [0.7, 1.3] as const;
 
+/** Water in glycol fluid after `years` at the edges of the band, percent: the least first. */
+export function waterBand(years: number, constant: number): readonly [number, number] {
+  const [quick, slow] = BAND;
+  return [waterAfter(years, constant * slow), waterAfter(years, constant * quick)];
+}
+
 /**
  * How likely glycol fluid holds water enough to be due: nothing before 0.7 T ln 2 years, all of it after 1.3 T ln 2, straight
  * between them.
@@ -105,6 +111,9 @@ export function refitWater(years: number, measured: number): number {
   if (!(measured > 0) || !(years > 0)) throw new DomainError('nothing_to_fit', 'A rate needs some water and some time.');
   return -years / Math.log(1 - measured / SATURATED);
 }
+
+/** What a fluid has to boil above the hottest that is expected of it, °C. Source: handbook 60, Next change due. */
+export const NEED_OVER = 20;
 
 export interface DueInput {
   readonly kind: FluidKind;
@@ -161,7 +170,7 @@ function glycolCandidates(input: DueInput): Partial<Record<DueReason, string>> {
   }
   const out: Partial<Record<DueReason, string>> = { water_3_percent: yearsAfter(input.changed, constant * Math.LN2) };
   if (input.hottest == null) return out;
-  const need = input.hottest + 20;
+  const need = input.hottest + NEED_OVER;
   if (need >= input.dry) throw new DomainError('wrong_fluid_for_need', 'This fluid does not reach the vehicle’s need even when fresh.');
   const bottom = input.wet - 15;
   if (need <= bottom) return out;

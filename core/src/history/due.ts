@@ -118,7 +118,7 @@ function waterOf(sample: FluidSample, dry: number, wet: number): number | null {
 }
 
 /** The worst of the newest samples of each place since a change; null where none was taken. */
-function measuredSince(samples: readonly FluidSample[], since: string, dry: number, wet: number) {
+export function measuredSince(samples: readonly FluidSample[], since: string, dry: number, wet: number) {
   const newest = new Map<string, FluidSample>();
   for (const s of samples) if (s.happenedAt >= since && waterOf(s, dry, wet) !== null) newest.set(s.slotId, s);
   const [worst] = [...newest.values()]

@@ -74,12 +74,34 @@ export function axis(
 /** A limit across a chart, with its figure on it. */
 export const LIMIT_LINE = (
   inks: ChartInks,
-  { scale, at, says }: { readonly scale: string; readonly at: number; readonly says: string },
+  {
+    scale,
+    at,
+    says,
+    side = 'end',
+  }: { readonly scale: string; readonly at: number; readonly says: string; readonly side?: 'start' | 'end' },
 ): AnnotationOptions<'line'> => ({
   ...{ type: 'line', scaleID: scale, value: at, borderColor: inks.ink, borderWidth: 1.75, drawTime: 'beforeDatasetsDraw' },
   label: {
-    ...{ display: true, content: says, position: 'end', yAdjust: -10, padding: { x: 4, y: 0 } },
+    ...{ display: true, content: says, position: side, yAdjust: -10, padding: { x: 4, y: 0 } },
     ...{ backgroundColor: 'transparent', color: inks.ink, font: { family: inks.words, size: 14, weight: 'normal' } },
+  },
+});
+
+/** A day across a chart of years, with its name at its foot. */
+export const DAY_LINE = (inks: ChartInks, { at, says }: { readonly at: number; readonly says: string }): AnnotationOptions<'line'> => ({
+  ...{
+    type: 'line',
+    scaleID: 'x',
+    value: at,
+    borderColor: inks.second,
+    borderWidth: 1.25,
+    borderDash: [5, 4],
+    drawTime: 'beforeDatasetsDraw',
+  },
+  label: {
+    ...{ display: true, content: says, position: 'end', padding: { x: 4, y: 2 } },
+    ...{ backgroundColor: inks.page, color: inks.ink, font: { family: inks.words, size: 14, weight: 'normal' } },
   },
 });
 

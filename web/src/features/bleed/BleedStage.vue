@@ -86,15 +86,29 @@ const owedAt = (slotId: string) => job.state.obligations.find((o) => isDuty(o, '
       </section>
       <PedalPairs />
       <section v-if="water">
-        <h2 class="line">Water over the years</h2>
-        <p class="second small">An estimate from the climate and the kind of fluid; it begins anew with each whole change.</p>
-        <WaterChart :course="water" />
+        <h2 class="line">Water over the years, and where it boils</h2>
+        <p class="second small">
+          An estimate from the climate and the kind of fluid, with its band; it begins anew with each whole change. A measured value, drawn
+          as a square on its corner, replaces it.
+        </p>
+        <div class="charts">
+          <WaterChart :course="water" what="water" />
+          <WaterChart :course="water" what="boil" />
+        </div>
       </section>
     </template>
   </template>
 </template>
 
 <style scoped>
+.charts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-4);
+}
+.charts > * {
+  flex: 1 1 380px;
+}
 section {
   margin-top: var(--space-4);
 }
