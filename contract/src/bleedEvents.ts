@@ -12,6 +12,9 @@ const sessionFields = {
   fullMl: ml.min(5),
   safeMl: ml,
   strokeMl: z.number().positive().max(500),
+  prepared: z.array(z.enum(ledger.BLEED_TICKS)).max(ledger.BLEED_TICKS.length).readonly().nullable().default(null),
+  ordered: z.array(id).min(1).max(40).readonly().nullable().default(null),
+  orderSource: words(200).nullable().default(null),
 };
 const stepFields = {
   sessionId: id,
@@ -43,7 +46,14 @@ const beddingPlan = recordBase
 const stopFields = { planId: id, step: z.number().int().min(0).max(11) };
 const beddingStop = recordBase.extend(stopFields).meta({ id: 'BeddingStop' }) satisfies z.ZodType<ledger.BeddingStop>;
 
-const bleedSession = recordBase.extend(sessionFields).meta({ id: 'BleedSession' }) satisfies z.ZodType<ledger.BleedSession>;
+const bleedSession = recordBase
+  .extend({
+    ...sessionFields,
+    prepared: z.array(z.enum(ledger.BLEED_TICKS)).readonly().nullish(),
+    ordered: z.array(id).readonly().nullish(),
+    orderSource: z.string().nullish(),
+  })
+  .meta({ id: 'BleedSession' }) satisfies z.ZodType<ledger.BleedSession>;
 const bleedStep = recordBase.extend(stepFields).meta({ id: 'BleedStep' }) satisfies z.ZodType<ledger.BleedStepEvent>;
 
 export const BLEED_EVENTS = {

@@ -1,7 +1,10 @@
 import { expect } from 'chai';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { openProofStatus } from '../src/readiness/proofStatus.ts';
-import { type BleedGate, bleedGates, blocksBleeding } from '../src/stages/bleed/gates.ts';
+import { type BleedGate, bleedGates, blocksBleeding, isContaminated, ticksOwed } from '../src/stages/bleed/gates.ts';
+import { FACTOR } from '../src/hydraulics/ofLayout.ts';
+import { BY_CLASS_ALONE } from '../src/ledger/families/fluidServices.ts';
+import { bleedOrder } from '../src/stages/bleed/order.ts';
 import { unfitFor } from '../src/stages/bleed/unfit.ts';
 import { BLEED_METHODS } from '../src/wording/en/bleedMethods.ts';
 import type { BleedMethod } from '../src/ledger/families/bleedPulls.ts';
@@ -15,7 +18,9 @@ function gates(t: ReworkFixture, method: BleedMethod = 'vacuum', circuits: reado
   return bleedGates({ history, proofStatus: openProofStatus(history), circuits, method, today: NOW });
 }
 const kinds = (t: ReworkFixture, ...more: [BleedMethod?, (readonly number[])?]): string[] =>
-  gates(t, ...more).flatMap((g) => (g.kind === 'mind' ? [] : [`${g.kind}:${'slot' in g ? t.name(g.slot.id) : g.corner}`]));
+  gates(t, ...more).flatMap((g) =>
+    g.kind === 'mind' || g.kind === 'unknown' ? [] : [`${g.kind}:${'slot' in g ? t.name(g.slot.id) : g.corner}`],
+  );
 
 describe('before the first bleeder', () => {
   it('what is open or shut off on the circuit blocks, and on another circuit does not', () => {
@@ -61,9 +66,48 @@ describe('before the first bleeder', () => {
     t.part(master, 'fitted', `part:${master}`);
     t.part(t.slot('caliper', 'FR'), 'coated');
     expect(kinds(t)).to.deep.equal(['master:master_cylinder@null', 'paint:caliper@FR'].map((k) => k.replace('null', '')));
+    expect(ticksOwed(gates(t))).to.deep.equal(['reservoir_filled', 'master_no_bubble', 'master_hard']);
     expect(gates(t).map(gateWords).join(' '))
       .to.match(/over ten slow strokes/)
       .and.match(/Cover it/);
+  });
+
+  it('what nobody knows was in it is said while rubber lies in it; sludge takes the reservoir off', () => {
+    const t = new ReworkFixture(FOUR);
+    const unknown = () =>
+      gates(t)
+        .filter((g) => g.kind === 'unknown')
+        .map(gateWords);
+    expect(unknown()).to.have.length(1);
+    expect(unknown()[0]).to.match(/^Nobody knows what was in it: test it first, or renew all its rubber: .* more lay in it\.$/);
+    expect(isContaminated(openHistory(t.file), [1, 2])).to.equal(false);
+    const tank = t.layout.slots.find((s) => s.kind === 'reservoir')!;
+    const sample = { slotId: tank.id, fluidClass: '4' as const, waterPercent: null, boilC: null, how: 'Drop in water' };
+    t.file.fluidSamples = [{ ...base(t.next()), ...sample }];
+    expect(unknown()).to.deep.equal([]);
+    const fluid = { product: 'Silicone', fluidClass: '5' as const, batch: '', lowMoisture: false, ...BY_CLASS_ALONE };
+    t.file.fluidServices = [{ ...base(t.next()), ...fluid }];
+    expect(unknown()[0]).to.match(/^Another kind goes in than was in it/);
+    expect(isContaminated(openHistory(t.file), [1, 2]), 'and more is drawn').to.equal(true);
+    t.file.fluidServices = [];
+
+    expect(ticksOwed(gates(t))).to.deep.equal(['reservoir_filled']);
+    const see = (state: 'seen' | 'not_seen') => {
+      t.file.observations = [...t.file.observations, { ...base(t.next()), code: 'fluid_sludge', corner: null, state }];
+    };
+    see('seen');
+    expect(kinds(t)).to.deep.equal([`sludge:${t.name(tank.id)}`]);
+    expect(isContaminated(openHistory(t.file), [1, 2])).to.equal(true);
+    expect(ticksOwed(gates(t))).to.deep.equal(['reservoir_filled', 'reservoir_off']);
+    see('not_seen');
+    expect(kinds(t)).to.deep.equal([]);
+    const [clear, more] = [FACTOR.clear, FACTOR.contaminated].map((factor) => bleedOrder(t.layout, { factor })[0]!.exchangeMl);
+    expect(more! / clear!).to.be.closeTo(2, 1e-9);
+    const order = bleedOrder(t.layout).map((s) => s.bleeder.id);
+    expect(
+      bleedOrder(t.layout, { ordered: order.toReversed() }).map((s) => s.bleeder.id),
+      'a maker’s order holds',
+    ).to.deep.equal(order.toReversed());
   });
 
   it('what the layout asks to be minded is said: wheel nuts where it is pressed, shoes where there are drums', () => {

@@ -10,6 +10,7 @@ describe('bleeding live', () => {
   const begin = (over: object = {}, at = car) =>
     shop.technician.event<'bleedSessions'>(at.jobId, 'bleed-sessions', {
       ...{ circuits: [1, 2], method: 'vacuum', product: 'Class 4, tin', fluidClass: '4', fullMl: 200, safeMl: 40, strokeMl: 20 },
+      prepared: ['reservoir_filled'],
       ...over,
     } as never);
   const step = async (kind: string, over: object = {}, at = car) => {
@@ -32,6 +33,11 @@ describe('bleeding live', () => {
   it('begins once, over circuits of one reservoir that bears a stroke', async () => {
     expect((await begin({ circuits: [7] })).body.code).to.equal('not_in_session');
     expect((await begin({ safeMl: 190 })).body.code).to.equal('reservoir_low');
+    const unprepared = await begin({ prepared: null });
+    expect([unprepared.body.code, unprepared.body.detail]).to.deep.equal([
+      'gate_open',
+      'Before the first bleeder it is told: Emptied, wiped and filled to its mark with Class 4, tin.',
+    ]);
     // A stroke may move more than it is guessed to.
     expect((await begin({ fullMl: 40, safeMl: 8, strokeMl: 25 })).body.code).to.equal('reservoir_low');
     const both = await Promise.all([begin(), begin()]);

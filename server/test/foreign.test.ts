@@ -24,6 +24,7 @@ const ORDER = {
 const BEDDING = { product: 'Pads 12', steps: [{ stops: 10, fromKmh: 50, toKmh: 10, coolS: 30 }], source: 'Its slip' };
 const SESSION = {
   ...{ circuits: [1], method: 'vacuum', product: 'Fluid', fluidClass: '4', fullMl: 200, safeMl: 40, strokeMl: 20 },
+  ...{ prepared: ['reservoir_filled'], ordered: null, orderSource: null },
 };
 const sendOut = (slotId: string, partId: string) => ({
   ...{ supplierId: SUPPLIER, supplier: 'Turner', batch: 'Monday', partId, slotId, process: 'machine', size: '11.6 mm', colour: '' },
@@ -83,6 +84,7 @@ describe('what is told of one vehicle', function () {
     foreign['place'] = slotId;
     foreign['eventId'] = foreign['findingId'];
     foreign['offerId'] = v7();
+    foreign['ordered'] = slotId;
     foreign['places'] = slotId;
     foreign['supplierId'] = v7();
     foreign['articleId'] = v7();

@@ -10,7 +10,7 @@ export type { Amendment } from './families/amendments.ts';
 export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPulls.ts';
 export type { CameWith } from './families/cameWith.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
-export type { BleedSession } from './families/bleedSessions.ts';
+export { BLEED_TICKS, type BleedSession, type BleedTick } from './families/bleedSessions.ts';
 export type { BeddingPlan, BeddingStep } from './families/beddingPlans.ts';
 export type { BeddingStop } from './families/beddingStops.ts';
 export { type Exercise, type ExerciseKind, EXERCISES } from './families/exercises.ts';

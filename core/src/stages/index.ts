@@ -1,10 +1,11 @@
 /** What each stage of a job owes. */
-export { type BleedGate, bleedGates, blocksBleeding } from './bleed/gates.ts';
+export { type BleedGate, bleedGates, blocksBleeding, isContaminated, ticksOwed } from './bleed/gates.ts';
 export { type Unfit, unfitFor } from './bleed/unfit.ts';
 export { circuitsToBleed } from './bleed/obligations.ts';
 export {
   bearsStroke,
   lastSession,
+  makersOrder,
   pullOf,
   type SessionBleeder,
   type SessionRefusal,

@@ -77,7 +77,7 @@ export {
   sourceOf,
 } from './en/verdicts.ts';
 export { BLEED_METHODS } from './en/bleedMethods.ts';
-export { gateWords, UNFIT } from './en/gates.ts';
+export { BLEED_TICK, gateWords, UNFIT } from './en/gates.ts';
 export { ACCESS_NAME, dueAt, dueWhat, dueWhy, EXERCISE_NAME } from './en/service.ts';
 export type { MoveLevel } from './reasons.ts';
 export { STORED } from './en/work.ts';

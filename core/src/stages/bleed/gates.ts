@@ -1,9 +1,14 @@
+import { fluidClass } from '../../catalogue/fluids.ts';
+import { observedCode, slotOfObservation } from '../../catalogue/observations.ts';
+import { fluidBefore } from '../../history/knownFluid.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
 import { partIn } from '../../history/whereabouts.ts';
 import type { Slot } from '../../layout/graph.ts';
 import type { Corner } from '../../layout/kinds.ts';
 import type { BleedMethod } from '../../ledger/families/bleedPulls.ts';
 import { PRESSING } from '../../ledger/families/bleedPulls.ts';
+import type { BleedTick } from '../../ledger/families/bleedSessions.ts';
+import type { Observation } from '../../ledger/families/observations.ts';
 import type { IntakeState } from '../../ledger/families/intakeLooks.ts';
 import { followedIn } from '../../ledger/priceRecords.ts';
 import { daysAfter } from '../../quantity/calendar.ts';
@@ -20,6 +25,10 @@ export type BleedGate =
   | { readonly kind: 'stuck'; readonly corner: Corner; readonly state: IntakeState }
   /** Paint that has not cured lies where fluid may run. */
   | { readonly kind: 'paint'; readonly slot: Slot; readonly on: string }
+  /** Sludge was seen in a reservoir, and nobody has taken it off since. */
+  | { readonly kind: 'sludge'; readonly slot: Slot }
+  /** Nobody knows what was in it, or another kind goes in, and there is rubber that lay in it. */
+  | { readonly kind: 'unknown'; readonly slot: Slot; readonly rubber: number; readonly other: boolean }
   /** A master cylinder without fluid in it yet, by the school of the house: bench or place; null where none is chosen. */
   | { readonly kind: 'master'; readonly slot: Slot; readonly school: string | null }
   /** Things of this layout that are minded while it is bled. */
@@ -32,6 +41,38 @@ const SHUTS = ['clamp', 'plug', 'cap'] as const;
 /** Whether a gate keeps bleeding from being begun at all: fluid cannot run, or air comes in. */
 export function blocksBleeding(gate: BleedGate): boolean {
   return gate.kind === 'open' || gate.kind === 'shut';
+}
+
+/** What is told before the first bleeder, for what stands before it. */
+export function ticksOwed(gates: readonly BleedGate[]): BleedTick[] {
+  return [
+    'reservoir_filled',
+    ...(gates.some((g) => g.kind === 'sludge') ? (['reservoir_off'] as const) : []),
+    ...(gates.some((g) => g.kind === 'master') ? (['master_no_bubble', 'master_hard'] as const) : []),
+  ];
+}
+
+/** The newest state of what is seen in the reservoirs of circuits, of those that say one thing. */
+function seenIn(history: JobHistory, circuits: readonly number[], code: string): Slot | null {
+  const { layout, job, observations } = history.records;
+  const tanks = layout.slots.filter(
+    (s) => s.kind === 'reservoir' && (s.circuits.length === 0 || s.circuits.some((c) => circuits.includes(c))),
+  );
+  const newest = new Map<string, Observation>();
+  for (const o of history.active(observations)) if (o.jobId === job.id && observedCode(o.code) === code) newest.set(o.code, o);
+  const seen = [...newest.values()].filter((o) => o.state === 'seen');
+  return tanks.find((t) => seen.some((o) => slotOfObservation(o.code) === null || slotOfObservation(o.code) === t.id)) ?? null;
+}
+
+/**
+ * Whether what is in circuits is contaminated, so that more is drawn: sludge or water was seen, its cap swelled, or another
+ * kind was found in it than goes in. Source: handbook 60, How much.
+ */
+export function isContaminated(history: JobHistory, circuits: readonly number[]): boolean {
+  if (['fluid_sludge', 'fluid_water', 'cap_swollen'].some((code) => seenIn(history, circuits, code) !== null)) return true;
+  const goesIn = history.active(history.records.fluidServices).findLast((f) => f.jobId === history.records.job.id);
+  const { known } = fluidBefore(history, circuits);
+  return goesIn !== undefined && known !== null && known.kind !== fluidClass(goesIn.fluidClass)?.kind;
 }
 
 interface Asked {
@@ -83,6 +124,16 @@ export function bleedGates({ history, proofStatus, circuits, method, today }: As
     const slot = layout.slots.find((s) => partIn(s.id, events) === e.partId);
     return e.kind === 'coated' && slot && e.happenedAt.slice(0, 10) > fresh ? [{ kind: 'paint', slot, on: e.happenedAt }] : [];
   });
+  const tank = seenIn(history, circuits, 'fluid_sludge');
+  const off =
+    tank !== null && events.some((e) => e.jobId === job.id && e.slotId === tank.id && (e.kind === 'removed' || e.kind === 'fitted'));
+  const sludge: BleedGate[] = tank && !off ? [{ kind: 'sludge', slot: tank }] : [];
+  const goesIn = history.active(history.records.fluidServices).findLast((f) => f.jobId === job.id);
+  const before = fluidBefore(history, circuits);
+  const other = before.known !== null && goesIn !== undefined && fluidClass(goesIn.fluidClass)?.kind !== before.known.kind;
+  const [lies] = before.old;
+  const unknown: BleedGate[] =
+    lies && (before.known === null || other) ? [{ kind: 'unknown', slot: lies, rubber: before.old.length, other }] : [];
   const school = followedIn(history.records)('master_bleeding');
   const dry = layout.slots.filter(
     (s) =>
@@ -103,5 +154,15 @@ export function bleedGates({ history, proofStatus, circuits, method, today }: As
     ...(has('servo') && method === 'pedal' ? (['servo'] as const) : []),
     ...(has('caliper') ? (['uppermost'] as const) : []),
   ];
-  return [...open, ...shut, ...loose, ...stuck, ...master, ...paint, ...minds.map((what): BleedGate => ({ kind: 'mind', what }))];
+  return [
+    ...open,
+    ...shut,
+    ...unknown,
+    ...loose,
+    ...stuck,
+    ...sludge,
+    ...master,
+    ...paint,
+    ...minds.map((what): BleedGate => ({ kind: 'mind', what })),
+  ];
 }

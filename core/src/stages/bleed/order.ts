@@ -14,10 +14,11 @@ export interface BleedStep {
 /**
  * Bleeders in bleeding order: a clutch that is fed with the brakes first, then the circuit with the longest path, each
  * finished before the next, from the longest path to the shortest; equal paths in the layout's order.
+ * @param more factor of what stands there, and bleeders by a maker's order
  * Source: handbook 60, Bleeding: order.
  */
-export function bleedOrder(layout: Layout): BleedStep[] {
-  const plan = planOfLayout(layout);
+export function bleedOrder(layout: Layout, more: { readonly factor?: number; readonly ordered?: readonly string[] } = {}): BleedStep[] {
+  const plan = planOfLayout(layout, more);
   const led = plan.bleeders.flatMap((b): BleedStep[] => {
     const bleeder = slotById(layout, b.id);
     return bleeder ? [{ bleeder, circuit: Number(b.circuit), lengthMm: b.pathMm, exchangeMl: b.exchangeMl, pulls: b.pulls }] : [];

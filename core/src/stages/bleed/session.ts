@@ -1,10 +1,11 @@
 import { fluidClass } from '../../catalogue/fluids.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
-import { planOfLayout, PULL_ML } from '../../hydraulics/ofLayout.ts';
+import { FACTOR, planOfLayout, PULL_ML } from '../../hydraulics/ofLayout.ts';
 import { type Layout, type Slot, slotById } from '../../layout/graph.ts';
 import type { BleedMethod, BleedPull } from '../../ledger/families/bleedPulls.ts';
 import type { BleedSession } from '../../ledger/families/bleedSessions.ts';
 import { type BleedStepEvent, CLOSING } from '../../ledger/families/bleedSteps.ts';
+import { isContaminated } from './gates.ts';
 import { STRETCH } from '../../wording/en/session.ts';
 
 /** By how much a stroke may be other than guessed, as a share; less once a look at the level has corrected it. Generic. */
@@ -87,6 +88,12 @@ export function lastSession(history: JobHistory): BleedSession | null {
   return history.active(bleedSessions).findLast((s) => s.jobId === job.id) ?? null;
 }
 
+/** The maker's order that was last told of a vehicle, with where it stands; null where none ever was. */
+export function makersOrder(history: JobHistory): { readonly ordered: readonly string[]; readonly source: string } | null {
+  const told = history.active(history.records.bleedSessions).findLast((s) => s.ordered != null && s.ordered.length > 0);
+  return told?.ordered ? { ordered: told.ordered, source: told.orderSource ?? '' } : null;
+}
+
 /**
  * Where a session stands, from its steps: who counts, the level as a band, what came out at each bleeder and what closes it.
  * Every warning goes by the lower edge of the band. Source: handbook 05, The reservoir empties while nobody looks; 60.
@@ -100,7 +107,11 @@ function reduceSession(history: JobHistory, session: BleedSession, steps: readon
   const { layout } = history.records;
   const took = steps.findLast((s) => s.kind === 'took_over');
   const level = levelOf(session, steps);
-  const plan = planOfLayout(layout, { circuits: [...session.circuits] });
+  const plan = planOfLayout(layout, {
+    circuits: [...session.circuits],
+    factor: isContaminated(history, session.circuits) ? FACTOR.contaminated : FACTOR.clear,
+    ordered: [...(session.ordered ?? [])],
+  });
   const bleeders = [
     ...plan.bleeders,
     ...plan.loose.map((s) => ({ id: s.id, circuit: String(s.circuits[0] ?? 1), pathMm: 0, standsMl: 0, exchangeMl: 0, stretches: [] })),

@@ -1,3 +1,4 @@
+import type { BleedTick } from '../../ledger/families/bleedSessions.ts';
 import { CORNER_NAME, type Corner } from '../../layout/kinds.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
 import { lowerFirst, upperFirst } from '../../quantity/display.ts';
@@ -8,6 +9,8 @@ type Gate =
   | { readonly kind: 'shut'; readonly slot: Slot; readonly what: 'clamp' | 'plug' | 'cap' }
   | { readonly kind: 'stuck'; readonly corner: Corner; readonly state: string }
   | { readonly kind: 'paint'; readonly slot: Slot; readonly on: string }
+  | { readonly kind: 'sludge'; readonly slot: Slot }
+  | { readonly kind: 'unknown'; readonly slot: Slot; readonly rubber: number; readonly other: boolean }
   | { readonly kind: 'master'; readonly slot: Slot; readonly school: string | null }
   | { readonly kind: 'mind'; readonly what: 'shoes' | 'wheel_nuts' | 'load_sensing' | 'servo' | 'uppermost' };
 
@@ -35,6 +38,10 @@ export function gateWords(gate: Gate): string {
       return `${upperFirst(gate.why)}.`;
     case 'stuck':
       return `${CORNER_NAME[gate.corner]}: its bleeder was ${gate.state} when it came, and nothing is told of it since.`;
+    case 'sludge':
+      return `${placeName(gate.slot)}: sludge was seen in it. It comes off, and is washed with its washers, float and cap seal.`;
+    case 'unknown':
+      return `${gate.other ? 'Another kind goes in than was in it' : 'Nobody knows what was in it: test it first'}${gate.other ? '' : ', or renew all its rubber'}: ${gate.rubber === 1 ? lowerFirst(placeName(gate.slot)) : `${lowerFirst(placeName(gate.slot))} and ${gate.rubber - 1} more`} lay in it.`;
     case 'paint':
       return `${placeName(gate.slot)}: its coat is fresh. Cover it; fluid that runs there is washed off at once.`;
     case 'master':
@@ -43,6 +50,14 @@ export function gateWords(gate: Gate): string {
       return MIND[gate.what];
   }
 }
+
+/** What is told before the first bleeder. */
+export const BLEED_TICK: Readonly<Record<BleedTick, (product: string) => string>> = {
+  reservoir_filled: (product) => `Emptied, wiped and filled to its mark with ${product || 'fresh fluid'}`,
+  reservoir_off: () => 'Taken off, washed and back on with its washers',
+  master_no_bubble: () => 'Master cylinder: no bubble from either tube over ten slow strokes',
+  master_hard: () => 'Master cylinder: stroke short and hard with its outlets closed',
+};
 
 /** Why a method is unfit. */
 export const UNFIT = {

@@ -10,6 +10,7 @@ export const SESSION_REFUSED = {
   not_in_session: 'That is no bleeder of this session: it has the circuits of one reservoir.',
   level_beyond: 'The level lies between nothing and the full mark.',
   nothing_drawn: 'Nothing was drawn at this bleeder yet.',
+  not_prepared: (what: string): string => `Before the first bleeder it is told: ${what}.`,
   still_open: 'A bleeder stands open: close it while fluid still runs.',
 } as const;
 

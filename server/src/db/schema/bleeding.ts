@@ -14,6 +14,9 @@ export const bleedSessions = pgTable(
     fullMl: doublePrecision().notNull(),
     safeMl: doublePrecision().notNull(),
     strokeMl: doublePrecision().notNull(),
+    prepared: jsonb().$type<BleedSession['prepared']>(),
+    ordered: jsonb().$type<BleedSession['ordered']>(),
+    orderSource: text(),
   },
   (t) => [index().on(t.jobId)],
 );

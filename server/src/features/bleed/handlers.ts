@@ -3,8 +3,17 @@ import { deriveJob } from '@dauer/core/job';
 import { reservoirOf } from '@dauer/core/hydraulics';
 import { withRuns } from '@dauer/core/layout';
 import { PRESSING } from '@dauer/core/ledger';
-import { bearsStroke, bleedGates, blocksBleeding, lastSession, type SessionRefusal, sessionState, whyNotStepped } from '@dauer/core/stages';
-import { gateWords, SESSION_REFUSED } from '@dauer/core/wording';
+import {
+  bearsStroke,
+  bleedGates,
+  blocksBleeding,
+  lastSession,
+  type SessionRefusal,
+  sessionState,
+  ticksOwed,
+  whyNotStepped,
+} from '@dauer/core/stages';
+import { BLEED_TICK, gateWords, SESSION_REFUSED } from '@dauer/core/wording';
 import { corrected } from '../../platform/clock.ts';
 import { eventHandler, oneAtATime } from '../../platform/handlers.ts';
 import { HttpProblem } from '../../platform/problem.ts';
@@ -37,10 +46,11 @@ export const bleedHandlers = {
         if (s.kind === 'bleeder' && s.circuits.some((c) => body.circuits.includes(c))) refuseLocked(records, s.id, at);
     const until = fileUntil(records, at);
     const { proofStatus } = deriveJob(until, at).context;
-    const [gate] = bleedGates({ history: openHistory(until), proofStatus, circuits: body.circuits, method: body.method, today: at }).filter(
-      blocksBleeding,
-    );
+    const gates = bleedGates({ history: openHistory(until), proofStatus, circuits: body.circuits, method: body.method, today: at });
+    const [gate] = gates.filter(blocksBleeding);
     if (gate) throw new HttpProblem('gate_open', gateWords(gate));
+    const untold = ticksOwed(gates).find((t) => !(body.prepared ?? []).includes(t));
+    if (untold) throw new HttpProblem('gate_open', SESSION_REFUSED.not_prepared(BLEED_TICK[untold](body.product)));
   }),
   /** What is told late is held against what was told before it, not against what came since. */
   recordBleedStep: oneAtATime('bleedSteps', async (body, { db, params, request }) => {

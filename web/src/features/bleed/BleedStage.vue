@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { isDuty } from '@dauer/core/ledger';
 import { fluidRecordsOf, fluidState } from '@dauer/core/history';
-import { planOfLayout } from '@dauer/core/hydraulics';
+import { FACTOR, planOfLayout } from '@dauer/core/hydraulics';
 import { placeName, slotById } from '@dauer/core/layout';
-import { bleedOrder, circuitsToBleed, lastSession, sessionState } from '@dauer/core/stages';
+import { bleedOrder, circuitsToBleed, isContaminated, lastSession, makersOrder, sessionState } from '@dauer/core/stages';
 import { waterCourse } from '@dauer/core/views';
 import { computed } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
@@ -21,12 +21,16 @@ const job = useOpenJob();
 const writable = computed(() => job.writable);
 const stage = computed(() => job.state.stages.find((s) => s.stage === 'bleed') ?? null);
 const circuits = computed(() => circuitsToBleed(job.state.context));
-const order = computed(() => bleedOrder(job.state.records.layout));
+/** More is drawn after contamination, and a maker's order goes before the way. */
+const dirty = computed(() => isContaminated(job.history, circuits.value));
+const factor = computed(() => (dirty.value ? FACTOR.contaminated : FACTOR.clear));
+const maker = computed(() => makersOrder(job.history));
+const order = computed(() => bleedOrder(job.state.records.layout, { factor: factor.value, ordered: maker.value?.ordered ?? [] }));
 /** What it all comes to, for the circuits that are to be bled, with what had to be guessed. */
 const forAll = computed(() => {
   if (circuits.value.length === 0) return '';
   const { layout } = job.state.records;
-  const plan = planOfLayout(layout, { circuits: circuits.value });
+  const plan = planOfLayout(layout, { circuits: circuits.value, factor: factor.value });
   const guessed = plan.guesses.flatMap((id) => slotById(layout, id) ?? []).map((s) => placeName(s).toLowerCase());
   const guess = guessed.length === 0 ? '' : ` Guessed, since nobody measured it: ${guessed.join(', ')}.`;
   return plan.bottles === 0 ? '' : `Together ${Math.round(plan.totalMl)} mL and a reservoir: ${plan.bottles} of 500 mL.${guess}`;
@@ -68,8 +72,16 @@ const owedAt = (slotId: string) => job.state.obligations.find((o) => isDuty(o, '
       <section>
         <h2 class="line">Bleeders, in order</h2>
         <p class="second small">
-          From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this. What is drawn
-          is one and a half times what stands in lines, unit and cylinder, three times after contamination; pulls are of a hand pump, 25 mL.
+          {{
+            maker
+              ? `By the maker’s order (${maker.source}).`
+              : 'From the longest path to the shortest, each circuit finished before the next; a maker’s own order goes before this.'
+          }}
+          {{
+            dirty
+              ? 'It was contaminated: three times what stands in lines, unit and cylinder is drawn'
+              : 'What is drawn is one and a half times what stands in lines, unit and cylinder, three times after contamination'
+          }}; pulls are of a hand pump, 25 mL.
           {{ forAll }}
         </p>
         <BeginSession v-if="writable && circuits.length > 0" :circuits="circuits" />

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { planOfLayout, reservoirFacts, reservoirOf } from '@dauer/core/hydraulics';
+import { FACTOR, planOfLayout, reservoirFacts, reservoirOf } from '@dauer/core/hydraulics';
 import { placeLock } from '@dauer/core/job';
-import { placeName } from '@dauer/core/layout';
-import { type BleedMethod, PRESSING } from '@dauer/core/ledger';
+import { placeName, slotById } from '@dauer/core/layout';
+import { type BleedMethod, type BleedTick, PRESSING } from '@dauer/core/ledger';
 import { readTold } from '@dauer/core/quantity';
-import { bearsStroke, bleedGates, blocksBleeding, unfitFor, usualStroke } from '@dauer/core/stages';
-import { BLEED_METHODS, circuitName, gateWords, METHOD_NAME, UNFIT } from '@dauer/core/wording';
+import { bearsStroke, bleedGates, blocksBleeding, isContaminated, makersOrder, ticksOwed, unfitFor, usualStroke } from '@dauer/core/stages';
+import { BLEED_METHODS, BLEED_TICK, circuitName, gateWords, METHOD_NAME, UNFIT } from '@dauer/core/wording';
 import { computed, ref, watch } from 'vue';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
 import { refusalOf } from '../../../fittings/refusal.ts';
@@ -78,7 +78,37 @@ watch(
   },
   { immediate: true },
 );
-const ready = ref(false);
+/** What was told so far of what is owed before the first bleeder. */
+const told = ref<BleedTick[]>([]);
+const owed = computed(() => ticksOwed(gates.value));
+/** Bleeders by a maker's order; null where they go by their way. */
+const ordered = ref<string[] | null>(null);
+const source = ref('');
+const bleeders = computed(() => {
+  const factor = isContaminated(job.history, tank.value?.circuits ?? []) ? FACTOR.contaminated : FACTOR.clear;
+  const more = { circuits: tank.value?.circuits ?? [], factor, ordered: ordered.value ?? [] };
+  return planOfLayout(job.history.records.layout, more).bleeders;
+});
+const nameAt = (id: string): string => {
+  const slot = slotById(job.history.records.layout, id);
+  return slot ? placeName(slot) : '';
+};
+function byMaker(yes: boolean): void {
+  const before = makersOrder(job.history);
+  const here = bleeders.value.map((b) => b.id);
+  ordered.value = yes
+    ? [...(before?.ordered ?? []).filter((id) => here.includes(id)), ...here.filter((id) => !before?.ordered.includes(id))]
+    : null;
+  source.value = yes ? (before?.source ?? '') : '';
+}
+/** What was told once of a vehicle is proposed again. */
+watch(open, (is) => is && makersOrder(job.history) !== null && byMaker(true));
+function sooner(id: string): void {
+  const list = [...(ordered.value ?? [])];
+  const i = list.indexOf(id);
+  if (i > 0) list.splice(i - 1, 2, id, list[i - 1] ?? id);
+  ordered.value = list;
+}
 const read = (text: string): number => readTold('bled', text, 'mL').canonical;
 const wrong = (text: string): string => refusalOf(() => read(text));
 const small = computed(
@@ -89,7 +119,8 @@ const small = computed(
 const able = computed(
   () =>
     blocks.value.length === 0 &&
-    ready.value &&
+    owed.value.every((t) => told.value.includes(t)) &&
+    (ordered.value === null || source.value.trim().length >= 3) &&
     fluid.value !== null &&
     [full, safe, each].every((f) => wrong(f.value) === '') &&
     !small.value,
@@ -100,6 +131,8 @@ function begin(): void {
   job.add('bleedSessions', {
     ...{ circuits: t.circuits, method: method.value, product: of.product, fluidClass: of.fluidClass },
     ...{ fullMl: read(full.value), safeMl: read(safe.value), strokeMl: read(each.value) },
+    prepared: owed.value,
+    ...{ ordered: ordered.value, orderSource: ordered.value === null ? null : source.value.trim() },
   });
 }
 </script>
@@ -136,7 +169,27 @@ function begin(): void {
         <v-text-field v-model="each" label="One stroke or pull, mL" inputmode="decimal" :error-messages="wrong(each)" />
       </div>
       <p v-if="small" class="problem">One stroke would take this reservoir below its safe mark: draw less at a time.</p>
-      <v-checkbox v-model="ready" :label="`Emptied, wiped and filled to its mark with ${fluid?.product ?? 'fresh fluid'}`" />
+      <v-checkbox
+        v-for="t in owed"
+        :key="t"
+        :model-value="told.includes(t)"
+        :label="BLEED_TICK[t](fluid?.product ?? '')"
+        @update:model-value="(yes) => (told = yes ? [...told, t] : told.filter((x) => x !== t))"
+      />
+      <v-checkbox
+        :model-value="ordered !== null"
+        label="By the maker’s order, not by the way of the fluid"
+        @update:model-value="(yes) => byMaker(yes === true)"
+      />
+      <template v-if="ordered !== null">
+        <ol class="order" aria-label="The maker’s order">
+          <li v-for="(id, i) in ordered" :key="id">
+            <span>{{ nameAt(id) }}</span>
+            <v-btn v-if="i > 0" class="act slim" :aria-label="`${nameAt(id)}: sooner`" @click="sooner(id)">Sooner</v-btn>
+          </li>
+        </ol>
+        <v-text-field v-model="source" label="Where that order stands" placeholder="Workshop manual, page" />
+      </template>
       <div class="acts">
         <v-btn class="act main" type="submit" :disabled="!able">Begin</v-btn>
         <v-btn class="act" @click="open = false">Not yet</v-btn>
@@ -164,6 +217,17 @@ function begin(): void {
 .minds {
   list-style: square inside;
   margin-bottom: var(--space-2);
+}
+.order {
+  list-style: decimal inside;
+}
+.order li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: var(--space-2);
+  max-width: 420px;
+  min-height: var(--touch);
 }
 .how ol {
   list-style: decimal inside;
