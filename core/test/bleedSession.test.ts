@@ -8,6 +8,7 @@ import { whyNotTakenBack } from '../src/readiness/takenBack.ts';
 import {
   bearsStroke,
   lastSession,
+  makersOrder,
   pullOf,
   type SessionState,
   sessionState,
@@ -201,5 +202,40 @@ describe('a session of bleeding', () => {
     told.takeBack(two!.id);
     expect(why(one!.id)).to.equal(null);
     expect(stateOf(told).last?.id).to.equal(one!.id);
+  });
+
+  it('by gravity the time until fluid runs is taken, one bleeder open at a time, and the slow one is named', () => {
+    const told = begun({ method: 'gravity' });
+    const [one, two] = planOfLayout(told.layout).bleeders.map((b) => b.id) as [string, string];
+    const at = (minute: number, second: number): string => new Date(Date.UTC(2026, 0, 3, 0, minute, second)).toISOString();
+    expect(take(told, 'opened', { slotId: one, happenedAt: at(0, 0) })).to.equal(null);
+    expect(take(told, 'opened', { slotId: two, happenedAt: at(0, 5) }), 'one is open').to.equal('still_open');
+    expect(take(told, 'ended'), 'nothing ends over an open bleeder').to.equal('still_open');
+    expect(stroke(told, two), 'nor is another drawn').to.equal('still_open');
+    expect(stroke(told, one, { happenedAt: at(0, 20) })).to.equal(null);
+    const flow = (id: string) => {
+      const b = stateOf(told).bleeders.find((x) => x.slot.id === id)!;
+      return [b.flowS, b.slow];
+    };
+    expect(flow(one)).to.deep.equal([20, false]);
+    for (const [i, kind] of (['closed_under_flow', 'pedal_felt', 'dry'] as const).entries())
+      expect(take(told, kind, { slotId: one, happenedAt: at(1, i) })).to.equal(null);
+    expect(take(told, 'opened', { slotId: two, happenedAt: at(2, 0) })).to.equal(null);
+    expect(flow(two)).to.deep.equal([null, false]);
+    expect(stroke(told, two, { happenedAt: at(4, 0) })).to.equal(null);
+    expect(flow(two)).to.deep.equal([120, true]);
+  });
+
+  it('a maker’s order goes before the way of the fluid, and is proposed again', () => {
+    const plain = planOfLayout(begun().layout).bleeders.map((b) => b.id);
+    const told = begun();
+    const turned = stateOf(told)
+      .bleeders.map((b) => b.slot.id)
+      .toReversed();
+    told.file.bleedSessions = [{ ...told.file.bleedSessions[0]!, ordered: turned, orderSource: 'Manual, page 12' }];
+    expect(stateOf(told).bleeders.map((b) => b.slot.id)).to.deep.equal(turned);
+    expect(stateOf(told).now!.slot.id).to.equal(turned[0]);
+    expect(makersOrder(openHistory(told.file))).to.deep.equal({ ordered: turned, source: 'Manual, page 12' });
+    expect(plain).to.have.length(turned.length);
   });
 });

@@ -135,6 +135,21 @@ describe('what a job waits for', () => {
   it('is nothing while all of it is here', () => {
     expect(waits(new JobFixture())).to.deep.equal([]);
   });
+  it('reminds of a lever that was tied, once the night is over to untie it; what is tied elsewhere is not the lever', () => {
+    const t = new JobFixture(FOUR);
+    const tie = (slotId: string, hours: number): void => {
+      const at = new Date(Date.parse(NOW) - hours * 3600000).toISOString();
+      t.file.putIns = [{ ...base(1, { happenedAt: at, recordedAt: at }), slotId, what: 'tie', note: '' }];
+    };
+    tie(t.slot('hose'), 14);
+    expect(waits(t)).to.deep.equal([]);
+    tie(t.slot('pedal', null), 3);
+    expect(waits(t)).to.deep.equal(['Pedal tied for 3 h, overnight']);
+    tie(t.slot('pedal', null), 14);
+    expect(waits(t)[0]).to.equal('Pedal tied for 14 h: untie it, then bleed a second time');
+    t.file.takenOuts = [{ ...base(2, { happenedAt: NOW, recordedAt: NOW }), putInId: t.file.putIns[0]!.id }];
+    expect(waits(t)).to.deep.equal([]);
+  });
   it('tells parts that went together as one', () => {
     const t = new JobFixture(FOUR);
     away(t, 'FL', 'to the turner');

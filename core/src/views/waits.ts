@@ -1,10 +1,14 @@
 import { ownerChoiceOf } from '../estimate/authorised.ts';
 import { whereabouts } from '../history/whereabouts.ts';
+import type { ComponentKind } from '../layout/kinds.ts';
+import { millisecondsInHour } from '../quantity/calendar.ts';
 import type { JobState } from '../job/job.ts';
 import { placeName } from '../layout/graph.ts';
 import { orderStates } from '../supply/orders.ts';
 import { onOrderWords } from '../wording/en/supply.ts';
-import { awayWords, ownerWords } from '../wording/en/jobs.ts';
+import { awayWords, ownerWords, tiedWords } from '../wording/en/jobs.ts';
+
+const LEVERS: readonly ComponentKind[] = ['pedal', 'hand_lever', 'foot_lever'];
 
 /** Parts that are away, told together where they went together: "4 drums, to the turner". */
 function away(state: JobState): string[] {
@@ -30,6 +34,23 @@ function ordered(state: JobState): string[] {
     .map((s) => onOrderWords(s));
 }
 
+/** Hours after which a lever that was tied overnight is to be untied. Source: handbook 58, D28; generic. */
+const OVERNIGHT_H = 8;
+
+/** Levers that are tied, the reminder that the night is over with them. */
+function tied({ context, released }: JobState): string[] {
+  if (released) return [];
+  const now = Date.parse(context.today);
+  return context.proofStatus.places.flatMap(({ slot, inside }) =>
+    inside
+      .filter((p) => p.what === 'tie' && LEVERS.includes(slot.kind))
+      .map((p) => {
+        const hours = Math.floor((now - Date.parse(p.happenedAt)) / millisecondsInHour);
+        return tiedWords(slot, hours, hours >= OVERNIGHT_H);
+      }),
+  );
+}
+
 /** What a job waits for now: what is on order, parts that are away, and what the stage it stands in cannot begin without. */
 export function waitsOf(state: JobState): string[] {
   const others = state.obligations.flatMap((o) =>
@@ -37,7 +58,7 @@ export function waitsOf(state: JobState): string[] {
       ? [o.why]
       : [],
   );
-  return [...away(state), ...ordered(state), ...owner(state), ...new Set(others)];
+  return [...tied(state), ...away(state), ...ordered(state), ...owner(state), ...new Set(others)];
 }
 
 /** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */

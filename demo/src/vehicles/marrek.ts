@@ -3,7 +3,7 @@ import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
 import { ruth, traced } from './common.ts';
 
-/** V 074: caliper resealed and bled, then a joint opened again: the bleeding has lapsed. */
+/** V 074: caliper resealed and bled, then a joint opened again, and made: the bleeding has lapsed, and it stands ready for the next. */
 export function marrek(story: Story, rack: Rack): void {
   const car = new Car(
     story,
@@ -95,4 +95,5 @@ export function marrek(story: Story, rack: Rack): void {
   const hose = car.slot('hose', 'F');
   now.later(story.ago(1)).joint(hose, 'opened');
   now.joint(hose, 'made', 'washers');
+  now.joint(hose, 'torqued');
 }

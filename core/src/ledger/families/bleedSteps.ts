@@ -5,7 +5,8 @@ import type { BleedPull } from './bleedPulls.ts';
 
 /** What happens in a session: a stroke, what came with it, the reservoir filled or looked at, a bleeder closed in three ticks. */
 export const BLEED_STEPS = [
-  ...(['stroke', 'filled', 'level', 'closed_under_flow', 'pedal_felt', 'dry'] as const),
+  /** A bleeder opened, to run by itself: how long until it does is looked at. */
+  ...(['opened', 'stroke', 'filled', 'level', 'closed_under_flow', 'pedal_felt', 'dry'] as const),
   /** Another device counts from now on; and the end of the session. */
   ...(['took_over', 'ended'] as const),
 ] as const;

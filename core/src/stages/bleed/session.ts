@@ -39,6 +39,12 @@ export interface SessionBleeder {
   readonly freshMl: number;
   readonly ticks: readonly (typeof CLOSING)[number][];
   readonly done: boolean;
+  /** When it was opened to run by itself; null where it was not, or is closed. ISO instant. */
+  readonly openedAt: string | null;
+  /** Seconds until fluid first ran; null where nobody timed it. */
+  readonly flowS: number | null;
+  /** It ran much later than the others: a hose shut inside, or a port that is not free. */
+  readonly slow: boolean;
 }
 
 export interface SessionState {
@@ -88,10 +94,10 @@ export function lastSession(history: JobHistory): BleedSession | null {
   return history.active(bleedSessions).findLast((s) => s.jobId === job.id) ?? null;
 }
 
-/** The maker's order that was last told of a vehicle, with where it stands; null where none ever was. */
+/** The maker's order that was last newest of a vehicle, with where it stands; null where none ever was. */
 export function makersOrder(history: JobHistory): { readonly ordered: readonly string[]; readonly source: string } | null {
-  const told = history.active(history.records.bleedSessions).findLast((s) => s.ordered != null && s.ordered.length > 0);
-  return told?.ordered ? { ordered: told.ordered, source: told.orderSource ?? '' } : null;
+  const newest = history.active(history.records.bleedSessions).findLast((s) => s.ordered != null && s.ordered.length > 0);
+  return newest?.ordered ? { ordered: newest.ordered, source: newest.orderSource ?? '' } : null;
 }
 
 /**
@@ -123,11 +129,16 @@ function reduceSession(history: JobHistory, session: BleedSession, steps: readon
     // A bleeder that is drawn from again is open again.
     const since = mine.slice(mine.findLastIndex((s) => s.kind === 'stroke') + 1);
     const ticks = CLOSING.filter((k) => since.some((s) => s.kind === k));
+    const opened = mine.findLast((s) => s.kind === 'opened') ?? null;
+    const ran = opened && mine.find((s) => s.kind === 'stroke' && s.happenedAt >= opened.happenedAt);
     return [
       {
         stretches: named(layout, slot, b.stretches),
         ...{ slot, circuit: Number(b.circuit), pathMm: b.pathMm, standsMl: b.standsMl, exchangeMl: b.exchangeMl, strokes, ticks },
         freshMl: mine.slice(mine.findLastIndex((s) => s.kind === 'dry') + 1).filter((s) => s.kind === 'stroke').length * level.stroke.ml,
+        openedAt: opened && !ticks.includes('closed_under_flow') ? opened.happenedAt : null,
+        flowS: opened && ran ? Math.max(0, (Date.parse(ran.happenedAt) - Date.parse(opened.happenedAt)) / 1000) : null,
+        slow: false,
         ...{ drawnMl: strokes.length * level.stroke.ml, done: strokes.length > 0 && ticks.length === CLOSING.length },
       },
     ];
@@ -135,7 +146,8 @@ function reduceSession(history: JobHistory, session: BleedSession, steps: readon
   const touched = steps.findLast((s) => s.slotId !== null && s.kind === 'stroke')?.slotId;
   const open = bleeders.find((b) => b.slot.id === touched && !b.done);
   return {
-    ...{ session, ...level, bleeders },
+    ...{ session, ...level },
+    bleeders: bleeders.map((b) => ({ ...b, slow: ranLate(b, bleeders) })),
     device: took?.device ?? session.device,
     by: took?.authorId ?? session.authorId,
     over: steps.some((s) => s.kind === 'ended'),
@@ -143,6 +155,17 @@ function reduceSession(history: JobHistory, session: BleedSession, steps: readon
     now: open ?? bleeders.find((b) => !b.done) ?? null,
   };
 }
+
+/** A bleeder that runs by itself so many times later than the quickest, and so late at all, is slow (generic). */
+const [SLOW_TIMES, SLOW_S] = [3, 60];
+
+function ranLate(b: SessionBleeder, all: readonly SessionBleeder[]): boolean {
+  const quickest = Math.min(...all.flatMap((x) => (x !== b && x.flowS !== null ? [x.flowS] : [])));
+  return b.flowS !== null && b.flowS >= SLOW_S && b.flowS > SLOW_TIMES * quickest;
+}
+
+/** Whether a bleeder stands open: opened or drawn from, and not closed since. */
+const standsOpen = (b: SessionBleeder): boolean => (b.strokes.length > 0 || b.openedAt !== null) && !b.ticks.includes('closed_under_flow');
 
 /** Stretches by what they are, what follows of one kind added up: a bent line is one line. */
 function named(
@@ -224,7 +247,7 @@ export function whyNotStepped(
     case 'stroke':
       if (!at) return 'not_in_session';
       // One bleeder is open at a time.
-      if (s.bleeders.some((b) => b !== at && b.strokes.length > 0 && !b.ticks.includes('closed_under_flow'))) return 'still_open';
+      if (s.bleeders.some((b) => b !== at && standsOpen(b))) return 'still_open';
       return s.stops ? 'reservoir_low' : null;
     case 'filled':
       return step.fluidClass !== null && fluidClass(step.fluidClass)?.kind === fluidClass(s.session.fluidClass)?.kind
@@ -233,7 +256,10 @@ export function whyNotStepped(
     case 'level':
       return step.levelMl === null || step.levelMl < 0 || step.levelMl > s.session.fullMl ? 'level_beyond' : null;
     case 'ended':
-      return s.bleeders.some((b) => b.strokes.length > 0 && !b.ticks.includes('closed_under_flow')) ? 'still_open' : null;
+      return s.bleeders.some(standsOpen) ? 'still_open' : null;
+    case 'opened':
+      if (!at) return 'not_in_session';
+      return s.bleeders.some(standsOpen) ? 'still_open' : null;
     default:
       if (!at) return 'not_in_session';
       return at.strokes.length === 0 ? 'nothing_drawn' : null;

@@ -31,6 +31,12 @@ export function ownerWords(on: string): string {
 }
 
 /** Parts that are away, told together where they went together: "4 drums, to the turner". */
+/** A lever that is tied, for so many hours; `over` once the night is. */
+export function tiedWords(slot: Slot, hours: number, over: boolean): string {
+  const since = hours < 1 ? 'just now' : `for ${hours} h`;
+  return over ? `${placeName(slot)} tied ${since}: untie it, then bleed a second time` : `${placeName(slot)} tied ${since}, overnight`;
+}
+
 export function awayWords(names: readonly string[], note: string): string {
   const [first = 'part'] = names;
   const alike = new Set(names).size === 1;

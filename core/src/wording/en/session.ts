@@ -14,6 +14,21 @@ export const SESSION_REFUSED = {
   still_open: 'A bleeder stands open: close it while fluid still runs.',
 } as const;
 
+/** What is read out where it is switched on: whoever presses the pedal hears it. */
+export const SESSION_ALOUD = {
+  stroke: (n: number, pressed: boolean): string => (pressed ? `${n}. Up, slowly. Press, and hold.` : String(n)),
+  fill: 'Stop. Fill it up.',
+  look: 'Look at the level.',
+  enough: 'Enough. Hold it. Close.',
+  next: (place: string): string => `Next: ${place}.`,
+} as const;
+
+/** How long a bleeder took until it ran by itself, s. */
+export const FLOW = {
+  runs: (s: number): string => `ran after ${Math.floor(s / 60)}:${String(Math.round(s) % 60).padStart(2, '0')}`,
+  slow: 'Much later than the others: a hose shut inside, or a port that is not free.',
+} as const;
+
 export const CLOSING_NAME = { closed_under_flow: 'Closed under flow', pedal_felt: 'Pedal felt', dry: 'Wiped, dry' } as const;
 
 /** Stretches of the way of fluid. */

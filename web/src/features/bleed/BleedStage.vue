@@ -26,6 +26,8 @@ const dirty = computed(() => isContaminated(job.history, circuits.value));
 const factor = computed(() => (dirty.value ? FACTOR.contaminated : FACTOR.clear));
 const maker = computed(() => makersOrder(job.history));
 const order = computed(() => bleedOrder(job.state.records.layout, { factor: factor.value, ordered: maker.value?.ordered ?? [] }));
+/** What may be bled live: what is owed, or everything where nothing is. */
+const toBleed = computed(() => (circuits.value.length > 0 ? circuits.value : [...new Set(order.value.map((b) => b.circuit))]));
 /** What it all comes to, for the circuits that are to be bled, with what had to be guessed. */
 const forAll = computed(() => {
   if (circuits.value.length === 0) return '';
@@ -84,7 +86,7 @@ const owedAt = (slotId: string) => job.state.obligations.find((o) => isDuty(o, '
           }}; pulls are of a hand pump, 25 mL.
           {{ forAll }}
         </p>
-        <BeginSession v-if="writable && circuits.length > 0" :circuits="circuits" />
+        <BeginSession v-if="writable && toBleed.length > 0" :circuits="toBleed" :main="circuits.length > 0" />
         <BleederRow
           v-for="(b, i) in order"
           :key="b.bleeder.id"

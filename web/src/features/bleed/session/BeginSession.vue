@@ -12,7 +12,7 @@ import { refusalOf } from '../../../fittings/refusal.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
 
 /** What a session begins with: which reservoir, how fluid is moved, what it holds, and that it stands full of the fluid that goes in. */
-const props = defineProps<{ circuits: readonly number[] }>();
+const props = defineProps<{ circuits: readonly number[]; main: boolean }>();
 const job = useOpenJob();
 const open = ref(false);
 const fluid = computed(
@@ -79,7 +79,7 @@ watch(
   { immediate: true },
 );
 /** What was told so far of what is owed before the first bleeder. */
-const told = ref<BleedTick[]>([]);
+const ticked = ref<BleedTick[]>([]);
 const owed = computed(() => ticksOwed(gates.value));
 /** Bleeders by a maker's order; null where they go by their way. */
 const ordered = ref<string[] | null>(null);
@@ -119,7 +119,7 @@ const small = computed(
 const able = computed(
   () =>
     blocks.value.length === 0 &&
-    owed.value.every((t) => told.value.includes(t)) &&
+    owed.value.every((t) => ticked.value.includes(t)) &&
     (ordered.value === null || source.value.trim().length >= 3) &&
     fluid.value !== null &&
     [full, safe, each].every((f) => wrong(f.value) === '') &&
@@ -139,7 +139,7 @@ function begin(): void {
 
 <template>
   <div class="begin">
-    <v-btn v-if="!open" class="act main" @click="open = true">Bleed it live</v-btn>
+    <v-btn v-if="!open" class="act" :class="{ main }" @click="open = true">Bleed it live</v-btn>
     <form v-else class="form" @submit.prevent="begin">
       <h3>Before the first bleeder</h3>
       <p v-if="fluid === null" class="problem">Say above what goes in: a session knows its fluid.</p>
@@ -172,9 +172,9 @@ function begin(): void {
       <v-checkbox
         v-for="t in owed"
         :key="t"
-        :model-value="told.includes(t)"
+        :model-value="ticked.includes(t)"
         :label="BLEED_TICK[t](fluid?.product ?? '')"
-        @update:model-value="(yes) => (told = yes ? [...told, t] : told.filter((x) => x !== t))"
+        @update:model-value="(yes) => (ticked = yes ? [...ticked, t] : ticked.filter((x) => x !== t))"
       />
       <v-checkbox
         :model-value="ordered !== null"

@@ -3,11 +3,12 @@ import { type BleedPull, type BleedStepEvent, type BleedStepKind, CLOSING } from
 import { placeName } from '@dauer/core/layout';
 import { fixed, readTold } from '@dauer/core/quantity';
 import { pullOf, type SessionBleeder, type SessionState, whyNotStepped } from '@dauer/core/stages';
-import { CLOSING_NAME, SESSION_REFUSED } from '@dauer/core/wording';
+import { CLOSING_NAME, SESSION_ALOUD, SESSION_REFUSED } from '@dauer/core/wording';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { v7 } from 'uuid';
 import { call, timeNow } from '../../../app/client.ts';
 import { useRequest } from '../../../app/request.ts';
+import { useSpeech } from '../../../app/speech.ts';
 import { useSession } from '../../../app/session.ts';
 import { refusalOf } from '../../../fittings/refusal.ts';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
@@ -17,6 +18,7 @@ import { useSentFirst } from '../../../job/sentFirst.ts';
 import CameOut from './CameOut.vue';
 import CountBar from './CountBar.vue';
 import FilledUp from './FilledUp.vue';
+import FlowClock from './FlowClock.vue';
 import FluidWay from './FluidWay.vue';
 import ReservoirLevel from './ReservoirLevel.vue';
 import { useSessionKeys } from './useSessionKeys.ts';
@@ -33,7 +35,7 @@ const counts = computed(() => props.writable && mine.value && !props.state.over)
 const chosen = ref<string | null>(null);
 const at = computed<SessionBleeder | null>(() => {
   const { bleeders, now } = props.state;
-  const open = bleeders.find((b) => b.strokes.length > 0 && !b.ticks.includes('closed_under_flow'));
+  const open = bleeders.find((b) => (b.strokes.length > 0 || b.openedAt !== null) && !b.ticks.includes('closed_under_flow'));
   return open ?? bleeders.find((b) => b.slot.id === chosen.value) ?? now ?? bleeders[0] ?? null;
 });
 const place = computed(() => props.state.bleeders.findIndex((b) => b === at.value) + 1);
@@ -86,6 +88,23 @@ function stroke(air: BleedPull['air'] = 'none'): void {
   if (props.state.stops) filling.value = true;
   if (step('stroke', { slotId: at.value.slot.id, colour: colour.value, air })) chosen.value = at.value.slot.id;
 }
+/** By gravity: it stands open, and the time runs until fluid does. */
+function opened(): void {
+  if (counts.value && at.value && props.state.session.method === 'gravity') step('opened', { slotId: at.value.slot.id });
+}
+/** What is read out: whoever presses the pedal sits where the screen is not seen. */
+const speech = useSpeech();
+const spoken = computed(() => ({ at: at.value?.slot.id ?? '', strokes: at.value?.strokes.length ?? 0 }));
+watch(spoken, (is, was) => {
+  const b = at.value;
+  if (!b) return;
+  if (is.at !== was.at) speech.say(SESSION_ALOUD.next(placeName(b.slot)));
+  else if (is.strokes > was.strokes) {
+    const then = props.state.stops ? SESSION_ALOUD.fill : props.state.lookWanted ? SESSION_ALOUD.look : '';
+    const enough = b.freshMl >= b.exchangeMl && then === '' ? SESSION_ALOUD.enough : then;
+    speech.say(enough || SESSION_ALOUD.stroke(is.strokes, props.state.session.method === 'pedal'));
+  }
+});
 /** The last of the three ticks keeps what came at the bleeder. */
 function tick(kind: (typeof CLOSING)[number]): void {
   const b = at.value;
@@ -139,6 +158,7 @@ useSessionKeys({
   fill: () => counts.value && (filling.value = true),
   close: () => toTick.value && tick(toTick.value),
   back: takeBack,
+  opened,
 });
 const COLOURS = [
   { value: 'dark', label: 'Dark' },
@@ -155,6 +175,7 @@ const COLOURS = [
         {{ place }} of {{ state.bleeders.length }}{{ at.pathMm > 0 ? `, ${fixed(at.pathMm / 1000, 2)} m from the cylinder` : '' }}
       </span>
       <span class="grow" />
+      <v-btn v-if="speech.can" class="act" :aria-pressed="speech.on.value" @click="speech.on.value = !speech.on.value">Aloud</v-btn>
       <v-btn v-if="counts" class="act" @click="stop">Stop here</v-btn>
     </div>
     <p v-if="!mine && !state.over" class="problem">
@@ -182,6 +203,7 @@ const COLOURS = [
       </div>
       <div class="way">
         <FluidWay :bleeder="at" />
+        <FlowClock v-if="state.session.method === 'gravity'" :bleeder="at" :counts="counts" @opened="opened" />
         <CameOut :bleeder="at" />
         <div class="now">
           <div v-if="counts">

@@ -17,6 +17,8 @@ export function useSessionKeys(acts: {
   /** What closes the bleeder, the next of its three ticks. */
   readonly close: () => void;
   readonly back: () => void;
+  /** By gravity: the bleeder was opened. */
+  readonly opened: () => void;
 }): void {
   useDigits((digit) => {
     const pick = COLOURS[digit - 1];
@@ -27,6 +29,7 @@ export function useSessionKeys(acts: {
     ['KeyF', () => acts.stroke('foam')],
     ['KeyR', acts.fill],
     ['KeyC', acts.close],
+    ['KeyO', acts.opened],
   ] as const)
     onScopeDispose(onLetter(code, act));
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {
