@@ -184,7 +184,8 @@ function begin(): void {
       <template v-if="ordered !== null">
         <ol class="order" aria-label="The maker’s order">
           <li v-for="(id, i) in ordered" :key="id">
-            <span>{{ nameAt(id) }}</span>
+            <span class="fig">{{ i + 1 }}</span>
+            <span class="name">{{ nameAt(id) }}</span>
             <v-btn v-if="i > 0" class="act slim" :aria-label="`${nameAt(id)}: sooner`" @click="sooner(id)">Sooner</v-btn>
           </li>
         </ol>
@@ -218,14 +219,13 @@ function begin(): void {
   list-style: square inside;
   margin-bottom: var(--space-2);
 }
-.order {
-  list-style: decimal inside;
+.order .name {
+  flex: 1;
 }
 .order li {
   display: flex;
-  justify-content: space-between;
   align-items: center;
-  gap: var(--space-2);
+  gap: var(--space-3);
   max-width: 420px;
   min-height: var(--touch);
 }
