@@ -103,6 +103,40 @@ describe('bleeding alone, by the keyboard', function () {
     await bar().waitFor({ state: 'detached' });
     return all;
   }
+  /** A scale under the bottle counts two strokes of 25 mL, and they are taken back. */
+  async function byWeight(): Promise<void> {
+    const key = ((await (await page.request.post(`${house.url}/api/instruments/key`, { data: { anew: false } })).json()) as { key: string })
+      .key;
+    const say = async (text: string): Promise<void> => {
+      const reply = await page.request.post(`${house.url}/api/instruments/say`, {
+        headers: { authorization: `Bearer ${key}` },
+        data: { instrument: 'K-01', kind: 'scale', unit: 'g', text, event: 'live' },
+      });
+      expect(reply.status(), await reply.text()).to.equal(200);
+    };
+    await page.getByRole('combobox', { name: 'Scale under the bottle' }).press('ArrowDown');
+    await page.getByRole('option', { name: /K-01/ }).click();
+    await say('200');
+    await page.getByRole('button', { name: 'Let it count' }).click();
+    for (const [text, strokes] of [
+      ['200', null],
+      ['227', 1],
+      ['240', 1],
+      ['254', 2],
+    ] as const) {
+      await page.waitForTimeout(120);
+      await say(text);
+      await page.getByText(`${text} g`, { exact: true }).waitFor();
+      if (strokes !== null) await bar().getByText(`Stroke ${strokes}`, { exact: true }).waitFor();
+    }
+    await page.getByRole('button', { name: 'It counts' }).click();
+    await say('300');
+    await heading().focus();
+    for (const left of ['Stroke 1', 'No stroke yet']) {
+      await page.keyboard.press('Backspace');
+      await bar().getByText(left, { exact: true }).waitFor();
+    }
+  }
   /** What was drawn at each bleeder is what it owed at the least, closed and clear. */
   async function isBled(jobId: string, bleeders: number): Promise<void> {
     await allSent(page);
@@ -146,6 +180,7 @@ describe('bleeding alone, by the keyboard', function () {
     const order = await page.locator('.order li .pick').allInnerTexts();
     expect(order[0]).to.match(/[Cc]lutch/);
     expect(order[1]).to.match(/^Rear left/);
+    await byWeight();
     const all = await bleedAll();
     expect(all).to.equal(5);
     await isBled(jobId, all);

@@ -26,6 +26,7 @@ describe('every screen', function () {
     const session = '0197a000-0000-7000-8000-000000000001';
     const begun = await tell('bleed-sessions', session, {
       ...{ circuits: [1], method: 'vacuum', product: 'Class 4 fluid, tin', fluidClass: '4', fullMl: 40, safeMl: 8, strokeMl: 4 },
+      prepared: ['reservoir_filled'],
     });
     expect(begun.status(), await begun.text()).to.equal(200);
     for (const n of [1, 2, 3])
@@ -84,6 +85,7 @@ describe('every screen', function () {
       ['nothing on a pedal', at('V 076', 'board')],
       ['book in again', `/jobs/${yard.handedBack.find((h) => !yard.jobs.some((j) => j.vehicle.tag === h.tag))!.jobId}/again`],
       ['sheet of an open job', at('V 063', 'sheet')],
+      ['the owner’s page', at('V 071', 'sheet?page=owner')],
       ['what falls due', '/due'],
       ['the year ahead', '/due?view=year'],
       ['what stands', '/due?view=standing'],

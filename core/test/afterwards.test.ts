@@ -55,6 +55,19 @@ describe('what a job leaves behind', () => {
     tied.file.putIns = [{ ...base(tied.next()), slotId: tied.slot('pedal', null), what: 'tie', note: '' }];
     expect(care(tied).map((i) => i.why)).to.deep.equal(['A lever was tied overnight: what air rose is let out.']);
   });
+  it('a coat that fluid was moved over before it had cured is looked at again; one that had cured is not', () => {
+    const t = new JobFixture(FOUR);
+    t.part(t.slot('caliper', 'FL'), 'coated');
+    expect(care(t).some((i) => i.item === 'paint')).to.equal(false);
+    pull(t, 'none');
+    const paint = care(t).find((i) => i.item === 'paint')!;
+    expect([paint.what, paint.on]).to.deep.equal(['Look at the coat again: front left caliper', '2026-03-08']);
+    const cured = new JobFixture(FOUR);
+    cured.part(cured.slot('caliper', 'FL'), 'coated');
+    cured.file.partEvents = cured.file.partEvents.map((e) => (e.kind === 'coated' ? { ...e, happenedAt: '2025-12-01T08:00:00.000Z' } : e));
+    pull(cured, 'none');
+    expect(care(cured).some((i) => i.item === 'paint')).to.equal(false);
+  });
   it('wheel nuts are named by wheel and come again by distance; new linings or faces are bedded in', () => {
     const t = new JobFixture(FOUR);
     torque(t, 'wheel:FL');

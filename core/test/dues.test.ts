@@ -6,7 +6,7 @@ import { monthsAfter } from '../src/quantity/calendar.ts';
 import type { Use } from '../src/ledger/vehicleRecords.ts';
 import { type Due, duesOf } from '../src/service/dues.ts';
 import { dueWhat, dueWhy } from '../src/wording/en/service.ts';
-import { base, FOUR, JobFixture, NOW } from './jobFixture.ts';
+import { base, FOUR, JobFixture, LIMIT, NOW } from './jobFixture.ts';
 
 const dues = (t: JobFixture): Due[] => duesOf(openHistory(t.file), NOW);
 const about = (t: JobFixture, what: Due['about']): Due[] => dues(t).filter((d) => d.about === what);
@@ -29,10 +29,30 @@ describe('what falls due', () => {
   it('a vehicle without a record is due in everything, from the day on which these records begin', () => {
     const t = used(new JobFixture(FOUR), 'stands');
     const list = dues(t);
-    expect([...new Set(list.map((d) => d.about))].sort()).to.deep.equal(['bearings', 'exercise', 'fluid', 'hoses', 'open', 'parking']);
-    for (const d of list) expect([d.on, d.why.kind], d.key).to.deep.equal([t.file.job.openedAt.slice(0, 10), 'unknown']);
+    expect([...new Set(list.map((d) => d.about))].sort()).to.deep.equal([
+      'bearings',
+      'exercise',
+      'fluid',
+      'hoses',
+      'limits',
+      'open',
+      'parking',
+    ]);
+    for (const d of list.filter((x) => x.about !== 'limits'))
+      expect([d.on, d.why.kind], d.key).to.deep.equal([t.file.job.openedAt.slice(0, 10), 'unknown']);
     expect(dueWhat(about(t, 'hoses')[0]!)).to.match(/^Renew: .*front left hose/);
     expect(dueWhy(about(t, 'fluid')[0]!.why)).to.equal('no change is on record');
+  });
+
+  it('a limit of the vehicle that nobody checked is due from the day it was entered, and a checked one is not', () => {
+    const t = new JobFixture(FOUR);
+    const [one] = about(t, 'limits');
+    expect(one!.on).to.equal(LIMIT.enteredAt.slice(0, 10));
+    expect(dueWhat(one!)).to.equal('Check what was entered once: Rotor thickness');
+    t.file.limits = [{ ...LIMIT, checkedBy: 'ben', checkedAt: NOW }];
+    expect(about(t, 'limits')).to.deep.equal([]);
+    t.file.limits = [{ ...LIMIT, scope: 'type', appliesTo: null }];
+    expect(about(t, 'limits'), 'of the type: the book says it').to.deep.equal([]);
   });
 
   it('only what stands is exercised, every three months from the last time', () => {

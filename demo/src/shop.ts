@@ -67,6 +67,9 @@ export function fillRack(story: Story): Rack {
   usual('P-01', 'Pedal-force gauge', 'pedal_force', 300);
   usual('P-02', 'Pressure gauge 160 bar', 'pressure_gauge', 40);
   usual('F-01', 'Fluid tester', 'fluid_tester', 20);
+  usual('F-02', 'Boiling tester', 'boil_tester', 90);
+  usual('F-03', 'Refractometer', 'fluid_tester', 400);
+  usual('K-01', 'Scale under the bottle', 'scale', 300);
   usual('O-01', 'Oven probe', 'thermometer', 250);
   add('W-02', 'Torque wrench 20 to 200 N·m', 'torque_wrench', 1, 0.04, 0.04, 30);
   return { mic, coarseMic, dial, drum, caliper, bore, depth };

@@ -1,5 +1,5 @@
 import { type Facts, Instrument } from './instrument.ts';
-import { climbing, drum, face, leaking, plain, rotor, warming } from './parts.ts';
+import { climbing, drum, face, filling, leaking, plain, rotor, warming } from './parts.ts';
 
 /** The instruments of the simulated bench: each stands in for a real one on made-up parts. */
 export const BENCH: readonly Facts[] = [
@@ -109,6 +109,21 @@ export const BENCH: readonly Facts[] = [
     },
     turns: false,
     parts: [plain('Fluid, fresh', 0.4), plain('Fluid, old', 3.4)],
+  },
+  {
+    ...{ tag: 'F-02', kind: 'boil_tester', name: 'Boiling tester', unit: '°C', resolution: 1, noise: 0.8, offset: -1, driftPerHour: 0 },
+    ...{ lag: 2.5, turns: false },
+    parts: [warming('Fluid, fresh', 246, 3), warming('Fluid, old', 158, 3)],
+  },
+  {
+    ...{ tag: 'F-03', kind: 'fluid_tester', name: 'Refractometer', unit: '%', resolution: 0.1, noise: 0.03, offset: 0, driftPerHour: 0 },
+    ...{ lag: 0.3, turns: false },
+    parts: [plain('Fluid, fresh', 0.3), plain('Fluid, old', 3.1)],
+  },
+  {
+    ...{ tag: 'K-01', kind: 'scale', name: 'Scale under the bottle', unit: 'g', resolution: 1, noise: 0.2, offset: 0, driftPerHour: 0 },
+    ...{ lag: 0.2, turns: false },
+    parts: [filling('Bottle, fluid runs', 212, 1.6), filling('Bottle, slow', 212, 0.2), plain('Bottle, nothing runs', 212)],
   },
   {
     ...{

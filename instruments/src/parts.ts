@@ -34,6 +34,11 @@ export const warming = (name: string, to: number, overSeconds: number): MadeUpPa
   name,
   truth: (_a, s) => 20 + (to - 20) * (1 - Math.exp(-s / overSeconds)),
 });
+/** A bottle on a scale, into which so many grams run a second. */
+export const filling = (name: string, from: number, gramsASecond: number): MadeUpPart => ({
+  name,
+  truth: (_a, s) => from + gramsASecond * s,
+});
 /** A pressure that is held and leaks away, as a share of itself an hour. */
 export const leaking = (name: string, from: number, lostAnHour: number): MadeUpPart => ({
   name,

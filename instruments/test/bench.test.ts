@@ -48,9 +48,12 @@ describe('the simulated bench', () => {
       'pedal_force',
       'pressure_gauge',
       'fluid_tester',
+      'boil_tester',
       'thermometer',
+      'scale',
     ];
-    expect(BENCH.map((f) => f.kind)).to.have.members(kinds);
+    expect([...new Set(BENCH.map((f) => f.kind))]).to.have.members(kinds);
+    expect(BENCH.filter((f) => f.kind === 'fluid_tester').map((f) => f.name)).to.deep.equal(['Fluid tester', 'Refractometer']);
     expect(new Set(BENCH.map((f) => f.tag)).size).to.equal(BENCH.length);
   });
   it('the same seed gives the same readings, another others', () => {

@@ -62,6 +62,11 @@ describe('a book of an earlier schema', function () {
           expect(deriveJob(records, new Date().toISOString()).components.length, id).to.be.greaterThan(0);
           const printed = await lead.raw(`/api/jobs/${id}/sheet.pdf`);
           expect([printed.status, printed.type], `${id} as PDF`).to.deep.equal([200, 'application/pdf']);
+          const owners = await lead.raw(`/api/jobs/${id}/sheet.pdf?page=owner`);
+          expect([owners.status, records.release!.sheet.owner], `${id}: a sheet of before has no page for its owner`).to.deep.equal([
+            404,
+            undefined,
+          ]);
         }
       } finally {
         await app.close();

@@ -8,7 +8,7 @@ import { day, id, instant, sentDay, words } from '../primitives.ts';
 const dueItem = z.object({
   /** Stable: the same thing keeps it while its day moves. */
   key: z.string(),
-  about: z.enum(['fluid', 'exercise', 'open', 'hoses', 'bearings', 'parking', 'after_care', 'put_off']),
+  about: z.enum(['fluid', 'exercise', 'open', 'hoses', 'bearings', 'parking', 'after_care', 'put_off', 'limits']),
   what: z.string(),
   why: z.string(),
   /** Null where it waits for a distance or for its next access. */

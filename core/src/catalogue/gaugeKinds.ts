@@ -18,9 +18,11 @@ export type GaugeKind =
   | 'test_gauge'
   | 'vacuum_gauge'
   | 'fluid_tester'
+  | 'boil_tester'
   | 'thermometer'
   | 'angle_gauge'
   | 'brake_tester'
+  | 'scale'
   | 'count';
 
 export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
@@ -40,9 +42,11 @@ export const GAUGE_KIND_NAME: Readonly<Record<GaugeKind, string>> = {
   test_gauge: 'Low-pressure test gauge',
   vacuum_gauge: 'Vacuum gauge',
   fluid_tester: 'Fluid tester',
+  boil_tester: 'Boiling tester',
   thermometer: 'Thermometer or probe',
   angle_gauge: 'Angle gauge',
   brake_tester: 'Brake tester, rollers or plates',
+  scale: 'Scale for a bottle',
   count: 'Counted by hand',
 };
 
@@ -67,9 +71,11 @@ export const GAUGE_QUANTITY: Readonly<Record<GaugeKind, QuantityKind>> = {
   test_gauge: 'pressure',
   vacuum_gauge: 'vacuum',
   fluid_tester: 'ratio',
+  boil_tester: 'temperature',
   thermometer: 'temperature',
   angle_gauge: 'angle',
   brake_tester: 'force',
+  scale: 'mass',
   count: 'ratio',
 };
 
@@ -91,9 +97,11 @@ export const GAUGE_UNIT: Readonly<Record<GaugeKind, string>> = {
   test_gauge: 'bar',
   vacuum_gauge: 'kPa',
   fluid_tester: '%',
+  boil_tester: '°C',
   thermometer: '°C',
   angle_gauge: '°',
   brake_tester: 'N',
+  scale: 'g',
   count: 'clicks',
 };
 
@@ -117,9 +125,11 @@ export const GENERIC_GAUGE: Readonly<
   test_gauge: { accuracy: 0.1, shortSpan: 0.05, resolution: 0.05 },
   vacuum_gauge: { accuracy: 1, shortSpan: 1, resolution: 1 },
   fluid_tester: { accuracy: 0.5, shortSpan: 0.5, resolution: 0.1 },
+  boil_tester: { accuracy: 5, shortSpan: 5, resolution: 1 },
   thermometer: { accuracy: 3, shortSpan: 3, resolution: 1 },
   angle_gauge: { accuracy: 1, shortSpan: 1, resolution: 0.5 },
   brake_tester: { accuracy: 0.03, shortSpan: 0.03, resolution: 10 },
+  scale: { accuracy: 2, shortSpan: 1, resolution: 1 },
   count: { accuracy: 0.5, shortSpan: 0.5, resolution: 0.25 },
 };
 

@@ -98,6 +98,15 @@ export const HOUSE_RULES: readonly HouseRule[] = [
     departs: [],
   },
   {
+    id: 'bench_test',
+    name: 'Resealed units are tried under pressure',
+    schools: [
+      { id: 'alone', name: 'Those that leave by themselves', because: 'On the vehicle the pedal tries the rest.' },
+      { id: 'every', name: 'Every one, before it is fitted', because: 'A weep is found with the unit in the hand, not behind a wheel.' },
+    ],
+    departs: [],
+  },
+  {
     id: 'road_second',
     name: 'The road test is driven',
     schools: [

@@ -10,6 +10,9 @@ export function tubeBore(outsideMm: number, wallMm: number): number {
   return outsideMm - 2 * wallMm;
 }
 
+/** Density of brake fluid of the glycol kinds, g/mL, by which what a bottle gains is read; generic, 1.02 to 1.07 by kind. */
+export const BRAKE_FLUID_G_PER_ML = 1.05;
+
 /**
  * Volume of a round line or hose.
  * @param boreMm inside diameter, mm

@@ -14,7 +14,9 @@ import { canBeOff } from '../layout/runs.ts';
 import type { Decision } from '../ledger/families/decisions.ts';
 import type { Finding } from '../ledger/families/findings.ts';
 import type { Phase, ReadingSet } from '../ledger/families/sets.ts';
+import { schoolOf } from '../ledger/priceRecords.ts';
 import type { Part } from '../ledger/partRecords.ts';
+import { heldShort } from '../metrology/heldShort.ts';
 import { type ProvisionalCause, provisionalCause } from '../metrology/provisional.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
 import { runoutOf } from '../metrology/takenIn.ts';
@@ -111,12 +113,15 @@ function requiredOf(
     // As found is said of what sat here when the job began, wherever that part is by now.
     const from = l.phase === 'as_found' ? history.sets.filter((s) => s.slotId === slot.id && history.taken(s).length > 0) : sets;
     const ids = [l.measurement, ...(l.or === null ? [] : [l.or])];
-    const mine = from.filter((s) => !s.blind && ids.includes(s.measurement) && s.phase === l.phase && s.jobId === history.records.job.id);
+    const tried = BENCH_TESTS.includes(l.measurement) ? resealedHere(history, slot.id) : null;
+    const isMine = (s: ReadingSet): boolean => (tried === null ? s.phase === l.phase : s.happenedAt >= tried);
+    const mine = from.filter((s) => !s.blind && ids.includes(s.measurement) && isMine(s) && s.jobId === history.records.job.id);
     const newest = mine.at(-1);
     const id = newest?.measurement ?? l.measurement;
     const judged = newest ? judgeSet(history, newest, today) : [];
     const main = judged.find((j) => j.characteristic.id === id) ?? judged.find((j) => !j.characteristic.recorded);
     const taken = newest ? history.taken(newest).length : 0;
+    const short = newest !== undefined && heldShort(id, history.taken(newest)) !== null;
     const provisional = newest ? provisionalCause(newest) : null;
     return {
       measurement: MEASUREMENTS[id],
@@ -124,16 +129,39 @@ function requiredOf(
       provisional,
       taken,
       need: l.need,
-      due: l.phase === 'after_machining' ? boreWorked(history, slot.id) : again.includes(l) || fittedInJob(history, slot.id),
+      due:
+        tried !== null ||
+        (l.phase === 'after_machining' ? boreWorked(history, slot.id) : again.includes(l) || fittedInJob(history, slot.id)),
       setId: newest?.id ?? null,
-      done: (main?.enough ?? taken >= l.least) && provisional === null && taken >= l.least,
+      done: (main?.enough ?? taken >= l.least) && provisional === null && taken >= l.least && !short,
     };
   };
   // Replacing closes the gauging of the part as found; what was done asks for its own.
   const asFound = isRenewed(decision) || neverCame(history, slot.id) ? [] : programmeFor(slot.kind, 'found');
-  const done = decision ? programmeFor(slot.kind, decision.option) : [];
+  const done = [...(decision ? programmeFor(slot.kind, decision.option) : []), ...benchTests(history, slot)];
   const lines = [...asFound, ...again].filter((f) => !done.some((d) => d.measurement === f.measurement && d.phase === f.phase));
   return [...lines, ...done].filter((l) => isTakenAt(l.measurement, slot)).map(line);
+}
+
+/** Held low and held high on the bench. */
+const BENCH_TESTS: readonly MeasurementId[] = ['bench_low', 'bench_high'];
+
+/** When what belongs to a place was last resealed on this job; null where it was not. ISO instant. */
+function resealedHere(history: JobHistory, slotId: string): string | null {
+  const events = history.active(history.records.partEvents);
+  const partId = lastPartIn(slotId, events);
+  return events.findLast((e) => e.kind === 'resealed' && e.partId === partId && e.jobId === history.records.job.id)?.happenedAt ?? null;
+}
+
+/** What a house owes that tries every unit under pressure before it is fitted, of one that was resealed. Source: handbook 60, Bench test. */
+function benchTests(history: JobHistory, slot: Slot): ProgrammeItem[] {
+  const { records } = history;
+  if (records.release !== null || schoolOf(records.houseRules, 'bench_test')?.school !== 'every') return [];
+  if (resealedHere(history, slot.id) === null) return [];
+  return BENCH_TESTS.map((measurement) => ({
+    ...{ kind: slot.kind, done: 'reseal' as const, measurement, need: 'required' as const, phase: 'as_fitted' as const, or: null },
+    least: MEASUREMENTS[measurement].least,
+  }));
 }
 
 /** Whether what sits there makes way for another article, so that nothing has to be gauged on it as found. */

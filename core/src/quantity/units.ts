@@ -13,6 +13,7 @@ export type UnitId =
   | 'L'
   | 'us_fl_oz'
   | 'kg'
+  | 'g'
   | 'lb'
   | 'N'
   | 'kgf'
@@ -68,7 +69,7 @@ export const UNITS: Readonly<Record<QuantityKind, readonly Unit[]>> = {
   ],
   angle: [unit('deg', '°', 1, ['deg', '°'])],
   volume: [unit('mL', 'mL', 1, ['ml', 'cc']), unit('L', 'L', 1000, ['l']), unit('us_fl_oz', 'US fl oz', 29.5735295625, ['usfloz'])],
-  mass: [unit('kg', 'kg', 1, ['kg']), unit('lb', 'lb', 0.45359237, ['lb', 'lbs'])],
+  mass: [unit('kg', 'kg', 1, ['kg']), unit('lb', 'lb', 0.45359237, ['lb', 'lbs']), unit('g', 'g', 0.001, ['g'])],
   force: [unit('N', 'N', 1, ['n']), unit('kgf', 'kgf', 9.80665, ['kgf']), unit('lbf', 'lbf', 4.4482216152605, ['lbf'])],
   torque: [
     unit('Nm', 'N·m', 1, ['nm', 'n·m', 'n⋅m', 'n.m', 'n*m', 'n-m']),

@@ -1,12 +1,12 @@
 import { type FigureAsk, figuresAsked } from '../catalogue/proofFigures.ts';
 import { controlOfItem, type ProofItem } from '../catalogue/proofItems.ts';
-import { type MeasurementId, MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
+import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
+import { type HeldShort, heldShort } from '../metrology/heldShort.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from '../judging/components.ts';
 import type { Judged } from '../judging/judge.ts';
 import type { Layout, Slot } from '../layout/graph.ts';
 import { type Control, controlsOf } from '../layout/reach.ts';
-import type { Taken } from '../metrology/takenIn.ts';
 import type { ReadingSet } from '../ledger/families/sets.ts';
 import type { Disturbed } from './disturbed.ts';
 import { endedBy } from './lapsing.ts';
@@ -31,7 +31,7 @@ export interface ProofFigure {
   /** A place on its control was not complete when it was taken: shown, and it closes nothing. */
   readonly provisional: PlaceState | null;
   /** What was held was read too soon after it was set: for how long, and for how long it has to be, s. */
-  readonly short: { readonly ran: number; readonly needs: number } | null;
+  readonly short: HeldShort | null;
 }
 
 /** Whether a control presses a master cylinder. */
@@ -62,23 +62,6 @@ function placesOf(layout: Layout, item: Pick<ProofItem, 'item' | 'corner'>, ask:
     }
   };
   return places().filter((s) => measurementsAt(s).some((m) => m.id === ask.measurement));
-}
-
-/** Share of the time something has to be held from which it counts: a clock that is read a moment early is read. */
-const HELD_ENOUGH = 0.95;
-
-/**
- * Whether what is set and then held was read too soon: by the times of its readings, each the newest of its place.
- * Source: handbook 60, Bench test.
- */
-function heldShort(id: MeasurementId, taken: readonly Taken[]): ProofFigure['short'] {
-  const { pattern } = MEASUREMENTS[id];
-  const held = pattern.form === 'spots' ? pattern.spots.find((s) => s.id === 'end') : undefined;
-  const at = (place: string): string | undefined => taken.find((t) => t.reading.place === place)?.reading.happenedAt;
-  const [set, read] = [at('start'), at('end')];
-  if (held?.holdS === undefined || set === undefined || read === undefined) return null;
-  const ran = (Date.parse(read) - Date.parse(set)) / 1000;
-  return ran < held.holdS * HELD_ENOUGH ? { ran: Math.max(0, Math.round(ran)), needs: held.holdS } : null;
 }
 
 /** What the figures of proofs are read from. */

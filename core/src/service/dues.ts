@@ -8,6 +8,8 @@ import { isHydraulic, type Slot } from '../layout/graph.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import { monthsAfter } from '../quantity/calendar.ts';
+import type { LimitVersion } from '../verdict/limits.ts';
+import { characteristic } from '../catalogue/characteristics.ts';
 import { earliestDay } from '../quantity/partialDate.ts';
 
 /** Why something falls due. */
@@ -18,13 +20,15 @@ export type DueWhy =
   /** Nobody knows when it was last done. */
   | { readonly kind: 'unknown'; readonly rule: DueRuleId | 'fluid' }
   | { readonly kind: 'after_care'; readonly why: string }
+  /** A limit of the vehicle that one person entered and nobody checked. */
+  | { readonly kind: 'unchecked' }
   | { readonly kind: 'put_off'; readonly reason: string; readonly until: string | null; readonly temporary: boolean };
 
 /** Something that falls due on a vehicle. */
 export interface Due {
   /** Stable: the same thing keeps its key while its day moves. */
   readonly key: string;
-  readonly about: DueRuleId | 'fluid' | 'after_care' | 'put_off';
+  readonly about: DueRuleId | 'fluid' | 'after_care' | 'put_off' | 'limits';
   /** Places that it is about; none where it is the vehicle as a whole. */
   readonly slots: readonly Slot[];
   /** What it is, where it was told in words. */
@@ -165,6 +169,19 @@ function putOffDues(history: JobHistory, today: string): Due[] {
   }));
 }
 
+/** Limits of the vehicle that wait for a second pair of eyes. Source: handbook 10, Limits. */
+function limitDues({ records }: JobHistory): Due[] {
+  const newest = new Map<string, LimitVersion>();
+  for (const l of records.limits) if ((newest.get(l.seriesId)?.enteredAt ?? '') <= l.enteredAt) newest.set(l.seriesId, l);
+  const open = [...newest.values()].filter(
+    (l) => l.source !== 'generic' && l.checkedBy === null && l.scope === 'vehicle' && l.appliesTo === records.vehicle.id,
+  );
+  const on = earliest(open.map((l) => dayOf(l.enteredAt)));
+  if (on === null) return [];
+  const said = open.map((l) => characteristic(l.characteristic)?.name ?? l.characteristic).join(', ');
+  return [{ key: 'limits', about: 'limits', slots: [], said, on, km: null, why: { kind: 'unchecked' }, access: 'standing' }];
+}
+
 /**
  * Everything that falls due on a vehicle, by the newest job on record, the earliest first; what has no day comes last. A day does
  * not hang on the day it is asked: it follows from what is on record.
@@ -182,6 +199,7 @@ export function duesOf(history: JobHistory, today: string): Due[] {
     ...(exercise ? [exercise] : []),
     ...afterCareDues(history),
     ...putOffDues(history, today),
+    ...limitDues(history),
   ];
   return list.sort((a, b) => ((a.on ?? '9999') < (b.on ?? '9999') ? -1 : (a.on ?? '9999') > (b.on ?? '9999') ? 1 : a.key < b.key ? -1 : 1));
 }

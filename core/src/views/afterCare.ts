@@ -8,6 +8,7 @@ import type { AfterPull } from '../ledger/families/afterPulls.ts';
 import { CAME, type PartEvent } from '../ledger/families/partEvents.ts';
 import { beddingOf } from '../readiness/bedding.ts';
 import { isDuty } from '../ledger/obligation.ts';
+import { CURES_DAYS } from '../stages/bleed/gates.ts';
 import { bleedOrder } from '../stages/bleed/order.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
 import { LEAVES } from '../wording/en/prove.ts';
@@ -29,6 +30,9 @@ export const RETORQUE_KM = 50;
 const RETORQUE_DAYS = 7;
 export const BEDDING_KM = 300;
 const BEDDING_DAYS = 30;
+
+/** Days after which a coat that fluid may have run over is looked at again (house rule). */
+const PAINT_DAYS = 7;
 
 /** Closed by what came at every bleeder, not by a tick. */
 export const SECOND_BLEED = 'second_bleed';
@@ -57,6 +61,7 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
       ['fitted', 'resealed'].includes(e.kind) &&
       ['caliper', 'piston', 'wheel_cylinder', 'master_cylinder', 'hose', 'valve', 'clutch_master', 'clutch_slave'].includes(kindOf(e)),
   );
+  const fresh = coatedUnderFluid(state);
   const airy = here(records.bleedPulls).filter((p) => p.air !== 'none');
   // Source: handbook 60, After: the lever tied overnight.
   const tied = here(records.putIns).some(
@@ -88,6 +93,17 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
           },
         ]
       : []),
+    ...(fresh.length > 0
+      ? [
+          {
+            item: 'paint',
+            what: AFTER_CARE.paint(fresh),
+            on: daysAfter(at, PAINT_DAYS),
+            km: null,
+            why: AFTER_CARE.paintWhy,
+          },
+        ]
+      : []),
     ...(torqued.length > 0
       ? [
           {
@@ -113,6 +129,16 @@ export function afterCareOf(state: JobState, at: string): AfterCareItem[] {
         ]
       : []),
   ];
+}
+
+/** Places whose coat had not cured when fluid was moved on this job. Source: handbook 60, Fluids; 50, Coats. */
+function coatedUnderFluid({ records, history }: JobState): Slot[] {
+  const pulls = history.active(records.bleedPulls).filter((p) => p.jobId === records.job.id);
+  const coats = history.active(records.partEvents).filter((e) => e.kind === 'coated' && e.slotId !== null);
+  const wet = coats.filter((c) =>
+    pulls.some((p) => p.happenedAt > c.happenedAt && p.happenedAt.slice(0, 10) < daysAfter(c.happenedAt, CURES_DAYS)),
+  );
+  return [...new Set(wet.map((c) => c.slotId))].flatMap((id) => (id === null ? [] : (slotById(records.layout, id) ?? [])));
 }
 
 /** What was left when the vehicle was not driven away: each before it is. */

@@ -12,7 +12,7 @@ export type DueFacts = Pick<VehicleDue, 'jobId' | 'inShop' | 'move' | 'exercised
 };
 
 /** Counts up with every change of the rules by which the list is worked out. */
-export const DUE_RULES_VERSION = 1;
+export const DUE_RULES_VERSION = 2;
 
 /** Of a vehicle whose newest job cannot be derived: the yard says so. */
 export const noFacts = (jobId: string): DueFacts => ({

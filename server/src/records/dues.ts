@@ -41,6 +41,11 @@ async function vehiclesOf(tx: Tx, news: ReadonlyMap<string, readonly string[]>):
   };
   await own(s.job);
   await own(s.layout);
+  const limits = [...(news.get(getTableName(s.limit)) ?? []), ...(news.get(getTableName(s.limitCheck)) ?? [])];
+  if (limits.length > 0)
+    await add(sql`select v.id from ${s.vehicle} v join ${s.limit} l on l.applies_to = v.id::text
+      where l.scope = 'vehicle' and (l.id = any(${sql.param(limits)}::uuid[])
+        or l.id in (select c.limit_id from ${s.limitCheck} c where c.id = any(${sql.param(limits)}::uuid[])))`);
   const released = news.get(getTableName(s.release));
   if (released)
     await add(sql`select ${s.job.vehicleId} as id from ${s.release} join ${s.job} on ${s.job.id} = ${s.release.jobId}

@@ -19,7 +19,7 @@ export const KEYS: readonly { readonly keys: string; readonly does: string }[] =
   { keys: 'Arrows', does: 'Move between positions while the capture bar is open' },
   {
     keys: 'Space, a, f',
-    does: 'In a session of bleeding: a stroke, one with bubbles, one with foam; 1 to 3 the colour, r filled up, c what closes the bleeder',
+    does: 'In a session of bleeding: a stroke, one with bubbles, one with foam; 1 to 3 the colour, r filled up, c what closes the bleeder, o opened by gravity',
   },
   { keys: 'Ctrl Z', does: 'Undo in a layout that is being changed; with Shift, do it again' },
   { keys: 'Esc', does: 'Out' },

@@ -35,7 +35,7 @@ export type BleedGate =
   | { readonly kind: 'mind'; readonly what: 'shoes' | 'wheel_nuts' | 'load_sensing' | 'servo' | 'uppermost' };
 
 /** Days that a coat takes until fluid does not strip it at once; generic. Source: handbook 50, Coats (7 days in air). */
-const CURES_DAYS = 7;
+export const CURES_DAYS = 7;
 const SHUTS = ['clamp', 'plug', 'cap'] as const;
 
 /** Whether a gate keeps bleeding from being begun at all: fluid cannot run, or air comes in. */

@@ -67,6 +67,8 @@ export const AFTER_CARE = {
     `It is closed by what came, not by a tick. Enter the volume at: ${bleeders.map(lower).join(', ')}, each closed and without air.`,
   retorque: (corners: readonly Corner[]): string => `Wheel nuts again: ${corners.map((c) => CORNER_NAME[c].toLowerCase()).join(', ')}`,
   retorqueWhy: 'After 50 to 100 km.',
+  paint: (slots: readonly Slot[]): string => `Look at the coat again: ${slots.map(lower).join(', ')}`,
+  paintWhy: 'Fluid was moved over it before it had cured: what it lifts shows in days. Rinse with water.',
   bedding: 'Bed the linings in to the end',
   beddingWhy: 'By the lining maker’s own procedure.',
   beddingLeft: ({ counted, total, steps, plan }: Bedded): string =>

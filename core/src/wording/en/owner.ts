@@ -154,7 +154,7 @@ export const OWNER_SAYS = {
       ? 'Nothing was complained of.'
       : `${complaint}.${answer === NOT_ASKED ? '' : ` When we asked again: ${lowerFirst(answer)}.`}`,
   wrong: 'What was wrong',
-  nothingWrong: 'Nothing was past its limit.',
+  nothingWrong: 'Nothing that was gauged or looked at was past its limit.',
   done: 'What was done',
   nothingDone: 'Nothing was renewed or overhauled.',
   pairs: 'Before and after',

@@ -23,6 +23,7 @@ const WHAT: Readonly<Record<DueRuleId, (slots: readonly Slot[]) => string>> = {
 export function dueWhat(due: Due): string {
   if (due.about === 'fluid') return 'Change the fluid';
   if (due.about === 'after_care') return due.said ?? '';
+  if (due.about === 'limits') return `Check what was entered once: ${due.said ?? ''}`;
   if (due.about === 'put_off') return `Put off: ${places(due.slots)}`;
   return WHAT[due.about](due.slots);
 }
@@ -49,6 +50,8 @@ export function dueWhy(why: DueWhy): string {
       return why.rule === 'fluid' ? 'no change is on record' : `nobody knows when last: ${RULE[why.rule]}`;
     case 'after_care':
       return why.why;
+    case 'unchecked':
+      return 'a limit that one person typed is a slip until another has read it';
     case 'put_off':
       return [why.temporary ? 'fitted for now' : '', why.reason, why.until ? `until ${why.until}` : ''].filter(Boolean).join('; ');
   }

@@ -9,7 +9,7 @@ import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
 import { image, owner, shop, vehicle } from '../../db/schema.ts';
-import { HttpProblem } from '../../platform/problem.ts';
+import { HttpProblem, notFound } from '../../platform/problem.ts';
 import { whoAsks } from '../../platform/session.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { withoutAccount } from '../../records/prices.ts';
@@ -59,6 +59,8 @@ export function serveSheetPdf(app: FastifyInstance, db: Database): void {
     const all = await printed(db, jobId, person.role);
     const owners = querystring.parse(request.query).page === 'owner';
     const { sheet, shopName, zone, locale } = all;
+    // A sheet of an earlier form has none, and nothing is said of it that nobody looked at.
+    if (owners && sheet.owner === undefined) throw notFound('owner’s page');
     const releasedAt = all.file.release?.releasedAt ?? null;
     const bytes = Buffer.from(
       owners

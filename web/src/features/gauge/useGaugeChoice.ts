@@ -33,9 +33,11 @@ const GAUGE_SHORT: Readonly<Record<GaugeKind, string>> = {
   test_gauge: 'Low pressure',
   vacuum_gauge: 'Vacuum',
   fluid_tester: 'Fluid tester',
+  boil_tester: 'Boiling tester',
   thermometer: 'Probe',
   angle_gauge: 'Angle gauge',
   brake_tester: 'Tester',
+  scale: 'Scale',
   count: 'Counted',
 };
 

@@ -20,6 +20,7 @@ import CountBar from './CountBar.vue';
 import FilledUp from './FilledUp.vue';
 import FlowClock from './FlowClock.vue';
 import FluidWay from './FluidWay.vue';
+import UnderScale from './UnderScale.vue';
 import ReservoirLevel from './ReservoirLevel.vue';
 import { useSessionKeys } from './useSessionKeys.ts';
 
@@ -209,6 +210,7 @@ const COLOURS = [
           <div v-if="counts">
             <h3>Now</h3>
             <ChoiceRow v-model="colour" :options="COLOURS" label="Colour that comes out" />
+            <UnderScale :state="state" @stroke="stroke()" />
           </div>
           <div>
             <h3>In order</h3>
