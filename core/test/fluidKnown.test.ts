@@ -1,10 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { FluidClass } from '../src/catalogue/fluids.ts';
-import { boilingPoint, waterAtBoiling } from '../src/catalogue/fluids.ts';
+import { boilingPoint, FLUID_CLASSES, fluidClass, waterAtBoiling } from '../src/catalogue/fluids.ts';
 import { drawnAt, fallsShort } from '../src/history/drawn.ts';
 import { lineVolume } from '../src/hydraulics/volume.ts';
 import { fluidState } from '../src/history/due.ts';
+import { proposedFluid } from '../src/history/proposedFluid.ts';
+import { proposedWords } from '../src/wording/en/service.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { BY_CLASS_ALONE, type FluidService } from '../src/ledger/families/fluidServices.ts';
 import type { FluidSample } from '../src/ledger/families/fluidSamples.ts';
@@ -177,5 +179,30 @@ describe('what was measured of a fluid', () => {
     const hot = due(filled({ hottestC: 190 })).due;
     expect(due(filled({ hottestC: 190, dryC: 310, wetC: 200 })).due > hot, 'a better fluid lasts longer').to.equal(true);
     expect(due(filled({ hottestC: 230 })).cause.kind, 'it does not reach it fresh').to.equal('refused');
+  });
+});
+
+describe('the fluid that is proposed', () => {
+  const car = { use: 'seasonal', climate: 'temperate', storage: 'dry' } as const;
+  const of = (id: string | null, over: Partial<Parameters<typeof proposedFluid>[1]> = {}) =>
+    proposedFluid(id === null ? null : fluidClass(id)!, { ...car, ...over });
+
+  it('is the kind that is known to be in it, and no other, whatever the use asks', () => {
+    for (const { id, kind } of FLUID_CLASSES)
+      for (const use of ['daily', 'seasonal', 'work', 'competition', 'stands'] as const) {
+        const p = of(id, { use, climate: 'damp' });
+        expect(fluidClass(p.fluidClass)!.kind, `${id} ${use}`).to.equal(kind);
+        expect(fluidClass(p.fluidClass)!.dry, `${id} ${use}: never one that boils lower`).to.be.at.least(fluidClass(id)!.dry);
+      }
+  });
+  it('boils higher where it runs hot, takes up little water where it stands or is damp, and says why', () => {
+    expect(of('4', { use: 'competition' })).to.deep.equal({ fluidClass: '5.1', lowMoisture: false, why: 'hot' });
+    expect(of('5', { use: 'competition' }).fluidClass).to.equal('5');
+    expect(of('4', { use: 'stands' }).lowMoisture).to.equal(true);
+    expect(of('mineral', { use: 'stands' }).lowMoisture, 'it takes up none').to.equal(false);
+    expect(of(null)).to.deep.equal({ fluidClass: '4', lowMoisture: false, why: 'usual' });
+    expect(proposedWords(of(null, { storage: 'damp' }))).to.match(
+      /^Proposed: Class 4, glycol, as is usual; .* little water.*maker’s word comes first\.$/,
+    );
   });
 });

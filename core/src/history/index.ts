@@ -1,6 +1,7 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
 export { type Drawn, drawnAt, fallsShort } from './drawn.ts';
 export { fluidBefore, tellsBefore } from './knownFluid.ts';
+export { proposedFluid } from './proposedFluid.ts';
 export { type PutOff, putOffsOf } from './putOffs.ts';
 export { type Arrival, type ArrivalRow, arrivalsOf, workBegun } from './arrivals.ts';
 export { isOfAnother, signatories } from './authorship.ts';

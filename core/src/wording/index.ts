@@ -78,7 +78,7 @@ export {
 } from './en/verdicts.ts';
 export { BLEED_METHODS } from './en/bleedMethods.ts';
 export { BLEED_TICK, gateWords, UNFIT } from './en/gates.ts';
-export { ACCESS_NAME, dueAt, dueWhat, dueWhy, EXERCISE_NAME } from './en/service.ts';
+export { ACCESS_NAME, dueAt, dueWhat, dueWhy, EXERCISE_NAME, proposedWords } from './en/service.ts';
 export type { MoveLevel } from './reasons.ts';
 export { STORED } from './en/work.ts';
 export {

@@ -1,4 +1,6 @@
 import { type DueAccess, type DueRuleId } from '../../service/dueRules.ts';
+import { fluidClass } from '../../catalogue/fluids.ts';
+import type { FluidProposal, FluidProposalWhy } from '../../history/proposedFluid.ts';
 import type { ExerciseKind } from '../../ledger/families/exercises.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
 import { groupThousands, lowerFirst } from '../../quantity/display.ts';
@@ -55,6 +57,17 @@ export function dueWhy(why: DueWhy): string {
     case 'put_off':
       return [why.temporary ? 'fitted for now' : '', why.reason, why.until ? `until ${why.until}` : ''].filter(Boolean).join('; ');
   }
+}
+
+const PROPOSED: Readonly<Record<FluidProposalWhy, string>> = {
+  as_known: 'as it is known to be in it',
+  hot: 'since it runs hot',
+  usual: 'as is usual; what was in it is not known',
+};
+
+/** The fluid that is proposed, and why. */
+export function proposedWords(p: FluidProposal): string {
+  return `Proposed: ${fluidClass(p.fluidClass)?.name ?? p.fluidClass}, ${PROPOSED[p.why]}${p.lowMoisture ? '; one that takes up little water, since it stands or is damp' : ''}. The maker’s word comes first.`;
 }
 
 /** Its distance, where it has one. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { fluidCauseWords } from '@dauer/core/wording';
+import { fluidCauseWords, proposedWords } from '@dauer/core/wording';
 import { fixed, readTold } from '@dauer/core/quantity';
 import { FLUID_CLASSES, type FluidClass, fluidClass } from '@dauer/core/catalogue';
-import { type FluidState, tellsBefore } from '@dauer/core/history';
+import { fluidBefore, type FluidState, proposedFluid, tellsBefore } from '@dauer/core/history';
 import { placeName, slotById } from '@dauer/core/layout';
 import { type FluidSample, isDuty } from '@dauer/core/ledger';
 import { computed, ref, watch } from 'vue';
@@ -33,9 +33,19 @@ const dueText = computed(() => {
   return `${rest.join('; ').replace(/^./, (c) => c.toUpperCase())}.`;
 });
 const product = ref('');
-const kind = ref<FluidClass>('4');
+/** What was in its circuits before, and what is proposed from that and from how it is used. */
+const proposal = computed(() => {
+  const { layout, vehicle } = job.state.records;
+  const circuits = [...new Set(layout.slots.flatMap((s) => (s.kind === 'bleeder' ? s.circuits : [])))];
+  return proposedFluid(fluidBefore(job.history, circuits).known, vehicle);
+});
+const kind = ref<FluidClass>(proposal.value.fluidClass);
 const batch = ref('');
+/** What a product claims is read off its tin, never taken for granted: it moves the day on which it is due. */
 const lowMoisture = ref(false);
+watch(proposal, (p) => {
+  if (product.value === '') kind.value = p.fluidClass;
+});
 const more = ref(false);
 const figures = ref({ dryC: '', wetC: '', hottestC: '', makerMonths: '' });
 const FIELDS = [
@@ -133,6 +143,7 @@ const measuredText = (s: (typeof samples.value)[number]): string =>
       <v-select v-model="kind" label="Class" :items="FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))" />
       <v-text-field v-model="batch" label="Batch" />
       <v-checkbox v-model="lowMoisture" label="Low-moisture" />
+      <p class="second small proposed">{{ proposedWords(proposal) }}</p>
       <template v-if="more">
         <v-text-field
           v-for="f in FIELDS"
@@ -152,6 +163,10 @@ const measuredText = (s: (typeof samples.value)[number]): string =>
 </template>
 
 <style scoped>
+.form .proposed {
+  flex: 1 1 100%;
+  order: 1;
+}
 section {
   margin-top: var(--space-4);
 }

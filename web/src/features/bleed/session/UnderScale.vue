@@ -52,6 +52,7 @@ watch(listens, () => (from.value = null));
 
 <style scoped>
 .scale {
+  margin-top: var(--space-3);
   display: flex;
   flex-wrap: wrap;
   gap: var(--space-2);
