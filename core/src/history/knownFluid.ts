@@ -86,3 +86,10 @@ export function fluidBefore(history: JobHistory, circuits: readonly number[]): F
     }),
   };
 }
+
+/** Whether another kind goes in on this job than is known to have been in some circuits: all of their rubber is renewed then. */
+export function anotherKind(history: JobHistory, { known }: Pick<FluidBefore, 'known'>): boolean {
+  const { fluidServices, job } = history.records;
+  const goesIn = history.active(fluidServices).findLast((f) => f.jobId === job.id);
+  return known !== null && goesIn !== undefined && fluidClass(goesIn.fluidClass)?.kind !== known.kind;
+}

@@ -1,6 +1,5 @@
-import { fluidClass } from '../../catalogue/fluids.ts';
 import { observedCode, slotOfObservation } from '../../catalogue/observations.ts';
-import { fluidBefore } from '../../history/knownFluid.ts';
+import { anotherKind, fluidBefore } from '../../history/knownFluid.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
 import { partIn } from '../../history/whereabouts.ts';
 import type { Slot } from '../../layout/graph.ts';
@@ -70,9 +69,7 @@ function seenIn(history: JobHistory, circuits: readonly number[], code: string):
  */
 export function isContaminated(history: JobHistory, circuits: readonly number[]): boolean {
   if (['fluid_sludge', 'fluid_water', 'cap_swollen'].some((code) => seenIn(history, circuits, code) !== null)) return true;
-  const goesIn = history.active(history.records.fluidServices).findLast((f) => f.jobId === history.records.job.id);
-  const { known } = fluidBefore(history, circuits);
-  return goesIn !== undefined && known !== null && known.kind !== fluidClass(goesIn.fluidClass)?.kind;
+  return anotherKind(history, fluidBefore(history, circuits));
 }
 
 interface Asked {
@@ -128,9 +125,8 @@ export function bleedGates({ history, proofStatus, circuits, method, today }: As
   const off =
     tank !== null && events.some((e) => e.jobId === job.id && e.slotId === tank.id && (e.kind === 'removed' || e.kind === 'fitted'));
   const sludge: BleedGate[] = tank && !off ? [{ kind: 'sludge', slot: tank }] : [];
-  const goesIn = history.active(history.records.fluidServices).findLast((f) => f.jobId === job.id);
   const before = fluidBefore(history, circuits);
-  const other = before.known !== null && goesIn !== undefined && fluidClass(goesIn.fluidClass)?.kind !== before.known.kind;
+  const other = anotherKind(history, before);
   const [lies] = before.old;
   const unknown: BleedGate[] =
     lies && (before.known === null || other) ? [{ kind: 'unknown', slot: lies, rubber: before.old.length, other }] : [];

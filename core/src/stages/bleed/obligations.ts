@@ -1,9 +1,8 @@
 import { type Obligation, obligation } from '../../ledger/obligation.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
-import { fluidClass } from '../../catalogue/fluids.ts';
 import { type Drawn, drawnAt, fallsShort } from '../../history/drawn.ts';
 import { circuitFluids, closedClear } from '../../history/due.ts';
-import { fluidBefore } from '../../history/knownFluid.ts';
+import { anotherKind, fluidBefore } from '../../history/knownFluid.ts';
 import { workDone } from '../../judging/workDone.ts';
 import { KIND_FACTS } from '../../layout/kinds.ts';
 import type { BleedPull } from '../../ledger/families/bleedPulls.ts';
@@ -78,16 +77,15 @@ function unknownFluids(history: JobHistory, circuits: readonly number[]): Obliga
   const { layout, job, release } = history.records;
   // What was handed back before this was asked stays as it was.
   if (release !== null && !history.records.fluidSamples.some((s) => s.jobId === job.id)) return [];
-  const goesIn = history.active(history.records.fluidServices).findLast((f) => f.jobId === job.id);
   return together(history, circuits).flatMap((group) => {
     const before = fluidBefore(history, group);
-    const other = before.known !== null && goesIn !== undefined && fluidClass(goesIn.fluidClass)?.kind !== before.known.kind;
+    const other = anotherKind(history, before);
     if (before.known !== null && !other) return [];
     const at = layout.slots.find((s) => (s.kind === 'reservoir' || s.kind === 'bleeder') && s.circuits.some((c) => group.includes(c)));
     if (!at) return [];
     const done = before.old.length === 0 && before.drawn;
     return [
-      obligation({ kind: 'identify', slotId: at.id }, other ? TITLE.otherFluid(before.known) : TITLE.identify(at), done, {
+      obligation({ kind: 'identify', slotId: at.id }, other && before.known ? TITLE.otherFluid(before.known) : TITLE.identify(at), done, {
         slotId: at.id,
         why: done ? null : REASON.identify(before),
       }),
