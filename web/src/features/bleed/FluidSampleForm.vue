@@ -4,6 +4,7 @@ import { placeName } from '@dauer/core/layout';
 import { readTold } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { refusalOf } from '../../fittings/refusal.ts';
+import TesterPick from './TesterPick.vue';
 import { useTester } from './useTester.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 
@@ -26,8 +27,10 @@ const tester = useTester(['fluid_tester', 'boil_tester'], (text, gauge) => {
   else water.value = text;
   how.value = gauge.name;
 });
-const listens = computed(() => tester.tag.value !== null && tester.instrument.listening.value === tester.tag.value);
-const live = computed(() => tester.instrument.live.value);
+const shows = computed(() => {
+  const { value: m } = tester.instrument.live;
+  return m ? `${m.text} ${m.unit}` : '';
+});
 const KINDS = [{ title: 'Not told by it', value: 'unknown' }, ...FLUID_CLASSES.map((c) => ({ title: c.name, value: c.id }))];
 const waterFault = computed(() => (water.value.trim() === '' ? '' : refusalOf(() => readTold('water', water.value, '1'))));
 const boilFault = computed(() => (boil.value.trim() === '' ? '' : refusalOf(() => readTold('boiling', boil.value, 'degC'))));
@@ -62,20 +65,7 @@ function keep(): void {
     <v-text-field v-model="water" label="Water, %" inputmode="decimal" :error-messages="waterFault" />
     <v-text-field v-model="boil" label="Boils at, °C" inputmode="decimal" :error-messages="boilFault" />
     <v-text-field v-model="how" label="Test or instrument" placeholder="drop in water" />
-    <div v-if="tester.items.value.length > 0" class="tester">
-      <v-select v-model="tester.tag.value" label="Sent by a tester" :items="tester.items.value" clearable />
-      <v-btn
-        v-if="tester.tag.value"
-        class="act"
-        :aria-pressed="listens"
-        :disabled="!tester.instrument.speaks.value && !listens"
-        @click="tester.instrument.listen(!listens)"
-      >
-        {{ listens ? 'Listening' : 'Listen' }}
-      </v-btn>
-      <span v-if="listens" class="fig" aria-live="polite">{{ live ? `${live.text} ${live.unit}` : 'it is silent' }}</span>
-      <span v-if="tester.tag.value && !listens && !tester.instrument.speaks.value" class="second small">It is not switched on.</span>
-    </div>
+    <TesterPick class="whole" :tester="tester" label="Sent by a tester" start="Listen" listening="Listening" :shows="shows" />
     <v-btn class="act main" type="submit" :disabled="!ready">Enter it</v-btn>
     <v-btn class="act" @click="open = false">Not now</v-btn>
   </form>
@@ -95,15 +85,8 @@ function keep(): void {
 .form > * {
   flex: 1 1 160px;
 }
-.tester {
+.form > .whole {
   flex: 1 1 100%;
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--space-3);
-  align-items: center;
-}
-.tester > :first-child {
-  flex: 0 1 320px;
 }
 .form .act {
   flex: 0 0 auto;

@@ -17,5 +17,6 @@ export function useTester(kinds: readonly GaugeKind[], pressed: (text: string, g
     if (gauge.value) pressed(text, gauge.value);
   });
   const items = computed(() => gauges.value.map((g) => ({ value: g.tag, title: `${g.tag}  ${g.name || GAUGE_KIND_NAME[g.kind]}` })));
-  return { gauges, tag, gauge, instrument, items };
+  const listens = computed(() => tag.value !== null && instrument.listening.value === tag.value);
+  return { tag, instrument, items, listens };
 }
