@@ -74,8 +74,9 @@ describe('what falls due', () => {
     expect(v.dues.some((d) => d.key === 'after_care:leak_next_day')).to.equal(true);
   });
 
-  it('an exercise is told of a vehicle that was handed back, by anyone at work, and counts', async () => {
-    expect((await shop.reader.event<'exercises'>(car.jobId, 'exercises', { what: 'driven' })).status).to.equal(403);
+  it('an exercise is told of a vehicle that was handed back, by anyone who is signed in, and counts', async () => {
+    expect((await shop.nobody.event<'exercises'>(car.jobId, 'exercises', { what: 'driven' })).status).to.equal(401);
+    expect((await shop.reader.event<'exercises'>(car.jobId, 'exercises', { what: 'driven' })).status).to.equal(200);
     const told = await shop.technician.event<'exercises'>(car.jobId, 'exercises', { what: 'pressed', typed: '79,500', unit: 'km' });
     expect(told.status, JSON.stringify(told.body)).to.equal(200);
     expect(told.body.record).to.include({ vehicleId: car.vehicleId, km: 79500, what: 'pressed' });

@@ -76,7 +76,7 @@ export interface FamilyDescriptor<R extends EventBase = EventBase, S = R> {
   readonly late: 'late' | 'afterwards';
   /** Whether one that was told in a job that is void counts for nothing. */
   dropsWhenVoid(record: R): boolean;
-  readonly leastRole: 'technician' | 'lead';
+  readonly leastRole: 'reader' | 'technician' | 'lead';
   /** Whether it may wait on a device until the server is there. */
   readonly sending: 'queued' | 'online';
   /** Every field by which it names another thing. */

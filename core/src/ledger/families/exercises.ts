@@ -6,7 +6,7 @@ import { type FamilyDescriptor, PLAIN } from '../family.ts';
 export const EXERCISES = ['driven', 'pressed', 'pressed_and_parked'] as const;
 export type ExerciseKind = (typeof EXERCISES)[number];
 
-/** A vehicle that stands was exercised; told with its newest job, open or handed back. */
+/** A vehicle that stands was exercised; told with its newest job, open or handed back, by whoever is signed in. Source: handbook 15, People. */
 export interface Exercise extends JobEvent {
   readonly vehicleId: string;
   readonly what: ExerciseKind;
@@ -19,6 +19,7 @@ export interface Exercise extends JobEvent {
 export const exercises: FamilyDescriptor<Exercise, { readonly typed?: string | null; readonly unit?: 'km' | 'mi' }> = {
   ...PLAIN,
   label: 'exercise',
+  leastRole: 'reader',
   subjects: ['vehicle'],
   readWith: 'vehicle',
   release: 'either_side',

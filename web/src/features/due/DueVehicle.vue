@@ -39,11 +39,7 @@ const writing = ref(false);
       >
         Book in again
       </RouterLink>
-      <ExerciseButton
-        v-if="session.may('technician') && of.vehicle.dues.some((d) => d.about === 'exercise')"
-        :vehicle="of.vehicle"
-        @noted="emit('noted')"
-      />
+      <ExerciseButton v-if="of.vehicle.dues.some((d) => d.about === 'exercise')" :vehicle="of.vehicle" @noted="emit('noted')" />
       <button v-if="letters && !of.vehicle.inShop" class="link letter" type="button" :aria-expanded="writing" @click="writing = !writing">
         {{ written || 'Letter to the owner' }}
       </button>

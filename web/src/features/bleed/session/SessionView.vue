@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type BleedPull, type BleedStepEvent, type BleedStepKind, CLOSING } from '@dauer/core/ledger';
 import { placeName } from '@dauer/core/layout';
-import { fixed, readTold } from '@dauer/core/quantity';
+import { fixed } from '@dauer/core/quantity';
 import { pullOf, type SessionBleeder, type SessionState, whyNotStepped } from '@dauer/core/stages';
 import { CLOSING_NAME, SESSION_ALOUD, SESSION_REFUSED } from '@dauer/core/wording';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
@@ -10,9 +10,9 @@ import { call, timeNow } from '../../../app/client.ts';
 import { useRequest } from '../../../app/request.ts';
 import { useSpeech } from '../../../app/speech.ts';
 import { useSession } from '../../../app/session.ts';
-import { refusalOf } from '../../../fittings/refusal.ts';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
 import { DEVICE } from '../../../job/job.ts';
+import type { LotTaken } from '../../../job/lotTaken.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
 import { useSentFirst } from '../../../job/sentFirst.ts';
 import CameOut from './CameOut.vue';
@@ -20,6 +20,7 @@ import CountBar from './CountBar.vue';
 import FilledUp from './FilledUp.vue';
 import FlowClock from './FlowClock.vue';
 import FluidWay from './FluidWay.vue';
+import LevelLook from './LevelLook.vue';
 import UnderScale from './UnderScale.vue';
 import ReservoirLevel from './ReservoirLevel.vue';
 import { useSessionKeys } from './useSessionKeys.ts';
@@ -124,17 +125,17 @@ function tick(kind: (typeof CLOSING)[number]): void {
 }
 const toTick = computed(() => CLOSING.find((k) => !at.value?.ticks.includes(k)) ?? null);
 
-const level = ref('');
-const levelWrong = computed(() => (level.value === '' ? '' : refusalOf(() => readTold('bled', level.value, 'mL'))));
-function look(): void {
-  if (level.value.trim() === '' || levelWrong.value !== '') return;
-  if (step('level', { levelMl: readTold('bled', level.value, 'mL').canonical })) {
-    level.value = '';
-    void attend();
-  }
+function look(levelMl: number): boolean {
+  const seen = step('level', { levelMl });
+  if (seen) void attend();
+  return seen;
 }
-function filled(fluidClass: BleedStepEvent['fluidClass'], bottle: string): void {
-  if (step('filled', { fluidClass, bottle })) filling.value = false;
+function filled(fluidClass: BleedStepEvent['fluidClass'], bottle: string, lot: LotTaken | null): void {
+  job.together(`Filled up: ${bottle}`, () => {
+    if (!step('filled', { fluidClass, bottle })) return;
+    filling.value = false;
+    if (lot) job.add('lotUses', { lotId: lot.lotId, slotId: null, partId: null, reason: lot.reason.trim() });
+  });
 }
 /** Another device counts from now on: asked of the server at once, and refused without it. */
 async function takeOver(): Promise<void> {
@@ -188,18 +189,7 @@ const COLOURS = [
       <div>
         <h3>Reservoir</h3>
         <ReservoirLevel :state="state" />
-        <form v-if="counts" class="look" @submit.prevent="look">
-          <p v-if="state.lookWanted" class="small">
-            <b>A quarter has gone:</b>
-            what is really in it?
-          </p>
-          <v-text-field v-model="level" label="Level as seen, mL" placeholder="120" inputmode="decimal" :error-messages="levelWrong" />
-          <v-btn class="act" type="submit" :class="{ main: state.lookWanted && !state.stops }">Seen</v-btn>
-          <v-btn class="act" @click="filling = true">
-            Filled up
-            <kbd>r</kbd>
-          </v-btn>
-        </form>
+        <LevelLook v-if="counts" :state="state" :seen="look" @fill="filling = true" />
         <FilledUp v-if="counts && filling" :state="state" @filled="filled" @close="filling = false" />
       </div>
       <div class="way">
@@ -269,16 +259,6 @@ const COLOURS = [
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 260px);
   gap: var(--space-4);
-}
-.look {
-  display: grid;
-  grid-template-columns: auto auto minmax(0, 1fr);
-  gap: var(--space-2);
-  align-items: start;
-}
-.look p,
-.look > :deep(.v-input) {
-  grid-column: 1 / -1;
 }
 .order {
   list-style: decimal inside;
