@@ -3,6 +3,7 @@ import type * as layout from '@dauer/core/layout';
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { BLEED_EVENTS } from './bleedEvents.ts';
+import { CARD_EVENTS } from './cardEvents.ts';
 import { SUPPLY_EVENTS } from './supplyEvents.ts';
 import { corner, day, fluidClass, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
 
@@ -370,6 +371,7 @@ export const EVENTS = {
   leftItems: { sent: sentBase.extend(leftFields), record: leftRecord },
   causeLooks: { sent: sentBase.extend(causeFields), record: causeRecord },
   ...BLEED_EVENTS,
+  ...CARD_EVENTS,
   ...SUPPLY_EVENTS,
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const satisfies Readonly<Record<ledger.EventList, { readonly sent: z.ZodType; readonly record: z.ZodType }>>;

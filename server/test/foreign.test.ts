@@ -1,6 +1,8 @@
 import { EVENT_ENDPOINT, ENDPOINTS, EVENTS, type EventFamily } from '@dauer/contract';
 import { plannedPositions } from '@dauer/core/catalogue';
+import { openHistory } from '@dauer/core/history';
 import { familyOf } from '@dauer/core/ledger';
+import { cardContent } from '@dauer/core/readiness';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, openShop, PASSWORD, type Shop, takeOff } from './harness.ts';
@@ -72,6 +74,7 @@ describe('what is told of one vehicle', function () {
     });
     foreign['operationId'] = await stored('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 });
     foreign['sessionId'] = await stored('bleed-sessions', SESSION);
+    foreign['runId'] = await begun(other);
     foreign['planId'] = await stored('bedding-plans', BEDDING);
     foreign['putInId'] = await stored('put-ins', { slotId, what: 'block', note: '' });
     foreign['findingId'] = await stored('findings', {
@@ -96,6 +99,22 @@ describe('what is told of one vehicle', function () {
     foreign['sendOutId'] = await stored('send-outs', sendOut(slotId, foreign['partId']));
   });
   after(() => shop.close());
+
+  /** A card as it is now, of a rotor that is decided to be renewed. */
+  const card = async (at: Booked, corner: 'RL' | 'RR'): Promise<Record<string, unknown>> => {
+    const slotId = at.slot('rotor', corner);
+    const decided = (await shop.technician.file(at.jobId)).decisions.some((d) => d.slotId === slotId);
+    const decision = { slotId, partId: null, option: 'replace', reason: 'worn', reviewOn: null } as const;
+    if (!decided) await shop.technician.event<'decisions'>(at.jobId, 'decisions', decision);
+    const history = openHistory(await shop.technician.file(at.jobId));
+    const slot = history.records.layout.slots.find((s) => s.id === slotId)!;
+    return { slotId, option: 'replace', ...cardContent(history, slot, 'replace') };
+  };
+  const begun = async (at: Booked): Promise<string> => {
+    const run = async () => (await shop.technician.file(at.jobId)).cardRuns.find((r) => r.slotId === at.slot('rotor', 'RR'));
+    if (!(await run())) await shop.technician.event<'cardRuns'>(at.jobId, 'card-runs', (await card(at, 'RR')) as never);
+    return (await run())!.id;
+  };
 
   /** An event of a family as it would be taken, of the vehicle of its job. */
   const bodyOf = async (family: EventFamily): Promise<Record<string, unknown>> => {
@@ -132,6 +151,8 @@ describe('what is told of one vehicle', function () {
       observations: () => ({ code: 'judder_pedal', corner: null, state: 'seen' }),
       decisions: () => ({ slotId, partId, option: 'replace', reason: 'worn', reviewOn: null }),
       operations: () => ({ slotId, title: 'Wash', attendedMinutes: 5 }),
+      cardRuns: () => card(mine, 'RL'),
+      cardTells: async () => ({ runId: await begun(mine), stepId: 'hub_face', kind: 'not_here', note: 'new hub' }),
       operationEvents: async () => ({
         ...{ operationId: await own('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 }), kind: 'start', note: '' },
       }),

@@ -13,5 +13,12 @@ export const rebuild = {
     'left-items',
     'Leaves undone by name what can only be done while an access is open',
   ),
+  beginCard: eventEndpoint('rebuild', EVENTS.cardRuns, 'card-runs', 'Begins a work card at a place'),
+  tellCardStep: eventEndpoint(
+    'rebuild',
+    EVENTS.cardTells,
+    'card-tells',
+    'Tells of a step of a running card: done, not applicable, seconded, or a gate before it passed',
+  ),
   recordTorque: eventEndpoint('rebuild', EVENTS.torques, 'torques', 'Records a torque'),
 };

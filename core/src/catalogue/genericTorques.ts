@@ -38,3 +38,6 @@ export function genericForJoint(seal: Sealing | null): readonly GenericTorque[] 
 export function genericForUnit(kind: ComponentKind): readonly GenericTorque[] {
   return kind === 'bleeder' ? ofKind('bleeder') : [];
 }
+
+/** Kinds of unit that fasteners hold whose torque matters. */
+export const HELD_BY_FASTENERS: readonly ComponentKind[] = ['caliper', 'hose', 'wheel_cylinder', 'master_cylinder', 'servo', 'valve'];

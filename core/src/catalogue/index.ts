@@ -33,7 +33,20 @@ export { LASTS, REWORK_GUESS, reworkChance } from './lasting.ts';
 export { masksFor } from './masks.ts';
 export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
 export { FINISH_AT_COATER, FINISH_CARDS } from './cards/finishes.ts';
-export type { CardStep, WorkCard } from './cards/types.ts';
+export {
+  type CardStep,
+  type Gate,
+  GATES,
+  HARD_GATES,
+  type Need,
+  STEP_GROUPS,
+  STEP_KINDS,
+  STEP_RECORDS,
+  type StepGroup,
+  type StepRecord,
+  WORK_PLACES,
+  type WorkCard,
+} from './cards/types.ts';
 export { HOUSE_RULES, houseRule, type HouseRule } from './houseRules.ts';
 export { type Ladder, ladderFor, LADDERS } from './ladders.ts';
 export { workFor } from './operations.ts';

@@ -51,3 +51,6 @@ export function laterChance(option: OptionId, verdict: Verdict | null, rubber: b
   if (option === 'put_off' || option === 'for_now') return 1;
   return Math.max(LEFT[verdict ?? 'not_gauged'], rubber ? OLD_RUBBER : 0);
 }
+
+/** Days that a coat takes until fluid does not strip it at once; generic. Source: handbook 50, Coats (7 days in air). */
+export const CURES_DAYS = 7;

@@ -32,7 +32,8 @@ export type Duty =
         | 'came'
         | 'board'
         | 'identify'
-        | 'application';
+        | 'application'
+        | 'card';
       readonly slotId: string;
     }
   | { readonly kind: 'because'; readonly finding: FindingCode; readonly slotId: string; readonly measurement: MeasurementId | null }
@@ -140,6 +141,7 @@ const OF_A_PLACE: readonly string[] = [
   'board',
   'identify',
   'application',
+  'card',
 ];
 
 /**
@@ -225,6 +227,7 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     clamped: 'rebuild',
     op: 'rebuild',
     torque: 'rebuild',
+    card: 'rebuild',
   },
   ...{ identify: 'bleed', fluid: 'bleed', bleed: 'bleed' },
   ...{ verdict: 'prove', finding: 'prove', hazard: 'prove', lock: 'prove', out: 'prove', proof: 'prove', yard: 'prove' },

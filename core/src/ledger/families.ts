@@ -10,6 +10,8 @@ import { beddingStops } from './families/beddingStops.ts';
 import { exercises } from './families/exercises.ts';
 import { bleedSteps } from './families/bleedSteps.ts';
 import { cameWith } from './families/cameWith.ts';
+import { cardRuns } from './families/cardRuns.ts';
+import { cardTells } from './families/cardTells.ts';
 import { causeLooks } from './families/causeLooks.ts';
 import { cautionAcks } from './families/cautionAcks.ts';
 import { comebacks } from './families/comebacks.ts';
@@ -76,6 +78,8 @@ const FAMILIES = {
   comebacks,
   operations,
   operationEvents,
+  cardRuns,
+  cardTells,
   torques,
   bleedPulls,
   bleedSessions,

@@ -9,6 +9,8 @@ export type { AfterPull } from './families/afterPulls.ts';
 export type { Amendment } from './families/amendments.ts';
 export { type BleedMethod, type BleedPull, PRESSING } from './families/bleedPulls.ts';
 export type { CameWith } from './families/cameWith.ts';
+export type { CardRun } from './families/cardRuns.ts';
+export { CARD_TELLS, type CardTell, type CardTellKind } from './families/cardTells.ts';
 export { type CauseLook, NOTHING_ELSE } from './families/causeLooks.ts';
 export { BLEED_TICKS, type BleedSession, type BleedTick } from './families/bleedSessions.ts';
 export type { BeddingPlan, BeddingStep } from './families/beddingPlans.ts';

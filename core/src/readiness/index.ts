@@ -1,5 +1,17 @@
 /** What is open, joined, locked and proved, and what may be touched now. */
 export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
+export {
+  cardContent,
+  type CardState,
+  cardState,
+  isOfDecision,
+  type NeedState,
+  passableGates,
+  runAt,
+  type StepState,
+  whyNotBegun,
+  whyNotTold,
+} from './cardRuns.ts';
 export { gaugedAt, whyNotGauged } from './mayGauge.ts';
 export { beddingOf, type BeddingState } from './bedding.ts';
 export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';

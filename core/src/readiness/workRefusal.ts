@@ -13,6 +13,7 @@ import { inOrder } from '../ledger/retraction.ts';
 import { jointsOf, jointStatus } from './joints.ts';
 import { workRefusalWords } from '../wording/en/work.ts';
 import type { WorkRefusal } from '../wording/reasons.ts';
+import { cardRefusal } from './cardRuns.ts';
 import { isCharged, letsGo } from './storedEnergy.ts';
 import { whyNotHoned, whyNotSealedIn } from './options.ts';
 import { supplyRefusal } from '../supply/mayFit.ts';
@@ -185,7 +186,7 @@ function refusal(history: JobHistory, event: Done, instant: string): WorkRefusal
  */
 export function whyNotDone(history: JobHistory, event: Done, instant: string): string | null {
   const found = refusal(history, event, instant) ?? supplied(history, event);
-  return found && workRefusalWords(found);
+  return found ? workRefusalWords(found) : cardRefusal(history, event, instant);
 }
 
 /** What was ordered or sent out for the place, and is not here or not found right. */

@@ -1,3 +1,4 @@
+import { HELD_BY_FASTENERS } from '../catalogue/genericTorques.ts';
 import { ENDS_PLACE, type OptionId, RENEWS } from '../catalogue/repairOptions.ts';
 import type { Component } from '../judging/components.ts';
 import { type Corner, INBOARD_FLANGE, isGripped } from '../layout/kinds.ts';
@@ -25,9 +26,6 @@ const WORKED: readonly OptionId[] = ['reseal', 'hone', 'sleeve', 'machine', 'rel
 export function isWorked(c: Component): boolean {
   return c.decision !== null && WORKED.includes(c.decision.option);
 }
-
-/** Kinds of unit that fasteners hold whose torque matters. */
-const HELD: readonly Component['slot']['kind'][] = ['caliper', 'hose', 'wheel_cylinder', 'master_cylinder', 'servo', 'valve'];
 
 /** Units of which pads alone being changed means that something was undone: guide or mounting bolts. */
 const FLOATS = /^floating/;
@@ -67,7 +65,7 @@ export function torquePoints(
           ? undone(components, c)
           : slot.kind === 'bleeder'
             ? bled.has(slot.id)
-            : HELD.includes(slot.kind) && isWorked(c);
+            : HELD_BY_FASTENERS.includes(slot.kind) && isWorked(c);
     return due ? [point({ of: 'unit', kind: slot.kind, slotId: slot.id }, slot.id, fastenerName(slot))] : [];
   });
   const wheels = wheelsOff ? corners.map((corner) => point({ of: 'wheel', corner }, null, wheelNuts(corner))) : [];

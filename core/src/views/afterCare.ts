@@ -8,7 +8,7 @@ import type { AfterPull } from '../ledger/families/afterPulls.ts';
 import { CAME, type PartEvent } from '../ledger/families/partEvents.ts';
 import { beddingOf } from '../readiness/bedding.ts';
 import { isDuty } from '../ledger/obligation.ts';
-import { CURES_DAYS } from '../stages/bleed/gates.ts';
+import { CURES_DAYS } from '../catalogue/lasting.ts';
 import { bleedOrder } from '../stages/bleed/order.ts';
 import { AFTER_CARE } from '../wording/en/jobs.ts';
 import { LEAVES } from '../wording/en/prove.ts';

@@ -1,5 +1,6 @@
 /** The whole schema, as Drizzle and its migrations see it. */
 export * from './schema/bleeding.ts';
+export * from './schema/cards.ts';
 export * from './schema/change.ts';
 export * from './schema/due.ts';
 export * from './schema/entities.ts';

@@ -1,9 +1,12 @@
 import { RENEWS } from '../repairOptions.ts';
-import { card, piece, step, type WorkCard } from './types.ts';
+import { WETTED } from './shared.ts';
+import { after, card, lubricant, piece, record, since, step, type WorkCard } from './types.ts';
 
 const BORE = ['reseal', 'hone', 'sleeve'] as const;
+const OPENED = { of: BORE };
+const RENEWED = { of: RENEWS };
 
-/** Cards of cylinders, lines, servo and hub. Source: handbook 55, cards 10, 11, 13 to 16, 20, 21; 58, D05, D06, A39, A41. */
+/** Cards of cylinders, lines, servo and hub. Source: handbook 55, cards 10, 11, 13 to 16, 20, 21; 58, D05, D06, D18, D19, A17, A37, A39, A41. */
 export const HYDRAULIC_CARDS: readonly WorkCard[] = [
   card(
     'master_cylinder',
@@ -11,34 +14,172 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['master_cylinder', 'clutch_master'],
     [...BORE, ...RENEWS],
     [
-      step('strip', 6, 'Draw the fluid out of the reservoir, crack the unions while it is bolted, cap the ports.'),
-      step('strip', 8, 'Stop screw before the circlip; lay the pistons out in their order, with a picture.', { of: BORE }),
-      step('clean', 12, 'Clean bore and ports; open the compensating port with a fine wire; residual valve and its seat.', { of: BORE }),
-      step('finish', 20, 'Hone no further than its figure, wash the grit out, wipe until the cloth stays white.', { of: ['hone'] }),
-      step('finish', 12, 'Pack it for the sleeve: switches, valve and pistons off, list in the box.', { of: ['sleeve'] }),
-      step('gauge', 6, 'Gauge bore and pistons.', { of: BORE }),
-      step('assemble', 14, 'New seals the right way round, wetted; stop screw in with the piston pressed.', {
-        of: BORE,
+      step(
+        'drawn',
+        'strip',
+        2,
+        'Draw the fluid out of the reservoir; wipe its scum out.',
+        'Fluid on paint lifts it, and the scum goes through the new ports.',
+        { ready: 'Paint below covered' },
+      ),
+      step(
+        'union_cracked',
+        'strip',
+        2,
+        'Crack the unions while it is bolted.',
+        'On the bench nothing holds it, and the corners of the union go.',
+        { needs: [record('made_safe'), record('pedal_barred')] },
+      ),
+      step(
+        'off',
+        'strip',
+        1,
+        'Take it off; the servo stays untouched, the pedal barred.',
+        'Without its cylinder the rod of a servo is thrown by one press.',
+        {
+          ...{
+            enters: 'removed',
+            needs: [after('union_cracked')],
+            hazard: 'Servo without its cylinder: held vacuum by a hand pump only, the pedal not pressed.',
+          },
+        },
+      ),
+      step('capped', 'strip', 1, 'Cap its ports and the lines at once.', 'Both circuits drain through what is left open.', {
+        kind: 'look',
+        needs: [after('off'), record('capped')],
+      }),
+      step('stop_screw', 'strip', 3, 'Stop screw out before the circlip.', 'The second piston hangs on it: pulled, its bore is scored.', {
+        ...OPENED,
+        at: 'bench',
+        needs: [record('off')],
+      }),
+      step(
+        'laid_out',
+        'strip',
+        5,
+        'Bring the pistons out by the ladder; lay them out in their order, with a picture.',
+        'Springs and seals of both pistons look alike and are not.',
+        {
+          ...{
+            ...OPENED,
+            at: 'bench',
+            enters: 'opened',
+            kind: 'picture',
+            needs: [after('stop_screw')],
+            hazard: 'Face away: a piston leaves with force.',
+          },
+        },
+      ),
+      step('bore', 'clean', 5, 'Clean bore and ports; residual valve and its seat.', 'A valve on dirt holds pressure: the brakes drag.', {
+        ...OPENED,
+        needs: [record('opened')],
+      }),
+      step(
+        'port',
+        'clean',
+        7,
+        'Open the compensating port with a blunt wire finer than the hole; a valve cylinder is proved by its fountain.',
+        'A port that is shut keeps the brake on; one with a burr cuts the cup.',
+        { ...OPENED, needs: [record('opened')] },
+      ),
+      step(
+        'honed',
+        'finish',
+        20,
+        'Hone no further than its figure, free the edges of the ports of burrs; wash the grit out, wipe until the cloth stays white.',
+        'Beyond its figure the cup no longer seals.',
+        {
+          ...{ of: ['hone'] as const, at: 'bench', enters: 'honed', needs: [record('opened')] },
+        },
+      ),
+      step(
+        'packed',
+        'finish',
+        12,
+        'Pack it for the sleeve: switches, valve and pistons off, list in the box.',
+        'What goes along unlisted does not come back.',
+        { of: ['sleeve'] as const, at: 'bench', needs: [record('opened')] },
+      ),
+      step('gauged', 'gauge', 5, 'Gauge bore and pistons.', 'A worn bore sinks slowly under a steady foot.', {
+        ...OPENED,
+        kind: 'figure',
+        needs: [after('bore')],
+      }),
+      step('wiped', 'gauge', 1, 'Wipe the bore once more with a fresh cloth.', 'What the air left behind lies where the cup will slide.', {
+        ...OPENED,
+        needs: [since('gauged', 'bore')],
+      }),
+      step('seal_in', 'assemble', 9, 'New seals the right way round, wetted.', 'One seal turned round, and a circuit builds nothing.', {
+        ...{ ...OPENED, enters: 'resealed', lubricant: WETTED, orientation: 'Lips of the seals as in the picture' },
+        needs: [after('wiped'), record('opened'), record('bore_holds')],
         by: {
           rule: 'seal_wetting',
           words: {
-            fluid: 'New seals the right way round, wetted with clean brake fluid alone; stop screw in with the piston pressed.',
-            grease: 'New seals the right way round, in the kit’s assembly grease; stop screw in with the piston pressed.',
+            fluid: 'New seals the right way round, wetted with clean brake fluid alone.',
+            grease: 'New seals the right way round, in the kit’s assembly grease.',
           },
         },
       }),
       step(
+        'stop_in',
+        'assemble',
+        5,
+        'Stop screw in with the piston pressed, then the circlip.',
+        'A screw beside its slot holds the piston forward: the port never opens.',
+        { ...OPENED, needs: [after('seal_in')] },
+      ),
+      step(
+        'bench_bled',
         'assemble',
         15,
         'Bleed it on the bench: ten slow strokes until no bubble comes from a returning tube; stroke short and hard with outlets closed.',
-        { only: { rule: 'master_bleeding', schools: ['bench'], picked: true } },
+        'Air in a cylinder that slopes never finds its way to a wheel.',
+        {
+          only: { rule: 'master_bleeding', schools: ['bench'], picked: true },
+        },
       ),
-      step('fit', 8, 'Compare outlets, plugs, thread and flare with the old one; move the switches over.', { of: RENEWS }),
-      step('fit', 12, 'Bolt it up, start the unions by hand, set the push-rod’s play.', { takes: [piece('Copper washer', 2)] }),
       step(
+        'compared',
+        'fit',
+        5,
+        'Compare outlets, plugs, thread, seat and bore with the old one.',
+        'A port with another seat weeps however hard it is drawn up.',
+        { ...RENEWED, at: 'bench', kind: 'look', needs: [record('arrived')] },
+      ),
+      step(
+        'moved_over',
+        'fit',
+        3,
+        'Move switches, plugs and residual valves over.',
+        'What the new one lacks is found when the old one is gone.',
+        { ...RENEWED, at: 'bench', needs: [after('compared')] },
+      ),
+      step(
+        'on',
+        'fit',
+        4,
+        'Start the unions by hand, then bolt it up.',
+        'A union that meets a bolted cylinder goes in across its thread.',
+        { takes: [piece('Copper washer', 2)], enters: 'fitted', needs: [record('resealed')] },
+      ),
+      step('drawn_up', 'fit', 4, 'Draw unions and nuts up to their figures.', 'What is left finger-tight is found by the pedal.', {
+        kind: 'torque',
+        needs: [after('on')],
+      }),
+      step(
+        'play',
+        'fit',
+        4,
+        'Set the push-rod’s play.',
+        'Without play the port stays shut and the brakes come on by themselves when warm.',
+        { kind: 'figure', needs: [after('on')] },
+      ),
+      step(
+        'place_bled',
         'after',
         15,
         'In its place: ten slow strokes until no bubble comes from a returning tube; stroke short and hard with outlets closed.',
+        'Air in a cylinder that slopes never finds its way to a wheel.',
         {
           only: { rule: 'master_bleeding', schools: ['place'], picked: false },
         },
@@ -51,12 +192,50 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['clutch_slave'],
     [...BORE, ...RENEWS],
     [
-      step('strip', 8, 'Bite point noted; union loosened, slave off, its piston held.'),
-      step('clean', 8, 'Bring the piston out, clean the bore.', { of: BORE }),
-      step('finish', 12, 'Hone no further than its figure, wash the grit out.', { of: ['hone'] }),
-      step('finish', 8, 'Pack it for the sleeve.', { of: ['sleeve'] }),
-      step('assemble', 8, 'New seal wetted, boot and rod.', { of: BORE }),
-      step('fit', 12, 'Union started by hand, then the bolts; rod and boot in their place.'),
+      step('bite', 'strip', 2, 'Bite point noted.', 'It is the only figure that tells afterwards whether all the air is out.', {
+        kind: 'figure',
+      }),
+      step(
+        'off',
+        'strip',
+        6,
+        'Union loosened, slave off, its piston held, the clutch pedal barred.',
+        'Off its housing its piston flies like any other.',
+        { enters: 'removed', needs: [record('pedal_barred')] },
+      ),
+      step('pistons_out', 'clean', 8, 'Bring the piston out, clean the bore.', 'The cup hides the pit behind it.', {
+        ...OPENED,
+        enters: 'opened',
+        needs: [record('off')],
+      }),
+      step('honed', 'finish', 12, 'Hone no further than its figure, wash the grit out.', 'Beyond its figure the cup no longer seals.', {
+        of: ['hone'] as const,
+        at: 'bench',
+        enters: 'honed',
+        needs: [record('opened')],
+      }),
+      step('packed', 'finish', 8, 'Pack it for the sleeve.', 'What goes along unlisted does not come back.', {
+        of: ['sleeve'] as const,
+        at: 'bench',
+      }),
+      step('seal_in', 'assemble', 6, 'New seal wetted, lip to the pressure.', 'Turned round it holds nothing.', {
+        ...OPENED,
+        enters: 'resealed',
+        lubricant: WETTED,
+        needs: [record('opened'), record('bore_holds')],
+      }),
+      step('boot', 'assemble', 2, 'Boot and rod on.', 'A boot off its groove lets water to the piston.', {
+        ...OPENED,
+        needs: [after('seal_in')],
+      }),
+      step(
+        'on',
+        'fit',
+        12,
+        'Union started by hand, then the bolts; rod and boot in their place.',
+        'A union that meets a bolted cylinder goes in across its thread.',
+        { enters: 'fitted', needs: [record('arrived')] },
+      ),
     ],
   ),
   card(
@@ -65,11 +244,48 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['hose'],
     [...RENEWS],
     [
-      step('strip', 5, 'Line union first, the hose’s hexagon held; bracket nut, then the hose out of the unit.'),
-      step('fit', 8, 'Fixed end with new washer and figure, bracket without twist, clip, line union last.', {
+      step(
+        'line_off',
+        'strip',
+        3,
+        'Line union first, the hose’s hexagon held.',
+        'Turned without a spanner against it the line is wrung off.',
+        { needs: [record('made_safe'), record('pedal_barred')], ready: 'New hose, washers, caps; both spanners' },
+      ),
+      step(
+        'off',
+        'strip',
+        2,
+        'Bracket nut, then the hose out of the unit; both ends capped.',
+        'A hose turned out at its bracket twists what is behind.',
+        { enters: 'removed', needs: [after('line_off')] },
+      ),
+      step('on', 'fit', 3, 'Fixed end with new washer and figure.', 'A washer that was crushed once weeps.', {
         takes: [piece('Copper washer')],
+        enters: 'fitted',
+        needs: [record('arrived'), after('off')],
+        orientation: 'Hoses are handed',
       }),
-      step('after', 4, 'Look at the stripe after the last tightening: lock, droop and bump.'),
+      step(
+        'bracket',
+        'fit',
+        3,
+        'Bracket without twist, clip before the final tightening.',
+        'What is twisted once stays twisted under the clip.',
+        { needs: [after('on')], orientation: 'Stripe straight' },
+      ),
+      step('line_on', 'fit', 2, 'Line union last, started by hand.', 'It is the softest thread of the three.', {
+        needs: [after('bracket')],
+        kind: 'torque',
+      }),
+      step(
+        'stripe',
+        'after',
+        4,
+        'Look at the stripe after the last tightening: lock, droop and bump.',
+        'The last quarter turn twists it, and at full lock it meets the wheel.',
+        { kind: 'look', needs: [after('line_on')] },
+      ),
     ],
   ),
   card(
@@ -78,9 +294,38 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['line'],
     ['replace', 'used'],
     [
-      step('strip', 10, 'Measure and draw the old line before it is bent to get it out.'),
-      step('assemble', 20, 'Cut, unions on before the second flare, flare, bend, blow clean.', { takes: [piece('Tube union', 2)] }),
-      step('fit', 12, 'Start both ends by hand, clip it, nothing chafes.'),
+      step(
+        'measured',
+        'strip',
+        10,
+        'Measure and draw the old line before it is bent to get it out.',
+        'A line that came out bent is no pattern.',
+        { kind: 'figure', needs: [record('made_safe')], enters: 'removed' },
+      ),
+      step('cut', 'assemble', 6, 'Cut square and deburr; unions on before the second flare.', 'A union forgotten is a line made twice.', {
+        takes: [piece('Tube union', 2)],
+        needs: [after('measured')],
+      }),
+      step('flared', 'assemble', 8, 'Flare each end to its seat.', 'A flare of another kind seals once and never again.', {
+        needs: [after('cut')],
+        orientation: 'Kind of flare and length of nose by each port',
+      }),
+      step('bent', 'assemble', 4, 'Bend it by the strip.', 'A kink is a throttle, and it cracks.', { needs: [after('flared')] }),
+      step('blown', 'assemble', 2, 'Blow it clean and look through it.', 'Chips of the cutter go to the first seal.', {
+        needs: [after('bent')],
+      }),
+      step(
+        'started',
+        'fit',
+        6,
+        'Start both ends by hand before either is tightened.',
+        'The second one cross-threads when the first has pulled the line tight.',
+        { needs: [after('blown')], enters: 'fitted' },
+      ),
+      step('clipped', 'fit', 6, 'Clip it; nothing chafes; draw both unions up.', 'What touches is through in a year.', {
+        kind: 'torque',
+        needs: [after('started')],
+      }),
     ],
   ),
   card(
@@ -89,9 +334,36 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['valve'],
     ['reseal', ...RENEWS],
     [
-      step('strip', 8, 'Name flare or taper of each port; lines off and capped.'),
-      step('clean', 14, 'Open it, clean it, new seals.', { of: ['reseal'] }),
-      step('fit', 12, 'Lines started by hand, sealant only on taper; shuttle re-centred.'),
+      step(
+        'ports_named',
+        'strip',
+        3,
+        'Name flare or taper of each port; length of spring or lever at ride height noted.',
+        'A taper sealed like a flare weeps for good.',
+        { kind: 'figure' },
+      ),
+      step('off', 'strip', 5, 'Lines off and capped.', 'Both circuits drain through it.', {
+        enters: 'removed',
+        needs: [record('made_safe'), after('ports_named')],
+      }),
+      step('pistons_out', 'clean', 14, 'Open it, clean it, new seals.', 'A valve that sticks blocks one end of the vehicle.', {
+        of: ['reseal'] as const,
+        enters: 'resealed',
+        lubricant: WETTED,
+        needs: [record('off')],
+      }),
+      step('on', 'fit', 8, 'Lines started by hand, sealant only on taper.', 'Sealant on a flare breaks off inside.', {
+        enters: 'fitted',
+        needs: [record('arrived')],
+      }),
+      step(
+        'shuttle',
+        'fit',
+        4,
+        'Shuttle re-centred; a load-sensing one set by the book.',
+        'Off its middle it shuts half the vehicle off.',
+        { needs: [after('on')], kind: 'look' },
+      ),
     ],
   ),
   card(
@@ -99,7 +371,16 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     'Stop-lamp switch',
     ['switch'],
     [...RENEWS, 'take_off'],
-    [step('fit', 10, 'Old one out with the port up, new one in with its seal; lamp tried.')],
+    [
+      step(
+        'changed',
+        'fit',
+        10,
+        'Old one out with the port up, new one in with its seal; lamp tried.',
+        'With the port down the circuit takes air.',
+        { enters: 'fitted', needs: [record('made_safe')] },
+      ),
+    ],
   ),
   card(
     'servo',
@@ -107,9 +388,37 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['servo'],
     [...RENEWS, 'take_off'],
     [
-      step('strip', 20, 'Master off it, vacuum hose and rod off; pedal locked while it is away.'),
-      step('gauge', 10, 'Rod’s length and play measured before halves part or it is packed.'),
-      step('fit', 30, 'Bolt it in, set the rod, check valve and hose, held vacuum by a hand pump.', { of: RENEWS }),
+      step(
+        'off',
+        'strip',
+        20,
+        'Master off it, vacuum hose and rod off; pedal barred while it is away.',
+        'A press throws the rod, and the reaction disc falls into the servo.',
+        { enters: 'removed', needs: [record('pedal_barred')] },
+      ),
+      step(
+        'rod',
+        'gauge',
+        10,
+        'Rod’s length and play measured, halves marked, before they part or it is packed.',
+        'A rod a millimetre long keeps the brakes on.',
+        { kind: 'figure', at: 'bench', needs: [after('off')] },
+      ),
+      step('on', 'fit', 15, 'Bolt it in, set the rod.', 'A rod a millimetre long keeps the brakes on.', {
+        ...RENEWED,
+        enters: 'fitted',
+        needs: [record('arrived'), after('rod')],
+      }),
+      step(
+        'vacuum',
+        'fit',
+        15,
+        'Check valve and hose the right way round; held vacuum by a hand pump, its rod held in.',
+        'With the master off any other try throws the rod.',
+        {
+          ...{ ...RENEWED, kind: 'look', needs: [after('on')], hazard: 'Never press the pedal while the master is off.' },
+        },
+      ),
     ],
   ),
   card(
@@ -118,13 +427,61 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['hub'],
     [...RENEWS],
     [
-      step('before lifting', 3, 'Loosen the nut on the ground; hand of thread first.'),
-      step('strip', 15, 'Hub off, seal and races out as sets.'),
-      step('clean', 8, 'Wash, look at races and spindle.'),
-      step('assemble', 18, 'Bearing packed through, the hollow of the hub a third full, cap empty; seal last.', {
-        takes: [piece('Hub seal')],
+      step(
+        'nut_loosened',
+        'before lifting',
+        3,
+        'Loosen the nut on the ground; hand of thread first.',
+        'On stands the pull brings the vehicle down; one side is left-handed.',
+        { hazard: 'Never pull at a vehicle on stands.' },
+      ),
+      step(
+        'off',
+        'strip',
+        15,
+        'Hub off, seal and races out as sets; a keyed taper by a puller on the hub, not the rim.',
+        'A race with another bearing runs hot.',
+        { enters: 'removed', needs: [after('nut_loosened')] },
+      ),
+      step('washed', 'clean', 8, 'Wash, look at races and spindle.', 'Blue or pitted, it takes the new one with it.', {
+        at: 'washer',
+        kind: 'look',
       }),
-      step('fit', 12, 'Set the end float while turning; keyed washer, new split pin.', { takes: [piece('Split pin')] }),
+      step(
+        'packed',
+        'assemble',
+        14,
+        'Bearing packed through, the hollow of the hub a third full, cap empty.',
+        'Surplus grease ends on the linings.',
+        {
+          ...{
+            lubricant: lubricant('bearing_grease', 'through the bearing, hollow of the hub a third full', 'in the cap'),
+            needs: [record('arrived')],
+          },
+        },
+      ),
+      step('seal_last', 'assemble', 4, 'Seal in last, lip to the grease.', 'Pressed in before the bearing it is pushed out again.', {
+        takes: [piece('Hub seal')],
+        needs: [after('packed')],
+      }),
+      step(
+        'float',
+        'fit',
+        9,
+        'Tighten while turning, back off, take the float; shims or crush sleeve by the maker’s figure.',
+        'Too tight runs hot and picks up; too loose knocks the pads back and lets the drum wander.',
+        {
+          ...{ kind: 'figure', enters: 'fitted', needs: [after('seal_last')] },
+        },
+      ),
+      step(
+        'pinned',
+        'fit',
+        3,
+        'Keyed washer, new split pin: for float back to the hole, for torque on to the next.',
+        'A pin used twice breaks where it was bent.',
+        { takes: [piece('Split pin')], needs: [after('float')], second: true },
+      ),
     ],
   ),
   card(
@@ -133,8 +490,18 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
     ['balance_bar'],
     [...RENEWS],
     [
-      step('strip', 15, 'Offset, rods’ lengths and threads recorded; bar out.'),
-      step('fit', 25, 'Bar free at full tilt, adjuster cable both ways, offset as it was.'),
+      step('noted', 'strip', 5, 'Offset, rods’ lengths and threads recorded.', 'The offset is the balance of the vehicle.', {
+        kind: 'figure',
+      }),
+      step('off', 'strip', 10, 'Bar out.', 'Its bearing seizes where nobody looks.', { enters: 'removed', needs: [after('noted')] }),
+      step('on', 'fit', 15, 'Bar in, free at full tilt.', 'A bar that binds makes one circuit do all.', {
+        enters: 'fitted',
+        needs: [record('arrived')],
+      }),
+      step('set', 'fit', 10, 'Adjuster cable both ways, offset as it was.', 'Turned the wrong way the rear locks first.', {
+        kind: 'figure',
+        needs: [after('on')],
+      }),
     ],
   ),
 ];

@@ -1,3 +1,4 @@
+import { CURES_DAYS } from '../../catalogue/lasting.ts';
 import { observedCode, slotOfObservation } from '../../catalogue/observations.ts';
 import { anotherKind, fluidBefore } from '../../history/knownFluid.ts';
 import type { JobHistory } from '../../history/jobHistory.ts';
@@ -33,8 +34,6 @@ export type BleedGate =
   /** Things of this layout that are minded while it is bled. */
   | { readonly kind: 'mind'; readonly what: 'shoes' | 'wheel_nuts' | 'load_sensing' | 'servo' | 'uppermost' };
 
-/** Days that a coat takes until fluid does not strip it at once; generic. Source: handbook 50, Coats (7 days in air). */
-export const CURES_DAYS = 7;
 const SHUTS = ['clamp', 'plug', 'cap'] as const;
 
 /** Whether a gate keeps bleeding from being begun at all: fluid cannot run, or air comes in. */

@@ -8,6 +8,7 @@ import { workDone } from '../../judging/workDone.ts';
 import { type Slot, slotById } from '../../layout/graph.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { JointStatus } from '../../readiness/joints.ts';
+import { cardState, isOfDecision, runAt } from '../../readiness/cardRuns.ts';
 import { boardOn } from '../../readiness/pedalLock.ts';
 import { waitsForSupply } from '../../supply/mayFit.ts';
 import { supplyWords } from '../../wording/en/supply.ts';
@@ -109,6 +110,22 @@ export function rebuildObligations({ history, components, proofStatus: standing,
       }),
     );
   const events = history.active(records.operationEvents);
+  const cards = components.flatMap((c) => {
+    const run = runAt(history, c.slot.id);
+    const state = run && isOfDecision(history, run) ? cardState(history, run, today) : null;
+    if (state === null) return [];
+    return [
+      obligation(
+        { kind: 'card', slotId: c.slot.id },
+        state.owed > 0 ? TITLE.card(c.slot, state.owed) : TITLE.cardDone(c.slot),
+        state.owed === 0,
+        {
+          slotId: c.slot.id,
+          why: state.owed > 0 && state.next ? state.next.step.words : null,
+        },
+      ),
+    ];
+  });
   const operations = history.active(records.operations).map((o) =>
     obligation(
       { kind: 'op', operationId: o.id },
@@ -163,6 +180,7 @@ export function rebuildObligations({ history, components, proofStatus: standing,
     ...open,
     ...forNow,
     ...operations,
+    ...cards,
     ...standing.joints.flatMap(jointObligations),
     ...care,
     ...clamped,

@@ -53,6 +53,8 @@ export const TITLE = {
   wanted: (slot: Slot, name: string): string => `${placeName(slot)}: ${name.toLowerCase()}`,
   decide: (slot: Slot): string => `Decide about the ${lower(slot)}`,
   authorised: 'The owner’s answer to the sum',
+  card: (slot: Slot, open: number): string => `${placeName(slot)}: ${open} ${open === 1 ? 'step' : 'steps'} of its card open`,
+  cardDone: (slot: Slot): string => `${placeName(slot)}: its card is told to the end`,
   application: (slot: Slot): string => `Wrong application: ${lower(slot)}`,
   work: (slot: Slot, option: OptionId | null): string => `${placeName(slot)}: ${option === null ? '' : OPTION_NAME[option].toLowerCase()}`,
   missing: (slot: Slot): string => `${placeName(slot)} is missing: find it, or fit another`,

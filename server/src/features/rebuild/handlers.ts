@@ -1,13 +1,13 @@
 import { fileUntil, openHistory } from '@dauer/core/history';
-import { isCharged } from '@dauer/core/readiness';
-import { STORED } from '@dauer/core/wording';
+import { isCharged, whyNotBegun, whyNotTold } from '@dauer/core/readiness';
+import { CARD_REFUSED, STORED } from '@dauer/core/wording';
 import { deriveJob, placeLock } from '@dauer/core/job';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
 import type { Database } from '../../db/connect.ts';
 import { corrected } from '../../platform/clock.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import { readJobFile } from '../../records/jobFile.ts';
-import { eventHandler } from '../../platform/handlers.ts';
+import { eventHandler, oneAtATime } from '../../platform/handlers.ts';
 import { requireJoint } from '../../records/ownership.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
@@ -35,6 +35,25 @@ export const rebuildHandlers = {
     const at = corrected(request, body.happenedAt);
     const why = takenOutRefusal(deriveJob(fileUntil(records, at), at), body.putInId);
     if (why !== null) throw new HttpProblem('control_locked', why);
+  }),
+  /** One card at a time runs at a place: of what is decided there, and as the card is now. */
+  beginCard: oneAtATime('cardRuns', async (body, { db, params, request }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.cardRuns.some((r) => r.id === body.id)) return;
+    const at = corrected(request, body.happenedAt);
+    const why = whyNotBegun(openHistory(records), body, at);
+    if (why !== null) throw new HttpProblem('not_possible', CARD_REFUSED[why]);
+  }),
+  /** What is told late is held against what was on record then, as far as it stands. */
+  tellCardStep: oneAtATime('cardTells', async (body, { db, params, request, person }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.cardTells.some((t) => t.id === body.id)) return;
+    if (!records.cardRuns.some((r) => r.id === body.runId))
+      throw new HttpProblem('unknown_reference', 'This card does not run on this job. Load the job again.');
+    const at = corrected(request, body.happenedAt);
+    const history = openHistory(fileUntil(records, at));
+    const why = whyNotTold(history, { ...body, authorId: person.id }, at, person.role === 'lead' ? 'lead' : 'technician');
+    if (why !== null) throw new HttpProblem('not_possible', why);
   }),
   recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {
     await requireJoint(db, params.jobId, body.connectionId, body.slotId);

@@ -1,0 +1,73 @@
+import type { CardStep, Gate, Lubricant, Need, WorkPlace } from '../../catalogue/cards/types.ts';
+
+/** What a gate says where it is held, and what is missing where it is not. Source: handbook 55, gate. */
+export const GATE_WORDS: Readonly<Record<Gate, { readonly held: string; readonly missing: string }>> = {
+  made_safe: { held: 'no stored energy', missing: 'The vehicle stores energy and was not made safe: nothing is opened before.' },
+  pedal_barred: { held: 'pedal barred', missing: 'Something is open and no board lies on the pedal or lever that presses it.' },
+  off: { held: 'unit off', missing: 'The unit still sits in its place, by the records.' },
+  capped: { held: 'ports capped', missing: 'No cap or plug is on record at the open line or port.' },
+  opened: { held: 'opened', missing: 'The unit was not opened on this job, by the records: its seals cannot be out.' },
+  pistons_move: { held: 'pistons move', missing: 'A piston was found seized and nothing on record says that it moves.' },
+  bore_holds: { held: 'bore and piston hold', missing: 'The bore or a piston cannot be sealed as it is, by its figures or its pits.' },
+  cured: { held: 'finish cured', missing: 'It was coated, and the coat has not had its days to cure.' },
+  arrived: { held: 'what goes in is here and looked at', missing: 'What was ordered for this place is not here, or not found right yet.' },
+  resealed: { held: 'seals new', missing: 'No new seals are on record.' },
+  shoes_set: { held: 'shoes in', missing: 'Shoes are not in their place here.' },
+  circuit_closed: { held: 'circuit closed', missing: 'Something that holds fluid is open here: the pedal cannot be pressed.' },
+};
+
+/** What stands before a step, in a sentence; what has to be done first is quoted. */
+export function needWords(need: Need, words: (id: string) => string): string {
+  switch (need.of) {
+    case 'record':
+      return GATE_WORDS[need.gate].missing;
+    case 'after':
+      return `First: ${words(need.step)}`;
+    case 'since':
+      return `Not since the last time it was due: ${words(need.step)}`;
+    case 'before':
+      return `Too late for this, since it is told as done: ${words(need.step)}`;
+  }
+}
+
+export const CARD_REFUSED = {
+  unknown_step: 'The card of this place has no such step.',
+  reason: 'Say why it is not applicable here: a few words at least.',
+  by_record: 'A record closes this step: it is told where the part is worked on.',
+  torque: 'Its figure closes this step: it is recorded at the torques of this place.',
+  figure: 'What is owed here is not gauged yet: the figures close this step.',
+  second_self: 'A second look is somebody else’s: whoever did it does not second it.',
+  second_early: 'It is looked at a second time once it is done.',
+  no_gate: 'That gate does not stand before this step.',
+  hard_gate: 'Nobody passes this gate: what it says is made true.',
+  gate_held: 'That gate is open: nothing has to be passed.',
+  lead_only: 'A lead passes a gate, with a reason.',
+  other_card: 'This card is not the one that serves what is decided here. Load the job again.',
+  running: 'A card runs at this place already.',
+  not_decided: 'Nothing is decided here that this card serves.',
+  told_already: 'That step is told already.',
+} as const;
+export type CardRefusal = keyof typeof CARD_REFUSED;
+
+export const WORK_PLACE_NAME: Readonly<Record<WorkPlace, string>> = {
+  ...{ vehicle: 'at the vehicle', bench: 'bench', washer: 'washer', bath: 'bath', cabinet: 'blast cabinet', press: 'press' },
+  ...{ lathe: 'lathe', oven: 'oven', outside: 'outside' },
+};
+export const LUBRICANT_NAME: Readonly<Record<Lubricant['what'], string>> = {
+  fluid: 'brake fluid',
+  kit_grease: 'grease of the kit',
+  pin_grease: 'pin grease',
+  plate_grease: 'plate grease',
+  anti_seize: 'anti-seize',
+  bearing_grease: 'bearing grease',
+  film: 'thin film',
+  none: 'nothing',
+};
+
+/** What a step asks of who does it, beside its words. */
+export const STEP_KIND_NAME: Readonly<Record<CardStep['kind'], string>> = {
+  ...{ do: 'done', look: 'looked at', figure: 'gauged', torque: 'drawn up', picture: 'pictured', wait: 'waited for' },
+};
+
+/** Why something is not done to a part yet: a step of the card that runs there. */
+export const stepRefused = (words: string, why: string): string => `“${words}” ${why}`;

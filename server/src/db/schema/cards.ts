@@ -1,0 +1,30 @@
+/** Work cards at the bench: those that run, with their steps as they were when they were begun, and what was told of each. */
+import type { CardRun, CardTell } from '@dauer/core/ledger';
+import { index, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { event } from './events.ts';
+
+export const cardRuns = pgTable(
+  'card_run',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    cardId: text().notNull(),
+    option: text().$type<CardRun['option']>().notNull(),
+    steps: jsonb().$type<CardRun['steps']>().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
+);
+export const cardTells = pgTable(
+  'card_tell',
+  {
+    ...event(),
+    runId: uuid()
+      .notNull()
+      .references(() => cardRuns.id),
+    stepId: text().notNull(),
+    kind: text().$type<CardTell['kind']>().notNull(),
+    gate: text().$type<CardTell['gate']>(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.runId)],
+);
