@@ -101,7 +101,7 @@ describe('what is told of one vehicle', function () {
   after(() => shop.close());
 
   /** A card as it is now, of a rotor that is decided to be renewed. */
-  const card = async (at: Booked, corner: 'RL' | 'RR'): Promise<Record<string, unknown>> => {
+  const card = async (at: Booked, corner: 'FR' | 'RR'): Promise<Record<string, unknown>> => {
     const slotId = at.slot('rotor', corner);
     const decided = (await shop.technician.file(at.jobId)).decisions.some((d) => d.slotId === slotId);
     const decision = { slotId, partId: null, option: 'replace', reason: 'worn', reviewOn: null } as const;
@@ -151,7 +151,7 @@ describe('what is told of one vehicle', function () {
       observations: () => ({ code: 'judder_pedal', corner: null, state: 'seen' }),
       decisions: () => ({ slotId, partId, option: 'replace', reason: 'worn', reviewOn: null }),
       operations: () => ({ slotId, title: 'Wash', attendedMinutes: 5 }),
-      cardRuns: () => card(mine, 'RL'),
+      cardRuns: () => card(mine, 'FR'),
       cardTells: async () => ({ runId: await begun(mine), stepId: 'hub_face', kind: 'not_here', note: 'new hub' }),
       operationEvents: async () => ({
         ...{ operationId: await own('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 }), kind: 'start', note: '' },

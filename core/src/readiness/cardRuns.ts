@@ -10,9 +10,12 @@ import { isStandalone } from '../layout/standaloneUnits.ts';
 import { fastenerKey } from '../ledger/duty.ts';
 import type { CardRun } from '../ledger/families/cardRuns.ts';
 import type { CardTell } from '../ledger/families/cardTells.ts';
+import type { JobEvent } from '../ledger/eventBase.ts';
+import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { followedIn } from '../ledger/priceRecords.ts';
 import { CARD_REFUSED, type CardRefusal, GATE_WORDS, needWords, stepRefused } from '../wording/en/cards.ts';
+import { touchedJoints } from './joints.ts';
 import { eventsAt, type GateFacts, gateFacts, isHeld } from './cardGates.ts';
 
 /** What a step rests on, as it stands. */
@@ -33,8 +36,8 @@ export interface StepState {
   readonly status: 'done' | 'not_here' | 'open';
   /** What was told of it; null where nothing was, or a record closed it. */
   readonly tell: CardTell | null;
-  /** The record of the part that closed it; null where none did. */
-  readonly closedBy: PartEvent | null;
+  /** The record of the part or the line that closed it; null where none did. */
+  readonly closedBy: JobEvent | null;
   readonly seconded: CardTell | null;
   /** A second person is still asked for. */
   readonly owesSecond: boolean;
@@ -81,9 +84,20 @@ export function isOfDecision(history: JobHistory, run: CardRun): boolean {
   return decidedHere(history, run.slotId).now?.option === run.option;
 }
 
+/** The record of the lines at a place that closes a step: one was opened on this job, or all that were are made again. */
+function closingOfLine(history: JobHistory, slot: Slot, record: 'line_opened' | 'line_made'): JobEvent | null {
+  const { layout, job, jointEvents } = history.records;
+  const here = history.active(jointEvents).filter((e) => e.jobId === job.id && e.slotId === slot.id);
+  const opened = here.findLast((e) => e.kind === 'opened') ?? null;
+  if (record === 'line_opened' || opened === null) return opened;
+  const open = touchedJoints(layout, here).some((j) => j.joint.slot.id === slot.id && j.state === 'open');
+  return open ? null : (here.findLast((e) => e.kind === 'made') ?? null);
+}
+
 /** The record of a part that closes a step. What is on again closes a fitting only where nothing came off since. */
-function closing(history: JobHistory, slot: Slot, record: StepRecord | null): PartEvent | null {
+function closing(history: JobHistory, slot: Slot, record: StepRecord | null): JobEvent | null {
   if (record === null) return null;
+  if (record === 'line_opened' || record === 'line_made') return closingOfLine(history, slot, record);
   const events = eventsAt(history, slot);
   const found = events.findLast((e) => e.kind === record || (record === 'opened' && e.kind === 'resealed'));
   if (!found || found.temporary) return null;
@@ -233,9 +247,19 @@ export function whyNotTold(
   }
 }
 
+/** What a running card keeps from being recorded at a place; null where no card runs there, or nothing stands before its step. */
+function refusalAt(history: JobHistory, slotId: string | null, record: string, at: string): string | null {
+  const run = slotId === null ? null : runAt(history, slotId);
+  if (!run || run.happenedAt > at || !isOfDecision(history, run)) return null;
+  const step = run.steps.find((s) => s.enters === record);
+  const s = step && cardState(history, run, at)?.steps.find((x) => x.step.id === step.id);
+  const [missing] = s?.status === 'open' ? s.needs.filter((n) => !n.held && n.passed === null) : [];
+  return missing && step ? stepRefused(step.words, missing.words) : null;
+}
+
 /**
- * What a running card keeps from being done to the part of its place; null where no card runs there, or nothing stands before
- * the step that it would close. What is fitted for now is kept out by nothing. Source: handbook 50, Order rules: a step that breaks one is refused with its reason.
+ * What a running card keeps from being done to the part of its place; null where it keeps nothing. What is fitted for now is
+ * kept out by nothing. Source: handbook 50, Order rules: a step that breaks one is refused with its reason.
  */
 export function cardRefusal(
   history: JobHistory,
@@ -245,12 +269,13 @@ export function cardRefusal(
   if (event.temporary) return null;
   const events = history.active(history.records.partEvents);
   const slotId = event.slotId ?? events.findLast((e) => e.partId === event.partId && e.slotId !== null)?.slotId ?? null;
-  const run = slotId === null ? null : runAt(history, slotId);
-  if (!run || run.happenedAt > at || !isOfDecision(history, run)) return null;
-  const step = run.steps.find((s) => s.enters === event.kind);
-  const s = step && cardState(history, run, at)?.steps.find((x) => x.step.id === step.id);
-  const [missing] = s?.status === 'open' ? s.needs.filter((n) => !n.held && n.passed === null) : [];
-  return missing && step ? stepRefused(step.words, missing.words) : null;
+  return refusalAt(history, slotId, event.kind, at);
+}
+
+/** The same of a line that is opened or made at its place. */
+export function cardLineRefusal(history: JobHistory, event: Pick<JointEvent, 'slotId' | 'kind'>, at: string): string | null {
+  if (event.kind !== 'opened' && event.kind !== 'made') return null;
+  return refusalAt(history, event.slotId, event.kind === 'opened' ? 'line_opened' : 'line_made', at);
 }
 
 /** Gates of a step that a lead may pass now. */

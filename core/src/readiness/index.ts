@@ -2,6 +2,7 @@
 export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
 export {
   cardContent,
+  cardLineRefusal,
   type CardState,
   cardState,
   isOfDecision,

@@ -30,7 +30,11 @@ const unionCracked = (minutes: number): CardStep =>
     minutes,
     'Crack the union of the hose while the caliper is still bolted.',
     'A loose caliper gives nothing to pull against: the hose twists, or the corners of the union go.',
-    { needs: [record('made_safe'), record('pedal_barred')], ready: 'Plug, cap, tray and cloth; paint below covered; new washers here' },
+    {
+      enters: 'line_opened',
+      needs: [record('made_safe'), record('pedal_barred')],
+      ready: 'Plug, cap, tray and cloth; paint below covered; new washers here',
+    },
   );
 const caliperOff = (minutes: number): CardStep =>
   step(
@@ -193,7 +197,12 @@ const bracketDrawn = (minutes: number): CardStep =>
   );
 const hoseJoined = (minutes: number, words = 'Join the hose with two new washers, started by hand.'): CardStep =>
   step('hose', 'fit', minutes, words, 'A washer that was crushed once weeps, and a hose with a twist bursts.', {
-    ...{ takes: [washers], needs: [after('bracket')], orientation: 'Hose without twist: stripe straight at full lock and full droop' },
+    ...{
+      enters: 'line_made',
+      takes: [washers],
+      needs: [after('bracket')],
+      orientation: 'Hose without twist: stripe straight at full lock and full droop',
+    },
   });
 const bleederUp = (minutes: number): CardStep =>
   step(

@@ -43,6 +43,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         'A loose cylinder turns with its union, and the line is wrung off.',
         {
           ...{
+            enters: 'line_opened',
             needs: [record('made_safe'), record('pedal_barred')],
             ready: 'Spanner made for it, cap, tray; new union where the old one is rounded',
           },

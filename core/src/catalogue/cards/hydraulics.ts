@@ -28,7 +28,7 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
         2,
         'Crack the unions while it is bolted.',
         'On the bench nothing holds it, and the corners of the union go.',
-        { needs: [record('made_safe'), record('pedal_barred')] },
+        { enters: 'line_opened', needs: [record('made_safe'), record('pedal_barred')] },
       ),
       step(
         'off',
@@ -250,7 +250,7 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
         3,
         'Line union first, the hose’s hexagon held.',
         'Turned without a spanner against it the line is wrung off.',
-        { needs: [record('made_safe'), record('pedal_barred')], ready: 'New hose, washers, caps; both spanners' },
+        { enters: 'line_opened', needs: [record('made_safe'), record('pedal_barred')], ready: 'New hose, washers, caps; both spanners' },
       ),
       step(
         'off',

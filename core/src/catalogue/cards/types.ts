@@ -13,8 +13,11 @@ export type StepKind = (typeof STEP_KINDS)[number];
 export const WORK_PLACES = ['vehicle', 'bench', 'washer', 'bath', 'cabinet', 'press', 'lathe', 'oven', 'outside'] as const;
 export type WorkPlace = (typeof WORK_PLACES)[number];
 
-/** What happens to the part in a place and closes a step by its own record. */
-export const STEP_RECORDS = ['removed', 'opened', 'honed', 'resealed', 'machined', 'relined', 'coated', 'fitted'] as const;
+/** What happens to the part in a place, or to the line at it, and closes a step by its own record. */
+export const STEP_RECORDS = [
+  ...(['removed', 'opened', 'honed', 'resealed', 'machined', 'relined', 'coated', 'fitted'] as const),
+  ...(['line_opened', 'line_made'] as const),
+] as const;
 export type StepRecord = (typeof STEP_RECORDS)[number];
 
 /**

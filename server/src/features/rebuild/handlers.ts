@@ -1,8 +1,9 @@
 import { fileUntil, openHistory } from '@dauer/core/history';
-import { isCharged, whyNotBegun, whyNotTold } from '@dauer/core/readiness';
+import { cardLineRefusal, isCharged, whyNotBegun, whyNotTold } from '@dauer/core/readiness';
 import { CARD_REFUSED, STORED } from '@dauer/core/wording';
 import { deriveJob, placeLock } from '@dauer/core/job';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
+import type { JointEventKind } from '@dauer/core/ledger';
 import type { Database } from '../../db/connect.ts';
 import { corrected } from '../../platform/clock.ts';
 import { HttpProblem } from '../../platform/problem.ts';
@@ -25,6 +26,19 @@ async function requireMadeSafe(db: Database, jobId: string, id: string, at: stri
   const records = await readJobFile(db, jobId);
   if (records.release || records.jointEvents.some((e) => e.id === id)) return;
   if (isCharged(openHistory(records), at)) throw new HttpProblem('not_possible', STORED.charged);
+}
+
+/** Throws a HttpProblem where the card that runs at a place has something that comes before its line; a repeat is answered. */
+async function requireCardOrder(
+  db: Database,
+  jobId: string,
+  body: { readonly id: string; readonly slotId: string; readonly kind: JointEventKind },
+  at: string,
+): Promise<void> {
+  const records = await readJobFile(db, jobId);
+  if (records.release || records.jointEvents.some((e) => e.id === body.id)) return;
+  const why = cardLineRefusal(openHistory(records), body, at);
+  if (why !== null) throw new HttpProblem('not_possible', why);
 }
 
 export const rebuildHandlers = {
@@ -58,6 +72,7 @@ export const rebuildHandlers = {
   recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {
     await requireJoint(db, params.jobId, body.connectionId, body.slotId);
     if (body.kind === 'opened') await requireMadeSafe(db, params.jobId, body.id, corrected(request, body.happenedAt));
+    await requireCardOrder(db, params.jobId, body, corrected(request, body.happenedAt));
     if (body.kind === 'held') await requireHeld(db, params.jobId, body, corrected(request, body.happenedAt));
   }),
 } satisfies Partial<Handlers>;
