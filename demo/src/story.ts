@@ -1,5 +1,6 @@
 import type { EventFamily, Recorded } from '@dauer/contract';
 import {
+  cardFor,
   codeAt,
   isFeltAtControl,
   isSeenInReservoir,
@@ -8,6 +9,7 @@ import {
   type OptionId,
   plannedPositions,
   type Position,
+  stepsFor,
 } from '@dauer/core/catalogue';
 import { buildLayout, pedalsOf, reservoirsOf, type Corner, KIND_FACTS, type Layout, type Slot } from '@dauer/core/layout';
 import {
@@ -286,6 +288,15 @@ export class Telling {
     this.add('partEvents', { partId, kind: 'fitted', slotId: slot.id, note, temporary: false, until: null, lot: null, lineOn: false });
     this.car.sits.set(slot.id, partId);
     return partId;
+  }
+  /** A work card begun at a place as it is now. */
+  card(slot: Slot, option: OptionId): string {
+    const card = cardFor(slot, option);
+    if (!card) throw new Error(`no card serves ${slot.kind} ${option}`);
+    return this.add('cardRuns', { slotId: slot.id, cardId: card.id, option, steps: stepsFor(card, option) });
+  }
+  tell(runId: string, stepId: string, note = ''): void {
+    this.add('cardTells', { runId, stepId, kind: 'done', gate: null, note });
   }
   part(slot: Slot, kind: 'removed' | 'sent' | 'returned' | 'machined' | 'opened' | 'resealed' | 'coated', note: string): void {
     const partId = this.car.partIn(slot);

@@ -8,7 +8,7 @@ describe('an event in words', () => {
   const layout = buildLayout('coupe_disc_disc_tandem_servo', 'layout', 'car', () => `id ${(n += 1)}`);
   const rotor = layout.slots.find((s) => s.kind === 'rotor' && s.corner === 'RL')!;
   const set = { id: 'set', slotId: rotor.id, measurement: 'rotor_thickness' };
-  const known = { layout, sets: [], vehicle: { tag: 'V 071' } } as never;
+  const known = { cardRuns: [], layout, sets: [], vehicle: { tag: 'V 071' } } as never;
   const waiting = [{ family: 'sets', body: set } as never] as PendingEvent[];
 
   it('says figure, place and vehicle of a reading, also where its set waits as well', () => {

@@ -4,6 +4,7 @@ import { HELD_BY_FASTENERS } from '../catalogue/genericTorques.ts';
 import type { OptionId } from '../catalogue/repairOptions.ts';
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
+import { lastPartIn, whereabouts } from '../history/whereabouts.ts';
 import { deriveComponent } from '../judging/components.ts';
 import { childrenOf, type Slot, slotById } from '../layout/graph.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
@@ -124,6 +125,19 @@ function isTorqued(history: JobHistory, slot: Slot): boolean {
   return history.active(torques).some((t) => t.jobId === job.id && t.point === point && t.happenedAt >= on);
 }
 
+/** Whether what belongs to a place was sent out and is not back: nothing is done to it here. */
+function isAway(history: JobHistory, slot: Slot): boolean {
+  const events = history.active(history.records.partEvents);
+  const part = lastPartIn(slot.id, events);
+  return part !== null && whereabouts(part, events).at === 'away';
+}
+
+/** What closes a step of a card instead of being told: a record of the part, of the lines at it, or of a torque; null where nothing does. */
+export function closesBy(slot: Slot, step: CardStep): 'part' | 'line' | 'torque' | null {
+  if (step.enters !== null) return step.enters === 'line_opened' || step.enters === 'line_made' ? 'line' : 'part';
+  return isTorqueOfRecord(slot, step) ? 'torque' : null;
+}
+
 const isTorqueOfRecord = (slot: Slot, step: CardStep): boolean => step.kind === 'torque' && HELD_BY_FASTENERS.includes(slot.kind);
 
 /**
@@ -240,6 +254,7 @@ export function whyNotTold(
       if (s.status === 'done') return CARD_REFUSED.told_already;
       if (s.step.enters !== null) return CARD_REFUSED.by_record;
       if (isTorqueOfRecord(state.slot, s.step)) return CARD_REFUSED.torque;
+      if (s.step.at !== 'vehicle' && isAway(history, state.slot)) return CARD_REFUSED.away;
       const [missing] = s.needs.filter((n) => !n.held && n.passed === null);
       if (missing) return missing.words;
       return figuresOwed(history, state.slot, s.step, at) ? CARD_REFUSED.figure : null;

@@ -4,6 +4,7 @@ export {
   cardContent,
   cardLineRefusal,
   type CardState,
+  closesBy,
   cardState,
   isOfDecision,
   type NeedState,

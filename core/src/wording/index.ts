@@ -20,9 +20,9 @@ export { ACCOUNT, CHOICE_WAY_SAYS } from './en/account.ts';
 export { againstWords, foundWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
 export { CHOICE, daysWords, fightWords, houseSays, NOT_COUNTED, PROCESS_NAME, TERM_NAME, timeWords } from './en/estimate.ts';
 export { REASON } from './en/duties.ts';
-export { CARD_REFUSED, GATE_WORDS, LUBRICANT_NAME, STEP_KIND_NAME, WORK_PLACE_NAME } from './en/cards.ts';
+export { CARD_REFUSED, CARD_TELL_NAME, GATE_WORDS, LUBRICANT_NAME, STEP_KIND_NAME, WORK_PLACE_NAME } from './en/cards.ts';
 export { CLOSING_NAME, FLOW, SESSION_ALOUD, SESSION_REFUSED } from './en/session.ts';
-export { agreedWords, usualTorque } from './en/fasteners.ts';
+export { agreedWords, fastenerName, usualTorque } from './en/fasteners.ts';
 export {
   byline,
   careWords,

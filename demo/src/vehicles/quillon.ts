@@ -104,6 +104,13 @@ export function quillon(story: Story, rack: Rack): void {
     for (const cylinder of car.layout.slots.filter((s) => s.kind === 'wheel_cylinder' && s.corner === corner))
       now.part(cylinder, 'resealed', 'kit, batch K 77');
   }
+  // The front shoes by their card: the left side is stripped and its plate washed, the right one comes after it.
+  const left = now.card(car.slot('shoes', 'FL'), 'replace');
+  now.tell(left, 'pictured', 'Long spring in the rear hole of the leading shoe');
+  now.part(car.slot('shoes', 'FL'), 'removed', '');
+  now.tell(left, 'plate', 'Groove under the lower pad of the plate, dressed');
+  now.tell(left, 'adjuster', 'Left-hand thread, turns with the wheel');
+  now.card(car.slot('shoes', 'FR'), 'replace');
   now.part(car.slot('wheel_cylinder', 'RL'), 'removed', '');
   now.part(car.slot('wheel_cylinder', 'RL'), 'sent', 'to the coater, Friday');
   now.fitForNow(car.slot('hose', null), 'old hose, until the new one comes', story.day(12));

@@ -21,6 +21,7 @@ export const KEYS: readonly { readonly keys: string; readonly does: string }[] =
     keys: 'Space, a, f',
     does: 'In a session of bleeding: a stroke, one with bubbles, one with foam; 1 to 3 the colour, r filled up, c what closes the bleeder, o opened by gravity',
   },
+  { keys: 'Enter, x', does: 'At the bench: the step is done, or is not applicable here; arrows go to another step' },
   { keys: 'Ctrl Z', does: 'Undo in a layout that is being changed; with Shift, do it again' },
   { keys: 'Esc', does: 'Out' },
 ];

@@ -2,6 +2,8 @@ import type { EventFamily } from '@dauer/contract';
 import { identityFact, MEASUREMENTS, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { placeName, slotById } from '@dauer/core/layout';
 import {
+  type CardRun,
+  type CardTellKind,
   familyOf,
   type JobRecords,
   type JointEventKind,
@@ -12,10 +14,10 @@ import {
   type ReadingSet,
 } from '@dauer/core/ledger';
 import { upperFirst } from '@dauer/core/quantity';
-import { JOINT_WORD, ORDER_STEP_NAME, ORDER_THING_NAME, PART_EVENT, PUT_IN_NAME } from '@dauer/core/wording';
+import { CARD_TELL_NAME, JOINT_WORD, ORDER_STEP_NAME, ORDER_THING_NAME, PART_EVENT, PUT_IN_NAME } from '@dauer/core/wording';
 import type { EventWords, PendingEvent } from './outbox/queue.ts';
 
-type Known = Pick<JobRecords, 'layout' | 'sets' | 'vehicle'>;
+type Known = Pick<JobRecords, 'layout' | 'sets' | 'vehicle' | 'cardRuns'>;
 
 /** An event in words, so that a list says what it is also where its job is not open: its figure or text, place and vehicle. */
 export function aboutEvent(records: Known, waiting: readonly PendingEvent[], family: EventFamily, body: object): EventWords {
@@ -27,7 +29,9 @@ export function aboutEvent(records: Known, waiting: readonly PendingEvent[], fam
   const named = text('setId');
   const sent = waiting.find((i) => i.family === 'sets' && i.body.id === named)?.body as ReadingSet | undefined;
   const set = records.sets.find((s) => s.id === named) ?? sent ?? (family === 'sets' ? (body as ReadingSet) : undefined);
-  const slot = slotById(records.layout, text('slotId') || (set?.slotId ?? ''));
+  const begun = waiting.find((i) => i.family === 'cardRuns' && i.body.id === text('runId'))?.body as CardRun | undefined;
+  const run = records.cardRuns.find((r) => r.id === text('runId')) ?? begun;
+  const slot = slotById(records.layout, text('slotId') || (set?.slotId ?? run?.slotId ?? ''));
   const measured = set ? MEASUREMENTS[set.measurement].name : null;
   const kind = upperFirst(familyOf(family).label);
   const titles: Readonly<Partial<Record<EventFamily, () => string>>> = {
@@ -40,6 +44,8 @@ export function aboutEvent(records: Known, waiting: readonly PendingEvent[], fam
     operations: () => text('title') || kind,
     partFacts: () => `${identityFact(text('fact'))?.name ?? kind} ${text('typed')}`,
     orderLooks: () => ORDER_THING_NAME[text('thing') as OrderThing] ?? kind,
+    cardTells: () =>
+      [CARD_TELL_NAME[text('kind') as CardTellKind], run?.steps.find((s) => s.id === text('stepId'))?.words].filter(Boolean).join(': '),
     orderLines: () => `Ordered: ${text('name')}`,
     orderSteps: () => upperFirst(ORDER_STEP_NAME[text('kind') as OrderStepKind] ?? kind),
   };

@@ -31,7 +31,7 @@ export interface LastEntry {
 }
 /** What shows itself where it was entered, and is undone there: by the capture bar, or by the same button. */
 const SHOWS_ITSELF: ReadonlySet<EventFamily> = new Set([
-  ...(['readings', 'sets', 'observations', 'cautionAcks', 'setMoves', 'bleedSessions', 'bleedSteps'] as const),
+  ...(['readings', 'sets', 'observations', 'cautionAcks', 'setMoves', 'bleedSessions', 'bleedSteps', 'cardRuns'] as const),
 ]);
 
 type Body<F extends EventFamily> = Omit<Sent<F>, 'id' | 'happenedAt' | 'device'> & { readonly id?: string };

@@ -7,7 +7,7 @@ export type StepGroup = (typeof STEP_GROUPS)[number];
 
 /** What a step is: done by hand, looked at, gauged, drawn up to a figure, pictured, or waited for. */
 export const STEP_KINDS = ['do', 'look', 'figure', 'torque', 'picture', 'wait'] as const;
-export type StepKind = (typeof STEP_KINDS)[number];
+type StepKind = (typeof STEP_KINDS)[number];
 
 /** Where a step is done. */
 export const WORK_PLACES = ['vehicle', 'bench', 'washer', 'bath', 'cabinet', 'press', 'lathe', 'oven', 'outside'] as const;

@@ -1,3 +1,4 @@
+import type { CardTellKind } from '../../ledger/families/cardTells.ts';
 import type { CardStep, Gate, Lubricant, Need, WorkPlace } from '../../catalogue/cards/types.ts';
 
 /** What a gate says where it is held, and what is missing where it is not. Source: handbook 55, gate. */
@@ -45,6 +46,7 @@ export const CARD_REFUSED = {
   other_card: 'This card is not the one that serves what is decided here. Load the job again.',
   running: 'A card runs at this place already.',
   not_decided: 'Nothing is decided here that this card serves.',
+  away: 'It was sent out and is not back: nothing is done to it here.',
   told_already: 'That step is told already.',
 } as const;
 export type CardRefusal = keyof typeof CARD_REFUSED;
@@ -64,6 +66,10 @@ export const LUBRICANT_NAME: Readonly<Record<Lubricant['what'], string>> = {
   none: 'nothing',
 };
 
+/** What was told of a step of a card. */
+export const CARD_TELL_NAME: Readonly<Record<CardTellKind, string>> = {
+  ...{ done: 'Done', not_here: 'Not applicable here', seconded: 'Seconded', passed: 'Passed' },
+};
 /** What a step asks of who does it, beside its words. */
 export const STEP_KIND_NAME: Readonly<Record<CardStep['kind'], string>> = {
   ...{ do: 'done', look: 'looked at', figure: 'gauged', torque: 'drawn up', picture: 'pictured', wait: 'waited for' },

@@ -3,17 +3,22 @@ import { JOINT_WORD, SEAL_NAME, usualTorque } from '@dauer/core/wording';
 import { genericForJoint } from '@dauer/core/catalogue';
 import { readTold, upperFirst } from '@dauer/core/quantity';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
-import { isCharged, jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
+import { cardLineRefusal, isCharged, jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
 import { agreedBeside, heldRefusal } from '@dauer/core/views';
 import { computed, reactive, ref } from 'vue';
 import { refusalOf } from '../../fittings/refusal.ts';
 import WithNote from '../../fittings/WithNote.vue';
+import { timeNow } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 
 /** Joints of what is picked, and every joint that was touched: opened, made, torqued, looked at. */
-const props = defineProps<{ writable: boolean }>();
+const props = defineProps<{
+  writable: boolean;
+  /** Those of one place alone. */
+  only?: string;
+}>();
 const job = useOpenJob();
 const session = useSession();
 /** Words that go with the next thing told of a joint. */
@@ -25,7 +30,10 @@ const rows = computed<JointStatus[]>(() => {
   const events = s.history.active(s.records.jointEvents);
   return jointsOf(s.records.layout)
     .map((j) => jointStatus(j, events))
-    .filter((j) => j.state !== 'untouched' || j.joint.slot.id === job.picked || j.joint.connection.id === job.picked);
+    .filter((j) => props.only === undefined || j.joint.slot.id === props.only)
+    .filter(
+      (j) => props.only !== undefined || j.state !== 'untouched' || j.joint.slot.id === job.picked || j.joint.connection.id === job.picked,
+    );
 });
 const STATE = { untouched: 'as found', open: 'open', made: 'made, not torqued', torqued: 'torqued' } as const;
 const next = (j: JointStatus): JointEventKind[] => {
@@ -77,6 +85,9 @@ const undoes = (j: JointStatus): string[] => {
     ? wouldUndo(s.history, s.context.proofStatus, s.context.proofItems, j.joint.slot, 'joint_opened')
     : [];
 };
+/** What the card that runs at its place has before it. */
+const byCard = (j: JointStatus, kind: JointEventKind): string | null =>
+  cardLineRefusal(job.history, { slotId: j.joint.slot.id, kind }, timeNow().at);
 const charged = computed(() => isCharged(job.state.history));
 /** Held under pressure presses a control: not while anything that it reaches is open. */
 const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint.slot.id);
@@ -130,8 +141,8 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
             :key="k"
             class="act slim"
             :aria-label="`${JOINT_WORD[k]}: ${j.joint.name}`"
-            :disabled="(k === 'held' && locked(j) !== null) || (k === 'opened' && charged)"
-            :title="k === 'held' ? (locked(j) ?? undefined) : undefined"
+            :disabled="(k === 'held' && locked(j) !== null) || (k === 'opened' && charged) || byCard(j, k) !== null"
+            :title="(k === 'held' ? locked(j) : byCard(j, k)) ?? undefined"
             @click="log(j, k)"
           >
             {{ JOINT_WORD[k] }}

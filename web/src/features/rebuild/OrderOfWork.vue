@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { cardFor, type OptionId, stepsFor } from '@dauer/core/catalogue';
-import type { Slot } from '@dauer/core/layout';
+import { placeName, type Slot } from '@dauer/core/layout';
 import { followedIn } from '@dauer/core/ledger';
 import { upperFirst } from '@dauer/core/quantity';
+import { cardContent, cardState, isOfDecision, runAt } from '@dauer/core/readiness';
 import { timeWords } from '@dauer/core/wording';
 import { computed } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { timeNow } from '../../app/client.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 
 /** The order of the work at a place, as its card has it: by group, in the words of the schools that the shop follows. */
@@ -16,10 +19,29 @@ const groups = computed(() =>
   [...new Set(steps.value.map((s) => s.group))].map((g) => ({ name: g, steps: steps.value.filter((s) => s.group === g) })),
 );
 const minutes = computed(() => steps.value.reduce((sum, s) => sum + s.minutes, 0));
+/** The card that runs here, as it stands: it goes on at the bench. */
+const running = computed(() => {
+  const run = runAt(job.history, props.slotOf.id);
+  return run && isOfDecision(job.history, run) ? cardState(job.history, run, timeNow().at) : null;
+});
+const route = useRoute();
+const router = useRouter();
+/** To the bench; a card is begun as it is now, and changes no more. */
+function toBench(): void {
+  const content = running.value ? null : cardContent(job.history, props.slotOf, props.option);
+  if (content) job.add('cardRuns', { slotId: props.slotOf.id, option: props.option, ...content });
+  void router.push({ query: { ...route.query, card: props.slotOf.id } });
+}
 </script>
 
 <template>
-  <details v-if="card && steps.length > 0" class="order small">
+  <div v-if="running || (card && steps.length > 0 && job.writable)" class="bench">
+    <v-btn class="act slim" :aria-label="`${placeName(slotOf)}: at the bench`" @click="toBench">
+      {{ running ? 'On at the bench' : 'At the bench, by its card' }}
+    </v-btn>
+    <span v-if="running" class="second small">{{ running.closed }} of {{ running.steps.length }} steps told</span>
+  </div>
+  <details v-if="card && steps.length > 0 && !running" class="order small">
     <summary>
       Order of the work
       <span class="second">{{ steps.length }} {{ steps.length === 1 ? 'step' : 'steps' }}, about {{ timeWords(minutes) }}</span>
@@ -34,8 +56,14 @@ const minutes = computed(() => steps.value.reduce((sum, s) => sum + s.minutes, 0
 </template>
 
 <style scoped>
-.order {
+.order,
+.bench {
   flex: 1 1 100%;
+}
+.bench {
+  display: flex;
+  gap: var(--space-3);
+  align-items: center;
 }
 summary {
   cursor: pointer;

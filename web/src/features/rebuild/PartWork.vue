@@ -7,7 +7,18 @@ import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component, isRenewed, partingsOf, workLeft } from '@dauer/core/judging';
 import { childrenOf, placeName } from '@dauer/core/layout';
 import type { LotKind, PartEventKind } from '@dauer/core/ledger';
-import { asksLot, isCharged, isTold, jointsOf, jointStatus, letsGo, standsBefore, whyNotDone, wouldUndo } from '@dauer/core/readiness';
+import {
+  asksLot,
+  cardLineRefusal,
+  isCharged,
+  isTold,
+  jointsOf,
+  jointStatus,
+  letsGo,
+  standsBefore,
+  whyNotDone,
+  wouldUndo,
+} from '@dauer/core/readiness';
 import { computed, ref } from 'vue';
 import { v7 } from 'uuid';
 import { timeNow } from '../../app/client.ts';
@@ -22,7 +33,12 @@ import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';
 
 /** One part: off, away, worked on, back on; or a new one in its place. What cannot be done yet says what comes first. */
-const props = defineProps<{ component: Component; writable: boolean }>();
+const props = defineProps<{
+  component: Component;
+  writable: boolean;
+  /** At the bench, where its card is on the screen already. */
+  bare?: boolean;
+}>();
 const job = useOpenJob();
 const fitting = ref(false);
 const tag = ref('');
@@ -86,6 +102,13 @@ const lines = computed(() => {
   return jointsOf(job.state.records.layout).filter(
     (j) => (j.slot.id === id || j.connection.id === id) && jointStatus(j, joints).state !== 'open',
   );
+});
+/** What the card that runs here has before the line is opened or it comes off. */
+const byCard = computed(() => {
+  const at = timeNow().at;
+  const slotId = props.component.slot.id;
+  const line = lines.value.length > 0 ? cardLineRefusal(job.history, { slotId, kind: 'opened' }, at) : null;
+  return line ?? (lines.value.length === 0 && lastPart.value ? why('removed') : null);
 });
 /** It may be hung up with its line on. */
 const hangs = computed(() => lines.value.length > 0 && why('removed') === null);
@@ -218,7 +241,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     </div>
     <div v-if="writable && !fitting && !step" class="acts">
       <template v-if="!component.empty && !before && !charged">
-        <v-btn class="act slim" @click="takeOff">{{ hangs ? 'Taken off, line open' : 'Taken off' }}</v-btn>
+        <v-btn class="act slim" :disabled="byCard !== null" @click="takeOff">{{ hangs ? 'Taken off, line open' : 'Taken off' }}</v-btn>
         <v-btn v-if="hangs" class="act slim" @click="log('removed', '', null, true)">Off, hanging on its line</v-btn>
       </template>
       <v-btn v-if="where?.at === 'away'" class="act slim" @click="log('returned')">Back</v-btn>
@@ -242,6 +265,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     </div>
     <StepWords v-if="step" :kind="step" @tell="tell" @close="step = null" />
     <p v-if="writable && charged && !component.empty" class="undoes small">{{ STORED.charged }}</p>
+    <p v-if="writable && byCard && !component.empty && !before" class="undoes small">{{ byCard }}</p>
     <p v-if="writable && first" class="undoes small">{{ first }}</p>
     <p v-if="supply" class="undoes small">
       {{ supply }}
@@ -261,7 +285,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       <b class="plate-font">Found seized</b>
       {{ careWords(care) }}
     </p>
-    <OrderOfWork v-if="component.decision && !done" :slot-of="component.slot" :option="component.decision.option" />
+    <OrderOfWork v-if="component.decision && !done && !bare" :slot-of="component.slot" :option="component.decision.option" />
     <ul v-if="life.length > 0" class="life small">
       <li v-for="e in life" :key="e.id">
         {{ saidOf(e) }}

@@ -6,12 +6,15 @@ import { cornersTakenIn, type OperationState, operationState } from '@dauer/core
 import { careFault } from '@dauer/core/judging';
 import { canBeOff, type Corner, isHydraulic, placeName } from '@dauer/core/layout';
 import { bledHere, freePoint, isWorked, type TorquePoint, torquePoints } from '@dauer/core/stages';
+import { cardState, isOfDecision, runAt } from '@dauer/core/readiness';
 import { computed, reactive, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import WithNote from '../../fittings/WithNote.vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import LockBanner from '../../job/LockBanner.vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import LotSlips from '../../job/LotSlips.vue';
+import CardBench from './card/CardBench.vue';
 import JointRows from './JointRows.vue';
 import PartWork from './PartWork.vue';
 import TorqueRow from './TorqueRow.vue';
@@ -119,6 +122,17 @@ const notesOf = (id: string): string =>
     .active(job.state.records.operationEvents)
     .flatMap((e) => (e.operationId === id && e.note !== '' ? [e.note] : []))
     .join('; ');
+const route = useRoute();
+const router = useRouter();
+/** The card that is on the bench: it takes the screen until one leaves it. */
+const bench = computed(() => {
+  const run = typeof route.query['card'] === 'string' ? runAt(job.history, route.query['card']) : null;
+  return run && isOfDecision(job.history, run) ? cardState(job.history, run, job.today) : null;
+});
+function leaveBench(): void {
+  const { card: _, ...query } = route.query;
+  void router.replace({ query });
+}
 const note = computed(() => {
   const state = job.state.stages.find((x) => x.stage === 'rebuild');
   return state ? stageNote(state) : '';
@@ -126,95 +140,98 @@ const note = computed(() => {
 </script>
 
 <template>
-  <div class="head">
-    <h1>Rebuild</h1>
-    <span class="second">{{ note }}</span>
-  </div>
-  <LockBanner />
-  <CautionPlates :steps="['rebuild']" />
-  <section>
-    <h2 class="line">Parts</h2>
-    <PartWork v-if="pickedPart" :key="pickedPart.slot.id" :component="pickedPart" :writable="writable" />
-    <p v-if="worked.length === 0 && !pickedPart" class="second empty">
-      No part has to be worked on: nothing was decided that takes one apart. What is picked on the map can be taken off and put back here.
-      <RouterLink :to="`/jobs/${job.state.records.job.id}/decide`">Decide</RouterLink>
-    </p>
-    <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
-  </section>
-  <LotSlips :what="['torque', 'cure']" />
-  <JointRows :writable="writable" />
-  <p v-if="!jointsShown && isHydraulic(job.state.records.layout)" class="second small">
-    Pick something on the map that holds fluid to enter a joint opened, made, torqued or looked at.
-  </p>
-  <section>
-    <h2 class="line">Operations</h2>
-    <div v-if="operations.length > 0" class="scroll">
-      <table>
-        <thead>
-          <tr>
-            <th>Operation</th>
-            <th>Where</th>
-            <th class="num">Minutes</th>
-            <th>State</th>
-            <td />
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="o in operations" :key="o.id">
-            <td>
-              {{ o.title }}
-              <span v-if="notesOf(o.id)" class="second small">{{ notesOf(o.id) }}</span>
-            </td>
-            <td class="second">{{ placeOf(o.slotId) }}</td>
-            <td class="num fig">{{ o.attendedMinutes }}</td>
-            <td>{{ WORD[stateOf(o.id)] }}</td>
-            <td class="acts">
-              <template v-if="writable && stateOf(o.id) !== 'done'">
-                <v-btn v-if="stateOf(o.id) !== 'running'" class="act slim" @click="tell(o.id, 'start')">Start</v-btn>
-                <v-btn v-else class="act slim" @click="tell(o.id, 'stop')">Stop</v-btn>
-                <v-btn class="act slim" :aria-label="`${o.title}: done`" @click="tell(o.id, 'done')">Done</v-btn>
-                <WithNote v-model="notes[o.id]" :of="o.title" />
-              </template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+  <CardBench v-if="bench" :key="bench.run.id" :state="bench" :writable="writable" @close="leaveBench" />
+  <template v-else>
+    <div class="head">
+      <h1>Rebuild</h1>
+      <span class="second">{{ note }}</span>
     </div>
-    <p v-else class="second empty">No operation is on the list.</p>
-    <UsualOperations v-if="writable && proposals.length > 0" :proposals="proposals" @plan="plan" />
-    <form v-if="writable" class="add" @submit.prevent="planTyped">
-      <v-text-field v-model="title" label="Another operation" />
-      <v-text-field v-model="minutes" class="min" label="Attended minutes" inputmode="numeric" />
-      <v-btn class="act" type="submit" :disabled="title.trim() === ''">Put on the list</v-btn>
-    </form>
-  </section>
-  <section>
-    <h2 class="line">Torques</h2>
-    <p v-if="points.length === 0" class="second empty">
-      No critical torque is due yet. They follow from what is opened and from the wheels that come off.
+    <LockBanner />
+    <CautionPlates :steps="['rebuild']" />
+    <section>
+      <h2 class="line">Parts</h2>
+      <PartWork v-if="pickedPart" :key="pickedPart.slot.id" :component="pickedPart" :writable="writable" />
+      <p v-if="worked.length === 0 && !pickedPart" class="second empty">
+        No part has to be worked on: nothing was decided that takes one apart. What is picked on the map can be taken off and put back here.
+        <RouterLink :to="`/jobs/${job.state.records.job.id}/decide`">Decide</RouterLink>
+      </p>
+      <PartWork v-for="c in worked" :key="c.slot.id" :component="c" :writable="writable" />
+    </section>
+    <LotSlips :what="['torque', 'cure']" />
+    <JointRows :writable="writable" />
+    <p v-if="!jointsShown && isHydraulic(job.state.records.layout)" class="second small">
+      Pick something on the map that holds fluid to enter a joint opened, made, torqued or looked at.
     </p>
-    <TorqueRow
-      v-for="p in [...points, ...free.filter((f) => f.point !== adding?.point), ...(adding ? [adding] : [])]"
-      :key="p.point"
-      :point="p"
-      :logged="torques.filter((t) => t.point === p.point)"
-      :before="p.fastener.of === 'wheel' ? bleedsStill(p.fastener.corner) : ''"
-      :writable="writable"
-    />
-    <form v-if="writable" class="add" @submit.prevent="addPoint">
-      <v-text-field v-model="another" label="Another point: what it holds" maxlength="100" />
-      <v-btn class="act" type="submit" :disabled="another.trim() === ''">Add it</v-btn>
-    </form>
-  </section>
-  <p class="second small note">
-    Decided:
-    {{
-      worked
-        .filter((c) => c.decision)
-        .map((c) => `${placeName(c.slot).toLowerCase()} ${OPTION_NAME[c.decision!.option].toLowerCase()}`)
-        .join('; ') || 'nothing that takes a part apart'
-    }}.
-  </p>
+    <section>
+      <h2 class="line">Operations</h2>
+      <div v-if="operations.length > 0" class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th>Operation</th>
+              <th>Where</th>
+              <th class="num">Minutes</th>
+              <th>State</th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="o in operations" :key="o.id">
+              <td>
+                {{ o.title }}
+                <span v-if="notesOf(o.id)" class="second small">{{ notesOf(o.id) }}</span>
+              </td>
+              <td class="second">{{ placeOf(o.slotId) }}</td>
+              <td class="num fig">{{ o.attendedMinutes }}</td>
+              <td>{{ WORD[stateOf(o.id)] }}</td>
+              <td class="acts">
+                <template v-if="writable && stateOf(o.id) !== 'done'">
+                  <v-btn v-if="stateOf(o.id) !== 'running'" class="act slim" @click="tell(o.id, 'start')">Start</v-btn>
+                  <v-btn v-else class="act slim" @click="tell(o.id, 'stop')">Stop</v-btn>
+                  <v-btn class="act slim" :aria-label="`${o.title}: done`" @click="tell(o.id, 'done')">Done</v-btn>
+                  <WithNote v-model="notes[o.id]" :of="o.title" />
+                </template>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p v-else class="second empty">No operation is on the list.</p>
+      <UsualOperations v-if="writable && proposals.length > 0" :proposals="proposals" @plan="plan" />
+      <form v-if="writable" class="add" @submit.prevent="planTyped">
+        <v-text-field v-model="title" label="Another operation" />
+        <v-text-field v-model="minutes" class="min" label="Attended minutes" inputmode="numeric" />
+        <v-btn class="act" type="submit" :disabled="title.trim() === ''">Put on the list</v-btn>
+      </form>
+    </section>
+    <section>
+      <h2 class="line">Torques</h2>
+      <p v-if="points.length === 0" class="second empty">
+        No critical torque is due yet. They follow from what is opened and from the wheels that come off.
+      </p>
+      <TorqueRow
+        v-for="p in [...points, ...free.filter((f) => f.point !== adding?.point), ...(adding ? [adding] : [])]"
+        :key="p.point"
+        :point="p"
+        :logged="torques.filter((t) => t.point === p.point)"
+        :before="p.fastener.of === 'wheel' ? bleedsStill(p.fastener.corner) : ''"
+        :writable="writable"
+      />
+      <form v-if="writable" class="add" @submit.prevent="addPoint">
+        <v-text-field v-model="another" label="Another point: what it holds" maxlength="100" />
+        <v-btn class="act" type="submit" :disabled="another.trim() === ''">Add it</v-btn>
+      </form>
+    </section>
+    <p class="second small note">
+      Decided:
+      {{
+        worked
+          .filter((c) => c.decision)
+          .map((c) => `${placeName(c.slot).toLowerCase()} ${OPTION_NAME[c.decision!.option].toLowerCase()}`)
+          .join('; ') || 'nothing that takes a part apart'
+      }}.
+    </p>
+  </template>
 </template>
 
 <style scoped>

@@ -1,0 +1,129 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { allSent, House, signIn, type Yard } from './house.ts';
+
+/** One corner of V 063 by its cards: the wrong order at its traps, both tablets, the server away, nothing but the keys. */
+describe('a work card at the bench', function () {
+  this.timeout(240000);
+  const house = new House();
+  let page: Page;
+  let jobId = '';
+  let yard: Yard['jobs'][number];
+  before(async () => {
+    await house.open(true);
+    page = await house.page();
+    await signIn(page, house.url, 'tomasz');
+    const { jobs } = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    yard = jobs.find((j) => j.vehicle.tag === 'V 063')!;
+    jobId = yard.jobId;
+  });
+  after(() => house.close());
+
+  const slot = (kind: string, corner: string): string => yard.layout.slots.find((s) => s.kind === kind && s.corner === corner)!.id;
+  const file = async () =>
+    (await (await page.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as {
+      cardTells: readonly { stepId: string; kind: string; note: string }[];
+      cardRuns: readonly { slotId: string }[];
+      partEvents: readonly { kind: string; slotId: string | null; jobId: string }[];
+    };
+  const bench = async (who: Page, name: string): Promise<void> => {
+    await who.goto(`${house.url}/jobs/${jobId}/rebuild`);
+    await who.getByRole('button', { name: `${name}: at the bench` }).press('Enter');
+    await who.getByRole('region', { name: 'This step' }).waitFor();
+  };
+  const step = (who: Page, words: string | RegExp) => who.locator('.bench h2').filter({ hasText: words });
+
+  it('shows at the right side what was told of the left one, and goes by Enter alone', async () => {
+    await bench(page, 'Front right shoes');
+    await step(page, 'Picture it whole').waitFor();
+    await page.getByText('Long spring in the rear hole of the leading shoe').waitFor();
+    await page.keyboard.press('Enter');
+    await step(page, 'Take everything out as one').waitFor();
+    // Its record closes it: Enter alone tells nothing of it.
+    await page.keyboard.press('Enter');
+    await step(page, 'Take everything out as one').waitFor();
+    await page.locator('.bench').getByRole('button', { name: 'Taken off', exact: true }).press('Enter');
+    await allSent(page);
+    await step(page, 'Wash plate and contact places wet').waitFor();
+    const told = (await file()).cardTells.map((t) => `${t.stepId} ${t.kind}`);
+    expect(told.filter((t) => t === 'pictured done')).to.have.length(2);
+  });
+
+  it('keeps the order: springs wait for the shoes to be joined, and the reason leads there', async () => {
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await page.getByRole('button', { name: 'Short spring by hand before the long one.' }).click();
+    await step(page, 'Short spring').waitFor();
+    await page.getByText('First: Lever, strut and top spring joined').waitFor();
+    await page.getByRole('button', { name: 'to it', exact: true }).click();
+    await step(page, 'Lever, strut and top spring joined').waitFor();
+    const at = page.getByRole('region', { name: 'This step' });
+    expect(await at.getByRole('button', { name: /^Done/ }).isEnabled()).to.equal(true);
+    await page.getByRole('button', { name: /^With a note: Lever/ }).click();
+    await page.getByLabel('Note on what is told next').fill('shorter one forward');
+    await at.getByRole('button', { name: /^Done/ }).click();
+    await allSent(page);
+    expect((await file()).cardTells.find((t) => t.stepId === 'joined')!.note).to.equal('shorter one forward');
+  });
+
+  it('takes not applicable with a reason alone, and back again', async () => {
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await page.getByRole('button', { name: /^Clean the adjuster/ }).click();
+    await step(page, 'Clean the adjuster').focus();
+    await page.keyboard.press('x');
+    const because = page.getByLabel('Not applicable here, because');
+    await because.fill('no');
+    expect(await page.getByRole('button', { name: 'So it is' }).isDisabled()).to.equal(true);
+    await because.fill('snail cams, no thread');
+    await page.keyboard.press('Enter');
+    await allSent(page);
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await page.getByRole('button', { name: /^Clean the adjuster/ }).click();
+    await page.locator('.told').getByText('snail cams, no thread').waitFor();
+    await page.locator('.told').getByRole('button', { name: 'Take back', exact: true }).click();
+    await page.locator('.told').waitFor({ state: 'hidden' });
+    await allSent(page);
+  });
+
+  it('a tick told while the server is away is kept and sent, and the same tick from the other tablet is told no', async () => {
+    const other = await house.page();
+    await signIn(other, house.url, 'ruth');
+    await bench(other, 'Front right shoes');
+    await house.killServer();
+    await page.keyboard.press('Escape');
+    await page.getByRole('region', { name: 'This step' }).getByRole('button', { name: /^Done/ }).click();
+    await page.getByText('kept here, not sent').waitFor();
+    await house.start();
+    await allSent(page);
+    expect((await file()).cardTells.filter((t) => t.stepId === 'adjuster' && t.kind === 'done')).to.have.length(2);
+    const run = (await page.evaluate(
+      async ([id, at]) => {
+        const records = (await (await fetch(`/api/jobs/${id}`)).json()) as { cardRuns: { id: string; slotId: string }[] };
+        return records.cardRuns.find((r) => r.slotId === at)!.id;
+      },
+      [jobId, slot('shoes', 'FR')],
+    )) as string;
+    const again = await other.request.post(`${house.url}/api/jobs/${jobId}/card-tells`, {
+      data: {
+        ...{ id: crypto.randomUUID(), happenedAt: new Date().toISOString(), device: 'other' },
+        ...{ runId: run, stepId: 'adjuster', kind: 'done' },
+      },
+    });
+    expect(again.status()).to.equal(422);
+    expect(((await again.json()) as { detail: string }).detail).to.contain('told already');
+    // The other tablet shows it as told, without being asked.
+    await other.getByRole('button', { name: 'All steps' }).click();
+    await other.getByRole('listitem').filter({ hasText: 'Clean the adjuster' }).getByText('done').waitFor();
+  });
+
+  it('a part that is away is not worked on, and the hand-back is blocked by what is open on its card', async () => {
+    await bench(page, 'Rear left wheel cylinder');
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await page.getByRole('button', { name: 'Links and dust caps on.' }).click();
+    const region = page.getByRole('region', { name: 'This step' });
+    expect(await region.getByRole('button', { name: /^Done/ }).isDisabled()).to.equal(true);
+    await page.getByRole('button', { name: 'Leave', exact: true }).click();
+    await page.getByRole('heading', { name: 'Rebuild', exact: true }).waitFor();
+    await page.getByText('of 16 steps told').waitFor();
+    expect(house.errors).to.deep.equal([]);
+  });
+});
