@@ -1,4 +1,4 @@
-/** Work cards at the bench: the shapes of their events. A card that runs keeps its steps as they were when it was begun. */
+/** Work cards and ladders at the bench: the shapes of their events. A card that runs keeps its steps as they were when it was begun. */
 import { GATES, OPTION_IDS, STEP_GROUPS, STEP_KINDS, STEP_RECORDS, WORK_PLACES } from '@dauer/core/catalogue';
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
@@ -52,10 +52,20 @@ const tellFields = {
   gate: z.enum(GATES).nullable().default(null),
   note: words(500).default(''),
 };
+const tryFields = {
+  slotId: id,
+  ladderId: stepId,
+  rungId: stepId,
+  moved: z.boolean(),
+  minutes: z.number().int().min(1).max(600),
+  note: words(300).default(''),
+};
+const ladderTry = recordBase.extend({ ...tryFields, note: z.string() }).meta({ id: 'LadderTry' }) satisfies z.ZodType<ledger.LadderTry>;
 const cardRun = recordBase.extend(runFields).meta({ id: 'CardRun' }) satisfies z.ZodType<ledger.CardRun>;
 const cardTell = recordBase.extend({ ...tellFields, note: z.string() }).meta({ id: 'CardTell' }) satisfies z.ZodType<ledger.CardTell>;
 
 export const CARD_EVENTS = {
   cardRuns: { sent: sentBase.extend(runFields), record: cardRun },
   cardTells: { sent: sentBase.extend(tellFields), record: cardTell },
+  ladderTries: { sent: sentBase.extend(tryFields), record: ladderTry },
 } as const;

@@ -295,6 +295,10 @@ export class Telling {
     if (!card) throw new Error(`no card serves ${slot.kind} ${option}`);
     return this.add('cardRuns', { slotId: slot.id, cardId: card.id, option, steps: stepsFor(card, option) });
   }
+  /** A try at freeing what will not move. */
+  try(slot: Slot, ladderId: string, rungId: string, minutes: number, moved: boolean, note = ''): void {
+    this.add('ladderTries', { slotId: slot.id, ladderId, rungId, minutes, moved, note });
+  }
   tell(runId: string, stepId: string, note = ''): void {
     this.add('cardTells', { runId, stepId, kind: 'done', gate: null, note });
   }

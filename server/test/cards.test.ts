@@ -1,6 +1,6 @@
 import { openHistory } from '@dauer/core/history';
 import { cardContent, cardState, runAt } from '@dauer/core/readiness';
-import { CARD_REFUSED, GATE_WORDS } from '@dauer/core/wording';
+import { CARD_REFUSED, GATE_WORDS, TRY_REFUSED } from '@dauer/core/wording';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
 import { type Booked, bookIn, openShop, PASSWORD, type Shop, takeOff, type Visitor } from './harness.ts';
@@ -99,6 +99,27 @@ describe('a work card at the bench', () => {
       /^First: Take the caliper off|no cap or plug/i,
     );
     expect((await tell('capped')).status).to.equal(200);
+  });
+
+  it('takes a try at freeing while its rung holds, one of two told at once that it moved, and none by a reader', async () => {
+    const at = car.slot('caliper', 'FR');
+    const tried = (rungId: string, over: object = {}, who: Visitor = shop.technician) =>
+      who.event<'ladderTries'>(car.jobId, 'ladder-tries', {
+        slotId: at,
+        ladderId: 'piston',
+        rungId,
+        moved: false,
+        minutes: 20,
+        ...over,
+      } as never);
+    expect((await tried('soak', {}, shop.reader)).status).to.equal(403);
+    expect((await tried('soak', { minutes: 0 })).status).to.equal(400);
+    // The left caliper is off: nobody presses the right one out.
+    const pressed = await tried('own_pedal');
+    expect([pressed.status, pressed.body.code]).to.deep.equal([422, 'not_possible']);
+    const both = await Promise.all([tried('clamp', { moved: true }), tried('clamp', { moved: true })]);
+    expect(both.map((b) => b.status).sort()).to.deep.equal([200, 422]);
+    expect(both.find((b) => b.status === 422)!.body.detail).to.equal(TRY_REFUSED.moves);
   });
 
   it('blocks the hand-back by what is still open on it', async () => {

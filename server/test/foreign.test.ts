@@ -153,6 +153,7 @@ describe('what is told of one vehicle', function () {
       operations: () => ({ slotId, title: 'Wash', attendedMinutes: 5 }),
       cardRuns: () => card(mine, 'FR'),
       cardTells: async () => ({ runId: await begun(mine), stepId: 'hub_face', kind: 'not_here', note: 'new hub' }),
+      ladderTries: () => ({ slotId, ladderId: 'rotor', rungId: 'soak', moved: false, minutes: 5 }),
       operationEvents: async () => ({
         ...{ operationId: await own('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 }), kind: 'start', note: '' },
       }),

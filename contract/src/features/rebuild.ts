@@ -20,5 +20,6 @@ export const rebuild = {
     'card-tells',
     'Tells of a step of a running card: done, not applicable, seconded, or a gate before it passed',
   ),
+  recordTry: eventEndpoint('rebuild', EVENTS.ladderTries, 'ladder-tries', 'Records a try at freeing what will not move'),
   recordTorque: eventEndpoint('rebuild', EVENTS.torques, 'torques', 'Records a torque'),
 };

@@ -1,6 +1,7 @@
 import { ladderFor, type Rung } from '../catalogue/ladders.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { takenOf } from '../history/taken.ts';
+import { triedAt } from '../readiness/ladder.ts';
 import { isSeized } from '../readiness/options.ts';
 import type { PriceBook } from './book.ts';
 import { billed } from './cost.ts';
@@ -9,7 +10,7 @@ import type { DecideRow } from './rows.ts';
 
 /** Hours spent on freeing something and what is still ahead, against the price of another one. */
 export interface FightOrBuy {
-  /** Attended minutes of work done at its places on this job. */
+  /** Attended minutes of work done and of tries made at its places on this job. */
   readonly spentMinutes: number;
   /** What they come to at the shop's rate, net, minor units. */
   readonly spent: number;
@@ -34,13 +35,22 @@ const NAMED = 3;
  */
 export function fightOrBuy(history: JobHistory, book: PriceBook, row: DecideRow, options: readonly RowOption[]): FightOrBuy | null {
   const ladder = ladderFor(row.kind);
-  if (!ladder || !row.members.some((m) => isSeized(history, m))) return null;
+  const states = [...row.members, ...row.inside].flatMap((c) => {
+    const tried = triedAt(history, c.slot);
+    return tried && tried.tries.length > 0 ? [tried] : [];
+  });
+  if (!ladder || (states.length === 0 && !row.members.some((m) => isSeized(history, m)))) return null;
   const places = new Set([...row.members, ...row.inside].map((c) => c.slot.id));
   const spentMinutes = takenOf(history)
     .filter((t) => t.operation.slotId !== null && places.has(t.operation.slotId))
-    .reduce((sum, t) => sum + t.minutes, 0);
+    .reduce(
+      (sum, t) => sum + t.minutes,
+      states.reduce((sum, s) => sum + s.spentMinutes, 0),
+    );
   const hour = book.rates?.hourly ?? 0;
-  const rungs = ladder.rungs.slice(0, NAMED);
+  // What was tried has been paid for: only what is left of the ladder brings a chance, by the one that got least far.
+  const left = states.filter((s) => !s.moves).sort((a, b) => b.left.length - a.left.length)[0]?.left ?? ladder.rungs;
+  const rungs = left.slice(0, NAMED);
   // Each is tried only where those before it did not move it.
   let still = 1;
   let aheadMinutes = 0;

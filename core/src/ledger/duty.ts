@@ -33,7 +33,8 @@ export type Duty =
         | 'board'
         | 'identify'
         | 'application'
-        | 'card';
+        | 'card'
+        | 'freed';
       readonly slotId: string;
     }
   | { readonly kind: 'because'; readonly finding: FindingCode; readonly slotId: string; readonly measurement: MeasurementId | null }
@@ -142,6 +143,7 @@ const OF_A_PLACE: readonly string[] = [
   'identify',
   'application',
   'card',
+  'freed',
 ];
 
 /**
@@ -228,6 +230,7 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     op: 'rebuild',
     torque: 'rebuild',
     card: 'rebuild',
+    freed: 'rebuild',
   },
   ...{ identify: 'bleed', fluid: 'bleed', bleed: 'bleed' },
   ...{ verdict: 'prove', finding: 'prove', hazard: 'prove', lock: 'prove', out: 'prove', proof: 'prove', yard: 'prove' },

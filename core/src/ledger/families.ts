@@ -25,6 +25,7 @@ import { fluidServices } from './families/fluidServices.ts';
 import { handIns } from './families/handIns.ts';
 import { intakeLooks } from './families/intakeLooks.ts';
 import { jointEvents } from './families/jointEvents.ts';
+import { ladderTries } from './families/ladderTries.ts';
 import { leavings } from './families/leavings.ts';
 import { leftItems } from './families/leftItems.ts';
 import { lotUses } from './families/lotUses.ts';
@@ -80,6 +81,7 @@ const FAMILIES = {
   operationEvents,
   cardRuns,
   cardTells,
+  ladderTries,
   torques,
   bleedPulls,
   bleedSessions,

@@ -31,6 +31,7 @@ export type { IntakeLook, IntakeState, IntakeThing } from './families/intakeLook
 export type { JointEvent, JointEventKind, JointSeal } from './families/jointEvents.ts';
 export type { HandIn } from './families/handIns.ts';
 export type { FluidSample } from './families/fluidSamples.ts';
+export type { LadderTry } from './families/ladderTries.ts';
 export type { LotUse } from './families/lotUses.ts';
 export type { Leaving, LeavingHow } from './families/leavings.ts';
 export type { LeftItem } from './families/leftItems.ts';

@@ -85,6 +85,11 @@ export function marrek(story: Story, rack: Rack): void {
     now.decide(slot, slot.kind === 'caliper' ? 'reseal' : 'use_again', slot.kind === 'caliper' ? 'Weeping at the seals.' : '');
   }
   const caliper = car.slot('caliper', 'F');
+  const stuck = car.layout.slots.find((s) => s.kind === 'piston' && s.name === 'Piston 2');
+  if (stuck) {
+    now.later(story.ago(5)).try(stuck, 'piston', 'soak', 10, false, 'oil at the lip of the boot');
+    now.later(story.ago(4)).try(stuck, 'piston', 'clamp', 15, true, 'rocked in and out, the other one held');
+  }
   now.later(story.ago(3)).part(caliper, 'opened', '');
   now.part(caliper, 'resealed', 'kit, batch K 91');
   for (const corner of ['F', 'R'] as const) now.torque(`wheel:${corner}`, null, '75 Nm', '75 Nm');

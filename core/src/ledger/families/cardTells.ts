@@ -20,7 +20,7 @@ export interface CardTell extends JobEvent {
 export const cardTells: FamilyDescriptor<CardTell> = {
   ...PLAIN,
   label: 'step of a work card',
-  subjects: ['slot', 'record'],
+  subjects: ['record'],
   readWith: 'job',
   release: 'frozen',
   late: 'late',

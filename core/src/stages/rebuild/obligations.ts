@@ -9,6 +9,7 @@ import { type Slot, slotById } from '../../layout/graph.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { JointStatus } from '../../readiness/joints.ts';
 import { cardState, isOfDecision, runAt } from '../../readiness/cardRuns.ts';
+import { ladderState } from '../../readiness/ladder.ts';
 import { boardOn } from '../../readiness/pedalLock.ts';
 import { waitsForSupply } from '../../supply/mayFit.ts';
 import { supplyWords } from '../../wording/en/supply.ts';
@@ -126,6 +127,19 @@ export function rebuildObligations({ history, components, proofStatus: standing,
       ),
     ];
   });
+  const tried = new Set(history.active(records.ladderTries).flatMap((t) => (t.jobId === records.job.id ? [t.slotId] : [])));
+  const freed = components.flatMap((c) => {
+    const state = tried.has(c.slot.id) ? ladderState(history, c.slot, today) : null;
+    // Owed once, also where it was answered since.
+    if (!state?.tries.some((t) => state.ladder.rungs.some((r) => r.id === t.rungId && r.owes.length > 0))) return [];
+    const open = state.owes.length > 0;
+    return [
+      obligation({ kind: 'freed', slotId: c.slot.id }, TITLE.freed(c.slot), !open, {
+        slotId: c.slot.id,
+        why: open ? REASON.freed(state.owes) : null,
+      }),
+    ];
+  });
   const operations = history.active(records.operations).map((o) =>
     obligation(
       { kind: 'op', operationId: o.id },
@@ -181,6 +195,7 @@ export function rebuildObligations({ history, components, proofStatus: standing,
     ...forNow,
     ...operations,
     ...cards,
+    ...freed,
     ...standing.joints.flatMap(jointObligations),
     ...care,
     ...clamped,

@@ -1,3 +1,5 @@
+import type { RungOwes } from '../../catalogue/ladders.ts';
+import { owesWords } from './ladders.ts';
 import { MEASUREMENTS } from '../../catalogue/measurements.ts';
 import type { MeasurementId } from '../../catalogue/measurements.ts';
 import { RESULT_WORD, type ProofResult } from '../../catalogue/proofItems.ts';
@@ -54,6 +56,7 @@ export const TITLE = {
   decide: (slot: Slot): string => `Decide about the ${lower(slot)}`,
   authorised: 'The owner’s answer to the sum',
   card: (slot: Slot, open: number): string => `${placeName(slot)}: ${open} ${open === 1 ? 'step' : 'steps'} of its card open`,
+  freed: (slot: Slot): string => `${placeName(slot)}: what freeing it has left owed`,
   cardDone: (slot: Slot): string => `${placeName(slot)}: its card is told to the end`,
   application: (slot: Slot): string => `Wrong application: ${lower(slot)}`,
   work: (slot: Slot, option: OptionId | null): string => `${placeName(slot)}: ${option === null ? '' : OPTION_NAME[option].toLowerCase()}`,
@@ -88,6 +91,7 @@ export const TITLE = {
 
 /** Why it is owed still, or what it waits for. */
 export const REASON = {
+  freed: (owes: readonly RungOwes[]): string => `Still owed: ${owesWords(owes)}.`,
   wrongApplication: (w: {
     readonly peak: { readonly atLeast: number; readonly by: 'paint' | 'blue' };
     readonly rated: number;

@@ -1,6 +1,6 @@
-/** Work cards at the bench: those that run, with their steps as they were when they were begun, and what was told of each. */
+/** Work cards and ladders at the bench: those that run, with their steps as they were when they were begun, and what was told of each. */
 import type { CardRun, CardTell } from '@dauer/core/ledger';
-import { index, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { event } from './events.ts';
 
 export const cardRuns = pgTable(
@@ -27,4 +27,17 @@ export const cardTells = pgTable(
     note: text().notNull(),
   },
   (t) => [index().on(t.jobId), index().on(t.runId)],
+);
+export const ladderTries = pgTable(
+  'ladder_try',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    ladderId: text().notNull(),
+    rungId: text().notNull(),
+    moved: boolean().notNull(),
+    minutes: integer().notNull(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId)],
 );

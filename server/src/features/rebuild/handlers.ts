@@ -1,5 +1,5 @@
 import { fileUntil, openHistory } from '@dauer/core/history';
-import { cardLineRefusal, isCharged, whyNotBegun, whyNotTold } from '@dauer/core/readiness';
+import { cardLineRefusal, isCharged, whyNotBegun, whyNotTold, whyNotTried } from '@dauer/core/readiness';
 import { CARD_REFUSED, STORED } from '@dauer/core/wording';
 import { deriveJob, placeLock } from '@dauer/core/job';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
@@ -67,6 +67,14 @@ export const rebuildHandlers = {
     const at = corrected(request, body.happenedAt);
     const history = openHistory(fileUntil(records, at));
     const why = whyNotTold(history, { ...body, authorId: person.id }, at, person.role === 'lead' ? 'lead' : 'technician');
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  /** A rung is tried while what it needs holds, and nothing is freed that moves already. */
+  recordTry: oneAtATime('ladderTries', async (body, { db, params, request }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.ladderTries.some((t) => t.id === body.id)) return;
+    const at = corrected(request, body.happenedAt);
+    const why = whyNotTried(openHistory(fileUntil(records, at)), body, at);
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),
   recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {

@@ -27,6 +27,7 @@ import { dayHere, dayText, timeText } from '../../fittings/dates.ts';
 import LotPick from '../../job/LotPick.vue';
 import type { LotTaken } from '../../job/lotTaken.ts';
 import OnlyNow from '../../job/OnlyNow.vue';
+import LadderPanel from './LadderPanel.vue';
 import OrderOfWork from './OrderOfWork.vue';
 import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
@@ -285,6 +286,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       <b class="plate-font">Found seized</b>
       {{ careWords(care) }}
     </p>
+    <LadderPanel :component="component" :writable="writable" />
     <OrderOfWork v-if="component.decision && !done && !bare" :slot-of="component.slot" :option="component.decision.option" />
     <ul v-if="life.length > 0" class="life small">
       <li v-for="e in life" :key="e.id">
