@@ -48,7 +48,7 @@ export {
   type WorkCard,
 } from './cards/types.ts';
 export { HOUSE_RULES, houseRule, type HouseRule } from './houseRules.ts';
-export { type Ladder, ladderFor, LADDERS, type Rung } from './ladders.ts';
+export { type Ladder, ladderFor, ladderRung, LADDERS, type Rung } from './ladders.ts';
 export { workFor } from './operations.ts';
 export type { Followed } from './cards/types.ts';
 export {

@@ -4,8 +4,7 @@ import type { ComponentKind } from '../layout/kinds.ts';
  * What has to hold before a rung, read from the records: the unit in its place with everything on its circuits closed, the unit
  * off, opened, or its other ports plugged.
  */
-export const RUNG_GATES = ['whole', 'off', 'opened', 'plugged'] as const;
-export type RungGate = (typeof RUNG_GATES)[number];
+export type RungGate = 'whole' | 'off' | 'opened' | 'plugged';
 /** What a rung leaves owed by the records: new seals, a bore or a drum gauged since, another part. */
 export type RungOwes = 'seals' | 'bore' | 'drum' | 'renewed';
 
@@ -145,4 +144,9 @@ export const LADDERS: readonly Ladder[] = [
 
 export function ladderFor(kind: ComponentKind): Ladder | undefined {
   return LADDERS.find((l) => l.kinds.includes(kind));
+}
+
+/** A rung by the names that it is kept with; undefined where there is none. */
+export function ladderRung(ladderId: string, rungId: string): Rung | undefined {
+  return LADDERS.find((l) => l.id === ladderId)?.rungs.find((r) => r.id === rungId);
 }

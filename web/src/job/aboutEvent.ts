@@ -1,5 +1,5 @@
 import type { EventFamily } from '@dauer/contract';
-import { identityFact, MEASUREMENTS, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
+import { identityFact, ladderRung, MEASUREMENTS, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
 import { placeName, slotById } from '@dauer/core/layout';
 import {
   type CardRun,
@@ -46,6 +46,7 @@ export function aboutEvent(records: Known, waiting: readonly PendingEvent[], fam
     orderLooks: () => ORDER_THING_NAME[text('thing') as OrderThing] ?? kind,
     cardTells: () =>
       [CARD_TELL_NAME[text('kind') as CardTellKind], run?.steps.find((s) => s.id === text('stepId'))?.words].filter(Boolean).join(': '),
+    ladderTries: () => ladderRung(text('ladderId'), text('rungId'))?.name ?? kind,
     orderLines: () => `Ordered: ${text('name')}`,
     orderSteps: () => upperFirst(ORDER_STEP_NAME[text('kind') as OrderStepKind] ?? kind),
   };

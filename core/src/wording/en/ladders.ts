@@ -9,7 +9,7 @@ export const RUNG_MISSING: Readonly<Record<RungGate, string>> = {
   plugged: 'No plug or cap is on record: what is pumped in comes out at the other ports.',
 };
 /** What a rung has left owed. */
-export const RUNG_OWES: Readonly<Record<RungOwes, string>> = {
+const RUNG_OWES: Readonly<Record<RungOwes, string>> = {
   seals: 'every seal new',
   bore: 'its bore gauged again',
   drum: 'its diameter gauged again',
@@ -21,7 +21,6 @@ export const TRY_REFUSED = {
   moves: 'It was told that it moves: take that back, or say that it is found seized again.',
   away: 'It was sent out and is not back: nothing is done to it here.',
 } as const;
-export type TryRefusal = keyof typeof TRY_REFUSED;
 
 export const owesWords = (owes: readonly RungOwes[]): string => owes.map((o) => RUNG_OWES[o]).join(', ');
 

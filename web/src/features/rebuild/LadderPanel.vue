@@ -24,7 +24,7 @@ const open = computed(() => byHand.value || (begun.value && !state.value?.moves)
 const fight = computed(() => {
   if (!open.value || !session.may('technician')) return null;
   const estimate = estimateOf(job.history, job.state.components);
-  const priced = estimate.rows.find((r) => r.row.members.some((m) => m.slot.id === slot.value.id));
+  const priced = estimate.rows.find((r) => [...r.row.members, ...r.row.inside].some((c) => c.slot.id === slot.value.id));
   const found = priced && fightOrBuy(job.history, estimate.book, priced.row, priced.options);
   return found ? { words: fightWords(found, estimate.book.rates?.currency ?? session.shop.currency), stop: found.stop } : null;
 });
