@@ -126,4 +126,34 @@ describe('a work card at the bench', function () {
     await page.getByText('of 16 steps told').waitFor();
     expect(house.errors).to.deep.equal([]);
   });
+
+  it('what will not move goes up its ladder: a try that is told, one that nothing allows, and one that moved', async () => {
+    const { jobs } = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const other = jobs.find((j) => j.vehicle.tag === 'V 071')!.jobId;
+    await page.goto(`${house.url}/jobs/${other}/rebuild`);
+    await page.getByRole('button', { name: 'Front left piston 2 will not move' }).press('Enter');
+    const ladder = page.getByRole('list', { name: 'Piston that will not move' });
+    // Nothing is plugged and nothing is off: neither the pump nor air.
+    expect(await ladder.getByRole('button', { name: /^Tried: Hand pump/ }).isDisabled()).to.equal(true);
+    expect(await ladder.getByRole('button', { name: /^Tried: Air/ }).isDisabled()).to.equal(true);
+    await ladder.getByRole('button', { name: 'Tried: Soak, days, repeat' }).press('Enter');
+    await page.getByLabel('Minutes', { exact: true }).fill('none');
+    expect(await page.getByRole('button', { name: 'It did not move' }).isDisabled()).to.equal(true);
+    await page.getByLabel('Minutes', { exact: true }).fill('25');
+    await page.getByLabel('Minutes', { exact: true }).press('Enter');
+    await ladder.getByText('Works by itself until').waitFor();
+    await page.getByText(/25 min spent on it/).waitFor();
+    await ladder.getByRole('button', { name: /^Tried: Rock it/ }).press('Enter');
+    await page.getByRole('button', { name: 'It moved', exact: true }).press('Enter');
+    await page.getByText('it moves', { exact: true }).waitFor();
+    await allSent(page);
+    const { ladderTries } = (await (await page.request.get(`${house.url}/api/jobs/${other}`)).json()) as {
+      ladderTries: readonly { rungId: string; moved: boolean; minutes: number }[];
+    };
+    expect(ladderTries.map((t) => [t.rungId, t.moved, t.minutes])).to.deep.equal([
+      ['soak', false, 25],
+      ['clamp', true, 20],
+    ]);
+    expect(house.errors).to.deep.equal([]);
+  });
 });

@@ -78,6 +78,7 @@ describe('every screen', function () {
       ['lots and store', '/parts/store'],
       ['prices', '/parts/prices'],
       ['rebuild', at('V 063', 'rebuild')],
+      ['a card at the bench', at('V 063', `rebuild?card=${slot('V 063', 'shoes', 'FR')}`)],
       ['bleed', at('V 063', 'bleed')],
       ['bleeding live', at('V 074', 'bleed')],
       ['prove', at('V 071', 'prove')],

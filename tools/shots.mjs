@@ -23,10 +23,10 @@ const VIEWS = [
   ['gauge-phone', 'V 071', 'gauge', 'rotor', 'FL', { viewport: { width: 390, height: 844 } }],
   ['piston', 'V 071', 'gauge', 'Piston 2', 'FL'],
   ['trace', 'V 068', 'trace'],
-  ['tracing', '/tracing'],
   ['decide', 'V 071', 'decide', 'caliper', 'FL'],
   ['orders', 'V 063', 'decide?orders=1'],
   ['rebuild', 'V 063', 'rebuild', 'drum', 'RL'],
+  ['card', 'V 063', 'rebuild', 'shoes', 'FR'],
   ['bleed', 'V 074', 'bleed'],
   ['press', 'V 063', 'prove'],
   ['handed-back', 'record of', 'V 041'],
@@ -68,7 +68,12 @@ await run(async () => {
       const slot = job?.layout.slots.find((s) => (s.kind === kind || s.name === kind) && s.corner === corner);
       const back = ['handed back', 'record of'].includes(place) ? await handedBack(context.request, server.url, stage) : null;
       if (back) await page.goto(`${server.url}/jobs/${back}/${place === 'handed back' ? 'sheet' : 'prove'}`);
-      else await page.goto(job ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?pick=${slot.id}` : ''}` : `${server.url}${place}`);
+      else
+        await page.goto(
+          job
+            ? `${server.url}/jobs/${job.jobId}/${stage}${slot ? `?${name === 'card' ? 'card' : 'pick'}=${slot.id}` : ''}`
+            : `${server.url}${place}`,
+        );
       await page.locator('h1').first().waitFor();
       if (name === 'layout') await page.getByRole('option', { name: /^Front left caliper/ }).click();
       if (name === 'trace') await page.locator('.cause').first().click();

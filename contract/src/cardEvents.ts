@@ -1,5 +1,5 @@
 /** Work cards and ladders at the bench: the shapes of their events. A card that runs keeps its steps as they were when it was begun. */
-import { GATES, OPTION_IDS, STEP_GROUPS, STEP_KINDS, STEP_RECORDS, WORK_PLACES } from '@dauer/core/catalogue';
+import { GATES, OPTION_IDS, RIGS, STEP_GROUPS, STEP_KINDS, STEP_RECORDS, WORK_PLACES } from '@dauer/core/catalogue';
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { id, recordBase, sentBase, words } from './primitives.ts';
@@ -38,6 +38,7 @@ const cardStep = z.object({
   obliged: z.boolean(),
   second: z.boolean(),
   enters: z.enum(STEP_RECORDS).nullable(),
+  rig: z.enum(RIGS).nullable(),
 });
 const runFields = {
   slotId: id,

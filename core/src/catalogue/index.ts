@@ -38,6 +38,7 @@ export {
   type Gate,
   GATES,
   HARD_GATES,
+  RIGS,
   type Need,
   STEP_GROUPS,
   STEP_KINDS,

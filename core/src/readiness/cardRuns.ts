@@ -69,7 +69,9 @@ export function cardContent(
 ): { readonly cardId: string; readonly steps: readonly CardStep[] } | null {
   const card = cardFor(slot, option);
   if (!card) return null;
-  const steps = stepsFor(card, option, followedIn(history.records));
+  const { slots } = history.records.layout;
+  const rig = slots.some((s) => s.kind === 'hand_lever' && s.style !== 'drawbar') ? ('motorcycle' as const) : null;
+  const steps = stepsFor(card, option, followedIn(history.records), rig);
   const inHand = isStandalone(history.records.layout);
   return { cardId: card.id, steps: inHand ? steps.filter((s) => s.at !== 'vehicle') : steps };
 }

@@ -19,7 +19,7 @@ export { beddingOf, type BeddingState } from './bedding.ts';
 export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';
 export { figureFault, figuresMissing, type ProofFigure } from './proofFigures.ts';
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
-export { type LadderState, ladderState, type RungState, whyNotTried } from './ladder.ts';
+export { type LadderState, ladderState, type RungState, triedAt, whyNotTried } from './ladder.ts';
 export { optionsOf, whyNotHoned } from './options.ts';
 export { boardOn } from './pedalLock.ts';
 export { whyNotSettled } from './settling.ts';

@@ -4,7 +4,7 @@ import { DISC_CARDS } from './discs.ts';
 import { DRUM_CARDS } from './drums.ts';
 import { HYDRAULIC_CARDS } from './hydraulics.ts';
 import { LINKAGE_CARDS } from './linkage.ts';
-import type { CardPiece, CardStep, Followed, WorkCard } from './types.ts';
+import type { CardPiece, CardStep, Followed, Rig, WorkCard } from './types.ts';
 
 /** Cards of the work on one unit, by kind and decision. */
 export const CARDS: readonly WorkCard[] = [...DISC_CARDS, ...DRUM_CARDS, ...HYDRAULIC_CARDS, ...LINKAGE_CARDS];
@@ -24,9 +24,10 @@ function isDone({ only }: CardStep, followed: Followed): boolean {
   return school === null ? !only.picked : only.schools.includes(school);
 }
 
-/** Steps of a card that a decision needs, in their order, with the words of the schools that are followed. */
-export function stepsFor(work: WorkCard, option: OptionId, followed: Followed = NONE_PICKED): CardStep[] {
+/** Steps of a card that a decision needs, in their order, with the words of the schools that are followed; of a kind of vehicle with what is done on it alone. */
+export function stepsFor(work: WorkCard, option: OptionId, followed: Followed = NONE_PICKED, rig: Rig | null = null): CardStep[] {
   return work.steps
+    .filter((s) => s.rig === null || s.rig === rig)
     .filter((s) => (s.of.length === 0 || s.of.includes(option)) && isDone(s, followed))
     .map((s) => ({ ...s, words: (s.by && s.by.words[followed(s.by.rule) ?? '']) ?? s.words }));
 }

@@ -165,7 +165,7 @@ const pinsDone = (minutes: number): CardStep =>
     'pins',
     'assemble',
     minutes,
-    'Clean pins and bushes; rubber-safe pin grease in the boot; move each pin by hand.',
+    'Clean pins and bushes, roll each pin: it is straight; rubber-safe pin grease in the boot; move each by hand.',
     'A pin that sticks makes one pad do the work of two.',
     { lubricant: PIN_GREASE, orientation: 'Pins are not alike: the sleeved one has its own hole' },
   );
@@ -214,6 +214,32 @@ const bleederUp = (minutes: number): CardStep =>
     { kind: 'look', orientation: 'Bleeder at the top, not in the port of the line' },
   );
 
+const propped = step(
+  'propped',
+  'before lifting',
+  0,
+  'Where the fluid is to stay in, prop the pedal a third down, battery off for the lamps; it comes out before bleeding.',
+  'Propped, the ports are shut and no more runs out than the line holds.',
+  { obliged: false, hazard: 'Not with a master cylinder that may stick there.' },
+);
+/** On a motorcycle: what is laid ready for the banjo, and the night that the lever is tied. */
+const PAINT_COVERED = step(
+  'paint_covered',
+  'fit',
+  0,
+  'Cover fresh paint before any fluid moves; fill the hose before it is joined only with tray, cloth and spanner laid ready.',
+  'Fluid lifts fresh paint in minutes, and a filled hose runs while the bolt is looked for.',
+  { rig: 'motorcycle', ready: 'Banjo bolt: two new washers; a double one takes three and its longer bolt' },
+);
+const LEVER_TIED = step(
+  'lever_tied',
+  'after',
+  0,
+  'Bleed it, tie the lever to the grip overnight, and bleed it a second time in the morning.',
+  'Small bubbles climb by themselves in the night, and come out with the first strokes.',
+  { rig: 'motorcycle', at: 'vehicle' },
+);
+
 /** Cards of disc brakes. Source: handbook 55, cards 1 to 4, 9, 18; 58, A16, A20, A25, D01, D03, D16, D26, D27. */
 export const DISC_CARDS: readonly WorkCard[] = [
   card(
@@ -223,6 +249,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
     ['reseal', ...RENEWS],
     [
       crackWheel(),
+      propped,
       padsOut(3),
       pushedBack(2),
       unionCracked(2),
@@ -273,6 +300,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
       movedOver(2, 'plug and bleeder'),
       bracketOn(5, 'Bolt the bracket up, new bolts where they are one-use.'),
       bracketDrawn(3),
+      PAINT_COVERED,
       hoseJoined(5),
       bleederUp(1),
       step(
@@ -284,6 +312,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
         { kind: 'look' },
       ),
       pedalHigh(),
+      LEVER_TIED,
     ],
     ['floating', 'cable'],
   ),
@@ -394,6 +423,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
     ['reseal', ...RENEWS],
     [
       crackWheel(),
+      propped,
       padsOut(3),
       pushedBack(2),
       unionCracked(2),
@@ -483,6 +513,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
       movedOver(2, 'plug and bleeder'),
       bracketOn(5, 'Bolt it up, union started by hand before the bolts are tight.'),
       bracketDrawn(2),
+      PAINT_COVERED,
       hoseJoined(2, 'Draw the union up, new washers where it has them.'),
       bleederUp(1),
       step(
@@ -496,6 +527,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
         },
       ),
       pedalHigh(),
+      LEVER_TIED,
     ],
     ['fixed'],
   ),
@@ -635,7 +667,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
         'pads_in',
         'fit',
         3,
-        'Pads in, wear indicator to its side, faces dry; nothing on a lining.',
+        'Pads in with their shims, wear indicator to its side, faces dry; nothing on a lining.',
         'A pad that is wet on its face is scrap.',
         {
           ...{ enters: 'fitted', needs: [after('abutments'), record('arrived')], orientation: 'Wear indicator to its side' },
@@ -663,7 +695,15 @@ export const DISC_CARDS: readonly WorkCard[] = [
           ...{ kind: 'look', only: { rule: 'hardware', schools: ['worn'], picked: true } },
         },
       ),
-      pedalHigh(3),
+      step(
+        'bed_anew',
+        'after',
+        1,
+        'Used pads on a new rotor, or new ones on a used rotor: bedding is owed anew, by the product’s own steps.',
+        'A face that was worn to another rotor touches at its edges and glazes there.',
+        { kind: 'look' },
+      ),
+      pedalHigh(2),
     ],
   ),
 ];

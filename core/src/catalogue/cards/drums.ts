@@ -173,7 +173,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
   card(
     'shoes',
     'Drum unit',
-    ['shoes', 'parking_shoes'],
+    ['shoes'],
     ['reline', ...RENEWS],
     [
       step(
@@ -248,7 +248,8 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         'Lever, strut and top spring joined before the shoes go over the hub; shorter lining forward where they are unlike.',
         'Behind the hub there is no room for a hand, and leading and trailing shoes change places unseen.',
         {
-          orientation: 'Which shoe leads: shorter lining forward in a duo-servo brake, primary spring first',
+          orientation:
+            'Duo-servo: shorter lining forward, primary spring first. Two leading: both tips forward, cylinders and plates handed. Snail cams: outward while the wheel turns forward.',
         },
       ),
       step(
@@ -321,6 +322,108 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         'Pull the lever once more before the drum goes on for good.',
         'A link beside its slot is seen now or heard later.',
         { kind: 'look', needs: [after('adjusters_in')] },
+      ),
+    ],
+  ),
+  card(
+    'parking_shoes',
+    'Parking shoes in the rotor',
+    ['parking_shoes'],
+    ['reline', ...RENEWS],
+    [
+      step('slack', 'strip', 2, 'Slacken the cable in the cabin.', 'Under load it holds the shoes on, and the rotor with them.'),
+      step(
+        'off',
+        'strip',
+        4,
+        'Shoes off; each spring and the adjuster by a picture.',
+        'The springs of the two sides cross, and look alike.',
+        {
+          ...{ kind: 'picture', enters: 'removed', needs: [after('slack')], hazard: drumsOff },
+        },
+      ),
+      step('plate', 'clean', 4, 'Wash plate and contact places wet.', 'A groove catches the shoe: it drags or does not come on.', {
+        at: 'vehicle',
+      }),
+      step(
+        'adjuster',
+        'clean',
+        4,
+        'Clean the adjuster, anti-seize on its thread; see which way it turns with the rotor off.',
+        'Through the hole of the rotor nobody sees which way is on.',
+        {
+          ...{ lubricant: lubricant('anti_seize', 'on the thread of the adjuster', 'where it can fly on a lining') },
+          orientation: 'Which way tightens, as seen from where the tool goes in',
+        },
+      ),
+      step(
+        'stripped',
+        'finish',
+        12,
+        'Strip the old lining, clean the platform to metal, true the shoe.',
+        'Rust under a lining lifts it off.',
+        {
+          ...{ of: ['reline'] as const, at: 'bench', hazard: 'No grinding or drilling unless asbestos is excluded by test or invoice.' },
+        },
+      ),
+      step(
+        'lined',
+        'finish',
+        15,
+        'Rivet or bond the lining by its slip; arc it to its rotor.',
+        'A lining that meets its drum at the ends only holds nothing on a slope.',
+        {
+          ...{ of: ['reline'] as const, at: 'bench', enters: 'relined', takes: [piece('Rivets', 8)], needs: [after('stripped')] },
+        },
+      ),
+      step(
+        'lever_over',
+        'assemble',
+        6,
+        'Move lever and link over, pin and clip new.',
+        'The lever is handed, and the new shoe comes without it.',
+        { ...RENEWED, needs: [record('arrived')] },
+      ),
+      step(
+        'on',
+        'assemble',
+        10,
+        'Shoes and springs on, grease only where shoe meets plate, adjuster all the way in.',
+        'With the adjuster out the rotor does not go over.',
+        {
+          ...{ at: 'vehicle', enters: 'fitted', needs: [after('plate'), after('adjuster')], lubricant: PLATE },
+          hazard: 'Glasses: a spring that slips flies.',
+        },
+      ),
+      step('hardware_new', 'assemble', 1, 'New springs, steady pins and clips.', 'A spring that was blue once is soft for good.', {
+        ...{ takes: [piece('Spring and clip set')], only: { rule: 'hardware', schools: ['always'], picked: false } },
+      }),
+      step(
+        'hardware_looked',
+        'assemble',
+        1,
+        'Springs measured and looked at one by one; only what is worn is new.',
+        'Four springs of different strength are never four alike.',
+        {
+          ...{ kind: 'look', only: { rule: 'hardware', schools: ['worn'], picked: true } },
+        },
+      ),
+      step(
+        'touching',
+        'fit',
+        6,
+        'Rotor on; adjuster by turns from contact, shoes just touching, both sides alike.',
+        'Just touching alone drags when warm: so many clicks back as the book has.',
+        { kind: 'figure', needs: [after('on')] },
+      ),
+      step('cable', 'fit', 5, 'Cable last.', 'Set before the shoes it takes up what the shoes should.', { needs: [after('touching')] }),
+      step(
+        'bedded',
+        'after',
+        3,
+        'Bed them by their own procedure: a few stops by the lever alone, from walking pace.',
+        'They never wear in by driving: the pedal does not touch them.',
+        { kind: 'look', needs: [after('cable')] },
       ),
     ],
   ),
@@ -484,9 +587,17 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         { ...RENEWED, kind: 'torque', needs: [after('wedge')] },
       ),
       step(
+        'measured',
+        'fit',
+        2,
+        'Measure the shoes from the axle at both ends: adjuster side up to 1.5 mm high.',
+        'Off centre, one end wears and the other never touches.',
+        { ...RENEWED, kind: 'figure', needs: [after('plate_nut')] },
+      ),
+      step(
         'float',
         'fit',
-        4,
+        2,
         'Feel the float by hand; pin head out at the front axle, split pin trimmed.',
         'Without float the shoes cannot find their own middle.',
         { ...RENEWED, kind: 'look', needs: [after('plate_nut')] },

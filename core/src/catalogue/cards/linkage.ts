@@ -132,14 +132,33 @@ export const LINKAGE_CARDS: readonly WorkCard[] = [
           lubricant: lubricant('plate_grease', 'in the guides', 'where it drips on a brake'),
         },
       ),
+      step('comes_back', 'after', 1, 'All rods off: the pedal or lever comes back by itself.', 'One that hangs is blamed on the brakes.', {
+        kind: 'look',
+      }),
       step(
-        'set',
+        'shaft_stop',
         'after',
-        10,
-        'Shoes set first, then the linkage to length without load; equaliser level, wheels start alike at half travel.',
+        1,
+        'Shoes set first, then the cross shaft on its stop.',
         'Wear taken up at the cable leaves the shoes half on.',
-        { kind: 'figure', needs: [after('laid'), record('shoes_set')] },
+        { needs: [after('laid'), record('shoes_set')] },
       ),
+      step(
+        'to_length',
+        'after',
+        4,
+        'Rods or cables to length without load, equal thread at both ends, locked, clevis pins split.',
+        'Set under load they are short, and the wheels drag when warm.',
+        { kind: 'figure', needs: [after('shaft_stop')] },
+      ),
+      step('equaliser', 'after', 1, 'Equaliser level; lever at or under 90° at contact.', 'Off level one wheel does the work.', {
+        kind: 'look',
+        needs: [after('to_length')],
+      }),
+      step('set', 'after', 3, 'Wheels start alike at half travel.', 'What starts late never holds.', {
+        kind: 'figure',
+        needs: [after('equaliser')],
+      }),
       step(
         'released',
         'after',

@@ -5,6 +5,10 @@ import type { OptionId } from '../repairOptions.ts';
 export const STEP_GROUPS = ['before lifting', 'strip', 'clean', 'finish', 'gauge', 'assemble', 'fit', 'after'] as const;
 export type StepGroup = (typeof STEP_GROUPS)[number];
 
+/** Kinds of vehicle with steps of their own: those worked by a lever at the handlebar. */
+export const RIGS = ['motorcycle'] as const;
+export type Rig = (typeof RIGS)[number];
+
 /** What a step is: done by hand, looked at, gauged, drawn up to a figure, pictured, or waited for. */
 export const STEP_KINDS = ['do', 'look', 'figure', 'torque', 'picture', 'wait'] as const;
 type StepKind = (typeof STEP_KINDS)[number];
@@ -81,6 +85,8 @@ export interface CardStep {
   readonly second: boolean;
   /** The record of the part that closes it; null where it is closed by being told. */
   readonly enters: StepRecord | null;
+  /** The kind of vehicle that it is done on alone; null on any. */
+  readonly rig: Rig | null;
 }
 
 /** The school that a shop follows in a house rule; null where it has picked none. */
@@ -111,7 +117,7 @@ type StepMore = Partial<Omit<CardStep, 'id' | 'group' | 'minutes' | 'words' | 'w
 export const step = (id: string, group: StepGroup, minutes: number, words: string, why: string, more: StepMore = {}): CardStep => ({
   ...{ id, group, words, why, minutes, waits: null, takes: [], of: [], by: null, only: null, needs: [], lubricant: null },
   ...{ kind: 'do', at: group === 'clean' || group === 'assemble' || group === 'gauge' ? 'bench' : 'vehicle' },
-  ...{ orientation: '', ready: '', hazard: '', obliged: true, second: false, enters: null },
+  ...{ orientation: '', ready: '', hazard: '', obliged: true, second: false, enters: null, rig: null },
   ...more,
 });
 export const piece = (name: string, count = 1): CardPiece => ({ name, count });

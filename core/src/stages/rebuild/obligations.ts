@@ -111,9 +111,10 @@ export function rebuildObligations({ history, components, proofStatus: standing,
       }),
     );
   const events = history.active(records.operationEvents);
+  const facts = { history, at: today, places: standing.places };
   const cards = components.flatMap((c) => {
     const run = runAt(history, c.slot.id);
-    const state = run && isOfDecision(history, run) ? cardState(history, run, today) : null;
+    const state = run && isOfDecision(history, run) ? cardState(history, run, today, facts) : null;
     if (state === null) return [];
     return [
       obligation(
@@ -129,7 +130,7 @@ export function rebuildObligations({ history, components, proofStatus: standing,
   });
   const tried = new Set(history.active(records.ladderTries).flatMap((t) => (t.jobId === records.job.id ? [t.slotId] : [])));
   const freed = components.flatMap((c) => {
-    const state = tried.has(c.slot.id) ? ladderState(history, c.slot, today) : null;
+    const state = tried.has(c.slot.id) ? ladderState(history, c.slot, today, facts) : null;
     // Owed once, also where it was answered since.
     if (!state?.tries.some((t) => state.ladder.rungs.some((r) => r.id === t.rungId && r.owes.length > 0))) return [];
     const open = state.owes.length > 0;

@@ -2,7 +2,8 @@
 import { estimateOf, fightOrBuy } from '@dauer/core/estimate';
 import type { Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
-import { ladderState, type RungState, whyNotDone, whyNotTried } from '@dauer/core/readiness';
+import { isDuty } from '@dauer/core/ledger';
+import { ladderState, type RungState, triedAt, whyNotDone, whyNotTried } from '@dauer/core/readiness';
 import { fightWords, owesWords, rungWords, TRY_REFUSED } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import { timeNow } from '../../app/client.ts';
@@ -15,11 +16,14 @@ const props = defineProps<{ component: Component; writable: boolean }>();
 const job = useOpenJob();
 const session = useSession();
 const slot = computed(() => props.component.slot);
-const state = computed(() => ladderState(job.history, slot.value, job.today));
 const byHand = ref(false);
+/** What was tried, which is little to read; all of the ladder only where it is open. */
+const tried = computed(() => triedAt(job.history, slot.value));
 const seized = computed(() => props.component.findings.some((f) => f.code === 'seized'));
-const begun = computed(() => (state.value?.tries.length ?? 0) > 0);
-const open = computed(() => byHand.value || (begun.value && !state.value?.moves) || (state.value?.owes.length ?? 0) > 0);
+const begun = computed(() => (tried.value?.tries.length ?? 0) > 0);
+const owed = computed(() => job.state.obligations.some((o) => isDuty(o, 'freed') && o.slotId === slot.value.id && o.state === 'open'));
+const open = computed(() => byHand.value || (begun.value && !tried.value?.moves) || owed.value);
+const state = computed(() => (open.value ? ladderState(job.history, slot.value, job.today) : null));
 /** What fighting on costs beside another unit: said before the next rung. */
 const fight = computed(() => {
   if (!open.value || !session.may('technician')) return null;
@@ -69,11 +73,11 @@ const wrongMinutes = computed(() => (/^\d{1,3}$/.test(minutes.value) && Number(m
 </script>
 
 <template>
-  <div v-if="state && (open || writable)" class="ladder">
+  <div v-if="tried && (open || writable)" class="ladder">
     <button v-if="!open" class="link small" type="button" :aria-label="`${placeName(slot)} will not move`" @click="byHand = true">
       it will not move
     </button>
-    <template v-else>
+    <template v-else-if="state">
       <div class="top">
         <b class="plate-font">{{ state.ladder.name }}</b>
         <span class="second small">
