@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { estimateOf, fightOrBuy } from '@dauer/core/estimate';
+import { lastPartIn, whereabouts } from '@dauer/core/history';
 import type { Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import { isDuty } from '@dauer/core/ledger';
@@ -19,6 +20,12 @@ const slot = computed(() => props.component.slot);
 const byHand = ref(false);
 /** What was tried, which is little to read; all of the ladder only where it is open. */
 const tried = computed(() => triedAt(job.history, slot.value));
+/** Sent out: nothing is done to it here. */
+const away = computed(() => {
+  const events = job.history.active(job.history.records.partEvents);
+  const part = lastPartIn(slot.value.id, events);
+  return part !== null && whereabouts(part, events).at === 'away';
+});
 const seized = computed(() => props.component.findings.some((f) => f.code === 'seized'));
 const begun = computed(() => (tried.value?.tries.length ?? 0) > 0);
 const owed = computed(() => job.state.obligations.some((o) => isDuty(o, 'freed') && o.slotId === slot.value.id && o.state === 'open'));
@@ -73,7 +80,7 @@ const wrongMinutes = computed(() => (/^\d{1,3}$/.test(minutes.value) && Number(m
 </script>
 
 <template>
-  <div v-if="tried && (open || writable)" class="ladder">
+  <div v-if="tried && (open || (writable && !away))" class="ladder" :class="{ open }">
     <button v-if="!open" class="link small" type="button" :aria-label="`${placeName(slot)} will not move`" @click="byHand = true">
       it will not move
     </button>
@@ -141,7 +148,7 @@ const wrongMinutes = computed(() => (/^\d{1,3}$/.test(minutes.value) && Number(m
 </template>
 
 <style scoped>
-.ladder {
+.ladder.open {
   flex: 1 1 100%;
 }
 .top {

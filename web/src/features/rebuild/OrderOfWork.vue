@@ -56,12 +56,15 @@ function toBench(): void {
 </template>
 
 <style scoped>
-.order,
-.bench {
-  flex: 1 1 100%;
+.order {
+  flex: 1 1 240px;
+}
+.order[open] {
+  flex-basis: 100%;
 }
 .bench {
   display: flex;
+  flex: 0 0 auto;
   gap: var(--space-3);
   align-items: center;
 }
