@@ -106,6 +106,10 @@ describe('a card at the bench', () => {
     expect(whyNotBegun(t.history(), stale, NOW)).to.equal('other_card');
     expect(isOfDecision(t.history(), runAt(t.history(), t.at)!), 'of the decision before').to.equal(false);
     expect(t.begin('replace')).to.equal(null);
+    // Decided back, the card that was begun first goes on.
+    t.decide(t.at, 'reseal');
+    expect(t.now().run.option).to.equal('reseal');
+    expect(t.begin('reseal')).to.equal('running');
   });
 
   it('closes by its record what a record can tell, and not by being told', () => {

@@ -76,10 +76,11 @@ export function cardContent(
   return { cardId: card.id, steps: inHand ? steps.filter((s) => s.at !== 'vehicle') : steps };
 }
 
-/** The card that runs at a place, by what was begun last; null where none does. */
+/** The card that runs at a place: of what is decided there, else what was begun last; null where none does. */
 export function runAt(history: JobHistory, slotId: string): CardRun | null {
   const { cardRuns, job } = history.records;
-  return history.active(cardRuns).findLast((r) => r.jobId === job.id && r.slotId === slotId) ?? null;
+  const here = history.active(cardRuns).filter((r) => r.jobId === job.id && r.slotId === slotId);
+  return here.findLast((r) => isOfDecision(history, r)) ?? here.at(-1) ?? null;
 }
 
 /** Whether a card is still of what is decided at its place: another decision has another card. */

@@ -1,24 +1,25 @@
 <script setup lang="ts">
 import { type Gate, OPTION_NAME } from '@dauer/core/catalogue';
-import { counterpart, placeName } from '@dauer/core/layout';
+import { placeName } from '@dauer/core/layout';
 import type { CardTellKind } from '@dauer/core/ledger';
-import { type CardState, cardState, closesBy, runAt, type StepState, whyNotTold } from '@dauer/core/readiness';
-import { fastenerName, STEP_KIND_NAME, timeWords } from '@dauer/core/wording';
+import { type CardState, closesBy, type StepState, whyNotTold } from '@dauer/core/readiness';
+import { fastenerName, timeWords } from '@dauer/core/wording';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { timeNow } from '../../../app/client.ts';
 import { useSession } from '../../../app/session.ts';
 import { useSpeech } from '../../../app/speech.ts';
-import { dayText, timeText } from '../../../fittings/dates.ts';
 import WithNote from '../../../fittings/WithNote.vue';
 import { useOpenJob } from '../../../job/openJob.ts';
-import PictureRow from '../../../job/PictureRow.vue';
 import JointRows from '../JointRows.vue';
 import PartWork from '../PartWork.vue';
 import TorqueRow from '../TorqueRow.vue';
+import AllSteps from './AllSteps.vue';
+import BesideStep from './BesideStep.vue';
 import CardFoot from './CardFoot.vue';
 import CardRule from './CardRule.vue';
 import LubricantSymbol from './LubricantSymbol.vue';
 import StepNeeds from './StepNeeds.vue';
+import StepTold from './StepTold.vue';
 import { useCardKeys } from './useCardKeys.ts';
 
 /** One unit at the bench by its card: one step at a time, large; what stands before it, what it rests on, what the other side told. */
@@ -106,16 +107,6 @@ watch(
   () => at.value?.step.id,
   () => at.value && speech.say(at.value.step.words),
 );
-/** The same step at the other side, with what was told of it there: shown first. */
-const other = computed(() => counterpart(job.history.records.layout, slot.value) ?? null);
-const mirrored = computed(() => {
-  const run = other.value && runAt(job.history, other.value.id);
-  const state = run && cardState(job.history, run, timeNow().at);
-  const step = state?.steps.find((s) => s.step.id === at.value?.step.id);
-  return step && (step.tell?.note || step.status === 'not_here') ? step.tell : null;
-});
-const otherPictures = computed(() => job.history.active(job.history.records.pictures).filter((p) => p.slotId === other.value?.id).length);
-const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged && s.status === 'open' && s !== at.value));
 const all = ref(false);
 /** What must not be pressed or pulled while this is worked on. */
 const locks = computed(() => job.state.context.proofStatus.locks);
@@ -139,15 +130,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
       <v-btn class="act slim" @click="emit('close')">Leave</v-btn>
     </div>
     <CardRule :steps="state.steps" :at="at.step.id" @pick="(id) => (picked = id)" />
-    <ol v-if="all" class="all" aria-label="All steps of this card">
-      <li v-for="(s, i) in state.steps" :key="s.step.id" :aria-current="s === at ? 'step' : undefined">
-        <span class="fig number">{{ i + 1 }}</span>
-        <button type="button" class="pick" @click="((picked = s.step.id), (all = false))">{{ s.step.words }}</button>
-        <span class="second small">
-          {{ s.status === 'done' ? STEP_KIND_NAME[s.step.kind] : s.status === 'not_here' ? 'not applicable' : s.ready ? 'open' : 'waits' }}
-        </span>
-      </li>
-    </ol>
+    <AllSteps v-if="all" :steps="state.steps" :at="at" @pick="(id) => ((picked = id), (all = false))" />
     <div v-else class="two">
       <div class="step">
         <h2 ref="heading" tabindex="-1" class="words">{{ at.step.words }}</h2>
@@ -173,22 +156,13 @@ const locks = computed(() => job.state.context.proofStatus.locks);
           @pick="(id) => (picked = id)"
         />
         <p v-if="refused" class="problem" role="alert">{{ refused }}</p>
-        <div v-if="at.status !== 'open'" class="told">
-          <p>
-            <b>{{ at.status === 'not_here' ? 'Not applicable here' : 'Told' }}{{ at.tell?.note ? ':' : '' }}</b>
-            {{ at.tell?.note }}
-            <span v-if="at.tell ?? at.closedBy" class="second small">
-              {{ job.by((at.tell ?? at.closedBy)!) }}, {{ dayText((at.tell ?? at.closedBy)!.happenedAt) }}
-              {{ timeText((at.tell ?? at.closedBy)!.happenedAt) }}{{ at.closedBy ? ', by the record' : '' }}
-            </span>
-            <button v-if="writable && at.tell" class="link small" type="button" @click="job.takeBack(at.tell.id)">Take back</button>
-          </p>
-          <p v-if="at.seconded" class="second small">Seconded by {{ job.by(at.seconded) }}, {{ dayText(at.seconded.happenedAt) }}</p>
-          <v-btn v-else-if="at.owesSecond && writable" class="act" :disabled="refusal('seconded') !== null" @click="tell('seconded')">
-            Looked at by {{ session.person?.name ?? 'a second person' }}
-          </v-btn>
-          <p v-if="at.owesSecond && refusal('seconded') !== null" class="second small">{{ refusal('seconded') }}</p>
-        </div>
+        <StepTold
+          v-if="at.status !== 'open'"
+          :at="at"
+          :writable="writable"
+          :refused="at.owesSecond ? refusal('seconded') : null"
+          @second="tell('seconded')"
+        />
         <form v-else-if="asking" class="not" @submit.prevent="sayNotHere">
           <v-text-field v-model="why" v-focus label="Not applicable here, because" maxlength="300" />
           <v-btn class="act main" type="submit" :disabled="why.trim().length < 3">So it is</v-btn>
@@ -211,32 +185,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
           </template>
         </template>
       </div>
-      <aside class="beside" aria-label="Beside this step">
-        <template v-if="other && (mirrored || otherPictures > 0)">
-          <h3>{{ placeName(other) }}, first</h3>
-          <p v-if="mirrored">
-            “{{ mirrored.note }}”
-            <span class="second small">{{ job.by(mirrored) }}, {{ dayText(mirrored.happenedAt) }}</span>
-          </p>
-          <PictureRow
-            v-if="otherPictures > 0"
-            of="place"
-            :slot-id="other.id"
-            :label="`Pictures of the ${placeName(other).toLowerCase()}`"
-          />
-        </template>
-        <h3>Pictures</h3>
-        <PictureRow of="place" :slot-id="slot.id" label="Take a picture" />
-        <template v-if="leftOpen.length > 0">
-          <h3>Before this closes</h3>
-          <ul class="left">
-            <li v-for="s in leftOpen.slice(0, 6)" :key="s.step.id">
-              <button type="button" class="link small" @click="picked = s.step.id">{{ s.step.words }}</button>
-            </li>
-            <li v-if="leftOpen.length > 6" class="second small">and {{ leftOpen.length - 6 }} more</li>
-          </ul>
-        </template>
-      </aside>
+      <BesideStep :state="state" :at="at" @pick="(id) => (picked = id)" />
     </div>
     <CardFoot
       :at="at"
@@ -323,49 +272,6 @@ const locks = computed(() => job.state.context.proofStatus.locks);
   gap: var(--space-2);
   grid-template-columns: minmax(0, 1fr) auto auto;
   align-items: start;
-}
-.beside {
-  display: grid;
-  gap: var(--space-2);
-  align-content: start;
-}
-.beside h3 {
-  border-bottom: var(--line-hair) solid var(--ink);
-}
-.left {
-  display: grid;
-}
-.left .link {
-  text-align: left;
-}
-.all {
-  margin-top: var(--space-4);
-}
-.number {
-  width: 28px;
-  text-align: right;
-}
-.all .pick {
-  flex: 1;
-}
-.all li {
-  display: flex;
-  gap: var(--space-3);
-  align-items: center;
-  min-height: var(--touch);
-  border-bottom: var(--line-hair) solid var(--hair);
-}
-.all li[aria-current] {
-  background: var(--blue-tint);
-}
-.pick {
-  min-height: var(--touch);
-  background: none;
-  border: 0;
-  color: var(--blue);
-  font: 400 var(--type-body)/22px var(--text-font);
-  text-align: left;
-  cursor: pointer;
 }
 @media (max-width: 720px) {
   .head .second {

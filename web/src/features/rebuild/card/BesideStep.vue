@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { counterpart, placeName } from '@dauer/core/layout';
+import { type CardState, cardState, runAt, type StepState } from '@dauer/core/readiness';
+import { computed } from 'vue';
+import { timeNow } from '../../../app/client.ts';
+import { dayText } from '../../../fittings/dates.ts';
+import { useOpenJob } from '../../../job/openJob.ts';
+import PictureRow from '../../../job/PictureRow.vue';
+
+/** Beside a step: what was told of it at the other side, pictures, and what is owed before the card closes. */
+const props = defineProps<{ state: CardState; at: StepState }>();
+const emit = defineEmits<{ pick: [stepId: string] }>();
+const job = useOpenJob();
+/** The same step at the other side, with what was told of it there: shown first. */
+const other = computed(() => counterpart(job.history.records.layout, props.state.slot) ?? null);
+const mirrored = computed(() => {
+  const run = other.value && runAt(job.history, other.value.id);
+  const state = run && cardState(job.history, run, timeNow().at);
+  const step = state?.steps.find((s) => s.step.id === props.at.step.id);
+  return step && (step.tell?.note || step.status === 'not_here') ? step.tell : null;
+});
+const otherPictures = computed(() => job.history.active(job.history.records.pictures).filter((p) => p.slotId === other.value?.id).length);
+const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged && s.status === 'open' && s !== props.at));
+</script>
+
+<template>
+  <aside class="beside" aria-label="Beside this step">
+    <template v-if="other && (mirrored || otherPictures > 0)">
+      <h3>{{ placeName(other) }}, first</h3>
+      <p v-if="mirrored">
+        “{{ mirrored.note }}”
+        <span class="second small">{{ job.by(mirrored) }}, {{ dayText(mirrored.happenedAt) }}</span>
+      </p>
+      <PictureRow v-if="otherPictures > 0" of="place" :slot-id="other.id" :label="`Pictures of the ${placeName(other).toLowerCase()}`" />
+    </template>
+    <h3>Pictures</h3>
+    <PictureRow of="place" :slot-id="state.slot.id" label="Take a picture" />
+    <template v-if="leftOpen.length > 0">
+      <h3>Before this closes</h3>
+      <ul class="left">
+        <li v-for="s in leftOpen.slice(0, 6)" :key="s.step.id">
+          <button type="button" class="link small" @click="emit('pick', s.step.id)">{{ s.step.words }}</button>
+        </li>
+        <li v-if="leftOpen.length > 6" class="second small">and {{ leftOpen.length - 6 }} more</li>
+      </ul>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.beside {
+  display: grid;
+  gap: var(--space-2);
+  align-content: start;
+}
+.beside h3 {
+  border-bottom: var(--line-hair) solid var(--ink);
+}
+.left {
+  display: grid;
+}
+.left .link {
+  text-align: left;
+}
+</style>
