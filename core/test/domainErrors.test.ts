@@ -1,3 +1,4 @@
+import { adapterSetting } from '../src/metrology/torqueAdapter.ts';
 import { lineVolume } from '../src/hydraulics/volume.ts';
 import { expect } from 'chai';
 import { readdirSync, readFileSync } from 'node:fs';
@@ -62,6 +63,7 @@ const network = { faults: [{ id: 'a', prior: 0.1 }], observations: [{ id: 'o', l
 /** What is refused with a code, one way for each that no other test asserts. */
 const REFUSED: Readonly<Partial<Record<DomainErrorCode, () => unknown>>> = {
   bad_bore: () => lineVolume(0, 100),
+  bad_length: () => adapterSetting(10, { wrenchMm: 0, offsetMm: 35, angleDeg: 0 }),
   bad_table: () => readBench('teapot|rotor_thickness|a look|seized', new Set(['piston_seized'])),
   unknown_id: () => checkNetwork(network),
   too_few_points: () => liningCircle([{ angle: 0, distance: 100 }], 230),

@@ -8,6 +8,7 @@ export { asksForCheck, checkVerdict, goodTo, repeatStudy, roundedUp, tellsApart 
 export { type Runout, warpAt, wobbleAt } from './rotorRunout.ts';
 export { shoeArc } from './shoeArc.ts';
 export { type ChooseInput, chooseLifts, type Chosen, type Lifts, liningCircle, SHOE_ENDS } from './shoeCentring.ts';
+export { adapterSetting } from './torqueAdapter.ts';
 export { type LiveValue, stableValue } from './stableValue.ts';
 export { findOutliers } from './outliers.ts';
 export { runoutOf, type Taken } from './takenIn.ts';

@@ -23,7 +23,7 @@ export { REASON } from './en/duties.ts';
 export { CARD_REFUSED, CARD_TELL_NAME, GATE_WORDS, LUBRICANT_NAME, STEP_KIND_NAME, WORK_PLACE_NAME } from './en/cards.ts';
 export { owesWords, rungWords, TRY_REFUSED } from './en/ladders.ts';
 export { CLOSING_NAME, FLOW, SESSION_ALOUD, SESSION_REFUSED } from './en/session.ts';
-export { agreedWords, fastenerName, usualTorque } from './en/fasteners.ts';
+export { adapterWords, agreedWords, fastenerName, usualTorque } from './en/fasteners.ts';
 export {
   byline,
   careWords,

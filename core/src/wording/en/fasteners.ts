@@ -50,3 +50,7 @@ export function usualTorque(list: readonly GenericTorque[], agreed: (id: string)
   const each = list.map((t) => `${t.of} ${t.from} to ${t.to} N·m (${agreedWords(agreed(t.id))})`);
   return `Generic: ${each.join('; ')}. The maker’s figure goes before.`;
 }
+
+/** How a wrench was set with an adapter, as it goes with the record of a torque. */
+export const adapterWords = (offsetMm: string, angleDeg: string, settingNm: string): string =>
+  `adapter ${offsetMm} mm at ${angleDeg}°, set to ${settingNm} N·m`;

@@ -10,6 +10,7 @@ import { computed, ref } from 'vue';
 import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
+import AdapterSetting from './AdapterSetting.vue';
 import OnlyNow from '../../job/OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
@@ -37,6 +38,8 @@ const usual = computed(() => {
   return slot ? usualTorque(genericForUnit(slot.kind), agreedBeside(job.records, session.person?.id)) : '';
 });
 const wrenches = computed(() => job.state.records.gauges.filter((g) => g.kind === 'torque_wrench').map((g) => g.tag));
+/** How the wrench was set with an adapter; empty without one. */
+const adapted = ref('');
 const wrench = ref(wrenches.value[0] ?? '');
 /** Why it has to be set again: something loosened it since, or it lies off its target. */
 const off = computed(() => {
@@ -53,7 +56,7 @@ function log(): void {
     targetTyped: target.value,
     typed: value.value,
     unit: 'Nm',
-    wrench: wrench.value,
+    wrench: [wrench.value.trim(), adapted.value].filter(Boolean).join(', '),
   });
   open.value = false;
 }
@@ -95,6 +98,7 @@ function log(): void {
       />
       <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
       <v-text-field v-model="wrench" label="Wrench" />
+      <AdapterSetting v-model="adapted" :torque="value" />
       <v-btn class="act main" type="submit">Record</v-btn>
       <v-btn class="act" @click="open = false">Not yet</v-btn>
     </form>

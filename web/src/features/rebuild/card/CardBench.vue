@@ -248,7 +248,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
 }
 .why {
   color: var(--ink2);
-  font-size: 17px;
+  font-size: var(--type-tag);
   line-height: 25px;
 }
 .way b {

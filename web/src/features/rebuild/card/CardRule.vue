@@ -86,7 +86,7 @@ const skipped = (i: number): boolean => props.steps[i]?.status === 'open' && i <
   cursor: pointer;
 }
 .name {
-  font: 600 15px var(--plate-font);
+  font: 600 var(--type-paragraph) var(--plate-font);
   fill: var(--blue);
 }
 @media (max-width: 720px) {

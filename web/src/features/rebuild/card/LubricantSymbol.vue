@@ -51,7 +51,7 @@ figure {
 }
 svg {
   width: 64px;
-  height: 48px;
+  height: var(--strip);
   flex: none;
 }
 figcaption span {
