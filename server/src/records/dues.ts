@@ -67,6 +67,8 @@ async function markStale(tx: Tx): Promise<void> {
       .set({ fresh: false })
       .where(inArray(s.vehicleDue.vehicleId, [...vehicles]));
   const cursor = found ? written(found.mark) : await readCursor(db);
+  // Nothing is written where nothing happened: a list that is only read waits for no disk.
+  if (cursor === last?.cursor) return;
   await tx.insert(s.dueMark).values({ id: 1, cursor }).onConflictDoUpdate({ target: s.dueMark.id, set: { cursor } });
 }
 
