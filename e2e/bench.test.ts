@@ -151,7 +151,7 @@ describe('the measuring bench', function () {
 
   it('before a drum closes it, what can only be done now is done by a tap, or left by name', async () => {
     await page.goto(`${house.url}/jobs/${jobs.get('V 063') ?? ''}/rebuild`);
-    const plate = page.getByRole('note').filter({ hasText: 'Before the front left drum closes it' });
+    const plate = page.getByRole('note').filter({ hasText: 'Before the front right drum closes it' });
     await plate.waitFor();
     const leave = plate.getByRole('button', { name: /^Leave: / });
     const before = await leave.count();
@@ -172,7 +172,7 @@ describe('the measuring bench', function () {
     await page.reload();
     await plate.getByText('left by Tomasz Verrill').first().waitFor();
     // The other side has a plate of its own, and nothing of it was left.
-    const other = page.getByRole('note').filter({ hasText: 'Before the front right drum closes it' });
+    const other = page.getByRole('note').filter({ hasText: 'Before the rear right drum closes it' });
     expect(await other.getByText('left by').count()).to.equal(0);
   });
 
