@@ -73,7 +73,7 @@ watch([shown, open], () => {
 </template>
 
 <style scoped>
-.adapter {
+div.adapter {
   flex: 1 1 100%;
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
@@ -85,7 +85,7 @@ watch([shown, open], () => {
   margin-left: var(--space-1);
 }
 @media (max-width: 720px) {
-  .adapter {
+  div.adapter {
     grid-template-columns: minmax(0, 1fr);
   }
 }
