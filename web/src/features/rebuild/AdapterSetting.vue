@@ -59,7 +59,7 @@ watch([shown, open], () => {
     <v-text-field
       v-model="angle"
       density="compact"
-      label="Angle: 0 straight out, 90 across, 180 back"
+      label="Angle, °: 0 out, 90 across"
       inputmode="decimal"
       :error-messages="wrong.angle.value"
     />
