@@ -3,6 +3,7 @@ import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, partIn, whereabouts } from '../history/whereabouts.ts';
 import { type Slot, slotById } from '../layout/graph.ts';
 import type { LadderTry } from '../ledger/families/ladderTries.ts';
+import { millisecondsInHour } from '../quantity/calendar.ts';
 import { RUNG_MISSING, TRY_REFUSED } from '../wording/en/ladders.ts';
 import { eventsAt, type GateFacts, gateFacts, isHeld } from './cardGates.ts';
 
@@ -33,7 +34,6 @@ export interface LadderState {
   readonly owes: readonly RungOwes[];
 }
 
-const HOUR_MS = 3_600_000;
 const BORE_SETS: readonly string[] = ['bore_diameter', 'drum_diameter'];
 const [LEAST_MINUTES, MOST_MINUTES] = [1, 600];
 
@@ -97,7 +97,8 @@ export function ladderState(history: JobHistory, slot: Slot, at: string, facts: 
     const mine = tries.filter((t) => t.rungId === rung.id);
     const gate = rung.gates.find((g) => missingBefore(facts, slot, g));
     const last = mine.at(-1);
-    const until = last && !last.moved && rung.waits > 0 ? new Date(Date.parse(last.happenedAt) + rung.waits * HOUR_MS).toISOString() : null;
+    const until =
+      last && !last.moved && rung.waits > 0 ? new Date(Date.parse(last.happenedAt) + rung.waits * millisecondsInHour).toISOString() : null;
     return {
       rung,
       tries: mine,

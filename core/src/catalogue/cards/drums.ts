@@ -1,11 +1,28 @@
 import { RENEWS } from '../repairOptions.ts';
 import { WETTED, wetted } from './shared.ts';
-import { after, card, lubricant, piece, record, since, step, type WorkCard } from './types.ts';
+import { after, card, type CardStep, lubricant, piece, record, since, step, type WorkCard } from './types.ts';
 
 const BORE = { of: ['reseal', 'hone', 'sleeve'] as const };
 const RENEWED = { of: RENEWS };
 const PLATE = lubricant('plate_grease', 'only where the shoe meets the plate', 'near a lining');
 const drumsOff = 'Wet cleaning only: dust of a lining may hold asbestos.';
+
+/** Springs, pins and clips of a corner, by the house’s rule: all new, or looked at one by one. */
+const HARDWARE: readonly CardStep[] = [
+  step('hardware_new', 'assemble', 1, 'New springs, steady pins and clips.', 'A spring that was blue once is soft for good.', {
+    ...{ takes: [piece('Spring and clip set')], only: { rule: 'hardware', schools: ['always'], picked: false } },
+  }),
+  step(
+    'hardware_looked',
+    'assemble',
+    1,
+    'Springs measured and looked at one by one; only what is worn is new.',
+    'Four springs of different strength are never four alike.',
+    {
+      ...{ kind: 'look', only: { rule: 'hardware', schools: ['worn'], picked: true } },
+    },
+  ),
+];
 
 /** Cards of drum and band brakes. Source: handbook 55, cards 5 to 8 and 31; 58, D07, D09, D13, D17, A15, A45. */
 export const DRUM_CARDS: readonly WorkCard[] = [
@@ -282,19 +299,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         at: 'vehicle',
         needs: [after('springs')],
       }),
-      step('hardware_new', 'assemble', 1, 'New springs, steady pins and clips.', 'A spring that was blue once is soft for good.', {
-        ...{ takes: [piece('Spring and clip set')], only: { rule: 'hardware', schools: ['always'], picked: false } },
-      }),
-      step(
-        'hardware_looked',
-        'assemble',
-        1,
-        'Springs measured and looked at one by one; only what is worn is new.',
-        'Four springs of different strength are never four alike.',
-        {
-          ...{ kind: 'look', only: { rule: 'hardware', schools: ['worn'], picked: true } },
-        },
-      ),
+      ...HARDWARE,
       step(
         'centred',
         'fit',
@@ -395,19 +400,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
           hazard: 'Glasses: a spring that slips flies.',
         },
       ),
-      step('hardware_new', 'assemble', 1, 'New springs, steady pins and clips.', 'A spring that was blue once is soft for good.', {
-        ...{ takes: [piece('Spring and clip set')], only: { rule: 'hardware', schools: ['always'], picked: false } },
-      }),
-      step(
-        'hardware_looked',
-        'assemble',
-        1,
-        'Springs measured and looked at one by one; only what is worn is new.',
-        'Four springs of different strength are never four alike.',
-        {
-          ...{ kind: 'look', only: { rule: 'hardware', schools: ['worn'], picked: true } },
-        },
-      ),
+      ...HARDWARE,
       step(
         'touching',
         'fit',
