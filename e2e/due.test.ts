@@ -55,7 +55,7 @@ describe('what falls due', function () {
     expect(await months.count()).to.equal(12);
     await page.getByText('and what is overdue').waitFor();
     await months.nth(11).press('Enter');
-    expect(await months.nth(11).getAttribute('aria-pressed')).to.equal('true');
+    await page.locator('[aria-pressed=true]').and(months.nth(11)).waitFor();
   });
 
   it('a vehicle that stands is exercised in two taps, and is due three months on; one in the shop is not offered', async () => {

@@ -19,6 +19,8 @@ const SHARED = process.env['DAUER_TEST_DATABASE'];
 const TEMPLATE = 'demo_shop';
 const FILLING = 4687;
 
+/** How much of a page's work is told where a test failed on it, characters. */
+const SHOWN_OF_A_PAGE = 1500;
 /** How long a busy machine may take over one step, ms: a test says what is wrong, not how fast the machine is. */
 const SLOWEST = Number(process.env['DAUER_SLOWEST'] ?? 120000);
 
@@ -126,7 +128,7 @@ export class House {
   }
   /** Errors thrown in any page; there should be none. */
   readonly errors: string[] = [];
-  /** Where each page is, and what it says that went wrong. */
+  /** Where each page is, what it says that went wrong, and what its work shows. */
   async shown(): Promise<string[]> {
     const pages = this.contexts.flatMap((c) => c.pages());
     return Promise.all(
@@ -135,7 +137,12 @@ export class House {
           .getByRole('alert')
           .allInnerTexts()
           .catch(() => ['it cannot be read']);
-        return `${page.url().replace(this.url, '')} says “${said.join(' ')}”`;
+        const work = await page
+          .locator('.right, main')
+          .last()
+          .innerText({ timeout: 2000 })
+          .catch(() => '');
+        return `${page.url().replace(this.url, '')} says “${said.join(' ')}”; it shows “${work.slice(0, SHOWN_OF_A_PAGE)}”`;
       }),
     );
   }

@@ -101,7 +101,7 @@ describe('from the complaint to what may be at fault', function () {
     await page.keyboard.press('Enter');
     const said = panel().getByRole('button', { name: asked, exact: true });
     await page.waitForFunction((was) => document.querySelector('.causes ol')?.textContent !== was, weighed);
-    expect(await said.getAttribute('aria-pressed')).to.equal('true');
+    await said.and(page.locator('[aria-pressed=true]')).waitFor();
     // Nothing has moved: every cause and every card stands where it stood; what has come up stands after them.
     expect((await settled()).slice(0, order.length)).to.deep.equal(order);
     expect((await standing()).slice(0, where.length)).to.deep.equal(where);
@@ -174,7 +174,7 @@ describe('from the complaint to what may be at fault', function () {
     await page.getByRole('heading', { name: 'At the front left wheel' }).waitFor();
     const asked = page.getByRole('radiogroup', { name: 'Bearing play, Front left' });
     await asked.getByRole('radio', { name: 'Not seen' }).click();
-    expect(await asked.getByRole('radio', { name: 'Not seen' }).getAttribute('aria-checked')).to.equal('true');
+    await asked.getByRole('radio', { name: 'Not seen', checked: true }).waitFor();
     await page.getByRole('button', { name: 'All wheels' }).click();
     await page.getByRole('button', { name: 'Bearing play, Front left: not seen' }).waitFor();
     await allSent(page);

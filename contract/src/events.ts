@@ -4,7 +4,10 @@ import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { BLEED_EVENTS } from './bleedEvents.ts';
 import { CARD_EVENTS } from './cardEvents.ts';
+import { LINE_EVENTS } from './lineEvents.ts';
+import { PARKING_EVENTS } from './parkingEvents.ts';
 import { SUPPLY_EVENTS } from './supplyEvents.ts';
+import { TIMER_EVENTS } from './timerEvents.ts';
 import { corner, day, fluidClass, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
 
 /** A record's own fields are exactly those that the core knows, so the two cannot drift apart. */
@@ -193,7 +196,7 @@ const partEventFields = {
 };
 const putInFields = {
   slotId: id,
-  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'made_safe', 'way_in', 'other']),
+  what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'made_safe', 'way_in', 'hung', 'other']),
   note: words(300),
 };
 
@@ -372,6 +375,9 @@ export const EVENTS = {
   causeLooks: { sent: sentBase.extend(causeFields), record: causeRecord },
   ...BLEED_EVENTS,
   ...CARD_EVENTS,
+  ...LINE_EVENTS,
+  ...PARKING_EVENTS,
+  ...TIMER_EVENTS,
   ...SUPPLY_EVENTS,
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },
 } as const satisfies Readonly<Record<ledger.EventList, { readonly sent: z.ZodType; readonly record: z.ZodType }>>;

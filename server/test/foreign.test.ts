@@ -23,6 +23,7 @@ const ORDER = {
   ...{ supplierId: SUPPLIER, supplier: 'Turner', name: 'Puller', partNumber: null, supply: 'piece', count: 1, places: [], need: null },
   ...{ price: 4000, core: null, shopsOwn: true, note: '' },
 };
+const PARKED = { standsOn: 'stands', heldBy: 'Four stands, chocks', knows: 'Ines' };
 const BEDDING = { product: 'Pads 12', steps: [{ stops: 10, fromKmh: 50, toKmh: 10, coolS: 30 }], source: 'Its slip' };
 const SESSION = {
   ...{ circuits: [1], method: 'vacuum', product: 'Fluid', fluidClass: '4', fullMl: 200, safeMl: 40, strokeMl: 20 },
@@ -97,6 +98,9 @@ describe('what is told of one vehicle', function () {
     await shop.technician.ask('POST', '/api/lots', LOT);
     foreign['lineId'] = await stored('order-lines', ORDER);
     foreign['sendOutId'] = await stored('send-outs', sendOut(slotId, foreign['partId']));
+    foreign['timerId'] = await stored('timers', { slotId, process: 'soak', minutes: 1440 });
+    foreign['parkingId'] = await stored('parkings', PARKED);
+    await stored('take-overs', { parkingId: foreign['parkingId'] });
   });
   after(() => shop.close());
 
@@ -153,12 +157,25 @@ describe('what is told of one vehicle', function () {
       operations: () => ({ slotId, title: 'Wash', attendedMinutes: 5 }),
       cardRuns: () => card(mine, 'FR'),
       cardTells: async () => ({ runId: await begun(mine), stepId: 'hub_face', kind: 'not_here', note: 'new hub' }),
+      lineShapes: () => ({
+        ...{ connectionId: line.id, outsideMm: 4.75, bendRadiusMm: 15, slackMm: 0, by: 'wire' },
+        stretches: [{ lengthMm: 300, deflectionDeg: 0, turnDeg: 0 }],
+        first: { flare: 'double', thread: 'M10 x 1', usedMm: 2.5 },
+        last: { flare: 'double', thread: 'M10 x 1', usedMm: 2.5 },
+      }),
+      timers: () => ({ slotId, process: 'soak', minutes: 1440 }),
+      timerSteps: async () => ({
+        ...{ timerId: await own('timers', { slotId, process: 'dry', minutes: 120 }), kind: 'broken_off', note: 'wet again' },
+      }),
+      parkings: () => PARKED,
+      // The one that was just parked.
+      takeOvers: async () => ({ parkingId: (await shop.technician.file(mine.jobId)).parkings[0]!.id }),
       ladderTries: () => ({ slotId, ladderId: 'rotor', rungId: 'soak', moved: false, minutes: 5 }),
       operationEvents: async () => ({
         ...{ operationId: await own('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 }), kind: 'start', note: '' },
       }),
       torques: () => ({ slotId, point: 'x', targetTyped: '100', typed: '100', unit: 'Nm', wrench: 'W' }),
-      bleedPulls: () => ({ slotId: mine.slot('bleeder', 'FL'), volumeTyped: '10 ml', colour: 'clear', air: 'none', closed: false }),
+      bleedPulls: () => ({ slotId: mine.slot('bleeder', 'FL'), volumeTyped: '300 ml', colour: 'clear', air: 'none', closed: true }),
       beddingPlans: () => BEDDING,
       beddingStops: async () => ({ planId: await own('bedding-plans', BEDDING), step: 0 }),
       exercises: () => ({ what: 'driven' }),

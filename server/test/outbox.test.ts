@@ -22,7 +22,7 @@ const jobId = kept.items[0]!.jobId;
 const ELSEWHERE: readonly EventList[] = [
   ...(['fluidSamples', 'pictures', 'partCorrections', 'voids', 'afterCares', 'afterPulls', 'amendments'] as const),
   ...(['partFacts', 'orderLooks', 'lotUses', 'bleedSessions', 'bleedSteps', 'exercises', 'beddingPlans', 'beddingStops'] as const),
-  ...(['cardRuns', 'cardTells', 'ladderTries'] as const),
+  ...(['cardRuns', 'cardTells', 'ladderTries', 'lineShapes', 'timers', 'timerSteps', 'parkings', 'takeOvers'] as const),
 ];
 
 describe('an outbox that an earlier program filled', function () {

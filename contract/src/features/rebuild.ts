@@ -21,5 +21,15 @@ export const rebuild = {
     'Tells of a step of a running card: done, not applicable, seconded, or a gate before it passed',
   ),
   recordTry: eventEndpoint('rebuild', EVENTS.ladderTries, 'ladder-tries', 'Records a try at freeing what will not move'),
+  recordLineShape: eventEndpoint('rebuild', EVENTS.lineShapes, 'line-shapes', 'Records how a line is measured and to be made'),
+  startClock: eventEndpoint('rebuild', EVENTS.timers, 'timers', 'Starts the clock of a process at a place'),
+  tellClock: eventEndpoint(
+    'rebuild',
+    EVENTS.timerSteps,
+    'timer-steps',
+    'Tells of a running clock: the part measured, at its end, or broken off',
+  ),
+  parkJob: eventEndpoint('rebuild', EVENTS.parkings, 'parkings', 'Leaves a job for longer than a night'),
+  takeOverJob: eventEndpoint('rebuild', EVENTS.takeOvers, 'take-overs', 'Takes a parked job over, having read how it was left'),
   recordTorque: eventEndpoint('rebuild', EVENTS.torques, 'torques', 'Records a torque'),
 };

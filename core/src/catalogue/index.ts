@@ -51,6 +51,7 @@ export {
 export { HOUSE_RULES, houseRule, type HouseRule } from './houseRules.ts';
 export { type Ladder, ladderFor, ladderRung, LADDERS, type Rung } from './ladders.ts';
 export { workFor } from './operations.ts';
+export { HEATED_METALS, type HeatedMetal, type Process, PROCESS_IDS, type ProcessId, PROCESSES } from './processes.ts';
 export type { Followed } from './cards/types.ts';
 export {
   countsFor,

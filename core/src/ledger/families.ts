@@ -28,6 +28,7 @@ import { jointEvents } from './families/jointEvents.ts';
 import { ladderTries } from './families/ladderTries.ts';
 import { leavings } from './families/leavings.ts';
 import { leftItems } from './families/leftItems.ts';
+import { lineShapes } from './families/lineShapes.ts';
 import { lotUses } from './families/lotUses.ts';
 import { observations } from './families/observations.ts';
 import { operationEvents } from './families/operationEvents.ts';
@@ -36,6 +37,7 @@ import { orderLines } from './families/orderLines.ts';
 import { orderLooks } from './families/orderLooks.ts';
 import { orderSteps } from './families/orderSteps.ts';
 import { ownerChoices } from './families/ownerChoices.ts';
+import { parkings } from './families/parkings.ts';
 import { partCorrections } from './families/partCorrections.ts';
 import { partEvents } from './families/partEvents.ts';
 import { partFacts } from './families/partFacts.ts';
@@ -49,7 +51,10 @@ import { sendOuts } from './families/sendOuts.ts';
 import { setMoves } from './families/setMoves.ts';
 import { sets } from './families/sets.ts';
 import { takeBacks } from './families/takeBacks.ts';
+import { takeOvers } from './families/takeOvers.ts';
 import { takenOuts } from './families/takenOuts.ts';
+import { timers } from './families/timers.ts';
+import { timerSteps } from './families/timerSteps.ts';
 import { torques } from './families/torques.ts';
 import { voids } from './families/voids.ts';
 import type { DeriveFacts, FamilyDescriptor, RecordOf } from './family.ts';
@@ -82,6 +87,9 @@ const FAMILIES = {
   cardRuns,
   cardTells,
   ladderTries,
+  lineShapes,
+  timers,
+  timerSteps,
   torques,
   bleedPulls,
   bleedSessions,
@@ -99,6 +107,8 @@ const FAMILIES = {
   partCorrections,
   putIns,
   takenOuts,
+  parkings,
+  takeOvers,
   takeBacks,
   pictures,
   intakeLooks,

@@ -77,6 +77,8 @@ export interface FamilyDescriptor<R extends EventBase = EventBase, S = R> {
   /** Whether one that was told in a job that is void counts for nothing. */
   dropsWhenVoid(record: R): boolean;
   readonly leastRole: 'reader' | 'technician' | 'lead';
+  /** Whether one is work at the vehicle: it waits while a job is parked, until somebody has read how it was left. */
+  waitsParked?(record: R): boolean;
   /** Whether it may wait on a device until the server is there. */
   readonly sending: 'queued' | 'online';
   /** Every field by which it names another thing. */

@@ -24,6 +24,7 @@ const TOLD = {
   },
   article: { kind: 'length', name: 'A figure of an article', from: 0.1, to: 20_000, less: 'is more than nothing', more: '20 m' },
   rated: { kind: 'temperature', name: 'A rated temperature', from: 50, to: 1200, less: 'lies above 50 °C', more: '1,200 °C' },
+  part_heat: { kind: 'temperature', name: 'A part', from: -20, to: 600, less: 'is not so cold', more: '600 °C' },
   water: { kind: 'ratio', name: 'Water', from: 0, to: 20, less: 'is not less than nothing', more: '20 %' },
   months: { kind: 'ratio', name: 'An interval', from: 1, to: 240, less: 'is a month at least', more: '240 months' },
   bled: { kind: 'volume', name: 'A volume', from: 0.05, to: 10_000, less: 'is more than nothing', more: '10 L at one bleeder' },

@@ -1,6 +1,7 @@
 import type { Gate } from '../catalogue/cards/types.ts';
 import { CURES_DAYS } from '../catalogue/lasting.ts';
 import type { OptionId } from '../catalogue/repairOptions.ts';
+import { curedByClock } from '../history/curing.ts';
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, partIn } from '../history/whereabouts.ts';
@@ -10,6 +11,7 @@ import { canBeOff } from '../layout/runs.ts';
 import { controlsOf } from '../layout/reach.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
+import type { PutIn } from '../ledger/families/putIns.ts';
 import { daysAfter } from '../quantity/calendar.ts';
 import { waitsForSupply } from '../supply/mayFit.ts';
 import { whyNotSealedIn } from './options.ts';
@@ -17,7 +19,8 @@ import { boardOn, lockOf } from './pedalLock.ts';
 import { isCharged } from './storedEnergy.ts';
 import { type PlaceState, placeStates } from './unitState.ts';
 
-const CAPS: readonly string[] = ['cap', 'plug', 'clamp'];
+/** What keeps an open port shut for the time being. */
+export const CAPS: readonly PutIn['what'][] = ['cap', 'plug', 'clamp'];
 /** What is pressed through shoes: they stand behind the same drum. */
 const SHOES: readonly Slot['kind'][] = ['shoes', 'parking_shoes'];
 
@@ -105,7 +108,10 @@ export function isHeld(facts: GateFacts, slot: Slot, gate: Gate): boolean {
     case 'bore_holds':
       return unitOf(layout, slot).every((s) => whyNotSealedIn(history, s) === null);
     case 'cured':
-      return !events.some((e) => e.kind === 'coated' && e.happenedAt.slice(0, 10) > daysAfter(at, -CURES_DAYS));
+      return !events.some(
+        (e) =>
+          e.kind === 'coated' && e.happenedAt.slice(0, 10) > daysAfter(at, -CURES_DAYS) && !curedByClock(history, slot.id, e.happenedAt),
+      );
     case 'arrived':
       return waitsForSupply(history, slot.id) === null;
     case 'resealed':

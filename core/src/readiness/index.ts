@@ -21,9 +21,11 @@ export { figureFault, figuresMissing, type ProofFigure } from './proofFigures.ts
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
 export { type LadderState, ladderState, type RungState, triedAt, whyNotTried } from './ladder.ts';
 export { optionsOf, whyNotHoned } from './options.ts';
+export { parkedNow, parkGaps, whyNotParked, whyNotTakenOver } from './parked.ts';
 export { boardOn } from './pedalLock.ts';
 export { whyNotSettled } from './settling.ts';
 export { asksLot, type Done, isTold, standsBefore, whyNotDone } from './workRefusal.ts';
 export { CLAMP_HOURS, type PlaceState } from './unitState.ts';
+export { timerStates, type TimerPhase, type TimerState, whyNotStarted, whyNotTimed } from './timers.ts';
 export { isCharged, letsGo } from './storedEnergy.ts';
 export { whyNotTakenBack } from './takenBack.ts';

@@ -32,7 +32,7 @@ export function stillIn(putIns: readonly PutIn[], takenOuts: readonly TakenOut[]
 }
 
 /** Put in, and in nobody's way: it is taken out again, and makes no press dangerous. */
-const HARMLESS: readonly PutIn['what'][] = ['chock', 'mask', 'made_safe', 'way_in'];
+const HARMLESS: readonly PutIn['what'][] = ['chock', 'mask', 'made_safe', 'way_in', 'hung'];
 
 interface Seen {
   readonly partEvents: readonly PartEvent[];

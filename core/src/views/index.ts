@@ -26,6 +26,7 @@ export {
 export { limitsNeeded, type NeededLimit } from './limitsOfVehicle.ts';
 export { historyOf } from './pastFigures.ts';
 export { mayMove } from './mayMove.ts';
+export { type ParkingCard, parkingCard } from './parkingCard.ts';
 export { type OnlyNow, onlyNow, onlyNowAtWheel, onlyNowInboard, onlyNowInside } from './onlyNow.ts';
 export { takenOutRefusal } from './takenOutRefusal.ts';
 export { type ProofStop, proofStops } from './proofStops.ts';

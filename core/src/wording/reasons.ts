@@ -1,6 +1,7 @@
 /** What sentences are made of where the storeys above make them: causes, typed, in no language. */
 
 import type { Slot } from '../layout/graph.ts';
+import type { Control } from '../layout/reach.ts';
 import type { PartEventKind } from '../ledger/families/partEvents.ts';
 import type { SupplyRefusal } from '../supply/mayFit.ts';
 import type { PutInKind } from '../ledger/families/putIns.ts';
@@ -14,6 +15,11 @@ export type PlaceCause =
   | { readonly kind: 'off' | 'away' | 'temporary' | 'came_loose' | 'came_missing' | 'came_unknown' }
   | { readonly kind: 'joint_open'; readonly joint: string }
   | { readonly kind: 'inside'; readonly what: PutInKind };
+
+/** What keeps a vehicle from being left for longer than a night. */
+export type ParkGap =
+  | { readonly kind: 'port' | 'bleeder' | 'hangs'; readonly slot: Slot }
+  | { readonly kind: 'board'; readonly control: Pick<Control, 'name' | 'slotId'> };
 
 /** What keeps a measurement from being taken at a place. */
 export type Hindrance =

@@ -4,6 +4,7 @@ import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
 import { incarnation } from '../db/schema.ts';
 import { requireOwn, writeDownAssumed } from '../records/ownership.ts';
+import { refuseParked } from '../records/parked.ts';
 import { withoutStruck } from '../records/strike.ts';
 import { idReused, sameContent } from './once.ts';
 import { HttpProblem, sqlState } from './problem.ts';
@@ -32,6 +33,7 @@ export async function addEvent<F extends EventFamily>(
   let record: unknown;
   try {
     await requireOwn(db, family, row);
+    await refuseParked(db, family, row);
     const { partId, slotId } = row as { readonly partId?: unknown; readonly slotId?: unknown };
     // What came with the vehicle without a word goes by the id of its place.
     if (typeof partId === 'string' && (slotId === null || partId === slotId) && row.jobId !== null)

@@ -136,18 +136,31 @@ export async function refreshDues(db: Database, most = AT_ONCE): Promise<number>
   });
 }
 
+/** What was read of each vehicle before, by the version of its row: what has not changed is not read again. */
+const readBefore = new WeakMap<Database, Map<string, { readonly version: string; readonly facts: DueFacts }>>();
+
 /** What falls due on every vehicle, as last worked out, the earliest first. */
 export async function readDues(db: Database): Promise<VehicleDue[]> {
-  const { id: vehicleId, tag, name, use, standsYears } = s.vehicle;
+  const before = readBefore.get(db);
+  const { id, tag, name, use, standsYears } = s.vehicle;
+  // A row that was written anew has another transaction.
   const rows = await db
-    .select({ vehicleId, tag, name, use, standsYears, facts: s.vehicleDue.facts })
+    .select({ vehicleId: id, tag, name, use, standsYears, version: sql<string>`${s.vehicleDue}.xmin::text` })
     .from(s.vehicleDue)
-    .innerJoin(s.vehicle, eq(s.vehicle.id, s.vehicleDue.vehicleId));
+    .innerJoin(s.vehicle, eq(id, s.vehicleDue.vehicleId));
+  const news = rows.filter((r) => before?.get(r.vehicleId)?.version !== r.version).map((r) => r.vehicleId);
+  const read = await db
+    .select({ vehicleId: s.vehicleDue.vehicleId, facts: s.vehicleDue.facts, version: sql<string>`${s.vehicleDue}.xmin::text` })
+    .from(s.vehicleDue)
+    .where(inArray(s.vehicleDue.vehicleId, news));
+  const now = new Map(before);
+  for (const { vehicleId, facts, version } of read) now.set(vehicleId, { facts, version });
+  readBefore.set(db, now);
   const first = (v: VehicleDue): string => v.dues[0]?.on ?? '9999';
   return rows
-    .map(({ facts, ...v }): VehicleDue => {
-      const reached = (km: number | null): boolean => km !== null && facts.km !== null && facts.km >= km;
-      return { ...v, ...facts, dues: facts.dues.map((d) => ({ ...d, reached: reached(d.km) })) };
+    .flatMap(({ version: _, ...v }): VehicleDue[] => {
+      const facts = now.get(v.vehicleId)?.facts;
+      return facts ? [{ ...v, ...facts }] : [];
     })
     .sort((a, b) => (first(a) < first(b) ? -1 : first(a) > first(b) ? 1 : a.tag < b.tag ? -1 : 1));
 }

@@ -26,6 +26,7 @@ export const bleedPulls: FamilyDescriptor<BleedPull, Pick<BleedPull, 'volumeType
   readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { slotId: 'place' },
   blackable: [],

@@ -36,6 +36,7 @@ export const bleedSessions: FamilyDescriptor<BleedSession> = {
   readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { ordered: 'place' },
   blackable: ['product', 'orderSource'],

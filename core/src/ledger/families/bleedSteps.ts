@@ -37,6 +37,7 @@ export const bleedSteps: FamilyDescriptor<BleedStepEvent> = {
   readWith: 'job',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { sessionId: 'event_of_job', slotId: 'place' },
   blackable: ['bottle'],

@@ -19,6 +19,7 @@ export const cardRuns: FamilyDescriptor<CardRun> = {
   readWith: 'job',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { slotId: 'place' },
   blackable: [],

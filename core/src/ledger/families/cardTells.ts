@@ -24,6 +24,7 @@ export const cardTells: FamilyDescriptor<CardTell> = {
   readWith: 'job',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { runId: 'event_of_job' },
   blackable: ['note'],

@@ -26,6 +26,7 @@ export const fluidServices: FamilyDescriptor<FluidService> = {
   readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: {},
   blackable: ['product', 'batch'],

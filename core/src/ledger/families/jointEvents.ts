@@ -26,6 +26,7 @@ export const jointEvents: FamilyDescriptor<JointEvent, Pick<JointEvent, 'typed'>
   readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { connectionId: 'line', slotId: 'place' },
   blackable: ['note'],

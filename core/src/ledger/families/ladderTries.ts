@@ -19,6 +19,7 @@ export const ladderTries: FamilyDescriptor<LadderTry> = {
   readWith: 'job',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { slotId: 'place' },
   blackable: ['note'],

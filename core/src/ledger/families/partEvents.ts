@@ -46,6 +46,8 @@ export const partEvents: FamilyDescriptor<PartEvent> = {
   readWith: 'places',
   release: 'frozen',
   late: 'late',
+  /** What goes to a firm or comes back is not at the vehicle, nor is how it came. */
+  waitsParked: ({ kind }) => !['found', 'sent', 'returned', ...CAME].includes(kind),
   /** That a part was found stays: the vehicle did not lose it. */
   dropsWhenVoid: (e) => e.kind !== 'found',
   /** Its part is looked at where part events are taken: a spare comes from another vehicle. */

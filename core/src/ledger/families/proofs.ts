@@ -24,6 +24,7 @@ export const proofs: FamilyDescriptor<Proof, { readonly roadTyped?: string | nul
   readWith: 'job',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { slotId: 'place', corner: 'corner' },
   blackable: ['note'],

@@ -1,7 +1,7 @@
 import type { JobEvent } from '../eventBase.ts';
 import { type FamilyDescriptor, PLAIN } from '../family.ts';
 
-export type PutInKind = 'block' | 'cap' | 'plug' | 'clamp' | 'mask' | 'tie' | 'chock' | 'board' | 'made_safe' | 'way_in' | 'other';
+export type PutInKind = 'block' | 'cap' | 'plug' | 'clamp' | 'mask' | 'tie' | 'chock' | 'board' | 'made_safe' | 'way_in' | 'hung' | 'other';
 
 /** Something put in at a place that must come out again. */
 export interface PutIn extends JobEvent {

@@ -12,6 +12,7 @@ export const takenOuts: FamilyDescriptor<TakenOut> = {
   readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { putInId: 'event_of_vehicle' },
   blackable: [],

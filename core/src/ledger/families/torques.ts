@@ -21,6 +21,7 @@ export const torques: FamilyDescriptor<Torque, Pick<Torque, 'targetTyped' | 'typ
   readWith: 'job',
   release: 'frozen',
   late: 'late',
+  waitsParked: () => true,
   dropsWhenVoid: () => true,
   names: { slotId: 'place' },
   blackable: ['wrench'],

@@ -13,6 +13,7 @@ export const PUT_IN_NAME: Readonly<Record<PutInKind, string>> = {
   board: 'Board over it',
   made_safe: 'Tanks drained, springs caged',
   way_in: 'Way in opened: body, floor or tank off',
+  hung: 'Wire that it hangs on',
   other: 'Something else',
 };
 

@@ -1,7 +1,18 @@
 import { fileUntil, openHistory } from '@dauer/core/history';
-import { cardLineRefusal, isCharged, whyNotBegun, whyNotTold, whyNotTried } from '@dauer/core/readiness';
+import {
+  cardLineRefusal,
+  isCharged,
+  whyNotBegun,
+  whyNotParked,
+  whyNotStarted,
+  whyNotTakenOver,
+  whyNotTimed,
+  whyNotTold,
+  whyNotTried,
+} from '@dauer/core/readiness';
 import { CARD_REFUSED, STORED } from '@dauer/core/wording';
 import { deriveJob, placeLock } from '@dauer/core/job';
+import { cutOfShape } from '@dauer/core/metrology';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
 import type { JointEventKind } from '@dauer/core/ledger';
 import type { Database } from '../../db/connect.ts';
@@ -9,6 +20,7 @@ import { corrected } from '../../platform/clock.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { eventHandler, oneAtATime } from '../../platform/handlers.ts';
+import { shopDay } from '../../records/ahead.ts';
 import { requireJoint } from '../../records/ownership.ts';
 import type { Handlers } from '../../platform/routes.ts';
 
@@ -76,6 +88,38 @@ export const rebuildHandlers = {
     const at = corrected(request, body.happenedAt);
     const why = whyNotTried(openHistory(fileUntil(records, at)), body, at);
     if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  /** Nothing is left for longer than a night while a port stands open, something hangs on its hose, or a pedal invites. */
+  parkJob: oneAtATime('parkings', async (body, { db, params, request }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.parkings.some((p) => p.id === body.id)) return;
+    const at = corrected(request, body.happenedAt);
+    const why = whyNotParked(openHistory(fileUntil(records, at)), body, await shopDay(db, at));
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  takeOverJob: oneAtATime('takeOvers', async (body, { db, params }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.takeOvers.some((t) => t.id === body.id)) return;
+    const why = whyNotTakenOver(openHistory(records), body.parkingId);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  startClock: oneAtATime('timers', async (body, { db, params, request }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.timers.some((t) => t.id === body.id)) return;
+    const at = corrected(request, body.happenedAt);
+    const why = whyNotStarted(openHistory(fileUntil(records, at)), body, at);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  tellClock: oneAtATime('timerSteps', async (body, { db, params, request }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.timerSteps.some((t) => t.id === body.id)) return;
+    const at = corrected(request, body.happenedAt);
+    const why = whyNotTimed(openHistory(fileUntil(records, at)), body, at);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  /** What no tube can be bent to is not kept as the shape of one. */
+  recordLineShape: eventHandler('lineShapes', (body) => {
+    cutOfShape(body);
   }),
   recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {
     await requireJoint(db, params.jobId, body.connectionId, body.slotId);

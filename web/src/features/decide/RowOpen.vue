@@ -99,6 +99,14 @@ const said = computed(() =>
 );
 const differs = (c: Component): string | null => sidesDiffer(job.records.layout, job.state.components, c);
 const apart = computed(() => all.value.length > 1 && row.value.members.some((c) => differs(c) !== null || c.against.length > 0));
+/** What stands open stays so under the hand: it opens by itself where places differ, and never shuts by itself. */
+const byItself = ref(apart.value);
+watch(apart, (now) => {
+  if (now) byItself.value = true;
+});
+function heldOpen(event: Event): void {
+  byItself.value = (event.target as HTMLDetailsElement).open;
+}
 const CONVERTING = [
   'Cylinder bore and push-rod length',
   'Residual valve in or out',
@@ -186,7 +194,7 @@ const CONVERTING = [
       <summary>What it counts: {{ counted.name.toLowerCase() }}</summary>
       <CostTerms :option="counted" :currency="currency" :writable="writable" :busy="busy" :problem="problem" @enter="enter" />
     </details>
-    <details class="counts" :open="apart">
+    <details class="counts" :open="byItself" @toggle="heldOpen">
       <summary>Each by itself, and why</summary>
       <DecisionRow
         v-for="c in all"
