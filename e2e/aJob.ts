@@ -130,7 +130,7 @@ export class AJob {
     // Of both sides of an axle, or inside a unit: by itself.
     if (!(await row.isVisible())) await this.page.getByText('Each by itself, and why').click();
     await row.getByRole('button', { name: option, exact: true }).click();
-    await row.locator('[aria-pressed=true]', { hasText: option }).waitFor({ timeout: 40000 }).catch(async (e) => { await this.page.screenshot({ path: '/tmp/dec.png', fullPage: true }); (await import('node:fs')).writeFileSync('/tmp/dec.html', await this.page.content()); throw e; });
+    await row.locator('[aria-pressed=true]', { hasText: option }).waitFor();
   }
   /** Seals a unit again, with what went in. */
   async reseal(name: string, lot: string): Promise<void> {

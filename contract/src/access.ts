@@ -25,6 +25,12 @@ export const ORDER_PDF = { path: '/api/orders.pdf', role: 'technician' } as cons
 export const PACKING_PDF = { path: '/api/packing.pdf', role: 'technician' } as const satisfies { path: string; role: Access };
 /** Where a hand-back sheet is fetched from as a PDF file. */
 export const SHEET_PDF = { path: '/api/jobs/:jobId/sheet.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
+/** The card for the windscreen of a parked vehicle, and a line drawn along a strip to be laid beside its tube, as PDF. */
+export const PARKING_PDF = { path: '/api/jobs/:jobId/parking.pdf', role: 'reader' } as const satisfies { path: string; role: Access };
+export const LINE_PDF = { path: '/api/jobs/:jobId/lines/:connectionId/strip.pdf', role: 'reader' } as const satisfies {
+  path: string;
+  role: Access;
+};
 /** Where the choice file of a sheet is fetched from: a page of its own for the owner. */
 export const CHOICE_FILE = { path: '/api/jobs/:jobId/offers/:id/choice-file', role: 'technician' } as const satisfies {
   path: string;

@@ -13,5 +13,6 @@ export * from './features/notices.ts';
 export type { VerdictChange } from './features/limits.ts';
 export { TRAFFIC_PAGE, TRAFFIC_VIEWS, type TrafficRow, type TrafficView } from './features/supply.ts';
 export type { DueItem, Letter, VehicleDue } from './features/due.ts';
+export type { RunningClock } from './features/rebuild.ts';
 export type { YardJob } from './features/yard.ts';
 export * from './problems.ts';

@@ -1,3 +1,4 @@
+import { stretchesOfPoints } from '../src/metrology/lineLength.ts';
 import { adapterSetting } from '../src/metrology/torqueAdapter.ts';
 import { lineVolume } from '../src/hydraulics/volume.ts';
 import { expect } from 'chai';
@@ -64,6 +65,17 @@ const network = { faults: [{ id: 'a', prior: 0.1 }], observations: [{ id: 'o', l
 const REFUSED: Readonly<Partial<Record<DomainErrorCode, () => unknown>>> = {
   bad_bore: () => lineVolume(0, 100),
   bad_length: () => adapterSetting(10, { wrenchMm: 0, offsetMm: 35, angleDeg: 0 }),
+  repeated_point: () =>
+    stretchesOfPoints([
+      [0, 0, 0],
+      [0, 0, 0],
+    ]),
+  doubles_back: () =>
+    stretchesOfPoints([
+      [0, 0, 0],
+      [9, 0, 0],
+      [1, 0, 0],
+    ]),
   bad_table: () => readBench('teapot|rotor_thickness|a look|seized', new Set(['piston_seized'])),
   unknown_id: () => checkNetwork(network),
   too_few_points: () => liningCircle([{ angle: 0, distance: 100 }], 230),

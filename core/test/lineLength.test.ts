@@ -1,6 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { lineLength, pointsOfStretches, type TubePoint, type TubeShape, type TubeStretch } from '../src/metrology/lineLength.ts';
+import {
+  cutOfShape,
+  lineLength,
+  pointsOfStretches,
+  stretchesOfPoints,
+  type TubePoint,
+  type TubeShape,
+  type TubeStretch,
+} from '../src/metrology/lineLength.ts';
 import { vectorTests } from './vectors.ts';
 
 interface Input {
@@ -47,7 +55,8 @@ function walked(points: readonly TubePoint[], radius: number): number {
     const bisector: TubePoint = [u[0] + v[0], u[1] + v[1], u[2] + v[2]];
     const size = Math.hypot(...bisector);
     const far = radius / Math.sin(half);
-    const centre: TubePoint = [0, 1, 2].map((k) => corner[k]! + (bisector[k]! / size) * far) as unknown as TubePoint;
+    const along = (k: 0 | 1 | 2): number => corner[k] + (bisector[k] / size) * far;
+    const centre: TubePoint = [along(0), along(1), along(2)];
     const chord = Math.hypot(a![0] - b![0], a![1] - b![1], a![2] - b![2]);
     expect(Math.hypot(a![0] - centre[0], a![1] - centre[1], a![2] - centre[2])).to.be.closeTo(radius, 1e-6);
     sum += 2 * radius * Math.asin(Math.min(1, chord / (2 * radius)));
@@ -106,6 +115,31 @@ describe('the length of a line, and where it is bent', () => {
     );
   });
 
+  it('is the same by points as by straights and bends, wherever in the vehicle it was measured', () => {
+    fc.assert(
+      fc.property(
+        stretches,
+        fc.tuple(fc.double({ min: -500, max: 500, noNaN: true }), fc.double({ min: 0, max: 6, noNaN: true })),
+        (s, [off, by]) => {
+          const elsewhere = pointsOfStretches(s).map(([x, y, z]): TubePoint => [
+            x * Math.cos(by) - z * Math.sin(by) + off,
+            y - off,
+            x * Math.sin(by) + z * Math.cos(by),
+          ]);
+          const end = { flare: 'double', thread: '', usedMm: 2.5 } as const;
+          const plain = { outsideMm: 4.75, bendRadiusMm: 15, slackMm: 0, first: end, last: end };
+          const one = cutOfShape({ ...plain, stretches: s });
+          const other = cutOfShape({ ...plain, stretches: stretchesOfPoints(elsewhere) });
+          expect(other.cutMm).to.be.closeTo(one.cutMm, 1e-6);
+          other.bends.forEach((b, i) => {
+            expect(b.markStartMm).to.be.closeTo(one.bends[i]!.markStartMm, 1e-6);
+            expect(Math.cos(((b.turnDeg - one.bends[i]!.turnDeg) * Math.PI) / 180)).to.be.closeTo(1, 1e-6);
+          });
+        },
+      ),
+    );
+  });
+
   it('is the same from the other end, but for its marks', () => {
     fc.assert(
       fc.property(stretches, (s) => {
@@ -129,6 +163,7 @@ describe('the length of a line, and where it is bent', () => {
     expect(() => lineLength({ ...straight, outsideMm: 0 })).to.throw('diameter');
     expect(() => lineLength({ ...straight, points: [[0, 0, Number.NaN], ...straight.points] })).to.throw('three figures');
     expect(() => pointsOfStretches([])).to.throw('two ends');
+    expect(() => stretchesOfPoints([[0, 0, 0]])).to.throw('two ends');
     expect(() => pointsOfStretches([{ lengthMm: 0, deflectionDeg: 0, turnDeg: 0 }])).to.throw('no length');
     // Without a bend none is too tight.
     expect(lineLength({ ...straight, bendRadiusMm: 1 }).cutMm).to.be.closeTo(113.6, 1e-9);

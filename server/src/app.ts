@@ -33,6 +33,7 @@ import { storeHandlers } from './features/parts/store.ts';
 import { supplyHandlers } from './features/parts/supply.ts';
 import { trafficHandlers } from './features/parts/traffic.ts';
 import { serveSheetPdf } from './features/prove/pdf.ts';
+import { serveRebuildPdf } from './features/rebuild/pdf.ts';
 import { serveLive } from './platform/live.ts';
 import { hearClocks } from './platform/clock.ts';
 import { LOGGING, requestId } from './platform/log.ts';
@@ -144,6 +145,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   });
   registerRoutes(app, connection.db, handlers);
   serveSheetPdf(app, connection.db);
+  serveRebuildPdf(app, connection.db);
   serveLetters(app, connection.db);
   servePaper(app, connection.db);
   serveChoiceFile(app, connection.db);

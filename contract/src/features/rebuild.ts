@@ -1,5 +1,23 @@
+import { z } from 'zod';
+import { endpoint, none } from '../endpoint.ts';
 import { eventEndpoint } from '../eventEndpoint.ts';
 import { EVENTS } from '../events.ts';
+import { id, instant } from '../primitives.ts';
+
+/** A clock of a process that has not been ended, wherever in the shop. */
+const runningClock = z.object({
+  timerId: id,
+  jobId: id,
+  tag: z.string(),
+  /** In words. */
+  place: z.string(),
+  /** Of which process, in words. */
+  what: z.string(),
+  minutes: z.number().int(),
+  /** When it is over; null while the part heats up. */
+  overAt: instant.nullable(),
+});
+export type RunningClock = z.infer<typeof runningClock>;
 
 export const rebuild = {
   recordTemporaryFitting: eventEndpoint('rebuild', EVENTS.putIns, 'put-ins', 'Enters something put in that must come out'),
@@ -22,6 +40,15 @@ export const rebuild = {
   ),
   recordTry: eventEndpoint('rebuild', EVENTS.ladderTries, 'ladder-tries', 'Records a try at freeing what will not move'),
   recordLineShape: eventEndpoint('rebuild', EVENTS.lineShapes, 'line-shapes', 'Records how a line is measured and to be made'),
+  clocks: endpoint({
+    ...none,
+    feature: 'rebuild',
+    method: 'GET',
+    path: '/api/clocks',
+    role: 'reader',
+    summary: 'The clocks of processes that run, of every open job, the next to be over first',
+    reply: z.array(runningClock),
+  }),
   startClock: eventEndpoint('rebuild', EVENTS.timers, 'timers', 'Starts the clock of a process at a place'),
   tellClock: eventEndpoint(
     'rebuild',

@@ -20,3 +20,4 @@ export { type Stray, strayRecords } from './strays.ts';
 export { moveTo, swapSides } from './swapSides.ts';
 export { lastPartIn, LEAVES, partHere, partIn, whereabouts } from './whereabouts.ts';
 export { workedBefore, type WorkedBefore } from './workedBefore.ts';
+export { shapeOf } from './lineShapes.ts';

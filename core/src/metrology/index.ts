@@ -8,7 +8,15 @@ export { asksForCheck, checkVerdict, goodTo, repeatStudy, roundedUp, tellsApart 
 export { type Runout, warpAt, wobbleAt } from './rotorRunout.ts';
 export { shoeArc } from './shoeArc.ts';
 export { type ChooseInput, chooseLifts, type Chosen, type Lifts, liningCircle, SHOE_ENDS } from './shoeCentring.ts';
-export { cutOfShape, pointsOfStretches, TIGHTEST_BEND, type TubeBend, type TubePoint } from './lineLength.ts';
+export {
+  cutOfShape,
+  pointsOfStretches,
+  stretchesOfPoints,
+  TIGHTEST_BEND,
+  type TubeBend,
+  type TubePoint,
+  type TubeStretch,
+} from './lineLength.ts';
 export { adapterSetting } from './torqueAdapter.ts';
 export { type LiveValue, stableValue } from './stableValue.ts';
 export { findOutliers } from './outliers.ts';

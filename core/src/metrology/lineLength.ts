@@ -23,7 +23,7 @@ export interface TubeBend {
   /** Which of the points it stands at, from 0. */
   readonly point: number;
   readonly deflectionDeg: number;
-  /** By how much the tube is turned about itself after the bend before, to the right seen from the first end, −180 to 180°; 0 for the first. */
+  /** By how much its plane is turned from that of the bend before, to the right seen along the tube from its first end, −180 to 180°; 0 for the first. */
   readonly turnDeg: number;
   /** From the corner to where the bend begins, mm. */
   readonly tangentMm: number;
@@ -47,7 +47,7 @@ export interface TubeStretch {
   readonly lengthMm: number;
   /** Change of direction at its end, 0 to under 180°; nothing at the last. */
   readonly deflectionDeg: number;
-  /** By how much the tube is turned about itself after the bend before, degrees. */
+  /** By how much its plane is turned from that of the bend before, as in `TubeBend`, degrees. */
   readonly turnDeg: number;
 }
 
@@ -90,7 +90,10 @@ function checkFigures({ points, bendRadiusMm, outsideMm, flareStartMm, flareEndM
     throw new DomainError('bad_length', 'A flare uses up nothing or more, and slack is nothing or more.');
 }
 
-function cornersOf({ points, bendRadiusMm, outsideMm }: TubeShape): { readonly corners: readonly Corner[]; readonly sumMm: number } {
+function cornersOf({ points, bendRadiusMm, outsideMm }: Pick<TubeShape, 'points' | 'bendRadiusMm' | 'outsideMm'>): {
+  readonly corners: readonly Corner[];
+  readonly sumMm: number;
+} {
   const legs = points.slice(1).map((p, i) => minus(p, points[i] ?? p));
   const twice = legs.findIndex((l) => long(l) === 0);
   if (twice >= 0) throw new DomainError('repeated_point', `Points ${twice + 1} and ${twice + 2} are the same.`);
@@ -183,6 +186,20 @@ export function pointsOfStretches(stretches: readonly TubeStretch[]): TubePoint[
     ahead = turnedAbout(ahead, axis, deflectionDeg);
   });
   return points;
+}
+
+/**
+ * Straights and bends of a tube that was measured by points; a point in line with its neighbours is none.
+ * @throws DomainError `too_few_points`, `repeated_point`, `doubles_back`
+ */
+export function stretchesOfPoints(points: readonly TubePoint[]): TubeStretch[] {
+  if (points.length < 2) throw new DomainError('too_few_points', 'A line has two ends at least.');
+  const { corners, sumMm } = cornersOf({ points, bendRadiusMm: Infinity, outsideMm: 0 });
+  return [...corners, null].map((c, i) => ({
+    lengthMm: (c?.alongMm ?? sumMm) - (corners[i - 1]?.alongMm ?? 0),
+    deflectionDeg: c?.deflectionDeg ?? 0,
+    turnDeg: c?.turnDeg ?? 0,
+  }));
 }
 
 /** A measured line with its points, and what it is cut and marked to. @throws DomainError as `pointsOfStretches` and `lineLength` */

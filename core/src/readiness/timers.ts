@@ -23,7 +23,7 @@ export interface TimerState {
   readonly since: string | null;
   /** ISO instant at which it is over; null while the part heats up. */
   readonly overAt: string | null;
-  /** Whole minutes left, up; 0 where it is over. */
+  /** Whole minutes left, up, and no more than it takes; 0 where it is over. */
   readonly minutesLeft: number;
   /** The newest temperature of the part, °C; null where none was measured. */
   readonly tempC: number | null;
@@ -42,15 +42,16 @@ function countsSince(timer: Timer, steps: readonly TimerStep[]): string | null {
 /** The clocks of a job's processes, as they stand at an instant, the oldest first. */
 export function timerStates(history: JobHistory, at: string): TimerState[] {
   const { job, layout, timers, timerSteps } = history.records;
-  const told = history.active(timerSteps);
+  const all = history.active(timerSteps);
   return history.active(timers).flatMap((timer): TimerState[] => {
     const slot = slotById(layout, timer.slotId);
     if (!slot || timer.jobId !== job.id) return [];
-    const steps = told.filter((s) => s.timerId === timer.id);
+    const steps = all.filter((s) => s.timerId === timer.id);
     const end = steps.find((s) => s.kind !== 'measured');
     const since = countsSince(timer, steps);
     const over = since === null ? null : Date.parse(since) + timer.minutes * millisecondsInMinute;
-    const left = over === null ? timer.minutes : Math.max(0, Math.ceil((over - Date.parse(at)) / millisecondsInMinute));
+    const left =
+      over === null ? timer.minutes : Math.min(timer.minutes, Math.max(0, Math.ceil((over - Date.parse(at)) / millisecondsInMinute)));
     const runs = since === null ? 'heating' : left === 0 ? 'over' : 'running';
     return [
       {

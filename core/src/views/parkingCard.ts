@@ -2,7 +2,6 @@ import { runningOperations } from '../history/running.ts';
 import { lastPartIn, whereabouts } from '../history/whereabouts.ts';
 import type { JobState } from '../job/job.ts';
 import { nextAct } from '../job/nextAct.ts';
-import type { Parking } from '../ledger/families/parkings.ts';
 import { cardState, isOfDecision, runAt } from '../readiness/cardRuns.ts';
 import { upperFirst } from '../quantity/display.ts';
 import { MOVE_NAME } from '../wording/en/names.ts';
@@ -27,10 +26,9 @@ const MOST = 6;
 
 /**
  * How a vehicle stands, for the card on its windscreen.
- * @param parking how it is left, or null before that is said
  * Source: handbook 50, Parking a job.
  */
-export function parkingCard(state: JobState, parking: Parking | null): ParkingCard {
+export function parkingCard(state: JobState): ParkingCard {
   const { history, records, context } = state;
   const { locks, places } = context.proofStatus;
   const move = mayMove(state);
@@ -59,7 +57,7 @@ export function parkingCard(state: JobState, parking: Parking | null): ParkingCa
     off: places.flatMap((p) => (isGone(p.cause?.kind) ? [upperFirst(PARKED.off(p.slot, where(p.slot.id)))] : [])),
     inside: places.flatMap((p) => p.inside.map((i) => PARKED.inside(i.what, p.slot))),
     running: [...runningOperations(history, context.today).map(({ operation }) => operation.title), ...cards],
-    waits: [...(parking && parking.waitsFor !== '' ? [parking.waitsFor] : []), ...waitsOf(state)],
+    waits: waitsOf(state).map(upperFirst),
     next: nextAct(state)?.what ?? null,
   };
 }

@@ -6,6 +6,8 @@ import type { JobState } from '../job/job.ts';
 import { placeName } from '../layout/graph.ts';
 import { orderStates } from '../supply/orders.ts';
 import { onOrderWords } from '../wording/en/supply.ts';
+import { parkedNow } from '../readiness/parked.ts';
+import { PARKED } from '../wording/en/parking.ts';
 import { awayWords, ownerWords, tiedWords } from '../wording/en/jobs.ts';
 
 const LEVERS: readonly ComponentKind[] = ['pedal', 'hand_lever', 'foot_lever'];
@@ -53,12 +55,20 @@ function tied({ context, released }: JobState): string[] {
 
 /** What a job waits for now: what is on order, parts that are away, and what the stage it stands in cannot begin without. */
 export function waitsOf(state: JobState): string[] {
+  const parked = state.released ? null : parkedNow(state.history);
   const others = state.obligations.flatMap((o) =>
     o.state === 'waiting' && o.stage === state.stage && o.why !== null && o.waitsFor !== 'part_away' && o.waitsFor !== 'on_order'
       ? [o.why]
       : [],
   );
-  return [...tied(state), ...away(state), ...ordered(state), ...owner(state), ...new Set(others)];
+  return [
+    ...(parked ? [PARKED.waits(parked.waitsFor)] : []),
+    ...tied(state),
+    ...away(state),
+    ...ordered(state),
+    ...owner(state),
+    ...new Set(others),
+  ];
 }
 
 /** What is fitted for now, and until when. Source: handbook 05, Temporary parts are forgotten. */

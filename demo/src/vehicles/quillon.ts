@@ -99,6 +99,18 @@ export function quillon(story: Story, rack: Rack): void {
   if (line) {
     now.look(line, 'Rusted under the clips, flaking.', 'reject', ['use_again', 'put_off']);
     now.decide(line, 'replace', 'Made up from the old piece.');
+    // Measured along the old one before it is taken off: its new piece is cut and bent by the strip.
+    now.add('lineShapes', {
+      ...{ connectionId: line.id, outsideMm: 6, bendRadiusMm: 20, slackMm: 10, by: 'old_line', note: 'Over the axle, two clips.' },
+      stretches: [
+        { lengthMm: 240, deflectionDeg: 90, turnDeg: 0 },
+        { lengthMm: 620, deflectionDeg: 35, turnDeg: 90 },
+        { lengthMm: 310, deflectionDeg: 90, turnDeg: -90 },
+        { lengthMm: 145, deflectionDeg: 0, turnDeg: 0 },
+      ],
+      first: { flare: 'double', thread: '7/16 × 20', usedMm: 3 },
+      last: { flare: 'double', thread: '7/16 × 20', usedMm: 3 },
+    });
   }
   for (const corner of FRONT) {
     for (const cylinder of car.layout.slots.filter((s) => s.kind === 'wheel_cylinder' && s.corner === corner))
@@ -114,6 +126,11 @@ export function quillon(story: Story, rack: Rack): void {
   now.part(car.slot('wheel_cylinder', 'RL'), 'removed', '');
   now.part(car.slot('wheel_cylinder', 'RL'), 'sent', 'to the coater, Friday');
   now.fitForNow(car.slot('hose', null), 'old hose, until the new one comes', story.day(12));
+  // What cures goes on by the clock, whoever is there.
+  now.later(story.ago(0, 20)).add('timers', {
+    ...{ slotId: car.slot('hub', 'FL').id, process: 'air_cure', minutes: 1440, fromC: null, toC: null, metal: null },
+    sheet: 'Plate behind it, primer 3: its sheet says 24 h',
+  });
   const coat = now.add('operations', { slotId: null, title: 'Coat the backing plates', attendedMinutes: 90 });
   now.later(story.ago(0, 3)).add('operationEvents', { operationId: coat, kind: 'start', note: 'first coat' });
 }

@@ -5,6 +5,8 @@ import { buildSheet } from '@dauer/core/views';
 import { thumbnail } from '../features/bookin/thumbnail.ts';
 import { type PrintedLetter, printLetter } from '../features/due/printLetter.ts';
 import { printBox, type PrintedBox, type PrintedOrder, printOrder } from '../features/parts/printOrders.ts';
+import { printParking, type PrintedParking } from '../features/rebuild/printParking.ts';
+import { type PrintedStrip, printStrip } from '../features/rebuild/printStrip.ts';
 import { printOwnerPage, type PrintedOwnerPage } from '../features/prove/printOwnerPage.ts';
 import { printSheet, type Printed } from '../features/prove/printSheet.ts';
 import { basisOf } from '../records/release.ts';
@@ -23,6 +25,8 @@ export const TASKS = {
   letter: async (printed: PrintedLetter): Promise<Uint8Array> => printLetter(printed),
   pdf: async (printed: Printed): Promise<Uint8Array> => printSheet(printed),
   ownerPage: async (printed: PrintedOwnerPage): Promise<Uint8Array> => printOwnerPage(printed),
+  parking: async (printed: PrintedParking): Promise<Uint8Array> => printParking(printed),
+  strip: async (printed: PrintedStrip): Promise<Uint8Array> => printStrip(printed),
   sheet: ({ file: records, at }: SheetOf): { sheet: HandbackSheet; basis: ReturnType<typeof basisOf> } => {
     const state = deriveJob(fileAsOf(records, at), at);
     return { sheet: buildSheet(state, at), basis: basisOf(state) };

@@ -1,5 +1,5 @@
 import type { EventFamily } from '@dauer/contract';
-import { identityFact, ladderRung, MEASUREMENTS, OPTION_NAME, type OptionId } from '@dauer/core/catalogue';
+import { identityFact, ladderRung, MEASUREMENTS, OPTION_NAME, type OptionId, type ProcessId, PROCESSES } from '@dauer/core/catalogue';
 import { placeName, slotById } from '@dauer/core/layout';
 import {
   type CardRun,
@@ -12,9 +12,19 @@ import {
   type PartEventKind,
   type PutInKind,
   type ReadingSet,
+  type TimerStepKind,
 } from '@dauer/core/ledger';
 import { upperFirst } from '@dauer/core/quantity';
-import { CARD_TELL_NAME, JOINT_WORD, ORDER_STEP_NAME, ORDER_THING_NAME, PART_EVENT, PUT_IN_NAME } from '@dauer/core/wording';
+import {
+  CARD_TELL_NAME,
+  JOINT_WORD,
+  ORDER_STEP_NAME,
+  ORDER_THING_NAME,
+  PARKED,
+  PART_EVENT,
+  PUT_IN_NAME,
+  TIMER_STEP_NAME,
+} from '@dauer/core/wording';
 import type { EventWords, PendingEvent } from './outbox/queue.ts';
 
 type Known = Pick<JobRecords, 'layout' | 'sets' | 'vehicle' | 'cardRuns'>;
@@ -47,6 +57,9 @@ export function aboutEvent(records: Known, waiting: readonly PendingEvent[], fam
     cardTells: () =>
       [CARD_TELL_NAME[text('kind') as CardTellKind], run?.steps.find((s) => s.id === text('stepId'))?.words].filter(Boolean).join(': '),
     ladderTries: () => ladderRung(text('ladderId'), text('rungId'))?.name ?? kind,
+    timers: () => PROCESSES[text('process') as ProcessId]?.name ?? kind,
+    timerSteps: () => [TIMER_STEP_NAME[text('kind') as TimerStepKind] ?? kind, text('typed')].filter(Boolean).join(' '),
+    parkings: () => PARKED.title,
     orderLines: () => `Ordered: ${text('name')}`,
     orderSteps: () => upperFirst(ORDER_STEP_NAME[text('kind') as OrderStepKind] ?? kind),
   };

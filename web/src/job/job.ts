@@ -4,7 +4,7 @@ import { type Culprit, culpritOf, deriveOpened, type JobState, type OpenedJob, o
 import { type Component, deriveComponent, proposedPhase } from '@dauer/core/judging';
 import { EVENT_LISTS, type EventBase, type JobRecords, type Phase } from '@dauer/core/ledger';
 import { byline } from '@dauer/core/wording';
-import { ifOpened, type Play, playsOf, whyNotTakenBack } from '@dauer/core/readiness';
+import { ifOpened, parkedNow, type Play, playsOf, whyNotTakenBack } from '@dauer/core/readiness';
 import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 } from 'uuid';
@@ -97,7 +97,10 @@ export const useJob = defineStore('job', () => {
   );
   watch(opened, follow, { flush: 'post' });
   /** Whether anything may be entered in the job now, by whoever is signed in. */
-  const writable = computed(() => session.may('technician') && state.value?.released === false && !state.value.voided);
+  const isOpen = computed(() => session.may('technician') && state.value?.released === false && !state.value.voided);
+  /** How it was left by somebody, whom nobody has taken over from since. */
+  const parked = computed(() => (history.value ? parkedNow(history.value) : null));
+  const writable = computed(() => isOpen.value && parked.value === null);
   const component = computed<Component | null>(() => {
     const o = opened.value;
     const slot = o?.history.records.layout.slots.find((s) => s.id === picked.value);
@@ -229,6 +232,8 @@ export const useJob = defineStore('job', () => {
     askedBack,
     refused,
     last,
+    isOpen,
+    parked,
     writable,
     takeIn,
     playing,

@@ -14,6 +14,7 @@ const inJob = computed(() => typeof route.params['jobId'] === 'string');
 /** What a job needs is loaded with the first one that is opened: nobody waits for it who signs in. */
 const JobMark = defineAsyncComponent(() => import('./JobMark.vue'));
 const RunningClocks = defineAsyncComponent(() => import('./RunningClocks.vue'));
+const ShopClocks = defineAsyncComponent(() => import('./ShopClocks.vue'));
 const wasInJob = ref(false);
 watch(inJob, (now) => (wasInJob.value ||= now), { immediate: true });
 
@@ -41,6 +42,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
       not kept yet
     </div>
     <RunningClocks v-if="wasInJob" />
+    <ShopClocks />
     <SearchBox ref="search" />
     <RouterLink class="who plate-font" to="/shop" :title="`Signed in as ${session.person?.name ?? ''}`">
       {{ session.person?.name.split(' ')[0] }} {{ session.person?.name.split(' ').at(-1)?.[0] }}.

@@ -16,6 +16,7 @@ import VerdictMark from '../fittings/VerdictMark.vue';
 import ReleasedBanner from '../job/ReleasedBanner.vue';
 import ComponentPlate from '../job/ComponentPlate.vue';
 import { useOpenJob } from '../job/openJob.ts';
+import ParkedBanner from '../job/ParkedBanner.vue';
 import StrayRecords from '../job/StrayRecords.vue';
 import PressPreview from '../job/PressPreview.vue';
 import { onLetter } from '../app/keys.ts';
@@ -140,6 +141,7 @@ function pick(slotId: string | null): void {
       </MapStrip>
     </template>
     <ReleasedBanner />
+    <ParkedBanner />
     <StrayRecords />
     <component :is="screen" />
   </JobColumns>

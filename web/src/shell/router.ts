@@ -15,6 +15,7 @@ export const router = createRouter({
     { path: '/book-in', component: () => import('../features/bookin/BookInScreen.vue'), meta: { title: 'Book in' } },
     { path: '/jobs/:jobId/again', component: () => import('../features/bookin/AgainScreen.vue'), meta: { title: 'Book in again' } },
     { path: '/jobs/:jobId/board', component: () => import('../features/rebuild/BoardScreen.vue'), meta: { title: 'Do not press' } },
+    { path: '/jobs/:jobId/parking', component: () => import('../features/rebuild/parking/ParkingScreen.vue'), meta: { title: 'Parked' } },
     { path: '/jobs/:jobId/sheet', component: () => import('../features/prove/SheetScreen.vue'), meta: { title: 'Hand-back sheet' } },
     { path: '/jobs/:jobId/layout', component: () => import('../features/bookin/layout/LayoutScreen.vue'), meta: { title: 'Layout' } },
     { path: '/jobs/:jobId/:stage?', name: 'job', component: () => import('./JobFrame.vue'), meta: {} },

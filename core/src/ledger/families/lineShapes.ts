@@ -18,7 +18,7 @@ export interface LineEnd {
 export interface MeasuredStretch {
   readonly lengthMm: number;
   readonly deflectionDeg: number;
-  /** By how much the tube is turned about itself after the bend before, degrees. */
+  /** By how much its plane is turned from that of the bend before, to the right seen from the first end, degrees. */
   readonly turnDeg: number;
 }
 

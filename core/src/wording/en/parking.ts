@@ -26,7 +26,7 @@ export function parkGapWords(gap: ParkGap): string {
     case 'hangs':
       return `The ${lower(gap.slot)} is off with its line on. Hang it on a wire, never on its hose.`;
     case 'board':
-      return `${gap.control.name}: it must not be pressed, and nothing lies over it. Put a board there.`;
+      return `${gap.control.name}: do not ${workedBy(gap.control)} it, and nothing on it says so. Put a board there.`;
   }
 }
 
@@ -55,10 +55,14 @@ export const PARKED = {
   off: (slot: Slot, where: string): string => `${lower(slot)}${where === '' ? '' : `, ${where}`}`,
   card: (place: Slot, done: number, all: number, next: string | null): string =>
     `Card of the ${lower(place)}: ${done} of ${all} steps${next === null ? '' : `; next: ${next}`}`,
+  by: (who: string, day: string): string => `by ${who}, ${day}.`,
+  until: (day: string): string => `until about ${day}`,
+  printed: (day: string): string => `As of ${day}.`,
+  before: 'Nothing is entered before somebody has read how it was left.',
+  read: 'Read it, and take it over',
   nothingOpen: 'Nothing stands open.',
   nothingOff: 'Nothing is off.',
-  waits: (what: string, until: string | null): string =>
-    `${what === '' ? 'Parked' : `Parked: waits for ${what}`}${until === null ? '' : `, until about ${until}`}`,
+  waits: (what: string): string => (what === '' ? 'somebody to take it over: parked' : `${what}: parked`),
   sections: {
     press: 'Do not press',
     move: 'May it be moved',

@@ -2,9 +2,9 @@ import { acceptanceKey, isReason } from '@dauer/core/ledger';
 import { fileUntil } from '@dauer/core/history';
 import { corrected } from '../../platform/clock.ts';
 import { deriveJob, itemLock, RULE_VERSION } from '@dauer/core/job';
-import { beddingOf } from '@dauer/core/readiness';
+import { beddingOf, parkedNow } from '@dauer/core/readiness';
 import { readTold } from '@dauer/core/quantity';
-import { PROOF_REFUSAL } from '@dauer/core/wording';
+import { PARK_REFUSED, PROOF_REFUSAL } from '@dauer/core/wording';
 import { afterCareRefusal, buildSheet, mayMove, proofRefusal, readSheet } from '@dauer/core/views';
 import { eq, sql } from 'drizzle-orm';
 import { account, job, release } from '../../db/schema.ts';
@@ -113,6 +113,7 @@ export const proveHandlers: Pick<
       }
       const at = new Date().toISOString();
       const state = deriveJob(records, at);
+      if (parkedNow(state.history)) throw new HttpProblem('not_possible', PARK_REFUSED.first);
       if (state.voided) throw new HttpProblem('voided', 'This job was voided: nothing in it counts, so there is nothing to hand back.');
       if (state.blocks.length > 0) {
         throw new HttpProblem(

@@ -2,6 +2,7 @@ import { fileUntil, openHistory } from '@dauer/core/history';
 import {
   cardLineRefusal,
   isCharged,
+  timerStates,
   whyNotBegun,
   whyNotParked,
   whyNotStarted,
@@ -15,7 +16,11 @@ import { deriveJob, placeLock } from '@dauer/core/job';
 import { cutOfShape } from '@dauer/core/metrology';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
 import type { JointEventKind } from '@dauer/core/ledger';
+import type { RunningClock } from '@dauer/contract';
+import { placeName } from '@dauer/core/layout';
+import { sql } from 'drizzle-orm';
 import type { Database } from '../../db/connect.ts';
+import { release, takeBacks, timers, timerSteps } from '../../db/schema.ts';
 import { corrected } from '../../platform/clock.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import { readJobFile } from '../../records/jobFile.ts';
@@ -53,7 +58,31 @@ async function requireCardOrder(
   if (why !== null) throw new HttpProblem('not_possible', why);
 }
 
+/** Jobs that are open and have a clock that nobody has ended, whatever was taken back of it since. */
+async function jobsWithClocks(db: Database): Promise<string[]> {
+  const { rows } = await db.execute<{ id: string }>(sql`
+    select distinct t.job_id as id from ${timers} t
+    where not exists (select 1 from ${release} r where r.job_id = t.job_id)
+      and (not exists (select 1 from ${timerSteps} s where s.timer_id = t.id and s.kind <> 'measured')
+        or exists (select 1 from ${timerSteps} s join ${takeBacks} b on b.corrects = s.id where s.timer_id = t.id))`);
+  return rows.map((r) => r.id);
+}
+
 export const rebuildHandlers = {
+  clocks: async ({ db }) => {
+    const now = new Date().toISOString();
+    const found: RunningClock[] = [];
+    for (const jobId of await jobsWithClocks(db)) {
+      const records = await readJobFile(db, jobId);
+      for (const { timer, process, slot, phase, overAt } of timerStates(openHistory(records), now))
+        if (phase !== 'ended' && phase !== 'broken_off')
+          found.push({
+            ...{ timerId: timer.id, jobId, tag: records.vehicle.tag, place: placeName(slot) },
+            ...{ what: process.name, minutes: timer.minutes, overAt },
+          });
+    }
+    return found.sort((a, b) => ((a.overAt ?? '9') < (b.overAt ?? '9') ? -1 : 1));
+  },
   /** A board comes off a pedal last. */
   recordFittingRemoval: eventHandler('takenOuts', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);

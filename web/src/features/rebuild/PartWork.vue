@@ -28,6 +28,7 @@ import LotPick from '../../job/LotPick.vue';
 import type { LotTaken } from '../../job/lotTaken.ts';
 import OnlyNow from '../../job/OnlyNow.vue';
 import LadderPanel from './LadderPanel.vue';
+import LinePanel from './line/LinePanel.vue';
 import OrderOfWork from './OrderOfWork.vue';
 import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
@@ -286,6 +287,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
       <b class="plate-font">Found seized</b>
       {{ careWords(care) }}
     </p>
+    <LinePanel v-if="component.slot.kind === 'line'" :slot-of="component.slot" :writable="writable" />
     <LadderPanel :component="component" :writable="writable" />
     <OrderOfWork v-if="component.decision && !done && !bare" :slot-of="component.slot" :option="component.decision.option" />
     <ul v-if="life.length > 0" class="life small">

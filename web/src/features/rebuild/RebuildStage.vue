@@ -15,6 +15,7 @@ import LockBanner from '../../job/LockBanner.vue';
 import { useOpenJob } from '../../job/openJob.ts';
 import LotSlips from '../../job/LotSlips.vue';
 import CardBench from './card/CardBench.vue';
+import ClocksPanel from './clocks/ClocksPanel.vue';
 import JointRows from './JointRows.vue';
 import PartWork from './PartWork.vue';
 import TorqueRow from './TorqueRow.vue';
@@ -145,6 +146,8 @@ const note = computed(() => {
     <div class="head">
       <h1>Rebuild</h1>
       <span class="second">{{ note }}</span>
+      <span class="grow" />
+      <v-btn v-if="writable" class="act slim" :to="`/jobs/${job.state.records.job.id}/parking`">Leave it standing</v-btn>
     </div>
     <LockBanner />
     <CautionPlates :steps="['rebuild']" />
@@ -162,6 +165,7 @@ const note = computed(() => {
     <p v-if="!jointsShown && isHydraulic(job.state.records.layout)" class="second small">
       Pick something on the map that holds fluid to enter a joint opened, made, torqued or looked at.
     </p>
+    <ClocksPanel :writable="writable" />
     <section>
       <h2 class="line">Operations</h2>
       <div v-if="operations.length > 0" class="scroll">

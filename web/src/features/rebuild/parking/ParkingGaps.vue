@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { parkGaps } from '@dauer/core/readiness';
+import { GAP_CLOSED, parkGapWords } from '@dauer/core/wording';
+import { computed } from 'vue';
+import { useOpenJob } from '../../../job/openJob.ts';
+
+type Gap = ReturnType<typeof parkGaps>[number];
+
+/** What keeps the vehicle from being left, each with what closes it. */
+const job = useOpenJob();
+const gaps = computed(() => parkGaps(job.history));
+const keyOf = (g: Gap): string => `${g.kind}:${g.kind === 'board' ? g.control.slotId : g.slot.id}`;
+/** What is said by the press; an open bleeder is closed where it is bled. */
+function said(g: Gap): string | null {
+  if (g.kind === 'board') return GAP_CLOSED.board(g.control);
+  return g.kind === 'bleeder' ? null : GAP_CLOSED[g.kind](g.slot);
+}
+function close(g: Gap): void {
+  if (g.kind === 'bleeder') return;
+  const what = { port: 'cap', hangs: 'hung', board: 'board' } as const;
+  job.add('putIns', { slotId: g.kind === 'board' ? g.control.slotId : g.slot.id, what: what[g.kind], note: '' });
+}
+</script>
+
+<template>
+  <section v-if="gaps.length > 0" aria-labelledby="gaps">
+    <h2 id="gaps" class="line">Before it is left</h2>
+    <ul class="gaps">
+      <li v-for="g in gaps" :key="keyOf(g)">
+        <span>{{ parkGapWords(g) }}</span>
+        <v-btn v-if="job.writable && said(g)" class="act slim" @click="close(g)">{{ said(g) }}</v-btn>
+        <RouterLink v-else-if="g.kind === 'bleeder'" class="link" :to="`/jobs/${job.records.job.id}/bleed?pick=${g.slot.id}`">
+          To the bleeder
+        </RouterLink>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.gaps {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2) var(--space-4);
+  align-items: center;
+  justify-content: space-between;
+  padding: var(--space-2) 0;
+  border-bottom: var(--line-hair) solid var(--hair);
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useClocks } from '../app/clocks.ts';
+import ClockFace from '../fittings/ClockFace.vue';
+import { hoursText } from '../fittings/dates.ts';
+
+/** Processes that run in the shop, on every screen: what is over first, then what is over next. */
+const clocks = useClocks();
+const MS_IN_MINUTE = 60_000;
+const SHOWN = 2;
+const shown = computed(() =>
+  clocks.clocks.slice(0, SHOWN).map((c) => {
+    const left = c.overAt === null ? c.minutes : Math.max(0, Math.ceil((Date.parse(c.overAt) - clocks.now) / MS_IN_MINUTE));
+    const over = clocks.isOver(c);
+    const says = c.overAt === null ? 'heats up' : over ? 'over' : hoursText(left);
+    return { c, left, over, says };
+  }),
+);
+const more = computed(() => clocks.clocks.length - shown.value.length);
+</script>
+
+<template>
+  <div v-if="shown.length > 0" class="clocks" role="status" aria-label="Clocks that run">
+    <RouterLink
+      v-for="{ c, left, over, says } in shown"
+      :key="c.timerId"
+      class="clock"
+      :class="{ over }"
+      :to="`/jobs/${c.jobId}/rebuild`"
+      :title="`${c.tag}, ${c.place}: ${c.what}`"
+    >
+      <ClockFace :minutes="c.minutes - left" :planned="c.minutes" :size="26" />
+      <span>
+        <span class="what">{{ c.tag }} {{ c.what.toLowerCase() }}</span>
+        <span class="fig">{{ says }}</span>
+      </span>
+    </RouterLink>
+    <span v-if="more > 0" class="second small">and {{ more }}</span>
+  </div>
+</template>
+
+<style scoped>
+.clocks {
+  display: flex;
+  gap: var(--space-3);
+  align-items: center;
+}
+.clock {
+  display: flex;
+  align-items: center;
+  gap: var(--space-2);
+  max-width: 190px;
+  color: inherit;
+  text-decoration: none;
+  min-height: var(--touch);
+}
+.clock > span {
+  display: grid;
+  min-width: 0;
+}
+.what {
+  font: 600 var(--type-second)/16px var(--plate-font);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.over .fig {
+  font-weight: 700;
+}
+@media (max-width: 1100px) {
+  .clocks .clock:not(.over) {
+    display: none;
+  }
+}
+@media (max-width: 700px) {
+  .clocks {
+    display: none;
+  }
+}
+</style>
