@@ -79,6 +79,7 @@ describe('every screen', function () {
       ['prices', '/parts/prices'],
       ['rebuild', at('V 063', 'rebuild')],
       ['a card at the bench', at('V 063', `rebuild?card=${slot('V 063', 'shoes', 'FR')}`)],
+      ['how it is left', at('V 063', 'parking')],
       ['bleed', at('V 063', 'bleed')],
       ['bleeding live', at('V 074', 'bleed')],
       ['prove', at('V 071', 'prove')],
@@ -102,7 +103,7 @@ describe('every screen', function () {
     'at 320 px': { width: 320, height: 568 },
   };
   /** Screens that end in a conclusion: it stands after what it is drawn from. */
-  const READ = ['how well tracing did', 'practice'];
+  const READ = ['how well tracing did', 'practice', 'how it is left'];
 
   /** Looks at every other screen from one on, in a page of its own: two pages at once take half the time. */
   async function lookOver(from: 0 | 1): Promise<string[]> {

@@ -33,6 +33,8 @@ const cardStep = z.object({
   needs: z.array(need).max(12).readonly(),
   lubricant: lubricant.nullable(),
   orientation: text,
+  // A card that was begun before this was said of its steps says nothing of it.
+  unlike: text.default(''),
   ready: text,
   hazard: text,
   obliged: z.boolean(),

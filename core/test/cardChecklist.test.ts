@@ -9,7 +9,7 @@ import type { ComponentKind } from '../src/layout/kinds.ts';
 /** Everything that a step says: its words by every school, its reason, way round, what lies ready, what goes on and where never. */
 const said = (s: CardStep): string =>
   [
-    ...[s.words, ...Object.values(s.by?.words ?? {}), s.why, s.orientation, s.ready, s.hazard, s.waits?.on ?? ''],
+    ...[s.words, ...Object.values(s.by?.words ?? {}), s.why, s.orientation, s.unlike, s.ready, s.hazard, s.waits?.on ?? ''],
     ...(s.lubricant ? [s.lubricant.what, s.lubricant.where, s.lubricant.never] : []),
     ...s.takes.map((t) => t.name),
   ].join(' | ');
@@ -248,6 +248,20 @@ describe('the points that everybody gets wrong', () => {
         for (const w of words) expect(said(step!), `${id} ${stepId}`).to.match(w);
       }
     });
+
+  it('and say what is unlike at the two sides by design where it is: hubs, adjusters, levers, cylinders, calipers that wind', () => {
+    const unlike = (kind: ComponentKind, style: string | null, id: string): string =>
+      cardFor({ kind, style }, 'replace')?.steps.find((s) => s.id === id)?.unlike ?? '';
+    expect(unlike('hub', null, 'off')).to.match(/speedometer/);
+    expect(unlike('hub', null, 'nut_loosened')).to.match(/left-handed/);
+    expect(unlike('shoes', null, 'adjuster')).to.match(/other hand/);
+    expect(unlike('shoes', null, 'lever_over')).to.match(/handed/);
+    expect(unlike('wheel_cylinder', null, 'union_started')).to.match(/one bleeder may serve two/);
+    expect(unlike('hose', null, 'on')).to.match(/another part/);
+    // Of most steps the other side says what holds here.
+    const all = [...cards.values()].flatMap((c) => c.steps);
+    expect(all.filter((s) => s.unlike !== '').length).to.be.within(9, all.length / 10);
+  });
 
   it('and on no card that is only a title', () => {
     for (const c of cards.values()) expect(c.steps.length > 1 || c.id === 'switch', c.id).to.equal(true);

@@ -4,6 +4,7 @@ import type { RunningClock } from '@dauer/contract';
 import { computed, ref, shallowRef } from 'vue';
 import { call } from './client.ts';
 import { onChange } from './live.ts';
+import { useSession } from './session.ts';
 
 /** How often the clocks are asked for, and looked at, ms. */
 const [ASK_MS, LOOK_MS] = [60_000, 5000] as const;
@@ -18,6 +19,7 @@ export async function askToRemind(): Promise<void> {
 
 /** The clocks of processes that run anywhere in the shop, whatever page is open, and when one is over. */
 export const useClocks = defineStore('clocks', () => {
+  const session = useSession();
   const clocks = shallowRef<readonly RunningClock[]>([]);
   const now = ref(Date.now());
   const reminded = new Set<string>();
@@ -33,6 +35,7 @@ export const useClocks = defineStore('clocks', () => {
   }
   /** Asks again; while the server is away what was known goes on. */
   async function refresh(): Promise<void> {
+    if (!session.person || session.lock) return;
     clocks.value = await call('clocks').catch(() => clocks.value);
     remind();
   }

@@ -73,7 +73,8 @@ const more = computed(() => clocks.clocks.length - shown.value.length);
   }
 }
 @media (max-width: 700px) {
-  .clocks {
+  .clock > span,
+  .clocks > .second {
     display: none;
   }
 }

@@ -211,7 +211,10 @@ const bleederUp = (minutes: number): CardStep =>
     minutes,
     'Look where the bleeder stands: at the top.',
     'Air collects at the top, and a caliper of the other side never bleeds.',
-    { kind: 'look', orientation: 'Bleeder at the top, not in the port of the line' },
+    {
+      ...{ kind: 'look', orientation: 'Bleeder at the top, not in the port of the line' },
+      unlike: 'Left and right caliper change places easily: then the bleeder is at the bottom, and air stays in.',
+    },
   );
 
 const propped = step(
@@ -356,6 +359,7 @@ export const DISC_CARDS: readonly WorkCard[] = [
           enters: 'opened',
           needs: [record('off'), after('cable_off')],
           ready: 'Winding tool; hand of the thread known',
+          unlike: 'The two sides may wind opposite ways: by the hand of this one, not of the other.',
         },
       ),
       sealsOut(2, 'seal, boot and the seal of the lever shaft'),

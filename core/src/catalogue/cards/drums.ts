@@ -167,6 +167,8 @@ export const DRUM_CARDS: readonly WorkCard[] = [
             enters: 'fitted',
             needs: [record('cured'), record('resealed')],
             orientation: 'Two in one brake: hand of each, bleeder on the higher one',
+            unlike:
+              'Cylinders and plates are handed, and one bleeder may serve two cylinders: what sits on the other side need not fit here.',
           },
         },
       ),
@@ -228,6 +230,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         {
           ...{ lubricant: lubricant('anti_seize', 'on the thread of the adjuster', 'where it can fly on a lining') },
           orientation: 'Hand of each adjuster: they differ left and right',
+          unlike: 'The adjuster of the other side turns the other way, and its thread may have the other hand.',
         },
       ),
       step(
@@ -256,7 +259,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         6,
         'Move lever and cross link over, pin and clip new or with thread lock.',
         'The lever is handed, and the new shoe comes without it.',
-        { ...RENEWED, needs: [record('arrived')] },
+        { ...RENEWED, needs: [record('arrived')], unlike: 'Levers are handed: the one of the other side does not go in here.' },
       ),
       step(
         'joined',
@@ -267,6 +270,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         {
           orientation:
             'Duo-servo: shorter lining forward, primary spring first. Two leading: both tips forward, cylinders and plates handed. Snail cams: outward while the wheel turns forward.',
+          unlike: 'Forward lies the other way round: mirror it, and copy nothing from the picture as it is.',
         },
       ),
       step(
@@ -359,6 +363,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         {
           ...{ lubricant: lubricant('anti_seize', 'on the thread of the adjuster', 'where it can fly on a lining') },
           orientation: 'Which way tightens, as seen from where the tool goes in',
+          unlike: 'Seen from outside, the other side tightens the other way.',
         },
       ),
       step(
@@ -387,7 +392,7 @@ export const DRUM_CARDS: readonly WorkCard[] = [
         6,
         'Move lever and link over, pin and clip new.',
         'The lever is handed, and the new shoe comes without it.',
-        { ...RENEWED, needs: [record('arrived')] },
+        { ...RENEWED, needs: [record('arrived')], unlike: 'Levers are handed: the one of the other side does not go in here.' },
       ),
       step(
         'on',

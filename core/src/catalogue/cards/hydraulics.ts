@@ -301,6 +301,7 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
         enters: 'fitted',
         needs: [record('arrived'), after('off')],
         orientation: 'Hoses are handed',
+        unlike: 'The hose of the other side is another part where its ends are bent.',
       }),
       step(
         'bracket',
@@ -477,7 +478,10 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
         3,
         'Loosen the nut on the ground; hand of thread first.',
         'On stands the pull brings the vehicle down; one side is left-handed.',
-        { hazard: 'Never pull at a vehicle on stands.' },
+        {
+          hazard: 'Never pull at a vehicle on stands.',
+          unlike: 'Nuts of one side may be left-handed: the arrow of the other side says nothing here.',
+        },
       ),
       step(
         'off',
@@ -485,7 +489,10 @@ export const HYDRAULIC_CARDS: readonly WorkCard[] = [
         15,
         'Hub off, seal and races out as sets; a keyed taper by a puller on the hub, not the rim; which hub drives the speedometer noted.',
         'A race with another bearing runs hot.',
-        { enters: 'removed', needs: [after('nut_loosened')] },
+        {
+          ...{ enters: 'removed', needs: [after('nut_loosened')] },
+          unlike: 'One hub drives the speedometer: the two are not the same part.',
+        },
       ),
       step('washed', 'clean', 8, 'Wash, look at races and spindle.', 'Blue or pitted, it takes the new one with it.', {
         at: 'washer',

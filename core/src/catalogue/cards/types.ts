@@ -75,6 +75,8 @@ export interface CardStep {
   readonly lubricant: Lubricant | null;
   /** Which way round, in words; empty where nothing can be turned. */
   readonly orientation: string;
+  /** What is unlike at the two sides by design: said here instead of being mirrored; empty where nothing is. Source: handbook 58, A07. */
+  readonly unlike: string;
   /** Tools beyond the usual, and what must lie ready. */
   readonly ready: string;
   /** What hurts somebody here; empty where nothing beyond the usual does. Source: handbook 80. */
@@ -117,7 +119,7 @@ type StepMore = Partial<Omit<CardStep, 'id' | 'group' | 'minutes' | 'words' | 'w
 export const step = (id: string, group: StepGroup, minutes: number, words: string, why: string, more: StepMore = {}): CardStep => ({
   ...{ id, group, words, why, minutes, waits: null, takes: [], of: [], by: null, only: null, needs: [], lubricant: null },
   ...{ kind: 'do', at: group === 'clean' || group === 'assemble' || group === 'gauge' ? 'bench' : 'vehicle' },
-  ...{ orientation: '', ready: '', hazard: '', obliged: true, second: false, enters: null, rig: null },
+  ...{ orientation: '', unlike: '', ready: '', hazard: '', obliged: true, second: false, enters: null, rig: null },
   ...more,
 });
 export const piece = (name: string, count = 1): CardPiece => ({ name, count });

@@ -47,5 +47,4 @@ export const lineShapes: FamilyDescriptor<LineShape> = {
   dropsWhenVoid: () => false,
   names: { connectionId: 'line' },
   blackable: ['note'],
-  supersedes: (s) => s.connectionId,
 };

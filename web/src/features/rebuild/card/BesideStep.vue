@@ -25,8 +25,12 @@ const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged &
 
 <template>
   <aside class="beside" aria-label="Beside this step">
+    <template v-if="other && at.step.unlike">
+      <h3>Unlike by design</h3>
+      <p>{{ at.step.unlike }}</p>
+    </template>
     <template v-if="other && (mirrored || otherPictures > 0)">
-      <h3>{{ placeName(other) }}, first</h3>
+      <h3>{{ at.step.unlike ? `${placeName(other)}: there, not here` : `${placeName(other)}, first` }}</h3>
       <p v-if="mirrored">
         “{{ mirrored.note }}”
         <span class="second small">{{ job.by(mirrored) }}, {{ dayText(mirrored.happenedAt) }}</span>
