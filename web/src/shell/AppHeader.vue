@@ -42,7 +42,7 @@ defineExpose({ focusSearch: () => search.value?.focus() });
       not kept yet
     </div>
     <RunningClocks v-if="wasInJob" />
-    <ShopClocks />
+    <ShopClocks :brief="inJob" />
     <SearchBox ref="search" />
     <RouterLink class="who plate-font" to="/shop" :title="`Signed in as ${session.person?.name ?? ''}`">
       {{ session.person?.name.split(' ')[0] }} {{ session.person?.name.split(' ').at(-1)?.[0] }}.

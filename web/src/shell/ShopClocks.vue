@@ -5,6 +5,8 @@ import ClockFace from '../fittings/ClockFace.vue';
 import { hoursText } from '../fittings/dates.ts';
 
 /** Processes that run in the shop, on every screen: what is over first, then what is over next. */
+/** `brief`: where a job has the room, a clock is a face and its figure until it is over. */
+defineProps<{ brief: boolean }>();
 const clocks = useClocks();
 const MS_IN_MINUTE = 60_000;
 const SHOWN = 2;
@@ -28,10 +30,11 @@ const more = computed(() => clocks.clocks.length - shown.value.length);
       :class="{ over }"
       :to="`/jobs/${c.jobId}/rebuild`"
       :title="`${c.tag}, ${c.place}: ${c.what}`"
+      :aria-label="`${c.tag}, ${c.place}: ${c.what}, ${says}`"
     >
       <ClockFace :minutes="c.minutes - left" :planned="c.minutes" :size="26" />
       <span>
-        <span class="what">{{ c.tag }} {{ c.what.toLowerCase() }}</span>
+        <span v-if="!brief || over" class="what">{{ c.tag }} {{ c.what.toLowerCase() }}</span>
         <span class="fig">{{ says }}</span>
       </span>
     </RouterLink>
@@ -63,6 +66,11 @@ const more = computed(() => clocks.clocks.length - shown.value.length);
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.fig {
+  font-size: var(--type-paragraph);
+  line-height: 18px;
+  word-spacing: -0.35em;
 }
 .over .fig {
   font-weight: 700;
