@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { TEMPLATES } from '../src/layout/templates.ts';
 import { isStandalone } from '../src/layout/standaloneUnits.ts';
+import type { BleedSession } from '../src/ledger/families/bleedSessions.ts';
 import type { PartEventKind } from '../src/ledger/families/partEvents.ts';
 import { EVENT_LISTS, familyOf } from '../src/ledger/families.ts';
 import { deriveJob } from '../src/job/job.ts';
@@ -61,6 +62,23 @@ describe('a vehicle that is left for longer than a night', () => {
     expect(card.press[0]!.what).to.equal('Pedal: do not press');
     expect(card.off).to.include('Front left caliper');
     expect(card.inside).to.have.members(['Wire that it hangs on at the front left caliper', 'Board over it at the pedal']);
+  });
+
+  it('is not left in the middle of a bleeding', () => {
+    const job = new JobFixture(FOUR);
+    const session: BleedSession = {
+      ...base(40),
+      ...{ circuits: [1], product: 'Fluid', fullMl: 200, safeMl: 40, strokeMl: 20 },
+      method: 'vacuum',
+      fluidClass: '4',
+      ...{ prepared: [], ordered: null, orderSource: null },
+    };
+    job.file.bleedSessions = [session];
+    const why = () => whyNotParked(openHistory(job.file), LEFT, '2026-06-01');
+    expect(why()).to.equal(PARK_REFUSED.gap({ kind: 'bleeding' }));
+    const none = { slotId: null, colour: null, air: null, levelMl: null, fluidClass: null, bottle: '' };
+    job.file.bleedSteps = [{ ...base(41), ...none, sessionId: session.id, kind: 'ended' }];
+    expect(why()).to.equal(null);
   });
 
   it('is parked until somebody takes it over; what is taken back was neither', () => {

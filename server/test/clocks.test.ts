@@ -26,6 +26,7 @@ describe('processes by the clock, and lines by their shape', () => {
     shop.technician.event<'partEvents'>(car.jobId, 'part-events', {
       ...{ partId: await partOf(slotId), kind, slotId: null, note: '', lot },
     } as never);
+  const place = (kind: string, corner: string) => car.layout.slots.find((s) => s.kind === kind && s.corner === corner)!;
   const earlier = (hours: number): string => new Date(Date.now() - hours * HOUR).toISOString();
 
   it('heats nothing that is on, has its seals in, or loses its strength', async () => {
@@ -42,6 +43,7 @@ describe('processes by the clock, and lines by their shape', () => {
     expect((await start({ ...body, fromC: null, toC: null })).body.detail).to.equal(TIMER_REFUSED.heat(true));
     expect((await start({ ...body, fromC: 210, toC: 190, sheet: 'Powder 7' })).body.detail).to.equal(TIMER_REFUSED.window);
     expect((await start({ ...body, process: 'soak', minutes: 1440 })).body.detail).to.equal(TIMER_REFUSED.heat(false));
+    expect((await start({ ...body, slotId: car.slot('hose', 'FL') })).body.detail).to.equal(TIMER_REFUSED.neverHeated(place('hose', 'FL')));
     expect((await start({ slotId: v7(), process: 'soak', minutes: 1440 })).status).to.be.within(400, 499);
   });
 

@@ -99,6 +99,7 @@ describe('what is told of one vehicle', function () {
     foreign['lineId'] = await stored('order-lines', ORDER);
     foreign['sendOutId'] = await stored('send-outs', sendOut(slotId, foreign['partId']));
     foreign['timerId'] = await stored('timers', { slotId, process: 'soak', minutes: 1440 });
+    await stored('bleed-steps', { sessionId: foreign['sessionId'], kind: 'ended', slotId: null });
     foreign['parkingId'] = await stored('parkings', PARKED);
     await stored('take-overs', { parkingId: foreign['parkingId'] });
   });
@@ -167,7 +168,14 @@ describe('what is told of one vehicle', function () {
       timerSteps: async () => ({
         ...{ timerId: await own('timers', { slotId, process: 'dry', minutes: 120 }), kind: 'broken_off', note: 'wet again' },
       }),
-      parkings: () => PARKED,
+      // Nothing is left in the middle of a bleeding.
+      parkings: async () => {
+        const [session] = (await shop.technician.file(mine.jobId)).bleedSessions;
+        for (const kind of ['closed_under_flow', 'pedal_felt', 'dry'])
+          await own('bleed-steps', { sessionId: session!.id, kind, slotId: mine.slot('bleeder', 'FL') });
+        await own('bleed-steps', { sessionId: session!.id, kind: 'ended', slotId: null });
+        return PARKED;
+      },
       // The one that was just parked.
       takeOvers: async () => ({ parkingId: (await shop.technician.file(mine.jobId)).parkings[0]!.id }),
       ladderTries: () => ({ slotId, ladderId: 'rotor', rungId: 'soak', moved: false, minutes: 5 }),

@@ -18,15 +18,23 @@ export function parkedNow(history: JobHistory): Parking | null {
   return last && !history.active(takeOvers).some((t) => t.parkingId === last.id) ? last : null;
 }
 
+/** Whether a bleeding of this job was begun, and not ended. */
+function isBled(history: JobHistory): boolean {
+  const { job, bleedSessions, bleedSteps } = history.records;
+  const last = history.active(bleedSessions).findLast((s) => s.jobId === job.id);
+  return last !== undefined && !history.active(bleedSteps).some((s) => s.sessionId === last.id && s.kind === 'ended');
+}
+
 /**
- * What keeps a vehicle from being left for longer than a night, by its records: a port that is open without a cap, a bleeder
- * that is open, what hangs on its line, a control that must not be pressed and has no board.
+ * What keeps a vehicle from being left for longer than a night, by its records: a bleeding that goes on, a port that is open
+ * without a cap, a bleeder that is open, what hangs on its line, a control that must not be pressed and has no board.
  * Source: handbook 50, Parking a job.
  */
 export function parkGaps(history: JobHistory): ParkGap[] {
   const { records } = history;
+  const bleeding = isBled(history) ? [{ kind: 'bleeding' as const }] : [];
   const { layout, vehicle } = records;
-  if (isStandalone(layout)) return [];
+  if (isStandalone(layout)) return bleeding;
   const places = placeStates(history, layout);
   const inside = (slotId: string) => places.find((p) => p.slot.id === slotId)?.inside ?? [];
   const isCapped = (slotId: string): boolean => inside(slotId).some((p) => CAPS.includes(p.what));
@@ -49,6 +57,7 @@ export function parkGaps(history: JobHistory): ParkGap[] {
     return lock !== null && !lock.passable && boardOn(c, places) === null;
   });
   return [
+    ...bleeding,
     ...[...ports.values()].map((slot): ParkGap => ({ kind: 'port', slot })),
     ...bleeders.map((slot): ParkGap => ({ kind: 'bleeder', slot })),
     ...hanging.map((slot): ParkGap => ({ kind: 'hangs', slot })),

@@ -3,6 +3,7 @@ import { SEALED } from '../catalogue/repairOptions.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { partIn } from '../history/whereabouts.ts';
 import { type Slot, slotById } from '../layout/graph.ts';
+import type { ComponentKind } from '../layout/kinds.ts';
 import { canBeOff } from '../layout/runs.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { Timer } from '../ledger/families/timers.ts';
@@ -65,6 +66,9 @@ export function timerStates(history: JobHistory, at: string): TimerState[] {
   });
 }
 
+/** What is rubber, lining or plastic, or has all of it inside: no oven is for it. */
+const NEVER_HEATED: readonly ComponentKind[] = ['hose', 'pads', 'shoes', 'parking_shoes', 'band', 'reservoir', 'servo', 'switch'];
+
 /** Whether rubber is still inside what is to be heated, by the records: it was not opened here, or is sealed again already. */
 function hasSeals(history: JobHistory, slot: Slot): boolean {
   const events = eventsAt(history, slot);
@@ -95,6 +99,7 @@ export function whyNotStarted(
   if (!bySheet && (body.minutes !== process.minutes || body.fromC !== (own?.from ?? null) || body.toC !== (own?.to ?? null)))
     return TIMER_REFUSED.sheet;
   if (body.fromC === null || body.toC === null) return null;
+  if (NEVER_HEATED.includes(slot.kind)) return TIMER_REFUSED.neverHeated(slot);
   if (body.fromC > body.toC) return TIMER_REFUSED.window;
   if (body.metal === null) return TIMER_REFUSED.metal;
   if (body.metal === 'aluminium' && body.toC > ALUMINIUM_BEARS_C && !bySheet) return TIMER_REFUSED.aluminium;

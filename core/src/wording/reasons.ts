@@ -19,6 +19,7 @@ export type PlaceCause =
 /** What keeps a vehicle from being left for longer than a night. */
 export type ParkGap =
   | { readonly kind: 'port' | 'bleeder' | 'hangs'; readonly slot: Slot }
+  | { readonly kind: 'bleeding' }
   | { readonly kind: 'board'; readonly control: Pick<Control, 'name' | 'slotId' | 'kind'> };
 
 /** What keeps a measurement from being taken at a place. */

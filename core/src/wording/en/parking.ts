@@ -23,6 +23,8 @@ export function parkGapWords(gap: ParkGap): string {
       return `A port stands open at the ${lower(gap.slot)}, with no cap or plug on record. Cap it.`;
     case 'bleeder':
       return `The ${lower(gap.slot)} was left open. Close it.`;
+    case 'bleeding':
+      return 'A bleeding is under way. End it first.';
     case 'hangs':
       return `The ${lower(gap.slot)} is off with its line on. Hang it on a wire, never on its hose.`;
     case 'board':

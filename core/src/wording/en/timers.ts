@@ -41,6 +41,7 @@ export const TIMER_REFUSED = {
   sheet: 'Other figures than the usual ones go by the sheet of the product: name it.',
   metal: 'Say what it is made of: heat that iron bears takes the strength of aluminium.',
   aluminium: `Above ${ALUMINIUM_BEARS_C} °C aluminium loses strength. It goes in only by a sheet and the maker’s word: name them.`,
+  neverHeated: (slot: Slot): string => `The ${lower(slot)} bears no oven: rubber, lining or plastic.`,
   stillOn: (slot: Slot): string => `The ${lower(slot)} is on. What is heated is off the vehicle.`,
   seals: (slot: Slot): string =>
     `The seals of the ${lower(slot)} are in it, by the records. It is opened first; nothing of rubber is heated.`,

@@ -9,16 +9,19 @@ type Gap = ReturnType<typeof parkGaps>[number];
 /** What keeps the vehicle from being left, each with what closes it. */
 const job = useOpenJob();
 const gaps = computed(() => parkGaps(job.history));
-const keyOf = (g: Gap): string => `${g.kind}:${g.kind === 'board' ? g.control.slotId : g.slot.id}`;
-/** What is said by the press; an open bleeder is closed where it is bled. */
+const placeOf = (g: Gap): string => (g.kind === 'board' ? g.control.slotId : g.kind === 'bleeding' ? '' : g.slot.id);
+const keyOf = (g: Gap): string => `${g.kind}:${placeOf(g)}`;
+/** What goes on and what is open at a bleeder ends where it is bled. */
+const isBleeds = (g: Gap): boolean => g.kind === 'bleeder' || g.kind === 'bleeding';
+/** What is said by the press. */
 function said(g: Gap): string | null {
   if (g.kind === 'board') return GAP_CLOSED.board(g.control);
-  return g.kind === 'bleeder' ? null : GAP_CLOSED[g.kind](g.slot);
+  return g.kind === 'bleeder' || g.kind === 'bleeding' ? null : GAP_CLOSED[g.kind](g.slot);
 }
 function close(g: Gap): void {
-  if (g.kind === 'bleeder') return;
+  if (g.kind === 'bleeder' || g.kind === 'bleeding') return;
   const what = { port: 'cap', hangs: 'hung', board: 'board' } as const;
-  job.add('putIns', { slotId: g.kind === 'board' ? g.control.slotId : g.slot.id, what: what[g.kind], note: '' });
+  job.add('putIns', { slotId: placeOf(g), what: what[g.kind], note: '' });
 }
 </script>
 
@@ -29,9 +32,7 @@ function close(g: Gap): void {
       <li v-for="g in gaps" :key="keyOf(g)">
         <span>{{ parkGapWords(g) }}</span>
         <v-btn v-if="job.writable && said(g)" class="act slim" @click="close(g)">{{ said(g) }}</v-btn>
-        <RouterLink v-else-if="g.kind === 'bleeder'" class="link" :to="`/jobs/${job.records.job.id}/bleed?pick=${g.slot.id}`">
-          To the bleeder
-        </RouterLink>
+        <RouterLink v-else-if="isBleeds(g)" class="link" :to="`/jobs/${job.records.job.id}/bleed?pick=${placeOf(g)}`">To Bleed</RouterLink>
       </li>
     </ul>
   </section>
