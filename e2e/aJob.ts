@@ -127,9 +127,13 @@ export class AJob {
     const line = this.page.locator(`[data-places*="${name}" i]`).first();
     await line.waitFor();
     if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
-    // Of both sides of an axle, or inside a unit: by itself.
-    if (!(await row.isVisible())) await this.page.getByText('Each by itself, and why').click();
-    await row.getByRole('button', { name: option, exact: true }).click();
+    // Of both sides of an axle, or inside a unit: by itself. Where the sides differ it may have opened meanwhile, and a press shuts it.
+    const asked = row.getByRole('button', { name: option, exact: true });
+    for (let presses = 0; presses < 2 && !(await asked.isVisible()); presses += 1) {
+      await this.page.getByText('Each by itself, and why').click();
+      await asked.waitFor({ timeout: 5000 }).catch(() => undefined);
+    }
+    await asked.click();
     await row.locator('[aria-pressed=true]', { hasText: option }).waitFor();
   }
   /** Seals a unit again, with what went in. */
