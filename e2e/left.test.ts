@@ -30,7 +30,7 @@ describe('what goes on while nobody is there', function () {
   it('shows a clock of the shop on every screen, and it goes on through a kill of the server', async () => {
     const clock = page
       .getByRole('status', { name: 'Clocks that run' })
-      .getByRole('link', { name: /^V 063, front left hub: Paint cures in air, / });
+      .getByRole('link', { name: /^V 063, front left hub: Paint cures in air, /i });
     await clock.getByText(/V 063 paint cures in air/).waitFor();
     await page.goto(`${house.url}/due`);
     await clock.getByText(/V 063 paint cures in air/).waitFor();
