@@ -103,17 +103,39 @@ describe('bleeding alone, by the keyboard', function () {
     await bar().waitFor({ state: 'detached' });
     return all;
   }
-  /** A scale under the bottle counts two strokes of 25 mL, and they are taken back. */
-  async function byWeight(): Promise<void> {
+  type Said = (text: string, event?: 'live' | 'press') => Promise<void>;
+  /** What an instrument of the bench says, as the simulated ones do. */
+  async function speaks(instrument: string, kind: string, unit: string): Promise<Said> {
     const key = ((await (await page.request.post(`${house.url}/api/instruments/key`, { data: { anew: false } })).json()) as { key: string })
       .key;
-    const say = async (text: string): Promise<void> => {
+    return async (text, event = 'live') => {
       const reply = await page.request.post(`${house.url}/api/instruments/say`, {
         headers: { authorization: `Bearer ${key}` },
-        data: { instrument: 'K-01', kind: 'scale', unit: 'g', text, event: 'live' },
+        data: { instrument, kind, unit, text, event },
       });
       expect(reply.status(), await reply.text()).to.equal(200);
     };
+  }
+  /** A tester sends what it reads, with its unit, and that is a sample. */
+  async function byTester(): Promise<void> {
+    await page.getByRole('button', { name: 'A sample, tested or measured' }).click();
+    await page.getByRole('combobox', { name: 'Sent by a tester' }).press('ArrowDown');
+    await page.getByRole('option', { name: /F-01/ }).click();
+    const say = await speaks('F-01', 'fluid_tester', '%');
+    const listen = page.getByRole('button', { name: 'Listen', exact: true });
+    for (let n = 0; n < 50 && (await listen.isDisabled()); n += 1) {
+      await say('2.4');
+      await page.waitForTimeout(200);
+    }
+    await listen.click();
+    await page.getByRole('button', { name: 'Listening' }).waitFor();
+    await say('2.4', 'press');
+    await page.getByRole('button', { name: 'Enter it', exact: true }).first().click();
+    await page.getByText('water 2.4 %').waitFor();
+  }
+  /** A scale under the bottle counts two strokes of 25 mL, and they are taken back. */
+  async function byWeight(): Promise<void> {
+    const say = await speaks('K-01', 'scale', 'g');
     await page.getByRole('combobox', { name: 'Scale under the bottle' }).press('ArrowDown');
     await page.getByRole('option', { name: /K-01/ }).click();
     await say('200');
@@ -173,6 +195,7 @@ describe('bleeding alone, by the keyboard', function () {
 
   it('a car with its clutch on the same reservoir: the clutch first, then the longest way', async () => {
     const jobId = await toBleed('V 068');
+    await byTester();
     await page.getByLabel('Product').fill('Class 4 fluid, tin');
     await tabTo(/This goes in/);
     await page.getByText('Class 4 fluid, tin').first().waitFor();

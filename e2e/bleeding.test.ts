@@ -95,7 +95,7 @@ describe('bleeding live, stroke by stroke', function () {
   });
 
   it('is closed by three ticks, and the bleeder counts as drawn', async () => {
-    for (const name of ['Closed under flow', 'Pedal felt', 'Wiped, dry']) await job.on(new RegExp(`^${name}`)).click();
+    for (const name of ['Closed under flow', 'Lever felt', 'Wiped, dry']) await job.on(new RegExp(`^${name}`)).click();
     await job.on('Stop here').click();
     await job.page.getByText('1 of 1 bleeders closed clear').waitFor();
     await allSent(job.page);

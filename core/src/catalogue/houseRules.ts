@@ -111,7 +111,7 @@ export const HOUSE_RULES: readonly HouseRule[] = [
     name: 'The road test is driven',
     schools: [
       { id: 'one', name: 'By one person', because: 'Whoever did the work knows what to feel for.' },
-      { id: 'two', name: 'By two, each by himself', because: 'A second foot feels what the first has got used to.' },
+      { id: 'two', name: 'By two, each alone', because: 'A second foot feels what the first has got used to.' },
     ],
     departs: [],
   },

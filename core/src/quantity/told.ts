@@ -25,21 +25,25 @@ const TOLD = {
   article: { kind: 'length', name: 'A figure of an article', from: 0.1, to: 20_000, less: 'is more than nothing', more: '20 m' },
   rated: { kind: 'temperature', name: 'A rated temperature', from: 50, to: 1200, less: 'lies above 50 °C', more: '1,200 °C' },
   part_heat: { kind: 'temperature', name: 'A part', from: -20, to: 600, less: 'is not so cold', more: '600 °C' },
-  water: { kind: 'ratio', name: 'Water', from: 0, to: 20, less: 'is not less than nothing', more: '20 %' },
+  water: { kind: 'ratio', name: 'Water', from: 0, to: 20, less: 'is not less than nothing', more: '20 %', sign: '%' },
   months: { kind: 'ratio', name: 'An interval', from: 1, to: 240, less: 'is a month at least', more: '240 months' },
   bled: { kind: 'volume', name: 'A volume', from: 0.05, to: 10_000, less: 'is more than nothing', more: '10 L at one bleeder' },
-} as const satisfies Record<string, { kind: QuantityKind; name: string; from: number; to: number; less: string; more: string }>;
+} as const satisfies Record<
+  string,
+  { kind: QuantityKind; name: string; from: number; to: number; less: string; more: string; sign?: string }
+>;
 
 /**
- * Reads a counter, a torque, what was bled, or what was measured of a fluid, as typed.
+ * Reads a counter, a torque, what was bled, or what was measured of a fluid, as typed. Water may carry its “%”, as a tester sends it.
  * @param defaultUnit unit that applies when none is typed
  * @throws DomainError as parseQuantity, and `impossible` for what no such thing can be
  */
 export function readTold(what: keyof typeof TOLD, typed: string, defaultUnit: UnitId): Quantity {
-  const { kind, name, from, to, less, more } = TOLD[what];
-  const quantity = parseQuantity(typed, kind, defaultUnit);
-  if (quantity.canonical < from) throw new DomainError('impossible', `“${typed.trim()}”: ${name.toLowerCase()} ${less}.`);
-  if (quantity.canonical > to)
-    throw new DomainError('impossible', `“${typed.trim()}”: ${name.toLowerCase()} of more than ${more} is a slip.`);
+  const { kind, name, from, to, less, more, ...rest } = TOLD[what];
+  const text = typed.trim();
+  const figure = 'sign' in rest && text.endsWith(rest.sign) ? text.slice(0, -rest.sign.length) : text;
+  const quantity = parseQuantity(figure, kind, defaultUnit);
+  if (quantity.canonical < from) throw new DomainError('impossible', `“${text}”: ${name.toLowerCase()} ${less}.`);
+  if (quantity.canonical > to) throw new DomainError('impossible', `“${text}”: ${name.toLowerCase()} of more than ${more} is a slip.`);
   return quantity;
 }

@@ -22,7 +22,7 @@ export { CHOICE, daysWords, fightWords, houseSays, NOT_COUNTED, PROCESS_NAME, TE
 export { REASON } from './en/duties.ts';
 export { CARD_REFUSED, CARD_TELL_NAME, GATE_WORDS, LUBRICANT_NAME, STEP_KIND_NAME, WORK_PLACE_NAME } from './en/cards.ts';
 export { owesWords, rungWords, TRY_REFUSED } from './en/ladders.ts';
-export { CLOSING_NAME, FLOW, SESSION_ALOUD, SESSION_REFUSED } from './en/session.ts';
+export { closingName, FLOW, SESSION_ALOUD, SESSION_REFUSED } from './en/session.ts';
 export { adapterWords, agreedWords, fastenerName, usualTorque } from './en/fasteners.ts';
 export {
   byline,

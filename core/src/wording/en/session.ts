@@ -29,7 +29,9 @@ export const FLOW = {
   slow: 'Much later than the others: a hose shut inside, or a port that is not free.',
 } as const;
 
-export const CLOSING_NAME = { closed_under_flow: 'Closed under flow', pedal_felt: 'Pedal felt', dry: 'Wiped, dry' } as const;
+/** What closes a bleeder, with a hand lever or with a pedal. */
+export const closingName = (kind: 'closed_under_flow' | 'pedal_felt' | 'dry', byHand: boolean): string =>
+  ({ closed_under_flow: 'Closed under flow', pedal_felt: byHand ? 'Lever felt' : 'Pedal felt', dry: 'Wiped, dry' })[kind];
 
 /** Stretches of the way of fluid. */
 export const STRETCH = { cylinder: 'cylinder', line: 'line', hose: 'hose' } as const;

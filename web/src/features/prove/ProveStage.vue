@@ -128,7 +128,7 @@ const takeFigure = (f: ProofFigure): Promise<void> =>
   <template v-if="!job.state.released">
     <LockBanner />
     <LotSlips :what="['bedding']" />
-    <CautionPlates :steps="['leak_look', 'road_test', 'release']" />
+    <CautionPlates :steps="units ? ['leak_look', 'release'] : ['leak_look', 'road_test', 'release']" />
     <p v-if="move" class="moverow">
       <MoveMark :level="move.level" :reasons="[]" />
       <span class="second">{{ reasons }}</span>

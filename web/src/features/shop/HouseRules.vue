@@ -79,6 +79,7 @@ async function keep(): Promise<void> {
   display: flex;
   gap: var(--space-2);
   align-items: flex-start;
+  margin-top: var(--space-2);
 }
 @media (max-width: 1180px) {
   .rule {

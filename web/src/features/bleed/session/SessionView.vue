@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { type BleedPull, type BleedStepEvent, type BleedStepKind, CLOSING } from '@dauer/core/ledger';
-import { placeName } from '@dauer/core/layout';
+import { pedalsOf, placeName, slotById } from '@dauer/core/layout';
 import { fixed } from '@dauer/core/quantity';
 import { pullOf, type SessionBleeder, type SessionState, whyNotStepped } from '@dauer/core/stages';
-import { CLOSING_NAME, SESSION_ALOUD, SESSION_REFUSED } from '@dauer/core/wording';
+import { closingName, SESSION_ALOUD, SESSION_REFUSED } from '@dauer/core/wording';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { v7 } from 'uuid';
 import { call, timeNow } from '../../../app/client.ts';
@@ -46,6 +46,12 @@ watch(
   (id) => (job.picked = id),
   { immediate: true },
 );
+/** Whether the bleeder hangs on a hand lever: what is felt then is the lever. */
+const byHand = computed(() => {
+  const { layout } = job.history.records;
+  return pedalsOf(layout).some((c) => c.reach.has(at.value?.slot.id ?? '') && slotById(layout, c.slotId)?.kind === 'hand_lever');
+});
+const nameOf = (kind: (typeof CLOSING)[number]): string => closingName(kind, byHand.value);
 const colour = ref<BleedPull['colour']>('dark');
 watch(
   () => at.value?.slot.id,
@@ -117,7 +123,7 @@ function tick(kind: (typeof CLOSING)[number]): void {
     return;
   }
   const { volumeMl, ...came } = pullOf(b);
-  job.together(`${placeName(b.slot)}: ${CLOSING_NAME[kind].toLowerCase()}`, () => {
+  job.together(`${placeName(b.slot)}: ${nameOf(kind).toLowerCase()}`, () => {
     step(kind, { slotId: b.slot.id });
     job.add('bleedPulls', { slotId: b.slot.id, volumeTyped: `${volumeMl} mL`, method: props.state.session.method, ...came });
   });
@@ -200,7 +206,6 @@ const COLOURS = [
           <div v-if="counts">
             <h3>Now</h3>
             <ChoiceRow v-model="colour" :options="COLOURS" label="Colour that comes out" />
-            <UnderScale :state="state" @stroke="stroke()" />
           </div>
           <div>
             <h3>In order</h3>
@@ -212,6 +217,7 @@ const COLOURS = [
             </ol>
           </div>
         </div>
+        <UnderScale v-if="counts" :state="state" @stroke="stroke()" />
       </div>
     </div>
     <div v-if="counts" class="closing">
@@ -225,7 +231,7 @@ const COLOURS = [
           :disabled="at.strokes.length === 0"
           @click="tick(k)"
         >
-          {{ CLOSING_NAME[k] }}
+          {{ nameOf(k) }}
           <kbd v-if="k === toTick">c</kbd>
         </v-btn>
       </div>
