@@ -4,6 +4,7 @@ import type * as layouts from '@dauer/core/layout';
 import * as ledger from '@dauer/core/ledger';
 import type * as verdict from '@dauer/core/verdict';
 import { z } from 'zod';
+import { componentKind } from './componentKind.ts';
 import { axle, corner, day, id, instant, minorSum, name, role, sentDay, words } from './primitives.ts';
 import * as e from './events.ts';
 import { lot } from './lotEntities.ts';
@@ -45,7 +46,7 @@ export const vehicle = vehicleFields
 export const slot = z
   .object({
     id,
-    kind: e.componentKind,
+    kind: componentKind,
     name,
     corner: corner.nullable(),
     circuits: z.array(z.number().int()).readonly(),
@@ -87,7 +88,7 @@ export const layoutRevision = z
     added: z.array(z.string()).readonly(),
     removed: z.array(z.string()).readonly(),
     changed: z.array(z.string()).readonly(),
-    removedPlaces: z.array(z.object({ id, name: z.string(), kind: e.componentKind.nullable() })).readonly(),
+    removedPlaces: z.array(z.object({ id, name: z.string(), kind: componentKind.nullable() })).readonly(),
   })
   .meta({ id: 'LayoutRevision' }) satisfies z.ZodType<layouts.LayoutRevision>;
 
@@ -118,7 +119,7 @@ export const job = jobFields
   .meta({ id: 'Job' }) satisfies z.ZodType<ledger.Job>;
 
 export const part = z
-  .object({ id, tag: z.string().nullable(), kind: e.componentKind, name, partNumber: z.string().nullable(), note: z.string() })
+  .object({ id, tag: z.string().nullable(), kind: componentKind, name, partNumber: z.string().nullable(), note: z.string() })
   .meta({ id: 'Part' }) satisfies z.ZodType<ledger.Part>;
 
 export const limitFields = z.object({
@@ -331,6 +332,7 @@ export const jobFile = z
     rates: z.array(price.rates),
     houseRules: z.array(price.houseRule),
     comebackCounts: z.array(price.comebackCount),
+    cardHands: z.array(z.object({ cardId: z.string(), personId: id })),
     offers: z.array(price.offer),
     lots: z.array(lot),
     people: z.array(person),

@@ -1,11 +1,13 @@
 import * as catalogue from '@dauer/core/catalogue';
-import type * as layout from '@dauer/core/layout';
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { BLEED_EVENTS } from './bleedEvents.ts';
 import { CARD_EVENTS } from './cardEvents.ts';
+import { componentKind } from './componentKind.ts';
 import { LINE_EVENTS } from './lineEvents.ts';
+import { NOTE_EVENTS } from './noteEvents.ts';
 import { PARKING_EVENTS } from './parkingEvents.ts';
+import { STRIP_EVENTS } from './stripEvents.ts';
 import { SUPPLY_EVENTS } from './supplyEvents.ts';
 import { TIMER_EVENTS } from './timerEvents.ts';
 import { corner, day, fluidClass, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
@@ -20,40 +22,6 @@ const position = {
 };
 export const option = z.enum(catalogue.OPTION_IDS);
 const measurement = z.enum(catalogue.MEASUREMENT_IDS);
-export const componentKind = z.enum([
-  'pedal',
-  'hand_lever',
-  'foot_lever',
-  'servo',
-  'master_cylinder',
-  'reservoir',
-  'valve',
-  'union',
-  'switch',
-  'hose',
-  'caliper',
-  'piston',
-  'pads',
-  'rotor',
-  'hub',
-  'wheel_cylinder',
-  'shoes',
-  'drum',
-  'band',
-  'band_drum',
-  'expander',
-  'parking_shoes',
-  'bleeder',
-  'parking_lever',
-  'equaliser',
-  'cross_shaft',
-  'balance_bar',
-  'clutch_master',
-  'clutch_slave',
-  'line',
-  'cable',
-  'rod',
-]) satisfies z.ZodType<layout.ComponentKind>;
 
 const setFields = {
   slotId: id,
@@ -129,7 +97,12 @@ const choiceFields = {
 export const ownerChoiceRecord = recordBase.extend(choiceFields).meta({ id: 'OwnerChoice' }) satisfies Fields<ledger.OwnerChoice>;
 const operationFields = { slotId: id.nullable(), title: name, attendedMinutes: z.number().int().min(0).max(6000) };
 const operationEventFields = { operationId: id, kind: z.enum(['start', 'stop', 'done']), note: words(500) };
-const torqueSent = { slotId: id.nullable(), point: words(120).min(1), targetTyped: typed, typed, unit: unitId, wrench: words(80) };
+const torqueSent = {
+  ...{ slotId: id.nullable(), point: words(120).min(1), targetTyped: typed, typed, unit: unitId, wrench: words(80) },
+  toTyped: typed.default(''),
+  passes: z.number().int().min(1).max(4).default(1),
+  angleDeg: z.number().positive().max(720).nullable().default(null),
+};
 const bleedSent = {
   slotId: id,
   volumeTyped: typed,
@@ -214,7 +187,10 @@ export const operationEventRecord = recordBase
   .extend(operationEventFields)
   .meta({ id: 'OperationEvent' }) satisfies Fields<ledger.OperationEvent>;
 export const torqueRecord = recordBase
-  .extend({ ...torqueSent, target: z.number(), canonical: z.number() })
+  .extend({
+    ...{ ...torqueSent, target: z.number(), targetTo: z.number().optional(), canonical: z.number() },
+    ...{ toTyped: z.string().optional(), passes: z.number().optional(), angleDeg: z.number().nullish() },
+  })
   .meta({ id: 'Torque' }) satisfies Fields<ledger.Torque>;
 export const bleedPullRecord = recordBase
   .extend({ ...bleedSent, volumeMl: z.number() })
@@ -377,6 +353,8 @@ export const EVENTS = {
   ...CARD_EVENTS,
   ...LINE_EVENTS,
   ...PARKING_EVENTS,
+  ...STRIP_EVENTS,
+  ...NOTE_EVENTS,
   ...TIMER_EVENTS,
   ...SUPPLY_EVENTS,
   counters: { sent: sentBase.extend({ typed, unit: z.enum(['km', 'mi']) }), record: counterRecord },

@@ -1,6 +1,7 @@
 /** What things cost and from whom they come, what the shop reckons with, and what an owner was shown. */
 import * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
+import { componentKind } from './componentKind.ts';
 import * as e from './events.ts';
 import { axle, day, id, instant, minorSum, name, words } from './primitives.ts';
 
@@ -9,7 +10,7 @@ export const articleFields = z.object({
   name,
   partNumber: words(60).nullable(),
   supply: z.enum(ledger.SUPPLIES),
-  kind: e.componentKind.nullable(),
+  kind: componentKind.nullable(),
   process: z.enum(ledger.PROCESSES).nullable(),
   fits: z.enum(ledger.FITS),
   appliesTo: words(80).nullable(),
@@ -57,7 +58,7 @@ export const houseRule = houseRuleFields
   .meta({ id: 'HouseRuleVersion' }) satisfies z.ZodType<ledger.HouseRuleVersion>;
 export const lastingCase = z.object({
   option: e.option,
-  kind: e.componentKind,
+  kind: componentKind,
   lots: z.array(z.string()).readonly(),
   from: instant,
   until: instant,
@@ -65,7 +66,7 @@ export const lastingCase = z.object({
 });
 export const comebackCount = z.object({
   option: e.option,
-  kind: e.componentKind,
+  kind: componentKind,
   cases: z.number().int(),
   comebacks: z.number().int(),
 }) satisfies z.ZodType<ledger.ComebackCount>;

@@ -3,59 +3,13 @@ import fc from 'fast-check';
 import { CARDS, stepsFor } from '../src/catalogue/cards/cards.ts';
 import { FINISH_CARDS } from '../src/catalogue/cards/finishes.ts';
 import { type CardStep, type Gate, HARD_GATES, STEP_GROUPS } from '../src/catalogue/cards/types.ts';
-import { type OptionId } from '../src/catalogue/repairOptions.ts';
-import { openHistory } from '../src/history/jobHistory.ts';
-import { slotById } from '../src/layout/graph.ts';
-import type { CardTell } from '../src/ledger/families/cardTells.ts';
-import { cardContent, type CardState, cardState, isOfDecision, runAt, whyNotBegun, whyNotTold } from '../src/readiness/cardRuns.ts';
+import { isOfDecision, runAt, whyNotBegun } from '../src/readiness/cardRuns.ts';
 import { whyNotDone } from '../src/readiness/workRefusal.ts';
 import { CARD_REFUSED, GATE_WORDS } from '../src/wording/en/cards.ts';
-import { ReworkFixture } from './contributions.ts';
-import { base, FOUR, NOW } from './jobFixture.ts';
+import { Bench } from './cardBench.ts';
+import { base, NOW } from './jobFixture.ts';
 
 const ALL = [...CARDS, ...FINISH_CARDS];
-
-/** A job in which a card runs at a place, told step by step. */
-class Bench extends ReworkFixture {
-  readonly at: string;
-  constructor(kind: string, option: OptionId) {
-    super(FOUR);
-    this.at = this.slot(kind);
-    this.decide(this.at, option);
-    this.begin(option);
-  }
-  history() {
-    return openHistory(this.file);
-  }
-  begin(option: OptionId): string | null {
-    const slot = slotById(this.layout, this.at)!;
-    const content = cardContent(this.history(), slot, option)!;
-    const run = { ...base(this.next()), slotId: this.at, option, ...content };
-    const why = whyNotBegun(this.history(), run, NOW);
-    if (why === null) this.file.cardRuns = [...this.file.cardRuns, run];
-    return why;
-  }
-  now(): CardState {
-    return cardState(this.history(), runAt(this.history(), this.at)!, NOW)!;
-  }
-  tell(stepId: string, over: Partial<CardTell> = {}, role: 'technician' | 'lead' = 'technician'): string | null {
-    const [minute, { run }] = [this.next(), this.now()];
-    const tell: CardTell = { ...base(minute), runId: run.id, stepId, kind: 'done', gate: null, note: '', ...over };
-    const why = whyNotTold(this.history(), tell, NOW, role);
-    if (why === null) this.file.cardTells = [...this.file.cardTells, tell];
-    return why;
-  }
-  status(id: string): string {
-    return this.now().steps.find((s) => s.step.id === id)!.status;
-  }
-  /** Takes the unit off as a hand does: its joint open and capped, a board on the pedal. */
-  off(): void {
-    this.putIn(this.layout.slots.find((s) => s.kind === 'pedal')!.id, 'board');
-    this.joint(this.at, 'opened');
-    this.part(this.at, 'removed');
-    this.putIn(this.at, 'plug');
-  }
-}
 
 describe('cards as data', () => {
   it('name their steps once, in the order of the groups or as the work goes, each with a reason of its own', () => {

@@ -54,7 +54,8 @@ describe('a figure that cannot be', () => {
     expect(() => readTold('torque', '9000', 'Nm')).to.throw(DomainError, /slip/);
     for (const typed of ['20', '2300', 'hot', '-5']) expect(() => readTold('boiling', typed, 'degC'), typed).to.throw(DomainError);
     expect(readTold('boiling', '446 °F', 'degC').canonical).to.be.closeTo(230, 0.01);
-    for (const typed of ['-1', '21', 'wet', '3.5 %%', '%', '3 mm']) expect(() => readTold('water', typed, '1'), typed).to.throw(DomainError);
+    for (const typed of ['-1', '21', 'wet', '3.5 %%', '%', '3 mm'])
+      expect(() => readTold('water', typed, '1'), typed).to.throw(DomainError);
     for (const typed of ['2,5', '2.5 %', '2.5%']) expect(readTold('water', typed, '1').canonical, typed).to.equal(2.5);
     for (const typed of ['0', '241']) expect(() => readTold('months', typed, '1'), typed).to.throw(DomainError);
     expect(() => readTold('bled', '0', 'mL')).to.throw(DomainError, /more than nothing/);
@@ -241,6 +242,7 @@ describe('every family of events', () => {
       'rates',
       'houseRules',
       'comebackCounts',
+      'cardHands',
       'offers',
       'lots',
       'people',

@@ -260,6 +260,7 @@ export class Telling {
       typed,
       unit: 'Nm',
       canonical: parseQuantity(typed, 'torque', 'Nm').canonical,
+      ...{ toTyped: '', targetTo: 0, passes: point.startsWith('wheel:') ? 2 : 1, angleDeg: null },
       wrench: 'W-02',
     });
   }

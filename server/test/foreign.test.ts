@@ -23,6 +23,7 @@ const ORDER = {
   ...{ supplierId: SUPPLIER, supplier: 'Turner', name: 'Puller', partNumber: null, supply: 'piece', count: 1, places: [], need: null },
   ...{ price: 4000, core: null, shopsOwn: true, note: '' },
 };
+const MARK = { x: 0.2, y: 0.4, what: 'Long spring', fate: 'back' };
 const PARKED = { standsOn: 'stands', heldBy: 'Four stands, chocks', knows: 'Ines' };
 const BEDDING = { product: 'Pads 12', steps: [{ stops: 10, fromKmh: 50, toKmh: 10, coolS: 30 }], source: 'Its slip' };
 const SESSION = {
@@ -98,6 +99,8 @@ describe('what is told of one vehicle', function () {
     await shop.technician.ask('POST', '/api/lots', LOT);
     foreign['lineId'] = await stored('order-lines', ORDER);
     foreign['sendOutId'] = await stored('send-outs', sendOut(slotId, foreign['partId']));
+    foreign['markId'] = await stored('strip-marks', { ...MARK, slotId });
+    foreign['noteId'] = await stored('shop-notes', { pin: 'vehicle', words: 'The key is under the seat' });
     foreign['timerId'] = await stored('timers', { slotId, process: 'soak', minutes: 1440 });
     await stored('bleed-steps', { sessionId: foreign['sessionId'], kind: 'ended', slotId: null });
     foreign['parkingId'] = await stored('parkings', PARKED);
@@ -178,6 +181,16 @@ describe('what is told of one vehicle', function () {
       },
       // The one that was just parked.
       takeOvers: async () => ({ parkingId: (await shop.technician.file(mine.jobId)).parkings[0]!.id }),
+      stripMarks: () => ({ ...MARK, slotId }),
+      stripTells: async () => ({ markId: await own('strip-marks', { ...MARK, slotId }), kind: 'in' }),
+      kitCounts: async () => ({
+        slotId: mine.slot('rotor', 'RR'),
+        runId: await begun(mine),
+        pieces: [{ name: 'Seal', wanted: 1, found: 1 }],
+      }),
+      fastenerFacts: () => ({ point: 'wheel:FL', form: 'stud_nut', count: 4, hand: 'right' }),
+      shopNotes: () => ({ pin: 'vehicle', slotId, words: 'Tight behind the arm' }),
+      noteTells: async () => ({ noteId: await own('shop-notes', { pin: 'vehicle', slotId, words: 'Once more' }), kind: 'useful' }),
       ladderTries: () => ({ slotId, ladderId: 'rotor', rungId: 'soak', moved: false, minutes: 5 }),
       operationEvents: async () => ({
         ...{ operationId: await own('operations', { slotId: null, title: 'Wash', attendedMinutes: 5 }), kind: 'start', note: '' },
@@ -259,6 +272,8 @@ describe('what is told of one vehicle', function () {
     'observations',
     'exercises',
     'beddingStops',
+    // The card of a rotor takes no pieces.
+    'kitCounts',
   ];
 
   for (const family of Object.keys(EVENTS) as EventFamily[]) {
@@ -290,6 +305,7 @@ describe('what is told of one vehicle', function () {
       sendOuts: ['supplierId'],
       lotUses: ['lotId'],
       comebacks: ['repairedIn'],
+      noteTells: ['noteId'],
     };
     for (const family of Object.keys(EVENTS) as EventFamily[])
       for (const field of idsOf(family))

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { endpoint, none } from '../endpoint.ts';
 import { eventEndpoint } from '../eventEndpoint.ts';
-import { componentKind, EVENTS } from '../events.ts';
+import { componentKind } from '../componentKind.ts';
+import { EVENTS } from '../events.ts';
 import { id, instant, name, words } from '../primitives.ts';
 
 const entryFields = z.object({

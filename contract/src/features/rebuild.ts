@@ -58,5 +58,16 @@ export const rebuild = {
   ),
   parkJob: eventEndpoint('rebuild', EVENTS.parkings, 'parkings', 'Leaves a job for longer than a night'),
   takeOverJob: eventEndpoint('rebuild', EVENTS.takeOvers, 'take-overs', 'Takes a parked job over, having read how it was left'),
+  markStrip: eventEndpoint('rebuild', EVENTS.stripMarks, 'strip-marks', 'Marks what came off a unit at its place on its drawing'),
+  tellStrip: eventEndpoint('rebuild', EVENTS.stripTells, 'strip-tells', 'Tells what became of a piece that came off'),
+  countKit: eventEndpoint('rebuild', EVENTS.kitCounts, 'kit-counts', 'Counts a kit that was laid out'),
+  recordFastener: eventEndpoint('rebuild', EVENTS.fastenerFacts, 'fastener-facts', 'Records what holds a wheel or a unit, and its hand'),
+  pinNote: eventEndpoint(
+    'rebuild',
+    EVENTS.shopNotes,
+    'shop-notes',
+    'Pins a note to the vehicle, its type, a kind of unit, or a step of a card',
+  ),
+  tellNote: eventEndpoint('rebuild', EVENTS.noteTells, 'note-tells', 'Says of a note that it helped, or that it is no longer so'),
   recordTorque: eventEndpoint('rebuild', EVENTS.torques, 'torques', 'Records a torque'),
 };

@@ -92,6 +92,7 @@ export {
   WAITS,
 } from './repairOptions.ts';
 export { type Stage, STAGE_NAME, STAGES } from './stages.ts';
+export { tighteningOrder } from './fastening.ts';
 export { GENERIC_TORQUES, genericForJoint, genericForUnit, type GenericTorque } from './genericTorques.ts';
 export { answerable, SHIFTS, TABLES } from './trace/tables.ts';
 export { readFigure, takes } from './typedFigure.ts';

@@ -2,9 +2,9 @@ import type { ComponentKind } from '../layout/kinds.ts';
 
 /**
  * What has to hold before a rung, read from the records: the unit in its place with everything on its circuits closed, the unit
- * off, opened, or its other ports plugged.
+ * off, opened, its other ports plugged, or the hand of its thread on record.
  */
-export type RungGate = 'whole' | 'off' | 'opened' | 'plugged';
+export type RungGate = 'whole' | 'off' | 'opened' | 'plugged' | 'hand';
 /** What a rung leaves owed by the records: new seals, a bore or a drum gauged since, another part. */
 export type RungOwes = 'seals' | 'bore' | 'drum' | 'renewed';
 
@@ -33,6 +33,8 @@ export interface Ladder {
 }
 
 type RungMore = Partial<Pick<Rung, 'waits' | 'needs' | 'owed' | 'gates' | 'owes'>>;
+/** What unscrews it: never before it is known which way. Source: handbook 58, D04. */
+const HAND: RungMore = { gates: ['hand'] };
 const rung = (id: string, name: string, minutes: number, chance: number, more: RungMore = {}): Rung => ({
   ...{ id, name, minutes, chance, waits: 0, needs: null, owed: null, gates: [], owes: [] },
   ...more,
@@ -121,10 +123,10 @@ export const LADDERS: readonly Ladder[] = [
     ...{ id: 'fastener', name: 'Union, bleeder or adjuster that will not turn', kinds: ['line', 'hose', 'union', 'bleeder', 'expander'] },
     rungs: [
       rung('soak', 'Soak over days', 5, 0.3, { waits: 48 }),
-      rung('spanner', 'The spanner made for it', 5, 0.35),
-      rung('tighten', 'Tighten a hair, then loosen', 5, 0.25),
-      rung('warmth', 'Warmth at the seat beside no rubber and no fluid', 15, 0.4),
-      rung('grip', 'A tool that grips rounded corners', 10, 0.4),
+      rung('spanner', 'The spanner made for it', 5, 0.35, HAND),
+      rung('tighten', 'Tighten a hair, then loosen', 5, 0.25, HAND),
+      rung('warmth', 'Warmth at the seat beside no rubber and no fluid', 15, 0.4, HAND),
+      rung('grip', 'A tool that grips rounded corners', 10, 0.4, HAND),
       rung('cut', 'Cut the line', 10, 0.9, { owes: ['renewed'], owed: 'A new line is on the list at once.' }),
       rung('drill', 'Drill it out, thread repaired', 60, 0.85, { owed: 'The thread repair is on record.' }),
     ],
@@ -133,7 +135,7 @@ export const LADDERS: readonly Ladder[] = [
     ...{ id: 'unit', name: 'Unit rusted on its studs, spigot or bracket', kinds: ['hub', 'servo', 'shoes', 'parking_shoes', 'band'] },
     rungs: [
       rung('soak', 'Soak', 5, 0.25, { waits: 24 }),
-      rung('turn', 'Turn it, if it may turn', 5, 0.3),
+      rung('turn', 'Turn it, if it may turn', 5, 0.3, HAND),
       rung('drift', 'Drift beside the stud', 10, 0.4),
       rung('stud_out', 'Two nuts and the stud out', 20, 0.5),
       rung('warmth', 'Warmth, no rubber, no fluid', 15, 0.4),

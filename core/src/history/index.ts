@@ -21,3 +21,4 @@ export { moveTo, swapSides } from './swapSides.ts';
 export { lastPartIn, LEAVES, partHere, partIn, whereabouts } from './whereabouts.ts';
 export { workedBefore, type WorkedBefore } from './workedBefore.ts';
 export { shapeOf } from './lineShapes.ts';
+export { fastenerOf } from './fasteners.ts';

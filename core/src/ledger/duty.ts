@@ -34,7 +34,8 @@ export type Duty =
         | 'identify'
         | 'application'
         | 'card'
-        | 'freed';
+        | 'freed'
+        | 'strip';
       readonly slotId: string;
     }
   | { readonly kind: 'because'; readonly finding: FindingCode; readonly slotId: string; readonly measurement: MeasurementId | null }
@@ -144,6 +145,7 @@ const OF_A_PLACE: readonly string[] = [
   'application',
   'card',
   'freed',
+  'strip',
 ];
 
 /**
@@ -228,6 +230,7 @@ const STAGE_OF: Readonly<Record<Exclude<DutyKind, 'joint'>, Stage>> = {
     care: 'rebuild',
     clamped: 'rebuild',
     op: 'rebuild',
+    strip: 'rebuild',
     torque: 'rebuild',
     card: 'rebuild',
     freed: 'rebuild',

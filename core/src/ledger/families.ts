@@ -8,6 +8,7 @@ import { bleedSessions } from './families/bleedSessions.ts';
 import { beddingPlans } from './families/beddingPlans.ts';
 import { beddingStops } from './families/beddingStops.ts';
 import { exercises } from './families/exercises.ts';
+import { fastenerFacts } from './families/fastenerFacts.ts';
 import { bleedSteps } from './families/bleedSteps.ts';
 import { cameWith } from './families/cameWith.ts';
 import { cardRuns } from './families/cardRuns.ts';
@@ -24,12 +25,14 @@ import { fluidSamples } from './families/fluidSamples.ts';
 import { fluidServices } from './families/fluidServices.ts';
 import { handIns } from './families/handIns.ts';
 import { intakeLooks } from './families/intakeLooks.ts';
+import { kitCounts } from './families/kitCounts.ts';
 import { jointEvents } from './families/jointEvents.ts';
 import { ladderTries } from './families/ladderTries.ts';
 import { leavings } from './families/leavings.ts';
 import { leftItems } from './families/leftItems.ts';
 import { lineShapes } from './families/lineShapes.ts';
 import { lotUses } from './families/lotUses.ts';
+import { noteTells } from './families/noteTells.ts';
 import { observations } from './families/observations.ts';
 import { operationEvents } from './families/operationEvents.ts';
 import { operations } from './families/operations.ts';
@@ -49,6 +52,9 @@ import { redactions } from './families/redactions.ts';
 import { sendOutSteps } from './families/sendOutSteps.ts';
 import { sendOuts } from './families/sendOuts.ts';
 import { setMoves } from './families/setMoves.ts';
+import { shopNotes } from './families/shopNotes.ts';
+import { stripMarks } from './families/stripMarks.ts';
+import { stripTells } from './families/stripTells.ts';
 import { sets } from './families/sets.ts';
 import { takeBacks } from './families/takeBacks.ts';
 import { takeOvers } from './families/takeOvers.ts';
@@ -109,6 +115,12 @@ const FAMILIES = {
   takenOuts,
   parkings,
   takeOvers,
+  stripMarks,
+  stripTells,
+  kitCounts,
+  fastenerFacts,
+  shopNotes,
+  noteTells,
   takeBacks,
   pictures,
   intakeLooks,

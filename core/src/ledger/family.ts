@@ -41,6 +41,8 @@ type ReadWith =
   | 'parts'
   /** Those of its places, and of parts that ever sat in them. */
   | 'places'
+  /** Those of the shop that are pinned to the vehicle, its type, or a kind of unit that it has; and what was said of those. */
+  | 'pinned'
   /** Those of the sets that are read. */
   | 'set';
 

@@ -48,6 +48,20 @@ export { SENT_FOR, type SendOut, type SentFor } from './families/sendOuts.ts';
 export { LOT_KINDS, type LotKind, type LotVersion, STOCK_MOVES, type StockMove, type StockMoveKind } from './lotRecords.ts';
 export { CHOICE_WAYS, type ChoiceWay, type OwnerChoice } from './families/ownerChoices.ts';
 export { type Parking, type Standing, STANDINGS } from './families/parkings.ts';
+export { FATES, type Fate, type StripMark } from './families/stripMarks.ts';
+export { STRIP_TELLS, type StripTell, type StripTellKind } from './families/stripTells.ts';
+export type { KitCount, KitPiece } from './families/kitCounts.ts';
+export {
+  FASTENER_FORMS,
+  type FastenerFact,
+  type FastenerForm,
+  type FastenerSeat,
+  type Hand,
+  HANDS,
+  SEATS,
+} from './families/fastenerFacts.ts';
+export { type NoteArrow, type Pin, PINS, type ShopNote } from './families/shopNotes.ts';
+export { NOTE_TELLS, type NoteTell, type NoteTellKind } from './families/noteTells.ts';
 export type { PartCorrection } from './families/partCorrections.ts';
 export type { PartEvent, PartEventKind } from './families/partEvents.ts';
 export type { Picture, PictureOf } from './families/pictures.ts';
@@ -66,7 +80,7 @@ export type { Torque } from './families/torques.ts';
 export type { JobVoid } from './families/voids.ts';
 export type { DeriveFacts, Named, ReleaseClass } from './family.ts';
 export type { Calibration, CallBack, GaugeCheck, GaugeVersion, RepeatStudy, TorqueCheck } from './gaugeRecords.ts';
-export { type JobRecords, NO_RECORDS } from './jobRecords.ts';
+export { type CardHand, type JobRecords, NO_RECORDS } from './jobRecords.ts';
 export type { Finish, Job, JobKind, Person } from './job.ts';
 export type { Offer, OfferRow, OfferSheet, OfferWay } from './offerRecords.ts';
 export type { Part } from './partRecords.ts';

@@ -21,6 +21,12 @@ interface PastJob {
   readonly releasedAt: string | null;
 }
 
+/** Somebody who has worked by a card before. */
+export interface CardHand {
+  readonly cardId: string;
+  readonly personId: string;
+}
+
 /** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */
 export interface JobRecords extends EventLists {
   readonly job: Job;
@@ -46,6 +52,8 @@ export interface JobRecords extends EventLists {
   readonly houseRules: readonly HouseRuleVersion[];
   /** How often the shop’s work came back, by kind of work. */
   readonly comebackCounts: readonly ComebackCount[];
+  /** Who told a step of which card as done, on any other job. */
+  readonly cardHands: readonly CardHand[];
   /** Sheets that were made for the owner, the oldest first. */
   readonly offers: readonly Offer[];
   /** Lots that may be taken from, and those that this vehicle has something of; the newest version of each. */
@@ -72,6 +80,7 @@ export const NO_RECORDS: Lists<JobRecords> = {
   rates: [],
   houseRules: [],
   comebackCounts: [],
+  cardHands: [],
   offers: [],
   lots: [],
   people: [],

@@ -16,7 +16,9 @@ import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { followedIn } from '../ledger/priceRecords.ts';
 import { CARD_REFUSED, type CardRefusal, GATE_WORDS, needWords, stepRefused } from '../wording/en/cards.ts';
+import { isFirstTime } from './firstTime.ts';
 import { touchedJoints } from './joints.ts';
+import { kitMissing } from './kit.ts';
 import { eventsAt, type GateFacts, gateFacts, isHeld } from './cardGates.ts';
 
 /** What a step rests on, as it stands. */
@@ -177,6 +179,12 @@ export function cardState(history: JobHistory, run: CardRun, at: string, facts: 
     const [mine, than] = [toldAt(other), toldAt(at1(need.than))];
     return than === null || (mine !== null && mine >= than);
   };
+  const novices = new Map<string, boolean>();
+  const isNovice = (personId: string): boolean => {
+    const known = novices.get(personId) ?? isFirstTime(history, run, personId);
+    novices.set(personId, known);
+    return known;
+  };
   const steps = first.map((s): StepState => {
     const needs = s.step.needs.map((need): NeedState => {
       const held = holds(need);
@@ -190,8 +198,10 @@ export function cardState(history: JobHistory, run: CardRun, at: string, facts: 
       };
     });
     const seconded = of(s.step.id, 'seconded');
+    // Who never did this card before has somebody look at what is obligatory.
+    const wantsSecond = s.step.second || (s.step.obliged && s.status === 'done' && s.tell !== null && isNovice(s.tell.authorId));
     return {
-      ...{ ...s, seconded, needs, owesSecond: s.step.second && s.status === 'done' && seconded === null },
+      ...{ ...s, seconded, needs, owesSecond: wantsSecond && s.status === 'done' && seconded === null },
       ready: needs.every((n) => n.held || n.passed !== null),
     };
   });
@@ -244,7 +254,8 @@ export function whyNotTold(
       return tell.note.trim().length >= 3 ? null : CARD_REFUSED.reason;
     case 'seconded':
       if (s.status !== 'done') return CARD_REFUSED.second_early;
-      return (s.tell ?? s.closedBy)?.authorId === tell.authorId ? CARD_REFUSED.second_self : null;
+      if ((s.tell ?? s.closedBy)?.authorId === tell.authorId) return CARD_REFUSED.second_self;
+      return !s.step.second && isFirstTime(history, run, tell.authorId) ? CARD_REFUSED.second_new : null;
     case 'passed': {
       const need = s.needs.find((n) => n.need.of === 'record' && n.need.gate === tell.gate);
       if (!need) return CARD_REFUSED.no_gate;
@@ -260,6 +271,8 @@ export function whyNotTold(
       if (s.step.at !== 'vehicle' && isAway(history, state.slot)) return CARD_REFUSED.away;
       const [missing] = s.needs.filter((n) => !n.held && n.passed === null);
       if (missing) return missing.words;
+      const short = kitMissing(history, run, s.step);
+      if (short !== null) return short;
       return figuresOwed(history, state.slot, s.step, at) ? CARD_REFUSED.figure : null;
     }
   }
@@ -272,7 +285,8 @@ function refusalAt(history: JobHistory, slotId: string | null, record: string, a
   const step = run.steps.find((s) => s.enters === record);
   const s = step && cardState(history, run, at)?.steps.find((x) => x.step.id === step.id);
   const [missing] = s?.status === 'open' ? s.needs.filter((n) => !n.held && n.passed === null) : [];
-  return missing && step ? stepRefused(step.words, missing.words) : null;
+  const why = missing?.words ?? (step && s?.status === 'open' ? kitMissing(history, run, step) : null);
+  return why && step ? stepRefused(step.words, why) : null;
 }
 
 /**

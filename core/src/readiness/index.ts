@@ -29,3 +29,8 @@ export { CLAMP_HOURS, type PlaceState } from './unitState.ts';
 export { timerStates, type TimerPhase, type TimerState, whyNotStarted, whyNotTimed } from './timers.ts';
 export { isCharged, letsGo } from './storedEnergy.ts';
 export { whyNotTakenBack } from './takenBack.ts';
+export { stripOf, stripPattern, type StripPattern, type StripPiece, type StripState, whyNotMarked, whyNotStripTold } from './strip.ts';
+export { handUnknown, whyNotFastened } from './fasteners.ts';
+export { kitOf, type KitState, whyNotCounted } from './kit.ts';
+export { isFirstTime } from './firstTime.ts';
+export { notesAt, type NotePlace, type PinnedNote, typeOf, whyNotNoted, whyNotPinned } from './notes.ts';

@@ -5,6 +5,7 @@ import { type Slot, slotById } from '../layout/graph.ts';
 import type { LadderTry } from '../ledger/families/ladderTries.ts';
 import { millisecondsInHour } from '../quantity/calendar.ts';
 import { RUNG_MISSING, TRY_REFUSED } from '../wording/en/ladders.ts';
+import { handUnknown } from './fasteners.ts';
 import { eventsAt, type GateFacts, gateFacts, isHeld } from './cardGates.ts';
 
 /** A rung as it stands: tried, waited for, or kept back by what the records say. */
@@ -43,6 +44,8 @@ function missingBefore(facts: GateFacts, slot: Slot, gate: RungGate): boolean {
     case 'off':
     case 'opened':
       return !isHeld(facts, slot, gate);
+    case 'hand':
+      return handUnknown(history, slot);
     case 'plugged':
       return !isHeld(facts, slot, 'capped');
     case 'whole':

@@ -82,10 +82,21 @@ export const TORQUE_TOLERANCE = 0.1;
 const WITHOUT_TARGET: readonly string[] = ['bleeder', 'free'];
 
 /** What is wrong with a torque, in a sentence; null where it is good. Figures in N·m. */
-export function torqueFault(torque: { readonly point: string; readonly target: number; readonly canonical: number }): string | null {
+export function torqueFault(torque: {
+  readonly point: string;
+  readonly target: number;
+  readonly targetTo?: number;
+  readonly canonical: number;
+}): string | null {
   if (!(torque.target > 0)) {
     const fastener = readFastener(torque.point);
     return fastener.of === 'unit' && WITHOUT_TARGET.includes(fastener.kind) ? null : REASON.noTarget;
+  }
+  // A range as the book gives it holds as it stands; one figure is held to within what a wrench is good for.
+  if (torque.targetTo !== undefined && torque.targetTo > 0) {
+    if (torque.targetTo < torque.target) return REASON.rangeTurned;
+    const inside = torque.canonical >= torque.target * (1 - SLACK) && torque.canonical <= torque.targetTo * (1 + SLACK);
+    return inside ? null : REASON.outOfRange;
   }
   const off = Math.abs(torque.canonical - torque.target) / torque.target;
   return off > TORQUE_TOLERANCE + SLACK ? REASON.offTarget : null;

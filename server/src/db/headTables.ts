@@ -24,6 +24,7 @@ export const HEADS: Readonly<Record<Head, readonly PgTable[]>> = {
   houseRules: [s.houseRuleVersion],
   offers: [s.offer],
   comebackCounts: [s.release, s.comebacks],
+  cardHands: [s.release],
   lots: [s.lotVersion],
   people: [s.account],
   pastJobs: [s.job, s.release],

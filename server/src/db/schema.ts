@@ -12,4 +12,5 @@ export * from './schema/postRelease.ts';
 export * from './schema/intake.ts';
 export * from './schema/prices.ts';
 export * from './schema/rack.ts';
+export * from './schema/strip.ts';
 export * from './schema/supply.ts';

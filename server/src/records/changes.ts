@@ -7,6 +7,7 @@ import { EVENT_TABLES } from '../db/eventTables.ts';
 import { type Head, HEADS } from '../db/headTables.ts';
 import * as s from '../db/schema.ts';
 import { incarnationOf } from './incarnation.ts';
+import { readCardHands } from './cardHands.ts';
 import { readGauges, readJobHead, readJobRelease, readJobsOf, readPartsOf, readWith } from './jobFile.ts';
 import { layoutAt, readLayouts, type Revision } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
@@ -134,6 +135,7 @@ function headReaders(db: Database, jobId: string, head: Awaited<ReturnType<typeo
     rates: async () => readRates(db),
     houseRules: async () => readHouseRules(db),
     comebackCounts: async () => readComebackCounts(db),
+    cardHands: async () => readCardHands(db, jobId),
     offers: async () => readOffers(db, jobId),
     lots: async () => readLots(db, head.vehicle.id),
     people: async () => readPeople(db),

@@ -11,6 +11,7 @@ import { notFound } from '../platform/problem.ts';
 import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
+import { readCardHands } from './cardHands.ts';
 import { readPeople } from './people.ts';
 import { readArticles, readHouseRules, readOffers, readRates } from './prices.ts';
 import { readComebackCounts } from './lasting.ts';
@@ -24,6 +25,17 @@ const one = (name: string): SQL => sql`${sql.placeholder(name)}::uuid`;
 const among = (column: PgColumn, list: string): SQL => sql`${column} = any(${sql.placeholder(list)}::uuid[])`;
 const ofJob = (t: EventTable): SQL => sql`${t.jobId} = ${one('job')}`;
 const ofVehicle = (t: EventTable): SQL => among(t.jobId, 'jobs');
+
+/** Make and model of the vehicle: the type that a note is pinned to. Named here as the core names it. */
+const TYPE_OF_VEHICLE = sql`(select trim(${s.vehicle.make} || ' ' || ${s.vehicle.model}) from ${s.vehicle} where ${s.vehicle.id} = ${one('vehicle')})`;
+/** Notes that are pinned where this vehicle has something, but for those of other vehicles that were taken back there. */
+const PINNED = sql`((${s.shopNotes.pin} = 'vehicle' and ${s.shopNotes.vehicleId} = ${one('vehicle')})
+  or (${s.shopNotes.pin} = 'type' and ${s.shopNotes.type} = ${TYPE_OF_VEHICLE})
+  or (${s.shopNotes.pin} in ('unit', 'step') and (${s.shopNotes.kind} in ('line', 'cable', 'rod') or exists (
+    select 1 from ${s.slot} join ${s.layout} on ${s.layout.id} = ${s.slot.layoutId}
+    where ${s.layout.vehicleId} = ${one('vehicle')} and ${s.slot.kind} = ${s.shopNotes.kind}))))
+  and (${s.shopNotes.jobId} = any(${sql.placeholder('jobs')}::uuid[]) or not exists (
+    select 1 from ${s.takeBacks} where ${s.takeBacks.corrects} = ${s.shopNotes.id}))`;
 
 /** Which events of a family a job is read with. */
 export function readWith(family: EventFamily): SQL {
@@ -45,6 +57,8 @@ export function readWith(family: EventFamily): SQL {
       return sql.join([ofVehicle(table), ...lived], sql` or `);
     case 'places':
       return sql.join([...named(['slotId'], 'slots'), ...lived], sql` or `);
+    case 'pinned':
+      return family === 'shopNotes' ? PINNED : sql`${s.noteTells.noteId} in (select ${s.shopNotes.id} from ${s.shopNotes} where ${PINNED})`;
     case 'set':
       throw new Error(`${family}: read with what it leans on`);
   }
@@ -97,6 +111,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobRecor
     rates: () => readRates(db),
     houseRules: () => readHouseRules(db),
     comebackCounts: () => readComebackCounts(db),
+    cardHands: () => readCardHands(db, jobId),
     offers: () => readOffers(db, jobId),
     lots: () => readLots(db, head.vehicle.id),
     people: () => readPeople(db),

@@ -6,11 +6,13 @@ import { whereabouts } from '@dauer/core/history';
 import { lastOpen, openDue } from '@dauer/core/judging';
 import { controlsOf, CORNER_NAME, KIND_FACTS, placeName, type Slot, styleName } from '@dauer/core/layout';
 import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import TagPlate from '../fittings/TagPlate.vue';
 import VerdictMark from '../fittings/VerdictMark.vue';
 import { call } from '../app/client.ts';
 import { useRequest } from '../app/request.ts';
 import { useOpenJob } from './openJob.ts';
+import PinnedNotes from './notes/PinnedNotes.vue';
 import PictureRow from './PictureRow.vue';
 import PutIns from './PutIns.vue';
 import { useSession } from '../app/session.ts';
@@ -21,6 +23,9 @@ const emit = defineEmits<{ pick: [slotId: string] }>();
 const job = useOpenJob();
 const session = useSession();
 const c = computed(() => job.component);
+/** A card is at the bench: its notes stand beside its step. */
+const route = useRoute();
+const atBench = computed(() => typeof route.query['card'] === 'string');
 const binding = ref(false);
 const choosing = ref(false);
 const tag = ref('');
@@ -183,6 +188,7 @@ async function bind(): Promise<void> {
         <span>{{ s.name }}</span>
       </button>
     </div>
+    <PinnedNotes v-if="!atBench" :key="c.slot.id" :slot-of="c.slot" />
   </section>
   <section v-else class="component none">
     <p class="second">
@@ -190,6 +196,7 @@ async function bind(): Promise<void> {
       <kbd class="fig">m</kbd>
       and the arrows. Until then the right side shows the whole vehicle.
     </p>
+    <PinnedNotes v-if="!atBench" :slot-of="null" />
   </section>
 </template>
 

@@ -10,6 +10,7 @@ import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { JointStatus } from '../../readiness/joints.ts';
 import { cardState, isOfDecision, runAt } from '../../readiness/cardRuns.ts';
 import { ladderState } from '../../readiness/ladder.ts';
+import { strippedPlaces, stripOf } from '../../readiness/strip.ts';
 import { boardOn } from '../../readiness/pedalLock.ts';
 import { waitsForSupply } from '../../supply/mayFit.ts';
 import { supplyWords } from '../../wording/en/supply.ts';
@@ -19,6 +20,7 @@ import type { RuleContext } from '../ruleContext.ts';
 import { isWorked, torqueFault, torquePoints } from '../torquePoints.ts';
 import type { JointStep, Duty } from '../../ledger/duty.ts';
 import { REASON, TITLE } from '../../wording/en/duties.ts';
+import { STRIP } from '../../wording/en/strip.ts';
 import { careWords } from '../../wording/en/history.ts';
 import { millisecondsInHour } from '../../quantity/calendar.ts';
 
@@ -128,6 +130,13 @@ export function rebuildObligations({ history, components, proofStatus: standing,
       ),
     ];
   });
+  const strip = strippedPlaces(history).map((slot) => {
+    const { open } = stripOf(history, slot);
+    return obligation({ kind: 'strip', slotId: slot.id }, TITLE.strip(slot), open.length === 0, {
+      slotId: slot.id,
+      why: open.length > 0 ? STRIP.owed(open.length) : null,
+    });
+  });
   const tried = new Set(history.active(records.ladderTries).flatMap((t) => (t.jobId === records.job.id ? [t.slotId] : [])));
   const freed = components.flatMap((c) => {
     const state = tried.has(c.slot.id) ? ladderState(history, c.slot, today, facts) : null;
@@ -196,6 +205,7 @@ export function rebuildObligations({ history, components, proofStatus: standing,
     ...forNow,
     ...operations,
     ...cards,
+    ...strip,
     ...freed,
     ...standing.joints.flatMap(jointObligations),
     ...care,

@@ -38,6 +38,7 @@ export const CARD_REFUSED = {
   torque: 'Its figure closes this step: it is recorded at the torques of this place.',
   figure: 'What is owed here is not gauged yet: the figures close this step.',
   second_self: 'A second look is somebody else’s: whoever did it does not second it.',
+  second_new: 'Who looks has done this card before.',
   second_early: 'It is looked at a second time once it is done.',
   no_gate: 'That gate does not stand before this step.',
   hard_gate: 'Nobody passes this gate: what it says is made true.',
@@ -70,6 +71,13 @@ export const LUBRICANT_NAME: Readonly<Record<Lubricant['what'], string>> = {
 export const CARD_TELL_NAME: Readonly<Record<CardTellKind, string>> = {
   ...{ done: 'Done', not_here: 'Not applicable here', seconded: 'Seconded', passed: 'Passed' },
 };
+/** Somebody who does a card for the first time. */
+export const FIRST_TIME = {
+  you: (name: string): string =>
+    `You have not worked by this card before, ${name}: at its obligatory steps somebody who has looks as well.`,
+  all: (n: number): string => (n === 1 ? 'Looked at' : `Looked at all ${n}`),
+  waits: (n: number): string => (n === 1 ? 'One step waits for a second look.' : `${n} steps wait for a second look.`),
+} as const;
 /** What a step asks of who does it, beside its words. */
 export const STEP_KIND_NAME: Readonly<Record<CardStep['kind'], string>> = {
   ...{ do: 'done', look: 'looked at', figure: 'gauged', torque: 'drawn up', picture: 'pictured', wait: 'waited for' },

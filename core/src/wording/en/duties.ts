@@ -56,6 +56,7 @@ export const TITLE = {
   decide: (slot: Slot): string => `Decide about the ${lower(slot)}`,
   authorised: 'The owner’s answer to the sum',
   card: (slot: Slot, open: number): string => `${placeName(slot)}: ${open} ${open === 1 ? 'step' : 'steps'} of its card open`,
+  strip: (slot: Slot): string => `${placeName(slot)}: what came off it goes back, or is left over by name`,
   freed: (slot: Slot): string => `${placeName(slot)}: what freeing it has left owed`,
   cardDone: (slot: Slot): string => `${placeName(slot)}: its card is told to the end`,
   application: (slot: Slot): string => `Wrong application: ${lower(slot)}`,
@@ -146,6 +147,8 @@ export const REASON = {
   clamped: (limitHours: number): string => `Longer than ${limitHours} h (generic).`,
   noTarget: 'It has no target to be held against.',
   offTarget: 'More than a tenth off its target.',
+  outOfRange: 'Outside the range of the book.',
+  rangeTurned: 'The upper end of the range lies below the lower.',
   unknownFluid: 'What is in it is not known: nothing is mixed, every bleeder of the reservoir is drawn clear.',
   fallsShort: (drawn: number, stood: number): string =>
     `${displayWithUnit(drawn, 'volume', 1, 'mL')} drawn; ${displayWithUnit(stood, 'volume', 1, 'mL')} stand between the reservoir and it.`,

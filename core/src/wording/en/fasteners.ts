@@ -1,4 +1,5 @@
 import type { GenericTorque } from '../../catalogue/genericTorques.ts';
+import type { FastenerFact, FastenerForm, FastenerSeat, Hand } from '../../ledger/families/fastenerFacts.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
 import { type ComponentKind, type Corner, CORNER_NAME, INBOARD_FLANGE } from '../../layout/kinds.ts';
 
@@ -54,3 +55,61 @@ export function usualTorque(list: readonly GenericTorque[], agreed: (id: string)
 /** How a wrench was set with an adapter, as it goes with the record of a torque. */
 export const adapterWords = (offsetMm: string, angleDeg: string, settingNm: string): string =>
   `adapter ${offsetMm} mm at ${angleDeg}°, set to ${settingNm} N·m`;
+
+export const FASTENER_FORM_NAME: Readonly<Record<FastenerForm, string>> = {
+  ...{ stud_nut: 'Stud and nut', bolt: 'Bolt', centre_lock: 'Centre lock', other: 'Another' },
+};
+export const SEAT_NAME: Readonly<Record<FastenerSeat, string>> = { cone: 'Cone', ball: 'Ball', flat: 'Flat', unknown: 'Not looked at' };
+export const HAND_NAME: Readonly<Record<Hand, string>> = { right: 'Right-handed', left: 'Left-handed', unknown: 'Not known' };
+
+/** Which way a fastener is undone, seen from where the tool goes on. */
+export const UNDO: Readonly<Record<Hand, string>> = {
+  right: 'Right-hand thread: undo anticlockwise.',
+  left: 'Left-hand thread: undo clockwise.',
+  unknown: 'Hand of thread not on record: find it before the first pull.',
+};
+
+/** What holds a wheel or a unit, in a line. */
+export function fastenerWords(f: FastenerFact): string {
+  return [
+    `${f.count} × ${FASTENER_FORM_NAME[f.form].toLowerCase()}`,
+    f.thread,
+    f.seat === 'unknown' ? '' : `${SEAT_NAME[f.seat].toLowerCase()} seat`,
+    f.key,
+    f.oiled ? 'oiled' : 'dry',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** What is asked of a fastener. */
+export const FASTENER_FIELD = {
+  aria: (name: string): string => `What holds it: ${name.toLowerCase()}`,
+  begin: 'What holds it, and which way it is undone',
+  again: 'Put it right',
+  hand: 'Hand of the thread',
+  form: 'What it is',
+  seat: 'Its seat',
+  count: 'How many',
+  thread: 'Thread',
+  key: 'Key, sleeve or socket',
+  oiled: 'Oiled, not dry',
+  keep: 'So it is',
+  not: 'Not now',
+} as const;
+
+/** What is asked of a torque beside its figure. */
+export const TORQUE_FIELD = {
+  to: 'Up to, where the book gives a range',
+  angle: 'Then further by, degrees',
+  passes: 'Passes',
+  pass: (n: number): string => (n === 1 ? 'One pass' : n === 2 ? 'Two passes' : `${n} passes`),
+  said: ({ passes, angleDeg }: { readonly passes?: number; readonly angleDeg?: number | null }): string =>
+    [passes !== undefined && passes > 1 ? `in ${passes} passes` : '', angleDeg ? `and ${angleDeg}° further` : '']
+      .filter(Boolean)
+      .join(', '),
+  wrongAngle: 'Between 1 and 720 degrees.',
+} as const;
+
+/** Why a fastener is not put on record. */
+export const FASTENER_REFUSED = { noWheel: 'The vehicle has no such wheel.', noUnit: 'The vehicle has no such unit.' } as const;

@@ -7,6 +7,7 @@ export const RUNG_MISSING: Readonly<Record<RungGate, string>> = {
   off: 'The unit is still in its place, by the records.',
   opened: 'Only on an open unit: warmth in a closed cylinder bursts it, and no seal that stays is in it.',
   plugged: 'No plug or cap is on record: what is pumped in comes out at the other ports.',
+  hand: 'The hand of its thread is not on record: find out which way it is undone before the first pull.',
 };
 /** What a rung has left owed. */
 const RUNG_OWES: Readonly<Record<RungOwes, string>> = {

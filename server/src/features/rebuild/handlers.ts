@@ -4,8 +4,14 @@ import {
   isCharged,
   timerStates,
   whyNotBegun,
+  whyNotCounted,
+  whyNotFastened,
+  whyNotMarked,
+  whyNotNoted,
   whyNotParked,
+  whyNotPinned,
   whyNotStarted,
+  whyNotStripTold,
   whyNotTakenOver,
   whyNotTimed,
   whyNotTold,
@@ -144,6 +150,36 @@ export const rebuildHandlers = {
     if (records.timerSteps.some((t) => t.id === body.id)) return;
     const at = corrected(request, body.happenedAt);
     const why = whyNotTimed(openHistory(fileUntil(records, at)), body, at);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  markStrip: eventHandler('stripMarks', async (body, { db, params }) => {
+    const why = whyNotMarked(openHistory(await readJobFile(db, params.jobId)), body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  /** What became of a piece is told once. */
+  tellStrip: oneAtATime('stripTells', async (body, { db, params }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.stripTells.some((t) => t.id === body.id)) return;
+    const why = whyNotStripTold(openHistory(records), body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  countKit: eventHandler('kitCounts', async (body, { db, params }) => {
+    const why = whyNotCounted(openHistory(await readJobFile(db, params.jobId)), body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  recordFastener: eventHandler('fastenerFacts', async (body, { db, params }) => {
+    const why = whyNotFastened(openHistory(await readJobFile(db, params.jobId)), body.point);
+    if (why !== null) throw new HttpProblem('unknown_reference', why);
+  }),
+  pinNote: eventHandler('shopNotes', async (body, { db, params }) => {
+    const why = whyNotPinned(openHistory(await readJobFile(db, params.jobId)), body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  tellNote: oneAtATime('noteTells', async (body, { db, params, person }) => {
+    const records = await readJobFile(db, params.jobId);
+    if (records.noteTells.some((t) => t.id === body.id)) return;
+    const tell = { ...body, authorId: person.id };
+    const why = whyNotNoted(openHistory(records), tell, person.role === 'lead' ? 'lead' : 'technician');
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),
   /** What no tube can be bent to is not kept as the shape of one. */

@@ -5,7 +5,7 @@ import { upperFirst } from '@dauer/core/quantity';
 import { OPTION_NAME } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component, isRenewed, partingsOf, workLeft } from '@dauer/core/judging';
-import { childrenOf, placeName } from '@dauer/core/layout';
+import { canBeOff, childrenOf, placeName } from '@dauer/core/layout';
 import type { LotKind, PartEventKind } from '@dauer/core/ledger';
 import {
   asksLot,
@@ -30,6 +30,7 @@ import OnlyNow from '../../job/OnlyNow.vue';
 import LadderPanel from './LadderPanel.vue';
 import LinePanel from './line/LinePanel.vue';
 import OrderOfWork from './OrderOfWork.vue';
+import StripFold from './strip/StripFold.vue';
 import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';
@@ -289,6 +290,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     </p>
     <LinePanel v-if="component.slot.kind === 'line'" :slot-of="component.slot" :writable="writable" />
     <LadderPanel :component="component" :writable="writable" />
+    <StripFold v-if="!bare && canBeOff(component.slot.kind)" :slot-of="component.slot" :writable="writable" />
     <OrderOfWork v-if="component.decision && !done && !bare" :slot-of="component.slot" :option="component.decision.option" />
     <ul v-if="life.length > 0" class="life small">
       <li v-for="e in life" :key="e.id">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { genericForUnit } from '@dauer/core/catalogue';
 import { agreedBeside } from '@dauer/core/views';
-import { usualTorque } from '@dauer/core/wording';
+import { TORQUE_FIELD, usualTorque } from '@dauer/core/wording';
 import type { Torque } from '@dauer/core/ledger';
 import { readTold } from '@dauer/core/quantity';
 import { whyNotGood } from '@dauer/core/readiness';
@@ -10,7 +10,9 @@ import { computed, ref } from 'vue';
 import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { refusalOf } from '../../fittings/refusal.ts';
+import ChoiceRow from '../../fittings/ChoiceRow.vue';
 import AdapterSetting from './AdapterSetting.vue';
+import FastenerPlate from './FastenerPlate.vue';
 import OnlyNow from '../../job/OnlyNow.vue';
 
 /** A torque that has to be on record: target, what was set, with which wrench, by whom. */
@@ -22,7 +24,20 @@ const open = ref(false);
 /** A wheel that goes on closes the corner. */
 const wheel = computed(() => (props.point.fastener.of === 'wheel' ? props.point.fastener.corner : null));
 const target = ref('');
+const to = ref('');
 const value = ref('');
+const angle = ref('');
+/** A wheel is drawn up in two passes. */
+const passes = ref<'1' | '2' | '3'>(wheel.value ? '2' : '1');
+const PASSES = (['1', '2', '3'] as const).map((n) => ({ value: n, label: TORQUE_FIELD.pass(Number(n)) }));
+/** What may be left-handed on one side is put on record once. */
+const held = computed(() => {
+  const { fastener } = props.point;
+  return fastener.of === 'wheel' || fastener.kind === 'hub';
+});
+const MOST_DEGREES = 720;
+const angleDeg = computed(() => (angle.value.trim() === '' ? null : Number(angle.value.trim().replace(',', '.'))));
+const wrongAngle = computed(() => angleDeg.value !== null && !(angleDeg.value > 0 && angleDeg.value <= MOST_DEGREES));
 /** Once somebody has tried, the words under a field follow what stands in it. */
 const tried = ref(false);
 const check = (text: string): string => (tried.value ? refusalOf(() => readTold('torque', text, 'Nm')) : '');
@@ -31,6 +46,8 @@ const needsTarget = computed(() => torqueFault({ point: props.point.point, targe
 const problems = computed(() => ({
   target: target.value.trim() === '' && !needsTarget.value ? '' : check(target.value),
   value: check(value.value),
+  to: to.value.trim() === '' ? '' : check(to.value),
+  angle: wrongAngle.value ? TORQUE_FIELD.wrongAngle : '',
 }));
 /** What is usual where no book is at hand. */
 const usual = computed(() => {
@@ -48,13 +65,14 @@ const off = computed(() => {
 });
 function log(): void {
   tried.value = true;
-  if (problems.value.target || problems.value.value) return;
+  if (Object.values(problems.value).some((p) => p !== '')) return;
   tried.value = false;
   job.add('torques', {
     slotId: props.point.slotId,
     point: props.point.point,
     targetTyped: target.value,
     typed: value.value,
+    ...{ toTyped: to.value.trim(), passes: Number(passes.value), angleDeg: angleDeg.value },
     unit: 'Nm',
     wrench: [wrench.value.trim(), adapted.value].filter(Boolean).join(', '),
   });
@@ -69,7 +87,16 @@ function log(): void {
     <span v-if="last" class="set">
       <span class="fig fig-b">{{ last.typed }}</span>
       <span class="second small">
-        {{ [last.targetTyped ? `target ${last.targetTyped}` : 'no target on file', last.wrench, job.by(last)].filter(Boolean).join(', ') }}
+        {{
+          [
+            last.targetTyped ? `target ${[last.targetTyped, last.toTyped].filter(Boolean).join(' to ')}` : 'no target on file',
+            TORQUE_FIELD.said(last),
+            last.wrench,
+            job.by(last),
+          ]
+            .filter(Boolean)
+            .join(', ')
+        }}
       </span>
       <span v-if="off" class="small">{{ off }}</span>
     </span>
@@ -86,6 +113,7 @@ function log(): void {
         Record
       </v-btn>
     </template>
+    <FastenerPlate v-if="held" :point="point.point" :name="point.name" :writable="writable" />
     <form v-if="open" class="form" @submit.prevent="log">
       <v-text-field
         v-model="target"
@@ -96,8 +124,11 @@ function log(): void {
         :hint="usual"
         :persistent-hint="usual !== ''"
       />
+      <v-text-field v-model="to" :label="TORQUE_FIELD.to" :error-messages="problems.to" />
       <v-text-field v-model="value" label="Set" placeholder="68" :error-messages="problems.value" />
+      <v-text-field v-model="angle" :label="TORQUE_FIELD.angle" inputmode="decimal" :error-messages="problems.angle" />
       <v-text-field v-model="wrench" label="Wrench" />
+      <ChoiceRow v-model="passes" class="passes" :label="TORQUE_FIELD.passes" :options="PASSES" />
       <AdapterSetting v-model="adapted" :torque="value" />
       <v-btn class="act main" type="submit">Record</v-btn>
       <v-btn class="act" @click="open = false">Not yet</v-btn>

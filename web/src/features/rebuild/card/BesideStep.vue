@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { counterpart, placeName } from '@dauer/core/layout';
-import { type CardState, cardState, runAt, type StepState } from '@dauer/core/readiness';
+import { type CardState, cardState, runAt, type StepState, stripOf, stripPattern } from '@dauer/core/readiness';
+import { STRIP, STRIP_FIELD } from '@dauer/core/wording';
 import { computed } from 'vue';
 import { timeNow } from '../../../app/client.ts';
 import { dayText } from '../../../fittings/dates.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
+import PinnedNotes from '../../../job/notes/PinnedNotes.vue';
 import PictureRow from '../../../job/PictureRow.vue';
+import StripBoard from '../strip/StripBoard.vue';
 
 /** Beside a step: what was told of it at the other side, pictures, and what is owed before the card closes. */
 const props = defineProps<{ state: CardState; at: StepState }>();
-const emit = defineEmits<{ pick: [stepId: string] }>();
+const emit = defineEmits<{ pick: [stepId: string]; strip: [] }>();
 const job = useOpenJob();
 /** The same step at the other side, with what was told of it there: shown first. */
 const other = computed(() => counterpart(job.history.records.layout, props.state.slot) ?? null);
@@ -20,6 +23,10 @@ const mirrored = computed(() => {
   return step && (step.tell?.note || step.status === 'not_here') ? step.tell : null;
 });
 const otherPictures = computed(() => job.history.active(job.history.records.pictures).filter((p) => p.slotId === other.value?.id).length);
+/** What came off here, played backwards as it goes together; before that the other side as it came apart. */
+const strip = computed(() => stripOf(job.history, props.state.slot));
+const pattern = computed(() => stripPattern(job.history, props.state.slot));
+const comesApart = computed(() => ['before lifting', 'strip'].includes(props.at.step.group));
 const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged && s.status === 'open' && s !== props.at));
 </script>
 
@@ -37,6 +44,18 @@ const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged &
       </p>
       <PictureRow v-if="otherPictures > 0" of="place" :slot-id="other.id" :label="`Pictures of the ${placeName(other).toLowerCase()}`" />
     </template>
+    <template v-if="pattern && (comesApart || strip.pieces.length === 0)">
+      <h3>{{ STRIP.pattern(pattern.of, pattern) }}</h3>
+      <StripBoard :slot-of="state.slot" :pieces="pattern.pieces" :label="STRIP.pattern(pattern.of, pattern)" />
+      <p class="second small">{{ pattern.pieces.map((p) => `${p.number} ${p.mark.what}`).join(' · ') }}</p>
+    </template>
+    <template v-else-if="strip.pieces.length > 0">
+      <h3>{{ STRIP.title }}</h3>
+      <StripBoard :slot-of="state.slot" :pieces="strip.pieces" :lit="strip.next?.mark.id ?? null" :label="STRIP.title" />
+      <p class="second small">{{ strip.next ? STRIP.first(strip.next.number) : STRIP.done }}</p>
+    </template>
+    <button type="button" class="link small to" @click="emit('strip')">{{ STRIP_FIELD.open }}</button>
+    <PinnedNotes :slot-of="state.slot" :step="{ cardId: state.run.cardId, stepId: at.step.id }" />
     <h3>Pictures</h3>
     <PictureRow of="place" :slot-id="state.slot.id" label="Take a picture" />
     <template v-if="leftOpen.length > 0">
@@ -59,6 +78,9 @@ const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged &
 }
 .beside h3 {
   border-bottom: var(--line-hair) solid var(--ink);
+}
+.to {
+  justify-self: start;
 }
 .left {
   display: grid;

@@ -2,8 +2,8 @@
 import { type Gate, OPTION_NAME } from '@dauer/core/catalogue';
 import { placeName } from '@dauer/core/layout';
 import type { CardTellKind } from '@dauer/core/ledger';
-import { type CardState, closesBy, type StepState, whyNotTold } from '@dauer/core/readiness';
-import { fastenerName, timeWords } from '@dauer/core/wording';
+import { type CardState, closesBy, isFirstTime, type StepState, whyNotTold } from '@dauer/core/readiness';
+import { fastenerName, FIRST_TIME, STRIP_FIELD, timeWords } from '@dauer/core/wording';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { timeNow } from '../../../app/client.ts';
 import { useSession } from '../../../app/session.ts';
@@ -12,11 +12,13 @@ import WithNote from '../../../fittings/WithNote.vue';
 import { useOpenJob } from '../../../job/openJob.ts';
 import JointRows from '../JointRows.vue';
 import PartWork from '../PartWork.vue';
+import StripPanel from '../strip/StripPanel.vue';
 import TorqueRow from '../TorqueRow.vue';
 import AllSteps from './AllSteps.vue';
 import BesideStep from './BesideStep.vue';
 import CardFoot from './CardFoot.vue';
 import CardRule from './CardRule.vue';
+import KitPlate from './KitPlate.vue';
 import LubricantSymbol from './LubricantSymbol.vue';
 import StepNeeds from './StepNeeds.vue';
 import StepTold from './StepTold.vue';
@@ -107,7 +109,24 @@ watch(
   () => at.value?.step.id,
   () => at.value && speech.say(at.value.step.words),
 );
-const all = ref(false);
+/** What takes the place of the step: all steps in a list, or what came off. */
+const instead = ref<'all' | 'strip' | null>(null);
+const isNew = computed(() => session.person !== null && isFirstTime(job.history, props.state.run, session.person.id));
+/** Steps that wait for a second look, and that whoever is here may look at. */
+const toSecond = computed(() =>
+  props.state.steps.filter((s) => {
+    if (!s.owesSecond) return false;
+    const seconded = { runId: props.state.run.id, stepId: s.step.id, kind: 'seconded' as const, gate: null, note: '' };
+    const of = { ...seconded, authorId: session.person?.id ?? '' };
+    return whyNotTold(job.history, of, timeNow().at, session.may('lead') ? 'lead' : 'technician') === null;
+  }),
+);
+function secondAll(): void {
+  const { run } = props.state;
+  job.together(FIRST_TIME.all(toSecond.value.length), () => {
+    for (const s of toSecond.value) job.add('cardTells', { runId: run.id, stepId: s.step.id, kind: 'seconded', gate: null, note: '' });
+  });
+}
 /** What must not be pressed or pulled while this is worked on. */
 const locks = computed(() => job.state.context.proofStatus.locks);
 </script>
@@ -126,11 +145,20 @@ const locks = computed(() => job.state.context.proofStatus.locks);
       </span>
       <span class="grow" />
       <v-btn v-if="speech.can" class="act slim" :aria-pressed="speech.on.value" @click="speech.on.value = !speech.on.value">Aloud</v-btn>
-      <v-btn class="act slim" :aria-pressed="all" @click="all = !all">All steps</v-btn>
+      <v-btn class="act slim" :aria-pressed="instead === 'strip'" @click="instead = instead === 'strip' ? null : 'strip'">
+        {{ STRIP_FIELD.open }}
+      </v-btn>
+      <v-btn class="act slim" :aria-pressed="instead === 'all'" @click="instead = instead === 'all' ? null : 'all'">All steps</v-btn>
       <v-btn class="act slim" @click="emit('close')">Leave</v-btn>
     </div>
     <CardRule :steps="state.steps" :at="at.step.id" @pick="(id) => (picked = id)" />
-    <AllSteps v-if="all" :steps="state.steps" :at="at" @pick="(id) => ((picked = id), (all = false))" />
+    <p v-if="isNew && writable" class="new small" role="note">{{ FIRST_TIME.you(session.person?.name ?? '') }}</p>
+    <p v-if="toSecond.length > 0 && writable" class="new small">
+      {{ FIRST_TIME.waits(toSecond.length) }}
+      <v-btn class="act slim" @click="secondAll">{{ FIRST_TIME.all(toSecond.length) }}</v-btn>
+    </p>
+    <AllSteps v-if="instead === 'all'" :steps="state.steps" :at="at" @pick="(id) => ((picked = id), (instead = null))" />
+    <StripPanel v-else-if="instead === 'strip'" class="stripped" :slot-of="slot" :writable="writable" />
     <div v-else class="two">
       <div class="step">
         <h2 ref="heading" tabindex="-1" class="words">{{ at.step.words }}</h2>
@@ -149,6 +177,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
         </p>
         <p v-if="at.step.hazard" class="hazard">{{ at.step.hazard }}</p>
         <LubricantSymbol v-if="at.step.lubricant" :lubricant="at.step.lubricant" />
+        <KitPlate v-if="at.step.group === 'strip' || at.step.takes.length > 0" :state="state" :writable="writable" />
         <StepNeeds
           :state="at"
           :writable="writable"
@@ -185,7 +214,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
           </template>
         </template>
       </div>
-      <BesideStep :state="state" :at="at" @pick="(id) => (picked = id)" />
+      <BesideStep :state="state" :at="at" @pick="(id) => (picked = id)" @strip="instead = 'strip'" />
     </div>
     <CardFoot
       :at="at"
@@ -215,6 +244,16 @@ const locks = computed(() => job.state.context.proofStatus.locks);
 }
 .head .second {
   flex: 0 1 auto;
+}
+.new {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--space-2);
+  align-items: center;
+  margin-top: var(--space-2);
+}
+.stripped {
+  margin-top: var(--space-4);
 }
 .locks {
   border-left: var(--line-chosen) solid var(--ink);

@@ -1,0 +1,38 @@
+import type * as layout from '@dauer/core/layout';
+import { z } from 'zod';
+
+/** Kinds of components, as the core knows them. */
+export const componentKind = z.enum([
+  'pedal',
+  'hand_lever',
+  'foot_lever',
+  'servo',
+  'master_cylinder',
+  'reservoir',
+  'valve',
+  'union',
+  'switch',
+  'hose',
+  'caliper',
+  'piston',
+  'pads',
+  'rotor',
+  'hub',
+  'wheel_cylinder',
+  'shoes',
+  'drum',
+  'band',
+  'band_drum',
+  'expander',
+  'parking_shoes',
+  'bleeder',
+  'parking_lever',
+  'equaliser',
+  'cross_shaft',
+  'balance_bar',
+  'clutch_master',
+  'clutch_slave',
+  'line',
+  'cable',
+  'rod',
+]) satisfies z.ZodType<layout.ComponentKind>;
