@@ -7,7 +7,7 @@ import type { Fate, StripMark } from '../src/ledger/families/stripMarks.ts';
 import type { StripTell } from '../src/ledger/families/stripTells.ts';
 import { handUnknown, whyNotFastened } from '../src/readiness/fasteners.ts';
 import { isFirstTime } from '../src/readiness/firstTime.ts';
-import { kitOf, whyNotCounted } from '../src/readiness/kit.ts';
+import { kitMissing, kitOf, whyNotCounted } from '../src/readiness/kit.ts';
 import { ladderState, whyNotTried } from '../src/readiness/ladder.ts';
 import { stripOf, stripPattern, whyNotMarked, whyNotStripTold } from '../src/readiness/strip.ts';
 import { torqueFault } from '../src/stages/torquePoints.ts';
@@ -132,8 +132,24 @@ describe('a kit that was laid out', () => {
     expect(whyNotCounted(bench.history(), { ...good, pieces: good.pieces.map((p) => ({ ...p, wanted: p.wanted + 1 })) })).to.equal(
       KIT.notTaken,
     );
+    const boot = { name: 'Boot', wanted: 2, found: 1 };
+    expect(whyNotCounted(bench.history(), { ...good, pieces: [...good.pieces, boot] })).to.equal(null);
+    expect(whyNotCounted(bench.history(), { ...good, pieces: [...good.pieces, boot, { ...boot, name: ' boot ' }] })).to.equal(KIT.twice);
+    expect(whyNotCounted(bench.history(), { ...good, pieces: [...good.pieces, { ...boot, wanted: 0 }] })).to.equal(KIT.twice);
     expect(whyNotCounted(bench.history(), { ...good, runId: 'another' })).to.equal(KIT.noCard);
     expect(whyNotCounted(bench.history(), { ...good, slotId: 'another' })).to.equal(KIT.noCard);
+  });
+
+  it('keeps back the sealing where a piece that the card does not name is short', () => {
+    const boot = { name: 'Boot', wanted: 2, found: 1 };
+    bench.file.kitCounts = [{ ...count(null), pieces: [...count(null).pieces, boot] }];
+    const [sealing, other] = [
+      run.steps.find((s) => s.enters === 'resealed')!,
+      run.steps.find((s) => s.enters === null && s.takes.length === 0)!,
+    ];
+    expect(kitMissing(bench.history(), run, sealing)).to.equal(KIT.missing([boot]));
+    expect(kitMissing(bench.history(), run, other)).to.equal(null);
+    bench.file.kitCounts = [];
   });
 
   it('keeps back the step that takes what is short, until it is counted whole', () => {

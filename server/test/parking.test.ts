@@ -67,6 +67,24 @@ describe('a job left for longer than a night', () => {
     expect(again.body.status, JSON.stringify(again.body)).to.equal('already_stored');
   });
 
+  it('and work that is told at the same instant stand against each other: one of them is refused, never both taken', async () => {
+    const shutter = await bookIn(shop.technician, 'coupe_disc_disc_tandem_servo');
+    const at = shutter.slot('caliper', 'RL');
+    const joint = jointsOf(shutter.layout).find((j) => j.slot.id === at)!;
+    for (let round = 0; round < 6; round += 1) {
+      const happenedAt = new Date().toISOString();
+      const opened = { connectionId: joint.connection.id, slotId: at, kind: 'opened', seal: null, note: '', happenedAt };
+      const both = await Promise.all([
+        shop.technician.event<'jointEvents'>(shutter.jobId, 'joints', opened as never),
+        shop.lead.event<'parkings'>(shutter.jobId, 'parkings', { ...LEFT, happenedAt } as never),
+      ]);
+      expect(both.map((b) => b.status).sort(), JSON.stringify(both.map((b) => b.body))).to.deep.equal([200, 422]);
+      const taken = both.find((b) => b.status === 200)!;
+      const author = taken === both[0] ? shop.technician : shop.lead;
+      await author.event<'takeBacks'>(shutter.jobId, 'take-backs', { corrects: taken.body.record.id, reason: '' } as never);
+    }
+  });
+
   it('takes no work at the vehicle before somebody has read it, in any way in; a reading, a parcel and what was before are taken', async () => {
     const before = (await shop.technician.file(car.jobId)).parkings.at(-1)!.happenedAt;
     for (const who of [shop.technician, shop.lead]) {

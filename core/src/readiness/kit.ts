@@ -26,19 +26,25 @@ export function kitOf(history: JobHistory, run: CardRun): KitState {
   return { wanted: takenBy(run), count, short: count?.pieces.filter((p) => p.found < p.wanted) ?? [] };
 }
 
-/** What a step takes and the kit was counted short of; null where nothing is. */
+/**
+ * What the kit was counted short of and a step takes; null where nothing is. What the kit holds beside what the card names goes in
+ * where the unit is sealed, or where it is fitted if nothing is sealed.
+ */
 export function kitMissing(history: JobHistory, run: CardRun, step: CardStep): string | null {
-  const names = new Set(step.takes.map((t) => t.name));
-  const short = kitOf(history, run).short.filter((p) => names.has(p.name));
+  const here = new Set(step.takes.map((t) => t.name));
+  const named = new Set(takenBy(run).map((w) => w.name));
+  const seals = run.steps.some((s) => s.enters === 'resealed');
+  const takesRest = step.enters === (seals ? 'resealed' : 'fitted');
+  const short = kitOf(history, run).short.filter((p) => here.has(p.name) || (takesRest && !named.has(p.name)));
   return short.length > 0 ? KIT.missing(short) : null;
 }
 
-/** Why a count of a kit cannot be kept, in a sentence; null where it can: it names what its card takes, and all of it. */
+/** Why a count of a kit cannot be kept, in a sentence; null where it can: it names all that its card takes, and each piece once. */
 export function whyNotCounted(history: JobHistory, count: Pick<KitCount, 'runId' | 'slotId' | 'pieces'>): string | null {
   const run = history.active(history.records.cardRuns).find((r) => r.id === count.runId);
   if (!run || run.slotId !== count.slotId) return KIT.noCard;
-  const wanted = takenBy(run);
-  const same =
-    wanted.length === count.pieces.length && wanted.every((w) => count.pieces.some((p) => p.name === w.name && p.wanted === w.wanted));
-  return same ? null : KIT.notTaken;
+  const whole = takenBy(run).every((w) => count.pieces.some((p) => p.name === w.name && p.wanted === w.wanted));
+  if (!whole) return KIT.notTaken;
+  const names = count.pieces.map((p) => p.name.trim().toLowerCase());
+  return new Set(names).size === names.length && count.pieces.every((p) => p.wanted > 0) ? null : KIT.twice;
 }

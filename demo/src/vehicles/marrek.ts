@@ -91,7 +91,21 @@ export function marrek(story: Story, rack: Rack): void {
     now.later(story.ago(4)).try(stuck, 'piston', 'clamp', 15, true, 'rocked in and out, the other one held');
   }
   now.later(story.ago(3)).part(caliper, 'opened', '');
+  // What came off it, and is in again: the last first.
+  const off = [
+    [0.75, 0.35, 'Slide pin, upper', 'The one with the sleeve'],
+    [0.75, 0.62, 'Slide pin, lower', 'Plain'],
+    [0.5, 0.5, 'Anti-rattle spring', 'Long leg to the front'],
+    [0.36, 0.5, 'Piston boot', 'Groove in the piston first'],
+  ] as const;
+  const marks = off.map(([x, y, what, note]) =>
+    now.add('stripMarks', {
+      ...{ slotId: caliper.id, x, y, what, note, fate: what === 'Piston boot' ? 'renewed' : 'back', hash: null },
+      ...{ colour: '', wireMm: null, freeMm: null },
+    }),
+  );
   now.part(caliper, 'resealed', 'kit, batch K 91');
+  for (const markId of [...marks].reverse()) now.add('stripTells', { markId, kind: 'in', note: '' });
   for (const corner of ['F', 'R'] as const) now.torque(`wheel:${corner}`, null, '75 Nm', '75 Nm');
   now.torque(`caliper:${caliper.id}`, caliper, '36 Nm', '36 Nm');
   now.fluid('Class 4 fluid, tin', 'L 0522');

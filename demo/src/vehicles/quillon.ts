@@ -122,6 +122,35 @@ export function quillon(story: Story, rack: Rack): void {
   now.part(car.slot('shoes', 'FL'), 'removed', '');
   now.tell(left, 'plate', 'Groove under the lower pad of the plate, dressed');
   now.tell(left, 'adjuster', 'Left-hand thread, turns with the wheel');
+  // What came off the left side, where it sat: the right one is taken down by it, mirrored.
+  for (const [x, y, what, note, spring] of [
+    [0.5, 0.69, 'Long spring, lower', 'Behind the adjuster, hooks from the back', ['green', 2.0, 148]],
+    [0.5, 0.33, 'Short spring, upper', 'Rear hole of the leading shoe', ['plain', 2.2, 96]],
+    [0.3, 0.5, 'Steady pin and clip, leading', 'Slot across', null],
+    [0.7, 0.5, 'Steady pin and clip, trailing', 'Slot across', null],
+    [0.35, 0.78, 'Adjuster, left-hand thread', 'Turns with the wheel', null],
+  ] as const)
+    now.add('stripMarks', {
+      ...{ slotId: car.slot('shoes', 'FL').id, x, y, what, note, fate: 'back', hash: null },
+      ...{ colour: spring?.[0] ?? '', wireMm: spring?.[1] ?? null, freeMm: spring?.[2] ?? null },
+    });
+  const pinned = { vehicleId: car.vehicle.id, type: '', cardId: null, stepId: null, hash: null, arrow: null, style: null, kind: null };
+  now.add('shopNotes', {
+    ...{ ...pinned, pin: 'step', slotId: car.slot('shoes', 'FL').id, kind: 'shoes', cardId: 'shoes', stepId: 'adjuster' },
+    words: 'A drop of oil the evening before: then it turns by hand in the morning.',
+  });
+  now.add('shopNotes', {
+    ...{ ...pinned, pin: 'vehicle', slotId: null },
+    words: 'Jack under the spring seat, not under the axle tube: the tube is thin.',
+  });
+  for (const [corner, hand] of [
+    ['FL', 'left'],
+    ['FR', 'right'],
+  ] as const)
+    now.add('fastenerFacts', {
+      ...{ point: `wheel:${corner}`, form: 'stud_nut', count: 6, thread: '3/4 × 16', hand, seat: 'cone' },
+      ...{ key: '1 1/8 in socket', oiled: false, note: '' },
+    });
   now.card(car.slot('shoes', 'FR'), 'replace');
   now.part(car.slot('wheel_cylinder', 'RL'), 'removed', '');
   now.part(car.slot('wheel_cylinder', 'RL'), 'sent', 'to the coater, Friday');

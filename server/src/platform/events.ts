@@ -4,7 +4,7 @@ import type { Database } from '../db/connect.ts';
 import { EVENT_TABLES } from '../db/eventTables.ts';
 import { incarnation } from '../db/schema.ts';
 import { requireOwn, writeDownAssumed } from '../records/ownership.ts';
-import { refuseParked } from '../records/parked.ts';
+import { besideParking, refuseParked } from '../records/parked.ts';
 import { withoutStruck } from '../records/strike.ts';
 import { idReused, sameContent } from './once.ts';
 import { HttpProblem, sqlState } from './problem.ts';
@@ -32,13 +32,15 @@ export async function addEvent<F extends EventFamily>(
   const values = unstruck as Omit<Recorded<'takeBacks'>, 'recordedAt'>;
   let record: unknown;
   try {
-    await requireOwn(db, family, row);
-    await refuseParked(db, family, row);
-    const { partId, slotId } = row as { readonly partId?: unknown; readonly slotId?: unknown };
-    // What came with the vehicle without a word goes by the id of its place.
-    if (typeof partId === 'string' && (slotId === null || partId === slotId) && row.jobId !== null)
-      await writeDownAssumed(db, row.jobId, partId);
-    [record] = await db.insert(table).values(values).onConflictDoNothing({ target: table.id }).returning();
+    [record] = await besideParking(db, family, row, async (on) => {
+      await requireOwn(on, family, row);
+      await refuseParked(on, family, row);
+      const { partId, slotId } = row as { readonly partId?: unknown; readonly slotId?: unknown };
+      // What came with the vehicle without a word goes by the id of its place.
+      if (typeof partId === 'string' && (slotId === null || partId === slotId) && row.jobId !== null)
+        await writeDownAssumed(on, row.jobId, partId);
+      return on.insert(table).values(values).onConflictDoNothing({ target: table.id }).returning();
+    });
   } catch (error) {
     const refused = error instanceof HttpProblem;
     if (!refused && sqlState(error) !== RELEASED) throw error;

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { mayCall } from '@dauer/contract';
 import type { Person } from '@dauer/core/ledger';
 import type { Role } from '@dauer/core/verdict';
 import { and, eq, gt, isNull } from 'drizzle-orm';
@@ -123,4 +124,12 @@ export async function whoAsks(db: Database, request: FastifyRequest): Promise<Pe
     .innerJoin(account, eq(account.id, session.accountId))
     .where(and(eq(session.id, id), isNull(session.endedAt), gt(session.expiresAt, new Date().toISOString()), eq(account.active, true)));
   return row ? { ...row, role: row.role satisfies Role } : null;
+}
+
+/** Who sends this request. Throws a HttpProblem where nobody is signed in, or they have not the role that it takes. */
+export async function requireRole(db: Database, request: FastifyRequest, role: Role): Promise<Person> {
+  const person = await whoAsks(db, request);
+  if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
+  if (!mayCall(role, person.role)) throw new HttpProblem('role', `This takes the role of ${role}.`);
+  return person;
 }

@@ -11,6 +11,23 @@ const stands = (id: ReturnType<typeof sql>): ReturnType<typeof sql> => sql`not e
   and not exists (select 1 from ${takeBacks} u where u.corrects = t.id))`;
 
 /**
+ * Runs what is refused while a job is parked under a lock that parking takes for itself alone, so that no work comes in between
+ * its look and its row; what is not refused runs as it is.
+ */
+export async function besideParking<T>(
+  db: Database,
+  family: EventFamily,
+  row: { readonly jobId: string | null },
+  run: (on: Database) => Promise<T>,
+): Promise<T> {
+  if (row.jobId === null || !familyOf(family).waitsParked?.(row as unknown as EventBase)) return run(db);
+  return db.transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock_shared(hashtextextended(${row.jobId}, 2))`);
+    return run(tx as Database);
+  });
+}
+
+/**
  * Throws a HttpProblem where work at a vehicle is told while its job is parked and nobody has read how it was left. What happened
  * before it was parked is taken, and what was told already is answered elsewhere.
  */

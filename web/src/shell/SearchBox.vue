@@ -7,7 +7,7 @@ import { mayScan, scanning } from './scanning.ts';
 import TagPlate from '../fittings/TagPlate.vue';
 import { call } from '../app/client.ts';
 
-/** Vehicles and parts by tag or name, from anywhere. What is listed is what is typed now, and nothing else is opened. */
+/** Vehicles and parts by tag or name, and notes by their words, from anywhere. What is listed is what is typed now, and nothing else is opened. */
 const router = useRouter();
 const scans = mayScan();
 const input = ref<HTMLInputElement | null>(null);
@@ -63,7 +63,7 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
       v-model="typed"
       type="search"
       placeholder="Search"
-      aria-label="Search vehicles and parts"
+      aria-label="Search vehicles, parts and notes"
       autocomplete="off"
       role="combobox"
       :aria-expanded="hits.length > 0"
@@ -78,7 +78,7 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
     <ul v-if="typed.trim() !== '' && (hits.length > 0 || searched)" id="search-hits" class="hits" role="listbox">
       <li
         v-for="(h, i) in hits"
-        :key="h.to + h.title"
+        :key="h.kind + h.to + h.title"
         role="option"
         :aria-selected="i === active"
         :class="{ active: i === active }"
@@ -88,7 +88,7 @@ defineExpose({ focus: () => void nextTick(() => input.value?.focus()) });
         <b>{{ h.title }}</b>
         <span class="second small">{{ h.note }}</span>
       </li>
-      <li v-if="hits.length === 0" class="second" role="option" aria-selected="false">Nothing by this tag or name.</li>
+      <li v-if="hits.length === 0" class="second" role="option" aria-selected="false">Nothing by this tag, name or word.</li>
     </ul>
   </div>
 </template>

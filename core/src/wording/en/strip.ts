@@ -76,6 +76,9 @@ export const STRIP_REFUSED = {
 const piece = (p: KitPiece): string => `${p.wanted - p.found} × ${lowerFirst(p.name)}`;
 /** What is asked of a kit. */
 export const KIT_FIELD = {
+  another: 'Another piece of the kit',
+  wanted: 'Wanted',
+  found: 'Found',
   count: 'Count it',
   again: 'Count it again',
   of: (name: string, wanted: number): string => `${name}, ${wanted} wanted`,
@@ -90,6 +93,7 @@ export const KIT = {
   short: (pieces: readonly KitPiece[]): string => `Short of ${pieces.map(piece).join(', ')}.`,
   whole: 'Everything that the card takes is there.',
   noCard: 'That card does not run on this job. Load the job again.',
-  notTaken: 'The card takes no such piece, or not so many.',
+  notTaken: 'Not everything that the card takes was counted, or another count of it was wanted.',
+  twice: 'Each piece of a kit is counted once, and at least one of it is wanted.',
   missing: (pieces: readonly KitPiece[]): string => `The kit was counted short of ${pieces.map(piece).join(', ')}: this takes it.`,
 } as const;

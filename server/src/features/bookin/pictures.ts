@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { type ENDPOINTS, mayCall, PICTURE } from '@dauer/contract';
+import { type ENDPOINTS, PICTURE } from '@dauer/contract';
 import { plainJpeg, THUMB_SIDE } from '@dauer/core/picture';
 import { toResult } from '@dauer/core/quantity';
 import { eq } from 'drizzle-orm';
@@ -9,7 +9,7 @@ import type { Database } from '../../db/connect.ts';
 import { image } from '../../db/schema.ts';
 import { HttpProblem } from '../../platform/problem.ts';
 import type { Call } from '../../platform/routes.ts';
-import { whoAsks } from '../../platform/session.ts';
+import { requireRole } from '../../platform/session.ts';
 import { apart, WorkFailed } from '../../beside/apart.ts';
 
 const NOT_READ = 'This is not a picture that can be kept: it cannot be read to its end. Send a JPEG photograph.';
@@ -45,9 +45,7 @@ export function servePictures(app: FastifyInstance, db: Database): void {
   const params = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/) });
   const querystring = z.object({ thumb: z.string().optional() });
   app.get(PICTURE.path, { schema: { hide: true, params, querystring } }, async (request, reply) => {
-    const person = await whoAsks(db, request);
-    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(PICTURE.role, person.role)) throw new HttpProblem('role', `This takes the role of ${PICTURE.role}.`);
+    await requireRole(db, request, PICTURE.role);
     const { hash } = params.parse(request.params);
     const small = querystring.parse(request.query).thumb !== undefined;
     const [row] = await db

@@ -1,20 +1,18 @@
-import { CHOICE_FILE, mayCall } from '@dauer/contract';
+import { CHOICE_FILE } from '@dauer/contract';
 import { eq } from 'drizzle-orm';
 import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
 import { offer, shop } from '../../db/schema.ts';
-import { HttpProblem, notFound } from '../../platform/problem.ts';
-import { whoAsks } from '../../platform/session.ts';
+import { notFound } from '../../platform/problem.ts';
+import { requireRole } from '../../platform/session.ts';
 import { choicePage } from './choicePage.ts';
 
 /** Serves the page that an owner opens anywhere, ticks, and reads a code back from. */
 export function serveChoiceFile(app: FastifyInstance, db: Database): void {
   const params = z.object({ jobId: z.uuid(), id: z.uuid() });
   app.get(CHOICE_FILE.path, { schema: { hide: true, params } }, async (request, reply) => {
-    const person = await whoAsks(db, request);
-    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(CHOICE_FILE.role, person.role)) throw new HttpProblem('role', `This takes the role of ${CHOICE_FILE.role}.`);
+    await requireRole(db, request, CHOICE_FILE.role);
     const { jobId, id } = params.parse(request.params);
     const [found] = await db.select().from(offer).where(eq(offer.id, id));
     if (found?.jobId !== jobId) throw notFound('sheet');

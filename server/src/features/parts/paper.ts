@@ -1,4 +1,4 @@
-import { mayCall, ORDER_PDF, PACKING_PDF } from '@dauer/contract';
+import { ORDER_PDF, PACKING_PDF } from '@dauer/contract';
 import { openHistory } from '@dauer/core/history';
 import { placeName, slotById } from '@dauer/core/layout';
 import { LINED } from '@dauer/core/catalogue';
@@ -12,8 +12,8 @@ import { z } from 'zod';
 import { apart } from '../../beside/apart.ts';
 import type { Database } from '../../db/connect.ts';
 import { orderLines, sendOuts, shop, supplier } from '../../db/schema.ts';
-import { HttpProblem, notFound } from '../../platform/problem.ts';
-import { whoAsks } from '../../platform/session.ts';
+import { notFound } from '../../platform/problem.ts';
+import { requireRole } from '../../platform/session.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { writeAsTheShop } from '../../records/locale.ts';
 
@@ -41,9 +41,7 @@ export function servePaper(app: FastifyInstance, db: Database): void {
   const ofBox = z.object({ supplier: z.uuid(), batch: z.string().max(80).default('') });
 
   app.get(ORDER_PDF.path, { schema: { hide: true, querystring: ofOrder } }, async (request, reply) => {
-    const person = await whoAsks(db, request);
-    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(ORDER_PDF.role, person.role)) throw new HttpProblem('role', `This takes the role of ${ORDER_PDF.role}.`);
+    await requireRole(db, request, ORDER_PDF.role);
     const query = ofOrder.parse(request.query);
     await writeAsTheShop(db);
     const [to] = await db.select().from(supplier).where(eq(supplier.id, query.supplier));
@@ -65,9 +63,7 @@ export function servePaper(app: FastifyInstance, db: Database): void {
   });
 
   app.get(PACKING_PDF.path, { schema: { hide: true, querystring: ofBox } }, async (request, reply) => {
-    const person = await whoAsks(db, request);
-    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(PACKING_PDF.role, person.role)) throw new HttpProblem('role', `This takes the role of ${PACKING_PDF.role}.`);
+    await requireRole(db, request, PACKING_PDF.role);
     const query = ofBox.parse(request.query);
     await writeAsTheShop(db);
     const mine = await db

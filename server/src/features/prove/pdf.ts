@@ -1,4 +1,4 @@
-import { mayCall, SHEET_PDF } from '@dauer/contract';
+import { SHEET_PDF } from '@dauer/contract';
 import { deriveJob } from '@dauer/core/job';
 import { isHydraulic } from '@dauer/core/layout';
 import { buildSheet } from '@dauer/core/views';
@@ -9,8 +9,8 @@ import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
 import { image, owner, shop, vehicle } from '../../db/schema.ts';
-import { HttpProblem, notFound } from '../../platform/problem.ts';
-import { whoAsks } from '../../platform/session.ts';
+import { notFound } from '../../platform/problem.ts';
+import { requireRole } from '../../platform/session.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { withoutAccount } from '../../records/prices.ts';
 import { apart } from '../../beside/apart.ts';
@@ -52,9 +52,7 @@ export function serveSheetPdf(app: FastifyInstance, db: Database): void {
   const params = z.object({ jobId: z.uuid() });
   const querystring = z.object({ page: z.literal('owner').optional() });
   app.get(SHEET_PDF.path, { schema: { hide: true, params, querystring } }, async (request, reply) => {
-    const person = await whoAsks(db, request);
-    if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-    if (!mayCall(SHEET_PDF.role, person.role)) throw new HttpProblem('role', `This takes the role of ${SHEET_PDF.role}.`);
+    const person = await requireRole(db, request, SHEET_PDF.role);
     const { jobId } = params.parse(request.params);
     const all = await printed(db, jobId, person.role);
     const owners = querystring.parse(request.query).page === 'owner';

@@ -1,4 +1,4 @@
-import { LINE_PDF, mayCall, PARKING_PDF } from '@dauer/contract';
+import { LINE_PDF, PARKING_PDF } from '@dauer/contract';
 import { openHistory, shapeOf } from '@dauer/core/history';
 import { deriveJob } from '@dauer/core/job';
 import { placeName, slotById, withRuns } from '@dauer/core/layout';
@@ -8,12 +8,12 @@ import { USUAL_LOCALE } from '@dauer/core/quantity';
 import { parkedNow } from '@dauer/core/readiness';
 import { parkingCard } from '@dauer/core/views';
 import { byline, LINE, PARKED, STANDING_NAME } from '@dauer/core/wording';
-import type { FastifyInstance, FastifyRequest } from 'fastify';
+import type { FastifyInstance } from 'fastify';
 import { z } from 'zod';
 import type { Database } from '../../db/connect.ts';
 import { shop } from '../../db/schema.ts';
-import { HttpProblem, notFound } from '../../platform/problem.ts';
-import { whoAsks } from '../../platform/session.ts';
+import { notFound } from '../../platform/problem.ts';
+import { requireRole } from '../../platform/session.ts';
 import { readJobFile } from '../../records/jobFile.ts';
 import { apart } from '../../beside/apart.ts';
 import { dayWriter } from '../../beside/paper.ts';
@@ -22,13 +22,6 @@ import { dayWriter } from '../../beside/paper.ts';
 async function shopOf(db: Database): Promise<{ readonly name: string; readonly zone: string; readonly locale: string }> {
   const [own] = await db.select().from(shop);
   return { name: own?.name ?? 'Workshop', zone: own?.timeZone ?? 'UTC', locale: own?.locale ?? USUAL_LOCALE };
-}
-
-/** Throws a HttpProblem where whoever asks may not be told of jobs. */
-async function requireReader(db: Database, request: FastifyRequest, role: typeof PARKING_PDF.role): Promise<void> {
-  const person = await whoAsks(db, request);
-  if (!person) throw new HttpProblem('signed_out', 'You are not signed in, or your session has ended. Sign in again.');
-  if (!mayCall(role, person.role)) throw new HttpProblem('role', `This takes the role of ${role}.`);
 }
 
 /** The line of a layout by its id, with its name and its shape as it was measured last. */
@@ -43,7 +36,7 @@ function lineOf(records: JobRecords, connectionId: string) {
 export function serveRebuildPdf(app: FastifyInstance, db: Database): void {
   const ofJob = z.object({ jobId: z.uuid() });
   app.get(PARKING_PDF.path, { schema: { hide: true, params: ofJob } }, async (request, reply) => {
-    await requireReader(db, request, PARKING_PDF.role);
+    await requireRole(db, request, PARKING_PDF.role);
     const records = await readJobFile(db, ofJob.parse(request.params).jobId);
     const now = new Date().toISOString();
     const state = deriveJob(records, now);
@@ -65,7 +58,7 @@ export function serveRebuildPdf(app: FastifyInstance, db: Database): void {
   });
   const ofLine = z.object({ jobId: z.uuid(), connectionId: z.uuid() });
   app.get(LINE_PDF.path, { schema: { hide: true, params: ofLine } }, async (request, reply) => {
-    await requireReader(db, request, LINE_PDF.role);
+    await requireRole(db, request, LINE_PDF.role);
     const { jobId, connectionId } = ofLine.parse(request.params);
     const records = await readJobFile(db, jobId);
     const { name: line, shape } = lineOf(records, connectionId);

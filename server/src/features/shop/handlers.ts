@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, ilike, inArray, isNotNull, or, sql } from 'drizzle-orm';
-import { account, job, owner, part, shop, vehicle } from '../../db/schema.ts';
+import { PIN_NAME } from '@dauer/core/wording';
+import { account, job, noteTells, owner, part, shop, shopNotes, takeBacks, vehicle } from '../../db/schema.ts';
 import { hashPassword } from '../../platform/password.ts';
 import { HttpProblem, notFound } from '../../platform/problem.ts';
 import type { Handlers } from '../../platform/routes.ts';
@@ -183,6 +184,20 @@ export const shopHandlers: Pick<Handlers, Names> = {
       .where(and(isNotNull(part.tag), or(ilike(part.tag, q), ilike(part.partNumber, q), ilike(part.name, q))))
       .orderBy(asc(part.tag))
       .limit(MAX_FOUND);
+    const notes = await db
+      .select({ words: shopNotes.words, jobId: shopNotes.jobId, slotId: shopNotes.slotId, pin: shopNotes.pin, tag: vehicle.tag })
+      .from(shopNotes)
+      .innerJoin(vehicle, eq(vehicle.id, shopNotes.vehicleId))
+      .where(
+        and(
+          ilike(shopNotes.words, q),
+          sql`not exists (select 1 from ${takeBacks} where ${takeBacks.corrects} = ${shopNotes.id})`,
+          sql`not exists (select 1 from ${noteTells} where ${noteTells.noteId} = ${shopNotes.id} and ${noteTells.kind} = 'wrong'
+            and not exists (select 1 from ${takeBacks} where ${takeBacks.corrects} = ${noteTells.id}))`,
+        ),
+      )
+      .orderBy(desc(shopNotes.happenedAt))
+      .limit(MAX_FOUND);
     return [
       ...vehicles.map(({ vehicle: v }) => {
         const mine = jobs.filter((x) => x.vehicleId === v.id);
@@ -195,11 +210,15 @@ export const shopHandlers: Pick<Handlers, Names> = {
         };
       }),
       ...parts.map((p) => ({ kind: 'part' as const, tag: p.tag, title: p.name, note: p.partNumber ?? '', to: `/parts/${p.id}` })),
+      ...notes.map((n) => ({
+        ...{ kind: 'note' as const, tag: n.tag, title: n.words, note: PIN_NAME[n.pin] },
+        to: `/jobs/${n.jobId}/rebuild${n.slotId === null ? '' : `?pick=${n.slotId}`}`,
+      })),
     ];
   },
 };
 
-/** Most vehicles, and most parts, that a search lists. */
+/** Most vehicles, most parts, and most notes, that a search lists. */
 const MAX_FOUND = 12;
 
 /** The demonstration shop's password, shown on its sign-in page. No other shop has it. */

@@ -39,7 +39,7 @@ const named = <T extends string>(names: Readonly<Record<T, string>>, all: readon
 </script>
 
 <template>
-  <div class="plate">
+  <div class="holds">
     <TighteningOrder v-if="fact && !open" :count="fact.form === 'centre_lock' ? 1 : fact.count" :hand="fact.hand" />
     <div class="says small">
       <p v-if="fact">{{ fastenerWords(fact) }}</p>
@@ -67,7 +67,7 @@ const named = <T extends string>(names: Readonly<Record<T, string>>, all: readon
 </template>
 
 <style scoped>
-.plate {
+.holds {
   flex: 1 1 100%;
   display: flex;
   flex-wrap: wrap;

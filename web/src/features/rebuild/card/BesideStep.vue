@@ -44,6 +44,7 @@ const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged &
       </p>
       <PictureRow v-if="otherPictures > 0" of="place" :slot-id="other.id" :label="`Pictures of the ${placeName(other).toLowerCase()}`" />
     </template>
+    <PinnedNotes :slot-of="state.slot" :step="{ cardId: state.run.cardId, stepId: at.step.id }" />
     <template v-if="pattern && (comesApart || strip.pieces.length === 0)">
       <h3>{{ STRIP.pattern(pattern.of, pattern) }}</h3>
       <StripBoard :slot-of="state.slot" :pieces="pattern.pieces" :label="STRIP.pattern(pattern.of, pattern)" />
@@ -55,7 +56,6 @@ const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged &
       <p class="second small">{{ strip.next ? STRIP.first(strip.next.number) : STRIP.done }}</p>
     </template>
     <button type="button" class="link small to" @click="emit('strip')">{{ STRIP_FIELD.open }}</button>
-    <PinnedNotes :slot-of="state.slot" :step="{ cardId: state.run.cardId, stepId: at.step.id }" />
     <h3>Pictures</h3>
     <PictureRow of="place" :slot-id="state.slot.id" label="Take a picture" />
     <template v-if="leftOpen.length > 0">

@@ -50,6 +50,8 @@ const torque = computed(() => ({
 }));
 const torques = computed(() => job.history.active(job.history.records.torques).filter((t) => t.point === torque.value.point));
 
+/** What takes the place of the step: all steps in a list, or what came off. */
+const instead = ref<'all' | 'strip' | null>(null);
 const note = ref<string | undefined>('');
 const why = ref('');
 const asking = ref(false);
@@ -73,7 +75,8 @@ function tell(kind: CardTellKind, more: Parameters<typeof body>[1] = {}): boolea
 }
 const able = computed(() => at.value !== null && refusal('done') === null);
 function done(): void {
-  if (!props.writable || !at.value) return;
+  // What is not on the screen is not told.
+  if (!props.writable || !at.value || instead.value !== null) return;
   if (at.value.status !== 'open') return move(1);
   if (record.value !== null) return;
   if (tell('done', { note: (note.value ?? '').trim() })) further();
@@ -83,7 +86,7 @@ function further(): void {
   void attend();
 }
 function notHere(): void {
-  if (!props.writable || at.value?.status !== 'open') return;
+  if (!props.writable || at.value?.status !== 'open' || instead.value !== null) return;
   asking.value = true;
 }
 function sayNotHere(): void {
@@ -109,8 +112,6 @@ watch(
   () => at.value?.step.id,
   () => at.value && speech.say(at.value.step.words),
 );
-/** What takes the place of the step: all steps in a list, or what came off. */
-const instead = ref<'all' | 'strip' | null>(null);
 const isNew = computed(() => session.person !== null && isFirstTime(job.history, props.state.run, session.person.id));
 /** Steps that wait for a second look, and that whoever is here may look at. */
 const toSecond = computed(() =>
@@ -221,7 +222,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
       :number="place + 1"
       :of="state.steps.length"
       :after="after"
-      :able="able"
+      :able="able && instead === null"
       :writable="writable"
       :by-record="record !== null"
       @done="done"
