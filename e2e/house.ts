@@ -41,7 +41,7 @@ export class House {
   private readonly contexts: BrowserContext[] = [];
 
   /** `durable`: the cluster is synced to the disk as the shop's own is, for what kills it. */
-  async open(demo: boolean, durable = false): Promise<void> {
+  async open(demo: boolean, durable = false, more: readonly string[] = []): Promise<void> {
     this.port = await freePort();
     opened.add(this);
     if (SHARED !== undefined && !durable) {
@@ -55,7 +55,7 @@ export class House {
       await this.start(demo);
       if (demo) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
     }
-    this.browser = await openBrowser();
+    this.browser = await openBrowser([...more]);
   }
   /** A database of its own in the shared cluster: the demonstration shop as it was filled once, or an empty one. */
   private async copied(shared: string, demo: boolean): Promise<string> {

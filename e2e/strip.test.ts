@@ -10,7 +10,7 @@ describe('what came off, and what the next one should know', function () {
   let jobId = '';
   let yard: Yard['jobs'][number];
   before(async () => {
-    await house.open(true);
+    await house.open(true, false, ['--use-fake-device-for-media-stream']);
     page = await house.page();
     await signIn(page, house.url, 'tomasz');
     const { jobs } = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
@@ -104,6 +104,34 @@ describe('what came off, and what the next one should know', function () {
     await page.getByRole('combobox', { name: 'Search vehicles, parts and notes' }).fill('second spanner');
     await page.getByRole('option', { name: /Hold the plate with a second spanner/ }).click();
     await page.getByRole('heading', { name: 'Rebuild', exact: true }).waitFor();
+  });
+
+  it('lays the finished side over what the camera sees; a refused one is said plainly', async () => {
+    await bench(page, 'FR');
+    const beside = page.getByRole('complementary', { name: 'Beside this step' });
+    await beside.getByRole('button', { name: 'Lay the other side over it' }).click();
+    const dialog = page.getByRole('dialog', { name: /^Front left shoes, mirrored, over the front right shoes/ });
+    await dialog.getByText(/^The camera was refused/).waitFor();
+    await dialog.getByText(/^No picture of the front left shoes is in the book yet/).waitFor();
+    await dialog.getByRole('button', { name: 'Close' }).click();
+    await page.context().grantPermissions(['camera']);
+    // A picture of the left side, by its own camera.
+    await bench(page, 'FL');
+    await beside.getByRole('button', { name: 'Lay the other side over it' }).click();
+    await page.getByRole('button', { name: 'Take a picture of the front left shoes' }).click();
+    await allSent(page);
+    await page.getByRole('button', { name: 'Close' }).click();
+    await bench(page, 'FR');
+    await beside.getByRole('button', { name: 'Lay the other side over it' }).click();
+    const over = dialog.getByAltText('Picture of the front left shoes, mirrored');
+    await over.waitFor();
+    expect(await over.evaluate((e) => [getComputedStyle(e).opacity, getComputedStyle(e).transform])).to.deep.equal([
+      '0.5',
+      'matrix(-1, 0, 0, 1, 0, 0)',
+    ]);
+    await page.waitForFunction(() => (document.querySelector('video')?.videoWidth ?? 0) > 0);
+    if (process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'] });
+    await dialog.getByRole('button', { name: 'Close' }).click();
   });
 
   it('who works by a card for the first time is told so by name, and somebody who has looks as well', async () => {

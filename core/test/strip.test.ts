@@ -60,7 +60,7 @@ describe('what came off a unit', () => {
             if (!m) continue;
             const t = tell(30 + n, m.id);
             const stood = stripOf(history(), caliper).pieces[i]!.open;
-            expect(whyNotStripTold(history(), t)).to.equal(stood ? null : STRIP_REFUSED.told);
+            expect(whyNotStripTold(history(), t)).to.equal(stood ? null : STRIP_REFUSED.twice);
             if (!stood) continue;
             job.file.stripTells = [...job.file.stripTells, t];
             open -= 1;
@@ -77,7 +77,7 @@ describe('what came off a unit', () => {
   });
 
   it('is left over only with a reason, and what nobody knows the place of is asked for last', () => {
-    const [spring, stray] = [mark(10, caliper.id), mark(11, caliper.id, { x: null, y: null, fate: 'asked' })];
+    const [spring, stray] = [mark(10, caliper.id), mark(11, caliper.id, { x: null, y: null, fate: 'unknown' })];
     job.file.stripMarks = [spring, stray];
     job.file.stripTells = [];
     expect(stripOf(history(), caliper).next?.mark).to.equal(spring);

@@ -38,7 +38,7 @@ describe('what came off, kits, and notes of the shop', () => {
     const tell = { markId: id, kind: 'in' };
     const both = await Promise.all([send('strip-tells', tell), send('strip-tells', tell, shop.lead)]);
     expect(both.map((b) => b.status).sort()).to.deep.equal([200, 422]);
-    expect(both.find((b) => b.status === 422)!.body.detail).to.equal(STRIP_REFUSED.told);
+    expect(both.find((b) => b.status === 422)!.body.detail).to.equal(STRIP_REFUSED.twice);
     expect(stripOf(await historyOf(car), place(car, caliper)).open).to.have.length(0);
     // What was told is taken back: it is not in again.
     await takeBack(both.find((b) => b.status === 200)!.body.record.id);

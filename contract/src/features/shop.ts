@@ -222,7 +222,13 @@ export const shop = {
     summary: 'Vehicles and parts by tag or name, notes of the shop by their words',
     query: z.object({ q: z.string().max(80) }),
     reply: z.array(
-      z.object({ kind: z.enum(['vehicle', 'part', 'note']), tag: z.string().nullable(), title: z.string(), note: z.string(), to: z.string() }),
+      z.object({
+        kind: z.enum(['vehicle', 'part', 'note']),
+        tag: z.string().nullable(),
+        title: z.string(),
+        note: z.string(),
+        to: z.string(),
+      }),
     ),
   }),
 };

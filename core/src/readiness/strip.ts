@@ -9,7 +9,7 @@ import { STRIP_REFUSED } from '../wording/en/strip.ts';
 export interface StripPiece {
   readonly mark: StripMark;
   readonly number: number;
-  readonly told: StripTell | null;
+  readonly outcome: StripTell | null;
   /** It is neither in again nor left over, by the records. */
   readonly open: boolean;
 }
@@ -29,8 +29,8 @@ function piecesOf(history: JobHistory, slotId: string, jobId: string): StripPiec
     .active(history.records.stripMarks)
     .filter((m) => m.slotId === slotId && m.jobId === jobId)
     .map((mark, i) => {
-      const told = tells.findLast((t) => t.markId === mark.id) ?? null;
-      return { mark, number: i + 1, told, open: told === null && mark.fate !== 'left' };
+      const outcome = tells.findLast((t) => t.markId === mark.id) ?? null;
+      return { mark, number: i + 1, outcome, open: outcome === null && mark.fate !== 'left' };
     });
 }
 
@@ -41,7 +41,7 @@ function piecesOf(history: JobHistory, slotId: string, jobId: string): StripPiec
 export function stripOf(history: JobHistory, slot: Slot): StripState {
   const pieces = piecesOf(history, slot.id, history.records.job.id);
   const open = pieces.filter((p) => p.open);
-  return { slot, pieces, open, next: open.findLast((p) => p.mark.fate !== 'asked') ?? open.at(-1) ?? null };
+  return { slot, pieces, open, next: open.findLast((p) => p.mark.fate !== 'unknown') ?? open.at(-1) ?? null };
 }
 
 /** How a place came apart as a pattern for this one: of which place, mirrored or as it is, and on an earlier job or on this. */
@@ -94,7 +94,7 @@ export function whyNotStripTold(history: JobHistory, tell: Pick<StripTell, 'mark
   const slot = mark && slotById(history.records.layout, mark.slotId);
   if (!mark || !slot || mark.jobId !== history.records.job.id) return STRIP_REFUSED.noPiece;
   const piece = stripOf(history, slot).pieces.find((p) => p.mark.id === mark.id);
-  if (!piece?.open) return STRIP_REFUSED.told;
+  if (!piece?.open) return STRIP_REFUSED.twice;
   if (tell.kind === 'left' && tell.note.trim().length < 3) return STRIP_REFUSED.why;
   return null;
 }

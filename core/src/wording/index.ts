@@ -108,6 +108,6 @@ export {
   unlikeWords,
   unlookedWords,
 } from './en/supply.ts';
-export { FATE_NAME, KIT, KIT_FIELD, STRIP, STRIP_FIELD, STRIP_REFUSED, STRIP_TELL_NAME } from './en/strip.ts';
+export { CAMERA, FATE_NAME, KIT, KIT_FIELD, STRIP, STRIP_FIELD, STRIP_REFUSED, STRIP_TELL_NAME } from './en/strip.ts';
 export { NOTE, PIN_NAME } from './en/notes.ts';
 export { FASTENER_FIELD, FASTENER_FORM_NAME, fastenerWords, HAND_NAME, SEAT_NAME, TORQUE_FIELD, UNDO } from './en/fasteners.ts';

@@ -17,10 +17,10 @@ const stands = (id: ReturnType<typeof sql>): ReturnType<typeof sql> => sql`not e
 export async function besideParking<T>(
   db: Database,
   family: EventFamily,
-  row: { readonly jobId: string | null },
+  row: { readonly id: string; readonly jobId: string | null; readonly happenedAt: string },
   run: (on: Database) => Promise<T>,
 ): Promise<T> {
-  if (row.jobId === null || !familyOf(family).waitsParked?.(row as unknown as EventBase)) return run(db);
+  if (row.jobId === null || !familyOf(family).waitsParked?.(row as EventBase)) return run(db);
   return db.transaction(async (tx) => {
     await tx.execute(sql`select pg_advisory_xact_lock_shared(hashtextextended(${row.jobId}, 2))`);
     return run(tx as Database);

@@ -5,7 +5,7 @@ import { type FamilyDescriptor, PLAIN } from '../family.ts';
  * What becomes of a piece that came off: it goes back, a new one goes in its place, it moves over to another unit, it is left over
  * by intent, or nobody knows yet where it belongs. Source: handbook 55, transfers and leftovers.
  */
-export const FATES = ['back', 'renewed', 'moves', 'left', 'asked'] as const;
+export const FATES = ['back', 'renewed', 'moves', 'left', 'unknown'] as const;
 export type Fate = (typeof FATES)[number];
 
 /** A piece that came off a unit, at its place on the drawing of that unit: what came from where. Source: handbook 05, lesson 21; 58, A49. */

@@ -10,7 +10,7 @@ export const FATE_NAME: Readonly<Record<Fate, string>> = {
   renewed: 'A new one goes in',
   moves: 'Moves to the new unit',
   left: 'Left over by intent',
-  asked: 'Nobody knows yet',
+  unknown: 'Nobody knows yet',
 };
 
 export const STRIP_TELL_NAME: Readonly<Record<StripTellKind, string>> = { in: 'In again', left: 'Left over' };
@@ -69,7 +69,7 @@ export const STRIP_REFUSED = {
   what: 'Say what came off: a few letters at least.',
   picture: 'That picture is not on record. Take it first.',
   noPiece: 'That piece did not come off on this job. Load the job again.',
-  told: 'What became of that piece is told already.',
+  twice: 'What became of that piece is told already.',
   why: 'Say why it is left over: a few words at least.',
 } as const;
 
@@ -96,4 +96,20 @@ export const KIT = {
   notTaken: 'Not everything that the card takes was counted, or another count of it was wanted.',
   twice: 'Each piece of a kit is counted once, and at least one of it is wanted.',
   missing: (pieces: readonly KitPiece[]): string => `The kit was counted short of ${pieces.map(piece).join(', ')}: this takes it.`,
+} as const;
+
+/** The finished side over what the camera sees of this one. */
+export const CAMERA = {
+  open: 'Lay the other side over it',
+  title: (other: Slot, here: Slot): string => `${placeName(other)}, mirrored, over the ${placeName(here).toLowerCase()}`,
+  insecure: 'This page was reached insecurely: no camera can be used here. Lay the picture beside it instead.',
+  refused: 'The camera was refused. Allow it for this address in the browser, or lay the picture beside it.',
+  none: 'This device has no camera that can be used. Lay the picture beside it.',
+  noPicture: (other: Slot): string => `No picture of the ${placeName(other).toLowerCase()} is in the book yet: take one there first.`,
+  sees: (here: Slot): string => `What the camera sees of the ${placeName(here).toLowerCase()}`,
+  over: (other: Slot): string => `Picture of the ${placeName(other).toLowerCase()}, mirrored`,
+  share: 'How much of it',
+  take: (here: string): string => `Take a picture of the ${here.toLowerCase()}`,
+  note: (other: Slot): string => `Held against the ${placeName(other).toLowerCase()}`,
+  close: 'Close',
 } as const;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { counterpart, placeName } from '@dauer/core/layout';
 import { type CardState, cardState, runAt, type StepState, stripOf, stripPattern } from '@dauer/core/readiness';
-import { STRIP, STRIP_FIELD } from '@dauer/core/wording';
-import { computed } from 'vue';
+import { CAMERA, STRIP, STRIP_FIELD } from '@dauer/core/wording';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { timeNow } from '../../../app/client.ts';
 import { dayText } from '../../../fittings/dates.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
@@ -23,6 +23,9 @@ const mirrored = computed(() => {
   return step && (step.tell?.note || step.status === 'not_here') ? step.tell : null;
 });
 const otherPictures = computed(() => job.history.active(job.history.records.pictures).filter((p) => p.slotId === other.value?.id).length);
+const CameraOverlay = defineAsyncComponent(() => import('./CameraOverlay.vue'));
+/** The other side is laid over what the camera sees. */
+const laying = ref(false);
 /** What came off here, played backwards as it goes together; before that the other side as it came apart. */
 const strip = computed(() => stripOf(job.history, props.state.slot));
 const pattern = computed(() => stripPattern(job.history, props.state.slot));
@@ -56,6 +59,10 @@ const leftOpen = computed(() => props.state.steps.filter((s) => s.step.obliged &
       <p class="second small">{{ strip.next ? STRIP.first(strip.next.number) : STRIP.done }}</p>
     </template>
     <button type="button" class="link small to" @click="emit('strip')">{{ STRIP_FIELD.open }}</button>
+    <template v-if="other">
+      <button type="button" class="link small to" @click="laying = true">{{ CAMERA.open }}</button>
+      <CameraOverlay v-if="laying" :slot-of="state.slot" :other="other" :writable="job.writable" @close="laying = false" />
+    </template>
     <h3>Pictures</h3>
     <PictureRow of="place" :slot-id="state.slot.id" label="Take a picture" />
     <template v-if="leftOpen.length > 0">

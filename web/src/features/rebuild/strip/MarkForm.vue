@@ -25,7 +25,7 @@ const emit = defineEmits<{
   close: [];
 }>();
 const [what, note, colour, wire, free] = [ref(''), ref(''), ref(''), ref(''), ref('')];
-const fate = ref<Fate>(props.tray ? 'asked' : 'back');
+const fate = ref<Fate>(props.tray ? 'unknown' : 'back');
 const spring = ref(false);
 const hash = ref<string | null>(null);
 const length = (text: string): number | null => (text.trim() === '' ? null : parseQuantity(text, 'length', 'mm').canonical);

@@ -38,7 +38,7 @@ function mark(piece: Parameters<NonNullable<InstanceType<typeof MarkForm>['$prop
 const asking = ref<{ readonly id: string; readonly kind: StripTellKind } | null>(null);
 const why = ref('');
 const later = (p: StripPiece): number[] =>
-  strip.value.open.filter((o) => o.number > p.number && o.mark.fate !== 'asked').map((o) => o.number);
+  strip.value.open.filter((o) => o.number > p.number && o.mark.fate !== 'unknown').map((o) => o.number);
 const refused = ref('');
 function tell(p: StripPiece, kind: StripTellKind): void {
   const asks = kind === 'left' || later(p).length > 0;
@@ -107,8 +107,9 @@ const details = (p: StripPiece): string => [p.mark.note, STRIP.spring(p.mark)].f
                 <b>{{ p.mark.what }}</b>
                 <span v-if="details(p)" class="small">{{ details(p) }}</span>
                 <span class="second small">
-                  {{ p.told ? STRIP_TELL_NAME[p.told.kind] : FATE_NAME[p.mark.fate] }}{{ p.told?.note ? `: ${p.told.note}` : '' }};
-                  {{ job.by(p.told ?? p.mark) }}, {{ dayText((p.told ?? p.mark).happenedAt) }}
+                  {{ p.outcome ? STRIP_TELL_NAME[p.outcome.kind] : FATE_NAME[p.mark.fate]
+                  }}{{ p.outcome?.note ? `: ${p.outcome.note}` : '' }}; {{ job.by(p.outcome ?? p.mark) }},
+                  {{ dayText((p.outcome ?? p.mark).happenedAt) }}
                 </span>
                 <img v-if="p.mark.hash && looked === p" class="picture" :src="imageUrl(p.mark.hash)" :alt="p.mark.what" />
                 <p v-if="asking?.id === p.mark.id && asking.kind === 'in'" class="small">{{ STRIP.over(p.number, later(p)) }}</p>
@@ -135,7 +136,9 @@ const details = (p: StripPiece): string => [p.mark.note, STRIP.spring(p.mark)].f
                       {{ STRIP_TELL_NAME.left }}
                     </v-btn>
                   </template>
-                  <button type="button" class="link small" @click="job.takeBack((p.told ?? p.mark).id)">{{ STRIP_FIELD.takeBack }}</button>
+                  <button type="button" class="link small" @click="job.takeBack((p.outcome ?? p.mark).id)">
+                    {{ STRIP_FIELD.takeBack }}
+                  </button>
                 </template>
               </span>
             </li>
@@ -179,7 +182,8 @@ const details = (p: StripPiece): string => [p.mark.note, STRIP.spring(p.mark)].f
   text-align: right;
 }
 .piece {
-  flex: 1 1 auto;
+  flex: 1 1 200px;
+  min-width: 0;
   display: grid;
   gap: var(--space-1);
 }
