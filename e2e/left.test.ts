@@ -70,6 +70,52 @@ describe('what goes on while nobody is there', function () {
     await allSent(page);
   });
 
+  it('follows a probe on the part: hot enough it counts, too cold it does not, and silent it measures nothing', async () => {
+    await page.goto(`${house.url}/jobs/${jobId}/rebuild?pick=${slot('bleeder', 'FL')}`);
+    await page.getByRole('button', { name: /^Start a clock at the/ }).press('Enter');
+    await page.locator('form.start').getByRole('combobox').first().click();
+    await page.getByRole('option', { name: 'Powder cures' }).click();
+    await page.locator('form.start').getByRole('button', { name: 'Iron or steel' }).click();
+    await page.getByRole('button', { name: 'Start its clock' }).press('Enter');
+    const row = page.getByRole('listitem').filter({ hasText: 'Powder cures' });
+    await row.getByRole('combobox', { name: 'Probe on the part' }).press('ArrowDown');
+    await page.getByRole('option', { name: /O-01/ }).click();
+    await row.getByText('It is not switched on.').waitFor();
+    // Only a lead is shown the key of the bench.
+    const ines = await house.page();
+    await signIn(ines, house.url, 'ines');
+    const { key } = (await (await ines.request.post(`${house.url}/api/instruments/key`, { data: { anew: false } })).json()) as {
+      key: string;
+    };
+    await ines.close();
+    const say = async (text: string): Promise<void> => {
+      const headers = { authorization: `Bearer ${key}` };
+      const data = { instrument: 'O-01', kind: 'thermometer', unit: '°C', text, event: 'live' };
+      expect((await page.request.post(`${house.url}/api/instruments/say`, { headers, data })).status()).to.equal(200);
+    };
+    const follow = row.getByRole('button', { name: 'Follow it' });
+    for (let n = 0; n < 50 && (await follow.isDisabled()); n += 1) {
+      await say('150');
+      await page.waitForTimeout(200);
+    }
+    await follow.click();
+    const until = async (text: string, seen: RegExp): Promise<void> => {
+      for (let n = 0; n < 50 && (await row.getByText(seen).count()) === 0; n += 1) {
+        await say(text);
+        await page.waitForTimeout(200);
+      }
+      await row.getByText(seen).first().waitFor();
+    };
+    await until('201', /20 min left; 201 °C measured/);
+    await until('150', /150 °C measured: not at/);
+    await row.getByText('it is silent').waitFor();
+    await allSent(page);
+    const { timerSteps } = (await (await page.request.get(`${house.url}/api/jobs/${jobId}`)).json()) as {
+      timerSteps: { tempC: number | null }[];
+    };
+    expect(timerSteps.flatMap((t) => t.tempC ?? [])).to.deep.equal([201, 150]);
+  });
+
   it('draws a line as it is typed, refuses what no tube can be, and keeps its marks', async () => {
     await page.goto(`${house.url}/jobs/${jobId}/rebuild`);
     const part = page.locator('.part').filter({ hasText: /line.*rear hose/i });

@@ -57,7 +57,7 @@ export {
 
 export { LETTER_ANSWER_NAME, LETTER_ANSWERS, LETTER_USUAL, type LetterAnswer, type LetterText, letterText, mailText } from './en/letter.ts';
 export { OWNER_SAYS } from './en/owner.ts';
-export { HEATED_METAL_NAME, TIMER, TIMER_REFUSED, TIMER_STEP_NAME } from './en/timers.ts';
+export { HEATED_METAL_NAME, TIMER, TIMER_REFUSED, TIMER_FIELD, TIMER_STEP_NAME } from './en/timers.ts';
 export { FLARE_NAME, LINE, MEASURED_BY_NAME } from './en/lines.ts';
 export { GAP_CLOSED, PARK_REFUSED, PARKED, parkGapWords, STANDING_NAME } from './en/parking.ts';
 export { PHASE_WORD } from './en/phases.ts';

@@ -32,6 +32,9 @@ export const TIMER = {
     `${fixed(c, 0)} °C measured: not at ${windowWords(t)}, so it does not count.`,
 };
 
+/** A probe that is followed at a clock. */
+export const TIMER_FIELD = { probe: 'Probe on the part', follow: 'Follow it', follows: 'Followed' } as const;
+
 /** Why a clock does not begin, or something is not told of it. */
 export const TIMER_REFUSED = {
   noPlace: 'The vehicle has no such place.',

@@ -4,8 +4,8 @@ import { placeName } from '@dauer/core/layout';
 import { readTold } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { refusalOf } from '../../fittings/refusal.ts';
-import TesterPick from './TesterPick.vue';
-import { useTester } from './useTester.ts';
+import TesterPick from '../../job/TesterPick.vue';
+import { useTester } from '../../job/useTester.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 
 /** A sample: from where, what kind it is by a test, how much water, at what it boils. */

@@ -4,8 +4,8 @@ import { BRAKE_FLUID_G_PER_ML } from '@dauer/core/hydraulics';
 import { parseQuantity, toResult } from '@dauer/core/quantity';
 import { computed, ref, watch } from 'vue';
 import { weighed } from './weighed.ts';
-import TesterPick from '../TesterPick.vue';
-import { useTester } from '../useTester.ts';
+import TesterPick from '../../../job/TesterPick.vue';
+import { useTester } from '../../../job/useTester.ts';
 
 /**
  * A scale under the bottle that is drawn into: as often as it has grown by what one stroke moves, a stroke is counted. A bottle that

@@ -8,6 +8,7 @@ import ClockFace from '../../../fittings/ClockFace.vue';
 import { dayText, timeText } from '../../../fittings/dates.ts';
 import { refusalOf } from '../../../fittings/refusal.ts';
 import { useOpenJob } from '../../../job/openJob.ts';
+import PartProbe from './PartProbe.vue';
 
 /** A clock of a process: what it asks for, what is left, and what is done at its end. */
 const props = defineProps<{ state: TimerState; writable: boolean }>();
@@ -66,6 +67,7 @@ function breakOff(): void {
         <v-text-field v-model="typed" density="compact" inputmode="decimal" label="The part, °C" :error-messages="wrong" />
         <v-btn class="act slim" type="submit">Measured</v-btn>
       </form>
+      <PartProbe v-if="timer.fromC !== null && state.phase !== 'over'" :state="state" @measured="(text) => tell('measured', text)" />
       <v-btn v-if="state.phase === 'over'" class="act" @click="tell('ended', null)">It came to its end</v-btn>
       <form v-if="breaking" class="measure" @submit.prevent="breakOff">
         <v-text-field v-model="why" v-focus density="compact" label="Why it was broken off" />

@@ -1,8 +1,8 @@
 import { GAUGE_KIND_NAME, type GaugeKind } from '@dauer/core/catalogue';
 import type { GaugeVersion } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
-import { useInstrument } from '../../app/instruments.ts';
-import { useOpenJob } from '../../job/openJob.ts';
+import { useInstrument } from '../app/instruments.ts';
+import { useOpenJob } from './openJob.ts';
 
 /** A gauge of the rack of some kinds that may send by itself: which is chosen, and what it sends. */
 export function useTester(kinds: readonly GaugeKind[], pressed: (text: string, gauge: GaugeVersion) => void) {
