@@ -332,7 +332,7 @@ export const jobFile = z
     rates: z.array(price.rates),
     houseRules: z.array(price.houseRule),
     comebackCounts: z.array(price.comebackCount),
-    cardHands: z.array(z.object({ cardId: z.string(), personId: id })),
+    cardHands: z.array(z.object({ cardId: z.string(), personId: id, since: instant })),
     offers: z.array(price.offer),
     lots: z.array(lot),
     people: z.array(person),

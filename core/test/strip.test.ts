@@ -178,7 +178,11 @@ describe('who does a card for the first time', () => {
 
   it('has somebody look at what is obligatory, who has done it before; nobody could in a shop of one', () => {
     bench.file.people = [person('ann'), person('ben'), person('cal')] as never;
-    bench.file.cardHands = [{ cardId: run.cardId, personId: 'ben' }];
+    expect(bench.tell(first.id)).to.equal(null);
+    // Nobody has: then anybody else looks.
+    expect(bench.tell(first.id, { kind: 'seconded', authorId: 'cal' })).to.equal(null);
+    bench.file.cardTells = [];
+    bench.file.cardHands = [{ cardId: run.cardId, personId: 'ben', since: base(-60).happenedAt }];
     expect(isFirstTime(bench.history(), run, 'ann')).to.equal(true);
     expect(isFirstTime(bench.history(), run, 'ben')).to.equal(false);
     expect(bench.tell(first.id)).to.equal(null);
@@ -195,8 +199,12 @@ describe('who does a card for the first time', () => {
   it('is not new to it at the second place of the same job', () => {
     bench.file.people = [person('ann'), person('ben')] as never;
     bench.file.cardHands = [];
-    expect(isFirstTime(bench.history(), { id: 'second', cardId: run.cardId }, 'ann')).to.equal(false);
-    expect(isFirstTime(bench.history(), { id: 'second', cardId: 'another' }, 'ann')).to.equal(true);
+    const second = { id: 'second', cardId: run.cardId, happenedAt: NOW };
+    expect(isFirstTime(bench.history(), second, 'ann')).to.equal(false);
+    expect(isFirstTime(bench.history(), { ...second, cardId: 'another' }, 'ann')).to.equal(true);
+    // What was done since makes nobody one who had done it then.
+    bench.file.cardHands = [{ cardId: 'another', personId: 'ann', since: '2026-12-31T00:00:00.000Z' }];
+    expect(isFirstTime(bench.history(), { ...second, cardId: 'another' }, 'ann')).to.equal(true);
   });
 });
 

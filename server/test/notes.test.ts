@@ -26,7 +26,7 @@ describe('what came off, kits, and notes of the shop', () => {
     who.event<'stripMarks'>(at.jobId, path, body as never);
   const historyOf = async (at: Booked) => openHistory(await shop.technician.file(at.jobId));
   const place = (at: Booked, id: string) => at.layout.slots.find((s) => s.id === id)!;
-  const takeBack = (corrects: string, at: Booked = car) => send('take-backs', { corrects, reason: '' }, shop.technician, at);
+  const takeBack = (corrects: string, at: Booked = car) => send('take-backs', { corrects, reason: 'A slip of the hand' }, shop.technician, at);
 
   it('marks a piece at its place, and tells once what became of it, whoever presses at the same moment', async () => {
     const { id } = (await send('strip-marks', { ...MARK, slotId: caliper })).body.record;
@@ -73,7 +73,8 @@ describe('what came off, kits, and notes of the shop', () => {
     const early = run.steps.find((s) => s.needs.length === 0 && s.enters === null && s.kind === 'do' && s.takes.length === 0)!;
     expect((await send('card-tells', { runId, stepId: early.id, kind: 'done' })).status).to.equal(200);
     const hands = (await shop.technician.file(like.jobId)).cardHands;
-    expect(hands).to.deep.equal([{ cardId: content.cardId, personId: (await shop.technician.file(car.jobId)).cardTells[0]!.authorId }]);
+    const [told] = (await shop.technician.file(car.jobId)).cardTells;
+    expect(hands).to.deep.equal([{ cardId: content.cardId, personId: told!.authorId, since: told!.happenedAt }]);
     expect((await shop.technician.file(car.jobId)).cardHands, 'what was told here is no other job').to.deep.equal([]);
   });
 

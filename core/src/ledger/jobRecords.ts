@@ -25,6 +25,8 @@ interface PastJob {
 export interface CardHand {
   readonly cardId: string;
   readonly personId: string;
+  /** When they first did, ISO instant. */
+  readonly since: string;
 }
 
 /** Everything one vehicle's job stands on: what is read when a job is opened, and what every derivation starts from. */

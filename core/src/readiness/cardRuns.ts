@@ -16,7 +16,7 @@ import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { followedIn } from '../ledger/priceRecords.ts';
 import { CARD_REFUSED, type CardRefusal, GATE_WORDS, needWords, stepRefused } from '../wording/en/cards.ts';
-import { isFirstTime } from './firstTime.ts';
+import { isFirstTime, isKnownHere } from './firstTime.ts';
 import { touchedJoints } from './joints.ts';
 import { kitMissing } from './kit.ts';
 import { eventsAt, type GateFacts, gateFacts, isHeld } from './cardGates.ts';
@@ -255,7 +255,8 @@ export function whyNotTold(
     case 'seconded':
       if (s.status !== 'done') return CARD_REFUSED.second_early;
       if ((s.tell ?? s.closedBy)?.authorId === tell.authorId) return CARD_REFUSED.second_self;
-      return !s.step.second && isFirstTime(history, run, tell.authorId) ? CARD_REFUSED.second_new : null;
+      const isNew = !s.step.second && isKnownHere(history, run) && isFirstTime(history, run, tell.authorId);
+      return isNew ? CARD_REFUSED.second_new : null;
     case 'passed': {
       const need = s.needs.find((n) => n.need.of === 'record' && n.need.gate === tell.gate);
       if (!need) return CARD_REFUSED.no_gate;

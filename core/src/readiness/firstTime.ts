@@ -1,14 +1,28 @@
 import type { JobHistory } from '../history/jobHistory.ts';
 import type { CardRun } from '../ledger/families/cardRuns.ts';
 
-/**
- * Whether somebody never did a card before: nothing of it was told as done by them, on no other job and at no other place of this
- * one. In a shop of one nobody could look. Source: handbook 55, Shop notes.
- */
-export function isFirstTime(history: JobHistory, run: Pick<CardRun, 'id' | 'cardId'>, personId: string): boolean {
-  const { cardHands, cardRuns, cardTells, people } = history.records;
-  if (people.filter((p) => p.role !== 'reader').length < 2) return false;
-  if (cardHands.some((h) => h.cardId === run.cardId && h.personId === personId)) return false;
+/** Who had told a step of a card as done before a run of it was begun: on another job, or at another place of this one. */
+function knowing(history: JobHistory, run: Pick<CardRun, 'id' | 'cardId' | 'happenedAt'>): Set<string> {
+  const { cardHands, cardRuns, cardTells } = history.records;
   const others = new Set(history.active(cardRuns).flatMap((r) => (r.cardId === run.cardId && r.id !== run.id ? [r.id] : [])));
-  return !history.active(cardTells).some((t) => t.kind === 'done' && t.authorId === personId && others.has(t.runId));
+  const here = history
+    .active(cardTells)
+    .filter((t) => t.kind === 'done' && others.has(t.runId) && t.happenedAt < run.happenedAt)
+    .map((t) => t.authorId);
+  const there = cardHands.filter((h) => h.cardId === run.cardId && h.since < run.happenedAt).map((h) => h.personId);
+  return new Set([...here, ...there]);
+}
+
+/**
+ * Whether somebody never did a card before the run was begun. In a shop of one nobody could look.
+ * Source: handbook 55, Shop notes.
+ */
+export function isFirstTime(history: JobHistory, run: Pick<CardRun, 'id' | 'cardId' | 'happenedAt'>, personId: string): boolean {
+  if (history.records.people.filter((p) => p.role !== 'reader').length < 2) return false;
+  return !knowing(history, run).has(personId);
+}
+
+/** Whether anybody of the shop had done a card before: only then is whoever looks held to having done it. */
+export function isKnownHere(history: JobHistory, run: Pick<CardRun, 'id' | 'cardId' | 'happenedAt'>): boolean {
+  return knowing(history, run).size > 0;
 }

@@ -73,8 +73,8 @@ export const CARD_TELL_NAME: Readonly<Record<CardTellKind, string>> = {
 };
 /** Somebody who does a card for the first time. */
 export const FIRST_TIME = {
-  you: (name: string): string =>
-    `You have not worked by this card before, ${name}: at its obligatory steps somebody who has looks as well.`,
+  you: (name: string, known: boolean): string =>
+    `You have not worked by this card before, ${name}: at its obligatory steps somebody ${known ? 'who has' : 'else'} looks as well.`,
   all: (n: number): string => (n === 1 ? 'Looked at' : `Looked at all ${n}`),
   waits: (n: number): string => (n === 1 ? 'One step waits for a second look.' : `${n} steps wait for a second look.`),
 } as const;

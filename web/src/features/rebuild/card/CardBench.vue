@@ -2,7 +2,7 @@
 import { type Gate, OPTION_NAME } from '@dauer/core/catalogue';
 import { placeName } from '@dauer/core/layout';
 import type { CardTellKind } from '@dauer/core/ledger';
-import { type CardState, closesBy, isFirstTime, type StepState, whyNotTold } from '@dauer/core/readiness';
+import { type CardState, closesBy, isFirstTime, isKnownHere, type StepState, whyNotTold } from '@dauer/core/readiness';
 import { fastenerName, FIRST_TIME, STRIP_FIELD, timeWords } from '@dauer/core/wording';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { timeNow } from '../../../app/client.ts';
@@ -153,7 +153,9 @@ const locks = computed(() => job.state.context.proofStatus.locks);
       <v-btn class="act slim" @click="emit('close')">Leave</v-btn>
     </div>
     <CardRule :steps="state.steps" :at="at.step.id" @pick="(id) => (picked = id)" />
-    <p v-if="isNew && writable" class="new small" role="note">{{ FIRST_TIME.you(session.person?.name ?? '') }}</p>
+    <p v-if="isNew && writable" class="new small" role="note">
+      {{ FIRST_TIME.you(session.person?.name ?? '', isKnownHere(job.history, state.run)) }}
+    </p>
     <p v-if="toSecond.length > 0 && writable" class="new small">
       {{ FIRST_TIME.waits(toSecond.length) }}
       <v-btn class="act slim" @click="secondAll">{{ FIRST_TIME.all(toSecond.length) }}</v-btn>
