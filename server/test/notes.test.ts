@@ -26,7 +26,8 @@ describe('what came off, kits, and notes of the shop', () => {
     who.event<'stripMarks'>(at.jobId, path, body as never);
   const historyOf = async (at: Booked) => openHistory(await shop.technician.file(at.jobId));
   const place = (at: Booked, id: string) => at.layout.slots.find((s) => s.id === id)!;
-  const takeBack = (corrects: string, at: Booked = car) => send('take-backs', { corrects, reason: 'A slip of the hand' }, shop.technician, at);
+  const takeBack = (corrects: string, at: Booked = car) =>
+    send('take-backs', { corrects, reason: 'A slip of the hand' }, shop.technician, at);
 
   it('marks a piece at its place, and tells once what became of it, whoever presses at the same moment', async () => {
     const { id } = (await send('strip-marks', { ...MARK, slotId: caliper })).body.record;
