@@ -158,6 +158,18 @@ describe('what came off, and what the next one should know', function () {
     await form.getByRole('button', { name: 'So it is' }).click();
     await form.waitFor({ state: 'detached' });
     await page.getByText('5 × stud and nut, dry').waitFor();
+    // What will not move is not pulled at before it is known which way it goes; where it is asked, it is answered.
+    await page.goto(`${house.url}/jobs/${jobId}/rebuild?pick=${slot('hub', 'RR')}`);
+    await page.getByRole('button', { name: 'Rear right hub will not move' }).click();
+    const ladder = page.locator('.ladder.open').filter({ hasText: 'Unit rusted on' });
+    const turn = ladder.getByRole('button', { name: 'Tried: Turn it, if it may turn' });
+    await ladder.getByText(/^The hand of its thread is not on record/).waitFor();
+    expect(await turn.isDisabled()).to.equal(true);
+    await ladder.getByRole('button', { name: /^What holds it: rear right hub/ }).click();
+    await ladder.getByRole('button', { name: 'Right-handed' }).click();
+    await ladder.getByRole('button', { name: 'So it is' }).click();
+    await ladder.getByText('Right-hand thread: undo anticlockwise.').waitFor();
+    expect(await turn.isEnabled()).to.equal(true);
     await allSent(page);
     expect(house.errors).to.deep.equal([]);
   });

@@ -6,7 +6,7 @@ import { deriveJob } from '../src/job/job.ts';
 import type { Fate, StripMark } from '../src/ledger/families/stripMarks.ts';
 import type { StripTell } from '../src/ledger/families/stripTells.ts';
 import { handUnknown, whyNotFastened } from '../src/readiness/fasteners.ts';
-import { isFirstTime } from '../src/readiness/firstTime.ts';
+import { isFirstTime, isKnownHere } from '../src/readiness/firstTime.ts';
 import { kitMissing, kitOf, whyNotCounted } from '../src/readiness/kit.ts';
 import { ladderState, whyNotTried } from '../src/readiness/ladder.ts';
 import { stripOf, stripPattern, whyNotMarked, whyNotStripTold } from '../src/readiness/strip.ts';
@@ -171,13 +171,13 @@ describe('a kit that was laid out', () => {
 });
 
 describe('who does a card for the first time', () => {
-  const person = (id: string) => ({ id, name: id, role: 'technician' as const });
+  const person = (id: string, active = true) => ({ id, name: id, initials: id, role: 'technician' as const, active });
   const bench = new Bench('caliper', 'reseal');
   const { run } = bench.now();
   const first = run.steps.find((s) => s.obliged && !s.second && s.enters === null && s.needs.length === 0 && s.kind === 'do')!;
 
   it('has somebody look at what is obligatory, who has done it before; nobody could in a shop of one', () => {
-    bench.file.people = [person('ann'), person('ben'), person('cal')] as never;
+    bench.file.people = [person('ann'), person('ben'), person('cal')];
     expect(bench.tell(first.id)).to.equal(null);
     // Nobody has: then anybody else looks.
     expect(bench.tell(first.id, { kind: 'seconded', authorId: 'cal' })).to.equal(null);
@@ -192,12 +192,14 @@ describe('who does a card for the first time', () => {
     expect(bench.tell(first.id, { kind: 'seconded', authorId: 'cal' }), 'by who is new to it, too').to.equal(CARD_REFUSED.second_new);
     expect(bench.tell(first.id, { kind: 'seconded', authorId: 'ben' })).to.equal(null);
     expect(owes()).to.equal(false);
-    bench.file.people = [person('ann')] as never;
-    expect(isFirstTime(bench.history(), run, 'ann')).to.equal(false);
+    bench.file.people = [person('ann'), person('ben', false)];
+    expect(isFirstTime(bench.history(), run, 'ann'), 'who has left looks at nothing').to.equal(false);
+    bench.file.people = [person('ann'), person('ben', false), person('cal')];
+    expect(isKnownHere(bench.history(), run), 'who knew it has left').to.equal(false);
   });
 
   it('is not new to it at the second place of the same job', () => {
-    bench.file.people = [person('ann'), person('ben')] as never;
+    bench.file.people = [person('ann'), person('ben')];
     bench.file.cardHands = [];
     const second = { id: 'second', cardId: run.cardId, happenedAt: NOW };
     expect(isFirstTime(bench.history(), second, 'ann')).to.equal(false);

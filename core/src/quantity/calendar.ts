@@ -15,6 +15,15 @@ const day = (date: Date): string => date.toISOString().slice(0, 10);
 const midnight = (iso: string): UTCDate => new UTCDate(`${iso.slice(0, 10)}T00:00:00Z`);
 
 /**
+ * Whole minutes until an instant, up; 0 where it is past.
+ * @param until ISO instant
+ * @param at ISO instant
+ */
+export function minutesUntil(until: string, at: string): number {
+  return Math.max(0, Math.ceil((Date.parse(until) - Date.parse(at)) / millisecondsInMinute));
+}
+
+/**
  * The day some calendar months after another, clipped to the end of its month.
  * @param iso day or instant, ISO 8601
  */

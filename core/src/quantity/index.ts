@@ -9,6 +9,7 @@ export {
   monthsAfter,
   workingDaysAfter,
   yearsBetween,
+  minutesUntil,
 } from './calendar.ts';
 export {
   convert,

@@ -8,10 +8,16 @@ import { FASTENER_REFUSED } from '../wording/en/fasteners.ts';
 /** What may be left-handed on one side: nuts of hubs, and adjusters. Unions and bleeders never are. Source: handbook 58, D04. */
 const MAY_BE_LEFT: readonly ComponentKind[] = ['hub', 'expander'];
 
+/** The stored name of what holds a unit, where its thread may be left-handed; null where it never is. */
+export function handedPoint(slot: Slot): string | null {
+  return MAY_BE_LEFT.includes(slot.kind) ? fastenerKey({ of: 'unit', kind: slot.kind, slotId: slot.id }) : null;
+}
+
 /** Whether it is not known which way what holds a place is undone: nothing harsher than a soak is tried before. */
 export function handUnknown(history: JobHistory, slot: Slot): boolean {
-  if (!MAY_BE_LEFT.includes(slot.kind)) return false;
-  const fact = fastenerOf(history, fastenerKey({ of: 'unit', kind: slot.kind, slotId: slot.id }));
+  const point = handedPoint(slot);
+  if (point === null) return false;
+  const fact = fastenerOf(history, point);
   return fact === null || fact.hand === 'unknown';
 }
 

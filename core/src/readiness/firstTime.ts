@@ -13,16 +13,20 @@ function knowing(history: JobHistory, run: Pick<CardRun, 'id' | 'cardId' | 'happ
   return new Set([...here, ...there]);
 }
 
+/** Who could look: everybody who works here now. */
+const hands = (history: JobHistory): string[] => history.records.people.filter((p) => p.active && p.role !== 'reader').map((p) => p.id);
+
 /**
  * Whether somebody never did a card before the run was begun. In a shop of one nobody could look.
  * Source: handbook 55, Shop notes.
  */
 export function isFirstTime(history: JobHistory, run: Pick<CardRun, 'id' | 'cardId' | 'happenedAt'>, personId: string): boolean {
-  if (history.records.people.filter((p) => p.role !== 'reader').length < 2) return false;
+  if (hands(history).length < 2) return false;
   return !knowing(history, run).has(personId);
 }
 
-/** Whether anybody of the shop had done a card before: only then is whoever looks held to having done it. */
+/** Whether anybody who still works here had done a card before: only then is whoever looks held to having done it. */
 export function isKnownHere(history: JobHistory, run: Pick<CardRun, 'id' | 'cardId' | 'happenedAt'>): boolean {
-  return knowing(history, run).size > 0;
+  const known = knowing(history, run);
+  return hands(history).some((id) => known.has(id));
 }

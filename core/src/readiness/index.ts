@@ -30,7 +30,7 @@ export { timerStates, type TimerPhase, type TimerState, whyNotStarted, whyNotTim
 export { isCharged, letsGo } from './storedEnergy.ts';
 export { whyNotTakenBack } from './takenBack.ts';
 export { stripOf, stripPattern, type StripPattern, type StripPiece, type StripState, whyNotMarked, whyNotStripTold } from './strip.ts';
-export { handUnknown, whyNotFastened } from './fasteners.ts';
+export { handedPoint, whyNotFastened } from './fasteners.ts';
 export { kitOf, type KitState, whyNotCounted } from './kit.ts';
 export { isFirstTime, isKnownHere } from './firstTime.ts';
 export { notesAt, type NotePlace, type PinnedNote, typeOf, whyNotNoted, whyNotPinned } from './notes.ts';

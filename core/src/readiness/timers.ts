@@ -8,7 +8,7 @@ import { canBeOff } from '../layout/runs.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { Timer } from '../ledger/families/timers.ts';
 import type { TimerStep } from '../ledger/families/timerSteps.ts';
-import { millisecondsInMinute } from '../quantity/calendar.ts';
+import { millisecondsInMinute, minutesUntil } from '../quantity/calendar.ts';
 import { TIMER_REFUSED } from '../wording/en/timers.ts';
 import { eventsAt } from './cardGates.ts';
 
@@ -50,15 +50,14 @@ export function timerStates(history: JobHistory, at: string): TimerState[] {
     const steps = all.filter((s) => s.timerId === timer.id);
     const end = steps.find((s) => s.kind !== 'measured');
     const since = countsSince(timer, steps);
-    const over = since === null ? null : Date.parse(since) + timer.minutes * millisecondsInMinute;
-    const left =
-      over === null ? timer.minutes : Math.min(timer.minutes, Math.max(0, Math.ceil((over - Date.parse(at)) / millisecondsInMinute)));
+    const overAt = since === null ? null : new Date(Date.parse(since) + timer.minutes * millisecondsInMinute).toISOString();
+    const left = overAt === null ? timer.minutes : Math.min(timer.minutes, minutesUntil(overAt, at));
     const runs = since === null ? 'heating' : left === 0 ? 'over' : 'running';
     return [
       {
         ...{ timer, slot, since, process: PROCESSES[timer.process] },
         phase: end ? (end.kind === 'ended' ? 'ended' : 'broken_off') : runs,
-        overAt: over === null ? null : new Date(over).toISOString(),
+        overAt,
         minutesLeft: end ? 0 : left,
         tempC: steps.findLast((s) => s.tempC !== null)?.tempC ?? null,
       },

@@ -142,7 +142,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       line(
         t,
         torquePlace(t.point, place(t.slotId)),
-        SHEET.torque(t.typed, t.targetTyped, t.wrench ? cameFrom(t.id, 'wrench', t.wrench) : ''),
+        SHEET.torque(t.typed, t, t.wrench ? cameFrom(t.id, 'wrench', t.wrench) : ''),
       ),
     ),
     parts: [

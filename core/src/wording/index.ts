@@ -59,7 +59,7 @@ export { LETTER_ANSWER_NAME, LETTER_ANSWERS, LETTER_USUAL, type LetterAnswer, ty
 export { OWNER_SAYS } from './en/owner.ts';
 export { HEATED_METAL_NAME, TIMER, TIMER_REFUSED, TIMER_FIELD, TIMER_STEP_NAME } from './en/timers.ts';
 export { FLARE_NAME, LINE, MEASURED_BY_NAME } from './en/lines.ts';
-export { GAP_CLOSED, PARK_REFUSED, PARKED, parkGapWords, STANDING_NAME } from './en/parking.ts';
+export { GAP_CLOSED, PARK_FIELD, PARK_REFUSED, PARKED, parkGapWords, STANDING_NAME } from './en/parking.ts';
 export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';
 export { LEAVES, PROOF_REFUSAL } from './en/prove.ts';

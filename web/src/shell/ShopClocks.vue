@@ -1,18 +1,20 @@
 <script setup lang="ts">
+import { minutesUntil } from '@dauer/core/quantity';
 import { computed } from 'vue';
 import { useClocks } from '../app/clocks.ts';
 import ClockFace from '../fittings/ClockFace.vue';
 import { hoursText } from '../fittings/dates.ts';
 
-/** Processes that run in the shop, on every screen: what is over first, then what is over next. */
-/** `brief`: where a job has the room, a clock is a face and its figure until it is over. */
+/**
+ * Processes that run in the shop, on every screen: what is over first, then what is over next.
+ * `brief`: where a job has the room, a clock is a face and its figure until it is over.
+ */
 defineProps<{ brief: boolean }>();
 const clocks = useClocks();
-const MS_IN_MINUTE = 60_000;
 const SHOWN = 2;
 const shown = computed(() =>
   clocks.clocks.slice(0, SHOWN).map((c) => {
-    const left = c.overAt === null ? c.minutes : Math.max(0, Math.ceil((Date.parse(c.overAt) - clocks.now) / MS_IN_MINUTE));
+    const left = c.overAt === null ? c.minutes : minutesUntil(c.overAt, new Date(clocks.now).toISOString());
     const over = clocks.isOver(c);
     const says = c.overAt === null ? 'heats up' : over ? 'over' : hoursText(left);
     return { c, left, over, says };

@@ -49,6 +49,21 @@ export const PARK_REFUSED = {
   gap: parkGapWords,
 };
 
+/** What is asked of whoever leaves a job standing. */
+export const PARK_FIELD = {
+  how: 'How it is left',
+  standsOn: 'It stands on',
+  standsOnWhat: 'Say what it stands on.',
+  heldBy: 'What keeps it from rolling or falling',
+  heldByFor: 'Chocks at both rear wheels, in gear',
+  tray: 'Lies in its tray',
+  knows: 'Who knows of it',
+  waitsFor: 'What it waits for',
+  until: 'Until about',
+  park: 'Park it',
+  before: (things: number): string => (things === 1 ? 'One thing comes before.' : `${things} things come before.`),
+} as const;
+
 /** What stands on the card on the windscreen, line by line. */
 export const PARKED = {
   title: 'Parked',

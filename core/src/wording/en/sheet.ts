@@ -9,11 +9,13 @@ import type { FluidSample } from '../../ledger/families/fluidSamples.ts';
 import type { JointEvent } from '../../ledger/families/jointEvents.ts';
 import type { ArrivalResult } from '../../ledger/families/orderSteps.ts';
 import type { SentFor } from '../../ledger/families/sendOuts.ts';
+import type { Torque } from '../../ledger/families/torques.ts';
 import type { LotVersion } from '../../ledger/lotRecords.ts';
 import type { PartEventKind, PartEvent } from '../../ledger/families/partEvents.ts';
 import { displayWithUnit } from '../../quantity/display.ts';
 import type { Verdict } from '../../verdict/decide.ts';
 import { lower } from './lower.ts';
+import { TORQUE_FIELD } from './fasteners.ts';
 import { openDueWords } from './history.ts';
 import { VERDICT_WORD, JOINT_WORD, SEAL_NAME } from './names.ts';
 import { ARRIVAL_NAME, SENT_FOR_NAME } from './supply.ts';
@@ -61,7 +63,10 @@ export const SHEET = {
   putOffAt: (place: string): string => `${place}, put off`,
   finding: (words: string, causeMissing: boolean, doneHere: string | null): string =>
     `${words}${causeMissing ? ' Its cause was not found.' : ''}${doneHere === null ? '' : ` Done here (${doneHere}): its cost is the shop’s.`}`,
-  torque: (typed: string, target: string, wrench: string): string => `${typed} (target ${target})${wrench ? `, ${wrench}` : ''}`,
+  torque: (typed: string, t: Pick<Torque, 'targetTyped' | 'toTyped' | 'passes' | 'angleDeg'>, wrench: string): string =>
+    [`${typed} (target ${[t.targetTyped, t.toTyped].filter(Boolean).join(' to ')})`, TORQUE_FIELD.said(t), wrench]
+      .filter(Boolean)
+      .join(', '),
   part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until' | 'lot'>): string =>
     `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}${lotWords(e.lot)}`,
   parted: (stays: Slot, lost: string): string => `. Parted from the ${lower(stays)}: ${lost}`,

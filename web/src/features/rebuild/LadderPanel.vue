@@ -4,19 +4,22 @@ import { lastPartIn, whereabouts } from '@dauer/core/history';
 import type { Component } from '@dauer/core/judging';
 import { placeName } from '@dauer/core/layout';
 import { isDuty } from '@dauer/core/ledger';
-import { ladderState, type RungState, triedAt, whyNotDone, whyNotTried } from '@dauer/core/readiness';
-import { fightWords, owesWords, rungWords, TRY_REFUSED } from '@dauer/core/wording';
+import { handedPoint, ladderState, type RungState, triedAt, whyNotDone, whyNotTried } from '@dauer/core/readiness';
+import { fastenerName, fightWords, owesWords, rungWords, TRY_REFUSED } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import { timeNow } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
 import { useOpenJob } from '../../job/openJob.ts';
+import FastenerPlate from './FastenerPlate.vue';
 
 /** What will not move, rung by rung from gentle to harsh: what each needs and leaves owed, each try told, and when to stop. */
 const props = defineProps<{ component: Component; writable: boolean }>();
 const job = useOpenJob();
 const session = useSession();
 const slot = computed(() => props.component.slot);
+/** What may be left-handed is put on record here, before the first pull. */
+const point = computed(() => handedPoint(slot.value));
 const byHand = ref(false);
 /** What was tried, which is little to read; all of the ladder only where it is open. */
 const tried = computed(() => triedAt(job.history, slot.value));
@@ -95,6 +98,7 @@ const wrongMinutes = computed(() => (/^\d{1,3}$/.test(minutes.value) && Number(m
       <p v-if="fight" class="stop" :class="{ now: fight.stop }">{{ fight.words }}</p>
       <p v-if="state.owes.length > 0" class="stop now">Left owed: {{ owesWords(state.owes) }}.</p>
       <p v-if="refused" class="problem" role="alert">{{ refused }}</p>
+      <FastenerPlate v-if="point && !state.moves" :point="point" :name="fastenerName(slot)" :writable="writable" />
       <ol :aria-label="state.ladder.name">
         <li v-for="(r, i) in state.rungs" :key="r.rung.id" :class="{ next: r === state.next && !state.moves }">
           <span class="fig number">{{ i + 1 }}</span>

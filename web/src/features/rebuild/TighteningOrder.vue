@@ -51,11 +51,11 @@ svg {
   stroke-width: 1.5;
 }
 text {
-  font: 400 15px var(--figure-font);
+  font: 400 var(--type-paragraph) var(--figure-font);
   fill: var(--ink);
 }
 .words {
-  font: 400 13px var(--text-font);
+  font: 400 var(--type-least) var(--text-font);
   fill: var(--ink2);
 }
 .undo {

@@ -58,7 +58,7 @@ svg {
   position: absolute;
   width: 60px;
   height: 60px;
-  margin: -8px 0 0 -8px;
+  margin: calc(-1 * var(--space-2)) 0 0 calc(-1 * var(--space-2));
 }
 .edge,
 .line {

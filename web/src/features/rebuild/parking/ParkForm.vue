@@ -2,7 +2,7 @@
 import { STANDINGS, type Standing } from '@dauer/core/ledger';
 import { parkGaps, whyNotParked } from '@dauer/core/readiness';
 import { isStandalone } from '@dauer/core/layout';
-import { STANDING_NAME } from '@dauer/core/wording';
+import { PARK_FIELD, STANDING_NAME } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import { useSession } from '../../../app/session.ts';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
@@ -15,7 +15,7 @@ const job = useOpenJob();
 const session = useSession();
 const bench = computed(() => isStandalone(job.records.layout));
 const standsOn = ref<Standing | null>(bench.value ? 'bench' : null);
-const heldBy = ref(bench.value ? 'Lies in its tray' : '');
+const heldBy = ref(bench.value ? PARK_FIELD.tray : '');
 const knows = ref(session.person?.name ?? '');
 const waitsFor = ref('');
 const until = ref('');
@@ -23,7 +23,7 @@ const standings = computed(() =>
   STANDINGS.filter((s) => (s === 'bench') === bench.value).map((value) => ({ value, label: STANDING_NAME[value] })),
 );
 const body = computed(() => ({ heldBy: heldBy.value.trim(), knows: knows.value.trim(), until: until.value || null }));
-const why = computed(() => (standsOn.value === null ? 'Say what it stands on.' : whyNotParked(job.history, body.value, dayHere())));
+const why = computed(() => (standsOn.value === null ? PARK_FIELD.standsOnWhat : whyNotParked(job.history, body.value, dayHere())));
 const gaps = computed(() => parkGaps(job.history).length);
 function park(): void {
   if (standsOn.value === null || why.value !== null) return;
@@ -33,17 +33,17 @@ function park(): void {
 
 <template>
   <form aria-labelledby="how" @submit.prevent="park">
-    <h2 id="how" class="line">How it is left</h2>
-    <p id="stands-on" class="ask">It stands on</p>
-    <ChoiceRow v-model="standsOn" :options="standings" label="It stands on" />
-    <v-text-field v-model="heldBy" label="What keeps it from rolling or falling" placeholder="Chocks at both rear wheels, in gear" />
-    <v-text-field v-model="knows" label="Who knows of it" />
-    <v-text-field v-model="waitsFor" label="What it waits for" />
-    <DayField v-model="until" ahead label="Until about" />
+    <h2 id="how" class="line">{{ PARK_FIELD.how }}</h2>
+    <p class="ask">{{ PARK_FIELD.standsOn }}</p>
+    <ChoiceRow v-model="standsOn" :options="standings" :label="PARK_FIELD.standsOn" />
+    <v-text-field v-model="heldBy" :label="PARK_FIELD.heldBy" :placeholder="PARK_FIELD.heldByFor" />
+    <v-text-field v-model="knows" :label="PARK_FIELD.knows" />
+    <v-text-field v-model="waitsFor" :label="PARK_FIELD.waitsFor" />
+    <DayField v-model="until" ahead :label="PARK_FIELD.until" />
     <p class="foot">
-      <v-btn class="act main" type="submit" :disabled="why !== null">Park it</v-btn>
+      <v-btn class="act main" type="submit" :disabled="why !== null">{{ PARK_FIELD.park }}</v-btn>
       <span v-if="why && gaps === 0" class="second">{{ why }}</span>
-      <span v-else-if="gaps > 0" class="second">{{ gaps === 1 ? 'One thing comes' : `${gaps} things come` }} before.</span>
+      <span v-else-if="gaps > 0" class="second">{{ PARK_FIELD.before(gaps) }}</span>
     </p>
   </form>
 </template>

@@ -96,7 +96,7 @@ svg {
   fill: var(--blue);
 }
 .number {
-  font: 400 15px var(--figure-font);
+  font: 400 var(--type-paragraph) var(--figure-font);
   fill: var(--blue);
 }
 .mark.done + .number {
