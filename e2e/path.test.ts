@@ -191,7 +191,12 @@ describe('one vehicle from book-in to hand-back', function () {
       await page.getByLabel('Tag', { exact: true }).waitFor({ state: 'detached' });
     }
     await button('Fitted again').click();
+    await page.locator('.proposals button').first().waitFor();
     await pressAll(page.locator('.proposals button'));
+    await page
+      .getByRole('button', { name: /: done$/ })
+      .first()
+      .waitFor();
     await pressAll(page.getByRole('button', { name: /: done$/ }));
     await page.getByText('The bleeding here is not closed: torqued before it, the wheel is owed again.').first().waitFor();
     await torqueAll(page);

@@ -119,6 +119,7 @@ describe('what came off, and what the next one should know', function () {
     await bench(page, 'FL');
     await beside.getByRole('button', { name: 'Lay the other side over it' }).click();
     await page.getByRole('button', { name: 'Take a picture of the front left shoes' }).click();
+    await page.getByText('A picture of the front left shoes is kept.').waitFor();
     await allSent(page);
     await page.getByRole('button', { name: 'Close' }).click();
     await bench(page, 'FR');

@@ -9,6 +9,8 @@ import { run, say, Stop } from './lib/say.mjs';
 
 /** Everything that has to hold: lint, types, import rules, and the tests on a real database and in a real browser. */
 const totals = { passed: 0, failed: 0, skipped: 0 };
+/** What failed, by its run: the last thing that is said, where nobody has to look for it. */
+const failures = [];
 
 /** A new folder that PostgreSQL's account may enter. */
 function openFolder(prefix) {
@@ -21,21 +23,23 @@ function openFolder(prefix) {
  * Runs mocha, and says what it printed once it ended; a run that leaves no report counts as one failure.
  * @returns {Promise<void>}
  */
-function mocha(name, files, env, scratch) {
+function mocha(name, files, env, scratch, options) {
   return new Promise((resolve) => {
     const report = join(scratch, `${name}.json`);
     const begun = Date.now();
     let printed = '';
     const child = spawn(
       process.execPath,
-      ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...files],
+      ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...options, ...files],
       { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env, DAUER_REPORT: report } },
     );
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => (printed += d));
     child.on('close', () => {
-      const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { passed: 0, failed: 1, skipped: 0 };
+      const counts = existsSync(report)
+        ? JSON.parse(readFileSync(report, 'utf8'))
+        : { passed: 0, failed: 1, skipped: 0, failures: ['the run ended without a report'] };
       if ((counts.failed > 0 || process.env.DAUER_SLOW) && printed.trim() !== '') say(printed.trim());
-      if (!existsSync(report)) say(`FAIL ${name}: the run ended without a report`);
+      for (const failure of counts.failures) failures.push(`FAIL ${name}: ${failure}`);
       for (const key of Object.keys(totals)) totals[key] += counts[key];
       say(`${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
       resolve();
@@ -48,14 +52,17 @@ async function lanes(runs, scratch) {
   const left = [...runs];
   const lane = async () => {
     for (let run = left.shift(); run; run = left.shift()) {
-      const [name, files, env] = run;
-      await mocha(name, files, env, scratch);
+      const [name, files, env, options = []] = run;
+      await mocha(name, files, env, scratch, options);
     }
   };
   await Promise.all([lane(), lane(), lane()]);
 }
 
-/** The browser tests, those that take longest first: so that all lanes end together. */
+/**
+ * The browser tests, those that take longest first: so that all lanes end together. What follows a failed one in its file mostly
+ * stands on it, and would only wait for what cannot come.
+ */
 function browserTests(env) {
   const slow = ['walk', 'looks', 'bookin', 'tablet', 'kept', 'path', 'bench', 'people', 'trace'];
   const rank = (file) => (slow.includes(file) ? slow.indexOf(file) : slow.length);
@@ -63,7 +70,7 @@ function browserTests(env) {
     .filter((f) => f.endsWith('.test.ts'))
     .map((f) => f.replace('.test.ts', ''))
     .sort((a, b) => rank(a) - rank(b))
-    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], env]);
+    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], env, ['--bail']]);
 }
 
 /** The rooms of the tests, by the folders they lie in. */
@@ -160,6 +167,7 @@ await run(async () => {
   );
   quick?.destroy();
   rmSync(scratch, { recursive: true, force: true });
+  for (const failure of failures) say(failure);
   say(`\n${totals.passed} passed, ${totals.failed} failed, ${totals.skipped} skipped`);
   process.exit(totals.failed === 0 && totals.passed > 0 ? 0 : 1);
 });

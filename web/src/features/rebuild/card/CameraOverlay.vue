@@ -2,7 +2,7 @@
 import { placeName, type Slot } from '@dauer/core/layout';
 import { DomainError } from '@dauer/core/quantity';
 import { CAMERA } from '@dauer/core/wording';
-import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useOpenJob } from '../../../job/openJob.ts';
 import { useOutbox } from '../../../job/outbox/store.ts';
 import PictureChoice from '../../../job/PictureChoice.vue';
@@ -14,12 +14,21 @@ const emit = defineEmits<{ close: [] }>();
 const job = useOpenJob();
 const outbox = useOutbox();
 const video = ref<HTMLVideoElement | null>(null);
-const pictures = job.history.active(job.history.records.pictures).filter((p) => p.slotId === props.other.id && !outbox.images.has(p.hash));
-const hash = ref<string | null>(pictures.at(-1)?.hash ?? null);
+/** The newest picture of the other side lies over it, one that comes while this is open too, until somebody picks. */
+const pictures = computed(() =>
+  job.history.active(job.history.records.pictures).filter((p) => p.slotId === props.other.id && !outbox.images.has(p.hash)),
+);
+const picked = ref<string | null>();
+const hash = computed({
+  get: () => (picked.value === undefined ? (pictures.value.at(-1)?.hash ?? null) : picked.value),
+  set: (of: string | null) => (picked.value = of),
+});
 const [HALF, FULL] = [50, 100];
 const share = ref(HALF);
 const problem = ref('');
 const busy = ref(false);
+const inBook = ref(false);
+/** Whether the camera gives a picture yet. */
 const seen = ref(false);
 let stream: MediaStream | null = null;
 onMounted(async () => {
@@ -36,7 +45,6 @@ onMounted(async () => {
   if (!video.value) return stop();
   video.value.srcObject = stream;
   await video.value.play().catch(() => undefined);
-  seen.value = true;
 });
 function stop(): void {
   for (const track of stream?.getTracks() ?? []) track.stop();
@@ -46,8 +54,9 @@ onBeforeUnmount(stop);
 /** What the camera sees now becomes a picture of this side. */
 async function take(): Promise<void> {
   const from = video.value;
-  if (!from || from.videoWidth === 0) return;
+  if (!from) return;
   busy.value = true;
+  inBook.value = false;
   try {
     const canvas = document.createElement('canvas');
     [canvas.width, canvas.height] = [from.videoWidth, from.videoHeight];
@@ -57,6 +66,7 @@ async function take(): Promise<void> {
     const image = await prepareImage(frame);
     await outbox.keepImage(image);
     job.add('pictures', { hash: image.hash, of: 'place', slotId: props.slotOf.id, findingId: null, note: CAMERA.note(props.other) });
+    inBook.value = true;
   } catch (error) {
     problem.value = error instanceof DomainError ? error.message : String(error);
   }
@@ -65,20 +75,21 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" aria-labelledby="camera-title" max-width="900" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" aria-labelledby="camera-title" max-width="900" @update:model-value="busy || emit('close')">
     <div class="dialog">
       <h2 id="camera-title">{{ CAMERA.title(other, slotOf) }}</h2>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="hash === null" class="second">{{ CAMERA.noPicture(other) }}</p>
       <div v-show="problem === ''" class="frame">
-        <video ref="video" muted playsinline :aria-label="CAMERA.sees(slotOf)" />
+        <video ref="video" muted playsinline :aria-label="CAMERA.sees(slotOf)" @loadeddata="seen = true" />
         <img v-if="hash" :src="imageUrl(hash)" :alt="CAMERA.over(other)" :style="{ opacity: share / FULL }" />
       </div>
       <v-slider v-if="hash && problem === ''" v-model="share" :min="0" :max="FULL" :step="5" hide-details :label="CAMERA.share" />
       <PictureChoice v-model="hash" :slot-id="other.id" />
+      <p class="second" role="status">{{ inBook ? CAMERA.kept(slotOf) : '' }}</p>
       <div class="acts">
         <v-btn v-if="writable && seen" class="act" :loading="busy" @click="take">{{ CAMERA.take(placeName(slotOf)) }}</v-btn>
-        <v-btn class="act main" @click="emit('close')">{{ CAMERA.close }}</v-btn>
+        <v-btn class="act main" :disabled="busy" @click="emit('close')">{{ CAMERA.close }}</v-btn>
       </div>
     </div>
   </v-dialog>
