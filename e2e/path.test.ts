@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
@@ -308,10 +309,40 @@ describe('one vehicle from book-in to hand-back', function () {
     await button('Accept by name').click();
     await button('Accept by name').waitFor({ state: 'detached' });
     await passAll(page);
+    await drivesAsWell();
     await pressAll(page.getByRole('button', { name: 'Gone', exact: true, pressed: false }));
     await page.getByText('nothing stands in the way').waitFor();
     await allSent(page);
   });
+
+  /** The house wants two, each alone: the second answers under their own name, and is not told what the first felt. */
+  async function drivesAsWell(): Promise<void> {
+    const { request } = page.context();
+    const person = { id: randomUUID(), name: 'Ida Quill', login: 'ida', password: PASSWORD, role: 'technician' };
+    const rule = { id: randomUUID(), rule: 'road_second', school: 'two', reason: 'A second foot feels more' };
+    expect((await request.post(`${house.url}/api/people`, { data: person })).status()).to.equal(200);
+    expect((await request.post(`${house.url}/api/reckoning/house-rules`, { data: rule })).status()).to.equal(200);
+    await page.reload();
+    await page.getByText('A second person drives it and answers under their own name.').waitFor();
+    expect(await button('Hand the vehicle back').isDisabled()).to.equal(true);
+    const ida = await house.page();
+    await signIn(ida, house.url, 'ida', PASSWORD);
+    await ida.goto(`${jobUrl}/prove`);
+    await pressAll(ida.getByRole('button', { name: /^Read, Ida/ }));
+    await ida.getByText('Round the works: driven 14 km by Lea Dunmore; what was felt is told once the second has driven').waitFor();
+    await ida.getByRole('group', { name: 'Road test' }).getByRole('button', { name: 'Passed' }).click();
+    const form = ida.getByRole('form', { name: 'Road test' });
+    await form.getByLabel(/^How far/).fill('0');
+    await form.getByRole('button', { name: 'Nothing', exact: true }).click();
+    await form.locator('button[type=submit]').click();
+    await form.getByText('a road test goes 200 m at least').waitFor();
+    await form.getByLabel(/^How far/).fill('9');
+    await form.locator('button[type=submit]').click();
+    await ida.getByText('driven 9 km; nothing felt; by Lea Dunmore as well').waitFor();
+    await allSent(ida);
+    await ida.context().close();
+    await page.getByText('A second person drives it and answers under their own name.').waitFor({ state: 'detached' });
+  }
 
   it('counts its bedding-in off, stop by stop, and leaves the rest as after-care', async () => {
     await button('Enter its steps').click();

@@ -1,4 +1,3 @@
-import { observationFacts } from '../catalogue/observations.ts';
 import { fluidClass } from '../catalogue/fluids.ts';
 import { RESULT_WORD } from '../catalogue/proofItems.ts';
 import { putOffsOf } from '../history/putOffs.ts';
@@ -18,7 +17,7 @@ import type { Proof } from '../ledger/families/proofs.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import { dutyNameOf } from '../ledger/obligation.ts';
 import type { HandbackSheet, SheetFigure, SheetLine } from '../ledger/release.ts';
-import { convert, figure, groupThousands } from '../quantity/display.ts';
+import { convert, groupThousands } from '../quantity/display.ts';
 import { beddingOf } from '../readiness/bedding.ts';
 import { jointKey, jointsOf } from '../readiness/joints.ts';
 import { putOffWords } from '../wording/en/decide.ts';
@@ -28,6 +27,7 @@ import { pairsOf } from './pairs.ts';
 import { accountForSheet } from './accountForSheet.ts';
 import { afterCareOf } from './afterCare.ts';
 import { proofFigureText } from './proofFigureText.ts';
+import { roadText } from './roadText.ts';
 import { toWatch } from './toWatch.ts';
 import { suppliedLines } from './suppliedLines.ts';
 import { cameFrom, withRefs } from './sheetRefs.ts';
@@ -57,7 +57,6 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
     by: byline(records, e),
     on: e.happenedAt,
   });
-  const nameOf = (id: string | null): string | null => records.people.find((p) => p.id === id)?.name ?? null;
   const unit = records.vehicle.distanceUnit === 'mi' ? 'mi' : 'km';
   const counter = history.active(records.counters).at(-1);
   const figures = history.sets
@@ -199,17 +198,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       .map((c) => SHEET.outOfScope(c.slot, c.verdict)),
     proofs: proofsInForce(state, here(records.proofs)).map((p) => {
       const item = state.context.proofItems.find((i) => i.item === p.item && i.corner === p.corner);
-      const second = item?.item === 'road' && p.result === 'passed' ? state.context.proofStatus.confirmedBy(item) : null;
-      const road =
-        p.roadKm != null
-          ? [
-              SHEET.road(
-                `${figure(convert(p.roadKm, 'distance_run', unit))} ${unit}`,
-                p.felt?.flatMap((code) => observationFacts(code)?.text ?? []) ?? null,
-                nameOf(second),
-              ),
-            ]
-          : [];
+      const road = roadText(state, p);
       const figures = item && p.result === 'passed' ? state.context.figuresOf(item).filter((f) => f.stands) : [];
       return line(
         p,
@@ -217,7 +206,10 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
         SHEET.proof(
           item?.question ?? p.item,
           p.result,
-          [...road, ...figures.map((f) => SHEET.figureTaken(f.slot, f.ask.measurement, proofFigureText(history, f), item?.corner ?? null))],
+          [
+            ...(road === null ? [] : [road]),
+            ...figures.map((f) => SHEET.figureTaken(f.slot, f.ask.measurement, proofFigureText(history, f), item?.corner ?? null)),
+          ],
           p.note ? cameFrom(p.id, 'note', p.note) : '',
         ),
       );

@@ -31,6 +31,7 @@ export { type OnlyNow, onlyNow, onlyNowAtWheel, onlyNowInboard, onlyNowInside } 
 export { takenOutRefusal } from './takenOutRefusal.ts';
 export { type ProofStop, proofStops } from './proofStops.ts';
 export { proofFigureText } from './proofFigureText.ts';
+export { roadText } from './roadText.ts';
 export { heldRefusal, proofAsks, figureRefusal, proofHindrance, proofRefusal } from './proofRefusal.ts';
 export { type Proposal, proposalsOf, usualAt } from './proposals.ts';
 export { readSheet } from './readSheet.ts';

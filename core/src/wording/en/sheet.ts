@@ -105,6 +105,8 @@ export const SHEET = {
   /** How far a road test went, and what was felt: "driven 14 km; nothing felt". */
   road: (typed: string, felt: readonly string[] | null, second: string | null): string =>
     `driven ${typed}${felt === null ? '' : felt.length === 0 ? '; nothing felt' : `; felt: ${felt.join(', ').toLowerCase()}`}${second ? `; by ${second} as well` : ''}`,
+  /** What another is still to drive: what the first felt is not told before. */
+  roadAlone: (typed: string, by: string): string => `driven ${typed} by ${by}; what was felt is told once the second has driven`,
   /** Figures that a proof stands on: "sink hard 1.0 mm, light 1.5 mm"; at which wheel, where the proof names none. */
   figureTaken: (slot: Slot, measurement: MeasurementId, said: string, corner: Corner | null): string =>
     `${corner === null && slot.corner !== null ? `${CORNER_NAME[slot.corner].toLowerCase()} ` : ''}${MEASUREMENTS[measurement].name.toLowerCase()} ${said}`,

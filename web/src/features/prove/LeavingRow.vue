@@ -11,7 +11,7 @@ import { useOpenJob } from '../../job/openJob.ts';
 const props = defineProps<{ writable: boolean }>();
 const job = useOpenJob();
 const WAYS = [
-  { how: 'driven', name: 'Driven', about: 'Everything is proved here, the road as well.' },
+  { how: 'driven', name: 'Driven', about: 'Everything has to be proved here, the road as well.' },
   { how: 'not_driven', name: 'Not driven', about: 'It is carried away; what only the road proves goes with the sheet as still to do.' },
   {
     how: 'not_to_be_driven',

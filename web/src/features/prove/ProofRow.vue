@@ -2,7 +2,7 @@
 import { MEASUREMENTS, proofCloses, type ProofItem, type ProofResult, RESULT_WORD } from '@dauer/core/catalogue';
 import { CORNER_NAME } from '@dauer/core/layout';
 import { figureFault, figuresMissing, isGood, type ProofFigure, whyNotGood } from '@dauer/core/readiness';
-import { figureRefusal, proofAsks, proofFigureText, proofHindrance } from '@dauer/core/views';
+import { figureRefusal, proofAsks, proofFigureText, proofHindrance, roadText } from '@dauer/core/views';
 import { lowerFirst } from '@dauer/core/quantity';
 import { type Verdict, worst } from '@dauer/core/verdict';
 import { limitText } from '@dauer/core/wording';
@@ -13,7 +13,7 @@ import VerdictMark from '../../fittings/VerdictMark.vue';
 import { dayText } from '../../fittings/dates.ts';
 
 /** One proof: what is asked, its answers, and the words or figures that go with one. */
-const props = defineProps<{ item: ProofItem; writable: boolean; comesFirst: string }>();
+const props = defineProps<{ item: ProofItem; writable: boolean; comesFirst: string; owed: string }>();
 const emit = defineEmits<{ take: [figure: ProofFigure] }>();
 const job = useOpenJob();
 const now = computed(() => job.state.context.proofStatus.answer(props.item) ?? null);
@@ -40,6 +40,8 @@ const lapsed = computed(() => {
   const wrong = whyNotGood(now.value);
   return now.value && wrong ? `${RESULT_WORD[now.value.record.result]} on ${dayText(now.value.record.happenedAt)}. ${wrong}` : null;
 });
+/** The road as it was driven, while its answer stands. */
+const road = computed(() => (now.value && lapsed.value === null ? roadText(job.state, now.value.record, props.owed !== '') : null));
 const note = computed(() => now.value?.record.note ?? '');
 /** Asked only where somebody may answer: what stands against each answer now. */
 const against = computed(
@@ -103,7 +105,8 @@ function answer(result: ProofResult): void {
       <span v-if="comesFirst" class="small lapsed">{{ comesFirst }}</span>
       <span v-if="lapsed" class="small lapsed">{{ lapsed }}</span>
       <span v-if="otherwise" class="small lapsed">{{ otherwise }}</span>
-      <span v-if="note" class="small">{{ note }}</span>
+      <span v-if="owed" class="small lapsed">{{ owed }}</span>
+      <span v-if="note || road" class="small">{{ [note, road].filter(Boolean).join(': ') }}</span>
     </span>
     <ul v-if="shown.length > 0" class="figures" :aria-label="`Figures: ${item.question}`">
       <li v-for="f in shown" :key="`${f.slot.id}|${f.ask.measurement}`">

@@ -6,6 +6,7 @@ import { itemLock } from '@dauer/core/job';
 import { isStandalone } from '@dauer/core/layout';
 import type { ProofFigure } from '@dauer/core/readiness';
 import { afterCareOf, mayMove, proofHindrance, proofStops } from '@dauer/core/views';
+import { PROOF_REFUSAL } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import CautionPlates from '../../job/CautionPlates.vue';
 import { useOpenJob } from '../../job/openJob.ts';
@@ -83,6 +84,9 @@ const comesFirst = (item: ProofItem): string => {
   const why = notYet.value.get(keyOf(item));
   return why !== undefined && firstOf.value.get(why) === keyOf(item) ? why : '';
 };
+/** What an answer that stands still owes: a second person at the wheel, where the house asks one. */
+const owed = (item: ProofItem): string =>
+  blocks.value.some((b) => b.key === keyOf(item) && b.why === PROOF_REFUSAL.second) ? PROOF_REFUSAL.second : '';
 /** Figures that the proofs wait for and that can be taken now. */
 const stops = computed(() => (writable.value ? proofStops(job.state) : []));
 const router = useRouter();
@@ -199,7 +203,15 @@ const takeFigure = (f: ProofFigure): Promise<void> =>
       away.
     </p>
     <ul>
-      <ProofRow v-for="i in items" :key="keyOf(i)" :item="i" :writable="writable" :comes-first="comesFirst(i)" @take="takeFigure">
+      <ProofRow
+        v-for="i in items"
+        :key="keyOf(i)"
+        :item="i"
+        :writable="writable"
+        :comes-first="comesFirst(i)"
+        :owed="owed(i)"
+        @take="takeFigure"
+      >
         <v-btn
           v-if="acceptable(keyOf(i)) && mayAccept(acceptable(keyOf(i))!)"
           class="act slim"
