@@ -113,7 +113,10 @@ describe('of every characteristic', () => {
         const at = pick % typed.length;
         const set = slip.t.gauge(slip.slotId, [...typed.slice(0, at), ''].slice(0, at), { measurement, count, averages });
         const places = plannedPositions(measurement, count);
-        const read = (i: number, text: string) => slip.t.read(set, places[i]!.angleDeg, places[i]!.frame, places[i]!.place, text);
+        const read = (i: number, text: string) => {
+          slip.t.hold(places[i]!.place);
+          return slip.t.read(set, places[i]!.angleDeg, places[i]!.frame, places[i]!.place, text);
+        };
         // A slip of the decimal point, kept at first: to the whole millimetre, a hundred times too much or too little.
         const wrong = read(at, String(Math.round(Number(typed[at]) * 0.5) + 1));
         if (back) slip.t.takeBack(wrong.id);

@@ -145,9 +145,14 @@ export class JobFixture {
     this.file.sets = [...this.file.sets, set];
     plannedPositions(set.measurement, set.count).forEach((p, i) => {
       const typed = figures[i];
+      this.hold(p.place);
       if (typed !== undefined) this.read(set, p.angleDeg, p.frame, p.place, typed);
     });
     return set;
+  }
+  /** What is set and held is held for as long as it takes, before its end is read. */
+  hold(place: string | null): void {
+    if (place === 'end') this.minute += 6;
   }
   read(set: ReadingSet, angleDeg: number | null, frame: Reading['frame'], place: string | null, typed: string): Reading {
     const { kind, unit } = MEASUREMENTS[set.measurement];
@@ -215,7 +220,7 @@ export class JobFixture {
     for (const { slotId, partId, measurement, readings } of soundSets(deriveJob(this.file, NOW), only)) {
       const set = this.gauge(slotId, [], { measurement, phase: 'as_fitted', partId, count: 0 });
       for (const { place, typed } of readings) {
-        if (place === 'end') this.minute += 6;
+        this.hold(place);
         this.read(set, null, 'place', place, typed);
       }
     }

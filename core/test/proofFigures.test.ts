@@ -13,6 +13,7 @@ import { figureFault, figuresMissing } from '../src/readiness/proofFigures.ts';
 import { proofStops } from '../src/views/proofStops.ts';
 import { figureRefusal, proofRefusal } from '../src/views/proofRefusal.ts';
 import { base, fileOn, FOUR, id, JobFixture, NOW } from './jobFixture.ts';
+import { sentence } from '../src/wording/en/verdicts.ts';
 import { SOUND_FIGURES } from './soundFigures.ts';
 
 const state = (t: JobFixture) => deriveJob(t.file, NOW);
@@ -120,6 +121,7 @@ describe('figures of proofs', () => {
     t.read(set, null, 'place', 'start', '70');
     t.next();
     t.next();
+    t.next();
     t.read(set, null, 'place', 'end', '61');
     const drop = t.component(caliper).judged.find((j) => j.characteristic.id === 'bench_high_drop');
     expect([drop?.reduced.value, drop?.verdict]).to.deep.equal([9, 'past']);
@@ -138,10 +140,30 @@ describe('figures of proofs', () => {
     const set = t.gauge(one!.id, [], { measurement: 'bench_low', phase: 'as_fitted' });
     t.read(set, null, 'place', 'start', '3.00');
     t.read(set, null, 'place', 'end', '3.00');
-    expect(missing(one!).map((f) => f.short)).to.deep.equal([{ ran: 60, needs: 300 }]);
+    expect(missing(one!).map((f) => f.hold)).to.deep.equal([{ kind: 'short', ran: 60, needs: 300 }]);
     t.part(two!.id, 'opened');
     expect(missing(two!).map((f) => f.lapsed?.slot.id)).to.deep.equal([two!.id, two!.id]);
     expect(missing(one!)).to.have.length(1);
+  });
+
+  it('what was held too short, set where it proves nothing, or rose is nobody’s verdict, and says why', () => {
+    const t = new JobFixture(FOUR, []);
+    const caliper = t.slot('caliper');
+    const held = (set: string, end: string, minutes: number) => {
+      const id = t.gauge(caliper, [], { measurement: 'bench_high', phase: 'as_fitted' });
+      t.read(id, null, 'place', 'start', set);
+      for (let m = 1; m < minutes; m += 1) t.next();
+      t.read(id, null, 'place', 'end', end);
+      const drop = t.component(caliper).judged.find((j) => j.characteristic.id === 'bench_high_drop' && j.setId === id.id);
+      return [drop?.verdict, drop && sentence(drop)];
+    };
+    expect(held('70', '70', 1)).to.deep.equal(['not_gauged', 'Held 1:00 of 2:00: set it anew, and hold it.']);
+    expect(held('5', '5', 3)).to.deep.equal(['not_gauged', 'Set to 5 bar, and it counts from 20 to 160 bar: set it anew, and hold it.']);
+    expect(held('70', '85', 3)[0]).to.equal('cant_tell');
+    expect(held('70', '85', 3)[1]).to.match(/^It rose while it was held/);
+    expect(held('70', '69', 3)[0]).to.equal('holds');
+    // What fell too far within a shorter time has fallen too far.
+    expect(held('70', '55', 1)[0]).to.equal('past');
   });
 
   it('the sheet says what was taken, beside the answer', () => {

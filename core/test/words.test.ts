@@ -104,6 +104,9 @@ describe('what a component’s figures mean', () => {
     const sound = meaningOf([judged('12.60')], null, [], { taken: 8, rejects: [], doubts: ['Heat checks.'] });
     expect(sound.found, 'not everything holds beside an open finding').to.equal('The figures taken so far hold. Open: Heat checks.');
     expect(meaningOf([judged('12.60')], null, [], { taken: 8, rejects: [], doubts: [] }).found).to.equal('Everything taken so far holds.');
+    expect(sound.means).to.match(/stands open/);
+    const alone = meaningOf([judged('12.60')], null, [], { taken: 8, rejects: [], paired: false });
+    expect(alone.next).to.not.match(/axle/);
     const near = meaningOf([judged('11.00')], null, [], { taken: 8, rejects: [], decisiveNextStep: () => 'Take it with M 2.' });
     expect(near.next).to.equal('Take it with M 2.');
     expect(meaningOf([judged('11.00')], null, []).next).to.match(/finer gauge/);

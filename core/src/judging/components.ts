@@ -16,7 +16,6 @@ import type { Finding } from '../ledger/families/findings.ts';
 import type { Phase, ReadingSet } from '../ledger/families/sets.ts';
 import { schoolOf } from '../ledger/priceRecords.ts';
 import type { Part } from '../ledger/partRecords.ts';
-import { heldShort } from '../metrology/heldShort.ts';
 import { type ProvisionalCause, provisionalCause } from '../metrology/provisional.ts';
 import type { Runout } from '../metrology/rotorRunout.ts';
 import { runoutOf } from '../metrology/takenIn.ts';
@@ -121,7 +120,6 @@ function requiredOf(
     const judged = newest ? judgeSet(history, newest, today) : [];
     const main = judged.find((j) => j.characteristic.id === id) ?? judged.find((j) => !j.characteristic.recorded);
     const taken = newest ? history.taken(newest).length : 0;
-    const short = newest !== undefined && heldShort(id, history.taken(newest)) !== null;
     const provisional = newest ? provisionalCause(newest) : null;
     return {
       measurement: MEASUREMENTS[id],
@@ -133,7 +131,7 @@ function requiredOf(
         tried !== null ||
         (l.phase === 'after_machining' ? boreWorked(history, slot.id) : again.includes(l) || fittedInJob(history, slot.id)),
       setId: newest?.id ?? null,
-      done: (main?.enough ?? taken >= l.least) && provisional === null && taken >= l.least && !short,
+      done: (main?.enough ?? taken >= l.least) && provisional === null && taken >= l.least,
     };
   };
   // Replacing closes the gauging of the part as found; what was done asks for its own.

@@ -3,13 +3,15 @@ import type { MeasurementId } from '../catalogue/measurements.ts';
 import { MEASUREMENTS, usualGaugeAt } from '../catalogue/measurements.ts';
 import type { DomainError } from '../quantity/domainError.ts';
 import { type GaugeErrors, mean, ofMean, ofSingle, ofTwo, rootSumSquares, singleReading } from '../verdict/uncertainty.ts';
+import { type HoldFault, holdFault } from './holdFault.ts';
 import { type Taken, splitOf } from './takenIn.ts';
 
-/** Why enough readings do not make a figure yet: a gap in their angles, no ring with enough of them, or angles that no fit takes. */
+/** Why enough readings do not make a figure yet: a gap in their angles, no ring with enough of them, angles that no fit takes, or a hold that is no test. */
 export type NotYet =
   | { readonly kind: 'gap'; readonly degrees: number }
   | { readonly kind: 'no_ring' }
-  | { readonly kind: 'refused'; readonly refusal: DomainError };
+  | { readonly kind: 'refused'; readonly refusal: DomainError }
+  | { readonly kind: 'hold'; readonly fault: HoldFault };
 
 /** Why a figure is past whatever its limit. */
 export type PastBecause = 'first_stroke_to_floor';
@@ -239,6 +241,8 @@ export function reduceCharacteristic(c: Characteristic, all: readonly Taken[], c
     }
     case 'apart': {
       const figure = apart(id, at(all, how.of), at(all, how.less));
+      const fault = figure && holdFault(id, all);
+      if (fault) return { ...figure, taken: 2, needed: 3, notYet: { kind: 'hold', fault } };
       return figure ? { ...figure, taken: 2, needed: 2 } : null;
     }
     case 'pairs_apart': {

@@ -15,7 +15,7 @@ export interface Reduced {
   readonly taken: number;
   readonly needed: number;
   readonly decimals: number;
-  /** Why enough readings do not make a figure yet: their angles. */
+  /** Why enough readings do not make a figure yet: their angles, or how long and at what they were held. */
   readonly notYet?: NotYet;
   /** Past whatever the limit. */
   readonly pastBecause?: PastBecause;

@@ -1,7 +1,7 @@
 import { type FigureAsk, figuresAsked } from '../catalogue/proofFigures.ts';
 import { controlOfItem, type ProofItem } from '../catalogue/proofItems.ts';
 import { MEASUREMENTS, measurementsAt } from '../catalogue/measurements.ts';
-import { type HeldShort, heldShort } from '../metrology/heldShort.ts';
+import { type HoldFault, holdFault } from '../metrology/holdFault.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import type { Component } from '../judging/components.ts';
 import type { Judged } from '../judging/judge.ts';
@@ -13,6 +13,7 @@ import { endedBy } from './lapsing.ts';
 import { pressedFor } from './pedalLock.ts';
 import type { ProofStatus } from './proofStatus.ts';
 import { notComplete, type PlaceState } from './unitState.ts';
+import { holdWords } from '../wording/en/holds.ts';
 import { PROOF_REFUSAL } from '../wording/en/prove.ts';
 import { STATUS } from '../wording/en/readiness.ts';
 
@@ -30,8 +31,8 @@ export interface ProofFigure {
   readonly lapsed: Disturbed | null;
   /** A place on its control was not complete when it was taken: shown, and it closes nothing. */
   readonly provisional: PlaceState | null;
-  /** What was held was read too soon after it was set: for how long, and for how long it has to be, s. */
-  readonly short: HeldShort | null;
+  /** What was held was read too soon, or set where it proves nothing. */
+  readonly hold: HoldFault | null;
 }
 
 /** Whether a control presses a master cylinder. */
@@ -96,14 +97,14 @@ export function proofFigures({ history, components, standing }: FigureSource, it
           ...{ at: oldest.happenedAt, recordedAt: oldest.recordedAt },
         });
       const provisional = oldest && lapsed === null ? standing.incompleteAt(item, oldest.happenedAt) : null;
-      const short = heldShort(ask.measurement, mine);
+      const hold = holdFault(ask.measurement, mine);
       const judged = components.find((c) => c.slot.id === slot.id)?.judged ?? [];
       return {
         ...{ slot, ask, set, lapsed },
         judged: set ? judged.filter((j) => j.characteristic.takenFrom === ask.measurement && j.setId === set.id) : [],
-        short,
+        hold,
         provisional,
-        stands: whole && lapsed === null && short === null && provisional === null,
+        stands: whole && lapsed === null && hold === null && provisional === null,
       };
     }),
   );
@@ -124,8 +125,8 @@ export function figurePast(figures: readonly ProofFigure[]): Judged | null {
 }
 
 /** Why what was taken closes nothing, in words; null where it counts, and where nothing was taken. */
-export function figureFault({ lapsed, provisional, short }: ProofFigure): string | null {
+export function figureFault({ lapsed, provisional, hold, ask }: ProofFigure): string | null {
   if (lapsed) return PROOF_REFUSAL.lapsed(lapsed.what);
   if (provisional) return STATUS.provisional(notComplete(provisional));
-  return short && PROOF_REFUSAL.short(short);
+  return hold && holdWords(ask.measurement, hold);
 }

@@ -25,9 +25,9 @@ export function proofStops(state: JobState): ProofStop[] {
     return !answered && proofHindrance(state, item, 'passed') === null;
   });
   const stops = open.flatMap((item) =>
-    figuresMissing(figuresOf(item)).map(({ slot, ask, lapsed, short, provisional }): ProofStop => ({
+    figuresMissing(figuresOf(item)).map(({ slot, ask, lapsed, hold, provisional }): ProofStop => ({
       ...{ slotId: slot.id, place: placeName(slot), measurement: ask.measurement, name: MEASUREMENTS[ask.measurement].name },
-      afresh: lapsed !== null || short !== null || provisional !== null,
+      afresh: lapsed !== null || hold !== null || provisional !== null,
     })),
   );
   return [...new Map(stops.map((s) => [`${s.slotId}|${s.measurement}`, s])).values()];

@@ -7,6 +7,8 @@ const LEVERS: readonly ComponentKind[] = ['pedal', 'hand_lever', 'foot_lever'];
 /** Units that are resealed and held under pressure on the bench. */
 const SEALED_UNITS: readonly ComponentKind[] = ['caliper', 'wheel_cylinder', 'master_cylinder', 'clutch_master', 'clutch_slave'];
 
+const ROSE = 'It rose while it was held: one of the two figures is wrong, or something heats it. Hold it anew.';
+
 /** What is measured to prove a vehicle or a unit, beside what was measured as found. Source: handbook 60, Bench test and Proving; 20, Servo and Pedal. */
 export const PROVING = {
   pedal_return: {
@@ -126,6 +128,7 @@ export const PROVING = {
     possible: upTo(700),
     characteristics: {
       bench_low_drop: {
+        belowNothing: ROSE,
         ...{ name: 'Pressure lost in 5 min, low', short: 'Low drop', gravity: 'safety', newWord: 'None' },
         reduction: { op: 'apart', of: 'start', less: 'end' },
         readAsDifference: true,
@@ -144,6 +147,7 @@ export const PROVING = {
     possible: upTo(700),
     characteristics: {
       bench_high_drop: {
+        belowNothing: ROSE,
         ...{ name: 'Pressure lost in 2 min, high', short: 'High drop', gravity: 'safety', newWord: 'None' },
         reduction: { op: 'apart', of: 'start', less: 'end' },
         readAsDifference: true,

@@ -4,9 +4,6 @@ import { lowerFirst } from '../../quantity/display.ts';
 import type { LeavingHow } from '../../ledger/families/leavings.ts';
 import { placeName, type Slot } from '../../layout/graph.ts';
 
-/** Seconds as a clock shows them: 4:05. */
-const minutes = (s: number): string => `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
-
 /** How a vehicle leaves, where it is not driven. */
 export const LEAVES = {
   left: (how: LeavingHow): string =>
@@ -40,9 +37,6 @@ export const PROOF_REFUSAL = {
     `${placeName(slot).toLowerCase()} ${MEASUREMENTS[measurement].name.toLowerCase()}`,
   /** What ended a figure. */
   lapsed: (what: string): string => `ended: ${what}`,
-  /** What was set and held was read too soon. */
-  short: ({ ran, needs }: { readonly ran: number; readonly needs: number }): string =>
-    `held ${minutes(ran)} of ${minutes(needs)}: set it anew, and hold it`,
   past: (said: string): string => `A figure says otherwise: ${said}`,
   howFar: (question: string): string => `${question}: say how far it was driven.`,
   whatFelt: (question: string): string => `${question}: say what was felt, or that nothing was.`,

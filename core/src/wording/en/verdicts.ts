@@ -1,10 +1,11 @@
 import type { Followed } from '../../catalogue/cards/types.ts';
 import { GAUGE_UNIT } from '../../catalogue/gaugeKinds.ts';
-import { MEASUREMENTS } from '../../catalogue/measurements.ts';
+import { type MeasurementId, MEASUREMENTS } from '../../catalogue/measurements.ts';
 import type { Characteristic } from '../../catalogue/characteristics.ts';
 import type { Runout } from '../../metrology/rotorRunout.ts';
-import { convert, displayWithUnit, fixed, groupThousands, plainFixed } from '../../quantity/display.ts';
+import { convert, displayWithUnit, fixed, groupThousands, plainFixed, upperFirst } from '../../quantity/display.ts';
 import { unitOf } from '../../quantity/units.ts';
+import { holdWords } from './holds.ts';
 import { SOURCE_WORD } from './names.ts';
 import { roomLeft, type Judged, type NoWear, type Note } from '../../judging/judge.ts';
 import type { Contradiction } from '../../judging/contradicts.ts';
@@ -50,7 +51,8 @@ const limitName = (j: Judged): string => {
     : `${j.characteristic.limitWord.toLowerCase()}${j.characteristic.limitWord === 'Limit' ? '' : ' limit'}`;
 };
 
-const notYetWords = (n: NotYet): string => {
+const notYetWords = (n: NotYet, id: MeasurementId): string => {
+  if (n.kind === 'hold') return `${upperFirst(holdWords(id, n.fault))}.`;
   if (n.kind === 'refused') return n.refusal.message;
   return n.kind === 'gap'
     ? `They are no turn: the greatest gap is ${n.degrees}°. Take them evenly round.`
@@ -142,7 +144,7 @@ export function sentence(j: Judged): string {
   const least = j.characteristic.kind === 'length' ? Math.max(j.reduced.decimals, 2) : j.reduced.decimals;
   const say = (value: number): string => figureText(j.characteristic, value, d);
   const d = room !== null && Number(plainFixed(room, least)) === 0 ? least + 1 : least;
-  if (!j.enough && j.verdict === 'not_gauged' && j.reduced.notYet) return notYetWords(j.reduced.notYet);
+  if (!j.enough && j.verdict === 'not_gauged' && j.reduced.notYet) return notYetWords(j.reduced.notYet, j.characteristic.takenFrom);
   if (!j.enough && j.verdict === 'not_gauged')
     return `${j.reduced.taken} of at least ${j.reduced.needed} positions taken: too few to judge.`;
   if (j.contradicts !== null) return contradictionWords(j, j.contradicts);
@@ -247,6 +249,8 @@ export function meaningOf(
     readonly rejects: readonly string[];
     /** Findings that stand open, in their words. */
     readonly doubts?: readonly string[];
+    /** Whether the axle has another side of it. */
+    readonly paired?: boolean;
     /** The cheapest way out of a figure that cannot be told. */
     readonly decisiveNextStep?: (j: Judged) => string;
     /** Schools that the shop follows. */
@@ -266,19 +270,20 @@ export function meaningOf(
         : `${phrases.join('. ')}.${matters.length < judgedEnough.length ? ' All else holds.' : ''}`;
   const bad = matters.find((j) => j.verdict === 'past') ?? matters.find((j) => j.verdict === 'cant_tell');
   if (bad?.characteristic.role === 'runout' && runout) return { found, ...runoutCause(runout, beside.followed ?? (() => null)) };
+  const decide = beside.paired === false ? 'Decide what becomes of it.' : 'Decide for this side and the other together.';
   const [rejected] = beside.rejects;
   if (bad?.verdict !== 'past' && rejected)
     return {
       found: `By eye: ${rejected}${phrases.length > 0 ? ` ${phrases.join('. ')}.` : ''}`,
       means: 'It is rejected for what was seen on it. No figure takes that back.',
-      next: 'Decide for this side and the other together.',
+      next: decide,
     };
   if (bad?.verdict === 'past') {
     const word =
       bad.characteristic.gravity === 'safety'
         ? 'It may not be used again; this is answered by the part, not by a waiver.'
         : 'It will be felt at the pedal or wear the linings.';
-    return { found, means: word, next: 'Decide for this side and the other together.' };
+    return { found, means: word, next: decide };
   }
   if (bad?.verdict === 'cant_tell')
     return {
@@ -289,6 +294,8 @@ export function meaningOf(
         `The figure lies ${bad.side === 'within' ? 'inside' : 'outside'} the limit, but nearer than the gauge can tell.`,
       next: beside.decisiveNextStep?.(bad) ?? 'Take it again with a finer gauge, or clean and repeat.',
     };
+  const noTest = judged.find((j) => !j.enough && j.verdict === 'not_gauged' && j.reduced.notYet?.kind === 'hold');
+  if (noTest) return { found, means: sentence(noTest), next: 'Take it again from the first figure, on the clock.' };
   if (missing.length > 0) return { found, means: 'Not enough is known to decide.', next: `Take ${missing.join(' and ').toLowerCase()}.` };
   if (matters.some((j) => j.verdict === 'no_limit'))
     return { found, means: 'Without a limit nothing is judged.', next: 'Enter the limit from the maker’s document.' };
@@ -300,5 +307,8 @@ export function meaningOf(
     };
   if (judgedEnough.length === 0)
     return { found, means: 'A part without a figure is not good, it is not gauged.', next: 'Take the first position.' };
-  return { found, means: 'Nothing here needs deciding for its own sake.', next: 'Gauge the other side of the axle, then decide for both.' };
+  if (beside.doubts?.length)
+    return { found, means: 'What was seen on it stands open: the figures do not answer that.', next: 'Settle what was seen, then decide.' };
+  const next = beside.paired === false ? 'Go on to the next.' : 'Gauge the other side of the axle, then decide for both.';
+  return { found, means: 'Nothing here needs deciding for its own sake.', next };
 }

@@ -58,7 +58,6 @@ function placesFor(id: MeasurementId | 'eye'): readonly string[] | null {
 const capture = useCapture(component, measurement, phase);
 /** For a proof only the places that it stands on are asked for. */
 watch([tab, phase], () => (capture.only.value = proving && phase.value === 'as_fitted' ? placesFor(tab.value) : null), { immediate: true });
-if (along?.afresh) capture.afresh.value = true;
 const { unit, symbolOf, pair, question, standing, positions, taken, index, blind } = capture;
 const { judged, inTab, others, noted, decimalsOf, fieldOf, count, missing, governs } = useBenchFigures(component, tab, phase, capture);
 const liveText = ref('');
@@ -114,6 +113,7 @@ function afresh(): void {
   capture.afresh.value = true;
   index.value = 0;
 }
+if (along?.afresh) afresh();
 /** A sweep of its own with the rotor turned on. */
 function sweepTurned(turn: number, studs: number): void {
   capture.begin.value = { turn, studs };

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { meaningOf, nextStepWords } from '@dauer/core/wording';
 import { type Component, decisiveNextStep, type Judged, roomLeft } from '@dauer/core/judging';
+import { counterpart } from '@dauer/core/layout';
 import { followedIn } from '@dauer/core/ledger';
 import type { Taken } from '@dauer/core/metrology';
 import { computed } from 'vue';
@@ -19,6 +20,7 @@ const job = useOpenJob();
 const meaning = computed(() =>
   meaningOf(props.judged, props.component.runout, props.missing, {
     taken: props.taken.length,
+    paired: counterpart(job.records.layout, props.component.slot) !== undefined,
     followed: followedIn(job.records),
     decisiveNextStep: (j) => nextStepWords(j, decisiveNextStep(j, roomLeft(j) ?? 0, job.records.gauges)),
     doubts: props.component.findings.filter((f) => f.severity === 'doubt').map((f) => f.words),

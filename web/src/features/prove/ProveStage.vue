@@ -102,7 +102,7 @@ const takeFigure = (f: ProofFigure): Promise<void> =>
   take({
     slotId: f.slot.id,
     measurement: f.ask.measurement,
-    afresh: f.stands || f.lapsed !== null || f.short !== null || f.provisional !== null,
+    afresh: f.stands || f.lapsed !== null || f.hold !== null || f.provisional !== null,
   });
 </script>
 
