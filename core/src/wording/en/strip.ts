@@ -110,7 +110,7 @@ export const CAMERA = {
   over: (other: Slot): string => `Picture of the ${placeName(other).toLowerCase()}, mirrored`,
   share: 'How much of it',
   take: (here: string): string => `Take a picture of the ${here.toLowerCase()}`,
-  kept: (here: Slot): string => `A picture of the ${placeName(here).toLowerCase()} is kept.`,
+  inBook: (here: Slot): string => `A picture of the ${placeName(here).toLowerCase()} is kept.`,
   note: (other: Slot): string => `Held against the ${placeName(other).toLowerCase()}`,
   close: 'Close',
 } as const;

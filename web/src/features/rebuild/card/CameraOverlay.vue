@@ -86,7 +86,7 @@ async function take(): Promise<void> {
       </div>
       <v-slider v-if="hash && problem === ''" v-model="share" :min="0" :max="FULL" :step="5" hide-details :label="CAMERA.share" />
       <PictureChoice v-model="hash" :slot-id="other.id" />
-      <p class="second" role="status">{{ inBook ? CAMERA.kept(slotOf) : '' }}</p>
+      <p class="second" role="status">{{ inBook ? CAMERA.inBook(slotOf) : '' }}</p>
       <div class="acts">
         <v-btn v-if="writable && seen" class="act" :loading="busy" @click="take">{{ CAMERA.take(placeName(slotOf)) }}</v-btn>
         <v-btn class="act main" :disabled="busy" @click="emit('close')">{{ CAMERA.close }}</v-btn>
