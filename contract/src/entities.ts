@@ -8,6 +8,7 @@ import { componentKind } from './componentKind.ts';
 import { axle, corner, day, id, instant, minorSum, name, role, sentDay, words } from './primitives.ts';
 import * as e from './events.ts';
 import { lot } from './lotEntities.ts';
+import { shopCard } from './shopCard.ts';
 import * as price from './priceEntities.ts';
 
 export const use = z.enum(['daily', 'seasonal', 'stands', 'work', 'competition']);
@@ -331,6 +332,7 @@ export const jobFile = z
     articles: z.array(price.article),
     rates: z.array(price.rates),
     houseRules: z.array(price.houseRule),
+    shopCards: z.array(shopCard),
     comebackCounts: z.array(price.comebackCount),
     cardHands: z.array(z.object({ cardId: z.string(), personId: id, since: instant })),
     offers: z.array(price.offer),

@@ -30,6 +30,7 @@ export const PROBLEMS = {
   currency_set: { status: 409, means: 'Sums are on record, and another currency would make other sums of them.' },
   not_on_sheet: { status: 409, means: 'What the owner is said to have chosen is not on his newest sheet, or must not be chosen.' },
   nothing_to_offer: { status: 409, means: 'A job has nothing that an owner decides.' },
+  card_refused: { status: 409, means: 'A work card cannot be done as the shop wants it: a step is missing, stays, or is there twice.' },
   conflicts: { status: 409, means: 'A row of a list stands against what is on record by now.' },
   control_locked: { status: 409, means: 'A control must not be pressed while what it reaches is open.' },
   id_reused: { status: 409, means: 'The id is on record with other content; `current` has it.' },

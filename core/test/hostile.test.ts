@@ -241,6 +241,7 @@ describe('every family of events', () => {
       'articles',
       'rates',
       'houseRules',
+      'shopCards',
       'comebackCounts',
       'cardHands',
       'offers',

@@ -24,6 +24,7 @@ function ordered(records: JobRecords): Record<string, unknown> {
     'articles',
     'rates',
     'houseRules',
+    'shopCards',
     'comebackCounts',
     'offers',
     'lots',
@@ -238,6 +239,14 @@ describe('what is new of a job', function () {
         'a house rule',
         ['houseRules'],
         () => shop.lead.ask('POST', '/api/reckoning/house-rules', { id: v7(), rule: 'pairs', school: 'both', reason: 'They age alike' }),
+      ],
+      [
+        'a card as the shop does it',
+        ['shopCards'],
+        () =>
+          shop.lead.ask('POST', '/api/shop-cards', {
+            ...{ id: v7(), cardId: 'pads', changes: [], own: [], reason: 'As it comes', replaces: null },
+          }),
       ],
       ['a sheet for the owner', ['offers'], () => shop.technician.ask('POST', `/api/jobs/${car.jobId}/offers`, { id: v7() })],
       [

@@ -3,6 +3,7 @@ import { endpoint, none } from '../endpoint.ts';
 import { byId } from '../eventEndpoint.ts';
 import { id, name, words } from '../primitives.ts';
 import * as t from '../priceEntities.ts';
+import { shopCard, shopCardFields } from '../shopCard.ts';
 
 /** Most articles that a list brings in at once. */
 const MOST_ARTICLES = 10_000;
@@ -99,5 +100,25 @@ export const prices = {
     summary: 'Picks the school that the shop follows in a rule, with the reason',
     body: t.houseRuleFields.extend({ id }),
     reply: t.houseRule,
+  }),
+  shopCards: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'GET',
+    path: '/api/shop-cards',
+    role: 'reader',
+    summary: 'Work cards as the shop does them, every version, the oldest first',
+    reply: z.array(shopCard),
+  }),
+  enterShopCard: endpoint({
+    ...none,
+    feature: 'shop',
+    method: 'POST',
+    path: '/api/shop-cards',
+    role: 'lead',
+    summary: 'Says how the shop works by a card from now on, with the reason; no running card changes',
+    /** `replaces` names the version that was changed, null where there was none; somebody else's newer one is not passed over. */
+    body: shopCardFields.extend({ id, replaces: id.nullable() }),
+    reply: shopCard,
   }),
 };

@@ -32,6 +32,17 @@ export { IDENTITY_FIGURES, type IdentityFact, identityFact, identityOf } from '.
 export { LASTS, REWORK_GUESS, reworkChance } from './lasting.ts';
 export { masksFor } from './masks.ts';
 export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
+export {
+  mayLeaveOut,
+  MOST_STEPS,
+  SHOP_STEP_KINDS,
+  type ShopCard,
+  type ShopCardFault,
+  shopCardFault,
+  type ShopStep,
+  type StepChange,
+  withShop,
+} from './cards/shopCard.ts';
 export { FINISH_AT_COATER, FINISH_CARDS } from './cards/finishes.ts';
 export {
   type CardStep,

@@ -191,7 +191,8 @@ export function costOf(history: JobHistory, book: PriceBook, doings: readonly Do
   term('rework', Math.round(chance * again), 0, COST.rework(chance, comebacks.cases), { billed: false });
   const breaks = lineBreaks(history, doings);
   const line = articleFor(book, { supply: 'new', kind: 'line' }, null, null);
-  const lineMade = (line?.price ?? 0) + Math.round((attendedMinutes({ kind: 'line', style: null }, 'replace') * (rates?.hourly ?? 0)) / 60);
+  const lineMade =
+    (line?.price ?? 0) + Math.round((attendedMinutes({ kind: 'line', style: null }, 'replace', book.followed) * (rates?.hourly ?? 0)) / 60);
   term('line_risk', Math.round(breaks * lineMade), 0, COST.lineRisk(breaks), { billed: false });
   const all = [...bought, ...away].flatMap((b) => (b.article ? [{ article: b.article, count: b.count }] : []));
   return { terms, minutes, lead: all.reduce((most, a) => Math.max(most, a.article.leadDays ?? 0), 0), articles: all };

@@ -107,6 +107,7 @@ export {
 } from './priceRecords.ts';
 export type { PriorVersion } from './priorRecords.ts';
 export type { HandbackSheet, ReleaseRecord, SheetAccount, SheetLine, SheetPair } from './release.ts';
+export type { ShopCardVersion } from './shopCards.ts';
 export { withChanges } from './merge.ts';
 export { acceptanceKey, isDuty, type Obligation } from './obligation.ts';
 export { inOrder, retractedIds, activeEvents } from './retraction.ts';

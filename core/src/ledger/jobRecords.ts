@@ -10,6 +10,7 @@ import type { Part } from './partRecords.ts';
 import type { ArticleVersion, ComebackCount, HouseRuleVersion, RatesVersion } from './priceRecords.ts';
 import type { PriorVersion } from './priorRecords.ts';
 import type { ReleaseRecord } from './release.ts';
+import type { ShopCardVersion } from './shopCards.ts';
 import type { Vehicle } from './vehicleRecords.ts';
 
 /** A job that was before this one, as far as the vehicle's life needs it. */
@@ -52,6 +53,8 @@ export interface JobRecords extends EventLists {
   readonly articles: readonly ArticleVersion[];
   readonly rates: readonly RatesVersion[];
   readonly houseRules: readonly HouseRuleVersion[];
+  /** Cards as the shop does them, the newest versions of each. */
+  readonly shopCards: readonly ShopCardVersion[];
   /** How often the shop’s work came back, by kind of work. */
   readonly comebackCounts: readonly ComebackCount[];
   /** Who told a step of which card as done, on any other job. */
@@ -81,6 +84,7 @@ export const NO_RECORDS: Lists<JobRecords> = {
   articles: [],
   rates: [],
   houseRules: [],
+  shopCards: [],
   comebackCounts: [],
   cardHands: [],
   offers: [],

@@ -1,7 +1,9 @@
-import type { Followed } from '../catalogue/cards/types.ts';
+import { withShop } from '../catalogue/cards/shopCard.ts';
+import type { Followed, WorkCard } from '../catalogue/cards/types.ts';
 import type { OptionId } from '../catalogue/repairOptions.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import type { LimitAxle } from '../verdict/limits.ts';
+import type { ShopCardVersion } from './shopCards.ts';
 
 /** As what an article is bought. Source: handbook 40, Options for a part. */
 export const SUPPLIES = ['new', 'exchange', 'used', 'kit', 'piece', 'process', 'consumable'] as const;
@@ -138,7 +140,12 @@ export function schoolOf(versions: readonly HouseRuleVersion[], rule: string): H
   return newestVersion(versions.filter((v) => v.rule === rule));
 }
 
-/** The schools of the house rules, by their newest version. */
-export function followedIn(records: { readonly houseRules: readonly HouseRuleVersion[] }): Followed {
-  return (rule) => schoolOf(records.houseRules, rule)?.school ?? null;
+/** How the shop works: the schools of the house rules, and its cards, by their newest versions. */
+export function followedIn(records: {
+  readonly houseRules: readonly HouseRuleVersion[];
+  readonly shopCards: readonly ShopCardVersion[];
+}): Followed {
+  const school = (rule: string): string | null => schoolOf(records.houseRules, rule)?.school ?? null;
+  const card = (work: WorkCard): WorkCard => withShop(work, newestVersion(records.shopCards.filter((v) => v.cardId === work.id)));
+  return Object.assign(school, { card });
 }

@@ -1,5 +1,5 @@
 import { cardFor, stepsFor } from '../catalogue/cards/cards.ts';
-import { type CardStep, type Gate, HARD_GATES, type Need, type StepRecord } from '../catalogue/cards/types.ts';
+import { type CardStep, type Followed, type Gate, HARD_GATES, type Need, type StepRecord } from '../catalogue/cards/types.ts';
 import { HELD_BY_FASTENERS } from '../catalogue/genericTorques.ts';
 import type { OptionId } from '../catalogue/repairOptions.ts';
 import { decidedHere } from '../history/decided.ts';
@@ -68,12 +68,13 @@ export function cardContent(
   history: JobHistory,
   slot: Slot,
   option: OptionId,
+  followed: Followed = followedIn(history.records),
 ): { readonly cardId: string; readonly steps: readonly CardStep[] } | null {
   const card = cardFor(slot, option);
   if (!card) return null;
   const { slots } = history.records.layout;
   const rig = slots.some((s) => s.kind === 'hand_lever' && s.style !== 'drawbar') ? ('motorcycle' as const) : null;
-  const steps = stepsFor(card, option, followedIn(history.records), rig);
+  const steps = stepsFor(card, option, followed, rig);
   const inHand = isStandalone(history.records.layout);
   return { cardId: card.id, steps: inHand ? steps.filter((s) => s.at !== 'vehicle') : steps };
 }
@@ -223,7 +224,16 @@ function plain(steps: readonly CardStep[]): string {
   return JSON.stringify(steps, sorted);
 }
 
-/** Why a card cannot be begun at a place; null where it can. What is sent has to be the card as it is now. */
+/** How the shop worked at any version of its cards that is on file, the newest first: a device may not have heard of that yet. */
+function everFollowed({ records }: JobHistory, cardId: string): Followed[] {
+  const versions = records.shopCards.filter((v) => v.cardId === cardId);
+  return [...versions, null].map((v) => followedIn({ ...records, shopCards: v === null ? [] : [v] })).reverse();
+}
+
+/**
+ * Why a card cannot be begun at a place; null where it can. What is sent has to be the card, as the shop does it now or did
+ * before.
+ */
 export function whyNotBegun(
   history: JobHistory,
   run: Pick<CardRun, 'slotId' | 'cardId' | 'option' | 'steps'>,
@@ -233,8 +243,8 @@ export function whyNotBegun(
   if (!slot || decidedHere(history, run.slotId, at).now?.option !== run.option) return 'not_decided';
   const before = runAt(history, run.slotId);
   if (before?.option === run.option) return 'running';
-  const now = cardContent(history, slot, run.option);
-  return now?.cardId === run.cardId && plain(now.steps) === plain(run.steps) ? null : 'other_card';
+  const contents = everFollowed(history, run.cardId).map((followed) => cardContent(history, slot, run.option, followed));
+  return contents.some((c) => c?.cardId === run.cardId && plain(c.steps) === plain(run.steps)) ? null : 'other_card';
 }
 
 /** Why something cannot be told of a step; null where it can. A sentence where it is a gate that stands before it. */

@@ -20,7 +20,17 @@ export { ACCOUNT, CHOICE_WAY_SAYS } from './en/account.ts';
 export { againstWords, foundWords, putOffPlace, putOffWords, UNTIL_PAST } from './en/decide.ts';
 export { CHOICE, daysWords, fightWords, houseSays, NOT_COUNTED, PROCESS_NAME, TERM_NAME, timeWords } from './en/estimate.ts';
 export { REASON } from './en/duties.ts';
-export { CARD_REFUSED, CARD_TELL_NAME, FIRST_TIME, GATE_WORDS, LUBRICANT_NAME, STEP_KIND_NAME, WORK_PLACE_NAME } from './en/cards.ts';
+export {
+  CARD_REFUSED,
+  CARD_TELL_NAME,
+  FIRST_TIME,
+  GATE_WORDS,
+  LUBRICANT_NAME,
+  SHOP_CARDS,
+  shopCardRefused,
+  STEP_KIND_NAME,
+  WORK_PLACE_NAME,
+} from './en/cards.ts';
 export { owesWords, rungWords, TRY_REFUSED } from './en/ladders.ts';
 export { closingName, FLOW, SESSION_ALOUD, SESSION_REFUSED } from './en/session.ts';
 export { adapterWords, agreedWords, fastenerName, usualTorque } from './en/fasteners.ts';

@@ -22,6 +22,7 @@ export const HEADS: Readonly<Record<Head, readonly PgTable[]>> = {
   articles: [s.articleVersion],
   rates: [s.ratesVersion],
   houseRules: [s.houseRuleVersion],
+  shopCards: [s.shopCardVersion],
   offers: [s.offer],
   comebackCounts: [s.release, s.comebacks],
   cardHands: [s.release],

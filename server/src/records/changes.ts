@@ -8,6 +8,7 @@ import { type Head, HEADS } from '../db/headTables.ts';
 import * as s from '../db/schema.ts';
 import { incarnationOf } from './incarnation.ts';
 import { readCardHands } from './cardHands.ts';
+import { readNewestShopCards } from './shopCards.ts';
 import { readGauges, readJobHead, readJobRelease, readJobsOf, readPartsOf, readWith } from './jobFile.ts';
 import { layoutAt, readLayouts, type Revision } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
@@ -134,6 +135,7 @@ function headReaders(db: Database, jobId: string, head: Awaited<ReturnType<typeo
     articles: async () => readArticles(db, head.vehicle),
     rates: async () => readRates(db),
     houseRules: async () => readHouseRules(db),
+    shopCards: async () => readNewestShopCards(db),
     comebackCounts: async () => readComebackCounts(db),
     cardHands: async () => readCardHands(db, jobId),
     offers: async () => readOffers(db, jobId),

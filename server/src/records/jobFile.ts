@@ -12,6 +12,7 @@ import { layoutAt, readLayouts } from './layout.ts';
 import { readLimitVersions } from './limits.ts';
 import { readCallBacks, readNewestChecks, readTorqueChecks } from './rack.ts';
 import { readCardHands } from './cardHands.ts';
+import { readNewestShopCards } from './shopCards.ts';
 import { readPeople } from './people.ts';
 import { readArticles, readHouseRules, readOffers, readRates } from './prices.ts';
 import { readComebackCounts } from './lasting.ts';
@@ -110,6 +111,7 @@ export async function readJobFile(db: Database, jobId: string): Promise<JobRecor
     articles: () => readArticles(db, head.vehicle),
     rates: () => readRates(db),
     houseRules: () => readHouseRules(db),
+    shopCards: () => readNewestShopCards(db),
     comebackCounts: () => readComebackCounts(db),
     cardHands: () => readCardHands(db, jobId),
     offers: () => readOffers(db, jobId),

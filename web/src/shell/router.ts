@@ -35,6 +35,7 @@ export const router = createRouter({
     { path: '/tracing', component: () => import('../features/trace/TracingScreen.vue'), meta: { title: 'Tracing' } },
     { path: '/lasting', component: () => import('../features/decide/LastingScreen.vue'), meta: { title: 'What our work lasted' } },
     { path: '/practice', component: () => import('../features/trace/PracticeScreen.vue'), meta: { title: 'Practice' } },
+    { path: '/cards/:cardId?', component: () => import('../features/shop/cards/CardsScreen.vue'), meta: { title: 'Work cards' } },
     { path: '/shop', component: () => import('../features/shop/ShopScreen.vue'), meta: { title: 'Shop' } },
     { path: '/:rest(.*)', component: () => import('./NothingHere.vue'), meta: { title: 'Nothing here' } },
   ],

@@ -24,9 +24,9 @@ function isDone({ only }: CardStep, followed: Followed): boolean {
   return school === null ? !only.picked : only.schools.includes(school);
 }
 
-/** Steps of a card that a decision needs, in their order, with the words of the schools that are followed; of a kind of vehicle with what is done on it alone. */
+/** Steps of a card that a decision needs, in their order, as the shop does it and by the schools that it follows; of a kind of vehicle with what is done on it alone. */
 export function stepsFor(work: WorkCard, option: OptionId, followed: Followed = NONE_PICKED, rig: Rig | null = null): CardStep[] {
-  return work.steps
+  return (followed.card?.(work) ?? work).steps
     .filter((s) => s.rig === null || s.rig === rig)
     .filter((s) => (s.of.length === 0 || s.of.includes(option)) && isDone(s, followed))
     .map((s) => ({ ...s, words: (s.by && s.by.words[followed(s.by.rule) ?? '']) ?? s.words }));

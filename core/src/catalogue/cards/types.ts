@@ -91,8 +91,11 @@ export interface CardStep {
   readonly rig: Rig | null;
 }
 
-/** The school that a shop follows in a house rule; null where it has picked none. */
-export type Followed = (rule: string) => string | null;
+/** How a shop works: the school that it follows in a house rule, null where it has picked none, and a card as it does it. */
+export interface Followed {
+  (rule: string): string | null;
+  readonly card?: (work: WorkCard) => WorkCard;
+}
 
 /** A piece that a step takes: of the price book by its name, so many at each unit. */
 export interface CardPiece {

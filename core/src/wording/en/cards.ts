@@ -1,3 +1,4 @@
+import { MOST_STEPS, type ShopCardFault } from '../../catalogue/cards/shopCard.ts';
 import type { CardTellKind } from '../../ledger/families/cardTells.ts';
 import type { CardStep, Gate, Lubricant, Need, WorkPlace } from '../../catalogue/cards/types.ts';
 
@@ -51,6 +52,68 @@ export const CARD_REFUSED = {
   told_already: 'That step is told already.',
 } as const;
 export type CardRefusal = keyof typeof CARD_REFUSED;
+
+/** Why a card cannot be done as somebody wants it; `words` of the step that it is about. */
+export function shopCardRefused({ code }: ShopCardFault, words: string): string {
+  switch (code) {
+    case 'unknown_card':
+      return 'There is no such card.';
+    case 'unknown_step':
+      return 'The card has no such step any more: read it again.';
+    case 'twice':
+      return `“${words}” is there twice.`;
+    case 'cannot_leave':
+      return `“${words}” cannot be left out: a unit is not complete without it, a record or a figure closes it, or another step rests on it.`;
+    case 'unknown_after':
+      return `The step that “${words}” follows is not on the card.`;
+    case 'other_group':
+      return `“${words}” follows a step of another part of the work.`;
+    case 'nothing':
+      return `Nothing is said otherwise of “${words}”.`;
+    case 'too_many':
+      return `A card has ${MOST_STEPS} steps at the most.`;
+  }
+}
+
+/** The screen of the shop's own cards. */
+export const SHOP_CARDS = {
+  title: 'Work cards',
+  about: 'What every card says, and what this shop does otherwise. A card that runs stays as it was when it was begun.',
+  asShipped: 'As Dauer has it',
+  ours: (n: number): string => `ours, version ${n}`,
+  change: 'Change',
+  changed: 'ours',
+  was: (words: string): string => `Dauer says: ${words}`,
+  left: 'left out here',
+  leave: 'Leave it out',
+  back: 'As Dauer has it',
+  add: 'Add a step after it',
+  addLast: 'Add a step',
+  own: 'our own step',
+  take: 'Take it away',
+  words: 'What is done',
+  why: 'Why',
+  minutes: 'Minutes',
+  ready: 'What must lie ready',
+  hazard: 'What hurts somebody here, beside what the card says',
+  ownHazard: 'What hurts somebody here',
+  kind: 'What it is',
+  obliged: 'Not complete without it',
+  second: 'A second person looks',
+  keep: 'Work by this from now on',
+  reason: 'Why the shop does it so',
+  drop: 'Drop what was not kept',
+  versions: 'Versions',
+  again: 'Work by this one again',
+  shippedAgain: 'Work by the card as Dauer has it',
+  unsaved: 'Not kept yet. Nobody works by it.',
+  needsReason: 'Say why the shop does it so, in a few words.',
+  minutesWrong: 'Minutes are a whole number from 0 to 600.',
+  ownIncomplete: 'A step needs what is done, and why.',
+  done: 'Done',
+  noSuch: 'There is no such card.',
+  closes: { part: 'a record of the part closes it', figure: 'its figures close it', torque: 'its torque closes it' },
+} as const;
 
 export const WORK_PLACE_NAME: Readonly<Record<WorkPlace, string>> = {
   ...{ vehicle: 'at the vehicle', bench: 'bench', washer: 'washer', bath: 'bath', cabinet: 'blast cabinet', press: 'press' },

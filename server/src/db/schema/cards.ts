@@ -1,7 +1,8 @@
 /** Work cards and ladders at the bench: those that run, with their steps as they were when they were begun, and what was told of each. */
-import type { CardRun, CardTell } from '@dauer/core/ledger';
+import type { CardRun, CardTell, ShopCardVersion } from '@dauer/core/ledger';
 import { boolean, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { event } from './events.ts';
+import { entered } from './prices.ts';
 
 export const cardRuns = pgTable(
   'card_run',
@@ -40,4 +41,17 @@ export const ladderTries = pgTable(
     note: text().notNull(),
   },
   (t) => [index().on(t.jobId)],
+);
+/** A card as the shop does it: every version, none ever changed. */
+export const shopCardVersion = pgTable(
+  'shop_card_version',
+  {
+    id: uuid().primaryKey(),
+    cardId: text().notNull(),
+    changes: jsonb().$type<ShopCardVersion['changes']>().notNull(),
+    own: jsonb().$type<ShopCardVersion['own']>().notNull(),
+    reason: text().notNull(),
+    ...entered(),
+  },
+  (t) => [index().on(t.cardId)],
 );

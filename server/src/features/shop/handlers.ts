@@ -13,6 +13,7 @@ import { meOf, personOf } from './me.ts';
 import { backupHandlers } from './backups.ts';
 import { noticeHandlers } from './notices.ts';
 import { reckoningHandlers, requireNoSums } from './reckoning.ts';
+import { shopCardHandlers } from './shopCards.ts';
 import { tabletHandlers } from './tablets.ts';
 
 type Names =
@@ -38,6 +39,8 @@ type Names =
   | 'reckoning'
   | 'enterRates'
   | 'enterHouseRule'
+  | 'shopCards'
+  | 'enterShopCard'
   | 'people'
   | 'addPerson'
   | 'changePerson'
@@ -50,6 +53,7 @@ export const shopHandlers: Pick<Handlers, Names> = {
   ...backupHandlers,
   ...noticeHandlers,
   ...reckoningHandlers,
+  ...shopCardHandlers,
   signOutEverywhere: async ({ db, person, request }) => {
     await endAllSessions(db, person.id);
     request.session.set('sessionId', undefined);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Role } from '@dauer/core/verdict';
+import { SHOP_CARDS } from '@dauer/core/wording';
 import { useQuery } from '@pinia/colada';
 import { v7 } from 'uuid';
 import { ref } from 'vue';
@@ -66,6 +67,7 @@ async function signOut(): Promise<void> {
     <div class="head">
       <h1>{{ session.shop.name }}</h1>
       <span class="grow" />
+      <v-btn class="act" to="/cards">{{ SHOP_CARDS.title }}</v-btn>
       <v-btn class="act" @click="everywhere">Sign me out everywhere</v-btn>
       <v-btn class="act" @click="signOut">Sign out {{ session.person?.name }}</v-btn>
     </div>
