@@ -127,6 +127,43 @@ describe('a work card at the bench', function () {
     expect(house.errors).to.deep.equal([]);
   });
 
+  it('the shop’s own step is on the next card that is begun, and on none that runs; what has to stay cannot be left out', async () => {
+    await page.goto(`${house.url}/cards/shoes`);
+    await page.getByRole('heading', { name: 'Drum unit' }).waitFor();
+    expect(await page.getByRole('button', { name: /^Change/ }).count(), 'a technician reads it').to.equal(0);
+    const lead = await house.page();
+    await signIn(lead, house.url, 'ines');
+    await lead.goto(`${house.url}/cards/shoes`);
+    await lead
+      .getByRole('button', { name: 'Add a step after it: Picture it whole, both sides, before a spring is touched.' })
+      .press('Enter');
+    const form = lead.getByRole('form', { name: 'our own step' });
+    await form.getByLabel('What is done').fill('Blow the vice clean');
+    await form.getByLabel('Minutes').fill('two');
+    await form.getByRole('button', { name: 'Put it in' }).press('Enter');
+    await form.getByText('Minutes are a whole number').waitFor();
+    await form.getByText('A step needs what is done, and why.').waitFor();
+    await form.getByLabel('Why', { exact: true }).fill('Grit scratches the new linings.');
+    await form.getByLabel('Minutes').fill('2');
+    await form.getByLabel('Minutes').press('Enter');
+    await lead.getByText('Not kept yet').waitFor();
+    expect(await lead.getByRole('button', { name: /^Leave it out: Picture it whole/ }).count(), 'obligatory').to.equal(0);
+    await lead.getByRole('button', { name: 'Work by this from now on' }).click();
+    await lead.getByText('Say why the shop does it so').waitFor();
+    await lead.getByLabel('Why the shop does it so').fill('A set was scored');
+    await lead.getByLabel('Why the shop does it so').press('Enter');
+    await lead.getByText('ours, version 1').first().waitFor();
+    const words = (of: string) => page.getByRole('button', { name: of, exact: true });
+    await bench(page, 'Rear left shoes');
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await words('Blow the vice clean').waitFor();
+    await bench(page, 'Front right shoes');
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await page.getByRole('button', { name: /^Picture it whole/ }).waitFor();
+    expect(await words('Blow the vice clean').count(), 'a card that runs').to.equal(0);
+    await lead.context().close();
+  });
+
   it('what will not move goes up its ladder: a try that is told, one that nothing allows, and one that moved', async () => {
     const { jobs } = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
     const other = jobs.find((j) => j.vehicle.tag === 'V 071')!.jobId;

@@ -57,6 +57,7 @@ describe('every screen', function () {
       ['shop', '/shop'],
       ['how well tracing did', '/tracing'],
       ['practice', '/practice'],
+      ['work cards', '/cards/caliper_fixed'],
       ['book in', at('V 071', 'bookin')],
       ['trace', at('V 068', 'trace')],
       ['to gauge', at('V 071', 'gauge')],

@@ -88,6 +88,37 @@ async function showDrawings(post: Post, { vehicles, jobs }: Story): Promise<void
   }
 }
 
+/** What the shop does otherwise at two of its cards. */
+async function tellOfCards(post: Post): Promise<void> {
+  const as = { changes: [], own: [], replaces: null };
+  const step = { after: null, kind: 'do', ready: '', hazard: '', obliged: true, second: false };
+  await post('/api/shop-cards', {
+    ...{ ...as, id: v7(), cardId: 'caliper_fixed', reason: 'Two halves went back crossed in one winter' },
+    own: [
+      {
+        ...{ ...step, id: 'own_1', group: 'strip', minutes: 3, words: 'Lay the pistons on the numbered tray, each at its bore' },
+        ...{ why: 'A piston that ran in one bore fits no other.', ready: 'Numbered tray' },
+      },
+    ],
+  });
+  await post('/api/shop-cards', {
+    ...{ ...as, id: v7(), cardId: 'pads', reason: 'Every rattle that came back was a worn clip' },
+    own: [
+      {
+        ...{
+          ...step,
+          id: 'own_1',
+          group: 'after',
+          kind: 'look',
+          minutes: 2,
+          words: 'Shake each pad by hand in its carrier, old clips beside new',
+        },
+        ...{ why: 'A clip that lets it move now rattles on the road.', obliged: false },
+      },
+    ],
+  });
+}
+
 /** What a browser does: sends, and keeps the cookie that it is given. */
 function somebody(url: string) {
   let cookie = '';
@@ -134,6 +165,7 @@ export async function loadDemo(url: string, password: string, today: number): Pr
   for (const limit of story.limits.filter((l) => l.checkedBy !== null)) await second.post(`/api/limits/${limit.id}/check`, {});
   await tellOfRack(lead.post, story);
   await showDrawings(lead.post, story);
+  await tellOfCards(lead.post);
   const entered = await tellOfPrices(lead.post, (n) => story.day(n));
   await tellOfSupply(lead, story, entered);
   // V 071 stands before its owner: he was asked, and has not answered.

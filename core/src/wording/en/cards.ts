@@ -79,6 +79,7 @@ export function shopCardRefused({ code }: ShopCardFault, words: string): string 
 export const SHOP_CARDS = {
   title: 'Work cards',
   about: 'What every card says, and what this shop does otherwise. A card that runs stays as it was when it was begun.',
+  all: 'All cards',
   asShipped: 'As Dauer has it',
   ours: (n: number): string => `ours, version ${n}`,
   change: 'Change',
@@ -110,7 +111,7 @@ export const SHOP_CARDS = {
   needsReason: 'Say why the shop does it so, in a few words.',
   minutesWrong: 'Minutes are a whole number from 0 to 600.',
   ownIncomplete: 'A step needs what is done, and why.',
-  done: 'Done',
+  done: 'Put it in',
   noSuch: 'There is no such card.',
   closes: { part: 'a record of the part closes it', figure: 'its figures close it', torque: 'its torque closes it' },
 } as const;

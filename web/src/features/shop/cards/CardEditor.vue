@@ -265,6 +265,7 @@ li {
 }
 .tag {
   margin-left: var(--space-2);
+  white-space: nowrap;
   padding: 0 var(--space-2);
   border: var(--line-hair) solid var(--ink);
   border-radius: var(--corner);

@@ -27,6 +27,7 @@ const versionsOf = (cardId: string): ShopCardVersion[] => (data.value ?? []).fil
     </div>
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <div class="two">
+      <RouterLink v-if="picked" class="link all" to="/cards">{{ SHOP_CARDS.all }}</RouterLink>
       <nav :aria-label="SHOP_CARDS.title" :class="{ picked: picked !== null }">
         <RouterLink v-for="c in CARDS" :key="c.id" class="pick" :to="`/cards/${c.id}`" :aria-current="picked?.id === c.id ? 'page' : undefined">
           {{ c.name }}
@@ -75,7 +76,13 @@ nav {
   box-shadow: inset var(--line-chosen) 0 0 var(--blue);
   color: var(--ink);
 }
+.all {
+  display: none;
+}
 @media (max-width: 720px) {
+  .all {
+    display: inline-flex;
+  }
   .two {
     grid-template-columns: minmax(0, 1fr);
   }

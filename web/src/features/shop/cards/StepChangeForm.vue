@@ -30,6 +30,7 @@ function say(): void {
 
 <template>
   <form class="otherwise" :aria-label="`${SHOP_CARDS.change}: ${step.words}`" @submit.prevent="say">
+    <p class="wide second small">{{ SHOP_CARDS.why }}: {{ step.why }}</p>
     <v-text-field v-model="words" v-focus class="wide" density="compact" maxlength="400" :label="SHOP_CARDS.words" />
     <v-text-field
       v-model="minutes"
