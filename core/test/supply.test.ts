@@ -18,7 +18,7 @@ import { comparedAt, isAlike, rightRefusal } from '../src/supply/arrival.ts';
 import { lotQuestion } from '../src/supply/lots.ts';
 import { supplyRefusal } from '../src/supply/mayFit.ts';
 import { lineState, orderStates, whyNotStep } from '../src/supply/orders.ts';
-import { outStates, stillInPost, whyNotOutStep } from '../src/supply/outs.ts';
+import { outStates, stillInPost, waitingBatches, whyNotOutStep } from '../src/supply/outs.ts';
 import { readTagCode, tagCode } from '../src/supply/tagCode.ts';
 import { lineRefusal, orderingRefusal, stepRefusal } from '../src/views/ordering.ts';
 import { lineWords, outWords } from '../src/wording/en/supply.ts';
@@ -440,6 +440,11 @@ describe('what is sent out', () => {
     t.part(a, 'removed');
     t.part(a, 'sent', `part:${a}`);
     expect(waits()).to.deep.equal([b]);
+    const batches = () => waitingBatches(outStates(openHistory(t.file))).map((w) => [w.batch, w.missing.map((o) => o.out.slotId)]);
+    expect(batches()).to.deep.equal([['Monday', [b]]]);
+    t.part(b, 'removed');
+    t.part(b, 'sent', `part:${b}`);
+    expect(batches()).to.deep.equal([]);
   });
 });
 

@@ -9,6 +9,7 @@ export const SUPPLIERS = {
   exchange: 'Ostley Exchange Units',
   turner: 'Cask Lane Turners',
   linings: 'Fellgate Linings',
+  coater: 'Hollin Row Coaters',
 } as const;
 
 /** Ids of the suppliers and of what was entered, by name: what orders and the store lean on. */

@@ -118,6 +118,23 @@ export async function tellOfSupply(desk: Desk, story: Story, { suppliers, articl
     await tell('send-out-steps', { sendOutId: out, kind: 'promised', day: story.day(2) }, 8);
   }
 
+  // V 059: one drum is at the coater, and waits there for the other of its batch.
+  const utility = jobOf('V 059');
+  const { partEvents } = await desk.file(utility.jobId);
+  for (const corner of ['FL', 'FR'] as const) {
+    const at = utility.slot('drum', corner);
+    const out = await utility.tell(
+      'send-outs',
+      {
+        ...from('coater'),
+        ...{ batch: 'Front drums, outside', partId: partEvents.find((e) => e.slotId === at)?.partId ?? '', slotId: at, process: 'paint' },
+        ...{ size: '', colour: 'Black', gloss: 'Satin', masks: ['Friction face', 'Stud holes', 'Hub seat'], count: 1, note: '' },
+      },
+      6,
+    );
+    if (corner === 'FL') await utility.tell('send-out-steps', { sendOutId: out, kind: 'promised', day: story.day(4) }, 4);
+  }
+
   // One lot of rubber in three vehicles, a tin of fluid, and a lacquer that brake fluid lifts.
   const rubber = await lot('L 0077', { kind: 'rubber', name: 'Cups and square seals', made: story.day(-500).slice(0, 7), batch: 'K 77' });
   const [bike, quad] = [jobOf('V 074'), jobOf('V 072')];

@@ -1,3 +1,4 @@
+import type { ComponentKind } from '../layout/kinds.ts';
 import type { CheckHazard } from './trace/tables.ts';
 
 export type CautionStep =
@@ -10,7 +11,13 @@ export interface Caution {
   readonly text: string;
   /** Must be acknowledged by name once a job. */
   readonly critical: boolean;
+  /** Kinds of place of which the vehicle has to have one for the hazard to be there; none named: it is anywhere. */
+  readonly on?: readonly ComponentKind[];
 }
+
+const PISTONS: readonly ComponentKind[] = ['caliper', 'wheel_cylinder'];
+/** What holds fluid under pressure. */
+const PRESSED: readonly ComponentKind[] = [...PISTONS, 'master_cylinder', 'clutch_master', 'clutch_slave'];
 
 /** The usual cautions, each at the step where its hazard arises. Source: handbook 80. */
 export const CAUTIONS: readonly Caution[] = [
@@ -38,7 +45,13 @@ export const CAUTIONS: readonly Caution[] = [
     text: 'Clean old linings wet or with a filtered extractor, with a mask. No compressed air, no dry brushing. Bag the waste by local rules.',
     critical: true,
   },
-  { id: 'springs', steps: ['strip', 'unit'], text: 'Use spring pliers and eye protection: shoe springs fly.', critical: false },
+  {
+    id: 'springs',
+    steps: ['strip', 'unit'],
+    text: 'Use spring pliers and eye protection: shoe springs fly.',
+    critical: false,
+    on: ['shoes', 'parking_shoes', 'band'],
+  },
   {
     id: 'open_unit',
     steps: ['strip', 'rebuild'],
@@ -50,6 +63,7 @@ export const CAUTIONS: readonly Caution[] = [
     steps: ['rebuild'],
     text: 'Free a piston with fluid or a grease gun rather than air. With air: least pressure, wood block, cloth, fingers out, face away.',
     critical: true,
+    on: PISTONS,
   },
   {
     id: 'chlorinated',
@@ -62,6 +76,7 @@ export const CAUTIONS: readonly Caution[] = [
     steps: ['rebuild'],
     text: 'Clamp only hoses that will be thrown away or that allow it, with a rounded clamp.',
     critical: false,
+    on: ['hose'],
   },
   {
     id: 'solvent',
@@ -92,6 +107,7 @@ export const CAUTIONS: readonly Caution[] = [
     steps: ['rebuild'],
     text: 'Leave the pedal alone while the servo has no cylinder: its rod is thrown. Try it for held vacuum only, by a hand pump, the rod held in.',
     critical: false,
+    on: ['servo'],
   },
   {
     id: 'stored_energy',
@@ -124,7 +140,13 @@ export const CAUTIONS: readonly Caution[] = [
     text: 'Follow the maker’s procedure alone on vehicles with electronic modulators or stored high pressure. Dauer does not bleed modulators.',
     critical: false,
   },
-  { id: 'jet', steps: ['leak_look'], text: 'Look for leaks with card, never with a finger: a jet goes through skin.', critical: true },
+  {
+    id: 'jet',
+    steps: ['leak_look'],
+    text: 'Look for leaks with card, never with a finger: a jet goes through skin.',
+    critical: true,
+    on: PRESSED,
+  },
   {
     id: 'first_move',
     steps: ['road_test'],
@@ -159,6 +181,7 @@ export function cautionOfCheck(hazards: readonly CheckHazard[], first: boolean):
   return said.length > 0 ? said.join(' ') : null;
 }
 
-export function cautionsAt(...steps: readonly CautionStep[]): Caution[] {
-  return CAUTIONS.filter((c) => c.steps.some((s) => steps.includes(s)));
+/** Cautions of some steps; `kinds` of the places of the vehicle: what it has not cannot hurt. */
+export function cautionsAt(steps: readonly CautionStep[], kinds: ReadonlySet<ComponentKind> | null = null): Caution[] {
+  return CAUTIONS.filter((c) => c.steps.some((s) => steps.includes(s)) && (!c.on || kinds === null || c.on.some((k) => kinds.has(k))));
 }

@@ -3,5 +3,5 @@ export { comparedAt, type Compared, factsOf, isAlike, patternAt, rightRefusal, W
 export { isBarred, lotQuestion, type LotQuestion, lotsNow, SHELF_YEARS } from './lots.ts';
 export { supplyRefusal, waitsForSupply } from './mayFit.ts';
 export { CORE_DAYS, type LineState, lineState, orderStates, RETURN_DAYS, whyNotStep } from './orders.ts';
-export { BACK_LOOKS, type OutState, outState, outStates, stillInPost, whyNotOutStep } from './outs.ts';
+export { BACK_LOOKS, type OutState, outState, outStates, stillInPost, waitingBatches, whyNotOutStep } from './outs.ts';
 export { readTagCode, TAG_PREFIX, tagCode } from './tagCode.ts';

@@ -100,8 +100,24 @@ export function whyNotOutStep(
 /** What is looked at of everything that comes back. Source: handbook 55, card 24. */
 export const BACK_LOOKS = ['Threads', 'Seats and faces', 'Nothing left of masks or plugs'] as const;
 
-/** Parts of one batch that are still to be put in the box: named, since the others wait for them. */
+/** Parts of one batch that are still to go: named, since the others wait for them. */
 export function stillInPost(states: readonly OutState[], batch: string, supplierId: string): OutState[] {
   const mine = states.filter((o) => !o.dropped && o.out.batch === batch && o.out.supplierId === supplierId);
   return mine.some((o) => o.sent !== null) ? mine.filter((o) => o.sent === null) : [];
+}
+
+/** A batch of which part has gone and part has not: what is away waits there for the rest. */
+export interface WaitingBatch {
+  readonly supplier: string;
+  readonly batch: string;
+  readonly missing: readonly OutState[];
+}
+
+/** Batches that are away and wait for more of them, each once. Source: handbook 55, card 24. */
+export function waitingBatches(states: readonly OutState[]): WaitingBatch[] {
+  const away = states.filter((o) => o.sent !== null && o.back === null && o.out.batch !== '');
+  const each = new Map(away.map((o) => [`${o.out.supplierId}|${o.out.batch}`, o.out] as const));
+  return [...each.values()]
+    .map(({ supplierId, supplier, batch }) => ({ supplier, batch, missing: stillInPost(states, batch, supplierId) }))
+    .filter((b) => b.missing.length > 0);
 }

@@ -3,9 +3,10 @@ import { whereabouts } from '../history/whereabouts.ts';
 import type { ComponentKind } from '../layout/kinds.ts';
 import { millisecondsInHour } from '../quantity/calendar.ts';
 import type { JobState } from '../job/job.ts';
-import { placeName } from '../layout/graph.ts';
+import { placeName, slotById } from '../layout/graph.ts';
 import { orderStates } from '../supply/orders.ts';
-import { onOrderWords } from '../wording/en/supply.ts';
+import { outStates, waitingBatches } from '../supply/outs.ts';
+import { batchWords, onOrderWords } from '../wording/en/supply.ts';
 import { parkedNow } from '../readiness/parked.ts';
 import { PARKED } from '../wording/en/parking.ts';
 import { awayWords, ownerWords, tiedWords } from '../wording/en/jobs.ts';
@@ -27,6 +28,20 @@ function away(state: JobState): string[] {
 function owner({ records, history, released }: JobState): string[] {
   const offer = records.offers.at(-1);
   return offer && !released && ownerChoiceOf(history)?.offerId !== offer.id ? [ownerWords(offer.sheet.made)] : [];
+}
+
+/** Batches that are away and wait for parts that have not gone. */
+function batches({ history, records }: JobState): string[] {
+  return waitingBatches(outStates(history)).map(({ batch, supplier, missing }) =>
+    batchWords(
+      batch,
+      supplier,
+      missing.flatMap((o) => {
+        const slot = slotById(records.layout, o.out.slotId);
+        return slot ? [placeName(slot)] : [];
+      }),
+    ),
+  );
 }
 
 /** What is on its way for places of the job: a line each, with its day. */
@@ -65,6 +80,7 @@ export function waitsOf(state: JobState): string[] {
     ...(parked ? [PARKED.waits(parked.waitsFor)] : []),
     ...tied(state),
     ...away(state),
+    ...batches(state),
     ...ordered(state),
     ...owner(state),
     ...new Set(others),

@@ -97,6 +97,7 @@ export { ACCESS_NAME, dueAt, dueWhat, dueWhy, EXERCISE_NAME, proposedWords } fro
 export type { MoveLevel } from './reasons.ts';
 export { STORED } from './en/work.ts';
 export {
+  batchWords,
   ARRIVAL,
   ARRIVAL_NAME,
   FACT_OF,

@@ -1,8 +1,8 @@
 import { type Rack, typeLimit } from '../shop.ts';
 import { Car, type Story } from '../story.ts';
-import { FOUR, ruth, tomasz } from './common.ts';
+import { FOUR, FRONT, ruth, tomasz } from './common.ts';
 
-/** V 059: rods and wedges, no fluid; shoes being centred. */
+/** V 059: rods and wedges, no fluid; shoes being centred, the front right wedge stripped by its card, a drum at the coater. */
 export function pellam(story: Story, rack: Rack): void {
   const car = new Car(
     story,
@@ -50,7 +50,12 @@ export function pellam(story: Story, rack: Rack): void {
     now.gauge(car.slot('hub', corner), 'hub_end_float', 'as_found', rack.dial, [corner === 'FL' ? '0.03' : '0.02']);
     for (const kind of ['drum', 'shoes', 'expander', 'hub'] as const) {
       now.look(car.slot(kind, corner), kind === 'shoes' ? 'Contact at the heel only.' : 'Looked at, nothing found.');
-      now.decide(car.slot(kind, corner), 'use_again');
+      const isWorn = kind === 'expander' && corner === 'FR';
+      now.decide(
+        car.slot(kind, corner),
+        isWorn ? 'used' : 'use_again',
+        isWorn ? 'Worn to a lip; one from the spares of the same year.' : '',
+      );
     }
     now.torque(`wheel:${corner}`, null, '75 Nm', '75 Nm');
   }
@@ -65,5 +70,14 @@ export function pellam(story: Story, rack: Rack): void {
     title: 'Centre the shoes, all four drums',
     attendedMinutes: 160,
   });
+  // Both front drums are painted outside: the left one is away, the right one is still to go into its box.
+  for (const corner of FRONT) now.later(story.ago(6)).part(car.slot('drum', corner), 'removed', '');
+  now.later(story.ago(5)).part(car.slot('drum', 'FL'), 'sent', 'painted outside, back in a week');
+  const wedge = car.slot('expander', 'FR');
+  const run = now.later(story.ago(1)).card(wedge, 'used');
+  now.part(wedge, 'removed', '');
+  now.tell(run, 'cap_out');
+  now.tell(run, 'noted', 'Fat end of the pins to the rear, links 149 mm, 2 mm of gap under them');
+  now.tell(run, 'thread', 'Clean by hand, no tap needed');
   now.later(story.ago(0, 5)).add('operationEvents', { operationId: centre, kind: 'start', note: '' });
 }

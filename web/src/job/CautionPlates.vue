@@ -9,7 +9,7 @@ const props = withDefaults(defineProps<{ steps: readonly CautionStep[]; show?: '
 const job = useOpenJob();
 const session = useSession();
 const acks = computed(() => job.state.history.active(job.state.records.cautionAcks));
-const list = computed(() => cautionsAt(...props.steps));
+const list = computed(() => cautionsAt(props.steps, new Set(job.state.records.layout.slots.map((s) => s.kind))));
 const open = computed(() => list.value.filter((c) => c.critical && !acks.value.some((a) => a.caution === c.id)));
 const quiet = computed(() => list.value.filter((c) => !open.value.includes(c)));
 const any = computed(() => (props.show !== 'quiet' && open.value.length > 0) || (props.show !== 'open' && quiet.value.length > 0));

@@ -6,7 +6,7 @@ import type { OrderThing } from '../../ledger/families/orderLooks.ts';
 import type { ArrivalResult, OrderStepKind } from '../../ledger/families/orderSteps.ts';
 import type { SentFor } from '../../ledger/families/sendOuts.ts';
 import type { LotKind } from '../../ledger/lotRecords.ts';
-import { displayWithUnit } from '../../quantity/display.ts';
+import { displayWithUnit, lowerFirst } from '../../quantity/display.ts';
 import { partialDateText } from '../../quantity/partialDate.ts';
 import type { Compared, Known } from '../../supply/arrival.ts';
 import type { LotQuestion } from '../../supply/lots.ts';
@@ -76,6 +76,11 @@ export function lineWords(s: LineState, today: string): string {
 /** What is on its way, for who waits for it: “shoes from Fellgate Linings, promised for 6 Dec 2026”. */
 export function onOrderWords(s: LineState): string {
   return `${s.line.name.charAt(0).toLowerCase()}${s.line.name.slice(1)} from ${s.line.supplier}, ${s.expected === null ? 'no day promised' : `promised for ${day(s.expected)}`}`;
+}
+
+/** A batch that is away and waits for more of it: “Front drums, outside” at its coater waits for the front right drum. */
+export function batchWords(batch: string, supplier: string, places: readonly string[]): string {
+  return `“${batch}” at ${supplier} waits for ${places.map((p) => `the ${lowerFirst(p)}`).join(', ')}, still to go`;
 }
 
 /** Why something cannot be done yet, for what was ordered or sent out. */

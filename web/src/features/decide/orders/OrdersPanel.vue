@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ORDER_PDF, PACKING_PDF } from '@dauer/contract';
 import type { Estimate } from '@dauer/core/estimate';
-import type { LineState, OutState } from '@dauer/core/supply';
+import { type LineState, waitingBatches } from '@dauer/core/supply';
+import { batchWords } from '@dauer/core/wording';
 import { majorOf, minorDigits } from '@dauer/core/quantity';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -55,10 +56,16 @@ const boxes = computed(() => [
 ]);
 const packing = (b: { supplierId: string; batch: string }): string =>
   `${PACKING_PDF.path}?supplier=${b.supplierId}&batch=${encodeURIComponent(b.batch)}`;
-/** Parts of a box that still wait while others of it have gone. */
-function left(o: OutState): boolean {
-  return o.sent === null && away.value.some((x) => x.sent !== null && x.out.batch === o.out.batch && x.out.supplierId === o.out.supplierId);
-}
+/** Batches that are away and wait for parts that have not gone. */
+const waiting = computed(() =>
+  waitingBatches(outs.value).map((b) =>
+    batchWords(
+      b.batch,
+      b.supplier,
+      b.missing.map((o) => orders.nameOf(o.out.slotId)),
+    ),
+  ),
+);
 const CSV = ['count', 'what', 'part_number', 'vehicle', 'places', 'supplier', 'price', 'currency', 'promised', 'note'] as const;
 async function csv(supplierId: string, supplier: string): Promise<void> {
   const { vehicle } = job.records;
@@ -164,10 +171,8 @@ const says = computed(() => {
     </template>
     <h3>Sent out</h3>
     <ul v-if="away.length > 0">
-      <template v-for="o in away" :key="o.out.id">
-        <OutRow :state="o" :orders="orders" :currency="currency" :writable="prices" />
-        <li v-if="left(o)" class="second small">The others of “{{ o.out.batch }}” have gone without it.</li>
-      </template>
+      <OutRow v-for="o in away" :key="o.out.id" :state="o" :orders="orders" :currency="currency" :writable="prices" />
+      <li v-for="w in waiting" :key="w" class="second small">{{ w }}.</li>
     </ul>
     <p v-else class="second">No part is away, or in a box.</p>
     <p v-if="boxes.length > 0 && prices" class="paper">
