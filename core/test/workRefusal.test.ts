@@ -129,6 +129,23 @@ describe('work that cannot have been done', () => {
       whyNotDone(openHistory(t.file), { id: 'x', partId: 'third', kind: 'fitted', slotId: caliper, lot: null, lineOn: false }, NOW),
     ).to.match(/Something else sits/);
   });
+  it('what another is decided to go in for is not fitted again, but for now; what went in by that decision is', () => {
+    const t = new JobFixture();
+    const pads = t.slot('pads');
+    const old = lastPartIn(pads, t.file.partEvents)!;
+    const fits = (partId: string, temporary = false) =>
+      whyNotDone(openHistory(t.file), { id: 'x', partId, kind: 'fitted', slotId: pads, lot: null, lineOn: false, temporary }, NOW);
+    t.part(pads, 'removed');
+    expect(fits(old)).to.equal(null);
+    t.decide(pads, 'replace');
+    expect(fits(old)).to.match(/Another front left pads is decided to go in/);
+    expect([fits(old, true), fits('another')], 'for now, or another').to.deep.equal([null, null]);
+    t.part(pads, 'fitted', 'another');
+    t.part(pads, 'removed', 'another');
+    expect([fits('another'), fits(old) === null], 'moved out of the way').to.deep.equal([null, false]);
+    t.decide(pads, 'use_again');
+    expect(fits(old), 'decided anew').to.equal(null);
+  });
   it('units that came alone are in hand: nothing has to come off a vehicle', () => {
     const layout = buildStandalone([{ kind: 'caliper', count: 1, pistons: 2 }], 'lay', 'car', id);
     const file = fileOn(layout);

@@ -1,5 +1,5 @@
 import { ACCESSES } from '../catalogue/accessRules.ts';
-import { BORED, LINED, SEALED } from '../catalogue/repairOptions.ts';
+import { BORED, LINED, RENEWS, SEALED } from '../catalogue/repairOptions.ts';
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { isWorkedOnIn } from '../history/arrivals.ts';
@@ -75,6 +75,17 @@ function endsMade(history: JobHistory, slot: Slot, instant: string): Slot[] {
     .map((j) => j.slot);
 }
 
+/**
+ * Whether what is put in is the part that another one is decided to go in for: it sat here before, and did not come in by that
+ * decision. What is fitted for now only is no answer to it.
+ */
+function isOld(history: JobHistory, event: Done, slot: Slot, events: readonly PartEvent[], instant: string): boolean {
+  const { now } = decidedHere(history, slot.id, instant);
+  if (event.temporary || !now || !RENEWS.includes(now.option)) return false;
+  const here = events.filter((e) => e.partId === event.partId && e.slotId === slot.id);
+  return here.length > 0 && !here.some((e) => e.kind === 'fitted' && !e.temporary && e.happenedAt >= now.happenedAt);
+}
+
 function placing(history: JobHistory, event: Done, slot: Slot, events: readonly PartEvent[], instant: string): WorkRefusal | null {
   const where = whereabouts(event.partId, events);
   const sits = partIn(slot.id, events);
@@ -84,6 +95,7 @@ function placing(history: JobHistory, event: Done, slot: Slot, events: readonly 
     const known = events.some((e) => e.partId === event.partId);
     if (known && (where.at === 'missing' || where.at === 'unknown')) return { kind: 'missing', slot };
     if (sits !== null) return { kind: sits === event.partId ? 'on_already' : 'taken', slot };
+    if (isOld(history, event, slot, events, instant)) return { kind: 'renewed', slot };
   }
   const closer = inFrontOf(history.records.layout, slot, events);
   if (closer) return { kind: 'behind', slot, closer };

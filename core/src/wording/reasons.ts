@@ -43,6 +43,7 @@ export type WorkRefusal =
         | 'worked_on'
         | 'not_on'
         | 'on_already'
+        | 'renewed'
         | 'taken'
         | 'not_away'
         | 'charged'

@@ -28,6 +28,8 @@ export function workRefusalWords(r: WorkRefusal): string {
       return `The ${lower(r.slot)} was worked on in this job: how it came stands.`;
     case 'not_on':
       return `The ${lower(r.slot)} is not in its place: it is off already, or another part sits there.`;
+    case 'renewed':
+      return `Another ${lower(r.slot)} is decided to go in: fit this one for now only, or decide anew.`;
     case 'on_already':
       return `The ${lower(r.slot)} is in its place already.`;
     case 'taken':
