@@ -24,7 +24,7 @@ describe('work cards as the shop does them', () => {
       ...{ id: v7(), cardId: 'caliper_fixed', changes: [], own: [OWN], reason: 'They were crossed once', replaces: null },
       ...over,
     });
-  const all = async () => (await shop.reader.ask('GET', '/api/shop-cards')).body as unknown as ShopCardVersion[];
+  const all = async () => (await shop.reader.ask<ShopCardVersion[]>('GET', '/api/shop-cards')).body;
   const card = CARDS.find((c) => c.id === 'caliper_fixed')!;
 
   it('is said by a lead alone, of a card and its steps, with a reason, and never takes out what has to stay', async () => {

@@ -29,7 +29,13 @@ const versionsOf = (cardId: string): ShopCardVersion[] => (data.value ?? []).fil
     <div class="two">
       <RouterLink v-if="picked" class="link all" to="/cards">{{ SHOP_CARDS.all }}</RouterLink>
       <nav :aria-label="SHOP_CARDS.title" :class="{ picked: picked !== null }">
-        <RouterLink v-for="c in CARDS" :key="c.id" class="pick" :to="`/cards/${c.id}`" :aria-current="picked?.id === c.id ? 'page' : undefined">
+        <RouterLink
+          v-for="c in CARDS"
+          :key="c.id"
+          class="pick"
+          :to="`/cards/${c.id}`"
+          :aria-current="picked?.id === c.id ? 'page' : undefined"
+        >
           {{ c.name }}
           <span v-if="versionsOf(c.id).length > 0" class="second small">{{ SHOP_CARDS.ours(versionsOf(c.id).length) }}</span>
         </RouterLink>
