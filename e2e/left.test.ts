@@ -128,10 +128,39 @@ describe('what goes on while nobody is there', function () {
     await page.getByRole('textbox', { name: 'To the corner, mm, 4' }).fill('200');
     await part.getByRole('button', { name: 'Keep its shape' }).press('Enter');
     await part.getByText(/From the .* to the /).waitFor();
+    await part
+      .getByRole('list', { name: 'As it was measured before' })
+      .getByText(/\d+ mm shorter than now/)
+      .waitFor();
     await allSent(page);
     const strip = await part.getByRole('link', { name: /^Strip in true size/ }).getAttribute('href');
     const printed = await page.request.get(house.url + strip!);
     expect((await printed.body()).subarray(0, 5).toString()).to.equal('%PDF-');
+  });
+
+  it('says what the finish of a part is as it is coated, and how it looks', async () => {
+    await page.goto(`${house.url}/jobs/${jobId}/rebuild`);
+    const part = page.locator('.part').filter({ hasText: 'Front left shoes' });
+    await part.getByRole('button', { name: 'Coated', exact: true }).press('Enter');
+    await part.getByLabel('What it was coated with, and its lot').fill('Primer and black');
+    await part.getByLabel('Coats', { exact: true }).fill('many');
+    await part.getByText('Coats are counted: a whole number from 1 to 12, or nothing.').waitFor();
+    expect(await part.getByRole('button', { name: 'Coated', exact: true }).last().isDisabled()).to.equal(true);
+    await part.getByLabel('Coats', { exact: true }).fill('2');
+    await part.getByRole('button', { name: 'By brush' }).click();
+    await part.getByRole('button', { name: 'Satin' }).click();
+    await part.getByLabel('Colour').fill('Black');
+    await part.getByLabel('Batch, where others went with it').fill('Plates');
+    await part.getByRole('button', { name: 'Coated', exact: true }).last().click();
+    await part.getByText(/^Primer and black, Black, satin, by brush, 2 coats, batch Plates; cured in air from /).waitFor();
+    await part.getByRole('button', { name: 'How does the finish of the front left shoes look now?' }).press('Enter');
+    await part.getByRole('button', { name: 'Chipped' }).click();
+    expect(await part.getByRole('button', { name: 'Enter it' }).isDisabled(), 'where it is').to.equal(true);
+    await part.getByLabel('Where, and how much of it').fill('One spot at the rim');
+    await part.getByLabel('Where, and how much of it').press('Enter');
+    await part.getByText('One spot at the rim').waitFor();
+    await allSent(page);
+    if (process.env['DAUER_SHOT']) await page.screenshot({ path: process.env['DAUER_SHOT'] });
   });
 
   it('is left only once nothing invites to pull, by the keys alone', async () => {

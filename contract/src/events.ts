@@ -1,5 +1,6 @@
 import * as catalogue from '@dauer/core/catalogue';
 import * as ledger from '@dauer/core/ledger';
+import { toldRange } from '@dauer/core/quantity';
 import { z } from 'zod';
 import { BLEED_EVENTS } from './bleedEvents.ts';
 import { CARD_EVENTS } from './cardEvents.ts';
@@ -11,6 +12,8 @@ import { STRIP_EVENTS } from './stripEvents.ts';
 import { SUPPLY_EVENTS } from './supplyEvents.ts';
 import { TIMER_EVENTS } from './timerEvents.ts';
 import { corner, day, fluidClass, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
+
+const [TURN_FROM, TURN_TO] = toldRange('turn_further');
 
 /** A record's own fields are exactly those that the core knows, so the two cannot drift apart. */
 type Fields<T extends ledger.EventBase> = z.ZodType<T>;
@@ -101,7 +104,7 @@ const torqueSent = {
   ...{ slotId: id.nullable(), point: words(120).min(1), targetTyped: typed, typed, unit: unitId, wrench: words(80) },
   toTyped: typed.default(''),
   passes: z.number().int().min(1).max(4).default(1),
-  angleDeg: z.number().positive().max(720).nullable().default(null),
+  angleDeg: z.number().min(TURN_FROM).max(TURN_TO).nullable().default(null),
 };
 const bleedSent = {
   slotId: id,

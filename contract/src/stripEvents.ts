@@ -1,9 +1,15 @@
-/** What came off a unit and what became of it, kits laid out, and what holds wheels and units: the shapes of their events. */
+/** What came off a unit and what became of it, finishes, kits laid out, and what holds wheels and units: the shapes of their events. */
 import * as ledger from '@dauer/core/ledger';
+import { toldRange } from '@dauer/core/quantity';
 import { z } from 'zod';
 import { id, recordBase, sentBase, words } from './primitives.ts';
 
 const share = z.number().min(0).max(1);
+/** A figure that is told beside the gauging, by what it can be at all. */
+const figureOf = (what: Parameters<typeof toldRange>[0]) => {
+  const [from, to] = toldRange(what);
+  return z.number().min(from).max(to).nullable().default(null);
+};
 const hash = z.string().regex(/^[0-9a-f]{64}$/);
 const markFields = {
   slotId: id,
@@ -12,8 +18,8 @@ const markFields = {
   note: words(300).default(''),
   fate: z.enum(ledger.FATES),
   colour: words(40).default(''),
-  wireMm: z.number().positive().max(20).nullable().default(null),
-  freeMm: z.number().positive().max(500).nullable().default(null),
+  wireMm: figureOf('spring_wire'),
+  freeMm: figureOf('spring_free'),
   hash: hash.nullable().default(null),
 };
 const tellFields = { markId: id, kind: z.enum(ledger.STRIP_TELLS), note: words(300).default('') };
@@ -31,7 +37,7 @@ const kitFields = {
 const fastenerFields = {
   point: words(120).min(3),
   form: z.enum(ledger.FASTENER_FORMS),
-  count: z.number().int().min(1).max(24),
+  count: z.number().int().min(1).max(ledger.MOST_FASTENERS),
   thread: words(40).default(''),
   hand: z.enum(ledger.HANDS),
   seat: z.enum(ledger.SEATS).default('unknown'),
@@ -39,6 +45,15 @@ const fastenerFields = {
   oiled: z.boolean().default(false),
   note: words(300).default(''),
 };
+const coatFields = {
+  eventId: id,
+  way: z.enum(ledger.COAT_WAYS),
+  colour: words(60).default(''),
+  gloss: z.enum(ledger.GLOSSES).default('unknown'),
+  coats: z.number().int().min(1).max(ledger.MOST_COATS).nullable().default(null),
+  batch: words(60).default(''),
+};
+const lookFields = { eventId: id, state: z.enum(ledger.COAT_STATES), note: words(300).default('') };
 
 const mark = recordBase
   .extend({
@@ -57,7 +72,14 @@ const fastener = recordBase
   .extend({ ...fastenerFields, thread: z.string(), seat: z.enum(ledger.SEATS), key: z.string(), oiled: z.boolean(), note: z.string() })
   .meta({ id: 'FastenerFact' }) satisfies z.ZodType<ledger.FastenerFact>;
 
+const coat = recordBase
+  .extend({ ...coatFields, colour: z.string(), gloss: z.enum(ledger.GLOSSES), coats: z.number().nullable(), batch: z.string() })
+  .meta({ id: 'Coat' }) satisfies z.ZodType<ledger.Coat>;
+const look = recordBase.extend({ ...lookFields, note: z.string() }).meta({ id: 'CoatLook' }) satisfies z.ZodType<ledger.CoatLook>;
+
 export const STRIP_EVENTS = {
+  coats: { sent: sentBase.extend(coatFields), record: coat },
+  coatLooks: { sent: sentBase.extend(lookFields), record: look },
   stripMarks: { sent: sentBase.extend(markFields), record: mark },
   stripTells: { sent: sentBase.extend(tellFields), record: tell },
   kitCounts: { sent: sentBase.extend(kitFields), record: kit },

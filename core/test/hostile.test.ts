@@ -52,6 +52,13 @@ describe('a figure that cannot be', () => {
     expect(() => readTold('counter', '-1', 'km')).to.throw(DomainError, /less than nothing/);
     expect(() => readTold('torque', '0', 'Nm')).to.throw(DomainError, /more than nothing/);
     expect(() => readTold('torque', '9000', 'Nm')).to.throw(DomainError, /slip/);
+    for (const [what, typed] of [
+      ['spring_wire', '30'],
+      ['spring_free', '0.2'],
+      ['spring_free', '900'],
+    ] as const)
+      expect(() => readTold(what, typed, 'mm'), `${what} ${typed}`).to.throw(DomainError);
+    expect(() => readTold('turn_further', '900', 'deg')).to.throw(DomainError, /slip/);
     for (const typed of ['20', '2300', 'hot', '-5']) expect(() => readTold('boiling', typed, 'degC'), typed).to.throw(DomainError);
     expect(readTold('boiling', '446 °F', 'degC').canonical).to.be.closeTo(230, 0.01);
     for (const typed of ['-1', '21', 'wet', '3.5 %%', '%', '3 mm'])

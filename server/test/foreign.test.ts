@@ -124,6 +124,19 @@ describe('what is told of one vehicle', function () {
     return (await run())!.id;
   };
 
+  /** The record that pads which lie on the bench were coated. */
+  const coatedAt = async (at: Booked): Promise<string> => {
+    const slotId = at.slot('pads', 'FR');
+    const events = async () => (await shop.technician.file(at.jobId)).partEvents;
+    const partId = (await events()).find((e) => e.slotId === slotId)!.partId;
+    const had = (await events()).find((e) => e.partId === partId && e.kind === 'coated');
+    if (had) return had.id;
+    const tell = (body: object) =>
+      shop.technician.event<'partEvents'>(at.jobId, 'part-events', { partId, note: '', lot: null, lineOn: false, ...body } as never);
+    await tell({ kind: 'removed', slotId });
+    return (await tell({ kind: 'coated', slotId: null, lot: 'Black' })).body.record.id;
+  };
+
   /** An event of a family as it would be taken, of the vehicle of its job. */
   const bodyOf = async (family: EventFamily): Promise<Record<string, unknown>> => {
     const slotId = mine.slot('rotor', 'FL');
@@ -181,6 +194,8 @@ describe('what is told of one vehicle', function () {
       },
       // The one that was just parked.
       takeOvers: async () => ({ parkingId: (await shop.technician.file(mine.jobId)).parkings[0]!.id }),
+      coats: async () => ({ eventId: await coatedAt(mine), way: 'spray' }),
+      coatLooks: async () => ({ eventId: await coatedAt(mine), state: 'sound' }),
       stripMarks: () => ({ ...MARK, slotId }),
       stripTells: async () => ({ markId: await own('strip-marks', { ...MARK, slotId }), kind: 'in' }),
       kitCounts: async () => ({

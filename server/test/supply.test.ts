@@ -166,6 +166,8 @@ describe('orders, send-outs and lots', function () {
   it('what is sent out comes back counted and looked at, or does not go on', async () => {
     const at = car.slot('rotor', 'FR');
     const partId = (await shop.technician.file(car.jobId)).partEvents.find((e) => e.slotId === at)!.partId;
+    // What is coated goes on again: it is not renewed after all.
+    await post('decisions', { slotId: at, partId: null, option: 'use_again', reason: '', reviewOn: null });
     await takeOff(shop.technician, car, car.slot('caliper', 'FR'), at);
     const box = {
       ...{ supplierId: SUPPLIER.id, supplier: SUPPLIER.name, batch: 'Monday', partId, slotId: at, process: 'powder', size: '' },

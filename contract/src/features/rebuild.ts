@@ -60,6 +60,8 @@ export const rebuild = {
   takeOverJob: eventEndpoint('rebuild', EVENTS.takeOvers, 'take-overs', 'Takes a parked job over, having read how it was left'),
   markStrip: eventEndpoint('rebuild', EVENTS.stripMarks, 'strip-marks', 'Marks what came off a unit at its place on its drawing'),
   tellStrip: eventEndpoint('rebuild', EVENTS.stripTells, 'strip-tells', 'Tells what became of a piece that came off'),
+  describeCoat: eventEndpoint('rebuild', EVENTS.coats, 'coats', 'Says what the finish of a part is, beside the record that it was coated'),
+  lookAtCoat: eventEndpoint('rebuild', EVENTS.coatLooks, 'coat-looks', 'Says how a finish looks when its part is seen again'),
   countKit: eventEndpoint('rebuild', EVENTS.kitCounts, 'kit-counts', 'Counts a kit that was laid out'),
   recordFastener: eventEndpoint('rebuild', EVENTS.fastenerFacts, 'fastener-facts', 'Records what holds a wheel or a unit, and its hand'),
   pinNote: eventEndpoint(

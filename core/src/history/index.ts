@@ -20,5 +20,5 @@ export { type Stray, strayRecords } from './strays.ts';
 export { moveTo, swapSides } from './swapSides.ts';
 export { lastPartIn, LEAVES, partHere, partIn, whereabouts } from './whereabouts.ts';
 export { workedBefore, type WorkedBefore } from './workedBefore.ts';
-export { shapeOf } from './lineShapes.ts';
+export { shapeOf, shapesOf } from './lineShapes.ts';
 export { fastenerOf } from './fasteners.ts';

@@ -54,6 +54,8 @@ import { sendOuts } from './families/sendOuts.ts';
 import { setMoves } from './families/setMoves.ts';
 import { shopNotes } from './families/shopNotes.ts';
 import { stripMarks } from './families/stripMarks.ts';
+import { coatLooks } from './families/coatLooks.ts';
+import { coats } from './families/coats.ts';
 import { stripTells } from './families/stripTells.ts';
 import { sets } from './families/sets.ts';
 import { takeBacks } from './families/takeBacks.ts';
@@ -117,6 +119,8 @@ const FAMILIES = {
   takeOvers,
   stripMarks,
   stripTells,
+  coats,
+  coatLooks,
   kitCounts,
   fastenerFacts,
   shopNotes,

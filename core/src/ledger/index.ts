@@ -49,6 +49,8 @@ export { LOT_KINDS, type LotKind, type LotVersion, STOCK_MOVES, type StockMove, 
 export { CHOICE_WAYS, type ChoiceWay, type OwnerChoice } from './families/ownerChoices.ts';
 export { type Parking, type Standing, STANDINGS } from './families/parkings.ts';
 export { FATES, type Fate, type StripMark } from './families/stripMarks.ts';
+export { type Coat, COAT_WAYS, type CoatWay, type Gloss, GLOSSES, MOST_COATS } from './families/coats.ts';
+export { COAT_STATES, type CoatLook, type CoatState } from './families/coatLooks.ts';
 export { STRIP_TELLS, type StripTell, type StripTellKind } from './families/stripTells.ts';
 export type { KitCount, KitPiece } from './families/kitCounts.ts';
 export {
@@ -58,6 +60,7 @@ export {
   type FastenerSeat,
   type Hand,
   HANDS,
+  MOST_FASTENERS,
   SEATS,
 } from './families/fastenerFacts.ts';
 export { type NoteArrow, type Pin, PINS, type ShopNote } from './families/shopNotes.ts';

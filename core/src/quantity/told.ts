@@ -27,11 +27,20 @@ const TOLD = {
   part_heat: { kind: 'temperature', name: 'A part', from: -20, to: 600, less: 'is not so cold', more: '600 °C' },
   water: { kind: 'ratio', name: 'Water', from: 0, to: 20, less: 'is not less than nothing', more: '20 %', sign: '%' },
   months: { kind: 'ratio', name: 'An interval', from: 1, to: 240, less: 'is a month at least', more: '240 months' },
+  spring_wire: { kind: 'length', name: 'Wire of a spring', from: 0.1, to: 20, less: 'is more than nothing', more: '20 mm' },
+  spring_free: { kind: 'length', name: 'A spring', from: 1, to: 500, less: 'is a millimetre long at least', more: '500 mm' },
+  turn_further: { kind: 'angle', name: 'A turn further', from: 1, to: 720, less: 'is a degree at least', more: 'two turns' },
   bled: { kind: 'volume', name: 'A volume', from: 0.05, to: 10_000, less: 'is more than nothing', more: '10 L at one bleeder' },
 } as const satisfies Record<
   string,
   { kind: QuantityKind; name: string; from: number; to: number; less: string; more: string; sign?: string }
 >;
+
+/** What such a figure can be at all, canonical unit: from, to. */
+export function toldRange(what: keyof typeof TOLD): readonly [from: number, to: number] {
+  const { from, to } = TOLD[what];
+  return [from, to];
+}
 
 /**
  * Reads a counter, a torque, what was bled, or what was measured of a fluid, as typed. Water may carry its “%”, as a tester sends it.

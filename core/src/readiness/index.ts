@@ -31,6 +31,7 @@ export { isCharged, letsGo } from './storedEnergy.ts';
 export { whyNotTakenBack } from './takenBack.ts';
 export { stripOf, stripPattern, type StripPattern, type StripPiece, type StripState, whyNotMarked, whyNotStripTold } from './strip.ts';
 export { handedPoint, whyNotFastened } from './fasteners.ts';
+export { finishOf, type FinishState, whyNotFinished, whyNotLookedAt } from './finishes.ts';
 export { kitOf, type KitState, whyNotCounted } from './kit.ts';
 export { isFirstTime, isKnownHere } from './firstTime.ts';
 export { notesAt, type NotePlace, type PinnedNote, typeOf, whyNotNoted, whyNotPinned } from './notes.ts';

@@ -119,6 +119,7 @@ export {
   unlikeWords,
   unlookedWords,
 } from './en/supply.ts';
+export { COAT_STATE_NAME, COAT_WAY_NAME, FINISH_FIELD, finishWords, GLOSS_NAME } from './en/finishes.ts';
 export { CAMERA, FATE_NAME, KIT, KIT_FIELD, STRIP, STRIP_FIELD, STRIP_REFUSED, STRIP_TELL_NAME } from './en/strip.ts';
 export { NOTE, PIN_NAME } from './en/notes.ts';
 export { FASTENER_FIELD, FASTENER_FORM_NAME, fastenerWords, HAND_NAME, SEAT_NAME, TORQUE_FIELD, UNDO } from './en/fasteners.ts';

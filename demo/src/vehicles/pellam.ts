@@ -71,7 +71,7 @@ export function pellam(story: Story, rack: Rack): void {
     attendedMinutes: 160,
   });
   // Both front drums are painted outside: the left one is away, the right one is still to go into its box.
-  for (const corner of FRONT) now.later(story.ago(6)).part(car.slot('drum', corner), 'removed', '');
+  for (const [i, corner] of FRONT.entries()) now.later(story.ago(6, i)).part(car.slot('drum', corner), 'removed', '');
   now.later(story.ago(5)).part(car.slot('drum', 'FL'), 'sent', 'painted outside, back in a week');
   const wedge = car.slot('expander', 'FR');
   const run = now.later(story.ago(1)).card(wedge, 'used');

@@ -4,6 +4,7 @@ import { placeName, slotById } from '@dauer/core/layout';
 import {
   type CardRun,
   type CardTellKind,
+  type CoatState,
   familyOf,
   type JobRecords,
   type JointEventKind,
@@ -17,6 +18,7 @@ import {
 import { upperFirst } from '@dauer/core/quantity';
 import {
   CARD_TELL_NAME,
+  COAT_STATE_NAME,
   JOINT_WORD,
   ORDER_STEP_NAME,
   ORDER_THING_NAME,
@@ -59,6 +61,7 @@ export function aboutEvent(records: Known, waiting: readonly PendingEvent[], fam
     ladderTries: () => ladderRung(text('ladderId'), text('rungId'))?.name ?? kind,
     timers: () => PROCESSES[text('process') as ProcessId]?.name ?? kind,
     timerSteps: () => [TIMER_STEP_NAME[text('kind') as TimerStepKind] ?? kind, text('typed')].filter(Boolean).join(' '),
+    coatLooks: () => `Finish ${(COAT_STATE_NAME[text('state') as CoatState] ?? '').toLowerCase()}`,
     parkings: () => PARKED.title,
     orderLines: () => `Ordered: ${text('name')}`,
     orderSteps: () => upperFirst(ORDER_STEP_NAME[text('kind') as OrderStepKind] ?? kind),

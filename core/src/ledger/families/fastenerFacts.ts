@@ -9,6 +9,9 @@ export type FastenerSeat = (typeof SEATS)[number];
 export const HANDS = ['right', 'left', 'unknown'] as const;
 export type Hand = (typeof HANDS)[number];
 
+/** Nuts or bolts that one wheel or unit may be held by, at the most. */
+export const MOST_FASTENERS = 24;
+
 /** What holds a wheel or a unit, as it was seen: of the vehicle, and newer replaces older. Source: handbook 58, A05 and D04. */
 export interface FastenerFact extends JobEvent {
   /** The fastener, by its stored name. */

@@ -19,7 +19,7 @@ export const timerSteps: FamilyDescriptor<TimerStep, Pick<TimerStep, 'typed'>> =
   ...PLAIN,
   label: 'clock of a process, told of',
   subjects: ['record'],
-  readWith: 'job',
+  readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
   dropsWhenVoid: () => true,

@@ -21,7 +21,7 @@ export const timers: FamilyDescriptor<Timer> = {
   ...PLAIN,
   label: 'clock of a process',
   subjects: ['slot'],
-  readWith: 'job',
+  readWith: 'vehicle',
   release: 'frozen',
   late: 'late',
   dropsWhenVoid: () => true,

@@ -108,7 +108,6 @@ export const TORQUE_FIELD = {
     [passes !== undefined && passes > 1 ? `in ${passes} passes` : '', angleDeg ? `and ${angleDeg}° further` : '']
       .filter(Boolean)
       .join(', '),
-  wrongAngle: 'Between 1 and 720 degrees.',
 } as const;
 
 /** Why a fastener is not put on record. */

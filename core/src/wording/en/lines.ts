@@ -29,6 +29,9 @@ export const LINE = {
   cut: (mm: number): string => `Cut to ${fixed(mm, 0)} mm`,
   strip: (cut: string, sheet: number, of: number): string =>
     `Cut ${cut} mm. Sheet ${sheet} of ${of}, true size: print without scaling, and check that ten marks of the rule are 100 mm.`,
+  before: 'As it was measured before',
+  differs: (mm: number): string =>
+    Math.abs(mm) < 0.5 ? 'as now' : `${fixed(Math.abs(mm), 0)} mm ${mm > 0 ? 'longer' : 'shorter'} than now`,
   unlike: 'The flares of its ends differ: each end to the union that it is made for.',
   notYet: 'Not measured yet. A line is measured and drawn before the old one is bent.',
 };

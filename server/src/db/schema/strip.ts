@@ -1,9 +1,9 @@
 /** What came off units and what became of it, kits laid out, what holds wheels and units, and notes of the shop. */
-import type { FastenerFact, KitCount, NoteTell, ShopNote, StripMark, StripTell } from '@dauer/core/ledger';
+import type { Coat, CoatLook, FastenerFact, KitCount, NoteTell, ShopNote, StripMark, StripTell } from '@dauer/core/ledger';
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { cardRuns } from './cards.ts';
 import { vehicle } from './entities.ts';
-import { event } from './events.ts';
+import { event, partEvents } from './events.ts';
 
 export const stripMarks = pgTable(
   'strip_mark',
@@ -33,6 +33,33 @@ export const stripTells = pgTable(
     note: text().notNull(),
   },
   (t) => [index().on(t.jobId), index().on(t.markId)],
+);
+export const coats = pgTable(
+  'coat',
+  {
+    ...event(),
+    eventId: uuid()
+      .notNull()
+      .references(() => partEvents.id),
+    way: text().$type<Coat['way']>().notNull(),
+    colour: text().notNull(),
+    gloss: text().$type<Coat['gloss']>().notNull(),
+    coats: integer(),
+    batch: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.eventId)],
+);
+export const coatLooks = pgTable(
+  'coat_look',
+  {
+    ...event(),
+    eventId: uuid()
+      .notNull()
+      .references(() => partEvents.id),
+    state: text().$type<CoatLook['state']>().notNull(),
+    note: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.eventId)],
 );
 export const kitCounts = pgTable(
   'kit_count',

@@ -6,6 +6,8 @@ import {
   whyNotBegun,
   whyNotCounted,
   whyNotFastened,
+  whyNotFinished,
+  whyNotLookedAt,
   whyNotMarked,
   whyNotNoted,
   whyNotParked,
@@ -161,6 +163,14 @@ export const rebuildHandlers = {
     const records = await readJobFile(db, params.jobId);
     if (records.stripTells.some((t) => t.id === body.id)) return;
     const why = whyNotStripTold(openHistory(records), body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  describeCoat: eventHandler('coats', async (body, { db, params }) => {
+    const why = whyNotFinished(openHistory(await readJobFile(db, params.jobId)), body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  lookAtCoat: eventHandler('coatLooks', async (body, { db, params }) => {
+    const why = whyNotLookedAt(openHistory(await readJobFile(db, params.jobId)), body);
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),
   countKit: eventHandler('kitCounts', async (body, { db, params }) => {

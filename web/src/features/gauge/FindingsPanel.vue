@@ -6,6 +6,7 @@ import { type Component, FINDING_VERDICT } from '@dauer/core/judging';
 import type { Finding } from '@dauer/core/ledger';
 import { computed, ref } from 'vue';
 import { useOpenJob } from '../../job/openJob.ts';
+import FinishRow from '../../job/FinishRow.vue';
 import PictureRow from '../../job/PictureRow.vue';
 import RedactDialog from '../../job/RedactDialog.vue';
 import { useSession } from '../../app/session.ts';
@@ -18,6 +19,8 @@ const props = defineProps<{ component: Component }>();
 const job = useOpenJob();
 const session = useSession();
 const black = ref<Finding | null>(null);
+/** What sits here, or came out of here and lies on the bench. */
+const partId = computed(() => props.component.part?.id ?? props.component.bench);
 const writable = computed(() => job.writable && (!props.component.empty || props.component.bench !== null));
 function about(f: Finding): string {
   const cause = causeMissing(f.code, false) ? 'its cause is asked for; ' : '';
@@ -57,6 +60,7 @@ function where(f: Finding): string {
     <p v-else class="second empty">
       Nothing has been said of this part yet. A part that nobody looked at is not good: it is not looked at.
     </p>
+    <FinishRow v-if="partId" :slot-of="component.slot" :part-id="partId" :writable="job.writable" />
     <FindingForm v-if="writable" :key="component.slot.id" :component="component" />
     <RedactDialog v-if="black" :corrects="black.id" field="words" :text="black.words" @close="black = null" />
   </div>

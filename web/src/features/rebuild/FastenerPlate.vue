@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fastenerOf } from '@dauer/core/history';
-import { FASTENER_FORMS, type FastenerForm, type FastenerSeat, type Hand, HANDS, SEATS } from '@dauer/core/ledger';
+import { FASTENER_FORMS, type FastenerForm, type FastenerSeat, type Hand, HANDS, MOST_FASTENERS, SEATS } from '@dauer/core/ledger';
 import { FASTENER_FIELD, FASTENER_FORM_NAME, fastenerWords, HAND_NAME, SEAT_NAME, UNDO } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../../fittings/ChoiceRow.vue';
@@ -24,8 +24,7 @@ function begin(): void {
   [thread.value, key.value, oiled.value] = [f?.thread ?? '', f?.key ?? '', f?.oiled ?? false];
   open.value = true;
 }
-const LARGEST = 24;
-const wrong = computed(() => !/^\d{1,2}$/.test(count.value.trim()) || Number(count.value) < 1 || Number(count.value) > LARGEST);
+const wrong = computed(() => !/^\d{1,2}$/.test(count.value.trim()) || Number(count.value) < 1 || Number(count.value) > MOST_FASTENERS);
 function keep(): void {
   if (wrong.value || hand.value === null) return;
   job.add('fastenerFacts', {

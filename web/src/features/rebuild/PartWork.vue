@@ -31,6 +31,8 @@ import LadderPanel from './LadderPanel.vue';
 import LinePanel from './line/LinePanel.vue';
 import OrderOfWork from './OrderOfWork.vue';
 import StripFold from './strip/StripFold.vue';
+import { type CoatSaid, saysFinish } from './coatSaid.ts';
+import FinishRow from '../../job/FinishRow.vue';
 import StepWords from './StepWords.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import DayField from '../../fittings/DayField.vue';
@@ -128,11 +130,12 @@ function openJoints(): void {
   for (const j of lines.value)
     job.add('jointEvents', { connectionId: j.connection.id, slotId: j.slot.id, kind: 'opened', seal: null, note: '' });
 }
-function log(kind: PartEventKind, said = '', lot: string | null = null, lineOn = false): void {
-  if (!lastPart.value) return;
+function log(kind: PartEventKind, said = '', lot: string | null = null, lineOn = false): string | null {
+  if (!lastPart.value) return null;
   const slotId = kind === 'fitted' || kind === 'removed' ? props.component.slot.id : null;
-  job.add('partEvents', { partId: lastPart.value.id, kind, slotId, note: said, lot, lineOn, temporary: false, part: null });
+  const id = job.add('partEvents', { partId: lastPart.value.id, kind, slotId, note: said, lot, lineOn, temporary: false, part: null });
   step.value = null;
+  return id;
 }
 function takeOff(): void {
   job.together(`${placeName(props.component.slot)}: ${PART_EVENT.removed}`, () => {
@@ -154,13 +157,15 @@ function press(kind: PartEventKind): void {
   if (isTold(kind)) step.value = kind;
   else log(kind);
 }
-function tell(said: string, lot: LotTaken | null): void {
+function tell(said: string, lot: LotTaken | null, finish: CoatSaid | null): void {
+  const coat = finish && saysFinish(finish) ? finish : null;
   const kind = step.value;
   const partId = lastPart.value?.id ?? null;
-  if (kind && lot)
+  if (kind && (lot || coat))
     job.together(`${placeName(props.component.slot)}: ${PART_EVENT[kind]}`, () => {
-      log(kind, '', said);
-      job.add('lotUses', { lotId: lot.lotId, slotId: props.component.slot.id, partId, reason: lot.reason.trim() });
+      const eventId = log(kind, '', said);
+      if (coat && eventId) job.add('coats', { eventId, ...coat });
+      if (lot) job.add('lotUses', { lotId: lot.lotId, slotId: props.component.slot.id, partId, reason: lot.reason.trim() });
     });
   else if (kind && asksLot(kind)) log(kind, '', said);
   else if (kind) log(kind, said);
@@ -292,6 +297,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     <LadderPanel :component="component" :writable="writable" />
     <StripFold v-if="!bare && canBeOff(component.slot.kind)" :slot-of="component.slot" :writable="writable" />
     <OrderOfWork v-if="component.decision && !done && !bare" :slot-of="component.slot" :option="component.decision.option" />
+    <FinishRow v-if="lastPart" :slot-of="component.slot" :part-id="lastPart.id" :writable="writable" />
     <ul v-if="life.length > 0" class="life small">
       <li v-for="e in life" :key="e.id">
         {{ saidOf(e) }}

@@ -35,9 +35,8 @@ const held = computed(() => {
   const { fastener } = props.point;
   return fastener.of === 'wheel' || fastener.kind === 'hub';
 });
-const MOST_DEGREES = 720;
-const angleDeg = computed(() => (angle.value.trim() === '' ? null : Number(angle.value.trim().replace(',', '.'))));
-const wrongAngle = computed(() => angleDeg.value !== null && !(angleDeg.value > 0 && angleDeg.value <= MOST_DEGREES));
+const further = (): number | null => (angle.value.trim() === '' ? null : readTold('turn_further', angle.value, 'deg').canonical);
+const wrongAngle = computed(() => refusalOf(further));
 /** Once somebody has tried, the words under a field follow what stands in it. */
 const tried = ref(false);
 const check = (text: string): string => (tried.value ? refusalOf(() => readTold('torque', text, 'Nm')) : '');
@@ -47,7 +46,7 @@ const problems = computed(() => ({
   target: target.value.trim() === '' && !needsTarget.value ? '' : check(target.value),
   value: check(value.value),
   to: to.value.trim() === '' ? '' : check(to.value),
-  angle: wrongAngle.value ? TORQUE_FIELD.wrongAngle : '',
+  angle: wrongAngle.value,
 }));
 /** What is usual where no book is at hand. */
 const usual = computed(() => {
@@ -72,7 +71,7 @@ function log(): void {
     point: props.point.point,
     targetTyped: target.value,
     typed: value.value,
-    ...{ toTyped: to.value.trim(), passes: Number(passes.value), angleDeg: angleDeg.value },
+    ...{ toTyped: to.value.trim(), passes: Number(passes.value), angleDeg: further() },
     unit: 'Nm',
     wrench: [wrench.value.trim(), adapted.value].filter(Boolean).join(', '),
   });

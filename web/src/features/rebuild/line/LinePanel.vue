@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LINE_PDF } from '@dauer/contract';
-import { shapeOf } from '@dauer/core/history';
+import { shapesOf } from '@dauer/core/history';
 import { connectionAt, placeName, type Slot, slotById } from '@dauer/core/layout';
 import type { LineShape } from '@dauer/core/ledger';
 import { cutOfShape } from '@dauer/core/metrology';
@@ -17,7 +17,15 @@ const props = defineProps<{ slotOf: Slot; writable: boolean }>();
 const job = useOpenJob();
 const measuring = ref(false);
 const shown = ref(false);
-const shape = computed(() => shapeOf(job.history, props.slotOf.id));
+const shapes = computed(() => shapesOf(job.history, props.slotOf.id));
+const shape = computed(() => shapes.value.at(-1) ?? null);
+/** How it was measured before, the newest first: what does not agree is measured once more. */
+const before = computed(() =>
+  shapes.value
+    .slice(0, -1)
+    .reverse()
+    .map((s) => ({ s, cut: cutOfShape(s) })),
+);
 const cut = computed(() => (shape.value ? cutOfShape(shape.value) : null));
 const pdf = computed(() => LINE_PDF.path.replace(':jobId', job.records.job.id).replace(':connectionId', props.slotOf.id));
 const ends = computed((): readonly [string, string] => {
@@ -75,6 +83,15 @@ async function shut(): Promise<void> {
         }}).{{ shape.note ? ` ${shape.note}` : '' }}
       </p>
       <LineMarks :cut="cut" bare />
+      <ul v-if="before.length > 0" class="before small" :aria-label="LINE.before">
+        <li class="second">{{ LINE.before }}</li>
+        <li v-for="b in before" :key="b.s.id">
+          <b>{{ LINE.cut(b.cut.cutMm) }}</b>
+          {{ LINE.differs(b.cut.cutMm - cut.cutMm) }}
+          <span class="second">{{ MEASURED_BY_NAME[b.s.by] }}; {{ job.by(b.s) }}, {{ dayText(b.s.happenedAt) }}</span>
+          {{ b.s.note }}
+        </li>
+      </ul>
     </template>
   </div>
 </template>
@@ -90,5 +107,12 @@ async function shut(): Promise<void> {
   flex-wrap: wrap;
   gap: var(--space-1) var(--space-3);
   align-items: baseline;
+}
+.before {
+  list-style: none;
+  padding: 0;
+}
+.before li {
+  padding: var(--space-1) 0;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Slot } from '@dauer/core/layout';
 import { FATES, type Fate } from '@dauer/core/ledger';
-import { parseQuantity } from '@dauer/core/quantity';
+import { readTold } from '@dauer/core/quantity';
 import { FATE_NAME, STRIP_FIELD } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import ChoiceRow from '../../../fittings/ChoiceRow.vue';
@@ -28,12 +28,17 @@ const [what, note, colour, wire, free] = [ref(''), ref(''), ref(''), ref(''), re
 const fate = ref<Fate>(props.tray ? 'unknown' : 'back');
 const spring = ref(false);
 const hash = ref<string | null>(null);
-const length = (text: string): number | null => (text.trim() === '' ? null : parseQuantity(text, 'length', 'mm').canonical);
-const wrong = (text: string): string => (text.trim() === '' ? '' : refusalOf(() => length(text)));
-const able = computed(() => what.value.trim().length >= 2 && (!spring.value || (wrong(wire.value) === '' && wrong(free.value) === '')));
+type Figure = 'spring_wire' | 'spring_free';
+const length = (of: Figure, text: string): number | null => (text.trim() === '' ? null : readTold(of, text, 'mm').canonical);
+const wrong = (of: Figure, text: string): string => (text.trim() === '' ? '' : refusalOf(() => length(of, text)));
+const wrongWire = computed(() => wrong('spring_wire', wire.value));
+const wrongFree = computed(() => wrong('spring_free', free.value));
+const able = computed(() => what.value.trim().length >= 2 && (!spring.value || (wrongWire.value === '' && wrongFree.value === '')));
 function say(): void {
   if (!able.value) return;
-  const of = spring.value ? { colour: colour.value.trim(), wireMm: length(wire.value), freeMm: length(free.value) } : null;
+  const of = spring.value
+    ? { colour: colour.value.trim(), wireMm: length('spring_wire', wire.value), freeMm: length('spring_free', free.value) }
+    : null;
   emit('mark', {
     ...{ what: what.value.trim(), note: note.value.trim(), fate: fate.value, hash: hash.value },
     ...(of ?? { colour: '', wireMm: null, freeMm: null }),
@@ -49,8 +54,8 @@ function say(): void {
     <v-checkbox v-model="spring" :label="STRIP_FIELD.spring" />
     <div v-if="spring" class="three">
       <v-text-field v-model="colour" :label="STRIP_FIELD.colour" maxlength="40" />
-      <v-text-field v-model="wire" :label="STRIP_FIELD.wire" inputmode="decimal" :error-messages="wrong(wire)" />
-      <v-text-field v-model="free" :label="STRIP_FIELD.free" inputmode="decimal" :error-messages="wrong(free)" />
+      <v-text-field v-model="wire" :label="STRIP_FIELD.wire" inputmode="decimal" :error-messages="wrongWire" />
+      <v-text-field v-model="free" :label="STRIP_FIELD.free" inputmode="decimal" :error-messages="wrongFree" />
     </div>
     <PictureChoice v-model="hash" :slot-id="slotOf.id" />
     <div class="acts">
