@@ -1,11 +1,12 @@
 import { PROCESSES } from '../catalogue/processes.ts';
 import type { JobHistory } from './jobHistory.ts';
 
-/** Whether the last coat of a place cured by a clock that came to its end. */
-export function curedByClock(history: JobHistory, slotId: string, coatedAt: string): boolean {
+/** When the clock came to its end by which the last coat of a place cured, an instant; null where none did. */
+export function curedByClock(history: JobHistory, slotId: string, coatedAt: string): string | null {
   const { timers, timerSteps } = history.records;
-  const ended = new Set(history.active(timerSteps).flatMap((s) => (s.kind === 'ended' ? [s.timerId] : [])));
-  return history
+  const cures = history
     .active(timers)
-    .some((t) => t.slotId === slotId && PROCESSES[t.process].cures && t.happenedAt >= coatedAt && ended.has(t.id));
+    .filter((t) => t.slotId === slotId && PROCESSES[t.process].cures && t.happenedAt >= coatedAt)
+    .map((t) => t.id);
+  return history.active(timerSteps).find((s) => s.kind === 'ended' && cures.includes(s.timerId))?.happenedAt ?? null;
 }

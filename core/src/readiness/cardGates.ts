@@ -110,7 +110,9 @@ export function isHeld(facts: GateFacts, slot: Slot, gate: Gate): boolean {
     case 'cured':
       return !events.some(
         (e) =>
-          e.kind === 'coated' && e.happenedAt.slice(0, 10) > daysAfter(at, -CURES_DAYS) && !curedByClock(history, slot.id, e.happenedAt),
+          e.kind === 'coated' &&
+          e.happenedAt.slice(0, 10) > daysAfter(at, -CURES_DAYS) &&
+          curedByClock(history, slot.id, e.happenedAt) === null,
       );
     case 'arrived':
       return waitsForSupply(history, slot.id) === null;

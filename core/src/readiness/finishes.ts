@@ -1,5 +1,5 @@
 import { CURES_DAYS } from '../catalogue/lasting.ts';
-import { PROCESSES } from '../catalogue/processes.ts';
+import { curedByClock } from '../history/curing.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import type { CoatLook } from '../ledger/families/coatLooks.ts';
 import type { Coat } from '../ledger/families/coats.ts';
@@ -20,11 +20,10 @@ export interface FinishState {
   readonly asksLook: boolean;
 }
 
-function curedOn({ records, active }: JobHistory, { slotId, happenedAt }: PartEvent, part: readonly PartEvent[]): FinishState['cured'] {
-  const place = slotId ?? part.findLast((e) => e.slotId !== null)?.slotId ?? null;
-  const clocks = active(records.timers).filter((t) => t.slotId === place && PROCESSES[t.process].cures && t.happenedAt >= happenedAt);
-  const ended = active(records.timerSteps).find((s) => s.kind === 'ended' && clocks.some((t) => t.id === s.timerId));
-  return ended ? { by: 'clock', on: ended.happenedAt.slice(0, 10) } : { by: 'air', on: daysAfter(happenedAt, CURES_DAYS) };
+function curedOn(history: JobHistory, { slotId, happenedAt }: PartEvent, part: readonly PartEvent[]): FinishState['cured'] {
+  const place = slotId ?? part.findLast((e) => e.slotId !== null)?.slotId ?? '';
+  const ended = curedByClock(history, place, happenedAt);
+  return ended ? { by: 'clock', on: ended.slice(0, 10) } : { by: 'air', on: daysAfter(happenedAt, CURES_DAYS) };
 }
 
 /** The finish that a part was given last, as it stands; null where none is on record. Source: handbook 50, Coats; 55, cards 22 to 24. */
