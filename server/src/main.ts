@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
+import { inServer } from './place.ts';
 import { tlsFromEnvironment } from './platform/tls.ts';
 import { migrate, NewerBook, NoSession } from './db/migrate.ts';
 
@@ -36,7 +36,7 @@ const tls = tlsFromEnvironment();
 const app = await buildApp({
   databaseUrl,
   ...(tls ? { tls: tls.options } : {}),
-  webRoot: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+  webRoot: inServer('../web/dist'),
   log: true,
 });
 if (tls) tls.follow(app.server);

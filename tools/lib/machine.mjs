@@ -89,18 +89,22 @@ function newestIn(path) {
     .join('|');
 }
 
-/** Builds the web application where its sources changed since the last build. */
-export function ensureBuilt() {
-  const sources = ['web/src', 'web/index.html', 'web/vite.config.ts', 'core/src', 'contract/src', 'package-lock.json']
-    .map((p) => newestIn(join(ROOT, p)))
-    .join('|');
+/** Builds a room where what it is made of changed since its last build. */
+function ensureRoom(room, name, made) {
+  const sources = [...made, 'core/src', 'contract/src', 'package-lock.json'].map((p) => newestIn(join(ROOT, p))).join('|');
   const stamp = createHash('sha256').update(sources).digest('hex');
-  const mark = join(ROOT, 'web', 'dist', '.built');
+  const mark = join(ROOT, room, 'dist', '.built');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === stamp) return;
-  say('Building the web application …');
-  must('npm', ['run', 'build', '-w', 'web'], { cwd: ROOT });
+  say(`Building ${name} …`);
+  must('npm', ['run', 'build', '-w', room], { cwd: ROOT });
   mkdirSync(dirname(mark), { recursive: true });
   writeFileSync(mark, stamp);
+}
+
+/** Builds the server and the web application where their sources changed since the last build. */
+export function ensureBuilt() {
+  ensureRoom('server', 'the server', ['server/src', 'server/build.mjs', 'server/package.json']);
+  ensureRoom('web', 'the web application', ['web/src', 'web/index.html', 'web/vite.config.ts']);
 }
 
 /** Whether a port on loopback is free. */

@@ -98,9 +98,8 @@ export async function startServer({
 }) {
   if (!(await portFree(port)))
     throw new Stop(`Port ${port} is taken. Stop what uses it, or choose another: PORT=4690 npm run ${demo ? 'demo' : 'start'}`);
-  const main = join(ROOT, 'server/src/main.ts');
-  const watching = [join(ROOT, 'node_modules/tsx/dist/cli.mjs'), 'watch', '--clear-screen=false', main];
-  const own = childOf(watched ? watching : ['--import', 'tsx', main], {
+  const watching = [join(ROOT, 'node_modules/tsx/dist/cli.mjs'), 'watch', '--clear-screen=false', join(ROOT, 'server/src/main.ts')];
+  const own = childOf(watched ? watching : ['--enable-source-maps', join(ROOT, 'server/dist/main.js')], {
     home,
     log,
     env: {

@@ -1,4 +1,5 @@
 import { Worker } from 'node:worker_threads';
+import { BUILT, inServer } from '../place.ts';
 import { HttpProblem } from '../platform/problem.ts';
 import type { InputOf, ResultOf, Task } from './tasks.ts';
 
@@ -25,7 +26,7 @@ let count = 0;
 /** One thread, kept: the other core stays with the readings. */
 function thread(): Worker {
   if (worker) return worker;
-  const made = new Worker(new URL('./entry.mjs', import.meta.url), { resourceLimits: { maxOldGenerationSizeMb: 640 } });
+  const made = new Worker(inServer(BUILT ? 'dist/thread.js' : 'src/beside/entry.mjs'), { resourceLimits: { maxOldGenerationSizeMb: 640 } });
   made.unref();
   made.on('message', ({ id, done, failed }: { id: number; done?: unknown; failed?: string }) => {
     if (underWay?.id !== id) return;

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate as run } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import { inServer } from '../place.ts';
 import { applyRules } from './rules.ts';
 
-const FOLDER = fileURLToPath(new URL('../../migrations', import.meta.url));
+const FOLDER = inServer('migrations');
 /** Key of the lock under which one process at a time brings the schema up to date; any number nobody else uses. */
 const LOCK = 4680_0001;
 

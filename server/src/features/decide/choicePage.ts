@@ -1,13 +1,13 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import { offerTag } from '@dauer/core/estimate';
 import type { Offer, OfferRow, OfferWay } from '@dauer/core/ledger';
 import { majorOf, minorDigits } from '@dauer/core/quantity';
+import { inServer } from '../../place.ts';
 
-const read = (name: string): string => readFileSync(fileURLToPath(new URL(name, import.meta.url)), 'utf8');
+const read = (name: string): string => readFileSync(inServer(`src/features/decide/${name}`), 'utf8');
 /** What runs in the page and how it looks: written into it, and allowed by their hashes alone. */
-const [SCRIPT, STYLE] = [read('./choicePage.client.js'), read('./choicePage.css')];
+const [SCRIPT, STYLE] = [read('choicePage.client.js'), read('choicePage.css')];
 const hashOf = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
 
 /** Text as it stands in a page: nothing that somebody typed becomes part of it. */
