@@ -174,4 +174,37 @@ describe('what came off, and what the next one should know', function () {
     await allSent(page);
     expect(house.errors).to.deep.equal([]);
   });
+
+  it('closes one port by its name, joins no line while its plug is in, and seals on what its seat is made for', async () => {
+    const { id } = yard.layout.slots.find((s) => s.kind === 'master_cylinder')!;
+    await page.goto(`${house.url}/jobs/${jobId}/rebuild?pick=${id}`);
+    const joints = page.locator('.joints li');
+    const first = joints.filter({ hasText: /^\s*Master cylinder, end towards/ }).first();
+    await first.getByRole('button', { name: /^Opened/ }).click();
+    await page.getByRole('button', { name: 'put something in' }).click();
+    await page.getByRole('button', { name: 'Plug', exact: true }).click();
+    await page
+      .getByRole('group', { name: 'Which port' })
+      .getByRole('button', { name: /^Towards/ })
+      .first()
+      .click();
+    await first.getByText('Plug still in this port of the master cylinder. Take it out first.').waitFor();
+    const made = first.getByRole('button', { name: /^Made/ });
+    expect(await made.isDisabled()).to.equal(true);
+    await page.getByRole('button', { name: 'Taken out' }).click();
+    await first.getByRole('button', { name: /^What its port is/ }).click();
+    const form = first.getByRole('form', { name: /^What it seals on/ });
+    await form.getByRole('button', { name: 'Hollow' }).click();
+    await form.getByText('It takes a bubble flare.').waitFor();
+    await form.getByLabel('Thread').fill('M10 × 1');
+    await form.getByRole('button', { name: 'Keep it' }).click();
+    await first.getByText('M10 × 1, hollow: a bubble flare').waitFor();
+    await made.click();
+    const sealed = first.getByRole('group', { name: 'Sealed how' });
+    expect(await sealed.getByRole('button', { name: 'Banjo, new washers' }).isDisabled()).to.equal(true);
+    await sealed.getByRole('button', { name: 'Flare, dry' }).click();
+    await first.getByText(/made, not torqued, flare, dry/).waitFor();
+    await allSent(page);
+    expect(house.errors).to.deep.equal([]);
+  });
 });

@@ -11,7 +11,7 @@ import { PARKING_EVENTS } from './parkingEvents.ts';
 import { STRIP_EVENTS } from './stripEvents.ts';
 import { SUPPLY_EVENTS } from './supplyEvents.ts';
 import { TIMER_EVENTS } from './timerEvents.ts';
-import { corner, day, fluidClass, id, instant, name, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
+import { corner, day, fluidClass, id, instant, name, portId, recordBase, sentBase, sentDay, typed, unitId, words } from './primitives.ts';
 
 const [TURN_FROM, TURN_TO] = toldRange('turn_further');
 
@@ -174,6 +174,7 @@ const putInFields = {
   slotId: id,
   what: z.enum(['block', 'cap', 'plug', 'clamp', 'mask', 'tie', 'chock', 'board', 'made_safe', 'way_in', 'hung', 'other']),
   note: words(300),
+  port: portId.nullable().default(null),
 };
 
 export const readingSetRecord = recordBase.extend(setFields).meta({ id: 'ReadingSet' }) satisfies Fields<ledger.ReadingSet>;

@@ -30,6 +30,9 @@ export const corner = z.enum(CORNERS as [Corner, ...Corner[]]);
 export const axle = z.enum(LIMIT_AXLES);
 export const verdict = z.enum(['holds', 'watch', 'no_limit', 'not_gauged', 'cant_tell', 'past']);
 
+/** A port of a unit: the line that ends there, its bridge or what is plugged. */
+export const portId = z.union([id, z.enum(['bridge', 'plug'])]);
+
 /** What every event says of itself when it is sent. */
 export const sentBase = z.object({ id, happenedAt: instant, device: words(80), corrects: id.nullable().default(null) });
 /** What every recorded event carries. */

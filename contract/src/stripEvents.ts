@@ -2,7 +2,7 @@
 import * as ledger from '@dauer/core/ledger';
 import { toldRange } from '@dauer/core/quantity';
 import { z } from 'zod';
-import { id, recordBase, sentBase, words } from './primitives.ts';
+import { id, portId, recordBase, sentBase, words } from './primitives.ts';
 
 const share = z.number().min(0).max(1);
 /** A figure that is told beside the gauging, by what it can be at all. */
@@ -72,6 +72,17 @@ const fastener = recordBase
   .extend({ ...fastenerFields, thread: z.string(), seat: z.enum(ledger.SEATS), key: z.string(), oiled: z.boolean(), note: z.string() })
   .meta({ id: 'FastenerFact' }) satisfies z.ZodType<ledger.FastenerFact>;
 
+const portFields = {
+  slotId: id,
+  partId: id.nullable(),
+  port: portId,
+  seat: z.enum(ledger.PORT_SEATS),
+  thread: words(60).default(''),
+  lies: words(80).default(''),
+};
+const port = recordBase
+  .extend({ ...portFields, thread: z.string(), lies: z.string() })
+  .meta({ id: 'PortFact' }) satisfies z.ZodType<ledger.PortFact>;
 const coat = recordBase
   .extend({ ...coatFields, colour: z.string(), gloss: z.enum(ledger.GLOSSES), coats: z.number().nullable(), batch: z.string() })
   .meta({ id: 'Coat' }) satisfies z.ZodType<ledger.Coat>;
@@ -79,6 +90,7 @@ const look = recordBase.extend({ ...lookFields, note: z.string() }).meta({ id: '
 
 export const STRIP_EVENTS = {
   coats: { sent: sentBase.extend(coatFields), record: coat },
+  portFacts: { sent: sentBase.extend(portFields), record: port },
   coatLooks: { sent: sentBase.extend(lookFields), record: look },
   stripMarks: { sent: sentBase.extend(markFields), record: mark },
   stripTells: { sent: sentBase.extend(tellFields), record: tell },

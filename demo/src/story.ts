@@ -348,7 +348,7 @@ export class Telling {
     this.seats();
   }
   putIn(slot: Slot, what: PutInKind, note = ''): void {
-    this.add('putIns', { slotId: slot.id, what, note });
+    this.add('putIns', { slotId: slot.id, what, note, port: null });
   }
   /** What belongs here is off; something else is fitted for now. */
   fitForNow(slot: Slot, note: string, until: string): void {

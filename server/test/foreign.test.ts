@@ -62,6 +62,7 @@ describe('what is told of one vehicle', function () {
     foreign['partId'] = records.partEvents.find((e) => e.slotId === slotId)!.partId;
     foreign['otherId'] = foreign['partId'];
     foreign['connectionId'] = other.layout.connections.find((c) => c.kind === 'line')!.id;
+    foreign['port'] = foreign['connectionId'];
     foreign['setId'] = await stored('sets', {
       ...{
         slotId,
@@ -194,6 +195,10 @@ describe('what is told of one vehicle', function () {
       },
       // The one that was just parked.
       takeOvers: async () => ({ parkingId: (await shop.technician.file(mine.jobId)).parkings[0]!.id }),
+      portFacts: async () => {
+        const sits = (await shop.technician.file(mine.jobId)).partEvents.find((e) => e.slotId === line.to)?.partId ?? null;
+        return { slotId: line.to, partId: sits, port: line.id, seat: 'cone', thread: 'M10 x 1', lies: 'Inboard' };
+      },
       coats: async () => ({ eventId: await coatedAt(mine), way: 'spray' }),
       coatLooks: async () => ({ eventId: await coatedAt(mine), state: 'sound' }),
       stripMarks: () => ({ ...MARK, slotId }),
@@ -321,6 +326,8 @@ describe('what is told of one vehicle', function () {
       lotUses: ['lotId'],
       comebacks: ['repairedIn'],
       noteTells: ['noteId'],
+      putIns: ['port'],
+      portFacts: ['port'],
     };
     for (const family of Object.keys(EVENTS) as EventFamily[])
       for (const field of idsOf(family))

@@ -23,7 +23,7 @@ const ELSEWHERE: readonly EventList[] = [
   ...(['fluidSamples', 'pictures', 'partCorrections', 'voids', 'afterCares', 'afterPulls', 'amendments'] as const),
   ...(['partFacts', 'orderLooks', 'lotUses', 'bleedSessions', 'bleedSteps', 'exercises', 'beddingPlans', 'beddingStops'] as const),
   ...(['cardRuns', 'cardTells', 'ladderTries', 'lineShapes', 'timers', 'timerSteps', 'parkings', 'takeOvers'] as const),
-  ...(['stripMarks', 'stripTells', 'coats', 'coatLooks', 'kitCounts', 'fastenerFacts', 'shopNotes', 'noteTells'] as const),
+  ...(['stripMarks', 'stripTells', 'portFacts', 'coats', 'coatLooks', 'kitCounts', 'fastenerFacts', 'shopNotes', 'noteTells'] as const),
 ];
 
 describe('an outbox that an earlier program filled', function () {

@@ -21,6 +21,12 @@ export type RunningClock = z.infer<typeof runningClock>;
 
 export const rebuild = {
   recordTemporaryFitting: eventEndpoint('rebuild', EVENTS.putIns, 'put-ins', 'Enters something put in that must come out'),
+  describePort: eventEndpoint(
+    'rebuild',
+    EVENTS.portFacts,
+    'port-facts',
+    'Says what a port of a unit seals on, its thread and where it lies',
+  ),
   recordFittingRemoval: eventEndpoint('rebuild', EVENTS.takenOuts, 'taken-outs', 'Enters that it was taken out'),
   recordJointEvent: eventEndpoint('rebuild', EVENTS.jointEvents, 'joints', 'Records what happened to a joint'),
   planOperation: eventEndpoint('rebuild', EVENTS.operations, 'operations', 'Puts an operation on the list'),

@@ -31,6 +31,7 @@ import { ladderTries } from './families/ladderTries.ts';
 import { leavings } from './families/leavings.ts';
 import { leftItems } from './families/leftItems.ts';
 import { lineShapes } from './families/lineShapes.ts';
+import { portFacts } from './families/portFacts.ts';
 import { lotUses } from './families/lotUses.ts';
 import { noteTells } from './families/noteTells.ts';
 import { observations } from './families/observations.ts';
@@ -96,6 +97,7 @@ const FAMILIES = {
   cardTells,
   ladderTries,
   lineShapes,
+  portFacts,
   timers,
   timerSteps,
   torques,

@@ -35,6 +35,7 @@ export type { LadderTry } from './families/ladderTries.ts';
 export type { LotUse } from './families/lotUses.ts';
 export type { Leaving, LeavingHow } from './families/leavings.ts';
 export type { LeftItem } from './families/leftItems.ts';
+export { PORT_SEATS, type PortFact, type PortSeat } from './families/portFacts.ts';
 export { type Flare, FLARES, type LineEnd, type LineShape, type MeasuredStretch } from './families/lineShapes.ts';
 export type { Observation } from './families/observations.ts';
 export type { OperationEvent } from './families/operationEvents.ts';

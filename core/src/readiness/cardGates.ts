@@ -11,16 +11,15 @@ import { canBeOff } from '../layout/runs.ts';
 import { controlsOf } from '../layout/reach.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
-import type { PutIn } from '../ledger/families/putIns.ts';
 import { daysAfter } from '../quantity/calendar.ts';
 import { waitsForSupply } from '../supply/mayFit.ts';
 import { whyNotSealedIn } from './options.ts';
+import { type JointStatus, touchedJoints } from './joints.ts';
 import { boardOn, lockOf } from './pedalLock.ts';
+import { CAPS, openPorts } from './ports.ts';
 import { isCharged } from './storedEnergy.ts';
 import { type PlaceState, placeStates } from './unitState.ts';
 
-/** What keeps an open port shut for the time being. */
-export const CAPS: readonly PutIn['what'][] = ['cap', 'plug', 'clamp'];
 /** What is pressed through shoes: they stand behind the same drum. */
 const SHOES: readonly Slot['kind'][] = ['shoes', 'parking_shoes'];
 
@@ -65,13 +64,18 @@ function isBarred({ history, places }: GateFacts, slot: Slot): boolean {
   });
 }
 
-/** Whether what stands open round a place has a cap, a plug or a clamp on record. */
+/** Whether what stands open round a place has a cap, a plug or a clamp on record: every port of it, or the end of its line. */
 function isCapped({ history, places }: GateFacts, slot: Slot): boolean {
-  const { layout } = history.records;
-  const events = eventsAt(history, slot);
-  if (events.findLast((e) => e.kind === 'removed')?.lineOn) return true;
-  const here = new Set([slot.id, ...neighbours(layout, slot.id)]);
-  return places.some((p) => here.has(p.slot.id) && p.inside.some((i) => CAPS.includes(i.what)));
+  const { records } = history;
+  if (eventsAt(history, slot).findLast((e) => e.kind === 'removed')?.lineOn) return true;
+  const hasCap = (ids: readonly string[]): boolean =>
+    places.some((p) => ids.includes(p.slot.id) && p.inside.some((i) => CAPS.includes(i.what)));
+  const isHere = ({ joint, state }: JointStatus): boolean => joint.slot.id === slot.id && state === 'open';
+  if (!touchedJoints(records.layout, history.active(records.jointEvents)).some(isHere))
+    return hasCap([slot.id, ...neighbours(records.layout, slot.id)]);
+  return openPorts(history)
+    .filter(isHere)
+    .every(({ joint }) => hasCap([joint.towards.id]));
 }
 
 /** Work by which a piston that was stuck moves again. */

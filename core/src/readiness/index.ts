@@ -21,6 +21,7 @@ export { figureFault, figuresMissing, type ProofFigure } from './proofFigures.ts
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
 export { type LadderState, ladderState, type RungState, triedAt, whyNotTried } from './ladder.ts';
 export { optionsOf, whyNotHoned } from './options.ts';
+export { CAPS, portFact, portsOf, whyNotMade, whyNotPort, whyNotPutIn } from './ports.ts';
 export { parkedNow, parkGaps, whyNotParked, whyNotTakenOver } from './parked.ts';
 export { boardOn } from './pedalLock.ts';
 export { whyNotSettled } from './settling.ts';

@@ -6,9 +6,9 @@ import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { Parking } from '../ledger/families/parkings.ts';
 import { PARK_REFUSED } from '../wording/en/parking.ts';
 import type { ParkGap } from '../wording/reasons.ts';
-import { CAPS } from './cardGates.ts';
 import { touchedJoints } from './joints.ts';
 import { boardOn, lockOf } from './pedalLock.ts';
+import { openPorts } from './ports.ts';
 import { placeStates } from './unitState.ts';
 
 /** How a job was left that nobody has taken over since; null where none is parked. */
@@ -37,11 +37,7 @@ export function parkGaps(history: JobHistory): ParkGap[] {
   if (isStandalone(layout)) return bleeding;
   const places = placeStates(history, layout);
   const inside = (slotId: string) => places.find((p) => p.slot.id === slotId)?.inside ?? [];
-  const isCapped = (slotId: string): boolean => inside(slotId).some((p) => CAPS.includes(p.what));
   const open = touchedJoints(layout, history.active(records.jointEvents)).filter((j) => j.state === 'open');
-  const ports = new Map(
-    open.flatMap(({ joint }) => (isCapped(joint.slot.id) || isCapped(joint.connection.id) ? [] : [[joint.slot.id, joint.slot] as const])),
-  );
   const pulls = history.active(records.bleedPulls);
   const bleeders = layout.slots.filter((s) => pulls.findLast((p) => p.slotId === s.id)?.closed === false);
   const events = history.active(records.partEvents);
@@ -58,7 +54,7 @@ export function parkGaps(history: JobHistory): ParkGap[] {
   });
   return [
     ...bleeding,
-    ...[...ports.values()].map((slot): ParkGap => ({ kind: 'port', slot })),
+    ...openPorts(history).map(({ joint }): ParkGap => ({ kind: 'port', slot: joint.slot, port: joint.connection.id, joint: joint.name })),
     ...bleeders.map((slot): ParkGap => ({ kind: 'bleeder', slot })),
     ...hanging.map((slot): ParkGap => ({ kind: 'hangs', slot })),
     ...bare.map((control): ParkGap => ({ kind: 'board', control })),

@@ -72,6 +72,8 @@ export { FLARE_NAME, LINE, MEASURED_BY_NAME } from './en/lines.ts';
 export { GAP_CLOSED, PARK_FIELD, PARK_REFUSED, PARKED, parkGapWords, STANDING_NAME } from './en/parking.ts';
 export { PHASE_WORD } from './en/phases.ts';
 export { PUT_IN_NAME } from './en/places.ts';
+export { portName, PORTS, portWords, PORT_SEAT_NAME, PORT_SEAT_TAKES } from './en/ports.ts';
+export type { Port } from './reasons.ts';
 export { LEAVES, PROOF_REFUSAL } from './en/prove.ts';
 export { lotWords, PART_EVENT } from './en/sheet.ts';
 export { STILL_FREE, workedBy } from './en/readiness.ts';

@@ -16,9 +16,15 @@ export type PlaceCause =
   | { readonly kind: 'joint_open'; readonly joint: string }
   | { readonly kind: 'inside'; readonly what: PutInKind };
 
+/** A port of a unit: where a line ends in it, its bridge, or what is plugged. */
+export type Port =
+  | { readonly id: string; readonly kind: 'line'; readonly slot: Slot; readonly towards: Slot }
+  | { readonly id: string; readonly kind: 'bridge' | 'plug'; readonly slot: Slot };
+
 /** What keeps a vehicle from being left for longer than a night. */
 export type ParkGap =
-  | { readonly kind: 'port' | 'bleeder' | 'hangs'; readonly slot: Slot }
+  | { readonly kind: 'port'; readonly slot: Slot; readonly port: string; readonly joint: string }
+  | { readonly kind: 'bleeder' | 'hangs'; readonly slot: Slot }
   | { readonly kind: 'bleeding' }
   | { readonly kind: 'board'; readonly control: Pick<Control, 'name' | 'slotId' | 'kind'> };
 

@@ -2,9 +2,9 @@
 import { controlsOf, isInboard } from '@dauer/core/layout';
 import { millisecondsInHour } from '@dauer/core/quantity';
 import type { PutIn, PutInKind } from '@dauer/core/ledger';
-import { CLAMP_HOURS, type PlaceState } from '@dauer/core/readiness';
+import { CAPS, CLAMP_HOURS, type PlaceState, portsOf } from '@dauer/core/readiness';
 import { takenOutRefusal } from '@dauer/core/views';
-import { PUT_IN_NAME } from '@dauer/core/wording';
+import { type Port, portName, PORTS, PUT_IN_NAME } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
 import WithNote from '../fittings/WithNote.vue';
 import { dayText, timeText } from '../fittings/dates.ts';
@@ -32,10 +32,22 @@ function clampText(p: PutIn): string {
   return `; ${hours} of ${CLAMP_HOURS} h${hours > CLAMP_HOURS ? ', renew the hose' : ''}`;
 }
 const stays = (p: PutIn): string | null => takenOutRefusal(job.state, p.id);
-function put(slotId: string, what: PutInKind): void {
-  job.add('putIns', { slotId, what, note: note.value.trim() });
+/** Ports of what sits here: a cap or a plug closes one of them. */
+const ports = computed(() => portsOf(job.state.records.layout, props.place.slot));
+const portOf = (p: PutIn): Port | undefined => ports.value.find((x) => x.id === p.port);
+/** The kind that is chosen while it is asked which port it closes. */
+const capping = ref<PutInKind | null>(null);
+function put(what: PutInKind, port: string | null = null): void {
+  job.add('putIns', { slotId: props.place.slot.id, what, note: note.value.trim(), port });
   note.value = '';
+  capping.value = null;
   choosing.value = false;
+}
+/** What closes a port says which, where there is more than one. */
+function choose(what: PutInKind): void {
+  const closes = CAPS.includes(what) && what !== 'clamp' ? ports.value : [];
+  if (closes.length > 1) capping.value = what;
+  else put(what, closes[0]?.id ?? null);
 }
 </script>
 
@@ -43,6 +55,7 @@ function put(slotId: string, what: PutInKind): void {
   <div class="putins">
     <p v-for="p in place.inside" :key="p.id" class="in">
       <b class="plate-font">{{ PUT_IN_NAME[p.what] }}</b>
+      <span v-if="portOf(p)" class="small">{{ portName(portOf(p)!) }}</span>
       <span class="second small">
         {{ job.by(p) }}, {{ dayText(p.happenedAt) }} {{ timeText(p.happenedAt) }}{{ clampText(p) }}{{ p.note ? `; ${p.note}` : '' }}
       </span>
@@ -52,8 +65,13 @@ function put(slotId: string, what: PutInKind): void {
         {{ p.what === 'way_in' ? 'Back on' : 'Taken out' }}
       </v-btn>
     </p>
-    <div v-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">
-      <v-btn v-for="[kind, name] in kinds" :key="kind" class="act slim" @click="put(place.slot.id, kind)">{{ name }}</v-btn>
+    <div v-if="writable && choosing && capping" class="kinds" role="group" :aria-label="PORTS.which">
+      <span class="which plate-font">{{ PORTS.which }}</span>
+      <v-btn v-for="p in ports" :key="p.id" class="act slim" @click="put(capping, p.id)">{{ portName(p) }}</v-btn>
+      <button class="link small" type="button" @click="put(capping)">{{ PORTS.any }}</button>
+    </div>
+    <div v-else-if="writable && choosing" class="kinds" role="group" aria-label="What was put in">
+      <v-btn v-for="[kind, name] in kinds" :key="kind" class="act slim" @click="choose(kind)">{{ name }}</v-btn>
       <button class="link small" type="button" @click="choosing = false">Nothing</button>
       <WithNote v-model="note" of="what is put in" />
     </div>
@@ -62,7 +80,10 @@ function put(slotId: string, what: PutInKind): void {
 
 <style scoped>
 .putins:not(:empty) {
-  margin: 0 0 var(--space-2);
+  margin: var(--space-2) 0;
+}
+.which {
+  flex: 1 1 100%;
 }
 .in {
   display: flex;

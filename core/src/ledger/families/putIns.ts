@@ -8,6 +8,8 @@ export interface PutIn extends JobEvent {
   readonly slotId: string;
   readonly what: PutInKind;
   readonly note: string;
+  /** The port that it closes, of a cap or a plug; null or absent where nobody said which. Source: handbook 58, A20. */
+  readonly port?: string | null;
 }
 
 export const putIns: FamilyDescriptor<PutIn> = {

@@ -20,7 +20,7 @@ export const STANDING_NAME: Readonly<Record<Standing, string>> = {
 export function parkGapWords(gap: ParkGap): string {
   switch (gap.kind) {
     case 'port':
-      return `A port stands open at the ${lower(gap.slot)}, with no cap or plug on record. Cap it.`;
+      return `A port stands open at the ${gap.joint}, with no cap or plug on record. Cap it.`;
     case 'bleeder':
       return `The ${lower(gap.slot)} was left open. Close it.`;
     case 'bleeding':
@@ -34,7 +34,7 @@ export function parkGapWords(gap: ParkGap): string {
 
 /** What is entered where a gap is closed by one press. */
 export const GAP_CLOSED = {
-  port: (slot: Slot): string => `Capped: ${lower(slot)}`,
+  port: (joint: string): string => `Capped: ${joint}`,
   hangs: (slot: Slot): string => `Hangs on a wire: ${lower(slot)}`,
   board: (control: Pick<Control, 'name'>): string => `A board lies on the ${control.name.toLowerCase()}`,
 };

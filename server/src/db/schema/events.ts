@@ -304,7 +304,7 @@ export const partEvents = pgTable(
 );
 export const putIns = pgTable(
   'put_in',
-  { ...event(), slotId: uuid().notNull(), what: text().$type<PutInKind>().notNull(), note: text().notNull() },
+  { ...event(), slotId: uuid().notNull(), what: text().$type<PutInKind>().notNull(), note: text().notNull(), port: text() },
   (t) => [index().on(t.jobId)],
 );
 export const takenOuts = pgTable(

@@ -1,5 +1,5 @@
 /** What came off units and what became of it, kits laid out, what holds wheels and units, and notes of the shop. */
-import type { Coat, CoatLook, FastenerFact, KitCount, NoteTell, ShopNote, StripMark, StripTell } from '@dauer/core/ledger';
+import type { Coat, CoatLook, FastenerFact, KitCount, NoteTell, PortFact, ShopNote, StripMark, StripTell } from '@dauer/core/ledger';
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { cardRuns } from './cards.ts';
 import { vehicle } from './entities.ts';
@@ -33,6 +33,19 @@ export const stripTells = pgTable(
     note: text().notNull(),
   },
   (t) => [index().on(t.jobId), index().on(t.markId)],
+);
+export const portFacts = pgTable(
+  'port_fact',
+  {
+    ...event(),
+    slotId: uuid().notNull(),
+    partId: uuid(),
+    port: text().notNull(),
+    seat: text().$type<PortFact['seat']>().notNull(),
+    thread: text().notNull(),
+    lies: text().notNull(),
+  },
+  (t) => [index().on(t.jobId), index().on(t.slotId)],
 );
 export const coats = pgTable(
   'coat',

@@ -8,6 +8,9 @@ import {
   whyNotFastened,
   whyNotFinished,
   whyNotLookedAt,
+  whyNotMade,
+  whyNotPort,
+  whyNotPutIn,
   whyNotMarked,
   whyNotNoted,
   whyNotParked,
@@ -92,6 +95,15 @@ export const rebuildHandlers = {
     return found.sort((a, b) => ((a.overAt ?? '9') < (b.overAt ?? '9') ? -1 : 1));
   },
   /** A board comes off a pedal last. */
+  recordTemporaryFitting: eventHandler('putIns', async (body, { db, params }) => {
+    const why = body.port === null ? null : whyNotPutIn((await readJobFile(db, params.jobId)).layout, body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
+  describePort: eventHandler('portFacts', async (body, { db, params }) => {
+    const records = await readJobFile(db, params.jobId);
+    const why = records.portFacts.some((f) => f.id === body.id) ? null : whyNotPort(openHistory(records), body);
+    if (why !== null) throw new HttpProblem('not_possible', why);
+  }),
   recordFittingRemoval: eventHandler('takenOuts', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
     if (records.release || records.takenOuts.some((e) => e.id === body.id)) return;
@@ -196,8 +208,15 @@ export const rebuildHandlers = {
   recordLineShape: eventHandler('lineShapes', (body) => {
     cutOfShape(body);
   }),
+  /** A joint is made of what seals together, in a port that is free. What is told after the hand-back stands as it was told. */
   recordJointEvent: eventHandler('jointEvents', async (body, { db, params, request }) => {
     await requireJoint(db, params.jobId, body.connectionId, body.slotId);
+    if (body.kind === 'made') {
+      const records = await readJobFile(db, params.jobId);
+      const isNew = !records.release && !records.jointEvents.some((e) => e.id === body.id);
+      const why = isNew ? whyNotMade(openHistory(records), body) : null;
+      if (why !== null) throw new HttpProblem('not_possible', why);
+    }
     if (body.kind === 'opened') await requireMadeSafe(db, params.jobId, body.id, corrected(request, body.happenedAt));
     await requireCardOrder(db, params.jobId, body, corrected(request, body.happenedAt));
     if (body.kind === 'held') await requireHeld(db, params.jobId, body, corrected(request, body.happenedAt));

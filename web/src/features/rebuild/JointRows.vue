@@ -1,9 +1,20 @@
 <script setup lang="ts">
-import { JOINT_WORD, SEAL_NAME, usualTorque } from '@dauer/core/wording';
+import { JOINT_WORD, type Port, portName, portWords, SEAL_NAME, usualTorque } from '@dauer/core/wording';
+import { placeName, slotById } from '@dauer/core/layout';
 import { genericForJoint } from '@dauer/core/catalogue';
 import { readTold, upperFirst } from '@dauer/core/quantity';
 import type { JointEventKind, JointSeal } from '@dauer/core/ledger';
-import { cardLineRefusal, isCharged, jointsOf, type JointStatus, jointStatus, wouldUndo } from '@dauer/core/readiness';
+import {
+  cardLineRefusal,
+  isCharged,
+  jointsOf,
+  type JointStatus,
+  jointStatus,
+  portFact,
+  portsOf,
+  whyNotMade,
+  wouldUndo,
+} from '@dauer/core/readiness';
 import { agreedBeside, heldRefusal } from '@dauer/core/views';
 import { computed, reactive, ref } from 'vue';
 import { refusalOf } from '../../fittings/refusal.ts';
@@ -12,6 +23,8 @@ import { timeNow } from '../../app/client.ts';
 import { useSession } from '../../app/session.ts';
 import { useOpenJob } from '../../job/openJob.ts';
 import { dayText, timeText } from '../../fittings/dates.ts';
+import PortForm from './PortForm.vue';
+import SeatMark from './SeatMark.vue';
 
 /** Joints of what is picked, and every joint that was touched: opened, made, torqued, looked at. */
 const props = defineProps<{
@@ -89,6 +102,21 @@ const undoes = (j: JointStatus): string[] => {
 const byCard = (j: JointStatus, kind: JointEventKind): string | null =>
   cardLineRefusal(job.history, { slotId: j.joint.slot.id, kind }, timeNow().at);
 const charged = computed(() => isCharged(job.state.history));
+/** What the port of a joint is, where somebody said it. */
+const port = (j: JointStatus) => portFact(job.state.history, j.joint.slot.id, j.joint.connection.id);
+/** The ports of what is picked that no line goes into: its bridge, and what is plugged. */
+const others = computed<Port[]>(() => {
+  const { layout } = job.state.records;
+  const slot = slotById(layout, props.only ?? job.picked ?? '');
+  return slot ? portsOf(layout, slot).filter((p) => p.kind !== 'line') : [];
+});
+const factOf = (p: Port) => portFact(job.state.history, p.slot.id, p.id);
+const keyOf = (p: Port): string => `${p.slot.id}:${p.id}`;
+/** Why it cannot be made so: its port is plugged, or what is put together does not seal. */
+const unmade = (j: JointStatus, seal: JointSeal | null): string | null =>
+  whyNotMade(job.history, { connectionId: j.joint.connection.id, slotId: j.joint.slot.id, kind: 'made', seal });
+/** The port that is being described. */
+const telling = ref<string | null>(null);
 /** Held under pressure presses a control: not while anything that it reaches is open. */
 const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint.slot.id);
 </script>
@@ -105,6 +133,11 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
             }}{{ j.seal ? `, ${SEAL_NAME[j.seal].toLowerCase()}` : '' }}{{ j.held ? ', dry under pressure' : j.looked ? ', looked at' : ''
             }}{{ j.last ? `; ${job.by(j.last)}, ${dayText(j.last.happenedAt)} ${timeText(j.last.happenedAt)}` : '' }}
           </span>
+          <span v-if="port(j)" class="small port">
+            <SeatMark :seat="port(j)!.seat" />
+            {{ portWords(port(j)!) }}
+          </span>
+          <span v-if="j.state === 'open' && unmade(j, null)" class="small">{{ unmade(j, null) }}</span>
           <span v-if="j.last?.note" class="small">{{ j.last.note }}</span>
           <button
             v-if="writable && j.last?.jobId === job.records.job.id"
@@ -119,7 +152,17 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
           <span v-if="undoes(j).length > 0" class="second small">Opening it undoes {{ undoes(j).join('; ').toLowerCase() }}</span>
         </span>
         <span v-if="writable && making === j.joint.key" class="acts" role="group" aria-label="Sealed how">
-          <v-btn v-for="[seal, name] in SEALS" :key="seal" class="act slim" @click="log(j, 'made', seal)">{{ name }}</v-btn>
+          <v-btn
+            v-for="[seal, name] in SEALS"
+            :key="seal"
+            class="act slim"
+            :disabled="unmade(j, seal) !== null"
+            :title="unmade(j, seal) ?? undefined"
+            @click="log(j, 'made', seal)"
+          >
+            {{ name }}
+          </v-btn>
+          <button class="link small" type="button" @click="making = null">Not yet</button>
         </span>
         <form v-else-if="writable && setting === j.joint.key" class="acts" @submit.prevent="log(j, 'torqued')">
           <v-text-field
@@ -141,14 +184,54 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
             :key="k"
             class="act slim"
             :aria-label="`${JOINT_WORD[k]}: ${j.joint.name}`"
-            :disabled="(k === 'held' && locked(j) !== null) || (k === 'opened' && charged) || byCard(j, k) !== null"
+            :disabled="
+              (k === 'held' && locked(j) !== null) ||
+              (k === 'opened' && charged) ||
+              (k === 'made' && unmade(j, null) !== null) ||
+              byCard(j, k) !== null
+            "
             :title="(k === 'held' ? locked(j) : byCard(j, k)) ?? undefined"
             @click="log(j, k)"
           >
             {{ JOINT_WORD[k] }}
           </v-btn>
         </span>
+        <button
+          v-if="writable && telling !== j.joint.key"
+          class="link small"
+          type="button"
+          :aria-label="`What its port is: ${j.joint.name}`"
+          @click="telling = j.joint.key"
+        >
+          Its port
+        </button>
+        <PortForm
+          v-if="writable && telling === j.joint.key"
+          :slot-id="j.joint.slot.id"
+          :port="j.joint.connection.id"
+          :name="j.joint.name"
+          @done="telling = null"
+        />
         <WithNote v-if="writable" v-model="notes[j.joint.key]" :of="j.joint.name" />
+      </li>
+      <li v-for="p in others" :key="keyOf(p)">
+        <span class="what">
+          {{ portName(p) }}: {{ placeName(p.slot).toLowerCase() }}
+          <span v-if="factOf(p)" class="small port">
+            <SeatMark :seat="factOf(p)!.seat" />
+            {{ portWords(factOf(p)!) }}
+          </span>
+        </span>
+        <button
+          v-if="writable && telling !== keyOf(p)"
+          class="link small"
+          type="button"
+          :aria-label="`What its port is: ${portName(p).toLowerCase()} of the ${placeName(p.slot).toLowerCase()}`"
+          @click="telling = keyOf(p)"
+        >
+          Its port
+        </button>
+        <PortForm v-if="writable && telling === keyOf(p)" :slot-id="p.slot.id" :port="p.id" :name="portName(p)" @done="telling = null" />
       </li>
     </ul>
   </section>
@@ -157,6 +240,11 @@ const locked = (j: JointStatus): string | null => heldRefusal(job.state, j.joint
 <style scoped>
 .joints {
   margin-top: 20px;
+}
+li .port {
+  display: flex;
+  gap: var(--space-1);
+  align-items: center;
 }
 li {
   display: flex;

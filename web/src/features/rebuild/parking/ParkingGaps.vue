@@ -10,18 +10,19 @@ type Gap = ReturnType<typeof parkGaps>[number];
 const job = useOpenJob();
 const gaps = computed(() => parkGaps(job.history));
 const placeOf = (g: Gap): string => (g.kind === 'board' ? g.control.slotId : g.kind === 'bleeding' ? '' : g.slot.id);
-const keyOf = (g: Gap): string => `${g.kind}:${placeOf(g)}`;
+const keyOf = (g: Gap): string => `${g.kind}:${placeOf(g)}:${g.kind === 'port' ? g.port : ''}`;
 /** What goes on and what is open at a bleeder ends where it is bled. */
 const isBleeds = (g: Gap): boolean => g.kind === 'bleeder' || g.kind === 'bleeding';
 /** What is said by the press. */
 function said(g: Gap): string | null {
   if (g.kind === 'board') return GAP_CLOSED.board(g.control);
+  if (g.kind === 'port') return GAP_CLOSED.port(g.joint);
   return g.kind === 'bleeder' || g.kind === 'bleeding' ? null : GAP_CLOSED[g.kind](g.slot);
 }
 function close(g: Gap): void {
   if (g.kind === 'bleeder' || g.kind === 'bleeding') return;
   const what = { port: 'cap', hangs: 'hung', board: 'board' } as const;
-  job.add('putIns', { slotId: placeOf(g), what: what[g.kind], note: '' });
+  job.add('putIns', { slotId: placeOf(g), what: what[g.kind], note: '', port: g.kind === 'port' ? g.port : null });
 }
 </script>
 
