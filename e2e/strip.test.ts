@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { allSent, House, signIn, type Yard } from './house.ts';
+import { allSent, House, pressAll, signIn, type Yard } from './house.ts';
 
 /** V 063 at its front shoes: where each piece came from, the kit on the bench, notes that somebody pinned, nuts that undo the other way. */
 describe('what came off, and what the next one should know', function () {
@@ -30,6 +30,8 @@ describe('what came off, and what the next one should know', function () {
       stripMarks: readonly { slotId: string; x: number | null; what: string; wireMm: number | null }[];
       stripTells: readonly { kind: string; note: string }[];
       cardTells: readonly { stepId: string; kind: string }[];
+      portFacts: readonly { slotId: string; seat: string }[];
+      shopNotes: readonly { words: string }[];
       kitCounts: readonly { pieces: readonly { name: string; found: number }[] }[];
     };
 
@@ -205,6 +207,49 @@ describe('what came off, and what the next one should know', function () {
     await sealed.getByRole('button', { name: 'Flare, dry' }).click();
     await first.getByText(/made, not torqued, flare, dry/).waitFor();
     await allSent(page);
+    expect(house.errors).to.deep.equal([]);
+  });
+
+  it('goes on with the server away: a piece, a note and a port are kept here, and are there when it is back', async () => {
+    const away = await house.page({ shell: true });
+    await signIn(away, house.url, 'ines');
+    await away.evaluate(() => navigator.serviceWorker.ready.then(() => true));
+    await bench(away, 'FL');
+    await pressAll(away.getByRole('button', { name: /^Read, Ines/ }));
+    const before = await file();
+    await house.killServer();
+    await away.locator('.bench .head').getByRole('button', { name: 'What came off' }).click();
+    await panel(away).getByRole('application').focus();
+    for (const key of ['ArrowRight', 'ArrowRight', 'ArrowDown', 'Enter']) await away.keyboard.press(key);
+    await away.getByLabel(/what came off$/).fill('Cup washer');
+    await away.getByRole('button', { name: 'Mark it' }).click();
+    await panel(away).getByText('Cup washer').first().waitFor();
+    await away.locator('.bench .head').getByRole('button', { name: 'What came off' }).click();
+    await away.getByRole('button', { name: 'Pin a note' }).last().click();
+    await away.getByLabel('What whoever comes next should know').fill('Its hook is bent from the factory');
+    await away.getByRole('button', { name: 'Pin it' }).click();
+    await away.getByText('Its hook is bent from the factory').first().waitFor();
+    await away.locator('.bench .head').getByRole('button', { name: 'Leave' }).click();
+    const master = yard.layout.slots.find((s) => s.kind === 'master_cylinder')!.id;
+    await away.goto(`${house.url}/jobs/${jobId}/rebuild?pick=${master}`);
+    await away
+      .getByRole('button', { name: /^What its port is: master cylinder/ })
+      .last()
+      .click();
+    const form = away.getByRole('form', { name: /^What it seals on/ });
+    await form.getByRole('button', { name: 'Flat face' }).click();
+    await form.getByRole('button', { name: 'Keep it' }).click();
+    await away.getByText('flat face: a banjo or hose end on new washers').waitFor();
+    // The page is closed over it, and opens again without the server.
+    await away.reload();
+    await away.getByText('flat face: a banjo or hose end on new washers').waitFor();
+    await house.start(true);
+    await allSent(away);
+    const now = await file();
+    expect(now.stripMarks.length).to.equal(before.stripMarks.length + 1);
+    expect(now.stripMarks.at(-1)?.what).to.equal('Cup washer');
+    expect(now.portFacts.some((f) => f.slotId === master && f.seat === 'flat')).to.equal(true);
+    expect(now.shopNotes.some((n) => n.words === 'Its hook is bent from the factory')).to.equal(true);
     expect(house.errors).to.deep.equal([]);
   });
 });

@@ -1,9 +1,12 @@
 import { expect } from 'chai';
+import { FINISH_CARDS } from '../src/catalogue/cards/finishes.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { lastPartIn } from '../src/history/whereabouts.ts';
 import { COAT_STATES } from '../src/ledger/families/coatLooks.ts';
 import type { Coat } from '../src/ledger/families/coats.ts';
+import { deriveJob } from '../src/job/job.ts';
 import type { JobEvent } from '../src/ledger/eventBase.ts';
+import { cardRefusal, cardState, finishAt, finishContent, runAt, whyNotBegun } from '../src/readiness/cardRuns.ts';
 import { finishOf, whyNotFinished, whyNotLookedAt } from '../src/readiness/finishes.ts';
 import { finishWords } from '../src/wording/en/finishes.ts';
 import { base, FOUR, JobFixture } from './jobFixture.ts';
@@ -83,5 +86,82 @@ describe('the finish of a part', () => {
     const bare: Coat = { ...coat, way: 'unknown', colour: '', gloss: 'unknown', coats: null, batch: '' };
     expect(finishWords('', bare, { by: 'air', on: '2026-11-03' })).to.match(/^Coated; cured in air from /);
     expect(finishWords('Lacquer L 3', { ...bare, coats: 1 }, cured)).to.match(/^Lacquer L 3, 1 coat; /);
+  });
+
+  /** A finish that was begun by its card at the drum, with what was told of its steps. */
+  function begun(cardId: string, ...told: readonly string[]) {
+    const t = new JobFixture(FOUR, [], 'drums_single');
+    const slotId = t.slot('drum');
+    t.part(slotId, 'removed');
+    const run = { ...base(t.next()), slotId, option: 'use_again' as const, ...finishContent(openHistory(t.file), cardId)! };
+    t.file.cardRuns = [run];
+    const tell = (stepId: string) =>
+      (t.file.cardTells = [...t.file.cardTells, { ...base(t.next()), runId: run.id, stepId, kind: 'done', gate: null, note: '' }]);
+    told.forEach(tell);
+    const partId = lastPartIn(slotId, t.file.partEvents)!;
+    const fitted = () => cardRefusal(openHistory(t.file), { partId, kind: 'fitted', slotId }, LATER);
+    return { t, slotId, run, tell, partId, fitted };
+  }
+  const LATER = '2030-01-01T00:00:00.000Z';
+
+  it('runs by its card beside that of the work, of a part that is off; one at a time, as the card is', () => {
+    const { t, slotId, run } = begun('finish_brush');
+    const h = openHistory(t.file);
+    expect(runAt(h, slotId)).to.equal(null);
+    expect(finishAt(h, slotId)?.id).to.equal(run.id);
+    expect(whyNotBegun(h, run, LATER)).to.equal('running');
+    const before = openHistory({ ...t.file, cardRuns: [] });
+    expect(whyNotBegun(before, run, LATER)).to.equal(null);
+    expect(whyNotBegun(before, { ...run, steps: run.steps.slice(1) }, LATER)).to.equal('other_card');
+    expect(whyNotBegun(before, { ...run, option: 'replace' }, LATER)).to.equal('other_card');
+    const on = openHistory({ ...t.file, cardRuns: [], partEvents: t.file.partEvents.slice(0, -1) });
+    expect(whyNotBegun(on, run, LATER)).to.equal('not_off');
+  });
+
+  it('is of the bench, also for a unit that came without its vehicle', () => {
+    for (const { id, steps } of FINISH_CARDS)
+      expect(
+        steps.filter((s) => s.at === 'vehicle').map((s) => s.id),
+        id,
+      ).to.deep.equal([]);
+  });
+
+  it('is coated once it is masked, and what was coated before it was begun is no coat of it', () => {
+    const { t, slotId, run, tell, partId } = begun('finish_powder', 'rubber_out', 'bare', 'baked', 'cooled');
+    const coat = () => cardRefusal(openHistory(t.file), { partId, kind: 'coated', slotId: null }, LATER);
+    expect(coat()).to.match(/Plug bores and ports/);
+    tell('plugged');
+    t.file.kitCounts = [{ ...base(t.next()), slotId, runId: run.id, pieces: [{ name: 'Powder', wanted: 1, found: 1 }], note: '' }];
+    expect(coat()).to.equal(null);
+    const step = () => cardState(openHistory(t.file), run, LATER)!.steps.find((s) => s.step.id === 'coated')!.status;
+    t.file.partEvents = [
+      { ...base(1), partId, kind: 'coated', slotId, note: '', lot: 'x', lineOn: false, temporary: false, until: null },
+      ...t.file.partEvents,
+    ] as typeof t.file.partEvents;
+    expect(step()).to.equal('open');
+    t.part(slotId, 'coated', partId);
+    expect(step()).to.equal('done');
+  });
+
+  it('keeps the part off, and its rubber out, until what was plugged is out and counted', () => {
+    for (const { id, steps } of FINISH_CARDS) {
+      const { t, slotId, partId, fitted, tell } = begun(id);
+      const last = steps.filter((s) => s.obliged);
+      expect(last, id).to.not.deep.equal([]);
+      expect(fitted(), id).to.match(/^Its finish is not through/);
+      expect(cardRefusal(openHistory(t.file), { partId, kind: 'resealed', slotId: null }, LATER), id).to.match(/not through/);
+      expect(cardRefusal(openHistory(t.file), { partId, kind: 'fitted', slotId, temporary: true }, LATER), id).to.equal(null);
+      const owed = () => deriveJob(t.file, LATER).obligations.find((o) => o.key === `card:${slotId}`)?.state;
+      expect(owed(), id).to.equal('open');
+      for (const s of steps) tell(s.id);
+      t.part(slotId, 'coated', partId);
+      expect(fitted(), id).to.equal(null);
+      const [state] = [cardState(openHistory(t.file), finishAt(openHistory(t.file), slotId)!, LATER)!];
+      // Who never did it before still has somebody look.
+      expect(
+        state.steps.some((s) => s.step.obliged && s.status === 'open'),
+        id,
+      ).to.equal(false);
+    }
   });
 });

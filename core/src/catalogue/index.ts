@@ -43,7 +43,7 @@ export {
   type StepChange,
   withShop,
 } from './cards/shopCard.ts';
-export { FINISH_AT_COATER, FINISH_CARDS } from './cards/finishes.ts';
+export { FINISH_AT_COATER, FINISH_CARDS, finishCard } from './cards/finishes.ts';
 export {
   type CardStep,
   type Gate,

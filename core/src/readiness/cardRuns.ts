@@ -1,4 +1,5 @@
 import { cardFor, stepsFor } from '../catalogue/cards/cards.ts';
+import { finishCard } from '../catalogue/cards/finishes.ts';
 import { type CardStep, type Followed, type Gate, HARD_GATES, type Need, type StepRecord } from '../catalogue/cards/types.ts';
 import { HELD_BY_FASTENERS } from '../catalogue/genericTorques.ts';
 import type { OptionId } from '../catalogue/repairOptions.ts';
@@ -15,7 +16,7 @@ import type { JobEvent } from '../ledger/eventBase.ts';
 import type { JointEvent } from '../ledger/families/jointEvents.ts';
 import type { PartEvent } from '../ledger/families/partEvents.ts';
 import { followedIn } from '../ledger/priceRecords.ts';
-import { CARD_REFUSED, type CardRefusal, GATE_WORDS, needWords, stepRefused } from '../wording/en/cards.ts';
+import { CARD_REFUSED, type CardRefusal, finishRefused, GATE_WORDS, needWords, stepRefused } from '../wording/en/cards.ts';
 import { isFirstTime, isKnownHere } from './firstTime.ts';
 import { touchedJoints } from './joints.ts';
 import { kitMissing } from './kit.ts';
@@ -79,16 +80,47 @@ export function cardContent(
   return { cardId: card.id, steps: inHand ? steps.filter((s) => s.at !== 'vehicle') : steps };
 }
 
+/** Steps of a finish, as its card has them now; null where it is the card of no finish. */
+export function finishContent(
+  history: JobHistory,
+  cardId: string,
+  followed: Followed = followedIn(history.records),
+): { readonly cardId: string; readonly steps: readonly CardStep[] } | null {
+  const card = finishCard(cardId);
+  return card ? { cardId, steps: stepsFor(card, 'use_again', followed) } : null;
+}
+
+/** Cards that were begun at a place on this job, of finishes or of its work. */
+function runsAt({ records: { cardRuns, job }, active }: JobHistory, slotId: string, finish: boolean): CardRun[] {
+  return active(cardRuns).filter((r) => r.jobId === job.id && r.slotId === slotId && (finishCard(r.cardId) !== undefined) === finish);
+}
+
+/** The card of a finish that was begun at a place last; null where none was. It runs beside that of the work. */
+export function finishAt(history: JobHistory, slotId: string): CardRun | null {
+  return runsAt(history, slotId, true).at(-1) ?? null;
+}
+
+/** Why a finish cannot be begun by its card at a place; null where it can: the part is on, or another finish is not through. */
+export function whyNoFinish(history: JobHistory, slotId: string, at: string): 'not_off' | 'running' | null {
+  const { layout, partEvents } = history.records;
+  const events = history.active(partEvents);
+  const part = lastPartIn(slotId, events);
+  const where = part === null ? null : whereabouts(part, events).at;
+  if (where !== 'shelf' && !(where === 'slot' && isStandalone(layout))) return 'not_off';
+  const before = finishAt(history, slotId);
+  const state = before && cardState(history, before, at);
+  return state && state.closed < state.steps.length ? 'running' : null;
+}
+
 /** The card that runs at a place: of what is decided there, else what was begun last; null where none does. */
 export function runAt(history: JobHistory, slotId: string): CardRun | null {
-  const { cardRuns, job } = history.records;
-  const here = history.active(cardRuns).filter((r) => r.jobId === job.id && r.slotId === slotId);
+  const here = runsAt(history, slotId, false);
   return here.findLast((r) => isOfDecision(history, r)) ?? here.at(-1) ?? null;
 }
 
-/** Whether a card is still of what is decided at its place: another decision has another card. */
+/** Whether a card is still of what is decided at its place: another decision has another card. A finish is of no decision. */
 export function isOfDecision(history: JobHistory, run: CardRun): boolean {
-  return decidedHere(history, run.slotId).now?.option === run.option;
+  return finishCard(run.cardId) !== undefined || decidedHere(history, run.slotId).now?.option === run.option;
 }
 
 /** The record of the lines at a place that closes a step: one was opened on this job, or all that were are made again. */
@@ -102,10 +134,10 @@ function closingOfLine(history: JobHistory, slot: Slot, record: 'line_opened' | 
 }
 
 /** The record of a part that closes a step. What is on again closes a fitting only where nothing came off since. */
-function closing(history: JobHistory, slot: Slot, record: StepRecord | null): JobEvent | null {
+function closing(history: JobHistory, slot: Slot, record: StepRecord | null, since: string): JobEvent | null {
   if (record === null) return null;
   if (record === 'line_opened' || record === 'line_made') return closingOfLine(history, slot, record);
-  const events = eventsAt(history, slot);
+  const events = eventsAt(history, slot).filter((e) => e.happenedAt >= since);
   const found = events.findLast((e) => e.kind === record || (record === 'opened' && e.kind === 'resealed'));
   if (!found || found.temporary) return null;
   return record === 'fitted' && events.some((e) => e.kind === 'removed' && e.happenedAt > found.happenedAt) ? null : found;
@@ -157,9 +189,11 @@ export function cardState(history: JobHistory, run: CardRun, at: string, facts: 
   if (!slot) return null;
   const tells = history.active(history.records.cardTells).filter((t) => t.runId === run.id);
   const of = (id: string, kind: CardTell['kind']): CardTell | null => tells.findLast((t) => t.stepId === id && t.kind === kind) ?? null;
+  // What was coated before a finish was begun is no coat of it.
+  const since = finishCard(run.cardId) ? run.happenedAt : '';
   const first = run.steps.map((step) => {
     const [done, not] = [of(step.id, 'done'), of(step.id, 'not_here')];
-    const closedBy = closing(history, slot, step.enters);
+    const closedBy = closing(history, slot, step.enters, since);
     const byRecord = closedBy !== null || (isTorqueOfRecord(slot, step) && isTorqued(history, slot));
     const counts = step.enters === null && !isTorqueOfRecord(slot, step) ? done : null;
     const status: StepState['status'] = byRecord || counts !== null ? 'done' : not !== null ? 'not_here' : 'open';
@@ -240,6 +274,13 @@ export function whyNotBegun(
   at: string,
 ): CardRefusal | null {
   const slot = slotById(history.records.layout, run.slotId);
+  if (finishCard(run.cardId)) {
+    const why = slot ? whyNoFinish(history, run.slotId, at) : 'other_card';
+    const isOne = everFollowed(history, run.cardId).some(
+      (f) => plain(finishContent(history, run.cardId, f)?.steps ?? []) === plain(run.steps),
+    );
+    return why ?? (isOne && run.option === 'use_again' ? null : 'other_card');
+  }
   if (!slot || decidedHere(history, run.slotId, at).now?.option !== run.option) return 'not_decided';
   const before = runAt(history, run.slotId);
   if (before?.option === run.option) return 'running';
@@ -291,7 +332,25 @@ export function whyNotTold(
 
 /** What a running card keeps from being recorded at a place; null where no card runs there, or nothing stands before its step. */
 function refusalAt(history: JobHistory, slotId: string | null, record: string, at: string): string | null {
-  const run = slotId === null ? null : runAt(history, slotId);
+  if (slotId === null) return null;
+  const finish = finishAt(history, slotId);
+  return (
+    refusalOf(history, runAt(history, slotId), record, at) ??
+    refusalOf(history, finish, record, at) ??
+    unfinished(history, finish, record, at)
+  );
+}
+
+/** What comes after a finish: rubber goes in, and the part goes on, once masks are off and counted. Source: handbook 55, cards 22 to 24. */
+const AFTER_FINISH: readonly string[] = ['resealed', 'fitted'] satisfies StepRecord[];
+
+function unfinished(history: JobHistory, run: CardRun | null, record: string, at: string): string | null {
+  if (!run || run.happenedAt > at || !AFTER_FINISH.includes(record)) return null;
+  const left = cardState(history, run, at)?.steps.find((s) => s.step.obliged && s.status === 'open');
+  return left ? finishRefused(left.step.words) : null;
+}
+
+function refusalOf(history: JobHistory, run: CardRun | null, record: string, at: string): string | null {
   if (!run || run.happenedAt > at || !isOfDecision(history, run)) return null;
   const step = run.steps.find((s) => s.enters === record);
   const s = step && cardState(history, run, at)?.steps.find((x) => x.step.id === step.id);

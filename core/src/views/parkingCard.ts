@@ -2,7 +2,7 @@ import { runningOperations } from '../history/running.ts';
 import { lastPartIn, whereabouts } from '../history/whereabouts.ts';
 import type { JobState } from '../job/job.ts';
 import { nextAct } from '../job/nextAct.ts';
-import { cardState, isOfDecision, runAt } from '../readiness/cardRuns.ts';
+import { cardState, finishAt, isOfDecision, runAt } from '../readiness/cardRuns.ts';
 import { upperFirst } from '../quantity/display.ts';
 import { MOVE_NAME } from '../wording/en/names.ts';
 import { PARKED } from '../wording/en/parking.ts';
@@ -40,12 +40,12 @@ export function parkingCard(state: JobState): ParkingCard {
   };
   const isGone = (kind: string | undefined): boolean => kind !== undefined && ['off', 'away', 'came_loose', 'came_missing'].includes(kind);
   const cards = state.components.flatMap(({ slot }) => {
-    const run = runAt(history, slot.id);
-    if (!run || !isOfDecision(history, run)) return [];
-    const card = cardState(history, run, context.today);
-    return card === null || card.closed === card.steps.length
-      ? []
-      : [PARKED.card(slot, card.closed, card.steps.length, card.next?.step.words ?? null)];
+    return [runAt(history, slot.id), finishAt(history, slot.id)].flatMap((run) => {
+      const card = run && isOfDecision(history, run) ? cardState(history, run, context.today) : null;
+      return card === null || card.closed === card.steps.length
+        ? []
+        : [PARKED.card(slot, card.closed, card.steps.length, card.next?.step.words ?? null)];
+    });
   });
   return {
     press: locks.map((l) => ({ what: PARKED.press(l.control), because: l.by.slice(0, MOST).map((p) => upperFirst(p.why ?? '')) })),

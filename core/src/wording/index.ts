@@ -22,6 +22,7 @@ export { CHOICE, daysWords, fightWords, houseSays, NOT_COUNTED, PROCESS_NAME, TE
 export { REASON } from './en/duties.ts';
 export {
   CARD_REFUSED,
+  FINISH_CARD,
   CARD_TELL_NAME,
   FIRST_TIME,
   GATE_WORDS,

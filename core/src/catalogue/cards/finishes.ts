@@ -16,6 +16,7 @@ const FINISH_BY_BRUSH: WorkCard = card(
       3,
       'Route of each part told: leave, clean, paint, powder, plate or bare; colour and gloss by part.',
       'What is primed before anybody chose is stripped again.',
+      { at: 'bench' },
     ),
     step(
       'degreased',
@@ -76,7 +77,7 @@ const FINISH_BY_BRUSH: WorkCard = card(
       6,
       'Masks off and counted; cured and cooled before any rubber goes in.',
       'A plug that stays in is a port that is shut.',
-      { at: 'bench', needs: [after('masked'), record('cured')] },
+      { at: 'bench', obliged: true, needs: [after('masked'), record('cured')] },
     ),
   ],
 );
@@ -93,6 +94,7 @@ const FINISH_BY_POWDER: WorkCard = card(
       3,
       'Every seal, boot, bush and bearing out; none of them survives the oven.',
       'What melts runs into the threads.',
+      { at: 'bench' },
     ),
     step('bare', 'clean', 12, 'Degrease, blast to bare metal, blow through.', 'Powder shows every trace of oil as a crater.', {
       at: 'cabinet',
@@ -112,6 +114,7 @@ const FINISH_BY_POWDER: WorkCard = card(
       },
     ),
     step('cooled', 'clean', 4, 'Cool, wipe with a clean cloth and a fast solvent.', 'Powder on a hot part runs off its edges.', {
+      at: 'bench',
       waits: { hours: 1, on: 'cooling after the bake-out' },
       needs: [after('baked')],
     }),
@@ -149,7 +152,7 @@ const FINISH_BY_POWDER: WorkCard = card(
       8,
       'Plugs out and counted; threads that were not taped chased, film on seats and faces removed.',
       'A film on a seat weeps, and under a bolt it creeps.',
-      { at: 'bench', needs: [after('cold')] },
+      { at: 'bench', obliged: true, needs: [after('cold')] },
     ),
   ],
 );
@@ -166,6 +169,7 @@ export const FINISH_AT_COATER: WorkCard = card(
       6,
       'Bearings, bushes, seals and boots out; nothing of rubber goes along.',
       'The coater bakes whatever comes.',
+      { at: 'bench' },
     ),
     step(
       'clean',
@@ -173,6 +177,7 @@ export const FINISH_AT_COATER: WorkCard = card(
       8,
       'Clean it though nobody asked: grease in the coater’s oven comes out through the finish.',
       'The coater’s bath takes the outside only.',
+      { at: 'washer' },
     ),
     step(
       'told',
@@ -192,6 +197,7 @@ export const FINISH_AT_COATER: WorkCard = card(
     ),
     step('counted', 'after', 5, 'Count what came back against the list.', 'A clip that stayed there is found now or bought.', {
       at: 'bench',
+      obliged: true,
       needs: [after('packed')],
     }),
     step(
@@ -200,9 +206,12 @@ export const FINISH_AT_COATER: WorkCard = card(
       6,
       'Look at threads and seats of each; film on seats, faces and abutments removed before anything is fitted.',
       'A film on a seat weeps, and under a bolt it creeps.',
-      { at: 'bench', kind: 'look', needs: [after('counted')] },
+      { at: 'bench', kind: 'look', obliged: true, needs: [after('counted')] },
     ),
   ],
 );
 
 export const FINISH_CARDS: readonly WorkCard[] = [FINISH_BY_BRUSH, FINISH_BY_POWDER, FINISH_AT_COATER];
+
+/** The card of a finish; undefined where a card is of the work on a unit. */
+export const finishCard = (cardId: string): WorkCard | undefined => FINISH_CARDS.find((c) => c.id === cardId);

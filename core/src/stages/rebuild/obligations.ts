@@ -8,7 +8,7 @@ import { workDone } from '../../judging/workDone.ts';
 import { type Slot, slotById } from '../../layout/graph.ts';
 import { isStandalone } from '../../layout/standaloneUnits.ts';
 import type { JointStatus } from '../../readiness/joints.ts';
-import { cardState, isOfDecision, runAt } from '../../readiness/cardRuns.ts';
+import { cardState, finishAt, isOfDecision, runAt } from '../../readiness/cardRuns.ts';
 import { ladderState } from '../../readiness/ladder.ts';
 import { strippedPlaces, stripOf } from '../../readiness/strip.ts';
 import { boardOn } from '../../readiness/pedalLock.ts';
@@ -115,19 +115,16 @@ export function rebuildObligations({ history, components, proofStatus: standing,
   const events = history.active(records.operationEvents);
   const facts = { history, at: today, places: standing.places };
   const cards = components.flatMap((c) => {
-    const run = runAt(history, c.slot.id);
-    const state = run && isOfDecision(history, run) ? cardState(history, run, today, facts) : null;
-    if (state === null) return [];
+    const runs = [runAt(history, c.slot.id), finishAt(history, c.slot.id)];
+    const states = runs.flatMap((run) => (run && isOfDecision(history, run) ? (cardState(history, run, today, facts) ?? []) : []));
+    const state = states.find((s) => s.owed > 0) ?? states[0];
+    if (state === undefined) return [];
+    const owed = states.reduce((sum, s) => sum + s.owed, 0);
     return [
-      obligation(
-        { kind: 'card', slotId: c.slot.id },
-        state.owed > 0 ? TITLE.card(c.slot, state.owed) : TITLE.cardDone(c.slot),
-        state.owed === 0,
-        {
-          slotId: c.slot.id,
-          why: state.owed > 0 && state.next ? state.next.step.words : null,
-        },
-      ),
+      obligation({ kind: 'card', slotId: c.slot.id }, owed > 0 ? TITLE.card(c.slot, owed) : TITLE.cardDone(c.slot), owed === 0, {
+        slotId: c.slot.id,
+        why: owed > 0 && state.next ? state.next.step.words : null,
+      }),
     ];
   });
   const strip = strippedPlaces(history).map((slot) => {

@@ -50,8 +50,19 @@ export const CARD_REFUSED = {
   not_decided: 'Nothing is decided here that this card serves.',
   away: 'It was sent out and is not back: nothing is done to it here.',
   told_already: 'That step is told already.',
+  not_off: 'It is finished off the vehicle: take it off first.',
 } as const;
+
 export type CardRefusal = keyof typeof CARD_REFUSED;
+
+/** What of a finish comes before rubber goes in and the part goes on. */
+export const finishRefused = (words: string): string => `Its finish is not through: “${words}” comes before.`;
+
+/** Finishes by their cards. */
+export const FINISH_CARD = {
+  by: 'Finish it by its card',
+  on: 'On with the finish',
+} as const;
 
 /** Why a card cannot be done as somebody wants it; `words` of the step that it is about. */
 export function shopCardRefused({ code }: ShopCardFault, words: string): string {

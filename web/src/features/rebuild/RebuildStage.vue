@@ -6,7 +6,7 @@ import { cornersTakenIn, type OperationState, operationState } from '@dauer/core
 import { careFault } from '@dauer/core/judging';
 import { canBeOff, type Corner, isHydraulic, placeName } from '@dauer/core/layout';
 import { bledHere, freePoint, isWorked, type TorquePoint, torquePoints } from '@dauer/core/stages';
-import { cardState, isOfDecision, runAt } from '@dauer/core/readiness';
+import { cardState, finishAt, isOfDecision, runAt } from '@dauer/core/readiness';
 import { computed, reactive, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import WithNote from '../../fittings/WithNote.vue';
@@ -127,11 +127,13 @@ const route = useRoute();
 const router = useRouter();
 /** The card that is on the bench: it takes the screen until one leaves it. */
 const bench = computed(() => {
-  const run = typeof route.query['card'] === 'string' ? runAt(job.history, route.query['card']) : null;
+  const { card, finish } = route.query;
+  const of = finish === undefined ? runAt : finishAt;
+  const run = typeof card === 'string' ? of(job.history, card) : null;
   return run && isOfDecision(job.history, run) ? cardState(job.history, run, job.today) : null;
 });
 function leaveBench(): void {
-  const { card: _, ...query } = route.query;
+  const { card: _, finish: __, ...query } = route.query;
   void router.replace({ query });
 }
 const note = computed(() => {

@@ -170,4 +170,12 @@ function log(): void {
   flex: 0 0 auto;
   min-height: var(--strip);
 }
+@media (max-width: 720px) {
+  .torque {
+    row-gap: var(--space-3);
+  }
+  .form > * {
+    flex-basis: 100%;
+  }
+}
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Gate, OPTION_NAME } from '@dauer/core/catalogue';
+import { finishCard, type Gate, OPTION_NAME } from '@dauer/core/catalogue';
 import { placeName } from '@dauer/core/layout';
 import type { CardTellKind } from '@dauer/core/ledger';
 import { type CardState, closesBy, isFirstTime, isKnownHere, type StepState, whyNotTold } from '@dauer/core/readiness';
@@ -140,7 +140,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
       <RouterLink :to="`/jobs/${job.records.job.id}/board`">Why, and what goes on it</RouterLink>
     </p>
     <div class="head">
-      <h1 class="unit">{{ placeName(slot) }}: {{ OPTION_NAME[state.run.option].toLowerCase() }}</h1>
+      <h1 class="unit">{{ placeName(slot) }}: {{ (finishCard(state.run.cardId)?.name ?? OPTION_NAME[state.run.option]).toLowerCase() }}</h1>
       <span class="second">
         {{ state.closed }} of {{ state.steps.length }} told{{ state.minutesLeft > 0 ? `, about ${timeWords(state.minutesLeft)} left` : '' }}
       </span>

@@ -98,5 +98,8 @@ kbd {
     grid-column: 1 / -1;
     flex-wrap: wrap;
   }
+  .acts :deep(.main) {
+    flex: 1 1 auto;
+  }
 }
 </style>
