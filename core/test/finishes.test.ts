@@ -150,9 +150,14 @@ describe('the finish of a part', () => {
       expect(last, id).to.not.deep.equal([]);
       expect(fitted(), id).to.match(/^Its finish is not through/);
       expect(cardRefusal(openHistory(t.file), { partId, kind: 'resealed', slotId: null }, LATER), id).to.match(/not through/);
-      expect(cardRefusal(openHistory(t.file), { partId, kind: 'fitted', slotId, temporary: true }, LATER), id).to.equal(null);
+      expect(cardRefusal(openHistory(t.file), { partId, kind: 'fitted', slotId, temporary: true }, LATER), id).to.match(/not through/);
+      expect(cardRefusal(openHistory(t.file), { partId: 'another', kind: 'fitted', slotId }, LATER), id).to.equal(null);
       const owed = () => deriveJob(t.file, LATER).obligations.find((o) => o.key === `card:${slotId}`)?.state;
       expect(owed(), id).to.equal('open');
+      const before = t.file.partEvents;
+      t.part(slotId, 'fitted', 'another');
+      expect(finishAt(openHistory(t.file), slotId), 'ends with its part').to.equal(null);
+      t.file.partEvents = before;
       for (const s of steps) tell(s.id);
       t.part(slotId, 'coated', partId);
       expect(fitted(), id).to.equal(null);

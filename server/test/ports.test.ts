@@ -29,7 +29,8 @@ describe('ports of a unit', () => {
   it('is not joined while its plug is in, whoever tells it, and is once it came out', async () => {
     const cap = await putIn('plug', connectionId);
     expect(cap.status).to.equal(200);
-    for (const who of [shop.technician, shop.lead]) expect((await joint('made', 'flare', who)).body.detail).to.match(/^Plug still in this port/);
+    for (const who of [shop.technician, shop.lead])
+      expect((await joint('made', 'flare', who)).body.detail).to.match(/^Plug still in this port/);
     const out = await shop.technician.event<'takenOuts'>(car.jobId, 'taken-outs', { putInId: cap.body.record.id } as never);
     expect(out.status).to.equal(200);
     expect((await joint('made', 'flare')).status).to.equal(200);

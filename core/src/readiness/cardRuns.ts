@@ -95,9 +95,15 @@ function runsAt({ records: { cardRuns, job }, active }: JobHistory, slotId: stri
   return active(cardRuns).filter((r) => r.jobId === job.id && r.slotId === slotId && (finishCard(r.cardId) !== undefined) === finish);
 }
 
-/** The card of a finish that was begun at a place last; null where none was. It runs beside that of the work. */
+/**
+ * The card of a finish that was begun last for the part of a place; null where none was. It runs beside that of the work, and
+ * ends with its part: another one that went in has a finish of its own.
+ */
 export function finishAt(history: JobHistory, slotId: string): CardRun | null {
-  return runsAt(history, slotId, true).at(-1) ?? null;
+  const run = runsAt(history, slotId, true).at(-1) ?? null;
+  const events = history.active(history.records.partEvents);
+  const until = events.filter((e) => run !== null && e.happenedAt <= run.happenedAt);
+  return lastPartIn(slotId, until) === lastPartIn(slotId, events) ? run : null;
 }
 
 /** Why a finish cannot be begun by its card at a place; null where it can: the part is on, or another finish is not through. */
@@ -330,17 +336,6 @@ export function whyNotTold(
   }
 }
 
-/** What a running card keeps from being recorded at a place; null where no card runs there, or nothing stands before its step. */
-function refusalAt(history: JobHistory, slotId: string | null, record: string, at: string): string | null {
-  if (slotId === null) return null;
-  const finish = finishAt(history, slotId);
-  return (
-    refusalOf(history, runAt(history, slotId), record, at) ??
-    refusalOf(history, finish, record, at) ??
-    unfinished(history, finish, record, at)
-  );
-}
-
 /** What comes after a finish: rubber goes in, and the part goes on, once masks are off and counted. Source: handbook 55, cards 22 to 24. */
 const AFTER_FINISH: readonly string[] = ['resealed', 'fitted'] satisfies StepRecord[];
 
@@ -350,6 +345,7 @@ function unfinished(history: JobHistory, run: CardRun | null, record: string, at
   return left ? finishRefused(left.step.words) : null;
 }
 
+/** What a running card keeps from being recorded at its place; null where none runs there, or nothing stands before its step. */
 function refusalOf(history: JobHistory, run: CardRun | null, record: string, at: string): string | null {
   if (!run || run.happenedAt > at || !isOfDecision(history, run)) return null;
   const step = run.steps.find((s) => s.enters === record);
@@ -361,23 +357,27 @@ function refusalOf(history: JobHistory, run: CardRun | null, record: string, at:
 
 /**
  * What a running card keeps from being done to the part of its place; null where it keeps nothing. What is fitted for now is
- * kept out by nothing. Source: handbook 50, Order rules: a step that breaks one is refused with its reason.
+ * kept out by its finish alone: what is plugged goes on in no way. Source: handbook 50, Order rules: a step that breaks one is refused with its reason.
  */
 export function cardRefusal(
   history: JobHistory,
   event: Pick<PartEvent, 'partId' | 'kind' | 'slotId'> & Partial<Pick<PartEvent, 'temporary'>>,
   at: string,
 ): string | null {
-  if (event.temporary) return null;
   const events = history.active(history.records.partEvents);
   const slotId = event.slotId ?? events.findLast((e) => e.partId === event.partId && e.slotId !== null)?.slotId ?? null;
-  return refusalAt(history, slotId, event.kind, at);
+  if (slotId === null) return null;
+  // Another part that goes in has nothing of the finish of the old one.
+  const finish = lastPartIn(slotId, events) === event.partId ? finishAt(history, slotId) : null;
+  const left = unfinished(history, finish, event.kind, at);
+  if (event.temporary) return left;
+  return refusalOf(history, runAt(history, slotId), event.kind, at) ?? refusalOf(history, finish, event.kind, at) ?? left;
 }
 
 /** The same of a line that is opened or made at its place. */
 export function cardLineRefusal(history: JobHistory, event: Pick<JointEvent, 'slotId' | 'kind'>, at: string): string | null {
   if (event.kind !== 'opened' && event.kind !== 'made') return null;
-  return refusalAt(history, event.slotId, event.kind === 'opened' ? 'line_opened' : 'line_made', at);
+  return refusalOf(history, runAt(history, event.slotId), event.kind === 'opened' ? 'line_opened' : 'line_made', at);
 }
 
 /** Gates of a step that a lead may pass now. */
