@@ -147,6 +147,9 @@ describe('a work card at the bench', function () {
     await form.getByLabel('Minutes').fill('2');
     await form.getByLabel('Minutes').press('Enter');
     await lead.getByText('Not kept yet').waitFor();
+    // The page is loaded again over it: what was changed is still there.
+    await lead.reload();
+    await lead.getByText('Not kept yet').waitFor();
     expect(await lead.getByRole('button', { name: /^Leave it out: Picture it whole/ }).count(), 'obligatory').to.equal(0);
     await lead.getByRole('button', { name: 'Work by this from now on' }).click();
     await lead.getByText('Say why the shop does it so').waitFor();

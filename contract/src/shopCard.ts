@@ -1,12 +1,12 @@
 /** Work cards as the shop does them: what it changes of a card, and steps of its own. */
-import { SHOP_STEP_KINDS, STEP_GROUPS } from '@dauer/core/catalogue';
+import { MOST_STEP_MINUTES, SHOP_STEP_KINDS, STEP_GROUPS } from '@dauer/core/catalogue';
 import type * as ledger from '@dauer/core/ledger';
 import { z } from 'zod';
 import { id, instant } from './primitives.ts';
 
 const stepId = z.string().regex(/^[a-z_0-9]{1,40}$/);
 const line = z.string().trim().max(400);
-const minutes = z.number().int().min(0).max(600);
+const minutes = z.number().int().min(0).max(MOST_STEP_MINUTES);
 const stepChange = z.object({ stepId, words: line, minutes: minutes.nullable(), ready: line, hazard: line, leftOut: z.boolean() });
 const shopStep = z.object({
   id: stepId,

@@ -2,7 +2,9 @@ import type { OptionId } from '../src/catalogue/repairOptions.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { slotById } from '../src/layout/graph.ts';
 import type { CardTell } from '../src/ledger/families/cardTells.ts';
-import { cardContent, type CardState, cardState, runAt, whyNotBegun, whyNotTold } from '../src/readiness/cardRuns.ts';
+import { whyNotBegun, whyNotTold } from '../src/readiness/cardRefusals.ts';
+import { cardContent, runAt } from '../src/readiness/cardRuns.ts';
+import { type CardState, cardState } from '../src/readiness/cardState.ts';
 import { ReworkFixture } from './contributions.ts';
 import { base, FOUR, NOW } from './jobFixture.ts';
 

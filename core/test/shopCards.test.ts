@@ -14,7 +14,8 @@ import type { WorkCard } from '../src/catalogue/cards/types.ts';
 import { openHistory } from '../src/history/jobHistory.ts';
 import { followedIn } from '../src/ledger/priceRecords.ts';
 import type { ShopCardVersion } from '../src/ledger/shopCards.ts';
-import { cardContent, whyNotBegun } from '../src/readiness/cardRuns.ts';
+import { whyNotBegun } from '../src/readiness/cardRefusals.ts';
+import { cardContent } from '../src/readiness/cardRuns.ts';
 import { base, FOUR, JobFixture, NOW } from './jobFixture.ts';
 
 const SHOES = CARDS.find((c) => c.id === 'shoes')!;

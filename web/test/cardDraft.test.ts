@@ -6,6 +6,7 @@ import {
   draftOf,
   fitting,
   ownId,
+  readDrafts,
   sameDraft,
   withChange,
   withOwn,
@@ -66,5 +67,12 @@ describe('what is changed of a card before it is kept', () => {
   it('minutes are whole, from none to ten hours', () => {
     expect(['0', ' 45 ', '600'].map(minutesOf)).to.deep.equal([0, 45, 600]);
     expect(['601', '4.5', '-3', '', 'ten', '1e2'].map(minutesOf)).to.deep.equal([null, null, null, null, null, null]);
+  });
+
+  it('is read back as it was stored, and what nobody can read is none', () => {
+    const draft = { ...withOwn(withChange(AS_SHIPPED, change(FIRST!.id, { words: 'x' })), own('own_1', null)), on: 'v1' };
+    expect(readDrafts(JSON.stringify({ 'ines:shoes': draft }))).to.deep.equal({ 'ines:shoes': draft });
+    for (const bad of ['', 'null', '[]', '{', '{"a":1}', '{"a":{"changes":[null],"own":[],"on":null}}', '{"a":{"changes":[],"own":[]}}'])
+      expect(readDrafts(bad), bad).to.deep.equal({});
   });
 });

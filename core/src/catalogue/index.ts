@@ -34,6 +34,7 @@ export { masksFor } from './masks.ts';
 export { attendedMinutes, cardFor, CARDS, piecesFor, stepsFor } from './cards/cards.ts';
 export {
   mayLeaveOut,
+  MOST_STEP_MINUTES,
   MOST_STEPS,
   SHOP_STEP_KINDS,
   type ShopCard,

@@ -1,22 +1,8 @@
 /** What is open, joined, locked and proved, and what may be touched now. */
 export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
-export {
-  cardContent,
-  cardLineRefusal,
-  type CardState,
-  closesBy,
-  cardState,
-  isOfDecision,
-  type NeedState,
-  passableGates,
-  finishAt,
-  finishContent,
-  runAt,
-  whyNoFinish,
-  type StepState,
-  whyNotBegun,
-  whyNotTold,
-} from './cardRuns.ts';
+export { cardLineRefusal, whyNoFinish, whyNotBegun, whyNotTold } from './cardRefusals.ts';
+export { cardContent, finishAt, finishContent, isOfDecision, runAt } from './cardRuns.ts';
+export { type CardState, cardState, closesBy, type NeedState, passableGates, type StepState } from './cardState.ts';
 export { gaugedAt, whyNotGauged } from './mayGauge.ts';
 export { beddingOf, type BeddingState } from './bedding.ts';
 export { ifOpened, type Play, type PlayDoes, playsOf } from './play.ts';

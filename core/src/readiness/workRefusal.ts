@@ -13,7 +13,7 @@ import { inOrder } from '../ledger/retraction.ts';
 import { jointsOf, jointStatus } from './joints.ts';
 import { workRefusalWords } from '../wording/en/work.ts';
 import type { WorkRefusal } from '../wording/reasons.ts';
-import { cardRefusal } from './cardRuns.ts';
+import { cardRefusal } from './cardRefusals.ts';
 import { isCharged, letsGo } from './storedEnergy.ts';
 import { whyNotHoned, whyNotSealedIn } from './options.ts';
 import { supplyRefusal } from '../supply/mayFit.ts';

@@ -40,6 +40,8 @@ export interface ShopCard {
 
 /** Steps that a running card may have at the most. */
 export const MOST_STEPS = 60;
+/** Attended minutes that a step of the shop may take at the most: what takes longer is several. */
+export const MOST_STEP_MINUTES = 600;
 
 /**
  * Whether a shop may leave a step out: none that a unit is not complete without, that a record closes, that is drawn up to a

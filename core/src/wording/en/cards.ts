@@ -119,6 +119,8 @@ export const SHOP_CARDS = {
   again: 'Work by this one again',
   shippedAgain: 'Work by the card as Dauer has it',
   unsaved: 'Not kept yet. Nobody works by it.',
+  since: (reason: string, by: string): string =>
+    `Another version was kept since this was begun: “${reason}”${by === '' ? '' : `, ${by}`}. What stands here goes in its place.`,
   needsReason: 'Say why the shop does it so, in a few words.',
   minutesWrong: 'Minutes are a whole number from 0 to 600.',
   ownIncomplete: 'A step needs what is done, and why.',

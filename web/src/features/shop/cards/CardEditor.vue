@@ -3,12 +3,26 @@ import { type CardStep, mayLeaveOut, STEP_GROUPS, type ShopStep, type StepGroup,
 import { isReason, newestVersion, type ShopCardVersion } from '@dauer/core/ledger';
 import { upperFirst } from '@dauer/core/quantity';
 import { SHOP_CARDS, timeWords } from '@dauer/core/wording';
+import { useSessionStorage } from '@vueuse/core';
 import { v7 } from 'uuid';
 import { computed, ref } from 'vue';
 import { call } from '../../../app/client.ts';
 import { useRequest } from '../../../app/request.ts';
+import { useSession } from '../../../app/session.ts';
 import { dayText } from '../../../fittings/dates.ts';
-import { type CardDraft, AS_SHIPPED, draftOf, fitting, ownId, sameDraft, withChange, withOwn, withoutOwn } from './cardDraft.ts';
+import {
+  type CardDraft,
+  AS_SHIPPED,
+  draftOf,
+  fitting,
+  ownId,
+  readDrafts,
+  sameDraft,
+  type StoredDraft,
+  withChange,
+  withOwn,
+  withoutOwn,
+} from './cardDraft.ts';
 import OwnStepForm from './OwnStepForm.vue';
 import StepChangeForm from './StepChangeForm.vue';
 
@@ -22,7 +36,27 @@ const props = defineProps<{
 const emit = defineEmits<{ changed: [] }>();
 const newest = computed(() => newestVersion(props.versions));
 const inForce = computed(() => fitting(props.work, draftOf(newest.value)));
-const edited = ref<CardDraft | null>(null);
+const session = useSession();
+/** What somebody changes stays with the page, also where it is loaded again, until it is kept or dropped; another one on the tablet has none of it. */
+const drafts = useSessionStorage<Record<string, StoredDraft>>(
+  'dauer.card',
+  {},
+  { serializer: { read: readDrafts, write: JSON.stringify } },
+);
+const mine = `${session.person?.id ?? ''}:${props.work.id}`;
+const edited = computed<CardDraft | null>({
+  get: () => (drafts.value[mine] ? fitting(props.work, drafts.value[mine]) : null),
+  set: (next) => {
+    const { [mine]: _, ...others } = drafts.value;
+    const on = drafts.value[mine]?.on ?? newest.value?.id ?? null;
+    drafts.value = next === null ? others : { ...others, [mine]: { ...next, on } };
+  },
+});
+/** Somebody kept another version after this was begun. */
+const isBehind = computed(() => {
+  const begun = drafts.value[mine];
+  return begun !== undefined && begun.on !== (newest.value?.id ?? null);
+});
 const draft = computed(() => edited.value ?? inForce.value);
 const isEdited = computed(() => edited.value !== null && !sameDraft(edited.value, inForce.value));
 const shown = computed(() => withShop(props.work, { cardId: props.work.id, ...draft.value }));
@@ -191,6 +225,7 @@ const past = computed(() => [...props.versions].reverse());
     </template>
     <form v-if="isEdited && writable" class="keep" @submit.prevent="keep(draft, reason)">
       <b>{{ SHOP_CARDS.unsaved }}</b>
+      <p v-if="isBehind && newest" class="small" role="note">{{ SHOP_CARDS.since(newest.reason, names.get(newest.enteredBy) ?? '') }}</p>
       <v-text-field
         v-model="reason"
         density="compact"

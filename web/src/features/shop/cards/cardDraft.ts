@@ -13,6 +13,27 @@ export const AS_SHIPPED: CardDraft = { changes: [], own: [] };
 export const draftOf = (v: Pick<ShopCardVersion, 'changes' | 'own'> | null): CardDraft =>
   v === null ? AS_SHIPPED : { changes: v.changes, own: v.own };
 
+/** A draft as the page stores it, with the version that stood when it was begun; null where none did. */
+export interface StoredDraft extends CardDraft {
+  readonly on: string | null;
+}
+
+const isList = (list: unknown, name: string): boolean =>
+  Array.isArray(list) && list.every((x: unknown) => typeof x === 'object' && x !== null && name in x);
+
+const isDraft = (d: unknown): d is StoredDraft =>
+  typeof d === 'object' && d !== null && 'on' in d && 'changes' in d && 'own' in d && isList(d.changes, 'stepId') && isList(d.own, 'id');
+
+/** Drafts as they were stored, by who made them and of which card; what cannot be read is none. */
+export function readDrafts(stored: string): Record<string, StoredDraft> {
+  try {
+    const read: unknown = JSON.parse(stored);
+    return Object.fromEntries(Object.entries(read ?? {}).filter((e): e is [string, StoredDraft] => isDraft(e[1])));
+  } catch {
+    return {};
+  }
+}
+
 const says = (c: StepChange): boolean => c.leftOut || c.words !== '' || c.minutes !== null || c.ready !== '' || c.hazard !== '';
 
 /** A step done otherwise; a change that says nothing is none. */

@@ -1,7 +1,7 @@
-const MOST_MINUTES = 600;
+import { MOST_STEP_MINUTES } from '@dauer/core/catalogue';
 
 /** Minutes as typed, whole; null for anything else. */
 export function minutesOf(typed: string): number | null {
   const text = typed.trim();
-  return /^\d{1,3}$/.test(text) && Number(text) <= MOST_MINUTES ? Number(text) : null;
+  return /^\d{1,3}$/.test(text) && Number(text) <= MOST_STEP_MINUTES ? Number(text) : null;
 }
