@@ -6,7 +6,18 @@ const SRC = join(import.meta.dirname, '../src');
 
 /** Under these names devices keep what they have: another name would leave it behind. */
 const STORED = [
-  ...['dauer', 'dauer-kept', 'dauer.book', 'dauer.bookin.5', 'dauer.card', 'dauer.clock', 'dauer.device', 'dauer.gauges', 'dauer.letters', 'dauer.me'],
+  ...[
+    'dauer',
+    'dauer-kept',
+    'dauer.book',
+    'dauer.bookin.5',
+    'dauer.card',
+    'dauer.clock',
+    'dauer.device',
+    'dauer.gauges',
+    'dauer.letters',
+    'dauer.me',
+  ],
   ...['dauer.orders', 'dauer.out', 'dauer.reloaded', 'dauer.skipped', 'dauer.speech', 'dauer.taken', 'dauer.theme', 'dauer.units'],
 ];
 /** On which pages talk to each other. */
