@@ -53,6 +53,10 @@ describe('a work card at the bench', () => {
     const both = await Promise.all([tell('pads_out'), tell('pads_out', {}, shop.lead)]);
     expect(both.map((b) => b.status).sort()).to.deep.equal([200, 422]);
     expect(both.find((b) => b.status === 422)!.body).to.include({ code: 'not_possible', detail: CARD_REFUSED.told_already });
+    // Who pressed a moment before, and comes in after, is told as well: it is on record once.
+    const sooner = await tell('pads_out', { happenedAt: new Date(Date.now() - 60_000).toISOString() } as never, shop.lead);
+    expect(sooner.status).to.equal(422);
+    expect(sooner.body.detail).to.equal(CARD_REFUSED.told_already);
     expect((await tell('pads_out', {}, shop.reader)).status).to.equal(403);
   });
 

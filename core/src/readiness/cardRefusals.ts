@@ -87,6 +87,16 @@ export function whyNotBegun(
   return contents.some((c) => c?.cardId === run.cardId && plain(c.steps) === plain(run.steps)) ? null : 'other_card';
 }
 
+/**
+ * Whether a step was told by somebody already, whenever: of two who press at once the one that comes in second may have pressed
+ * first by a few milliseconds, and is told all the same.
+ */
+export function isToldAlready(history: JobHistory, tell: Pick<CardTell, 'runId' | 'stepId' | 'kind'>): boolean {
+  const over: readonly CardTell['kind'][] = tell.kind === 'done' ? ['done'] : tell.kind === 'not_here' ? ['done', 'not_here'] : [];
+  const mine = history.active(history.records.cardTells).filter((t) => t.runId === tell.runId && t.stepId === tell.stepId);
+  return mine.some((t) => over.includes(t.kind));
+}
+
 /** Why something cannot be told of a step; null where it can. A sentence where it is a gate that stands before it. */
 export function whyNotTold(
   history: JobHistory,

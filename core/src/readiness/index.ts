@@ -1,6 +1,6 @@
 /** What is open, joined, locked and proved, and what may be touched now. */
 export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
-export { cardLineRefusal, whyNoFinish, whyNotBegun, whyNotTold } from './cardRefusals.ts';
+export { cardLineRefusal, isToldAlready, whyNoFinish, whyNotBegun, whyNotTold } from './cardRefusals.ts';
 export { cardContent, finishAt, finishContent, isOfDecision, runAt } from './cardRuns.ts';
 export { type CardState, cardState, closesBy, type NeedState, passableGates, type StepState } from './cardState.ts';
 export { gaugedAt, whyNotGauged } from './mayGauge.ts';

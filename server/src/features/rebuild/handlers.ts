@@ -2,6 +2,8 @@ import { fileUntil, openHistory } from '@dauer/core/history';
 import {
   cardLineRefusal,
   isCharged,
+  isToldAlready,
+  parkedNow,
   timerStates,
   whyNotBegun,
   whyNotCounted,
@@ -22,11 +24,11 @@ import {
   whyNotTold,
   whyNotTried,
 } from '@dauer/core/readiness';
-import { CARD_REFUSED, STORED } from '@dauer/core/wording';
+import { CARD_REFUSED, PARK_REFUSED, STORED } from '@dauer/core/wording';
 import { deriveJob, placeLock } from '@dauer/core/job';
 import { cutOfShape } from '@dauer/core/metrology';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
-import type { JointEventKind } from '@dauer/core/ledger';
+import type { JobRecords, JointEventKind } from '@dauer/core/ledger';
 import type { RunningClock } from '@dauer/contract';
 import { placeName } from '@dauer/core/layout';
 import { sql } from 'drizzle-orm';
@@ -67,6 +69,17 @@ async function requireCardOrder(
   if (records.release || records.jointEvents.some((e) => e.id === body.id)) return;
   const why = cardLineRefusal(openHistory(records), body, at);
   if (why !== null) throw new HttpProblem('not_possible', why);
+}
+
+/** Tries within so many milliseconds of each other were pressed at once. */
+const AT_ONCE_MS = 5000;
+/**
+ * The instant as of which a try is held: of two who press at once the one that comes in second is held against the first, whichever
+ * pressed a moment before; what comes late is held against what was on record then.
+ */
+function triedAfter({ ladderTries }: JobRecords, slotId: string, at: string): string {
+  const near = ladderTries.filter((t) => t.slotId === slotId && Math.abs(Date.parse(t.happenedAt) - Date.parse(at)) < AT_ONCE_MS);
+  return near.reduce((last, t) => (t.happenedAt > last ? t.happenedAt : last), at);
 }
 
 /** Jobs that are open and have a clock that nobody has ended, whatever was taken back of it since. */
@@ -125,6 +138,7 @@ export const rebuildHandlers = {
     if (records.cardTells.some((t) => t.id === body.id)) return;
     if (!records.cardRuns.some((r) => r.id === body.runId))
       throw new HttpProblem('unknown_reference', 'This card does not run on this job. Load the job again.');
+    if (isToldAlready(openHistory(records), body)) throw new HttpProblem('not_possible', CARD_REFUSED.told_already);
     const at = corrected(request, body.happenedAt);
     const history = openHistory(fileUntil(records, at));
     const why = whyNotTold(history, { ...body, authorId: person.id }, at, person.role === 'lead' ? 'lead' : 'technician');
@@ -134,7 +148,7 @@ export const rebuildHandlers = {
   recordTry: oneAtATime('ladderTries', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
     if (records.ladderTries.some((t) => t.id === body.id)) return;
-    const at = corrected(request, body.happenedAt);
+    const at = triedAfter(records, body.slotId, corrected(request, body.happenedAt));
     const why = whyNotTried(openHistory(fileUntil(records, at)), body, at);
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),
@@ -143,6 +157,7 @@ export const rebuildHandlers = {
     const records = await readJobFile(db, params.jobId);
     if (records.parkings.some((p) => p.id === body.id)) return;
     const at = corrected(request, body.happenedAt);
+    if (parkedNow(openHistory(records)) !== null) throw new HttpProblem('not_possible', PARK_REFUSED.already);
     const why = whyNotParked(openHistory(fileUntil(records, at)), body, await shopDay(db, at));
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),
