@@ -167,6 +167,54 @@ describe('a work card at the bench', function () {
     await lead.context().close();
   });
 
+  it('a part is finished by its card: nothing coated before it is masked, also not with the server away, and nothing on before it is counted out', async () => {
+    const { jobs } = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
+    const shoes = jobs.find((j) => j.vehicle.tag === 'V 059')!;
+    const drum = shoes.layout.slots.find((s) => s.kind === 'drum' && s.corner === 'FR')!.id;
+    await page.goto(`${house.url}/jobs/${shoes.jobId}/rebuild`);
+    await page.locator('summary[aria-label="Finish it by its card: front right drum"]').press('Enter');
+    await page.getByRole('button', { name: 'Finish by brush or can' }).press('Enter');
+    for (const words of ['Route of each part', 'Degrease', 'Blast with bores plugged']) {
+      await step(page, words).waitFor();
+      await page.keyboard.press('Enter');
+    }
+    await step(page, 'Treat what rust is left').waitFor();
+    await page.getByRole('button', { name: 'All steps' }).click();
+    await page.getByRole('button', { name: 'Thin coats, flash-off between them.' }).click();
+    await page.getByText('First: Prime all that is bare.').waitFor();
+    const coated = page.locator('.bench').getByRole('button', { name: 'Coated', exact: true });
+    expect(await coated.count(), 'not masked, not primed').to.equal(0);
+    await allSent(page);
+    await house.killServer();
+    await page.getByRole('button', { name: 'to it', exact: true }).press('Enter');
+    await step(page, 'Prime all that is bare').waitFor();
+    await page.getByRole('button', { name: 'to it', exact: true }).press('Enter');
+    await step(page, 'Mask bores').waitFor();
+    await page.keyboard.press('Enter');
+    await step(page, 'Treat what rust is left').waitFor();
+    await page.getByText('4 of 9 told').waitFor();
+    await page.getByText('kept here, not sent').waitFor();
+    await house.start();
+    await page.reload();
+    await page.getByText('4 of 9 told').waitFor();
+    await allSent(page);
+    const own = (await (await page.request.get(`${house.url}/api/jobs/${shoes.jobId}`)).json()) as {
+      cardTells: readonly { stepId: string }[];
+      partEvents: readonly { partId: string; slotId: string | null }[];
+    };
+    expect(own.cardTells.filter((t) => t.stepId === 'masked')).to.have.length(1);
+    const fitted = await page.request.post(`${house.url}/api/jobs/${shoes.jobId}/part-events`, {
+      data: {
+        ...{ id: crypto.randomUUID(), happenedAt: new Date().toISOString(), device: 'other', kind: 'fitted', slotId: drum, note: '' },
+        partId: own.partEvents.findLast((e) => e.slotId === drum)!.partId,
+      },
+    });
+    expect(fitted.status()).to.equal(422);
+    expect(((await fitted.json()) as { detail: string }).detail).to.match(/^Its finish is not through: “/);
+    await page.getByRole('button', { name: 'Leave', exact: true }).press('Enter');
+    await page.getByRole('button', { name: 'Front right drum: on with the finish' }).waitFor();
+  });
+
   it('what will not move goes up its ladder: a try that is told, one that nothing allows, and one that moved', async () => {
     const { jobs } = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
     const other = jobs.find((j) => j.vehicle.tag === 'V 071')!.jobId;

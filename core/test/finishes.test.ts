@@ -118,6 +118,8 @@ describe('the finish of a part', () => {
     expect(whyNotBegun(before, { ...run, option: 'replace' }, LATER)).to.equal('other_card');
     const on = openHistory({ ...t.file, cardRuns: [], partEvents: t.file.partEvents.slice(0, -1) });
     expect(whyNotBegun(on, run, LATER)).to.equal('not_off');
+    t.decide(slotId, 'replace');
+    expect(whyNotBegun(openHistory({ ...t.file, cardRuns: [] }), run, LATER)).to.equal('renewed');
   });
 
   it('is of the bench, also for a unit that came without its vehicle', () => {

@@ -53,6 +53,9 @@ describe('processes by the clock, and lines by their shape', () => {
     const both = await Promise.all([start(body), start(body)]);
     expect(both.map((b) => b.status).sort()).to.deep.equal([200, 422]);
     expect(both.find((b) => b.status === 422)!.body.detail).to.equal(TIMER_REFUSED.running);
+    // Of two tablets that press at once the one whose press comes in second may have pressed a moment before.
+    const sooner = new Date(Date.parse(body.happenedAt) - 2000).toISOString();
+    expect((await start({ ...body, happenedAt: sooner })).body.detail).to.equal(TIMER_REFUSED.running);
     const id = both.find((b) => b.status === 200)!.body.record.id;
     const clocks = async () => (await shop.reader.ask<{ timerId: string; overAt: string | null }[]>('GET', '/api/clocks')).body;
     expect((await clocks()).map((c) => [c.timerId, c.overAt])).to.deep.equal([[id, null]]);
@@ -70,6 +73,8 @@ describe('processes by the clock, and lines by their shape', () => {
     expect((await tell(id, { kind: 'broken_off' })).body.detail).to.equal(TIMER_REFUSED.why);
     expect((await tell(id, { kind: 'broken_off', note: 'The door stood open' })).status).to.equal(200);
     expect((await tell(id, { kind: 'ended' })).body.detail).to.equal(TIMER_REFUSED.ended);
+    const justBefore = new Date(Date.now() - 2000).toISOString();
+    expect((await tell(id, { kind: 'broken_off', note: 'So do I', happenedAt: justBefore })).body.detail).to.equal(TIMER_REFUSED.ended);
     expect(await clocks()).to.deep.equal([]);
   });
 

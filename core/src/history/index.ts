@@ -1,4 +1,5 @@
 /** What stands of the records, over time: the book of a job, where each part is, what was put right. */
+export { heldAsOf } from './atOnce.ts';
 export { type Drawn, drawnAt, fallsShort } from './drawn.ts';
 export { fluidBefore, tellsBefore } from './knownFluid.ts';
 export { proposedFluid } from './proposedFluid.ts';

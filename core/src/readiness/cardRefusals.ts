@@ -3,7 +3,7 @@ import type { CardStep, Followed, StepRecord } from '../catalogue/cards/types.ts
 import { decidedHere } from '../history/decided.ts';
 import type { JobHistory } from '../history/jobHistory.ts';
 import { lastPartIn, whereabouts } from '../history/whereabouts.ts';
-import { deriveComponent } from '../judging/components.ts';
+import { deriveComponent, isRenewed } from '../judging/components.ts';
 import { childrenOf, type Slot, slotById } from '../layout/graph.ts';
 import { isStandalone } from '../layout/standaloneUnits.ts';
 import type { CardRun } from '../ledger/families/cardRuns.ts';
@@ -17,10 +17,14 @@ import { cardState, closesBy } from './cardState.ts';
 import { isFirstTime, isKnownHere } from './firstTime.ts';
 import { kitMissing } from './kit.ts';
 
-/** Why a finish cannot be begun by its card at a place; null where it can: the part is on, or another finish is not through. */
-export function whyNoFinish(history: JobHistory, slotId: string, at: string): 'not_off' | 'running' | null {
+/**
+ * Why a finish cannot be begun by its card at a place; null where it can: another part comes in its place, it is on, or another
+ * finish is not through.
+ */
+export function whyNoFinish(history: JobHistory, slotId: string, at: string): 'renewed' | 'not_off' | 'running' | null {
   const { layout, partEvents } = history.records;
   const events = history.active(partEvents);
+  if (isRenewed(decidedHere(history, slotId).now)) return 'renewed';
   const part = lastPartIn(slotId, events);
   const where = part === null ? null : whereabouts(part, events).at;
   if (where !== 'shelf' && !(where === 'slot' && isStandalone(layout))) return 'not_off';

@@ -36,9 +36,15 @@ export function finishContent(
   return card ? { cardId, steps: stepsFor(card, 'use_again', followed) } : null;
 }
 
+/** Of what a card is: of the work at a place, or of a finish of its part, which runs beside it. */
+export type RunOf = 'work' | 'finish';
+
+/** Of what a card that was begun is. */
+export const runOf = (run: Pick<CardRun, 'cardId'>): RunOf => (finishCard(run.cardId) ? 'finish' : 'work');
+
 /** Cards that were begun at a place on this job, of finishes or of its work. */
-function runsAt({ records: { cardRuns, job }, active }: JobHistory, slotId: string, finish: boolean): CardRun[] {
-  return active(cardRuns).filter((r) => r.jobId === job.id && r.slotId === slotId && (finishCard(r.cardId) !== undefined) === finish);
+function runsAt({ records: { cardRuns, job }, active }: JobHistory, slotId: string, of: RunOf): CardRun[] {
+  return active(cardRuns).filter((r) => r.jobId === job.id && r.slotId === slotId && runOf(r) === of);
 }
 
 /**
@@ -46,7 +52,7 @@ function runsAt({ records: { cardRuns, job }, active }: JobHistory, slotId: stri
  * ends with its part: another one that went in has a finish of its own.
  */
 export function finishAt(history: JobHistory, slotId: string): CardRun | null {
-  const run = runsAt(history, slotId, true).at(-1) ?? null;
+  const run = runsAt(history, slotId, 'finish').at(-1) ?? null;
   const events = history.active(history.records.partEvents);
   const until = events.filter((e) => run !== null && e.happenedAt <= run.happenedAt);
   return lastPartIn(slotId, until) === lastPartIn(slotId, events) ? run : null;
@@ -54,11 +60,16 @@ export function finishAt(history: JobHistory, slotId: string): CardRun | null {
 
 /** The card that runs at a place: of what is decided there, else what was begun last; null where none does. */
 export function runAt(history: JobHistory, slotId: string): CardRun | null {
-  const here = runsAt(history, slotId, false);
+  const here = runsAt(history, slotId, 'work');
   return here.findLast((r) => isOfDecision(history, r)) ?? here.at(-1) ?? null;
+}
+
+/** The card that runs at a place, of its work or of the finish of its part; null where none does. */
+export function cardAt(history: JobHistory, slotId: string, of: RunOf): CardRun | null {
+  return of === 'finish' ? finishAt(history, slotId) : runAt(history, slotId);
 }
 
 /** Whether a card is still of what is decided at its place: another decision has another card. A finish is of no decision. */
 export function isOfDecision(history: JobHistory, run: CardRun): boolean {
-  return finishCard(run.cardId) !== undefined || decidedHere(history, run.slotId).now?.option === run.option;
+  return runOf(run) === 'finish' || decidedHere(history, run.slotId).now?.option === run.option;
 }

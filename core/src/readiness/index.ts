@@ -1,7 +1,7 @@
 /** What is open, joined, locked and proved, and what may be touched now. */
 export { jointsOf, type JointStatus, jointStatus } from './joints.ts';
 export { cardLineRefusal, isToldAlready, whyNoFinish, whyNotBegun, whyNotTold } from './cardRefusals.ts';
-export { cardContent, finishAt, finishContent, isOfDecision, runAt } from './cardRuns.ts';
+export { cardAt, cardContent, finishAt, finishContent, isOfDecision, runAt, runOf } from './cardRuns.ts';
 export { type CardState, cardState, closesBy, type NeedState, passableGates, type StepState } from './cardState.ts';
 export { gaugedAt, whyNotGauged } from './mayGauge.ts';
 export { beddingOf, type BeddingState } from './bedding.ts';
@@ -10,7 +10,7 @@ export { figureFault, figuresMissing, type ProofFigure } from './proofFigures.ts
 export { isGood, whyNotGood, wouldUndo } from './proofStatus.ts';
 export { type LadderState, ladderState, type RungState, triedAt, whyNotTried } from './ladder.ts';
 export { optionsOf, whyNotHoned } from './options.ts';
-export { CAPS, portFact, portsOf, whyNotMade, whyNotPort, whyNotPutIn } from './ports.ts';
+export { closablePorts, portFact, portsOf, whyNotMade, whyNotPort, whyNotPutIn } from './ports.ts';
 export { parkedNow, parkGaps, whyNotParked, whyNotTakenOver } from './parked.ts';
 export { boardOn } from './pedalLock.ts';
 export { whyNotSettled } from './settling.ts';

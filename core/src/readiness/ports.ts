@@ -40,6 +40,11 @@ interface Closed {
 /** What closes a port for a while. */
 export const CAPS: readonly PutIn['what'][] = ['cap', 'plug', 'clamp'];
 
+/** Ports of a place of which one has to be named when something is put in there: a clamp closes its hose wherever it sits. */
+export function closablePorts(layout: Layout, slot: Slot, what: PutIn['what']): Port[] {
+  return CAPS.includes(what) && what !== 'clamp' ? portsOf(layout, slot) : [];
+}
+
 const nameOf = (slotId: string, port: string): string => `${slotId}:${port}`;
 
 function closedPorts(inside: readonly PutIn[]): Closed {

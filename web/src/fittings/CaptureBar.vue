@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import LiveScale from './LiveScale.vue';
 import PhoneCapture from './PhoneCapture.vue';
+import { useFoot } from './useFoot.ts';
 import { useCaptureKeys } from './useCaptureKeys.ts';
 
 /** The one reversed plate: while it is open, what is typed and not meant for a field goes to it. */
@@ -41,6 +42,7 @@ const emit = defineEmits<{
 }>();
 const typed = ref('');
 const here = ref<HTMLElement | null>(null);
+useFoot(here);
 defineExpose({
   clear: () => {
     typed.value = '';
@@ -79,7 +81,7 @@ const phoneTyped = computed({
 </script>
 
 <template>
-  <section ref="here" class="bar no-print" tabindex="-1" :class="{ speaking: speaks }" aria-label="Capture bar" data-capture>
+  <section ref="here" class="footbar bar no-print" tabindex="-1" :class="{ speaking: speaks }" aria-label="Capture bar" data-capture>
     <svg class="dots" width="56" height="56" aria-hidden="true">
       <circle cx="28" cy="28" r="22" fill="none" stroke="var(--bar-edge)" />
       <circle
@@ -142,20 +144,10 @@ const phoneTyped = computed({
 
 <style scoped>
 .bar {
-  position: fixed;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  z-index: 40;
   height: 80px;
-  display: grid;
   grid-template-columns: var(--tall) minmax(180px, 232px) auto minmax(110px, 1fr) auto auto auto;
   gap: 14px;
-  align-items: center;
   padding: 0 var(--space-5);
-  background: var(--bar);
-  color: var(--bar-text);
-  border-top: var(--bar-top);
 }
 .pos {
   font: 600 25px/28px var(--plate-font);
@@ -268,9 +260,6 @@ const phoneTyped = computed({
 }
 .keys dd {
   color: var(--bar-text2);
-}
-.bar :focus-visible {
-  outline-color: var(--bar-live);
 }
 /* Where an instrument speaks, its own button takes the room of the keys. */
 .speaking .keys {

@@ -2,7 +2,7 @@
 import { controlsOf, isInboard } from '@dauer/core/layout';
 import { millisecondsInHour } from '@dauer/core/quantity';
 import type { PutIn, PutInKind } from '@dauer/core/ledger';
-import { CAPS, CLAMP_HOURS, type PlaceState, portsOf } from '@dauer/core/readiness';
+import { CLAMP_HOURS, closablePorts, type PlaceState, portsOf } from '@dauer/core/readiness';
 import { takenOutRefusal } from '@dauer/core/views';
 import { type Port, portName, PORTS, PUT_IN_NAME } from '@dauer/core/wording';
 import { computed, ref } from 'vue';
@@ -45,7 +45,7 @@ function put(what: PutInKind, port: string | null = null): void {
 }
 /** What closes a port says which, where there is more than one. */
 function choose(what: PutInKind): void {
-  const closes = CAPS.includes(what) && what !== 'clamp' ? ports.value : [];
+  const closes = closablePorts(job.state.records.layout, props.place.slot, what);
   if (closes.length > 1) capping.value = what;
   else put(what, closes[0]?.id ?? null);
 }

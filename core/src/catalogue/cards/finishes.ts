@@ -60,7 +60,7 @@ const FINISH_BY_BRUSH: WorkCard = card(
         at: 'bench',
         enters: 'coated',
         waits: { hours: 1, on: 'flash-off between coats' },
-        takes: [piece('Caliper paint')],
+        takes: [piece('Brake paint')],
         needs: [after('primed')],
       },
     }),

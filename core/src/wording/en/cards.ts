@@ -50,6 +50,7 @@ export const CARD_REFUSED = {
   not_decided: 'Nothing is decided here that this card serves.',
   away: 'It was sent out and is not back: nothing is done to it here.',
   told_already: 'That step is told already.',
+  renewed: 'Another comes in its place: what goes back in is finished.',
   not_off: 'It is finished off the vehicle: take it off first.',
 } as const;
 

@@ -1,4 +1,4 @@
-import { fileUntil, openHistory } from '@dauer/core/history';
+import { fileUntil, heldAsOf, openHistory } from '@dauer/core/history';
 import {
   cardLineRefusal,
   isCharged,
@@ -28,7 +28,7 @@ import { CARD_REFUSED, PARK_REFUSED, STORED } from '@dauer/core/wording';
 import { deriveJob, placeLock } from '@dauer/core/job';
 import { cutOfShape } from '@dauer/core/metrology';
 import { heldRefusal, takenOutRefusal } from '@dauer/core/views';
-import type { JobRecords, JointEventKind } from '@dauer/core/ledger';
+import type { JointEventKind } from '@dauer/core/ledger';
 import type { RunningClock } from '@dauer/contract';
 import { placeName } from '@dauer/core/layout';
 import { sql } from 'drizzle-orm';
@@ -69,17 +69,6 @@ async function requireCardOrder(
   if (records.release || records.jointEvents.some((e) => e.id === body.id)) return;
   const why = cardLineRefusal(openHistory(records), body, at);
   if (why !== null) throw new HttpProblem('not_possible', why);
-}
-
-/** Tries within so many milliseconds of each other were pressed at once. */
-const AT_ONCE_MS = 5000;
-/**
- * The instant as of which a try is held: of two who press at once the one that comes in second is held against the first, whichever
- * pressed a moment before; what comes late is held against what was on record then.
- */
-function triedAfter({ ladderTries }: JobRecords, slotId: string, at: string): string {
-  const near = ladderTries.filter((t) => t.slotId === slotId && Math.abs(Date.parse(t.happenedAt) - Date.parse(at)) < AT_ONCE_MS);
-  return near.reduce((last, t) => (t.happenedAt > last ? t.happenedAt : last), at);
 }
 
 /** Jobs that are open and have a clock that nobody has ended, whatever was taken back of it since. */
@@ -148,7 +137,8 @@ export const rebuildHandlers = {
   recordTry: oneAtATime('ladderTries', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
     if (records.ladderTries.some((t) => t.id === body.id)) return;
-    const at = triedAfter(records, body.slotId, corrected(request, body.happenedAt));
+    const others = records.ladderTries.filter((t) => t.slotId === body.slotId);
+    const at = heldAsOf(others, corrected(request, body.happenedAt));
     const why = whyNotTried(openHistory(fileUntil(records, at)), body, at);
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),
@@ -170,14 +160,16 @@ export const rebuildHandlers = {
   startClock: oneAtATime('timers', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
     if (records.timers.some((t) => t.id === body.id)) return;
-    const at = corrected(request, body.happenedAt);
+    const others = records.timers.filter((t) => t.slotId === body.slotId);
+    const at = heldAsOf(others, corrected(request, body.happenedAt));
     const why = whyNotStarted(openHistory(fileUntil(records, at)), body, at);
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),
   tellClock: oneAtATime('timerSteps', async (body, { db, params, request }) => {
     const records = await readJobFile(db, params.jobId);
     if (records.timerSteps.some((t) => t.id === body.id)) return;
-    const at = corrected(request, body.happenedAt);
+    const others = records.timerSteps.filter((t) => t.timerId === body.timerId);
+    const at = heldAsOf(others, corrected(request, body.happenedAt));
     const why = whyNotTimed(openHistory(fileUntil(records, at)), body, at);
     if (why !== null) throw new HttpProblem('not_possible', why);
   }),

@@ -2,9 +2,10 @@
 import { daysWords } from '@dauer/core/wording';
 import type { Estimate, VariantId } from '@dauer/core/estimate';
 import type { Offer, OwnerChoice } from '@dauer/core/ledger';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { dayText } from '../../fittings/dates.ts';
 import { sumText } from '../../fittings/money.ts';
+import { useFoot } from '../../fittings/useFoot.ts';
 
 /** The running result and the one next act: what it comes to as decided, whether the owner agreed, his sheet. */
 const props = defineProps<{
@@ -41,10 +42,12 @@ const risks = computed(() => {
     .filter(Boolean)
     .join('; ');
 });
+const here = ref<HTMLElement | null>(null);
+useFoot(here);
 </script>
 
 <template>
-  <div class="result" data-result role="region" aria-label="What it comes to">
+  <div ref="here" class="footbar result" data-result role="region" aria-label="What it comes to">
     <div class="owner">
       <b class="plate-font">Owner</b>
       <span>{{ owner }}</span>
@@ -78,20 +81,7 @@ const risks = computed(() => {
 
 <style scoped>
 .result {
-  position: fixed;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  z-index: 40;
-  min-height: 80px;
-  display: grid;
   grid-template-columns: calc(var(--map) - var(--space-5)) minmax(0, 1fr) auto auto;
-  gap: var(--space-4);
-  align-items: center;
-  padding: var(--space-2) var(--space-5);
-  background: var(--bar);
-  color: var(--bar-text);
-  border-top: var(--bar-top);
 }
 .owner b,
 .sum b {
@@ -131,14 +121,10 @@ kbd {
   font: 400 var(--type-least)/var(--leading-tight) var(--figure-font);
   color: var(--bar-text2);
 }
-.result :focus-visible {
-  outline-color: var(--bar-live);
-}
 @media (max-width: 1180px) {
   .result {
     grid-template-columns: minmax(0, 1fr) auto;
     gap: var(--space-2) var(--space-3);
-    padding: var(--space-2) var(--space-3);
   }
   .owner {
     display: none;

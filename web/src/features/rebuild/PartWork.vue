@@ -298,7 +298,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     <LadderPanel :component="component" :writable="writable" />
     <StripFold v-if="!bare && canBeOff(component.slot.kind)" :slot-of="component.slot" :writable="writable" />
     <OrderOfWork v-if="component.decision && !done && !bare" :slot-of="component.slot" :option="component.decision.option" />
-    <FinishCards v-if="lastPart && !bare && !isRenewed(component.decision)" :slot-of="component.slot" :writable="writable" />
+    <FinishCards v-if="lastPart && !bare" :slot-of="component.slot" :writable="writable" />
     <FinishRow v-if="lastPart" :slot-of="component.slot" :part-id="lastPart.id" :writable="writable" />
     <ul v-if="life.length > 0" class="life small">
       <li v-for="e in life" :key="e.id">

@@ -6,7 +6,7 @@ import { cornersTakenIn, type OperationState, operationState } from '@dauer/core
 import { careFault } from '@dauer/core/judging';
 import { canBeOff, type Corner, isHydraulic, placeName } from '@dauer/core/layout';
 import { bledHere, freePoint, isWorked, type TorquePoint, torquePoints } from '@dauer/core/stages';
-import { cardState, finishAt, isOfDecision, runAt } from '@dauer/core/readiness';
+import { cardAt, cardState, isOfDecision } from '@dauer/core/readiness';
 import { computed, reactive, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import WithNote from '../../fittings/WithNote.vue';
@@ -128,8 +128,7 @@ const router = useRouter();
 /** The card that is on the bench: it takes the screen until one leaves it. */
 const bench = computed(() => {
   const { card, finish } = route.query;
-  const of = finish === undefined ? runAt : finishAt;
-  const run = typeof card === 'string' ? of(job.history, card) : null;
+  const run = typeof card === 'string' ? cardAt(job.history, card, finish === undefined ? 'work' : 'finish') : null;
   return run && isOfDecision(job.history, run) ? cardState(job.history, run, job.today) : null;
 });
 function leaveBench(): void {

@@ -49,6 +49,7 @@ const ask = computed(() => ASKS[props.kind] ?? { label: 'What was done', done: '
   flex-wrap: wrap;
   gap: var(--space-2);
   align-items: flex-start;
+  margin-top: var(--space-2);
 }
 .words > :deep(.v-input) {
   flex: 1 1 240px;

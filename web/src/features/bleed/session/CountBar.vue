@@ -3,14 +3,18 @@ import type { BleedPull } from '@dauer/core/ledger';
 import { fixed } from '@dauer/core/quantity';
 import type { SessionBleeder, SessionState } from '@dauer/core/stages';
 import { METHOD_NAME } from '@dauer/core/wording';
+import { ref } from 'vue';
+import { useFoot } from '../../../fittings/useFoot.ts';
 
 /** The count at the foot of a session: which stroke, what came so far, and the next one under the thumb. */
 defineProps<{ state: SessionState; at: SessionBleeder; counts: boolean }>();
 const emit = defineEmits<{ stroke: [air: BleedPull['air']]; fill: []; back: [] }>();
+const here = ref<HTMLElement | null>(null);
+useFoot(here);
 </script>
 
 <template>
-  <div class="bar" role="region" aria-label="The count">
+  <div ref="here" class="footbar bar" role="region" aria-label="The count">
     <div>
       <b class="plate-font title">{{ at.strokes.length === 0 ? 'No stroke yet' : `Stroke ${at.strokes.length}` }}</b>
       <span class="beside">
@@ -39,20 +43,7 @@ const emit = defineEmits<{ stroke: [air: BleedPull['air']]; fill: []; back: [] }
 
 <style scoped>
 .bar {
-  position: fixed;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  z-index: 40;
-  min-height: 80px;
-  display: grid;
   grid-template-columns: calc(var(--map) - var(--space-5)) minmax(0, 1fr) auto;
-  gap: var(--space-4);
-  align-items: center;
-  padding: var(--space-2) var(--space-5);
-  background: var(--bar);
-  color: var(--bar-text);
-  border-top: var(--bar-top);
 }
 .title {
   display: block;
@@ -73,9 +64,6 @@ const emit = defineEmits<{ stroke: [air: BleedPull['air']]; fill: []; back: [] }
 .acts {
   gap: var(--space-2);
 }
-.bar :focus-visible {
-  outline-color: var(--bar-live);
-}
 kbd {
   margin-left: 6px;
   font: 400 var(--type-least)/var(--leading-tight) var(--figure-font);
@@ -83,7 +71,6 @@ kbd {
 @media (max-width: 1180px) {
   .bar {
     grid-template-columns: minmax(0, 1fr) auto;
-    padding: var(--space-2) var(--space-3);
   }
   .acts {
     grid-column: 1 / -1;

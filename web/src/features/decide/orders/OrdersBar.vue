@@ -1,11 +1,16 @@
 <script setup lang="ts">
+import { ref } from 'vue';
+import { useFoot } from '../../../fittings/useFoot.ts';
+
 /** The running result of the orders, and the one next act. */
 defineProps<{ title: string; says: string; act: string | null; busy: boolean }>();
 const emit = defineEmits<{ press: [] }>();
+const here = ref<HTMLElement | null>(null);
+useFoot(here);
 </script>
 
 <template>
-  <div class="result" role="region" aria-label="What comes next with the orders">
+  <div ref="here" class="footbar result" role="region" aria-label="What comes next with the orders">
     <div class="sum">
       <b class="plate-font">{{ title }}</b>
       <span>{{ says }}</span>
@@ -16,20 +21,9 @@ const emit = defineEmits<{ press: [] }>();
 
 <style scoped>
 .result {
-  position: fixed;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  z-index: 40;
-  min-height: 80px;
   display: flex;
   justify-content: space-between;
-  gap: var(--space-4);
-  align-items: center;
   padding: var(--space-2) var(--space-5) var(--space-2) var(--map);
-  background: var(--bar);
-  color: var(--bar-text);
-  border-top: var(--bar-top);
 }
 .sum {
   min-width: 0;
@@ -44,9 +38,6 @@ const emit = defineEmits<{ press: [] }>();
   font-size: var(--type-second);
   line-height: 18px;
   color: var(--bar-text2);
-}
-.result :focus-visible {
-  outline-color: var(--bar-live);
 }
 @media (max-width: 1180px) {
   .result {

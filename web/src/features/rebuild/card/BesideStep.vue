@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { finishCard } from '@dauer/core/catalogue';
 import { counterpart, placeName } from '@dauer/core/layout';
-import { type CardState, cardState, finishAt, runAt, type StepState, stripOf, stripPattern } from '@dauer/core/readiness';
+import { cardAt, type CardState, cardState, runOf, type StepState, stripOf, stripPattern } from '@dauer/core/readiness';
 import { CAMERA, STRIP, STRIP_FIELD } from '@dauer/core/wording';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { timeNow } from '../../../app/client.ts';
@@ -18,8 +17,7 @@ const job = useOpenJob();
 /** The same step at the other side, with what was told of it there: shown first. */
 const other = computed(() => counterpart(job.history.records.layout, props.state.slot) ?? null);
 const mirrored = computed(() => {
-  const of = finishCard(props.state.run.cardId) ? finishAt : runAt;
-  const run = other.value && of(job.history, other.value.id);
+  const run = other.value && cardAt(job.history, other.value.id, runOf(props.state.run));
   const state = run && cardState(job.history, run, timeNow().at);
   const step = state?.steps.find((s) => s.step.id === props.at.step.id);
   return step && (step.tell?.note || step.status === 'not_here') ? step.tell : null;

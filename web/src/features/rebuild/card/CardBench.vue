@@ -92,6 +92,13 @@ function notHere(): void {
 function sayNotHere(): void {
   if (tell('not_here', { note: why.value.trim() })) further();
 }
+/** Another step comes into hand, and the keys with it: what was pressed to get there may be gone from the screen. */
+function pick(stepId: string): void {
+  picked.value = stepId;
+  refused.value = '';
+  void attend();
+}
+/** A step on or back: the keys stay where they are, so that one press more is another step, and never a tick. */
 function move(by: number): void {
   const to = props.state.steps[place.value + by];
   if (to) picked.value = to.step.id;
@@ -152,7 +159,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
       <v-btn class="act slim" :aria-pressed="instead === 'all'" @click="instead = instead === 'all' ? null : 'all'">All steps</v-btn>
       <v-btn class="act slim" @click="emit('close')">Leave</v-btn>
     </div>
-    <CardRule :steps="state.steps" :at="at.step.id" @pick="(id) => (picked = id)" />
+    <CardRule :steps="state.steps" :at="at.step.id" @pick="pick" />
     <p v-if="isNew && writable" class="new small" role="note">
       {{ FIRST_TIME.you(session.person?.name ?? '', isKnownHere(job.history, state.run)) }}
     </p>
@@ -160,7 +167,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
       {{ FIRST_TIME.waits(toSecond.length) }}
       <v-btn class="act slim" @click="secondAll">{{ FIRST_TIME.all(toSecond.length) }}</v-btn>
     </p>
-    <AllSteps v-if="instead === 'all'" :steps="state.steps" :at="at" @pick="(id) => ((picked = id), (instead = null))" />
+    <AllSteps v-if="instead === 'all'" :steps="state.steps" :at="at" @pick="(id) => ((instead = null), pick(id))" />
     <StripPanel v-else-if="instead === 'strip'" class="stripped" :slot-of="slot" :writable="writable" />
     <div v-else class="two">
       <div class="step">
@@ -185,7 +192,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
           :state="at"
           :writable="writable"
           @pass="(gate, reason) => tell('passed', { gate, note: reason })"
-          @pick="(id) => (picked = id)"
+          @pick="pick"
         />
         <p v-if="refused" class="problem" role="alert">{{ refused }}</p>
         <StepTold
@@ -217,7 +224,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
           </template>
         </template>
       </div>
-      <BesideStep :state="state" :at="at" @pick="(id) => (picked = id)" @strip="instead = 'strip'" />
+      <BesideStep :state="state" :at="at" @pick="pick" @strip="instead = 'strip'" />
     </div>
     <CardFoot
       :at="at"

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import type { StepState } from '@dauer/core/readiness';
 import { WORK_PLACE_NAME } from '@dauer/core/wording';
+import { ref } from 'vue';
+import { useFoot } from '../../../fittings/useFoot.ts';
 
 /** The foot of the bench: which step, where it is done, what comes after it, and done under the thumb. */
 defineProps<{ at: StepState; number: number; of: number; after: StepState | null; able: boolean; writable: boolean; byRecord: boolean }>();
 const emit = defineEmits<{ done: []; move: [by: number]; notHere: [] }>();
+const here = ref<HTMLElement | null>(null);
+useFoot(here);
 </script>
 
 <template>
-  <div class="bar" role="region" aria-label="This step">
+  <div ref="here" class="footbar bar" role="region" aria-label="This step">
     <div>
       <b class="plate-font title">Step {{ number }} of {{ of }}</b>
       <span class="beside">
@@ -46,20 +50,7 @@ const emit = defineEmits<{ done: []; move: [by: number]; notHere: [] }>();
 
 <style scoped>
 .bar {
-  position: fixed;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  z-index: 40;
-  min-height: 80px;
-  display: grid;
   grid-template-columns: calc(var(--map) - var(--space-5)) minmax(0, 1fr) auto;
-  gap: var(--space-4);
-  align-items: center;
-  padding: var(--space-2) var(--space-5);
-  background: var(--bar);
-  color: var(--bar-text);
-  border-top: var(--bar-top);
 }
 .title {
   display: block;
@@ -79,9 +70,6 @@ const emit = defineEmits<{ done: []; move: [by: number]; notHere: [] }>();
 .acts {
   gap: var(--space-2);
 }
-.bar :focus-visible {
-  outline-color: var(--bar-live);
-}
 kbd {
   margin-left: 6px;
   font: 400 var(--type-least)/var(--leading-tight) var(--figure-font);
@@ -89,7 +77,6 @@ kbd {
 @media (max-width: 1180px) {
   .bar {
     grid-template-columns: minmax(0, 1fr) auto;
-    padding: var(--space-2) var(--space-3);
   }
   .next {
     display: none;

@@ -12,6 +12,8 @@ const missing = computed(() => props.state.needs.filter((n) => !n.held && n.pass
 const held = computed(() => props.state.needs.flatMap((n) => (n.need.of === 'record' && n.held ? [n.words] : [])));
 const passed = computed(() => props.state.needs.flatMap((n) => (n.passed && !n.held ? [n.passed] : [])));
 const gates = computed(() => (session.may('lead') && props.writable ? passableGates(props.state) : []));
+/** A need that its step has met says nothing. */
+const shown = computed(() => props.state.status === 'open' && [missing, held, passed, gates].some((of) => of.value.length > 0));
 const passing = ref<Gate | null>(null);
 const reason = ref('');
 function pass(): void {
@@ -23,7 +25,7 @@ function pass(): void {
 </script>
 
 <template>
-  <div v-if="state.needs.length > 0 && state.status === 'open'" class="needs" :class="{ shut: missing.length > 0 }">
+  <div v-if="shown" class="needs" :class="{ shut: missing.length > 0 }">
     <template v-if="missing.length > 0">
       <h3>Not yet</h3>
       <p v-for="(n, i) in missing" :key="i">
