@@ -188,12 +188,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
         <p v-if="at.step.hazard" class="hazard">{{ at.step.hazard }}</p>
         <LubricantSymbol v-if="at.step.lubricant" :lubricant="at.step.lubricant" />
         <KitPlate v-if="at.step.group === 'strip' || at.step.takes.length > 0" :state="state" :writable="writable" />
-        <StepNeeds
-          :state="at"
-          :writable="writable"
-          @pass="(gate, reason) => tell('passed', { gate, note: reason })"
-          @pick="pick"
-        />
+        <StepNeeds :state="at" :writable="writable" @pass="(gate, reason) => tell('passed', { gate, note: reason })" @pick="pick" />
         <p v-if="refused" class="problem" role="alert">{{ refused }}</p>
         <StepTold
           v-if="at.status !== 'open'"
