@@ -179,6 +179,10 @@ describe('a work card at the bench', function () {
       await page.keyboard.press('Enter');
     }
     await step(page, 'Treat what rust is left').waitFor();
+    // What was entered is shown above the foot, never over what is pressed next.
+    const said = await page.locator('.just .v-snackbar__wrapper').boundingBox();
+    const foot = await page.getByRole('region', { name: 'This step' }).boundingBox();
+    expect(said!.y + said!.height).to.be.at.most(foot!.y);
     await page.getByRole('button', { name: 'All steps' }).click();
     await page.getByRole('button', { name: 'Thin coats, flash-off between them.' }).click();
     await page.getByText('First: Prime all that is bare.').waitFor();

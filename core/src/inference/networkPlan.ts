@@ -33,43 +33,88 @@ export interface Plan {
   readonly leaksOnly: readonly number[];
 }
 
-function orderOf(faults: readonly number[], linksOf: ReadonlyMap<number, ReadonlyMap<number, number>>): Subnetwork {
-  const left = new Set(faults);
-  const remaining = new Map<number, number>();
-  for (const f of faults) for (const o of linksOf.get(f)?.keys() ?? []) remaining.set(o, (remaining.get(o) ?? 0) + 1);
+/** Where each fault stands in the network, and which faults bring each observation about: strengths of nothing left out. */
+export interface Links {
+  readonly faultAt: ReadonlyMap<string, number>;
+  readonly observationAt: ReadonlyMap<string, number>;
+  /** Of each observation, its faults by number. */
+  readonly byObservation: readonly (readonly (readonly [fault: number, strength: number])[])[];
+}
+
+const linksOfNetwork = new WeakMap<Network, Links>();
+
+/** The links of a network by numbers, worked out once. */
+export function linksOf(network: Network): Links {
+  const known = linksOfNetwork.get(network);
+  if (known) return known;
+  const faultAt = new Map(network.faults.map((f, i) => [f.id, i]));
+  const byObservation = network.observations.map((o) =>
+    Object.entries(o.strengths).flatMap(([id, strength]): [number, number][] => {
+      const f = faultAt.get(id);
+      return f === undefined || strength === 0 ? [] : [[f, strength]];
+    }),
+  );
+  const links = { faultAt, observationAt: new Map(network.observations.map((o, i) => [o.id, i])), byObservation };
+  linksOfNetwork.set(network, links);
+  return links;
+}
+
+/** Of each fault of a part the seen observations that it may bring about, by number, with its strength. */
+type OfFault = ReadonlyMap<number, readonly (readonly [observation: number, strength: number])[]>;
+
+/** How it stands with each seen observation while a part is gone through: whether it is open, and how many faults are left that bring it about. */
+interface Standing {
+  readonly isOpen: Uint8Array;
+  readonly left: Int32Array;
+}
+
+/** The fault that opens least, and of those the one that closes most; the first of equal ones. */
+function nextFault(among: ReadonlySet<number>, ofFault: OfFault, { isOpen, left }: Standing): number | null {
+  let best: number | null = null;
+  let [bestOpens, bestNet] = [Infinity, Infinity];
+  for (const f of among) {
+    let [opens, closes] = [0, 0];
+    for (const [o] of ofFault.get(f) ?? []) {
+      if (isOpen[o] === 0) opens += 1;
+      if (left[o] === 1) closes += 1;
+    }
+    if (opens - closes < bestNet || (opens - closes === bestNet && opens < bestOpens))
+      [best, bestOpens, bestNet] = [f, opens, opens - closes];
+  }
+  return best;
+}
+
+function orderOf(faults: readonly number[], ofFault: OfFault, observations: number): Subnetwork {
+  const among = new Set(faults);
+  const standing: Standing = { isOpen: new Uint8Array(observations), left: new Int32Array(observations) };
+  const { isOpen, left } = standing;
+  for (const f of faults) for (const [o] of ofFault.get(f) ?? []) left[o] = (left[o] ?? 0) + 1;
   const open: number[] = [];
   const steps: Step[] = [];
   const order: number[] = [];
   let widest = 0;
-  while (left.size > 0) {
-    // Next the fault that opens least, and of those the one that closes most.
-    let best: { f: number; opens: number; closes: number } | null = null;
-    for (const f of left) {
-      const links = [...(linksOf.get(f)?.keys() ?? [])];
-      const opens = links.filter((o) => !open.includes(o)).length;
-      const closes = links.filter((o) => remaining.get(o) === 1).length;
-      if (best === null || opens - closes < best.opens - best.closes || (opens - closes === best.opens - best.closes && opens < best.opens))
-        best = { f, opens, closes };
-    }
-    if (best === null) break;
-    const { f } = best;
-    left.delete(f);
+  while (among.size > 0) {
+    const f = nextFault(among, ofFault, standing);
+    if (f === null) break;
+    among.delete(f);
     order.push(f);
-    const links = linksOf.get(f) ?? new Map<number, number>();
-    for (const o of links.keys())
-      if (!open.includes(o)) {
+    const links = ofFault.get(f) ?? [];
+    for (const [o] of links)
+      if (isOpen[o] === 0) {
+        isOpen[o] = 1;
         open.push(o);
         steps.push({ kind: 'open', of: o, bit: open.length - 1, sets: [] });
       }
     widest = Math.max(widest, open.length);
-    steps.push({ kind: 'fault', of: f, bit: 0, sets: [...links].map(([o, strength]) => [open.indexOf(o), strength] as const) });
-    for (const o of links.keys()) {
-      const rest = (remaining.get(o) ?? 1) - 1;
-      remaining.set(o, rest);
+    steps.push({ kind: 'fault', of: f, bit: 0, sets: links.map(([o, strength]) => [open.indexOf(o), strength] as const) });
+    for (const [o] of links) {
+      const rest = (left[o] ?? 1) - 1;
+      left[o] = rest;
       if (rest > 0) continue;
       const bit = open.indexOf(o);
       steps.push({ kind: 'close', of: o, bit, sets: [] });
       open.splice(bit, 1);
+      isOpen[o] = 0;
     }
   }
   return { faults: order, steps, widest };
@@ -81,10 +126,10 @@ function orderOf(faults: readonly number[], linksOf: ReadonlyMap<number, Readonl
  * @param seen ids of the seen observations
  */
 export function planFor(network: Network, seen: readonly string[]): Plan {
-  const faultAt = new Map(network.faults.map((f, i) => [f.id, i]));
+  const { byObservation } = linksOf(network);
   const wanted = new Set(seen);
   const numbers = network.observations.flatMap((o, i) => (wanted.has(o.id) ? [i] : []));
-  const linksOf = new Map<number, Map<number, number>>();
+  const ofFault = new Map<number, [number, number][]>();
   const leaksOnly: number[] = [];
   const joins = network.faults.map((_, i) => i);
   const root = (i: number): number => {
@@ -93,24 +138,32 @@ export function planFor(network: Network, seen: readonly string[]): Plan {
     return at;
   };
   for (const o of numbers) {
-    const links = Object.entries(network.observations[o]?.strengths ?? {}).filter(([, s]) => s > 0);
-    if (links.length === 0) leaksOnly.push(o);
-    let first: number | null = null;
-    for (const [id, strength] of links) {
-      const f = faultAt.get(id);
-      if (f === undefined) continue;
-      const mine = linksOf.get(f) ?? new Map<number, number>();
-      mine.set(o, strength);
-      linksOf.set(f, mine);
-      if (first === null) first = f;
-      else joins[root(f)] = root(first);
+    const links = byObservation[o] ?? [];
+    const [first] = links;
+    if (!first) leaksOnly.push(o);
+    for (const [f, strength] of links) {
+      const mine = ofFault.get(f);
+      if (mine) mine.push([o, strength]);
+      else ofFault.set(f, [[o, strength]]);
+      if (first && f !== first[0]) joins[root(f)] = root(first[0]);
     }
   }
   const groups = new Map<number, number[]>();
   const apart: number[] = [];
   for (let f = 0; f < network.faults.length; f += 1) {
-    if (!linksOf.has(f)) apart.push(f);
-    else groups.set(root(f), [...(groups.get(root(f)) ?? []), f]);
+    if (!ofFault.has(f)) {
+      apart.push(f);
+      continue;
+    }
+    const group = groups.get(root(f));
+    if (group) group.push(f);
+    else groups.set(root(f), [f]);
   }
-  return { network, seen: numbers, parts: [...groups.values()].map((g) => orderOf(g, linksOf)), apart, leaksOnly };
+  return {
+    network,
+    seen: numbers,
+    parts: [...groups.values()].map((g) => orderOf(g, ofFault, network.observations.length)),
+    apart,
+    leaksOnly,
+  };
 }

@@ -1,8 +1,8 @@
 import { DomainError } from '../quantity/domainError.ts';
 import { type Evidence, type Inference, type Network, checkNetwork, seenIn } from './faultNetwork.ts';
 import { concern, decisionLoss } from './decisionLoss.ts';
-import { drawOutcomes } from './drawOutcomes.ts';
-import { MAX_OPEN, type Plan, planFor } from './networkPlan.ts';
+import { drawOutcomes, drawStates, type State } from './drawOutcomes.ts';
+import { linksOf, MAX_OPEN, type Plan, planFor } from './networkPlan.ts';
 import { MIN_SOME, entropySum, inferBy, inferChecked, logOfLeaks, logNoFault, weightsOf } from './noisyOr.ts';
 import { type SubnetworkSum, type Weights, sumSubnetwork } from './subnetworkSum.ts';
 
@@ -76,7 +76,8 @@ class Weighed {
   private readonly partOf = new Map<number, number>();
   private readonly leaks: number;
   private readonly observation: ReadonlyMap<string, Network['observations'][number]>;
-  private readonly at: ReadonlyMap<string, number>;
+  /** States of the faults that stand for all, of checks that settle too much at once to go through it. */
+  private states: readonly State[] | null = null;
   private readonly network: Network;
   private readonly evidence: Evidence;
   /** Probability that there is no fault at all, where that is known not to be so; else 0. */
@@ -90,7 +91,6 @@ class Weighed {
     checkNetwork(network, evidence);
     this.network = network;
     this.evidence = evidence;
-    this.at = new Map(network.faults.map((f, i) => [f.id, i]));
     this.observation = new Map(network.observations.map((o) => [o.id, o]));
     this.plan = planFor(network, seenIn(evidence));
     if (this.plan.parts.some((p) => p.widest > MAX_OPEN))
@@ -192,22 +192,24 @@ class Weighed {
     });
     return { expected, outcomes, exact: true };
   }
-  /** How much would stand open together with some things seen besides. */
-  private widthWith(seen: readonly string[]): number {
-    return Math.max(0, ...planFor(this.network, [...seenIn(this.evidence), ...seen]).parts.map((p) => p.widest));
-  }
   /** The same of more things, over ways that were drawn; one that would take long to weigh by itself is left out. */
   private drawn(ids: readonly string[]): Weighing {
-    const drawn = drawOutcomes(this.network, this.evidence, this.weights, ids, DRAWN, this.noFault > 0);
+    this.states ??= drawStates(this.network, this.evidence, this.weights, DRAWN, this.noFault > 0);
+    const drawn = drawOutcomes(this.network, this.states, ids);
+    const known = seenIn(this.evidence);
     const counted = new Map<string, { readonly seen: readonly string[]; readonly posterior: readonly number[]; times: number }>();
     for (const seen of drawn) {
       const key = seen.join();
       const before = counted.get(key);
-      if (before) before.times += 1;
-      else if (this.widthWith(seen) <= MAX_DRAWN_WIDTH) {
-        const o = this.direct(ids, seen);
-        if (o) counted.set(key, { seen, posterior: o.posterior, times: 1 });
+      if (before) {
+        before.times += 1;
+        continue;
       }
+      const plan = planFor(this.network, [...known, ...seen]);
+      // What would stand open together takes as long as two to that number.
+      if (plan.parts.some((p) => p.widest > MAX_DRAWN_WIDTH)) continue;
+      const o = this.direct(ids, seen, plan);
+      if (o) counted.set(key, { seen, posterior: o.posterior, times: 1 });
     }
     const list = [...counted.values()];
     const all = list.reduce((n, o) => n + o.times, 0);
@@ -226,9 +228,8 @@ class Weighed {
     const present = Float64Array.from(before);
     if (!o) return { present, sums, leaks };
     const touched = new Set<number>();
-    for (const [fault, strength] of Object.entries(o.strengths)) {
-      const i = this.at.get(fault);
-      if (i === undefined || strength === 0) continue;
+    const { observationAt, byObservation } = linksOf(this.network);
+    for (const [i, strength] of byObservation[observationAt.get(id) ?? -1] ?? []) {
       present[i] = (present[i] ?? 0) * (1 - strength);
       const part = this.partOf.get(i);
       if (part !== undefined) touched.add(part);
@@ -287,10 +288,10 @@ class Weighed {
     return result;
   }
   /** A rare outcome reckoned by itself; null where it cannot happen. */
-  private direct(ids: readonly string[], seen: readonly string[]): Outcome | null {
+  private direct(ids: readonly string[], seen: readonly string[], plan?: Plan): Outcome | null {
     const more = Object.fromEntries(ids.map((id) => [id, seen.includes(id) ? ('seen' as const) : ('not_seen' as const)]));
     try {
-      const inference = inferChecked(this.network, { ...this.evidence, observations: { ...this.evidence.observations, ...more } });
+      const inference = inferChecked(this.network, { ...this.evidence, observations: { ...this.evidence.observations, ...more } }, plan);
       return this.outcome(ids, seen, Math.exp(inference.logLikelihood - this.now.logLikelihood), inference.posterior);
     } catch (error) {
       if (error instanceof DomainError && (error.code === 'impossible_evidence' || error.code === 'too_large')) return null;

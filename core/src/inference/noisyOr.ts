@@ -1,6 +1,6 @@
 import { DomainError } from '../quantity/domainError.ts';
 import { type Evidence, type Inference, type Network, checkNetwork, seenIn } from './faultNetwork.ts';
-import { MAX_OPEN, type Plan, planFor } from './networkPlan.ts';
+import { linksOf, MAX_OPEN, type Plan, planFor } from './networkPlan.ts';
 import { type SubnetworkSum, type Weights, sumSubnetwork } from './subnetworkSum.ts';
 
 /** Weights of every fault under the evidence: what was not seen multiplies straight in. */
@@ -12,14 +12,11 @@ export function weightsOf(network: Network, evidence: Evidence): Weights {
     absent[i] = known === 'present' ? 0 : 1 - f.prior;
     present[i] = known === 'absent' ? 0 : f.prior;
   });
-  const at = new Map(network.faults.map((f, i) => [f.id, i]));
-  for (const o of network.observations) {
-    if (evidence.observations[o.id] !== 'not_seen') continue;
-    for (const [id, strength] of Object.entries(o.strengths)) {
-      const i = at.get(id);
-      if (i !== undefined) present[i] = (present[i] ?? 0) * (1 - strength);
-    }
-  }
+  const { byObservation } = linksOf(network);
+  network.observations.forEach((o, k) => {
+    if (evidence.observations[o.id] !== 'not_seen') return;
+    for (const [i, strength] of byObservation[k] ?? []) present[i] = (present[i] ?? 0) * (1 - strength);
+  });
   return { absent, present };
 }
 
@@ -46,9 +43,11 @@ export function infer(network: Network, evidence: Evidence): Inference {
   return inferChecked(network, evidence);
 }
 
-/** The same of a network and evidence that were checked before. */
-export function inferChecked(network: Network, evidence: Evidence): Inference {
-  const plan = planFor(network, seenIn(evidence));
+/**
+ * The same of a network and evidence that were checked before.
+ * @param plan of the same network and of what is seen
+ */
+export function inferChecked(network: Network, evidence: Evidence, plan: Plan = planFor(network, seenIn(evidence))): Inference {
   const widest = Math.max(0, ...plan.parts.map((p) => p.widest));
   if (widest > MAX_OPEN)
     throw new DomainError(
