@@ -1,9 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { contributionsOf } from '../src/inference/explain.ts';
-import type { Evidence, Network } from '../src/inference/faultNetwork.ts';
+import { type Evidence, type Network, seenIn } from '../src/inference/faultNetwork.ts';
+import { planFor } from '../src/inference/networkPlan.ts';
 import { expectedInfoGain, type NetworkCheck } from '../src/inference/nextCheck.ts';
-import { conditionOnAnyFault, entropySum, infer, MIN_SOME } from '../src/inference/noisyOr.ts';
+import { conditionOnAnyFault, entropySum, infer, MIN_SOME, weightsOf } from '../src/inference/noisyOr.ts';
+import { sumSubnetwork } from '../src/inference/subnetworkSum.ts';
 import { DomainError } from '../src/quantity/domainError.ts';
 import { vectorTests } from './vectors.ts';
 
@@ -141,6 +143,24 @@ describe('exact inference', () => {
       { numRuns: 400 },
     );
     expect(weighed).to.be.greaterThan(200);
+  });
+  it('a part that was summed with other weights meanwhile comes to what it came to before, to the last digit', () => {
+    let summed = 0;
+    fc.assert(
+      fc.property(small, ({ network, evidence }) => {
+        const plan = planFor(network, seenIn(evidence));
+        const w = weightsOf(network, evidence);
+        const others = { absent: w.absent.map((p) => 1 - p), present: w.present.map((p) => 0.3 + p / 3) };
+        for (const part of plan.parts) {
+          summed += 1;
+          const first = sumSubnetwork(plan, part, w);
+          sumSubnetwork(plan, part, others);
+          expect(sumSubnetwork(plan, part, w)).to.deep.equal(first);
+        }
+      }),
+      { numRuns: 200 },
+    );
+    expect(summed).to.be.greaterThan(100);
   });
   it('what cannot happen is refused, and an unchecked observation changes nothing', () => {
     fc.assert(

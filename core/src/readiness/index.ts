@@ -16,7 +16,7 @@ export { boardOn } from './pedalLock.ts';
 export { whyNotSettled } from './settling.ts';
 export { asksLot, type Done, isTold, standsBefore, whyNotDone } from './workRefusal.ts';
 export { CLAMP_HOURS, type PlaceState } from './unitState.ts';
-export { timerStates, type TimerPhase, type TimerState, whyNotStarted, whyNotTimed } from './timers.ts';
+export { isHotEnough, timerStates, type TimerPhase, type TimerState, whyNotStarted, whyNotTimed } from './timers.ts';
 export { isCharged, letsGo } from './storedEnergy.ts';
 export { whyNotTakenBack } from './takenBack.ts';
 export { stripOf, stripPattern, type StripPattern, type StripPiece, type StripState, whyNotMarked, whyNotStripTold } from './strip.ts';

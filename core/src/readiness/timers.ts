@@ -30,13 +30,15 @@ export interface TimerState {
   readonly tempC: number | null;
 }
 
-const isHot = ({ fromC, toC }: Timer, c: number): boolean => fromC !== null && toC !== null && c >= fromC && c <= toC;
+/** Whether a part of so many °C is as hot as its process asks for, and no hotter: a minute of it counts. */
+export const isHotEnough = ({ fromC, toC }: Pick<Timer, 'fromC' | 'toC'>, c: number): boolean =>
+  fromC !== null && toC !== null && c >= fromC && c <= toC;
 
 /** From when a clock counts: since the part is as hot as it has to be, and no measure since said otherwise. */
 function countsSince(timer: Timer, steps: readonly TimerStep[]): string | null {
   if (timer.fromC === null) return timer.happenedAt;
   let since: string | null = null;
-  for (const s of steps) if (s.tempC !== null) since = isHot(timer, s.tempC) ? (since ?? s.happenedAt) : null;
+  for (const s of steps) if (s.tempC !== null) since = isHotEnough(timer, s.tempC) ? (since ?? s.happenedAt) : null;
   return since;
 }
 

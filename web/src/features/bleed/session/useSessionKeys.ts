@@ -1,12 +1,9 @@
 import type { BleedPull } from '@dauer/core/ledger';
-import { useEventListener } from '@vueuse/core';
 import { onScopeDispose } from 'vue';
 import { lettersOn, onLetter } from '../../../app/keys.ts';
 import { useDigits } from '../../../app/useDigits.ts';
-import { isTyping } from '../../../fittings/typing.ts';
+import { useFreeKeys } from '../../../fittings/useFreeKeys.ts';
 
-/** What has the focus and takes Space, Enter and Backspace for itself. */
-const CONTROL = 'button, a, input, textarea, select, summary, [role="button"], [role="combobox"], [contenteditable]';
 const COLOURS = ['dark', 'amber', 'clear'] as const satisfies readonly BleedPull['colour'][];
 
 /** Keys of a session: Space or Enter a stroke where no control has the focus; letters and single digits by what they do. */
@@ -32,10 +29,7 @@ export function useSessionKeys(acts: {
     ['KeyO', acts.opened],
   ] as const)
     onScopeDispose(onLetter(code, act));
-  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || event.repeat || isTyping(event.target)) return;
-    if (document.querySelector('.v-overlay--active:not(.v-snackbar)')) return;
-    if (event.target instanceof HTMLElement && event.target.closest(CONTROL)) return;
+  useFreeKeys((event) => {
     if (event.code === 'Space' || event.key === 'Enter') {
       event.preventDefault();
       acts.stroke();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { readTold, toResult } from '@dauer/core/quantity';
-import type { TimerState } from '@dauer/core/readiness';
+import { isHotEnough, type TimerState } from '@dauer/core/readiness';
 import { TIMER_FIELD } from '@dauer/core/wording';
 import { computed, watch } from 'vue';
 import TesterPick from '../../../job/TesterPick.vue';
@@ -21,16 +21,12 @@ const celsius = computed(() => {
   const read = toResult(() => readTold('part_heat', shows.value, 'degC').canonical);
   return shows.value !== '' && read.ok ? read.value : null;
 });
-const isHot = (c: number): boolean => {
-  const { fromC, toC } = props.state.timer;
-  return fromC !== null && toC !== null && c >= fromC && c <= toC;
-};
 /** On which side of its window it was said to be last, while the book has not answered yet. */
 let said: boolean | null = null;
 /** What was measured last says whether it counts; where the probe says otherwise, that is a measure. */
 watch(celsius, (c) => {
   if (c === null || props.state.phase === 'over') return;
-  const hot = isHot(c);
+  const hot = isHotEnough(props.state.timer, c);
   if (hot === (props.state.phase === 'running') || hot === said) return;
   said = hot;
   emit('measured', shows.value);
