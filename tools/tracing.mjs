@@ -1,5 +1,6 @@
 import { SHIFTS, TABLES } from '@dauer/core/catalogue';
 import { conditionOnAnyFault, infer, seededUniform } from '@dauer/core/inference';
+import { DomainError } from '@dauer/core/quantity';
 import { buildLayout, cornersOf, TEMPLATES } from '@dauer/core/layout';
 import { meaningful, networkOf } from '@dauer/core/stages';
 import { answersTo, sampleCase, isIdentified, ownerReport, proposedCheck } from '@dauer/core/views';
@@ -46,10 +47,22 @@ function sample() {
   const count = present.filter(Boolean).length;
   return count === 0 ? sample() : { layout, network, hidden, traced: of, present, count };
 }
+/** The posterior of every fault; null where more hangs together than can be weighed exactly. */
+function exactly(network, evidence) {
+  try {
+    return infer(network, evidence);
+  } catch (error) {
+    if (error instanceof DomainError && error.code === 'too_large') return null;
+    throw error;
+  }
+}
+/** What stands first after what was seen; null where it cannot be weighed exactly: no check is ranked then, and nothing more is found. */
 function found({ network, traced: of, present }, observations) {
   // Kept with at least one fault: it is known that there is one.
   const evidence = { observations, certain: {} };
-  const { posterior } = conditionOnAnyFault(network, evidence, infer(network, evidence));
+  const exact = exactly(network, evidence);
+  if (!exact) return null;
+  const { posterior } = conditionOnAnyFault(network, evidence, exact);
   return {
     all: isIdentified(
       present,
@@ -87,7 +100,7 @@ for (const [name, order] of Object.entries(ORDERS)) {
     let former = 0;
     let formerAt = 0;
     const path = [];
-    let answeredAt = found(v, observations).all ? 0 : null;
+    let answeredAt = found(v, observations)?.all ? 0 : null;
     /** @type {ReturnType<typeof found> | null} */
     let result = null;
     // On past the eighth check only where the fault is not pinned down yet, for its minutes.
@@ -101,11 +114,13 @@ for (const [name, order] of Object.entries(ORDERS)) {
       if (name === 'proposed' && k < MAX_CHECKS) done.set(check.kind.id, (done.get(check.kind.id) ?? 0) + 1);
       Object.assign(observations, answersTo(check.observations, v.hidden.shows));
       const now = found(v, observations);
+      if (!now) break;
       if (k < MAX_CHECKS) result = now;
       if (now.all && answeredAt === null) formerAt = former;
       if (now.all) answeredAt ??= spent;
     }
     result ??= found(v, observations);
+    if (!result) continue;
     if (process.argv.includes('--missed') && !result.all && name === 'proposed') {
       const order = result.posterior.map((p, i) => [p, i]).sort((a, b) => b[0] - a[0]);
       const id = (i) => v.network.faults[i].id.slice(0, 24);
