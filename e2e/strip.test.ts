@@ -10,7 +10,7 @@ describe('what came off, and what the next one should know', function () {
   let jobId = '';
   let yard: Yard['jobs'][number];
   before(async () => {
-    await house.open(true, false, ['--use-fake-device-for-media-stream']);
+    await house.open(true, false, ['--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream']);
     page = await house.page();
     await signIn(page, house.url, 'tomasz');
     const { jobs } = (await (await page.request.get(`${house.url}/api/yard`)).json()) as Yard;
@@ -111,12 +111,15 @@ describe('what came off, and what the next one should know', function () {
   it('lays the finished side over what the camera sees; a refused one is said plainly', async () => {
     await bench(page, 'FR');
     const beside = page.getByRole('complementary', { name: 'Beside this step' });
+    // A browser without a window asks nobody: it is refused here as by somebody who says no, until the page is opened anew.
+    await page.evaluate(() => {
+      navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('Permission denied', 'NotAllowedError'));
+    });
     await beside.getByRole('button', { name: 'Lay the other side over it' }).click();
     const dialog = page.getByRole('dialog', { name: /^Front left shoes, mirrored, over the front right shoes/ });
     await dialog.getByText(/^The camera was refused/).waitFor();
     await dialog.getByText(/^No picture of the front left shoes is in the book yet/).waitFor();
     await dialog.getByRole('button', { name: 'Close' }).click();
-    await page.context().grantPermissions(['camera']);
     // A picture of the left side, by its own camera.
     await bench(page, 'FL');
     await beside.getByRole('button', { name: 'Lay the other side over it' }).click();

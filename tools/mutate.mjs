@@ -10,7 +10,9 @@ import { run, say } from './lib/say.mjs';
 const ROOMS = ['core/src/verdict', 'core/src/readiness', 'core/src/stages'];
 /** Tests of tracing and of long histories, which say nothing of those rooms that the others do not and take the most time; and those that read the sources. */
 const LEFT_OUT =
-  /^(benchLoop|blackOut|checks|context|corrections|domainErrors|evidence|expected|explaining|hostile|practice|rounds|sampled|sentences|storeys|tracing|weighing.*)\.test\.ts$/;
+  /^(askedGroups|benchLoop|blackOut|checks|context|corrections|domainErrors|evidence|expected|explaining|hostile|practice|priceList|quantity|rounds|sampled|sentences|storeys|trac.*|waterPrior|weighing.*|worthDoing)\.test\.ts$/;
+/** Whole histories take the longest, and are asked only where nothing else noticed. */
+const LAST = /^(account|anyLayout|cards|estimate|figuresThatLie|histories|lapsing)\.test\.ts$/;
 /** So many lines are drawn, and the same number draws the same. */
 const LINES = Number(process.env.MUTATE_LINES ?? 120);
 const SEED = Number(process.env.MUTATE_SEED ?? 1);
@@ -58,6 +60,7 @@ await run(async () => {
   const copy = throwAway();
   const tests = readdirSync(join(copy, 'core/test'))
     .filter((f) => f.endsWith('.test.ts') && !LEFT_OUT.test(f))
+    .sort((a, b) => Number(LAST.test(a)) - Number(LAST.test(b)))
     .map((f) => `core/test/${f}`);
   const report = join(ROOT, '.dauer', 'mutation.json');
   const settings = {
