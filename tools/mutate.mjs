@@ -11,7 +11,7 @@ const ROOMS = ['core/src/verdict', 'core/src/readiness', 'core/src/stages'];
 /** Tests of tracing and of long histories, which say nothing of those rooms that the others do not and take the most time; and those that read the sources. */
 const LEFT_OUT =
   /^(askedGroups|benchLoop|blackOut|checks|context|corrections|domainErrors|evidence|expected|explaining|hostile|practice|priceList|quantity|rounds|sampled|sentences|storeys|trac.*|waterPrior|weighing.*|worthDoing)\.test\.ts$/;
-/** Whole histories take the longest, and are asked only where nothing else noticed. */
+/** Whole histories take the longest, and are asked where nothing else noticed. */
 const LAST = /^(account|anyLayout|cards|estimate|figuresThatLie|histories|lapsing)\.test\.ts$/;
 /** So many lines are drawn, and the same number draws the same. */
 const LINES = Number(process.env.MUTATE_LINES ?? 120);
@@ -65,7 +65,7 @@ await run(async () => {
   const report = join(ROOT, '.dauer', 'mutation.json');
   const settings = {
     testRunner: 'command',
-    commandRunner: { command: `node --import tsx node_modules/mocha/bin/mocha.js --exit --bail --reporter min ${tests.join(' ')}` },
+    commandRunner: { command: `node --import tsx tools/lib/mutantTests.mjs ${join(copy, 'noticed.txt')} ${tests.join(' ')}` },
     ...{ mutate: drawn, inPlace: true, concurrency: 2, timeoutMS: 60000, timeoutFactor: 3, reporters: ['json', 'progress-append-only'] },
     ...{ jsonReporter: { fileName: report }, checkers: [], plugins: [], allowEmpty: false, ignoreStatic: false },
   };
