@@ -6,13 +6,15 @@ import './app/base.css';
 import './app/vuetify.css';
 import App from './shell/App.vue';
 import { useOutbox } from './job/outbox/store.ts';
+import { useSession } from './app/session.ts';
 import { router } from './shell/router.ts';
-import { keepShell } from './shell/shell.ts';
 import { applyTheme, vuetify } from './app/theme.ts';
 import { vFocus } from './fittings/focus.ts';
 
 const app = createApp(App);
 app.use(createPinia());
+// Who is here is asked first: the page is put together while the answer comes.
+void useSession().resume();
 app.use(PiniaColada);
 app.use(vuetify);
 applyTheme();
@@ -20,7 +22,6 @@ void useOutbox().open();
 app.directive('focus', vFocus);
 app.use(router);
 app.mount('#app');
-keepShell();
 
 /** A page that was open while a new version was put in its place finds its later parts gone: it is loaded anew, once. */
 window.addEventListener('vite:preloadError', (event) => {

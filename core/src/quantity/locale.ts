@@ -12,8 +12,10 @@ const styleOf = (tag: string): NumberStyle => {
 
 /** What a shop writes in that has said nothing. */
 export const USUAL_LOCALE = 'en-GB';
-let style = styleOf(USUAL_LOCALE);
 let tagNow = USUAL_LOCALE;
+/** Asked of the machine with the first number that is written: a page is shown before that. */
+let style: NumberStyle | null = null;
+const styleNow = (): NumberStyle => (style ??= styleOf(tagNow));
 
 /**
  * Whether text is the tag of a locale that a shop can write in: a language, perhaps its script, and a region, whose days are
@@ -54,12 +56,13 @@ export function dayFirst(): boolean {
 
 /** Plain decimal text, written as the locale has it. */
 export function localised(plain: string): string {
-  return style.decimal === '.' ? plain : plain.replace('.', style.decimal);
+  const { decimal } = styleNow();
+  return decimal === '.' ? plain : plain.replace('.', decimal);
 }
 
 /** A whole number with its thousands grouped: 12000 → "12,000" in en-GB. */
 export function grouped(plain: string): string {
-  return plain.replace(/\B(?=(\d{3})+(?!\d))/g, style.group);
+  return plain.replace(/\B(?=(\d{3})+(?!\d))/g, styleNow().group);
 }
 
 /**

@@ -80,7 +80,8 @@ export const useSession = defineStore('session', () => {
   /** Who is here; undefined where the answer says nothing of that. */
   async function found(): Promise<Me | null | undefined> {
     try {
-      return (await isOut()) ? null : await call('me');
+      // Asked at once where nobody signed out here meanwhile: the page is put together while the answer comes.
+      return localStorage.getItem(OUT) !== null && (await isOut()) ? null : await call('me');
     } catch (error) {
       const away = isAway(error);
       const me = away ? stillHere(lastHere(), new Date().toISOString()) : null;

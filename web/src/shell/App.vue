@@ -1,17 +1,35 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { focusWork, keepFocus, walkGroups } from '../app/focusKeeper.ts';
-import { KEYS, keyList, useGlobalKeys } from '../app/keys.ts';
+import { useGlobalKeys } from '../app/keys.ts';
 import { listen, whenRefused } from '../app/live.ts';
-import LockedPage from './LockedPage.vue';
 import ServerSays from './ServerSays.vue';
-import SetAside from './SetAside.vue';
 import { askForDurableStorage } from '../app/durable.ts';
 import { useSession } from '../app/session.ts';
 import NoticeBar from './NoticeBar.vue';
+import { keepShell, whenIdle } from './shell.ts';
 import AppHeader from './AppHeader.vue';
-import TagScan from './TagScan.vue';
+
+/** What no first look at a page needs comes in once it was had, and is there when it is wanted, also without the server. */
+const load = {
+  keys: () => import('./KeyList.vue'),
+  lock: () => import('./LockedPage.vue'),
+  aside: () => import('./SetAside.vue'),
+  tags: () => import('./TagScan.vue'),
+};
+const [KeyList, LockedPage] = [defineAsyncComponent(load.keys), defineAsyncComponent(load.lock)];
+const [SetAside, TagScan] = [defineAsyncComponent(load.aside), defineAsyncComponent(load.tags)];
+const shown = shallowRef(false);
+const router = useRouter();
+onMounted(async () => {
+  await router.isReady();
+  whenIdle(() => {
+    shown.value = true;
+    void load.lock().catch(() => undefined);
+    keepShell();
+  });
+});
 
 const session = useSession();
 watch(
@@ -56,7 +74,7 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
   <v-app>
     <a class="skip" href="#work" @click.prevent="toWork">To the work</a>
     <AppHeader v-if="session.person" ref="top" />
-    <TagScan v-if="session.person && !session.lock" />
+    <TagScan v-if="shown && session.person && !session.lock" />
     <nav v-if="session.person && !inJob" class="nav no-print" aria-label="Rooms of the shop">
       <RouterLink
         v-for="[to, label] in NAV"
@@ -70,23 +88,10 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
     </nav>
     <ServerSays />
     <NoticeBar v-if="session.person && !session.lock" />
-    <SetAside v-if="session.person && !session.lock" />
+    <SetAside v-if="shown && session.person && !session.lock" />
     <div id="work" ref="work" class="work" :class="{ locked: session.lock }"><RouterView /></div>
     <LockedPage v-if="session.lock" />
-    <v-dialog v-model="keyList" aria-labelledby="app-title" max-width="780">
-      <div class="dialog" role="document">
-        <h2 id="app-title">Keys</h2>
-        <table>
-          <tbody>
-            <tr v-for="k in KEYS" :key="k.keys">
-              <td class="fig keys">{{ k.keys }}</td>
-              <td>{{ k.does }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <div class="acts"><v-btn class="act" @click="keyList = false">Close</v-btn></div>
-      </div>
-    </v-dialog>
+    <KeyList v-if="shown" />
   </v-app>
 </template>
 
@@ -123,10 +128,6 @@ const isHere = (to: string): boolean => (to === '/' ? route.path === '/' : route
   z-index: 99;
   background: var(--plate);
   padding: var(--space-2);
-}
-.keys {
-  white-space: nowrap;
-  width: 170px;
 }
 .work {
   display: contents;

@@ -35,6 +35,15 @@ async function askForAnotherBuild(): Promise<void> {
   if (there !== null && there !== own) newer.value = true;
 }
 
+/** How long a busy page may put off what it does not need to be seen, ms. */
+const LATEST_MS = 2000;
+/** Does something once the page has been shown and has nothing else to do. */
+export function whenIdle(act: () => void): void {
+  // Some browsers do not say when they are idle.
+  if ('requestIdleCallback' in window) window.requestIdleCallback(act, { timeout: LATEST_MS });
+  else setTimeout(act, LATEST_MS / 10);
+}
+
 /** Has the browser keep the application itself, so that it opens without the server; and hears of a newer one, kept or not. */
 export function keepShell(): void {
   if (!import.meta.env.PROD) return;

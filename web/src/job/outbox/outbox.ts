@@ -1,5 +1,5 @@
 import type { Sent } from '@dauer/contract';
-import { familyOf } from '@dauer/core/ledger';
+import { isQueued } from '../../app/routes.ts';
 import type { PreparedImage } from '../pictures.ts';
 import { advance, EMPTY, nextToSend, nextTurn, type HandedIn, type PendingEvent, type Queue, type QueueAction, unsent } from './queue.ts';
 import { againFrom, isAnotherBook, outlivedSent, withoutStruck } from './sentJournal.ts';
@@ -245,7 +245,7 @@ export class Outbox {
     const { id } = item.body;
     const place = this.#queue.places.get(id);
     // What asks for a password is an act of its moment: it is not done again by itself.
-    const again = familyOf(item.family).sending === 'queued';
+    const again = isQueued(item.family);
     const plain = asKept({ ...copyOf(item), ...(place === undefined ? {} : { seq: place }) }, record);
     await this.#leave(id, () => this.#storage?.acknowledge(place, again ? { id, sentAt: this.#world.now(), item: plain } : null));
     this.#world.pages.tell({ kind: 'sent', item: plain, record });
