@@ -79,6 +79,24 @@ describe('a card at the bench', () => {
     expect(t.status('off')).to.equal('open');
   });
 
+  it('what was sealed again was open: the step is closed by that too, and by nothing else', () => {
+    const opening = (t: Bench): string => t.now().steps.find((s) => s.step.enters === 'opened')!.step.id;
+    const sealed = new Bench('caliper', 'reseal');
+    sealed.off();
+    expect(sealed.status(opening(sealed))).to.equal('open');
+    sealed.part(sealed.at, 'resealed', `part:${sealed.at}`);
+    expect(sealed.status(opening(sealed))).to.equal('done');
+    const on = new Bench('caliper', 'reseal');
+    on.part(on.at, 'resealed', `part:${on.at}`);
+    expect(on.status('off'), 'sealed is not taken off').to.equal('open');
+    const opened = new Bench('caliper', 'reseal');
+    opened.off();
+    opened.part(opened.at, 'freed', `part:${opened.at}`);
+    expect(opened.status(opening(opened)), 'freed is not opened').to.equal('open');
+    opened.part(opened.at, 'opened', `part:${opened.at}`);
+    expect(opened.status(opening(opened))).to.equal('done');
+  });
+
   it('refuses the wrong order with its reason: blasted after the seals are out, sealed over an open figure, joined before it is on', () => {
     const t = new Bench('caliper', 'reseal');
     expect(t.tell('outside')).to.equal(GATE_WORDS.off.missing);

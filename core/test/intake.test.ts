@@ -11,7 +11,7 @@ import type { EarlierWork } from '../src/ledger/families/earlierWork.ts';
 import { LONGEST_SIDE, plainJpeg } from '../src/picture/jpeg.ts';
 import { DomainError, toResult } from '../src/quantity/domainError.ts';
 import { earliestDay, isPartialDate, parsePartialDate, partialDateText } from '../src/quantity/partialDate.ts';
-import { compareCameWith, intakeRows } from '../src/stages/bookin/intake.ts';
+import { compareCameWith, FORETELLS, intakeRows, STATES_OF } from '../src/stages/bookin/intake.ts';
 import { earlierText, fluidCauseWords } from '../src/wording/en/history.ts';
 import { base, id, JobFixture } from './jobFixture.ts';
 
@@ -19,6 +19,17 @@ const code = (act: () => unknown): string => {
   const tried = toResult(act);
   return tried.ok ? 'ok' : tried.refusal.code;
 };
+
+describe('what may be said of a thing at intake', () => {
+  it('is what it can come to: what foretells the bill can be said of all that is turned, and rubber does not seize', () => {
+    for (const thing of ['unions', 'bleeders', 'fasteners'] as const) expect(STATES_OF[thing], thing).to.include.members(FORETELLS);
+    expect(STATES_OF.hoses).to.not.include.members(['seized']);
+    for (const [thing, states] of Object.entries(STATES_OF)) {
+      expect(states[0], thing).to.equal('sound');
+      expect(states.at(-1), thing).to.equal('none_here');
+    }
+  });
+});
 
 describe('a date of which only a part is known', () => {
   it('is read as it is written on cards and invoices', () => {

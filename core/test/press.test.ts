@@ -158,6 +158,20 @@ describe('if I press now, if I open this', () => {
     expect(opened.steps.map((x) => x.does)).to.include.members(['runs_out', 'drains', 'soft']);
     expect(opened.steps.filter((x) => x.does === 'soft').map((x) => t.name(x.slotId))).to.deep.equal(['bleeder@FL']);
   });
+  it('opening drains the reservoirs that feed the place, and no other', () => {
+    for (const template of ['coupe_disc_disc_tandem_servo', 'motorcycle_double_disc']) {
+      const t = new ReworkFixture(template.startsWith('motorcycle') ? ['F', 'R'] : FOUR, [], template);
+      for (const hose of t.layout.slots.filter((s) => s.kind === 'hose')) {
+        const { context, history } = t.state();
+        const drained = ifOpened(history, context.proofStatus, hose, NOW).steps.filter((x) => x.does === 'drains');
+        const expected = t.layout.slots.filter((s) => s.kind === 'reservoir' && s.circuits.some((c) => hose.circuits.includes(c)));
+        expect(
+          drained.map((x) => x.slotId),
+          `${template}, ${hose.id}`,
+        ).to.have.members(expected.map((s) => s.id));
+      }
+    }
+  });
   it('fresh paint below is named until it is masked', () => {
     const t = new ReworkFixture(FOUR);
     const minute = (Date.parse(NOW) - Date.UTC(2026, 0, 1)) / 60000 - 60;

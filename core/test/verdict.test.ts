@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { DomainError } from '../src/quantity/domainError.ts';
+import { DomainError, toResult } from '../src/quantity/domainError.ts';
 import { type Bound, decide, type Verdict } from '../src/verdict/decide.ts';
 import { checkLimit, findLimits, type LimitTarget, type LimitVersion, rankOf } from '../src/verdict/limits.ts';
 import { blocksRelease, compareSeverity, SEVERITY, whoMayAccept, worst } from '../src/verdict/severity.ts';
-import { ofReduction, type Reduction } from '../src/verdict/uncertainty.ts';
+import { mean as meanOf, ofReduction, type Reduction } from '../src/verdict/uncertainty.ts';
 import { wear } from '../src/verdict/wear.ts';
 import { vectorTests } from './vectors.ts';
 
@@ -117,6 +117,13 @@ describe('verdicts', () => {
     expect(whoMayAccept('cant_tell', 'safety', 'within', false)).to.equal('lead');
     expect(whoMayAccept('cant_tell', 'function', 'past', true)).to.equal(null);
     expect(whoMayAccept('not_gauged', 'function', null, false)).to.equal(null);
+  });
+});
+
+describe('the mean of readings', () => {
+  it('is of readings: of none there is none', () => {
+    expect(meanOf([3, 5])).to.equal(4);
+    expect(toResult(() => meanOf([]))).to.have.nested.property('refusal.code', 'too_few_readings');
   });
 });
 
@@ -238,6 +245,16 @@ describe('the limit book', () => {
       limit({ scope: 'vehicle', appliesTo: 'other' }),
     ];
     for (const l of no) expect(rankOf(l, target)).to.equal(null);
+  });
+  it('a number or a type that nobody knows is none that a limit is of, and blanks round it make no other one', () => {
+    const unknown = { ...target, partNumber: null, make: '', model: '', variant: null };
+    const numbered = limit({ scope: 'part_number', appliesTo: ' pn 1' });
+    const typed = limit({ scope: 'type', make: 'Tavell ', model: ' Corrie', variant: 'GT ' });
+    expect([numbered, typed].map((l) => rankOf(l, unknown))).to.deep.equal([null, null]);
+    expect(rankOf(limit({ scope: 'part_number' }), unknown), 'no number beside no number').to.equal(null);
+    expect(rankOf(limit({ scope: 'part_number' }), target), 'no number beside one').to.equal(null);
+    expect(rankOf(numbered, { ...target, partNumber: 'PN 1 ' })).to.be.a('number');
+    expect(rankOf(typed, { ...target, make: ' TAVELL', model: 'Corrie ', variant: ' gt' })).to.be.a('number');
   });
   it('counts only the newest version of a series', () => {
     const found = findLimits([limit({ id: '1', at: 10 }), limit({ id: '2', at: 11 })], target);

@@ -7,7 +7,7 @@ import { jointsOf } from '../src/readiness/joints.ts';
 import type { PartEventKind } from '../src/ledger/families/partEvents.ts';
 import { optionsOf, whyNotHoned } from '../src/readiness/options.ts';
 import { whyNotTakenBack } from '../src/readiness/takenBack.ts';
-import { standsBefore, whyNotDone } from '../src/readiness/workRefusal.ts';
+import { asksLot, standsBefore, whyNotDone } from '../src/readiness/workRefusal.ts';
 import { proposalsOf } from '../src/views/proposals.ts';
 import { deriveJob } from '../src/job/job.ts';
 import { base, fileOn, FOUR, id, JobFixture, LIMIT, NOW } from './jobFixture.ts';
@@ -107,6 +107,23 @@ describe('work that cannot have been done', () => {
     );
     expect(why(t, caliper, 'resealed', ''), 'none known is an answer').to.equal(null);
     expect(why(t, caliper, 'machined')).to.match(/nothing that can be machined/);
+    expect(why(t, caliper, 'coated', null), 'nobody said which coat').to.match(/kit or lot/);
+    expect(why(t, caliper, 'coated')).to.equal(null);
+  });
+  it('what is lined, sealed or coated is asked what went in, and nothing else is', () => {
+    const kinds: readonly PartEventKind[] = [
+      'removed',
+      'opened',
+      'freed',
+      'resealed',
+      'honed',
+      'machined',
+      'relined',
+      'coated',
+      'fitted',
+      'scrapped',
+    ];
+    expect(kinds.filter(asksLot)).to.deep.equal(['resealed', 'relined', 'coated']);
   });
   it('what is away, scrapped, off or on already is not worked on, sent or fitted again', () => {
     const t = new JobFixture();
