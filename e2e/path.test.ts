@@ -394,7 +394,7 @@ describe('one vehicle from book-in to hand-back', function () {
       'Brake fluid due',
       'Judders from speed',
       'works manual, page 212',
-      '24.5 (target 18 lbf ft)',
+      '24.5 N·m (target 18 lbf ft)',
       'no pulsing on the road',
     ]) {
       expect(sheet).to.include(part);

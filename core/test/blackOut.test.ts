@@ -64,7 +64,7 @@ describe('a black-out in a sheet', () => {
       },
     ];
     const { id } = t.file.torques[0]!;
-    expect(strikeRecord(t.sheet(), id, 'wrench').sheet.torques[0]?.text).to.equal(`91 (target 90), ${BLACKED}`);
+    expect(strikeRecord(t.sheet(), id, 'wrench').sheet.torques[0]?.text).to.equal(`91 N·m (target 90 N·m), ${BLACKED}`);
   });
 
   it('a sheet of an earlier form says of nothing where it came from: its line is picked by sight, and only a line', () => {

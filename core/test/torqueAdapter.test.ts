@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { readTold, withUnit } from '../src/quantity/told.ts';
+import { TORQUE_FIELD } from '../src/wording/en/fasteners.ts';
 import fc from 'fast-check';
 import { adapterSetting, adapterTorque } from '../src/metrology/torqueAdapter.ts';
 import { vectorTests } from './vectors.ts';
@@ -39,5 +41,23 @@ describe('a torque wrench with an adapter', () => {
         },
       ),
     );
+  });
+});
+
+describe('a torque as it is told', () => {
+  it('says the unit that was meant where none was typed, and the one that was typed where there is one', () => {
+    const told = (typed: string, targetTyped: string, toTyped = '') => ({ typed, targetTyped, toTyped, unit: 'Nm' as const });
+    expect(TORQUE_FIELD.set(told('8', '10'))).to.equal('8 N·m');
+    expect(TORQUE_FIELD.set(told('18 lbf ft', ''))).to.equal('18 lbf ft');
+    expect(TORQUE_FIELD.target(told('8', '10', '12'))).to.equal('target 10 N·m to 12 N·m');
+    expect(TORQUE_FIELD.target(told('8', '18 lbf ft'))).to.equal('target 18 lbf ft');
+    expect(TORQUE_FIELD.target(told('8', ' '))).to.equal('no target on file');
+  });
+  it('is read back from how it is told as what was meant', () => {
+    for (const text of ['8', '24,5', '18 lbf ft', '15 lbf in'])
+      expect(readTold('torque', withUnit(text, 'torque', 'lbf_ft'), 'Nm').canonical, text).to.be.closeTo(
+        readTold('torque', text, 'lbf_ft').canonical,
+        1e-9,
+      );
   });
 });

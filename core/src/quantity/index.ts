@@ -28,5 +28,5 @@ export { DomainError, toResult } from './domainError.ts';
 export { grossOf, isCurrency, majorOf, minorDigits, parseMinor, taxOn } from './money.ts';
 export { parseQuantity, type Quantity } from './parse.ts';
 export { FIRST_YEAR, isPartialDate, isYear, LAST_YEAR, parsePartialDate, partialDateText } from './partialDate.ts';
-export { readTold, toldRange } from './told.ts';
+export { readTold, toldRange, withUnit } from './told.ts';
 export { type QuantityKind, type UnitId, unitOf, UNITS } from './units.ts';

@@ -1,6 +1,6 @@
 import { type Quantity, parseQuantity } from './parse.ts';
 import { DomainError } from './domainError.ts';
-import type { QuantityKind, UnitId } from './units.ts';
+import { type QuantityKind, type UnitId, unitOf } from './units.ts';
 
 /** Figures that are told beside the gauging, each with what it can be at all, canonical units. */
 const TOLD = {
@@ -55,4 +55,13 @@ export function readTold(what: keyof typeof TOLD, typed: string, defaultUnit: Un
   if (quantity.canonical < from) throw new DomainError('impossible', `“${text}”: ${name.toLowerCase()} ${less}.`);
   if (quantity.canonical > to) throw new DomainError('impossible', `“${text}”: ${name.toLowerCase()} of more than ${more} is a slip.`);
   return quantity;
+}
+
+/**
+ * A figure as it was typed, with the unit that was meant where none was typed: "8" told in newton metres → "8 N·m", "18 lbf ft"
+ * as it is, and nothing of nothing.
+ */
+export function withUnit(typed: string, kind: QuantityKind, unit: UnitId): string {
+  const text = typed.trim();
+  return text === '' || /[\p{L}°%"'″′]/u.test(text) ? text : `${text} ${unitOf(kind, unit).symbol}`;
 }

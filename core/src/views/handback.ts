@@ -138,7 +138,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       ...here(records.jointEvents).map((e) => line(e, place(e.slotId), jointText(records.layout, e))),
     ],
     torques: here(records.torques).map((t) =>
-      line(t, torquePlace(t.point, place(t.slotId)), SHEET.torque(t.typed, t, t.wrench ? cameFrom(t.id, 'wrench', t.wrench) : '')),
+      line(t, torquePlace(t.point, place(t.slotId)), SHEET.torque(t, t.wrench ? cameFrom(t.id, 'wrench', t.wrench) : '')),
     ),
     parts: [
       ...here(records.partEvents)

@@ -1,7 +1,9 @@
 import type { GenericTorque } from '../../catalogue/genericTorques.ts';
 import type { FastenerFact, FastenerForm, FastenerSeat, Hand } from '../../ledger/families/fastenerFacts.ts';
+import type { Torque } from '../../ledger/families/torques.ts';
 import { type Slot, placeName } from '../../layout/graph.ts';
 import { type ComponentKind, type Corner, CORNER_NAME, INBOARD_FLANGE } from '../../layout/kinds.ts';
+import { withUnit } from '../../quantity/told.ts';
 
 const BY_KIND: Readonly<Partial<Record<ComponentKind, string>>> = {
   caliper: 'mounting bolts',
@@ -108,6 +110,11 @@ export const TORQUE_FIELD = {
     [passes !== undefined && passes > 1 ? `in ${passes} passes` : '', angleDeg ? `and ${angleDeg}° further` : '']
       .filter(Boolean)
       .join(', '),
+  set: (t: Pick<Torque, 'typed' | 'unit'>): string => withUnit(t.typed, 'torque', t.unit),
+  target: (t: Pick<Torque, 'targetTyped' | 'toTyped' | 'unit'>): string => {
+    const range = [t.targetTyped, t.toTyped ?? ''].filter((x) => x.trim() !== '');
+    return range.length === 0 ? 'no target on file' : `target ${range.map((x) => withUnit(x, 'torque', t.unit)).join(' to ')}`;
+  },
 } as const;
 
 /** Why a fastener is not put on record. */

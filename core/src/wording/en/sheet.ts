@@ -63,10 +63,8 @@ export const SHEET = {
   putOffAt: (place: string): string => `${place}, put off`,
   finding: (words: string, causeMissing: boolean, doneHere: string | null): string =>
     `${words}${causeMissing ? ' Its cause was not found.' : ''}${doneHere === null ? '' : ` Done here (${doneHere}): its cost is the shop’s.`}`,
-  torque: (typed: string, t: Pick<Torque, 'targetTyped' | 'toTyped' | 'passes' | 'angleDeg'>, wrench: string): string =>
-    [`${typed} (target ${[t.targetTyped, t.toTyped].filter(Boolean).join(' to ')})`, TORQUE_FIELD.said(t), wrench]
-      .filter(Boolean)
-      .join(', '),
+  torque: (t: Torque, wrench: string): string =>
+    [`${TORQUE_FIELD.set(t)} (${TORQUE_FIELD.target(t)})`, TORQUE_FIELD.said(t), wrench].filter(Boolean).join(', '),
   part: (name: string, e: Pick<PartEvent, 'kind' | 'temporary' | 'until' | 'lot'>): string =>
     `${name} ${PART_EVENT[e.kind]}${e.temporary ? ` for now${e.until ? `, until ${e.until}` : ''}` : ''}${lotWords(e.lot)}`,
   parted: (stays: Slot, lost: string): string => `. Parted from the ${lower(stays)}: ${lost}`,

@@ -84,18 +84,9 @@ function log(): void {
     <span class="name">{{ point.name }}</span>
     <OnlyNow v-if="writable && open && wheel" :wheel="wheel" />
     <span v-if="last" class="set">
-      <span class="fig fig-b">{{ last.typed }}</span>
+      <span class="fig fig-b">{{ TORQUE_FIELD.set(last) }}</span>
       <span class="second small">
-        {{
-          [
-            last.targetTyped ? `target ${[last.targetTyped, last.toTyped].filter(Boolean).join(' to ')}` : 'no target on file',
-            TORQUE_FIELD.said(last),
-            last.wrench,
-            job.by(last),
-          ]
-            .filter(Boolean)
-            .join(', ')
-        }}
+        {{ [TORQUE_FIELD.target(last), TORQUE_FIELD.said(last), last.wrench, job.by(last)].filter(Boolean).join(', ') }}
       </span>
       <span v-if="off" class="small">{{ off }}</span>
     </span>
