@@ -24,6 +24,12 @@ const SHOWN_OF_A_PAGE = 1500;
 /** How long a busy machine may take over one step, ms: a test says what is wrong, not how fast the machine is. */
 const SLOWEST = Number(process.env['DAUER_SLOWEST'] ?? 120000);
 
+/** The browser of all houses of this process that ask nothing special of theirs; it ends with the process. */
+let shared: Promise<Browser> | null = null;
+function sharedBrowser(): Promise<Browser> {
+  return (shared ??= openBrowser());
+}
+
 /** The address of another database of the same cluster. */
 function databaseOf(url: string, name: string): string {
   const other = new URL(url);
@@ -38,9 +44,13 @@ export class House {
   private databaseUrl = '';
   private port = 0;
   browser!: Browser;
+  private ownBrowser = false;
   private readonly contexts: BrowserContext[] = [];
 
-  /** `durable`: the cluster is synced to the disk as the shop's own is, for what kills it. */
+  /**
+   * `durable`: the cluster is synced to the disk as the shop's own is, for what kills it. `more`: what the browser is told beyond
+   * the usual; this house has one of its own then.
+   */
   async open(demo: boolean, durable = false, more: readonly string[] = []): Promise<void> {
     this.port = await freePort();
     opened.add(this);
@@ -55,7 +65,8 @@ export class House {
       await this.start(demo);
       if (demo) await loadDemo(this.url, DEMO_PASSWORD, Date.now());
     }
-    this.browser = await openBrowser([...more]);
+    this.browser = await (more.length > 0 ? openBrowser([...more]) : sharedBrowser());
+    this.ownBrowser = more.length > 0;
   }
   /** A database of its own in the shared cluster: the demonstration shop as it was filled once, or an empty one. */
   private async copied(shared: string, demo: boolean): Promise<string> {
@@ -149,7 +160,7 @@ export class House {
   async close(): Promise<void> {
     opened.delete(this);
     for (const c of this.contexts) await c.close().catch(() => undefined);
-    await this.browser.close();
+    if (this.ownBrowser) await this.browser.close();
     await this.server.stop();
     this.cluster?.destroy();
   }
@@ -157,10 +168,10 @@ export class House {
 
 /** A test that failed says what its pages show, since nobody sees them afterwards. */
 const opened = new Set<House>();
-afterEach(async function () {
+export async function tellPages(this: Mocha.Context): Promise<void> {
   if (this.currentTest?.state !== 'failed') return;
   for (const house of opened) for (const shown of await house.shown()) process.stdout.write(`${shown}\n`);
-});
+}
 
 /** What a test reads of the yard. */
 export interface Yard {

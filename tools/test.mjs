@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { fork, spawn } from 'node:child_process';
 import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,16 +21,15 @@ function openFolder(prefix) {
 
 /**
  * Runs mocha, and says what it printed once it ended; a run that leaves no report counts as one failure.
- * @returns {Promise<void>}
+ * @returns {Promise<{ passed: number, failed: number, skipped: number, failures: string[] }>}
  */
-function mocha(name, files, env, scratch, options) {
+function mocha(name, files, env, scratch) {
   return new Promise((resolve) => {
     const report = join(scratch, `${name}.json`);
-    const begun = Date.now();
     let printed = '';
     const child = spawn(
       process.execPath,
-      ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...options, ...files],
+      ['--import', 'tsx', 'node_modules/mocha/bin/mocha.js', '--exit', '--reporter', 'tools/lib/reporter.cjs', ...files],
       { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env, DAUER_REPORT: report } },
     );
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => (printed += d));
@@ -39,39 +38,86 @@ function mocha(name, files, env, scratch, options) {
         ? JSON.parse(readFileSync(report, 'utf8'))
         : { passed: 0, failed: 1, skipped: 0, failures: ['the run ended without a report'] };
       if ((counts.failed > 0 || process.env.DAUER_SLOW) && printed.trim() !== '') say(printed.trim());
-      for (const failure of counts.failures) failures.push(`FAIL ${name}: ${failure}`);
-      for (const key of Object.keys(totals)) totals[key] += counts[key];
-      say(`${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
-      resolve();
+      resolve(counts);
     });
   });
 }
 
-/** Runs of mocha, three at a time: much of each is waiting, for a browser, a database or a process that was killed. */
-async function lanes(runs, scratch) {
+/** Adds to the sum what came of a run, and says it. */
+function counted(name, begun, counts) {
+  for (const failure of counts.failures) failures.push(`FAIL ${name}: ${failure}`);
+  for (const key of Object.keys(totals)) totals[key] += counts[key];
+  say(`${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
+}
+
+/**
+ * A process that runs browser tests, one file after the other; what follows a failed test in its file mostly stands on it, and
+ * would only wait for what cannot come.
+ */
+class BrowserLane {
+  /** @type {import('node:child_process').ChildProcess | null} */
+  child = null;
+  constructor(env) {
+    this.env = env;
+  }
+  /** @returns {Promise<{ passed: number, failed: number, skipped: number, failures: string[] }>} */
+  run(files) {
+    const child = (this.child ??= fork(join(ROOT, 'tools/lib/lane.mjs'), {
+      cwd: ROOT,
+      execArgv: ['--import', 'tsx'],
+      env: { ...process.env, ...this.env },
+    }));
+    return new Promise((resolve) => {
+      const died = () => {
+        this.child = null;
+        resolve({ passed: 0, failed: 1, skipped: 0, failures: ['the run ended without a report'] });
+      };
+      child.once('exit', died);
+      child.once('message', (counts) => {
+        child.off('exit', died);
+        resolve(/** @type {any} */ (counts));
+      });
+      child.send({ files, bail: true });
+    });
+  }
+  end() {
+    this.child?.disconnect();
+  }
+}
+
+/** Runs of tests, three at a time: much of each is waiting, for a browser, a database or a process that was killed. */
+async function lanes(runs, browserEnv, scratch) {
   const left = [...runs];
   const lane = async () => {
+    const browser = new BrowserLane(browserEnv);
     for (let run = left.shift(); run; run = left.shift()) {
-      const [name, files, env, options = []] = run;
-      await mocha(name, files, env, scratch, options);
+      const { name, files, env } = run;
+      const begun = Date.now();
+      counted(name, begun, env ? await mocha(name, files, env, scratch) : await browser.run(files));
     }
+    browser.end();
   };
   await Promise.all([lane(), lane(), lane()]);
 }
 
-/**
- * The browser tests, those that take longest first: so that all lanes end together. What follows a failed one in its file mostly
- * stands on it, and would only wait for what cannot come.
- */
-function browserTests(env) {
+/** The browser tests, those that take longest first: so that all lanes end together. */
+function browserTests() {
   const slow = ['walk', 'looks', 'bookin', 'tablet', 'kept', 'path', 'bench', 'people', 'trace'];
   const rank = (file) => (slow.includes(file) ? slow.indexOf(file) : slow.length);
   return readdirSync(join(ROOT, 'e2e'))
     .filter((f) => f.endsWith('.test.ts'))
     .map((f) => f.replace('.test.ts', ''))
     .sort((a, b) => rank(a) - rank(b))
-    .map((f) => [`e2e ${f}`, [`e2e/${f}.test.ts`], env, ['--bail']]);
+    .map((f) => suite(`e2e ${f}`, [`e2e/${f}.test.ts`], null));
 }
+
+/**
+ * Files of tests that one process runs, and ends with; `env` is null of those that a lane runs in the process it has.
+ * @param {string} name
+ * @param {readonly string[]} files
+ * @param {Record<string, string> | null} env
+ */
+const suite = (name, files, env = {}) => ({ name, files, env });
 
 /** The rooms of the tests, by the folders they lie in. */
 const ROOMS = {
@@ -136,6 +182,7 @@ await run(async () => {
   const quick =
     wanted('server') || wanted('e2e') ? await openCluster(join(openFolder('dauer-pg-'), 'q'), { durable: false, scratch: true }) : null;
   const pure = ['core/test/**/*.test.ts', 'contract/test/**/*.test.ts', 'instruments/test/**/*.test.ts'];
+  /** @type {Record<string, string>} */
   const env = quick ? { DAUER_TEST_DATABASE: quick.database('test') } : {};
   if (watch) {
     const all = [
@@ -150,19 +197,20 @@ await run(async () => {
   }
   await lanes(
     [
-      ...(wanted('server') ? [['server', filesOf('server', files, ['server/test/**/*.test.ts']), env]] : []),
+      ...(wanted('server') ? [suite('server', filesOf('server', files, ['server/test/**/*.test.ts']), env)] : []),
       ...(wanted('keeping')
         ? files.length > 0
-          ? [['keeping', filesOf('keeping', files, []), {}]]
+          ? [suite('keeping', filesOf('keeping', files, []))]
           : [
-              ['keeping', ['tools/test/keeping.test.ts'], {}],
-              ['launcher', ['tools/test/launcher.test.ts', 'tools/test/drills.test.ts'], {}],
+              suite('keeping', ['tools/test/keeping.test.ts']),
+              suite('launcher', ['tools/test/launcher.test.ts', 'tools/test/drills.test.ts']),
             ]
         : []),
-      ...(wanted('core') ? [['core', filesOf('core', files, pure), {}]] : []),
-      ...(wanted('web') ? [['web', filesOf('web', files, ['web/test/**/*.test.ts']), {}]] : []),
-      ...(wanted('e2e') ? browserTests(env).filter((run) => files.length === 0 || files.includes(String(run[1]))) : []),
+      ...(wanted('core') ? [suite('core', filesOf('core', files, pure))] : []),
+      ...(wanted('web') ? [suite('web', filesOf('web', files, ['web/test/**/*.test.ts']))] : []),
+      ...(wanted('e2e') ? browserTests().filter((r) => files.length === 0 || files.includes(String(r.files))) : []),
     ],
+    env,
     scratch,
   );
   quick?.destroy();

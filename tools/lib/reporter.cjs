@@ -7,7 +7,7 @@ const SLOW_MS = Number(process.env.DAUER_SLOW ?? Infinity) * 1000;
 /** How many lines of a reason the last lines of a run repeat: what was waited for stands in the third. */
 const REASON_LINES = 4;
 
-/** Prints only what failed, and leaves the counts in a file for the closing line. */
+/** Prints only what failed, and leaves the counts for the closing line: with the run, and in a file where one is named. */
 module.exports = class Reporter extends Mocha.reporters.Base {
   constructor(runner, options) {
     super(runner, options);
@@ -36,6 +36,8 @@ module.exports = class Reporter extends Mocha.reporters.Base {
           .join('\n  ')}\n`,
       );
     });
-    runner.on('end', () => writeFileSync(String(process.env.DAUER_REPORT), JSON.stringify({ ...counts, failures })));
+    Object.assign(runner, { counts: Object.assign(counts, { failures }) });
+    const file = process.env.DAUER_REPORT;
+    if (file) runner.on('end', () => writeFileSync(file, JSON.stringify(counts)));
   }
 };
