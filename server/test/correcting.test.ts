@@ -4,7 +4,7 @@ import { deriveJob } from '@dauer/core/job';
 import { jointsOf } from '@dauer/core/readiness';
 import { expect } from 'chai';
 import { v7 } from 'uuid';
-import { corrected } from '../src/platform/clock.ts';
+import { corrected, forward } from '../src/platform/clock.ts';
 import { type Booked, bookIn, openShop, PASSWORD, type Shop, type Visitor } from './harness.ts';
 
 const now = () => new Date().toISOString();
@@ -126,6 +126,14 @@ describe('a clock that is off', () => {
     // A clock with an empty battery begins in 1970, and is set right all the same.
     const dead = corrected({ headers: { 'x-dauer-clock': '86400000' } }, new Date(86340000).toISOString(), at);
     expect(dead).to.equal(new Date(at - 60000).toISOString());
+  });
+
+  it('what is told later stays later where the server’s clock is set back by a little; by much, it stands as it was set', () => {
+    const minute = 60000;
+    const shown = [100 * minute, 100 * minute - 1500, 100 * minute - 1000, 101 * minute, 99 * minute, 60 * minute, 61 * minute];
+    const clock = forward(() => shown.shift() ?? 0);
+    const told = Array.from({ length: 7 }, () => clock() / minute);
+    expect(told).to.deep.equal([100, 100, 100, 101, 101, 60, 61]);
   });
   it('a day-old entry shows as written up later', () => {
     expect(writtenUpLater({ happenedAt: '2026-01-01T00:00:00.000Z', recordedAt: '2026-01-02T00:00:01.000Z' })).to.equal(true);

@@ -8,6 +8,23 @@ const NEAR_MS = 2000;
 /** Farther off than this is no clock, ms: one with an empty battery begins in 1970. */
 const FAR_MS = 100 * millisecondsInYear;
 
+/** What a clock is set back by this much at once stands; by less, it is waited for, ms. */
+const STEP_MS = 2 * millisecondsInMinute;
+
+/**
+ * A clock that does not go back where its own is set back by a little: what is told after something has happened after it.
+ * @param own the time by the clock itself, ms
+ */
+export function forward(own: () => number): () => number {
+  let latest = 0;
+  return () => {
+    const now = own();
+    if (now >= latest || latest - now > STEP_MS) latest = now;
+    return latest;
+  };
+}
+const timeForward = forward(Date.now);
+
 /** Off by more than this is said, ms. Source: handbook 15, People, time, distance, privacy; what governs goes by instants. */
 const WRONG_MS = 2 * millisecondsInMinute;
 
@@ -20,7 +37,7 @@ const MAX_DEVICES = 200;
  * stamped. Never later than now: what is told has happened.
  * Source: handbook 15, People, time, distance, privacy.
  */
-export function corrected(request: Pick<FastifyRequest, 'headers'>, happenedAt: string, now = Date.now()): string {
+export function corrected(request: Pick<FastifyRequest, 'headers'>, happenedAt: string, now = timeForward()): string {
   const said = Number(request.headers[CLOCK_HEADER]);
   const off = now - said;
   const believed = said > 0 && Math.abs(off) > NEAR_MS && Math.abs(off) < FAR_MS;
