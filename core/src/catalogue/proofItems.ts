@@ -335,3 +335,19 @@ export function proofItems(input: AskedOf): ProofItem[] {
     }),
   ];
 }
+
+/**
+ * What an item asks, in general words, of an answer that stands on record though its vehicle does not ask for it: because what
+ * called for it was taken back, or because it was proved all the same.
+ * @param name the control that it is asked of, as it begins a sentence
+ */
+export function questionOf(item: string, corner: Corner | null, name: string): string {
+  const base = itemBase(item);
+  const everything = proofItems({
+    ...{ complaint: 'The complaint', hydraulic: true, parking: true, tandem: true, clutch: true, corners: corner ? [corner] : [] },
+    seen: asksAgain(item) ? [{ code: item.slice(AGAIN_ITEM.length), corner }] : [],
+    controls: [{ slotId: '', name, wet: true, pushed: true, servo: true }],
+  });
+  const ofUnit = ofUnits([{ slotId: '', name, moves: true, wet: true }]);
+  return [...everything, ...ofUnit].find((i) => i.item === base || i.item === item)?.question ?? 'What nobody asks any more';
+}

@@ -1,5 +1,5 @@
 import { fluidClass } from '../catalogue/fluids.ts';
-import { RESULT_WORD } from '../catalogue/proofItems.ts';
+import { controlOfItem, questionOf, RESULT_WORD } from '../catalogue/proofItems.ts';
 import { putOffsOf } from '../history/putOffs.ts';
 import { fluidRecordsOf, fluidState } from '../history/due.ts';
 import type { JobState } from '../job/job.ts';
@@ -9,6 +9,7 @@ import { causeMissing } from '../catalogue/consequences.ts';
 import { type Judged, judgeSet } from '../judging/judge.ts';
 import { figureOf, limitText, plusMinus, sourceOf } from '../wording/en/verdicts.ts';
 import { type Layout, placeName, slotById } from '../layout/graph.ts';
+import { controlsOf } from '../layout/reach.ts';
 import { KIND_FACTS } from '../layout/kinds.ts';
 import { dutyOf, readFastener } from '../ledger/duty.ts';
 import type { Acceptance } from '../ledger/families/acceptances.ts';
@@ -204,7 +205,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
         p,
         vehicleName,
         SHEET.proof(
-          item?.question ?? p.item,
+          item?.question ?? formerQuestion(state, p),
           p.result,
           [
             ...(road === null ? [] : [road]),
@@ -215,6 +216,13 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
       );
     }),
   };
+}
+
+/** What was answered with a proof that the vehicle does not ask for now. */
+function formerQuestion(state: JobState, p: Proof): string {
+  const controls = controlsOf(state.records.layout);
+  const of = controls.find((c) => c.slotId === controlOfItem(p.item)) ?? controls.find((c) => c.kind === 'pedal');
+  return questionOf(p.item, p.corner, of?.name ?? 'Pedal');
 }
 
 /** The answers that count, of those given in this job: what was answered anew since stands in the record alone. */

@@ -145,23 +145,19 @@ const phoneTyped = computed({
 <style scoped>
 .bar {
   height: 80px;
-  grid-template-columns: var(--tall) minmax(180px, 232px) auto minmax(110px, 1fr) auto auto auto;
+  grid-template-columns: var(--tall) minmax(180px, 264px) auto minmax(110px, 1fr) auto auto auto;
   gap: 14px;
   padding: 0 var(--space-5);
 }
+/* What is gauged is never cut: it takes two lines where it is long. */
 .pos {
-  font: 600 25px/28px var(--plate-font);
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
+  font: 600 22px/24px var(--plate-font);
+  text-wrap: balance;
 }
 .what {
-  font-size: var(--type-paragraph);
-  line-height: var(--leading-tight);
+  font-size: var(--type-second);
+  line-height: 16px;
   color: var(--bar-text2);
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 .figure {
   display: flex;
@@ -305,12 +301,6 @@ const phoneTyped = computed({
   }
   .note {
     display: none;
-  }
-  /* What is gauged is never cut: it takes the lines that it needs. */
-  .pos,
-  .what {
-    white-space: normal;
-    overflow: visible;
   }
   .unit {
     min-width: var(--touch);

@@ -89,7 +89,8 @@ export const KIT_FIELD = {
 /** A kit laid out and counted. */
 export const KIT = {
   title: 'The kit, laid out',
-  before: 'Lay it out and count it before the old unit is opened: what is short is found now.',
+  before: (finish: boolean): string =>
+    `Lay it out and count it before the ${finish ? 'part is cleaned for its finish' : 'old unit is opened'}: what is short is found now.`,
   short: (pieces: readonly KitPiece[]): string => `Short of ${pieces.map(piece).join(', ')}.`,
   whole: 'Everything that the card takes is there.',
   noCard: 'That card does not run on this job. Load the job again.',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useSession } from '../../app/session.ts';
 
 /** What Parts is made of: what carries a tag, what is under way, what lies here, and what is bought. */
@@ -12,10 +12,16 @@ const tabs = computed(() => [
   { id: 'lasting', to: '/lasting', title: 'What our work lasted' },
   ...(session.may('technician') ? [{ id: 'prices', to: '/parts/prices', title: 'Prices' }] : []),
 ]);
+const row = ref<HTMLElement | null>(null);
+/** Where the tabs are wider than the page, the one that is open is seen whole. */
+onMounted(() => {
+  const open = row.value?.querySelector<HTMLElement>('[aria-current]');
+  if (row.value && open) row.value.scrollLeft = open.offsetLeft + open.offsetWidth / 2 - row.value.clientWidth / 2;
+});
 </script>
 
 <template>
-  <nav class="tabs" aria-label="Parts">
+  <nav ref="row" class="tabs" aria-label="Parts">
     <RouterLink v-for="t in tabs" :key="t.id" class="tab" :to="t.to" :aria-current="at === t.id ? 'page' : undefined">
       {{ t.title }}
     </RouterLink>
@@ -24,6 +30,7 @@ const tabs = computed(() => [
 
 <style scoped>
 .tabs {
+  position: relative;
   display: flex;
   gap: var(--space-5);
   border-bottom: var(--line-hair) solid var(--hair);

@@ -148,7 +148,7 @@ function saveFile(): void {
       <section>
         <h2 class="line">Figures against limits</h2>
         <div class="scroll">
-          <table v-if="sheet.figures.length > 0">
+          <table v-if="sheet.figures.length > 0" class="figures">
             <thead>
               <tr>
                 <th>Place</th>
@@ -167,15 +167,15 @@ function saveFile(): void {
                 </td>
                 <td>{{ f.characteristic }}</td>
                 <td>{{ PHASE_WORD[f.phase] }}</td>
-                <td class="num">
+                <td class="num of">
                   <span class="fig fig-b">{{ f.figure }}</span>
                   <div class="second small fig">{{ f.uncertainty }}</div>
                 </td>
-                <td>
+                <td class="limit">
                   <span class="fig">{{ f.limit }}</span>
                   <div class="second small">{{ f.source }}</div>
                 </td>
-                <td>{{ f.verdict }}</td>
+                <td class="verdict">{{ f.verdict }}</td>
               </tr>
             </tbody>
           </table>
@@ -338,5 +338,41 @@ li {
 }
 .tag {
   white-space: nowrap;
+}
+/* On a narrow page a figure is a plate: what it is of, the figure and its verdict, the limit below. */
+@media screen and (max-width: 720px) {
+  .figures,
+  .figures tbody {
+    display: block;
+  }
+  .figures thead {
+    display: none;
+  }
+  .figures tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0 var(--space-3);
+    padding: var(--space-2) 0;
+    border-bottom: var(--line-hair) solid var(--hair);
+  }
+  .figures td {
+    border: 0;
+    padding: 0;
+    grid-column: 1;
+  }
+  .figures :is(.of, .verdict) {
+    grid-column: 2;
+    text-align: right;
+  }
+  .figures .of {
+    grid-row: 1 / span 2;
+  }
+  .figures .verdict {
+    grid-row: 3;
+  }
+  .figures .limit {
+    grid-row: 4;
+    grid-column: 1 / -1;
+  }
 }
 </style>

@@ -42,9 +42,10 @@ import DayField from '../../fittings/DayField.vue';
 const props = defineProps<{
   component: Component;
   writable: boolean;
-  /** At the bench, where its card is on the screen already. */
-  bare?: boolean;
+  /** At the bench, where its card is on the screen already: what its step waits for, and nothing else that ends the part's way. */
+  enters?: string;
 }>();
+const atBench = computed(() => props.enters !== undefined);
 const job = useOpenJob();
 const fitting = ref(false);
 const tag = ref('');
@@ -92,6 +93,7 @@ const why = (kind: PartEventKind, lineOn = true): string | null =>
     : whyNotDone(job.history, { id: '', partId: lastPart.value.id, kind, slotId: props.component.slot.id, lot: '', lineOn }, timeNow().at);
 const can = (...kinds: readonly PartEventKind[]): PartEventKind[] => kinds.filter((k) => why(k) === null);
 const ready = computed(() => can(...work.value));
+const besides = computed(() => can('sent', 'coated', 'scrapped').filter((k) => !atBench.value || k === props.enters));
 /** What comes before the work that is next: its reason, and what has to come off. */
 const first = computed(() => {
   const [next] = work.value;
@@ -259,7 +261,7 @@ const saidOf = (e: (typeof life.value)[number]): string =>
         <v-btn v-if="!isRenewed(component.decision) && can('fitted').length > 0" class="act slim" @click="log('fitted')">
           Fitted again
         </v-btn>
-        <v-btn v-for="k in can('sent', 'coated', 'scrapped')" :key="k" class="act slim" @click="press(k)">
+        <v-btn v-for="k in besides" :key="k" class="act slim" @click="press(k)">
           {{ upperFirst(PART_EVENT[k]) }}
         </v-btn>
       </template>
@@ -296,9 +298,9 @@ const saidOf = (e: (typeof life.value)[number]): string =>
     </p>
     <LinePanel v-if="component.slot.kind === 'line'" :slot-of="component.slot" :writable="writable" />
     <LadderPanel :component="component" :writable="writable" />
-    <StripFold v-if="!bare && canBeOff(component.slot.kind)" :slot-of="component.slot" :writable="writable" />
-    <OrderOfWork v-if="component.decision && !done && !bare" :slot-of="component.slot" :option="component.decision.option" />
-    <FinishCards v-if="lastPart && !bare" :slot-of="component.slot" :writable="writable" />
+    <StripFold v-if="!atBench && canBeOff(component.slot.kind)" :slot-of="component.slot" :writable="writable" />
+    <OrderOfWork v-if="component.decision && !done && !atBench" :slot-of="component.slot" :option="component.decision.option" />
+    <FinishCards v-if="lastPart && !atBench" :slot-of="component.slot" :writable="writable" />
     <FinishRow v-if="lastPart" :slot-of="component.slot" :part-id="lastPart.id" :writable="writable" />
     <ul v-if="life.length > 0" class="life small">
       <li v-for="e in life" :key="e.id">

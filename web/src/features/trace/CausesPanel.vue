@@ -88,6 +88,7 @@ const minutes = computed(() => checks.value.reduce((sum, { check }) => sum + che
     <div class="which">
       <h2 class="line">What may be at fault</h2>
       <p v-if="now?.result.refused" class="problem">{{ now.result.refused }}</p>
+      <p v-else-if="now === null" class="second">What is known is being weighed.</p>
       <p v-else-if="said === 0" class="second">
         Answer what you felt and saw; what may be at fault stands here, weighed anew with every answer.
       </p>

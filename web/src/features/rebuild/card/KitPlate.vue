@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { type CardState, kitOf, whyNotCounted } from '@dauer/core/readiness';
+import { type CardState, kitOf, runOf, whyNotCounted } from '@dauer/core/readiness';
 import { KIT, KIT_FIELD } from '@dauer/core/wording';
 import { computed, reactive, ref } from 'vue';
 import { useOpenJob } from '../../../job/openJob.ts';
 
-/** The kit of a card, laid out and counted piece by piece: what is short is found before the old unit is opened. */
+/** The kit of a card, laid out and counted piece by piece: what is short is found before the part is worked on. */
 const props = defineProps<{ state: CardState; writable: boolean }>();
 const job = useOpenJob();
 const kit = computed(() => kitOf(job.history, props.state.run));
+const finish = computed(() => runOf(props.state.run) === 'finish');
 const counting = ref(false);
 const found = reactive<Record<string, string>>({});
 const note = ref('');
@@ -49,7 +50,7 @@ function keep(): void {
   <section v-if="kit.wanted.length > 0" class="kit" :class="{ short: kit.short.length > 0 }" :aria-label="KIT.title">
     <p>
       <b class="plate-font">{{ KIT.title }}</b>
-      {{ kit.count === null ? KIT.before : kit.short.length > 0 ? KIT.short(kit.short) : KIT.whole }}
+      {{ kit.count === null ? KIT.before(finish) : kit.short.length > 0 ? KIT.short(kit.short) : KIT.whole }}
       <span v-if="kit.count?.note" class="second">{{ kit.count.note }}</span>
       <button v-if="writable && !counting" type="button" class="link" @click="begin">
         {{ kit.count === null ? KIT_FIELD.count : KIT_FIELD.again }}
