@@ -62,7 +62,7 @@ class BrowserLane {
   }
   /** @returns {Promise<{ passed: number, failed: number, skipped: number, failures: string[] }>} */
   run(files) {
-    const child = (this.child ??= fork(join(ROOT, 'tools/lib/lane.mjs'), {
+    const child = (this.child ??= fork(join(ROOT, 'e2e/lane.ts'), {
       cwd: ROOT,
       execArgv: ['--import', 'tsx'],
       env: { ...process.env, ...this.env },

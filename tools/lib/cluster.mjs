@@ -53,7 +53,7 @@ function configure(data, { durable, spool, socket }) {
     `timezone = 'UTC'`,
     ...(durable
       ? ['fsync = on', 'synchronous_commit = on', 'full_page_writes = on']
-      : ['fsync = off', 'synchronous_commit = off', 'full_page_writes = off']),
+      : ['fsync = off', 'synchronous_commit = off', 'full_page_writes = off', 'autovacuum = off']),
     ...(spool
       ? [
           'wal_level = replica',
