@@ -75,7 +75,7 @@ describe('every screen', function () {
       ['orders of a job', at('V 063', 'decide?orders=1')],
       ['before an order', at('V 071', 'decide?orders=1')],
       ['orders over all vehicles', '/parts/traffic?view=return'],
-      ['what our work lasted', '/lasting'],
+      ['what our work lasted', '/parts/lasting'],
       ['lots and store', '/parts/store'],
       ['prices', '/parts/prices'],
       ['rebuild', at('V 063', 'rebuild')],

@@ -341,7 +341,7 @@ export function proofItems(input: AskedOf): ProofItem[] {
  * called for it was taken back, or because it was proved all the same.
  * @param name the control that it is asked of, as it begins a sentence
  */
-export function questionOf(item: string, corner: Corner | null, name: string): string {
+export function questionOf(item: string, corner: Corner | null, name = 'Pedal'): string {
   const base = itemBase(item);
   const everything = proofItems({
     ...{ complaint: 'The complaint', hydraulic: true, parking: true, tandem: true, clutch: true, corners: corner ? [corner] : [] },

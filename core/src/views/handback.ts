@@ -222,7 +222,7 @@ function markedSheet(state: JobState, today: string): HandbackSheet {
 function formerQuestion(state: JobState, p: Proof): string {
   const controls = controlsOf(state.records.layout);
   const of = controls.find((c) => c.slotId === controlOfItem(p.item)) ?? controls.find((c) => c.kind === 'pedal');
-  return questionOf(p.item, p.corner, of?.name ?? 'Pedal');
+  return questionOf(p.item, p.corner, of?.name);
 }
 
 /** The answers that count, of those given in this job: what was answered anew since stands in the record alone. */

@@ -151,7 +151,7 @@ const phoneTyped = computed({
 }
 /* What is gauged is never cut: it takes two lines where it is long. */
 .pos {
-  font: 600 22px/24px var(--plate-font);
+  font: 600 var(--type-title)/var(--leading) var(--plate-font);
   text-wrap: balance;
 }
 .what {

@@ -5,11 +5,14 @@ import { KIND_FACTS } from '@dauer/core/layout';
 import { useQuery } from '@pinia/colada';
 import { computed, ref } from 'vue';
 import { call, sentenceOf } from '../../app/client.ts';
+import { useSession } from '../../app/session.ts';
+import PartsTabs from '../../fittings/PartsTabs.vue';
 import BookTable from '../../fittings/BookTable.vue';
 import { fixed } from '@dauer/core/quantity';
 import LastingCurve from './LastingCurve.vue';
 
 /** What the shop's own work lasted, by kind of repair and by lot: counts, and a curve where there are enough of them. */
+const session = useSession();
 const { data, error } = useQuery({ key: ['lasting'], query: () => call('lasting', {}), refetchOnMount: 'always' });
 interface Group {
   readonly key: string;
@@ -60,6 +63,7 @@ const COLUMNS = [
       <h1>What our work lasted</h1>
       <span v-if="data" class="second">{{ data.length }} pieces of work handed back</span>
     </div>
+    <PartsTabs at="lasting" :prices="session.may('technician')" />
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <p class="second small">
       A comeback is the same place opened again for the same kind of fault, named by a person at Decide. What did not come back is watched

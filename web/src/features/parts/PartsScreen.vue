@@ -6,9 +6,11 @@ import { call, sentenceOf } from '../../app/client.ts';
 import BookTable from '../../fittings/BookTable.vue';
 import TagPlate from '../../fittings/TagPlate.vue';
 import FindByFigure from './FindByFigure.vue';
-import PartsTabs from './PartsTabs.vue';
+import { useSession } from '../../app/session.ts';
+import PartsTabs from '../../fittings/PartsTabs.vue';
 
 /** Every tagged part and where it is now. */
+const session = useSession();
 const find = ref('');
 const { data, error, refetch } = useQuery({ key: ['parts'], query: () => call('parts', { query: {} }) });
 void refetch();
@@ -38,7 +40,7 @@ const COLUMNS = [
       <span class="grow" />
       <v-text-field v-model="find" class="find" label="Find by tag, name or number" density="compact" />
     </div>
-    <PartsTabs at="tagged" />
+    <PartsTabs at="tagged" :prices="session.may('technician')" />
     <FindByFigure />
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <BookTable v-if="rows.length > 0" class="list" :columns="COLUMNS" :rows="rows" label="Tagged parts">

@@ -9,7 +9,7 @@ import { useSession } from '../../app/session.ts';
 import BookTable from '../../fittings/BookTable.vue';
 import ArticleForm from './ArticleForm.vue';
 import { fitsText, monthsOld, OLD_MONTHS, SCARCITY_TITLE, SUPPLY_TITLE } from './articleWords.ts';
-import PartsTabs from './PartsTabs.vue';
+import PartsTabs from '../../fittings/PartsTabs.vue';
 import PriceExchange from './PriceExchange.vue';
 import SuppliersSection from './SuppliersSection.vue';
 import { usePrices } from './usePrices.ts';
@@ -70,7 +70,7 @@ function entered(): void {
       <v-text-field v-model="find" class="find" label="Name, number, kind, supplier" density="compact" />
       <v-btn v-if="lead" class="act main" @click="editing = 'new'">Enter an article</v-btn>
     </div>
-    <PartsTabs at="prices" />
+    <PartsTabs at="prices" :prices="session.may('technician')" />
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <BookTable v-if="rows.length > 0" :columns="COLUMNS" :rows="rows" label="Articles and their prices">
       <template #name="{ row }">

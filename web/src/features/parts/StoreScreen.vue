@@ -13,7 +13,7 @@ import BookTable from '../../fittings/BookTable.vue';
 import { dayHere, dayText } from '../../fittings/dates.ts';
 import LotForm from './LotForm.vue';
 import LotVehicles from './LotVehicles.vue';
-import PartsTabs from './PartsTabs.vue';
+import PartsTabs from '../../fittings/PartsTabs.vue';
 import { useArticles } from './usePrices.ts';
 
 /** Lots of rubber, fluid, linings, adhesives and coatings, and what lies in the store by its count. */
@@ -105,7 +105,7 @@ function entered(): void {
       <span class="grow" />
       <v-btn v-if="writable" class="act main" @click="editing = 'new'">Enter a lot</v-btn>
     </div>
-    <PartsTabs at="store" />
+    <PartsTabs at="store" :prices="session.may('technician')" />
     <p v-if="lots.error.value" class="problem" role="alert">{{ sentenceOf(lots.error.value) }}</p>
     <h2 class="line">Lots</h2>
     <BookTable v-if="rows.length > 0" :columns="LOTS" :rows="rows" label="Lots">

@@ -7,9 +7,11 @@ import { call, sentenceOf } from '../../app/client.ts';
 import BookTable from '../../fittings/BookTable.vue';
 import ViewTabs from '../../fittings/ViewTabs.vue';
 import { dayText } from '../../fittings/dates.ts';
-import PartsTabs from './PartsTabs.vue';
+import { useSession } from '../../app/session.ts';
+import PartsTabs from '../../fittings/PartsTabs.vue';
 
 /** What is ordered and sent out over all vehicles: on the way, to look at, to send back, out, due. */
+const session = useSession();
 const TITLE: Readonly<Record<TrafficView, string>> = {
   way: 'On the way',
   check: 'To look at',
@@ -57,7 +59,7 @@ const views = computed(() => VIEWS.map((v) => ({ id: v, title: TITLE[v], count: 
       <span class="grow" />
       <v-text-field v-model="find" class="find" label="Find by vehicle, supplier, part or number" density="compact" />
     </div>
-    <PartsTabs at="traffic" />
+    <PartsTabs at="traffic" :prices="session.may('technician')" />
     <ViewTabs v-model="view" :views="views" />
     <p v-if="error" class="problem" role="alert">{{ sentenceOf(error) }}</p>
     <BookTable v-if="data && data.rows.length > 0" :columns="COLUMNS" :rows="data.rows" :label="TITLE[view]">

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { useSession } from '../../app/session.ts';
 
-/** What Parts is made of: what carries a tag, what is under way, what lies here, and what is bought. */
-defineProps<{ at: 'tagged' | 'traffic' | 'store' | 'prices' }>();
-const session = useSession();
+/** What Parts is made of: what carries a tag, what is under way, what lies here, what our work lasted, and what is bought. */
+const props = defineProps<{
+  at: 'tagged' | 'traffic' | 'store' | 'lasting' | 'prices';
+  /** Whoever is here sees what things cost. */
+  prices: boolean;
+}>();
 const tabs = computed(() => [
   { id: 'tagged', to: '/parts', title: 'Tagged parts' },
   { id: 'traffic', to: '/parts/traffic', title: 'Orders and send-outs' },
   { id: 'store', to: '/parts/store', title: 'Lots and store' },
-  { id: 'lasting', to: '/lasting', title: 'What our work lasted' },
-  ...(session.may('technician') ? [{ id: 'prices', to: '/parts/prices', title: 'Prices' }] : []),
+  { id: 'lasting', to: '/parts/lasting', title: 'What our work lasted' },
+  ...(props.prices ? [{ id: 'prices', to: '/parts/prices', title: 'Prices' }] : []),
 ]);
 const row = ref<HTMLElement | null>(null);
 /** Where the tabs are wider than the page, the one that is open is seen whole. */
