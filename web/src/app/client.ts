@@ -28,7 +28,7 @@ import {
 } from './deviceClock.ts';
 import { heard, notHeard } from './heard.ts';
 import { ROUTES } from './routes.ts';
-import { waits } from './waiting.ts';
+import { asks, waits } from './waiting.ts';
 
 /** A problem that the server stated, or that kept us from asking it. */
 export class ApiProblem extends Error {
@@ -181,6 +181,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   const [sentAt, era] = [Date.now(), eraNow()];
   // An event is kept before it is sent: whoever entered it goes on.
   const came = BEHIND.has(name) || 'family' in line ? () => undefined : waits();
+  const answered = asks();
   try {
     reply = await fetch(url, {
       method: line.method,
@@ -197,6 +198,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
       ...(args.body === undefined ? {} : { body: JSON.stringify(args.body) }),
     });
   } catch {
+    answered();
     notHeard();
     throw new ApiProblem(0, 'unreachable', 'The server cannot be reached just now.');
   } finally {
@@ -208,6 +210,7 @@ export async function call<N extends EndpointName>(name: N, args: Args<N> = {}):
   updateClockOffset({ wall: sentAt, era }, Date.now(), reply.headers.get(NOW_HEADER));
   onBook(reply.headers.get(BOOK_HEADER));
   const content: unknown = await reply.json().catch(() => null);
+  answered();
   if (reply.ok) return content as z.output<E<N>['reply']>;
   const problem = isProblem(content) ? content : null;
   if ((problem?.code === 'signed_out' || problem?.code === 'someone_else') && name !== 'me' && args.as === undefined) onSignedOut();

@@ -97,13 +97,30 @@ export const keptSince = ref<number | null>(null);
 export const jobKeptSince = ref<number | null>(null);
 
 type Reply<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['reply']>;
+/** How long an answer that was asked for ahead is as good as a new one, ms. */
+const AHEAD_MS = 5000;
+const ahead: { [N in EndpointName]?: Promise<Reply<N>> } = {};
+/** Asks for what the first screen asks for, while that is still put together. */
+export function askAhead(name: 'yard'): void {
+  const answer = call(name);
+  // What comes of it is told to whoever asks next.
+  answer.catch(() => undefined);
+  ahead[name] = answer;
+  // Whoever comes later asks anew.
+  setTimeout(() => {
+    if (ahead[name] === answer) ahead[name] = undefined;
+  }, AHEAD_MS);
+}
+
 /**
  * Asks an endpoint without arguments; while the server is away, what it said last is given instead.
  * @throws ApiProblem where it is away and nothing was kept, or it refused
  */
 export async function callOrKept<N extends EndpointName>(name: N): Promise<Reply<N>> {
   try {
-    const fresh = await call(name);
+    const early = ahead[name];
+    ahead[name] = undefined;
+    const fresh = await (early ?? call(name));
     keptSince.value = null;
     void keep(name, fresh);
     return fresh;

@@ -21,3 +21,31 @@ export function waits(): () => void {
     if (open === 0) long.value = false;
   };
 }
+
+let underWay = 0;
+const later = new Set<() => void>();
+/** The server is asked something from now on, whether somebody waits for it or not. Returns what is called once it answered. */
+export function asks(): () => void {
+  underWay += 1;
+  let ended = false;
+  return () => {
+    if (ended) return;
+    ended = true;
+    underWay -= 1;
+    if (underWay > 0) return;
+    const acts = [...later];
+    later.clear();
+    for (const act of acts) act();
+  };
+}
+/** Does something once the server is asked nothing, and no later than after so long, ms. */
+export function whenQuiet(act: () => void, latest: number): void {
+  if (underWay === 0) return act();
+  const once = (): void => {
+    clearTimeout(timer);
+    later.delete(once);
+    act();
+  };
+  const timer = setTimeout(once, latest);
+  later.add(once);
+}

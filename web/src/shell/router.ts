@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { askAhead } from '../app/kept.ts';
 import { useSession } from '../app/session.ts';
 import { titled } from '../app/title.ts';
 
@@ -50,9 +51,11 @@ for (const { components } of router.resolve(window.location.pathname).matched) {
 
 router.beforeEach(async (to) => {
   const session = useSession();
-  if (!session.resumed) await session.resume();
+  const first = !session.resumed;
+  if (first) await session.resume();
   if (!session.person && !to.meta['open']) return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
   if (session.person && to.name === 'sign-in') return { name: 'yard' };
+  if (first && to.name === 'yard') askAhead('yard');
   return true;
 });
 // A job says itself which vehicle and stage it is.

@@ -1,5 +1,6 @@
 import { useDocumentVisibility, useEventListener, useIntervalFn } from '@vueuse/core';
 import { ref, watch } from 'vue';
+import { whenQuiet } from '../app/waiting.ts';
 import { registerSW } from 'virtual:pwa-register';
 
 /** A newer version of the application lies ready; it is put in place when somebody says so. */
@@ -37,11 +38,12 @@ async function askForAnotherBuild(): Promise<void> {
 
 /** How long a busy page may put off what it does not need to be seen, ms. */
 const LATEST_MS = 2000;
-/** Does something once the page has been shown and has nothing else to do. */
+/** Does something once the page has been shown, has what it asked for, and has nothing else to do. */
 export function whenIdle(act: () => void): void {
+  const then = (): void => whenQuiet(act, LATEST_MS);
   // Some browsers do not say when they are idle.
-  if ('requestIdleCallback' in window) window.requestIdleCallback(act, { timeout: LATEST_MS });
-  else setTimeout(act, LATEST_MS / 10);
+  if ('requestIdleCallback' in window) window.requestIdleCallback(then, { timeout: LATEST_MS });
+  else setTimeout(then, LATEST_MS / 10);
 }
 
 /** Has the browser keep the application itself, so that it opens without the server; and hears of a newer one, kept or not. */
