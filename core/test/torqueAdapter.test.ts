@@ -49,6 +49,8 @@ describe('a torque as it is told', () => {
     const told = (typed: string, targetTyped: string, toTyped = '') => ({ typed, targetTyped, toTyped, unit: 'Nm' as const });
     expect(TORQUE_FIELD.set(told('8', '10'))).to.equal('8 N·m');
     expect(TORQUE_FIELD.set(told('18 lbf ft', ''))).to.equal('18 lbf ft');
+    expect(TORQUE_FIELD.set(told('24,5\u00a0Nm', ''))).to.equal('24,5\u00a0Nm');
+    expect(TORQUE_FIELD.set(told('by hand', ''))).to.equal('by hand');
     expect(TORQUE_FIELD.target(told('8', '10', '12'))).to.equal('target 10 N·m to 12 N·m');
     expect(TORQUE_FIELD.target(told('8', '18 lbf ft'))).to.equal('target 18 lbf ft');
     expect(TORQUE_FIELD.target(told('8', ' '))).to.equal('no target on file');

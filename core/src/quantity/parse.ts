@@ -50,7 +50,7 @@ const EXAMPLES: Record<QuantityKind, string> = {
 export function parseQuantity(typed: string, kind: QuantityKind, defaultUnit: UnitId): Quantity {
   const text = kind === 'distance_run' ? withoutGroupSpaces(inPlainSigns(typed)) : inPlainSigns(typed);
   if (text === '') throw new DomainError('empty', `Nothing was typed. Type a figure such as ${EXAMPLES[kind]}.`);
-  const split = /^([+-]?)(\d+(?: +|-)\d+\/\d+|\d+\/\d+|[\d.,]*\d[\d.,]*)(.*)$/s.exec(text);
+  const split = splitFigure(text);
   const notANumber = (): DomainError =>
     new DomainError('not_a_number', `“${typed.trim()}” cannot be read as one figure. Type it like ${EXAMPLES[kind]}.`);
   if (!split) throw notANumber();
@@ -72,6 +72,14 @@ export function parseQuantity(typed: string, kind: QuantityKind, defaultUnit: Un
     resolution: magnitude.resolution * unit.factor,
     fraction: magnitude.fraction,
   };
+}
+
+/** The sign, the figure and what stands behind it, of a text in plain signs. */
+const splitFigure = (text: string): RegExpExecArray | null => /^([+-]?)(\d+(?: +|-)\d+\/\d+|\d+\/\d+|[\d.,]*\d[\d.,]*)(.*)$/s.exec(text);
+
+/** Whether a figure was typed without a unit. */
+export function isBare(typed: string): boolean {
+  return splitFigure(inPlainSigns(typed))?.[3]?.trim() === '';
 }
 
 /** Spaces, minus signs and fractions of every spelling, as plain signs: `1½` is `1 1/2`, and a minus may be an en dash. */

@@ -1,4 +1,4 @@
-import { type Quantity, parseQuantity } from './parse.ts';
+import { isBare, type Quantity, parseQuantity } from './parse.ts';
 import { DomainError } from './domainError.ts';
 import { type QuantityKind, type UnitId, unitOf } from './units.ts';
 
@@ -59,9 +59,9 @@ export function readTold(what: keyof typeof TOLD, typed: string, defaultUnit: Un
 
 /**
  * A figure as it was typed, with the unit that was meant where none was typed: "8" told in newton metres → "8 N·m", "18 lbf ft"
- * as it is, and nothing of nothing.
+ * and what is no figure as it is, and nothing of nothing.
  */
 export function withUnit(typed: string, kind: QuantityKind, unit: UnitId): string {
   const text = typed.trim();
-  return text === '' || /[\p{L}°%"'″′]/u.test(text) ? text : `${text} ${unitOf(kind, unit).symbol}`;
+  return isBare(text) ? `${text} ${unitOf(kind, unit).symbol}` : text;
 }
