@@ -26,7 +26,8 @@ const SLOWEST = Number(process.env['DAUER_SLOWEST'] ?? 120000);
 
 /** The browser of all houses of this process that ask nothing special of theirs; it ends with the process. */
 let shared: Promise<Browser> | null = null;
-function sharedBrowser(): Promise<Browser> {
+async function sharedBrowser(): Promise<Browser> {
+  if (shared && !(await shared).isConnected()) shared = null;
   return (shared ??= openBrowser());
 }
 

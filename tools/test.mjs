@@ -12,6 +12,10 @@ const totals = { passed: 0, failed: 0, skipped: 0 };
 /** What failed, by its run: the last thing that is said, where nobody has to look for it. */
 const failures = [];
 
+/** @typedef {{ passed: number, failed: number, skipped: number, failures: string[] }} Counts */
+/** A run that leaves no report counts as one failure. @type {Counts} */
+const NO_REPORT = { passed: 0, failed: 1, skipped: 0, failures: ['the run ended without a report'] };
+
 /** A new folder that PostgreSQL's account may enter. */
 function openFolder(prefix) {
   const folder = mkdtempSync(join(tmpdir(), prefix));
@@ -20,8 +24,8 @@ function openFolder(prefix) {
 }
 
 /**
- * Runs mocha, and says what it printed once it ended; a run that leaves no report counts as one failure.
- * @returns {Promise<{ passed: number, failed: number, skipped: number, failures: string[] }>}
+ * Runs mocha, and says what it printed once it ended.
+ * @returns {Promise<Counts>}
  */
 function mocha(name, files, env, scratch) {
   return new Promise((resolve) => {
@@ -34,9 +38,7 @@ function mocha(name, files, env, scratch) {
     );
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (d) => (printed += d));
     child.on('close', () => {
-      const counts = existsSync(report)
-        ? JSON.parse(readFileSync(report, 'utf8'))
-        : { passed: 0, failed: 1, skipped: 0, failures: ['the run ended without a report'] };
+      const counts = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : NO_REPORT;
       if ((counts.failed > 0 || process.env.DAUER_SLOW) && printed.trim() !== '') say(printed.trim());
       resolve(counts);
     });
@@ -50,17 +52,14 @@ function counted(name, begun, counts) {
   say(`${name}: ${counts.passed} passed, ${counts.failed} failed (${((Date.now() - begun) / 1000).toFixed(1)} s)`);
 }
 
-/**
- * A process that runs browser tests, one file after the other; what follows a failed test in its file mostly stands on it, and
- * would only wait for what cannot come.
- */
+/** A process that runs browser tests, one file after the other. */
 class BrowserLane {
   /** @type {import('node:child_process').ChildProcess | null} */
   child = null;
   constructor(env) {
     this.env = env;
   }
-  /** @returns {Promise<{ passed: number, failed: number, skipped: number, failures: string[] }>} */
+  /** @returns {Promise<Counts>} */
   run(files) {
     const child = (this.child ??= fork(join(ROOT, 'e2e/lane.ts'), {
       cwd: ROOT,
@@ -70,14 +69,14 @@ class BrowserLane {
     return new Promise((resolve) => {
       const died = () => {
         this.child = null;
-        resolve({ passed: 0, failed: 1, skipped: 0, failures: ['the run ended without a report'] });
+        resolve(NO_REPORT);
       };
       child.once('exit', died);
       child.once('message', (counts) => {
         child.off('exit', died);
-        resolve(/** @type {any} */ (counts));
+        resolve(/** @type {Counts} */ (counts));
       });
-      child.send({ files, bail: true });
+      child.send(files);
     });
   }
   end() {
