@@ -188,6 +188,11 @@ describe('a work card at the bench', function () {
     await page.getByText('First: Prime all that is bare.').waitFor();
     const coated = page.locator('.bench').getByRole('button', { name: 'Coated', exact: true });
     expect(await coated.count(), 'not masked, not primed').to.equal(0);
+    // The step of a finish ends no part's way.
+    const record = page.locator('.bench .here');
+    await record.getByRole('heading', { name: 'Its record closes it' }).waitFor();
+    expect(await record.getByRole('button', { name: /^(Sent|Scrapped)/ }).count()).to.equal(0);
+    await page.getByText('before the part is cleaned for its finish').waitFor();
     await allSent(page);
     await house.killServer();
     await page.getByRole('button', { name: 'to it', exact: true }).press('Enter');

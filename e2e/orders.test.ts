@@ -163,6 +163,11 @@ describe('what is ordered, what comes, and what is sent out', function () {
     await job.page.getByLabel('Find by vehicle, supplier, part or number').fill('Fellgate');
     await job.page.getByText('Shoes, rear, exchange').waitFor();
     await job.page.getByText('Hose, rear axle').waitFor({ state: 'detached' });
+    // The tabs of Parts lead round, also from where an older address leads.
+    await job.page.goto(`${job.url}/lasting`);
+    await job.page.getByRole('link', { name: 'What our work lasted' }).and(job.page.locator('[aria-current]')).waitFor();
+    await job.page.getByRole('navigation', { name: 'Parts' }).getByRole('link', { name: 'Tagged parts' }).click();
+    await job.page.getByRole('heading', { name: 'Parts', exact: true }).waitFor();
     expect(job.errors).to.deep.equal([]);
   });
 

@@ -2,6 +2,7 @@ import type { EndpointName, ENDPOINTS } from '@dauer/contract';
 import type { z } from 'zod';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { ref } from 'vue';
+import { Ahead } from './ahead.ts';
 import { ApiProblem, call } from './client.ts';
 
 const SINCE = 'since:';
@@ -99,27 +100,16 @@ export const jobKeptSince = ref<number | null>(null);
 type Reply<N extends EndpointName> = z.output<(typeof ENDPOINTS)[N]['reply']>;
 /** How long an answer that was asked for ahead is as good as a new one, ms. */
 const AHEAD_MS = 5000;
-const ahead: { [N in EndpointName]?: Promise<Reply<N>> } = {};
-/** Asks for what the first screen asks for, while that is still put together. */
-export function askAhead(name: 'yard'): void {
-  const answer = call(name);
-  // What comes of it is told to whoever asks next.
-  answer.catch(() => undefined);
-  ahead[name] = answer;
-  // Whoever comes later asks anew.
-  setTimeout(() => {
-    if (ahead[name] === answer) ahead[name] = undefined;
-  }, AHEAD_MS);
-}
+/** What stands in the Yard, asked for while the page is still put together. */
+export const yardAhead = new Ahead<Reply<'yard'>>(AHEAD_MS);
 
 /**
  * Asks an endpoint without arguments; while the server is away, what it said last is given instead.
+ * @param early its answer, where it was asked already
  * @throws ApiProblem where it is away and nothing was kept, or it refused
  */
-export async function callOrKept<N extends EndpointName>(name: N): Promise<Reply<N>> {
+export async function callOrKept<N extends EndpointName>(name: N, early: Promise<Reply<N>> | null = null): Promise<Reply<N>> {
   try {
-    const early = ahead[name];
-    ahead[name] = undefined;
     const fresh = await (early ?? call(name));
     keptSince.value = null;
     void keep(name, fresh);

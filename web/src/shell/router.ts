@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import { askAhead } from '../app/kept.ts';
+import { call } from '../app/client.ts';
+import { yardAhead } from '../app/kept.ts';
 import { useSession } from '../app/session.ts';
 import { titled } from '../app/title.ts';
 
@@ -55,7 +56,7 @@ router.beforeEach(async (to) => {
   if (first) await session.resume();
   if (!session.person && !to.meta['open']) return { name: 'sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } };
   if (session.person && to.name === 'sign-in') return { name: 'yard' };
-  if (first && to.name === 'yard') askAhead('yard');
+  if (first && to.name === 'yard') yardAhead.put(call('yard'));
   return true;
 });
 // A job says itself which vehicle and stage it is.

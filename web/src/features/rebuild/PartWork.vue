@@ -2,7 +2,7 @@
 import { supplyRefusal } from '@dauer/core/supply';
 import { careWords, lotWords, PART_EVENT, STORED, supplyWords } from '@dauer/core/wording';
 import { upperFirst } from '@dauer/core/quantity';
-import { OPTION_NAME } from '@dauer/core/catalogue';
+import { OPTION_NAME, type StepRecord } from '@dauer/core/catalogue';
 import { partIn, whereabouts } from '@dauer/core/history';
 import { careFault, type Component, isRenewed, partingsOf, workLeft } from '@dauer/core/judging';
 import { canBeOff, childrenOf, placeName } from '@dauer/core/layout';
@@ -43,7 +43,7 @@ const props = defineProps<{
   component: Component;
   writable: boolean;
   /** At the bench, where its card is on the screen already: what its step waits for, and nothing else that ends the part's way. */
-  enters?: string;
+  enters?: StepRecord | null;
 }>();
 const atBench = computed(() => props.enters !== undefined);
 const job = useOpenJob();

@@ -4,7 +4,7 @@ import { useDebounceFn, useIntervalFn, useNow } from '@vueuse/core';
 import { computed, onBeforeUnmount, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { sentenceOf } from '../../app/client.ts';
-import { callOrKept, keepOpenJobs } from '../../app/kept.ts';
+import { callOrKept, keepOpenJobs, yardAhead } from '../../app/kept.ts';
 import { onLetter } from '../../app/keys.ts';
 import { onChange } from '../../app/live.ts';
 import { useSession } from '../../app/session.ts';
@@ -15,7 +15,7 @@ import { clockText, dayText } from '../../fittings/dates.ts';
 /** The vehicles in the shop: where each stands, what it waits for, what can be done right now, what is due. */
 const session = useSession();
 const router = useRouter();
-const { data, error, refetch } = useQuery({ key: ['yard'], query: () => callOrKept('yard') });
+const { data, error, refetch } = useQuery({ key: ['yard'], query: () => callOrKept('yard', yardAhead.take()) });
 useIntervalFn(() => void refetch(), 30000);
 onChange(useDebounceFn(() => void refetch(), 400));
 void refetch();

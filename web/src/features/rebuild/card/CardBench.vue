@@ -205,7 +205,7 @@ const locks = computed(() => job.state.context.proofStatus.locks);
         <template v-else-if="writable">
           <div v-if="record === 'part' && component" class="here">
             <h3>Its record closes it</h3>
-            <PartWork :component="component" :writable="writable" :enters="at.step.enters ?? ''" />
+            <PartWork :component="component" :writable="writable" :enters="at.step.enters" />
           </div>
           <div v-else-if="record === 'line'" class="here">
             <JointRows :writable="writable" :only="slot.id" />
